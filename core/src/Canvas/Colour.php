@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas;
+
+use Stringable;
+
+/** An opaque colour, written #rrggbb. */
+final readonly class Colour implements Stringable
+{
+    private function __construct(public string $hex) {}
+
+    /** @throws UnreadableOperation */
+    public static function from(string $hex): self
+    {
+        if (preg_match('/\A#[0-9a-fA-F]{6}\z/', $hex) !== 1) {
+            throw UnreadableOperation::badValue('colour', 'is not written #rrggbb');
+        }
+
+        return new self(strtolower($hex));
+    }
+
+    public function __toString(): string
+    {
+        return $this->hex;
+    }
+}

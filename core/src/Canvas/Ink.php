@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas;
+
+/**
+ * The samples of one stroke: [x, y in tenths of a unit, pressure 0–255, milliseconds since the stroke began].
+ *
+ * Written as text: for every sample the four differences to the sample before (to 0, 0, 0, 0 for the first),
+ * each zigzag-coded and put as a base-128 varint (seven bits a byte, lowest first, high bit set on all but the last),
+ * the bytes together in base64 (RFC 4648 section 4) without padding.
+ */
+final readonly class Ink
+{
+    public const MOST_SAMPLES = 4000;
+
+    private const LONGEST_MS = 3_600_000;
+
+    /** @param list<array{int, int, int, int}> $samples */
+    private function __construct(public array $samples) {}
+
+    /**
+     * @param  list<array{int, int, int, int}>  $samples
+     *
+     * @throws UnreadableOperation when there are none, too many, or one lies out of reach
+     */
+    public static function of(array $samples): self
+    {
+        if ($samples === []) {
+            throw UnreadableOperation::badInk('it has no points');
+        }
+        if (count($samples) > self::MOST_SAMPLES) {
+            throw UnreadableOperation::badInk('it has more than '.self::MOST_SAMPLES.' points');
+        }
+        $last = 0;
+        foreach ($samples as [$x, $y, $pressure, $ms]) {
+            if (! Page::reaches($x, $y)) {
+                throw UnreadableOperation::badInk("a point lies at {$x}, {$y}, off the page");
+            }
+            if ($pressure < 0 || $pressure > 255) {
+                throw UnreadableOperation::badInk("a pressure is {$pressure}");
+            }
+            if ($ms < $last || $ms > self::LONGEST_MS) {
+                throw UnreadableOperation::badInk('its times do not rise');
+            }
+            $last = $ms;
+        }
+
+        return new self($samples);
+    }
+
+    /** @throws UnreadableOperation */
+    public static function decode(string $text): self
+    {
+        $bytes = base64_decode($text, true);
+        if ($bytes === false) {
+            throw UnreadableOperation::badInk('it is not base64');
+        }
+        $numbers = self::numbers($bytes);
+        if (count($numbers) % 4 !== 0) {
+            throw UnreadableOperation::badInk('it ends in the middle of a point');
+        }
+        $samples = [];
+        $x = $y = $pressure = $ms = 0;
+        for ($i = 0, $count = count($numbers); $i < $count; $i += 4) {
+            $samples[] = [
+                $x += $numbers[$i],
+                $y += $numbers[$i + 1],
+                $pressure += $numbers[$i + 2],
+                $ms += $numbers[$i + 3],
+            ];
+        }
+
+        return self::of($samples);
+    }
+
+    public function encode(): string
+    {
+        $bytes = '';
+        $before = [0, 0, 0, 0];
+        foreach ($this->samples as $sample) {
+            foreach ($sample as $i => $value) {
+                $bytes .= self::varint($value - $before[$i]);
+            }
+            $before = $sample;
+        }
+
+        return rtrim(base64_encode($bytes), '=');
+    }
+
+    /** Milliseconds from the first sample to the last. */
+    public function lasts(): int
+    {
+        return $this->samples[count($this->samples) - 1][3];
+    }
+
+    /** @return list<int> */
+    private static function numbers(string $bytes): array
+    {
+        $numbers = [];
+        $value = 0;
+        $shift = 0;
+        for ($i = 0, $length = strlen($bytes); $i < $length; $i++) {
+            $byte = ord($bytes[$i]);
+            $value |= ($byte & 0x7F) << $shift;
+            if ($byte < 0x80) {
+                $numbers[] = ($value >> 1) ^ -($value & 1);
+                $value = $shift = 0;
+            } elseif (($shift += 7) > 28) {
+                throw UnreadableOperation::badInk('a number in it is too large');
+            }
+        }
+        if ($shift !== 0) {
+            throw UnreadableOperation::badInk('it ends in the middle of a number');
+        }
+
+        return $numbers;
+    }
+
+    private static function varint(int $value): string
+    {
+        $zigzag = $value < 0 ? -2 * $value - 1 : 2 * $value;
+        $bytes = '';
+        while ($zigzag > 0x7F) {
+            $bytes .= chr(($zigzag & 0x7F) | 0x80);
+            $zigzag >>= 7;
+        }
+
+        return $bytes.chr($zigzag);
+    }
+}

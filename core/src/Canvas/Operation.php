@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas;
+
+use Crag\Canvas\Object\ReadObject;
+use Crag\Canvas\Operation\Add;
+use Crag\Canvas\Operation\Change;
+use Crag\Canvas\Operation\Clear;
+use Crag\Canvas\Operation\Effect;
+use Crag\Canvas\Operation\Reinstate;
+use Crag\Canvas\Operation\Remove;
+use Crag\Canvas\Operation\SetBackdrop;
+use Crag\Canvas\Operation\Withdraw;
+use Crag\Prompt\Backdrop;
+
+/**
+ * One entry of a canvas's log: who did what, on which layer, when.
+ *
+ * JSON form: {"id": text, "kind": text, "layer": text, "at": milliseconds since 1970, "body": {…}}.
+ */
+final readonly class Operation
+{
+    private const LATEST_MS = 32_503_680_000_000;
+
+    public function __construct(
+        public OperationId $id,
+        public Layer $layer,
+        public Author $author,
+        public int $madeAtMs,
+        public Effect $effect,
+    ) {}
+
+    /**
+     * @param  array<array-key, mixed>  $json  the decoded JSON form
+     *
+     * @throws UnreadableOperation
+     */
+    public static function read(array $json, Author $author): self
+    {
+        $fields = new Fields($json);
+        $layer = Layer::tryFrom($fields->text('layer')) ?? throw UnreadableOperation::missing('layer');
+
+        return new self(
+            OperationId::from($json['id'] ?? null),
+            $layer,
+            $author,
+            $fields->whole('at', 0, self::LATEST_MS),
+            self::effect($fields->text('kind'), $fields->object('body')),
+        );
+    }
+
+    /** @return array{id: string, kind: string, layer: string, at: int, body: array<string, mixed>|object} */
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id->value,
+            'kind' => $this->effect->kind()->value,
+            'layer' => $this->layer->value,
+            'at' => $this->madeAtMs,
+            'body' => $this->effect->toArray() ?: (object) [],
+        ];
+    }
+
+    private static function effect(string $kind, Fields $body): Effect
+    {
+        return match (Kind::tryFrom($kind) ?? throw UnreadableOperation::unknownKind($kind)) {
+            Kind::Add => new Add(ReadObject::from($body->object('object'))),
+            Kind::Change => new Change(
+                OperationId::from($body->text('target'))->value,
+                ['text' => $body->object('set')->text('text', Object\Text::LONGEST)],
+            ),
+            Kind::Remove => new Remove($body->ids('targets')),
+            Kind::Clear => new Clear,
+            Kind::Backdrop => new SetBackdrop(Backdrop::read($body->object('backdrop'))),
+            Kind::Withdraw => new Withdraw(OperationId::from($body->text('target'))->value),
+            Kind::Reinstate => new Reinstate(OperationId::from($body->text('target'))->value),
+        };
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas;
+
+use Stringable;
+
+/** The id that a browser gives an operation; what an add makes is known by the add's id. */
+final readonly class OperationId implements Stringable
+{
+    private function __construct(public string $value) {}
+
+    /** @throws UnreadableOperation unless it is 12 to 32 letters, digits, "-" or "_" */
+    public static function from(mixed $value): self
+    {
+        if (! is_string($value) || preg_match('/\A[A-Za-z0-9_-]{12,32}\z/', $value) !== 1) {
+            throw UnreadableOperation::missing('id');
+        }
+
+        return new self($value);
+    }
+
+    public function __toString(): string
+    {
+        return $this->value;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas;
+
+use DomainException;
+
+/** An operation that can be read but may not be appended to this canvas. */
+final class RefusedOperation extends DomainException
+{
+    public static function layer(Layer $layer): self
+    {
+        return new self("You may not write on the {$layer->value} layer.");
+    }
+
+    public static function unknownTarget(string $id): self
+    {
+        return new self("There is nothing called \"{$id}\" on this canvas.");
+    }
+
+    public static function notYours(string $id): self
+    {
+        return new self("\"{$id}\" was made by somebody else.");
+    }
+
+    public static function notThatKind(string $id, Kind $kind): self
+    {
+        return new self("\"{$id}\" cannot be the target of \"{$kind->value}\".");
+    }
+
+    public static function full(int $limit): self
+    {
+        return new self("This canvas is full: it holds {$limit} operations.");
+    }
+
+    public static function onlyTheTeacher(Kind $kind): self
+    {
+        return new self("Only the teacher can \"{$kind->value}\".");
+    }
+}

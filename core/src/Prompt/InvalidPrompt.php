@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Prompt;
+
+use InvalidArgumentException;
+
+final class InvalidPrompt extends InvalidArgumentException
+{
+    public static function tooLong(int $length, int $longest): self
+    {
+        return new self("The words of a prompt can be {$longest} characters long; these are {$length}.");
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Session;
+
+use InvalidArgumentException;
+
+final class InvalidName extends InvalidArgumentException
+{
+    public static function empty(): self
+    {
+        return new self('Please type a name.');
+    }
+
+    public static function tooLong(int $longest): self
+    {
+        return new self("A name can be {$longest} characters long.");
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Tests\Render;
+
+use Crag\Canvas\Colour;
+use Crag\Canvas\Ink;
+use Crag\Canvas\Object\Stroke;
+use Crag\Canvas\Operation;
+use Crag\Canvas\Scene;
+use Crag\Checks\Level;
+use Crag\Prompt\BackdropKind;
+use Crag\Render\NoPictures;
+use Crag\Render\Pictures;
+use Crag\Render\SceneSvg;
+use Crag\Render\Sheet;
+use Crag\Render\StrokeRuns;
+use Crag\Tests\Canvas\Logs;
+use DOMDocument;
+use DOMXPath;
+use PHPUnit\Framework\TestCase;
+
+final class SceneSvgTest extends TestCase
+{
+    public function test_a_stroke_of_even_pressure_is_one_run_of_its_width(): void
+    {
+        self::assertSame(
+            [[4.0, 'M0 0L5 0Q10 0 10 5L10 10']],
+            StrokeRuns::of(self::stroke([[0, 0, 128, 0], [100, 0, 128, 8], [100, 100, 128, 16]])),
+        );
+    }
+
+    public function test_a_dot_is_drawn(): void
+    {
+        self::assertSame([[4.0, 'M10 20h0.01']], StrokeRuns::of(self::stroke([[100, 200, 128, 0]])));
+    }
+
+    public function test_pressure_splits_the_line_into_runs_that_join(): void
+    {
+        $runs = StrokeRuns::of(self::stroke([[0, 0, 0, 0], [100, 0, 255, 8], [200, 0, 255, 16], [300, 0, 0, 24]]));
+        self::assertSame([4.0 * 6 / 14, 4.0 * 21 / 14, 4.0 * 6 / 14], array_column($runs, 0));
+        self::assertSame(['M0 0L5 0', 'M5 0Q10 0 15 0Q20 0 25 0', 'M25 0L30 0'], array_column($runs, 1));
+    }
+
+    public function test_typed_markup_stays_text(): void
+    {
+        $paths = self::read(Logs::text('t', '<script>alert("1 & 2")</script>'));
+        self::assertSame('<script>alert("1 & 2")</script>', $paths->evaluate('string(//s:text)'));
+        self::assertSame(0.0, $paths->evaluate('count(//s:script)'));
+    }
+
+    public function test_each_line_of_text_stands_below_the_one_before(): void
+    {
+        $paths = self::read(Logs::text('t', "one\ntwo"));
+        self::assertSame(36 * 1.25, $paths->evaluate('number(//s:text[2]/@y) - number(//s:text[1]/@y)'));
+    }
+
+    public function test_every_ruling_is_well_formed_and_differs_from_the_others(): void
+    {
+        $seen = [];
+        foreach (BackdropKind::cases() as $kind) {
+            if ($kind !== BackdropKind::Picture) {
+                $body = ['backdrop' => ['kind' => $kind->value]];
+                $seen[] = self::svg(Logs::operation('b', 'backdrop', $body, null));
+            }
+        }
+        self::assertCount(5, array_unique($seen));
+        foreach ($seen as $svg) {
+            self::assertTrue((new DOMDocument)->loadXML($svg));
+        }
+    }
+
+    public function test_a_picture_backdrop_shows_its_picture_and_leaves_white_paper_without_one(): void
+    {
+        $pictures = new class implements Pictures
+        {
+            public function source(string $asset): string
+            {
+                return "data:image/png;base64,{$asset}";
+            }
+        };
+        $scene = Scene::fold([
+            Logs::operation('b', 'backdrop', ['backdrop' => ['kind' => 'picture', 'asset' => 'QUJD']], null),
+        ]);
+        self::assertStringContainsString('href="data:image/png;base64,QUJD"', SceneSvg::document($scene, $pictures));
+        self::assertStringNotContainsString('<image', SceneSvg::document($scene, new NoPictures));
+    }
+
+    public function test_a_sheet_carries_its_header_and_as_many_filled_bars_as_the_level_says(): void
+    {
+        $sheet = Sheet::document('Bridges & Beams', '2026-11-20', 'Tamsin', 'Find the moment', Scene::fold([]), new NoPictures, Level::Nearly);
+        $paths = self::paths($sheet);
+        self::assertSame(2.0, $paths->evaluate('count(//s:rect[@rx="1"][@fill="#25323b"])'));
+        foreach (['Tamsin', 'Bridges & Beams · 2026-11-20', 'Find the moment', 'Nearly'] as $words) {
+            self::assertSame(1.0, $paths->evaluate("count(//s:text[.='{$words}'])"), $words);
+        }
+    }
+
+    /** @param list<array{int, int, int, int}> $samples */
+    private static function stroke(array $samples): Stroke
+    {
+        return new Stroke(Colour::from('#25323b'), 40, Ink::of($samples));
+    }
+
+    private static function svg(Operation ...$log): string
+    {
+        return SceneSvg::document(Scene::fold($log), new NoPictures);
+    }
+
+    private static function read(Operation ...$log): DOMXPath
+    {
+        return self::paths(self::svg(...$log));
+    }
+
+    private static function paths(string $svg): DOMXPath
+    {
+        $document = new DOMDocument;
+        self::assertTrue($document->loadXML($svg));
+        $paths = new DOMXPath($document);
+        $paths->registerNamespace('s', 'http://www.w3.org/2000/svg');
+
+        return $paths;
+    }
+}

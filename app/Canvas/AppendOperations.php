@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Canvas;
+
+use App\Live\Audience;
+use App\Live\Clock;
+use App\Live\Publisher;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\LoggedOperation;
+use App\Models\Seat;
+use Crag\Canvas\Author;
+use Crag\Canvas\Known;
+use Crag\Canvas\MayAppend;
+use Crag\Canvas\Operation;
+use Crag\Canvas\RefusedOperation;
+use Crag\Canvas\UnreadableOperation;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * The one way onto a canvas's log: read, check, append, announce. A bad operation is refused with its reason and the
+ * good ones beside it are kept; one that is there already is answered as accepted, so that sending again is harmless.
+ */
+final readonly class AppendOperations
+{
+    public function __construct(private Publisher $publisher) {}
+
+    /**
+     * @param  list<mixed>  $batch  operations in their JSON form, decoded
+     * @return array{accepted: list<array{id: string, n: int}>, refused: list<array{id: mixed, reason: string}>}
+     */
+    public function __invoke(Canvas $canvas, Author $author, array $batch): array
+    {
+        [$operations, $refused] = $this->read($batch, $author);
+        $added = [];
+        $accepted = DB::transaction(function () use ($canvas, $operations, &$added, &$refused): array {
+            [$accepted, $added, $bad] = $this->append($canvas, $operations);
+            $refused = [...$refused, ...$bad];
+
+            return $accepted;
+        });
+        if ($added !== []) {
+            DB::afterCommit(fn () => $this->announce($canvas, $added));
+        }
+
+        return ['accepted' => $accepted, 'refused' => $refused];
+    }
+
+    /**
+     * @param  list<mixed>  $batch
+     * @return array{list<Operation>, list<array{id: mixed, reason: string}>}
+     */
+    private function read(array $batch, Author $author): array
+    {
+        $operations = $refused = [];
+        foreach ($batch as $json) {
+            try {
+                $operations[] = Operation::read(is_array($json) ? $json : [], $author);
+            } catch (UnreadableOperation $problem) {
+                $refused[] = ['id' => is_array($json) ? $json['id'] ?? null : null, 'reason' => $problem->getMessage()];
+            }
+        }
+
+        return [$operations, $refused];
+    }
+
+    /**
+     * @param  list<Operation>  $operations
+     * @return array{list<array{id: string, n: int}>, list<LoggedOperation>, list<array{id: string, reason: string}>}
+     */
+    private function append(Canvas $canvas, array $operations): array
+    {
+        // Only the counts are read again: another request may have appended since this canvas was loaded.
+        $length = Canvas::query()->whereKey($canvas->id)->firstOrFail(['operation_count'])->operation_count;
+        $sessionLength = LiveSession::query()->whereKey($canvas->live_session_id)->firstOrFail(['operation_count'])->operation_count;
+        [$known, $places] = $this->known($canvas, $operations);
+        $accepted = $added = $refused = [];
+        $now = Clock::ms();
+        foreach ($operations as $operation) {
+            $id = $operation->id->value;
+            if (isset($places[$id])) {
+                $accepted[] = ['id' => $id, 'n' => $places[$id]];
+
+                continue;
+            }
+            try {
+                (new MayAppend($length, $known))->check($operation);
+            } catch (RefusedOperation $problem) {
+                $refused[] = ['id' => $id, 'reason' => $problem->getMessage()];
+
+                continue;
+            }
+            $known[$id] = Known::of($operation);
+            $places[$id] = ++$length;
+            $accepted[] = ['id' => $id, 'n' => $length];
+            $added[] = $this->row($canvas, $operation, $length, ++$sessionLength, $now);
+        }
+        $this->store($canvas, $added, $length, $sessionLength, $now);
+
+        return [$accepted, $added, $refused];
+    }
+
+    /**
+     * What the log says of the operations in the batch and of those that they refer to.
+     *
+     * @param  list<Operation>  $operations
+     * @return array{array<string, Known>, array<string, int>} what they are, and their places, by id
+     */
+    private function known(Canvas $canvas, array $operations): array
+    {
+        $ids = [];
+        foreach ($operations as $operation) {
+            $ids[] = $operation->id->value;
+            array_push($ids, ...$operation->effect->targets());
+        }
+        $known = $places = [];
+        foreach (array_chunk(array_unique($ids), 500) as $some) {
+            $rows = LoggedOperation::query()->where('canvas_id', $canvas->id)->whereIn('op_id', $some)->get();
+            foreach ($rows as $row) {
+                $known[$row->op_id] = Known::of($row->operation());
+                $places[$row->op_id] = $row->n;
+            }
+        }
+
+        return [$known, $places];
+    }
+
+    private function row(Canvas $canvas, Operation $operation, int $n, int $sessionN, int $now): LoggedOperation
+    {
+        $json = $operation->toArray();
+
+        return new LoggedOperation([
+            'live_session_id' => $canvas->live_session_id,
+            'canvas_id' => $canvas->id,
+            'n' => $n,
+            'session_n' => $sessionN,
+            'op_id' => $json['id'],
+            'seat_id' => $operation->author->seat,
+            'layer' => $json['layer'],
+            'kind' => $json['kind'],
+            'body' => json_encode($json['body'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            'made_at_ms' => $json['at'],
+            'stored_at_ms' => $now,
+        ]);
+    }
+
+    /** @param list<LoggedOperation> $added */
+    private function store(Canvas $canvas, array $added, int $length, int $sessionLength, int $now): void
+    {
+        if ($added === []) {
+            return;
+        }
+        foreach (array_chunk($added, 500) as $some) {
+            LoggedOperation::query()->insert(array_map(static fn (LoggedOperation $row): array => $row->getAttributes(), $some));
+        }
+        $byStudent = $added[count($added) - 1]->seat_id !== null;
+        Canvas::query()->whereKey($canvas->id)->update(
+            ['operation_count' => $length] + ($byStudent ? ['last_stroke_ms' => $now] : []),
+        );
+        LiveSession::query()->whereKey($canvas->live_session_id)->update(['operation_count' => $sessionLength]);
+    }
+
+    /** @param list<LoggedOperation> $added */
+    private function announce(Canvas $canvas, array $added): void
+    {
+        $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $added));
+        $session = (new LiveSession)->forceFill(['id' => $canvas->live_session_id]);
+        $seat = (new Seat)->forceFill(['id' => $canvas->seat_id]);
+        $this->publisher->publish(Audience::desk($session)->channel, '{"stream":"operations","operations":['.$operations.']}');
+        $this->publisher->publish(Audience::seat($seat)->channel, '{"stream":"operations","operations":['.$operations.']}');
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\CurrentSeat;
+use App\Models\LiveSession;
+use App\Sessions\TakeSeat;
+use Crag\Session\PersonName;
+use Illuminate\Http\RedirectResponse;
+
+/** The demo's short ways in; the routes exist in a demo alone. */
+final class DemoController
+{
+    /** A fresh student of the demo class, without typing. */
+    public function student(TakeSeat $takeSeat): RedirectResponse
+    {
+        $session = LiveSession::query()->whereNull('ended_at')->with('prompt')->oldest('id')->firstOrFail();
+        [$seat, $token] = $takeSeat($session, PersonName::read(__('Guest')));
+        CurrentSeat::remember($seat, $token);
+
+        return redirect()->route('seat', $seat);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk;
+
+use App\Models\LiveSession;
+use App\Sessions\Shown;
+use Crag\Session\ScreenView;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rules\Enum;
+
+/** The teacher chooses what the class screen shows. */
+final class ScreenController
+{
+    public function __construct(private readonly Shown $shown) {}
+
+    public function view(Request $request, LiveSession $session): Response
+    {
+        $request->validate(['view' => ['required', new Enum(ScreenView::class)]]);
+        $view = ScreenView::from($request->string('view')->toString());
+        abort_if($view === ScreenView::Showcase && $session->showcase_id === null, 422, __('Choose a canvas to show first.'));
+        $this->shown->view($session, $view);
+
+        return response()->noContent();
+    }
+
+    public function showcase(Request $request, LiveSession $session): Response
+    {
+        $canvas = $session->canvases()->findOrFail($request->input('canvas'));
+        $this->shown->canvas($session, $canvas, $request->boolean('named'));
+
+        return response()->noContent();
+    }
+
+    public function named(Request $request, LiveSession $session): Response
+    {
+        abort_if($session->showcase_id === null, 422, __('Choose a canvas to show first.'));
+        $this->shown->named($session, $request->boolean('named'));
+
+        return response()->noContent();
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk;
+
+use App\Live\Audience;
+use App\Live\CatchUp;
+use App\Live\Clock;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\LoggedOperation;
+use App\Models\Prompt;
+use App\Models\Seat;
+use App\Sessions\Presence;
+use Crag\Checks\LevelTally;
+use Crag\Session\CanvasState;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** What the grid asks for. */
+final class WatchController
+{
+    /** Every seat with its canvas for a prompt, and every canvas's log. */
+    public function canvases(LiveSession $session, Prompt $prompt): Response
+    {
+        abort_unless($prompt->live_session_id === $session->id, 404);
+        $position = CatchUp::position($session, Audience::room($session), Audience::desk($session));
+        $position['operations'] = LiveSession::query()->whereKey($session->id)->firstOrFail()->operation_count;
+        $canvases = $prompt->canvases()->get()->keyBy('seat_id');
+        $seats = $session->seats()->get()->map(static fn (Seat $seat): array => [
+            ...$seat->announcement(),
+            'canvas' => $canvases->get($seat->id)?->id,
+        ]);
+        $log = LoggedOperation::query()->whereIn('canvas_id', $canvases->pluck('id'))
+            ->where('session_n', '<=', $position['operations'])->orderBy('session_n')->toBase();
+
+        return response()->stream(function () use ($prompt, $position, $seats, $log): void {
+            echo '{"prompt":', json_encode($prompt->id), ',"position":', json_encode($position), ',"seats":', $seats->toJson(), ',"operations":[';
+            foreach ($log->cursor() as $i => $row) {
+                echo $i === 0 ? '' : ',', (new LoggedOperation)->setRawAttributes((array) $row)->wire();
+            }
+            echo ']}';
+        }, 200, ['Content-Type' => 'application/json', 'X-Accel-Buffering' => 'yes']);
+    }
+
+    public function catchUp(Request $request, LiveSession $session): Response
+    {
+        $events = CatchUp::events($session, $request, Audience::room($session), Audience::desk($session));
+        $operations = LoggedOperation::query()->where('live_session_id', $session->id)
+            ->where('session_n', '>', $request->integer('operations'))->orderBy('session_n')->limit(CatchUp::MOST)->get()
+            ->map(static fn (LoggedOperation $row): string => $row->wire())->implode(',');
+
+        return response(sprintf('{"events":%s,"operations":[%s]}', json_encode($events, JSON_THROW_ON_ERROR), $operations))
+            ->header('Content-Type', 'application/json');
+    }
+
+    /** The state of each canvas of a prompt, and how many stand at each level. */
+    public function states(LiveSession $session, Prompt $prompt, Presence $presence): JsonResponse
+    {
+        abort_unless($prompt->live_session_id === $session->id, 404);
+        $now = Clock::ms();
+        $canvases = $prompt->canvases()->with(['check'])->get()->keyBy('seat_id');
+        $states = $session->seats()->get()->map(static function (Seat $seat) use ($canvases, $now, $presence): array {
+            $canvas = $canvases->get($seat->id);
+            $last = $canvas?->last_stroke_ms;
+            $state = CanvasState::of($last, $now, $presence->isHere($seat));
+
+            return [
+                'seat' => $seat->id,
+                'state' => $state->value,
+                'minutes' => $last === null ? 0 : CanvasState::quietMinutes($last, $now),
+                'level' => $canvas?->check?->level?->value,
+            ];
+        });
+
+        return response()->json([
+            'states' => $states,
+            'tally' => LevelTally::of($canvases->map(static fn (Canvas $canvas) => $canvas->check?->level))->toArray(),
+        ]);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\CurrentTeacher;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+
+final class HomeController
+{
+    public function __invoke(Request $request): View
+    {
+        $teacher = CurrentTeacher::of($request);
+        $sessions = $teacher?->sessions()->withCount('seats')->latest()->limit(100)->get() ?? collect();
+
+        return view('home', [
+            'teacher' => $teacher,
+            'running' => $sessions->whereNull('ended_at'),
+            'ended' => $sessions->whereNotNull('ended_at'),
+        ]);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\Teacher;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cookie;
+use Illuminate\Support\Str;
+
+/** The teacher whose device this is: known by a cookie, which the database keeps only as a hash. */
+final class CurrentTeacher
+{
+    private const COOKIE = 'crag_teacher';
+
+    private const MINUTES = 60 * 24 * 400;
+
+    public static function of(Request $request): ?Teacher
+    {
+        $token = $request->cookie(self::COOKIE);
+
+        return is_string($token) ? Teacher::query()->where('token_hash', hash('sha256', $token))->first() : null;
+    }
+
+    /** The teacher of this device, made one if it was none yet. */
+    public static function orNew(Request $request, string $name): Teacher
+    {
+        $teacher = self::of($request);
+        if ($teacher === null) {
+            $token = Str::random(40);
+            $teacher = Teacher::query()->create(['name' => $name, 'token_hash' => hash('sha256', $token)]);
+            Cookie::queue(Cookie::make(self::COOKIE, $token, self::MINUTES));
+        } elseif ($name !== '' && $teacher->name !== $name) {
+            $teacher->update(['name' => $name]);
+        }
+
+        return $teacher;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Live;
+
+use App\Models\LiveSession;
+use App\Models\Seat;
+
+/** Who an event is for, and the channel on which it goes out. */
+final readonly class Audience
+{
+    private function __construct(public string $name, public string $channel) {}
+
+    /** Everybody in the session: every seat, the desk, the class screen. */
+    public static function room(LiveSession $session): self
+    {
+        return new self('room', "room.{$session->id}");
+    }
+
+    public static function desk(LiveSession $session): self
+    {
+        return new self('desk', "desk.{$session->id}");
+    }
+
+    public static function screen(LiveSession $session): self
+    {
+        return new self('screen', "screen.{$session->id}");
+    }
+
+    public static function seat(Seat $seat): self
+    {
+        return new self("seat:{$seat->id}", "seat.{$seat->id}");
+    }
+}

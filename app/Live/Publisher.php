@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Live;
+
+use CurlHandle;
+use Illuminate\Support\Facades\Log;
+use RuntimeException;
+
+/**
+ * The one place that writes to channels. Delivery is a courtesy: when it fails, the pages find the gap and
+ * catch up, so a failure is logged and nothing else.
+ */
+class Publisher
+{
+    private ?CurlHandle $curl = null;
+
+    public function __construct(private readonly string $socket) {}
+
+    public function publish(string $channel, string $message): void
+    {
+        $this->request('POST', $channel, $message);
+    }
+
+    /** Closes every socket that listens to the channel. */
+    public function close(string $channel): void
+    {
+        $this->request('DELETE', $channel);
+    }
+
+    /** How many pages listen to the channel. */
+    public function listeners(string $channel): int
+    {
+        $answer = json_decode($this->request('GET', $channel), true);
+
+        return is_array($answer) && is_int($answer['subscribers'] ?? null) ? $answer['subscribers'] : 0;
+    }
+
+    private function request(string $method, string $channel, string $body = ''): string
+    {
+        $this->curl ??= curl_init() ?: throw new RuntimeException('curl cannot start.');
+        curl_setopt_array($this->curl, [
+            CURLOPT_UNIX_SOCKET_PATH => $this->socket,
+            CURLOPT_URL => "http://publish/channel/{$channel}",
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_POSTFIELDS => $method === 'POST' ? $body : null,
+            CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'Expect:'],
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT_MS => 2000,
+        ]);
+        $answer = curl_exec($this->curl);
+        if ($answer === false) {
+            Log::notice('A message was not delivered live: '.curl_error($this->curl));
+        }
+
+        return is_string($answer) ? $answer : '';
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Crag\Canvas\Scene;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * @property string $id
+ * @property string $live_session_id
+ * @property string $prompt_id
+ * @property string $seat_id
+ * @property int $operation_count
+ * @property ?int $last_stroke_ms
+ * @property Seat $seat
+ * @property Prompt $prompt
+ * @property ?Check $check
+ */
+final class Canvas extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $attributes = ['operation_count' => 0, 'last_stroke_ms' => null];
+
+    /** @return BelongsTo<Seat, $this> */
+    public function seat(): BelongsTo
+    {
+        return $this->belongsTo(Seat::class);
+    }
+
+    /** @return BelongsTo<Prompt, $this> */
+    public function prompt(): BelongsTo
+    {
+        return $this->belongsTo(Prompt::class);
+    }
+
+    /** @return HasMany<LoggedOperation, $this> in the order of the log */
+    public function operations(): HasMany
+    {
+        return $this->hasMany(LoggedOperation::class)->orderBy('n');
+    }
+
+    /** @return HasOne<Check, $this> the check that holds */
+    public function check(): HasOne
+    {
+        return $this->hasOne(Check::class)->latestOfMany();
+    }
+
+    /** @param ?int $upTo the number of the last operation to count; null for all */
+    public function scene(?int $upTo = null): Scene
+    {
+        $log = $this->operations()->when($upTo !== null, fn ($query) => $query->where('n', '<=', $upTo));
+
+        return Scene::fold((function () use ($log) {
+            foreach ($log->lazy(2000) as $logged) {
+                yield $logged->operation();
+            }
+        })());
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $live_session_id
+ * @property string $audience
+ * @property int $n
+ * @property string $type
+ * @property string $body JSON
+ * @property int $at_ms
+ */
+final class Event extends Model
+{
+    protected $guarded = [];
+
+    public $timestamps = false;
+
+    /** @return array{n: int, type: string, body: mixed} */
+    public function wire(): array
+    {
+        return ['n' => $this->n, 'type' => $this->type, 'body' => json_decode($this->body)];
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Crag\Session\JoinCode;
+use Crag\Session\ScreenView;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * @property string $id
+ * @property string $title
+ * @property string $teacher_name
+ * @property string $join_code
+ * @property string $return_key
+ * @property string $screen_key
+ * @property ?string $prompt_id
+ * @property ?string $showcase_id
+ * @property ScreenView $screen_view
+ * @property bool $names_shown
+ * @property int $operation_count
+ * @property ?Carbon $ended_at
+ * @property Carbon $created_at
+ * @property ?Prompt $prompt
+ * @property ?Showcase $showcase
+ */
+final class LiveSession extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $attributes = ['operation_count' => 0, 'names_shown' => true, 'screen_view' => 'join', 'ended_at' => null];
+
+    protected function casts(): array
+    {
+        return ['ended_at' => 'datetime', 'names_shown' => 'boolean', 'screen_view' => ScreenView::class];
+    }
+
+    public function isRunning(): bool
+    {
+        return $this->ended_at === null;
+    }
+
+    public function code(): JoinCode
+    {
+        return JoinCode::read($this->join_code);
+    }
+
+    /** @return BelongsToMany<Teacher, $this> */
+    public function teachers(): BelongsToMany
+    {
+        return $this->belongsToMany(Teacher::class, 'desk_rights');
+    }
+
+    /** @return HasMany<Prompt, $this> */
+    public function prompts(): HasMany
+    {
+        return $this->hasMany(Prompt::class)->orderBy('n');
+    }
+
+    /** @return BelongsTo<Prompt, $this> what the class works on now */
+    public function prompt(): BelongsTo
+    {
+        return $this->belongsTo(Prompt::class);
+    }
+
+    /** @return BelongsTo<Showcase, $this> what is or was last shown */
+    public function showcase(): BelongsTo
+    {
+        return $this->belongsTo(Showcase::class);
+    }
+
+    /** @return HasMany<Seat, $this> */
+    public function seats(): HasMany
+    {
+        return $this->hasMany(Seat::class)->orderBy('n');
+    }
+
+    /** @return HasMany<Canvas, $this> */
+    public function canvases(): HasMany
+    {
+        return $this->hasMany(Canvas::class);
+    }
+
+    /** @return HasMany<Asset, $this> */
+    public function assets(): HasMany
+    {
+        return $this->hasMany(Asset::class);
+    }
+
+    /** @return HasMany<Record, $this> */
+    public function records(): HasMany
+    {
+        return $this->hasMany(Record::class)->latest('id');
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Crag\Canvas\Author;
+use Crag\Canvas\Operation;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $n its place in the canvas's log
+ * @property int $session_n its place among all operations of the session
+ * @property string $live_session_id
+ * @property string $canvas_id
+ * @property string $op_id
+ * @property ?string $seat_id
+ * @property string $layer
+ * @property string $kind
+ * @property string $body JSON
+ * @property int $made_at_ms
+ * @property int $stored_at_ms
+ */
+final class LoggedOperation extends Model
+{
+    protected $table = 'operations';
+
+    protected $guarded = [];
+
+    public $timestamps = false;
+
+    public function operation(): Operation
+    {
+        return Operation::read(
+            [
+                'id' => $this->op_id,
+                'kind' => $this->kind,
+                'layer' => $this->layer,
+                'at' => $this->made_at_ms,
+                'body' => json_decode($this->body, true, flags: JSON_THROW_ON_ERROR),
+            ],
+            $this->seat_id === null ? Author::teacher() : Author::seat($this->seat_id),
+        );
+    }
+
+    /** Its JSON form with its two numbers, for a page that already trusts what is stored: nothing is decoded. */
+    public function wire(): string
+    {
+        return sprintf(
+            '{"n":%d,"s":%d,"canvas":"%s","mine":%s,"id":"%s","kind":"%s","layer":"%s","at":%d,"body":%s}',
+            $this->n, $this->session_n, $this->canvas_id, $this->seat_id === null ? 'false' : 'true',
+            $this->op_id, $this->kind, $this->layer, $this->made_at_ms, $this->body,
+        );
+    }
+}

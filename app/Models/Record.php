@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A PDF of a session's canvases, being made or ready.
+ *
+ * @property string $id
+ * @property string $live_session_id
+ * @property string $state waiting, making, ready or failed
+ * @property int $done pages drawn
+ * @property int $total
+ * @property LiveSession $session
+ */
+final class Record extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0];
+
+    /** @return BelongsTo<LiveSession, $this> */
+    public function session(): BelongsTo
+    {
+        return $this->belongsTo(LiveSession::class, 'live_session_id');
+    }
+
+    public function path(): string
+    {
+        return SessionFolder::of($this->live_session_id)."/record-{$this->id}.pdf";
+    }
+
+    public function isReady(): bool
+    {
+        return $this->state === 'ready';
+    }
+
+    public function isUnderWay(): bool
+    {
+        return in_array($this->state, ['waiting', 'making'], true);
+    }
+}

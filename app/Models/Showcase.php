@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One canvas as it was when it was chosen.
+ *
+ * @property string $id
+ * @property string $live_session_id
+ * @property string $canvas_id
+ * @property int $at_operation
+ * @property bool $named
+ * @property Canvas $canvas
+ */
+final class Showcase extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['named' => 'boolean'];
+    }
+
+    /** @return BelongsTo<Canvas, $this> */
+    public function canvas(): BelongsTo
+    {
+        return $this->belongsTo(Canvas::class);
+    }
+}

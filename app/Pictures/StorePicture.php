@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pictures;
+
+use App\Models\Asset;
+use App\Models\LiveSession;
+use GdImage;
+use Illuminate\Http\UploadedFile;
+
+/**
+ * Takes an uploaded picture in: its kind is found from its bytes, it is drawn anew (which leaves every hidden
+ * extra behind) and made no larger than twice the page. PNG when anything in it is see-through, else JPEG.
+ */
+final class StorePicture
+{
+    private const MOST_PIXELS = 40_000_000;
+
+    private const WIDEST = 3200;
+
+    private const TALLEST = 2000;
+
+    private const READERS = [
+        IMAGETYPE_PNG => 'imagecreatefrompng',
+        IMAGETYPE_JPEG => 'imagecreatefromjpeg',
+        IMAGETYPE_WEBP => 'imagecreatefromwebp',
+    ];
+
+    /** @throws UnusablePicture */
+    public function __invoke(LiveSession $session, UploadedFile $file): Asset
+    {
+        $path = $file->getPathname();
+        $size = @getimagesize($path);
+        if ($size === false || ! isset(self::READERS[$size[2]])) {
+            throw UnusablePicture::kind();
+        }
+        if ($size[0] * $size[1] > self::MOST_PIXELS) {
+            throw UnusablePicture::tooLarge($size[0], $size[1]);
+        }
+        $picture = @self::READERS[$size[2]]($path);
+        if (! $picture instanceof GdImage) {
+            throw UnusablePicture::damaged();
+        }
+        $picture = self::scaled(self::upright($picture, $path, $size[2]));
+
+        return self::keep($session, $picture, self::hasHoles($picture));
+    }
+
+    private static function keep(LiveSession $session, GdImage $picture, bool $holes): Asset
+    {
+        ob_start();
+        imagesavealpha($picture, true);
+        $holes ? imagepng($picture, null, 7) : imagejpeg($picture, null, 85);
+        $bytes = (string) ob_get_clean();
+        $asset = Asset::query()->create([
+            'live_session_id' => $session->id,
+            'mime' => $holes ? 'image/png' : 'image/jpeg',
+            'width' => imagesx($picture),
+            'height' => imagesy($picture),
+            'bytes' => strlen($bytes),
+        ]);
+        file_put_contents($asset->path(), $bytes);
+
+        return $asset;
+    }
+
+    /** A phone stores which way up it was held; redrawn, the picture must stand that way by itself. */
+    private static function upright(GdImage $picture, string $path, int $type): GdImage
+    {
+        $exif = $type === IMAGETYPE_JPEG && function_exists('exif_read_data') ? @exif_read_data($path) : false;
+        $turn = match ($exif['Orientation'] ?? 1) {
+            3 => 180, 6 => 270, 8 => 90, default => 0
+        };
+
+        return $turn === 0 ? $picture : (imagerotate($picture, $turn, 0) ?: $picture);
+    }
+
+    private static function scaled(GdImage $picture): GdImage
+    {
+        if (! imageistruecolor($picture)) {
+            imagepalettetotruecolor($picture);
+        }
+        imagealphablending($picture, false);
+        $scale = min(1, self::WIDEST / imagesx($picture), self::TALLEST / imagesy($picture));
+        if ($scale >= 1) {
+            return $picture;
+        }
+
+        return imagescale($picture, max(1, (int) (imagesx($picture) * $scale)), max(1, (int) (imagesy($picture) * $scale)), IMG_BICUBIC) ?: $picture;
+    }
+
+    private static function hasHoles(GdImage $picture): bool
+    {
+        $step = max(1, intdiv(imagesx($picture), 400));
+        for ($y = 0; $y < imagesy($picture); $y += $step) {
+            for ($x = 0; $x < imagesx($picture); $x += $step) {
+                if ((imagecolorat($picture, $x, $y) >> 24 & 0x7F) > 0) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

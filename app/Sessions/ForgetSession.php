@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Live\Audience;
+use App\Live\Publisher;
+use App\Models\LiveSession;
+use App\Models\SessionFolder;
+use Illuminate\Support\Facades\DB;
+
+/** Removes every row and file that the session left. */
+final readonly class ForgetSession
+{
+    public function __construct(private Publisher $publisher) {}
+
+    public function __invoke(LiveSession $session): void
+    {
+        foreach ($session->seats()->get() as $seat) {
+            $this->publisher->close(Audience::seat($seat)->channel);
+        }
+        foreach ([Audience::room($session), Audience::desk($session), Audience::screen($session)] as $audience) {
+            $this->publisher->close($audience->channel);
+        }
+        // Foreign keys take every row that belongs to it along.
+        DB::transaction(static fn () => $session->delete());
+        SessionFolder::remove($session->id);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\Showcase;
+use Crag\Session\ScreenView;
+use Illuminate\Support\Facades\DB;
+
+/** What the class screen shows: changed here, and nowhere else. */
+final readonly class Shown
+{
+    public function __construct(private Announce $announce) {}
+
+    public function view(LiveSession $session, ScreenView $view): void
+    {
+        DB::transaction(function () use ($session, $view): void {
+            $session->update(['screen_view' => $view]);
+            $this->tell($session);
+        });
+    }
+
+    /** Shows a canvas as it is now. */
+    public function canvas(LiveSession $session, Canvas $canvas, bool $named): void
+    {
+        DB::transaction(function () use ($session, $canvas, $named): void {
+            $showcase = Showcase::query()->create([
+                'live_session_id' => $session->id,
+                'canvas_id' => $canvas->id,
+                'at_operation' => $canvas->operation_count,
+                'named' => $named,
+            ]);
+            $session->showcase()->associate($showcase);
+            $session->screen_view = ScreenView::Showcase;
+            $session->save();
+            $this->tell($session);
+        });
+    }
+
+    public function named(LiveSession $session, bool $named): void
+    {
+        DB::transaction(function () use ($session, $named): void {
+            $session->showcase()->firstOrFail()->update(['named' => $named]);
+            $this->tell($session);
+        });
+    }
+
+    private function tell(LiveSession $session): void
+    {
+        foreach ([Audience::screen($session), Audience::desk($session)] as $audience) {
+            ($this->announce)($session, $audience, 'screen', ['view' => $session->screen_view->value]);
+        }
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * What `./crag` sets for an instance; docs/operating.md lists the variables.
+ */
+return [
+    // Everything that runs lives here: sockets, logs, process ids, caches.
+    'run' => env('CRAG_RUN', storage_path('run/default')),
+
+    // What is kept: pictures and records.
+    'data' => env('CRAG_DATA', storage_path('data')),
+
+    // Where nginx takes messages for channels, a socket that only this machine's server can reach.
+    'publish_socket' => env('CRAG_RUN', storage_path('run/default')).'/publish.sock',
+
+    // Whether the made-up class and its ways in exist.
+    'demo' => (bool) env('CRAG_DEMO', false),
+];

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Deploy;
+
+/** One process that an instance started, known by its id and ended by it. */
+final class Child
+{
+    /** @var ?resource */
+    private $process = null;
+
+    private int $pid = 0;
+
+    /**
+     * @param  list<string>  $command
+     * @param  array<string, string>  $environment
+     */
+    public function __construct(
+        public readonly string $name,
+        private readonly array $command,
+        private readonly string $log,
+        private readonly array $environment,
+    ) {}
+
+    public function start(): void
+    {
+        // Should this process be killed outright, the kernel ends the child with it.
+        $leash = Shell::has('setpriv') ? ['setpriv', '--pdeathsig', 'TERM', '--'] : [];
+        $process = proc_open(
+            [...$leash, ...$this->command],
+            [['file', '/dev/null', 'r'], ['file', $this->log, 'a'], ['file', $this->log, 'a']],
+            $pipes,
+            Setup::root(),
+            [...getenv(), ...$this->environment],
+        );
+        if ($process === false) {
+            throw new Problem("{$this->name} could not be started.");
+        }
+        $this->process = $process;
+        $this->pid = proc_get_status($process)['pid'];
+    }
+
+    public function isRunning(): bool
+    {
+        return $this->process !== null && proc_get_status($this->process)['running'];
+    }
+
+    public function pid(): int
+    {
+        return $this->pid;
+    }
+
+    /** Asks it to end; after $patience seconds it is made to, whatever it does. */
+    public function stop(float $patience = 5.0, int $signal = SIGTERM): void
+    {
+        if ($this->process === null) {
+            return;
+        }
+        if ($this->isRunning()) {
+            $descendants = self::descendants($this->pid);
+            posix_kill($this->pid, $signal);
+            $until = microtime(true) + $patience;
+            while ($this->isRunning() && microtime(true) < $until) {
+                usleep(10_000);
+            }
+            foreach ($this->isRunning() ? [$this->pid, ...$descendants] : $descendants as $pid) {
+                @posix_kill($pid, SIGKILL);
+            }
+        }
+        proc_close($this->process);
+        $this->process = null;
+    }
+
+    /** @return list<int> */
+    public static function descendants(int $pid): array
+    {
+        $found = [];
+        $children = @file_get_contents("/proc/{$pid}/task/{$pid}/children");
+        foreach (array_filter(explode(' ', trim((string) $children))) as $child) {
+            $found = [...$found, (int) $child, ...self::descendants((int) $child)];
+        }
+
+        return $found;
+    }
+
+    public function lastWords(): string
+    {
+        return implode("\n", array_slice(explode("\n", trim((string) @file_get_contents($this->log))), -10));
+    }
+}

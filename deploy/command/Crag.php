@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Deploy;
+
+/** The commands of `./crag`, by name. */
+final class Crag
+{
+    private const COMMANDS = [
+        'demo' => [Demo::class, 'start everything with the demo class, and print the addresses [--port=8000] [--host=127.0.0.1] [--json] [--students=24]'],
+        'test' => [Test::class, 'static checks and every test, or one part of them [core|app|browser]'],
+        'serve' => [Serve::class, 'start the application without demo data [--port=8000] [--host=0.0.0.0]'],
+        'bench' => [Bench::class, 'measure, and print JSON: live [--students=40] [--seconds=20]'],
+        'shots' => [Shots::class, 'make the pictures in docs/screenshots from the demo class'],
+        'doctor' => [Doctor::class, 'say what is missing or wrong, and how to mend it'],
+    ];
+
+    /** @param list<string> $arguments */
+    public static function run(array $arguments): int
+    {
+        $name = array_shift($arguments) ?? 'help';
+        if (in_array($name, ['help', '--help', '-h'], true)) {
+            return self::help();
+        }
+        if (! isset(self::COMMANDS[$name])) {
+            Console::error("There is no command \"{$name}\".");
+            self::help();
+
+            return 2;
+        }
+        $class = self::COMMANDS[$name][0];
+        try {
+            return (new $class)->run(Options::read($arguments));
+        } catch (Problem $problem) {
+            Console::error($problem->getMessage());
+
+            return 1;
+        }
+    }
+
+    private static function help(): int
+    {
+        Console::say('Crag: live problem-solving sessions on private canvases.');
+        Console::say('');
+        foreach (self::COMMANDS as $name => [, $does]) {
+            Console::say(sprintf('  ./crag %-7s %s', $name, $does));
+        }
+        Console::say('  ./crag help    this');
+        Console::say('');
+        Console::say('Where to read on: README.md, docs/architecture.md, docs/operating.md.');
+
+        return 0;
+    }
+}

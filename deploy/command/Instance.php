@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Deploy;
+
+/**
+ * One running Crag: nginx, php-fpm and a queue worker on a port of its own, everything that they need at run time
+ * in one folder under storage/run/. Several live side by side.
+ */
+final class Instance
+{
+    /** @var array<string, Child> */
+    private array $children = [];
+
+    /** @param string $data where what is kept lives */
+    private function __construct(
+        public readonly string $run,
+        public readonly string $data,
+        public readonly string $host,
+        public readonly int $port,
+        private readonly bool $demo,
+    ) {}
+
+    /** An instance whose data lives on between starts. */
+    public static function lasting(string $host, int $port): self
+    {
+        $root = Setup::root();
+
+        return new self("{$root}/storage/run/serve-{$port}", "{$root}/storage/data", $host, $port, false);
+    }
+
+    /** An instance with empty data at each start. */
+    public static function fresh(string $name, string $host, int $port, bool $demo): self
+    {
+        $run = Setup::root()."/storage/run/{$name}-{$port}";
+        Folder::remove("{$run}/data");
+
+        return new self($run, "{$run}/data", $host, $port, $demo);
+    }
+
+    public function address(): string
+    {
+        $host = $this->host === '0.0.0.0' ? '127.0.0.1' : $this->host;
+
+        return "http://{$host}:{$this->port}";
+    }
+
+    /** @return array<string, string> what the application is told */
+    public function environment(): array
+    {
+        return [
+            'APP_ENV' => 'production',
+            'APP_DEBUG' => 'false',
+            'APP_KEY' => $this->key(),
+            'APP_URL' => $this->address(),
+            'CRAG_RUN' => $this->run,
+            'CRAG_DATA' => $this->data,
+            'CRAG_DEMO' => $this->demo ? 'true' : 'false',
+            'DB_DATABASE' => "{$this->data}/crag.sqlite",
+            'FONTCONFIG_FILE' => "{$this->run}/fonts.conf",
+            'APP_CONFIG_CACHE' => "{$this->run}/cache/config.php",
+            'APP_ROUTES_CACHE' => "{$this->run}/cache/routes.php",
+            'APP_EVENTS_CACHE' => "{$this->run}/cache/events.php",
+            'APP_SERVICES_CACHE' => "{$this->run}/cache/services.php",
+            'APP_PACKAGES_CACHE' => "{$this->run}/cache/packages.php",
+        ];
+    }
+
+    /** Starts everything and returns when it answers. */
+    public function start(): void
+    {
+        if (strlen("{$this->run}/publish.sock") > 107) {
+            throw new Problem("The project's folder is too deep: a socket's path may have 107 characters, and {$this->run}/publish.sock has ".strlen("{$this->run}/publish.sock").'.');
+        }
+        $this->endLeftovers();
+        if (Port::isTaken($this->host, $this->port)) {
+            throw new Problem("Port {$this->port} is taken. Choose another with --port=N.");
+        }
+        $this->prepare();
+        foreach (['php-fpm', 'nginx', 'queue'] as $name) {
+            $this->startOne($name);
+        }
+        $this->waitUntilItAnswers();
+    }
+
+    public function startOne(string $name): void
+    {
+        $command = match ($name) {
+            'php-fpm' => ['/usr/sbin/php-fpm8.2', '--nodaemonize', ...(posix_geteuid() === 0 ? ['--allow-to-run-as-root'] : []), '--fpm-config', "{$this->run}/php-fpm.conf"],
+            'nginx' => ['/usr/sbin/nginx', '-p', $this->run, '-e', "{$this->run}/nginx.log", '-c', "{$this->run}/nginx.conf"],
+            'queue' => [PHP_BINARY, 'artisan', 'queue:work', '--sleep=1', '--tries=1', '--timeout=600', '--max-time=3600'],
+            default => throw new Problem("There is no part called {$name}."),
+        };
+        $this->launch($name, $command);
+    }
+
+    /** @param list<string> $command */
+    public function launch(string $name, array $command): void
+    {
+        $child = $this->children[$name] = new Child($name, $command, "{$this->run}/{$name}.out", $this->environment());
+        $child->start();
+        file_put_contents("{$this->run}/{$name}.started", (string) $child->pid());
+    }
+
+    public function child(string $name): Child
+    {
+        return $this->children[$name] ?? throw new Problem("{$name} was not started.");
+    }
+
+    /** Stays until asked to stop; a part that dies is started again. */
+    public function superviseUntilAsked(): void
+    {
+        $asked = false;
+        pcntl_async_signals(true);
+        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
+            pcntl_signal($signal, static function () use (&$asked): void {
+                $asked = true;
+            });
+        }
+        while (! $asked) {
+            usleep(200_000);
+            foreach ($this->children as $name => $child) {
+                // @phpstan-ignore booleanNot.alwaysTrue (a signal sets it)
+                if (! $asked && ! $child->isRunning()) {
+                    usleep(300_000);
+                    // @phpstan-ignore if.alwaysFalse (a signal sets it)
+                    if ($asked) {
+                        break;
+                    }
+                    Console::step("{$name} ended; starting it again");
+                    $child->start();
+                }
+            }
+        }
+        $this->stop();
+    }
+
+    /** Ends every process that was started, the last one first. */
+    public function stop(): void
+    {
+        foreach (array_reverse($this->children) as $name => $child) {
+            $child->stop();
+            @unlink("{$this->run}/{$name}.started");
+        }
+        $this->children = [];
+    }
+
+    public function removeAll(): void
+    {
+        Folder::remove($this->run);
+    }
+
+    private function prepare(): void
+    {
+        foreach (['tmp', 'cache/views', 'cache/data', 'cache/fonts'] as $folder) {
+            Folder::make("{$this->run}/{$folder}");
+        }
+        Folder::make($this->data);
+        foreach (glob("{$this->run}/cache/*.php") ?: [] as $file) {
+            unlink($file);
+        }
+        $this->render();
+        Shell::run([PHP_BINARY, 'artisan', 'crag:prepare'], Setup::root(), $this->environment());
+    }
+
+    private function render(): void
+    {
+        $asRoot = posix_geteuid() === 0;
+        $cores = max(1, (int) shell_exec('nproc'));
+        $fill = [
+            'run' => $this->run, 'root' => Setup::root(), 'host' => $this->host, 'port' => (string) $this->port,
+            'workers' => (string) max(1, intdiv($cores, 2)), 'children' => (string) max(4, 3 * $cores),
+        ];
+        $files = [
+            'nginx/nginx.conf' => $asRoot ? 'user root;' : '', 'nginx/fastcgi.conf' => '',
+            'php-fpm/php-fpm.conf' => $asRoot ? "user = root\ngroup = root" : '', 'fontconfig/fonts.conf' => '',
+        ];
+        foreach ($files as $file => $user) {
+            $text = (string) file_get_contents(Setup::root()."/deploy/{$file}");
+            foreach ([...$fill, 'user' => $user] as $name => $value) {
+                $text = str_replace('{{'.$name.'}}', $value, $text);
+            }
+            file_put_contents($this->run.'/'.basename($file), $text);
+        }
+    }
+
+    private function waitUntilItAnswers(): void
+    {
+        $until = microtime(true) + 20;
+        $context = stream_context_create(['http' => ['timeout' => 5, 'ignore_errors' => true]]);
+        while (microtime(true) < $until) {
+            foreach ($this->children as $name => $child) {
+                if (! $child->isRunning()) {
+                    $words = $child->lastWords();
+                    $this->stop();
+                    throw new Problem("{$name} ended as soon as it was started:\n{$words}\n".(string) @file_get_contents("{$this->run}/{$name}.log"));
+                }
+            }
+            $answer = @file_get_contents($this->address().'/up', false, $context);
+            if ($answer !== false && str_contains($http_response_header[0] ?? '', '200')) {
+                return;
+            }
+            usleep(30_000);
+        }
+        $this->stop();
+        throw new Problem("Nothing answered at {$this->address()} within 20 s; see {$this->run}/*.log.");
+    }
+
+    /** What an earlier start in this folder left running, should it have been killed outright. */
+    private function endLeftovers(): void
+    {
+        foreach (glob("{$this->run}/*.started") ?: [] as $file) {
+            $pid = (int) file_get_contents($file);
+            $command = (string) @file_get_contents("/proc/{$pid}/cmdline");
+            $environment = (string) @file_get_contents("/proc/{$pid}/environ");
+            if ($pid > 1 && $command !== '' && str_contains($environment, "CRAG_RUN={$this->run}\0")) {
+                if (getenv('CRAG_RUN') !== $this->run) {
+                    $family = [$pid, ...Child::descendants($pid)];
+                    array_map(static fn (int $one): bool => @posix_kill($one, SIGKILL), $family);
+                    usleep(100_000);
+                }
+            }
+            unlink($file);
+        }
+    }
+
+    /** The application's key, made once for each place where data is kept. */
+    private function key(): string
+    {
+        $file = "{$this->data}/app.key";
+        if (! is_file($file)) {
+            Folder::make($this->data);
+            file_put_contents($file, 'base64:'.base64_encode(random_bytes(32)));
+            chmod($file, 0o600);
+        }
+
+        return (string) file_get_contents($file);
+    }
+}

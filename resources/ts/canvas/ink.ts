@@ -1,0 +1,54 @@
+/** x and y in tenths of a unit, pressure 0–255, milliseconds since the stroke began. */
+export type Sample = [x: number, y: number, pressure: number, ms: number];
+
+/** The text form of ink; core/src/Canvas/Ink.php describes it. */
+export function encodeInk(samples: readonly Sample[]): string {
+    const bytes: number[] = [];
+    let before: Sample = [0, 0, 0, 0];
+    for (const sample of samples) {
+        for (let i = 0; i < 4; i++) {
+            const difference = sample[i] - before[i];
+            let zigzag = difference < 0 ? -2 * difference - 1 : 2 * difference;
+            while (zigzag > 0x7f) {
+                bytes.push((zigzag & 0x7f) | 0x80);
+                zigzag >>>= 7;
+            }
+            bytes.push(zigzag);
+        }
+        before = sample;
+    }
+    let binary = '';
+    for (const byte of bytes) {
+        binary += String.fromCharCode(byte);
+    }
+    return btoa(binary).replace(/=+$/, '');
+}
+
+/** Throws a RangeError when the text is not whole samples. */
+export function decodeInk(text: string): Sample[] {
+    const binary = atob(text);
+    const samples: Sample[] = [];
+    let sample: Sample = [0, 0, 0, 0];
+    let at = 0;
+    let value = 0;
+    let shift = 0;
+    for (let i = 0; i < binary.length; i++) {
+        const byte = binary.charCodeAt(i);
+        value |= (byte & 0x7f) << shift;
+        if (byte >= 0x80) {
+            shift += 7;
+            continue;
+        }
+        sample[at++] += (value >>> 1) ^ -(value & 1);
+        value = shift = 0;
+        if (at === 4) {
+            samples.push(sample);
+            sample = [...sample];
+            at = 0;
+        }
+    }
+    if (at !== 0 || shift !== 0) {
+        throw new RangeError('The ink ends in the middle of a point.');
+    }
+    return samples;
+}

@@ -1,0 +1,16 @@
+const GAP = 8;
+/** What a tile's frame adds to its picture. */
+const FRAME = 28;
+const NARROWEST = 132;
+
+/** How wide a tile can be so that all of them fit, or as narrow as can still be read and the grid scrolls. */
+export function tileWidth(count: number, width: number, height: number, widest: number): number {
+    let best = 0;
+    for (let columns = 1; columns <= Math.max(1, count); columns++) {
+        const rows = Math.ceil(count / columns);
+        const byWidth = (width - GAP * (columns - 1)) / columns;
+        const byHeight = ((height - GAP * (rows - 1)) / rows - FRAME) * 1.6;
+        best = Math.max(best, Math.min(byWidth, byHeight));
+    }
+    return Math.floor(Math.max(NARROWEST, Math.min(widest, best)));
+}

@@ -1,0 +1,113 @@
+import { decodeInk } from '../canvas/ink';
+import type { Operation, WetInk } from '../canvas/model';
+import { View } from '../canvas/view';
+import { element, fill } from '../page';
+
+export interface SeatAnswer {
+    id: string;
+    n: number;
+    name: string;
+    ink: string;
+    canvas: string | null;
+}
+
+export interface StateAnswer {
+    seat: string;
+    state: string;
+    minutes: number;
+    level: number | null;
+}
+
+export type StateWords = Record<string, string>;
+
+/** A stroke whose dry form never came is let go after so long. */
+const WET_LIFE_MS = 15_000;
+
+/** One student's canvas in the grid, with what its frame says. */
+export class Tile {
+    readonly root: HTMLElement;
+    readonly view: View;
+    level: number | null = null;
+    state = 'not_started';
+    private readonly open: HTMLButtonElement;
+    private wetTimer = 0;
+    private drawingTimer = 0;
+
+    constructor(
+        readonly seat: SeatAnswer,
+        template: HTMLTemplateElement,
+        assets: string,
+        private readonly words: StateWords,
+    ) {
+        this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
+        this.root.dataset.seat = seat.id;
+        this.open = element<HTMLButtonElement>('.tile-open', this.root);
+        element('.tile-name .name-real', this.root).textContent = seat.name;
+        element('.tile-name .name-seat', this.root).textContent = fill(words.seat, { n: seat.n });
+        this.view = new View(element('.tile-page', this.root), assets);
+        this.showState({ seat: seat.id, state: 'not_started', minutes: 0, level: null });
+    }
+
+    focus(): void {
+        this.open.focus();
+    }
+
+    showState({ state, minutes, level }: StateAnswer): void {
+        if (this.drawingTimer !== 0 && state === 'quiet') {
+            state = 'drawing';
+        }
+        this.state = state;
+        this.root.dataset.state = state;
+        const words = state === 'quiet' && minutes === 0 ? this.words.thinking : fill(this.words[state] ?? state, { n: minutes });
+        const place = element('.tile-state-words', this.root);
+        if (place.textContent !== words) {
+            place.textContent = words;
+            this.open.setAttribute('aria-label', fill(this.words.tile, { name: this.nameShown, state: words }));
+        }
+        this.showLevel(level);
+    }
+
+    get nameShown(): string {
+        return document.body.classList.contains('names-hidden') ? fill(this.words.seat, { n: this.seat.n }) : this.seat.name;
+    }
+
+    showLevel(level: number | null): void {
+        this.level = level;
+        const mark = element('.strata', this.root);
+        mark.dataset.level = level === null ? '' : String(level);
+        mark.setAttribute('aria-label', fill(this.words.check, { level: level === null ? this.words.unchecked : this.words[`level${level}`] }));
+    }
+
+    take(operations: Operation[]): void {
+        this.view.take(operations);
+    }
+
+    wet(message: WetInk): void {
+        showWet(this.view, message);
+        this.drawingNow();
+        window.clearTimeout(this.wetTimer);
+        this.wetTimer = window.setTimeout(() => [...this.view.wetInk.keys()].forEach((id) => this.view.dropWet(id)), WET_LIFE_MS);
+    }
+
+    /** Ink is coming in: the frame says so at once, and the next count of states confirms it. */
+    private drawingNow(): void {
+        window.clearTimeout(this.drawingTimer);
+        this.drawingTimer = window.setTimeout(() => {
+            this.drawingTimer = 0;
+        }, 4000);
+        if (this.state !== 'drawing') {
+            this.showState({ seat: this.seat.id, state: 'drawing', minutes: 0, level: this.level });
+        }
+    }
+}
+
+/** Puts a message about ink being drawn onto a view. */
+export function showWet(view: View, { o, s, p, t, x }: WetInk): void {
+    if (x === 1) {
+        view.dropWet(o);
+    } else if (t !== undefined) {
+        view.typeWet(o, t);
+    } else if (s !== undefined && p !== undefined) {
+        view.growWet(o, s[0], s[1], decodeInk(p));
+    }
+}

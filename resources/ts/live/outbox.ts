@@ -1,0 +1,153 @@
+import { openDB, type IDBPDatabase } from 'idb';
+import type { Operation } from '../canvas/model';
+import { HttpProblem, post } from './http';
+
+interface Waiting {
+    key?: number;
+    seat: string;
+    canvas: string;
+    operation: Operation;
+}
+
+interface Answer {
+    accepted: { id: string; n: number }[];
+    refused: { id: string | null; reason: string }[];
+}
+
+interface Settings {
+    seat: string;
+    address: string;
+    accepted(canvas: string, accepted: Answer['accepted']): void;
+    refused(canvas: string, id: string, reason: string): void;
+    /** How many wait, and whether the last try got an answer. */
+    changed(waiting: number, reachable: boolean): void;
+}
+
+const AT_ONCE = 50;
+const MOST_BYTES = 1_000_000;
+const LONGEST_WAIT_MS = 8000;
+
+/**
+ * Finished operations on their way to the server. They wait in IndexedDB, so that a reload, a crash or a minute
+ * without a network loses none; the server knows each by its id, so that sending one twice does no harm.
+ */
+export class Outbox {
+    private memory: Waiting[] = [];
+    private sending = false;
+    private failures = 0;
+    private timer = 0;
+    private nextKey = 1;
+
+    private constructor(
+        private readonly database: IDBPDatabase | null,
+        private readonly settings: Settings,
+    ) {
+        window.addEventListener('online', () => void this.flush());
+    }
+
+    static async open(settings: Settings): Promise<Outbox> {
+        let database: IDBPDatabase | null = null;
+        try {
+            database = await openDB('crag', 1, {
+                upgrade: (fresh) => {
+                    fresh.createObjectStore('outbox', { keyPath: 'key', autoIncrement: true }).createIndex('seat', 'seat');
+                },
+            });
+        } catch {
+            // Some private windows have no database; then the page itself is all there is.
+        }
+        const outbox = new Outbox(database, settings);
+        if (database !== null) {
+            outbox.memory = (await database.getAllFromIndex('outbox', 'seat', settings.seat)) as Waiting[];
+        }
+        return outbox;
+    }
+
+    /** What waits for a canvas, oldest first. */
+    waitingFor(canvas: string): Operation[] {
+        return this.memory.filter((waiting) => waiting.canvas === canvas).map((waiting) => waiting.operation);
+    }
+
+    get count(): number {
+        return this.memory.length;
+    }
+
+    async put(canvas: string, operation: Operation): Promise<void> {
+        const { id, kind, layer, at, body } = operation;
+        const waiting: Waiting = { seat: this.settings.seat, canvas, operation: { id, kind, layer, at, body } };
+        this.memory.push(waiting);
+        this.settings.changed(this.memory.length, this.failures === 0);
+        try {
+            if (this.database !== null) {
+                waiting.key = (await this.database.add('outbox', waiting)) as number;
+                if (!this.memory.includes(waiting)) {
+                    await this.database.delete('outbox', waiting.key);
+                }
+            } else {
+                waiting.key = this.nextKey++;
+            }
+        } catch {
+            waiting.key = -this.nextKey++;
+        }
+        await this.flush();
+    }
+
+    /** Sends what waits, oldest first, until nothing is left or there is no answer. */
+    async flush(): Promise<void> {
+        if (this.sending) {
+            return;
+        }
+        this.sending = true;
+        window.clearTimeout(this.timer);
+        try {
+            while (this.memory.length > 0) {
+                await this.sendSome();
+                this.failures = 0;
+                this.settings.changed(this.memory.length, true);
+            }
+        } catch {
+            this.failures++;
+            this.settings.changed(this.memory.length, false);
+            const wait = Math.min(LONGEST_WAIT_MS, 500 * 2 ** this.failures) * (0.7 + Math.random() * 0.6);
+            this.timer = window.setTimeout(() => void this.flush(), wait);
+        } finally {
+            this.sending = false;
+        }
+    }
+
+    private async sendSome(): Promise<void> {
+        const canvas = this.memory[0].canvas;
+        const some: Waiting[] = [];
+        let bytes = 0;
+        for (const waiting of this.memory) {
+            bytes += waiting.operation.body.object?.type === 'stroke' ? waiting.operation.body.object.ink.length : 500;
+            if (waiting.canvas !== canvas || some.length >= AT_ONCE || (bytes > MOST_BYTES && some.length > 0)) {
+                break;
+            }
+            some.push(waiting);
+        }
+        let answer: Answer;
+        try {
+            answer = await post<Answer>(this.settings.address, { canvas, operations: some.map((one) => one.operation) });
+        } catch (problem) {
+            // The server understood and will never take these: keep the page going, and say so.
+            if (problem instanceof HttpProblem && [404, 410, 422].includes(problem.status)) {
+                answer = { accepted: [], refused: some.map((one) => ({ id: one.operation.id, reason: problem.message })) };
+            } else {
+                throw problem;
+            }
+        }
+        await this.remove(some);
+        this.settings.accepted(canvas, answer.accepted);
+        answer.refused.forEach(({ id, reason }) => id !== null && this.settings.refused(canvas, id, reason));
+    }
+
+    private async remove(done: Waiting[]): Promise<void> {
+        this.memory = this.memory.filter((waiting) => !done.includes(waiting));
+        for (const { key } of done) {
+            if (key !== undefined && key > 0) {
+                await this.database?.delete('outbox', key).catch(() => undefined);
+            }
+        }
+    }
+}

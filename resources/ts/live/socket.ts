@@ -1,0 +1,110 @@
+export type Connection = 'live' | 'polling' | 'offline';
+
+interface Settings {
+    path: string;
+    message(text: string): void;
+    /** After each opening, and at every beat while there is no socket: ask for what was missed. */
+    catchUp(): Promise<boolean>;
+    state(connection: Connection): void;
+}
+
+const POLL_MS = 2000;
+const LONGEST_WAIT_MS = 8000;
+/** An opening that takes longer is given up: some networks swallow sockets without a word. */
+const OPENING_MS = 6000;
+
+/**
+ * The page's one socket. It opens again by itself; while there is none, the page asks every two seconds instead, and
+ * says so.
+ */
+export class Socket {
+    private socket: WebSocket | null = null;
+    private failures = 0;
+    private polling = 0;
+    private closed = false;
+
+    constructor(private readonly settings: Settings) {
+        window.addEventListener('online', () => this.openNow());
+        document.addEventListener('visibilitychange', () => {
+            if (document.visibilityState === 'visible' && !this.isOpen) {
+                this.openNow();
+            }
+        });
+    }
+
+    get isOpen(): boolean {
+        return this.socket?.readyState === WebSocket.OPEN;
+    }
+
+    get isPolling(): boolean {
+        return this.polling !== 0;
+    }
+
+    open(): void {
+        if (this.closed) {
+            return;
+        }
+        const scheme = location.protocol === 'https:' ? 'wss' : 'ws';
+        const socket = new WebSocket(`${scheme}://${location.host}${this.settings.path}`);
+        this.socket = socket;
+        const tooLong = window.setTimeout(() => socket.close(), OPENING_MS);
+        socket.addEventListener('open', () => {
+            window.clearTimeout(tooLong);
+            this.failures = 0;
+            this.stopPolling();
+            this.settings.state('live');
+            void this.settings.catchUp();
+        });
+        socket.addEventListener('message', (event) => this.settings.message(String(event.data)));
+        socket.addEventListener('close', () => {
+            window.clearTimeout(tooLong);
+            if (this.socket === socket) {
+                this.lost();
+            }
+        });
+    }
+
+    /** Wet ink goes out, or is let go: it is not worth a queue. Says whether it went. */
+    send(text: string): boolean {
+        if (!this.isOpen || this.socket!.bufferedAmount > 65_536) {
+            return false;
+        }
+        this.socket!.send(text);
+        return true;
+    }
+
+    close(): void {
+        this.closed = true;
+        this.stopPolling();
+        this.socket?.close();
+    }
+
+    private openNow(): void {
+        if (!this.closed && this.socket?.readyState !== WebSocket.CONNECTING && !this.isOpen) {
+            this.open();
+        }
+    }
+
+    private lost(): void {
+        if (this.closed) {
+            return;
+        }
+        this.failures++;
+        this.startPolling();
+        const wait = Math.min(LONGEST_WAIT_MS, 300 * 2 ** this.failures) * (0.7 + Math.random() * 0.6);
+        window.setTimeout(() => this.openNow(), wait);
+    }
+
+    private startPolling(): void {
+        if (this.polling === 0) {
+            const beat = async (): Promise<void> => this.settings.state((await this.settings.catchUp()) ? 'polling' : 'offline');
+            this.polling = window.setInterval(() => void beat(), POLL_MS);
+            void beat();
+        }
+    }
+
+    private stopPolling(): void {
+        window.clearInterval(this.polling);
+        this.polling = 0;
+    }
+}

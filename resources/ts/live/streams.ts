@@ -1,0 +1,114 @@
+import type { Operation } from '../canvas/model';
+import { get, HttpProblem } from './http';
+
+export interface LiveEvent {
+    n: number;
+    type: string;
+    body: Record<string, unknown>;
+}
+
+export interface Caught {
+    events: Record<string, LiveEvent[]>;
+    operations: Operation[];
+}
+
+export type Message =
+    | { stream: 'operations'; operations: Operation[] }
+    | { stream: string; event: LiveEvent };
+
+interface Settings {
+    /** The address that tells what was missed. */
+    address: string;
+    /** What stands in the address beside the events' numbers. */
+    also(): Record<string, string | number>;
+    event(stream: string, event: LiveEvent): void;
+    operations(operations: Operation[], caughtUp: boolean): void;
+    /** The server says that this page may not ask. */
+    refused(status: number): void;
+}
+
+/** So much patience with a message that overtook another, before asking for what is missing. */
+const PATIENCE_MS = 400;
+const MOST = 500;
+
+/**
+ * Events in order, each once, whatever the socket loses or turns round: a number that is too high is kept until the
+ * ones before it have come, and if they do not, they are asked for.
+ */
+export class Streams {
+    private early = new Map<string, Map<number, LiveEvent>>();
+    private asking: Promise<boolean> | null = null;
+    private timer = 0;
+
+    constructor(
+        private position: Record<string, number>,
+        private readonly settings: Settings,
+    ) {}
+
+    reset(position: Record<string, number>): void {
+        this.position = { ...position };
+        this.early.clear();
+    }
+
+    take(stream: string, event: LiveEvent): void {
+        const last = this.position[stream] ?? 0;
+        if (event.n <= last) {
+            return;
+        }
+        if (event.n > last + 1) {
+            const early = this.early.get(stream) ?? new Map<number, LiveEvent>();
+            this.early.set(stream, early.set(event.n, event));
+            this.askSoon();
+            return;
+        }
+        this.position[stream] = event.n;
+        this.settings.event(stream, event);
+        const next = this.early.get(stream)?.get(event.n + 1);
+        if (next !== undefined) {
+            this.early.get(stream)!.delete(next.n);
+            this.take(stream, next);
+        }
+    }
+
+    /** Something is missing; unless it comes by itself in a moment, ask. */
+    askSoon(): void {
+        if (this.timer === 0) {
+            this.timer = window.setTimeout(() => {
+                this.timer = 0;
+                void this.catchUp();
+            }, PATIENCE_MS);
+        }
+    }
+
+    /** Asks for what was missed. Resolves to whether the server answered. */
+    catchUp(): Promise<boolean> {
+        this.asking ??= this.ask().finally(() => {
+            this.asking = null;
+        });
+        return this.asking;
+    }
+
+    private async ask(): Promise<boolean> {
+        try {
+            let more = true;
+            while (more) {
+                const query = new URLSearchParams();
+                for (const [name, value] of Object.entries({ ...this.position, ...this.settings.also() })) {
+                    query.set(name, String(value));
+                }
+                const caught = await get<Caught>(`${this.settings.address}?${query}`);
+                this.settings.operations(caught.operations, true);
+                for (const [stream, events] of Object.entries(caught.events)) {
+                    events.forEach((event) => this.take(stream, event));
+                }
+                more = caught.operations.length >= MOST || Object.values(caught.events).some((events) => events.length >= MOST);
+            }
+            return true;
+        } catch (problem) {
+            if (problem instanceof HttpProblem && problem.status >= 400 && problem.status < 500 && problem.status !== 429) {
+                this.settings.refused(problem.status);
+            }
+            return false;
+        }
+    }
+}

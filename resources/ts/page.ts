@@ -1,0 +1,29 @@
+/** What the server wrote into the page for its script. */
+export function pageData<T>(): T {
+    return JSON.parse(element('[data-page]').dataset.page!) as T;
+}
+
+export function element<E extends HTMLElement = HTMLElement>(selector: string, within: ParentNode = document): E {
+    const found = within.querySelector<E>(selector);
+    if (found === null) {
+        throw new Error(`The page has no ${selector}.`);
+    }
+    return found;
+}
+
+/** A sentence with its `:name` places filled in, as the server's translations write them. */
+export function fill(sentence: string, values: Record<string, string | number>): string {
+    return sentence.replace(/:([a-z]+)/g, (whole, name: string) => String(values[name] ?? whole));
+}
+
+/** Sizes `frame` to the largest page that fits into `stage`, now and whenever the stage changes. */
+export function keepFitted(stage: HTMLElement, frame: HTMLElement, after: () => void): void {
+    const fit = (): void => {
+        const width = Math.floor(Math.min(stage.clientWidth, stage.clientHeight * 1.6));
+        frame.style.width = `${Math.max(0, width)}px`;
+        frame.style.height = `${Math.floor(Math.max(0, width) / 1.6)}px`;
+        after();
+    };
+    new ResizeObserver(fit).observe(stage);
+    fit();
+}

@@ -1,0 +1,89 @@
+import htmx from 'htmx.org';
+import QRCode from 'qrcode';
+import { token } from '../live/http';
+
+htmx.config.allowEval = false;
+htmx.config.includeIndicatorStyles = false;
+htmx.config.selfRequestsOnly = true;
+
+/** Draws the QR codes that the page asks for. */
+export function drawCodes(within: ParentNode): void {
+    for (const place of within.querySelectorAll<HTMLElement>('[data-qr]:empty')) {
+        QRCode.toString(place.dataset.qr!, { type: 'svg', margin: 2, errorCorrectionLevel: 'M', color: { dark: '#25323b', light: '#ffffff' } })
+            .then((svg) => {
+                place.innerHTML = svg;
+            })
+            .catch(() => undefined);
+    }
+}
+
+/** Buttons that copy what they name, and say that they did. */
+function listenToCopying(): void {
+    document.addEventListener('click', (event) => {
+        const button = (event.target as Element).closest<HTMLElement>('[data-copy]');
+        if (button === null) {
+            return;
+        }
+        void copy(button.dataset.copy!).then((done) => {
+            const before = button.textContent ?? '';
+            const said = done ? button.dataset.copied! : button.dataset.copy!;
+            if (before !== said) {
+                button.textContent = said;
+                window.setTimeout(() => {
+                    button.textContent = before;
+                }, 2500);
+            }
+        });
+    });
+}
+
+async function copy(text: string): Promise<boolean> {
+    try {
+        await navigator.clipboard.writeText(text);
+        return true;
+    } catch {
+        // Without a secure context there is no clipboard for scripts but this one.
+        const field = document.createElement('textarea');
+        field.value = text;
+        document.body.append(field);
+        field.select();
+        const done = document.execCommand('copy');
+        field.remove();
+        return done;
+    }
+}
+
+/** Forms that ask first: the question stands in the form. */
+function listenToAsking(): void {
+    document.addEventListener('submit', (event) => {
+        const question = (event.target as HTMLElement).dataset.ask;
+        if (question !== undefined && !window.confirm(question)) {
+            event.preventDefault();
+        }
+    });
+}
+
+/** Requests by htmx carry the token and want their problems in a form that the page can tell. */
+function listenToRequests(): void {
+    document.addEventListener('htmx:configRequest', (event) => {
+        const { headers } = (event as CustomEvent<{ headers: Record<string, string> }>).detail;
+        headers['X-XSRF-TOKEN'] = token();
+        headers.Accept = 'application/json, text/html';
+    });
+    document.addEventListener('htmx:responseError', (event) => {
+        const { xhr } = (event as CustomEvent<{ xhr: XMLHttpRequest }>).detail;
+        let told: string;
+        try {
+            told = (JSON.parse(xhr.responseText) as { message: string }).message;
+        } catch {
+            told = xhr.statusText;
+        }
+        document.dispatchEvent(new CustomEvent('crag:problem', { detail: told }));
+    });
+}
+
+drawCodes(document);
+listenToRequests();
+listenToCopying();
+listenToAsking();
+document.addEventListener('htmx:afterSettle', () => drawCodes(document));

@@ -1,0 +1,54 @@
+import { drawCodes } from './plain';
+import { Idiomorph } from 'idiomorph';
+import { Socket } from '../live/socket';
+import { Streams, type Message } from '../live/streams';
+import { element, pageData } from '../page';
+
+interface Page {
+    session: string;
+    address: string;
+    position: Record<string, number>;
+}
+
+const page = pageData<Page>();
+const shown = element('#shown');
+
+const streams = new Streams(page.position, {
+    address: `${page.address}/catch-up`,
+    also: () => ({}),
+    event: () => void refresh(),
+    operations: () => undefined,
+    refused: () => location.reload(),
+});
+
+const socket = new Socket({
+    path: `/live/screen/${page.session}`,
+    message: (text) => {
+        const message = JSON.parse(text) as Message;
+        if ('event' in message) {
+            streams.take(message.stream, message.event);
+        }
+    },
+    catchUp: () => streams.catchUp(),
+    state: (connection) => {
+        document.body.dataset.connection = connection;
+    },
+});
+
+let asked = 0;
+
+/** What is shown comes whole from the server; an answer that a later one has overtaken is dropped. */
+async function refresh(): Promise<void> {
+    const mine = ++asked;
+    try {
+        const response = await fetch(`${page.address}/shown`);
+        if (response.ok && mine === asked) {
+            Idiomorph.morph(shown, await response.text(), { morphStyle: 'innerHTML' });
+            drawCodes(shown);
+        }
+    } catch {
+        window.setTimeout(() => mine === asked && void refresh(), 1500);
+    }
+}
+
+socket.open();

@@ -1,0 +1,3 @@
+@include('desk.now', ['swap' => true])
+@include('desk.rail', ['swap' => true])
+@include('desk.lineup', ['swap' => true])

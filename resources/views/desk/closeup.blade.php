@@ -1,0 +1,20 @@
+<section id="closeup" class="panel" aria-labelledby="closeup-name" hidden>
+    <div class="panel-head">
+        <button class="btn btn-icon" data-do="previous" title="{{ __('The one before (←)') }}"><x-icon name="chevron-left" /><span class="visually-hidden">{{ __('The one before') }}</span></button>
+        <button class="btn btn-icon" data-do="next" title="{{ __('The next one (→)') }}"><x-icon name="chevron-right" /><span class="visually-hidden">{{ __('The next one') }}</span></button>
+        <h2 id="closeup-name" tabindex="-1"><span class="name-real" dir="auto"></span><span class="name-seat"></span></h2>
+        <span id="closeup-state" class="panel-state"></span>
+        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button>
+    </div>
+    <div id="closeup-page" class="page closeup-page"></div>
+    <div class="panel-row" role="group" aria-label="{{ __('Check') }}">
+        @foreach (Crag\Checks\Level::cases() as $level)
+            <button class="chip" data-do="check" data-level="{{ $level->value }}" aria-pressed="false"><x-strata :level="$level->value" /> {{ __($level->word()) }} <kbd>{{ $level->value }}</kbd></button>
+        @endforeach
+        <button class="chip chip-quiet" data-do="check" data-level="" aria-pressed="true">{{ __('No check') }}</button>
+    </div>
+    <div class="panel-row">
+        <button class="btn btn-slate" data-do="show" title="{{ __('Show on the class screen (S)') }}"><x-icon name="easel" /> {{ __('Show to the class') }} <kbd>S</kbd></button>
+        <button class="btn btn-outline-slate" data-do="show-named">{{ __('Show with the name') }}</button>
+    </div>
+</section>

@@ -1,0 +1,6 @@
+<aside id="drawer" class="drawer" data-panel="" hidden>
+    @include('desk.closeup')
+    @include('desk.handout')
+    @include('desk.door')
+    @include('desk.keys')
+</aside>

@@ -1,0 +1,24 @@
+<x-layout :title="__('Ended')" class="home">
+    <x-bar />
+    <main class="container-sm narrow py-4">
+        <section class="card-paper">
+            <h1>{{ __('“:title” has ended', ['title' => $session->title]) }}</h1>
+            <p>{{ trans_choice('{0} Nobody joined.|{1} :count student was here.|[2,*] :count students were here.', $session->seats_count) }}
+                {{ __('The code :code no longer works. Students can still take their own work.', ['code' => $session->code()->spaced()]) }}</p>
+            @if ($session->canvases_count > 0)
+                @include('desk.record')
+                <p><a class="btn btn-outline-slate w-100" href="{{ route('desk.csv', $session) }}"><x-icon name="download" /> {{ __('Checks as CSV') }}</a></p>
+            @else
+                <p>{{ __('There is no work to keep.') }}</p>
+            @endif
+            <hr>
+            <form action="{{ route('desk.forget', $session) }}" method="post"
+                  data-ask="{{ __('Forget “:title”? :n canvases, their checks and pictures are deleted for good.', ['title' => $session->title, 'n' => $session->canvases_count]) }}">
+                @csrf @method('DELETE')
+                <button class="btn btn-outline-danger">{{ __('Forget now') }}</button>
+                <span class="form-text">{{ __('Deletes :n canvases with everything that belongs to them. It cannot be undone.', ['n' => $session->canvases_count]) }}</span>
+            </form>
+        </section>
+        <p class="mt-3"><a href="{{ route('home') }}">{{ __('All my sessions') }}</a></p>
+    </main>
+</x-layout>

@@ -1,0 +1,16 @@
+<template id="tile-template">
+    <li class="tile">
+        <button class="tile-open" data-do="close-up"><span class="tile-page page"></span></button>
+        <div class="tile-frame">
+            <span class="tile-name"><span class="name-real" dir="auto"></span><span class="name-seat"></span></span>
+            <span class="tile-state"><span class="shape" aria-hidden="true"></span><span class="tile-state-words"></span></span>
+            <button class="strata strata-button" data-do="strata" data-level="" title="{{ __('Check (0 to 3)') }}"><i></i><i></i><i></i></button>
+        </div>
+    </li>
+</template>
+<div id="strata-menu" class="strata-menu" role="group" aria-label="{{ __('Check') }}" hidden>
+    @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
+        <button data-do="level" data-level="{{ $level->value }}"><x-strata :level="$level->value" /> {{ __($level->word()) }} <kbd>{{ $level->value }}</kbd></button>
+    @endforeach
+    <button data-do="level" data-level="">{{ __('No check') }} <kbd>{{ __('Del') }}</kbd></button>
+</div>

@@ -1,0 +1,17 @@
+@props(['title', 'script' => 'plain', 'page' => null])
+<!DOCTYPE html>
+<html lang="{{ str_replace('_', '-', app()->getLocale()) }}">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
+    <meta name="robots" content="noindex">
+    <meta name="theme-color" content="#25323b">
+    <meta name="htmx-config" content='{"allowEval":false,"includeIndicatorStyles":false,"selfRequestsOnly":true}'>
+    <title>{{ $title }} · Crag</title>
+    <link rel="icon" href="/crag.svg" type="image/svg+xml">
+    @vite(['resources/scss/app.scss', "resources/ts/pages/{$script}.ts"])
+</head>
+<body {{ $attributes }} @if ($page !== null) data-page="{{ json_encode($page) }}" @endif>
+{{ $slot }}
+</body>
+</html>

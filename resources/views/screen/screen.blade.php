@@ -1,0 +1,4 @@
+<x-layout :title="__('Class screen')" script="screen" class="screen"
+    :page="['session' => $session->id, 'address' => '/screen/'.$session->id, 'position' => $position]">
+    <main id="shown" class="shown">@include('screen.shown')</main>
+</x-layout>

@@ -1,0 +1,28 @@
+@php($view = $session->isRunning() ? $session->screen_view->value : 'ended')
+<div class="shown-{{ $view }}" id="shown-{{ $view }}">
+    @if ($view === 'join')
+        <h1>{{ $session->title }}</h1>
+        <div class="shown-ways">
+            <div class="shown-code">
+                <p>{{ __('Go to') }} <b>{{ request()->getHttpHost() }}</b></p>
+                <p>{{ __('and type the code') }}</p>
+                <p class="shown-letters">{{ $session->code()->spaced() }}</p>
+            </div>
+            <div class="shown-qr" data-qr="{{ route('join', $session->join_code) }}" role="img" aria-label="{{ __('QR code with the join link') }}"></div>
+        </div>
+    @elseif ($view === 'prompt')
+        <p class="shown-n">{{ __('Prompt :n', ['n' => $session->prompt->n]) }}</p>
+        <h1 class="shown-words" dir="auto">{{ $session->prompt->words === '' ? $session->title : $session->prompt->words }}</h1>
+        @php($backdrop = $session->prompt->backdropValue())
+        @if ($backdrop->asset !== null) <img class="shown-picture" src="{{ route('asset', $backdrop->asset) }}" alt="{{ __('The backdrop of the prompt') }}"> @endif
+        <p class="shown-late">{{ __('Late? The code is') }} <b>{{ $session->code()->spaced() }}</b></p>
+    @elseif ($view === 'showcase' && $session->showcase !== null)
+        <h1 class="visually-hidden">{{ __('Showcase') }}</h1>
+        <img class="shown-canvas" src="{{ route('screen.showcase', [$session, $session->showcase]) }}" alt="{{ __('A canvas of the class') }}">
+        @if ($session->showcase->named) <p class="shown-name" dir="auto">{{ $session->showcase->canvas->seat->name }}</p> @endif
+    @elseif ($view === 'ended')
+        <h1>{{ __('The session has ended') }}</h1>
+    @else
+        <h1 class="visually-hidden">{{ $session->title }}</h1>
+    @endif
+</div>

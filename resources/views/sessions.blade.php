@@ -1,0 +1,23 @@
+@if ($sessions->isNotEmpty())
+    <section class="mt-4">
+        <h2 class="h5">{{ $heading }}</h2>
+        <ul class="session-list">
+            @foreach ($sessions as $session)
+                <li>
+                    <a href="{{ route('desk', $session) }}">{{ $session->title }}</a>
+                    <span>{{ $session->created_at->translatedFormat('j F Y, H:i') }}</span>
+                    <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students', $session->seats_count) }}</span>
+                    @if ($session->isRunning())
+                        <span class="badge-code">{{ $session->code()->spaced() }}</span>
+                    @else
+                        <form action="{{ route('desk.forget', $session) }}" method="post"
+                              data-ask="{{ __('Forget “:title”? Every canvas, check and picture of it is deleted for good.', ['title' => $session->title]) }}">
+                            @csrf @method('DELETE')
+                            <button class="btn btn-sm btn-outline-danger">{{ __('Forget now') }}</button>
+                        </form>
+                    @endif
+                </li>
+            @endforeach
+        </ul>
+    </section>
+@endif

@@ -1,0 +1,23 @@
+<x-layout :title="__('Ended')" class="home">
+    <x-bar />
+    <main class="container-sm narrow py-4">
+        <section class="card-paper">
+            <h1>{{ __('The session has ended') }}</h1>
+            <p>{{ __('Well done, :name. Your work on “:title” is kept. You can take it with you:', ['name' => $seat->name, 'title' => $session->title]) }}</p>
+            @if ($canvases->isEmpty())
+                <p>{{ __('There is no canvas of yours in this session.') }}</p>
+            @else
+                <p><a class="btn btn-go btn-lg w-100" href="{{ route('seat.pdf', $seat) }}"><x-icon name="download" /> {{ __('All pages as PDF') }}</a></p>
+                <ul class="take-home">
+                    @foreach ($canvases as $canvas)
+                        <li>
+                            <span>{{ __('Prompt :n', ['n' => $canvas->prompt->n]) }}</span>
+                            <a href="{{ route('seat.png', [$seat, $canvas->id]) }}">{{ __('Picture (PNG)') }}</a>
+                        </li>
+                    @endforeach
+                </ul>
+            @endif
+            <p class="form-text">{{ __('This works on this device until your teacher forgets the session.') }}</p>
+        </section>
+    </main>
+</x-layout>

@@ -1,0 +1,33 @@
+<x-layout :title="__('Join')" class="home">
+    <x-bar />
+    <main class="container-sm narrow py-4">
+        <section class="card-paper">
+            @if ($session !== null)
+                <h1>{{ $session->title }}</h1>
+                <p>{{ __('with :teacher', ['teacher' => $session->teacher_name]) }}</p>
+            @else
+                <h1>{{ __('Join a session') }}</h1>
+            @endif
+            <form action="{{ route('join.in') }}" method="post" novalidate>
+                @csrf
+                @php($codeProblem = $problem ?? $errors->first('code'))
+                <div class="mb-3">
+                    <label for="code">{{ __('Join code') }}</label>
+                    <input id="code" name="code" class="form-control code-field {{ $codeProblem ? 'is-invalid' : '' }}" required maxlength="12"
+                           autocomplete="off" autocapitalize="characters" spellcheck="false" value="{{ old('code', $code) }}"
+                           @if ($codeProblem) aria-describedby="code-problem" autofocus @endif>
+                    @if ($codeProblem) <p id="code-problem" class="problem" role="alert">{{ $codeProblem }}</p> @endif
+                </div>
+                <div class="mb-3">
+                    <label for="name">{{ __('Your name') }}</label>
+                    <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" required maxlength="60" dir="auto"
+                           autocomplete="off" value="{{ old('name') }}" @if ($session !== null) autofocus @endif
+                           @error('name') aria-describedby="name-problem" @enderror>
+                    @error('name') <p id="name-problem" class="problem" role="alert">{{ $message }}</p> @enderror
+                    <p class="form-text">{{ __('Your teacher sees this name beside your canvas. Other students do not see your canvas.') }}</p>
+                </div>
+                <button class="btn btn-go btn-lg w-100">{{ __('Join') }}</button>
+            </form>
+        </section>
+    </main>
+</x-layout>

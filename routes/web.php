@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\DemoController;
+use App\Http\Controllers\Desk\CheckController;
+use App\Http\Controllers\Desk\DeskController;
+use App\Http\Controllers\Desk\EndController;
+use App\Http\Controllers\Desk\HandOutController;
+use App\Http\Controllers\Desk\ScreenController;
+use App\Http\Controllers\Desk\WatchController;
+use App\Http\Controllers\HomeController;
+use App\Http\Controllers\JoinController;
+use App\Http\Controllers\LiveController;
+use App\Http\Controllers\PictureController;
+use App\Http\Controllers\Screen\ClassScreenController;
+use App\Http\Controllers\StartController;
+use App\Http\Controllers\Student\OperationsController;
+use App\Http\Controllers\Student\SeatController;
+use App\Http\Controllers\Student\WorkController;
+use App\Http\Middleware\HoldsDesk;
+use App\Http\Middleware\HoldsSeat;
+use App\Http\Middleware\SeesScreen;
+use App\Http\Middleware\WhileRunning;
+use Illuminate\Support\Facades\Route;
+
+// Anybody.
+Route::get('/', HomeController::class)->name('home');
+Route::post('/start', [StartController::class, 'start'])->middleware('throttle:30,1')->name('start');
+Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:60,1')->name('return');
+Route::get('/join/{code?}', [JoinController::class, 'show'])->name('join');
+Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:300,1')->name('join.in');
+Route::get('/backdrop/{kind}.svg', [PictureController::class, 'backdrop'])->name('backdrop');
+Route::get('/asset/{asset}', [PictureController::class, 'asset'])->name('asset');
+Route::get('/live/may-open', LiveController::class);
+
+// The teachers of a session.
+Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (): void {
+    Route::get('/', [DeskController::class, 'show'])->name('desk');
+    Route::get('/bands', [DeskController::class, 'refresh'])->name('desk.bands');
+    Route::get('/prompt/{prompt}/canvases', [WatchController::class, 'canvases'])->name('desk.canvases');
+    Route::get('/prompt/{prompt}/states', [WatchController::class, 'states'])->name('desk.states');
+    Route::get('/catch-up', [WatchController::class, 'catchUp'])->name('desk.catch-up');
+    Route::get('/ended', [EndController::class, 'show'])->name('desk.ended');
+    Route::get('/record', [EndController::class, 'progress'])->name('desk.record');
+    Route::post('/record', [EndController::class, 'make'])->name('desk.record.make');
+    Route::get('/record.pdf', [EndController::class, 'pdf'])->name('desk.pdf');
+    Route::get('/checks.csv', [EndController::class, 'checks'])->name('desk.csv');
+    Route::delete('/', [EndController::class, 'forget'])->name('desk.forget');
+
+    Route::middleware(WhileRunning::class)->group(function (): void {
+        Route::post('/names', [DeskController::class, 'names'])->name('desk.names');
+        Route::post('/hand-out', [HandOutController::class, 'store'])->name('desk.hand-out');
+        Route::post('/prompt/{prompt}/go', [HandOutController::class, 'goTo'])->name('desk.go');
+        Route::post('/checks', CheckController::class)->name('desk.check');
+        Route::post('/screen', [ScreenController::class, 'view'])->name('desk.screen');
+        Route::post('/showcase', [ScreenController::class, 'showcase'])->name('desk.showcase');
+        Route::post('/showcase/named', [ScreenController::class, 'named'])->name('desk.showcase.named');
+        Route::post('/end', [EndController::class, 'end'])->name('desk.end');
+    });
+});
+
+// The student of a seat.
+Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): void {
+    Route::get('/', [SeatController::class, 'show'])->name('seat');
+    Route::get('/canvas', [SeatController::class, 'canvas'])->name('seat.canvas');
+    Route::get('/catch-up', [SeatController::class, 'catchUp'])->name('seat.catch-up');
+    Route::post('/operations', OperationsController::class)->name('seat.operations');
+    Route::get('/work.pdf', [WorkController::class, 'pdf'])->name('seat.pdf');
+    Route::get('/work/{canvas}.png', [WorkController::class, 'png'])->name('seat.png');
+});
+
+// The class screen.
+Route::get('/screen/{session}/open/{key}', [ClassScreenController::class, 'open'])->middleware('throttle:60,1')->name('screen.open');
+Route::prefix('/screen/{session}')->middleware(SeesScreen::class)->group(function (): void {
+    Route::get('/', [ClassScreenController::class, 'show'])->name('screen');
+    Route::get('/shown', [ClassScreenController::class, 'shownNow'])->name('screen.shown');
+    Route::get('/catch-up', [ClassScreenController::class, 'catchUp'])->name('screen.catch-up');
+    Route::get('/showcase/{showcase}.svg', [ClassScreenController::class, 'picture'])->name('screen.showcase');
+});
+
+if (config('crag.demo')) {
+    Route::get('/demo/student', [DemoController::class, 'student'])->name('demo.student');
+}

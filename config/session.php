@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 return [
-    // A page that is open all day writes no session row with every stroke.
-    'driver' => 'cookie',
+    // Small files: a row with every stroke would queue behind the strokes, and cookies would travel with each.
+    'driver' => env('SESSION_DRIVER', 'file'),
+    'files' => env('CRAG_DATA', storage_path('data')).'/web-sessions',
+    'lottery' => [1, 5000],
     'lifetime' => 60 * 24 * 7,
     'expire_on_close' => false,
     'encrypt' => false,

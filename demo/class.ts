@@ -1,1 +1,130 @@
-export {};
+import { readFileSync, writeFileSync } from 'node:fs';
+import { decodeInk, type Sample } from '../resources/ts/canvas/ink';
+import type { Operation, Stroke, Text } from '../resources/ts/canvas/model';
+import { newId } from '../resources/ts/canvas/model';
+import { SimulatedStudent, sleep } from './student';
+
+/*
+ * A simulated class, played against the real addresses.
+ *   class.mjs play    BASE CODE class.json STUDENTS          the recorded class, over and over
+ *   class.mjs scribble BASE CODE STUDENTS SECONDS REPORT     a measurement: everybody draws without a pause
+ */
+
+interface Step {
+    wait: number;
+    stroke?: Omit<Stroke, 'type'>;
+    text?: Text;
+    rub?: number;
+}
+
+const [mode, base, code, ...rest] = process.argv.slice(2);
+
+/** How much of the work is there already when the demo opens, so that the grid is worth a look at once. */
+const HEAD_START = 0.55;
+
+async function play(file: string, count: number): Promise<void> {
+    const { students } = JSON.parse(readFileSync(file, 'utf8')) as { students: { name: string; steps: Step[] }[] };
+    for (const { name, steps } of students.slice(0, count)) {
+        const student = new SimulatedStudent(base, name);
+        await student.join(code);
+        void perform(student, steps).catch((problem: unknown) => console.error(name, problem));
+    }
+    console.log('joined');
+}
+
+async function perform(student: SimulatedStudent, steps: Step[]): Promise<void> {
+    const there: string[] = [];
+    const start = Math.floor(steps.length * Math.min(1, HEAD_START * (0.4 + Math.random() * 1.2)));
+    const before: Operation[] = [];
+    for (const step of steps.slice(0, start)) {
+        const object = step.stroke !== undefined ? { type: 'stroke' as const, ...step.stroke } : step.text;
+        const id = newId();
+        if (object !== undefined) {
+            before.push({ id, kind: 'add', layer: 'student', at: Date.now(), body: { object } });
+            there.push(id);
+        } else {
+            before.push({ id, kind: 'remove', layer: 'student', at: Date.now(), body: { targets: there.splice(-step.rub!) } });
+        }
+    }
+    for (let i = 0; i < before.length; i += 50) {
+        await student.postAll(before.slice(i, i + 50));
+    }
+    for (const step of steps.slice(start)) {
+        await once(student, step, there);
+    }
+    // Gently on: the last few strokes are rubbed out now and then, and made again.
+    const again = steps.filter((step) => step.stroke !== undefined).slice(-6);
+    while (!student.over && again.length > 0) {
+        await sleep(12_000 + Math.random() * 30_000);
+        await once(student, { wait: 0, rub: Math.min(again.length, there.length) }, there);
+        for (const step of again) {
+            await once(student, step, there);
+        }
+    }
+}
+
+async function once(student: SimulatedStudent, step: Step, there: string[]): Promise<void> {
+    await sleep(step.wait * (0.7 + Math.random() * 0.8));
+    if (student.over) {
+        return;
+    }
+    if (step.stroke !== undefined) {
+        there.push(await student.draw(step.stroke, decodeInk(step.stroke.ink)));
+    } else if (step.text !== undefined) {
+        there.push(await student.type(step.text));
+    } else if (step.rub !== undefined && there.length > 0) {
+        await student.post('remove', { targets: there.splice(-step.rub) });
+    }
+}
+
+async function scribble(count: number, seconds: number, report: string): Promise<void> {
+    const sent: [string, number, number][] = [];
+    const posts: number[] = [];
+    const ids: string[] = [];
+    const watch = {
+        sent: (stroke: string, index: number, at: number) => sent.push([stroke, index, at]),
+        posted: (ms: number, posted: string[]) => {
+            posts.push(ms);
+            ids.push(...posted);
+        },
+    };
+    const students = Array.from({ length: count }, (_, i) => new SimulatedStudent(base, `Student ${i + 1}`, watch));
+    const joins: number[] = [];
+    await Promise.all(
+        students.map(async (student, i) => {
+            await sleep((i * 10_000) / Math.max(100, count));
+            const began = performance.now();
+            await student.join(code);
+            joins.push(performance.now() - began);
+        }),
+    );
+    console.log('joined');
+    await new Promise((go) => process.stdin.once('data', go));
+    const until = Date.now() + seconds * 1000;
+    await Promise.all(students.map(async (student, i) => {
+        await sleep(Math.random() * 1000);
+        for (let n = 0; Date.now() < until; n++) {
+            await student.draw({ colour: '#25323b', width: 40 }, line(i, n));
+        }
+    }));
+    writeFileSync(report, JSON.stringify({ sent, posts, ids, joins }));
+    console.log('done');
+    await new Promise((go) => process.stdin.once('data', go));
+    students.forEach((student) => student.leave());
+    process.exit(0);
+}
+
+/** About a second of a wave across the page, 60 points a second. */
+function line(seed: number, n: number): Sample[] {
+    const y = 500 + ((n * 397 + seed * 71) % 9000);
+    return Array.from({ length: 60 }, (_, i): Sample => [1000 + i * 230, Math.round(y + 300 * Math.sin((i + seed) / 5)), 128, Math.round(i * 16.67)]);
+}
+
+process.on('SIGTERM', () => process.exit(0));
+process.on('SIGINT', () => process.exit(0));
+
+if (mode === 'play') {
+    await play(rest[0], Number(rest[1]));
+} else {
+    await scribble(Number(rest[0]), Number(rest[1]), rest[2]);
+}

@@ -2,6 +2,7 @@ import { defineConfig } from 'vite';
 
 // The simulated class, made into one file that Node runs; it shares the browser's code for ink.
 export default defineConfig({
+    publicDir: false,
     build: {
         ssr: 'demo/class.ts',
         outDir: 'storage/setup/demo',

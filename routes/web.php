@@ -26,10 +26,10 @@ use Illuminate\Support\Facades\Route;
 
 // Anybody.
 Route::get('/', HomeController::class)->name('home');
-Route::post('/start', [StartController::class, 'start'])->middleware('throttle:30,1')->name('start');
-Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:60,1')->name('return');
+Route::post('/start', [StartController::class, 'start'])->middleware('throttle:30,1,start')->name('start');
+Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:60,1,return')->name('return');
 Route::get('/join/{code?}', [JoinController::class, 'show'])->name('join');
-Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:300,1')->name('join.in');
+Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:300,1,join')->name('join.in');
 Route::get('/backdrop/{kind}.svg', [PictureController::class, 'backdrop'])->name('backdrop');
 Route::get('/asset/{asset}', [PictureController::class, 'asset'])->name('asset');
 Route::get('/live/may-open', LiveController::class);
@@ -71,7 +71,7 @@ Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): 
 });
 
 // The class screen.
-Route::get('/screen/{session}/open/{key}', [ClassScreenController::class, 'open'])->middleware('throttle:60,1')->name('screen.open');
+Route::get('/screen/{session}/open/{key}', [ClassScreenController::class, 'open'])->middleware('throttle:60,1,screen')->name('screen.open');
 Route::prefix('/screen/{session}')->middleware(SeesScreen::class)->group(function (): void {
     Route::get('/', [ClassScreenController::class, 'show'])->name('screen');
     Route::get('/shown', [ClassScreenController::class, 'shownNow'])->name('screen.shown');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\ImmediateConnector;
 use App\Live\Publisher;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Vite;
@@ -14,6 +15,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->singleton(Publisher::class, static fn (): Publisher => new Publisher(
             config()->string('crag.publish_socket'),
         ));

@@ -156,7 +156,7 @@ final class Instance
         foreach (['tmp', 'cache/views', 'cache/data', 'cache/fonts'] as $folder) {
             Folder::make("{$this->run}/{$folder}");
         }
-        Folder::make($this->data);
+        Folder::make("{$this->data}/web-sessions");
         foreach (glob("{$this->run}/cache/*.php") ?: [] as $file) {
             unlink($file);
         }

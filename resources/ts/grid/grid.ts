@@ -79,7 +79,8 @@ export class Grid {
         }
         tile.wet(message);
         this.settings.wet(tile.seat.id, message);
-        notePainted(message.o, tile.view.wetInk.get(message.o)?.samples.length ?? 0);
+        // What the dry stroke has overtaken is on the page too.
+        notePainted(message.o, tile.view.wetInk.get(message.o)?.samples.length ?? Infinity);
     }
 
     showStates(states: StateAnswer[]): void {

@@ -9,6 +9,7 @@ export class WetSender {
     private waiting: Sample[] = [];
     private first = 0;
     private id = '';
+    private about: Omit<WetInk, 'i' | 'p'> | null = null;
     private timer = 0;
     private last = 0;
 
@@ -24,31 +25,36 @@ export class WetSender {
             this.first = first;
         }
         this.waiting.push(...samples);
-        const go = (): void => {
-            this.timer = 0;
-            this.last = performance.now();
-            const message: WetInk = { k: this.key, c: canvas, o: this.id, s: [colour, width], i: this.first, p: encodeInk(this.waiting) };
-            if (this.waiting.length > 0 && this.send(JSON.stringify(message))) {
-                this.first += this.waiting.length;
-                this.waiting = [];
-            }
-        };
+        this.about = { k: this.key, c: canvas, o: id, s: [colour, width] };
         if (this.timer === 0) {
             const wait = BEAT_MS - (performance.now() - this.last);
             if (wait <= 0) {
-                go();
+                this.flush();
             } else {
-                this.timer = window.setTimeout(go, wait);
+                this.timer = window.setTimeout(() => this.flush(), wait);
             }
         }
     }
 
-    /** The stroke is finished: the dry one is on its way, so nothing wet needs to follow. */
+    /** The stroke is finished: its last points go out at once, ahead of the dry one. */
     finish(): void {
-        window.clearTimeout(this.timer);
-        this.timer = 0;
+        this.flush();
         this.id = '';
         this.waiting = [];
+    }
+
+    private flush(): void {
+        window.clearTimeout(this.timer);
+        this.timer = 0;
+        this.last = performance.now();
+        if (this.waiting.length === 0 || this.about === null) {
+            return;
+        }
+        const message: WetInk = { ...this.about, i: this.first, p: encodeInk(this.waiting) };
+        if (this.send(JSON.stringify(message))) {
+            this.first += this.waiting.length;
+            this.waiting = [];
+        }
     }
 
     type(canvas: string, id: string, text: Text): void {

@@ -33,6 +33,8 @@ const STATES_MS = 3000;
 const page = pageData<Page>();
 let current = page.prompt;
 let looking = page.prompt;
+/** How many have started, as the rail says it. */
+let started = 0;
 let lastOperation = 0;
 let loading: Promise<void> | null = null;
 /** Operations that came while the page was loading the log. */
@@ -167,11 +169,15 @@ async function look(prompt: string): Promise<void> {
 
 async function countStates(): Promise<void> {
     const asked = looking;
-    const answer = await get<{ states: StateAnswer[]; tally: Tally }>(`${page.address}/prompt/${asked}/states`).catch(() => null);
+    const answer = await get<{ states: StateAnswer[]; started: number; tally: Tally }>(`${page.address}/prompt/${asked}/states`).catch(() => null);
     if (answer !== null && asked === looking) {
         grid.showStates(answer.states);
         showTally(answer.tally);
         closeUp.freshen();
+        if (answer.started !== started) {
+            started = answer.started;
+            refreshBands();
+        }
     }
 }
 
@@ -183,7 +189,7 @@ function showCounts(counts: Map<string, number>): void {
 }
 
 function showTally(tally: Tally): void {
-    for (const place of document.querySelectorAll<HTMLElement>('#tally [data-level]')) {
+    for (const place of document.querySelectorAll<HTMLElement>('#tally > [data-level]')) {
         element('.count', place).textContent = String(tally[place.dataset.level!] ?? 0);
     }
 }

@@ -18,12 +18,13 @@ use Crag\Session\CanvasState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What the grid asks for. */
 final class WatchController
 {
     /** Every seat with its canvas for a prompt, and every canvas's log. */
-    public function canvases(LiveSession $session, Prompt $prompt): Response
+    public function canvases(LiveSession $session, Prompt $prompt): StreamedResponse
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
         $position = CatchUp::position($session, Audience::room($session), Audience::desk($session));
@@ -42,7 +43,7 @@ final class WatchController
                 echo $i === 0 ? '' : ',', (new LoggedOperation)->setRawAttributes((array) $row)->wire();
             }
             echo ']}';
-        }, 200, ['Content-Type' => 'application/json', 'X-Accel-Buffering' => 'yes']);
+        }, 200, ['Content-Type' => 'application/json']);
     }
 
     public function catchUp(Request $request, LiveSession $session): Response
@@ -77,6 +78,7 @@ final class WatchController
 
         return response()->json([
             'states' => $states,
+            'started' => $canvases->whereNotNull('last_stroke_ms')->count(),
             'tally' => LevelTally::of($canvases->map(static fn (Canvas $canvas) => $canvas->check?->level))->toArray(),
         ]);
     }

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Models\Teacher;
+use App\Sessions\HandOut;
+use App\Sessions\StartSession;
+use Crag\Prompt\Backdrop;
+use Crag\Prompt\BackdropKind;
+use Crag\Prompt\Prompt;
+use Illuminate\Console\Command;
+use Illuminate\Support\Str;
+
+/** Begins the demo class's session and prints its ways in as one line of JSON. */
+final class SeedDemo extends Command
+{
+    protected $signature = 'crag:demo';
+
+    protected $description = 'Begin the demo session and print its addresses';
+
+    private const WORDS = 'A plank 4 m long rests on a pivot 1 m from its left end. A load of 240 N hangs from the left end. '
+        .'Draw every force on the plank. What force at the right end keeps it level?';
+
+    public function handle(StartSession $start, HandOut $handOut): int
+    {
+        $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind', 'token_hash' => hash('sha256', Str::random(40))]);
+        $session = $start($teacher, 'Bridges and Beams');
+        $handOut->underPresentWork($session, Prompt::of(self::WORDS, Backdrop::ruled(BackdropKind::Squared)));
+        $this->line((string) json_encode([
+            'desk' => route('return', [$session, $session->return_key]),
+            'join' => route('join', $session->join_code),
+            'code' => $session->join_code,
+            'screen' => route('screen.open', [$session, $session->screen_key]),
+            'student' => route('demo.student'),
+        ], JSON_UNESCAPED_SLASHES));
+
+        return self::SUCCESS;
+    }
+}

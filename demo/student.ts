@@ -1,0 +1,172 @@
+import { WebSocket } from 'ws';
+import { encodeInk, type Sample } from '../resources/ts/canvas/ink';
+import { newId, type Operation, type Stroke, type Text, type WetInk } from '../resources/ts/canvas/model';
+
+/** As the page sends it: resources/ts/live/wet.ts. */
+const BEAT_MS = 33;
+
+export interface Watch {
+    /** A point was made at `at` and went out as the stroke's sample number `index`. */
+    sent?(stroke: string, index: number, at: number): void;
+    posted?(ms: number, ids: string[]): void;
+}
+
+export const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, Math.max(0, ms)));
+
+/** One simulated student: joins over HTTP, opens the socket, draws wet and posts dry, as a browser's page does. */
+export class SimulatedStudent {
+    private readonly cookies = new Map<string, string>();
+    private socket: WebSocket | null = null;
+    private seat = '';
+    private session = '';
+    private ink = '';
+    private canvas = '';
+    /** Ended sessions take no more strokes. */
+    over = false;
+
+    constructor(
+        private readonly base: string,
+        readonly name: string,
+        private readonly watch: Watch = {},
+    ) {}
+
+    async join(code: string): Promise<void> {
+        const form = await (await this.request(`/join/${code}`)).text();
+        const token = /name="_token" value="([^"]+)"/.exec(form)?.[1] ?? '';
+        const joined = await this.request('/join', {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/x-www-form-urlencoded' },
+            body: new URLSearchParams({ _token: token, code, name: this.name }).toString(),
+        });
+        const page = await (await this.request(new URL(joined.headers.get('location') ?? '/', this.base).pathname)).text();
+        const data = /data-page="([^"]+)"/.exec(page)?.[1];
+        if (data === undefined) {
+            throw new Error(`${this.name} did not get in.`);
+        }
+        const told = JSON.parse(data.replaceAll('&quot;', '"')) as { session: string; seat: string; ink: string };
+        this.session = told.session;
+        this.seat = told.seat;
+        this.ink = told.ink;
+        await this.takeCanvas();
+        await this.connect();
+    }
+
+    /** The pen moves; points are made in real time and go out a few at a time. */
+    async draw(stroke: Omit<Stroke, 'type' | 'ink'>, samples: Sample[]): Promise<string> {
+        const id = newId();
+        const began = Date.now();
+        let sent = 0;
+        let made = 0;
+        while (made < samples.length) {
+            await sleep(Math.min(BEAT_MS, samples[samples.length - 1][3] - (Date.now() - began) + 1));
+            const elapsed = Date.now() - began;
+            while (made < samples.length && samples[made][3] <= elapsed) {
+                made++;
+            }
+            if (made > sent) {
+                const message: WetInk = { k: this.ink, c: this.canvas, o: id, s: [stroke.colour, stroke.width], i: sent, p: encodeInk(samples.slice(sent, made)) };
+                if (this.send(message)) {
+                    for (let i = sent; i < made; i++) {
+                        this.watch.sent?.(id, i, began + samples[i][3]);
+                    }
+                    sent = made;
+                }
+            }
+        }
+        await this.post('add', { object: { type: 'stroke', ...stroke, ink: encodeInk(samples) } }, id);
+        return id;
+    }
+
+    /** Words letter by letter. */
+    async type(text: Text): Promise<string> {
+        const id = newId();
+        for (let i = 1; i <= text.text.length; i++) {
+            this.send({ k: this.ink, c: this.canvas, o: id, t: { ...text, text: text.text.slice(0, i) } });
+            await sleep(70 + Math.random() * 120);
+        }
+        await this.post('add', { object: text }, id);
+        return id;
+    }
+
+    async post(kind: Operation['kind'], body: Operation['body'], id = newId()): Promise<void> {
+        await this.postAll([{ id, kind, layer: 'student', at: Date.now(), body }]);
+    }
+
+    /** Sends until there is an answer, as the page's outbox does. */
+    async postAll(operations: Operation[]): Promise<void> {
+        for (let tries = 0; !this.over; tries++) {
+            const began = performance.now();
+            const response = await this.request(`/seat/${this.seat}/operations`, {
+                method: 'POST',
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? '') },
+                body: JSON.stringify({ canvas: this.canvas, operations }),
+            }).catch(() => null);
+            if (response?.ok) {
+                await response.arrayBuffer();
+                this.watch.posted?.(performance.now() - began, operations.map(({ id }) => id));
+                return;
+            }
+            if (response?.status === 410 || response?.status === 403 || response?.status === 404) {
+                this.over = true;
+                return;
+            }
+            await sleep(Math.min(8000, 500 * 2 ** tries));
+        }
+    }
+
+    leave(): void {
+        this.over = true;
+        this.socket?.removeAllListeners('close');
+        this.socket?.close();
+    }
+
+    private send(message: WetInk): boolean {
+        if (this.socket?.readyState !== WebSocket.OPEN) {
+            return false;
+        }
+        this.socket.send(JSON.stringify(message));
+        return true;
+    }
+
+    private async takeCanvas(): Promise<void> {
+        const response = await this.request(`/seat/${this.seat}/canvas`, { headers: { Accept: 'application/json' } });
+        const answer = (await response.json()) as { canvas: string; ended: boolean };
+        this.canvas = answer.canvas;
+        this.over ||= answer.ended;
+    }
+
+    private connect(): Promise<void> {
+        return new Promise((opened) => {
+            const socket = new WebSocket(`${this.base.replace(/^http/, 'ws')}/live/seat/${this.session}/${this.seat}`, { headers: { Cookie: this.cookieHeader() } });
+            this.socket = socket;
+            socket.on('open', () => opened());
+            socket.on('error', () => opened());
+            socket.on('message', (data) => {
+                const text = String(data);
+                if (text.includes('"type":"prompt"')) {
+                    void this.takeCanvas().catch(() => undefined);
+                } else if (text.includes('"type":"ended"')) {
+                    this.leave();
+                }
+            });
+            socket.on('close', () => {
+                if (!this.over) {
+                    setTimeout(() => void this.connect(), 1000 + Math.random() * 1000);
+                }
+            });
+        });
+    }
+
+    private async request(path: string, init: RequestInit = {}): Promise<Response> {
+        const response = await fetch(this.base + path, { ...init, redirect: 'manual', headers: { ...(init.headers as Record<string, string>), Cookie: this.cookieHeader() } });
+        for (const line of response.headers.getSetCookie()) {
+            const [name, value] = line.split(';', 1)[0].split(/=(.*)/s);
+            this.cookies.set(name, value);
+        }
+        return response;
+    }
+
+    private cookieHeader(): string {
+        return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ');
+    }
+}

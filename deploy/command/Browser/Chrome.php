@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Deploy\Browser;
+
+use Deploy\Child;
+use Deploy\Folder;
+use Deploy\Port;
+use Deploy\Problem;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+
+/** A ChromeDriver of our own on a free port, and the headless browsers that it opens. */
+final class Chrome
+{
+    private const ARGUMENTS = [
+        '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-sync',
+        '--disable-background-networking', '--disable-component-update', '--disable-dev-shm-usage',
+        '--disable-background-timer-throttling', '--disable-backgrounding-occluded-windows',
+        '--disable-renderer-backgrounding', '--hide-scrollbars', '--force-color-profile=srgb',
+        '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream',
+    ];
+
+    /** @var list<Page> */
+    private array $pages = [];
+
+    private function __construct(private readonly Child $driver, private readonly int $port, private readonly string $folder) {}
+
+    public static function start(): self
+    {
+        $port = Port::free();
+        $folder = sys_get_temp_dir().'/crag-chrome-'.$port;
+        Folder::make($folder);
+        $driver = new Child('chromedriver', ['/usr/bin/chromedriver', "--port={$port}"], "{$folder}/driver.log", ['TMPDIR' => $folder, 'HOME' => $folder]);
+        $driver->start();
+        $until = microtime(true) + 15;
+        while (($socket = @stream_socket_client("tcp://127.0.0.1:{$port}", timeout: 1.0)) === false) {
+            if (microtime(true) > $until || ! $driver->isRunning()) {
+                $driver->stop();
+                throw new Problem("ChromeDriver did not start:\n".$driver->lastWords());
+            }
+            usleep(50_000);
+        }
+        fclose($socket);
+
+        return new self($driver, $port, $folder);
+    }
+
+    /** A browser of its own, with its own cookies, as another person's device would be. */
+    public function open(int $width = 1280, int $height = 800, bool $touch = false, bool $dark = false): Page
+    {
+        $options = new ChromeOptions;
+        $arguments = [...self::ARGUMENTS, "--window-size={$width},{$height}"];
+        if ($touch) {
+            $arguments[] = '--touch-events=enabled';
+        }
+        $options->addArguments($arguments);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $driver = RemoteWebDriver::create("http://127.0.0.1:{$this->port}", $capabilities, 30_000, 90_000);
+        $page = new Page($driver);
+        $page->emulate($width, $height, $dark);
+
+        return $this->pages[] = $page;
+    }
+
+    public function stop(): void
+    {
+        foreach ($this->pages as $page) {
+            $page->quit();
+        }
+        $this->pages = [];
+        $this->driver->stop();
+        Folder::remove($this->folder);
+    }
+}

@@ -1,0 +1,236 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Deploy\Browser;
+
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use RuntimeException;
+use Throwable;
+
+/** One browser, driven as a person would: looking, waiting, typing, and moving a pointer. */
+final class Page
+{
+    public const PATIENCE = 10.0;
+
+    public function __construct(public readonly RemoteWebDriver $driver) {}
+
+    /** The page's size, exactly, whatever the window's frame takes. */
+    public function emulate(int $width, int $height, bool $dark = false): void
+    {
+        $this->developer('Emulation.setDeviceMetricsOverride', [
+            'width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false,
+        ]);
+        if ($dark) {
+            $this->developer('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => 'dark']]]);
+        }
+    }
+
+    /**
+     * A command of the browser's developer protocol.
+     *
+     * @param  array<string, mixed>  $parameters
+     */
+    public function developer(string $command, array $parameters = []): mixed
+    {
+        return $this->driver->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => $command, 'params' => (object) $parameters],
+        );
+    }
+
+    public function offline(bool $offline): void
+    {
+        $this->developer('Network.enable');
+        $this->developer('Network.emulateNetworkConditions', [
+            'offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
+        ]);
+    }
+
+    public function visit(string $address): self
+    {
+        $this->driver->get($address);
+
+        return $this;
+    }
+
+    public function run(string $script, mixed ...$arguments): mixed
+    {
+        return $this->driver->executeScript($script, $arguments);
+    }
+
+    /**
+     * Waits until the callback gives something true, and gives it back.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $callback
+     * @return T
+     */
+    public function until(callable $callback, string $what, float $patience = self::PATIENCE): mixed
+    {
+        $end = microtime(true) + $patience;
+        $problem = null;
+        do {
+            try {
+                $value = $callback();
+                if ($value) {
+                    return $value;
+                }
+                $problem = null;
+            } catch (StaleElementReferenceException $problem) {
+                // The page put it anew; look again.
+            }
+            usleep(25_000);
+        } while (microtime(true) < $end);
+        throw new RuntimeException("Waited {$patience} s in vain for {$what} at {$this->driver->getCurrentURL()}.", 0, $problem);
+    }
+
+    public function find(string $selector): RemoteWebElement
+    {
+        return $this->until(fn () => $this->all($selector)[0] ?? null, $selector);
+    }
+
+    /** @return list<RemoteWebElement> */
+    public function all(string $selector): array
+    {
+        return array_values($this->driver->findElements(WebDriverBy::cssSelector($selector)));
+    }
+
+    /** The first one that can be seen. */
+    public function seen(string $selector): RemoteWebElement
+    {
+        return $this->until(function () use ($selector): ?RemoteWebElement {
+            foreach ($this->all($selector) as $element) {
+                if ($element->isDisplayed()) {
+                    return $element;
+                }
+            }
+
+            return null;
+        }, "{$selector} to be seen");
+    }
+
+    public function click(string $selector): self
+    {
+        $this->until(function () use ($selector): bool {
+            $this->seen($selector)->click();
+
+            return true;
+        }, "a click on {$selector}");
+
+        return $this;
+    }
+
+    public function type(string $selector, string $text): self
+    {
+        $field = $this->seen($selector);
+        $field->clear();
+        $field->sendKeys($text);
+
+        return $this;
+    }
+
+    public function text(string $selector): string
+    {
+        return trim($this->seen($selector)->getText());
+    }
+
+    public function waitForText(string $selector, string $text, float $patience = self::PATIENCE): self
+    {
+        $this->until(
+            fn (): bool => str_contains((string) $this->run('return document.querySelector(arguments[0])?.innerText ?? ""', $selector), $text),
+            "\"{$text}\" in {$selector}",
+            $patience,
+        );
+
+        return $this;
+    }
+
+    public function press(string ...$keys): self
+    {
+        $actions = [];
+        foreach ($keys as $key) {
+            $actions[] = ['type' => 'keyDown', 'value' => $key];
+        }
+        foreach (array_reverse($keys) as $key) {
+            $actions[] = ['type' => 'keyUp', 'value' => $key];
+        }
+        $this->perform([['type' => 'key', 'id' => 'keys', 'actions' => $actions]]);
+
+        return $this;
+    }
+
+    /**
+     * Draws over an element, in fractions of its size, with a real pointer.
+     *
+     * @param  list<array{float, float}|array{float, float, float}>  $points  x, y, and the pressure if any
+     */
+    public function draw(string $selector, array $points, string $pointer = 'mouse', int $msEach = 16, bool $lift = true): self
+    {
+        $box = $this->run('const b = document.querySelector(arguments[0]).getBoundingClientRect(); return [b.left, b.top, b.width, b.height]', $selector);
+        assert(is_array($box));
+        $actions = [];
+        foreach ($points as $i => $point) {
+            $pressure = ($point[2] ?? null) === null ? [] : ['pressure' => $point[2]];
+            $actions[] = [
+                'type' => 'pointerMove', 'duration' => $i === 0 ? 0 : $msEach, 'origin' => 'viewport',
+                'x' => (int) round($box[0] + $point[0] * $box[2]), 'y' => (int) round($box[1] + $point[1] * $box[3]),
+            ] + $pressure;
+            if ($i === 0) {
+                $actions[] = ['type' => 'pointerDown', 'button' => 0] + $pressure;
+            }
+        }
+        if ($lift) {
+            $actions[] = ['type' => 'pointerUp', 'button' => 0];
+        }
+        $this->perform([['type' => 'pointer', 'id' => $pointer, 'parameters' => ['pointerType' => $pointer], 'actions' => $actions]]);
+
+        return $this;
+    }
+
+    /** Ends what a draw without lifting began. */
+    public function lift(string $pointer = 'mouse'): self
+    {
+        $this->perform([['type' => 'pointer', 'id' => $pointer, 'parameters' => ['pointerType' => $pointer], 'actions' => [['type' => 'pointerUp', 'button' => 0]]]]);
+
+        return $this;
+    }
+
+    public function screenshot(string $file): void
+    {
+        $this->driver->takeScreenshot($file);
+    }
+
+    /** @return list<string> what the browser complained of since this was last asked */
+    public function complaints(): array
+    {
+        $complaints = [];
+        foreach ($this->driver->manage()->getLog('browser') as $entry) {
+            if (in_array($entry['level'], ['SEVERE', 'WARNING'], true)) {
+                $complaints[] = $entry['message'];
+            }
+        }
+
+        return $complaints;
+    }
+
+    public function quit(): void
+    {
+        try {
+            $this->driver->quit();
+        } catch (Throwable) {
+            // A browser that a test has killed has gone already.
+        }
+    }
+
+    /** @param list<array<string, mixed>> $sources */
+    private function perform(array $sources): void
+    {
+        $this->driver->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => $sources]);
+    }
+}

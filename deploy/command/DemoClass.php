@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Deploy;
+
+/** An instance with the demo class in it: the session begun, and a simulated class that joins and draws. */
+final readonly class DemoClass
+{
+    public const MOST_STUDENTS = 24;
+
+    /** @param array{desk: string, join: string, code: string, screen: string, student: string} $addresses */
+    private function __construct(public Instance $instance, public array $addresses) {}
+
+    public static function start(string $host, int $port, string $name = 'demo'): self
+    {
+        $instance = Instance::fresh($name, $host, $port, true);
+        $instance->start();
+
+        return new self($instance, self::seed($instance));
+    }
+
+    /** Lets so many students come in and draw. */
+    public function play(int $students): void
+    {
+        $root = Setup::root();
+        $this->instance->launch('class', [
+            'node', "{$root}/storage/setup/demo/class.mjs", 'play', $this->instance->address(), $this->addresses['code'],
+            "{$root}/demo/class.json", (string) $students,
+        ]);
+    }
+
+    /** @return array{desk: string, join: string, code: string, screen: string, student: string} */
+    private static function seed(Instance $instance): array
+    {
+        $process = proc_open(
+            [PHP_BINARY, 'artisan', 'crag:demo'],
+            [['file', '/dev/null', 'r'], ['pipe', 'w'], STDERR],
+            $pipes,
+            Setup::root(),
+            [...getenv(), ...$instance->environment()],
+        );
+        $printed = $process === false ? '' : (string) stream_get_contents($pipes[1]);
+        $code = $process === false ? 1 : proc_close($process);
+        $addresses = json_decode($printed, true);
+        if ($code !== 0 || ! is_array($addresses)) {
+            $instance->stop();
+            throw new Problem("The demo session could not be begun:\n{$printed}");
+        }
+
+        /** @var array{desk: string, join: string, code: string, screen: string, student: string} $addresses */
+        return $addresses;
+    }
+}

@@ -35,6 +35,8 @@ final class Instance
     {
         $run = Setup::root()."/storage/run/{$name}-{$port}";
         Folder::remove("{$run}/data");
+        Folder::remove("{$run}/cache");
+        array_map(unlink(...), glob("{$run}/*.log") ?: []);
 
         return new self($run, "{$run}/data", $host, $port, $demo);
     }
@@ -157,7 +159,7 @@ final class Instance
             Folder::make("{$this->run}/{$folder}");
         }
         Folder::make("{$this->data}/web-sessions");
-        foreach (glob("{$this->run}/cache/*.php") ?: [] as $file) {
+        foreach ([...(glob("{$this->run}/cache/*.php") ?: []), ...(glob("{$this->run}/*.out") ?: [])] as $file) {
             unlink($file);
         }
         $this->render();

@@ -23,15 +23,15 @@ export function samplesOf(stroke: Stroke): Sample[] {
 }
 
 /** Draws an object in page units; core/src/Render draws the same. */
-export function drawObject(context: CanvasRenderingContext2D, object: CanvasObject): void {
+export function drawObject(context: CanvasRenderingContext2D, object: CanvasObject, thinnest = 0): void {
     if (object.type === 'stroke') {
-        drawStroke(context, object);
+        drawStroke(context, object, thinnest);
     } else {
         drawText(context, object);
     }
 }
 
-function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke): void {
+function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke, thinnest: number): void {
     let runs = drawn.get(stroke);
     if (runs === undefined) {
         const pieces = new StrokePieces(stroke.colour, stroke.width);
@@ -40,7 +40,7 @@ function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke): void {
     }
     prepare(context, stroke.colour);
     for (const { width, path } of runs) {
-        context.lineWidth = width;
+        context.lineWidth = Math.max(thinnest, width);
         context.stroke(path);
     }
 }
@@ -112,13 +112,13 @@ class StrokePieces {
     }
 
     /** Draws what came since the first `from` samples were drawn. */
-    grow(context: CanvasRenderingContext2D, samples: Sample[], from: number): void {
+    grow(context: CanvasRenderingContext2D, samples: Sample[], from: number, thinnest: number): void {
         prepare(context, this.colour);
         for (let i = Math.max(0, from - 1); i < samples.length; i++) {
             const here = at(samples[i]);
             const start = i === 0 ? here : middle(samples[i - 1], samples[i]);
             const end = i === samples.length - 1 ? here : middle(samples[i], samples[i + 1]);
-            context.lineWidth = widthAt(this.width, samples[i][2]);
+            context.lineWidth = Math.max(thinnest, widthAt(this.width, samples[i][2]));
             context.beginPath();
             context.moveTo(...start);
             context.quadraticCurveTo(...here, end[0] + (samples.length === 1 ? 0.01 : 0), end[1]);
@@ -127,8 +127,8 @@ class StrokePieces {
     }
 }
 
-export function growStroke(context: CanvasRenderingContext2D, stroke: WetStroke, from: number): void {
-    new StrokePieces(stroke.colour, stroke.width).grow(context, stroke.samples, from);
+export function growStroke(context: CanvasRenderingContext2D, stroke: WetStroke, from: number, thinnest = 0): void {
+    new StrokePieces(stroke.colour, stroke.width).grow(context, stroke.samples, from, thinnest);
 }
 
 function at(sample: Sample): [number, number] {

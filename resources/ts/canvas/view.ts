@@ -20,6 +20,8 @@ export class View {
     constructor(
         readonly frame: HTMLElement,
         private readonly assets: string,
+        /** No line is drawn thinner than this, in CSS pixels: small pictures stay readable. */
+        private readonly thinnest = 0,
     ) {
         this.backdrop = document.createElement('img');
         this.backdrop.alt = '';
@@ -49,6 +51,10 @@ export class View {
     /** Units on the page for each CSS pixel. */
     get unitsPerPixel(): number {
         return WIDTH / Math.max(1, this.frame.clientWidth);
+    }
+
+    private get thinnestUnits(): number {
+        return this.thinnest * this.unitsPerPixel;
     }
 
     get context(): CanvasRenderingContext2D {
@@ -110,7 +116,7 @@ export class View {
         }
         const from = stroke.samples.length;
         stroke.samples.push(...samples);
-        growStroke(this.wet, stroke, from);
+        growStroke(this.wet, stroke, from, this.thinnestUnits);
     }
 
     typeWet(id: string, text: Text): void {
@@ -139,21 +145,21 @@ export class View {
         this.scale(this.dry);
         for (const [id, object] of this.log.scene.objects) {
             if (!this.hidden.has(id) && !this.wetText.has(id)) {
-                drawObject(this.dry, object);
+                drawObject(this.dry, object, this.thinnestUnits);
             }
         }
         this.drawWet();
     }
 
     private drawDry(object: CanvasObject): void {
-        drawObject(this.dry, object);
+        drawObject(this.dry, object, this.thinnestUnits);
     }
 
     private drawWet(): void {
         this.wet.setTransform(1, 0, 0, 1, 0, 0);
         this.wet.clearRect(0, 0, this.wet.canvas.width, this.wet.canvas.height);
         this.scale(this.wet);
-        this.wetInk.forEach((stroke) => growStroke(this.wet, stroke, 0));
+        this.wetInk.forEach((stroke) => growStroke(this.wet, stroke, 0, this.thinnestUnits));
         this.wetText.forEach((text) => drawText(this.wet, text));
     }
 

@@ -4,6 +4,8 @@ import { tileWidth } from './layout';
 import { notePainted } from './painted';
 import { Tile, type SeatAnswer, type StateAnswer, type StateWords } from './tile';
 
+const MOST_ORPHANS = 300;
+
 interface Settings {
     assets: string;
     words: StateWords;
@@ -19,6 +21,8 @@ export class Grid {
     private readonly byInk = new Map<string, Tile>();
     private readonly list = element('#grid');
     private readonly template = element<HTMLTemplateElement>('#tile-template');
+    /** Operations on canvases that are not here yet: a seat and its first operations may come in any order. */
+    private orphans: Operation[] = [];
     private widest = 420;
     private filter = '';
     private sort = 'seat';
@@ -33,6 +37,7 @@ export class Grid {
         this.tiles.clear();
         this.byCanvas.clear();
         this.byInk.clear();
+        this.orphans = [];
         this.list.replaceChildren();
         seats.forEach((seat) => this.put(seat));
         this.fit();
@@ -50,6 +55,9 @@ export class Grid {
         if (!this.tiles.has(seat.id)) {
             this.put(seat);
             this.fit();
+            const waiting = this.orphans.filter(({ canvas }) => canvas === seat.canvas);
+            this.orphans = this.orphans.filter(({ canvas }) => canvas !== seat.canvas);
+            this.take(waiting);
         }
     }
 
@@ -63,8 +71,11 @@ export class Grid {
             const tile = this.byCanvas.get(operation.canvas ?? '');
             if (tile !== undefined) {
                 grouped.set(tile, [...(grouped.get(tile) ?? []), operation]);
+            } else {
+                this.orphans.push(operation);
             }
         }
+        this.orphans = this.orphans.slice(-MOST_ORPHANS);
         grouped.forEach((some, tile) => {
             tile.take(some);
             this.settings.operations(tile.seat.id, some);

@@ -44,7 +44,7 @@ export class Tile {
         this.open = element<HTMLButtonElement>('.tile-open', this.root);
         element('.tile-name .name-real', this.root).textContent = seat.name;
         element('.tile-name .name-seat', this.root).textContent = fill(words.seat, { n: seat.n });
-        this.view = new View(element('.tile-page', this.root), assets);
+        this.view = new View(element('.tile-page', this.root), assets, 0.9);
         this.showState({ seat: seat.id, state: 'not_started', minutes: 0, level: null });
     }
 
@@ -62,6 +62,7 @@ export class Tile {
         const place = element('.tile-state-words', this.root);
         if (place.textContent !== words) {
             place.textContent = words;
+            element('.tile-state-short', this.root).textContent = fill(this.words[`${state}_short`] ?? state, { n: minutes });
             this.open.setAttribute('aria-label', fill(this.words.tile, { name: this.nameShown, state: words }));
         }
         this.showLevel(level);

@@ -2,6 +2,7 @@
     'seat' => __('Seat :n'), 'tile' => __(':name, :state. Open close-up'), 'check' => __('Check: :level'), 'unchecked' => __('not checked'),
     'level0' => __('No attempt'), 'level1' => __('Not yet'), 'level2' => __('Nearly'), 'level3' => __('Secure'),
     'not_started' => __('not started'), 'drawing' => __('drawing now'), 'thinking' => __('quiet'), 'quiet' => __('quiet :n min'), 'away' => __('away'),
+    'not_started_short' => __('new'), 'drawing_short' => __('draws'), 'quiet_short' => __(':n min'), 'away_short' => __('away'),
     'live' => __('Live'), 'polling' => __('No live connection: looking every 2 seconds'), 'offline' => __('Offline: trying again'),
     'unreachable' => __('That did not reach the server. Nothing has changed; try again.'),
     'handout' => __('Goes to :n canvases, under the ink. No work is lost, and late-comers get it too.'),

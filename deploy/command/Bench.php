@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Deploy;
+
+/** Measurements. Each prints one JSON object on the standard output. */
+final class Bench
+{
+    public function run(Options $options): int
+    {
+        $what = $options->words[0] ?? '';
+        if ($what !== 'live') {
+            throw new Problem('What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20]');
+        }
+        Setup::complete(withBrowser: true);
+        require_once Setup::root().'/vendor/autoload.php';
+        $measured = (new BenchLive(
+            $options->whole('students', 40, 1, 200),
+            $options->whole('seconds', 20, 1, 3600),
+        ))->measure();
+        Console::say((string) json_encode($measured, JSON_UNESCAPED_SLASHES));
+
+        return 0;
+    }
+}

@@ -2,23 +2,30 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\SameOrigin;
 use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
         health: '/up',
+        then: static fn () => Route::middleware('hot')->group(__DIR__.'/../routes/hot.php'),
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         // Every request is same-origin; the package that HandleCors needs is not here (packages/registry-gap).
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        // What open pages ask all day long: no session is opened for it.
+        $middleware->group('hot', [EncryptCookies::class, SameOrigin::class, SubstituteBindings::class]);
         $middleware->trustProxies(at: ['127.0.0.1', '::1']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {

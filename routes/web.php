@@ -8,14 +8,10 @@ use App\Http\Controllers\Desk\DeskController;
 use App\Http\Controllers\Desk\EndController;
 use App\Http\Controllers\Desk\HandOutController;
 use App\Http\Controllers\Desk\ScreenController;
-use App\Http\Controllers\Desk\WatchController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JoinController;
-use App\Http\Controllers\LiveController;
-use App\Http\Controllers\PictureController;
 use App\Http\Controllers\Screen\ClassScreenController;
 use App\Http\Controllers\StartController;
-use App\Http\Controllers\Student\OperationsController;
 use App\Http\Controllers\Student\SeatController;
 use App\Http\Controllers\Student\WorkController;
 use App\Http\Middleware\HoldsDesk;
@@ -30,17 +26,11 @@ Route::post('/start', [StartController::class, 'start'])->middleware('throttle:3
 Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:60,1,return')->name('return');
 Route::get('/join/{code?}', [JoinController::class, 'show'])->name('join');
 Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:300,1,join')->name('join.in');
-Route::get('/backdrop/{kind}.svg', [PictureController::class, 'backdrop'])->name('backdrop');
-Route::get('/asset/{asset}', [PictureController::class, 'asset'])->name('asset');
-Route::get('/live/may-open', LiveController::class);
 
 // The teachers of a session.
 Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (): void {
     Route::get('/', [DeskController::class, 'show'])->name('desk');
     Route::get('/bands', [DeskController::class, 'refresh'])->name('desk.bands');
-    Route::get('/prompt/{prompt}/canvases', [WatchController::class, 'canvases'])->name('desk.canvases');
-    Route::get('/prompt/{prompt}/states', [WatchController::class, 'states'])->name('desk.states');
-    Route::get('/catch-up', [WatchController::class, 'catchUp'])->name('desk.catch-up');
     Route::get('/ended', [EndController::class, 'show'])->name('desk.ended');
     Route::get('/record', [EndController::class, 'progress'])->name('desk.record');
     Route::post('/record', [EndController::class, 'make'])->name('desk.record.make');
@@ -63,9 +53,6 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
 // The student of a seat.
 Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): void {
     Route::get('/', [SeatController::class, 'show'])->name('seat');
-    Route::get('/canvas', [SeatController::class, 'canvas'])->name('seat.canvas');
-    Route::get('/catch-up', [SeatController::class, 'catchUp'])->name('seat.catch-up');
-    Route::post('/operations', OperationsController::class)->name('seat.operations');
     Route::get('/work.pdf', [WorkController::class, 'pdf'])->name('seat.pdf');
     Route::get('/work/{canvas}.png', [WorkController::class, 'png'])->name('seat.png');
 });
@@ -75,7 +62,6 @@ Route::get('/screen/{session}/open/{key}', [ClassScreenController::class, 'open'
 Route::prefix('/screen/{session}')->middleware(SeesScreen::class)->group(function (): void {
     Route::get('/', [ClassScreenController::class, 'show'])->name('screen');
     Route::get('/shown', [ClassScreenController::class, 'shownNow'])->name('screen.shown');
-    Route::get('/catch-up', [ClassScreenController::class, 'catchUp'])->name('screen.catch-up');
     Route::get('/showcase/{showcase}.svg', [ClassScreenController::class, 'picture'])->name('screen.showcase');
 });
 

@@ -29,11 +29,11 @@ final readonly class BenchLive
             $pens = $this->startPens($class, $report);
             Console::step("{$this->students} simulated students are in; opening the grid");
             $page = $this->openGrid($chrome, $class);
-            $before = $this->cpu($class);
+            $before = $this->cpu($class, $chrome);
             $this->say($pens, 'go');
             Console::step("Drawing for {$this->seconds} s");
             $this->hear($pens, 'done', $this->seconds + 60);
-            $used = array_map(static fn (float $now, float $then): float => round($now - $then, 2), $this->cpu($class), $before);
+            $used = array_map(static fn (float $now, float $then): float => round($now - $then, 2), $this->cpu($class, $chrome), $before);
             sleep(1);
             $painted = $this->painted($page);
             $memory = ['nginx' => Usage::memory($class->instance->child('nginx')->pid()), 'php' => Usage::memory($class->instance->child('php-fpm')->pid()), 'grid_heap' => $this->heap($page)];
@@ -47,7 +47,7 @@ final readonly class BenchLive
                 'wet' => $this->wet($made['sent'], $painted),
                 'dry' => $dry,
                 'join_ms' => Quantiles::of($made['joins'], 50, 95),
-                'cpu_s' => ['nginx' => $used[0], 'php' => $used[1]],
+                'cpu_s' => ['nginx' => $used[0], 'php' => $used[1], 'browser' => $used[2]],
                 'rss_mb' => $memory,
             ];
         } finally {
@@ -106,12 +106,13 @@ final readonly class BenchLive
         return $page;
     }
 
-    /** @return array{float, float} seconds of nginx and of php-fpm */
-    private function cpu(DemoClass $class): array
+    /** @return array{float, float, float} seconds of nginx, of php-fpm and of the browser with the grid */
+    private function cpu(DemoClass $class, Chrome $chrome): array
     {
         return [
             Usage::cpu($class->instance->child('nginx')->pid()),
             Usage::cpu($class->instance->child('php-fpm')->pid()),
+            Usage::cpu($chrome->pid()),
         ];
     }
 

@@ -67,6 +67,11 @@ final class Chrome
         return $this->pages[] = $page;
     }
 
+    public function pid(): int
+    {
+        return $this->driver->pid();
+    }
+
     public function stop(): void
     {
         foreach ($this->pages as $page) {

@@ -5,6 +5,8 @@ import { notePainted } from './painted';
 import { Tile, type SeatAnswer, type StateAnswer, type StateWords } from './tile';
 
 const MOST_ORPHANS = 300;
+/** A little less than two frames of a 60 Hz screen. */
+const FRAME_MS = 30;
 
 interface Settings {
     assets: string;
@@ -23,6 +25,8 @@ export class Grid {
     private readonly template = element<HTMLTemplateElement>('#tile-template');
     /** Operations on canvases that are not here yet: a seat and its first operations may come in any order. */
     private orphans: Operation[] = [];
+    private wetWaiting: WetInk[] = [];
+    private wetDrawn = 0;
     private widest = 420;
     private filter = '';
     private sort = 'seat';
@@ -82,8 +86,34 @@ export class Grid {
         });
     }
 
-    /** Ink being drawn. One whose key this desk does not know, or that is meant for another's canvas, is not shown. */
+    /**
+     * Ink being drawn. The tiles draw together, at most 30 times a second: what a browser pays for is not the lines
+     * but how often it must put so many pictures on the screen.
+     */
     wet(message: WetInk): void {
+        this.wetWaiting.push(message);
+        if (this.wetWaiting.length === 1) {
+            requestAnimationFrame((now) => this.drawWaiting(now));
+        }
+    }
+
+    private drawWaiting(now: number): void {
+        if (now - this.wetDrawn < FRAME_MS) {
+            requestAnimationFrame((next) => this.drawWaiting(next));
+            return;
+        }
+        this.wetDrawn = now;
+        for (const message of this.wetWaiting.splice(0)) {
+            try {
+                this.drawWet(message);
+            } catch {
+                // Ink that cannot be read is somebody's mischief; finished strokes are checked by the server.
+            }
+        }
+    }
+
+    /** One whose key this desk does not know, or that is meant for another's canvas, is not shown. */
+    private drawWet(message: WetInk): void {
         const tile = this.byInk.get(message.k);
         if (tile === undefined || tile.seat.canvas !== message.c) {
             return;

@@ -79,11 +79,7 @@ const streams = new Streams({}, {
 function receive(text: string): void {
     const message = JSON.parse(text) as Message | WetInk;
     if ('k' in message) {
-        try {
-            grid.wet(message);
-        } catch {
-            // Ink that cannot be read is somebody's mischief; the finished strokes are checked by the server.
-        }
+        grid.wet(message);
     } else if ('operations' in message) {
         takeOperations(message.operations, false);
     } else if ('event' in message) {

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Only pages of our own may ask, without a session and its token: what a page asks all day long stays cheap, and no
+ * stroke is turned away because a page was open for long. Browsers say by themselves which site a request comes from;
+ * besides, the cookies are SameSite, and a body must be JSON, which no form of another site can send.
+ */
+final class SameOrigin
+{
+    public function handle(Request $request, Closure $next): Response
+    {
+        $site = $request->headers->get('Sec-Fetch-Site', 'same-origin');
+        $origin = $request->headers->get('Origin');
+        $own = in_array($site, ['same-origin', 'none'], true)
+            && ($origin === null || parse_url($origin, PHP_URL_HOST) === $request->getHost());
+        abort_unless($own && ($request->isMethodSafe() || $request->isJson()), 403);
+
+        return $next($request);
+    }
+}

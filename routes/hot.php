@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * What open pages ask again and again. No session is opened for these; App\Http\Middleware\SameOrigin guards them.
+ */
+
+use App\Http\Controllers\Desk\WatchController;
+use App\Http\Controllers\LiveController;
+use App\Http\Controllers\PictureController;
+use App\Http\Controllers\Screen\ClassScreenController;
+use App\Http\Controllers\Student\OperationsController;
+use App\Http\Controllers\Student\SeatController;
+use App\Http\Middleware\HoldsDesk;
+use App\Http\Middleware\HoldsSeat;
+use App\Http\Middleware\SeesScreen;
+use Illuminate\Support\Facades\Route;
+
+Route::get('/backdrop/{kind}.svg', [PictureController::class, 'backdrop'])->name('backdrop');
+Route::get('/asset/{asset}', [PictureController::class, 'asset'])->name('asset');
+Route::get('/live/may-open', LiveController::class);
+
+Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (): void {
+    Route::get('/prompt/{prompt}/canvases', [WatchController::class, 'canvases'])->name('desk.canvases');
+    Route::get('/prompt/{prompt}/states', [WatchController::class, 'states'])->name('desk.states');
+    Route::get('/catch-up', [WatchController::class, 'catchUp'])->name('desk.catch-up');
+});
+
+Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): void {
+    Route::get('/canvas', [SeatController::class, 'canvas'])->name('seat.canvas');
+    Route::get('/catch-up', [SeatController::class, 'catchUp'])->name('seat.catch-up');
+    Route::post('/operations', OperationsController::class)->name('seat.operations');
+});
+
+Route::get('/screen/{session}/catch-up', [ClassScreenController::class, 'catchUp'])
+    ->middleware(SeesScreen::class)->name('screen.catch-up');

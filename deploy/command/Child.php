@@ -76,9 +76,10 @@ final class Child
     public static function descendants(int $pid): array
     {
         $found = [];
-        $children = @file_get_contents("/proc/{$pid}/task/{$pid}/children");
-        foreach (array_filter(explode(' ', trim((string) $children))) as $child) {
-            $found = [...$found, (int) $child, ...self::descendants((int) $child)];
+        foreach (glob("/proc/{$pid}/task/*/children") ?: [] as $thread) {
+            foreach (array_filter(explode(' ', trim((string) @file_get_contents($thread)))) as $child) {
+                $found = [...$found, (int) $child, ...self::descendants((int) $child)];
+            }
         }
 
         return $found;

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\LiveSession;
+use App\Models\Seat;
+use App\Sessions\EndSession;
+use App\Sessions\TakeSeat;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\Support\CragTestCase;
+
+final class JoinTest extends CragTestCase
+{
+    public function test_a_teacher_starts_with_a_name_and_a_title_and_nothing_else(): void
+    {
+        $response = $this->post('/start', ['name' => 'Ms Okafor-Lind', 'title' => 'Bridges and Beams']);
+        $session = LiveSession::query()->firstOrFail();
+        $response->assertRedirect("/desk/{$session->id}")->assertCookie('crag_teacher');
+        self::assertMatchesRegularExpression('/^[CDFGHJKMNPQRTWXY34679]{6}$/', $session->join_code);
+        self::assertSame(1, $session->prompts()->count());
+    }
+
+    #[TestWith(['', 'Bridges', 'name'])]
+    #[TestWith(["\u{200b}", 'Bridges', 'name'])]
+    #[TestWith(['Ms Okafor-Lind', '', 'title'])]
+    public function test_starting_without_what_is_needed_says_what_is_missing(string $name, string $title, string $field): void
+    {
+        $this->post('/start', ['name' => $name, 'title' => $title])->assertSessionHasErrors($field);
+        self::assertSame(0, LiveSession::query()->count());
+    }
+
+    public function test_a_code_and_a_name_give_a_seat_and_its_page(): void
+    {
+        $session = $this->startSession();
+        $response = $this->post('/join', ['code' => strtolower($session->code()->spaced()), 'name' => ' Tamsin ']);
+        $seat = Seat::query()->firstOrFail();
+        $response->assertRedirect("/seat/{$seat->id}")->assertCookie(Seat::cookieFor($session->id));
+        self::assertSame('Tamsin', $seat->name);
+        self::assertCount(1, $this->published->on("desk.{$session->id}"));
+    }
+
+    public function test_the_same_device_comes_back_to_the_same_seat(): void
+    {
+        $session = $this->startSession();
+        [$seat, $token] = $this->seat($session);
+        $this->asStudent($seat, $token)->get("/join/{$session->join_code}")->assertRedirect("/seat/{$seat->id}");
+        $this->asStudent($seat, $token)->post('/join', ['code' => $session->join_code, 'name' => 'Another'])->assertRedirect("/seat/{$seat->id}");
+        self::assertSame(1, Seat::query()->count());
+    }
+
+    public function test_two_students_of_one_name_are_told_apart(): void
+    {
+        $session = $this->startSession();
+        $this->seat($session, 'Aino');
+        self::assertSame('aino (2)', $this->seat($session, 'aino')[0]->name);
+    }
+
+    #[TestWith(['KMP4R', 'this has 5'])]
+    #[TestWith(['KMP4RO', 'never use'])]
+    #[TestWith(['CCCCCC', 'No session has the code'])]
+    public function test_a_wrong_code_gets_a_helpful_answer(string $code, string $says): void
+    {
+        $this->get('/join?code='.$code)->assertOk()->assertSee($says);
+        $this->followingRedirects()->post('/join', ['code' => $code, 'name' => 'Tamsin'])->assertSee($says);
+        self::assertSame(0, Seat::query()->count());
+    }
+
+    public function test_the_code_of_an_ended_session_is_dead_and_says_so(): void
+    {
+        $session = $this->startSession();
+        app(EndSession::class)($session);
+        $this->get("/join/{$session->join_code}")->assertOk()->assertSee('has ended');
+        $this->followingRedirects()->post('/join', ['code' => $session->join_code, 'name' => 'Tamsin'])->assertSee('has ended');
+        self::assertSame(0, Seat::query()->count());
+    }
+
+    public function test_guessing_is_stopped_and_a_right_code_is_no_guess(): void
+    {
+        $session = $this->startSession();
+        for ($i = 0; $i < 45; $i++) {
+            $this->get("/join/{$session->join_code}")->assertSee($session->title);
+        }
+        for ($i = 0; $i < 40; $i++) {
+            $this->get('/join/CCCCCC')->assertSee('No session has');
+        }
+        $this->get('/join/CCCCCD')->assertSee('Too many wrong codes');
+        $this->get("/join/{$session->join_code}")->assertSee('Too many wrong codes');
+        $this->travel(2)->minutes();
+        $this->get("/join/{$session->join_code}")->assertSee($session->title);
+    }
+
+    #[TestWith([''])]
+    #[TestWith(['    '])]
+    #[TestWith(['aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa'])]
+    public function test_a_name_that_is_none_keeps_the_code_and_says_why(string $name): void
+    {
+        $session = $this->startSession();
+        $this->post('/join', ['code' => $session->join_code, 'name' => $name])
+            ->assertRedirect("/join/{$session->join_code}")->assertSessionHasErrors('name');
+        self::assertSame(0, Seat::query()->count());
+    }
+
+    public function test_a_full_session_takes_nobody_more(): void
+    {
+        $session = $this->startSession();
+        for ($n = 1; $n <= TakeSeat::MOST_SEATS; $n++) {
+            $rows[] = ['id' => sprintf('seat%022d', $n), 'live_session_id' => $session->id, 'n' => $n, 'name' => "S{$n}", 'token_hash' => "h{$n}", 'ink_key' => 'k'];
+        }
+        Seat::query()->insert($rows);
+        $this->post('/join', ['code' => $session->join_code, 'name' => 'Late'])->assertSessionHasErrors('code');
+        self::assertSame(TakeSeat::MOST_SEATS, Seat::query()->count());
+    }
+
+    public function test_a_name_with_markup_is_shown_as_text(): void
+    {
+        $session = $this->startSession();
+        [$seat, $token] = $this->seat($session, '<b>Jo</b>');
+        $this->asStudent($seat, $token)->get("/seat/{$seat->id}")->assertSee('&lt;b&gt;Jo&lt;/b&gt;', false);
+    }
+
+    public function test_every_page_forbids_what_is_not_its_own(): void
+    {
+        $policy = (string) $this->get('/')->headers->get('Content-Security-Policy');
+        self::assertStringContainsString("script-src 'self'", $policy);
+        self::assertStringNotContainsString('unsafe', $policy);
+        $this->get('/nowhere')->assertNotFound()->assertHeader('X-Content-Type-Options', 'nosniff')->assertSee('There is nothing here');
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\LoggedOperation;
+use App\Sessions\EndSession;
+use Tests\Support\CragTestCase;
+
+final class OperationsTest extends CragTestCase
+{
+    public function test_a_finished_stroke_is_stored_announced_and_given_back(): void
+    {
+        [$seat, $token] = $this->seat($session = $this->startSession());
+        $canvas = $this->canvasOf($seat);
+        $stroke = $this->stroke();
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$stroke]])
+            ->assertOk()->assertExactJson(['accepted' => [['id' => $stroke['id'], 'n' => 1]], 'refused' => []]);
+
+        self::assertStringContainsString($stroke['id'], $this->published->on("desk.{$session->id}")[1]);
+        self::assertStringContainsString($stroke['id'], $this->published->on("seat.{$seat->id}")[0]);
+        $this->getJson("/seat/{$seat->id}/canvas")->assertOk()
+            ->assertJsonPath('operations.0.id', $stroke['id'])->assertJsonPath('operations.0.body', $stroke['body']);
+    }
+
+    public function test_sending_it_again_stores_nothing_twice_and_gives_the_same_answer(): void
+    {
+        [$seat, $token] = $this->seat($this->startSession());
+        $canvas = $this->canvasOf($seat);
+        $batch = ['canvas' => $canvas->id, 'operations' => [$this->stroke(), $this->stroke()]];
+        $first = $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", $batch)->json();
+        self::assertSame($first, $this->postJson("/seat/{$seat->id}/operations", $batch)->json());
+        self::assertSame(2, LoggedOperation::query()->count());
+        self::assertCount(1, $this->published->on("seat.{$seat->id}"));
+    }
+
+    public function test_a_bad_operation_is_refused_with_its_reason_and_the_good_ones_are_kept(): void
+    {
+        [$seat, $token] = $this->seat($this->startSession());
+        $good = $this->stroke();
+        $unreadable = ['id' => 'unreadable-one', 'kind' => 'explode'] + $this->stroke();
+        $forbidden = ['id' => 'rub-a-ghost-out', 'kind' => 'remove', 'body' => ['targets' => ['nobody-made-this']]] + $this->stroke();
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", [
+            'canvas' => $this->canvasOf($seat)->id, 'operations' => [$unreadable, $good, $forbidden, 'nonsense', null],
+        ])->assertOk()
+            ->assertJsonPath('accepted', [['id' => $good['id'], 'n' => 1]])
+            ->assertJsonPath('refused.0.id', 'unreadable-one')
+            ->assertJsonPath('refused.3.reason', 'There is nothing called "nobody-made-this" on this canvas.')
+            ->assertJsonCount(4, 'refused');
+        self::assertSame(1, LoggedOperation::query()->count());
+    }
+
+    public function test_an_operation_may_refer_to_one_before_it_in_the_same_batch(): void
+    {
+        [$seat, $token] = $this->seat($this->startSession());
+        $stroke = $this->stroke();
+        $undo = ['id' => 'take-it-back-now', 'kind' => 'withdraw', 'body' => ['target' => $stroke['id']]] + $this->stroke();
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$stroke, $undo]])
+            ->assertJsonCount(2, 'accepted');
+        self::assertTrue($this->canvasOf($seat)->scene()->isEmpty());
+    }
+
+    public function test_operations_are_numbered_through_the_canvas_and_through_the_session(): void
+    {
+        $session = $this->startSession();
+        [$one, $tokenOne] = $this->seat($session, 'One');
+        [$two, $tokenTwo] = $this->seat($session, 'Two');
+        foreach ([[$one, $tokenOne], [$two, $tokenTwo], [$one, $tokenOne]] as [$seat, $token]) {
+            $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]])->assertOk();
+        }
+        self::assertSame([[1, 1], [1, 2], [2, 3]], LoggedOperation::query()->orderBy('id')->get()->map(fn ($row) => [$row->n, $row->session_n])->all());
+    }
+
+    public function test_what_a_page_missed_is_told_by_number(): void
+    {
+        [$seat, $token] = $this->seat($session = $this->startSession());
+        $canvas = $this->canvasOf($seat);
+        $strokes = [$this->stroke(), $this->stroke(), $this->stroke()];
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => $strokes]);
+        $this->getJson("/seat/{$seat->id}/catch-up?canvas={$canvas->id}&operations=2&room=0&seat=0")
+            ->assertJsonCount(1, 'operations')->assertJsonPath('operations.0.id', $strokes[2]['id'])->assertJsonPath('events.room', []);
+        app(EndSession::class)($session);
+        $this->getJson("/seat/{$seat->id}/catch-up?canvas={$canvas->id}&operations=3&room=0&seat=0")->assertJsonPath('events.room.0.type', 'ended');
+        $this->asTeacher()->getJson("/desk/{$session->id}/catch-up?operations=1&room=0&desk=0")
+            ->assertJsonCount(2, 'operations')->assertJsonPath('events.desk.0.type', 'seat');
+    }
+
+    public function test_a_request_that_is_no_batch_changes_nothing(): void
+    {
+        [$seat, $token] = $this->seat($this->startSession());
+        $canvas = $this->canvasOf($seat)->id;
+        $this->asStudent($seat, $token);
+        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => 'x'])->assertUnprocessable();
+        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => array_fill(0, 101, $this->stroke())])->assertUnprocessable();
+        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => 'none', 'operations' => [$this->stroke()]])->assertNotFound();
+        $this->post("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]])->assertForbidden();
+        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], ['Sec-Fetch-Site' => 'cross-site'])->assertForbidden();
+        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], ['Origin' => 'http://elsewhere.test'])->assertForbidden();
+        self::assertSame(0, LoggedOperation::query()->count());
+    }
+
+    public function test_ink_that_was_drawn_before_the_end_still_arrives_for_ten_minutes(): void
+    {
+        [$seat, $token] = $this->seat($session = $this->startSession());
+        $batch = fn (): array => ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]];
+        app(EndSession::class)($session);
+        $this->travel(9)->minutes();
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", $batch())->assertOk();
+        $this->travel(2)->minutes();
+        $this->postJson("/seat/{$seat->id}/operations", $batch())->assertGone();
+        self::assertSame(1, LoggedOperation::query()->count());
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Asset;
+use App\Models\LiveSession;
+use App\Models\LoggedOperation;
+use App\Models\Seat;
+use App\Models\SessionFolder;
+use App\Sessions\Shown;
+use App\Sessions\StartSession;
+use Illuminate\Support\Facades\Route;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\CragTestCase;
+
+/** Every route, asked by everybody whom it does not concern. */
+final class WrongPersonTest extends CragTestCase
+{
+    private LiveSession $session;
+
+    private Seat $seat;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->session = $this->startSession();
+        [$this->seat] = $this->seat($this->session, 'Tamsin');
+        app(Shown::class)->canvas($this->session, $this->canvasOf($this->seat), true);
+    }
+
+    #[DataProvider('people')]
+    public function test_nobody_else_gets_through(string $who): void
+    {
+        $tried = 0;
+        foreach (Route::getRoutes() as $route) {
+            if (preg_match('#^(desk|seat|screen)/#', $route->uri()) !== 1 || str_contains($route->uri(), '{key}')) {
+                continue;
+            }
+            foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                $this->become($who, str_starts_with($route->uri(), 'seat/') ? 'seat' : (str_starts_with($route->uri(), 'screen/') ? 'screen' : 'desk'));
+                $response = $this->json($method, '/'.$this->fill($route->uri()), ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke()]]);
+                self::assertSame(403, $response->status(), "{$who}: {$method} {$route->uri()}");
+                $tried++;
+            }
+        }
+        self::assertGreaterThan(25, $tried);
+        self::assertSame(0, LoggedOperation::query()->count());
+        self::assertTrue($this->session->refresh()->isRunning());
+    }
+
+    /** @return iterable<array{string}> */
+    public static function people(): iterable
+    {
+        yield 'nobody' => ['nobody'];
+        yield 'a student of the same session' => ['classmate'];
+        yield 'a student of another session' => ['other student'];
+        yield 'the teacher of another session' => ['other teacher'];
+        yield 'the class screen or the teacher of this one, in the other\'s place' => ['insider'];
+    }
+
+    public function test_the_socket_opens_for_its_own_page_and_for_nobody_else(): void
+    {
+        [$mate, $mateToken] = $this->seat($this->session, 'Mate');
+        $own = "/live/seat/{$this->session->id}/{$mate->id}";
+        $other = "/live/seat/{$this->session->id}/{$this->seat->id}";
+        $desk = "/live/desk/{$this->session->id}";
+        $screen = "/live/screen/{$this->session->id}";
+
+        $this->asStudent($mate, $mateToken);
+        $this->assertSocket(204, $own);
+        $this->assertSocket(403, $other);
+        $this->assertSocket(403, $desk);
+        $this->assertSocket(403, $screen);
+        $this->assertSocket(403, '/live/seat/other/'.$mate->id);
+        $this->assertSocket(403, '/live/everything');
+        $this->assertSocket(403, $own, ['Origin' => 'http://elsewhere.test']);
+
+        $this->asTeacher();
+        $this->assertSocket(204, $desk);
+        $this->assertSocket(403, $own);
+        $this->asTeacher('another-teacher');
+        $this->assertSocket(403, $desk);
+        $this->asScreen($this->session);
+        $this->assertSocket(204, $screen);
+        $this->assertSocket(403, $desk);
+        $this->asNobody();
+        foreach ([$own, $desk, $screen] as $address) {
+            $this->assertSocket(403, $address);
+        }
+    }
+
+    public function test_the_private_links_need_their_key(): void
+    {
+        $this->asNobody()->get("/return/{$this->session->id}/wrong")->assertNotFound();
+        $this->get("/screen/{$this->session->id}/open/wrong")->assertNotFound();
+        $this->get("/screen/{$this->session->id}/open/{$this->session->return_key}")->assertNotFound();
+        $this->get("/screen/{$this->session->id}/open/{$this->session->screen_key}")->assertRedirect("/screen/{$this->session->id}");
+        $this->get("/return/{$this->session->id}/{$this->session->return_key}")->assertRedirect("/desk/{$this->session->id}")->assertCookie('crag_teacher');
+    }
+
+    public function test_a_student_is_told_nothing_of_another(): void
+    {
+        [$mate, $token] = $this->seat($this->session, 'Mate');
+        $canvas = $this->canvasOf($this->seat)->id;
+        $this->asStudent($mate, $token);
+        foreach (["/seat/{$mate->id}", "/seat/{$mate->id}/canvas", "/seat/{$mate->id}/catch-up?canvas={$canvas}&operations=0"] as $address) {
+            $this->get($address)->assertOk()->assertDontSee('Tamsin')->assertDontSee($canvas)->assertDontSee($this->seat->ink_key);
+        }
+        $this->postJson("/seat/{$mate->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]])->assertNotFound();
+        $this->get("/seat/{$mate->id}/work/{$canvas}.png")->assertNotFound();
+        $heard = implode('', [...$this->published->on("room.{$this->session->id}"), ...$this->published->on("seat.{$mate->id}")]);
+        self::assertStringNotContainsString('Tamsin', $heard);
+    }
+
+    public function test_a_teacher_cannot_reach_into_another_session_through_ones_own(): void
+    {
+        $this->teacher('another-teacher');
+        $theirs = app(StartSession::class)($this->teacher('another-teacher'), 'Levers');
+        $canvas = $this->canvasOf($this->seat)->id;
+        $this->asTeacher('another-teacher');
+        $this->postJson("/desk/{$theirs->id}/checks", ['canvas' => $canvas, 'level' => 3])->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/showcase", ['canvas' => $canvas])->assertNotFound();
+        $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/canvases")->assertNotFound();
+        $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/states")->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/go")->assertNotFound();
+    }
+
+    public function test_a_picture_is_seen_by_its_session_alone(): void
+    {
+        $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 3]);
+        file_put_contents($asset->path(), 'abc');
+        [$mate, $token] = $this->seat($this->session, 'Mate');
+        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertOk();
+        $this->asTeacher()->get("/asset/{$asset->id}")->assertOk();
+        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertOk();
+        $this->asNobody()->get("/asset/{$asset->id}")->assertForbidden();
+        $this->asTeacher('another-teacher')->get("/asset/{$asset->id}")->assertForbidden();
+        SessionFolder::remove($this->session->id);
+    }
+
+    private function become(string $who, string $part): void
+    {
+        match ($who) {
+            'nobody' => $this->asNobody(),
+            'classmate' => $this->asStudent(...$this->seat($this->session, 'Mate')),
+            'other student' => $this->asStudent(...$this->seat($this->startSession('Levers'), 'Stranger')),
+            'other teacher' => $this->asTeacher('another-teacher'),
+            default => $part === 'desk' ? $this->asScreen($this->session) : $this->asTeacher(),
+        };
+    }
+
+    private function fill(string $uri): string
+    {
+        return strtr($uri, [
+            '{session}' => $this->session->id, '{seat}' => $this->seat->id, '{prompt}' => (string) $this->session->prompt_id,
+            '{canvas}' => $this->canvasOf($this->seat)->id, '{showcase}' => (string) $this->session->showcase_id,
+        ]);
+    }
+
+    /** @param array<string, string> $headers */
+    private function assertSocket(int $status, string $address, array $headers = []): void
+    {
+        $this->get('/live/may-open', ['X-Original-URI' => $address] + $headers)->assertStatus($status);
+    }
+}

@@ -32,14 +32,15 @@ final class Hand
         private readonly bool $stylus,
         private readonly int $dx = 0,
         private readonly int $dy = 0,
-    ) {}
+    ) {
+    }
 
     private static function noise(float $amount): float
     {
         return (mt_rand(-1000, 1000) / 1000) * $amount;
     }
 
-    /** @param list<array{float, float}> $path in units */
+    /** @param  list<array{float, float}>  $path in units */
     public function line(array $path, int $wait = 350): void
     {
         $phase = mt_rand(0, 628) / 100;
@@ -144,7 +145,7 @@ final class Hand
         }
     }
 
-    /** @param list<string> $lines */
+    /** @param  list<string>  $lines */
     public function working(array $lines, float $y = 640, float $x = 270): void
     {
         foreach ($lines as $line) {

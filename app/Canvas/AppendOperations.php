@@ -25,7 +25,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class AppendOperations
 {
-    public function __construct(private Publisher $publisher) {}
+    public function __construct(private Publisher $publisher)
+    {
+    }
 
     /**
      * @param  list<mixed>  $batch  operations in their JSON form, decoded
@@ -146,7 +148,7 @@ final readonly class AppendOperations
         ]);
     }
 
-    /** @param list<LoggedOperation> $added */
+    /** @param  list<LoggedOperation>  $added */
     private function store(Canvas $canvas, array $added, int $length, int $sessionLength, int $now): void
     {
         if ($added === []) {
@@ -162,7 +164,7 @@ final readonly class AppendOperations
         LiveSession::query()->whereKey($canvas->live_session_id)->update(['operation_count' => $sessionLength]);
     }
 
-    /** @param list<LoggedOperation> $added */
+    /** @param  list<LoggedOperation>  $added */
     private function announce(Canvas $canvas, array $added): void
     {
         $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $added));

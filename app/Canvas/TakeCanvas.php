@@ -18,7 +18,9 @@ use Illuminate\Support\Str;
 /** A seat's canvas for a prompt, made when it is first needed with what the others were handed out. */
 final readonly class TakeCanvas
 {
-    public function __construct(private AppendOperations $append) {}
+    public function __construct(private AppendOperations $append)
+    {
+    }
 
     public function __invoke(Seat $seat, Prompt $prompt): Canvas
     {

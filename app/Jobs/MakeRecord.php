@@ -16,7 +16,9 @@ final class MakeRecord implements ShouldQueue
 {
     use Queueable;
 
-    public function __construct(private readonly string $recordId) {}
+    public function __construct(private readonly string $recordId)
+    {
+    }
 
     public function handle(): void
     {

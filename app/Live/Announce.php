@@ -11,9 +11,11 @@ use Illuminate\Support\Facades\DB;
 /** Writes an event down and then sends it out. */
 final readonly class Announce
 {
-    public function __construct(private Publisher $publisher) {}
+    public function __construct(private Publisher $publisher)
+    {
+    }
 
-    /** @param array<string, mixed> $body */
+    /** @param  array<string, mixed>  $body */
     public function __invoke(LiveSession $session, Audience $audience, string $type, array $body = []): void
     {
         $event = DB::transaction(static function () use ($session, $audience, $type, $body): Event {

@@ -10,7 +10,9 @@ use App\Models\Seat;
 /** Who an event is for, and the channel on which it goes out. */
 final readonly class Audience
 {
-    private function __construct(public string $name, public string $channel) {}
+    private function __construct(public string $name, public string $channel)
+    {
+    }
 
     /** Everybody in the session: every seat, the desk, the class screen. */
     public static function room(LiveSession $session): self

@@ -16,7 +16,9 @@ class Publisher
 {
     private ?CurlHandle $curl = null;
 
-    public function __construct(private readonly string $socket) {}
+    public function __construct(private readonly string $socket)
+    {
+    }
 
     public function publish(string $channel, string $message): void
     {

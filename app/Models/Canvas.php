@@ -54,7 +54,7 @@ final class Canvas extends Model
         return $this->hasOne(Check::class)->latestOfMany();
     }
 
-    /** @param ?int $upTo the number of the last operation to count; null for all */
+    /** @param  ?int  $upTo the number of the last operation to count; null for all */
     public function scene(?int $upTo = null): Scene
     {
         $log = $this->operations()->when($upTo !== null, fn ($query) => $query->where('n', '<=', $upTo));

@@ -10,7 +10,9 @@ use Crag\Render\Pictures;
 /** A session's pictures as data: URIs, for a drawing that must stand alone. */
 final readonly class EmbeddedPictures implements Pictures
 {
-    public function __construct(private string $sessionId) {}
+    public function __construct(private string $sessionId)
+    {
+    }
 
     public function source(string $asset): ?string
     {

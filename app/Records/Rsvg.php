@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Process;
 /** Our SVG made into PDF and PNG by librsvg. */
 final class Rsvg
 {
-    /** @param list<string> $svgFiles one for each page */
+    /** @param  list<string>  $svgFiles one for each page */
     public static function pdf(array $svgFiles, string $to): void
     {
         Process::timeout(300)->run(['rsvg-convert', '-f', 'pdf', '--unlimited', '-o', $to, ...$svgFiles])->throw();

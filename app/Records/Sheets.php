@@ -62,7 +62,7 @@ final class Sheets
         );
     }
 
-    /** @param list<string> $parts */
+    /** @param  list<string>  $parts */
     private static function join(array $parts, string $to): void
     {
         if (count($parts) === 1) {

@@ -12,7 +12,9 @@ use Illuminate\Support\Carbon;
 /** Ends it for everybody; what was drawn stays until it is forgotten. */
 final readonly class EndSession
 {
-    public function __construct(private Announce $announce) {}
+    public function __construct(private Announce $announce)
+    {
+    }
 
     public function __invoke(LiveSession $session): void
     {

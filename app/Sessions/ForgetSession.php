@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 /** Removes every row and file that the session left. */
 final readonly class ForgetSession
 {
-    public function __construct(private Publisher $publisher) {}
+    public function __construct(private Publisher $publisher)
+    {
+    }
 
     public function __invoke(LiveSession $session): void
     {

@@ -16,7 +16,9 @@ use Illuminate\Support\Facades\DB;
 /** Gives every canvas a prompt's words and its backdrop, under the ink. No ink is touched. */
 final readonly class HandOut
 {
-    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce) {}
+    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce)
+    {
+    }
 
     /** Under the work on the present prompt. */
     public function underPresentWork(LiveSession $session, PromptValue $value): void

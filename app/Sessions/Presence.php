@@ -14,7 +14,9 @@ final readonly class Presence
 {
     private const POLL_MS = 7_000;
 
-    public function __construct(private Publisher $publisher) {}
+    public function __construct(private Publisher $publisher)
+    {
+    }
 
     public function isHere(Seat $seat): bool
     {

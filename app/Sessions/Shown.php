@@ -15,7 +15,9 @@ use Illuminate\Support\Facades\DB;
 /** What the class screen shows: changed here, and nowhere else. */
 final readonly class Shown
 {
-    public function __construct(private Announce $announce) {}
+    public function __construct(private Announce $announce)
+    {
+    }
 
     public function view(LiveSession $session, ScreenView $view): void
     {

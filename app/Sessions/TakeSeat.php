@@ -18,7 +18,9 @@ final readonly class TakeSeat
 {
     public const MOST_SEATS = 200;
 
-    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce) {}
+    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce)
+    {
+    }
 
     /** @return array{Seat, string} the seat, and the token by which its cookie is known */
     public function __invoke(LiveSession $session, PersonName $name): array

@@ -17,7 +17,9 @@ use PDO;
  */
 final readonly class BenchLive
 {
-    public function __construct(private int $students, private int $seconds) {}
+    public function __construct(private int $students, private int $seconds)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function measure(): array
@@ -75,13 +77,13 @@ final readonly class BenchLive
         return $pens;
     }
 
-    /** @param array{resource, resource, resource} $pens */
+    /** @param  array{resource, resource, resource}  $pens */
     private function say(array $pens, string $word): void
     {
         fwrite($pens[1], $word."\n");
     }
 
-    /** @param array{resource, resource, resource} $pens */
+    /** @param  array{resource, resource, resource}  $pens */
     private function hear(array $pens, string $word, int $patience): void
     {
         stream_set_blocking($pens[2], false);
@@ -168,7 +170,8 @@ final readonly class BenchLive
     private function dry(DemoClass $class, array $ids, array $posts): array
     {
         $database = new PDO("sqlite:{$class->instance->data}/crag.sqlite");
-        $rows = $database->query("select op_id, canvas_id, n from operations where kind = 'add' order by id")?->fetchAll(PDO::FETCH_NUM) ?: [];
+        $found = $database->query("select op_id, canvas_id, n from operations where kind = 'add' order by id");
+        $rows = $found === false ? [] : $found->fetchAll(PDO::FETCH_NUM);
         $stored = array_count_values(array_map(static fn (array $row): string => (string) $row[0], $rows));
         $disordered = 0;
         $last = [];

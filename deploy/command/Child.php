@@ -21,7 +21,8 @@ final class Child
         private readonly array $command,
         private readonly string $log,
         private readonly array $environment,
-    ) {}
+    ) {
+    }
 
     public function start(): void
     {
@@ -41,6 +42,7 @@ final class Child
         $this->pid = proc_get_status($process)['pid'];
     }
 
+    /** @phpstan-impure */
     public function isRunning(): bool
     {
         return $this->process !== null && proc_get_status($this->process)['running'];

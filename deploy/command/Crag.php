@@ -16,7 +16,7 @@ final class Crag
         'doctor' => [Doctor::class, 'say what is missing or wrong, and how to mend it'],
     ];
 
-    /** @param list<string> $arguments */
+    /** @param  list<string>  $arguments */
     public static function run(array $arguments): int
     {
         $name = array_shift($arguments) ?? 'help';

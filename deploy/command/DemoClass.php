@@ -9,8 +9,10 @@ final readonly class DemoClass
 {
     public const MOST_STUDENTS = 24;
 
-    /** @param array{desk: string, join: string, code: string, screen: string, student: string} $addresses */
-    private function __construct(public Instance $instance, public array $addresses) {}
+    /** @param  array{desk: string, join: string, code: string, screen: string, student: string}  $addresses */
+    private function __construct(public Instance $instance, public array $addresses)
+    {
+    }
 
     public static function start(string $host, int $port, string $name = 'demo'): self
     {

@@ -13,14 +13,15 @@ final class Instance
     /** @var array<string, Child> */
     private array $children = [];
 
-    /** @param string $data where what is kept lives */
+    /** @param  string  $data where what is kept lives */
     private function __construct(
         public readonly string $run,
         public readonly string $data,
         public readonly string $host,
         public readonly int $port,
         private readonly bool $demo,
-    ) {}
+    ) {
+    }
 
     /** An instance whose data lives on between starts. */
     public static function lasting(string $host, int $port): self
@@ -109,7 +110,7 @@ final class Instance
         return array_merge(...array_map(static fn (string $setting): array => ['-d', $setting], $settings));
     }
 
-    /** @param list<string> $command */
+    /** @param  list<string>  $command */
     public function launch(string $name, array $command): void
     {
         $child = $this->children[$name] = new Child($name, $command, "{$this->run}/{$name}.out", $this->environment());

@@ -11,9 +11,11 @@ final readonly class Options
      * @param  array<string, string>  $named
      * @param  list<string>  $words
      */
-    private function __construct(private array $named, public array $words) {}
+    private function __construct(private array $named, public array $words)
+    {
+    }
 
-    /** @param list<string> $arguments */
+    /** @param  list<string>  $arguments */
     public static function read(array $arguments): self
     {
         $named = $words = [];

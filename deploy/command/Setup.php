@@ -102,7 +102,7 @@ final class Setup
         file_put_contents($stamp, $now);
     }
 
-    /** @param list<string> $inputs */
+    /** @param  list<string>  $inputs */
     private static function fingerprint(array $inputs): string
     {
         $hash = hash_init('sha256');

@@ -10,7 +10,9 @@ use Deploy\Browser\Page;
 /** Walks through a lesson of the demo class and takes a picture of each main view. */
 final readonly class Tour
 {
-    public function __construct(private Chrome $chrome, private DemoClass $class, private string $folder) {}
+    public function __construct(private Chrome $chrome, private DemoClass $class, private string $folder)
+    {
+    }
 
     public function take(): void
     {

@@ -33,7 +33,7 @@ final class JoinTest extends CragTestCase
 
     public function test_a_code_and_a_name_give_a_seat_and_its_page(): void
     {
-        $session = $this->startSession();
+        $session = $this->newSession();
         $response = $this->post('/join', ['code' => strtolower($session->code()->spaced()), 'name' => ' Tamsin ']);
         $seat = Seat::query()->firstOrFail();
         $response->assertRedirect("/seat/{$seat->id}")->assertCookie(Seat::cookieFor($session->id));
@@ -43,7 +43,7 @@ final class JoinTest extends CragTestCase
 
     public function test_the_same_device_comes_back_to_the_same_seat(): void
     {
-        $session = $this->startSession();
+        $session = $this->newSession();
         [$seat, $token] = $this->seat($session);
         $this->asStudent($seat, $token)->get("/join/{$session->join_code}")->assertRedirect("/seat/{$seat->id}");
         $this->asStudent($seat, $token)->post('/join', ['code' => $session->join_code, 'name' => 'Another'])->assertRedirect("/seat/{$seat->id}");
@@ -52,7 +52,7 @@ final class JoinTest extends CragTestCase
 
     public function test_two_students_of_one_name_are_told_apart(): void
     {
-        $session = $this->startSession();
+        $session = $this->newSession();
         $this->seat($session, 'Aino');
         self::assertSame('aino (2)', $this->seat($session, 'aino')[0]->name);
     }
@@ -69,7 +69,7 @@ final class JoinTest extends CragTestCase
 
     public function test_the_code_of_an_ended_session_is_dead_and_says_so(): void
     {
-        $session = $this->startSession();
+        $session = $this->newSession();
         app(EndSession::class)($session);
         $this->get("/join/{$session->join_code}")->assertOk()->assertSee('has ended');
         $this->followingRedirects()->post('/join', ['code' => $session->join_code, 'name' => 'Tamsin'])->assertSee('has ended');
@@ -78,7 +78,7 @@ final class JoinTest extends CragTestCase
 
     public function test_guessing_is_stopped_and_a_right_code_is_no_guess(): void
     {
-        $session = $this->startSession();
+        $session = $this->newSession();
         for ($i = 0; $i < 45; $i++) {
             $this->get("/join/{$session->join_code}")->assertSee($session->title);
         }
@@ -96,7 +96,7 @@ final class JoinTest extends CragTestCase
     #[TestWith(['aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa'])]
     public function test_a_name_that_is_none_keeps_the_code_and_says_why(string $name): void
     {
-        $session = $this->startSession();
+        $session = $this->newSession();
         $this->post('/join', ['code' => $session->join_code, 'name' => $name])
             ->assertRedirect("/join/{$session->join_code}")->assertSessionHasErrors('name');
         self::assertSame(0, Seat::query()->count());
@@ -104,7 +104,7 @@ final class JoinTest extends CragTestCase
 
     public function test_a_full_session_takes_nobody_more(): void
     {
-        $session = $this->startSession();
+        $session = $this->newSession();
         for ($n = 1; $n <= TakeSeat::MOST_SEATS; $n++) {
             $rows[] = ['id' => sprintf('seat%022d', $n), 'live_session_id' => $session->id, 'n' => $n, 'name' => "S{$n}", 'token_hash' => "h{$n}", 'ink_key' => 'k'];
         }
@@ -115,7 +115,7 @@ final class JoinTest extends CragTestCase
 
     public function test_a_name_with_markup_is_shown_as_text(): void
     {
-        $session = $this->startSession();
+        $session = $this->newSession();
         [$seat, $token] = $this->seat($session, '<b>Jo</b>');
         $this->asStudent($seat, $token)->get("/seat/{$seat->id}")->assertSee('&lt;b&gt;Jo&lt;/b&gt;', false);
     }

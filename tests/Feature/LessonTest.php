@@ -18,6 +18,7 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\CragTestCase;
 
 final class LessonTest extends CragTestCase
@@ -31,7 +32,7 @@ final class LessonTest extends CragTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->session = $this->startSession();
+        $this->session = $this->newSession();
         [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
         $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", [
             'canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke()],
@@ -68,7 +69,7 @@ final class LessonTest extends CragTestCase
         $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas")->assertJsonPath('canvas', $old->id);
     }
 
-    /** @param array<string, mixed> $with */
+    /** @param  array<string, mixed>  $with */
     #[DataProvider('badHandOuts')]
     public function test_a_hand_out_that_cannot_be_says_why_and_changes_nothing(array $with, string $says): void
     {
@@ -209,7 +210,7 @@ final class LessonTest extends CragTestCase
 
     public function test_a_session_that_nobody_joined_has_no_record_and_says_so(): void
     {
-        $empty = $this->startSession('Empty');
+        $empty = $this->newSession('Empty');
         $this->asTeacher()->post("/desk/{$empty->id}/end");
         $this->get("/desk/{$empty->id}/ended")->assertSee('There is no work to keep');
         $this->postJson("/desk/{$empty->id}/record")->assertUnprocessable();
@@ -264,7 +265,10 @@ final class LessonTest extends CragTestCase
         $this->get("/desk/{$this->session->id}")->assertSee('names-hidden');
     }
 
-    /** @param array<string, mixed> $with */
+    /**
+     * @param  array<string, mixed>  $with
+     * @return TestResponse<Response>
+     */
     private function handOut(array $with): TestResponse
     {
         return $this->asTeacher()->post("/desk/{$this->session->id}/hand-out", $with, ['Accept' => 'application/json']);

@@ -12,7 +12,7 @@ final class OperationsTest extends CragTestCase
 {
     public function test_a_finished_stroke_is_stored_announced_and_given_back(): void
     {
-        [$seat, $token] = $this->seat($session = $this->startSession());
+        [$seat, $token] = $this->seat($session = $this->newSession());
         $canvas = $this->canvasOf($seat);
         $stroke = $this->stroke();
         $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$stroke]])
@@ -26,7 +26,7 @@ final class OperationsTest extends CragTestCase
 
     public function test_sending_it_again_stores_nothing_twice_and_gives_the_same_answer(): void
     {
-        [$seat, $token] = $this->seat($this->startSession());
+        [$seat, $token] = $this->seat($this->newSession());
         $canvas = $this->canvasOf($seat);
         $batch = ['canvas' => $canvas->id, 'operations' => [$this->stroke(), $this->stroke()]];
         $first = $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", $batch)->json();
@@ -37,7 +37,7 @@ final class OperationsTest extends CragTestCase
 
     public function test_a_bad_operation_is_refused_with_its_reason_and_the_good_ones_are_kept(): void
     {
-        [$seat, $token] = $this->seat($this->startSession());
+        [$seat, $token] = $this->seat($this->newSession());
         $good = $this->stroke();
         $unreadable = ['id' => 'unreadable-one', 'kind' => 'explode'] + $this->stroke();
         $forbidden = ['id' => 'rub-a-ghost-out', 'kind' => 'remove', 'body' => ['targets' => ['nobody-made-this']]] + $this->stroke();
@@ -53,7 +53,7 @@ final class OperationsTest extends CragTestCase
 
     public function test_an_operation_may_refer_to_one_before_it_in_the_same_batch(): void
     {
-        [$seat, $token] = $this->seat($this->startSession());
+        [$seat, $token] = $this->seat($this->newSession());
         $stroke = $this->stroke();
         $undo = ['id' => 'take-it-back-now', 'kind' => 'withdraw', 'body' => ['target' => $stroke['id']]] + $this->stroke();
         $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$stroke, $undo]])
@@ -63,7 +63,7 @@ final class OperationsTest extends CragTestCase
 
     public function test_operations_are_numbered_through_the_canvas_and_through_the_session(): void
     {
-        $session = $this->startSession();
+        $session = $this->newSession();
         [$one, $tokenOne] = $this->seat($session, 'One');
         [$two, $tokenTwo] = $this->seat($session, 'Two');
         foreach ([[$one, $tokenOne], [$two, $tokenTwo], [$one, $tokenOne]] as [$seat, $token]) {
@@ -74,7 +74,7 @@ final class OperationsTest extends CragTestCase
 
     public function test_what_a_page_missed_is_told_by_number(): void
     {
-        [$seat, $token] = $this->seat($session = $this->startSession());
+        [$seat, $token] = $this->seat($session = $this->newSession());
         $canvas = $this->canvasOf($seat);
         $strokes = [$this->stroke(), $this->stroke(), $this->stroke()];
         $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => $strokes]);
@@ -88,7 +88,7 @@ final class OperationsTest extends CragTestCase
 
     public function test_a_request_that_is_no_batch_changes_nothing(): void
     {
-        [$seat, $token] = $this->seat($this->startSession());
+        [$seat, $token] = $this->seat($this->newSession());
         $canvas = $this->canvasOf($seat)->id;
         $this->asStudent($seat, $token);
         $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => 'x'])->assertUnprocessable();
@@ -102,7 +102,7 @@ final class OperationsTest extends CragTestCase
 
     public function test_ink_that_was_drawn_before_the_end_still_arrives_for_ten_minutes(): void
     {
-        [$seat, $token] = $this->seat($session = $this->startSession());
+        [$seat, $token] = $this->seat($session = $this->newSession());
         $batch = fn (): array => ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]];
         app(EndSession::class)($session);
         $this->travel(9)->minutes();

@@ -72,7 +72,7 @@ abstract class CragTestCase extends TestCase
     }
 
     /** A running session and the cookies of the teacher's device. */
-    protected function startSession(string $title = 'Bridges and Beams'): LiveSession
+    protected function newSession(string $title = 'Bridges and Beams'): LiveSession
     {
         return app(StartSession::class)($this->teacher(), $title);
     }
@@ -127,7 +127,7 @@ abstract class CragTestCase extends TestCase
         ];
     }
 
-    /** @param array<string, string> $cookies */
+    /** @param  array<string, string>  $cookies */
     private function as(array $cookies): static
     {
         $this->defaultCookies = [];

@@ -7,7 +7,9 @@ namespace Crag\Canvas;
 /** Who made an operation: the student of a seat, or the teacher. */
 final readonly class Author
 {
-    private function __construct(public ?string $seat) {}
+    private function __construct(public ?string $seat)
+    {
+    }
 
     public static function seat(string $id): self
     {

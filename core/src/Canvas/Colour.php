@@ -9,7 +9,9 @@ use Stringable;
 /** An opaque colour, written #rrggbb. */
 final readonly class Colour implements Stringable
 {
-    private function __construct(public string $hex) {}
+    private function __construct(public string $hex)
+    {
+    }
 
     /** @throws UnreadableOperation */
     public static function from(string $hex): self

@@ -7,8 +7,10 @@ namespace Crag\Canvas;
 /** The fields of a decoded JSON object, each read as what it must be or refused by name. */
 final readonly class Fields
 {
-    /** @param array<array-key, mixed> $values */
-    public function __construct(private array $values) {}
+    /** @param  array<array-key, mixed>  $values */
+    public function __construct(private array $values)
+    {
+    }
 
     public function has(string $name): bool
     {

@@ -17,9 +17,11 @@ final readonly class History
      * @param  list<string>  $undoable  ids, the next to undo last
      * @param  list<string>  $redoable  ids, the next to redo last
      */
-    private function __construct(private array $undoable, private array $redoable) {}
+    private function __construct(private array $undoable, private array $redoable)
+    {
+    }
 
-    /** @param iterable<Operation> $log in the order of the log */
+    /** @param  iterable<Operation>  $log in the order of the log */
     public static function of(iterable $log, Author $author, Layer $layer): self
     {
         $undoable = $redoable = [];

@@ -17,8 +17,10 @@ final readonly class Ink
 
     private const LONGEST_MS = 3_600_000;
 
-    /** @param list<array{int, int, int, int}> $samples */
-    private function __construct(public array $samples) {}
+    /** @param  list<array{int, int, int, int}>  $samples */
+    private function __construct(public array $samples)
+    {
+    }
 
     /**
      * @param  list<array{int, int, int, int}>  $samples

@@ -7,13 +7,14 @@ namespace Crag\Canvas;
 /** What is known of an operation that another one refers to. */
 final readonly class Known
 {
-    /** @param ?string $objectType the type that an add put on the page; null for other kinds */
+    /** @param  ?string  $objectType the type that an add put on the page; null for other kinds */
     public function __construct(
         public Kind $kind,
         public Layer $layer,
         public Author $author,
         public ?string $objectType = null,
-    ) {}
+    ) {
+    }
 
     public static function of(Operation $operation): self
     {

@@ -9,7 +9,7 @@ final class LateInk
 {
     public const GRACE_MS = 600_000;
 
-    /** @param ?int $endedMs when the session ended, null while it runs; both in milliseconds on one clock */
+    /** @param  ?int  $endedMs when the session ended, null while it runs; both in milliseconds on one clock */
     public static function mayArrive(?int $endedMs, int $nowMs): bool
     {
         return $endedMs === null || $nowMs - $endedMs <= self::GRACE_MS;

@@ -18,7 +18,9 @@ final readonly class MayAppend
      * @param  int  $length  how many operations the log holds
      * @param  array<string, Known>  $known  the operations referred to that the log holds, by id
      */
-    public function __construct(private int $length, private array $known) {}
+    public function __construct(private int $length, private array $known)
+    {
+    }
 
     /** @throws RefusedOperation */
     public function check(Operation $operation): void

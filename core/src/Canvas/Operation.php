@@ -30,7 +30,8 @@ final readonly class Operation
         public Author $author,
         public int $madeAtMs,
         public Effect $effect,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<array-key, mixed>  $json  the decoded JSON form

@@ -9,7 +9,9 @@ use Stringable;
 /** The id that a browser gives an operation; what an add makes is known by the add's id. */
 final readonly class OperationId implements Stringable
 {
-    private function __construct(public string $value) {}
+    private function __construct(public string $value)
+    {
+    }
 
     /** @throws UnreadableOperation unless it is 12 to 32 letters, digits, "-" or "_" */
     public static function from(mixed $value): self

@@ -16,7 +16,9 @@ final readonly class Scene
      * @param  array<string, CanvasObject>  $objects  by id
      * @param  array<string, Layer>  $layers  by the same ids
      */
-    public function __construct(public Backdrop $backdrop, public array $objects, public array $layers) {}
+    public function __construct(public Backdrop $backdrop, public array $objects, public array $layers)
+    {
+    }
 
     /**
      * Operations in the order of the log. One that comes again, known by its id, changes nothing.

@@ -7,10 +7,12 @@ namespace Crag\Checks;
 /** How many canvases stand at each level, and how many have no check. */
 final readonly class LevelTally
 {
-    /** @param array<int, int> $counts by level value */
-    private function __construct(private array $counts, public int $unchecked) {}
+    /** @param  array<int, int>  $counts by level value */
+    private function __construct(private array $counts, public int $unchecked)
+    {
+    }
 
-    /** @param iterable<?Level> $levels one for each canvas; null for one without a check */
+    /** @param  iterable<?Level>  $levels one for each canvas; null for one without a check */
     public static function of(iterable $levels): self
     {
         $counts = array_fill_keys(array_column(Level::cases(), 'value'), 0);

@@ -13,7 +13,7 @@ final class Csv
 {
     private const BYTE_ORDER_MARK = "\u{FEFF}";
 
-    /** @param iterable<list<string|int|null>> $rows */
+    /** @param  iterable<list<string|int|null>>  $rows */
     public static function write(iterable $rows): string
     {
         $csv = self::BYTE_ORDER_MARK;

@@ -10,8 +10,10 @@ use Crag\Canvas\UnreadableOperation;
 /** What lies fixed under all ink of a canvas: a ruling, or a picture of the session's. */
 final readonly class Backdrop
 {
-    /** @param ?string $asset the picture's id, for a picture alone */
-    private function __construct(public BackdropKind $kind, public ?string $asset) {}
+    /** @param  ?string  $asset the picture's id, for a picture alone */
+    private function __construct(public BackdropKind $kind, public ?string $asset)
+    {
+    }
 
     public static function blank(): self
     {

@@ -9,7 +9,9 @@ final readonly class Prompt
 {
     public const LONGEST_WORDS = 2000;
 
-    private function __construct(public string $words, public Backdrop $backdrop) {}
+    private function __construct(public string $words, public Backdrop $backdrop)
+    {
+    }
 
     /** @throws InvalidPrompt */
     public static function of(string $words, Backdrop $backdrop): self

@@ -79,6 +79,8 @@ final class SceneSvg
 
         return Xml::element('g', [
             'font-family' => self::FONT, 'font-size' => $text->size, 'fill' => $text->colour->hex,
+            // Letters stand where their widths put them, not on whole pixels: as a browser's canvas sets them.
+            'text-rendering' => 'geometricPrecision',
         ], $lines);
     }
 }

@@ -7,7 +7,7 @@ namespace Crag\Render;
 /** The little writing of XML that drawing needs. */
 final class Xml
 {
-    /** @param array<string, string|int|float> $attributes */
+    /** @param  array<string, string|int|float>  $attributes */
     public static function element(string $name, array $attributes, string $inside = ''): string
     {
         $markup = '<'.$name;

@@ -16,9 +16,11 @@ final readonly class JoinCode implements Stringable
 
     public const ALPHABET = 'CDFGHJKMNPQRTWXY34679';
 
-    private function __construct(public string $value) {}
+    private function __construct(public string $value)
+    {
+    }
 
-    /** @param callable(int, int): int $draw a whole number between two, both included */
+    /** @param  callable(int, int): int  $draw a whole number between two, both included */
     public static function draw(callable $draw): self
     {
         $code = '';

@@ -12,7 +12,9 @@ final readonly class PersonName implements Stringable
 {
     public const LONGEST = 40;
 
-    private function __construct(public string $value) {}
+    private function __construct(public string $value)
+    {
+    }
 
     /** @throws InvalidName when nothing that can be seen is left, or it is too long */
     public static function read(string $typed): self

@@ -13,7 +13,7 @@ final class Logs
 {
     public const SEAT = 'seat-one';
 
-    /** @param array<string, mixed> $body */
+    /** @param  array<string, mixed>  $body */
     public static function operation(string $id, string $kind, array $body = [], ?string $seat = self::SEAT): Operation
     {
         return Operation::read(

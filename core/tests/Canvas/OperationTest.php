@@ -37,7 +37,7 @@ final class OperationTest extends TestCase
         self::assertSame(['one', 'twothree four'], $add->object->lines());
     }
 
-    /** @param array<string, mixed> $changes */
+    /** @param  array<string, mixed>  $changes */
     #[DataProvider('unreadable')]
     public function test_what_is_not_an_operation_is_refused_with_the_reason(array $changes, string $reason): void
     {

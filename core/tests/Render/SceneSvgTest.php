@@ -97,7 +97,7 @@ final class SceneSvgTest extends TestCase
         }
     }
 
-    /** @param list<array{int, int, int, int}> $samples */
+    /** @param  list<array{int, int, int, int}>  $samples */
     private static function stroke(array $samples): Stroke
     {
         return new Stroke(Colour::from('#25323b'), 40, Ink::of($samples));

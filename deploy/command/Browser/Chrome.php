@@ -26,7 +26,9 @@ final class Chrome
     /** @var list<Page> */
     private array $pages = [];
 
-    private function __construct(private readonly Child $driver, private readonly int $port, private readonly string $folder) {}
+    private function __construct(private readonly Child $driver, private readonly int $port, private readonly string $folder)
+    {
+    }
 
     public static function start(): self
     {

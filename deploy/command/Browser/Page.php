@@ -16,7 +16,9 @@ final class Page
 {
     public const PATIENCE = 10.0;
 
-    public function __construct(public readonly RemoteWebDriver $driver) {}
+    public function __construct(public readonly RemoteWebDriver $driver)
+    {
+    }
 
     /** The page's size, exactly, whatever the window's frame takes. */
     public function emulate(int $width, int $height, bool $dark = false): void
@@ -211,7 +213,7 @@ final class Page
     {
         $complaints = [];
         foreach ($this->driver->manage()->getLog('browser') as $entry) {
-            if (in_array($entry['level'], ['SEVERE', 'WARNING'], true)) {
+            if ($entry['level'] === 'SEVERE') {
                 $complaints[] = $entry['message'];
             }
         }
@@ -228,7 +230,7 @@ final class Page
         }
     }
 
-    /** @param list<array<string, mixed>> $sources */
+    /** @param  list<array<string, mixed>>  $sources */
     private function perform(array $sources): void
     {
         $this->driver->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => $sources]);

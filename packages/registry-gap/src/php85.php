@@ -5,7 +5,7 @@ declare(strict_types=1);
 // Functions of PHP 8.5, for the framework code that expects their polyfill.
 
 if (! function_exists('array_first')) {
-    /** @param array<array-key, mixed> $array */
+    /** @param  array<array-key, mixed>  $array */
     function array_first(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_first($array)];
@@ -13,7 +13,7 @@ if (! function_exists('array_first')) {
 }
 
 if (! function_exists('array_last')) {
-    /** @param array<array-key, mixed> $array */
+    /** @param  array<array-key, mixed>  $array */
     function array_last(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_last($array)];

@@ -50,6 +50,7 @@ export function drawText(context: CanvasRenderingContext2D, text: Text): void {
     context.fillStyle = text.colour;
     context.textBaseline = 'alphabetic';
     context.textAlign = 'left';
+    context.textRendering = 'geometricPrecision';
     text.text.split('\n').forEach((line, i) => {
         context.fillText(line, text.x / TENTHS, text.y / TENTHS + text.size * (ASCENT + i * LINE_HEIGHT));
     });

@@ -13,7 +13,7 @@ export interface PenListener {
     /** Samples of a stroke as it grows; `first` is how many came before. */
     grow(id: string, samples: Sample[], first: number): void;
     finish(id: string, samples: Sample[]): void;
-    /** Where the eraser went, in units. */
+    /** A place that the eraser went over, in units: as near to the next as needed to miss nothing. */
     erase(x: number, y: number): void;
     eraseEnd(): void;
     /** A tap with the text tool, in units. */
@@ -26,6 +26,8 @@ const EVEN = 128;
 const CLOSEST = 4;
 /** A line that never ends is stored in pieces of so many samples. */
 const LONGEST = 2000;
+/** Between two places that the eraser looks at, in units. */
+const RUB_STEP = 8;
 
 /** Collects what mouse, touch and stylus do on a page. One pointer writes at a time. */
 export function listenToPen(surface: HTMLElement, view: View, settings: PenSettings, to: PenListener): void {
@@ -34,10 +36,21 @@ export function listenToPen(surface: HTMLElement, view: View, settings: PenSetti
     let id = '';
     let began = 0;
     let samples: Sample[] = [];
+    let rubbed: [number, number] | null = null;
 
     const place = (event: MouseEvent): [number, number] => {
         const box = surface.getBoundingClientRect();
         return [(event.clientX - box.left) * view.unitsPerPixel, (event.clientY - box.top) * view.unitsPerPixel];
+    };
+
+    /** A fast hand leaves wide gaps between its events; the eraser fills them. */
+    const rub = (x: number, y: number): void => {
+        const [fromX, fromY] = rubbed ?? [x, y];
+        const steps = Math.max(1, Math.ceil(Math.hypot(x - fromX, y - fromY) / RUB_STEP));
+        for (let i = 1; i <= steps; i++) {
+            to.erase(fromX + ((x - fromX) * i) / steps, fromY + ((y - fromY) * i) / steps);
+        }
+        rubbed = [x, y];
     };
 
     const begin = (event: PointerEvent): void => {
@@ -78,7 +91,8 @@ export function listenToPen(surface: HTMLElement, view: View, settings: PenSetti
         if (tool === 'pen') {
             begin(event);
         } else {
-            to.erase(...place(event));
+            rubbed = null;
+            rub(...place(event));
         }
     });
 
@@ -89,7 +103,7 @@ export function listenToPen(surface: HTMLElement, view: View, settings: PenSetti
         const coalesced = event.getCoalescedEvents?.() ?? [];
         const events = coalesced.length > 0 ? coalesced : [event];
         if (tool === 'eraser') {
-            events.forEach((one) => to.erase(...place(one)));
+            events.forEach((one) => rub(...place(one)));
             return;
         }
         add(events);

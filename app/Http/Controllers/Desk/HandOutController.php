@@ -23,7 +23,9 @@ use Illuminate\Validation\ValidationException;
 /** Words and a backdrop to every canvas. */
 final class HandOutController
 {
-    public function __construct(private readonly HandOut $handOut) {}
+    public function __construct(private readonly HandOut $handOut)
+    {
+    }
 
     public function store(Request $request, LiveSession $session, StorePicture $storePicture): Response
     {

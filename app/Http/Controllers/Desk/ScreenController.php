@@ -14,7 +14,9 @@ use Illuminate\Validation\Rules\Enum;
 /** The teacher chooses what the class screen shows. */
 final class ScreenController
 {
-    public function __construct(private readonly Shown $shown) {}
+    public function __construct(private readonly Shown $shown)
+    {
+    }
 
     public function view(Request $request, LiveSession $session): Response
     {

@@ -12,7 +12,6 @@ use App\Models\Canvas;
 use App\Models\LoggedOperation;
 use App\Models\Seat;
 use Illuminate\Contracts\View\View;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 

@@ -14,7 +14,9 @@ final readonly class Stroke implements CanvasObject
 {
     public const TYPE = 'stroke';
 
-    public function __construct(public Colour $colour, public int $width, public Ink $ink) {}
+    public function __construct(public Colour $colour, public int $width, public Ink $ink)
+    {
+    }
 
     public static function read(Fields $fields): self
     {

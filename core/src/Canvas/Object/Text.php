@@ -28,7 +28,8 @@ final readonly class Text implements CanvasObject
         public int $size,
         public Colour $colour,
         public string $text,
-    ) {}
+    ) {
+    }
 
     public static function read(Fields $fields): self
     {

@@ -12,7 +12,9 @@ use Crag\Canvas\SceneDraft;
 /** Puts an object on the page, above what is there. */
 final readonly class Add implements Effect
 {
-    public function __construct(public CanvasObject $object) {}
+    public function __construct(public CanvasObject $object)
+    {
+    }
 
     public function kind(): Kind
     {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Kind;
 use Crag\Canvas\Fields;
+use Crag\Canvas\Kind;
 use Crag\Canvas\Operation;
 use Crag\Canvas\SceneDraft;
 use Crag\Canvas\UnreadableOperation;
@@ -13,8 +13,10 @@ use Crag\Canvas\UnreadableOperation;
 /** Sets some fields of an object anew; the latest change to a field holds. */
 final readonly class Change implements Effect
 {
-    /** @param array<string, mixed> $set */
-    public function __construct(public string $target, public array $set) {}
+    /** @param  array<string, mixed>  $set */
+    public function __construct(public string $target, public array $set)
+    {
+    }
 
     public function kind(): Kind
     {

@@ -11,7 +11,9 @@ use Crag\Canvas\SceneDraft;
 /** Redo: the operation that it names counts again. Read by {@see \Crag\Canvas\Scene::fold} before anything is applied. */
 final readonly class Reinstate implements Effect
 {
-    public function __construct(public string $target) {}
+    public function __construct(public string $target)
+    {
+    }
 
     public function kind(): Kind
     {
@@ -28,5 +30,7 @@ final readonly class Reinstate implements Effect
         return [$this->target];
     }
 
-    public function apply(SceneDraft $draft, Operation $operation): void {}
+    public function apply(SceneDraft $draft, Operation $operation): void
+    {
+    }
 }

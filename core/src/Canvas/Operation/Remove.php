@@ -11,8 +11,10 @@ use Crag\Canvas\SceneDraft;
 /** Takes objects off the page: one rub of the eraser. */
 final readonly class Remove implements Effect
 {
-    /** @param list<string> $targets */
-    public function __construct(private array $targets) {}
+    /** @param  list<string>  $targets */
+    public function __construct(private array $targets)
+    {
+    }
 
     public function kind(): Kind
     {

@@ -12,7 +12,9 @@ use Crag\Prompt\Backdrop;
 /** Puts a backdrop under all ink; no ink is touched. */
 final readonly class SetBackdrop implements Effect
 {
-    public function __construct(public Backdrop $backdrop) {}
+    public function __construct(public Backdrop $backdrop)
+    {
+    }
 
     public function kind(): Kind
     {

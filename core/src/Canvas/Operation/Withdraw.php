@@ -11,7 +11,9 @@ use Crag\Canvas\SceneDraft;
 /** Undo: the operation that it names counts as not made, until it is reinstated. Read by {@see \Crag\Canvas\Scene::fold} before anything is applied. */
 final readonly class Withdraw implements Effect
 {
-    public function __construct(public string $target) {}
+    public function __construct(public string $target)
+    {
+    }
 
     public function kind(): Kind
     {
@@ -28,5 +30,7 @@ final readonly class Withdraw implements Effect
         return [$this->target];
     }
 
-    public function apply(SceneDraft $draft, Operation $operation): void {}
+    public function apply(SceneDraft $draft, Operation $operation): void
+    {
+    }
 }

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Deploy;
+
+use PDO;
+
+/** Says what is missing or wrong, and how to mend it. Changes nothing. */
+final class Doctor
+{
+    private int $wrong = 0;
+
+    public function run(Options $options): int
+    {
+        $root = Setup::root();
+        $packages = Requirements::missingPackages(false);
+        $this->check('Debian packages', $packages === [], 'apt-get install -y --no-install-recommends '.implode(' ', $packages));
+        $browser = array_diff(Requirements::missingPackages(true), $packages);
+        $this->check('Browser for tests and pictures', $browser === [], 'apt-get install -y --no-install-recommends '.implode(' ', $browser).' (./crag test does it)');
+        $programs = Requirements::missingPrograms();
+        $this->check('Composer, Node.js and npm', $programs === [], 'Install '.implode(', ', $programs).'.');
+        $this->check('PHP packages', is_file("{$root}/vendor/autoload.php"), './crag serve installs them.');
+        $this->check('Browser packages', is_dir("{$root}/node_modules/bootstrap"), './crag serve installs them.');
+        $this->check('Built pages', is_file("{$root}/public/build/manifest.json"), './crag serve builds them.');
+        $this->check('The storage folder can be written', is_writable("{$root}/storage"), "chown -R \$(id -un) {$root}/storage");
+        $socket = strlen("{$root}/storage/run/serve-65535/publish.sock");
+        $this->check('The path is short enough for sockets', $socket <= 107, 'Move the project to a folder with a shorter path.');
+        $free = disk_free_space($root);
+        $this->check('Room on the disk', $free !== false && $free > 500e6, 'Less than 500 MB are free; make room.');
+        $this->database("{$root}/storage/data/crag.sqlite");
+        $this->ports();
+        Console::say($this->wrong === 0 ? 'Nothing is wrong.' : "{$this->wrong} to mend.");
+
+        return $this->wrong === 0 ? 0 : 1;
+    }
+
+    private function check(string $what, bool $holds, string $mend): void
+    {
+        Console::say(($holds ? '  ok    ' : '  WRONG ').$what.($holds ? '' : "\n        {$mend}"));
+        $this->wrong += $holds ? 0 : 1;
+    }
+
+    private function database(string $file): void
+    {
+        if (! is_file($file) || ! extension_loaded('pdo_sqlite')) {
+            Console::say('  -     No data yet in storage/data');
+
+            return;
+        }
+        $found = (new PDO("sqlite:{$file}"))->query('pragma quick_check');
+        $answer = $found === false ? 'it cannot be read' : $found->fetchColumn();
+        $this->check('The database is sound', $answer === 'ok', "SQLite says: {$answer}. Restore the last backup (docs/operating.md).");
+    }
+
+    /** Instances that left their marks: running, or killed. */
+    private function ports(): void
+    {
+        foreach (glob(Setup::root().'/storage/run/*/nginx.started') ?: [] as $file) {
+            $name = basename(dirname($file));
+            $runs = is_dir('/proc/'.(int) file_get_contents($file));
+            $this->check("Instance {$name} ".($runs ? 'is running' : 'was killed'), $runs, 'Its next start puts that right.');
+        }
+    }
+}

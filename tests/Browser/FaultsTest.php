@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Browser\Page;
+use Tests\Support\BrowserTestCase;
+
+/** What breaks in a real lesson: nothing that was finished is lost, and nothing is there twice. */
+final class FaultsTest extends BrowserTestCase
+{
+    public function test_strokes_drawn_offline_arrive_once_even_after_a_crash(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $student = $this->join('Solveig', $code);
+        $this->line($student, .2);
+        $student->until(fn (): bool => $this->stored('Solveig') === 1, 'the first stroke');
+
+        $student->offline(true);
+        $this->line($student, .4);
+        $this->line($student, .6);
+        $student->waitForText('#saved', 'Offline — 2 strokes kept here');
+        self::assertSame(1, $this->stored('Solveig'));
+        $inked = $this->inked($student, '#page');
+
+        $student->offline(false);
+        $student->driver->navigate()->refresh();
+        $student->find('#page-frame[data-ready]');
+        $student->waitForText('#saved', 'Saved');
+        $student->until(fn (): bool => $this->stored('Solveig') === 3, 'all three, once');
+        self::assertSame($inked, $this->inked($student, '#page'));
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile') > 0, 'them in the grid');
+        usleep(700_000);
+        self::assertSame(3, $this->stored('Solveig'));
+    }
+
+    public function test_php_killed_in_the_lesson_and_started_again_loses_nothing(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $student = $this->join('Ikenna', $code);
+        $this->line($student, .2);
+        $student->until(fn (): bool => $this->stored('Ikenna') === 1, 'the first stroke');
+
+        self::$crag->child('php-fpm')->stop(signal: SIGKILL);
+        $this->line($student, .4);
+        $this->line($student, .6);
+        $student->waitForText('#saved', '2 strokes kept here');
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile .page') > 0, 'wet ink that still flows');
+        self::$crag->startOne('php-fpm');
+        $student->waitForText('#saved', 'Saved', 30);
+        self::assertSame(3, $this->stored('Ikenna'));
+        $this->assertGridAgrees($teacher, 3);
+    }
+
+    public function test_nginx_restarted_under_an_open_lesson_loses_nothing(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $student = $this->join('Wren', $code);
+        $student->draw('#page-frame', [[.2, .2], [.5, .3]], lift: false);
+        self::$crag->child('nginx')->stop(signal: SIGKILL);
+        $student->lift();
+        $this->line($student, .6);
+        $student->waitForText('#saved', '2 strokes kept here');
+        self::$crag->startOne('nginx');
+        $student->waitForText('#saved', 'Saved', 30);
+        self::assertSame(2, $this->stored('Wren'));
+        $this->assertGridAgrees($teacher, 2);
+        // And the socket is back: ink flows before the pen is lifted.
+        $before = $this->inked($teacher, '.tile .page');
+        $teacher->until(fn (): bool => ! $teacher->find('#connection')->isDisplayed(), 'the desk to be live again', 20);
+        $student->until(function () use ($student, $teacher, $before): bool {
+            $student->draw('#page-frame', [[.2, .8], [.8, .8]]);
+
+            return $this->inked($teacher, '.tile .page') > $before;
+        }, 'ink to flow again', 20);
+    }
+
+    public function test_two_tabs_of_one_seat_show_the_same_canvas(): void
+    {
+        [, $code] = $this->startLesson();
+        $student = $this->join('Otis', $code);
+        $address = $student->driver->getCurrentURL();
+        $first = $student->driver->getWindowHandle();
+        $student->driver->switchTo()->newWindow('tab');
+        $student->visit($address)->find('#page-frame[data-ready]');
+        $student->emulate(1280, 800);
+        $this->line($student, .3);
+        $student->until(fn (): bool => $this->stored('Otis') === 1, 'the stroke');
+        $second = $this->inked($student, '#page');
+        $student->driver->switchTo()->window($first);
+        $student->until(fn (): bool => $this->inked($student, '#page') === $second, 'the other tab\'s stroke');
+    }
+
+    public function test_without_a_socket_the_page_polls_and_says_so(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $student = $this->person('Hana');
+        // A school's proxy that swallows sockets.
+        $student->developer('Page.addScriptToEvaluateOnNewDocument', ['source' => 'window.WebSocket = class extends EventTarget { constructor() { super(); this.readyState = 0; setTimeout(() => { this.readyState = 3; this.dispatchEvent(new Event("close")); }, 50); } close() {} static CONNECTING = 0; static OPEN = 1; };']);
+        $student->visit(self::$crag->address().'/join/'.$code)->type('#name', 'Hana')->click('.btn-go');
+        $student->find('#page-frame[data-ready]');
+        $student->waitForText('#saved', 'slow connection');
+        $this->line($student, .3);
+        $student->until(fn (): bool => $this->stored('Hana') === 1, 'the stroke');
+        $teacher->press('h')->type('#handout-words', 'Now the frame.')->click('#handout .btn-go');
+        $student->waitForText('#prompt-words', 'Now the frame.');
+        $teacher->until(fn (): bool => $teacher->find('.tile')->getAttribute('data-state') === 'drawing', 'a polling student to count as here');
+    }
+
+    public function test_a_student_cannot_open_what_is_not_theirs(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $victim = $this->join('Esme', $code);
+        $thief = $this->join('Gus', $code);
+        $seat = basename($victim->driver->getCurrentURL());
+        $session = basename($teacher->driver->getCurrentURL());
+        foreach (["/seat/{$seat}", "/seat/{$seat}/canvas", "/desk/{$session}", "/screen/{$session}"] as $path) {
+            self::assertSame(403, $thief->run('const r = await fetch(arguments[0]); return r.status', $path), $path);
+        }
+        foreach (["/live/seat/{$session}/{$seat}", "/live/desk/{$session}", "/live/screen/{$session}"] as $path) {
+            self::assertSame('shut', $this->knock($thief, $path), $path);
+        }
+        self::assertSame('open', $this->knock($victim, "/live/seat/{$session}/{$seat}"));
+
+        // Ink with a key that the desk does not know, or for another's canvas, is not shown.
+        $canvas = $this->sql('select id from canvases where seat_id = ?', [$seat]);
+        $own = basename($thief->driver->getCurrentURL());
+        $forged = json_encode(['k' => $this->sql('select ink_key from seats where id = ?', [$own]), 'c' => $canvas, 'o' => 'forged-stroke', 's' => ['#a8452e', 400], 'i' => 0, 'p' => '0A+AAv8BABAQAAAQEAAA']);
+        $thief->run('const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => s.send(arguments[1]);', "/live/seat/{$session}/{$own}", $forged);
+        usleep(800_000);
+        self::assertSame(0, $this->inked($teacher, '.tile:nth-child(1)'));
+    }
+
+    private function line(Page $page, float $y): void
+    {
+        $page->draw('#page-frame', [[.2, $y], [.4, $y + .05], [.6, $y], [.8, $y + .05]]);
+    }
+
+    private function knock(Page $page, string $path): mixed
+    {
+        return $page->run('return await new Promise((told) => { const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => told("open"); s.onclose = () => told("shut"); })', $path);
+    }
+
+    /** The grid shows just what a grid opened now shows, and the database holds so many strokes. */
+    private function assertGridAgrees(Page $teacher, int $strokes): void
+    {
+        $teacher->until(fn (): bool => $teacher->find('.tile')->getAttribute('data-state') !== 'away', 'the student to be back', 20);
+        $fresh = $this->person('second look');
+        foreach ($teacher->driver->manage()->getCookies() as $cookie) {
+            if ($cookie->getName() === 'crag_teacher') {
+                $fresh->visit(self::$crag->address().'/up');
+                $fresh->driver->manage()->addCookie(['name' => 'crag_teacher', 'value' => $cookie->getValue(), 'path' => '/']);
+            }
+        }
+        $fresh->visit($teacher->driver->getCurrentURL())->find('#grid[data-ready]');
+        $expected = $this->inked($fresh, '.tile .page');
+        self::assertGreaterThan(20 * $strokes, $expected);
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile .page') === $expected, "the grid to show {$expected} inked pixels", 20);
+    }
+}

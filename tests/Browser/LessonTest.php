@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Browser\Page;
+use Tests\Support\BrowserTestCase;
+
+/** A teacher and two students in three browsers, and the class screen in a fourth, from start to end. */
+final class LessonTest extends BrowserTestCase
+{
+    private const LINE = [[.2, .3], [.3, .4], [.4, .3], [.5, .45], [.6, .3]];
+
+    public function test_a_lesson_from_start_to_end(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $tamsin = $this->join('Tamsin', $code);
+        $rafe = $this->join('Rafe', $code, 390, 844);
+        $teacher->until(fn (): bool => count($teacher->all('.tile')) === 2, 'both tiles');
+
+        $this->drawing($teacher, $tamsin, $rafe);
+        $this->typing($teacher, $tamsin);
+        $this->undoing($tamsin);
+        $this->handingOut($teacher, $tamsin, $rafe);
+        $screen = $this->showing($teacher);
+        $this->checking($teacher);
+        $this->ending($teacher, $tamsin, $screen, $code);
+
+        foreach ([$teacher, $tamsin, $rafe, $screen] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+
+    private function drawing(Page $teacher, Page $tamsin, Page $rafe): void
+    {
+        $tamsin->draw('#page-frame', self::LINE, 'pen', lift: false);
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 20, 'ink in the grid before the pen is lifted');
+        self::assertSame(0, $this->stored('Tamsin'));
+        $teacher->waitForText('.tile:nth-child(1)', 'drawing now');
+        $tamsin->lift('pen');
+        $tamsin->waitForText('#saved', 'Saved');
+        $tamsin->until(fn (): bool => $this->stored('Tamsin') === 1, 'the stroke to be stored');
+
+        $rafe->draw('#page-frame', self::LINE, 'touch');
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(2)') > 20, 'a finger\'s ink');
+        $rafe->until(fn (): bool => $this->stored('Rafe') === 1, 'the finger\'s stroke');
+    }
+
+    private function typing(Page $teacher, Page $tamsin): void
+    {
+        $teacher->run('document.querySelector(".tile-open").click()');
+        $before = $this->inked($teacher, '#closeup-page');
+        $tamsin->click('[data-tool="text"]')->draw('#page-frame', [[.3, .6]]);
+        $tamsin->seen('.page-typing')->sendKeys('F = 80');
+        $teacher->until(fn (): bool => $this->inked($teacher, '#closeup-page') > $before + 100, 'words in the close-up while they are typed', 1.4);
+        $tamsin->seen('.page-typing')->sendKeys(' N');
+        $tamsin->press("\u{E00C}");
+        $tamsin->until(fn (): bool => str_contains((string) $this->sql("select group_concat(body) from operations where body like '%\"text\"%'"), 'F = 80 N'), 'the words to be stored');
+        $tamsin->click('[data-tool="pen"]');
+        $teacher->press("\u{E00C}");
+    }
+
+    private function undoing(Page $tamsin): void
+    {
+        $all = $this->inked($tamsin, '#page');
+        $tamsin->click('[data-tool="eraser"]')->draw('#page-frame', [[.35, .2], [.35, .5]]);
+        $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') < $all, 'the stroke to be rubbed out');
+        $tamsin->click('#undo');
+        $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === $all, 'the stroke to come back');
+        $tamsin->click('#redo');
+        $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') < $all, 'the stroke to go again');
+        $tamsin->press("\u{E009}", 'z');
+        $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === $all, 'the stroke to come back by key');
+        $tamsin->click('#empty');
+        $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === 0, 'an empty page');
+        $tamsin->press("\u{E009}", 'z');
+        $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === $all, 'everything to come back');
+        $tamsin->click('[data-tool="pen"]')->waitForText('#saved', 'Saved');
+        $tamsin->driver->navigate()->refresh();
+        $tamsin->find('#page-frame[data-ready]');
+        $tamsin->until(fn (): bool => abs($this->inked($tamsin, '#page') - $all) < 3, 'the same page after a reload');
+    }
+
+    private function handingOut(Page $teacher, Page $tamsin, Page $rafe): void
+    {
+        $teacher->press('h')->type('#handout-words', 'Find the moment about the pivot.');
+        self::assertStringContainsString('2 canvases', $teacher->text('#handout-effect'));
+        $teacher->click('#handout input[value="squared"]')->click('#handout .btn-go');
+        foreach ([$tamsin, $rafe] as $student) {
+            $student->waitForText('#prompt-words', 'Find the moment');
+            $student->until(fn (): bool => str_ends_with((string) $student->run('return document.querySelector(".page-backdrop").src'), '/backdrop/squared.svg'), 'the squares');
+            self::assertGreaterThan(0, $this->inked($student, '#page'));
+        }
+        $teacher->waitForText('#now', 'Find the moment');
+    }
+
+    private function showing(Page $teacher): Page
+    {
+        $teacher->click('#door-button')->find('#door .door-qr svg');
+        $teacher->press("\u{E00C}");
+        $link = $teacher->find('.lineup a')->getAttribute('href');
+        $screen = $this->person('class screen')->visit((string) $link);
+        $screen->waitForText('#shown', 'Find the moment');
+        $teacher->run('document.querySelector(".tile-open").focus()');
+        $teacher->press('s');
+        $screen->until(fn (): bool => (bool) $screen->run('return document.querySelector(".shown-canvas")?.naturalWidth > 0'), 'the showcase');
+        self::assertStringNotContainsString('Tamsin', (string) $screen->driver->getPageSource());
+        $teacher->click('#showcase-named');
+        $screen->waitForText('#shown', 'Tamsin');
+        $teacher->click('#screen-join');
+        $screen->find('.shown-qr svg');
+
+        return $screen;
+    }
+
+    private function checking(Page $teacher): void
+    {
+        $teacher->run('document.querySelector(".tile-open").focus()');
+        $teacher->press('3');
+        $teacher->waitForText('#tally > [data-level="3"]', '1');
+        $teacher->press("\u{E014}")->press("\u{E007}");
+        $teacher->seen('#closeup');
+        $teacher->click('#closeup [data-level="1"]');
+        $teacher->waitForText('#tally > [data-level="1"]', '1');
+        $teacher->press("\u{E00C}")->press('n');
+        $teacher->waitForText('#names', 'Names off');
+        $teacher->waitForText('.tile:nth-child(1)', 'Seat 1');
+        self::assertStringNotContainsString('Tamsin', $teacher->text('#grid'));
+        $teacher->press('n')->waitForText('.tile:nth-child(1)', 'Tamsin');
+    }
+
+    private function ending(Page $teacher, Page $tamsin, Page $screen, string $code): void
+    {
+        $teacher->run('window.confirm = () => true');
+        $teacher->click('#end');
+        $tamsin->waitForText('main', 'The session has ended');
+        $screen->waitForText('#shown', 'The session has ended');
+        self::assertCount(1, $tamsin->all('a[href$="work.pdf"]'));
+        self::assertCount(1, $tamsin->all('.take-home a[href$=".png"]'));
+        $teacher->click('#record button');
+        $teacher->until(fn (): bool => $teacher->all('#record a[href$="record.pdf"]') !== [], 'the record', 20);
+        $late = $this->person('late')->visit(self::$crag->address().'/join/'.$code);
+        self::assertStringContainsString('has ended', $late->text('main'));
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Deploy\Browser\Chrome;
+use Deploy\Browser\Page;
+use Deploy\Folder;
+use Deploy\Instance;
+use Deploy\Port;
+use Deploy\Setup;
+use PDO;
+use PHPUnit\Framework\TestCase;
+use Throwable;
+
+/** A Crag of its own with real sockets and a real database, and real browsers, one for each person. */
+abstract class BrowserTestCase extends TestCase
+{
+    protected static Instance $crag;
+
+    protected static Chrome $chrome;
+
+    /** @var array<string, Page> */
+    private array $people = [];
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$crag = Instance::fresh('test', '127.0.0.1', Port::free(), false);
+        self::$crag->start();
+        self::$chrome = Chrome::start();
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$chrome->stop();
+        self::$crag->stop();
+        self::$crag->removeAll();
+    }
+
+    protected function tearDown(): void
+    {
+        foreach ($this->people as $page) {
+            $page->quit();
+        }
+        $this->people = [];
+    }
+
+    protected function onNotSuccessfulTest(Throwable $t): never
+    {
+        $folder = Setup::root().'/storage/run/failed';
+        Folder::make($folder);
+        foreach ($this->people as $who => $page) {
+            try {
+                $file = "{$folder}/".preg_replace('/\W+/', '-', $this->name().'-'.$who).'.png';
+                $page->screenshot($file);
+                fwrite(STDERR, "\n{$who}: {$page->driver->getCurrentURL()} {$file}\n".implode("\n", $page->complaints())."\n");
+            } catch (Throwable) {
+                // The picture is a help, not the finding.
+            }
+        }
+        parent::onNotSuccessfulTest($t);
+    }
+
+    /** A browser of somebody's own. */
+    protected function person(string $who, int $width = 1280, int $height = 800): Page
+    {
+        return $this->people[$who] = self::$chrome->open($width, $height);
+    }
+
+    /** @return array{Page, string} the teacher's desk, and the join code */
+    protected function startLesson(string $title = 'Bridges and Beams'): array
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address());
+        $teacher->type('#name', 'Ms Okafor-Lind')->type('#title', $title)->click('.btn-slate');
+        $teacher->find('#grid[data-ready]');
+
+        return [$teacher, str_replace(' ', '', $teacher->text('#door-button'))];
+    }
+
+    protected function join(string $name, string $code, int $width = 1280, int $height = 800): Page
+    {
+        $student = $this->person($name, $width, $height)->visit(self::$crag->address().'/join/'.$code);
+        $student->type('#name', $name)->click('.btn-go');
+        $student->find('#page-frame[data-ready]');
+
+        return $student;
+    }
+
+    /** @param  list<mixed>  $values */
+    protected function sql(string $query, array $values = []): mixed
+    {
+        $database = new PDO('sqlite:'.self::$crag->data.'/crag.sqlite', options: [PDO::ATTR_TIMEOUT => 5]);
+        $statement = $database->prepare($query);
+        $statement->execute($values);
+
+        return $statement->fetchColumn();
+    }
+
+    /**
+     * How many strokes of a student are stored.
+     *
+     * @phpstan-impure
+     */
+    protected function stored(string $name): int
+    {
+        $n = $this->sql('select count(*) from operations o join seats s on s.id = o.seat_id where s.name = ? and o.kind = ?', [$name, 'add']);
+
+        return is_numeric($n) ? (int) $n : 0;
+    }
+
+    /** How many pixels of the page are not white, on the surfaces under a selector. */
+    protected function inked(Page $page, string $selector): int
+    {
+        $n = $page->run(<<<'JS'
+            let inked = 0;
+            for (const canvas of document.querySelectorAll(arguments[0] + ' canvas')) {
+                const { data } = canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height);
+                for (let i = 3; i < data.length; i += 4) inked += data[i] > 40 ? 1 : 0;
+            }
+            return inked;
+            JS, $selector);
+
+        return is_numeric($n) ? (int) $n : 0;
+    }
+}

@@ -15,17 +15,20 @@ final class Child
     /**
      * @param  list<string>  $command
      * @param  array<string, string>  $environment
+     * @param  list<string>  $stale  what it leaves behind when it is killed and must not find when it starts
      */
     public function __construct(
         public readonly string $name,
         private readonly array $command,
         private readonly string $log,
         private readonly array $environment,
+        private readonly array $stale = [],
     ) {
     }
 
     public function start(): void
     {
+        array_map(static fn (string $file): bool => @unlink($file), $this->stale);
         // Should this process be killed outright, the kernel ends the child with it.
         $leash = Shell::has('setpriv') ? ['setpriv', '--pdeathsig', 'TERM', '--'] : [];
         $process = proc_open(

@@ -113,7 +113,8 @@ final class Instance
     /** @param  list<string>  $command */
     public function launch(string $name, array $command): void
     {
-        $child = $this->children[$name] = new Child($name, $command, "{$this->run}/{$name}.out", $this->environment());
+        $stale = $name === 'nginx' ? ["{$this->run}/publish.sock"] : [];
+        $child = $this->children[$name] = new Child($name, $command, "{$this->run}/{$name}.out", $this->environment(), $stale);
         $child->start();
         file_put_contents("{$this->run}/{$name}.started", (string) $child->pid());
     }

@@ -88,6 +88,7 @@ final class FaultsTest extends BrowserTestCase
         $this->line($student, .3);
         $student->until(fn (): bool => $this->stored('Otis') === 1, 'the stroke');
         $second = $this->inked($student, '#page');
+        self::assertGreaterThan(100, $second);
         $student->driver->switchTo()->window($first);
         $student->until(fn (): bool => $this->inked($student, '#page') === $second, 'the other tab\'s stroke');
     }
@@ -106,6 +107,7 @@ final class FaultsTest extends BrowserTestCase
         $teacher->press('h')->type('#handout-words', 'Now the frame.')->click('#handout .btn-go');
         $student->waitForText('#prompt-words', 'Now the frame.');
         $teacher->until(fn (): bool => $teacher->find('.tile')->getAttribute('data-state') === 'drawing', 'a polling student to count as here');
+        self::assertSame(1, $this->stored('Hana'));
     }
 
     public function test_a_student_cannot_open_what_is_not_theirs(): void

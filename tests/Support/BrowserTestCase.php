@@ -40,26 +40,27 @@ abstract class BrowserTestCase extends TestCase
 
     protected function tearDown(): void
     {
-        foreach ($this->people as $page) {
+        foreach ($this->people as $who => $page) {
+            if ($this->status()->isError() || $this->status()->isFailure()) {
+                $this->keepPicture($who, $page);
+            }
             $page->quit();
         }
         $this->people = [];
     }
 
-    protected function onNotSuccessfulTest(Throwable $t): never
+    /** What a failed test's page looked like, and what its browser complained of. */
+    private function keepPicture(string $who, Page $page): void
     {
         $folder = Setup::root().'/storage/run/failed';
         Folder::make($folder);
-        foreach ($this->people as $who => $page) {
-            try {
-                $file = "{$folder}/".preg_replace('/\W+/', '-', $this->name().'-'.$who).'.png';
-                $page->screenshot($file);
-                fwrite(STDERR, "\n{$who}: {$page->driver->getCurrentURL()} {$file}\n".implode("\n", $page->complaints())."\n");
-            } catch (Throwable) {
-                // The picture is a help, not the finding.
-            }
+        try {
+            $file = "{$folder}/".preg_replace('/\W+/', '-', $this->name().'-'.$who).'.png';
+            $page->screenshot($file);
+            fwrite(STDERR, "\n{$who}: {$page->driver->getCurrentURL()} {$file}\n".implode("\n", $page->complaints())."\n");
+        } catch (Throwable) {
+            // The picture is a help, not the finding.
         }
-        parent::onNotSuccessfulTest($t);
     }
 
     /** A browser of somebody's own. */

@@ -50,16 +50,33 @@ final readonly class Tour
     private function draw(Page $page): void
     {
         $page->find('#page-frame[data-ready]');
-        $page->draw('#page-frame', [[.16, .3], [.84, .3], [.84, .33], [.16, .33], [.16, .3]], 'pen');
-        $page->draw('#page-frame', [[.33, .33], [.3, .4], [.36, .4], [.33, .33]], 'pen');
+        $this->line($page, [.16, .3], [.84, .3], [.84, .33], [.16, .33], [.16, .3]);
+        $this->line($page, [.33, .33], [.3, .4], [.36, .4], [.33, .33]);
         $page->click('[data-colour="#a8452e"]');
-        $page->draw('#page-frame', [[.17, .14], [.17, .29]], 'pen');
-        $page->draw('#page-frame', [[.155, .26], [.17, .29], [.185, .26]], 'pen');
+        $this->line($page, [.17, .14], [.17, .29]);
+        $this->line($page, [.155, .26], [.17, .29], [.185, .26]);
         $page->click('[data-colour="#25323b"]')->click('[data-tool="text"]');
         $page->draw('#page-frame', [[.2, .55]]);
         $page->seen('.page-typing')->sendKeys("240 × 1 = F × 3\nF = 80 N");
         $page->click('[data-tool="pen"]');
         $page->waitForText('#saved', 'Saved');
+    }
+
+    /**
+     * As a hand moves: many points along each edge.
+     *
+     * @param  array{float, float}  ...$corners
+     */
+    private function line(Page $page, array ...$corners): void
+    {
+        $points = [];
+        foreach ($corners as $i => [$x, $y]) {
+            [$fromX, $fromY] = $corners[max(0, $i - 1)];
+            for ($step = 1; $step <= 12; $step++) {
+                $points[] = [$fromX + ($x - $fromX) * $step / 12, $fromY + ($y - $fromY) * $step / 12];
+            }
+        }
+        $page->draw('#page-frame', $points, 'pen', 4);
     }
 
     private function checks(Page $desk): void

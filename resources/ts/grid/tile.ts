@@ -58,11 +58,14 @@ export class Tile {
         }
         this.state = state;
         this.root.dataset.state = state;
-        const words = state === 'quiet' && minutes === 0 ? this.words.thinking : fill(this.words[state] ?? state, { n: minutes });
+        // Under a minute a quiet student is just thinking: the frame says so without asking for attention.
+        const word = state === 'quiet' && minutes === 0 ? 'thinking' : state;
+        this.root.dataset.word = word;
+        const words = fill(this.words[word] ?? word, { n: minutes });
         const place = element('.tile-state-words', this.root);
         if (place.textContent !== words) {
             place.textContent = words;
-            element('.tile-state-short', this.root).textContent = fill(this.words[`${state}_short`] ?? state, { n: minutes });
+            element('.tile-state-short', this.root).textContent = fill(this.words[`${word}_short`] ?? words, { n: minutes });
             this.open.setAttribute('aria-label', fill(this.words.tile, { name: this.nameShown, state: words }));
         }
         this.showLevel(level);

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Child;
+use Deploy\Folder;
+use Deploy\Port;
+use Deploy\Setup;
+use PHPUnit\Framework\TestCase;
+
+/** `./crag demo` as another process sees it. */
+final class DemoTest extends TestCase
+{
+    public function test_the_demo_answers_at_four_addresses_and_ends_everything_it_started(): void
+    {
+        $port = Port::free();
+        $demo = proc_open(
+            [Setup::root().'/crag', 'demo', "--port={$port}", '--json', '--students=3'],
+            [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+        );
+        self::assertIsResource($demo);
+        $pid = proc_get_status($demo)['pid'];
+        $told = json_decode((string) fgets($pipes[1]), true);
+        self::assertIsArray($told);
+        self::assertSame(['desk', 'join', 'code', 'screen', 'student'], array_keys($told));
+        foreach (['desk' => 'id="grid"', 'join' => 'name="name"', 'screen' => 'id="shown"', 'student' => 'id="tray"'] as $way => $holds) {
+            self::assertStringContainsString($holds, $this->open($told[$way]), $way);
+        }
+        $started = Child::descendants($pid);
+        self::assertGreaterThanOrEqual(5, count($started));
+
+        posix_kill($pid, SIGTERM);
+        $until = microtime(true) + 10;
+        while (proc_get_status($demo)['running'] && microtime(true) < $until) {
+            usleep(50_000);
+        }
+        self::assertFalse(proc_get_status($demo)['running']);
+        self::assertSame([], array_values(array_filter($started, static fn (int $one): bool => is_dir("/proc/{$one}"))));
+        proc_close($demo);
+        Folder::remove(Setup::root()."/storage/run/demo-{$port}");
+    }
+
+    public function test_what_is_typed_wrong_is_said(): void
+    {
+        foreach ([['dance'], ['demo', '--port=high'], ['test', 'everything'], ['bench']] as $arguments) {
+            exec(escapeshellarg(Setup::root().'/crag').' '.implode(' ', $arguments).' 2>&1', $lines, $code);
+            self::assertGreaterThan(0, $code, implode(' ', $arguments));
+        }
+        exec(escapeshellarg(Setup::root().'/crag').' help', $help, $code);
+        self::assertSame(0, $code);
+        self::assertStringContainsString('doctor', implode("\n", $help));
+    }
+
+    /** Follows redirects with the cookies that they set, as a browser does. */
+    private function open(string $address): string
+    {
+        $curl = curl_init($address);
+        self::assertNotFalse($curl);
+        curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_FOLLOWLOCATION => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 20]);
+
+        return (string) curl_exec($curl);
+    }
+}

@@ -5,8 +5,6 @@ import { notePainted } from './painted';
 import { Tile, type SeatAnswer, type StateAnswer, type StateWords } from './tile';
 
 const MOST_ORPHANS = 300;
-/** A little less than two frames of a 60 Hz screen. */
-const FRAME_MS = 30;
 
 interface Settings {
     assets: string;
@@ -26,7 +24,6 @@ export class Grid {
     /** Operations on canvases that are not here yet: a seat and its first operations may come in any order. */
     private orphans: Operation[] = [];
     private wetWaiting: WetInk[] = [];
-    private wetDrawn = 0;
     private widest = 420;
     private filter = '';
     private sort = 'seat';
@@ -86,23 +83,15 @@ export class Grid {
         });
     }
 
-    /**
-     * Ink being drawn. The tiles draw together, at most 30 times a second: what a browser pays for is not the lines
-     * but how often it must put so many pictures on the screen.
-     */
+    /** Ink being drawn: what came since the last frame is drawn together, just before the next one. */
     wet(message: WetInk): void {
         this.wetWaiting.push(message);
         if (this.wetWaiting.length === 1) {
-            requestAnimationFrame((now) => this.drawWaiting(now));
+            requestAnimationFrame(() => this.drawWaiting());
         }
     }
 
-    private drawWaiting(now: number): void {
-        if (now - this.wetDrawn < FRAME_MS) {
-            requestAnimationFrame((next) => this.drawWaiting(next));
-            return;
-        }
-        this.wetDrawn = now;
+    private drawWaiting(): void {
         for (const message of this.wetWaiting.splice(0)) {
             try {
                 this.drawWet(message);

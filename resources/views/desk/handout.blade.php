@@ -5,7 +5,7 @@
     </div>
     <form hx-post="{{ route('desk.hand-out', $session) }}" hx-encoding="multipart/form-data" hx-swap="none">
         <label for="handout-words">{{ __('Words') }}</label>
-        <textarea id="handout-words" name="words" class="form-control" rows="3" maxlength="2000" dir="auto">{{ $current->words }}</textarea>
+        <textarea id="handout-words" name="words" class="form-control" rows="4" maxlength="2000" dir="auto">{{ $current->words }}</textarea>
         <fieldset class="backdrops">
             <legend>{{ __('Backdrop') }}</legend>
             @foreach (Crag\Prompt\BackdropKind::cases() as $kind)

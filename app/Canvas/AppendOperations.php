@@ -18,6 +18,7 @@ use Crag\Canvas\Operation;
 use Crag\Canvas\RefusedOperation;
 use Crag\Canvas\UnreadableOperation;
 use Illuminate\Support\Facades\DB;
+use RuntimeException;
 
 /**
  * The one way onto a canvas's log: read, check, append, announce. A bad operation is refused with its reason and the
@@ -75,8 +76,8 @@ final readonly class AppendOperations
     private function append(Canvas $canvas, array $operations): array
     {
         // Only the counts are read again: another request may have appended since this canvas was loaded.
-        $length = Canvas::query()->whereKey($canvas->id)->firstOrFail(['operation_count'])->operation_count;
-        $sessionLength = LiveSession::query()->whereKey($canvas->live_session_id)->firstOrFail(['operation_count'])->operation_count;
+        $length = $this->count('canvases', $canvas->id);
+        $sessionLength = $this->count('live_sessions', $canvas->live_session_id);
         [$known, $places] = $this->known($canvas, $operations);
         $accepted = $added = $refused = [];
         $now = Clock::ms();
@@ -158,10 +159,17 @@ final readonly class AppendOperations
             LoggedOperation::query()->insert(array_map(static fn (LoggedOperation $row): array => $row->getAttributes(), $some));
         }
         $byStudent = $added[count($added) - 1]->seat_id !== null;
-        Canvas::query()->whereKey($canvas->id)->update(
+        DB::table('canvases')->where('id', $canvas->id)->update(
             ['operation_count' => $length] + ($byStudent ? ['last_stroke_ms' => $now] : []),
         );
-        LiveSession::query()->whereKey($canvas->live_session_id)->update(['operation_count' => $sessionLength]);
+        DB::table('live_sessions')->where('id', $canvas->live_session_id)->update(['operation_count' => $sessionLength]);
+    }
+
+    private function count(string $table, string $id): int
+    {
+        $count = DB::table($table)->where('id', $id)->value('operation_count');
+
+        return is_numeric($count) ? (int) $count : throw new RuntimeException("{$id} has gone from {$table}.");
     }
 
     /** @param  list<LoggedOperation>  $added */

@@ -11,6 +11,6 @@ final class Clock
     /** Milliseconds since 1970, on the clock that tests can set. */
     public static function ms(): int
     {
-        return (int) Carbon::now()->getTimestampMs();
+        return Carbon::hasTestNow() ? (int) Carbon::now()->getTimestampMs() : (int) (microtime(true) * 1000);
     }
 }

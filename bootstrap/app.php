@@ -16,7 +16,6 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
-        health: '/up',
         then: static fn () => Route::middleware('hot')->group(__DIR__.'/../routes/hot.php'),
     )
     ->withCommands([__DIR__.'/../app/Console'])

@@ -17,6 +17,9 @@ use App\Http\Middleware\HoldsSeat;
 use App\Http\Middleware\SeesScreen;
 use Illuminate\Support\Facades\Route;
 
+// Whether the application answers.
+Route::get('/up', static fn () => response('up')->header('Content-Type', 'text/plain'));
+
 Route::get('/backdrop/{kind}.svg', [PictureController::class, 'backdrop'])->name('backdrop');
 Route::get('/asset/{asset}', [PictureController::class, 'asset'])->name('asset');
 Route::get('/live/may-open', LiveController::class);

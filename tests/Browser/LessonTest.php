@@ -86,7 +86,7 @@ final class LessonTest extends BrowserTestCase
     {
         $teacher->press('h')->type('#handout-words', 'Find the moment about the pivot.');
         self::assertStringContainsString('2 canvases', $teacher->text('#handout-effect'));
-        $teacher->click('#handout input[value="squared"]')->click('#handout .btn-go');
+        $teacher->click('#handout label:has([value="squared"])')->click('#handout .btn-go');
         foreach ([$tamsin, $rafe] as $student) {
             $student->waitForText('#prompt-words', 'Find the moment');
             $student->until(fn (): bool => str_ends_with((string) $student->run('return document.querySelector(".page-backdrop").src'), '/backdrop/squared.svg'), 'the squares');

@@ -97,7 +97,13 @@ export class Socket {
 
     private startPolling(): void {
         if (this.polling === 0) {
-            const beat = async (): Promise<void> => this.settings.state((await this.settings.catchUp()) ? 'polling' : 'offline');
+            const beat = async (): Promise<void> => {
+                const answered = await this.settings.catchUp();
+                // A socket may have opened while the answer was on its way.
+                if (this.polling !== 0) {
+                    this.settings.state(answered ? 'polling' : 'offline');
+                }
+            };
             this.polling = window.setInterval(() => void beat(), POLL_MS);
             void beat();
         }

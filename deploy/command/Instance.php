@@ -80,10 +80,17 @@ final class Instance
         if (Port::isTaken($this->host, $this->port)) {
             throw new Problem("Port {$this->port} is taken. Choose another with --port=N.");
         }
-        $this->prepare();
-        foreach (['php-fpm', 'nginx', 'queue'] as $name) {
-            $this->startOne($name);
+        $this->makeReady();
+        // php-fpm compiles its classes while the tables are made; nobody reaches it before nginx is there.
+        $this->startOne('php-fpm');
+        try {
+            Shell::run([PHP_BINARY, 'artisan', 'crag:prepare'], Setup::root(), $this->environment());
+        } catch (Problem $problem) {
+            $this->stop();
+            throw $problem;
         }
+        $this->startOne('nginx');
+        $this->startOne('queue');
         $this->waitUntilItAnswers();
     }
 
@@ -167,7 +174,7 @@ final class Instance
         Folder::remove($this->run);
     }
 
-    private function prepare(): void
+    private function makeReady(): void
     {
         foreach (['tmp', 'cache/views', 'cache/data', 'cache/fonts'] as $folder) {
             Folder::make("{$this->run}/{$folder}");
@@ -177,7 +184,6 @@ final class Instance
             unlink($file);
         }
         $this->render();
-        Shell::run([PHP_BINARY, 'artisan', 'crag:prepare'], Setup::root(), $this->environment());
     }
 
     private function render(): void

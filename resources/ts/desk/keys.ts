@@ -5,7 +5,6 @@ interface KeyListener {
     /** The tile that a key means: the one in the close-up, else the focused one. */
     tile(): Tile | undefined;
     look(tile: Tile): void;
-    closeUp(tile: Tile): void;
     check(tile: Tile, level: number | null): void;
     show(tile: Tile): void;
     handOut(): void;

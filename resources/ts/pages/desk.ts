@@ -334,7 +334,6 @@ document.addEventListener('crag:problem', (event) => {
 listenToKeys(grid, {
     tile: () => closeUp.shown ?? grid.focused,
     look: (tile) => (closeUp.shown === null ? tile.focus() : openCloseUp(tile, false)),
-    closeUp: (tile) => openCloseUp(tile),
     check,
     show: (tile) => show(tile),
     handOut: openHandOut,

@@ -34,7 +34,7 @@ interface Page {
     ink: string;
     address: string;
     assets: string;
-    words: Record<'saved' | 'saving' | 'offline' | 'polling' | 'refused' | 'prompt' | 'typing' | 'objects', string>;
+    words: Record<'saved' | 'saving' | 'offline' | 'polling' | 'refused' | 'prompt' | 'typing', string>;
 }
 
 const page = pageData<Page>();

@@ -1,7 +1,7 @@
 @php($words = [
     'saved' => __('Saved'), 'saving' => __('Saving…'), 'offline' => __('Offline — :n strokes kept here'),
     'polling' => __('Saved — slow connection'), 'refused' => __('Something could not be kept: :reason'),
-    'prompt' => __('Prompt :n'), 'typing' => __('Words on the page'), 'objects' => __('Your canvas'),
+    'prompt' => __('Prompt :n'), 'typing' => __('Words on the page'),
 ])
 <x-layout :title="$session->title" script="student" class="student"
     :page="['session' => $session->id, 'seat' => $seat->id, 'ink' => $seat->ink_key, 'address' => '/seat/'.$seat->id, 'assets' => '/asset', 'words' => $words]">

@@ -45,6 +45,8 @@ final class Test
             $steps['Style (pint)'] = [['vendor/bin/pint', '--test', '-q'], ''];
             $steps['Static checks of the application (phpstan)'] = [['vendor/bin/phpstan', 'analyse', '--no-progress', '--memory-limit=1G', '-c', 'phpstan.neon'], ''];
             $steps['Types of the scripts (tsc)'] = [['node_modules/.bin/tsc', '--noEmit'], ''];
+            $steps['Building the scripts\' tests'] = [['node_modules/.bin/vite', 'build', '--config', 'tests/ts/vite.config.ts', '--logLevel', 'warn'], ''];
+            $steps['Tests of the scripts'] = [['node', '--test', 'storage/setup/ts-tests'], ''];
             $steps['Tests of the application'] = [['vendor/bin/phpunit', '--testsuite', 'app'], ''];
         }
         if (in_array('browser', $parts, true)) {

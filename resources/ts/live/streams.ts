@@ -39,6 +39,7 @@ export class Streams {
     private early = new Map<string, Map<number, LiveEvent>>();
     private asking: Promise<boolean> | null = null;
     private timer = 0;
+    private doubts: (() => boolean)[] = [];
 
     constructor(
         private position: Record<string, number>,
@@ -58,7 +59,7 @@ export class Streams {
         if (event.n > last + 1) {
             const early = this.early.get(stream) ?? new Map<number, LiveEvent>();
             this.early.set(stream, early.set(event.n, event));
-            this.askSoon();
+            this.askSoon(() => (this.early.get(stream)?.size ?? 0) > 0);
             return;
         }
         this.position[stream] = event.n;
@@ -70,12 +71,15 @@ export class Streams {
         }
     }
 
-    /** Something is missing; unless it comes by itself in a moment, ask. */
-    askSoon(): void {
+    /** Something is missing. If it still is in a moment, ask: mostly one message has only overtaken another. */
+    askSoon(stillMissing: () => boolean): void {
+        this.doubts.push(stillMissing);
         if (this.timer === 0) {
             this.timer = window.setTimeout(() => {
                 this.timer = 0;
-                void this.catchUp();
+                if (this.doubts.splice(0).some((missing) => missing())) {
+                    void this.catchUp();
+                }
             }, PATIENCE_MS);
         }
     }

@@ -103,7 +103,7 @@ function takeOperations(operations: Operation[], caughtUp = false): void {
     }
     overtaking.forEach((s) => s <= lastOperation && overtaking.delete(s));
     if (overtaking.size > 0) {
-        streams.askSoon();
+        streams.askSoon(() => overtaking.size > 0);
     }
 }
 

@@ -244,8 +244,9 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
     }
     view.take(here);
     refreshTools();
-    if (!caughtUp && view.log.highest > view.log.known) {
-        streams.askSoon();
+    const missing = (): boolean => view.log.highest > view.log.known;
+    if (!caughtUp && missing()) {
+        streams.askSoon(missing);
     }
 }
 

@@ -1,0 +1,92 @@
+import assert from 'node:assert/strict';
+import { beforeEach, test } from 'node:test';
+import { Streams, type Caught, type LiveEvent } from '../../resources/ts/live/streams';
+
+const globals = globalThis as unknown as Record<string, unknown>;
+globals.window = globalThis;
+globals.document = { cookie: '' };
+
+let asked: URL[] = [];
+let answer: () => Response = () => new Response('{}', { status: 500 });
+globals.fetch = (address: string) => {
+    asked.push(new URL(address, 'http://crag.test'));
+    return Promise.resolve(answer());
+};
+
+const event = (n: number): LiveEvent => ({ n, type: `e${n}`, body: {} });
+const caught = (events: Caught['events']): Response => new Response(JSON.stringify({ events, operations: [] }));
+
+function listen(): { streams: Streams; heard: string[]; refused: number[] } {
+    const heard: string[] = [];
+    const refused: number[] = [];
+    const streams = new Streams({ room: 0, desk: 0 }, {
+        address: '/catch-up',
+        also: () => ({ operations: 7 }),
+        event: (stream, one) => heard.push(`${stream}${one.n}`),
+        operations: () => undefined,
+        refused: (status) => refused.push(status),
+    });
+    return { streams, heard, refused };
+}
+
+beforeEach(() => {
+    asked = [];
+});
+
+test('events are heard in order, each once, whatever order they come in', () => {
+    const { streams, heard } = listen();
+    [2, 1, 1, 3, 2].forEach((n) => streams.take('room', event(n)));
+    streams.take('desk', event(1));
+    assert.deepEqual(heard, ['room1', 'room2', 'room3', 'desk1']);
+});
+
+test('a message that was only overtaken costs no request', async () => {
+    const { streams, heard } = listen();
+    streams.take('room', event(2));
+    streams.take('room', event(1));
+    await new Promise((later) => setTimeout(later, 500));
+    assert.deepEqual(heard, ['room1', 'room2']);
+    assert.equal(asked.length, 0);
+});
+
+test('what does not come by itself is asked for, from the last number that is known', async () => {
+    const { streams, heard } = listen();
+    answer = () => caught({ room: [event(2), event(3)] });
+    streams.take('room', event(1));
+    streams.take('room', event(4));
+    assert.deepEqual(heard, ['room1']);
+    await new Promise((later) => setTimeout(later, 500));
+    assert.equal(asked.length, 1);
+    assert.equal(asked[0].searchParams.get('room'), '1');
+    assert.equal(asked[0].searchParams.get('operations'), '7');
+    assert.deepEqual(heard, ['room1', 'room2', 'room3', 'room4']);
+});
+
+test('a long absence is caught up in several answers', async () => {
+    const { streams, heard } = listen();
+    const full = Array.from({ length: 500 }, (_, i) => event(i + 1));
+    const answers = [caught({ room: full }), caught({ room: [event(501)] })];
+    answer = () => answers.shift()!;
+    assert.equal(await streams.catchUp(), true);
+    assert.equal(heard.length, 501);
+    assert.equal(asked[1].searchParams.get('room'), '500');
+});
+
+test('two wishes to catch up are one request', async () => {
+    const { streams } = listen();
+    answer = () => caught({});
+    await Promise.all([streams.catchUp(), streams.catchUp()]);
+    assert.equal(asked.length, 1);
+});
+
+test('no answer is no refusal, and a refusal is told', async () => {
+    const { streams, refused } = listen();
+    for (const status of [500, 502, 429]) {
+        answer = () => new Response('{}', { status });
+        assert.equal(await streams.catchUp(), false);
+    }
+    assert.deepEqual(refused, []);
+    answer = () => new Response('{"message":"no"}', { status: 403 });
+    assert.equal(await streams.catchUp(), false);
+    assert.deepEqual(refused, [403]);
+});

@@ -1,0 +1,76 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { decodeInk, type Sample } from '../../resources/ts/canvas/ink';
+import type { WetInk } from '../../resources/ts/canvas/model';
+import { tileWidth } from '../../resources/ts/grid/layout';
+import { WetSender } from '../../resources/ts/live/wet';
+import { fill } from '../../resources/ts/page';
+
+(globalThis as unknown as Record<string, unknown>).window = globalThis;
+const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+const samples = (from: number, count: number): Sample[] => Array.from({ length: count }, (_, i): Sample => [from + i, 0, 128, from + i]);
+
+function collect(open = true): { sender: WetSender; sent: WetInk[]; gate: { open: boolean } } {
+    const sent: WetInk[] = [];
+    const gate = { open };
+    const sender = new WetSender('key', (text) => gate.open && sent.push(JSON.parse(text) as WetInk) > 0);
+    return { sender, sent, gate };
+}
+
+/** The stroke as a desk puts it together. */
+const together = (sent: WetInk[]): Sample[] => sent.flatMap(({ p }) => decodeInk(p!));
+
+test('the first points go at once, the others together, and none is missing at the end', async () => {
+    const { sender, sent } = collect();
+    sender.grow('canvas', 'stroke', samples(0, 1), 0, '#000000', 40);
+    assert.equal(sent.length, 1);
+    for (let i = 1; i < 20; i++) {
+        sender.grow('canvas', 'stroke', samples(i, 1), i, '#000000', 40);
+    }
+    assert.equal(sent.length, 1);
+    await sleep(60);
+    assert.equal(sent.length, 2);
+    sender.grow('canvas', 'stroke', samples(20, 2), 20, '#000000', 40);
+    sender.finish();
+    assert.deepEqual(together(sent), samples(0, 22));
+    assert.deepEqual(sent.map(({ i }) => i), [0, 1, 20]);
+});
+
+test('what a closed socket did not take goes with the next points', async () => {
+    const { sender, sent, gate } = collect(false);
+    sender.grow('canvas', 'stroke', samples(0, 3), 0, '#000000', 40);
+    gate.open = true;
+    await sleep(40);
+    sender.grow('canvas', 'stroke', samples(3, 1), 3, '#000000', 40);
+    await sleep(40);
+    assert.deepEqual(together(sent), samples(0, 4));
+});
+
+test('a new stroke takes nothing over from the one before', async () => {
+    const { sender, sent, gate } = collect(false);
+    sender.grow('canvas', 'one', samples(0, 3), 0, '#000000', 40);
+    sender.finish();
+    gate.open = true;
+    await sleep(40);
+    sender.grow('canvas', 'two', samples(9, 1), 0, '#a8452e', 20);
+    sender.finish();
+    assert.deepEqual(sent.map(({ o, i, s }) => [o, i, s]), [['two', 0, ['#a8452e', 20]]]);
+});
+
+test('tiles of a class of 30 fit beside the rail at 1280 by 800', () => {
+    const width = 1120;
+    const height = 644;
+    for (const count of [1, 2, 7, 24, 30, 35]) {
+        const tile = tileWidth(count, width, height, 420);
+        const columns = Math.floor((width + 8) / (tile + 8));
+        const rows = Math.ceil(count / columns);
+        assert.ok(tile >= 132 && tile <= 420, `${count}: ${tile}`);
+        assert.ok(rows * (tile / 1.6 + 28) + (rows - 1) * 8 <= height + 1, `${count} tiles of ${tile} in ${rows} rows`);
+    }
+    assert.equal(tileWidth(100, width, height, 420), 132);
+    assert.equal(tileWidth(4, width, height, 200), 200);
+});
+
+test('sentences are filled in', () => {
+    assert.equal(fill('quiet :n min, :who', { n: 3 }), 'quiet 3 min, :who');
+});

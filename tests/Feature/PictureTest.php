@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\LiveSession;
+use App\Models\SessionFolder;
+use App\Pictures\EmbeddedPictures;
+use App\Pictures\StorePicture;
+use App\Pictures\UnusablePicture;
+use Illuminate\Http\UploadedFile;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\Support\CragTestCase;
+
+final class PictureTest extends CragTestCase
+{
+    private LiveSession $session;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->session = $this->newSession();
+    }
+
+    /** A phone held upright stores a lying picture and a note to turn it. */
+    #[TestWith([1, 60, 40])]
+    #[TestWith([3, 60, 40])]
+    #[TestWith([6, 40, 60])]
+    #[TestWith([8, 40, 60])]
+    public function test_a_photograph_stands_the_way_it_was_taken(int $orientation, int $width, int $height): void
+    {
+        $asset = app(StorePicture::class)($this->session, $this->photograph($orientation));
+        self::assertSame([$width, $height], [$asset->width, $asset->height]);
+        $kept = (string) file_get_contents($asset->path());
+        self::assertStringNotContainsString('Exif', $kept);
+        // The left end of the picture as it was taken was dark.
+        $picture = imagecreatefromstring($kept);
+        self::assertNotFalse($picture);
+        [$x, $y] = match ($orientation) {
+            1 => [3, 20], 3 => [56, 20], 6 => [20, 3], default => [20, 56]
+        };
+        self::assertLessThan(60, imagecolorat($picture, $x, $y) & 0xFF);
+    }
+
+    public function test_what_claims_to_be_huge_is_not_even_opened(): void
+    {
+        $header = "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 50_000, 50_000)."\x08\x02\x00\x00\x00";
+        $this->expectException(UnusablePicture::class);
+        $this->expectExceptionMessage('50000 × 50000');
+        app(StorePicture::class)($this->session, UploadedFile::fake()->createWithContent('bomb.png', $header.pack('N', crc32($header))));
+    }
+
+    #[TestWith(["GIF89a\x01\x00\x01\x00\x80\x00\x00\x00\x00\x00\xff\xff\xff!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;"])]
+    #[TestWith(['%PDF-1.4'])]
+    #[TestWith(['<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg"/>'])]
+    #[TestWith([''])]
+    public function test_what_is_not_of_the_three_kinds_is_refused_whatever_its_name_says(string $content): void
+    {
+        $this->expectException(UnusablePicture::class);
+        app(StorePicture::class)($this->session, UploadedFile::fake()->createWithContent('bridge.png', $content));
+    }
+
+    public function test_a_drawing_embeds_its_own_sessions_pictures_alone(): void
+    {
+        $asset = app(StorePicture::class)($this->session, $this->photograph(1));
+        self::assertStringStartsWith('data:image/jpeg;base64,', (string) (new EmbeddedPictures($this->session->id))->source($asset->id));
+        self::assertNull((new EmbeddedPictures($this->newSession('Levers')->id))->source($asset->id));
+        self::assertNull((new EmbeddedPictures($this->session->id))->source('../../app.key'));
+        SessionFolder::remove($this->session->id);
+        self::assertNull((new EmbeddedPictures($this->session->id))->source($asset->id));
+    }
+
+    public function test_backdrops_are_drawn_for_anybody_and_only_those_there_are(): void
+    {
+        foreach (['blank', 'squared', 'dotted', 'isometric', 'lined'] as $kind) {
+            $this->get("/backdrop/{$kind}.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
+        }
+        $this->get('/backdrop/picture.svg')->assertNotFound();
+        $this->get('/backdrop/lava.svg')->assertNotFound();
+    }
+
+    /** A lying JPEG of 60 × 40, its left third dark, with an Exif note of how it was held. */
+    private function photograph(int $orientation): UploadedFile
+    {
+        $image = imagecreatetruecolor(60, 40);
+        imagefill($image, 0, 0, 0xF0F0F0);
+        imagefilledrectangle($image, 0, 0, 19, 39, 0x101010);
+        ob_start();
+        imagejpeg($image, null, 95);
+        $jpeg = (string) ob_get_clean();
+        $tiff = 'MM'.pack('nN', 42, 8).pack('n', 1).pack('nnNnn', 0x0112, 3, 1, $orientation, 0).pack('N', 0);
+        $exif = "Exif\0\0".$tiff;
+
+        return UploadedFile::fake()->createWithContent('photo.jpg', substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2));
+    }
+}

@@ -14,7 +14,8 @@ use Throwable;
 /** One browser, driven as a person would: looking, waiting, typing, and moving a pointer. */
 final class Page
 {
-    public const PATIENCE = 10.0;
+    /** Seconds; a busy machine may take its time, and what holds is not waited for. */
+    public const PATIENCE = 25.0;
 
     public function __construct(public readonly RemoteWebDriver $driver)
     {

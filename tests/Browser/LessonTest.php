@@ -96,6 +96,16 @@ final class LessonTest extends BrowserTestCase
             self::assertGreaterThan(0, $this->inked($student, '#page'));
         }
         $teacher->waitForText('#now', 'Find the moment');
+
+        // The form opens with what the students have now, so that changing one thing loses nothing else; a draft stays.
+        $teacher->press('h');
+        $form = 'const f = new FormData(document.querySelector("#handout form")); return ["words", "backdrop", "place"].map((n) => f.get(n)).join("|")';
+        self::assertSame('Find the moment about the pivot.|squared|under', $teacher->run($form));
+        $teacher->type('#handout-words', 'Brace the frame.')->click('#handout input[value="next"]');
+        self::assertStringContainsString('Gives 2 students a new canvas', $teacher->text('#handout-effect'));
+        $teacher->press("\u{E00C}")->press('h');
+        self::assertSame('Brace the frame.|squared|next', $teacher->run($form));
+        $teacher->press("\u{E00C}");
     }
 
     private function showing(Page $teacher): Page

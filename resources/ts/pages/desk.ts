@@ -2,6 +2,7 @@ import './plain';
 import htmx from 'htmx.org';
 import type { Operation, WetInk } from '../canvas/model';
 import { Drawer } from '../desk/drawer';
+import { HandOutForm } from '../desk/handout';
 import { listenToKeys } from '../desk/keys';
 import { CloseUp } from '../grid/closeup';
 import { Grid } from '../grid/grid';
@@ -9,14 +10,14 @@ import type { SeatAnswer, StateAnswer, StateWords, Tile } from '../grid/tile';
 import { get, HttpProblem, post } from '../live/http';
 import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
-import { element, fill, pageData } from '../page';
+import { element, pageData } from '../page';
 
 interface Page {
     session: string;
     prompt: string;
     address: string;
     assets: string;
-    words: StateWords;
+    words: StateWords & { handout: string; handout_next: string };
 }
 
 interface CanvasesAnswer {
@@ -55,6 +56,8 @@ const drawer = new Drawer((panel) => {
         grid.tiles.forEach((tile) => tile.root.classList.remove('is-close'));
     }
 });
+
+const handOut = new HandOutForm(page.words, () => grid.tiles.size);
 
 const socket = new Socket({
     path: `/live/desk/${page.session}`,
@@ -245,10 +248,8 @@ function say(sentence: string): void {
 }
 
 function openHandOut(): void {
-    element('#handout-effect').textContent = fill(page.words.handout, { n: grid.tiles.size });
-    element('#handout-problem').textContent = '';
     drawer.open('handout', false);
-    element('#handout-words').focus();
+    handOut.show();
 }
 
 /** What a button with `data-do` does, by name. */
@@ -311,21 +312,18 @@ document.addEventListener('click', (event) => {
 });
 element<HTMLSelectElement>('#sort').addEventListener('change', (event) => grid.sortBy((event.target as HTMLSelectElement).value));
 element<HTMLInputElement>('#size').addEventListener('input', (event) => grid.resize(Number((event.target as HTMLInputElement).value)));
-element('#handout-picture').addEventListener('change', () => {
-    element<HTMLInputElement>('#handout input[value=picture]').checked = true;
-});
 document.addEventListener('htmx:oobAfterSwap', () => {
     document.body.classList.toggle('names-hidden', element('#now').dataset.names === 'hidden');
     markRail();
 });
 document.body.addEventListener('crag:handed-out', () => {
-    element<HTMLFormElement>('#handout form').reset();
+    handOut.handedOut();
     drawer.close();
 });
 document.addEventListener('crag:problem', (event) => {
     const told = (event as CustomEvent<string>).detail;
     if (drawer.panel === 'handout') {
-        element('#handout-problem').textContent = told;
+        handOut.say(told);
     } else {
         say(told);
     }

@@ -6,6 +6,7 @@
     'live' => __('Live'), 'polling' => __('No live connection: looking every 2 seconds'), 'offline' => __('Offline: trying again'),
     'unreachable' => __('That did not reach the server. Nothing has changed; try again.'),
     'handout' => __('Goes to :n canvases, under the ink. No work is lost, and late-comers get it too.'),
+    'handout_next' => __('Gives :n students a new canvas for the next prompt. The work so far stays on the prompt before.'),
 ])
 <x-layout :title="$session->title" script="desk" @class(['desk', 'names-hidden' => ! $session->names_shown])
     :page="['session' => $session->id, 'prompt' => $current->id, 'address' => '/desk/'.$session->id, 'assets' => '/asset', 'words' => $words]">

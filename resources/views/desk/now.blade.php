@@ -1,4 +1,4 @@
-<header id="now" class="now" data-names="{{ $session->names_shown ? 'shown' : 'hidden' }}" @isset($swap) hx-swap-oob="true" @endisset>
+<header id="now" class="now" data-names="{{ $session->names_shown ? 'shown' : 'hidden' }}" data-words="{{ $current->words }}" data-backdrop="{{ $current->backdropValue()->kind->value }}" @isset($swap) hx-swap-oob="true" @endisset>
     <a class="bar-home" href="{{ route('home') }}"><img src="/crag.svg" alt="{{ __('Home') }}" width="28" height="28"></a>
     <h1 class="now-title" title="{{ $session->title }}">{{ $session->title }}</h1>
     <div class="now-prompt">

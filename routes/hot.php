@@ -6,6 +6,10 @@ declare(strict_types=1);
  * What open pages ask again and again. No session is opened for these; App\Http\Middleware\SameOrigin guards them.
  */
 
+use App\Canvas\CanvasFile;
+use App\Http\Controllers\BringInController;
+use App\Http\Controllers\Desk\CanvasController;
+use App\Http\Controllers\Desk\LeadController;
 use App\Http\Controllers\Desk\WatchController;
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\PictureController;
@@ -15,12 +19,13 @@ use App\Http\Controllers\Student\SeatController;
 use App\Http\Middleware\HoldsDesk;
 use App\Http\Middleware\HoldsSeat;
 use App\Http\Middleware\SeesScreen;
+use App\Http\Middleware\WhileRunning;
 use Illuminate\Support\Facades\Route;
 
 // Whether the application answers.
 Route::get('/up', static fn () => response('up')->header('Content-Type', 'text/plain'));
 
-Route::get('/backdrop/{kind}.svg', [PictureController::class, 'backdrop'])->name('backdrop');
+Route::get('/backdrop.svg', [PictureController::class, 'backdrop'])->name('backdrop');
 Route::get('/asset/{asset}', [PictureController::class, 'asset'])->name('asset');
 Route::get('/live/may-open', LiveController::class);
 
@@ -28,10 +33,21 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::get('/prompt/{prompt}/canvases', [WatchController::class, 'canvases'])->name('desk.canvases');
     Route::get('/prompt/{prompt}/states', [WatchController::class, 'states'])->name('desk.states');
     Route::get('/catch-up', [WatchController::class, 'catchUp'])->name('desk.catch-up');
+    Route::get('/prompt/{prompt}/lead', [LeadController::class, 'canvas'])->name('desk.lead');
+    Route::post('/operations', [LeadController::class, 'operations'])->name('desk.operations');
+    Route::get('/canvas/{canvas}/log', [LeadController::class, 'log'])->name('desk.log');
+    Route::get('/canvas/{canvas}/replay', [CanvasController::class, 'replay'])->name('desk.replay');
+    Route::get('/work/{canvas}.{format}', [CanvasController::class, 'file'])->whereIn('format', array_keys(CanvasFile::MIME))->name('desk.file');
+    Route::middleware(WhileRunning::class)->group(function (): void {
+        Route::post('/prompt/{prompt}/pieces', [LeadController::class, 'pieces'])->name('desk.pieces');
+        Route::post('/bring-in', [BringInController::class, 'teacher'])->name('desk.bring-in');
+    });
 });
 
 Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): void {
     Route::get('/canvas', [SeatController::class, 'canvas'])->name('seat.canvas');
+    Route::get('/canvas/{canvas}/log', [SeatController::class, 'log'])->name('seat.log');
+    Route::post('/bring-in', [BringInController::class, 'student'])->name('seat.bring-in');
     Route::get('/catch-up', [SeatController::class, 'catchUp'])->name('seat.catch-up');
     Route::post('/operations', OperationsController::class)->name('seat.operations');
 });

@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Canvas\CanvasFile;
 use App\Http\Controllers\DemoController;
 use App\Http\Controllers\Desk\CheckController;
 use App\Http\Controllers\Desk\DeskController;
 use App\Http\Controllers\Desk\EndController;
 use App\Http\Controllers\Desk\HandOutController;
 use App\Http\Controllers\Desk\ScreenController;
+use App\Http\Controllers\Desk\TrayController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\Screen\ClassScreenController;
@@ -42,6 +44,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
         Route::post('/names', [DeskController::class, 'names'])->name('desk.names');
         Route::post('/hand-out', [HandOutController::class, 'store'])->name('desk.hand-out');
         Route::post('/prompt/{prompt}/go', [HandOutController::class, 'goTo'])->name('desk.go');
+        Route::post('/tray', TrayController::class)->name('desk.tray');
         Route::post('/checks', CheckController::class)->name('desk.check');
         Route::post('/screen', [ScreenController::class, 'view'])->name('desk.screen');
         Route::post('/showcase', [ScreenController::class, 'showcase'])->name('desk.showcase');
@@ -54,7 +57,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
 Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): void {
     Route::get('/', [SeatController::class, 'show'])->name('seat');
     Route::get('/work.pdf', [WorkController::class, 'pdf'])->name('seat.pdf');
-    Route::get('/work/{canvas}.png', [WorkController::class, 'png'])->name('seat.png');
+    Route::get('/work/{canvas}.{format}', [WorkController::class, 'file'])->whereIn('format', array_keys(CanvasFile::MIME))->name('seat.file');
 });
 
 // The class screen.

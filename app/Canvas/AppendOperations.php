@@ -7,6 +7,7 @@ namespace App\Canvas;
 use App\Live\Audience;
 use App\Live\Clock;
 use App\Live\Publisher;
+use App\Models\Asset;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
@@ -14,11 +15,12 @@ use App\Models\Seat;
 use Crag\Canvas\Author;
 use Crag\Canvas\Known;
 use Crag\Canvas\MayAppend;
+use Crag\Canvas\ObjectId;
 use Crag\Canvas\Operation;
 use Crag\Canvas\RefusedOperation;
+use Crag\Canvas\Scene;
 use Crag\Canvas\UnreadableOperation;
 use Illuminate\Support\Facades\DB;
-use RuntimeException;
 
 /**
  * The one way onto a canvas's log: read, check, append, announce. A bad operation is refused with its reason and the
@@ -75,12 +77,10 @@ final readonly class AppendOperations
      */
     private function append(Canvas $canvas, array $operations): array
     {
-        // Only the counts are read again: another request may have appended since this canvas was loaded.
-        $length = $this->count('canvases', $canvas->id);
-        $sessionLength = $this->count('live_sessions', $canvas->live_session_id);
+        $now = Clock::ms();
+        $counts = Counts::of($canvas);
         [$known, $places] = $this->known($canvas, $operations);
         $accepted = $added = $refused = [];
-        $now = Clock::ms();
         foreach ($operations as $operation) {
             $id = $operation->id->value;
             if (isset($places[$id])) {
@@ -89,20 +89,36 @@ final readonly class AppendOperations
                 continue;
             }
             try {
-                (new MayAppend($length, $known))->check($operation);
+                $this->rule($canvas, $counts, $known, $now)->check($operation);
             } catch (RefusedOperation $problem) {
                 $refused[] = ['id' => $id, 'reason' => $problem->getMessage()];
 
                 continue;
             }
             $known[$id] = Known::of($operation);
-            $places[$id] = ++$length;
-            $accepted[] = ['id' => $id, 'n' => $length];
-            $added[] = $this->row($canvas, $operation, $length, ++$sessionLength, $now);
+            $counts->take(count($known[$id]->types));
+            $places[$id] = $counts->operations;
+            $accepted[] = ['id' => $id, 'n' => $counts->operations];
+            $added[] = $this->row($canvas, $operation, $counts->operations, $counts->ofSession, $now);
         }
-        $this->store($canvas, $added, $length, $sessionLength, $now);
+        $this->store($canvas, $added, $counts, $now);
 
         return [$accepted, $added, $refused];
+    }
+
+    /** @param  array<string, Known>  $known */
+    private function rule(Canvas $canvas, Counts $counts, array $known, int $now): MayAppend
+    {
+        return new MayAppend(
+            $counts->operations,
+            $known,
+            $counts->tray,
+            $now,
+            static fn (string $id): bool => Asset::query()->whereKey($id)->where('live_session_id', $canvas->live_session_id)
+                ->where(static fn ($owner) => $owner->whereNull('seat_id')->orWhere('seat_id', $canvas->seat_id))->exists(),
+            $counts->objects,
+            static fn (): Scene => KeptScene::of($canvas)->scene,
+        );
     }
 
     /**
@@ -116,7 +132,7 @@ final readonly class AppendOperations
         $ids = [];
         foreach ($operations as $operation) {
             $ids[] = $operation->id->value;
-            array_push($ids, ...$operation->effect->targets());
+            array_push($ids, ...array_map(ObjectId::operation(...), $operation->effect->targets()));
         }
         $known = $places = [];
         foreach (array_chunk(array_unique($ids), 500) as $some) {
@@ -150,7 +166,7 @@ final readonly class AppendOperations
     }
 
     /** @param  list<LoggedOperation>  $added */
-    private function store(Canvas $canvas, array $added, int $length, int $sessionLength, int $now): void
+    private function store(Canvas $canvas, array $added, Counts $counts, int $now): void
     {
         if ($added === []) {
             return;
@@ -160,16 +176,9 @@ final readonly class AppendOperations
         }
         $byStudent = $added[count($added) - 1]->seat_id !== null;
         DB::table('canvases')->where('id', $canvas->id)->update(
-            ['operation_count' => $length] + ($byStudent ? ['last_stroke_ms' => $now] : []),
+            ['operation_count' => $counts->operations, 'added_count' => $counts->objects] + ($byStudent ? ['last_stroke_ms' => $now] : []),
         );
-        DB::table('live_sessions')->where('id', $canvas->live_session_id)->update(['operation_count' => $sessionLength]);
-    }
-
-    private function count(string $table, string $id): int
-    {
-        $count = DB::table($table)->where('id', $id)->value('operation_count');
-
-        return is_numeric($count) ? (int) $count : throw new RuntimeException("{$id} has gone from {$table}.");
+        DB::table('live_sessions')->where('id', $canvas->live_session_id)->update(['operation_count' => $counts->ofSession]);
     }
 
     /** @param  list<LoggedOperation>  $added */
@@ -177,8 +186,11 @@ final readonly class AppendOperations
     {
         $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $added));
         $session = (new LiveSession)->forceFill(['id' => $canvas->live_session_id]);
-        $seat = (new Seat)->forceFill(['id' => $canvas->seat_id]);
-        $this->publisher->publish(Audience::desk($session)->channel, '{"stream":"operations","operations":['.$operations.']}');
-        $this->publisher->publish(Audience::seat($seat)->channel, '{"stream":"operations","operations":['.$operations.']}');
+        $message = '{"stream":"operations","operations":['.$operations.']}';
+        $this->publisher->publish(Audience::desk($session)->channel, $message);
+        if ($canvas->seat_id !== null) {
+            $seat = (new Seat)->forceFill(['id' => $canvas->seat_id]);
+            $this->publisher->publish(Audience::seat($seat)->channel, $message);
+        }
     }
 }

@@ -11,8 +11,10 @@ use App\Models\Seat;
 use Crag\Canvas\Author;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Layer;
+use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
 use Crag\Prompt\BackdropKind;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** A seat's canvas for a prompt, made when it is first needed with what the others were handed out. */
@@ -28,21 +30,52 @@ final readonly class TakeCanvas
             ['prompt_id' => $prompt->id, 'seat_id' => $seat->id],
             ['live_session_id' => $seat->live_session_id],
         );
-        if ($canvas->wasRecentlyCreated && $prompt->backdropValue()->kind !== BackdropKind::Blank) {
-            $this->putUnder($canvas, $prompt->backdropValue());
+        if ($canvas->wasRecentlyCreated) {
+            if ($prompt->backdropValue()->kind !== BackdropKind::Blank) {
+                $this->putUnder($canvas, $prompt->backdropValue());
+            }
+            foreach ($prompt->pieces as $body) {
+                $this->putPieces($canvas, $body);
+            }
         }
 
         return $canvas;
     }
 
+    /** The teacher's own canvas for a prompt. */
+    public function lead(Prompt $prompt): Canvas
+    {
+        $lead = static fn (): ?Canvas => Canvas::query()->where('prompt_id', $prompt->id)->whereNull('seat_id')->first();
+
+        return $lead() ?? DB::transaction(fn (): Canvas => $lead() ?? tap(
+            Canvas::query()->create(['prompt_id' => $prompt->id, 'seat_id' => null, 'live_session_id' => $prompt->live_session_id]),
+            fn (Canvas $canvas) => $this->putUnder($canvas, $prompt->backdropValue()),
+        ));
+    }
+
     public function putUnder(Canvas $canvas, Backdrop $backdrop): void
     {
-        ($this->append)($canvas, Author::teacher(), [[
+        $this->append($canvas, Kind::Backdrop, Layer::Lead, ['backdrop' => $backdrop->toArray()]);
+    }
+
+    /** @param  array<string, mixed>  $body  of an operation that adds pieces */
+    public function putPieces(Canvas $canvas, array $body): void
+    {
+        $this->append($canvas, Kind::Add, Layer::Pieces, $body);
+    }
+
+    /** @param  array<string, mixed>  $body */
+    private function append(Canvas $canvas, Kind $kind, Layer $layer, array $body): void
+    {
+        $answer = ($this->append)($canvas, Author::teacher(), [[
             'id' => (string) Str::ulid(),
-            'kind' => Kind::Backdrop->value,
-            'layer' => Layer::Lead->value,
+            'kind' => $kind->value,
+            'layer' => $layer->value,
             'at' => Clock::ms(),
-            'body' => ['backdrop' => $backdrop->toArray()],
+            'body' => $body,
         ]]);
+        if ($answer['refused'] !== []) {
+            throw UnreadableOperation::badValue('body', 'was refused: '.$answer['refused'][0]['reason']);
+        }
     }
 }

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Models\Teacher;
+use App\Sessions\ChangeTray;
 use App\Sessions\HandOut;
 use App\Sessions\StartSession;
+use Crag\Canvas\Fields;
 use Crag\Prompt\Backdrop;
-use Crag\Prompt\BackdropKind;
 use Crag\Prompt\Prompt;
+use Crag\Prompt\ToolTray;
+use Crag\Prompt\TrayKind;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 
@@ -23,11 +26,12 @@ final class SeedDemo extends Command
     private const WORDS = 'A plank 4 m long rests on a pivot 1 m from its left end. A load of 240 N hangs from the left end. '
         .'Draw every force on the plank. What force at the right end keeps it level?';
 
-    public function handle(StartSession $start, HandOut $handOut): int
+    public function handle(StartSession $start, HandOut $handOut, ChangeTray $changeTray): int
     {
         $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind', 'token_hash' => hash('sha256', Str::random(40))]);
         $session = $start($teacher, 'Bridges and Beams');
-        $handOut->underPresentWork($session, Prompt::of(self::WORDS, Backdrop::ruled(BackdropKind::Squared)));
+        $handOut->underPresentWork($session, Prompt::of(self::WORDS, Backdrop::read(new Fields(['kind' => 'squared']))));
+        $changeTray->ofSession($session, ToolTray::of(TrayKind::Maths));
         $this->line((string) json_encode([
             'desk' => route('return', [$session, $session->return_key]),
             'join' => route('join', $session->join_code),

@@ -42,7 +42,7 @@ final class MakeRecord implements ShouldQueue
     /** @return list<Canvas> by prompt, then by seat */
     private static function inOrder(string $sessionId): array
     {
-        return array_values(Canvas::query()->where('live_session_id', $sessionId)->with(['seat', 'prompt', 'check'])->get()
-            ->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat->n])->all());
+        return array_values(Canvas::query()->where('live_session_id', $sessionId)->whereNotNull('seat_id')->with(['seat', 'prompt', 'check'])->get()
+            ->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])->all());
     }
 }

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property string $id
  * @property string $live_session_id
+ * @property ?string $seat_id  the student whose it is; null for the teacher's
  * @property string $mime
  * @property int $width
  * @property int $height

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Canvas\KeptScene;
+use Crag\Canvas\Author;
+use Crag\Canvas\Layer;
 use Crag\Canvas\Scene;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -12,13 +15,16 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
+ * A student's canvas for a prompt or, without a seat, the teacher's lead canvas for it.
+ *
  * @property string $id
  * @property string $live_session_id
  * @property string $prompt_id
- * @property string $seat_id
+ * @property ?string $seat_id
  * @property int $operation_count
+ * @property int $added_count
  * @property ?int $last_stroke_ms
- * @property Seat $seat
+ * @property ?Seat $seat
  * @property Prompt $prompt
  * @property ?Check $check
  */
@@ -28,7 +34,19 @@ final class Canvas extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['operation_count' => 0, 'last_stroke_ms' => null];
+    protected $attributes = ['operation_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null];
+
+    /** Who draws on it. */
+    public function author(): Author
+    {
+        return $this->seat_id === null ? Author::teacher() : Author::seat($this->seat_id);
+    }
+
+    /** The layer on which its author draws. */
+    public function layer(): Layer
+    {
+        return $this->seat_id === null ? Layer::Lead : Layer::Student;
+    }
 
     /** @return BelongsTo<Seat, $this> */
     public function seat(): BelongsTo
@@ -57,12 +75,10 @@ final class Canvas extends Model
     /** @param  ?int  $upTo the number of the last operation to count; null for all */
     public function scene(?int $upTo = null): Scene
     {
-        $log = $this->operations()->when($upTo !== null, fn ($query) => $query->where('n', '<=', $upTo));
+        if ($upTo === null) {
+            return KeptScene::of($this)->scene;
+        }
 
-        return Scene::fold((function () use ($log) {
-            foreach ($log->lazy(2000) as $logged) {
-                yield $logged->operation();
-            }
-        })());
+        return Scene::fold(LoggedOperation::read($this->operations()->where('n', '<=', $upTo)));
     }
 }

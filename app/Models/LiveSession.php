@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Crag\Prompt\ToolTray;
+use Crag\Prompt\TrayInForce;
+use Crag\Prompt\TrayKind;
 use Crag\Session\JoinCode;
 use Crag\Session\ScreenView;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -24,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $showcase_id
  * @property ScreenView $screen_view
  * @property bool $names_shown
+ * @property ?array<string, mixed> $tray  null until it was changed
  * @property int $operation_count
  * @property ?Carbon $ended_at
  * @property Carbon $created_at
@@ -36,16 +40,22 @@ final class LiveSession extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['operation_count' => 0, 'names_shown' => true, 'screen_view' => 'join', 'ended_at' => null];
+    protected $attributes = ['operation_count' => 0, 'names_shown' => true, 'screen_view' => 'join', 'ended_at' => null, 'tray' => null];
 
     protected function casts(): array
     {
-        return ['ended_at' => 'datetime', 'names_shown' => 'boolean', 'screen_view' => ScreenView::class];
+        return ['ended_at' => 'datetime', 'names_shown' => 'boolean', 'screen_view' => ScreenView::class, 'tray' => 'array'];
     }
 
     public function isRunning(): bool
     {
         return $this->ended_at === null;
+    }
+
+    /** The tools that students have where a prompt has no tray of its own. */
+    public function trayInForce(): TrayInForce
+    {
+        return $this->tray === null ? TrayInForce::always(ToolTray::of(TrayKind::Standard)) : TrayInForce::read($this->tray);
     }
 
     public function code(): JoinCode
@@ -83,10 +93,13 @@ final class LiveSession extends Model
         return $this->hasMany(Seat::class)->orderBy('n');
     }
 
-    /** @return HasMany<Canvas, $this> */
+    /** @return HasMany<Canvas, $this> the students' */
     public function canvases(): HasMany
     {
-        return $this->hasMany(Canvas::class);
+        $canvases = $this->hasMany(Canvas::class);
+        $canvases->whereNotNull('seat_id');
+
+        return $canvases;
     }
 
     /** @return HasMany<Asset, $this> */

@@ -6,7 +6,10 @@ namespace App\Models;
 
 use Crag\Canvas\Author;
 use Crag\Canvas\Operation;
+use Generator;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * @property int $n its place in the canvas's log
@@ -40,7 +43,22 @@ final class LoggedOperation extends Model
                 'body' => json_decode($this->body, true, flags: JSON_THROW_ON_ERROR),
             ],
             $this->seat_id === null ? Author::teacher() : Author::seat($this->seat_id),
+            true,
         );
+    }
+
+    /**
+     * The operations of a query, a few at a time, each under its place in the log.
+     *
+     * @param  HasMany<self, Canvas>|Builder<self>  $rows
+     * @return Generator<int, Operation>
+     */
+    public static function read(HasMany|Builder $rows): Generator
+    {
+        foreach ($rows->toBase()->cursor() as $row) {
+            $logged = (new self)->setRawAttributes((array) $row);
+            yield $logged->n => $logged->operation();
+        }
     }
 
     /** Its JSON form with its two numbers, for a page that already trusts what is stored: nothing is decoded. */

@@ -6,8 +6,8 @@ namespace App\Pictures;
 
 use App\Models\Asset;
 use App\Models\LiveSession;
+use App\Models\Seat;
 use GdImage;
-use Illuminate\Http\UploadedFile;
 
 /**
  * Takes an uploaded picture in: its kind is found from its bytes, it is drawn anew (which leaves every hidden
@@ -25,12 +25,17 @@ final class StorePicture
         IMAGETYPE_PNG => 'imagecreatefrompng',
         IMAGETYPE_JPEG => 'imagecreatefromjpeg',
         IMAGETYPE_WEBP => 'imagecreatefromwebp',
+        IMAGETYPE_GIF => 'imagecreatefromgif',
     ];
 
-    /** @throws UnusablePicture */
-    public function __invoke(LiveSession $session, UploadedFile $file): Asset
+    /**
+     * @param  string  $path  the file as it came
+     * @param  ?Seat  $owner  the student whose it is; null for the teacher's, which the whole class may see
+     *
+     * @throws UnusablePicture
+     */
+    public function __invoke(LiveSession $session, string $path, ?Seat $owner = null): Asset
     {
-        $path = $file->getPathname();
         $size = @getimagesize($path);
         if ($size === false || ! isset(self::READERS[$size[2]])) {
             throw UnusablePicture::kind();
@@ -44,10 +49,10 @@ final class StorePicture
         }
         $picture = self::scaled(self::upright($picture, $path, $size[2]));
 
-        return self::keep($session, $picture, self::hasHoles($picture));
+        return self::keep($session, $owner, $picture, self::hasHoles($picture));
     }
 
-    private static function keep(LiveSession $session, GdImage $picture, bool $holes): Asset
+    private static function keep(LiveSession $session, ?Seat $owner, GdImage $picture, bool $holes): Asset
     {
         ob_start();
         imagesavealpha($picture, true);
@@ -55,6 +60,7 @@ final class StorePicture
         $bytes = (string) ob_get_clean();
         $asset = Asset::query()->create([
             'live_session_id' => $session->id,
+            'seat_id' => $owner?->id,
             'mime' => $holes ? 'image/png' : 'image/jpeg',
             'width' => imagesx($picture),
             'height' => imagesy($picture),

@@ -11,12 +11,32 @@ final class UnusablePicture extends DomainException
 {
     public static function kind(): self
     {
-        return new self(__('That file is not a PNG, JPEG or WebP picture.'));
+        return new self(__('That file is not a PNG, JPEG, WebP or GIF picture.'));
     }
 
     public static function tooLarge(int $width, int $height): self
     {
         return new self(__('That picture is too large (:width × :height): 40 million pixels are the most.', ['width' => $width, 'height' => $height]));
+    }
+
+    public static function tooMany(int $most): self
+    {
+        return new self(__('You have brought in :n pictures already: no more fit into a session.', ['n' => $most]));
+    }
+
+    public static function lockedPdf(): self
+    {
+        return new self(__('That PDF is locked with a password. Save it without one and try again.'));
+    }
+
+    public static function damagedPdf(): self
+    {
+        return new self(__('That PDF is damaged and cannot be read.'));
+    }
+
+    public static function noSuchPage(int $page, int $pages): self
+    {
+        return new self(__('That PDF has no page :page: it has :pages.', ['page' => $page, 'pages' => $pages]));
     }
 
     public static function damaged(): self

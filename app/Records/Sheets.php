@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 
-/** A PDF of canvases, one on a sheet. */
+/** A PDF of canvases, each page of one on a sheet. */
 final class Sheets
 {
     /** So many pages are drawn between two words about progress. */
@@ -32,14 +32,12 @@ final class Sheets
             $done = 0;
             foreach (collect($canvases)->chunk(self::AT_ONCE) as $some) {
                 $parts[] = $part = sprintf('%s/part-%04d.pdf', $folder, count($parts));
-                $files = $some->map(static function (Canvas $canvas) use ($session, $folder, $withChecks): string {
-                    $file = "{$folder}/{$canvas->id}.svg";
-                    file_put_contents($file, self::sheet($session, $canvas, $withChecks));
-
-                    return $file;
-                });
-                Rsvg::pdf(array_values($files->all()), $part);
-                $progress($done += $files->count());
+                $files = [];
+                foreach ($some as $canvas) {
+                    array_push($files, ...self::write($session, $canvas, $folder, $withChecks));
+                }
+                Rsvg::pdf($files, $part);
+                $progress($done += $some->count());
             }
             self::join($parts, $to);
         } finally {
@@ -47,19 +45,28 @@ final class Sheets
         }
     }
 
-    private static function sheet(LiveSession $session, Canvas $canvas, bool $withChecks): string
+    /** @return list<string> files of one canvas, one for each of its pages */
+    private static function write(LiveSession $session, Canvas $canvas, string $folder, bool $withChecks): array
     {
         $prompt = $canvas->prompt;
+        $scene = $canvas->scene();
+        $files = [];
+        foreach (array_keys($scene->pages) as $i => $page) {
+            $of = count($scene->pages) > 1 ? ' · '.__('page :n of :all', ['n' => $i + 1, 'all' => count($scene->pages)]) : '';
+            $files[] = $file = "{$folder}/{$canvas->id}-{$i}.svg";
+            file_put_contents($file, Sheet::document(
+                $session->title,
+                $session->created_at->format('Y-m-d'),
+                $canvas->seat->name ?? __('Lead canvas'),
+                __('Prompt :n', ['n' => $prompt->n]).$of.($prompt->words === '' ? '' : ': '.$prompt->words),
+                $scene,
+                new EmbeddedPictures($session->id),
+                $withChecks ? $canvas->check?->level : null,
+                (string) $page,
+            ));
+        }
 
-        return Sheet::document(
-            $session->title,
-            $session->created_at->format('Y-m-d'),
-            $canvas->seat->name,
-            __('Prompt :n', ['n' => $prompt->n]).($prompt->words === '' ? '' : ': '.$prompt->words),
-            $canvas->scene(),
-            new EmbeddedPictures($session->id),
-            $withChecks ? $canvas->check?->level : null,
-        );
+        return $files;
     }
 
     /** @param  list<string>  $parts */

@@ -10,22 +10,39 @@ use Crag\Canvas\Ink;
 use Crag\Canvas\Layer;
 use Crag\Canvas\Operation;
 use Crag\Canvas\Scene;
+use Crag\Tests\Canvas\Logs;
+use Crag\Tests\Canvas\RandomLog;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
 /** The browser's code and the core make the same of the same logs and the same ink. */
 final class AgreementTest extends TestCase
 {
-    private const SEAT = 'the-seat';
-
     public function test_random_logs_fold_to_the_same_scene_and_the_same_next_undo(): void
     {
-        $logs = array_map(self::randomLog(...), range(1, 60));
-        $browser = self::ask(array_map(static fn (array $log): array => ['log' => array_map(self::wire(...), $log)], $logs));
+        $logs = array_map(self::randomLog(...), range(1, 80));
+        $browser = self::ask(array_map(static fn (array $log): array => ['log' => self::wire($log)], $logs));
         foreach ($logs as $i => $log) {
-            $history = History::of($log, Author::seat(self::SEAT), Layer::Student);
-            $core = Scene::fold($log)->toArray() + ['undo' => $history->undo(), 'redo' => $history->redo()];
-            self::assertEquals(json_decode((string) json_encode($core), true), $browser[$i], "log {$i}");
+            $history = History::of($log, Author::seat(Logs::SEAT), Layer::Student);
+            $core = ['scene' => Scene::fold($log)->toArray(), 'undo' => $history->undo(), 'redo' => $history->redo()];
+            self::assertEquals(self::json($core), $browser[$i], "log {$i}");
+        }
+    }
+
+    public function test_kept_scenes_go_on_alike_and_both_know_when_they_cannot(): void
+    {
+        $cases = $expected = [];
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $log = self::randomLog($seed);
+            $cut = mt_rand(1, count($log) - 1);
+            $kept = Scene::fold(array_slice($log, 0, $cut));
+            $cases[] = ['kept' => $kept->toArray(), 'log' => self::wire(array_slice($log, $cut))];
+            $expected[] = self::json($kept->and(array_slice($log, $cut))?->toArray());
+        }
+        $browser = self::ask($cases);
+        self::assertContains(null, $expected);
+        foreach ($expected as $i => $scene) {
+            self::assertEquals($scene, $browser[$i]['scene'], "log {$i}");
         }
     }
 
@@ -42,7 +59,7 @@ final class AgreementTest extends TestCase
         foreach (self::ask(array_map(static fn (array $ink): array => ['ink' => $ink], $inks)) as $i => $answer) {
             self::assertSame(Ink::of($inks[$i])->encode(), $answer['text']);
             self::assertSame($inks[$i], $answer['back']);
-            self::assertSame($inks[$i], Ink::decode($answer['text'])->samples);
+            self::assertSame($inks[$i], Ink::decode($answer['text'])->samples());
         }
     }
 
@@ -59,57 +76,39 @@ final class AgreementTest extends TestCase
         return json_decode($node->getOutput(), true, flags: JSON_THROW_ON_ERROR);
     }
 
-    /** @return array<string, mixed> */
-    private static function wire(Operation $operation): array
+    private static function json(mixed $value): mixed
     {
-        return $operation->toArray() + ['mine' => $operation->author->seat !== null];
+        return json_decode((string) json_encode($value), true);
     }
 
-    /** @return list<Operation> what a student and a teacher might do, undo and redo among it, some of it twice */
+    /**
+     * @param  list<Operation>  $log
+     * @return list<array<string, mixed>>
+     */
+    private static function wire(array $log): array
+    {
+        return array_map(static fn (Operation $operation): array => $operation->toArray(), $log);
+    }
+
+    /** @return list<Operation> what a student does, the teacher's hand-outs and pieces among it, some of it twice */
     private static function randomLog(int $seed): array
     {
-        mt_srand($seed);
         $log = [];
-        $ids = [];
-        for ($i = 0; $i < 70; $i++) {
-            $id = sprintf('operation-%03d', $i);
-            $any = $ids === [] ? null : $ids[array_rand($ids)];
-            [$kind, $body, $teacher] = match (true) {
-                $any === null || mt_rand(1, 10) > 6 => ['add', ['object' => self::object($i)], mt_rand(1, 8) === 1],
-                default => self::change($any),
-            };
-            if ($kind === 'add') {
-                $ids[] = $id;
-            }
-            $json = ['id' => $id, 'kind' => $kind, 'layer' => $teacher ? 'lead' : 'student', 'at' => $i, 'body' => $body];
-            $log[] = Operation::read($json, $teacher ? Author::teacher() : Author::seat(self::SEAT));
-            if (mt_rand(1, 12) === 1) {
+        foreach (RandomLog::of($seed, 60) as $i => $operation) {
+            $log[] = $operation;
+            $dice = mt_rand(1, 14);
+            if ($dice === 1) {
                 $log[] = $log[array_rand($log)];
+            } elseif ($dice === 2) {
+                $log[] = Logs::operation("teacher-{$i}", 'backdrop', ['backdrop' => ['kind' => ['blank', 'squared', 'lined', 'picture'][mt_rand(0, 3)], 'asset' => 'abc']], null);
+            } elseif ($dice === 3) {
+                $log[] = Logs::piece("piece-{$i}", ['stack' => mt_rand(0, 1) === 1]);
+                $log[] = Logs::operation("moved-{$i}", 'arrange', ['targets' => [Logs::id("piece-{$i}")], 'places' => [[mt_rand(0, 900), 0, 0, 10_000]]]);
+            } elseif ($dice === 4) {
+                $log[] = Logs::operation("lock-{$i}", 'arrange', ['targets' => [$operation->id->value], 'lock' => true], null);
             }
         }
 
         return $log;
-    }
-
-    /** @return array{string, array<string, mixed>, bool} */
-    private static function change(string $target): array
-    {
-        return match (mt_rand(1, 6)) {
-            1 => ['remove', ['targets' => [$target]], false],
-            2 => ['change', ['target' => $target, 'set' => ['text' => 'changed '.mt_rand(1, 99)]], false],
-            3, 4 => ['withdraw', ['target' => $target], false],
-            5 => ['reinstate', ['target' => $target], false],
-            default => mt_rand(0, 1) === 1
-                ? ['clear', [], false]
-                : ['backdrop', ['backdrop' => ['kind' => ['blank', 'squared', 'lined'][mt_rand(0, 2)]]], true],
-        };
-    }
-
-    /** @return array<string, mixed> */
-    private static function object(int $i): array
-    {
-        return $i % 3 === 0
-            ? ['type' => 'text', 'x' => 10 * $i, 'y' => 20, 'size' => 36, 'colour' => '#25323b', 'text' => "F = {$i} N"]
-            : ['type' => 'stroke', 'colour' => '#a8452e', 'width' => 40, 'ink' => Ink::of([[$i, $i, 128, 0], [$i + 50, 9, 90, 16]])->encode()];
     }
 }

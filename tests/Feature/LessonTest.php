@@ -43,8 +43,8 @@ final class LessonTest extends CragTestCase
     {
         $this->handOut(['words' => 'Find the moment.', 'backdrop' => 'squared', 'place' => 'under'])->assertNoContent();
         $scene = $this->canvasOf($this->seat)->scene();
-        self::assertCount(1, $scene->objects);
-        self::assertSame(BackdropKind::Squared, $scene->backdrop->kind);
+        self::assertCount(1, $scene->placed);
+        self::assertSame(BackdropKind::Squared, $scene->backdrop()->kind);
         self::assertStringContainsString('Find the moment.', implode('', $this->published->on("room.{$this->session->id}")));
         $this->asStudent($this->seat, $this->token)->get("/seat/{$this->seat->id}")->assertSee('Find the moment.');
     }
@@ -53,7 +53,7 @@ final class LessonTest extends CragTestCase
     {
         $this->handOut(['words' => 'Find the moment.', 'backdrop' => 'isometric', 'place' => 'under']);
         [$late] = $this->seat($this->session, 'Late');
-        self::assertSame(BackdropKind::Isometric, $this->canvasOf($late)->scene()->backdrop->kind);
+        self::assertSame(BackdropKind::Isometric, $this->canvasOf($late)->scene()->backdrop()->kind);
     }
 
     public function test_the_next_prompt_is_a_new_canvas_and_the_old_work_stays(): void
@@ -62,7 +62,7 @@ final class LessonTest extends CragTestCase
         $this->handOut(['words' => 'Brace the frame.', 'backdrop' => 'dotted', 'place' => 'next'])->assertNoContent();
         $new = $this->seat->canvases()->where('id', '!=', $old->id)->firstOrFail();
         self::assertTrue($new->scene()->isEmpty());
-        self::assertCount(1, $old->scene()->objects);
+        self::assertCount(1, $old->scene()->placed);
         $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas")
             ->assertJsonPath('canvas', $new->id)->assertJsonPath('prompt.n', 2);
         $this->asTeacher()->postJson("/desk/{$this->session->id}/prompt/{$old->prompt_id}/go")->assertNoContent();
@@ -84,7 +84,7 @@ final class LessonTest extends CragTestCase
         yield 'too many words' => [['words' => str_repeat('a', 2001)], '2000 characters'];
         yield 'a backdrop from nowhere' => [['backdrop' => 'lava'], 'backdrop'];
         yield 'a place from nowhere' => [['place' => 'attic'], 'place'];
-        yield 'a picture without a file' => [['backdrop' => 'picture'], 'Choose a picture first'];
+        yield 'a picture without a file' => [['backdrop' => 'picture'], 'Choose a picture or a PDF first'];
         yield 'a file that is no picture' => [['backdrop' => 'picture', 'picture' => UploadedFile::fake()->createWithContent('x.png', '<svg onload="alert(1)"/>')], 'not a PNG'];
         yield 'a damaged picture' => [['backdrop' => 'picture', 'picture' => UploadedFile::fake()->createWithContent('x.png', substr((string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=='), 0, 40))], 'damaged'];
     }
@@ -103,7 +103,7 @@ final class LessonTest extends CragTestCase
         $asset = Asset::query()->firstOrFail();
         self::assertSame([$kept, 3200, 800], [$asset->mime, $asset->width, $asset->height]);
         self::assertStringNotContainsString('hidden extra', (string) file_get_contents($asset->path()));
-        self::assertSame($asset->id, $this->canvasOf($this->seat)->scene()->backdrop->asset);
+        self::assertSame($asset->id, $this->canvasOf($this->seat)->scene()->backdrop()->asset);
         $this->asStudent($this->seat, $this->token)->get("/asset/{$asset->id}")->assertOk()->assertHeader('Content-Type', $kept);
     }
 

@@ -9,7 +9,6 @@ use App\Models\SessionFolder;
 use App\Pictures\EmbeddedPictures;
 use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
-use Illuminate\Http\UploadedFile;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Support\CragTestCase;
 
@@ -48,17 +47,16 @@ final class PictureTest extends CragTestCase
         $header = "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 50_000, 50_000)."\x08\x02\x00\x00\x00";
         $this->expectException(UnusablePicture::class);
         $this->expectExceptionMessage('50000 × 50000');
-        app(StorePicture::class)($this->session, UploadedFile::fake()->createWithContent('bomb.png', $header.pack('N', crc32($header))));
+        app(StorePicture::class)($this->session, self::file($header.pack('N', crc32($header))));
     }
 
-    #[TestWith(["GIF89a\x01\x00\x01\x00\x80\x00\x00\x00\x00\x00\xff\xff\xff!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;"])]
     #[TestWith(['%PDF-1.4'])]
     #[TestWith(['<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg"/>'])]
     #[TestWith([''])]
-    public function test_what_is_not_of_the_three_kinds_is_refused_whatever_its_name_says(string $content): void
+    public function test_what_is_no_picture_is_refused_whatever_its_name_says(string $content): void
     {
         $this->expectException(UnusablePicture::class);
-        app(StorePicture::class)($this->session, UploadedFile::fake()->createWithContent('bridge.png', $content));
+        app(StorePicture::class)($this->session, self::file($content));
     }
 
     public function test_a_drawing_embeds_its_own_sessions_pictures_alone(): void
@@ -73,15 +71,16 @@ final class PictureTest extends CragTestCase
 
     public function test_backdrops_are_drawn_for_anybody_and_only_those_there_are(): void
     {
-        foreach (['blank', 'squared', 'dotted', 'isometric', 'lined'] as $kind) {
-            $this->get("/backdrop/{$kind}.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
+        foreach (['kind=blank', 'kind=squared&size=small', 'kind=staves', 'kind=number-line&from=0&to=2&step=0.5&parts=2', 'kind=axes&x_from=0&x_to=9&x_step=1&y_from=-1&y_to=1&y_step=.1&x_label=&y_label=F'] as $query) {
+            $this->get("/backdrop.svg?{$query}")->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
         }
-        $this->get('/backdrop/picture.svg')->assertNotFound();
-        $this->get('/backdrop/lava.svg')->assertNotFound();
+        foreach (['', 'kind=picture&asset=abc', 'kind=lava', 'kind=axes', 'kind=number-line&from=0&to=1000000&step=1', 'kind[]=blank'] as $query) {
+            $this->get("/backdrop.svg?{$query}")->assertNotFound();
+        }
     }
 
     /** A lying JPEG of 60 × 40, its left third dark, with an Exif note of how it was held. */
-    private function photograph(int $orientation): UploadedFile
+    private function photograph(int $orientation): string
     {
         $image = imagecreatetruecolor(60, 40);
         imagefill($image, 0, 0, 0xF0F0F0);
@@ -92,6 +91,15 @@ final class PictureTest extends CragTestCase
         $tiff = 'MM'.pack('nN', 42, 8).pack('n', 1).pack('nnNnn', 0x0112, 3, 1, $orientation, 0).pack('N', 0);
         $exif = "Exif\0\0".$tiff;
 
-        return UploadedFile::fake()->createWithContent('photo.jpg', substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2));
+        return self::file(substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2));
+    }
+
+    /** A file with this in it; it goes with the test's folder. */
+    private static function file(string $content): string
+    {
+        $file = (string) tempnam(config()->string('crag.data'), 'picture');
+        file_put_contents($file, $content);
+
+        return $file;
     }
 }

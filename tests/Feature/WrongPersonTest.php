@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Canvas\TakeCanvas;
 use App\Models\Asset;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
@@ -109,7 +110,10 @@ final class WrongPersonTest extends CragTestCase
             $this->get($address)->assertOk()->assertDontSee('Tamsin')->assertDontSee($canvas)->assertDontSee($this->seat->ink_key);
         }
         $this->postJson("/seat/{$mate->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]])->assertNotFound();
-        $this->get("/seat/{$mate->id}/work/{$canvas}.png")->assertNotFound();
+        foreach (['png', 'svg', 'pdf', 'inkml'] as $format) {
+            $this->get("/seat/{$mate->id}/work/{$canvas}.{$format}")->assertNotFound();
+        }
+        $this->get("/seat/{$mate->id}/canvas/{$canvas}/log")->assertNotFound();
         $heard = implode('', [...$this->published->on("room.{$this->session->id}"), ...$this->published->on("seat.{$mate->id}")]);
         self::assertStringNotContainsString('Tamsin', $heard);
     }
@@ -125,6 +129,11 @@ final class WrongPersonTest extends CragTestCase
         $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/canvases")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/states")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/go")->assertNotFound();
+        $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/lead")->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/pieces", ['objects' => []])->assertNotFound();
+        $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/log")->assertNotFound();
+        $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/replay")->assertNotFound();
+        $this->getJson("/desk/{$theirs->id}/work/{$canvas}.svg")->assertNotFound();
     }
 
     public function test_a_picture_is_seen_by_its_session_alone(): void
@@ -138,6 +147,27 @@ final class WrongPersonTest extends CragTestCase
         $this->asNobody()->get("/asset/{$asset->id}")->assertForbidden();
         $this->asTeacher('another-teacher')->get("/asset/{$asset->id}")->assertForbidden();
         SessionFolder::remove($this->session->id);
+    }
+
+    public function test_a_students_picture_is_seen_by_that_student_and_the_teacher_alone(): void
+    {
+        [$mate, $token] = $this->seat($this->session, 'Mate');
+        [$other, $otherToken] = $this->seat($this->session, 'Other');
+        $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'seat_id' => $mate->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 3]);
+        file_put_contents($asset->path(), 'abc');
+        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertOk();
+        $this->asTeacher()->get("/asset/{$asset->id}")->assertOk();
+        $this->asStudent($other, $otherToken)->get("/asset/{$asset->id}")->assertForbidden();
+        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertForbidden();
+        SessionFolder::remove($this->session->id);
+    }
+
+    public function test_nobody_draws_on_a_canvas_of_anothers_kind(): void
+    {
+        $lead = app(TakeCanvas::class)->lead($this->session->prompt()->firstOrFail());
+        [$mate, $token] = $this->seat($this->session, 'Mate');
+        $this->asStudent($mate, $token)->postJson("/seat/{$mate->id}/operations", ['canvas' => $lead->id, 'operations' => [$this->stroke()]])->assertNotFound();
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/operations", ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke()]])->assertNotFound();
     }
 
     private function become(string $who, string $part): void
@@ -155,7 +185,7 @@ final class WrongPersonTest extends CragTestCase
     {
         return strtr($uri, [
             '{session}' => $this->session->id, '{seat}' => $this->seat->id, '{prompt}' => (string) $this->session->prompt_id,
-            '{canvas}' => $this->canvasOf($this->seat)->id, '{showcase}' => (string) $this->session->showcase_id,
+            '{canvas}' => $this->canvasOf($this->seat)->id, '{format}' => 'png', '{showcase}' => (string) $this->session->showcase_id,
         ]);
     }
 

@@ -1,13 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { decodeInk, encodeInk, type Sample } from '../../resources/ts/canvas/ink';
-import { fold, history } from '../../resources/ts/canvas/log';
+import { fold, history, readScene, type KeptScene, type Scene } from '../../resources/ts/canvas/scene';
 import type { Operation } from '../../resources/ts/canvas/model';
 
 /*
  * Reads cases as JSON from standard input and answers what the browser's code makes of them, so that a test can hold
- * it against the core: [{"log": [operations]}, {"ink": [samples]}, …].
+ * it against the core: [{"log": [operations]}, {"kept": scene, "log": [operations]}, {"ink": [samples]}, …].
  */
-type Case = { log: Operation[] } | { ink: Sample[] };
+type Case = { log: Operation[]; kept?: KeptScene } | { ink: Sample[] };
+
+function written({ pages, objects }: Scene): unknown {
+    return {
+        pages: [...pages].map(([id, backdrop]) => ({ id, backdrop })),
+        objects: [...objects].map(([id, { page, ...placed }]) => ({ id, ...placed, ...(page === '' ? {} : { page }) })),
+    };
+}
 
 const cases = JSON.parse(readFileSync(0, 'utf8')) as Case[];
 const answers = cases.map((one) => {
@@ -15,13 +22,8 @@ const answers = cases.map((one) => {
         const text = encodeInk(one.ink);
         return { text, back: decodeInk(text) };
     }
-    const scene = fold(one.log);
+    const scene = fold(one.log, one.kept === undefined ? undefined : readScene(one.kept));
     const { undo, redo } = history(one.log);
-    return {
-        backdrop: scene.backdrop,
-        objects: [...scene.objects].map(([id, object]) => ({ id, layer: scene.layers.get(id), object })),
-        undo: undo ?? null,
-        redo: redo ?? null,
-    };
+    return { scene: scene === null ? null : written(scene), undo: undo ?? null, redo: redo ?? null };
 });
 process.stdout.write(JSON.stringify(answers));

@@ -8,6 +8,7 @@ import { fill } from '../../resources/ts/page';
 
 (globalThis as unknown as Record<string, unknown>).window = globalThis;
 const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+const ink = { type: 'stroke' as const, colour: '#000000', width: 40, page: '' };
 const samples = (from: number, count: number): Sample[] => Array.from({ length: count }, (_, i): Sample => [from + i, 0, 128, from + i]);
 
 function collect(open = true): { sender: WetSender; sent: WetInk[]; gate: { open: boolean } } {
@@ -22,13 +23,13 @@ const together = (sent: WetInk[]): Sample[] => sent.flatMap(({ p }) => decodeInk
 
 test('the first points go at once, the others together, and none is missing at the end', async () => {
     const { sender, sent } = collect();
-    sender.grow('canvas', 'stroke', samples(0, 1), 0, '#000000', 40);
+    sender.grow('canvas', 'stroke', samples(0, 1), 0, ink);
     assert.equal(sent.length, 1);
     for (let i = 1; i < 20; i++) {
-        sender.grow('canvas', 'stroke', samples(i, 1), i, '#000000', 40);
+        sender.grow('canvas', 'stroke', samples(i, 1), i, ink);
     }
     await sleep(60);
-    sender.grow('canvas', 'stroke', samples(20, 2), 20, '#000000', 40);
+    sender.grow('canvas', 'stroke', samples(20, 2), 20, ink);
     sender.finish();
     assert.deepEqual(together(sent), samples(0, 22));
     assert.ok(sent.length < 10, `${sent.length} messages for 22 points`);
@@ -41,21 +42,21 @@ test('the first points go at once, the others together, and none is missing at t
 
 test('what a closed socket did not take goes with the next points', async () => {
     const { sender, sent, gate } = collect(false);
-    sender.grow('canvas', 'stroke', samples(0, 3), 0, '#000000', 40);
+    sender.grow('canvas', 'stroke', samples(0, 3), 0, ink);
     gate.open = true;
     await sleep(40);
-    sender.grow('canvas', 'stroke', samples(3, 1), 3, '#000000', 40);
+    sender.grow('canvas', 'stroke', samples(3, 1), 3, ink);
     await sleep(40);
     assert.deepEqual(together(sent), samples(0, 4));
 });
 
 test('a new stroke takes nothing over from the one before', async () => {
     const { sender, sent, gate } = collect(false);
-    sender.grow('canvas', 'one', samples(0, 3), 0, '#000000', 40);
+    sender.grow('canvas', 'one', samples(0, 3), 0, ink);
     sender.finish();
     gate.open = true;
     await sleep(40);
-    sender.grow('canvas', 'two', samples(9, 1), 0, '#a8452e', 20);
+    sender.grow('canvas', 'two', samples(9, 1), 0, { ...ink, colour: '#a8452e', width: 20 });
     sender.finish();
     assert.deepEqual(sent.map(({ o, i, s }) => [o, i, s]), [['two', 0, ['#a8452e', 20]]]);
 });

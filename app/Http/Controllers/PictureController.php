@@ -9,8 +9,10 @@ use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
 use App\Models\Asset;
 use App\Models\LiveSession;
+use App\Models\Seat;
+use Crag\Canvas\Fields;
+use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
-use Crag\Prompt\BackdropKind;
 use Crag\Render\NoPictures;
 use Crag\Render\SceneSvg;
 use Illuminate\Http\Request;
@@ -20,24 +22,38 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** Backdrops and pictures, as pages show them. */
 final class PictureController
 {
-    public function backdrop(string $kind): Response
+    /** A ruling, its settings in the address. */
+    public function backdrop(Request $request): Response
     {
-        $found = BackdropKind::tryFrom($kind);
-        abort_if($found === null || $found === BackdropKind::Picture, 404);
+        try {
+            $backdrop = Backdrop::read(new Fields(array_map(
+                static fn (mixed $value): mixed => is_string($value) && is_numeric($value) ? $value + 0 : $value ?? '',
+                $request->query(),
+            )));
+        } catch (UnreadableOperation $problem) {
+            abort(404, $problem->getMessage());
+        }
+        abort_unless($backdrop->isRuling(), 404);
 
-        return response(SceneSvg::backdrop(Backdrop::ruled($found), new NoPictures))->withHeaders([
+        return response(SceneSvg::backdrop($backdrop, new NoPictures))->withHeaders([
             'Content-Type' => 'image/svg+xml', 'Cache-Control' => 'public, max-age=86400',
         ]);
     }
 
+    /** Pictures of the teacher's are for everybody in the session; a student's are for that student and the teacher. */
     public function asset(Request $request, Asset $asset): BinaryFileResponse
     {
         $session = LiveSession::query()->findOrFail($asset->live_session_id);
         $may = CurrentTeacher::of($request)?->mayRun($session)
-            || CurrentSeat::in($request, $session) !== null
-            || CurrentScreen::shows($request, $session);
+            || $this->isFor(CurrentSeat::in($request, $session), $asset)
+            || ($asset->seat_id === null && CurrentScreen::shows($request, $session));
         abort_unless($may, 403);
 
         return response()->file($asset->path(), ['Content-Type' => $asset->mime, 'Cache-Control' => 'private, max-age=86400']);
+    }
+
+    private function isFor(?Seat $seat, Asset $asset): bool
+    {
+        return $seat !== null && ($asset->seat_id === null || $asset->seat_id === $seat->id);
     }
 }

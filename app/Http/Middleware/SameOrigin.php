@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /**
  * Only pages of our own may ask, without a session and its token: what a page asks all day long stays cheap, and no
  * stroke is turned away because a page was open for long. Browsers say by themselves which site a request comes from;
- * besides, the cookies are SameSite, and a body must be JSON, which no form of another site can send.
+ * besides, the cookies are SameSite, and a body must be JSON or plain bytes, which no form of another site can send.
  */
 final class SameOrigin
 {
@@ -21,7 +21,7 @@ final class SameOrigin
         $origin = $request->headers->get('Origin');
         $own = in_array($site, ['same-origin', 'none'], true)
             && ($origin === null || parse_url($origin, PHP_URL_HOST) === $request->getHost());
-        abort_unless($own && ($request->isMethodSafe() || $request->isJson()), 403);
+        abort_unless($own && ($request->isMethodSafe() || $request->isJson() || $request->headers->get('Content-Type') === 'application/octet-stream'), 403);
 
         return $next($request);
     }

@@ -7,8 +7,11 @@ namespace Crag\Canvas;
 /** The fields of a decoded JSON object, each read as what it must be or refused by name. */
 final readonly class Fields
 {
-    /** @param  array<array-key, mixed>  $values */
-    public function __construct(private array $values)
+    /**
+     * @param  array<array-key, mixed>  $values
+     * @param  bool  $kept  whether they come from where only what was checked is kept: costly checks are left out
+     */
+    public function __construct(private array $values, public bool $kept = false)
     {
     }
 
@@ -17,12 +20,21 @@ final readonly class Fields
         return array_key_exists($name, $this->values);
     }
 
+    /** @return list<string> */
+    public function names(): array
+    {
+        return array_map(strval(...), array_keys($this->values));
+    }
+
     /** @throws UnreadableOperation */
     public function text(string $name, int $longest = 200): string
     {
         $value = $this->values[$name] ?? null;
         if (! is_string($value)) {
             throw UnreadableOperation::missing($name);
+        }
+        if ($this->kept) {
+            return $value;
         }
         if (! mb_check_encoding($value, 'UTF-8')) {
             throw UnreadableOperation::badValue($name, 'is not valid UTF-8');
@@ -35,9 +47,9 @@ final readonly class Fields
     }
 
     /** @throws UnreadableOperation */
-    public function whole(string $name, int $least, int $most): int
+    public function whole(string $name, int $least, int $most, ?int $absent = null): int
     {
-        $value = $this->values[$name] ?? null;
+        $value = $this->values[$name] ?? $absent;
         if (! is_int($value)) {
             throw UnreadableOperation::missing($name);
         }
@@ -48,6 +60,43 @@ final readonly class Fields
         return $value;
     }
 
+    /** A finite number, whole or not. */
+    public function number(string $name, float $least, float $most): float
+    {
+        $value = $this->values[$name] ?? null;
+        if (! is_int($value) && ! (is_float($value) && is_finite($value))) {
+            throw UnreadableOperation::missing($name);
+        }
+        if ($value < $least || $value > $most) {
+            throw UnreadableOperation::badValue($name, "is {$value}, outside {$least} to {$most}");
+        }
+
+        return (float) $value;
+    }
+
+    /** False when it is absent. */
+    public function flag(string $name): bool
+    {
+        $value = $this->values[$name] ?? false;
+
+        return is_bool($value) ? $value : throw UnreadableOperation::badValue($name, 'is neither true nor false');
+    }
+
+    /**
+     * @param  list<string>  $choices
+     *
+     * @throws UnreadableOperation
+     */
+    public function oneOf(string $name, array $choices, ?string $absent = null): string
+    {
+        $value = $this->values[$name] ?? $absent;
+        if (! is_string($value)) {
+            throw UnreadableOperation::missing($name);
+        }
+
+        return in_array($value, $choices, true) ? $value : throw UnreadableOperation::badValue($name, 'is none of '.implode(', ', $choices));
+    }
+
     /** @throws UnreadableOperation */
     public function object(string $name): self
     {
@@ -56,7 +105,33 @@ final readonly class Fields
             throw UnreadableOperation::missing($name);
         }
 
-        return new self($value);
+        return new self($value, $this->kept);
+    }
+
+    /**
+     * @return list<self>
+     *
+     * @throws UnreadableOperation
+     */
+    public function objects(string $name, int $most): array
+    {
+        return array_map(
+            fn (mixed $one): self => is_array($one) ? new self($one, $this->kept) : throw UnreadableOperation::missing($name),
+            $this->list($name, 1, $most),
+        );
+    }
+
+    /**
+     * @return list<int>
+     *
+     * @throws UnreadableOperation
+     */
+    public function integers(string $name, int $fewest, int $most): array
+    {
+        return array_map(
+            static fn (mixed $one): int => is_int($one) ? $one : throw UnreadableOperation::badValue($name, 'holds something that is not a whole number'),
+            $this->list($name, $fewest, $most),
+        );
     }
 
     /**
@@ -66,14 +141,30 @@ final readonly class Fields
      */
     public function ids(string $name, int $most = 2000): array
     {
+        $ids = $this->list($name, 1, $most);
+        if ($this->kept) {
+            /** @var list<string> $ids */
+            return $ids;
+        }
+
+        return array_map(static fn (mixed $id): string => ObjectId::from($id)->value, $ids);
+    }
+
+    /**
+     * @return list<mixed>
+     *
+     * @throws UnreadableOperation
+     */
+    public function list(string $name, int $fewest, int $most): array
+    {
         $value = $this->values[$name] ?? null;
-        if (! is_array($value) || $value === [] || ! array_is_list($value)) {
+        if (! is_array($value) || count($value) < $fewest || ! array_is_list($value)) {
             throw UnreadableOperation::missing($name);
         }
         if (count($value) > $most) {
-            throw UnreadableOperation::badValue($name, "names more than {$most} things");
+            throw UnreadableOperation::badValue($name, "holds more than {$most} things");
         }
 
-        return array_map(static fn (mixed $id): string => OperationId::from($id)->value, $value);
+        return $value;
     }
 }

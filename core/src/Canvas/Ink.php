@@ -11,14 +11,17 @@ namespace Crag\Canvas;
  * each zigzag-coded and put as a base-128 varint (seven bits a byte, lowest first, high bit set on all but the last),
  * the bytes together in base64 (RFC 4648 section 4) without padding.
  */
-final readonly class Ink
+final class Ink
 {
     public const MOST_SAMPLES = 4000;
 
+    /** Characters: four numbers a sample, each at most three bytes (four thirds in base64), with room to spare. */
+    public const LONGEST_TEXT = self::MOST_SAMPLES * 24;
+
     private const LONGEST_MS = 3_600_000;
 
-    /** @param  list<array{int, int, int, int}>  $samples */
-    private function __construct(public array $samples)
+    /** @param  ?list<array{int, int, int, int}>  $samples  null until they are asked for */
+    private function __construct(private ?string $text, private ?array $samples)
     {
     }
 
@@ -49,11 +52,82 @@ final readonly class Ink
             $last = $ms;
         }
 
-        return new self($samples);
+        return new self(null, $samples);
     }
 
     /** @throws UnreadableOperation */
     public static function decode(string $text): self
+    {
+        return self::of(self::read($text));
+    }
+
+    /** Ink that was checked when it came in: it is decoded only if somebody asks for its samples. */
+    public static function kept(string $text): self
+    {
+        return new self($text, null);
+    }
+
+    /** @return list<array{int, int, int, int}> */
+    public function samples(): array
+    {
+        return $this->samples ??= self::read((string) $this->text);
+    }
+
+    public function encode(): string
+    {
+        return $this->text ??= self::write($this->samples());
+    }
+
+    /** Milliseconds from the first sample to the last. */
+    public function lasts(): int
+    {
+        $samples = $this->samples();
+
+        return $samples[count($samples) - 1][3];
+    }
+
+    /**
+     * The part from one place along the samples to another, both counted in sixteenths of a sample: 24 is half way from
+     * the second sample to the third. Its times begin at 0.
+     */
+    public function part(int $from, int $to): self
+    {
+        $samples = $this->samples();
+        $part = [self::between($samples, $from)];
+        for ($i = intdiv($from, 16) + 1; $i * 16 < $to; $i++) {
+            $part[] = $samples[$i];
+        }
+        if ($to > $from) {
+            $part[] = self::between($samples, $to);
+        }
+        $start = $part[0][3];
+
+        return new self(null, array_map(
+            static fn (array $sample): array => [$sample[0], $sample[1], $sample[2], $sample[3] - $start],
+            $part,
+        ));
+    }
+
+    /**
+     * @param  list<array{int, int, int, int}>  $samples
+     * @return array{int, int, int, int}
+     */
+    private static function between(array $samples, int $place): array
+    {
+        $a = $samples[intdiv($place, 16)];
+        $b = $samples[min(count($samples) - 1, intdiv($place, 16) + 1)];
+        $share = $place % 16;
+        $mix = static fn (int $a, int $b): int => (int) floor((16 * $a + ($b - $a) * $share + 8) / 16);
+
+        return [$mix($a[0], $b[0]), $mix($a[1], $b[1]), $mix($a[2], $b[2]), $mix($a[3], $b[3])];
+    }
+
+    /**
+     * @return list<array{int, int, int, int}>
+     *
+     * @throws UnreadableOperation
+     */
+    private static function read(string $text): array
     {
         $bytes = base64_decode($text, true);
         if ($bytes === false) {
@@ -74,14 +148,15 @@ final readonly class Ink
             ];
         }
 
-        return self::of($samples);
+        return $samples;
     }
 
-    public function encode(): string
+    /** @param  list<array{int, int, int, int}>  $samples */
+    private static function write(array $samples): string
     {
         $bytes = '';
         $before = [0, 0, 0, 0];
-        foreach ($this->samples as $sample) {
+        foreach ($samples as $sample) {
             foreach ($sample as $i => $value) {
                 $bytes .= self::varint($value - $before[$i]);
             }
@@ -89,12 +164,6 @@ final readonly class Ink
         }
 
         return rtrim(base64_encode($bytes), '=');
-    }
-
-    /** Milliseconds from the first sample to the last. */
-    public function lasts(): int
-    {
-        return $this->samples[count($this->samples) - 1][3];
     }
 
     /** @return list<int> */

@@ -10,7 +10,10 @@ enum Kind: string
     case Add = 'add';
     case Change = 'change';
     case Remove = 'remove';
+    case Cut = 'cut';
+    case Arrange = 'arrange';
     case Clear = 'clear';
+    case Page = 'page';
     case Backdrop = 'backdrop';
     case Withdraw = 'withdraw';
     case Reinstate = 'reinstate';
@@ -19,8 +22,8 @@ enum Kind: string
     public function isUndoable(): bool
     {
         return match ($this) {
-            self::Add, self::Change, self::Remove, self::Clear => true,
             self::Backdrop, self::Withdraw, self::Reinstate => false,
+            default => true,
         };
     }
 }

@@ -9,12 +9,14 @@ enum Layer: string
 {
     case Student = 'student';
     case Lead = 'lead';
+    /** What was handed out to be moved: put there by the teacher, moved by the student, lost by nobody. */
+    case Pieces = 'pieces';
 
     public function mayBeWrittenBy(Author $author): bool
     {
         return match ($this) {
             self::Student => $author->seat !== null,
-            self::Lead => $author->seat === null,
+            self::Lead, self::Pieces => $author->seat === null,
         };
     }
 }

@@ -4,56 +4,128 @@ declare(strict_types=1);
 
 namespace Crag\Canvas;
 
-use Crag\Canvas\Object\Text;
+use Closure;
+use Crag\Canvas\Object\ReadObject;
+use Crag\Canvas\Object\Stroke;
+use Crag\Canvas\Operation\Add;
+use Crag\Canvas\Operation\Arrange;
+use Crag\Canvas\Operation\Change;
+use Crag\Prompt\TrayInForce;
 
 /**
- * Whether an operation may be appended to a canvas's log. It needs only what the log says of the operations
- * that the new one refers to, so that the answer costs the same on a full canvas as on an empty one.
+ * Whether an operation may be appended to a canvas's log. It needs only what the log says of the operations that the
+ * new one refers to, so that the answer costs the same on a full canvas as on an empty one; what is dear to find out is
+ * asked only when the answer could depend on it.
  */
 final readonly class MayAppend
 {
     public const MOST_OPERATIONS = 50_000;
 
+    public const MOST_OBJECTS = 5_000;
+
+    public const MOST_PAGES = 30;
+
     /**
      * @param  int  $length  how many operations the log holds
      * @param  array<string, Known>  $known  the operations referred to that the log holds, by id
+     * @param  TrayInForce  $tray  the tools that students have
+     * @param  int  $nowMs  milliseconds since 1970
+     * @param  Closure(string): bool  $hasPicture  whether the author may show a picture, by its id
+     * @param  int  $everAdded  how many objects the log ever put on the canvas
+     * @param  Closure(): Scene  $scene  what is there now
      */
-    public function __construct(private int $length, private array $known)
-    {
+    public function __construct(
+        private int $length,
+        private array $known,
+        private TrayInForce $tray,
+        private int $nowMs,
+        private Closure $hasPicture,
+        private int $everAdded,
+        private Closure $scene,
+    ) {
     }
 
     /** @throws RefusedOperation */
     public function check(Operation $operation): void
     {
-        $kind = $operation->effect->kind();
+        $effect = $operation->effect;
+        $kind = $effect->kind();
         if (! $operation->layer->mayBeWrittenBy($operation->author)) {
             throw RefusedOperation::layer($operation->layer);
         }
-        if ($kind === Kind::Backdrop && $operation->author->seat !== null) {
+        $teachers = $kind === Kind::Backdrop || ($effect instanceof Arrange && $effect->lock !== null);
+        if ($teachers && $operation->author->seat !== null) {
             throw RefusedOperation::onlyTheTeacher($kind);
+        }
+        if (! $this->tray->allows($operation, $this->nowMs)) {
+            throw RefusedOperation::tool();
         }
         if ($this->length >= self::MOST_OPERATIONS) {
             throw RefusedOperation::full(self::MOST_OPERATIONS);
         }
-        foreach ($operation->effect->targets() as $id) {
+        foreach ($effect->targets() as $id) {
             $this->checkTarget($operation, $kind, $id);
+        }
+        if ($effect instanceof Add) {
+            $this->checkObjects($effect);
+        }
+        if ($kind === Kind::Page && $this->length >= self::MOST_PAGES && count(($this->scene)()->pages) >= self::MOST_PAGES) {
+            throw RefusedOperation::manyPages(self::MOST_PAGES);
         }
     }
 
     private function checkTarget(Operation $operation, Kind $kind, string $id): void
     {
-        $target = $this->known[$id] ?? throw RefusedOperation::unknownTarget($id);
-        if ($target->layer !== $operation->layer || ! $target->author->is($operation->author)) {
+        $target = $this->known[ObjectId::operation($id)] ?? throw RefusedOperation::unknownTarget($id);
+        if ($target->kind === Kind::Page && $operation->effect->kind() !== Kind::Withdraw) {
+            $this->checkPage($kind, $id);
+
+            return;
+        }
+        $movesPiece = $kind === Kind::Arrange && $target->layer === Layer::Pieces;
+        $own = $target->layer === $operation->layer && $target->author->is($operation->author);
+        if (! $own && ! $movesPiece && ! $this->teachersOwn($operation, $target)) {
             throw RefusedOperation::notYours($id);
         }
+        $type = $target->typeOf($id);
+        $effect = $operation->effect;
         $fits = match ($kind) {
-            Kind::Change => $target->objectType === Text::TYPE,
-            Kind::Remove => $target->kind === Kind::Add,
+            Kind::Change => $type !== null && $effect instanceof Change
+                && array_diff(array_keys($effect->set), ReadObject::changeable($type)) === [],
+            Kind::Remove, Kind::Arrange => $type !== null,
+            Kind::Cut => $type === Stroke::TYPE || $type === Stroke::HIGHLIGHT,
             Kind::Withdraw, Kind::Reinstate => $target->kind->isUndoable(),
-            default => true,
+            default => false,
         };
         if (! $fits) {
             throw RefusedOperation::notThatKind($id, $kind);
+        }
+    }
+
+    /** A page can be written on, and brought back; it is nothing to arrange or to rub out. */
+    private function checkPage(Kind $kind, string $id): void
+    {
+        if (! in_array($kind, [Kind::Add, Kind::Clear, Kind::Backdrop, Kind::Reinstate], true)) {
+            throw RefusedOperation::notThatKind($id, $kind);
+        }
+    }
+
+    /** Lead and pieces are both the teacher's. */
+    private function teachersOwn(Operation $operation, Known $target): bool
+    {
+        return $operation->author->seat === null && $target->author->is($operation->author);
+    }
+
+    private function checkObjects(Add $add): void
+    {
+        foreach ($add->assets() as $asset) {
+            if (! ($this->hasPicture)($asset)) {
+                throw RefusedOperation::unknownPicture($asset);
+            }
+        }
+        $more = count($add->placings);
+        if ($this->everAdded + $more > self::MOST_OBJECTS && count(($this->scene)()->onPage($add->page)) + $more > self::MOST_OBJECTS) {
+            throw RefusedOperation::pageFull(self::MOST_OBJECTS);
         }
     }
 }

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Crag\Canvas;
 
-use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\Operation\Add;
+use Crag\Canvas\Operation\AddPage;
+use Crag\Canvas\Operation\Arrange;
 use Crag\Canvas\Operation\Change;
 use Crag\Canvas\Operation\Clear;
+use Crag\Canvas\Operation\Cut;
 use Crag\Canvas\Operation\Effect;
 use Crag\Canvas\Operation\Reinstate;
 use Crag\Canvas\Operation\Remove;
 use Crag\Canvas\Operation\SetBackdrop;
 use Crag\Canvas\Operation\Withdraw;
-use Crag\Prompt\Backdrop;
 
 /**
  * One entry of a canvas's log: who did what, on which layer, when.
@@ -35,12 +36,13 @@ final readonly class Operation
 
     /**
      * @param  array<array-key, mixed>  $json  the decoded JSON form
+     * @param  bool  $kept  whether it comes from a log, which holds only what was checked
      *
      * @throws UnreadableOperation
      */
-    public static function read(array $json, Author $author): self
+    public static function read(array $json, Author $author, bool $kept = false): self
     {
-        $fields = new Fields($json);
+        $fields = new Fields($json, $kept);
         $layer = Layer::tryFrom($fields->text('layer')) ?? throw UnreadableOperation::missing('layer');
 
         return new self(
@@ -67,14 +69,14 @@ final readonly class Operation
     private static function effect(string $kind, Fields $body): Effect
     {
         return match (Kind::tryFrom($kind) ?? throw UnreadableOperation::unknownKind($kind)) {
-            Kind::Add => new Add(ReadObject::from($body->object('object'))),
-            Kind::Change => new Change(
-                OperationId::from($body->text('target'))->value,
-                ['text' => $body->object('set')->text('text', Object\Text::LONGEST)],
-            ),
+            Kind::Add => Add::read($body),
+            Kind::Change => Change::read($body),
             Kind::Remove => new Remove($body->ids('targets')),
-            Kind::Clear => new Clear,
-            Kind::Backdrop => new SetBackdrop(Backdrop::read($body->object('backdrop'))),
+            Kind::Cut => Cut::read($body),
+            Kind::Arrange => Arrange::read($body),
+            Kind::Clear => Clear::read($body),
+            Kind::Page => new AddPage,
+            Kind::Backdrop => SetBackdrop::read($body),
             Kind::Withdraw => new Withdraw(OperationId::from($body->text('target'))->value),
             Kind::Reinstate => new Reinstate(OperationId::from($body->text('target'))->value),
         };

@@ -38,4 +38,24 @@ final class RefusedOperation extends DomainException
     {
         return new self("Only the teacher can \"{$kind->value}\".");
     }
+
+    public static function tool(): self
+    {
+        return new self('The tool that this was made with is not in the tray now.');
+    }
+
+    public static function unknownPicture(string $id): self
+    {
+        return new self("There is no picture \"{$id}\" here that you may use.");
+    }
+
+    public static function pageFull(int $limit): self
+    {
+        return new self("This page is full: it holds {$limit} objects.");
+    }
+
+    public static function manyPages(int $limit): self
+    {
+        return new self("A canvas has at most {$limit} pages.");
+    }
 }

@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace Crag\Canvas;
 
-use Crag\Canvas\Object\CanvasObject;
 use Crag\Canvas\Operation\Reinstate;
 use Crag\Canvas\Operation\Withdraw;
 use Crag\Prompt\Backdrop;
 
-/** A log folded: what is on the page now. Objects stand in the order in which they are drawn. */
+/** A log folded: what is on the pages now. Objects stand in the order in which they are drawn. */
 final readonly class Scene
 {
     /**
-     * @param  array<string, CanvasObject>  $objects  by id
-     * @param  array<string, Layer>  $layers  by the same ids
+     * @param  array<string, Backdrop>  $pages  by id, in order; the first page's id is ""
+     * @param  array<string, Placed>  $placed  by id, on all pages together
      */
-    public function __construct(public Backdrop $backdrop, public array $objects, public array $layers)
+    public function __construct(public array $pages, public array $placed)
     {
     }
 
@@ -27,6 +26,23 @@ final readonly class Scene
      */
     public static function fold(iterable $log): self
     {
+        return self::foldOnto(null, $log) ?? throw new \LogicException('A whole log always folds.');
+    }
+
+    /**
+     * The scene goes on with operations that came after it was folded. Null when one of them takes back or reinstates
+     * something older: then only the whole log tells.
+     *
+     * @param  iterable<Operation>  $log
+     */
+    public function and(iterable $log): ?self
+    {
+        return self::foldOnto($this, $log);
+    }
+
+    /** @param  iterable<Operation>  $log */
+    private static function foldOnto(?self $base, iterable $log): ?self
+    {
         $operations = $withdrawn = [];
         foreach ($log as $operation) {
             $id = $operation->id->value;
@@ -34,14 +50,20 @@ final readonly class Scene
                 continue;
             }
             $operations[$id] = $operation;
-            if ($operation->effect instanceof Withdraw) {
-                $withdrawn[$operation->effect->target] = true;
-            } elseif ($operation->effect instanceof Reinstate) {
-                unset($withdrawn[$operation->effect->target]);
+            $effect = $operation->effect;
+            if ($effect instanceof Withdraw) {
+                $withdrawn[$effect->target] = true;
+            } elseif ($effect instanceof Reinstate) {
+                unset($withdrawn[$effect->target]);
+            } else {
+                continue;
+            }
+            if ($base !== null && ! isset($operations[$effect->target])) {
+                return null;
             }
         }
 
-        $draft = new SceneDraft;
+        $draft = new SceneDraft($base);
         foreach ($operations as $id => $operation) {
             if (! isset($withdrawn[$id])) {
                 $operation->effect->apply($draft, $operation);
@@ -51,24 +73,56 @@ final readonly class Scene
         return $draft->finish();
     }
 
-    public function isEmpty(): bool
+    /**
+     * A scene that was kept in its JSON form.
+     *
+     * @param  array<array-key, mixed>  $json
+     *
+     * @throws UnreadableOperation
+     */
+    public static function read(array $json): self
     {
-        return $this->objects === [];
+        $fields = new Fields($json, true);
+        $pages = $placed = [];
+        foreach ($fields->objects('pages', PHP_INT_MAX) as $page) {
+            $pages[$page->text('id')] = Backdrop::read($page->object('backdrop'));
+        }
+        foreach ($fields->list('objects', 0, PHP_INT_MAX) as $one) {
+            $object = new Fields(is_array($one) ? $one : [], true);
+            $placed[$object->text('id')] = Placed::read($object);
+        }
+
+        return new self($pages, $placed);
     }
 
-    /** @return array<string, mixed> */
+    /** Whether nothing has been drawn or put anywhere. */
+    public function isEmpty(): bool
+    {
+        return $this->placed === [];
+    }
+
+    public function backdrop(string $page = ''): Backdrop
+    {
+        return $this->pages[$page] ?? Backdrop::blank();
+    }
+
+    /** @return array<string, Placed> by id, in drawing order */
+    public function onPage(string $page): array
+    {
+        return array_filter($this->placed, static fn (Placed $placed): bool => $placed->page === $page);
+    }
+
+    /** @return array{pages: list<array<string, mixed>>, objects: list<array<string, mixed>>} */
     public function toArray(): array
     {
-        return [
-            'backdrop' => $this->backdrop->toArray(),
-            'objects' => array_map(
-                fn (string $id): array => [
-                    'id' => $id,
-                    'layer' => $this->layers[$id]->value,
-                    'object' => $this->objects[$id]->toArray(),
-                ],
-                array_map(strval(...), array_keys($this->objects)),
-            ),
-        ];
+        $pages = $objects = [];
+        foreach ($this->pages as $id => $backdrop) {
+            $pages[] = ['id' => (string) $id, 'backdrop' => $backdrop->toArray()];
+        }
+        foreach ($this->placed as $id => $placed) {
+            $objects[] = ['id' => (string) $id] + $placed->toArray();
+        }
+
+        return ['pages' => $pages, 'objects' => $objects];
     }
 }

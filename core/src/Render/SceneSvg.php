@@ -4,23 +4,29 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
-use Crag\Canvas\Object\CanvasObject;
-use Crag\Canvas\Object\Stroke;
-use Crag\Canvas\Object\Text;
 use Crag\Canvas\Page;
+use Crag\Canvas\Placed;
 use Crag\Canvas\Scene;
 use Crag\Prompt\Backdrop;
-use LogicException;
 
-/** A scene as SVG: the one drawing from which every PDF and PNG is made. */
+/** A scene's page as SVG: the one drawing from which every PDF and PNG is made. */
 final class SceneSvg
 {
     public const FONT = 'Atkinson Hyperlegible Next, DejaVu Sans, sans-serif';
 
+    /** What each object was, beside its drawing, in a drawing that can be brought in again. */
+    public const OBJECT = 'data-crag';
+
     /** A whole SVG document of one page. */
-    public static function document(Scene $scene, Pictures $pictures): string
+    public static function document(Scene $scene, Pictures $pictures, string $page = ''): string
     {
-        return self::page(self::draw($scene, $pictures));
+        return self::page(self::draw($scene, $pictures, $page));
+    }
+
+    /** The same, with each object's own form beside its drawing, so that nothing is lost when it is brought in again. */
+    public static function exchange(Scene $scene, Pictures $pictures, string $page = ''): string
+    {
+        return self::page(self::draw($scene, $pictures, $page, true));
     }
 
     /** A whole SVG document of a backdrop alone. */
@@ -30,9 +36,34 @@ final class SceneSvg
     }
 
     /** The drawing in page units, to stand inside another document. */
-    public static function draw(Scene $scene, Pictures $pictures): string
+    public static function draw(Scene $scene, Pictures $pictures, string $page = '', bool $named = false): string
     {
-        return BackdropSvg::draw($scene->backdrop, $pictures).implode('', array_map(self::object(...), $scene->objects));
+        $draw = new ObjectSvg($pictures);
+        $drawing = Xml::element('g', $named ? ['id' => 'backdrop'] : [], BackdropSvg::draw($scene->backdrop($page), $pictures));
+        foreach ($scene->onPage($page) as $placed) {
+            $drawing .= self::placed($placed, $draw->draw($placed->object), $named);
+        }
+
+        return $drawing;
+    }
+
+    private static function placed(Placed $placed, string $drawing, bool $named): string
+    {
+        $attributes = $named ? [self::OBJECT => self::named($placed)] : [];
+        if ($placed->place !== null) {
+            [$a, $b, $c, $d, $e, $f] = array_map(static fn (float $n): string => rtrim(rtrim(number_format($n, 6, '.', ''), '0'), '.'), $placed->place->matrix());
+            $attributes['transform'] = "matrix({$a} {$b} {$c} {$d} {$e} {$f})";
+        }
+
+        return $attributes === [] ? $drawing : Xml::element('g', $attributes, $drawing);
+    }
+
+    private static function named(Placed $placed): string
+    {
+        return json_encode(
+            ['object' => $placed->object->toArray()] + ($placed->place === null ? [] : ['place' => $placed->place->toArray()]),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
     }
 
     private static function page(string $inside): string
@@ -43,44 +74,5 @@ final class SceneSvg
             'height' => Page::HEIGHT,
             'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
         ], $inside);
-    }
-
-    private static function object(CanvasObject $object): string
-    {
-        return match (true) {
-            $object instanceof Stroke => self::stroke($object),
-            $object instanceof Text => self::text($object),
-            default => throw new LogicException('Nothing draws a '.$object::class.'.'),
-        };
-    }
-
-    private static function stroke(Stroke $stroke): string
-    {
-        $paths = '';
-        foreach (StrokeRuns::of($stroke) as [$width, $path]) {
-            $paths .= Xml::element('path', ['d' => $path, 'stroke-width' => $width]);
-        }
-
-        return Xml::element('g', [
-            'stroke' => $stroke->colour->hex, 'fill' => 'none', 'stroke-linecap' => 'round', 'stroke-linejoin' => 'round',
-        ], $paths);
-    }
-
-    private static function text(Text $text): string
-    {
-        $lines = '';
-        foreach ($text->lines() as $i => $line) {
-            $lines .= Xml::element('text', [
-                'x' => $text->x / Page::TENTHS,
-                'y' => $text->y / Page::TENTHS + $text->size * (Text::ASCENT + $i * Text::LINE_HEIGHT),
-                'xml:space' => 'preserve',
-            ], Xml::text($line));
-        }
-
-        return Xml::element('g', [
-            'font-family' => self::FONT, 'font-size' => $text->size, 'fill' => $text->colour->hex,
-            // Letters stand where their widths put them, not on whole pixels: as a browser's canvas sets them.
-            'text-rendering' => 'geometricPrecision',
-        ], $lines);
     }
 }

@@ -23,6 +23,7 @@ final class Sheet
      * @param  string  $label  whose canvas it is
      * @param  string  $words  the prompt's words
      * @param  ?Level  $level  the check to print, if any
+     * @param  string  $page  which of the canvas's pages
      */
     public static function document(
         string $title,
@@ -32,12 +33,13 @@ final class Sheet
         Scene $scene,
         Pictures $pictures,
         ?Level $level = null,
+        string $page = '',
     ): string {
         $inside = self::write(self::MARGIN, 48, 18, $label, 'bold')
             .self::write(self::WIDTH - self::MARGIN, 48, 11, $title.' · '.$date, 'normal', 'end')
             .self::write(self::MARGIN, 70, 11, self::oneLine($words, $level === null ? 120 : 95))
             .($level === null ? '' : self::strata($level))
-            .self::canvas($scene, $pictures);
+            .self::canvas($scene, $pictures, $page);
 
         return Xml::element('svg', [
             'xmlns' => 'http://www.w3.org/2000/svg',
@@ -47,7 +49,7 @@ final class Sheet
         ], Xml::element('rect', ['width' => self::WIDTH, 'height' => self::HEIGHT, 'fill' => '#ffffff']).$inside);
     }
 
-    private static function canvas(Scene $scene, Pictures $pictures): string
+    private static function canvas(Scene $scene, Pictures $pictures, string $page): string
     {
         $height = self::HEIGHT - self::TOP - self::MARGIN;
         $scale = min((self::WIDTH - 2 * self::MARGIN) / Page::WIDTH, $height / Page::HEIGHT);
@@ -63,7 +65,7 @@ final class Sheet
             'width' => Page::WIDTH * $scale,
             'height' => Page::HEIGHT * $scale,
             'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
-        ], SceneSvg::draw($scene, $pictures).$frame);
+        ], SceneSvg::draw($scene, $pictures, $page).$frame);
     }
 
     private static function write(

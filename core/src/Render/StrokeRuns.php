@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
+use Crag\Canvas\Ink;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Page;
 
@@ -13,14 +14,14 @@ use Crag\Canvas\Page;
  * The line runs through the midpoints between samples, each sample being the control point of a quadratic curve;
  * the first and the last half segment are straight. Pressure in 16 steps sets the width: (6 + step) / 14 of the
  * stroke's, which is just its width at middle pressure. Neighbouring pieces of the same step make one run.
- * resources/ts/canvas/stroke.ts draws the same pieces.
+ * resources/ts/canvas/draw.ts draws the same pieces.
  */
 final class StrokeRuns
 {
     /** @return list<array{float, string}> width in units and path data, in drawing order */
     public static function of(Stroke $stroke): array
     {
-        $samples = $stroke->ink->samples;
+        $samples = $stroke->ink->samples();
         $last = count($samples) - 1;
         if ($last === 0) {
             [$x, $y] = self::at($samples[0]);
@@ -50,6 +51,14 @@ final class StrokeRuns
         $runs[] = [self::width($stroke, $step), $path];
 
         return $runs;
+    }
+
+    /** The whole line as one path, for a stroke of one width. */
+    public static function whole(Stroke $stroke): string
+    {
+        $even = array_map(static fn (array $sample): array => [$sample[0], $sample[1], 0, 0], $stroke->ink->samples());
+
+        return self::of(new Stroke($stroke->colour, $stroke->width, Ink::of($even)))[0][1];
     }
 
     private static function width(Stroke $stroke, int $step): float

@@ -21,7 +21,7 @@ final class InkTest extends TestCase
                 $samples[] = [mt_rand(-2000, 18000), mt_rand(-2000, 12000), mt_rand(0, 255), $ms];
                 $ms += mt_rand(0, 40);
             }
-            self::assertSame($samples, Ink::decode(Ink::of($samples)->encode())->samples);
+            self::assertSame($samples, Ink::decode(Ink::of($samples)->encode())->samples());
         }
     }
 
@@ -48,6 +48,21 @@ final class InkTest extends TestCase
     public function test_it_lasts_from_the_first_sample_to_the_last(): void
     {
         self::assertSame(240, Ink::of([[0, 0, 0, 0], [9, 9, 9, 240]])->lasts());
+    }
+
+    public function test_a_part_of_a_line_begins_and_ends_between_its_samples(): void
+    {
+        $ink = Ink::of([[0, 0, 100, 0], [160, 0, 116, 10], [160, 320, 116, 20]]);
+        self::assertSame([[40, 0, 104, 0], [160, 0, 116, 7], [160, 160, 116, 12]], $ink->part(4, 24)->samples());
+        self::assertSame([[0, 0, 100, 0]], $ink->part(0, 0)->samples());
+        self::assertSame($ink->samples(), $ink->part(0, 32)->samples());
+        self::assertSame([[-10, -10, 5, 0], [-13, -13, 5, 1]], Ink::of([[-10, -10, 5, 0], [-21, -21, 5, 4]])->part(0, 4)->samples());
+    }
+
+    public function test_kept_ink_reads_back_as_it_was_written(): void
+    {
+        $samples = [[10, 20, 30, 0], [11, 22, 33, 8]];
+        self::assertSame($samples, Ink::kept(Ink::of($samples)->encode())->samples());
     }
 
     #[DataProvider('unreadable')]

@@ -44,6 +44,32 @@ final class Logs
         ]]);
     }
 
+    /** @param  array<string, mixed>  $object */
+    public static function object(string $id, array $object): Operation
+    {
+        return self::operation($id, 'add', ['object' => $object]);
+    }
+
+    /**
+     * A piece that the teacher handed out.
+     *
+     * @param  array<string, mixed>  $how
+     */
+    public static function piece(string $id, array $how = []): Operation
+    {
+        return Operation::read([
+            'id' => self::id($id), 'kind' => 'add', 'layer' => 'pieces', 'at' => 1_000, 'body' => ['object' => $how + Examples::piece()],
+        ], Author::teacher());
+    }
+
+    /** The same operation on a page that another one added. */
+    public static function onPage(string $page, Operation $operation): Operation
+    {
+        $json = $operation->toArray();
+
+        return Operation::read([...$json, 'body' => [...(array) $json['body'], 'page' => self::id($page)]], $operation->author);
+    }
+
     public static function retype(string $id, string $target, string $text): Operation
     {
         return self::operation($id, 'change', ['target' => self::id($target), 'set' => ['text' => $text]]);
@@ -67,6 +93,6 @@ final class Logs
     /** Short names made long enough to be ids. */
     public static function id(string $short): string
     {
-        return str_pad($short, 12, '-');
+        return strlen($short) < 12 ? str_pad($short, 12, '-') : $short;
     }
 }

@@ -9,6 +9,10 @@ use Crag\Canvas\Known;
 use Crag\Canvas\MayAppend;
 use Crag\Canvas\Operation;
 use Crag\Canvas\RefusedOperation;
+use Crag\Canvas\Scene;
+use Crag\Prompt\ToolTray;
+use Crag\Prompt\TrayInForce;
+use Crag\Prompt\TrayKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\DoesNotPerformAssertions;
 use PHPUnit\Framework\TestCase;
@@ -43,6 +47,16 @@ final class MayAppendTest extends TestCase
         yield 'erasing an eraser' => [Logs::remove('n', 'rub'), 'cannot be the target'];
         yield 'retyping a stroke' => [Logs::retype('n', 'stroke', 'x'), 'cannot be the target'];
         yield 'undoing an undo' => [Logs::undo('n', 'undo'), 'cannot be the target'];
+        yield 'moving another\'s' => [Logs::operation('n', 'arrange', ['targets' => [Logs::id('theirs')], 'order' => 'front']), 'somebody else'];
+        yield 'losing a piece' => [Logs::remove('n', 'piece'), 'somebody else'];
+        yield 'repainting a piece' => [Logs::operation('n', 'change', ['target' => Logs::id('piece'), 'set' => ['alt' => 'x']]), 'somebody else'];
+        yield 'locking' => [Logs::operation('n', 'arrange', ['targets' => [Logs::id('stroke')], 'lock' => true]), 'Only the teacher'];
+        yield 'cutting words' => [Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('words'), 'keep' => []]]]), 'cannot be the target'];
+        yield 'the third of two' => [Logs::remove('n', Logs::id('pasted').'.2'), 'cannot be the target'];
+        yield 'one of a single one' => [Logs::remove('n', Logs::id('stroke').'.0'), 'cannot be the target'];
+        yield 'a page that is none' => [Logs::onPage('ghost', Logs::stroke('n')), 'nothing called'];
+        yield 'a stroke as a page' => [Logs::onPage('stroke', Logs::stroke('n')), 'cannot be the target'];
+        yield 'removing a page' => [Logs::remove('n', 'page'), 'cannot be the target'];
         yield 'undoing another\'s' => [Logs::undo('n', 'theirs'), 'somebody else'];
     }
 
@@ -60,6 +74,12 @@ final class MayAppendTest extends TestCase
         yield 'retype' => [Logs::retype('n', 'words', 'x')];
         yield 'undo a rub' => [Logs::undo('n', 'rub')];
         yield 'redo' => [Logs::redo('n', 'stroke')];
+        yield 'move a piece' => [Logs::operation('n', 'arrange', ['targets' => [Logs::id('piece')], 'places' => [[1, 2, 3, 10000]]])];
+        yield 'cut a stroke that was pasted' => [Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('pasted').'.1', 'keep' => [[0, 8]]]]])];
+        yield 'recolour' => [Logs::operation('n', 'change', ['target' => Logs::id('stroke'), 'set' => ['colour' => '#000000']])];
+        yield 'draw on a page more' => [Logs::onPage('page', Logs::stroke('n'))];
+        yield 'undo a page' => [Logs::undo('n', 'page')];
+        yield 'copy a piece' => [Logs::object('n', Examples::piece())];
         yield 'empty' => [Logs::operation('n', 'clear')];
         yield 'hand out, as the teacher' => [Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']], null)];
     }
@@ -67,20 +87,68 @@ final class MayAppendTest extends TestCase
     public function test_a_full_canvas_takes_no_more(): void
     {
         $this->expectException(RefusedOperation::class);
-        (new MayAppend(MayAppend::MOST_OPERATIONS, []))->check(Logs::stroke('n'));
+        self::rule(length: MayAppend::MOST_OPERATIONS)->check(Logs::stroke('n'));
     }
 
-    private static function rule(): MayAppend
+    public function test_a_tool_that_is_not_in_the_tray_makes_nothing(): void
     {
+        $rule = self::rule(TrayKind::Starter);
+        $rule->check(Logs::stroke('n'));
+        $rule->check(Logs::operation('n', 'arrange', ['targets' => [Logs::id('stroke')], 'order' => 'front']));
+        $this->expectException(RefusedOperation::class);
+        $this->expectExceptionMessage('not in the tray');
+        $rule->check(Logs::object('n', Examples::stamp()));
+    }
+
+    public function test_undo_needs_no_tool(): void
+    {
+        self::rule(TrayKind::Custom)->check(Logs::undo('n', 'rub'));
+        $this->expectException(RefusedOperation::class);
+        self::rule(TrayKind::Custom)->check(Logs::remove('n', 'words'));
+    }
+
+    public function test_a_picture_of_somebody_elses_cannot_be_shown(): void
+    {
+        self::rule(pictures: true)->check(Logs::object('n', Examples::picture()));
+        $this->expectException(RefusedOperation::class);
+        $this->expectExceptionMessage('no picture');
+        self::rule()->check(Logs::object('n', Examples::picture()));
+    }
+
+    public function test_a_page_takes_so_many_objects_and_what_was_rubbed_out_makes_room(): void
+    {
+        $full = Scene::fold([Logs::operation('p', 'add', ['objects' => array_fill(0, 400, ['object' => Examples::stamp()])])]);
+        self::rule(everAdded: MayAppend::MOST_OBJECTS, scene: $full)->check(Logs::stroke('n'));
+        $placed = [];
+        foreach (range(1, MayAppend::MOST_OBJECTS) as $i) {
+            $placed["id{$i}"] = $full->placed[Logs::id('p').'.0'];
+        }
+        $this->expectException(RefusedOperation::class);
+        $this->expectExceptionMessage('page is full');
+        self::rule(everAdded: MayAppend::MOST_OBJECTS, scene: new Scene($full->pages, $placed))->check(Logs::stroke('n'));
+    }
+
+    private static function rule(
+        TrayKind $tray = TrayKind::Maths,
+        int $length = 0,
+        bool $pictures = false,
+        int $everAdded = 0,
+        ?Scene $scene = null,
+    ): MayAppend {
         $log = [
             Logs::stroke('stroke'), Logs::text('words', 'x'), Logs::stroke('theirs', 0, 'seat-two'),
             Logs::stroke('lead', 0, null), Logs::remove('rub', 'stroke'), Logs::undo('undo', 'rub'),
+            Logs::piece('piece'), Logs::operation('page', 'page'),
+            Logs::operation('pasted', 'add', ['objects' => [['object' => Examples::note()], ['object' => Examples::stroke()]]]),
         ];
         $known = [];
         foreach ($log as $operation) {
             $known[$operation->id->value] = Known::of($operation);
         }
 
-        return new MayAppend(count($log), $known);
+        return new MayAppend(
+            max($length, count($log)), $known, TrayInForce::always(ToolTray::of($tray)), 2_000,
+            static fn (): bool => $pictures, $everAdded, static fn (): Scene => $scene ?? Scene::fold($log),
+        );
     }
 }

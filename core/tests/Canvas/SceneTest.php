@@ -19,7 +19,7 @@ final class SceneTest extends TestCase
     {
         $scene = Scene::fold([]);
         self::assertTrue($scene->isEmpty());
-        self::assertSame(BackdropKind::Blank, $scene->backdrop->kind);
+        self::assertSame(BackdropKind::Blank, $scene->backdrop()->kind);
     }
 
     public function test_what_is_added_stands_in_the_order_in_which_it_came(): void
@@ -51,8 +51,8 @@ final class SceneTest extends TestCase
     {
         $handOut = Logs::operation('b', 'backdrop', ['backdrop' => ['kind' => 'squared']], null);
         $scene = Scene::fold([Logs::stroke('a'), $handOut]);
-        self::assertSame(BackdropKind::Squared, $scene->backdrop->kind);
-        self::assertCount(1, $scene->objects);
+        self::assertSame(BackdropKind::Squared, $scene->backdrop()->kind);
+        self::assertCount(1, $scene->placed);
     }
 
     public function test_emptying_takes_the_layer_that_it_is_on_and_can_be_undone(): void
@@ -70,7 +70,7 @@ final class SceneTest extends TestCase
     public function test_folding_a_log_twice_over_gives_the_same_scene(): void
     {
         for ($seed = 1; $seed <= 40; $seed++) {
-            $log = self::randomLog($seed, 60);
+            $log = RandomLog::of($seed, 60);
             self::assertEquals(Scene::fold($log), Scene::fold([...$log, ...$log]));
         }
     }
@@ -78,7 +78,7 @@ final class SceneTest extends TestCase
     public function test_redelivery_anywhere_after_the_first_changes_nothing(): void
     {
         for ($seed = 1; $seed <= 40; $seed++) {
-            $log = self::randomLog($seed, 40);
+            $log = RandomLog::of($seed, 40);
             $again = $log;
             for ($i = 0; $i < 20; $i++) {
                 $one = mt_rand(0, count($log) - 1);
@@ -91,7 +91,7 @@ final class SceneTest extends TestCase
     public function test_undo_then_redo_changes_nothing(): void
     {
         for ($seed = 1; $seed <= 40; $seed++) {
-            $log = self::randomLog($seed, 50);
+            $log = RandomLog::of($seed, 50);
             $target = History::of($log, Author::seat(Logs::SEAT), Layer::Student)->undo();
             self::assertNotNull($target);
             $there = [...$log, Logs::undo('there', $target)];
@@ -101,7 +101,7 @@ final class SceneTest extends TestCase
 
     public function test_undoing_everything_leaves_an_empty_page(): void
     {
-        $log = self::randomLog(3, 50);
+        $log = RandomLog::of(3, 50);
         $author = Author::seat(Logs::SEAT);
         for ($i = 0; ($target = History::of($log, $author, Layer::Student)->undo()) !== null; $i++) {
             $log[] = Logs::undo("all{$i}", $target);
@@ -110,48 +110,160 @@ final class SceneTest extends TestCase
         self::assertTrue(Scene::fold($log)->isEmpty());
     }
 
-    /** @return list<Operation> */
-    private static function randomLog(int $seed, int $length): array
+    public function test_a_kept_scene_goes_on_as_the_whole_log_would(): void
     {
-        mt_srand($seed);
-        $log = [];
-        $strokes = $texts = [];
-        $author = Author::seat(Logs::SEAT);
-        for ($i = 0; $i < $length; $i++) {
-            $history = History::of($log, $author, Layer::Student);
-            $dice = mt_rand(1, 100);
-            if ($dice > 90 && $history->undo() !== null) {
-                $log[] = Logs::undo("o{$i}", $history->undo());
-            } elseif ($dice > 84 && $history->redo() !== null) {
-                $log[] = Logs::redo("o{$i}", $history->redo());
-            } elseif ($dice > 70 && $strokes !== []) {
-                $log[] = Logs::remove("o{$i}", $strokes[array_rand($strokes)]);
-            } elseif ($dice > 60 && $texts !== []) {
-                $log[] = Logs::retype("o{$i}", $texts[array_rand($texts)], "text {$i}");
-            } elseif ($dice > 58) {
-                $log[] = Logs::operation("o{$i}", 'clear');
-            } elseif ($dice > 45) {
-                $log[] = Logs::text($texts[] = "o{$i}", "text {$i}");
-            } else {
-                $log[] = Logs::stroke($strokes[] = "o{$i}", mt_rand(0, 9000));
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $log = RandomLog::of($seed, 60);
+            $cut = mt_rand(1, 59);
+            $kept = Scene::read(self::json(Scene::fold(array_slice($log, 0, $cut))));
+            $onward = $kept->and(array_slice($log, $cut));
+            if ($onward !== null) {
+                self::assertSame(Scene::fold($log)->toArray(), $onward->toArray(), "seed {$seed}");
             }
         }
+    }
 
-        return $log;
+    public function test_a_kept_scene_gives_up_when_something_older_is_taken_back(): void
+    {
+        $scene = Scene::fold([Logs::stroke('a'), Logs::stroke('b')]);
+        self::assertNull($scene->and([Logs::undo('u', 'a')]));
+        self::assertNotNull($scene->and([Logs::stroke('c'), Logs::undo('u', 'c')]));
+    }
+
+    public function test_going_on_leaves_the_scene_that_was_kept_as_it_was(): void
+    {
+        $scene = Scene::fold([Logs::text('t', 'x')]);
+        $before = $scene->toArray();
+        $scene->and([Logs::retype('c', 't', 'y'), Logs::operation('m', 'arrange', ['targets' => [Logs::id('t')], 'places' => [[50, 0, 0, 10000]]])]);
+        self::assertSame($before, $scene->toArray());
+    }
+
+    public function test_rubbing_out_the_middle_leaves_two_strokes_where_the_one_stood(): void
+    {
+        $cut = Logs::operation('c', 'cut', ['cuts' => [['target' => Logs::id('b'), 'keep' => [[0, 4], [12, 16]]]]]);
+        $log = [Logs::stroke('a'), Logs::stroke('b'), Logs::stroke('d'), $cut];
+        self::assertSame(['a', 'c-----------.0', 'c-----------.1', 'd'], self::left(...$log));
+        self::assertSame(['a', 'b', 'd'], self::left(...$log, ...[Logs::undo('u', 'c')]));
+        $again = Logs::operation('e', 'cut', ['cuts' => [['target' => Logs::id('c').'.1', 'keep' => [[0, 8]]]]]);
+        self::assertSame(['a', 'c-----------.0', 'e-----------.0', 'd'], self::left(...$log, ...[$again]));
+        self::assertSame(['a', 'c-----------.0', 'd'], self::left(...$log, ...[Logs::remove('r', Logs::id('c').'.1')]));
+    }
+
+    public function test_a_part_beyond_the_end_of_the_stroke_is_left_out(): void
+    {
+        $cut = Logs::operation('c', 'cut', ['cuts' => [['target' => Logs::id('a'), 'keep' => [[0, 8], [10, 17]]]]]);
+        self::assertSame(['c-----------.0'], self::left(Logs::stroke('a'), $cut));
+    }
+
+    public function test_objects_go_to_the_front_the_back_and_one_step(): void
+    {
+        $log = [Logs::stroke('a'), Logs::stroke('b'), Logs::stroke('c'), Logs::stroke('d')];
+        $order = fn (string $to, string ...$ids): array => self::left(...$log, ...[Logs::operation('o', 'arrange', ['targets' => array_map(Logs::id(...), array_values($ids)), 'order' => $to])]);
+        self::assertSame(['b', 'd', 'a', 'c'], $order('front', 'c', 'a'));
+        self::assertSame(['b', 'd', 'a', 'c'], $order('back', 'd', 'b'));
+        self::assertSame(['b', 'a', 'c', 'd'], $order('forward', 'a'));
+        self::assertSame(['c', 'a', 'b', 'd'], $order('forward', 'a', 'b'));
+        self::assertSame(['a', 'b', 'c', 'd'], $order('forward', 'c', 'd'));
+        self::assertSame(['b', 'a', 'c', 'd'], $order('backward', 'a', 'b'));
+        self::assertSame(['a', 'b', 'd', 'c'], $order('backward', 'd'));
+    }
+
+    public function test_a_step_forward_passes_over_what_is_on_other_pages(): void
+    {
+        $log = [
+            Logs::stroke('a'), Logs::operation('p', 'page'), Logs::onPage('p', Logs::stroke('x')), Logs::stroke('b'),
+            Logs::operation('o', 'arrange', ['targets' => [Logs::id('a')], 'order' => 'forward']),
+        ];
+        self::assertSame(['x', 'b', 'a'], self::left(...$log));
+    }
+
+    public function test_objects_are_grouped_and_stay_so_when_moved(): void
+    {
+        $scene = Scene::fold([
+            Logs::stroke('a'), Logs::stroke('b'),
+            Logs::operation('g', 'arrange', ['targets' => [Logs::id('a'), Logs::id('b')], 'group' => 'crew']),
+            Logs::operation('m', 'arrange', ['targets' => [Logs::id('a')], 'places' => [[10, 20, 9000, 20000]]]),
+        ]);
+        self::assertSame(['crew', 'crew'], array_column($scene->toArray()['objects'], 'group'));
+        self::assertSame([10, 20, 9000, 20000], $scene->placed[Logs::id('a')]->place?->toArray());
+    }
+
+    public function test_students_move_a_piece_and_cannot_lose_it(): void
+    {
+        $log = [Logs::piece('w'), Logs::stroke('a'), Logs::operation('e', 'clear')];
+        self::assertSame(['w'], self::left(...$log));
+        $moved = Scene::fold([...$log, Logs::operation('m', 'arrange', ['targets' => [Logs::id('w')], 'places' => [[700, 0, 0, 10000]]])]);
+        self::assertSame(700, $moved->placed[Logs::id('w')]->place?->x);
+        self::assertSame(['w'], self::left(...$log, ...[Logs::operation('r', 'arrange', ['targets' => [Logs::id('w')], 'order' => 'back'])]));
+    }
+
+    public function test_a_locked_piece_and_a_stack_stay_where_they_are(): void
+    {
+        $move = Logs::operation('m', 'arrange', ['targets' => [Logs::id('w')], 'places' => [[700, 0, 0, 10000]]]);
+        foreach (['locked', 'stack'] as $how) {
+            self::assertNull(Scene::fold([Logs::piece('w', [$how => true]), $move])->placed[Logs::id('w')]->place, $how);
+        }
+        $lock = Logs::operation('l', 'arrange', ['targets' => [Logs::id('w')], 'lock' => true], null);
+        $unlock = Logs::operation('k', 'arrange', ['targets' => [Logs::id('w')], 'lock' => false], null);
+        self::assertNull(Scene::fold([Logs::piece('w'), $lock, $move])->placed[Logs::id('w')]->place);
+        self::assertNotNull(Scene::fold([Logs::piece('w'), $lock, $unlock, $move])->placed[Logs::id('w')]->place);
+    }
+
+    public function test_a_page_more_has_the_ruling_of_the_first_but_not_its_picture(): void
+    {
+        $squared = Logs::operation('b', 'backdrop', ['backdrop' => ['kind' => 'squared', 'size' => 'small']], null);
+        $picture = Logs::operation('q', 'backdrop', ['backdrop' => ['kind' => 'picture', 'asset' => 'abc']], null);
+        self::assertSame('squared', Scene::fold([$squared, Logs::operation('p', 'page')])->backdrop(Logs::id('p'))->kind->value);
+        self::assertSame('blank', Scene::fold([$picture, Logs::operation('p', 'page')])->backdrop(Logs::id('p'))->kind->value);
+    }
+
+    public function test_what_stands_on_a_page_goes_and_comes_with_it(): void
+    {
+        $log = [Logs::stroke('a'), Logs::operation('p', 'page'), Logs::onPage('p', Logs::stroke('b'))];
+        self::assertSame(['a', 'b'], self::left(...$log));
+        self::assertSame(['a'], self::left(...$log, ...[Logs::undo('u', 'p')]));
+        self::assertSame(['a', 'b'], self::left(...$log, ...[Logs::undo('u', 'p'), Logs::redo('v', 'p')]));
+        self::assertSame(['b'], self::left(...$log, ...[Logs::operation('e', 'clear')]));
+        self::assertSame(['a'], self::left(...$log, ...[Logs::operation('e', 'clear', ['page' => Logs::id('p')])]));
+    }
+
+    public function test_emptying_of_ink_keeps_pictures_and_copies_of_pieces(): void
+    {
+        $log = [Logs::stroke('a'), Logs::object('q', Examples::picture()), Logs::object('w', Examples::piece()), Logs::object('n', Examples::note())];
+        self::assertSame(['q', 'w'], self::left(...$log, ...[Logs::operation('e', 'clear', ['what' => 'ink'])]));
+        self::assertSame([], self::left(...$log, ...[Logs::operation('e', 'clear', ['what' => 'all'])]));
+    }
+
+    public function test_several_objects_come_and_go_in_one_step(): void
+    {
+        $paste = Logs::operation('p', 'add', ['objects' => [
+            ['object' => Examples::note(), 'group' => 'g1'], ['object' => Examples::stamp(), 'place' => [5, 5, 0, 10000]],
+        ]]);
+        self::assertSame(['p-----------.0', 'p-----------.1'], self::left($paste));
+        self::assertSame([], self::left($paste, Logs::undo('u', 'p')));
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function json(Scene $scene): array
+    {
+        $json = json_decode((string) json_encode($scene->toArray()), true);
+        self::assertIsArray($json);
+
+        return $json;
     }
 
     /** @return list<string> the short ids of what is on the page */
     private static function left(Operation ...$log): array
     {
         return array_map(
-            static fn (int|string $id): string => rtrim((string) $id, '-'),
-            array_keys(Scene::fold($log)->objects),
+            static fn (int|string $id): string => preg_match('/\.\d+\z/', (string) $id) === 1 ? (string) $id : rtrim((string) $id, '-'),
+            array_keys(Scene::fold($log)->placed),
         );
     }
 
     private static function words(Operation ...$log): string
     {
-        $text = Scene::fold($log)->objects[Logs::id('t')] ?? null;
+        $text = Scene::fold($log)->placed[Logs::id('t')]->object ?? null;
         self::assertInstanceOf(Text::class, $text);
 
         return $text->text;

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
-use Crag\Prompt\BackdropKind;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\Prompt;
 use PHPUnit\Framework\TestCase;
@@ -24,19 +21,5 @@ final class PromptTest extends TestCase
         $this->expectException(InvalidPrompt::class);
         $this->expectExceptionMessage('these are 2001');
         Prompt::of(str_repeat('a', 2001), Backdrop::blank());
-    }
-
-    public function test_every_backdrop_reads_back(): void
-    {
-        foreach (BackdropKind::cases() as $kind) {
-            $backdrop = $kind === BackdropKind::Picture ? Backdrop::picture('abc') : Backdrop::ruled($kind);
-            self::assertEquals($backdrop, Backdrop::read(new Fields($backdrop->toArray())));
-        }
-    }
-
-    public function test_a_picture_without_a_picture_is_refused(): void
-    {
-        $this->expectException(UnreadableOperation::class);
-        Backdrop::ruled(BackdropKind::Picture);
     }
 }

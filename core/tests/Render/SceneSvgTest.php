@@ -10,12 +10,12 @@ use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Operation;
 use Crag\Canvas\Scene;
 use Crag\Checks\Level;
-use Crag\Prompt\BackdropKind;
 use Crag\Render\NoPictures;
 use Crag\Render\Pictures;
 use Crag\Render\SceneSvg;
 use Crag\Render\Sheet;
 use Crag\Render\StrokeRuns;
+use Crag\Tests\Canvas\Examples;
 use Crag\Tests\Canvas\Logs;
 use DOMDocument;
 use DOMXPath;
@@ -56,21 +56,6 @@ final class SceneSvgTest extends TestCase
         self::assertSame(36 * 1.25, $paths->evaluate('number(//s:text[2]/@y) - number(//s:text[1]/@y)'));
     }
 
-    public function test_every_ruling_is_well_formed_and_differs_from_the_others(): void
-    {
-        $seen = [];
-        foreach (BackdropKind::cases() as $kind) {
-            if ($kind !== BackdropKind::Picture) {
-                $body = ['backdrop' => ['kind' => $kind->value]];
-                $seen[] = self::svg(Logs::operation('b', 'backdrop', $body, null));
-            }
-        }
-        self::assertCount(5, array_unique($seen));
-        foreach ($seen as $svg) {
-            self::assertTrue((new DOMDocument)->loadXML($svg));
-        }
-    }
-
     public function test_a_picture_backdrop_shows_its_picture_and_leaves_white_paper_without_one(): void
     {
         $pictures = new class implements Pictures
@@ -95,6 +80,46 @@ final class SceneSvgTest extends TestCase
         foreach (['Tamsin', 'Bridges & Beams · 2026-11-20', 'Find the moment', 'Nearly'] as $words) {
             self::assertSame(1.0, $paths->evaluate("count(//s:text[.='{$words}'])"), $words);
         }
+    }
+
+    public function test_every_kind_of_object_is_drawn_well_formed_where_it_was_placed(): void
+    {
+        $pictures = new class implements Pictures
+        {
+            public function source(string $asset): string
+            {
+                return "data:image/png;base64,{$asset}";
+            }
+        };
+        $seen = [];
+        foreach (Examples::all() as $kind => $object) {
+            $plain = SceneSvg::document(Scene::fold([Logs::object('o', $object)]), $pictures);
+            $moved = SceneSvg::document(Scene::fold([Logs::object('o', $object), Logs::operation('m', 'arrange', ['targets' => [Logs::id('o')], 'places' => [[100, -50, 9000, 20_000]]])]), $pictures);
+            self::assertGreaterThan(strlen(SceneSvg::document(Scene::fold([]), $pictures)), strlen($plain), $kind);
+            self::assertSame(1.0, self::paths($moved)->evaluate('count(//s:g[@transform="matrix(0 2 -2 0 10 -5)"])'), $kind);
+            $seen[] = $plain;
+        }
+        // A piece looks just like what it is made of.
+        self::assertCount(count($seen) - 1, array_unique($seen));
+    }
+
+    public function test_lines_that_read_from_right_to_left_stand_at_the_right(): void
+    {
+        $paths = self::read(Logs::object('t', ['align' => 'start'] + Examples::text()));
+        self::assertSame(80.0, $paths->evaluate('number(//s:text[1]/@x)'));
+        self::assertSame(440.0, $paths->evaluate('number(//s:text[2]/@x)'));
+        self::assertSame('rtl', $paths->evaluate('string(//s:text[2]/@direction)'));
+        self::assertSame('', $paths->evaluate('string(//s:text[2]/@text-anchor)'));
+        $paths = self::read(Logs::object('t', ['align' => 'end'] + Examples::text()));
+        self::assertSame(['end', 'end'], [$paths->evaluate('string(//s:text[1]/@text-anchor)'), $paths->evaluate('string(//s:text[2]/@text-anchor)')]);
+        self::assertSame([440.0, 80.0], [$paths->evaluate('number(//s:text[1]/@x)'), $paths->evaluate('number(//s:text[2]/@x)')]);
+    }
+
+    public function test_only_the_page_that_is_asked_for_is_drawn(): void
+    {
+        $scene = Scene::fold([Logs::operation('p', 'page'), Logs::text('a', 'one'), Logs::onPage('p', Logs::text('b', 'two'))]);
+        self::assertStringNotContainsString('two', SceneSvg::document($scene, new NoPictures));
+        self::assertStringContainsString('two', SceneSvg::document($scene, new NoPictures, Logs::id('p')));
     }
 
     /** @param  list<array{int, int, int, int}>  $samples */

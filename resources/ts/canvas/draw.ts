@@ -1,67 +1,130 @@
-import { decodeInk, type Sample } from './ink';
-import { TENTHS, type CanvasObject, type Stroke, type Text, type WetStroke } from './model';
+import type { Sample } from './ink';
+import { TENTHS, type CanvasObject, type Maths, type Piece, type Placed, type Stamp, type Stroke, type WetStroke } from './model';
+import { matrixOf } from './place';
+import { samplesOf } from './scene';
+import { shapePath } from './shapes';
+import { drawNote, drawText } from './words';
 
-export const FONT = '"Atkinson Hyperlegible Next", "DejaVu Sans", sans-serif';
-const LINE_HEIGHT = 1.25;
-const ASCENT = 0.95;
+const HIGHLIGHT_OPACITY = 0.45;
+const FILL_OPACITY = 0.18;
+const STAMP_LINE = 7;
+const STAMP_FIELD = 100;
 
 interface Run {
     width: number;
     path: Path2D;
 }
 
-const decoded = new WeakMap<Stroke, Sample[]>();
-const drawn = new WeakMap<Stroke, Run[]>();
-
-export function samplesOf(stroke: Stroke): Sample[] {
-    let samples = decoded.get(stroke);
-    if (samples === undefined) {
-        samples = decodeInk(stroke.ink);
-        decoded.set(stroke, samples);
-    }
-    return samples;
+/** What drawing needs beside the objects: pictures as they come in, and the lines of the stamps by name. */
+export interface Palette {
+    picture(asset: string): CanvasImageSource | null;
+    stamps: Record<string, string>;
 }
 
-/** Draws an object in page units; core/src/Render draws the same. */
-export function drawObject(context: CanvasRenderingContext2D, object: CanvasObject, thinnest = 0): void {
-    if (object.type === 'stroke') {
-        drawStroke(context, object, thinnest);
-    } else {
-        drawText(context, object);
+const runs = new WeakMap<Stroke, Run[]>();
+const paths = new WeakMap<CanvasObject, Path2D>();
+
+function pathOf(object: CanvasObject, make: () => Path2D): Path2D {
+    let path = paths.get(object);
+    if (path === undefined) {
+        path = make();
+        paths.set(object, path);
+    }
+    return path;
+}
+
+/** Draws an object where it was placed, in page units; core/src/Render draws the same. */
+export function drawPlaced(context: CanvasRenderingContext2D, placed: Placed, palette: Palette, thinnest = 0): void {
+    if (placed.place === undefined) {
+        drawObject(context, placed.object, palette, thinnest);
+        return;
+    }
+    context.save();
+    context.transform(...matrixOf(placed.place));
+    drawObject(context, placed.object, palette, thinnest / (placed.place[3] / 10000));
+    context.restore();
+}
+
+export function drawObject(context: CanvasRenderingContext2D, object: CanvasObject, palette: Palette, thinnest = 0): void {
+    switch (object.type) {
+        case 'stroke':
+            return drawStroke(context, object, thinnest);
+        case 'highlight':
+            return drawHighlight(context, object.colour, object.width, samplesOf(object));
+        case 'text':
+            return drawText(context, object);
+        case 'note':
+            return drawNote(context, object);
+        case 'maths':
+            return drawMaths(context, object);
+        case 'stamp':
+            return drawStamp(context, object, palette);
+        case 'picture': {
+            const picture = palette.picture(object.asset);
+            if (picture !== null) {
+                context.drawImage(picture, object.x / TENTHS, object.y / TENTHS, Math.max(0, object.w) / TENTHS, Math.max(0, object.h) / TENTHS);
+            }
+            return;
+        }
+        case 'piece':
+            return drawObject(context, (object as Piece).of, palette, thinnest);
+        default: {
+            const path = pathOf(object, () => shapePath(object));
+            if (object.filled && !['line', 'arrow', 'curve'].includes(object.type)) {
+                context.globalAlpha = FILL_OPACITY;
+                context.fillStyle = object.colour;
+                context.fill(path);
+                context.globalAlpha = 1;
+            }
+            prepare(context, object.colour);
+            context.lineWidth = Math.max(thinnest, object.width / TENTHS);
+            context.stroke(path);
+        }
     }
 }
 
 function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke, thinnest: number): void {
-    let runs = drawn.get(stroke);
-    if (runs === undefined) {
-        const pieces = new StrokePieces(stroke.colour, stroke.width);
-        runs = pieces.runs(samplesOf(stroke));
-        drawn.set(stroke, runs);
+    let drawn = runs.get(stroke);
+    if (drawn === undefined) {
+        drawn = new StrokePieces(stroke.colour, stroke.width).runs(samplesOf(stroke));
+        runs.set(stroke, drawn);
     }
     prepare(context, stroke.colour);
-    for (const { width, path } of runs) {
+    for (const { width, path } of drawn) {
         context.lineWidth = Math.max(thinnest, width);
         context.stroke(path);
     }
 }
 
-export function drawText(context: CanvasRenderingContext2D, text: Text): void {
-    context.font = `${text.size}px ${FONT}`;
-    context.fillStyle = text.colour;
-    context.textBaseline = 'alphabetic';
-    context.textAlign = 'left';
-    context.textRendering = 'geometricPrecision';
-    text.text.split('\n').forEach((line, i) => {
-        context.fillText(line, text.x / TENTHS, text.y / TENTHS + text.size * (ASCENT + i * LINE_HEIGHT));
-    });
+/** One even line that lets through what it goes over, so that ink under it stays as dark as it was. */
+function drawHighlight(context: CanvasRenderingContext2D, colour: string, width: number, samples: Sample[]): void {
+    const even = samples.map(([x, y]): Sample => [x, y, 0, 0]);
+    prepare(context, colour);
+    context.globalAlpha = HIGHLIGHT_OPACITY;
+    context.globalCompositeOperation = 'multiply';
+    context.lineWidth = width / TENTHS;
+    context.stroke(new StrokePieces(colour, width).runs(even)[0].path);
+    context.globalAlpha = 1;
+    context.globalCompositeOperation = 'source-over';
 }
 
-/** Width and height of typed words, in units. */
-export function textSize(context: CanvasRenderingContext2D, text: Text): [number, number] {
-    context.font = `${text.size}px ${FONT}`;
-    const lines = text.text.split('\n');
-    const width = Math.max(...lines.map((line) => context.measureText(line).width));
-    return [width, lines.length * text.size * LINE_HEIGHT];
+function drawMaths(context: CanvasRenderingContext2D, maths: Maths): void {
+    context.save();
+    context.translate(maths.x / TENTHS, maths.y / TENTHS);
+    context.scale(maths.size / 1000, maths.size / 1000);
+    context.fillStyle = maths.colour;
+    context.fill(pathOf(maths, () => new Path2D(maths.path)));
+    context.restore();
+}
+
+function drawStamp(context: CanvasRenderingContext2D, stamp: Stamp, palette: Palette): void {
+    context.save();
+    context.translate(stamp.x / TENTHS - stamp.size / 2, stamp.y / TENTHS - stamp.size / 2);
+    context.scale(stamp.size / STAMP_FIELD, stamp.size / STAMP_FIELD);
+    prepare(context, stamp.colour);
+    context.lineWidth = STAMP_LINE;
+    context.stroke(pathOf(stamp, () => new Path2D(palette.stamps[stamp.stamp] ?? '')));
+    context.restore();
 }
 
 function prepare(context: CanvasRenderingContext2D, colour: string): void {
@@ -128,7 +191,12 @@ class StrokePieces {
     }
 }
 
+/** Draws what came to a growing stroke since its first `from` samples were drawn. A highlighter's is drawn whole. */
 export function growStroke(context: CanvasRenderingContext2D, stroke: WetStroke, from: number, thinnest = 0): void {
+    if (stroke.type === 'highlight') {
+        drawHighlight(context, stroke.colour, stroke.width, stroke.samples);
+        return;
+    }
     new StrokePieces(stroke.colour, stroke.width).grow(context, stroke.samples, from, thinnest);
 }
 

@@ -52,3 +52,23 @@ export function decodeInk(text: string): Sample[] {
     }
     return samples;
 }
+
+/** The part between two places, in sixteenths of a sample; core/src/Canvas/Ink.php cuts the same. */
+export function partOfInk(samples: readonly Sample[], from: number, to: number): Sample[] {
+    const part = [between(samples, from)];
+    for (let i = Math.floor(from / 16) + 1; i * 16 < to; i++) {
+        part.push(samples[i]);
+    }
+    if (to > from) {
+        part.push(between(samples, to));
+    }
+    const start = part[0][3];
+    return part.map(([x, y, pressure, ms]): Sample => [x, y, pressure, ms - start]);
+}
+
+function between(samples: readonly Sample[], place: number): Sample {
+    const a = samples[Math.floor(place / 16)];
+    const b = samples[Math.min(samples.length - 1, Math.floor(place / 16) + 1)];
+    const share = place % 16;
+    return a.map((value, i) => Math.floor((16 * value + (b[i] - value) * share + 8) / 16)) as Sample;
+}

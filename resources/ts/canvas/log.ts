@@ -1,91 +1,39 @@
-import type { Backdrop, CanvasObject, Operation } from './model';
-
-export interface Scene {
-    backdrop: Backdrop;
-    /** In drawing order. */
-    objects: Map<string, CanvasObject>;
-    layers: Map<string, Operation['layer']>;
-}
-
-const UNDOABLE = new Set(['add', 'change', 'remove', 'clear']);
-
-/**
- * A log folded, as core/src/Canvas/Scene.php folds it: the same operations in the same order give the same scene.
- */
-export function fold(log: Iterable<Operation>): Scene {
-    const operations = new Map<string, Operation>();
-    const withdrawn = new Set<string>();
-    for (const operation of log) {
-        if (operations.has(operation.id)) {
-            continue;
-        }
-        operations.set(operation.id, operation);
-        if (operation.kind === 'withdraw') {
-            withdrawn.add(operation.body.target!);
-        } else if (operation.kind === 'reinstate') {
-            withdrawn.delete(operation.body.target!);
-        }
-    }
-    const scene: Scene = { backdrop: { kind: 'blank' }, objects: new Map(), layers: new Map() };
-    for (const operation of operations.values()) {
-        if (!withdrawn.has(operation.id)) {
-            apply(scene, operation);
-        }
-    }
-    return scene;
-}
-
-function apply(scene: Scene, { id, kind, layer, body }: Operation): void {
-    if (kind === 'add') {
-        scene.objects.set(id, body.object!);
-        scene.layers.set(id, layer);
-    } else if (kind === 'change') {
-        const object = scene.objects.get(body.target!);
-        if (object?.type === 'text') {
-            scene.objects.set(body.target!, { ...object, text: body.set!.text });
-        }
-    } else if (kind === 'remove') {
-        body.targets!.forEach((target) => scene.objects.delete(target));
-    } else if (kind === 'clear') {
-        for (const one of [...scene.objects.keys()]) {
-            if (scene.layers.get(one) === layer) {
-                scene.objects.delete(one);
-            }
-        }
-    } else if (kind === 'backdrop') {
-        scene.backdrop = body.backdrop!;
-    }
-}
-
-/** What the page's own author can undo and redo, as core/src/Canvas/History.php has it. */
-export function history(log: Iterable<Operation>): { undo?: string; redo?: string } {
-    let undoable: string[] = [];
-    let redoable: string[] = [];
-    for (const operation of log) {
-        if (operation.mine === false) {
-            continue;
-        }
-        const target = operation.body.target!;
-        if (UNDOABLE.has(operation.kind)) {
-            undoable.push(operation.id);
-            redoable = [];
-        } else if (operation.kind === 'withdraw') {
-            undoable = undoable.filter((id) => id !== target);
-            redoable.push(target);
-        } else if (operation.kind === 'reinstate') {
-            redoable = redoable.filter((id) => id !== target);
-            undoable.push(target);
-        }
-    }
-    return { undo: undoable.at(-1), redo: redoable.at(-1) };
-}
+import type { Operation, Placed } from './model';
+import { apply, emptyScene, fold, readScene, type KeptScene, type Scene } from './scene';
 
 /** One canvas's log as this page knows it: what the server has, in its order, then what is still on its way. */
 export class Log {
     private stored: Operation[] = [];
     private waiting: Operation[] = [];
     private readonly ids = new Map<string, Operation>();
-    scene: Scene = fold([]);
+    /** The scene up to operation `from`, where the log before it is not here. */
+    private base: Scene | undefined;
+    private from = 0;
+    scene: Scene = emptyScene();
+    /** Something older than what is here was taken back: only the whole log tells what there is now. */
+    isShort = false;
+
+    /** Begins with a scene that the server kept: the first `n` operations are folded into it. */
+    begin(kept: KeptScene | null, n: number): void {
+        this.base = kept === null ? undefined : readScene(kept);
+        this.from = kept === null ? 0 : n;
+        this.refold();
+    }
+
+    /** The same log for another view. */
+    copy(): Log {
+        const copy = new Log();
+        copy.base = this.base;
+        copy.from = this.from;
+        copy.refold();
+        copy.take([...this.all()]);
+        return copy;
+    }
+
+    /** Whether operations from before are not here. */
+    get hasOlder(): boolean {
+        return this.from > 0;
+    }
 
     /** All operations, in order. */
     *all(): Iterable<Operation> {
@@ -95,7 +43,7 @@ export class Log {
 
     /** The highest number up to which nothing is missing. */
     get known(): number {
-        let known = 0;
+        let known = this.from;
         for (const { n } of this.stored) {
             if (n !== known + 1) {
                 break;
@@ -106,7 +54,7 @@ export class Log {
     }
 
     get highest(): number {
-        return this.stored.at(-1)?.n ?? 0;
+        return this.stored.at(-1)?.n ?? this.from;
     }
 
     has(id: string): boolean {
@@ -114,26 +62,33 @@ export class Log {
     }
 
     /**
-     * Takes operations in. Says what a drawing must do: nothing, draw these objects on top, or draw everything anew.
+     * Takes operations in. Says what a drawing must do: nothing, draw these on top, or draw everything anew.
      */
-    take(operations: Operation[]): 'nothing' | 'all' | CanvasObject[] {
-        const fresh: CanvasObject[] = [];
+    take(operations: Operation[]): 'nothing' | 'all' | Placed[] {
+        const fresh: Placed[] = [];
+        let redraw = false;
         let refold = false;
         for (const operation of operations) {
             const change = this.takeOne(operation);
-            if (change === 'top') {
-                fresh.push(operation.body.object!);
-                this.scene.objects.set(operation.id, operation.body.object!);
-                this.scene.layers.set(operation.id, operation.layer);
-            } else if (change === 'all') {
+            if (change === 'nothing') {
+                continue;
+            }
+            if (change === 'refold' || operation.kind === 'withdraw' || operation.kind === 'reinstate') {
                 refold = true;
+            } else if (!refold) {
+                const before = this.scene.objects.size;
+                apply(this.scene, operation);
+                if (operation.kind === 'add') {
+                    fresh.push(...[...this.scene.objects.values()].slice(before));
+                } else {
+                    redraw = true;
+                }
             }
         }
         if (refold) {
-            this.scene = fold(this.all());
-            return 'all';
+            this.refold();
         }
-        return fresh.length > 0 ? fresh : 'nothing';
+        return refold || redraw ? 'all' : fresh.length > 0 ? fresh : 'nothing';
     }
 
     /** An operation of this page's own was stored. Says whether everything must be drawn anew. */
@@ -142,7 +97,7 @@ export class Log {
         if (operation === undefined || operation.n !== undefined || this.settle(operation, n) === 'nothing') {
             return false;
         }
-        this.scene = fold(this.all());
+        this.refold();
         return true;
     }
 
@@ -150,26 +105,38 @@ export class Log {
     drop(id: string): void {
         this.waiting = this.waiting.filter((operation) => operation.id !== id);
         this.ids.delete(id);
-        this.scene = fold(this.all());
+        this.refold();
     }
 
-    private takeOne(operation: Operation): 'nothing' | 'top' | 'all' {
+    private refold(): void {
+        const scene = fold(this.all(), this.base);
+        this.isShort = scene === null;
+        if (scene !== null) {
+            this.scene = scene;
+        }
+    }
+
+    private takeOne(operation: Operation): 'nothing' | 'end' | 'refold' {
         const known = this.ids.get(operation.id);
         if (known !== undefined) {
-            return known.n === undefined && operation.n !== undefined ? this.settle(known, operation.n) : 'nothing';
+            const settled = known.n === undefined && operation.n !== undefined ? this.settle(known, operation.n) : 'nothing';
+            return settled === 'all' ? 'refold' : 'nothing';
+        }
+        if (operation.n !== undefined && operation.n <= this.from) {
+            return 'nothing';
         }
         this.ids.set(operation.id, operation);
         if (operation.n === undefined) {
             this.waiting.push(operation);
-            return operation.kind === 'add' ? 'top' : 'all';
+            return 'end';
         }
         const last = this.highest;
         this.stored.push(operation);
         if (operation.n < last) {
             this.stored.sort((a, b) => a.n! - b.n!);
-            return 'all';
+            return 'refold';
         }
-        return operation.kind === 'add' && this.waiting.length === 0 ? 'top' : 'all';
+        return this.waiting.length === 0 ? 'end' : 'refold';
     }
 
     /** An operation of this page's own got its place; as a rule the one that it had already. */

@@ -6,9 +6,9 @@ export const HEIGHT = 1000;
 export const TENTHS = 10;
 
 export interface Stroke {
-    type: 'stroke';
+    type: 'stroke' | 'highlight';
     colour: string;
-    /** Tenths of a unit at middle pressure. */
+    /** Tenths of a unit, for a pen at middle pressure. */
     width: number;
     ink: string;
 }
@@ -17,31 +17,137 @@ export interface Text {
     type: 'text';
     x: number;
     y: number;
+    w: number;
     /** Units. */
+    size: number;
+    colour: string;
+    align: 'start' | 'middle' | 'end';
+    /** Whether the width was set by hand. */
+    fixed: boolean;
+    text: string;
+}
+
+export interface Note {
+    type: 'note';
+    x: number;
+    y: number;
+    w: number;
+    h: number;
     size: number;
     colour: string;
     text: string;
 }
 
-export type CanvasObject = Stroke | Text;
-
-export interface Backdrop {
-    kind: string;
-    asset?: string;
+export interface Maths {
+    type: 'maths';
+    x: number;
+    y: number;
+    size: number;
+    colour: string;
+    source: string;
+    path: string;
+    /** Thousandths of the size. */
+    wide: number;
+    tall: number;
 }
+
+export interface BoxShape {
+    type: 'line' | 'arrow' | 'rectangle' | 'ellipse' | 'triangle';
+    x: number;
+    y: number;
+    w: number;
+    h: number;
+    colour: string;
+    width: number;
+    filled: boolean;
+}
+
+export interface PointShape {
+    type: 'polygon' | 'curve';
+    points: number[];
+    colour: string;
+    width: number;
+    filled: boolean;
+}
+
+export interface Stamp {
+    type: 'stamp';
+    stamp: string;
+    x: number;
+    y: number;
+    size: number;
+    colour: string;
+}
+
+export interface Picture {
+    type: 'picture';
+    asset: string;
+    x: number;
+    y: number;
+    w: number;
+    h: number;
+    alt: string;
+}
+
+export interface Piece {
+    type: 'piece';
+    alt: string;
+    locked: boolean;
+    stack: boolean;
+    of: CanvasObject;
+}
+
+export type CanvasObject = Stroke | Text | Note | Maths | BoxShape | PointShape | Stamp | Picture | Piece;
+
+/** x and y in tenths, turn in hundredths of a degree clockwise, scale in ten-thousandths. */
+export type Place = [x: number, y: number, turn: number, scale: number];
+
+export type Backdrop = { kind: string; asset?: string } & Record<string, string | number | undefined>;
+
+export type Layer = 'student' | 'lead' | 'pieces';
+
+/** An object as it stands on a page; never changed, only replaced. */
+export interface Placed {
+    layer: Layer;
+    page: string;
+    object: CanvasObject;
+    place?: Place;
+    group?: string;
+    locked?: boolean;
+}
+
+/** What an operation puts on a page. */
+export interface Placing {
+    object: CanvasObject;
+    place?: Place;
+    group?: string;
+}
+
+export type Order = 'front' | 'back' | 'forward' | 'backward';
 
 export type Body = {
     object?: CanvasObject;
+    place?: Place;
+    group?: string;
+    objects?: Placing[];
+    page?: string;
     target?: string;
     targets?: string[];
-    set?: { text: string };
+    set?: Record<string, unknown>;
+    cuts?: { target: string; keep: [number, number][] }[];
+    places?: Place[];
+    order?: Order;
+    lock?: boolean;
+    what?: 'ink' | 'all';
     backdrop?: Backdrop;
 };
 
+export type Kind = 'add' | 'change' | 'remove' | 'cut' | 'arrange' | 'clear' | 'page' | 'backdrop' | 'withdraw' | 'reinstate';
+
 export interface Operation {
     id: string;
-    kind: 'add' | 'change' | 'remove' | 'clear' | 'backdrop' | 'withdraw' | 'reinstate';
-    layer: 'student' | 'lead';
+    kind: Kind;
+    layer: Layer;
     at: number;
     body: Body;
     /** Its place in the canvas's log, once the server has it. */
@@ -54,26 +160,37 @@ export interface Operation {
     mine?: boolean;
 }
 
-/** Ink that is being drawn: what goes over the socket and is never stored. */
+/** What is being drawn: what goes over the socket and is never stored. */
 export interface WetInk {
     k: string;
     c: string;
     o: string;
-    /** Colour and width. */
-    s?: [string, number];
+    /** The page, where it is not the first. */
+    g?: string;
+    /** Colour and width; a third for a highlighter's. */
+    s?: [string, number] | [string, number, 1];
     /** How many samples of the stroke came before these. */
     i?: number;
     p?: string;
-    /** Text being typed. */
-    t?: Text;
+    /** An object as it stands at this moment: words being typed, a shape being drawn. */
+    t?: CanvasObject;
     /** Given up: nothing dry will come. */
     x?: 1;
 }
 
 export interface WetStroke {
+    type: Stroke['type'];
     colour: string;
     width: number;
     samples: Sample[];
+    page: string;
+}
+
+/** What a body puts on a page, each with its id. */
+export function placings(id: string, body: Body): [string, Placing][] {
+    return body.objects === undefined
+        ? [[id, body as Placing]]
+        : body.objects.map((placing, i): [string, Placing] => [`${id}.${i}`, placing]);
 }
 
 /** An id that works without a secure context, where crypto.randomUUID is not there. */

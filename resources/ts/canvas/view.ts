@@ -1,43 +1,77 @@
-import { drawObject, drawText, growStroke } from './draw';
+import { around, overlaps, pageBox } from './bounds';
+import { drawObject, drawPlaced, growStroke, type Palette } from './draw';
 import { Log } from './log';
-import { HEIGHT, WIDTH, type Backdrop, type CanvasObject, type Operation, type Text, type WetStroke } from './model';
+import { HEIGHT, WIDTH, type Backdrop, type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from './model';
+import { mayTouch, type KeptScene } from './scene';
+
+/** Where the page stands in the frame: CSS pixels for each unit, and where its top left corner is. */
+export interface Camera {
+    scale: number;
+    x: number;
+    y: number;
+}
+
+/** A drawing that took longer than this is not made anew for every frame of a gesture. */
+const QUICK_MS = 8;
+/** So long after the last movement the picture is drawn sharply again. */
+const REST_MS = 140;
+const LARGEST = 16;
 
 /**
- * One canvas on the screen: the backdrop as a picture, the dry ink on one drawing surface and the wet ink on another
- * above it, so that a growing stroke never makes the page draw what is dry again.
+ * One page of a canvas on the screen: the paper with its backdrop as a picture, the dry ink on one drawing surface and
+ * what is being drawn on another above it, so that a growing stroke never makes the page draw what is dry again.
  */
 export class View {
     log = new Log();
+    page = '';
+    camera: Camera = { scale: 1, x: 0, y: 0 };
     readonly wetInk = new Map<string, WetStroke>();
-    private readonly wetText = new Map<string, Text>();
+    /** What is shown, on the wet surface, otherwise than it stands on the page: dragged, or about to be changed. */
+    readonly floating = new Map<string, Placed>();
+    /** Called after the camera has moved. */
+    moved: () => void = () => undefined;
+    private readonly wetObjects = new Map<string, { object: CanvasObject; page: string }>();
     private readonly hidden = new Set<string>();
+    private readonly paper: HTMLElement;
     private readonly backdrop: HTMLImageElement;
     private readonly dry: CanvasRenderingContext2D;
     private readonly wet: CanvasRenderingContext2D;
     private shownBackdrop = '';
+    private isFitted = true;
+    private drawnWith: Camera = this.camera;
+    private drawingTook = 0;
+    private restTimer = 0;
+    private frameAsked = 0;
+    private readonly pictures = new Map<string, HTMLImageElement>();
+    private readonly palette: Palette;
 
-    /** `frame` gets the surfaces; its size is the page's size on the screen. */
+    /** `frame` gets the surfaces; its size is that of the window onto the page. */
     constructor(
         readonly frame: HTMLElement,
         private readonly assets: string,
+        stamps: Record<string, string>,
         /** No line is drawn thinner than this, in CSS pixels: small pictures stay readable. */
         private readonly thinnest = 0,
     ) {
+        this.palette = { stamps, picture: (asset) => this.picture(asset) };
+        this.paper = document.createElement('div');
+        this.paper.className = 'page-paper';
         this.backdrop = document.createElement('img');
         this.backdrop.alt = '';
         this.backdrop.className = 'page-backdrop';
         this.backdrop.hidden = true;
         this.backdrop.draggable = false;
+        this.paper.append(this.backdrop);
         this.dry = this.surface('page-dry');
         this.wet = this.surface('page-wet');
-        frame.replaceChildren(this.backdrop, this.dry.canvas, this.wet.canvas);
+        frame.replaceChildren(this.paper, this.dry.canvas, this.wet.canvas);
     }
 
-    /** Fits the surfaces to the frame; draws anew when the size has changed. */
+    /** Fits the surfaces to the frame. A page that was seen whole is seen whole again. */
     fit(): void {
         const ratio = window.devicePixelRatio || 1;
         const width = Math.max(1, Math.round(this.frame.clientWidth * ratio));
-        const height = Math.max(1, Math.round((width * HEIGHT) / WIDTH));
+        const height = Math.max(1, Math.round(this.frame.clientHeight * ratio));
         if (this.dry.canvas.width === width && this.dry.canvas.height === height) {
             return;
         }
@@ -45,55 +79,120 @@ export class View {
             canvas.width = width;
             canvas.height = height;
         }
+        this.camera = this.isFitted ? this.whole() : this.within(this.camera);
         this.drawAll();
+        this.moved();
     }
 
     /** Units on the page for each CSS pixel. */
     get unitsPerPixel(): number {
-        return WIDTH / Math.max(1, this.frame.clientWidth);
+        return 1 / this.camera.scale;
     }
 
-    private get thinnestUnits(): number {
-        return this.thinnest * this.unitsPerPixel;
+    /** How much larger than when the whole page is seen. */
+    get zoom(): number {
+        return this.camera.scale / this.whole().scale;
     }
 
-    get context(): CanvasRenderingContext2D {
-        return this.dry;
+    toPage(clientX: number, clientY: number): [number, number] {
+        const box = this.frame.getBoundingClientRect();
+        return [(clientX - box.left - this.camera.x) / this.camera.scale, (clientY - box.top - this.camera.y) / this.camera.scale];
+    }
+
+    toFrame(x: number, y: number): [number, number] {
+        return [x * this.camera.scale + this.camera.x, y * this.camera.scale + this.camera.y];
+    }
+
+    /** The whole page, as large as the frame allows. */
+    seeAll(): void {
+        this.isFitted = true;
+        this.look(this.whole());
+    }
+
+    /** Makes the page larger or smaller about a point of the frame, in CSS pixels. */
+    zoomBy(factor: number, x = this.frame.clientWidth / 2, y = this.frame.clientHeight / 2): void {
+        const least = this.whole().scale * 0.5;
+        const scale = Math.max(least, Math.min(this.whole().scale * LARGEST, this.camera.scale * factor));
+        const by = scale / this.camera.scale;
+        this.isFitted = false;
+        this.look(this.within({ scale, x: x - (x - this.camera.x) * by, y: y - (y - this.camera.y) * by }));
+    }
+
+    panBy(dx: number, dy: number): void {
+        this.isFitted = false;
+        this.look(this.within({ ...this.camera, x: this.camera.x + dx, y: this.camera.y + dy }));
     }
 
     /** Begins another canvas on the same surfaces. */
     reset(): void {
         this.log = new Log();
         this.wetInk.clear();
-        this.wetText.clear();
+        this.wetObjects.clear();
+        this.floating.clear();
         this.hidden.clear();
+        this.page = '';
+        this.drawAll();
+    }
+
+    /** Begins with a scene that the server kept. */
+    begin(kept: KeptScene | null, n: number): void {
+        this.log.begin(kept, n);
+    }
+
+    showPage(page: string): void {
+        this.page = page;
+        this.floating.clear();
         this.drawAll();
     }
 
     take(operations: Operation[]): void {
         const change = this.log.take(operations);
+        let hadWet = false;
         for (const { id, body } of operations) {
-            this.wetText.delete(body.target ?? id);
-            this.wetInk.delete(id);
+            hadWet = this.wetInk.delete(id) || hadWet;
+            hadWet = this.wetObjects.delete(body.target ?? id) || this.wetObjects.delete(id) || hadWet;
         }
         if (change === 'all') {
             this.drawAll();
-            return;
+        } else if (change !== 'nothing') {
+            this.scale(this.dry);
+            change.forEach((placed) => placed.page === this.page && this.drawOn(this.dry, placed));
         }
-        if (change !== 'nothing') {
-            change.forEach((object) => this.drawDry(object));
+        if (hadWet && change !== 'all') {
+            this.drawWet();
         }
-        this.drawWet();
     }
 
-    /** Operations of this page's own were stored, each at its place in the log. */
     confirm(accepted: { id: string; n: number }[]): void {
-        if (accepted.map(({ id, n }) => this.log.confirm(id, n)).includes(true)) {
+        let redraw = false;
+        for (const { id, n } of accepted) {
+            redraw = this.log.confirm(id, n) || redraw;
+        }
+        if (redraw) {
             this.drawAll();
         }
     }
 
-    /** Shows an object no more until it is shown again: one being rubbed out, or text being edited. */
+    /** What stands on the page that is shown, in drawing order. */
+    *here(): Iterable<[string, Placed]> {
+        for (const one of this.log.scene.objects) {
+            if (one[1].page === this.page && !this.hidden.has(one[0])) {
+                yield one;
+            }
+        }
+    }
+
+    /** What the author of a layer may work on here. */
+    *mine(layer: Operation['layer'], pieces: boolean): Iterable<[string, Placed]> {
+        for (const one of this.here()) {
+            const { layer: its, locked } = one[1];
+            const own = its === layer || (pieces && its === 'pieces' && mayTouch(one[1], layer === 'lead'));
+            if (own && locked !== true) {
+                yield one;
+            }
+        }
+    }
+
     hide(...ids: string[]): void {
         ids.forEach((id) => this.hidden.add(id));
         this.drawAll();
@@ -104,34 +203,61 @@ export class View {
         this.drawAll();
     }
 
+    /** Shows objects otherwise than they stand on the page, until `land` is called. */
+    float(some: Iterable<[string, Placed]>): void {
+        const fresh = [...some];
+        const redraw = fresh.some(([id]) => !this.floating.has(id) && this.log.scene.objects.has(id));
+        fresh.forEach(([id, placed]) => this.floating.set(id, placed));
+        if (redraw) {
+            this.drawAll();
+        } else {
+            this.drawWet();
+        }
+    }
+
+    land(): void {
+        this.floating.clear();
+        this.drawAll();
+    }
+
     /** Ink that is being drawn: `samples` are added to the stroke called `id`. */
-    growWet(id: string, colour: string, width: number, samples: WetStroke['samples']): void {
+    growWet(id: string, type: Stroke['type'], colour: string, width: number, samples: WetStroke['samples'], page: string): void {
         if (this.log.has(id)) {
             return;
         }
         let stroke = this.wetInk.get(id);
         if (stroke === undefined) {
-            stroke = { colour, width, samples: [] };
+            stroke = { type, colour, width, samples: [], page };
             this.wetInk.set(id, stroke);
         }
         const from = stroke.samples.length;
         stroke.samples.push(...samples);
-        growStroke(this.wet, stroke, from, this.thinnestUnits);
+        if (page !== this.page) {
+            return;
+        }
+        if (type === 'highlight') {
+            this.drawWet();
+        } else {
+            this.scale(this.wet);
+            growStroke(this.wet, stroke, from, this.thinnestUnits);
+        }
     }
 
-    typeWet(id: string, text: Text): void {
-        if (text.text === '') {
-            this.wetText.delete(id);
+    /** An object as it stands at this moment: words being typed, a shape being drawn. */
+    putWet(id: string, object: CanvasObject, page: string): void {
+        const fresh = !this.wetObjects.has(id);
+        this.wetObjects.set(id, { object, page });
+        if (fresh && this.log.scene.objects.has(id)) {
+            this.drawAll();
         } else {
-            this.wetText.set(id, text);
+            this.drawWet();
         }
-        this.drawAll();
     }
 
     dropWet(id: string): void {
-        const hadText = this.wetText.delete(id);
+        const wasThere = this.wetObjects.delete(id) && this.log.scene.objects.has(id);
         this.wetInk.delete(id);
-        if (hadText) {
+        if (wasThere) {
             this.drawAll();
         } else {
             this.drawWet();
@@ -139,44 +265,141 @@ export class View {
     }
 
     drawAll(): void {
-        this.showBackdrop(this.log.scene.backdrop);
-        this.dry.setTransform(1, 0, 0, 1, 0, 0);
-        this.dry.clearRect(0, 0, this.dry.canvas.width, this.dry.canvas.height);
-        this.scale(this.dry);
-        for (const [id, object] of this.log.scene.objects) {
-            if (!this.hidden.has(id) && !this.wetText.has(id)) {
-                drawObject(this.dry, object, this.thinnestUnits);
+        const began = performance.now();
+        window.clearTimeout(this.restTimer);
+        this.restTimer = 0;
+        this.showBackdrop(this.log.scene.pages.get(this.page) ?? { kind: 'blank' });
+        this.drawnWith = this.camera;
+        this.place();
+        this.clear(this.dry);
+        const { scale, x, y } = this.camera;
+        const seen = around([[-x / scale, -y / scale], [(this.frame.clientWidth - x) / scale, (this.frame.clientHeight - y) / scale]]);
+        for (const [id, placed] of this.log.scene.objects) {
+            const shown = placed.page === this.page && !this.hidden.has(id) && !this.wetObjects.has(id) && !this.floating.has(id);
+            if (shown && overlaps(seen, pageBox(placed))) {
+                this.drawOn(this.dry, placed);
             }
         }
         this.drawWet();
+        this.drawingTook = performance.now() - began;
     }
 
-    private drawDry(object: CanvasObject): void {
-        drawObject(this.dry, object, this.thinnestUnits);
+    private get thinnestUnits(): number {
+        return this.thinnest * this.unitsPerPixel;
+    }
+
+    private drawOn(context: CanvasRenderingContext2D, placed: Placed): void {
+        drawPlaced(context, placed, this.palette, this.thinnestUnits);
     }
 
     private drawWet(): void {
-        this.wet.setTransform(1, 0, 0, 1, 0, 0);
-        this.wet.clearRect(0, 0, this.wet.canvas.width, this.wet.canvas.height);
-        this.scale(this.wet);
-        this.wetInk.forEach((stroke) => growStroke(this.wet, stroke, 0, this.thinnestUnits));
-        this.wetText.forEach((text) => drawText(this.wet, text));
+        this.clear(this.wet);
+        this.floating.forEach((placed) => placed.page === this.page && this.drawOn(this.wet, placed));
+        this.wetInk.forEach((stroke) => stroke.page === this.page && growStroke(this.wet, stroke, 0, this.thinnestUnits));
+        this.wetObjects.forEach(({ object, page }, id) => {
+            const place = this.log.scene.objects.get(id)?.place;
+            if (page !== this.page) {
+                return;
+            }
+            if (place === undefined) {
+                drawObject(this.wet, object, this.palette, this.thinnestUnits);
+            } else {
+                this.drawOn(this.wet, { layer: 'student', page, object, place });
+            }
+        });
+    }
+
+    /** The camera has moved: drawn anew at once where that is quick; else the picture is moved, and drawn when it rests. */
+    private look(camera: Camera): void {
+        this.camera = camera;
+        if (this.drawingTook <= QUICK_MS) {
+            if (this.frameAsked === 0) {
+                this.frameAsked = requestAnimationFrame(() => {
+                    this.frameAsked = 0;
+                    this.drawAll();
+                    this.moved();
+                });
+            }
+            return;
+        }
+        this.place();
+        this.moved();
+        window.clearTimeout(this.restTimer);
+        this.restTimer = window.setTimeout(() => this.drawAll(), REST_MS);
+    }
+
+    /** Puts paper and surfaces where the camera sees them; the surfaces were drawn with `drawnWith`. */
+    private place(): void {
+        const { scale, x, y } = this.camera;
+        this.paper.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
+        const by = scale / this.drawnWith.scale;
+        const moved = this.camera === this.drawnWith
+            ? ''
+            : `translate(${x - this.drawnWith.x * by}px, ${y - this.drawnWith.y * by}px) scale(${by})`;
+        this.frame.classList.toggle('is-moving', moved !== '');
+        this.dry.canvas.style.transform = moved;
+        this.wet.canvas.style.transform = moved;
+    }
+
+    private whole(): Camera {
+        const [width, height] = [Math.max(1, this.frame.clientWidth), Math.max(1, this.frame.clientHeight)];
+        const scale = Math.min(width / WIDTH, height / HEIGHT);
+        return { scale, x: (width - WIDTH * scale) / 2, y: (height - HEIGHT * scale) / 2 };
+    }
+
+    /** A camera from which some of the page can always be seen. */
+    private within({ scale, x, y }: Camera): Camera {
+        const limit = (at: number, frame: number, page: number): number => {
+            const slack = Math.min(frame, page) * 0.3;
+            return Math.max(Math.min(0, frame - page) - slack, Math.min(Math.max(0, frame - page) + slack, at));
+        };
+        return {
+            scale,
+            x: limit(x, this.frame.clientWidth, WIDTH * scale),
+            y: limit(y, this.frame.clientHeight, HEIGHT * scale),
+        };
+    }
+
+    private clear(context: CanvasRenderingContext2D): void {
+        // Setting the transform first would leave the clip of the last drawing in force.
+        context.restore();
+        context.setTransform(1, 0, 0, 1, 0, 0);
+        context.clearRect(0, 0, context.canvas.width, context.canvas.height);
+        this.scale(context);
+        context.save();
+        context.beginPath();
+        context.rect(0, 0, WIDTH, HEIGHT);
+        context.clip();
     }
 
     private scale(context: CanvasRenderingContext2D): void {
-        const scale = context.canvas.width / WIDTH;
-        context.setTransform(scale, 0, 0, scale, 0, 0);
+        const ratio = context.canvas.width / Math.max(1, this.frame.clientWidth);
+        const { scale, x, y } = this.drawnWith;
+        context.setTransform(scale * ratio, 0, 0, scale * ratio, x * ratio, y * ratio);
     }
 
     private surface(name: string): CanvasRenderingContext2D {
         const canvas = document.createElement('canvas');
         canvas.className = name;
         canvas.setAttribute('aria-hidden', 'true');
-        return canvas.getContext('2d')!;
+        const context = canvas.getContext('2d')!;
+        context.save();
+        return context;
     }
 
-    private showBackdrop({ kind, asset }: Backdrop): void {
-        const source = kind === 'picture' ? `${this.assets}/${asset}` : kind === 'blank' ? '' : `/backdrop/${kind}.svg`;
+    private picture(asset: string): HTMLImageElement | null {
+        let picture = this.pictures.get(asset);
+        if (picture === undefined) {
+            picture = new Image();
+            picture.onload = () => this.drawAll();
+            picture.src = `${this.assets}/${asset}`;
+            this.pictures.set(asset, picture);
+        }
+        return picture.complete && picture.naturalWidth > 0 ? picture : null;
+    }
+
+    private showBackdrop(backdrop: Backdrop): void {
+        const source = backdropAddress(backdrop, this.assets);
         if (source !== this.shownBackdrop) {
             this.shownBackdrop = source;
             this.backdrop.hidden = source === '';
@@ -185,4 +408,14 @@ export class View {
             }
         }
     }
+}
+
+/** Where the picture of a backdrop is; nowhere for blank paper. */
+export function backdropAddress({ kind, asset, ...settings }: Backdrop, assets: string): string {
+    if (kind === 'picture') {
+        return `${assets}/${asset}`;
+    }
+    const query = new URLSearchParams({ kind });
+    Object.entries(settings).forEach(([name, value]) => query.set(name, String(value)));
+    return kind === 'blank' ? '' : `/backdrop.svg?${query}`;
 }

@@ -1,3 +1,4 @@
+import type { Backdrop } from '../canvas/model';
 import { element, fill } from '../page';
 
 /** The hand-out form: what stands in it is the present prompt, until the teacher changes something. */
@@ -14,7 +15,6 @@ export class HandOutForm {
             this.drafted = true;
             this.sayEffect();
         });
-        element('#handout-picture').addEventListener('change', () => this.choose('backdrop', 'picture'));
     }
 
     /** A draft that was not handed out yet is still there; otherwise the present prompt is. */
@@ -23,7 +23,7 @@ export class HandOutForm {
             const { words, backdrop } = element('#now').dataset;
             this.form.reset();
             this.words.value = words!;
-            this.choose('backdrop', backdrop!);
+            this.fillBackdrop(JSON.parse(backdrop!) as Backdrop);
             this.choose('place', 'under');
         }
         this.say('');
@@ -39,12 +39,26 @@ export class HandOutForm {
         element('#handout-problem').textContent = problem;
     }
 
+    private fillBackdrop({ kind, ...settings }: Backdrop): void {
+        this.choose('backdrop', kind);
+        for (const [name, value] of Object.entries(settings)) {
+            const field = this.form.elements.namedItem(`settings[${name}]`) as HTMLInputElement | null;
+            if (field !== null) {
+                field.value = String(value);
+            }
+        }
+    }
+
     private choose(name: string, value: string): void {
         element<HTMLInputElement>(`input[name=${name}][value=${value}]`, this.form).checked = true;
     }
 
     private sayEffect(): void {
-        const next = new FormData(this.form).get('place') === 'next';
+        const data = new FormData(this.form);
+        for (const settings of this.form.querySelectorAll<HTMLElement>('[data-settings]')) {
+            settings.hidden = !settings.dataset.settings!.split(' ').includes(String(data.get('backdrop')));
+        }
+        const next = data.get('place') === 'next';
         const sentence = next ? this.sentences.handout_next : this.sentences.handout;
         element('#handout-effect').textContent = fill(sentence, { n: this.canvases() });
     }

@@ -8,6 +8,7 @@ interface KeyListener {
     check(tile: Tile, level: number | null): void;
     show(tile: Tile): void;
     handOut(): void;
+    flip(): void;
     names(): void;
     keys(): void;
     escape(): void;
@@ -43,6 +44,8 @@ export function listenToKeys(grid: Grid, to: KeyListener): void {
         } else if (event.key.toLowerCase() === 'h') {
             event.preventDefault();
             to.handOut();
+        } else if (event.key.toLowerCase() === 'f') {
+            to.flip();
         } else if (event.key.toLowerCase() === 'n') {
             to.names();
         } else if (event.key === '?') {

@@ -1,16 +1,34 @@
 import type { Operation, WetInk } from '../canvas/model';
 import { View } from '../canvas/view';
-import { element } from '../page';
+import { element, fill } from '../page';
+import { Player } from './player';
 import { showWet, type Tile } from './tile';
 
-/** One canvas large, in the drawer, as live as its tile. */
+interface Settings {
+    address: string;
+    assets: string;
+    stamps: Record<string, string>;
+    words: Record<string, string>;
+}
+
+/** One canvas large, in the drawer, as live as its tile: its pages, its files, and its replay. */
 export class CloseUp {
     private tile: Tile | null = null;
     private view: View | null = null;
     private readonly page = element('#closeup-page');
+    private readonly player: Player;
 
-    constructor(private readonly assets: string) {
+    constructor(private readonly settings: Settings) {
+        this.player = new Player(element('#player'), settings, (playing) => this.page.classList.toggle('is-replayed', playing));
         new ResizeObserver(() => this.view?.fit()).observe(this.page);
+        element('#closeup-pages').addEventListener('click', (event) => {
+            const page = (event.target as Element).closest<HTMLElement>('[data-turn]')?.dataset.turn;
+            if (page !== undefined) {
+                this.view!.showPage(page);
+                this.freshen();
+            }
+        });
+        element('#replay').addEventListener('click', () => void this.replay());
     }
 
     get shown(): Tile | null {
@@ -18,17 +36,22 @@ export class CloseUp {
     }
 
     show(tile: Tile): void {
+        this.player.close();
         this.tile = tile;
-        this.view = new View(this.page, this.assets);
+        this.view = new View(this.page, this.settings.assets, this.settings.stamps);
         this.view.fit();
-        this.view.take([...tile.view.log.all()]);
-        tile.view.wetInk.forEach((stroke, id) => this.view!.growWet(id, stroke.colour, stroke.width, [...stroke.samples]));
+        this.view.log = tile.view.log.copy();
+        this.view.showPage(tile.view.page);
+        tile.view.wetInk.forEach((stroke, id) => this.view!.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page));
         element('#closeup-name .name-real').textContent = tile.seat.name;
         element('#closeup-name .name-seat').textContent = element('.tile-name .name-seat', tile.root).textContent;
+        for (const link of document.querySelectorAll<HTMLAnchorElement>('#closeup [data-format]')) {
+            link.href = `${this.settings.address}/work/${tile.seat.canvas}.${link.dataset.format}`;
+        }
         this.freshen();
     }
 
-    /** The state and the check as the tile has them. */
+    /** The state, the check and the pages as the tile has them. */
     freshen(): void {
         if (this.tile === null) {
             return;
@@ -37,9 +60,11 @@ export class CloseUp {
         for (const button of document.querySelectorAll<HTMLButtonElement>('#closeup [data-level]')) {
             button.setAttribute('aria-pressed', String(button.dataset.level === String(this.tile.level ?? '')));
         }
+        this.showPages();
     }
 
     hide(): void {
+        this.player.close();
         this.tile = null;
         this.view = null;
         this.page.replaceChildren();
@@ -48,6 +73,9 @@ export class CloseUp {
     take(seat: string, operations: Operation[]): void {
         if (this.tile?.seat.id === seat) {
             this.view!.take(operations);
+            if (this.view!.log.isShort || operations.some(({ kind }) => kind === 'page')) {
+                this.freshen();
+            }
         }
     }
 
@@ -55,6 +83,30 @@ export class CloseUp {
         if (this.tile?.seat.id === seat) {
             showWet(this.view!, message);
             this.freshen();
+        }
+    }
+
+    private showPages(): void {
+        const bar = element('#closeup-pages');
+        const pages = [...this.view!.log.scene.pages.keys()];
+        bar.hidden = pages.length === 1;
+        if (bar.childElementCount !== pages.length) {
+            bar.replaceChildren(...pages.map((page, i) => {
+                const button = document.createElement('button');
+                button.className = 'chip';
+                button.dataset.turn = page;
+                button.textContent = fill(this.settings.words.page, { n: i + 1, all: pages.length });
+                return button;
+            }));
+        }
+        for (const button of bar.querySelectorAll<HTMLElement>('[data-turn]')) {
+            button.setAttribute('aria-pressed', String(button.dataset.turn === this.view!.page));
+        }
+    }
+
+    private async replay(): Promise<void> {
+        if (this.tile?.seat.canvas !== null && this.tile !== null) {
+            await this.player.open(`${this.settings.address}/canvas/${this.tile.seat.canvas}/replay`);
         }
     }
 }

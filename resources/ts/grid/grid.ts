@@ -1,4 +1,5 @@
 import type { Operation, WetInk } from '../canvas/model';
+import type { KeptScene } from '../canvas/scene';
 import { element } from '../page';
 import { tileWidth } from './layout';
 import { notePainted } from './painted';
@@ -6,10 +7,19 @@ import { Tile, type SeatAnswer, type StateAnswer, type StateWords } from './tile
 
 const MOST_ORPHANS = 300;
 
+/** A canvas's scene up to operation `n`. */
+export interface Kept {
+    n: number;
+    scene: KeptScene;
+}
+
 interface Settings {
     assets: string;
+    stamps: Record<string, string>;
     words: StateWords;
     operations(seat: string, operations: Operation[]): void;
+    /** Something older than what the tile has was taken back: it needs its canvas's whole log. */
+    short(tile: Tile): void;
     wet(seat: string, message: WetInk): void;
     count(states: Map<string, number>): void;
 }
@@ -33,7 +43,7 @@ export class Grid {
     }
 
     /** Shows another prompt's canvases, or the same ones from the start. */
-    fill(seats: SeatAnswer[], operations: Operation[]): void {
+    fill(seats: SeatAnswer[], kept: Record<string, Kept>, operations: Operation[]): void {
         const focused = (document.activeElement?.closest('.tile') as HTMLElement | null)?.dataset.seat;
         this.tiles.clear();
         this.byCanvas.clear();
@@ -42,13 +52,15 @@ export class Grid {
         this.list.replaceChildren();
         seats.forEach((seat) => this.put(seat));
         this.fit();
+        Object.entries(kept).forEach(([canvas, { scene, n }]) => this.byCanvas.get(canvas)?.begin(scene, n));
         const grouped = new Map<string, Operation[]>();
         for (const operation of operations) {
             const some = grouped.get(operation.canvas!) ?? [];
             grouped.set(operation.canvas!, some);
             some.push(operation);
         }
-        grouped.forEach((some, canvas) => this.byCanvas.get(canvas)?.take(some));
+        this.byCanvas.forEach((tile, canvas) => tile.take(grouped.get(canvas) ?? []));
+        this.byCanvas.forEach((tile) => tile.view.drawAll());
         this.tiles.get(focused ?? '')?.focus();
     }
 
@@ -80,6 +92,9 @@ export class Grid {
         grouped.forEach((some, tile) => {
             tile.take(some);
             this.settings.operations(tile.seat.id, some);
+            if (tile.view.log.isShort) {
+                this.settings.short(tile);
+            }
         });
     }
 
@@ -173,7 +188,7 @@ export class Grid {
     }
 
     private put(seat: SeatAnswer): void {
-        const tile = new Tile(seat, this.template, this.settings.assets, this.settings.words);
+        const tile = new Tile(seat, this.template, this.settings.assets, this.settings.stamps, this.settings.words);
         this.tiles.set(seat.id, tile);
         this.byInk.set(seat.ink, tile);
         if (seat.canvas !== null) {

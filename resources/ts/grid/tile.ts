@@ -1,5 +1,6 @@
 import { decodeInk } from '../canvas/ink';
 import type { Operation, WetInk } from '../canvas/model';
+import type { KeptScene } from '../canvas/scene';
 import { View } from '../canvas/view';
 import { element, fill } from '../page';
 
@@ -37,6 +38,7 @@ export class Tile {
         readonly seat: SeatAnswer,
         template: HTMLTemplateElement,
         assets: string,
+        stamps: Record<string, string>,
         private readonly words: StateWords,
     ) {
         this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
@@ -44,7 +46,7 @@ export class Tile {
         this.open = element<HTMLButtonElement>('.tile-open', this.root);
         element('.tile-name .name-real', this.root).textContent = seat.name;
         element('.tile-name .name-seat', this.root).textContent = fill(words.seat, { n: seat.n });
-        this.view = new View(element('.tile-page', this.root), assets, 0.9);
+        this.view = new View(element('.tile-page', this.root), assets, stamps, 0.9);
         this.showState({ seat: seat.id, state: 'not_started', minutes: 0, level: null });
     }
 
@@ -82,11 +84,41 @@ export class Tile {
         mark.setAttribute('aria-label', fill(this.words.check, { level: level === null ? this.words.unchecked : this.words[`level${level}`] }));
     }
 
+    /** Begins with the scene that the server kept. */
+    begin(kept: KeptScene, n: number): void {
+        this.view.begin(kept, n);
+        this.follow([...kept.objects].at(-1)?.page ?? '');
+    }
+
+    /** Begins anew with the whole log. */
+    restart(operations: Operation[]): void {
+        const { page } = this.view;
+        this.view.reset();
+        this.view.take(operations);
+        this.view.showPage(page);
+    }
+
     take(operations: Operation[]): void {
         this.view.take(operations);
+        const last = operations.at(-1);
+        if (last !== undefined) {
+            this.follow(last.kind === 'page' ? last.id : last.body.page ?? pageOf(this.view, last));
+        }
+    }
+
+    /** The tile shows the page on which something happened last. */
+    private follow(page: string | undefined): void {
+        const { pages } = this.view.log.scene;
+        if (page !== undefined && page !== this.view.page && pages.has(page)) {
+            this.view.showPage(page);
+        }
+        const mark = element('.tile-pages', this.root);
+        mark.hidden = pages.size === 1;
+        mark.textContent = `${[...pages.keys()].indexOf(this.view.page) + 1}/${pages.size}`;
     }
 
     wet(message: WetInk): void {
+        this.follow(message.g ?? '');
         showWet(this.view, message);
         this.drawingNow();
         window.clearTimeout(this.wetTimer);
@@ -105,13 +137,19 @@ export class Tile {
     }
 }
 
-/** Puts a message about ink being drawn onto a view. */
-export function showWet(view: View, { o, s, p, t, x }: WetInk): void {
+/** On which page something happened to what is, or was, there. */
+function pageOf(view: View, { body }: Operation): string | undefined {
+    const [target] = body.targets ?? body.cuts?.map((cut) => cut.target) ?? [body.target ?? ''];
+    return view.log.scene.objects.get(target)?.page;
+}
+
+/** Puts a message about something being drawn onto a view. */
+export function showWet(view: View, { o, s, p, t, x, g }: WetInk): void {
     if (x === 1) {
         view.dropWet(o);
     } else if (t !== undefined) {
-        view.typeWet(o, t);
+        view.putWet(o, t, g ?? '');
     } else if (s !== undefined && p !== undefined) {
-        view.growWet(o, s[0], s[1], decodeInk(p));
+        view.growWet(o, s[2] === 1 ? 'highlight' : 'stroke', s[0], s[1], decodeInk(p), g ?? '');
     }
 }

@@ -14,19 +14,14 @@ export function token(): string {
     return found === null ? '' : decodeURIComponent(found[1]);
 }
 
-async function ask<T>(method: string, address: string, body?: unknown): Promise<T> {
+async function ask<T>(method: string, address: string, body?: string | Blob, type = 'application/json', patience = 20_000): Promise<T> {
     let response: Response;
     const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
     if (body !== undefined) {
-        headers['Content-Type'] = 'application/json';
+        headers['Content-Type'] = type;
     }
     try {
-        response = await fetch(address, {
-            method,
-            headers,
-            body: body === undefined ? undefined : JSON.stringify(body),
-            signal: AbortSignal.timeout(20_000),
-        });
+        response = await fetch(address, { method, headers, body, signal: AbortSignal.timeout(patience) });
     } catch {
         throw new HttpProblem(0, 'No answer');
     }
@@ -40,4 +35,6 @@ async function ask<T>(method: string, address: string, body?: unknown): Promise<
 }
 
 export const get = <T>(address: string): Promise<T> => ask<T>('GET', address);
-export const post = <T>(address: string, body: unknown): Promise<T> => ask<T>('POST', address, body);
+export const post = <T>(address: string, body: unknown): Promise<T> => ask<T>('POST', address, JSON.stringify(body));
+/** A file as it is; its kind is found from its bytes. */
+export const sendFile = <T>(address: string, file: Blob): Promise<T> => ask<T>('POST', address, file, 'application/octet-stream', 90_000);

@@ -120,7 +120,7 @@ export class Outbox {
         const some: Waiting[] = [];
         let bytes = 0;
         for (const waiting of this.memory) {
-            bytes += waiting.operation.body.object?.type === 'stroke' ? waiting.operation.body.object.ink.length : 500;
+            bytes += JSON.stringify(waiting.operation.body).length;
             if (waiting.canvas !== canvas || some.length >= AT_ONCE || (bytes > MOST_BYTES && some.length > 0)) {
                 break;
             }

@@ -1,5 +1,5 @@
 import { encodeInk, type Sample } from '../canvas/ink';
-import type { Text, WetInk } from '../canvas/model';
+import type { CanvasObject, Stroke, WetInk } from '../canvas/model';
 
 /** Between two messages about one stroke; the first goes at once. */
 const BEAT_MS = 33;
@@ -18,14 +18,15 @@ export class WetSender {
         private readonly send: (text: string) => boolean,
     ) {}
 
-    grow(canvas: string, id: string, samples: Sample[], first: number, colour: string, width: number): void {
+    grow(canvas: string, id: string, samples: Sample[], first: number, ink: { type: Stroke['type']; colour: string; width: number; page: string }): void {
         if (id !== this.id) {
             this.id = id;
             this.waiting = [];
             this.first = first;
         }
         this.waiting.push(...samples);
-        this.about = { k: this.key, c: canvas, o: id, s: [colour, width] };
+        const { type, colour, width, page } = ink;
+        this.about = { k: this.key, c: canvas, o: id, s: type === 'highlight' ? [colour, width, 1] : [colour, width], ...(page !== '' && { g: page }) };
         if (this.timer === 0) {
             const wait = BEAT_MS - (performance.now() - this.last);
             if (wait <= 0) {
@@ -57,8 +58,9 @@ export class WetSender {
         }
     }
 
-    type(canvas: string, id: string, text: Text): void {
-        const message: WetInk = { k: this.key, c: canvas, o: id, t: text };
+    /** An object as it stands at this moment. */
+    object(canvas: string, id: string, object: CanvasObject, page: string): void {
+        const message: WetInk = { k: this.key, c: canvas, o: id, t: object, ...(page !== '' && { g: page }) };
         this.send(JSON.stringify(message));
     }
 

@@ -5,7 +5,8 @@ import { Drawer } from '../desk/drawer';
 import { HandOutForm } from '../desk/handout';
 import { listenToKeys } from '../desk/keys';
 import { CloseUp } from '../grid/closeup';
-import { Grid } from '../grid/grid';
+import { Lead } from '../desk/lead';
+import { Grid, type Kept } from '../grid/grid';
 import type { SeatAnswer, StateAnswer, StateWords, Tile } from '../grid/tile';
 import { get, HttpProblem, post } from '../live/http';
 import { Socket } from '../live/socket';
@@ -17,6 +18,7 @@ interface Page {
     prompt: string;
     address: string;
     assets: string;
+    stamps: Record<string, string>;
     words: StateWords & { handout: string; handout_next: string };
 }
 
@@ -24,6 +26,7 @@ interface CanvasesAnswer {
     prompt: string;
     position: Record<string, number>;
     seats: SeatAnswer[];
+    kept: Record<string, Kept>;
     operations: Operation[];
 }
 
@@ -42,11 +45,14 @@ let loading: Promise<void> | null = null;
 let early: Operation[] = [];
 const overtaking = new Set<number>();
 
-const closeUp = new CloseUp(page.assets);
+const closeUp = new CloseUp(page);
+const lead = new Lead({ ...page, say });
 const grid = new Grid({
     assets: page.assets,
+    stamps: page.stamps,
     words: page.words,
     operations: (seat, operations) => closeUp.take(seat, operations),
+    short: (tile) => void takeWhole(tile),
     wet: (seat, message) => closeUp.wet(seat, message),
     count: showCounts,
 });
@@ -96,6 +102,7 @@ function takeOperations(operations: Operation[], caughtUp = false): void {
         early.push(...operations);
         return;
     }
+    lead.take(operations);
     grid.take(operations);
     operations.forEach(({ s }) => overtaking.add(s!));
     if (caughtUp && operations.length > 0) {
@@ -145,7 +152,7 @@ async function look(prompt: string): Promise<void> {
         for (;;) {
             try {
                 const answer = await get<CanvasesAnswer>(`${page.address}/prompt/${prompt}/canvases`);
-                grid.fill(answer.seats, answer.operations);
+                grid.fill(answer.seats, answer.kept, answer.operations);
                 streams.reset({ room: answer.position.room, desk: answer.position.desk });
                 lastOperation = answer.position.operations;
                 overtaking.clear();
@@ -207,6 +214,25 @@ function markRail(): void {
     }
 }
 
+/** The whole log of a canvas, where something older than what its tile has was taken back. */
+async function takeWhole(tile: Tile): Promise<void> {
+    const answer = await get<{ operations: Operation[] }>(`${page.address}/canvas/${tile.seat.canvas}/log`).catch(() => null);
+    if (answer !== null) {
+        tile.restart(answer.operations);
+        if (closeUp.shown === tile) {
+            closeUp.show(tile);
+        }
+    }
+}
+
+function flip(): void {
+    if (lead.isOpen) {
+        lead.close();
+    } else {
+        void tell(lead.open(looking));
+    }
+}
+
 function openCloseUp(tile: Tile, focus = true): void {
     grid.tiles.forEach((one) => one.root.classList.toggle('is-close', one === tile));
     drawer.open('closeup', focus);
@@ -258,6 +284,8 @@ const actions: Record<string, (button: HTMLElement) => void> = {
     'hand-out': openHandOut,
     join: () => drawer.open('door'),
     keys: () => drawer.open('keys'),
+    tools: () => drawer.open('tools'),
+    lead: flip,
     show: () => closeUp.shown !== null && show(closeUp.shown),
     'show-named': () => closeUp.shown !== null && show(closeUp.shown, true),
     next: () => step('ArrowRight'),
@@ -324,6 +352,8 @@ document.addEventListener('crag:problem', (event) => {
     const told = (event as CustomEvent<string>).detail;
     if (drawer.panel === 'handout') {
         handOut.say(told);
+    } else if (drawer.panel === 'tools') {
+        element('#tools-problem').textContent = told;
     } else {
         say(told);
     }
@@ -335,6 +365,7 @@ listenToKeys(grid, {
     check,
     show: (tile) => show(tile),
     handOut: openHandOut,
+    flip,
     names: () => element('#names').click(),
     keys: () => drawer.open('keys'),
     escape: () => (strata.hidden ? drawer.close() : closeStrata()),

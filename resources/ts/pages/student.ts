@@ -1,30 +1,28 @@
-import { encodeInk } from '../canvas/ink';
-import { objectsAt } from '../canvas/erase';
-import { history } from '../canvas/log';
-import { newId, type Backdrop, type Operation } from '../canvas/model';
-import { listenToPen, type PenSettings } from '../canvas/pen';
-import { Typing } from '../canvas/typing';
-import { View } from '../canvas/view';
+import { mountBench } from '../bench/mount';
+import type { Operation } from '../canvas/model';
 import { get } from '../live/http';
 import { Outbox } from '../live/outbox';
 import { Socket, type Connection } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { WetSender } from '../live/wet';
-import { element, fill, keepFitted, pageData } from '../page';
-import { listenToTray } from '../student/tray';
+import { element, fill, pageData } from '../page';
 
 interface Prompt {
     id: string;
     n: number;
     words: string;
-    backdrop: Backdrop;
 }
 
 interface CanvasAnswer {
     canvas: string;
     prompt: Prompt;
+    tray: { tools: string[] };
     position: Record<string, number>;
     ended: boolean;
+    clock: number;
+    n: number;
+    older: { undo: boolean; redo: boolean };
+    scene: never;
     operations: Operation[];
 }
 
@@ -34,22 +32,19 @@ interface Page {
     ink: string;
     address: string;
     assets: string;
-    words: Record<'saved' | 'saving' | 'offline' | 'polling' | 'refused' | 'prompt' | 'typing', string>;
+    stamps: Record<string, string>;
+    words: Record<string, string>;
 }
 
 const page = pageData<Page>();
-const settings: PenSettings = { tool: 'pen', colour: '#25323b', width: 40 };
-const frame = element('#page-frame');
 const notice = element('#notice');
 
-const view = new View(element('#page'), page.assets);
-let canvas = '';
 let prompt = '';
 let connection: Connection = 'live';
 let waiting = 0;
 let reachable = true;
 let ending = false;
-let rubbed = new Set<string>();
+let hushed = 0;
 
 const socket: Socket = new Socket({
     path: `/live/seat/${page.session}/${page.seat}`,
@@ -66,11 +61,17 @@ const socket: Socket = new Socket({
 
 const streams: Streams = new Streams({}, {
     address: `${page.address}/catch-up`,
-    also: () => ({ canvas, operations: view.log.known, ...(socket.isPolling ? { polling: 1 } : {}) }),
+    also: () => ({ canvas: bench.canvas, operations: bench.view.log.known, ...(socket.isPolling ? { polling: 1 } : {}) }),
     event: (stream, event) => {
-        if (stream === 'room' && event.type === 'prompt') {
+        if (stream !== 'room') {
+            return;
+        }
+        if (event.type === 'prompt') {
             void takePrompt(event.body.prompt as Prompt);
-        } else if (stream === 'room' && event.type === 'ended') {
+        } else if (event.type === 'tray') {
+            tray.allow((event.body.tray as { tools: string[] }).tools);
+            say(page.words.tray);
+        } else if (event.type === 'ended') {
             void leave();
         }
     },
@@ -78,29 +79,21 @@ const streams: Streams = new Streams({}, {
     refused: () => location.reload(),
 });
 
-const wet = new WetSender(page.ink, (text) => socket.send(text));
-
-const typing = new Typing(view, page.words.typing, {
-    type: (id, text) => wet.type(canvas, id, text),
-    operation: (kind, id, body) => make(kind, body, id),
-});
-
 const outbox = await Outbox.open({
     seat: page.seat,
     address: `${page.address}/operations`,
     accepted: (where, accepted) => {
-        if (where === canvas) {
-            view.confirm(accepted);
+        if (where === bench.canvas) {
+            bench.view.confirm(accepted);
         }
     },
     refused: (where, id, reason) => {
-        if (where === canvas) {
-            view.log.drop(id);
-            view.drawAll();
-            refreshTools();
+        if (where === bench.canvas) {
+            bench.view.log.drop(id);
+            bench.view.drawAll();
+            bench.refresh();
         }
-        notice.textContent = fill(page.words.refused, { reason });
-        notice.hidden = false;
+        say(fill(page.words.refused, { reason }));
     },
     changed: (count, answered) => {
         waiting = count;
@@ -109,47 +102,17 @@ const outbox = await Outbox.open({
     },
 });
 
-listenToPen(frame, view, settings, {
-    grow: (id, samples, first) => wet.grow(canvas, id, samples, first, settings.colour, settings.width),
-    finish: (id, samples) => {
-        wet.finish();
-        make('add', { object: { type: 'stroke', colour: settings.colour, width: settings.width, ink: encodeInk(samples) } }, id);
-    },
-    erase: (x, y) => {
-        const hit = objectsAt(view, x, y).filter((id) => !rubbed.has(id));
-        if (hit.length > 0) {
-            hit.forEach((id) => rubbed.add(id));
-            view.hide(...hit);
-        }
-    },
-    eraseEnd: () => {
-        const targets = [...rubbed].filter((id) => view.log.scene.objects.has(id));
-        rubbed = new Set();
-        if (targets.length > 0) {
-            make('remove', { targets });
-        }
-        view.unhide(...targets);
-    },
-    tap: (x, y) => {
-        const [there] = objectsAt(view, x, y, 'text');
-        typing.open(x, y, settings.colour, 36, there);
-    },
-});
-
-const refreshTools = listenToTray(settings, {
-    undo: () => step('withdraw', history(view.log.all()).undo),
-    redo: () => step('reinstate', history(view.log.all()).redo),
-    empty: () => {
-        if ([...view.log.scene.layers.entries()].some(([id, layer]) => layer === 'student' && view.log.scene.objects.has(id))) {
-            make('clear', {});
-        }
-    },
-    text: () => typing.open(80, 120, settings.colour, 36),
-    chosen: () => {
-        typing.close();
-        frame.dataset.tool = settings.tool;
-    },
-    can: () => history(view.log.all()),
+const { bench, tray } = mountBench({
+    root: element('#bench'),
+    layer: 'student',
+    assets: page.assets,
+    stamps: page.stamps,
+    words: page.words,
+    bringIn: `${page.address}/bring-in`,
+    wet: new WetSender(page.ink, (text) => socket.send(text)),
+    put: (canvas, operation) => void outbox.put(canvas, operation),
+    whole: async (canvas) => (await get<CanvasAnswer>(`${page.address}/canvas/${canvas}/log`)).operations,
+    say,
 });
 
 element('#unfold').addEventListener('click', () => {
@@ -157,29 +120,10 @@ element('#unfold').addEventListener('click', () => {
     element('#unfold').setAttribute('aria-expanded', String(open));
 });
 
-keepFitted(element('#stage'), frame, () => {
-    view.fit();
-    typing.fit();
-});
 await document.fonts.ready;
 await load();
 socket.open();
 void outbox.flush();
-
-function step(kind: 'withdraw' | 'reinstate', target: string | undefined): void {
-    typing.close();
-    if (target !== undefined) {
-        make(kind, { target });
-    }
-}
-
-/** Something finished: drawn here at once, kept here until the server has it. */
-function make(kind: Operation['kind'], body: Operation['body'], id = newId()): void {
-    const operation: Operation = { id, kind, layer: 'student', at: Date.now(), body };
-    view.take([operation]);
-    refreshTools();
-    void outbox.put(canvas, operation);
-}
 
 /** The present prompt's canvas from the server, with what still waits here on top. */
 async function load(): Promise<void> {
@@ -197,20 +141,12 @@ async function load(): Promise<void> {
         return;
     }
     reachable = true;
-    typing.close();
-    const fresh = answer.canvas !== canvas;
-    canvas = answer.canvas;
-    if (fresh) {
-        view.reset();
-    }
     streams.reset(answer.position);
-    view.take(answer.operations);
-    view.take(outbox.waitingFor(canvas));
-    view.drawAll();
+    bench.begin(answer, outbox.waitingFor(answer.canvas));
+    tray.allow(answer.tray.tools);
     showWords(answer.prompt);
-    refreshTools();
     sayState();
-    frame.dataset.ready = canvas;
+    element('#page-frame').dataset.ready = bench.canvas;
 }
 
 async function takePrompt(next: Prompt): Promise<void> {
@@ -218,7 +154,7 @@ async function takePrompt(next: Prompt): Promise<void> {
         showWords(next);
         return;
     }
-    typing.close();
+    bench.typing.close();
     await load();
 }
 
@@ -238,13 +174,12 @@ function receive(message: Message): void {
 }
 
 function takeOperations(operations: Operation[], caughtUp: boolean): void {
-    const here = operations.filter((operation) => operation.canvas === canvas);
+    const here = operations.filter((operation) => operation.canvas === bench.canvas);
     if (here.length === 0) {
         return;
     }
-    view.take(here);
-    refreshTools();
-    const missing = (): boolean => view.log.highest > view.log.known;
+    bench.take(here);
+    const missing = (): boolean => bench.view.log.highest > bench.view.log.known;
     if (!caughtUp && missing()) {
         streams.askSoon(missing);
     }
@@ -256,7 +191,7 @@ async function leave(): Promise<void> {
         return;
     }
     ending = true;
-    typing.close();
+    bench.typing.close();
     await outbox.flush();
     if (outbox.count === 0) {
         socket.close();
@@ -265,6 +200,15 @@ async function leave(): Promise<void> {
         ending = false;
         window.setTimeout(() => void leave(), 2000);
     }
+}
+
+function say(sentence: string): void {
+    window.clearTimeout(hushed);
+    notice.textContent = sentence;
+    notice.hidden = sentence === '';
+    hushed = window.setTimeout(() => {
+        notice.hidden = true;
+    }, 8000);
 }
 
 function sayState(): void {

@@ -1,6 +1,7 @@
 <aside id="drawer" class="drawer" data-panel="" hidden>
     @include('desk.closeup')
     @include('desk.handout')
+    @include('desk.tools')
     @include('desk.door')
     @include('desk.keys')
 </aside>

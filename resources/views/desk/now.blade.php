@@ -1,4 +1,4 @@
-<header id="now" class="now" data-names="{{ $session->names_shown ? 'shown' : 'hidden' }}" data-words="{{ $current->words }}" data-backdrop="{{ $current->backdropValue()->kind->value }}" @isset($swap) hx-swap-oob="true" @endisset>
+<header id="now" class="now" data-names="{{ $session->names_shown ? 'shown' : 'hidden' }}" data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop) }}" @isset($swap) hx-swap-oob="true" @endisset>
     <a class="bar-home" href="{{ route('home') }}"><img src="/crag.svg" alt="{{ __('Home') }}" width="28" height="28"></a>
     <h1 class="now-title" title="{{ $session->title }}">{{ $session->title }}</h1>
     <div class="now-prompt">
@@ -6,6 +6,8 @@
         <span class="now-words" title="{{ $current->words }}"><b>{{ __('Prompt :n', ['n' => $current->n]) }}</b>
             {{ $current->words === '' ? __('no words yet') : $current->words }} · {{ __($current->backdropValue()->kind->word()) }}</span>
     </div>
+    <button id="lead-button" class="btn btn-paper" data-do="lead" aria-pressed="false" title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="easel" /> <span class="now-word">{{ __('Lead canvas') }}</span></button>
+    <button id="tools-button" class="btn btn-paper" data-do="tools" title="{{ __('Which tools students have') }}"><x-icon name="tools" /> <span class="now-word">{{ __($current->trayInForce()->now->kind->word()) }}</span></button>
     <button id="hand-out" class="btn btn-paper" data-do="hand-out" title="{{ __('Hand out words and a backdrop (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
     <form hx-post="{{ route('desk.names', $session) }}" hx-target="#bands-sink" hx-swap="none">
         <input type="hidden" name="shown" value="{{ $session->names_shown ? 0 : 1 }}">

@@ -3,6 +3,7 @@
         <button class="tile-open" data-do="close-up"><span class="tile-page page"></span></button>
         <div class="tile-frame">
             <span class="tile-name"><span class="name-real" dir="auto"></span><span class="name-seat"></span></span>
+            <span class="tile-pages" hidden></span>
             <span class="tile-state"><span class="shape" aria-hidden="true"></span><span class="tile-state-words"></span><span class="tile-state-short" aria-hidden="true"></span></span>
             <button class="strata strata-button" data-do="strata" data-level="" title="{{ __('Check (0 to 3)') }}"><i></i><i></i><i></i></button>
         </div>

@@ -12,7 +12,9 @@
                     @foreach ($canvases as $canvas)
                         <li>
                             <span>{{ __('Prompt :n', ['n' => $canvas->prompt->n]) }}</span>
-                            <a href="{{ route('seat.png', [$seat, $canvas->id]) }}">{{ __('Picture (PNG)') }}</a>
+                            @foreach (['png' => __('Picture (PNG)'), 'svg' => __('Drawing (SVG)'), 'pdf' => __('PDF'), 'inkml' => __('Ink (InkML)')] as $format => $name)
+                                <a href="{{ route('seat.file', [$seat, $canvas->id, $format]) }}">{{ $name }}</a>
+                            @endforeach
                         </li>
                     @endforeach
                 </ul>

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk;
 
+use App\Models\Asset;
 use App\Models\LiveSession;
 use App\Models\Prompt;
+use App\Pictures\PdfPage;
 use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
 use App\Sessions\HandOut;
+use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
 use Crag\Prompt\BackdropKind;
@@ -31,9 +34,10 @@ final class HandOutController
     {
         $request->validate([
             'backdrop' => ['required', new Enum(BackdropKind::class)],
+            'settings' => ['array'],
             'place' => ['required', Rule::in(['under', 'next'])],
             'picture' => ['nullable', 'file', 'max:10240'],
-        ], ['picture.max' => __('That picture has more than 10 MB.'), 'picture.uploaded' => __('That picture has more than 10 MB.')]);
+        ], ['picture.max' => __('That file has more than 10 MB.'), 'picture.uploaded' => __('That file has more than 10 MB.')]);
         try {
             $value = PromptValue::of($request->string('words')->toString(), $this->backdrop($request, $session, $storePicture));
         } catch (InvalidPrompt|UnusablePicture|UnreadableOperation $problem) {
@@ -55,21 +59,50 @@ final class HandOutController
         return response()->noContent()->header('HX-Trigger', 'crag:handed-out');
     }
 
+    /**
+     * @throws UnreadableOperation
+     * @throws UnusablePicture
+     */
     private function backdrop(Request $request, LiveSession $session, StorePicture $storePicture): Backdrop
     {
-        $kind = BackdropKind::from($request->string('backdrop')->toString());
-        if ($kind !== BackdropKind::Picture) {
-            return Backdrop::ruled($kind);
+        if ($request->input('backdrop') !== BackdropKind::Picture->value) {
+            return Backdrop::read(new Fields(['kind' => $request->input('backdrop')] + self::settings($request)));
         }
         $file = $request->file('picture');
         if ($file !== null && ! is_array($file)) {
-            return Backdrop::picture($storePicture($session, $file)->id);
+            return Backdrop::picture($this->picture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture)->id);
         }
         $present = $session->prompt()->firstOrFail()->backdropValue();
         if ($present->kind !== BackdropKind::Picture) {
-            throw ValidationException::withMessages(['picture' => __('Choose a picture first.')]);
+            throw ValidationException::withMessages(['picture' => __('Choose a picture or a PDF first.')]);
         }
 
         return $present;
+    }
+
+    private function picture(LiveSession $session, string $path, int $page, StorePicture $storePicture): Asset
+    {
+        if (! PdfPage::is($path)) {
+            return $storePicture($session, $path);
+        }
+        $drawn = PdfPage::picture($path, $page);
+        try {
+            return $storePicture($session, $drawn);
+        } finally {
+            unlink($drawn);
+        }
+    }
+
+    /** @return array<string, string|int|float> a ruling's settings, numbers as numbers */
+    private static function settings(Request $request): array
+    {
+        $settings = [];
+        foreach ($request->input('settings', []) ?: [] as $name => $value) {
+            $value = is_string($value) ? trim($value) : '';
+            $isLabel = str_ends_with((string) $name, '_label');
+            $settings[(string) $name] = ! $isLabel && is_numeric($value) ? $value + 0 : $value;
+        }
+
+        return $settings;
     }
 }

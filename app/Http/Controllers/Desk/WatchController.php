@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk;
 
+use App\Canvas\KeptScene;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Live\Clock;
@@ -23,7 +24,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** What the grid asks for. */
 final class WatchController
 {
-    /** Every seat with its canvas for a prompt, and every canvas's log. */
+    /** Every seat with its canvas for a prompt: each canvas's kept scene, and what came since. */
     public function canvases(LiveSession $session, Prompt $prompt): StreamedResponse
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
@@ -34,13 +35,22 @@ final class WatchController
             ...$seat->announcement(),
             'canvas' => $canvases->get($seat->id)?->id,
         ]);
-        $log = LoggedOperation::query()->whereIn('canvas_id', $canvases->pluck('id'))
-            ->where('session_n', '<=', $position['operations'])->orderBy('session_n')->toBase();
+        $kept = $canvases->mapWithKeys(static fn (Canvas $canvas): array => [$canvas->id => KeptScene::opening($canvas)])->filter();
 
-        return response()->stream(function () use ($prompt, $position, $seats, $log): void {
-            echo '{"prompt":', json_encode($prompt->id), ',"position":', json_encode($position), ',"seats":', $seats->toJson(), ',"operations":[';
-            foreach ($log->cursor() as $i => $row) {
-                echo $i === 0 ? '' : ',', (new LoggedOperation)->setRawAttributes((array) $row)->wire();
+        return response()->stream(function () use ($prompt, $position, $seats, $canvases, $kept): void {
+            echo '{"prompt":', json_encode($prompt->id), ',"position":', json_encode($position), ',"seats":', $seats->toJson(), ',"kept":{';
+            foreach ($kept->keys()->all() as $i => $id) {
+                echo $i === 0 ? '' : ',', json_encode($id), ':{"n":', $kept[$id]['n'], ',"scene":', $kept[$id]['body'], '}';
+            }
+            echo '},"operations":[';
+            $first = true;
+            foreach ($canvases as $canvas) {
+                $log = $canvas->operations()->where('n', '>', $kept[$canvas->id]['n'] ?? 0)
+                    ->where('session_n', '<=', $position['operations'])->toBase();
+                foreach ($log->cursor() as $row) {
+                    echo $first ? '' : ',', (new LoggedOperation)->setRawAttributes((array) $row)->wire();
+                    $first = false;
+                }
             }
             echo ']}';
         }, 200, ['Content-Type' => 'application/json']);

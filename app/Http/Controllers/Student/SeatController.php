@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Student;
 
 use App\Canvas\TakeCanvas;
+use App\Http\CanvasAnswer;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Live\Clock;
-use App\Models\Canvas;
-use App\Models\LoggedOperation;
 use App\Models\Seat;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -31,22 +30,25 @@ final class SeatController
         return view('student.seat', ['seat' => $seat, 'session' => $session, 'prompt' => $session->prompt()->firstOrFail()]);
     }
 
-    /** The canvas for the present prompt with its whole log, and where the streams stand. */
+    /** The canvas for the present prompt, and where the streams stand. */
     public function canvas(Seat $seat, TakeCanvas $takeCanvas): Response
     {
         $session = $seat->session;
         $position = CatchUp::position($session, Audience::room($session), Audience::seat($seat));
         $prompt = $session->prompt()->firstOrFail();
-        $canvas = $takeCanvas($seat, $prompt);
 
-        return response(sprintf(
-            '{"canvas":"%s","prompt":%s,"position":%s,"ended":%s,"operations":[%s]}',
-            $canvas->id,
-            json_encode($prompt->announcement(), JSON_THROW_ON_ERROR),
-            json_encode($position, JSON_THROW_ON_ERROR),
-            $session->isRunning() ? 'false' : 'true',
-            $this->log($canvas, 0),
-        ))->header('Content-Type', 'application/json');
+        return CanvasAnswer::opening($takeCanvas($seat, $prompt)->refresh(), [
+            'prompt' => $prompt->announcement(),
+            'tray' => $prompt->trayInForce()->now->toArray(),
+            'position' => (object) $position,
+            'ended' => ! $session->isRunning(),
+        ]);
+    }
+
+    /** Everything that ever happened on a canvas of the student's own. */
+    public function log(Seat $seat, string $canvas): Response
+    {
+        return CanvasAnswer::whole($seat->canvases()->findOrFail($canvas));
     }
 
     /** What the page missed: events, and operations on the canvas that it shows. */
@@ -60,13 +62,7 @@ final class SeatController
         return response(sprintf(
             '{"events":%s,"operations":[%s]}',
             json_encode($events, JSON_THROW_ON_ERROR),
-            $canvas === null ? '' : $this->log($canvas, $request->integer('operations')),
+            $canvas === null ? '' : CanvasAnswer::log($canvas, $request->integer('operations')),
         ))->header('Content-Type', 'application/json');
-    }
-
-    private function log(Canvas $canvas, int $after): string
-    {
-        return $canvas->operations()->where('n', '>', $after)->get()
-            ->map(static fn (LoggedOperation $row): string => $row->wire())->implode(',');
     }
 }

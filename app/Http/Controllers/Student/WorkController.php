@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Student;
 
+use App\Canvas\CanvasFile;
 use App\Models\Seat;
-use App\Pictures\EmbeddedPictures;
-use App\Records\Rsvg;
 use App\Records\Sheets;
-use Crag\Canvas\Page;
-use Crag\Render\SceneSvg;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -27,15 +25,9 @@ final class WorkController
         return response()->download($file, $this->name($seat).'.pdf', ['Content-Type' => 'application/pdf'])->deleteFileAfterSend();
     }
 
-    public function png(Seat $seat, string $canvas): Response
+    public function file(Request $request, Seat $seat, string $canvas, string $format): Response
     {
-        $found = $seat->canvases()->with('prompt')->findOrFail($canvas);
-        $svg = SceneSvg::document($found->scene(), new EmbeddedPictures($seat->live_session_id));
-
-        return response(Rsvg::png($svg, Page::WIDTH))->withHeaders([
-            'Content-Type' => 'image/png',
-            'Content-Disposition' => "attachment; filename=\"{$this->name($seat)}-{$found->prompt->n}.png\"",
-        ]);
+        return CanvasFile::answer($seat->canvases()->with('prompt.session')->findOrFail($canvas), $format, $request->integer('page', 1));
     }
 
     private function name(Seat $seat): string

@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Tool;
 
-/** Something on a canvas that an operation can add. */
+/**
+ * Something on a canvas that an operation can add. Every kind is one file here, listed in {@see ReadObject}; a piece
+ * with settings of its own is a kind like any other, and its settings are its fields.
+ */
 interface CanvasObject
 {
     /** @return array<string, mixed> its JSON form, "type" among the fields */
     public function toArray(): array;
 
-    /**
-     * The same object with some fields set anew.
-     *
-     * @throws UnreadableOperation when a field cannot be changed on this kind of object
-     */
-    public function with(Fields $set): self;
+    /** The tool that makes it. */
+    public function tool(): Tool;
+
+    /** @return list<string> the pictures that it shows */
+    public function assets(): array;
 }

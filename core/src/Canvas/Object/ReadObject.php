@@ -7,16 +7,95 @@ namespace Crag\Canvas\Object;
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
 
-/** The one list of object kinds: their JSON "type" and what reads them. */
+/** The one list of object kinds: their JSON "type", what reads them, and what of them can be changed. */
 final class ReadObject
 {
+    private const CHANGEABLE = [
+        Stroke::TYPE => Stroke::CHANGEABLE,
+        Stroke::HIGHLIGHT => Stroke::CHANGEABLE,
+        Text::TYPE => Text::CHANGEABLE,
+        Maths::TYPE => Maths::CHANGEABLE,
+        Note::TYPE => Note::CHANGEABLE,
+        Stamp::TYPE => Stamp::CHANGEABLE,
+        Picture::TYPE => Picture::CHANGEABLE,
+        Piece::TYPE => Piece::CHANGEABLE,
+    ];
+
     /** @throws UnreadableOperation */
     public static function from(Fields $fields): CanvasObject
     {
-        return match ($type = $fields->text('type')) {
-            Stroke::TYPE => Stroke::read($fields),
-            Text::TYPE => Text::read($fields),
+        $type = $fields->text('type');
+
+        return match (true) {
+            $type === Stroke::TYPE, $type === Stroke::HIGHLIGHT => Stroke::read($fields),
+            $type === Text::TYPE => Text::read($fields),
+            $type === Maths::TYPE => Maths::read($fields),
+            $type === Note::TYPE => Note::read($fields),
+            $type === Stamp::TYPE => Stamp::read($fields),
+            $type === Picture::TYPE => Picture::read($fields),
+            $type === Piece::TYPE => Piece::read($fields),
+            in_array($type, BoxShape::TYPES, true) => BoxShape::read($fields),
+            in_array($type, PointShape::TYPES, true) => PointShape::read($fields),
             default => throw UnreadableOperation::unknownObject($type),
         };
+    }
+
+    /** @return list<string> the fields of this kind of object that can be set anew */
+    public static function changeable(string $type): array
+    {
+        return match (true) {
+            in_array($type, BoxShape::TYPES, true) => BoxShape::CHANGEABLE,
+            in_array($type, PointShape::TYPES, true) => PointShape::CHANGEABLE,
+            default => self::CHANGEABLE[$type] ?? [],
+        };
+    }
+
+    /**
+     * The same object with some fields set anew.
+     *
+     * @param  array<string, mixed>  $set  fields as {@see self::settings} gives them
+     *
+     * @throws UnreadableOperation when they make no such object
+     */
+    public static function with(CanvasObject $object, array $set): CanvasObject
+    {
+        $before = $object->toArray();
+        $type = is_string($before['type']) ? $before['type'] : '';
+        if (array_diff(array_keys($set), self::changeable($type)) !== []) {
+            throw UnreadableOperation::badValue('set', 'names a field that cannot be changed');
+        }
+
+        return self::from(new Fields([...$before, ...$set], true));
+    }
+
+    /**
+     * Fields to be set anew, each checked by itself: a field means the same in every kind of object.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws UnreadableOperation
+     */
+    public static function settings(Fields $set): array
+    {
+        $checked = [];
+        foreach ($set->names() as $name) {
+            $checked[$name] = match ($name) {
+                'colour' => ReadField::colour($set)->hex,
+                'width' => ReadField::width($set),
+                'filled', 'fixed', 'locked', 'stack' => $set->flag($name),
+                'x', 'y' => ReadField::position($set, $name),
+                'w', 'h' => ReadField::length($set, $name),
+                'size' => ReadField::size($set),
+                'align' => ReadField::align($set),
+                'text' => ReadField::words($set),
+                'alt' => ReadField::alt($set),
+                'source' => ReadField::source($set),
+                'path' => ReadField::path($set)->path,
+                'wide', 'tall' => ReadField::ems($set, $name),
+                default => throw UnreadableOperation::badValue('set', "cannot change \"{$name}\""),
+            };
+        }
+
+        return $checked === [] ? throw UnreadableOperation::missing('set') : $checked;
     }
 }

@@ -7,38 +7,59 @@ namespace Crag\Canvas\Object;
 use Crag\Canvas\Colour;
 use Crag\Canvas\Fields;
 use Crag\Canvas\Ink;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Tool;
 
-/** One line of the pen, from touching the page to leaving it. Width in tenths of a unit at middle pressure. */
+/**
+ * One line of the pen or the highlighter, from touching the page to leaving it. Width in tenths of a unit, for a pen at
+ * middle pressure; a highlighter's line is even, and lets through what it goes over.
+ */
 final readonly class Stroke implements CanvasObject
 {
     public const TYPE = 'stroke';
 
-    public function __construct(public Colour $colour, public int $width, public Ink $ink)
+    public const HIGHLIGHT = 'highlight';
+
+    public const CHANGEABLE = ['colour', 'width'];
+
+    public function __construct(public Colour $colour, public int $width, public Ink $ink, public bool $highlights = false)
     {
     }
 
     public static function read(Fields $fields): self
     {
+        $text = $fields->text('ink', Ink::LONGEST_TEXT);
+
         return new self(
-            Colour::from($fields->text('colour')),
-            $fields->whole('width', 5, 600),
-            Ink::decode($fields->text('ink', Ink::MOST_SAMPLES * 24)),
+            ReadField::colour($fields),
+            ReadField::width($fields),
+            $fields->kept ? Ink::kept($text) : Ink::decode($text),
+            $fields->text('type') === self::HIGHLIGHT,
         );
     }
 
     public function toArray(): array
     {
         return [
-            'type' => self::TYPE,
+            'type' => $this->highlights ? self::HIGHLIGHT : self::TYPE,
             'colour' => $this->colour->hex,
             'width' => $this->width,
             'ink' => $this->ink->encode(),
         ];
     }
 
-    public function with(Fields $set): CanvasObject
+    /** The part of the line between two places, in sixteenths of a sample. */
+    public function part(int $from, int $to): self
     {
-        throw UnreadableOperation::badValue('set', 'cannot change a stroke');
+        return new self($this->colour, $this->width, $this->ink->part($from, $to), $this->highlights);
+    }
+
+    public function tool(): Tool
+    {
+        return $this->highlights ? Tool::Highlighter : Tool::Pen;
+    }
+
+    public function assets(): array
+    {
+        return [];
     }
 }

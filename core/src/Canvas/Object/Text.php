@@ -6,44 +6,49 @@ namespace Crag\Canvas\Object;
 
 use Crag\Canvas\Colour;
 use Crag\Canvas\Fields;
-use Crag\Canvas\Page;
 use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Tool;
 
-/** Typed words. The position is the top left corner of the first line, in tenths; the size is in units. */
+/**
+ * Typed words in a box: top left corner and width in tenths, the size of the letters in units. The page that wrote them
+ * measured the width and marked where lines end for want of room (see {@see Words}); a fixed width was set by hand.
+ */
 final readonly class Text implements CanvasObject
 {
     public const TYPE = 'text';
 
-    public const LONGEST = 2000;
+    public const LONGEST = ReadField::LONGEST_WORDS;
 
-    /** From one line's baseline to the next, in sizes. */
-    public const LINE_HEIGHT = 1.25;
-
-    /** From the top of a line to its baseline, in sizes. */
-    public const ASCENT = 0.95;
+    public const CHANGEABLE = ['text', 'x', 'y', 'w', 'size', 'colour', 'align', 'fixed'];
 
     private function __construct(
         public int $x,
         public int $y,
+        public int $w,
         public int $size,
         public Colour $colour,
+        public string $align,
+        public bool $fixed,
         public string $text,
     ) {
     }
 
     public static function read(Fields $fields): self
     {
-        $text = $fields->text('text', self::LONGEST);
+        $text = ReadField::words($fields);
         if (trim($text) === '') {
             throw UnreadableOperation::badValue('text', 'is empty');
         }
 
         return new self(
-            $fields->whole('x', 0, Page::WIDTH * Page::TENTHS),
-            $fields->whole('y', 0, Page::HEIGHT * Page::TENTHS),
-            $fields->whole('size', 12, 200),
-            Colour::from($fields->text('colour')),
-            self::plain($text),
+            ReadField::position($fields, 'x'),
+            ReadField::position($fields, 'y'),
+            ReadField::length($fields, 'w'),
+            ReadField::size($fields),
+            ReadField::colour($fields),
+            ReadField::align($fields),
+            $fields->flag('fixed'),
+            $text,
         );
     }
 
@@ -53,28 +58,22 @@ final readonly class Text implements CanvasObject
             'type' => self::TYPE,
             'x' => $this->x,
             'y' => $this->y,
+            'w' => $this->w,
             'size' => $this->size,
             'colour' => $this->colour->hex,
+            'align' => $this->align,
+            'fixed' => $this->fixed,
             'text' => $this->text,
         ];
     }
 
-    public function with(Fields $set): CanvasObject
+    public function tool(): Tool
     {
-        return self::read(new Fields([...$this->toArray(), 'text' => $set->text('text', self::LONGEST)]));
+        return Tool::Text;
     }
 
-    /** @return list<string> */
-    public function lines(): array
+    public function assets(): array
     {
-        return explode("\n", $this->text);
-    }
-
-    /** Line ends made "\n"; control characters, which no XML can hold, left out. */
-    private static function plain(string $text): string
-    {
-        $text = str_replace(["\r\n", "\r"], "\n", $text);
-
-        return (string) preg_replace('/[^\P{C}\n\x{200c}\x{200d}]/u', '', str_replace("\t", ' ', $text));
+        return [];
     }
 }

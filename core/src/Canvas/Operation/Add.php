@@ -4,16 +4,43 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
+use Crag\Canvas\Fields;
 use Crag\Canvas\Kind;
-use Crag\Canvas\Object\CanvasObject;
 use Crag\Canvas\Operation;
+use Crag\Canvas\OperationId;
 use Crag\Canvas\SceneDraft;
+use Crag\Canvas\UnreadableOperation;
 
-/** Puts an object on the page, above what is there. */
+/** Puts objects on a page, above what is there: one, or several that were pasted or brought in together. */
 final readonly class Add implements Effect
 {
-    public function __construct(public CanvasObject $object)
+    public const MOST_OBJECTS = 500;
+
+    /**
+     * @param  list<Placing>  $placings
+     * @param  bool  $single  whether the one object has the operation's own id
+     */
+    private function __construct(public array $placings, public bool $single, public string $page)
     {
+    }
+
+    /** @throws UnreadableOperation */
+    public static function read(Fields $body): self
+    {
+        $single = ! $body->has('objects');
+        $placings = $single ? [$body] : $body->objects('objects', self::MOST_OBJECTS);
+
+        return new self(array_map(Placing::read(...), $placings), $single, self::page($body));
+    }
+
+    /**
+     * The page that a body names: the id of the operation that added it, "" for the first one.
+     *
+     * @throws UnreadableOperation
+     */
+    public static function page(Fields $body): string
+    {
+        return $body->has('page') ? OperationId::from($body->text('page'))->value : '';
     }
 
     public function kind(): Kind
@@ -23,16 +50,44 @@ final readonly class Add implements Effect
 
     public function toArray(): array
     {
-        return ['object' => $this->object->toArray()];
+        $placings = array_map(static fn (Placing $one): array => $one->toArray(), $this->placings);
+
+        return ($this->single ? $placings[0] : ['objects' => $placings]) + ($this->page === '' ? [] : ['page' => $this->page]);
     }
 
     public function targets(): array
     {
-        return [];
+        return $this->page === '' ? [] : [$this->page];
+    }
+
+    public function madeWith(): array
+    {
+        return array_map(static fn (Placing $one): array => [$one->object->tool()], $this->placings);
+    }
+
+    /** @return array<string, string> by what follows the operation's id in the objects' ids */
+    public function types(): array
+    {
+        $types = [];
+        foreach ($this->placings as $i => $placing) {
+            $type = $placing->object->toArray()['type'];
+            $types[$this->single ? '' : ".{$i}"] = is_string($type) ? $type : '';
+        }
+
+        return $types;
+    }
+
+    /** @return list<string> the pictures that it shows */
+    public function assets(): array
+    {
+        return array_merge(...array_map(static fn (Placing $one): array => $one->object->assets(), $this->placings));
     }
 
     public function apply(SceneDraft $draft, Operation $operation): void
     {
-        $draft->put($operation->id->value, $operation->layer, $this->object);
+        foreach ($this->placings as $i => $placing) {
+            $id = $operation->id->value.($this->single ? '' : ".{$i}");
+            $draft->put($id, $operation->layer, $this->page, $placing);
+        }
     }
 }

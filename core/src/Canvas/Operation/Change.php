@@ -6,16 +6,25 @@ namespace Crag\Canvas\Operation;
 
 use Crag\Canvas\Fields;
 use Crag\Canvas\Kind;
+use Crag\Canvas\Object\ReadObject;
+use Crag\Canvas\ObjectId;
 use Crag\Canvas\Operation;
 use Crag\Canvas\SceneDraft;
 use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Tool;
 
 /** Sets some fields of an object anew; the latest change to a field holds. */
 final readonly class Change implements Effect
 {
     /** @param  array<string, mixed>  $set */
-    public function __construct(public string $target, public array $set)
+    private function __construct(public string $target, public array $set)
     {
+    }
+
+    /** @throws UnreadableOperation */
+    public static function read(Fields $body): self
+    {
+        return new self(ObjectId::from($body->text('target'))->value, ReadObject::settings($body->object('set')));
     }
 
     public function kind(): Kind
@@ -33,14 +42,19 @@ final readonly class Change implements Effect
         return [$this->target];
     }
 
+    public function madeWith(): array
+    {
+        return [[Tool::Move, Tool::Text, Tool::Maths, Tool::Note]];
+    }
+
     public function apply(SceneDraft $draft, Operation $operation): void
     {
-        $object = $draft->object($this->target);
+        $object = $draft->touchable($this->target, $operation->author)?->object;
         if ($object === null) {
             return;
         }
         try {
-            $draft->replace($this->target, $object->with(new Fields($this->set)));
+            $draft->replace($this->target, ReadObject::with($object, $this->set));
         } catch (UnreadableOperation) {
             // A change that does not fit what it names leaves it as it was.
         }

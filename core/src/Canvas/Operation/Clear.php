@@ -4,13 +4,29 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
+use Crag\Canvas\Fields;
 use Crag\Canvas\Kind;
+use Crag\Canvas\Object\Picture;
+use Crag\Canvas\Object\Piece;
 use Crag\Canvas\Operation;
+use Crag\Canvas\Placed;
 use Crag\Canvas\SceneDraft;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Tool;
 
-/** Empties its own layer. What was handed out and what others wrote stay. */
+/** Empties its own layer on one page, pictures and copied pieces kept or not. What was handed out and what others wrote stay. */
 final readonly class Clear implements Effect
 {
+    private function __construct(private bool $inkOnly, private string $page)
+    {
+    }
+
+    /** @throws UnreadableOperation */
+    public static function read(Fields $body): self
+    {
+        return new self($body->oneOf('what', ['ink', 'all'], 'all') === 'ink', Add::page($body));
+    }
+
     public function kind(): Kind
     {
         return Kind::Clear;
@@ -18,16 +34,24 @@ final readonly class Clear implements Effect
 
     public function toArray(): array
     {
-        return [];
+        return ['what' => $this->inkOnly ? 'ink' : 'all'] + ($this->page === '' ? [] : ['page' => $this->page]);
     }
 
     public function targets(): array
     {
-        return [];
+        return $this->page === '' ? [] : [$this->page];
+    }
+
+    public function madeWith(): array
+    {
+        return [[Tool::Eraser]];
     }
 
     public function apply(SceneDraft $draft, Operation $operation): void
     {
-        $draft->takeAll($operation->layer);
+        $draft->takeWhere(fn (Placed $placed): bool => $placed->layer === $operation->layer
+            && $placed->page === $this->page
+            && $placed->mayBeTouchedBy($operation->author)
+            && ! ($this->inkOnly && ($placed->object instanceof Picture || $placed->object instanceof Piece)));
     }
 }

@@ -30,6 +30,11 @@ final readonly class Reinstate implements Effect
         return [$this->target];
     }
 
+    public function madeWith(): array
+    {
+        return [];
+    }
+
     public function apply(SceneDraft $draft, Operation $operation): void
     {
     }

@@ -7,6 +7,7 @@ namespace Crag\Canvas\Operation;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Operation;
 use Crag\Canvas\SceneDraft;
+use Crag\Prompt\Tool;
 
 /** Takes objects off the page: one rub of the eraser. */
 final readonly class Remove implements Effect
@@ -31,10 +32,17 @@ final readonly class Remove implements Effect
         return $this->targets;
     }
 
+    public function madeWith(): array
+    {
+        return [[Tool::Eraser, Tool::Move, Tool::Text, Tool::Note]];
+    }
+
     public function apply(SceneDraft $draft, Operation $operation): void
     {
         foreach ($this->targets as $target) {
-            $draft->take($target);
+            if ($draft->touchable($target, $operation->author) !== null) {
+                $draft->take($target);
+            }
         }
     }
 }

@@ -4,16 +4,24 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
+use Crag\Canvas\Fields;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Operation;
 use Crag\Canvas\SceneDraft;
+use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
 
 /** Puts a backdrop under all ink; no ink is touched. */
 final readonly class SetBackdrop implements Effect
 {
-    public function __construct(public Backdrop $backdrop)
+    private function __construct(public Backdrop $backdrop, private string $page)
     {
+    }
+
+    /** @throws UnreadableOperation */
+    public static function read(Fields $body): self
+    {
+        return new self(Backdrop::read($body->object('backdrop')), Add::page($body));
     }
 
     public function kind(): Kind
@@ -23,16 +31,21 @@ final readonly class SetBackdrop implements Effect
 
     public function toArray(): array
     {
-        return ['backdrop' => $this->backdrop->toArray()];
+        return ['backdrop' => $this->backdrop->toArray()] + ($this->page === '' ? [] : ['page' => $this->page]);
     }
 
     public function targets(): array
+    {
+        return $this->page === '' ? [] : [$this->page];
+    }
+
+    public function madeWith(): array
     {
         return [];
     }
 
     public function apply(SceneDraft $draft, Operation $operation): void
     {
-        $draft->backdrop = $this->backdrop;
+        $draft->putUnder($this->page, $this->backdrop);
     }
 }

@@ -30,6 +30,11 @@ final readonly class Withdraw implements Effect
         return [$this->target];
     }
 
+    public function madeWith(): array
+    {
+        return [];
+    }
+
     public function apply(SceneDraft $draft, Operation $operation): void
     {
     }

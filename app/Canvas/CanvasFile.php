@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Canvas;
+
+use App\Models\Canvas;
+use App\Pictures\EmbeddedPictures;
+use App\Records\Rsvg;
+use Crag\Canvas\Page;
+use Crag\Formats\InkMl;
+use Crag\Render\SceneSvg;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Str;
+
+/** A canvas as a file to take away: a picture of a page (PNG, SVG), all pages (PDF), or the ink alone (InkML). */
+final class CanvasFile
+{
+    public const MIME = [
+        'png' => 'image/png', 'svg' => 'image/svg+xml', 'pdf' => 'application/pdf', 'inkml' => 'application/inkml+xml',
+    ];
+
+    /** @param  int  $page  which page, from 1, where the format holds one */
+    public static function answer(Canvas $canvas, string $format, int $page): Response
+    {
+        $scene = $canvas->scene();
+        $pictures = new EmbeddedPictures($canvas->live_session_id);
+        $pageId = array_map(strval(...), array_keys($scene->pages))[$page - 1] ?? abort(404);
+        $bytes = match ($format) {
+            'png' => Rsvg::png(SceneSvg::document($scene, $pictures, $pageId), Page::WIDTH),
+            'svg' => SceneSvg::exchange($scene, $pictures, $pageId),
+            'inkml' => InkMl::write($scene),
+            default => self::pdf(array_map(
+                static fn (int|string $id): string => SceneSvg::document($scene, $pictures, (string) $id),
+                array_keys($scene->pages),
+            )),
+        };
+        $name = (Str::slug($canvas->prompt->session->title) ?: 'work')."-{$canvas->prompt->n}".($page > 1 ? "-{$page}" : '');
+
+        return response($bytes)->withHeaders([
+            'Content-Type' => self::MIME[$format],
+            'Content-Disposition' => "attachment; filename=\"{$name}.{$format}\"",
+            // An SVG that is opened as a page of its own must not run or fetch anything.
+            'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox",
+        ]);
+    }
+
+    /** @param  list<string>  $pages  SVG documents */
+    private static function pdf(array $pages): string
+    {
+        $folder = sys_get_temp_dir().'/crag-canvas-'.Str::random(12);
+        File::makeDirectory($folder, 0o700);
+        try {
+            $files = [];
+            foreach ($pages as $i => $svg) {
+                $files[] = $file = "{$folder}/{$i}.svg";
+                file_put_contents($file, $svg);
+            }
+            Rsvg::pdf($files, "{$folder}/canvas.pdf");
+
+            return (string) file_get_contents("{$folder}/canvas.pdf");
+        } finally {
+            File::deleteDirectory($folder);
+        }
+    }
+}

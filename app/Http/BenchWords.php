@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Crag\Canvas\Object\StampArt;
+
+/** The sentences that a canvas's script says. */
+final class BenchWords
+{
+    /** @return array<string, string> */
+    public static function all(): array
+    {
+        $stamps = [];
+        foreach (StampArt::names() as $name) {
+            $stamps["stamp_{$name}"] = __(StampArt::word($name));
+        }
+
+        return $stamps + [
+            'typing' => __('Words on the page'), 'page' => __('Page :n of :all'), 'unreachable' => __('That did not reach the server. Nothing has changed; try again.'),
+            'bringing' => __('Bringing it in…'), 'nothing_chosen' => __('Nothing is chosen.'), 'chosen' => __(':n chosen'),
+            'object' => __(':what, :where'), 'no_objects' => __('Nothing on this page yet.'),
+            'a_stroke' => __('Stroke'), 'a_highlight' => __('Highlighted line'), 'a_line' => __('Straight line'), 'a_arrow' => __('Arrow'),
+            'a_rectangle' => __('Rectangle'), 'a_ellipse' => __('Ellipse'), 'a_triangle' => __('Triangle'), 'a_polygon' => __('Polygon'), 'a_curve' => __('Curve'),
+            'a_text' => __('Text “:text”'), 'a_note' => __('Sticky note “:text”'), 'a_maths' => __('Formula :text'), 'a_stamp' => __('Stamp: :text'),
+            'a_picture' => __('Picture'), 'a_named_picture' => __('Picture: :text'), 'a_piece' => __('Piece: :text'), 'a_stack' => __('Stack: :text'),
+            'at_top_left' => __('top left'), 'at_top_centre' => __('top'), 'at_top_right' => __('top right'),
+            'at_middle_left' => __('left'), 'at_middle_centre' => __('middle'), 'at_middle_right' => __('right'),
+            'at_bottom_left' => __('bottom left'), 'at_bottom_centre' => __('bottom'), 'at_bottom_right' => __('bottom right'),
+        ];
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Canvas\KeptScene;
+use App\Live\Clock;
+use App\Models\Canvas;
+use App\Models\LoggedOperation;
+use Crag\Canvas\Kind;
+use Illuminate\Http\Response;
+
+/** A canvas as its page opens it: the scene that is kept and what came since, or the whole log when it is asked for. */
+final class CanvasAnswer
+{
+    /**
+     * @param  array<string, mixed>  $also  what else the page must know
+     */
+    public static function opening(Canvas $canvas, array $also): Response
+    {
+        $kept = KeptScene::opening($canvas);
+
+        return self::json($canvas, $kept['n'] ?? 0, $kept['body'] ?? 'null', $also);
+    }
+
+    public static function whole(Canvas $canvas): Response
+    {
+        return self::json($canvas, 0, 'null', []);
+    }
+
+    /** Operations after a place in the log, as pages read them. */
+    public static function log(Canvas $canvas, int $after): string
+    {
+        return $canvas->operations()->where('n', '>', $after)->get()
+            ->map(static fn (LoggedOperation $row): string => $row->wire())->implode(',');
+    }
+
+    /** @param  array<string, mixed>  $also */
+    private static function json(Canvas $canvas, int $n, string $scene, array $also): Response
+    {
+        $also += ['canvas' => $canvas->id, 'clock' => Clock::ms(), 'n' => $n, 'older' => self::older($canvas, $n)];
+
+        return response(sprintf(
+            '%s,"scene":%s,"operations":[%s]}',
+            substr(json_encode($also, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 0, -1),
+            $scene,
+            self::log($canvas, $n),
+        ))->header('Content-Type', 'application/json');
+    }
+
+    /**
+     * Whether the author may have something to undo or to redo among what is folded into the kept scene.
+     *
+     * @return array{undo: bool, redo: bool}
+     */
+    private static function older(Canvas $canvas, int $n): array
+    {
+        $own = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)
+            ->where('seat_id', $canvas->seat_id)->where('layer', $canvas->layer()->value);
+        $last = $n === 0 ? null : (clone $own)->orderByDesc('n')->value('kind');
+
+        return [
+            'undo' => $last !== null && $own->whereNotIn('kind', [Kind::Backdrop->value, Kind::Withdraw->value])->exists(),
+            'redo' => $last === Kind::Withdraw->value || $last === Kind::Reinstate->value,
+        ];
+    }
+}

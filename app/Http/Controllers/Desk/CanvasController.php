@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk;
+
+use App\Canvas\CanvasFile;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\LoggedOperation;
+use Crag\Canvas\Replay;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** One canvas of the session, the lead canvas too: its files and its replay. */
+final class CanvasController
+{
+    public function file(Request $request, LiveSession $session, string $canvas, string $format): Response
+    {
+        return CanvasFile::answer($this->find($session, $canvas), $format, $request->integer('page', 1));
+    }
+
+    /** The whole log with the time of each step; `author` is "own" for the steps of the canvas's own author alone. */
+    public function replay(Request $request, LiveSession $session, string $canvas): Response
+    {
+        $found = $this->find($session, $canvas);
+        $rows = $found->operations()->get();
+        $author = $request->string('author')->is('own') ? $found->author() : null;
+        $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), $author);
+
+        return response(sprintf(
+            '{"lasts":%d,"steps":%s,"operations":[%s]}',
+            $replay->lasts(),
+            json_encode(array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps), JSON_THROW_ON_ERROR),
+            $rows->map(static fn (LoggedOperation $row): string => $row->wire())->implode(','),
+        ))->header('Content-Type', 'application/json');
+    }
+
+    private function find(LiveSession $session, string $canvas): Canvas
+    {
+        return Canvas::query()->where('live_session_id', $session->id)->with('prompt.session')->findOrFail($canvas);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Canvas\AppendOperations;
+use App\Live\Clock;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use Crag\Canvas\LateInk;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Finished work comes in, on a canvas of the author's own. */
+trait TakesOperations
+{
+    private function append(Request $request, LiveSession $session, Canvas $canvas, AppendOperations $append): JsonResponse
+    {
+        $most = 100;
+        $batch = $request->json('operations');
+        abort_unless(is_array($batch) && array_is_list($batch), 422, __('There are no operations in that.'));
+        abort_if(count($batch) > $most, 422, __('Too many operations at once: :n are the most.', ['n' => $most]));
+        $ended = $session->ended_at?->getTimestampMs();
+        abort_unless(LateInk::mayArrive($ended === null ? null : (int) $ended, Clock::ms()), 410, __('This session has ended.'));
+
+        return response()->json($append($canvas, $canvas->author(), $batch));
+    }
+}

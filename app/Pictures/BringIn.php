@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pictures;
+
+use App\Models\Asset;
+use App\Models\LiveSession;
+use App\Models\Seat;
+use Crag\Canvas\Object\Stroke;
+use Crag\Canvas\Operation\Placing;
+use Crag\Canvas\Page;
+use Crag\Formats\InkMl;
+use Crag\Formats\SvgDrawing;
+use Crag\Formats\UnreadableFile;
+
+/** Makes objects of a file, whose kind is found from its bytes: ink, a drawing, or a picture. */
+final readonly class BringIn
+{
+    /** So many pictures may one student bring into a session. */
+    private const MOST_PICTURES = 60;
+
+    /** A picture comes in at most so large, in page units, and is then sized by hand. */
+    private const WIDEST = 800;
+
+    private const TALLEST = 600;
+
+    public function __construct(private StorePicture $storePicture)
+    {
+    }
+
+    /**
+     * @return list<array<string, mixed>> objects as an operation adds them
+     *
+     * @throws UnusablePicture
+     * @throws UnreadableFile
+     */
+    public function __invoke(LiveSession $session, ?Seat $seat, string $bytes): array
+    {
+        $start = substr(ltrim(substr($bytes, 0, 2000), "\u{FEFF} \r\n\t"), 0, 1500);
+        if (str_starts_with($start, '<') && preg_match('/<([a-z]+:)?(ink|svg)[\s>]/', $start, $found) === 1) {
+            return array_map(
+                static fn (Placing|Stroke $one): array => ($one instanceof Stroke ? new Placing($one) : $one)->toArray(),
+                $found[2] === 'ink' ? InkMl::read($bytes) : SvgDrawing::read($bytes),
+            );
+        }
+        if ($seat !== null && Asset::query()->where('seat_id', $seat->id)->count() >= self::MOST_PICTURES) {
+            throw UnusablePicture::tooMany(self::MOST_PICTURES);
+        }
+
+        return [['object' => $this->picture($session, $seat, $bytes)]];
+    }
+
+    /** @return array<string, mixed> */
+    private function picture(LiveSession $session, ?Seat $seat, string $bytes): array
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'crag-picture');
+        file_put_contents($file, $bytes);
+        try {
+            $asset = ($this->storePicture)($session, $file, $seat);
+        } finally {
+            unlink($file);
+        }
+        $scale = min(1, self::WIDEST / $asset->width, self::TALLEST / $asset->height);
+        [$w, $h] = [$asset->width * $scale, $asset->height * $scale];
+
+        return [
+            'type' => 'picture', 'asset' => $asset->id, 'alt' => '',
+            'x' => (int) ((Page::WIDTH - $w) / 2 * Page::TENTHS), 'y' => (int) ((Page::HEIGHT - $h) / 2 * Page::TENTHS),
+            'w' => (int) ($w * Page::TENTHS), 'h' => (int) ($h * Page::TENTHS),
+        ];
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas\Object;
+
+use Crag\Canvas\Colour;
+use Crag\Canvas\Fields;
+use Crag\Canvas\Page;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Tool;
+
+/** A shape through chosen points: a closed polygon, or an open smooth curve. Points as x, y, x, y … in tenths. */
+final readonly class PointShape implements CanvasObject
+{
+    public const TYPES = ['polygon', 'curve'];
+
+    public const CHANGEABLE = ['colour', 'width', 'filled'];
+
+    private const MOST_POINTS = 200;
+
+    /** @param  list<int>  $points */
+    private function __construct(
+        public string $type,
+        public array $points,
+        public Colour $colour,
+        public int $width,
+        public bool $filled,
+    ) {
+    }
+
+    public static function read(Fields $fields): self
+    {
+        $type = $fields->oneOf('type', self::TYPES);
+        $points = $fields->integers('points', $type === 'polygon' ? 6 : 4, 2 * self::MOST_POINTS);
+        if (count($points) % 2 !== 0) {
+            throw UnreadableOperation::badValue('points', 'ends in the middle of a point');
+        }
+        foreach (array_chunk($points, 2) as [$x, $y]) {
+            if (! Page::reaches($x, $y)) {
+                throw UnreadableOperation::badValue('points', "has a point at {$x}, {$y}, off the page");
+            }
+        }
+
+        return new self($type, $points, ReadField::colour($fields), ReadField::width($fields), $fields->flag('filled'));
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'type' => $this->type,
+            'points' => $this->points,
+            'colour' => $this->colour->hex,
+            'width' => $this->width,
+            'filled' => $this->filled,
+        ];
+    }
+
+    public function tool(): Tool
+    {
+        return Tool::Shapes;
+    }
+
+    public function assets(): array
+    {
+        return [];
+    }
+}

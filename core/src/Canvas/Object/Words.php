@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas\Object;
+
+/** How typed words stand in lines. Sizes and positions are in units. */
+final class Words
+{
+    /** From one line's baseline to the next, in sizes. */
+    public const LINE_HEIGHT = 1.25;
+
+    /** From the top of a line to its baseline, in sizes. */
+    public const ASCENT = 0.95;
+
+    /** Where the page that wrote the words ran out of room: a line end that was not typed (LINE SEPARATOR). */
+    public const SOFT_END = "\u{2028}";
+
+    /** @return list<string> */
+    public static function lines(string $text): array
+    {
+        return explode("\n", str_replace(self::SOFT_END, "\n", $text));
+    }
+
+    /** The words as they were typed. */
+    public static function typed(string $text): string
+    {
+        return str_replace(self::SOFT_END, '', $text);
+    }
+
+    /** Whether a line reads from right to left: its first letter's script says so (after UAX #9, rules P2 and P3). */
+    public static function rightToLeft(string $line): bool
+    {
+        return preg_match('/\A[^\p{L}]*[\x{0590}-\x{08FF}\x{FB1D}-\x{FDFF}\x{FE70}-\x{FEFC}]/u', $line) === 1;
+    }
+}

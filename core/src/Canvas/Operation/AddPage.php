@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas\Operation;
+
+use Crag\Canvas\Kind;
+use Crag\Canvas\Operation;
+use Crag\Canvas\SceneDraft;
+use Crag\Prompt\Tool;
+
+/** Adds a page after the last one, known by the operation's id, with the first page's ruling. */
+final readonly class AddPage implements Effect
+{
+    public function kind(): Kind
+    {
+        return Kind::Page;
+    }
+
+    public function toArray(): array
+    {
+        return [];
+    }
+
+    public function targets(): array
+    {
+        return [];
+    }
+
+    public function madeWith(): array
+    {
+        return [[Tool::Pages]];
+    }
+
+    public function apply(SceneDraft $draft, Operation $operation): void
+    {
+        $draft->addPage($operation->id->value);
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas\Operation;
+
+use Crag\Canvas\Fields;
+use Crag\Canvas\Kind;
+use Crag\Canvas\Operation;
+use Crag\Canvas\Place;
+use Crag\Canvas\SceneDraft;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Tool;
+
+/**
+ * Moves objects: to places (moved, turned, scaled), in the order in which they are drawn, into or out of a group, or
+ * locks them where they are.
+ */
+final readonly class Arrange implements Effect
+{
+    /**
+     * @param  list<string>  $targets
+     * @param  list<Place>  $places  one for each target, or none
+     */
+    private function __construct(
+        private array $targets,
+        private array $places,
+        private ?Order $order,
+        private ?string $group,
+        public ?bool $lock,
+    ) {
+    }
+
+    /** @throws UnreadableOperation */
+    public static function read(Fields $body): self
+    {
+        $targets = $body->ids('targets');
+        $places = $order = $group = $lock = null;
+        if ($body->has('places')) {
+            $places = array_map(
+                static fn (mixed $place): Place => Place::read(is_array($place) ? array_values($place) : []),
+                $body->list('places', count($targets), count($targets)),
+            );
+        } elseif ($body->has('order')) {
+            $order = Order::tryFrom($body->text('order')) ?? throw UnreadableOperation::missing('order');
+        } elseif ($body->has('group')) {
+            $group = Placing::groupId($body);
+        } elseif ($body->has('lock')) {
+            $lock = $body->flag('lock');
+        } else {
+            throw UnreadableOperation::missing('places');
+        }
+
+        return new self($targets, $places ?? [], $order, $group, $lock);
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Arrange;
+    }
+
+    public function toArray(): array
+    {
+        return ['targets' => $this->targets] + match (true) {
+            $this->order !== null => ['order' => $this->order->value],
+            $this->group !== null => ['group' => $this->group],
+            $this->lock !== null => ['lock' => $this->lock],
+            default => ['places' => array_map(static fn (Place $place): array => $place->toArray(), $this->places)],
+        };
+    }
+
+    public function targets(): array
+    {
+        return $this->targets;
+    }
+
+    public function madeWith(): array
+    {
+        return [[Tool::Move]];
+    }
+
+    public function apply(SceneDraft $draft, Operation $operation): void
+    {
+        $touched = [];
+        foreach ($this->targets as $i => $id) {
+            $placed = $this->lock === null ? $draft->touchable($id, $operation->author) : $draft->placed($id);
+            if ($placed === null) {
+                continue;
+            }
+            $touched[] = $id;
+            if ($this->places !== []) {
+                $placed->place = $this->places[$i]->isUntouched() ? null : $this->places[$i];
+            }
+            $placed->group = $this->group ?? $placed->group;
+            $placed->locked = $this->lock ?? $placed->locked;
+        }
+        if ($this->order !== null) {
+            $draft->order($touched, $this->order);
+        }
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Formats;
+
+use InvalidArgumentException;
+
+/** A file that is not what it should be; the sentence is for the person who chose it. */
+final class UnreadableFile extends InvalidArgumentException
+{
+    public static function notXml(string $format): self
+    {
+        return new self("This file is not well-formed {$format}.");
+    }
+
+    public static function nothingIn(string $format): self
+    {
+        return new self("There is nothing in this {$format} file that a canvas can hold.");
+    }
+
+    public static function tooMuch(string $format, int $most): self
+    {
+        return new self("There is more in this {$format} file than the {$most} objects that can be brought in at once.");
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Prompt;
+
+use Crag\Canvas\Fields;
+use Crag\Canvas\UnreadableOperation;
+
+/** Two axes that cross: for each its range, the step from one gridline to the next, and a label at its end. */
+final readonly class Axes
+{
+    private function __construct(public Range $x, public Range $y, public string $xLabel, public string $yLabel)
+    {
+    }
+
+    /** @throws UnreadableOperation */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            Range::read($fields, 'x_'),
+            Range::read($fields, 'y_'),
+            trim($fields->text('x_label', 20)),
+            trim($fields->text('y_label', 20)),
+        );
+    }
+
+    /** @return array<string, string|float|int> */
+    public function toArray(): array
+    {
+        return [...$this->x->toArray('x_'), ...$this->y->toArray('y_'), 'x_label' => $this->xLabel, 'y_label' => $this->yLabel];
+    }
+}

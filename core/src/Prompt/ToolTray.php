@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Prompt;
+
+use Crag\Canvas\Author;
+use Crag\Canvas\Fields;
+use Crag\Canvas\Operation;
+use Crag\Canvas\UnreadableOperation;
+
+/** The tools that students have for a session or a prompt. Pictures can be taken out of any of the trays. */
+final readonly class ToolTray
+{
+    /** @param  list<Tool>  $tools in the order of {@see Tool} */
+    private function __construct(public TrayKind $kind, public array $tools)
+    {
+    }
+
+    /** @param  list<Tool>  $chosen for a custom tray alone */
+    public static function of(TrayKind $kind, array $chosen = [], bool $pictures = true): self
+    {
+        $tools = $kind === TrayKind::Custom ? $chosen : $kind->tools();
+
+        return new self($kind, array_values(array_filter(
+            Tool::cases(),
+            static fn (Tool $tool): bool => in_array($tool, $tools, true) && ($pictures || $tool !== Tool::Picture),
+        )));
+    }
+
+    /** @throws UnreadableOperation */
+    public static function read(Fields $fields): self
+    {
+        $kind = TrayKind::tryFrom($fields->text('kind')) ?? throw UnreadableOperation::missing('kind');
+        $tools = [];
+        foreach ($fields->list('tools', 0, count(Tool::cases())) as $name) {
+            $tools[] = (is_string($name) ? Tool::tryFrom($name) : null) ?? throw UnreadableOperation::badValue('tools', 'names no tool');
+        }
+
+        return self::of($kind, $tools, in_array(Tool::Picture, $tools, true));
+    }
+
+    /** @return array{kind: string, tools: list<string>} */
+    public function toArray(): array
+    {
+        return ['kind' => $this->kind->value, 'tools' => array_map(static fn (Tool $tool): string => $tool->value, $this->tools)];
+    }
+
+    public function has(Tool $tool): bool
+    {
+        return in_array($tool, $this->tools, true);
+    }
+
+    /** Whether its author could make this operation with it. A teacher has every tool. */
+    public function allows(Operation $operation): bool
+    {
+        if ($operation->author->is(Author::teacher())) {
+            return true;
+        }
+        foreach ($operation->effect->madeWith() as $any) {
+            if (array_filter($any, $this->has(...)) === []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

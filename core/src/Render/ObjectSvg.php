@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Render;
+
+use Crag\Canvas\Object\BoxShape;
+use Crag\Canvas\Object\CanvasObject;
+use Crag\Canvas\Object\Maths;
+use Crag\Canvas\Object\Note;
+use Crag\Canvas\Object\Picture;
+use Crag\Canvas\Object\Piece;
+use Crag\Canvas\Object\PointShape;
+use Crag\Canvas\Object\Stamp;
+use Crag\Canvas\Object\StampArt;
+use Crag\Canvas\Object\Stroke;
+use Crag\Canvas\Object\Text;
+use Crag\Canvas\Object\Words;
+use Crag\Canvas\Page;
+use LogicException;
+
+/** One object as SVG, in page units, where it stands before it is placed. resources/ts/canvas/draw.ts draws the same. */
+final readonly class ObjectSvg
+{
+    /** How much of what lies under a highlighter's line it lets through, and under a filled shape. */
+    public const HIGHLIGHT_OPACITY = 0.45;
+
+    public const FILL_OPACITY = 0.18;
+
+    public function __construct(private Pictures $pictures)
+    {
+    }
+
+    public function draw(CanvasObject $object): string
+    {
+        return match (true) {
+            $object instanceof Stroke => $object->highlights ? self::highlight($object) : self::stroke($object),
+            $object instanceof Text => self::text($object),
+            $object instanceof BoxShape => self::shape(ShapePath::box($object), $object),
+            $object instanceof PointShape => self::shape(ShapePath::points($object), $object),
+            $object instanceof Maths => self::maths($object),
+            $object instanceof Note => self::note($object),
+            $object instanceof Stamp => self::stamp($object),
+            $object instanceof Picture => $this->picture($object),
+            $object instanceof Piece => $this->draw($object->of),
+            default => throw new LogicException('Nothing draws a '.$object::class.'.'),
+        };
+    }
+
+    private static function stroke(Stroke $stroke): string
+    {
+        $paths = '';
+        foreach (StrokeRuns::of($stroke) as [$width, $path]) {
+            $paths .= Xml::element('path', ['d' => $path, 'stroke-width' => $width]);
+        }
+
+        return Xml::element('g', [
+            'stroke' => $stroke->colour->hex, 'fill' => 'none', 'stroke-linecap' => 'round', 'stroke-linejoin' => 'round',
+        ], $paths);
+    }
+
+    private static function highlight(Stroke $stroke): string
+    {
+        return Xml::element('path', [
+            'd' => StrokeRuns::whole($stroke), 'stroke' => $stroke->colour->hex, 'stroke-width' => $stroke->width / Page::TENTHS,
+            'fill' => 'none', 'stroke-linecap' => 'round', 'stroke-linejoin' => 'round',
+            'opacity' => self::HIGHLIGHT_OPACITY, 'style' => 'mix-blend-mode:multiply',
+        ]);
+    }
+
+    private static function shape(string $path, BoxShape|PointShape $shape): string
+    {
+        $filled = $shape->filled && ! in_array($shape->type, ['line', 'arrow', 'curve'], true);
+
+        return Xml::element('path', [
+            'd' => $path, 'stroke' => $shape->colour->hex, 'stroke-width' => $shape->width / Page::TENTHS,
+            'stroke-linecap' => 'round', 'stroke-linejoin' => 'round',
+        ] + ($filled ? ['fill' => $shape->colour->hex, 'fill-opacity' => self::FILL_OPACITY] : ['fill' => 'none']));
+    }
+
+    private static function text(Text $text): string
+    {
+        $inside = self::lines($text->text, $text->x, $text->y, $text->w, $text->size, $text->align);
+
+        return self::letters($text->size, $text->colour->hex, $inside);
+    }
+
+    private static function note(Note $note): string
+    {
+        $margin = Note::MARGIN * Page::TENTHS;
+        $sheet = Xml::element('rect', [
+            'x' => $note->x / Page::TENTHS, 'y' => $note->y / Page::TENTHS, 'width' => max(0, $note->w) / Page::TENTHS,
+            'height' => max(0, $note->h) / Page::TENTHS, 'rx' => 4, 'fill' => $note->colour->hex, 'stroke' => '#8b8578', 'stroke-width' => 1,
+        ]);
+
+        return $sheet.self::letters($note->size, '#25323b', self::lines(
+            $note->text, $note->x + $margin, $note->y + $margin, max(0, $note->w - 2 * $margin), $note->size, 'start',
+        ));
+    }
+
+    /** Positions and width in tenths, the size in units. */
+    private static function lines(string $text, int $x, int $y, int $w, int $size, string $align): string
+    {
+        $lines = '';
+        foreach (Words::lines($text) as $i => $line) {
+            $backwards = Words::rightToLeft($line);
+            $side = match ($align) {
+                'middle' => 0.5,
+                'end' => $backwards ? 0.0 : 1.0,
+                default => $backwards ? 1.0 : 0.0,
+            };
+            $lines .= $line === '' ? '' : Xml::element('text', [
+                'x' => ($x + $w * $side) / Page::TENTHS,
+                'y' => $y / Page::TENTHS + $size * (Words::ASCENT + $i * Words::LINE_HEIGHT),
+                'xml:space' => 'preserve',
+            ] + self::anchor($side, $backwards), Xml::text($line));
+        }
+
+        return $lines;
+    }
+
+    /**
+     * Where a line stands against its anchor: "start" is the right edge of what reads from right to left.
+     *
+     * @return array<string, string>
+     */
+    private static function anchor(float $side, bool $backwards): array
+    {
+        $anchor = match (true) {
+            $side === 0.5 => 'middle',
+            ($side === 0.0) === $backwards => 'end',
+            default => 'start',
+        };
+
+        return ($anchor === 'start' ? [] : ['text-anchor' => $anchor]) + ($backwards ? ['direction' => 'rtl'] : []);
+    }
+
+    private static function letters(int $size, string $colour, string $inside): string
+    {
+        return Xml::element('g', [
+            'font-family' => SceneSvg::FONT, 'font-size' => $size, 'fill' => $colour,
+            // Letters stand where their widths put them, not on whole pixels: as a browser's canvas sets them.
+            'text-rendering' => 'geometricPrecision',
+        ], $inside);
+    }
+
+    private static function maths(Maths $maths): string
+    {
+        return Xml::element('path', [
+            'd' => $maths->path->path, 'fill' => $maths->colour->hex,
+            'transform' => sprintf('translate(%s %s) scale(%s)', Xml::number($maths->x / Page::TENTHS), Xml::number($maths->y / Page::TENTHS), $maths->size / 1000),
+        ]);
+    }
+
+    private static function stamp(Stamp $stamp): string
+    {
+        $scale = $stamp->size / StampArt::FIELD;
+
+        return Xml::element('path', [
+            'd' => StampArt::all()[$stamp->stamp], 'fill' => 'none', 'stroke' => $stamp->colour->hex, 'stroke-width' => StampArt::LINE,
+            'stroke-linecap' => 'round', 'stroke-linejoin' => 'round',
+            'transform' => sprintf(
+                'translate(%s %s) scale(%s)',
+                Xml::number($stamp->x / Page::TENTHS - $stamp->size / 2), Xml::number($stamp->y / Page::TENTHS - $stamp->size / 2), $scale,
+            ),
+        ]);
+    }
+
+    private function picture(Picture $picture): string
+    {
+        $source = $this->pictures->source($picture->asset);
+
+        return $source === null ? '' : Xml::element('image', [
+            'href' => $source, 'x' => $picture->x / Page::TENTHS, 'y' => $picture->y / Page::TENTHS,
+            'width' => max(0, $picture->w) / Page::TENTHS, 'height' => max(0, $picture->h) / Page::TENTHS,
+            'preserveAspectRatio' => 'none',
+        ], $picture->alt === '' ? '' : Xml::element('title', [], Xml::text($picture->alt)));
+    }
+}

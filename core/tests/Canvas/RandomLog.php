@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Tests\Canvas;
+
+use Crag\Canvas\Author;
+use Crag\Canvas\History;
+use Crag\Canvas\Layer;
+use Crag\Canvas\Operation;
+
+/** What a student might do for a while, as no one would plan it: the same for the same seed. */
+final class RandomLog
+{
+    /** @var list<string> */
+    private array $objects = [];
+
+    /** @var list<string> */
+    private array $pages = [];
+
+    /** @var list<Operation> */
+    private array $log = [];
+
+    /** @return list<Operation> */
+    public static function of(int $seed, int $length): array
+    {
+        mt_srand($seed);
+        $random = new self;
+        for ($i = 0; $i < $length; $i++) {
+            $random->log[] = $random->next("o{$i}");
+        }
+
+        return $random->log;
+    }
+
+    private function next(string $id): Operation
+    {
+        $history = History::of($this->log, Author::seat(Logs::SEAT), Layer::Student);
+        $dice = mt_rand(1, 100);
+
+        return match (true) {
+            $dice > 90 && $history->undo() !== null => Logs::undo($id, $history->undo()),
+            $dice > 84 && $history->redo() !== null => Logs::redo($id, $history->redo()),
+            $dice > 45 && $this->objects !== [] => $this->work($id),
+            $dice > 41 => $this->page($id),
+            $dice > 39 => Logs::operation($id, 'clear', ['what' => mt_rand(0, 1) === 1 ? 'ink' : 'all'] + $this->somePage()),
+            default => $this->add($id),
+        };
+    }
+
+    private function add(string $id): Operation
+    {
+        $examples = array_values(Examples::all());
+        $some = [];
+        for ($n = mt_rand(1, 4) === 1 ? mt_rand(2, 3) : 1; $n > 0; $n--) {
+            $some[] = ['object' => $examples[mt_rand(0, count($examples) - 1)]]
+                + (mt_rand(1, 3) === 1 ? ['place' => [mt_rand(-900, 900), mt_rand(-900, 900), mt_rand(0, 35_999), mt_rand(5_000, 20_000)]] : []);
+        }
+        foreach (array_keys($some) as $i) {
+            $this->objects[] = Logs::id($id).(count($some) === 1 ? '' : ".{$i}");
+        }
+
+        return Logs::operation($id, 'add', (count($some) === 1 ? $some[0] : ['objects' => $some]) + $this->somePage());
+    }
+
+    private function page(string $id): Operation
+    {
+        $this->pages[] = Logs::id($id);
+
+        return Logs::operation($id, 'page');
+    }
+
+    /** Something done to what is, or was, there. */
+    private function work(string $id): Operation
+    {
+        $target = $this->objects[array_rand($this->objects)];
+        $other = $this->objects[array_rand($this->objects)];
+        $targets = ['targets' => array_values(array_unique([$target, $other]))];
+
+        return match (mt_rand(1, 8)) {
+            1, 2 => Logs::operation($id, 'remove', $targets),
+            3 => $this->cut($id, $target),
+            4 => Logs::operation($id, 'change', ['target' => $target, 'set' => ['colour' => '#6b4c9a']]),
+            5 => Logs::operation($id, 'change', ['target' => $target, 'set' => ['x' => mt_rand(0, 9000), 'y' => mt_rand(0, 9000)]]),
+            6 => Logs::operation($id, 'arrange', $targets + ['order' => ['front', 'back', 'forward', 'backward'][mt_rand(0, 3)]]),
+            7 => Logs::operation($id, 'arrange', $targets + ['group' => mt_rand(0, 2) === 0 ? '' : "group{$id}"]),
+            default => Logs::operation($id, 'arrange', $targets + ['places' => array_map(
+                static fn (): array => [mt_rand(-900, 900), mt_rand(-900, 900), mt_rand(0, 35_999), mt_rand(5_000, 20_000)],
+                $targets['targets'],
+            )]),
+        };
+    }
+
+    private function cut(string $id, string $target): Operation
+    {
+        $this->objects[] = Logs::id($id).'.0';
+        $this->objects[] = Logs::id($id).'.1';
+        $middle = mt_rand(1, 30);
+
+        return Logs::operation($id, 'cut', ['cuts' => [['target' => $target, 'keep' => [[0, $middle], [$middle + 5, mt_rand($middle + 6, 48)]]]]]);
+    }
+
+    /** @return array<string, string> */
+    private function somePage(): array
+    {
+        return $this->pages !== [] && mt_rand(1, 3) === 1 ? ['page' => $this->pages[array_rand($this->pages)]] : [];
+    }
+}

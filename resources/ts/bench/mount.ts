@@ -1,0 +1,23 @@
+import { Workbench, type WorkbenchSettings } from '../canvas/workbench';
+import { listenToBenchKeys } from './keys';
+import { Panel } from './panel';
+import { Tray } from './tray';
+
+/** A canvas with its tray, its keys and what stands around it. */
+export function mountBench(settings: Omit<WorkbenchSettings, 'changed'>, pieces?: () => void): { bench: Workbench; tray: Tray } {
+    let tray: Tray | null = null;
+    let panel: Panel | null = null;
+    const bench = new Workbench({
+        ...settings,
+        changed: () => {
+            tray?.show();
+            panel?.show();
+        },
+    });
+    tray = new Tray(bench, settings.root, pieces);
+    panel = new Panel(bench, settings.root, () => tray!);
+    listenToBenchKeys(bench, tray);
+    tray.show();
+    panel.show();
+    return { bench, tray };
+}

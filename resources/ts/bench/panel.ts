@@ -1,0 +1,96 @@
+import { describe } from '../canvas/describe';
+import type { Workbench } from '../canvas/workbench';
+import { element, fill } from '../page';
+import type { Tray } from './tray';
+
+/** The list of objects is freshened so long after the last change. */
+const LIST_MS = 400;
+const MOST_LISTED = 500;
+
+/** What stands around a canvas: its pages, its zoom, and the list of what is on it. */
+export class Panel {
+    private readonly list: HTMLElement;
+    private timer = 0;
+
+    constructor(
+        private readonly bench: Workbench,
+        private readonly root: HTMLElement,
+        private readonly tray: () => Tray,
+    ) {
+        this.list = element('.bench-objects ol', root);
+        root.addEventListener('click', (event) => this.pressed((event.target as Element).closest('button')));
+        const before = bench.view.moved;
+        bench.view.moved = () => {
+            before();
+            this.showZoom();
+        };
+    }
+
+    show(): void {
+        const { bench, root } = this;
+        const at = bench.pages.indexOf(bench.view.page);
+        const words = fill(bench.words.page, { n: at + 1, all: bench.pages.length });
+        const said = element('.bench-page', root);
+        if (said.textContent !== words) {
+            said.textContent = words;
+        }
+        element('.bench-pages', root).classList.toggle('is-single', bench.pages.length === 1);
+        element<HTMLButtonElement>('[data-page-step="-1"]', root).disabled = at <= 0;
+        element<HTMLButtonElement>('[data-page-step="1"]', root).disabled = at >= bench.pages.length - 1;
+        this.showZoom();
+        window.clearTimeout(this.timer);
+        this.timer = window.setTimeout(() => this.showList(), LIST_MS);
+    }
+
+    private showZoom(): void {
+        element('.bench-percent-n', this.root).textContent = `${Math.round(this.bench.view.zoom * 100)} %`;
+    }
+
+    /** Kept as it is where nothing changed, so that a reader's place in it is not lost. */
+    private showList(): void {
+        const { bench, list } = this;
+        const there = new Map([...list.children].map((item) => [(item as HTMLElement).dataset.id, item as HTMLElement]));
+        const wanted = [...bench.view.here()].slice(-MOST_LISTED);
+        wanted.forEach(([id, placed], i) => {
+            let item = there.get(id);
+            if (item === undefined) {
+                item = document.createElement('li');
+                item.dataset.id = id;
+                item.append(Object.assign(document.createElement('button'), { type: 'button', className: 'object' }));
+            }
+            there.delete(id);
+            const button = item.firstElementChild as HTMLButtonElement;
+            const words = describe(placed, bench.words);
+            if (button.textContent !== words) {
+                button.textContent = words;
+            }
+            button.setAttribute('aria-pressed', String(bench.selection.ids.has(id)));
+            button.disabled = !bench.selection.mayMove(placed);
+            if (list.children[i] !== item) {
+                list.insertBefore(item, list.children[i] ?? null);
+            }
+        });
+        there.forEach((item) => item.remove());
+        list.dataset.empty = bench.words.no_objects;
+    }
+
+    private pressed(button: HTMLElement | null): void {
+        const { bench } = this;
+        if (button === null) {
+            return;
+        }
+        const { pageStep, addPage, zoom } = button.dataset;
+        const id = button.closest<HTMLElement>('[data-id]')?.dataset.id;
+        if (pageStep !== undefined) {
+            bench.turnTo(bench.pages[bench.pages.indexOf(bench.view.page) + Number(pageStep)] ?? '');
+        } else if (addPage !== undefined) {
+            bench.addPage();
+        } else if (zoom !== undefined) {
+            zoom === 'fit' ? bench.view.seeAll() : bench.view.zoomBy(zoom === 'in' ? 1.25 : 0.8);
+        } else if (id !== undefined && this.tray().has('move')) {
+            this.tray().choose('move');
+            bench.selection.choose([id]);
+            this.showList();
+        }
+    }
+}

@@ -1,0 +1,251 @@
+import type { Settings, ToolName } from '../canvas/tools/settings';
+import type { Workbench } from '../canvas/workbench';
+import { element } from '../page';
+
+/** Which setting a button in the tray chooses, and what it becomes. */
+const CHOICES: Record<string, (value: string) => Partial<Settings>> = {
+    colour: (colour) => ({ colour }),
+    highlight: (highlight) => ({ highlight }),
+    note: (note) => ({ note }),
+    width: (width) => ({ width: Number(width) }),
+    size: (size) => ({ size: Number(size) }),
+    align: (align) => ({ align: align as Settings['align'] }),
+    shape: (shape) => ({ shape: shape as Settings['shape'] }),
+    stamp: (stamp) => ({ stamp }),
+    rub: (rub) => ({ rub: rub as Settings['rub'] }),
+    select: (select) => ({ select: select as Settings['select'] }),
+};
+/** What of a setting the chosen objects take over too. */
+const FIELDS: Record<string, string> = { colour: 'colour', note: 'colour', highlight: 'colour', width: 'width', size: 'size', align: 'align' };
+
+/** The tool tray: what is chosen in it, what it offers, and which tools are in it at all. */
+export class Tray {
+    private readonly root = element('#tray');
+    private readonly menu = element('#more-menu');
+    private readonly more = element<HTMLButtonElement>('#more');
+    private readonly free = element<HTMLInputElement>('.free', this.root);
+    private allowed: string[] = [];
+
+    constructor(
+        private readonly bench: Workbench,
+        private readonly scope: ParentNode,
+        /** What is chosen becomes pieces; the lead canvas alone has it. */
+        private readonly pieces: () => void = () => undefined,
+    ) {
+        this.root.addEventListener('click', (event) => this.pressed(event));
+        this.free.addEventListener('input', () => this.set('colour', this.free.value));
+        element('.bench-file').addEventListener('change', (event) => this.brought(event));
+        element('.bench-camera').addEventListener('change', (event) => this.brought(event));
+        document.addEventListener('pointerdown', (event) => {
+            if (!this.menu.hidden && (event.target as Element).closest('.menu-holder') === null) {
+                this.closeMenu();
+            }
+        });
+        this.menu.addEventListener('keydown', (event) => {
+            if (event.key === 'Escape') {
+                event.stopPropagation();
+                this.closeMenu();
+                this.more.focus();
+            }
+        });
+    }
+
+    /** The tools that are in the tray now. One that was taken away is put down. */
+    allow(tools: string[]): void {
+        this.allowed = tools;
+        for (const one of this.scope.querySelectorAll<HTMLElement>('[data-needs]')) {
+            one.hidden = !tools.includes(one.dataset.needs!);
+        }
+        if (!tools.includes(this.bench.settings.tool)) {
+            const first = ['pen', 'move', 'text', ...tools].find((tool) => tools.includes(tool) && tool !== 'pages');
+            this.bench.choose((first ?? 'pen') as ToolName);
+        }
+        this.show();
+    }
+
+    has(tool: string): boolean {
+        return this.allowed.includes(tool);
+    }
+
+    choose(tool: ToolName): void {
+        if (this.has(tool)) {
+            this.bench.choose(tool);
+            this.show();
+        }
+    }
+
+    /** Puts a setting, and gives it to what is being typed or is chosen. */
+    set(name: string, value: string): void {
+        const change = CHOICES[name](value);
+        Object.assign(this.bench.settings, change);
+        if (name === 'colour' || name === 'size' || name === 'align') {
+            this.bench.typing.set(change as Partial<{ colour: string; size: number; align: Settings['align'] }>);
+        }
+        if (FIELDS[name] !== undefined && !this.bench.selection.isEmpty) {
+            this.bench.selection.set(FIELDS[name], Object.values(change)[0]);
+        }
+        if (name === 'shape') {
+            this.bench.choose('shapes');
+        }
+        this.show();
+    }
+
+    /** Brings what is seen up to date with what is so. */
+    show(): void {
+        const { settings, selection } = this.bench;
+        const values: Record<string, string> = Object.fromEntries(Object.keys(CHOICES).map((name) => [name, String(settings[name as keyof Settings])]));
+        for (const button of this.root.querySelectorAll<HTMLElement>('[data-tool]')) {
+            button.setAttribute('aria-pressed', String(button.dataset.tool === settings.tool));
+        }
+        for (const [name, value] of Object.entries(values)) {
+            for (const button of this.root.querySelectorAll<HTMLElement>(`.tray-options [data-${name}]`)) {
+                button.setAttribute('aria-pressed', String(button.dataset[name] === value));
+            }
+        }
+        for (const group of this.root.querySelectorAll<HTMLElement>('[data-for]')) {
+            const wanted = group.dataset.for!.split(' ').includes(settings.tool);
+            group.hidden = !wanted || (settings.tool === 'move' && group.dataset.with === 'colour' && selection.own.length === 0);
+        }
+        this.free.closest('.swatch')!.classList.toggle('is-chosen', this.root.querySelector(`[data-colour="${settings.colour}"]`) === null);
+        element('[data-filled]', this.root).setAttribute('aria-pressed', String(settings.filled));
+        element('[data-finish]', this.root).hidden = !this.bench.hasUnfinishedShape;
+        element('#snap').setAttribute('aria-pressed', String(settings.snap));
+        this.root.dataset.tool = settings.tool;
+        this.showChosen();
+        const { undo, redo } = this.bench.can();
+        element<HTMLButtonElement>('#undo').disabled = !undo;
+        element<HTMLButtonElement>('#redo').disabled = !redo;
+    }
+
+    undo(): void {
+        void this.bench.step('withdraw');
+    }
+
+    redo(): void {
+        void this.bench.step('reinstate');
+    }
+
+    askForFile(camera = false): void {
+        element<HTMLInputElement>(camera ? '.bench-camera' : '.bench-file').click();
+    }
+
+    /** What can be done to what is chosen, by name. */
+    chosen(action: string): void {
+        const { selection } = this.bench;
+        const [only] = selection.ids;
+        const actions: Record<string, () => void> = {
+            duplicate: () => selection.duplicate(), copy: () => this.bench.copy(), paste: () => this.bench.paste(),
+            front: () => selection.order('front'), forward: () => selection.order('forward'),
+            backward: () => selection.order('backward'), back: () => selection.order('back'),
+            group: () => selection.group(), ungroup: () => selection.ungroup(), delete: () => selection.remove(),
+            edit: () => only !== undefined && this.bench.open(only), lock: () => selection.lock(), pieces: () => this.pieces(),
+        };
+        actions[action]();
+        this.show();
+    }
+
+    private showChosen(): void {
+        const { selection } = this.bench;
+        const own = selection.own.length;
+        const [first] = [...selection.placed()];
+        const editable = selection.ids.size === 1 && own === 1 && ['text', 'note', 'maths'].includes(first?.[1].object.type ?? '');
+        const can: Record<string, boolean> = {
+            paste: true, group: selection.ids.size > 1, ungroup: selection.isGrouped, delete: own > 0, edit: editable,
+        };
+        for (const button of this.root.querySelectorAll<HTMLButtonElement>('[data-chosen]')) {
+            const does = button.dataset.chosen!;
+            button.disabled = !(can[does] ?? !selection.isEmpty);
+            if (does === 'lock') {
+                button.setAttribute('aria-pressed', String(selection.isLocked));
+            }
+        }
+    }
+
+    private pressed(event: MouseEvent): void {
+        const button = (event.target as Element).closest<HTMLElement>('button, a');
+        if (button === null) {
+            return;
+        }
+        const { dataset } = button;
+        const choice = Object.keys(CHOICES).find((name) => dataset[name] !== undefined);
+        if (dataset.tool !== undefined) {
+            this.toolPressed(dataset.tool as ToolName, event.detail === 0);
+        } else if (choice !== undefined) {
+            this.set(choice, dataset[choice]!);
+            // A keyboard's press has no place to tap next: the shape or stamp appears where it can be moved from.
+            if (event.detail === 0 && (choice === 'shape' || choice === 'stamp')) {
+                this.bench.tapMiddle();
+            }
+        } else if (dataset.chosen !== undefined) {
+            this.chosen(dataset.chosen);
+        } else if (button.id === 'undo') {
+            this.undo();
+        } else if (button.id === 'redo') {
+            this.redo();
+        } else if (button.id === 'more') {
+            this.menu.hidden ? this.openMenu() : this.closeMenu();
+        } else if (dataset.file !== undefined || dataset.camera !== undefined) {
+            this.closeMenu();
+            this.askForFile(dataset.camera !== undefined);
+        } else {
+            this.otherPressed(button);
+        }
+    }
+
+    private otherPressed(button: HTMLElement): void {
+        const { settings } = this.bench;
+        if (button.dataset.filled !== undefined) {
+            settings.filled = !settings.filled;
+            this.bench.selection.set('filled', settings.filled);
+        } else if (button.dataset.finish !== undefined) {
+            this.bench.finishShape();
+        } else if (button.id === 'snap') {
+            settings.snap = !settings.snap;
+        } else if (button.dataset.empty !== undefined) {
+            this.closeMenu();
+            this.bench.empty(button.dataset.empty as 'ink' | 'all');
+        } else if (button.id === 'list-objects') {
+            this.closeMenu();
+            element('.bench-objects').querySelector<HTMLElement>('button, ol')?.focus();
+        } else if (button.dataset.format !== undefined) {
+            this.closeMenu();
+        }
+        this.show();
+    }
+
+    /** With a keyboard's press there is no place to tap: what the tool makes begins in the middle. */
+    private toolPressed(tool: ToolName, byKey: boolean): void {
+        this.choose(tool);
+        if (tool === 'picture' && !byKey) {
+            return;
+        }
+        if (byKey && ['text', 'maths', 'note'].includes(tool)) {
+            this.bench.tapMiddle();
+        }
+    }
+
+    private brought(event: Event): void {
+        const field = event.target as HTMLInputElement;
+        const file = field.files?.[0];
+        field.value = '';
+        if (file !== undefined) {
+            void this.bench.bringIn(file);
+        }
+    }
+
+    private openMenu(): void {
+        for (const link of this.menu.querySelectorAll<HTMLAnchorElement>('[data-format]')) {
+            const { address, format } = link.dataset;
+            const page = this.bench.pages.indexOf(this.bench.view.page) + 1;
+            link.href = `${address!.replace('CANVAS', this.bench.canvas).replace('FORMAT', format!)}?page=${page}`;
+        }
+        this.menu.hidden = false;
+        this.more.setAttribute('aria-expanded', 'true');
+        this.menu.querySelector<HTMLElement>('.menu-item')?.focus();
+    }
+
+    private closeMenu(): void {
+        this.menu.hidden = true;
+        this.more.setAttribute('aria-expanded', 'false');
+    }
+}

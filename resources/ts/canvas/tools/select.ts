@@ -1,0 +1,143 @@
+import { around, pageBox } from '../bounds';
+import type { Point, Tool } from '../gestures';
+import { inside, touches } from '../hit';
+import { newId, type Placed } from '../model';
+import { placeAfter } from '../place';
+import { snapped } from '../snap';
+import type { Workbench } from '../workbench';
+
+const TAP = 5;
+
+/** Chooses objects by tap, box or lasso, and drags what is chosen. From a stack a copy is dragged. */
+export class SelectTool implements Tool {
+    private from: Point | null = null;
+    private outline: [number, number][] = [];
+    private does: 'drag' | 'choose' = 'choose';
+    /** A copy on its way off its stack. */
+    private copy: Placed | null = null;
+    private tapped: string | null = null;
+
+    constructor(private readonly bench: Workbench) {}
+
+    down(at: Point): void {
+        const { selection } = this.bench;
+        this.from = at;
+        this.copy = null;
+        this.outline = [[at.x, at.y]];
+        const hit = this.at(at);
+        this.tapped = hit?.[0] ?? null;
+        if (hit !== null && isStack(hit[1])) {
+            this.does = 'drag';
+            selection.clear();
+            this.copy = { ...hit[1], object: { ...hit[1].object, stack: false } as Placed['object'], layer: this.bench.layer, group: undefined };
+            return;
+        }
+        if (hit === null) {
+            this.does = 'choose';
+            if (!at.shift) {
+                selection.clear();
+            }
+            return;
+        }
+        this.does = 'drag';
+        if (at.shift) {
+            selection.toggle(hit[0]);
+        } else if (!selection.ids.has(hit[0])) {
+            selection.choose([hit[0]]);
+        }
+    }
+
+    move(points: Point[]): void {
+        const at = points[points.length - 1];
+        if (this.does === 'drag') {
+            const by = this.by(at);
+            if (this.copy !== null) {
+                this.bench.view.float([['copy~', { ...this.copy, place: placeAfter(this.copy.place, { by }) }]]);
+            } else {
+                this.bench.selection.shift({ by });
+            }
+            return;
+        }
+        if (this.bench.settings.select === 'lasso') {
+            points.forEach(({ x, y }) => this.outline.push([x, y]));
+        } else {
+            const { x, y } = this.from!;
+            this.outline = [[x, y], [at.x, y], [at.x, at.y], [x, at.y]];
+        }
+        this.bench.selection.showOutline(this.outline);
+    }
+
+    up(at: Point): void {
+        const { bench } = this;
+        const moved = this.from !== null && Math.hypot(at.x - this.from.x, at.y - this.from.y) * bench.view.camera.scale > TAP;
+        bench.selection.showOutline([]);
+        if (this.does === 'choose') {
+            if (moved) {
+                this.chooseInside(at.shift);
+            }
+        } else if (this.copy !== null) {
+            bench.view.land();
+            const by: [number, number] = moved ? this.by(at) : [30, 30];
+            const id = newId();
+            bench.make('add', { object: this.copy.object, place: placeAfter(this.copy.place, { by }) }, id);
+            bench.selection.choose([id]);
+        } else if (moved) {
+            bench.selection.land();
+        } else {
+            bench.view.land();
+            bench.edit(this.tapped, at.ms);
+        }
+        this.from = null;
+    }
+
+    cancel(): void {
+        this.bench.selection.showOutline([]);
+        this.bench.view.land();
+    }
+
+    private at({ x, y }: Point): [string, Placed] | null {
+        let found: [string, Placed] | null = null;
+        const reach = Math.max(9, 14 * this.bench.view.unitsPerPixel);
+        for (const one of this.bench.view.here()) {
+            const own = one[1].layer === this.bench.layer || this.bench.selection.mayMove(one[1]) || (isStack(one[1]) && one[1].layer === 'pieces');
+            if (own && touches(one[1], x, y, reach)) {
+                found = one;
+            }
+        }
+        return found;
+    }
+
+    private by(at: Point): [number, number] {
+        const { view, settings } = this.bench;
+        const by: [number, number] = [at.x - this.from!.x, at.y - this.from!.y];
+        const shown = this.copy === null ? this.bench.selection.box() : pageBox(this.copy);
+        if (!settings.snap || shown === null) {
+            return by;
+        }
+        const backdrop = view.log.scene.pages.get(view.page) ?? { kind: 'blank' };
+        const [x, y] = snapped(backdrop, shown.left + by[0], shown.top + by[1]);
+        return [x - shown.left, y - shown.top];
+    }
+
+    private chooseInside(add: boolean): void {
+        const { view, selection } = this.bench;
+        const lasso = this.bench.settings.select === 'lasso';
+        const box = around(this.outline);
+        const chosen: string[] = add ? [...selection.ids] : [];
+        for (const [id, placed] of view.here()) {
+            const its = pageBox(placed);
+            const [x, y] = [(its.left + its.right) / 2, (its.top + its.bottom) / 2];
+            const within = lasso
+                ? inside(this.outline, x, y)
+                : its.left >= box.left && its.right <= box.right && its.top >= box.top && its.bottom <= box.bottom;
+            if (within && selection.mayMove(placed)) {
+                chosen.push(id);
+            }
+        }
+        selection.choose(chosen);
+    }
+}
+
+function isStack({ object }: Placed): boolean {
+    return object.type === 'piece' && object.stack;
+}

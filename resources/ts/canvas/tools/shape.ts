@@ -1,0 +1,156 @@
+import type { Point, Tool } from '../gestures';
+import { TENTHS, newId, type BoxShape, type CanvasObject, type PointShape } from '../model';
+import { snapped } from '../snap';
+import type { Workbench } from '../workbench';
+
+/** A drag shorter than this, in CSS pixels, is a tap. */
+const TAP = 6;
+/** How near to the first corner a tap must come to close a polygon, in CSS pixels. */
+const CLOSE = 14;
+const TWICE_MS = 350;
+
+/** Straight shapes by dragging from corner to corner; polygons and curves by tapping point after point. */
+export class ShapeTool implements Tool {
+    private id = '';
+    private start: [number, number] = [0, 0];
+    private from: Point | null = null;
+    private object: CanvasObject | null = null;
+    private points: number[] = [];
+    private lastTap = 0;
+
+    constructor(private readonly bench: Workbench) {}
+
+    down(at: Point): void {
+        this.from = at;
+        if (this.byPoints) {
+            this.show(this.through(this.place(at)));
+            return;
+        }
+        this.id = newId();
+        this.start = this.place(at);
+    }
+
+    move(points: Point[]): void {
+        const at = points[points.length - 1];
+        this.show(this.byPoints ? this.through(this.place(at, this.lastPoint())) : this.between(this.place(at, this.start, at.shift), at.shift));
+    }
+
+    up(at: Point): void {
+        if (this.byPoints) {
+            this.addPoint(at);
+            return;
+        }
+        const drawn = this.from !== null && Math.hypot(at.x - this.from.x, at.y - this.from.y) * this.bench.view.camera.scale > TAP;
+        const { object } = this;
+        this.object = null;
+        if (drawn && object !== null) {
+            this.bench.add(object, this.id);
+        } else {
+            this.drop();
+        }
+    }
+
+    cancel(): void {
+        this.points = [];
+        this.drop();
+    }
+
+    /** Whether points were tapped that make no shape yet. */
+    get isUnfinished(): boolean {
+        return this.points.length > 0;
+    }
+
+    /** The points so far become the shape. */
+    finish(): void {
+        const enough = this.points.length >= (this.bench.settings.shape === 'polygon' ? 6 : 4);
+        const object = enough ? this.shape(this.points) : null;
+        this.points = [];
+        if (object === null) {
+            this.drop();
+        } else {
+            this.bench.add(object, this.id);
+        }
+        this.bench.refresh();
+    }
+
+    private get byPoints(): boolean {
+        return ['polygon', 'curve'].includes(this.bench.settings.shape);
+    }
+
+    private addPoint(at: Point): void {
+        const [x, y] = this.place(at, this.lastPoint(), at.shift);
+        const pixels = (ax: number, ay: number): number => Math.hypot(ax - x, ay - y) * this.bench.view.camera.scale;
+        const closes = this.points.length >= 6 && this.bench.settings.shape === 'polygon' && pixels(this.points[0] / TENTHS, this.points[1] / TENTHS) < CLOSE;
+        const last = this.lastPoint();
+        const again = last !== undefined && pixels(...last) < CLOSE && at.ms - this.lastTap < TWICE_MS;
+        this.lastTap = at.ms;
+        if (closes || again) {
+            this.finish();
+            return;
+        }
+        if (this.points.length === 0) {
+            this.id = newId();
+        }
+        this.points.push(Math.round(x * TENTHS), Math.round(y * TENTHS));
+        this.show(this.through([x, y]));
+        this.bench.refresh();
+    }
+
+    private lastPoint(): [number, number] | undefined {
+        const n = this.points.length;
+        return n === 0 ? undefined : [this.points[n - 2] / TENTHS, this.points[n - 1] / TENTHS];
+    }
+
+    /** Where a pointer means: on the ruling when snapping, in whole eighths of a turn from `from` with Shift. */
+    private place(at: Point, from?: [number, number], shift = false): [number, number] {
+        const { view, settings } = this.bench;
+        const backdrop = view.log.scene.pages.get(view.page) ?? { kind: 'blank' };
+        const [x, y] = settings.snap ? snapped(backdrop, at.x, at.y) : [at.x, at.y];
+        const straight = ['line', 'arrow', 'polygon', 'curve'].includes(settings.shape);
+        if (!shift || from === undefined || !straight) {
+            return [x, y];
+        }
+        const angle = Math.round(Math.atan2(y - from[1], x - from[0]) / (Math.PI / 12)) * (Math.PI / 12);
+        const length = Math.hypot(x - from[0], y - from[1]);
+        return [from[0] + length * Math.cos(angle), from[1] + length * Math.sin(angle)];
+    }
+
+    private between([x, y]: [number, number], even: boolean): BoxShape {
+        const { shape, colour, width, filled } = this.bench.settings;
+        let [w, h] = [x - this.start[0], y - this.start[1]];
+        if (even && !['line', 'arrow'].includes(shape)) {
+            const side = Math.max(Math.abs(w), Math.abs(h));
+            [w, h] = [Math.sign(w || 1) * side, Math.sign(h || 1) * side];
+        }
+        const tenths = (value: number): number => Math.round(value * TENTHS);
+        return {
+            type: shape as BoxShape['type'], x: tenths(this.start[0]), y: tenths(this.start[1]), w: tenths(w), h: tenths(h), colour, width, filled,
+        };
+    }
+
+    private through([x, y]: [number, number]): CanvasObject {
+        const all = [...this.points, Math.round(x * TENTHS), Math.round(y * TENTHS)];
+        return this.shape(all.length === 2 ? [...all, all[0] + 1, all[1]] : all);
+    }
+
+    private shape(points: number[]): PointShape {
+        const { shape, colour, width, filled } = this.bench.settings;
+        return { type: shape as PointShape['type'], points: [...points], colour, width, filled };
+    }
+
+    private show(object: CanvasObject): void {
+        this.object = object;
+        if (this.id === '') {
+            this.id = newId();
+        }
+        this.bench.showWet(this.id, object);
+    }
+
+    private drop(): void {
+        this.object = null;
+        if (this.id !== '') {
+            this.bench.dropWet(this.id);
+            this.id = '';
+        }
+    }
+}

@@ -1,0 +1,60 @@
+import type { Point, Tool } from '../gestures';
+import { touches } from '../hit';
+import type { Workbench } from '../workbench';
+
+/** A longer way than this between touching and leaving, in CSS pixels, is no tap. */
+const FARTHEST = 12;
+
+/** Tools that put something where the page is tapped; a tap on something of their own opens it. */
+export class TapTool implements Tool {
+    private from: Point | null = null;
+
+    constructor(private readonly bench: Workbench) {
+        // A click, not a touch: only then may a phone bring up its keyboard.
+        bench.surface.addEventListener('click', () => {
+            const at = this.from;
+            this.from = null;
+            if (at !== null) {
+                this.tap(at);
+            }
+        });
+    }
+
+    down(at: Point): void {
+        this.from = at;
+    }
+
+    move(points: Point[]): void {
+        const at = points[points.length - 1];
+        if (this.from !== null && Math.hypot(at.x - this.from.x, at.y - this.from.y) * this.bench.view.camera.scale > FARTHEST) {
+            this.from = null;
+        }
+    }
+
+    up(): void {
+        // The click that follows does it.
+    }
+
+    cancel(): void {
+        this.from = null;
+    }
+
+    private tap({ x, y }: Point): void {
+        const { tool } = this.bench.settings;
+        if (tool === 'stamps') {
+            this.bench.tap(x, y);
+            return;
+        }
+        let there: string | null = null;
+        for (const [id, placed] of this.bench.view.mine(this.bench.layer, false)) {
+            if (placed.object.type === tool && touches(placed, x, y)) {
+                there = id;
+            }
+        }
+        if (there === null) {
+            this.bench.tap(x, y);
+        } else {
+            this.bench.open(there);
+        }
+    }
+}

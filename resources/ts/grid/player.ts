@@ -1,0 +1,158 @@
+import type { Operation, Stroke } from '../canvas/model';
+import { samplesOf } from '../canvas/scene';
+import { View } from '../canvas/view';
+import { get } from '../live/http';
+import { element, fill } from '../page';
+
+interface ReplayAnswer {
+    /** Milliseconds. */
+    lasts: number;
+    /** When each operation begins and ends. */
+    steps: [from: number, to: number][];
+    operations: Operation[];
+}
+
+interface Settings {
+    assets: string;
+    stamps: Record<string, string>;
+    words: Record<string, string>;
+}
+
+/** Plays a canvas from its log: its times come from the server, strokes grow as the hand drew them. */
+export class Player {
+    private view: View | null = null;
+    private replay: ReplayAnswer = { lasts: 0, steps: [], operations: [] };
+    private address = '';
+    private at = 0;
+    private finished = 0;
+    private frame = 0;
+    private last = 0;
+    private readonly slider: HTMLInputElement;
+    private readonly speed: HTMLSelectElement;
+    private readonly own: HTMLInputElement;
+    private readonly button: HTMLButtonElement;
+
+    constructor(
+        private readonly root: HTMLElement,
+        private readonly settings: Settings,
+        private readonly opened: (playing: boolean) => void,
+    ) {
+        this.slider = element<HTMLInputElement>('.player-at', root);
+        this.speed = element<HTMLSelectElement>('.player-speed', root);
+        this.own = element<HTMLInputElement>('.player-own', root);
+        this.button = element<HTMLButtonElement>('.player-play', root);
+        this.button.addEventListener('click', () => (this.frame === 0 ? this.play() : this.pause()));
+        this.slider.addEventListener('input', () => {
+            this.pause();
+            this.show(Number(this.slider.value));
+        });
+        this.own.addEventListener('change', () => void this.open(this.address));
+        element('.player-close', root).addEventListener('click', () => this.close());
+        new ResizeObserver(() => this.view?.fit()).observe(element('.player-page', root));
+    }
+
+    async open(address: string): Promise<void> {
+        this.address = address;
+        this.replay = await get<ReplayAnswer>(`${address}?author=${this.own.checked ? 'own' : 'all'}`);
+        this.root.hidden = false;
+        this.opened(true);
+        this.view = new View(element('.player-page', this.root), this.settings.assets, this.settings.stamps);
+        this.view.fit();
+        this.finished = 0;
+        this.slider.max = String(this.replay.lasts);
+        this.show(0);
+        this.play();
+        this.button.focus();
+    }
+
+    close(): void {
+        if (!this.root.hidden) {
+            this.pause();
+            this.root.hidden = true;
+            this.view = null;
+            this.opened(false);
+        }
+    }
+
+    private play(): void {
+        if (this.at >= this.replay.lasts) {
+            this.show(0);
+        }
+        this.last = performance.now();
+        this.button.setAttribute('aria-pressed', 'true');
+        const next = (now: number): void => {
+            this.show(Math.min(this.replay.lasts, this.at + (now - this.last) * Number(this.speed.value)));
+            this.last = now;
+            if (this.at >= this.replay.lasts) {
+                this.pause();
+            } else {
+                this.frame = requestAnimationFrame(next);
+            }
+        };
+        this.frame = requestAnimationFrame(next);
+    }
+
+    private pause(): void {
+        cancelAnimationFrame(this.frame);
+        this.frame = 0;
+        this.button.setAttribute('aria-pressed', 'false');
+    }
+
+    /** The canvas as it was at a time: what was finished then, and the stroke that was growing. */
+    private show(at: number): void {
+        const { view, replay } = this;
+        if (view === null) {
+            return;
+        }
+        this.at = at;
+        this.slider.value = String(at);
+        element('.player-time', this.root).textContent = fill(this.settings.words.player_time, { at: clock(at), of: clock(replay.lasts) });
+        const finished = finishedAt(replay.steps, at);
+        if (finished < this.finished) {
+            view.reset();
+            view.take(replay.operations.slice(0, finished));
+        } else if (finished > this.finished) {
+            view.take(replay.operations.slice(this.finished, finished));
+        }
+        this.finished = finished;
+        const growing = replay.operations[finished];
+        const page = growing?.body.page ?? '';
+        const last = replay.operations[finished - 1];
+        const here = growing?.kind === 'add' ? page : last?.kind === 'page' ? last.id : (last?.body.page ?? view.page);
+        if (here !== view.page && view.log.scene.pages.has(here)) {
+            view.showPage(here);
+        }
+        view.dropWet('replayed');
+        const stroke = growing?.body.object;
+        const [from, to] = replay.steps[finished] ?? [0, 0];
+        if ((stroke?.type === 'stroke' || stroke?.type === 'highlight') && at > from && growing.body.place === undefined) {
+            const drawn = samplesUpTo(stroke, (at - from) / Math.max(1, to - from));
+            view.growWet('replayed', stroke.type, stroke.colour, stroke.width, drawn, page);
+        }
+    }
+}
+
+function samplesUpTo(stroke: Stroke, share: number): ReturnType<typeof samplesOf> {
+    const samples = samplesOf(stroke);
+    const until = samples[samples.length - 1][3] * share;
+    return samples.filter(([, , , ms], i) => i === 0 || ms <= until);
+}
+
+/** How many steps are finished at a time. */
+export function finishedAt(steps: [number, number][], at: number): number {
+    let [low, high] = [0, steps.length];
+    while (low < high) {
+        const middle = (low + high) >> 1;
+        if (steps[middle][1] <= at) {
+            low = middle + 1;
+        } else {
+            high = middle;
+        }
+    }
+    return low;
+}
+
+function clock(ms: number): string {
+    const seconds = Math.floor(ms / 1000);
+    return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}

@@ -1,0 +1,12 @@
+<div id="more-menu" class="menu" hidden>
+    <button class="menu-item" id="snap" aria-pressed="false"><x-icon name="magnet" /> {{ __('Snap to the grid') }}</button>
+    <button class="menu-item" id="list-objects"><x-icon name="list-ul" /> {{ __('List of objects') }}</button>
+    <hr>
+    <button class="menu-item" data-empty="ink" data-needs="eraser"><x-icon name="eraser" /> {{ __('Empty the page: keep pictures and pieces') }}</button>
+    <button class="menu-item" id="empty" data-empty="all" data-needs="eraser"><x-icon name="trash3" /> {{ __('Empty the page: everything of mine') }}</button>
+    <hr>
+    <button class="menu-item" data-file data-needs="picture"><x-icon name="upload" /> {{ __('Bring in a picture, SVG or InkML') }}</button>
+    @foreach (['png' => __('Save as picture (PNG)'), 'svg' => __('Save as drawing (SVG)'), 'pdf' => __('Save all pages (PDF)'), 'inkml' => __('Save the ink (InkML)')] as $format => $name)
+        <a class="menu-item" data-format="{{ $format }}" data-address="{{ $files }}" download><x-icon name="download" /> {{ $name }}</a>
+    @endforeach
+</div>

@@ -8,6 +8,7 @@ use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
@@ -23,6 +24,10 @@ return Application::configure(basePath: dirname(__DIR__))
         // Every request is same-origin; the package that HandleCors needs is not here (packages/registry-gap).
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        // Forms are tidied; what a page sends as JSON is taken as it is, empty words and line ends too.
+        $isJson = static fn (Request $request): bool => $request->isJson();
+        $middleware->trimStrings(except: [$isJson]);
+        $middleware->convertEmptyStringsToNull(except: [$isJson]);
         // What open pages ask all day long: no session is opened for it.
         $middleware->group('hot', [EncryptCookies::class, SameOrigin::class, SubstituteBindings::class]);
         $middleware->trustProxies(at: ['127.0.0.1', '::1']);

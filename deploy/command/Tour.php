@@ -56,7 +56,7 @@ final readonly class Tour
         $this->line($page, [.17, .14], [.17, .29]);
         $this->line($page, [.155, .26], [.17, .29], [.185, .26]);
         $page->click('[data-colour="#25323b"]')->click('[data-tool="text"]');
-        $page->draw('#page-frame', [[.2, .55]]);
+        $page->draw('.page-paper', [[.2, .55]]);
         $page->seen('.page-typing')->sendKeys("240 × 1 = F × 3\nF = 80 N");
         $page->click('[data-tool="pen"]');
         $page->waitForText('#saved', 'Saved');
@@ -76,7 +76,7 @@ final readonly class Tour
                 $points[] = [$fromX + ($x - $fromX) * $step / 12, $fromY + ($y - $fromY) * $step / 12];
             }
         }
-        $page->draw('#page-frame', $points, 'pen', 4);
+        $page->draw('.page-paper', $points, 'pen', 4);
     }
 
     private function checks(Page $desk): void

@@ -57,7 +57,7 @@ final class FaultsTest extends BrowserTestCase
     {
         [$teacher, $code] = $this->startLesson();
         $student = $this->join('Wren', $code);
-        $student->draw('#page-frame', [[.2, .2], [.5, .3]], lift: false);
+        $student->draw('.page-paper', [[.2, .2], [.5, .3]], lift: false);
         self::$crag->child('nginx')->stop(signal: SIGKILL);
         $student->lift();
         $this->line($student, .6);
@@ -70,7 +70,7 @@ final class FaultsTest extends BrowserTestCase
         $before = $this->inked($teacher, '.tile .page');
         $teacher->until(fn (): bool => ! $teacher->find('#connection')->isDisplayed(), 'the desk to be live again', 20);
         $student->until(function () use ($student, $teacher, $before): bool {
-            $student->draw('#page-frame', [[.2, .8], [.8, .8]]);
+            $student->draw('.page-paper', [[.2, .8], [.8, .8]]);
 
             return $this->inked($teacher, '.tile .page') > $before;
         }, 'ink to flow again', 20);
@@ -136,7 +136,7 @@ final class FaultsTest extends BrowserTestCase
 
     private function line(Page $page, float $y): void
     {
-        $page->draw('#page-frame', [[.2, $y], [.4, $y + .05], [.6, $y], [.8, $y + .05]]);
+        $page->draw('.page-paper', [[.2, $y], [.4, $y + .05], [.6, $y], [.8, $y + .05]]);
     }
 
     private function knock(Page $page, string $path): mixed

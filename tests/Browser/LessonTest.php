@@ -34,7 +34,7 @@ final class LessonTest extends BrowserTestCase
 
     private function drawing(Page $teacher, Page $tamsin, Page $rafe): void
     {
-        $tamsin->draw('#page-frame', self::LINE, 'pen', lift: false);
+        $tamsin->draw('.page-paper', self::LINE, 'pen', lift: false);
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 20, 'ink in the grid before the pen is lifted');
         self::assertSame(0, $this->stored('Tamsin'));
         $teacher->waitForText('.tile:nth-child(1)', 'drawing now');
@@ -42,7 +42,7 @@ final class LessonTest extends BrowserTestCase
         $tamsin->waitForText('#saved', 'Saved');
         $tamsin->until(fn (): bool => $this->stored('Tamsin') === 1, 'the stroke to be stored');
 
-        $rafe->draw('#page-frame', self::LINE, 'touch');
+        $rafe->draw('.page-paper', self::LINE, 'touch');
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(2)') > 20, 'a finger\'s ink');
         $rafe->until(fn (): bool => $this->stored('Rafe') === 1, 'the finger\'s stroke');
     }
@@ -51,7 +51,7 @@ final class LessonTest extends BrowserTestCase
     {
         $teacher->run('document.querySelector(".tile-open").click()');
         $before = $this->inked($teacher, '#closeup-page');
-        $tamsin->click('[data-tool="text"]')->draw('#page-frame', [[.3, .6]]);
+        $tamsin->click('[data-tool="text"]')->draw('.page-paper', [[.3, .6]]);
         // While nothing can be posted, only the socket brings words to the teacher.
         $tamsin->run('window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError())');
         $tamsin->seen('.page-typing')->sendKeys('F = 80');
@@ -67,7 +67,7 @@ final class LessonTest extends BrowserTestCase
     private function undoing(Page $tamsin): void
     {
         $all = $this->inked($tamsin, '#page');
-        $tamsin->click('[data-tool="eraser"]')->draw('#page-frame', [[.35, .2], [.35, .5]]);
+        $tamsin->click('[data-tool="eraser"]')->draw('.page-paper', [[.35, .2], [.35, .5]]);
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') < $all, 'the stroke to be rubbed out');
         $tamsin->click('#undo');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === $all, 'the stroke to come back');

@@ -75,10 +75,10 @@ final class ReachTest extends BrowserTestCase
         foreach ([['pen', '#25323b', '90'], ['mouse', '#a8452e', '40'], ['touch', '#2c6e8f', '20']] as $i => [$pointer, $colour, $width]) {
             $student->click("[data-colour=\"{$colour}\"]")->click("[data-width=\"{$width}\"]");
             $y = .15 + .12 * $i;
-            $student->draw('#page-frame', [[.1, $y, .2], [.2, $y + .08, .5], [.3, $y, .9], [.4, $y + .1, .7], [.55, $y, .3]], $pointer);
-            $student->draw('#page-frame', [[.7, $y, .8]], $pointer);
+            $student->draw('.page-paper', [[.1, $y, .2], [.2, $y + .08, .5], [.3, $y, .9], [.4, $y + .1, .7], [.55, $y, .3]], $pointer);
+            $student->draw('.page-paper', [[.7, $y, .8]], $pointer);
         }
-        $student->click('[data-tool="text"]')->draw('#page-frame', [[.1, .7]]);
+        $student->click('[data-tool="text"]')->draw('.page-paper', [[.1, .7]]);
         $student->seen('.page-typing')->sendKeys("M = F × d\n240 N · 1 m ≤ 3 F");
         $student->click('[data-tool="pen"]')->waitForText('#saved', 'Saved');
         $canvas = $student->find('#page-frame')->getAttribute('data-ready');

@@ -344,7 +344,8 @@ export class View {
     private whole(): Camera {
         const [width, height] = [Math.max(1, this.frame.clientWidth), Math.max(1, this.frame.clientHeight)];
         const scale = Math.min(width / WIDTH, height / HEIGHT);
-        return { scale, x: (width - WIDTH * scale) / 2, y: (height - HEIGHT * scale) / 2 };
+        // At the top, so that the page stays where it is while the tray below grows and shrinks.
+        return { scale, x: (width - WIDTH * scale) / 2, y: 0 };
     }
 
     /** A camera from which some of the page can always be seen. */

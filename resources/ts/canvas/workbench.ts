@@ -213,6 +213,7 @@ export class Workbench {
         if (snap && tool !== 'text') {
             [x, y] = snapped(this.view.log.scene.pages.get(this.view.page) ?? { kind: 'blank' }, x, y);
         }
+        [x, y] = [Math.max(0, Math.min(WIDTH, x)), Math.max(0, Math.min(HEIGHT, y))];
         const at = { x: Math.round(x * TENTHS), y: Math.round(y * TENTHS) };
         if (tool === 'text') {
             this.typing.begin(x, y, { colour, size, align });

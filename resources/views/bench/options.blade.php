@@ -30,7 +30,7 @@
     @foreach (Crag\Canvas\Palette::PENS as $name => $colour)
         <button class="swatch" data-colour="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}" aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><circle cx="10" cy="10" r="9" fill="{{ $colour }}"/></svg></button>
     @endforeach
-    <label class="swatch free-colour" title="{{ __('Any colour') }}"><input type="color" class="free" value="#7a3e9d" aria-label="{{ __('Any colour') }}"></label>
+    <label class="swatch free-colour" title="{{ __('Any colour') }}"><input type="color" class="free" value="#7f7f7f" aria-label="{{ __('Any colour') }}"></label>
 </div>
 <div class="tray-group" data-for="highlighter" role="group" aria-label="{{ __('Colour') }}">
     @foreach (Crag\Canvas\Palette::HIGHLIGHTERS as $name => $colour)

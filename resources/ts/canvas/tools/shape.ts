@@ -1,5 +1,5 @@
 import type { Point, Tool } from '../gestures';
-import { TENTHS, newId, type BoxShape, type CanvasObject, type PointShape } from '../model';
+import { HEIGHT, TENTHS, WIDTH, newId, type BoxShape, type CanvasObject, type PointShape } from '../model';
 import { snapped } from '../snap';
 import type { Workbench } from '../workbench';
 
@@ -105,7 +105,8 @@ export class ShapeTool implements Tool {
     private place(at: Point, from?: [number, number], shift = false): [number, number] {
         const { view, settings } = this.bench;
         const backdrop = view.log.scene.pages.get(view.page) ?? { kind: 'blank' };
-        const [x, y] = settings.snap ? snapped(backdrop, at.x, at.y) : [at.x, at.y];
+        const [ownX, ownY] = [Math.max(0, Math.min(WIDTH, at.x)), Math.max(0, Math.min(HEIGHT, at.y))];
+        const [x, y] = settings.snap ? snapped(backdrop, ownX, ownY) : [ownX, ownY];
         const straight = ['line', 'arrow', 'polygon', 'curve'].includes(settings.shape);
         if (!shift || from === undefined || !straight) {
             return [x, y];

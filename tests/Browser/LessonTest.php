@@ -75,7 +75,7 @@ final class LessonTest extends BrowserTestCase
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') < $all, 'the stroke to go again');
         $tamsin->press("\u{E009}", 'z');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === $all, 'the stroke to come back by key');
-        $tamsin->click('#empty');
+        $tamsin->click('#more')->click('#empty');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === 0, 'an empty page');
         $tamsin->press("\u{E009}", 'z');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === $all, 'everything to come back');
@@ -92,7 +92,7 @@ final class LessonTest extends BrowserTestCase
         $teacher->click('#handout label:has([value="squared"])')->click('#handout .btn-go');
         foreach ([$tamsin, $rafe] as $student) {
             $student->waitForText('#prompt-words', 'Find the moment');
-            $student->until(fn (): bool => str_ends_with((string) $student->run('return document.querySelector(".page-backdrop").src'), '/backdrop/squared.svg'), 'the squares');
+            $student->until(fn (): bool => str_contains((string) $student->run('return document.querySelector(".page-backdrop").src'), '/backdrop.svg?kind=squared'), 'the squares');
             self::assertGreaterThan(0, $this->inked($student, '#page'));
         }
         $teacher->waitForText('#now', 'Find the moment');

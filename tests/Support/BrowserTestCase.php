@@ -110,6 +110,38 @@ abstract class BrowserTestCase extends TestCase
         return is_numeric($n) ? (int) $n : 0;
     }
 
+    /**
+     * Everything that a student's canvases have stored, oldest first.
+     *
+     * @return list<array{kind: string, body: array<string, mixed>}>
+     *
+     * @phpstan-impure
+     */
+    protected function log(string $name): array
+    {
+        $rows = $this->sql("select json_group_array(json_object('kind', kind, 'body', json(body))) from (select o.kind, o.body from operations o
+            join seats s on s.id = o.seat_id where s.name = ? order by o.session_n)", [$name]);
+
+        return is_string($rows) ? json_decode($rows, true, flags: JSON_THROW_ON_ERROR) : [];
+    }
+
+    /**
+     * Waits until the latest operation that a student stored is of a kind, and gives its body.
+     *
+     * @return array<string, mixed>
+     */
+    protected function latest(Page $page, string $name, string $kind, int $count): array
+    {
+        $found = $page->until(function () use ($name, $kind, $count): ?array {
+            $log = $this->log($name);
+            $last = $log[count($log) - 1] ?? null;
+
+            return count($log) === $count && $last !== null && $last['kind'] === $kind ? $last : null;
+        }, "operation {$count}, {$kind}, to be stored; there are ".implode(', ', array_column($this->log($name), 'kind')));
+
+        return $found['body'] ?? [];
+    }
+
     /** How many pixels of the page are not white, on the surfaces under a selector. */
     protected function inked(Page $page, string $selector): int
     {

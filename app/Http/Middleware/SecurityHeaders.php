@@ -20,7 +20,9 @@ final class SecurityHeaders
         $headers = $response->headers;
         // Some browsers do not count a WebSocket to the same host as 'self'.
         $socket = ($request->isSecure() ? 'wss://' : 'ws://').$request->getHttpHost();
-        $headers->set('Content-Security-Policy', sprintf(self::POLICY, $socket));
+        if (! $headers->has('Content-Security-Policy')) {
+            $headers->set('Content-Security-Policy', sprintf(self::POLICY, $socket));
+        }
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('Referrer-Policy', 'same-origin');
         $headers->set('X-Frame-Options', 'DENY');

@@ -196,6 +196,35 @@ final class Page
         return $this;
     }
 
+    /**
+     * Several fingers at once over an element, each along points in fractions of its size.
+     *
+     * @param  list<list<array{float, float}>>  $fingers  as many points for each
+     */
+    public function fingers(string $selector, array $fingers, int $msEach = 16): self
+    {
+        $box = $this->run('const b = document.querySelector(arguments[0]).getBoundingClientRect(); return [b.left, b.top, b.width, b.height]', $selector);
+        assert(is_array($box));
+        $sources = [];
+        foreach ($fingers as $n => $points) {
+            $actions = [];
+            foreach ($points as $i => [$x, $y]) {
+                $actions[] = [
+                    'type' => 'pointerMove', 'duration' => $i === 0 ? 0 : $msEach, 'origin' => 'viewport',
+                    'x' => (int) round($box[0] + $x * $box[2]), 'y' => (int) round($box[1] + $y * $box[3]),
+                ];
+                if ($i === 0) {
+                    $actions[] = ['type' => 'pointerDown', 'button' => 0];
+                }
+            }
+            $actions[] = ['type' => 'pointerUp', 'button' => 0];
+            $sources[] = ['type' => 'pointer', 'id' => "finger{$n}", 'parameters' => ['pointerType' => 'touch'], 'actions' => $actions];
+        }
+        $this->perform($sources);
+
+        return $this;
+    }
+
     /** Ends what a draw without lifting began. */
     public function lift(string $pointer = 'mouse'): self
     {

@@ -1,3 +1,4 @@
+import { CameraWindow } from '../canvas/camera';
 import type { Settings, ToolName } from '../canvas/tools/settings';
 import type { Workbench } from '../canvas/workbench';
 import { element } from '../page';
@@ -25,6 +26,7 @@ export class Tray {
     private readonly more = element<HTMLButtonElement>('#more');
     private readonly free = element<HTMLInputElement>('.free', this.root);
     private allowed: string[] = [];
+    private camera: CameraWindow | null = null;
 
     constructor(
         private readonly bench: Workbench,
@@ -125,8 +127,25 @@ export class Tray {
         void this.bench.step('reinstate');
     }
 
-    askForFile(camera = false): void {
-        element<HTMLInputElement>(camera ? '.bench-camera' : '.bench-file').click();
+    askForFile(): void {
+        element<HTMLInputElement>('.bench-file').click();
+    }
+
+    /** With the camera of a laptop in a window of ours; a phone brings its own. */
+    async askForPhoto(): Promise<void> {
+        if (!CameraWindow.isThere) {
+            element<HTMLInputElement>('.bench-camera').click();
+            return;
+        }
+        try {
+            this.camera ??= new CameraWindow(this.scope);
+            const picture = await this.camera.take();
+            if (picture !== null) {
+                await this.bench.bringIn(picture);
+            }
+        } catch {
+            this.bench.say(this.bench.words.no_camera);
+        }
     }
 
     /** What can be done to what is chosen, by name. */
@@ -186,7 +205,7 @@ export class Tray {
             this.menu.hidden ? this.openMenu() : this.closeMenu();
         } else if (dataset.file !== undefined || dataset.camera !== undefined) {
             this.closeMenu();
-            this.askForFile(dataset.camera !== undefined);
+            dataset.camera === undefined ? this.askForFile() : void this.askForPhoto();
         } else {
             this.otherPressed(button);
         }

@@ -34,6 +34,8 @@ export class View {
     private readonly hidden = new Set<string>();
     private readonly paper: HTMLElement;
     private readonly backdrop: HTMLImageElement;
+    /** A backdrop with writing on it stands in the page itself: a picture cannot use the page's fonts. */
+    private readonly lettered: HTMLElement;
     private readonly dry: CanvasRenderingContext2D;
     private readonly wet: CanvasRenderingContext2D;
     private shownBackdrop = '';
@@ -61,7 +63,10 @@ export class View {
         this.backdrop.className = 'page-backdrop';
         this.backdrop.hidden = true;
         this.backdrop.draggable = false;
-        this.paper.append(this.backdrop);
+        this.lettered = document.createElement('div');
+        this.lettered.className = 'page-lettered';
+        this.lettered.setAttribute('aria-hidden', 'true');
+        this.paper.append(this.backdrop, this.lettered);
         this.dry = this.surface('page-dry');
         this.wet = this.surface('page-wet');
         frame.replaceChildren(this.paper, this.dry.canvas, this.wet.canvas);
@@ -403,12 +408,32 @@ export class View {
         const source = backdropAddress(backdrop, this.assets);
         if (source !== this.shownBackdrop) {
             this.shownBackdrop = source;
-            this.backdrop.hidden = source === '';
-            if (source !== '') {
+            const hasLetters = LETTERED.includes(backdrop.kind);
+            this.backdrop.hidden = source === '' || hasLetters;
+            this.lettered.replaceChildren();
+            if (hasLetters) {
+                void lettered(source).then((svg) => source === this.shownBackdrop && this.lettered.replaceChildren(svg));
+            } else if (source !== '') {
                 this.backdrop.src = source;
             }
         }
     }
+}
+
+const LETTERED = ['axes', 'number-line'];
+const drawings = new Map<string, Promise<Node>>();
+
+/** A drawing of the server's own as part of the page; each is asked for once. */
+async function lettered(source: string): Promise<Node> {
+    let drawing = drawings.get(source);
+    if (drawing === undefined) {
+        drawing = fetch(source)
+            .then((answer) => answer.text())
+            .then((text) => new DOMParser().parseFromString(text, 'image/svg+xml').documentElement);
+        drawing.catch(() => drawings.delete(source));
+        drawings.set(source, drawing);
+    }
+    return (await drawing).cloneNode(true);
 }
 
 /** Where the picture of a backdrop is; nowhere for blank paper. */

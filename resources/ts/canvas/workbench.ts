@@ -94,6 +94,10 @@ export class Workbench {
         return this.around.words;
     }
 
+    say(sentence: string): void {
+        this.around.say(sentence);
+    }
+
     /** What has been begun with one tool is ended before another is taken up. */
     choose(tool: ToolName): void {
         this.typing.close();

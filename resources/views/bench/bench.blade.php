@@ -17,6 +17,6 @@
     <nav class="bench-objects" aria-label="{{ __('Objects on this page') }}"><ol></ol></nav>
 </div>
 @include('bench.tray')
-@include('bench.maths')
+@include('bench.windows')
 <input type="file" class="bench-file" hidden aria-hidden="true" tabindex="-1" accept="image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.svg,.inkml,.ink">
 <input type="file" class="bench-camera" hidden aria-hidden="true" tabindex="-1" accept="image/*" capture="environment">

@@ -7,7 +7,7 @@
             {{ $current->words === '' ? __('no words yet') : $current->words }} · {{ __($current->backdropValue()->kind->word()) }}</span>
     </div>
     <button id="lead-button" class="btn btn-paper" data-do="lead" aria-pressed="false" title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="easel" /> <span class="now-word">{{ __('Lead canvas') }}</span></button>
-    <button id="tools-button" class="btn btn-paper" data-do="tools" title="{{ __('Which tools students have') }}"><x-icon name="tools" /> <span class="now-word">{{ __($current->trayInForce()->now->kind->word()) }}</span></button>
+    <button id="tools-button" class="btn btn-paper" data-do="tools" title="{{ __('Which tools students have') }}"><x-icon name="tools" /> <span class="now-word">{{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</span></button>
     <button id="hand-out" class="btn btn-paper" data-do="hand-out" title="{{ __('Hand out words and a backdrop (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
     <form hx-post="{{ route('desk.names', $session) }}" hx-target="#bands-sink" hx-swap="none">
         <input type="hidden" name="shown" value="{{ $session->names_shown ? 0 : 1 }}">

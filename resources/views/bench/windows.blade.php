@@ -13,7 +13,7 @@
         <p class="maths-problem problem" role="alert"></p>
         <div class="maths-pad" role="group" aria-label="{{ __('Signs') }}">
             @foreach ($pad as [$latex, $sign, $name])
-                <button type="button" class="swatch" data-latex="{{ $latex }}" aria-label="{{ $name }}" title="{{ $name }}">{{ $sign }}</button>
+                <button type="button" class="swatch" data-latex="{{ $latex }}" title="{{ $name }}">{{ $sign }}<span class="visually-hidden"> {{ $name }}</span></button>
             @endforeach
         </div>
         <div class="maths-end">
@@ -21,4 +21,12 @@
             <button class="btn btn-go">{{ __('Put on the page') }}</button>
         </div>
     </form>
+</dialog>
+<dialog class="camera-window small-window" aria-labelledby="camera-title">
+    <h2 id="camera-title">{{ __('Take a photo') }}</h2>
+    <video class="camera-view" autoplay muted playsinline></video>
+    <div class="maths-end">
+        <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
+        <button type="button" class="btn btn-go" data-shoot><x-icon name="camera" /> {{ __('Take it') }}</button>
+    </div>
 </dialog>

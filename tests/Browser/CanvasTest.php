@@ -1,0 +1,341 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Browser\Page;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\Support\BrowserTestCase;
+
+/** Every tool, as a mouse, a finger, a stylus and a keyboard work it. */
+final class CanvasTest extends BrowserTestCase
+{
+    private const ESCAPE = "\u{E00C}";
+
+    private const CONTROL = "\u{E009}";
+
+    private const SHIFT = "\u{E008}";
+
+    private const ENTER = "\u{E007}";
+
+    private const DELETE = "\u{E017}";
+
+    private const RIGHT = "\u{E014}";
+
+    private Page $page;
+
+    private Page $teacher;
+
+    private int $made = 0;
+
+    private string $name = '';
+
+    private static int $lessons = 0;
+
+    #[TestWith(['mouse', 1280, 800])]
+    #[TestWith(['touch', 390, 844])]
+    #[TestWith(['pen', 1024, 768])]
+    public function test_every_tool_makes_what_it_says(string $pointer, int $width, int $height): void
+    {
+        $this->begin($width, $height);
+        $this->draw([[.1, .1], [.15, .2], [.2, .1], [.25, .2]], $pointer);
+        self::assertSame('stroke', $this->added()['type']);
+        $this->page->click('[data-tool=highlighter]')->click('[data-highlight="#8fd16a"]');
+        $this->draw([[.1, .25], [.2, .25], [.3, .25]], $pointer);
+        $highlight = $this->added();
+        self::assertSame(['highlight', '#8fd16a', 240], [$highlight['type'], $highlight['colour'], $highlight['width']]);
+
+        $this->page->click('[data-tool=shapes]')->click('.tray-options [data-colour="#8f2d1a"]')->click('[data-width="70"]');
+        foreach (['line', 'arrow', 'rectangle', 'ellipse', 'triangle'] as $i => $shape) {
+            $this->page->click("[data-shape={$shape}]");
+            $this->draw([[.1 + .15 * $i, .3], [.15 + .15 * $i, .4], [.2 + .15 * $i, .4]], $pointer);
+            $added = $this->added();
+            self::assertSame([$shape, '#8f2d1a', 70], [$added['type'], $added['colour'], $added['width']]);
+            self::assertEqualsWithDelta(1600, $added['w'], 60);
+        }
+        foreach (['polygon', 'curve'] as $i => $shape) {
+            $this->page->click("[data-shape={$shape}]");
+            foreach ([[.1, .45], [.2, .45], [.2, .55]] as [$x, $y]) {
+                $this->draw([[$x + .3 * $i, $y]], $pointer);
+            }
+            $this->page->click('[data-finish]');
+            $added = $this->added();
+            self::assertSame($shape, $added['type']);
+            self::assertIsArray($added['points']);
+            self::assertCount(6, $added['points']);
+        }
+
+        $this->page->click('[data-tool=stamps]')->click('[data-stamp=hammer]');
+        $this->draw([[.8, .5]], $pointer);
+        self::assertSame(['stamp', 'hammer'], array_slice(array_values($this->added()), 0, 2));
+        $this->page->click('[data-tool=note]')->click('[data-note="#cfe3f0"]');
+        $this->draw([[.05, .6]], $pointer);
+        self::assertSame(['note', '#cfe3f0'], [($note = $this->added())['type'], $note['colour']]);
+        $this->page->seen('.page-typing')->sendKeys('Mind the pivot');
+        $this->page->click('[data-tool=text]');
+        self::assertSame(['text' => 'Mind the pivot'], $this->body('change')['set']);
+        $this->draw([[.4, .7]], $pointer);
+        $this->page->seen('.page-typing')->sendKeys('span : depth = 12 : 1');
+        $this->page->click('[data-tool=maths]');
+        self::assertSame('span : depth = 12 : 1', $this->added()['text']);
+        $this->draw([[.7, .7]], $pointer);
+        $this->page->type('.maths-source', '\frac{1}{2}')->click('.maths-end .btn-go');
+        $maths = $this->added();
+        self::assertSame('\frac{1}{2}', $maths['source']);
+        self::assertMatchesRegularExpression('/^M-?\d+ -?\d+[MLQCZ\d -]+Z$/', is_string($maths['path']) ? $maths['path'] : '');
+        $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.tile') > 300, 'all of it on the grid');
+        self::assertSame([], $this->page->complaints());
+    }
+
+    public function test_the_eraser_takes_whole_lines_or_parts_of_them(): void
+    {
+        $this->begin();
+        $this->draw([[.2, .3], [.4, .3], [.6, .3], [.8, .3]], 'mouse');
+        $this->added();
+        $this->draw([[.2, .6], [.8, .6]], 'mouse');
+        $this->added();
+        $this->page->click('[data-tool=eraser]');
+        $this->draw([[.5, .5], [.5, .7]], 'mouse');
+        $this->body('remove');
+        $this->page->click('[data-rub=part]');
+        $this->draw([[.5, .2], [.5, .4]], 'pen');
+        $cuts = $this->body('cut')['cuts'];
+        self::assertIsArray($cuts);
+        self::assertCount(1, $cuts);
+        self::assertCount(2, $cuts[0]['keep']);
+        self::assertGreaterThan(20, $this->ink('.2', '.3'));
+        self::assertSame(0, $this->ink('.5', '.3'));
+        $this->page->click('#undo');
+        $this->body('withdraw');
+        self::assertGreaterThan(20, $this->ink('.5', '.3'));
+    }
+
+    public function test_objects_are_chosen_moved_turned_resized_and_ordered_by_pointer(): void
+    {
+        $this->begin();
+        $this->page->click('[data-tool=shapes]')->click('[data-shape=rectangle]');
+        $this->draw([[.2, .2], [.3, .4]], 'mouse');
+        $this->added();
+        $this->draw([[.5, .2], [.6, .4]], 'mouse');
+        $this->added();
+        $this->page->click('[data-tool=move]');
+        $this->draw([[.21, .3], [.25, .35], [.31, .4]], 'mouse');
+        $place = $this->place();
+        self::assertEqualsWithDelta(1600, $place[0], 30);
+        self::assertEqualsWithDelta(1000, $place[1], 30);
+        $this->page->draw('.knob[data-handle=se]', [[.5, .5], [4, 4], [6, 10]], 'mouse');
+        self::assertGreaterThan(11_000, $this->place()[3]);
+        $this->page->draw('.knob[data-handle=turn]', [[.5, .5], [5, 3], [9, 6]], 'mouse');
+        self::assertNotSame(0, $this->place()[2]);
+        $this->page->draw('.knob[data-handle=e]', [[.5, .5], [4, .5]], 'mouse');
+        self::assertSame(['w'], array_keys((array) $this->body('change')['set']));
+
+        $this->draw([[.02, .02], [.9, .98]], 'mouse');
+        $this->page->click('[data-chosen=group]');
+        self::assertCount(2, (array) $this->body('arrange')['targets']);
+        $this->page->click('[data-chosen=back]');
+        self::assertSame('back', $this->body('arrange')['order']);
+        $this->page->click('[data-chosen=duplicate]');
+        self::assertCount(2, (array) $this->body('add')['objects']);
+        $this->page->click('.tray-options [data-colour="#5f9a3c"]');
+        $this->page->until(fn (): bool => count($this->log($this->name)) === $this->made + 2, 'both in another colour');
+        $this->made += 2;
+        $this->page->click('[data-chosen=delete]');
+        self::assertCount(2, (array) $this->body('remove')['targets']);
+        $this->page->click('[data-select=lasso]');
+        $this->draw([[.48, .1], [.7, .1], [.7, .5], [.48, .5], [.47, .15]], 'mouse');
+        $this->page->click('[data-chosen=ungroup]');
+        self::assertSame('', $this->body('arrange')['group']);
+    }
+
+    public function test_everything_but_freehand_is_done_by_keyboard(): void
+    {
+        $this->begin();
+        $this->page->run('document.querySelector("#page-frame").focus()');
+        $this->page->press('t');
+        $this->page->seen('.page-typing')->sendKeys('by hand');
+        $this->page->press(self::ESCAPE);
+        self::assertSame('by hand', $this->added()['text']);
+        $this->page->press('s')->press(self::ENTER);
+        self::assertSame('line', $this->added()['type']);
+        $this->page->press(self::RIGHT)->press(self::SHIFT, self::RIGHT);
+        $this->made++;
+        self::assertSame([110, 0, 0, 10_000], $this->place());
+        $this->page->press(']');
+        self::assertSame(1500, $this->place()[2]);
+        $this->page->press('.');
+        self::assertSame(11_000, $this->place()[3]);
+        $this->page->press(self::CONTROL, 'd');
+        self::assertCount(1, (array) $this->body('add')['objects']);
+        $this->page->press(self::CONTROL, 'a')->press(self::CONTROL, 'g');
+        self::assertCount(3, (array) $this->body('arrange')['targets']);
+        $this->page->press(self::DELETE);
+        self::assertCount(3, (array) $this->body('remove')['targets']);
+        $this->page->press(self::CONTROL, 'z');
+        $this->body('withdraw');
+        $this->page->press(self::CONTROL, 'y');
+        $this->body('reinstate');
+        $this->page->press(self::CONTROL, 'z');
+        $this->body('withdraw');
+        $this->page->press('x');
+        $this->page->seen('.maths-source')->sendKeys('x^2'.self::ENTER);
+        self::assertSame('x^2', $this->added()['source']);
+        $this->page->press('n');
+        $this->page->seen('.page-typing');
+        self::assertSame('note', $this->added()['type']);
+        $this->page->press(self::ESCAPE)->press('a')->press(self::ENTER);
+        self::assertSame('stamp', $this->added()['type']);
+        $this->page->press('+')->press('+');
+        $this->page->until(fn (): bool => $this->page->text('.bench-percent-n') === '156 %', 'the page larger');
+        $this->page->press('0');
+        $this->page->until(fn (): bool => $this->page->text('.bench-percent-n') === '100 %', 'the whole page');
+    }
+
+    public function test_objects_are_listed_for_those_who_do_not_see_them(): void
+    {
+        $this->begin();
+        $this->page->click('[data-tool=text]');
+        $this->draw([[.1, .1]], 'mouse');
+        $this->page->seen('.page-typing')->sendKeys('F = 80 N');
+        $this->page->click('[data-tool=stamps]')->click('[data-stamp=weight]');
+        $this->draw([[.9, .9]], 'mouse');
+        $this->page->until(fn (): bool => $this->listed() === ['Text “F = 80 N”, top left', 'Stamp: Weight, bottom right'], 'both in the list');
+        $this->page->run('document.querySelectorAll(".object")[1].focus()');
+        $this->page->press(self::ENTER);
+        $this->page->press(self::DELETE);
+        $this->page->until(fn (): bool => count($this->listed()) === 1, 'one in the list');
+        self::assertSame(['Text “F = 80 N”, top left'], $this->listed());
+    }
+
+    public function test_two_fingers_move_the_page_and_once_a_stylus_was_seen_one_does(): void
+    {
+        $this->begin(1024, 768);
+        $this->page->fingers('.page-paper', [[[.4, .5], [.35, .5], [.2, .5]], [[.6, .5], [.65, .5], [.8, .5]]]);
+        $this->page->until(fn (): bool => (int) $this->page->text('.bench-percent-n') > 200, 'the page larger');
+        self::assertSame([], $this->log($this->name));
+        $this->page->click('[data-zoom=fit]');
+        $this->draw([[.3, .3], [.4, .4]], 'touch');
+        $this->added();
+        $this->draw([[.5, .3], [.6, .4]], 'pen');
+        $this->added();
+        $before = $this->page->run('return document.querySelector(".page-paper").style.transform');
+        $this->draw([[.5, .6], [.55, .65], [.6, .7]], 'touch');
+        $this->page->until(fn (): bool => $this->page->run('return document.querySelector(".page-paper").style.transform') !== $before, 'the page moved');
+        usleep(300_000);
+        self::assertCount(2, $this->log($this->name));
+    }
+
+    public function test_the_wheel_pans_and_zooms_and_what_is_drawn_then_lies_where_the_pen_was(): void
+    {
+        $this->begin();
+        $this->page->run('const f = document.querySelector("#page-frame"), b = f.getBoundingClientRect();
+            f.dispatchEvent(new WheelEvent("wheel", { deltaY: -400, ctrlKey: true, clientX: b.left + b.width / 2, clientY: b.top + b.height / 2, bubbles: true, cancelable: true }));
+            f.dispatchEvent(new WheelEvent("wheel", { deltaY: 100, bubbles: true, cancelable: true }));');
+        $this->page->until(fn (): bool => (int) $this->page->text('.bench-percent-n') > 150, 'the page larger');
+        usleep(300_000);
+        $this->page->click('[data-tool=shapes]')->click('[data-shape=line]');
+        $this->draw([[.5, .5], [.6, .6]], 'mouse');
+        $line = $this->added();
+        self::assertEqualsWithDelta(8000, $line['x'], 30);
+        self::assertEqualsWithDelta(5000, $line['y'], 30);
+        self::assertEqualsWithDelta(1600, $line['w'], 30);
+    }
+
+    public function test_shapes_keep_to_the_grid_and_to_even_angles(): void
+    {
+        $this->begin();
+        $this->page->click('#more')->click('#snap')->press(self::ESCAPE);
+        $this->page->click('[data-tool=shapes]')->click('[data-shape=rectangle]');
+        $this->draw([[.107, .203], [.306, .398]], 'mouse');
+        $box = $this->added();
+        self::assertSame([0, 0, 0, 0], [$box['x'] % 250, $box['y'] % 250, $box['w'] % 250, $box['h'] % 250]);
+    }
+
+    public function test_pages_are_added_turned_and_seen_by_the_teacher(): void
+    {
+        $this->begin();
+        $this->draw([[.2, .2], [.5, .5]], 'mouse');
+        $this->added();
+        $this->page->click('[data-add-page]');
+        $this->body('page');
+        $this->page->waitForText('.bench-page', 'Page 2 of 2');
+        self::assertSame(0, $this->inked($this->page, '#page'));
+        $this->draw([[.2, .8], [.8, .8]], 'mouse');
+        self::assertArrayHasKey('page', $this->body('add'));
+        $this->teacher->waitForText('.tile-pages', '2/2');
+        $this->teacher->click('.tile-open');
+        $this->teacher->waitForText('#closeup-pages', 'Page 1 of 2');
+        $this->page->click('[data-page-step="-1"]');
+        $this->page->until(fn (): bool => $this->inked($this->page, '#page') > 100, 'the first page');
+        $this->page->click('#more')->click('[data-empty=all]');
+        $this->body('clear');
+        self::assertSame(0, $this->inked($this->page, '#page'));
+        $this->page->click('[data-page-step="1"]');
+        $this->page->until(fn (): bool => $this->inked($this->page, '#page') > 100, 'the second page as it was');
+    }
+
+    /** The first column of the pixels at a place, in shares of the page: how many are inked in a square around it. */
+    private function ink(string $x, string $y): int
+    {
+        usleep(100_000);
+        $n = $this->page->run(<<<'JS'
+            const dry = document.querySelector('#page .page-dry'), paper = document.querySelector('#page .page-paper').getBoundingClientRect(), frame = dry.getBoundingClientRect();
+            const x = paper.left - frame.left + arguments[0] * paper.width, y = paper.top - frame.top + arguments[1] * paper.height;
+            const { data } = dry.getContext('2d').getImageData(x - 6 + (arguments[0] < .3 ? 8 : 0), y - 6, 12, 12);
+            let n = 0;
+            for (let i = 3; i < data.length; i += 4) n += data[i] > 40 ? 1 : 0;
+            return n;
+            JS, (float) $x, (float) $y);
+
+        return is_numeric($n) ? (int) $n : 0;
+    }
+
+    private function begin(int $width = 1280, int $height = 800): void
+    {
+        [$this->teacher, $code] = $this->startLesson();
+        $session = basename($this->teacher->driver->getCurrentURL());
+        $this->sql('update live_sessions set tray = ? where id = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => []], 'before' => null, 'changed' => 0]), $session]);
+        $this->name = 'Tova '.++self::$lessons;
+        $this->page = $this->join($this->name, $code, $width, $height);
+        $this->made = 0;
+    }
+
+    /** @param  list<array{float, float}|array{float, float, float}>  $points  in shares of the page */
+    private function draw(array $points, string $pointer): void
+    {
+        $this->page->draw('.page-paper', $points, $pointer);
+    }
+
+    /** @return array<string, mixed> the object that the next operation added */
+    private function added(): array
+    {
+        $object = $this->body('add')['object'];
+        self::assertIsArray($object);
+
+        return $object;
+    }
+
+    /** @return array<string, mixed> the next operation's body */
+    private function body(string $kind): array
+    {
+        return $this->latest($this->page, $this->name, $kind, ++$this->made);
+    }
+
+    /** @return list<int> where the next operation put its first target */
+    private function place(): array
+    {
+        $places = $this->body('arrange')['places'];
+        self::assertIsArray($places);
+
+        return $places[0];
+    }
+
+    /** @return list<mixed> */
+    private function listed(): array
+    {
+        $listed = $this->page->run('return [...document.querySelectorAll(".object")].map((one) => one.textContent)');
+
+        return is_array($listed) ? array_values($listed) : [];
+    }
+}

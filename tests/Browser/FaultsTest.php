@@ -76,23 +76,6 @@ final class FaultsTest extends BrowserTestCase
         }, 'ink to flow again', 20);
     }
 
-    public function test_two_tabs_of_one_seat_show_the_same_canvas(): void
-    {
-        [, $code] = $this->startLesson();
-        $student = $this->join('Otis', $code);
-        $address = $student->driver->getCurrentURL();
-        $first = $student->driver->getWindowHandle();
-        $student->driver->switchTo()->newWindow('tab');
-        $student->visit($address)->find('#page-frame[data-ready]');
-        $student->emulate(1280, 800);
-        $this->line($student, .3);
-        $student->until(fn (): bool => $this->stored('Otis') === 1, 'the stroke');
-        $second = $this->inked($student, '#page');
-        self::assertGreaterThan(100, $second);
-        $student->driver->switchTo()->window($first);
-        $student->until(fn (): bool => $this->inked($student, '#page') === $second, 'the other tab\'s stroke');
-    }
-
     public function test_without_a_socket_the_page_polls_and_says_so(): void
     {
         [$teacher, $code] = $this->startLesson();

@@ -142,7 +142,11 @@ abstract class BrowserTestCase extends TestCase
         return $found['body'] ?? [];
     }
 
-    /** How many pixels of the page are not white, on the surfaces under a selector. */
+    /**
+     * How many pixels of the page are not white, on the surfaces under a selector.
+     *
+     * @phpstan-impure
+     */
     protected function inked(Page $page, string $selector): int
     {
         $n = $page->run(<<<'JS'

@@ -13,6 +13,12 @@ final readonly class Colour implements Stringable
     {
     }
 
+    /** One that was checked when it came in. */
+    public static function kept(string $hex): self
+    {
+        return new self($hex);
+    }
+
     /** @throws UnreadableOperation */
     public static function from(string $hex): self
     {

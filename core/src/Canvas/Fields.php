@@ -134,6 +134,14 @@ final readonly class Fields
         );
     }
 
+    /** The id of an operation or an object. */
+    public function id(string $name): string
+    {
+        $id = $this->text($name);
+
+        return $this->kept ? $id : ObjectId::from($id)->value;
+    }
+
     /**
      * @return list<string>
      *

@@ -46,7 +46,7 @@ final readonly class Operation
         $layer = Layer::tryFrom($fields->text('layer')) ?? throw UnreadableOperation::missing('layer');
 
         return new self(
-            OperationId::from($json['id'] ?? null),
+            $kept ? OperationId::kept($fields->text('id')) : OperationId::from($json['id'] ?? null),
             $layer,
             $author,
             $fields->whole('at', 0, self::LATEST_MS),
@@ -77,8 +77,14 @@ final readonly class Operation
             Kind::Clear => Clear::read($body),
             Kind::Page => new AddPage,
             Kind::Backdrop => SetBackdrop::read($body),
-            Kind::Withdraw => new Withdraw(OperationId::from($body->text('target'))->value),
-            Kind::Reinstate => new Reinstate(OperationId::from($body->text('target'))->value),
+            Kind::Withdraw => new Withdraw(self::target($body)),
+            Kind::Reinstate => new Reinstate(self::target($body)),
         };
+    }
+
+    /** What undo and redo name: a whole operation, never one object of it. */
+    private static function target(Fields $body): string
+    {
+        return $body->kept ? $body->text('target') : OperationId::from($body->text('target'))->value;
     }
 }

@@ -23,6 +23,12 @@ final readonly class OperationId implements Stringable
         return new self($value);
     }
 
+    /** One that was checked when it came in. */
+    public static function kept(string $value): self
+    {
+        return new self($value);
+    }
+
     public function __toString(): string
     {
         return $this->value;

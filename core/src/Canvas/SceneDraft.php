@@ -16,8 +16,14 @@ final class SceneDraft
     /** @var array<string, Backdrop> by the page's id */
     private array $pages;
 
-    /** @var array<string, Placed> in drawing order */
+    /** @var array<string, Placed> in drawing order; what was cut up still holds its parts' place here */
     private array $placed = [];
+
+    /** @var array<string, array<string, Placed>> the parts of what was cut up, by its id */
+    private array $parts = [];
+
+    /** @var array<string, string> what each part is a part of */
+    private array $partOf = [];
 
     public function __construct(?Scene $base = null)
     {
@@ -34,52 +40,90 @@ final class SceneDraft
 
     public function placed(string $id): ?Placed
     {
-        return $this->placed[$id] ?? null;
+        if (isset($this->parts[$id])) {
+            return null;
+        }
+
+        return isset($this->partOf[$id]) ? $this->parts[$this->partOf[$id]][$id] ?? null : $this->placed[$id] ?? null;
     }
 
     /** What is called so, if this author may do something to it. */
     public function touchable(string $id, Author $author): ?Placed
     {
-        $placed = $this->placed[$id] ?? null;
+        $placed = $this->placed($id);
 
         return $placed?->mayBeTouchedBy($author) === true ? $placed : null;
     }
 
     public function replace(string $id, CanvasObject $object): void
     {
-        if (isset($this->placed[$id])) {
-            $this->placed[$id]->object = $object;
+        $placed = $this->placed($id);
+        if ($placed !== null) {
+            $placed->object = $object;
         }
     }
 
     public function take(string $id): void
     {
-        unset($this->placed[$id]);
+        if (isset($this->partOf[$id])) {
+            unset($this->parts[$this->partOf[$id]][$id]);
+        } else {
+            unset($this->placed[$id]);
+        }
     }
 
     /** @param  Closure(Placed): bool  $which */
     public function takeWhere(Closure $which): void
     {
+        $this->settle();
         $this->placed = array_filter($this->placed, static fn (Placed $placed): bool => ! $which($placed));
     }
 
-    /** @param  array<string, CanvasObject>  $parts  what stands where the object stood, by their ids */
+    /**
+     * Parts stand where the whole stood. They are put into the order only when it is asked for: that costs as much as
+     * the canvas holds, and a rub may cut a hundred times.
+     *
+     * @param  array<string, CanvasObject>  $parts  by their ids
+     */
     public function split(string $id, array $parts): void
     {
-        $before = $this->placed[$id];
-        $now = [];
-        foreach ($this->placed as $one => $placed) {
-            if ((string) $one !== $id) {
-                $now[$one] = $placed;
+        $before = $this->placed($id);
+        if ($before === null) {
+            return;
+        }
+        $this->parts[$id] = [];
+        foreach ($parts as $partId => $part) {
+            $placed = clone $before;
+            $placed->object = $part;
+            $this->parts[$id][$partId] = $placed;
+            $this->partOf[$partId] = $id;
+        }
+    }
 
-                continue;
-            }
-            foreach ($parts as $partId => $part) {
-                $now[$partId] = clone $before;
-                $now[$partId]->object = $part;
-            }
+    private function settle(): void
+    {
+        if ($this->parts === []) {
+            return;
+        }
+        $now = [];
+        foreach ($this->placed as $id => $placed) {
+            $this->lay($now, (string) $id, $placed);
         }
         $this->placed = $now;
+        $this->parts = $this->partOf = [];
+    }
+
+    /** @param  array<string, Placed>  $now */
+    private function lay(array &$now, string $id, Placed $placed): void
+    {
+        if (! isset($this->parts[$id])) {
+            $now[$id] = $placed;
+
+            return;
+        }
+        foreach ($this->parts[$id] as $partId => $part) {
+            $this->lay($now, (string) $partId, $part);
+        }
     }
 
     /** @param  list<string>  $ids which are there */
@@ -88,6 +132,7 @@ final class SceneDraft
         if ($ids === []) {
             return;
         }
+        $this->settle();
         $moving = array_intersect_key($this->placed, array_flip($ids));
         if ($order === Order::Front || $order === Order::Back) {
             $staying = array_diff_key($this->placed, $moving);
@@ -113,6 +158,7 @@ final class SceneDraft
 
     public function finish(): Scene
     {
+        $this->settle();
         $pages = $this->pages;
 
         return new Scene($pages, array_filter($this->placed, static fn (Placed $placed): bool => isset($pages[$placed->page])));

@@ -164,7 +164,7 @@ final class SceneTest extends TestCase
         self::assertSame(['b', 'a', 'c', 'd'], $order('forward', 'a'));
         self::assertSame(['c', 'a', 'b', 'd'], $order('forward', 'a', 'b'));
         self::assertSame(['a', 'b', 'c', 'd'], $order('forward', 'c', 'd'));
-        self::assertSame(['b', 'a', 'c', 'd'], $order('backward', 'a', 'b'));
+        self::assertSame(['a', 'b', 'c', 'd'], $order('backward', 'a', 'b'));
         self::assertSame(['a', 'b', 'd', 'c'], $order('backward', 'd'));
     }
 

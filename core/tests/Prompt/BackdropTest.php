@@ -63,21 +63,15 @@ final class BackdropTest extends TestCase
     public function test_axes_stand_at_nought_and_carry_their_numbers_and_labels(): void
     {
         $paths = self::drawn(self::AXES);
-        $texts = [];
-        foreach ($paths->query('//text') ?: [] as $text) {
-            $texts[] = $text->textContent;
-        }
+        $texts = self::texts($paths);
         self::assertSame(["\u{2212}4", "\u{2212}2", '2', '4', '6', '8', '10', '12', '50', '100', '150', '200', '250', '300', 'd / m', 'F / N'], $texts);
         // Nought on the x axis lies a quarter of the way from -4 to 12: 70 + 1460 / 4.
-        self::assertStringContainsString('M435 942', (string) $paths->evaluate('string(//path[2]/@d)'));
+        self::assertStringContainsString('M435 942', self::string($paths, 'string(//path[2]/@d)'));
     }
 
     public function test_a_number_line_cut_in_quarters_names_them_in_lowest_terms(): void
     {
-        $texts = [];
-        foreach (self::drawn(self::LINE)->query('//text') ?: [] as $text) {
-            $texts[] = $text->textContent;
-        }
+        $texts = self::texts(self::drawn(self::LINE));
         self::assertSame(['0', '1', '4', '1', '2', '3', '4', '1', '1', '4', '1', '2', '3', '4', '2'], $texts);
     }
 
@@ -119,5 +113,24 @@ final class BackdropTest extends TestCase
         $document->loadXML('<g>'.BackdropSvg::draw(Backdrop::read(new Fields($json)), new NoPictures).'</g>');
 
         return new DOMXPath($document);
+    }
+
+    /** @return list<string> */
+    private static function texts(DOMXPath $paths): array
+    {
+        $texts = [];
+        foreach ($paths->query('//text') ?: [] as $text) {
+            $texts[] = (string) $text->nodeValue;
+        }
+
+        return $texts;
+    }
+
+    private static function string(DOMXPath $paths, string $expression): string
+    {
+        $value = $paths->evaluate($expression);
+        self::assertIsString($value);
+
+        return $value;
     }
 }

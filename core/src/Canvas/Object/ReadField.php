@@ -19,7 +19,9 @@ final class ReadField
 
     public static function colour(Fields $fields): Colour
     {
-        return Colour::from($fields->text('colour'));
+        $hex = $fields->text('colour');
+
+        return $fields->kept ? Colour::kept($hex) : Colour::from($hex);
     }
 
     /** Of a line, in tenths of a unit. */

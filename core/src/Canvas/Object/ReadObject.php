@@ -26,14 +26,21 @@ final class ReadObject
     {
         $type = $fields->text('type');
 
+        return match ($type) {
+            Stroke::TYPE, Stroke::HIGHLIGHT => Stroke::read($fields),
+            Text::TYPE => Text::read($fields),
+            Maths::TYPE => Maths::read($fields),
+            Note::TYPE => Note::read($fields),
+            Stamp::TYPE => Stamp::read($fields),
+            Picture::TYPE => Picture::read($fields),
+            Piece::TYPE => Piece::read($fields),
+            default => self::shape($type, $fields),
+        };
+    }
+
+    private static function shape(string $type, Fields $fields): CanvasObject
+    {
         return match (true) {
-            $type === Stroke::TYPE, $type === Stroke::HIGHLIGHT => Stroke::read($fields),
-            $type === Text::TYPE => Text::read($fields),
-            $type === Maths::TYPE => Maths::read($fields),
-            $type === Note::TYPE => Note::read($fields),
-            $type === Stamp::TYPE => Stamp::read($fields),
-            $type === Picture::TYPE => Picture::read($fields),
-            $type === Piece::TYPE => Piece::read($fields),
             in_array($type, BoxShape::TYPES, true) => BoxShape::read($fields),
             in_array($type, PointShape::TYPES, true) => PointShape::read($fields),
             default => throw UnreadableOperation::unknownObject($type),

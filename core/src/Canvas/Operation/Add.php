@@ -7,7 +7,6 @@ namespace Crag\Canvas\Operation;
 use Crag\Canvas\Fields;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Operation;
-use Crag\Canvas\OperationId;
 use Crag\Canvas\SceneDraft;
 use Crag\Canvas\UnreadableOperation;
 
@@ -40,7 +39,7 @@ final readonly class Add implements Effect
      */
     public static function page(Fields $body): string
     {
-        return $body->has('page') ? OperationId::from($body->text('page'))->value : '';
+        return $body->has('page') ? $body->id('page') : '';
     }
 
     public function kind(): Kind

@@ -7,7 +7,6 @@ namespace Crag\Canvas\Operation;
 use Crag\Canvas\Fields;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Object\ReadObject;
-use Crag\Canvas\ObjectId;
 use Crag\Canvas\Operation;
 use Crag\Canvas\SceneDraft;
 use Crag\Canvas\UnreadableOperation;
@@ -24,7 +23,7 @@ final readonly class Change implements Effect
     /** @throws UnreadableOperation */
     public static function read(Fields $body): self
     {
-        return new self(ObjectId::from($body->text('target'))->value, ReadObject::settings($body->object('set')));
+        return new self($body->id('target'), ReadObject::settings($body->object('set')));
     }
 
     public function kind(): Kind

@@ -8,7 +8,6 @@ use Crag\Canvas\Fields;
 use Crag\Canvas\Ink;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Object\Stroke;
-use Crag\Canvas\ObjectId;
 use Crag\Canvas\Operation;
 use Crag\Canvas\SceneDraft;
 use Crag\Canvas\UnreadableOperation;
@@ -33,7 +32,7 @@ final readonly class Cut implements Effect
     public static function read(Fields $body): self
     {
         return new self(array_map(static fn (Fields $cut): array => [
-            'target' => ObjectId::from($cut->text('target'))->value,
+            'target' => $cut->id('target'),
             'keep' => self::keep($cut),
         ], $body->objects('cuts', self::MOST_STROKES)));
     }

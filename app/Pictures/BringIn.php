@@ -37,11 +37,11 @@ final readonly class BringIn
      */
     public function __invoke(LiveSession $session, ?Seat $seat, string $bytes): array
     {
-        $start = substr(ltrim(substr($bytes, 0, 2000), "\u{FEFF} \r\n\t"), 0, 1500);
-        if (str_starts_with($start, '<') && preg_match('/<([a-z]+:)?(ink|svg)[\s>]/', $start, $found) === 1) {
+        $xml = ltrim($bytes, "\u{FEFF} \r\n\t");
+        if (str_starts_with($xml, '<') && preg_match('/<([a-z]+:)?(ink|svg)[\s>]/', substr($xml, 0, 2000), $found) === 1) {
             return array_map(
                 static fn (Placing|Stroke $one): array => ($one instanceof Stroke ? new Placing($one) : $one)->toArray(),
-                $found[2] === 'ink' ? InkMl::read($bytes) : SvgDrawing::read($bytes),
+                $found[2] === 'ink' ? InkMl::read($xml) : SvgDrawing::read($xml),
             );
         }
         if ($seat !== null && Asset::query()->where('seat_id', $seat->id)->count() >= self::MOST_PICTURES) {

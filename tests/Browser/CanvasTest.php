@@ -33,6 +33,10 @@ final class CanvasTest extends BrowserTestCase
 
     private static int $lessons = 0;
 
+    private static string $code = '';
+
+    private static string $desk = '';
+
     #[TestWith(['mouse', 1280, 800])]
     #[TestWith(['touch', 390, 844])]
     #[TestWith(['pen', 1024, 768])]
@@ -84,7 +88,8 @@ final class CanvasTest extends BrowserTestCase
         $maths = $this->added();
         self::assertSame('\frac{1}{2}', $maths['source']);
         self::assertMatchesRegularExpression('/^M-?\d+ -?\d+[MLQCZ\d -]+Z$/', is_string($maths['path']) ? $maths['path'] : '');
-        $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.tile') > 300, 'all of it on the grid');
+        $tile = $this->watch();
+        $this->teacher->until(fn (): bool => $this->inked($this->teacher, $tile) > 300, 'all of it on the grid');
         self::assertSame([], $this->page->complaints());
     }
 
@@ -263,8 +268,9 @@ final class CanvasTest extends BrowserTestCase
         self::assertSame(0, $this->inked($this->page, '#page'));
         $this->draw([[.2, .8], [.8, .8]], 'mouse');
         self::assertArrayHasKey('page', $this->body('add'));
-        $this->teacher->waitForText('.tile-pages', '2/2');
-        $this->teacher->click('.tile-open');
+        $tile = $this->watch();
+        $this->teacher->waitForText("{$tile} .tile-pages", '2/2');
+        $this->teacher->click("{$tile} .tile-open");
         $this->teacher->waitForText('#closeup-pages', 'Page 1 of 2');
         $this->page->click('[data-page-step="-1"]');
         $this->page->until(fn (): bool => $this->inked($this->page, '#page') > 100, 'the first page');
@@ -291,14 +297,37 @@ final class CanvasTest extends BrowserTestCase
         return is_numeric($n) ? (int) $n : 0;
     }
 
+    /** A student's page; all of this class's are in one session, which begins with the first. */
     private function begin(int $width = 1280, int $height = 800): void
     {
-        [$this->teacher, $code] = $this->startLesson();
-        $session = basename($this->teacher->driver->getCurrentURL());
-        $this->sql('update live_sessions set tray = ? where id = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => []], 'before' => null, 'changed' => 0]), $session]);
+        if (self::$desk === '') {
+            [$teacher, self::$code] = $this->startLesson();
+            $session = basename($teacher->driver->getCurrentURL());
+            $this->sql('update live_sessions set tray = ? where id = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => []], 'before' => null, 'changed' => 0]), $session]);
+            self::$desk = self::$crag->address()."/return/{$session}/".$this->string('select return_key from live_sessions where id = ?', $session);
+        }
         $this->name = 'Tova '.++self::$lessons;
-        $this->page = $this->join($this->name, $code, $width, $height);
+        $this->page = $this->join($this->name, self::$code, $width, $height);
         $this->made = 0;
+    }
+
+    /** The teacher's desk, and the student's tile on it. */
+    private function watch(): string
+    {
+        $this->teacher = $this->person('teacher')->visit(self::$desk);
+        $this->teacher->find('#grid[data-ready]');
+        $place = $this->teacher->until(fn (): mixed => $this->teacher->run(
+            'return [...document.querySelectorAll(".tile")].findIndex((tile) => tile.textContent.includes(arguments[0])) + 1', $this->name,
+        ), 'the tile');
+
+        return '.tile:nth-child('.(is_int($place) ? $place : 0).')';
+    }
+
+    private function string(string $query, string $value): string
+    {
+        $found = $this->sql($query, [$value]);
+
+        return is_string($found) ? $found : '';
     }
 
     /** @param  list<array{float, float}|array{float, float, float}>  $points  in shares of the page */

@@ -35,9 +35,9 @@ final class LessonTest extends BrowserTestCase
     private function drawing(Page $teacher, Page $tamsin, Page $rafe): void
     {
         $tamsin->draw('.page-paper', self::LINE, 'pen', lift: false);
+        $teacher->waitForText('.tile:nth-child(1)', 'drawing now');
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 20, 'ink in the grid before the pen is lifted');
         self::assertSame(0, $this->stored('Tamsin'));
-        $teacher->waitForText('.tile:nth-child(1)', 'drawing now');
         $tamsin->lift('pen');
         $tamsin->waitForText('#saved', 'Saved');
         $tamsin->until(fn (): bool => $this->stored('Tamsin') === 1, 'the stroke to be stored');

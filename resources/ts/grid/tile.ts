@@ -55,7 +55,8 @@ export class Tile {
     }
 
     showState({ state, minutes, level }: StateAnswer): void {
-        if (this.drawingTimer !== 0 && state === 'quiet') {
+        // The first stroke is being drawn before the server has any.
+        if (this.drawingTimer !== 0 && (state === 'quiet' || state === 'not_started')) {
             state = 'drawing';
         }
         this.state = state;

@@ -25,6 +25,8 @@ final readonly class Tour
         sleep(12);
         $this->checks($desk);
         $this->shot($desk, 'desk');
+        $this->lead($desk);
+        $this->tools($desk);
         $this->closeUp($desk);
         $this->screen($desk, $screen);
         $this->handOut($desk);
@@ -45,21 +47,70 @@ final readonly class Tour
         $phone = $this->chrome->open(390, 844)->visit($this->class->addresses['student']);
         $this->draw($phone);
         $this->shot($phone, 'student-phone');
+        $dark = $this->chrome->open(dark: true)->visit($this->class->addresses['student']);
+        $this->draw($dark);
+        $dark->click('[data-tool=move]')->draw('.page-paper', [[.7, .7]]);
+        usleep(300_000);
+        $this->shot($dark, 'student-dark');
     }
 
     private function draw(Page $page): void
     {
         $page->find('#page-frame[data-ready]');
-        $this->line($page, [.16, .3], [.84, .3], [.84, .33], [.16, .33], [.16, .3]);
-        $this->line($page, [.33, .33], [.3, .4], [.36, .4], [.33, .33]);
-        $page->click('[data-colour="#a8452e"]');
-        $this->line($page, [.17, .14], [.17, .29]);
-        $this->line($page, [.155, .26], [.17, .29], [.185, .26]);
-        $page->click('[data-colour="#25323b"]')->click('[data-tool="text"]');
-        $page->draw('.page-paper', [[.2, .55]]);
-        $page->seen('.page-typing')->sendKeys("240 × 1 = F × 3\nF = 80 N");
-        $page->click('[data-tool="pen"]');
+        $page->click('[data-tool=shapes]')->click('[data-shape=rectangle]')->click('[data-filled]');
+        $page->draw('.page-paper', [[.14, .3], [.8, .33], [.82, .335]]);
+        $page->click('[data-tool=stamps]')->click('[data-stamp=support]')->draw('.page-paper', [[.31, .375]]);
+        $page->click('[data-tool=shapes]')->click('[data-shape=arrow]')->click('.tray-options [data-colour="#8f2d1a"]');
+        $page->draw('.page-paper', [[.15, .12], [.15, .2], [.15, .29]]);
+        $page->draw('.page-paper', [[.81, .12], [.81, .2], [.81, .29]]);
+        $page->click('[data-tool=pen]')->click('.tray-options [data-colour="#2272b5"]');
+        $this->line($page, [.15, .45], [.31, .45]);
+        $this->line($page, [.32, .45], [.81, .45]);
+        $page->click('.tray-options [data-colour="#25323b"]');
+        $this->words($page, .17, .17, '240 N');
+        $this->words($page, .76, .17, 'F');
+        $this->words($page, .2, .48, '1 m');
+        $this->words($page, .54, .48, '3 m');
+        $page->click('[data-tool=maths]')->draw('.page-paper', [[.14, .6]]);
+        $page->type('.maths-source', '240\,\text{N} \times 1\,\text{m} = F \times 3\,\text{m}')->click('.maths-end .btn-go');
+        $page->click('[data-tool=highlighter]');
+        $this->line($page, [.13, .78], [.32, .78]);
+        $this->words($page, .14, .78, 'F = 80 N');
+        $page->click('[data-tool=note]')->draw('.page-paper', [[.66, .62]]);
+        $page->seen('.page-typing')->sendKeys('Clockwise and anticlockwise must be the same');
+        $page->click('[data-tool=pen]');
         $page->waitForText('#saved', 'Saved');
+        usleep(600_000);
+    }
+
+    private function words(Page $page, float $x, float $y, string $words): void
+    {
+        $page->click('[data-tool=text]')->draw('.page-paper', [[$x, $y]]);
+        $page->seen('.page-typing')->sendKeys($words);
+        $page->press("\u{E00C}");
+    }
+
+    /** The teacher's own canvas, with pieces being made of what stands on it. */
+    private function lead(Page $desk): void
+    {
+        $desk->press('f');
+        $desk->find('#lead [data-ready]');
+        $desk->click('[data-tool=shapes]')->click('[data-shape=rectangle]')->draw('#lead .page-paper', [[.2, .4], [.5, .42], [.8, .43]]);
+        foreach (['support' => .35, 'weight' => .25, 'force' => .75] as $stamp => $x) {
+            $desk->click('[data-tool=stamps]')->click("[data-stamp={$stamp}]")->draw('#lead .page-paper', [[$x, $stamp === 'support' ? .48 : .34]]);
+        }
+        $desk->click('[data-tool=move]')->draw('#lead .page-paper', [[.25, .34]]);
+        usleep(400_000);
+        $this->shot($desk, 'lead-canvas');
+        $desk->press('f');
+    }
+
+    private function tools(Page $desk): void
+    {
+        $desk->click('#tools-button');
+        usleep(400_000);
+        $this->shot($desk, 'tools');
+        $desk->press("\u{E00C}");
     }
 
     /**
@@ -95,6 +146,10 @@ final readonly class Tour
         $desk->seen('#closeup');
         usleep(600_000);
         $this->shot($desk, 'close-up');
+        $desk->click('#replay');
+        $desk->until(fn (): bool => $desk->run('return Number(document.querySelector(".player-at").value) > 6000'), 'some of the replay', 30);
+        $this->shot($desk, 'replay');
+        $desk->click('.player-close');
     }
 
     private function screen(Page $desk, Page $screen): void

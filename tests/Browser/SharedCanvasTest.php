@@ -73,7 +73,7 @@ final class SharedCanvasTest extends BrowserTestCase
         $this->latest($page, $name, 'add', 1);
         $this->teacher->click('#tools-button')->click('#tools [value=starter]')->click('#tools .btn-go');
         $page->until(fn (): bool => ! $page->find('[data-tool=stamps]')->isDisplayed(), 'no stamps in the tray');
-        self::assertSame('pen', $page->find('#page-frame')->getAttribute('data-tool'));
+        self::assertSame('pen', $page->find('#page-frame')->getAttribute('data-using'));
         self::assertGreaterThan(50, $this->inked($page, '#page'));
         $this->sql('update live_sessions set tray = json_set(tray, \'$.changed\', 0)');
         $refused = $this->post($page, [['body' => ['object' => ['type' => 'stamp', 'stamp' => 'tick', 'x' => 100, 'y' => 100, 'size' => 60, 'colour' => '#25323b']]] + $this->stroke('not-in-the-tray', 1)]);

@@ -112,7 +112,7 @@ export class Tray {
         element('[data-filled]', this.root).setAttribute('aria-pressed', String(settings.filled));
         element('[data-finish]', this.root).hidden = !this.bench.hasUnfinishedShape;
         element('#snap').setAttribute('aria-pressed', String(settings.snap));
-        this.root.dataset.tool = settings.tool;
+        this.root.dataset.using = settings.tool;
         this.showChosen();
         const { undo, redo } = this.bench.can();
         element<HTMLButtonElement>('#undo').disabled = !undo;
@@ -223,6 +223,9 @@ export class Tray {
         } else if (button.dataset.empty !== undefined) {
             this.closeMenu();
             this.bench.empty(button.dataset.empty as 'ink' | 'all');
+        } else if (button.dataset.keys !== undefined) {
+            this.closeMenu();
+            (this.scope.querySelector('.keys-window') as HTMLDialogElement).showModal();
         } else if (button.id === 'list-objects') {
             this.closeMenu();
             element('.bench-objects').querySelector<HTMLElement>('button, ol')?.focus();

@@ -106,7 +106,7 @@ export class Workbench {
             this.selection.clear();
         }
         this.settings.tool = tool;
-        this.surface.dataset.tool = tool;
+        this.surface.dataset.using = tool;
         this.refresh();
     }
 

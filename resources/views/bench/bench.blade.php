@@ -1,6 +1,6 @@
 {{-- A canvas with its tools. $lead: whether it is the teacher's. $files: where its files are, with CANVAS and FORMAT to be put in. --}}
 <div class="stage">
-    <div class="page-frame" id="page-frame" tabindex="0" role="application" aria-label="{{ $label }}" data-tool="pen">
+    <div class="page-frame" id="page-frame" tabindex="0" role="application" aria-label="{{ $label }}" data-using="pen">
         <div id="page" class="page"></div>
     </div>
     <nav class="bench-pages" aria-label="{{ __('Pages') }}">

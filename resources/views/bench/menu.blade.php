@@ -1,5 +1,6 @@
 <div id="more-menu" class="menu" hidden>
     <button class="menu-item" id="snap" aria-pressed="false"><x-icon name="magnet" /> {{ __('Snap to the grid') }}</button>
+    <button class="menu-item" data-keys><x-icon name="keyboard" /> {{ __('Keys') }}</button>
     <button class="menu-item" id="list-objects"><x-icon name="list-ul" /> {{ __('List of objects') }}</button>
     <hr>
     <button class="menu-item" data-empty="ink" data-needs="eraser"><x-icon name="eraser" /> {{ __('Empty the page: keep pictures and pieces') }}</button>

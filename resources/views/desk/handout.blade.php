@@ -28,8 +28,10 @@
             <label class="choice"><input type="radio" name="place" value="under" checked> {{ __('Under the present work') }}</label>
             <label class="choice"><input type="radio" name="place" value="next"> {{ __('As the next prompt, on a new canvas') }}</label>
         </fieldset>
-        <p id="handout-effect" class="form-text"></p>
-        <p id="handout-problem" class="problem" role="alert"></p>
-        <button class="btn btn-go btn-lg w-100"><x-icon name="send" /> {{ __('Hand out to everybody') }}</button>
+        <div class="handout-end">
+            <p id="handout-effect" class="form-text"></p>
+            <p id="handout-problem" class="problem" role="alert"></p>
+            <button class="btn btn-go btn-lg w-100"><x-icon name="send" /> {{ __('Hand out to everybody') }}</button>
+        </div>
     </form>
 </section>

@@ -255,6 +255,46 @@ final class CanvasTest extends BrowserTestCase
         $this->draw([[.107, .203], [.306, .398]], 'mouse');
         $box = $this->added();
         self::assertSame([0, 0, 0, 0], [$box['x'] % 250, $box['y'] % 250, $box['w'] % 250, $box['h'] % 250]);
+        foreach (['line' => static fn (array $line): bool => abs($line['h']) <= 1, 'ellipse' => static fn (array $round): bool => $round['w'] === $round['h']] as $shape => $isEven) {
+            $this->page->click("[data-shape={$shape}]")->run(<<<'JS'
+                const surface = document.querySelector('#page-frame'), paper = document.querySelector('.page-paper').getBoundingClientRect();
+                const send = (type, x, y) => surface.dispatchEvent(new PointerEvent(type, { pointerId: 9, pointerType: 'mouse', button: 0, buttons: 1, shiftKey: true, clientX: paper.left + x * paper.width, clientY: paper.top + y * paper.height, bubbles: true, cancelable: true }));
+                send('pointerdown', .5, .5); send('pointermove', .6, .52); send('pointermove', .7, .53); send('pointerup', .7, .53);
+                JS);
+            $added = $this->added();
+            self::assertSame($shape, $added['type']);
+            self::assertTrue($isEven($added), (string) json_encode($added));
+        }
+    }
+
+    public function test_words_and_formulas_are_opened_again_and_changed(): void
+    {
+        $this->begin();
+        $this->page->click('[data-tool=maths]');
+        $this->draw([[.3, .3]], 'mouse');
+        $this->page->type('.maths-source', 'x^2')->click('.maths-end .btn-go');
+        $this->added();
+        $this->page->click('[data-tool=move]');
+        $this->draw([[.305, .31]], 'mouse');
+        $this->page->click('[data-chosen=edit]')->type('.maths-source', 'x^{')->click('.maths-end .btn-go');
+        $this->page->waitForText('.maths-problem', 'brace');
+        $this->page->type('.maths-source', 'x^{3}')->click('.maths-end .btn-go');
+        $set = $this->body('change')['set'];
+        self::assertIsArray($set);
+        self::assertSame('x^{3}', $set['source']);
+        self::assertArrayHasKey('path', $set);
+        $this->page->click('[data-tool=text]')->click('[data-size="52"]')->click('[data-align=middle]');
+        $this->draw([[.8, .6]], 'touch');
+        $this->page->seen('.page-typing')->sendKeys('العزم');
+        $this->page->press(self::ESCAPE);
+        $text = $this->added();
+        self::assertSame([52, 'middle', 'العزم'], [$text['size'], $text['align'], $text['text']]);
+        // What reads to the left ends where the page was tapped.
+        self::assertEqualsWithDelta(12_800, $text['x'] + $text['w'], 60);
+        $this->draw([[.79, .6]], 'mouse');
+        $this->page->seen('.page-typing')->sendKeys(' =');
+        $this->page->press(self::ESCAPE);
+        self::assertSame('العزم =', ((array) $this->body('change')['set'])['text']);
     }
 
     public function test_pages_are_added_turned_and_seen_by_the_teacher(): void

@@ -115,6 +115,15 @@ final class FaultsTest extends BrowserTestCase
         $thief->run('const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => s.send(arguments[1]);', "/live/seat/{$session}/{$own}", $forged);
         usleep(800_000);
         self::assertSame(0, $this->inked($teacher, '.tile:nth-child(1)'));
+
+        // What cannot be drawn is let go, and the tile goes on.
+        $mine = ['k' => $this->sql('select ink_key from seats where id = ?', [$own]), 'c' => $this->sql('select id from canvases where seat_id = ?', [$own])];
+        $broken = array_map(static fn (array $object): string => (string) json_encode($mine + ['o' => 'broken-object', 't' => $object]), [
+            ['type' => 'polygon'], ['type' => 'curve', 'points' => 'none', 'colour' => 7], ['type' => 'text', 'text' => 5], ['type' => 'picture', 'asset' => '../desk'],
+        ]);
+        $thief->run('const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => arguments[1].forEach((one) => s.send(one));', "/live/seat/{$session}/{$own}", $broken);
+        $this->line($thief, .5);
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(2)') > 50, 'a stroke drawn after the mischief');
     }
 
     private function line(Page $page, float $y): void

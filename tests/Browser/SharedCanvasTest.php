@@ -106,8 +106,25 @@ final class SharedCanvasTest extends BrowserTestCase
         $page->click('#more')->click('[data-empty=all]');
         $this->latest($page, $name, 'clear', 3);
         self::assertGreaterThan(100, $this->inked($page, '#page'));
+        $page->run('[...document.querySelectorAll(".object")].find((one) => one.textContent.includes("Stack")).click()');
+        self::assertSame('Weight stack', $this->object($this->latest($page, $name, 'add', 4))['alt']);
         $late = $this->join('Late '.++self::$students, $this->code);
         $late->until(fn (): bool => $late->run('return document.querySelectorAll(".object").length') === 3, 'the late-comer\'s pieces');
+    }
+
+    public function test_what_the_teacher_locks_stays_until_it_is_unlocked(): void
+    {
+        $this->teacher->press('f');
+        $this->teacher->find('#lead [data-ready]');
+        $this->teacher->click('[data-tool=shapes]')->draw('#lead .page-paper', [[.2, .3], [.5, .3], [.8, .3]]);
+        $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[.5, .3]]);
+        $this->teacher->click('[data-chosen=lock]')->draw('#lead .page-paper', [[.5, .3], [.5, .6]]);
+        $this->teacher->click('[data-tool=eraser]')->draw('#lead .page-paper', [[.5, .2], [.5, .4]]);
+        $this->teacher->waitForText('#lead-saved', 'Saved');
+        self::assertSame('backdrop add arrange', $this->leadKinds());
+        $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[.5, .3]]);
+        $this->teacher->click('[data-chosen=lock]')->press("\u{E017}");
+        $this->teacher->until(fn (): bool => $this->leadKinds() === 'backdrop add arrange arrange remove', 'unlocked and deleted');
     }
 
     public function test_pictures_come_from_files_the_clipboard_a_drop_and_the_camera(): void
@@ -214,6 +231,19 @@ final class SharedCanvasTest extends BrowserTestCase
         $name = 'Student '.++self::$students;
 
         return [$this->join($name, $this->code), $name];
+    }
+
+    /**
+     * What was done on the lead canvas.
+     *
+     * @phpstan-impure
+     */
+    private function leadKinds(): string
+    {
+        $session = basename($this->teacher->driver->getCurrentURL());
+        $kinds = $this->sql("select group_concat(kind, ' ') from (select kind from operations where live_session_id = ? and canvas_id in (select id from canvases where seat_id is null) order by n)", [$session]);
+
+        return is_string($kinds) ? $kinds : '';
     }
 
     private function canvas(Page $page): string

@@ -1,4 +1,5 @@
 import { describe } from '../canvas/describe';
+import { isStack } from '../canvas/tools/select';
 import type { Workbench } from '../canvas/workbench';
 import { element, fill } from '../page';
 import type { Tray } from './tray';
@@ -18,7 +19,7 @@ export class Panel {
         private readonly tray: () => Tray,
     ) {
         this.list = element('.bench-objects ol', root);
-        root.addEventListener('click', (event) => this.pressed((event.target as Element).closest('button')));
+        root.addEventListener('click', (event) => this.pressed((event.target as Element).closest('button'), event.shiftKey || event.ctrlKey));
         const before = bench.view.moved;
         bench.view.moved = () => {
             before();
@@ -65,7 +66,7 @@ export class Panel {
                 button.textContent = words;
             }
             button.setAttribute('aria-pressed', String(bench.selection.ids.has(id)));
-            button.disabled = !bench.selection.mayMove(placed);
+            button.disabled = !bench.selection.mayMove(placed) && !isStack(placed);
             if (list.children[i] !== item) {
                 list.insertBefore(item, list.children[i] ?? null);
             }
@@ -74,7 +75,8 @@ export class Panel {
         list.dataset.empty = bench.words.no_objects;
     }
 
-    private pressed(button: HTMLElement | null): void {
+    /** With Shift or Control, one more is chosen. From a stack a copy is taken. */
+    private pressed(button: HTMLElement | null, more: boolean): void {
         const { bench } = this;
         if (button === null) {
             return;
@@ -88,8 +90,16 @@ export class Panel {
         } else if (zoom !== undefined) {
             zoom === 'fit' ? bench.view.seeAll() : bench.view.zoomBy(zoom === 'in' ? 1.25 : 0.8);
         } else if (id !== undefined && this.tray().has('move')) {
+            const chosen = more ? [...bench.selection.ids] : [];
             this.tray().choose('move');
-            bench.selection.choose([id]);
+            const placed = bench.view.log.scene.objects.get(id)!;
+            if (isStack(placed)) {
+                bench.takeCopy(placed, [60, 60]);
+            } else if (chosen.includes(id)) {
+                bench.selection.choose(chosen.filter((one) => one !== id));
+            } else {
+                bench.selection.choose([...chosen, id]);
+            }
             this.showList();
         }
     }

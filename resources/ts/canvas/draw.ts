@@ -40,9 +40,12 @@ export function drawPlaced(context: CanvasRenderingContext2D, placed: Placed, pa
         return;
     }
     context.save();
-    context.transform(...matrixOf(placed.place));
-    drawObject(context, placed.object, palette, thinnest / (placed.place[3] / 10000));
-    context.restore();
+    try {
+        context.transform(...matrixOf(placed.place));
+        drawObject(context, placed.object, palette, thinnest / (placed.place[3] / 10000));
+    } finally {
+        context.restore();
+    }
 }
 
 export function drawObject(context: CanvasRenderingContext2D, object: CanvasObject, palette: Palette, thinnest = 0): void {

@@ -1,4 +1,4 @@
-import type { Operation, Placed } from './model';
+import { placings, type Operation, type Placed } from './model';
 import { apply, emptyScene, fold, readScene, type KeptScene, type Scene } from './scene';
 
 /** One canvas's log as this page knows it: what the server has, in its order, then what is still on its way. */
@@ -76,10 +76,9 @@ export class Log {
             if (change === 'refold' || operation.kind === 'withdraw' || operation.kind === 'reinstate') {
                 refold = true;
             } else if (!refold) {
-                const before = this.scene.objects.size;
                 apply(this.scene, operation);
                 if (operation.kind === 'add') {
-                    fresh.push(...[...this.scene.objects.values()].slice(before));
+                    fresh.push(...placings(operation.id, operation.body).map(([id]) => this.scene.objects.get(id)!));
                 } else {
                     redraw = true;
                 }

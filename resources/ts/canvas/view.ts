@@ -1,5 +1,5 @@
 import { around, overlaps, pageBox } from './bounds';
-import { drawObject, drawPlaced, growStroke, type Palette } from './draw';
+import { drawPlaced, growStroke, type Palette } from './draw';
 import { Log } from './log';
 import { HEIGHT, WIDTH, type Backdrop, type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from './model';
 import { mayTouch, type KeptScene } from './scene';
@@ -303,15 +303,21 @@ export class View {
         this.wetInk.forEach((stroke) => stroke.page === this.page && growStroke(this.wet, stroke, 0, this.thinnestUnits));
         this.wetObjects.forEach(({ object, page }, id) => {
             const place = this.log.scene.objects.get(id)?.place;
-            if (page !== this.page) {
-                return;
-            }
-            if (place === undefined) {
-                drawObject(this.wet, object, this.palette, this.thinnestUnits);
-            } else {
-                this.drawOn(this.wet, { layer: 'student', page, object, place });
+            if (page === this.page) {
+                this.drawUnchecked(id, { layer: 'student', page, object, place });
             }
         });
+    }
+
+    /** What comes over the socket was checked by nobody: what cannot be drawn is let go, and the rest of the page stays. */
+    private drawUnchecked(id: string, placed: Placed): void {
+        this.wet.save();
+        try {
+            this.drawOn(this.wet, placed);
+        } catch {
+            this.wetObjects.delete(id);
+        }
+        this.wet.restore();
     }
 
     /** The camera has moved: drawn anew at once where that is quick; else the picture is moved, and drawn when it rests. */

@@ -1,9 +1,9 @@
-import { post, sendFile } from '../live/http';
+import { HttpProblem, post, sendFile } from '../live/http';
 import type { WetSender } from '../live/wet';
 import { listenToGestures, type Tool } from './gestures';
 import { keepCopy, readCopy, regrouped } from './clipboard';
 import { MathsWindow } from './maths';
-import { HEIGHT, TENTHS, WIDTH, newId, type CanvasObject, type Kind, type Operation, type Placing, type Stamp } from './model';
+import { HEIGHT, TENTHS, WIDTH, newId, type CanvasObject, type Kind, type Operation, type Placed, type Placing, type Stamp } from './model';
 import { placeAfter } from './place';
 import { Selection } from './selection';
 import { snapped } from './snap';
@@ -172,6 +172,13 @@ export class Workbench {
         this.selection.choose(objects.map((_, i) => `${id}.${i}`));
     }
 
+    /** A copy off a stack, moved so far. */
+    takeCopy({ object, place }: Placed, by: [number, number]): void {
+        const id = newId();
+        this.make('add', { object: { ...object, stack: false } as CanvasObject, place: placeAfter(place, { by }) }, id);
+        this.selection.choose([id]);
+    }
+
     can(): { undo: boolean; redo: boolean } {
         const { undo, redo } = history(this.view.log.all(), this.layer);
         const older = this.view.log.hasOlder;
@@ -330,7 +337,7 @@ export class Workbench {
             }
             this.addCopies(objects, [0, 0]);
         } catch (problem) {
-            this.around.say((problem as Error).message);
+            this.around.say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.words.unreachable);
         }
     }
 

@@ -21,6 +21,8 @@ export interface StateAnswer {
 
 export type StateWords = Record<string, string>;
 
+/** What can be shown before it is stored: nothing that would make this page ask for a picture. */
+const SHOWN_WET = new Set(['text', 'note', 'line', 'arrow', 'rectangle', 'ellipse', 'triangle', 'polygon', 'curve']);
 /** A stroke whose dry form never came is let go after so long. */
 const WET_LIFE_MS = 15_000;
 
@@ -148,7 +150,7 @@ function pageOf(view: View, { body }: Operation): string | undefined {
 export function showWet(view: View, { o, s, p, t, x, g }: WetInk): void {
     if (x === 1) {
         view.dropWet(o);
-    } else if (t !== undefined) {
+    } else if (t !== undefined && SHOWN_WET.has(t.type)) {
         view.putWet(o, t, g ?? '');
     } else if (s !== undefined && p !== undefined) {
         view.growWet(o, s[2] === 1 ? 'highlight' : 'stroke', s[0], s[1], decodeInk(p), g ?? '');

@@ -1,7 +1,7 @@
 import { around, pageBox } from '../bounds';
 import type { Point, Tool } from '../gestures';
 import { inside, touches } from '../hit';
-import { newId, type Placed } from '../model';
+import type { Placed } from '../model';
 import { placeAfter } from '../place';
 import { snapped } from '../snap';
 import type { Workbench } from '../workbench';
@@ -29,7 +29,7 @@ export class SelectTool implements Tool {
         if (hit !== null && isStack(hit[1])) {
             this.does = 'drag';
             selection.clear();
-            this.copy = { ...hit[1], object: { ...hit[1].object, stack: false } as Placed['object'], layer: this.bench.layer, group: undefined };
+            this.copy = hit[1];
             return;
         }
         if (hit === null) {
@@ -78,9 +78,7 @@ export class SelectTool implements Tool {
         } else if (this.copy !== null) {
             bench.view.land();
             const by: [number, number] = moved ? this.by(at) : [30, 30];
-            const id = newId();
-            bench.make('add', { object: this.copy.object, place: placeAfter(this.copy.place, { by }) }, id);
-            bench.selection.choose([id]);
+            bench.takeCopy(this.copy, by);
         } else if (moved) {
             bench.selection.land();
         } else {
@@ -138,6 +136,6 @@ export class SelectTool implements Tool {
     }
 }
 
-function isStack({ object }: Placed): boolean {
+export function isStack({ object }: Placed): boolean {
     return object.type === 'piece' && object.stack;
 }

@@ -84,7 +84,7 @@ function alone(event: KeyboardEvent, bench: Workbench, tray: Tray): boolean {
 function tool(name: ToolName, bench: Workbench, tray: Tray): void {
     tray.choose(name);
     if (name === 'text' || name === 'note' || name === 'maths') {
-        bench.tapMiddle();
+        bench.putting.tapMiddle();
     } else if (name === 'picture') {
         tray.askForFile();
     }
@@ -97,7 +97,7 @@ function enter(bench: Workbench): void {
     } else if (bench.selection.ids.size === 1) {
         bench.open(only);
     } else if (['shapes', 'stamps', 'text', 'note', 'maths'].includes(bench.settings.tool)) {
-        bench.tapMiddle();
+        bench.putting.tapMiddle();
     }
 }
 

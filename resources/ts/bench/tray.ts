@@ -141,7 +141,7 @@ export class Tray {
             this.camera ??= new CameraWindow(this.scope);
             const picture = await this.camera.take();
             if (picture !== null) {
-                await this.bench.bringIn(picture);
+                await this.bench.incoming.bringIn(picture);
             }
         } catch {
             this.bench.say(this.bench.words.no_camera);
@@ -153,7 +153,7 @@ export class Tray {
         const { selection } = this.bench;
         const [only] = selection.ids;
         const actions: Record<string, () => void> = {
-            duplicate: () => selection.duplicate(), copy: () => this.bench.copy(), paste: () => this.bench.paste(),
+            duplicate: () => selection.duplicate(), copy: () => this.bench.incoming.copy(), paste: () => this.bench.incoming.paste(),
             front: () => selection.order('front'), forward: () => selection.order('forward'),
             backward: () => selection.order('backward'), back: () => selection.order('back'),
             group: () => selection.group(), ungroup: () => selection.ungroup(), delete: () => selection.remove(),
@@ -193,7 +193,7 @@ export class Tray {
             this.set(choice, dataset[choice]!);
             // A keyboard's press has no place to tap next: the shape or stamp appears where it can be moved from.
             if (event.detail === 0 && (choice === 'shape' || choice === 'stamp')) {
-                this.bench.tapMiddle();
+                this.bench.putting.tapMiddle();
             }
         } else if (dataset.chosen !== undefined) {
             this.chosen(dataset.chosen);
@@ -242,7 +242,7 @@ export class Tray {
             return;
         }
         if (byKey && ['text', 'maths', 'note'].includes(tool)) {
-            this.bench.tapMiddle();
+            this.bench.putting.tapMiddle();
         }
     }
 
@@ -251,7 +251,7 @@ export class Tray {
         const file = field.files?.[0];
         field.value = '';
         if (file !== undefined) {
-            void this.bench.bringIn(file);
+            void this.bench.incoming.bringIn(file);
         }
     }
 

@@ -1,7 +1,8 @@
 import { around, overlaps, pageBox } from './bounds';
 import { drawPlaced, growStroke, type Palette } from './draw';
 import { Log } from './log';
-import { HEIGHT, WIDTH, type Backdrop, type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from './model';
+import { HEIGHT, WIDTH, type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from './model';
+import { Paper } from './paper';
 import { mayTouch, type KeptScene } from './scene';
 
 /** Where the page stands in the frame: CSS pixels for each unit, and where its top left corner is. */
@@ -32,13 +33,9 @@ export class View {
     moved: () => void = () => undefined;
     private readonly wetObjects = new Map<string, { object: CanvasObject; page: string }>();
     private readonly hidden = new Set<string>();
-    private readonly paper: HTMLElement;
-    private readonly backdrop: HTMLImageElement;
-    /** A backdrop with writing on it stands in the page itself: a picture cannot use the page's fonts. */
-    private readonly lettered: HTMLElement;
+    private readonly paper: Paper;
     private readonly dry: CanvasRenderingContext2D;
     private readonly wet: CanvasRenderingContext2D;
-    private shownBackdrop = '';
     private isFitted = true;
     private drawnWith: Camera = this.camera;
     private drawingTook = 0;
@@ -56,20 +53,10 @@ export class View {
         private readonly thinnest = 0,
     ) {
         this.palette = { stamps, picture: (asset) => this.picture(asset) };
-        this.paper = document.createElement('div');
-        this.paper.className = 'page-paper';
-        this.backdrop = document.createElement('img');
-        this.backdrop.alt = '';
-        this.backdrop.className = 'page-backdrop';
-        this.backdrop.hidden = true;
-        this.backdrop.draggable = false;
-        this.lettered = document.createElement('div');
-        this.lettered.className = 'page-lettered';
-        this.lettered.setAttribute('aria-hidden', 'true');
-        this.paper.append(this.backdrop, this.lettered);
+        this.paper = new Paper(assets);
         this.dry = this.surface('page-dry');
         this.wet = this.surface('page-wet');
-        frame.replaceChildren(this.paper, this.dry.canvas, this.wet.canvas);
+        frame.replaceChildren(this.paper.root, this.dry.canvas, this.wet.canvas);
     }
 
     /** Fits the surfaces to the frame. A page that was seen whole is seen whole again. */
@@ -273,7 +260,7 @@ export class View {
         const began = performance.now();
         window.clearTimeout(this.restTimer);
         this.restTimer = 0;
-        this.showBackdrop(this.log.scene.pages.get(this.page) ?? { kind: 'blank' });
+        this.paper.show(this.log.scene.pages.get(this.page) ?? { kind: 'blank' });
         this.drawnWith = this.camera;
         this.place();
         this.clear(this.dry);
@@ -342,7 +329,7 @@ export class View {
     /** Puts paper and surfaces where the camera sees them; the surfaces were drawn with `drawnWith`. */
     private place(): void {
         const { scale, x, y } = this.camera;
-        this.paper.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
+        this.paper.root.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
         const by = scale / this.drawnWith.scale;
         const moved = this.camera === this.drawnWith
             ? ''
@@ -409,45 +396,4 @@ export class View {
         }
         return picture.complete && picture.naturalWidth > 0 ? picture : null;
     }
-
-    private showBackdrop(backdrop: Backdrop): void {
-        const source = backdropAddress(backdrop, this.assets);
-        if (source !== this.shownBackdrop) {
-            this.shownBackdrop = source;
-            const hasLetters = LETTERED.includes(backdrop.kind);
-            this.backdrop.hidden = source === '' || hasLetters;
-            this.lettered.replaceChildren();
-            if (hasLetters) {
-                void lettered(source).then((svg) => source === this.shownBackdrop && this.lettered.replaceChildren(svg));
-            } else if (source !== '') {
-                this.backdrop.src = source;
-            }
-        }
-    }
-}
-
-const LETTERED = ['axes', 'number-line'];
-const drawings = new Map<string, Promise<Node>>();
-
-/** A drawing of the server's own as part of the page; each is asked for once. */
-async function lettered(source: string): Promise<Node> {
-    let drawing = drawings.get(source);
-    if (drawing === undefined) {
-        drawing = fetch(source)
-            .then((answer) => answer.text())
-            .then((text) => new DOMParser().parseFromString(text, 'image/svg+xml').documentElement);
-        drawing.catch(() => drawings.delete(source));
-        drawings.set(source, drawing);
-    }
-    return (await drawing).cloneNode(true);
-}
-
-/** Where the picture of a backdrop is; nowhere for blank paper. */
-export function backdropAddress({ kind, asset, ...settings }: Backdrop, assets: string): string {
-    if (kind === 'picture') {
-        return `${assets}/${asset}`;
-    }
-    const query = new URLSearchParams({ kind });
-    Object.entries(settings).forEach(([name, value]) => query.set(name, String(value)));
-    return kind === 'blank' ? '' : `/backdrop.svg?${query}`;
 }

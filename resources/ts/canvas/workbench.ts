@@ -1,12 +1,13 @@
-import { HttpProblem, post, sendFile } from '../live/http';
+import { post } from '../live/http';
 import type { WetSender } from '../live/wet';
+import { regrouped } from './clipboard';
 import { listenToGestures, type Tool } from './gestures';
-import { keepCopy, readCopy, regrouped } from './clipboard';
+import { Incoming } from './incoming';
 import { MathsWindow } from './maths';
-import { HEIGHT, TENTHS, WIDTH, newId, type CanvasObject, type Kind, type Operation, type Placed, type Placing, type Stamp } from './model';
+import { TENTHS, newId, type CanvasObject, type Kind, type Operation, type Placed, type Placing } from './model';
 import { placeAfter } from './place';
+import { Putting } from './putting';
 import { Selection } from './selection';
-import { snapped } from './snap';
 import { history } from './scene';
 import { EraserTool } from './tools/eraser';
 import { InkTool } from './tools/ink';
@@ -48,7 +49,8 @@ export class Workbench {
     /** Milliseconds that the server's clock is ahead of this device's. */
     clockAhead = 0;
     private older = { undo: false, redo: false };
-    private readonly maths: MathsWindow;
+    readonly putting: Putting;
+    readonly incoming: Incoming;
     private readonly shape: ShapeTool;
     private readonly tools: Record<ToolName, Tool | null>;
     private lastTap: [string | null, number] = [null, 0];
@@ -63,8 +65,8 @@ export class Workbench {
             type: (id, object) => this.showWet(id, object),
             operation: (kind, id, body) => this.make(kind, body, id),
         });
-        this.maths = new MathsWindow(root);
         this.selection = new Selection(this);
+        this.putting = new Putting(this, new MathsWindow(root));
         this.shape = new ShapeTool(this);
         const ink = new InkTool(this);
         const tap = new TapTool(this);
@@ -79,7 +81,7 @@ export class Workbench {
         listenToGestures(this.surface, this.view, () => this.tools[this.settings.tool]);
         new ResizeObserver(() => this.view.fit()).observe(this.surface);
         this.view.fit();
-        this.listenToClipboard();
+        this.incoming = new Incoming(this, around.bringIn);
     }
 
     get layer(): WorkbenchSettings['layer'] {
@@ -218,39 +220,6 @@ export class Workbench {
         this.around.changed();
     }
 
-    /** A tap with a tool that puts one thing there. */
-    tap(x: number, y: number): void {
-        const { tool, colour, size, align, note, stamp, snap } = this.settings;
-        if (snap && tool !== 'text') {
-            [x, y] = snapped(this.view.log.scene.pages.get(this.view.page) ?? { kind: 'blank' }, x, y);
-        }
-        [x, y] = [Math.max(0, Math.min(WIDTH, x)), Math.max(0, Math.min(HEIGHT, y))];
-        const at = { x: Math.round(x * TENTHS), y: Math.round(y * TENTHS) };
-        if (tool === 'text') {
-            this.typing.begin(x, y, { colour, size, align });
-        } else if (tool === 'note') {
-            const id = newId();
-            const [w, h] = [2600, 1800];
-            this.add({ type: 'note', x: Math.min(at.x, WIDTH * TENTHS - w), y: Math.min(at.y, HEIGHT * TENTHS - h), w, h, size: 26, colour: note, text: '' }, id);
-            this.typing.edit(id);
-        } else if (tool === 'stamps') {
-            this.add({ type: 'stamp', stamp, ...at, size: 90, colour } satisfies Stamp);
-        } else if (tool === 'maths') {
-            void this.writeMaths(at.x, at.y);
-        }
-    }
-
-    /** The same without a pointer: in the middle of what is to be seen. */
-    tapMiddle(): void {
-        const box = this.surface.getBoundingClientRect();
-        const [x, y] = this.view.toPage(box.left + box.width * 0.4, box.top + box.height * 0.4);
-        if (this.settings.tool === 'shapes') {
-            this.addShape(x, y);
-        } else {
-            this.tap(x, y);
-        }
-    }
-
     /** A second tap on an object soon after the first opens what can be edited. */
     edit(id: string | null, ms: number): void {
         const [before, at] = this.lastTap;
@@ -270,7 +239,7 @@ export class Workbench {
             this.selection.clear();
             this.typing.edit(id);
         } else if (placed.object.type === 'maths') {
-            void this.rewriteMaths(id, placed.object.source);
+            void this.putting.rewriteMaths(id, placed.object.source);
         }
     }
 
@@ -308,39 +277,6 @@ export class Workbench {
         }
     }
 
-    copy(event: ClipboardEvent | null = null): void {
-        keepCopy(this.selection.placings(), event);
-    }
-
-    cut(event: ClipboardEvent | null = null): void {
-        this.copy(event);
-        this.selection.remove();
-    }
-
-    paste(clip: string | null = null): void {
-        this.addCopies(readCopy(clip), [30, 30]);
-    }
-
-    /** A picture, a drawing or ink from outside. */
-    async bringIn(file: Blob, x?: number, y?: number): Promise<void> {
-        const { canvas } = this;
-        this.around.say(this.words.bringing);
-        try {
-            const { objects } = await sendFile<{ objects: Placing[] }>(this.around.bringIn, file);
-            this.around.say('');
-            if (canvas !== this.canvas) {
-                return;
-            }
-            const [only] = objects;
-            if (objects.length === 1 && only.object.type === 'picture' && x !== undefined && y !== undefined) {
-                only.object = { ...only.object, x: Math.round(x * TENTHS - only.object.w / 2), y: Math.round(y * TENTHS - only.object.h / 2) };
-            }
-            this.addCopies(objects, [0, 0]);
-        } catch (problem) {
-            this.around.say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.words.unreachable);
-        }
-    }
-
     /** What is chosen becomes pieces on every canvas of a prompt. Resolves to how many canvases got them. */
     async handOutPieces(address: string, alt: string, how: 'move' | 'locked' | 'stack'): Promise<number> {
         const objects = this.selection.placings().map(({ object, place }, i, all) => ({
@@ -351,37 +287,6 @@ export class Workbench {
             ...(place && { place }),
         }));
         return (await post<{ canvases: number }>(address, { objects })).canvases;
-    }
-
-    private addShape(x: number, y: number): void {
-        const { shape, colour, width, filled } = this.settings;
-        const [left, top] = [Math.round(x * TENTHS), Math.round(y * TENTHS)];
-        const id = newId();
-        if (shape === 'polygon' || shape === 'curve') {
-            const points = [left, top, left + 2000, top, left + 2400, top + 1400, left + 1000, top + 2000];
-            this.add({ type: shape, points, colour, width, filled }, id);
-        } else {
-            this.add({ type: shape, x: left, y: top, w: 3000, h: shape === 'line' || shape === 'arrow' ? 0 : 2000, colour, width, filled }, id);
-        }
-        this.choose('move');
-        this.selection.choose([id]);
-    }
-
-    private async writeMaths(x: number, y: number): Promise<void> {
-        const made = await this.maths.ask();
-        if (made !== null) {
-            const { colour, size } = this.settings;
-            this.add({ type: 'maths', x, y, size: Math.max(40, size), colour, ...made });
-        }
-        this.surface.focus();
-    }
-
-    private async rewriteMaths(id: string, source: string): Promise<void> {
-        const made = await this.maths.ask(source);
-        if (made !== null && made.source !== source) {
-            this.make('change', { target: id, set: { ...made } });
-        }
-        this.surface.focus();
     }
 
     private async takeWhole(): Promise<void> {
@@ -398,54 +303,6 @@ export class Workbench {
             }
         } catch {
             this.around.say(this.words.unreachable);
-        }
-    }
-
-    private listenToClipboard(): void {
-        const elsewhere = (event: Event): boolean =>
-            this.surface.offsetParent === null || (event.target instanceof Element && event.target.closest('input, textarea, dialog') !== null);
-        document.addEventListener('copy', (event) => {
-            if (!elsewhere(event) && !this.selection.isEmpty) {
-                event.preventDefault();
-                this.copy(event);
-            }
-        });
-        document.addEventListener('cut', (event) => {
-            if (!elsewhere(event) && !this.selection.isEmpty) {
-                event.preventDefault();
-                this.cut(event);
-            }
-        });
-        document.addEventListener('paste', (event) => {
-            if (elsewhere(event)) {
-                return;
-            }
-            event.preventDefault();
-            const file = [...(event.clipboardData?.files ?? [])][0];
-            const text = event.clipboardData?.getData('text/plain') ?? '';
-            if (file !== undefined) {
-                void this.bringIn(file);
-            } else if (text !== '' && !text.startsWith('crag:')) {
-                this.pasteText(text);
-            } else {
-                this.paste(text);
-            }
-        });
-        this.surface.addEventListener('dragover', (event) => event.preventDefault());
-        this.surface.addEventListener('drop', (event) => {
-            event.preventDefault();
-            const file = event.dataTransfer?.files[0];
-            if (file !== undefined) {
-                void this.bringIn(file, ...this.view.toPage(event.clientX, event.clientY));
-            }
-        });
-    }
-
-    private pasteText(text: string): void {
-        const { colour, size, align } = this.settings;
-        const words = wrap(text.slice(0, 1500).trim(), size, WIDTH * 0.7);
-        if (words !== '') {
-            this.add({ type: 'text', x: 2000, y: 2000, w: WIDTH * 7, size, colour, align, fixed: true, text: words });
         }
     }
 }

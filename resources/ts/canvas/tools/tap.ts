@@ -42,7 +42,7 @@ export class TapTool implements Tool {
     private tap({ x, y }: Point): void {
         const { tool } = this.bench.settings;
         if (tool === 'stamps') {
-            this.bench.tap(x, y);
+            this.bench.putting.tap(x, y);
             return;
         }
         let there: string | null = null;
@@ -52,7 +52,7 @@ export class TapTool implements Tool {
             }
         }
         if (there === null) {
-            this.bench.tap(x, y);
+            this.bench.putting.tap(x, y);
         } else {
             this.bench.open(there);
         }

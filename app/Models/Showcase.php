@@ -9,11 +9,12 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * One canvas as it was when it was chosen.
+ * One page of a canvas as it was when it was chosen.
  *
  * @property string $id
  * @property string $live_session_id
  * @property string $canvas_id
+ * @property string $page  which of its pages
  * @property int $at_operation
  * @property bool $named
  * @property Canvas $canvas

@@ -27,13 +27,14 @@ final readonly class Shown
         });
     }
 
-    /** Shows a canvas as it is now. */
-    public function canvas(LiveSession $session, Canvas $canvas, bool $named): void
+    /** Shows a page of a canvas as it is now. */
+    public function canvas(LiveSession $session, Canvas $canvas, bool $named, string $page = ''): void
     {
-        DB::transaction(function () use ($session, $canvas, $named): void {
+        DB::transaction(function () use ($session, $canvas, $named, $page): void {
             $showcase = Showcase::query()->create([
                 'live_session_id' => $session->id,
                 'canvas_id' => $canvas->id,
+                'page' => $page,
                 'at_operation' => $canvas->operation_count,
                 'named' => $named,
             ]);

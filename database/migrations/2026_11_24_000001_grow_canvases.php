@@ -37,6 +37,11 @@ return new class extends Migration
             $table->text('pieces')->default('[]');
         });
 
+        Schema::table('showcases', function (Blueprint $table): void {
+            // Which of the canvas's pages: the id of the operation that added it, nothing for the first.
+            $table->string('page', 32)->default('');
+        });
+
         Schema::table('assets', function (Blueprint $table): void {
             // Whose it is; null for the teacher's, which the whole class may see.
             $table->foreignUlid('seat_id')->nullable()->constrained()->cascadeOnDelete();

@@ -51,6 +51,11 @@ export class CloseUp {
         this.freshen();
     }
 
+    /** The page of a tile's canvas that the teacher is looking at. */
+    pageOf(tile: Tile): string {
+        return (tile === this.tile ? this.view! : tile.view).page;
+    }
+
     /** The state, the check and the pages as the tile has them. */
     freshen(): void {
         if (this.tile === null) {

@@ -250,7 +250,7 @@ function check(tile: Tile, level: number | null): void {
 
 function show(tile: Tile, named = false): void {
     if (tile.seat.canvas !== null) {
-        void tell(post(`${page.address}/showcase`, { canvas: tile.seat.canvas, named }));
+        void tell(post(`${page.address}/showcase`, { canvas: tile.seat.canvas, named, page: closeUp.pageOf(tile) }));
     }
 }
 

@@ -31,7 +31,9 @@ final class ScreenController
     public function showcase(Request $request, LiveSession $session): Response
     {
         $canvas = $session->canvases()->findOrFail($request->input('canvas'));
-        $this->shown->canvas($session, $canvas, $request->boolean('named'));
+        $page = $request->string('page')->toString();
+        abort_unless(isset($canvas->scene()->pages[$page]), 422, __('That canvas has no such page.'));
+        $this->shown->canvas($session, $canvas, $request->boolean('named'), $page);
 
         return response()->noContent();
     }

@@ -21,8 +21,8 @@ const page = mathjax.document('', {
     InputJax: new TeX({
         packages: ['base', 'ams'],
         maxMacros: 200,
-        formatError: (_: unknown, problem: Error) => {
-            throw problem;
+        formatError: (_: unknown, problem: { message: string }) => {
+            throw new Error(problem.message);
         },
     }),
     OutputJax: new SVG({ fontCache: 'none' }),

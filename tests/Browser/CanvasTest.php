@@ -220,6 +220,7 @@ final class CanvasTest extends BrowserTestCase
         $this->page->until(fn (): bool => (int) $this->page->text('.bench-percent-n') > 200, 'the page larger');
         self::assertSame([], $this->log($this->name));
         $this->page->click('[data-zoom=fit]');
+        $this->page->until(fn (): bool => $this->page->text('.bench-percent-n') === '100 %', 'the whole page');
         $this->draw([[.3, .3], [.4, .4]], 'touch');
         $this->added();
         $this->draw([[.5, .3], [.6, .4]], 'pen');

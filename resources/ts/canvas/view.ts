@@ -70,6 +70,9 @@ export class View {
         for (const { canvas } of [this.dry, this.wet]) {
             canvas.width = width;
             canvas.height = height;
+            // To the pixel: a frame of a broken height would smear every line over its neighbours.
+            canvas.style.width = `${width / ratio}px`;
+            canvas.style.height = `${height / ratio}px`;
         }
         this.camera = this.isFitted ? this.whole() : this.within(this.camera);
         this.drawAll();

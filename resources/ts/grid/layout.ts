@@ -1,7 +1,11 @@
 const GAP = 8;
 /** What a tile's frame adds to its picture. */
 const FRAME = 28;
-const NARROWEST = 132;
+const NARROWEST = 138;
+/** A tile's border on both sides. */
+const BORDER = 2;
+/** Pictures so many pixels wide are whole pixels high, and no line in them is smeared. */
+const STEP = 8;
 
 /** How wide a tile can be so that all of them fit, or as narrow as can still be read and the grid scrolls. */
 export function tileWidth(count: number, width: number, height: number, widest: number): number {
@@ -12,5 +16,6 @@ export function tileWidth(count: number, width: number, height: number, widest: 
         const byHeight = ((height - GAP * (rows - 1)) / rows - FRAME) * 1.6;
         best = Math.max(best, Math.min(byWidth, byHeight));
     }
-    return Math.floor(Math.max(NARROWEST, Math.min(widest, best)));
+    const tile = Math.max(NARROWEST, Math.min(widest, best));
+    return Math.floor((tile - BORDER) / STEP) * STEP + BORDER;
 }

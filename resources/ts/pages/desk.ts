@@ -138,7 +138,7 @@ function takeEvent(stream: string, { type, body }: { type: string; body: Record<
         }
     } else if (stream === 'room' && type === 'ended') {
         location.href = `${page.address}/ended`;
-    } else if (type === 'screen') {
+    } else if (type === 'screen' || type === 'tray') {
         refreshBands();
     }
 }

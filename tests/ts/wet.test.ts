@@ -68,11 +68,12 @@ test('tiles of a class of 30 fit beside the rail at 1280 by 800', () => {
         const tile = tileWidth(count, width, height, 420);
         const columns = Math.floor((width + 8) / (tile + 8));
         const rows = Math.ceil(count / columns);
-        assert.ok(tile >= 132 && tile <= 420, `${count}: ${tile}`);
+        assert.ok(tile >= 138 && tile <= 420 && (tile - 2) % 8 === 0, `${count}: ${tile}`);
         assert.ok(rows * (tile / 1.6 + 28) + (rows - 1) * 8 <= height + 1, `${count} tiles of ${tile} in ${rows} rows`);
     }
-    assert.equal(tileWidth(100, width, height, 420), 132);
-    assert.equal(tileWidth(4, width, height, 200), 200);
+    assert.equal(tileWidth(100, width, height, 420), 138);
+    // A picture of whole pixels: 192 by 120, and its border.
+    assert.equal(tileWidth(4, width, height, 200), 194);
 });
 
 test('sentences are filled in', () => {

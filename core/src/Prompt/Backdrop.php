@@ -69,11 +69,6 @@ final readonly class Backdrop
         return $this->kind !== BackdropKind::Picture;
     }
 
-    public function is(self $other): bool
-    {
-        return $this->toArray() === $other->toArray();
-    }
-
     /** @throws UnreadableOperation */
     private static function numberLine(Fields $fields): self
     {

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Prompt;
+
+use Crag\Maths\Reader;
+use Crag\Maths\UnreadableMaths;
+use Crag\Maths\Value;
+use Crag\Maths\Written;
+
+/** The values that one student has, and texts with them put in. */
+final readonly class Draw
+{
+    /** @param  array<string, Value>  $values  by name */
+    public function __construct(public array $values)
+    {
+    }
+
+    public function fill(string $text): string
+    {
+        if ($this->values === [] || ! str_contains($text, '{')) {
+            return $text;
+        }
+
+        return Braces::replace($text, function (string $inside, bool $isMaths): ?string {
+            $value = $this->worth($inside, $isMaths);
+            if ($value === null) {
+                return null;
+            }
+
+            return $isMaths ? '{'.str_replace('−', '-', Written::latex($value)).'}' : Written::plain($value);
+        });
+    }
+
+    private function worth(string $inside, bool $isMaths): ?Value
+    {
+        $first = trim(explode(';', $inside)[0]);
+        if (preg_match('/^(\p{L})\s*[:=]/u', $first, $found) === 1 && (! $isMaths || str_contains($first, ':'))) {
+            return $this->values[$found[1]] ?? null;
+        }
+        if ($isMaths) {
+            return $this->values[$first] ?? null;
+        }
+        try {
+            $value = Reader::expression($first)->value($this->values);
+        } catch (UnreadableMaths) {
+            return null;
+        }
+
+        return $value->hasLetters() ? null : $value;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Tests\Prompt;
+
+use Crag\Maths\Written;
+use Crag\Prompt\InvalidValues;
+use Crag\Prompt\Values;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Test;
+use PHPUnit\Framework\TestCase;
+
+final class ValuesTest extends TestCase
+{
+    #[Test]
+    public function the_same_student_always_gets_the_same(): void
+    {
+        $text = 'What is {a: 2..9} × {b: 2..9}?';
+        $values = Values::in([$text]);
+        self::assertSame($values->draw('session', 3)->fill($text), Values::in([$text])->draw('session', 3)->fill($text));
+    }
+
+    #[Test]
+    public function neighbours_have_different_numbers(): void
+    {
+        $values = Values::in(['{a: 1..3}']);
+        for ($n = 0; $n < 30; $n++) {
+            self::assertNotSame($values->draw('s', $n)->fill('{a}'), $values->draw('s', $n + 1)->fill('{a}'));
+        }
+    }
+
+    #[Test]
+    public function another_session_draws_otherwise(): void
+    {
+        $values = Values::in(['{a: 1..1000}']);
+        $all = static fn (string $seed): string => implode(' ', array_map(static fn (int $n): string => $values->draw($seed, $n)->fill('{a}'), range(0, 20)));
+        self::assertNotSame($all('one'), $all('two'));
+    }
+
+    #[Test]
+    public function every_draw_keeps_to_its_range_and_conditions(): void
+    {
+        $values = Values::in(['{a: 2..9} and {b: 2..9; a ≠ b; a*b < 40}', '{c = a*b}']);
+        $seen = [];
+        for ($n = 0; $n < 200; $n++) {
+            [$a, $b, $c] = array_map(intval(...), explode(' ', $values->draw('seed', $n)->fill('{a} {b} {c}')));
+            self::assertGreaterThanOrEqual(2, min($a, $b));
+            self::assertLessThanOrEqual(9, max($a, $b));
+            self::assertNotSame($a, $b);
+            self::assertLessThan(40, $a * $b);
+            self::assertSame($a * $b, $c);
+            $seen["{$a},{$b}"] = true;
+        }
+        self::assertGreaterThan(20, count($seen));
+    }
+
+    #[Test]
+    public function lists_steps_and_results_are_exact(): void
+    {
+        $values = Values::in(['{a: 0.1, 0.1}', '{b: 0.2..0.2}', '{c = a + b}', '{d = 1/3 + 1/6}', '{e: 0..1 step 0.25; e = 3/4}', '{f = √2*√2*√3}']);
+        self::assertSame('0.3 0.5 0.75 2√3', $values->draw('', 0)->fill('{c} {d} {e} {f}'));
+    }
+
+    #[Test]
+    public function expressions_are_worked_out_where_they_stand(): void
+    {
+        $draw = Values::in(['{a: 6}', '{b: 4}'])->draw('', 0);
+        self::assertSame('6 × 4 = 24, half of it 12, 6/4 is 1.5, 1/6', $draw->fill('{a} × {b} = {a*b}, half of it {a*b/2}, {a}/{b} is {a/b}, {1/a}'));
+    }
+
+    #[Test]
+    public function braces_of_formulas_stay_theirs(): void
+    {
+        $draw = Values::in(['{a: 6}', '$\frac{{b: 4}}{7}$'])->draw('', 0);
+        self::assertSame('$\frac{{4}}{7} x^{2} \sum_{i=1}^{{6}}$', $draw->fill('$\frac{{b: 4}}{7} x^{2} \sum_{i=1}^{{a}}$'));
+        self::assertSame('$\frac{6}{4}$ and {1, 2}', $draw->fill('$\frac{a}{b}$ and {1, 2}'));
+    }
+
+    #[Test]
+    public function words_without_values_are_left_alone(): void
+    {
+        $values = Values::in(['A set {1, 2, 3} and {n}']);
+        self::assertTrue($values->isEmpty());
+        self::assertSame('{1, 2, 3} and {n}', $values->draw('', 0)->fill('{1, 2, 3} and {n}'));
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function mistakes(): iterable
+    {
+        yield 'a name twice' => ['{a: 1..2} {a: 3..4}', 'a is given values twice.'];
+        yield 'a range turned round' => ['{a: 9..2}', '“9..2” is neither a range such as 2..9 nor a list such as 3, 5, 7.'];
+        yield 'no numbers' => ['{a: oak}', '“oak” is neither a range such as 2..9 nor a list such as 3, 5, 7.'];
+        yield 'a step of nought' => ['{a: 1..2 step 0}', '“1..2” is neither a range such as 2..9 nor a list such as 3, 5, 7.'];
+        yield 'too many' => ['{a: 1..100000}', 'a has more than 2000 values to choose from.'];
+        yield 'an unknown name' => ['{a: 1..2} {b = a*q}', 'In {b = a*q}: q has no values.'];
+        yield 'no condition' => ['{a: 1..2; big}', 'In {a: 1..2; big}: “big” is no condition such as a ≠ b.'];
+        yield 'conditions that nothing meets' => ['{a: 1..2; a > 5}', 'No values fit all the conditions.'];
+        yield 'by nought' => ['{a: 0} {b = 1/a}', 'In {b = 1/a}: Nothing can be divided by 0.'];
+    }
+
+    #[Test]
+    #[DataProvider('mistakes')]
+    public function a_mistake_is_said(string $text, string $sentence): void
+    {
+        $this->expectException(InvalidValues::class);
+        $this->expectExceptionMessage($sentence);
+        Values::in([$text]);
+    }
+
+    #[Test]
+    public function results_may_have_any_form(): void
+    {
+        $draw = Values::in(['{a: -3}'])->draw('', 0);
+        self::assertSame('−3', $draw->fill('{a}'));
+        self::assertSame('${-3}$', $draw->fill('${a}$'));
+        self::assertSame('${\frac{1}{3}}$', Values::in(['{a: 1/3}'])->draw('', 0)->fill('${a}$'));
+        self::assertSame('2π', Written::plain($draw->values['a']->plus(\Crag\Maths\Value::number(5))->times(\Crag\Maths\Value::letter('π'))));
+    }
+}

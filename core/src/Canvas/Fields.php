@@ -20,6 +20,22 @@ final readonly class Fields
         return array_key_exists($name, $this->values);
     }
 
+    /** Whether it is absent or null. */
+    public function isNull(string $name): bool
+    {
+        return ! isset($this->values[$name]);
+    }
+
+    public function isList(string $name): bool
+    {
+        return is_array($this->values[$name] ?? null);
+    }
+
+    public function isWhole(string $name): bool
+    {
+        return is_int($this->values[$name] ?? null);
+    }
+
     /** @return list<string> */
     public function names(): array
     {

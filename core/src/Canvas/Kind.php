@@ -15,14 +15,15 @@ enum Kind: string
     case Clear = 'clear';
     case Page = 'page';
     case Backdrop = 'backdrop';
+    case Answer = 'answer';
     case Withdraw = 'withdraw';
     case Reinstate = 'reinstate';
 
-    /** Whether undo can take it back. What was handed out is not an author's to undo. */
+    /** Whether undo can take it back. What was handed out is not an author's to undo; an answer is changed by answering. */
     public function isUndoable(): bool
     {
         return match ($this) {
-            self::Backdrop, self::Withdraw, self::Reinstate => false,
+            self::Backdrop, self::Answer, self::Withdraw, self::Reinstate => false,
             default => true,
         };
     }

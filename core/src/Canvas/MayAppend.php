@@ -8,8 +8,10 @@ use Closure;
 use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Operation\Add;
+use Crag\Canvas\Operation\Answer;
 use Crag\Canvas\Operation\Arrange;
 use Crag\Canvas\Operation\Change;
+use Crag\Prompt\Question\Question;
 use Crag\Prompt\TrayInForce;
 
 /**
@@ -33,6 +35,7 @@ final readonly class MayAppend
      * @param  Closure(string): bool  $hasPicture  whether the author may show a picture, by its id
      * @param  int  $everAdded  how many objects the log ever put on the canvas
      * @param  Closure(): Scene  $scene  what is there now
+     * @param  Closure(string): ?Question  $question  a question of the prompt, as this student has it, by its id
      */
     public function __construct(
         private int $length,
@@ -42,6 +45,7 @@ final readonly class MayAppend
         private Closure $hasPicture,
         private int $everAdded,
         private Closure $scene,
+        private Closure $question,
     ) {
     }
 
@@ -68,6 +72,9 @@ final readonly class MayAppend
         }
         if ($effect instanceof Add) {
             $this->checkObjects($effect);
+        }
+        if ($effect instanceof Answer) {
+            $this->checkAnswer($effect, $operation);
         }
         if ($kind === Kind::Page && $this->length >= self::MOST_PAGES && count(($this->scene)()->pages) >= self::MOST_PAGES) {
             throw RefusedOperation::manyPages(self::MOST_PAGES);
@@ -114,6 +121,22 @@ final readonly class MayAppend
     private function teachersOwn(Operation $operation, Known $target): bool
     {
         return $operation->author->seat === null && $target->author->is($operation->author);
+    }
+
+    private function checkAnswer(Answer $answer, Operation $operation): void
+    {
+        if ($operation->author->seat === null) {
+            throw RefusedOperation::onlyAStudent();
+        }
+        $question = ($this->question)($answer->question) ?? throw RefusedOperation::unknownQuestion();
+        if ($answer->value === null) {
+            return;
+        }
+        try {
+            $question->asked->read($answer->value);
+        } catch (UnreadableOperation) {
+            throw RefusedOperation::noSuchAnswer();
+        }
     }
 
     private function checkObjects(Add $add): void

@@ -6,6 +6,7 @@ namespace Crag\Canvas;
 
 use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\AddPage;
+use Crag\Canvas\Operation\Answer;
 use Crag\Canvas\Operation\Arrange;
 use Crag\Canvas\Operation\Change;
 use Crag\Canvas\Operation\Clear;
@@ -77,6 +78,7 @@ final readonly class Operation
             Kind::Clear => Clear::read($body),
             Kind::Page => new AddPage,
             Kind::Backdrop => SetBackdrop::read($body),
+            Kind::Answer => Answer::read($body),
             Kind::Withdraw => new Withdraw(self::target($body)),
             Kind::Reinstate => new Reinstate(self::target($body)),
         };

@@ -34,6 +34,21 @@ final class RefusedOperation extends DomainException
         return new self("This canvas is full: it holds {$limit} operations.");
     }
 
+    public static function onlyAStudent(): self
+    {
+        return new self('Only students answer.');
+    }
+
+    public static function unknownQuestion(): self
+    {
+        return new self('That question is no longer asked.');
+    }
+
+    public static function noSuchAnswer(): self
+    {
+        return new self('That is no answer to this question.');
+    }
+
     public static function onlyTheTeacher(Kind $kind): self
     {
         return new self("Only the teacher can \"{$kind->value}\".");

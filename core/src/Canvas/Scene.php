@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Canvas;
 
+use Crag\Canvas\Operation\Answer;
 use Crag\Canvas\Operation\Reinstate;
 use Crag\Canvas\Operation\Withdraw;
 use Crag\Prompt\Backdrop;
@@ -14,8 +15,9 @@ final readonly class Scene
     /**
      * @param  array<string, Backdrop>  $pages  by id, in order; the first page's id is ""
      * @param  array<string, Placed>  $placed  by id, on all pages together
+     * @param  array<string, string|int|list<string>>  $answers  by the question's id
      */
-    public function __construct(public array $pages, public array $placed)
+    public function __construct(public array $pages, public array $placed, public array $answers = [])
     {
     }
 
@@ -74,25 +76,32 @@ final readonly class Scene
     }
 
     /**
-     * A scene that was kept in its JSON form.
+     * A scene in its JSON form.
      *
      * @param  array<array-key, mixed>  $json
+     * @param  bool  $kept  whether it comes from where only what was checked is kept
      *
      * @throws UnreadableOperation
      */
-    public static function read(array $json): self
+    public static function read(array $json, bool $kept = true): self
     {
-        $fields = new Fields($json, true);
+        $fields = new Fields($json, $kept);
         $pages = $placed = [];
         foreach ($fields->objects('pages', PHP_INT_MAX) as $page) {
             $pages[$page->text('id')] = Backdrop::read($page->object('backdrop'));
         }
         foreach ($fields->list('objects', 0, PHP_INT_MAX) as $one) {
-            $object = new Fields(is_array($one) ? $one : [], true);
+            $object = new Fields(is_array($one) ? $one : [], $kept);
             $placed[$object->text('id')] = Placed::read($object);
         }
 
-        return new self($pages, $placed);
+        $answers = [];
+        foreach ($fields->has('answers') && $fields->list('answers', 0, PHP_INT_MAX) !== [] ? $fields->objects('answers', PHP_INT_MAX) : [] as $one) {
+            $answer = Answer::read($one);
+            $answer->value === null || $answers[$answer->question] = $answer->value;
+        }
+
+        return new self($pages, $placed, $answers);
     }
 
     /** Whether nothing has been drawn or put anywhere. */
@@ -112,7 +121,7 @@ final readonly class Scene
         return array_filter($this->placed, static fn (Placed $placed): bool => $placed->page === $page);
     }
 
-    /** @return array{pages: list<array<string, mixed>>, objects: list<array<string, mixed>>} */
+    /** @return array{pages: list<array<string, mixed>>, objects: list<array<string, mixed>>, answers?: list<array<string, mixed>>} */
     public function toArray(): array
     {
         $pages = $objects = [];
@@ -123,6 +132,11 @@ final readonly class Scene
             $objects[] = ['id' => (string) $id] + $placed->toArray();
         }
 
-        return ['pages' => $pages, 'objects' => $objects];
+        $answers = [];
+        foreach ($this->answers as $question => $value) {
+            $answers[] = ['question' => (string) $question, 'value' => $value];
+        }
+
+        return ['pages' => $pages, 'objects' => $objects] + ($answers === [] ? [] : ['answers' => $answers]);
     }
 }

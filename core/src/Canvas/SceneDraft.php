@@ -22,12 +22,16 @@ final class SceneDraft
     /** @var array<string, array<string, Placed>> the parts of what was cut up, by its id */
     private array $parts = [];
 
+    /** @var array<string, string|int|list<string>> by the question's id */
+    private array $answers;
+
     /** @var array<string, string> what each part is a part of */
     private array $partOf = [];
 
     public function __construct(?Scene $base = null)
     {
         $this->pages = $base === null ? ['' => Backdrop::blank()] : $base->pages;
+        $this->answers = $base->answers ?? [];
         foreach ($base->placed ?? [] as $id => $placed) {
             $this->placed[$id] = clone $placed;
         }
@@ -156,12 +160,22 @@ final class SceneDraft
         }
     }
 
+    /** @param  string|int|list<string>|null  $value */
+    public function answer(string $question, string|int|array|null $value): void
+    {
+        if ($value === null) {
+            unset($this->answers[$question]);
+        } else {
+            $this->answers[$question] = $value;
+        }
+    }
+
     public function finish(): Scene
     {
         $this->settle();
         $pages = $this->pages;
 
-        return new Scene($pages, array_filter($this->placed, static fn (Placed $placed): bool => isset($pages[$placed->page])));
+        return new Scene($pages, array_filter($this->placed, static fn (Placed $placed): bool => isset($pages[$placed->page])), $this->answers);
     }
 
     /**

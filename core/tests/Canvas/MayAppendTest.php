@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Crag\Tests\Canvas;
 
 use Crag\Canvas\Author;
+use Crag\Canvas\Fields;
 use Crag\Canvas\Known;
 use Crag\Canvas\MayAppend;
 use Crag\Canvas\Operation;
 use Crag\Canvas\RefusedOperation;
 use Crag\Canvas\Scene;
+use Crag\Prompt\Question\Question;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayInForce;
 use Crag\Prompt\TrayKind;
@@ -40,6 +42,10 @@ final class MayAppendTest extends TestCase
         yield 'a student handing out' => [
             Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']]), 'Only the teacher',
         ];
+        yield 'a teacher answering' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 3], null), 'Only students'];
+        yield 'an answer to nothing' => [Logs::operation('n', 'answer', ['question' => 'q2', 'value' => 3]), 'no longer asked'];
+        yield 'an answer that is none' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 9]), 'no answer to this'];
+        yield 'undoing an answer' => [Logs::undo('n', 'answer'), 'cannot be the target'];
         yield 'erasing what is not there' => [Logs::remove('n', 'ghost'), 'nothing called'];
         yield 'erasing what another wrote' => [Logs::remove('n', 'theirs'), 'somebody else'];
         yield 'erasing half of it from another' => [Logs::remove('n', 'stroke', 'theirs'), 'somebody else'];
@@ -80,6 +86,8 @@ final class MayAppendTest extends TestCase
         yield 'draw on a page more' => [Logs::onPage('page', Logs::stroke('n'))];
         yield 'undo a page' => [Logs::undo('n', 'page')];
         yield 'copy a piece' => [Logs::object('n', Examples::piece())];
+        yield 'answer' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 3])];
+        yield 'take an answer back' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => null])];
         yield 'empty' => [Logs::operation('n', 'clear')];
         yield 'hand out, as the teacher' => [Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']], null)];
     }
@@ -138,7 +146,7 @@ final class MayAppendTest extends TestCase
         $log = [
             Logs::stroke('stroke'), Logs::text('words', 'x'), Logs::stroke('theirs', 0, 'seat-two'),
             Logs::stroke('lead', 0, null), Logs::remove('rub', 'stroke'), Logs::undo('undo', 'rub'),
-            Logs::piece('piece'), Logs::operation('page', 'page'),
+            Logs::piece('piece'), Logs::operation('page', 'page'), Logs::operation('answer', 'answer', ['question' => 'q1', 'value' => 2]),
             Logs::operation('pasted', 'add', ['objects' => [['object' => Examples::note()], ['object' => Examples::stroke()]]]),
         ];
         $known = [];
@@ -149,6 +157,7 @@ final class MayAppendTest extends TestCase
         return new MayAppend(
             max($length, count($log)), $known, TrayInForce::always(ToolTray::of($tray)), 2_000,
             static fn (): bool => $pictures, $everAdded, static fn (): Scene => $scene ?? Scene::fold($log),
+            static fn (string $id): ?Question => $id === 'q1' ? Question::read(new Fields(['id' => 'q1', 'kind' => 'scale', 'words' => ''])) : null,
         );
     }
 }

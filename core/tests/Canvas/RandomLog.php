@@ -43,6 +43,7 @@ final class RandomLog
             $dice > 84 && $history->redo() !== null => Logs::redo($id, $history->redo()),
             $dice > 45 && $this->objects !== [] => $this->work($id),
             $dice > 41 => $this->page($id),
+            $dice > 40 => Logs::operation($id, 'answer', ['question' => 'q'.mt_rand(1, 3), 'value' => [null, 'a', 4, ['a', 'b'], ''][mt_rand(0, 4)]]),
             $dice > 39 => Logs::operation($id, 'clear', ['what' => mt_rand(0, 1) === 1 ? 'ink' : 'all'] + $this->somePage()),
             default => $this->add($id),
         };

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Prompt;
+
+use Crag\Canvas\Fields;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Question\Question;
+
+/**
+ * A prompt as a plan holds it, but for what is drawn, which is a scene of its own.
+ *
+ * JSON form: {"words", "questions": […], "tray": null or {"kind", "tools"}, "points": null or halves from 0 to 100,
+ * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […]}.
+ */
+final readonly class PlanPrompt
+{
+    public const MOST_QUESTIONS = 40;
+
+    public const MOST_PROMPTS = 200;
+
+    private const MOST_POINTS = 100;
+
+    private const MOST_MINUTES = 600;
+
+    /**
+     * @param  list<Question>  $questions
+     * @param  list<string>  $skills
+     */
+    private function __construct(
+        public string $words,
+        public array $questions,
+        public ?ToolTray $tray,
+        public ?float $points,
+        public ?int $minutes,
+        public LookFor $lookFor,
+        public array $skills,
+    ) {
+    }
+
+    public static function saying(string $words): self
+    {
+        return new self(Prompt::of($words, Backdrop::blank())->words, [], null, null, null, LookFor::nothing(), []);
+    }
+
+    /**
+     * @throws UnreadableOperation
+     * @throws InvalidPrompt
+     */
+    public static function read(Fields $fields): self
+    {
+        $questions = [];
+        foreach ($fields->has('questions') && $fields->list('questions', 0, self::MOST_QUESTIONS) !== [] ? $fields->objects('questions', self::MOST_QUESTIONS) : [] as $one) {
+            $questions[] = $question = Question::read($one);
+            if (count(array_filter($questions, static fn (Question $other): bool => $other->id === $question->id)) > 1) {
+                throw UnreadableOperation::badValue('questions', "hold the id {$question->id} twice");
+            }
+        }
+        $points = $fields->isNull('points') ? null : $fields->number('points', 0, self::MOST_POINTS);
+        if ($points !== null && floor($points * 2) !== $points * 2) {
+            throw UnreadableOperation::badValue('points', 'are neither whole nor half');
+        }
+
+        return new self(
+            Prompt::of($fields->text('words', Prompt::LONGEST_WORDS + 100), Backdrop::blank())->words,
+            $questions,
+            $fields->isNull('tray') ? null : ToolTray::read($fields->object('tray')),
+            $points,
+            $fields->isNull('minutes') ? null : $fields->whole('minutes', 1, self::MOST_MINUTES),
+            $fields->isNull('look_for') ? LookFor::nothing() : LookFor::read($fields->object('look_for')),
+            LookFor::lines($fields, 'skills'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'words' => $this->words,
+            'questions' => array_map(static fn (Question $question): array => $question->toArray(), $this->questions),
+            'tray' => $this->tray?->toArray(),
+            'points' => $this->points,
+            'minutes' => $this->minutes,
+            'look_for' => $this->lookFor->toArray(),
+            'skills' => $this->skills,
+        ];
+    }
+
+    public function question(string $id): ?Question
+    {
+        foreach ($this->questions as $question) {
+            if ($question->id === $id) {
+                return $question;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What is drawn for each student.
+     *
+     * @throws InvalidValues
+     */
+    public function values(): Values
+    {
+        return Values::in([$this->words, ...array_merge(...array_map(static fn (Question $question): array => $question->texts(), $this->questions))]);
+    }
+
+    /** As one student has it, with the drawn values put in. */
+    public function filled(Draw $draw): self
+    {
+        return new self(
+            $draw->fill($this->words),
+            array_map(static fn (Question $question): Question => $question->filled($draw), $this->questions),
+            $this->tray, $this->points, $this->minutes, $this->lookFor, $this->skills,
+        );
+    }
+
+    /** @return list<string> the pictures that its questions show */
+    public function assets(): array
+    {
+        return array_merge(...array_map(static fn (Question $question): array => $question->asked->assets(), $this->questions));
+    }
+}

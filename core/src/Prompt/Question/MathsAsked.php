@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Prompt\Question;
+
+use Crag\Canvas\Fields;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Maths\Compare;
+use Crag\Maths\Form;
+use Crag\Maths\Verdict;
+use Crag\Prompt\Draw;
+
+/** An expression or an equation with letters. An answer is what was typed. */
+final readonly class MathsAsked implements Asked
+{
+    use TypedAnswer;
+
+    private function __construct(private string $right, private Form $form)
+    {
+    }
+
+    /** @throws UnreadableOperation */
+    public static function of(Fields $fields): self
+    {
+        return new self(trim($fields->text('right', Question::LONGEST_ANSWER)), NumberAsked::form($fields));
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Maths;
+    }
+
+    public function toArray(): array
+    {
+        return ['right' => $this->right, 'form' => $this->form->toArray()];
+    }
+
+    public function texts(): array
+    {
+        return [$this->right];
+    }
+
+    public function filled(Draw $draw): self
+    {
+        return new self($draw->fill($this->right), $this->form);
+    }
+
+    public function hasKey(): bool
+    {
+        return $this->right !== '';
+    }
+
+    public function key(): string
+    {
+        return $this->right;
+    }
+
+    public function compare(mixed $answer): Verdict
+    {
+        return Compare::expressions($this->right, $this->written($answer), $this->form);
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Prompt\Question;
+
+use Crag\Canvas\Fields;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Maths\Verdict;
+use Crag\Prompt\Draw;
+
+/**
+ * One question of a prompt, under its words or at a spot on its pages.
+ *
+ * JSON form: {"id": …, "kind": …, "words": …, "spot": null or {"page", "x", "y", "w"}} and the fields of its kind.
+ */
+final readonly class Question
+{
+    public const LONGEST_ANSWER = 300;
+
+    private const LONGEST_WORDS = 500;
+
+    private function __construct(public string $id, public string $words, public ?Spot $spot, public Asked $asked)
+    {
+    }
+
+    /** @throws UnreadableOperation */
+    public static function read(Fields $fields): self
+    {
+        $kind = Kind::tryFrom($fields->text('kind')) ?? throw UnreadableOperation::missing('kind');
+
+        return new self(
+            QuestionId::read($fields),
+            trim($fields->text('words', self::LONGEST_WORDS)),
+            $fields->isNull('spot') ? null : Spot::read($fields->object('spot')),
+            match ($kind) {
+                Kind::Choice, Kind::Choices => Choosing::of($kind, $fields),
+                Kind::Number => NumberAsked::of($fields),
+                Kind::Maths => MathsAsked::of($fields),
+                Kind::Text => TextAsked::of($fields),
+                Kind::Scale => ScaleAsked::of($fields),
+            },
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return $this->common() + $this->asked->toArray();
+    }
+
+    /** @return array<string, mixed> what a student's page may know */
+    public function forStudent(string $seed): array
+    {
+        return $this->common() + $this->asked->forStudent("{$seed} {$this->id}");
+    }
+
+    /** @return list<string> everything that may hold values in braces */
+    public function texts(): array
+    {
+        return [$this->words, ...$this->asked->texts()];
+    }
+
+    public function filled(Draw $draw): self
+    {
+        return new self($this->id, $draw->fill($this->words), $this->spot, $this->asked->filled($draw));
+    }
+
+    /** Null where there is no right and wrong. */
+    public function compare(mixed $answer): ?Verdict
+    {
+        return $this->asked->hasKey() ? $this->asked->compare($answer) : null;
+    }
+
+    /** @return array<string, mixed> */
+    private function common(): array
+    {
+        return ['id' => $this->id, 'kind' => $this->asked->kind()->value, 'words' => $this->words, 'spot' => $this->spot?->toArray()];
+    }
+}

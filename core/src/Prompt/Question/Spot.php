@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Prompt\Question;
+
+use Crag\Canvas\Fields;
+use Crag\Canvas\Page;
+use Crag\Canvas\UnreadableOperation;
+
+/** Where on a prompt's pages a question stands: the page from 0, the left upper corner and the width in units. */
+final readonly class Spot
+{
+    public const NARROWEST = 80;
+
+    private function __construct(public int $page, public int $x, public int $y, public int $w)
+    {
+    }
+
+    /** @throws UnreadableOperation */
+    public static function read(Fields $fields): self
+    {
+        $w = $fields->whole('w', self::NARROWEST, Page::WIDTH);
+
+        return new self(
+            $fields->whole('page', 0, 99, 0),
+            $fields->whole('x', 0, Page::WIDTH - self::NARROWEST),
+            $fields->whole('y', 0, Page::HEIGHT - 20),
+            $w,
+        );
+    }
+
+    /** @return array{page: int, x: int, y: int, w: int} */
+    public function toArray(): array
+    {
+        return ['page' => $this->page, 'x' => $this->x, 'y' => $this->y, 'w' => $this->w];
+    }
+
+    public function onPage(int $page): self
+    {
+        return new self($page, $this->x, $this->y, $this->w);
+    }
+}

@@ -20,6 +20,7 @@ use Crag\Canvas\Operation;
 use Crag\Canvas\RefusedOperation;
 use Crag\Canvas\Scene;
 use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Question\Question;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -114,11 +115,18 @@ final readonly class AppendOperations
             $known,
             $counts->tray,
             $now,
-            static fn (string $id): bool => Asset::query()->whereKey($id)->where('live_session_id', $canvas->live_session_id)
+            static fn (string $id): bool => Asset::query()->whereKey($id)->where(self::holder($canvas))
                 ->where(static fn ($owner) => $owner->whereNull('seat_id')->orWhere('seat_id', $canvas->seat_id))->exists(),
             $counts->objects,
             static fn (): Scene => KeptScene::of($canvas)->scene,
+            static fn (string $id): ?Question => $canvas->seat === null ? null : $canvas->prompt->question($id, $canvas->seat),
         );
+    }
+
+    /** @return array<string, ?string> whose pictures may be shown on it */
+    private static function holder(Canvas $canvas): array
+    {
+        return $canvas->live_session_id === null ? ['plan_id' => $canvas->prompt->plan_id] : ['live_session_id' => $canvas->live_session_id];
     }
 
     /**
@@ -146,7 +154,7 @@ final readonly class AppendOperations
         return [$known, $places];
     }
 
-    private function row(Canvas $canvas, Operation $operation, int $n, int $sessionN, int $now): LoggedOperation
+    private function row(Canvas $canvas, Operation $operation, int $n, ?int $sessionN, int $now): LoggedOperation
     {
         $json = $operation->toArray();
 
@@ -178,12 +186,17 @@ final readonly class AppendOperations
         DB::table('canvases')->where('id', $canvas->id)->update(
             ['operation_count' => $counts->operations, 'added_count' => $counts->objects] + ($byStudent ? ['last_stroke_ms' => $now] : []),
         );
-        DB::table('live_sessions')->where('id', $canvas->live_session_id)->update(['operation_count' => $counts->ofSession]);
+        if ($canvas->live_session_id !== null) {
+            DB::table('live_sessions')->where('id', $canvas->live_session_id)->update(['operation_count' => $counts->ofSession]);
+        }
     }
 
     /** @param  list<LoggedOperation>  $added */
     private function announce(Canvas $canvas, array $added): void
     {
+        if ($canvas->live_session_id === null) {
+            return;
+        }
         $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $added));
         $session = (new LiveSession)->forceFill(['id' => $canvas->live_session_id]);
         $message = '{"stream":"operations","operations":['.$operations.']}';

@@ -25,7 +25,7 @@ final class CanvasFile
     public static function answer(Canvas $canvas, string $format, int $page): Response
     {
         $scene = $canvas->scene();
-        $pictures = new EmbeddedPictures($canvas->live_session_id);
+        $pictures = new EmbeddedPictures($canvas->prompt->holder());
         $pageId = array_map(strval(...), array_keys($scene->pages))[$page - 1] ?? abort(404);
         $bytes = match ($format) {
             'png' => Rsvg::png(SceneSvg::document($scene, $pictures, $pageId), Page::WIDTH),
@@ -36,7 +36,7 @@ final class CanvasFile
                 array_keys($scene->pages),
             )),
         };
-        $name = (Str::slug($canvas->prompt->session->title) ?: 'work')."-{$canvas->prompt->n}".($page > 1 ? "-{$page}" : '');
+        $name = (Str::slug($canvas->prompt->plan->title ?? $canvas->prompt->session->title) ?: 'work')."-{$canvas->prompt->n}".($page > 1 ? "-{$page}" : '');
 
         return response($bytes)->withHeaders([
             'Content-Type' => self::MIME[$format],

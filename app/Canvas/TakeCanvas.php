@@ -13,7 +13,7 @@ use Crag\Canvas\Kind;
 use Crag\Canvas\Layer;
 use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
-use Crag\Prompt\BackdropKind;
+use Crag\Prompt\PromptPages;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -31,9 +31,7 @@ final readonly class TakeCanvas
             ['live_session_id' => $seat->live_session_id],
         );
         if ($canvas->wasRecentlyCreated) {
-            if ($prompt->backdropValue()->kind !== BackdropKind::Blank) {
-                $this->putUnder($canvas, $prompt->backdropValue());
-            }
+            $this->lay($canvas, $prompt->pagesValue(), true);
             foreach ($prompt->pieces as $body) {
                 $this->putPieces($canvas, $body);
             }
@@ -49,8 +47,20 @@ final readonly class TakeCanvas
 
         return $lead() ?? DB::transaction(fn (): Canvas => $lead() ?? tap(
             Canvas::query()->create(['prompt_id' => $prompt->id, 'seat_id' => null, 'live_session_id' => $prompt->live_session_id]),
-            fn (Canvas $canvas) => $this->putUnder($canvas, $prompt->backdropValue()),
+            fn (Canvas $canvas) => $this->lay($canvas, $prompt->pagesValue(), false),
         ));
+    }
+
+    /**
+     * Puts what was prepared onto a canvas with nothing on it.
+     *
+     * @param  bool  $apart  whether pieces are for a student to move
+     */
+    public function lay(Canvas $canvas, PromptPages $pages, bool $apart): void
+    {
+        $at = Clock::ms();
+        $operations = $pages->operations(static fn (): string => (string) Str::ulid(), $apart);
+        $this->take($canvas, array_map(static fn (array $one): array => $one + ['at' => $at], $operations));
     }
 
     public function putUnder(Canvas $canvas, Backdrop $backdrop): void
@@ -67,13 +77,19 @@ final readonly class TakeCanvas
     /** @param  array<string, mixed>  $body */
     private function append(Canvas $canvas, Kind $kind, Layer $layer, array $body): void
     {
-        $answer = ($this->append)($canvas, Author::teacher(), [[
+        $this->take($canvas, [[
             'id' => (string) Str::ulid(),
             'kind' => $kind->value,
             'layer' => $layer->value,
             'at' => Clock::ms(),
             'body' => $body,
         ]]);
+    }
+
+    /** @param  list<array<string, mixed>>  $operations */
+    private function take(Canvas $canvas, array $operations): void
+    {
+        $answer = $operations === [] ? ['refused' => []] : ($this->append)($canvas, Author::teacher(), $operations);
         if ($answer['refused'] !== []) {
             throw UnreadableOperation::badValue('body', 'was refused: '.$answer['refused'][0]['reason']);
         }

@@ -14,7 +14,6 @@ use Crag\Prompt\Prompt;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayKind;
 use Illuminate\Console\Command;
-use Illuminate\Support\Str;
 
 /** Begins the demo class's session and prints its ways in as one line of JSON. */
 final class SeedDemo extends Command
@@ -28,7 +27,7 @@ final class SeedDemo extends Command
 
     public function handle(StartSession $start, HandOut $handOut, ChangeTray $changeTray): int
     {
-        $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind', 'token_hash' => hash('sha256', Str::random(40))]);
+        $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind']);
         $session = $start($teacher, 'Bridges and Beams');
         $handOut->underPresentWork($session, Prompt::of(self::WORDS, Backdrop::read(new Fields(['kind' => 'squared']))));
         $changeTray->ofSession($session, ToolTray::of(TrayKind::Maths));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Models\Device;
 use App\Models\Teacher;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
@@ -20,7 +21,24 @@ final class CurrentTeacher
     {
         $token = $request->cookie(self::COOKIE);
 
-        return is_string($token) ? Teacher::query()->where('token_hash', hash('sha256', $token))->first() : null;
+        return is_string($token) ? Device::query()->with('teacher')->find(hash('sha256', $token))?->teacher : null;
+    }
+
+    /** This device is the teacher's from now on. */
+    public static function remember(Teacher $teacher): void
+    {
+        $token = Str::random(40);
+        $teacher->devices()->create(['token_hash' => hash('sha256', $token)]);
+        Cookie::queue(Cookie::make(self::COOKIE, $token, self::MINUTES));
+    }
+
+    public static function forget(Request $request): void
+    {
+        $token = $request->cookie(self::COOKIE);
+        if (is_string($token)) {
+            Device::query()->whereKey(hash('sha256', $token))->delete();
+        }
+        Cookie::queue(Cookie::forget(self::COOKIE));
     }
 
     /** The teacher of this device, made one if it was none yet. */
@@ -28,9 +46,8 @@ final class CurrentTeacher
     {
         $teacher = self::of($request);
         if ($teacher === null) {
-            $token = Str::random(40);
-            $teacher = Teacher::query()->create(['name' => $name, 'token_hash' => hash('sha256', $token)]);
-            Cookie::queue(Cookie::make(self::COOKIE, $token, self::MINUTES));
+            $teacher = Teacher::query()->create(['name' => $name]);
+            self::remember($teacher);
         } elseif ($name !== '' && $teacher->name !== $name) {
             $teacher->update(['name' => $name]);
         }

@@ -8,10 +8,11 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A picture that a session holds, re-encoded by us.
+ * A picture that a session or a plan holds, re-encoded by us.
  *
  * @property string $id
- * @property string $live_session_id
+ * @property ?string $live_session_id
+ * @property ?string $plan_id
  * @property ?string $seat_id  the student whose it is; null for the teacher's
  * @property string $mime
  * @property int $width
@@ -26,6 +27,19 @@ final class Asset extends Model
 
     public function path(): string
     {
-        return SessionFolder::of($this->live_session_id)."/{$this->id}";
+        $folder = $this->live_session_id === null
+            ? HeldFolder::of('plans', (string) $this->plan_id)
+            : HeldFolder::of('sessions', $this->live_session_id);
+
+        return "{$folder}/{$this->id}";
+    }
+
+    /** The same picture for another holder. */
+    public function copyTo(Holder $holder): self
+    {
+        $copy = self::query()->create([$holder->column() => $holder->holderId()] + $this->only(['mime', 'width', 'height', 'bytes']));
+        copy($this->path(), $copy->path());
+
+        return $copy;
     }
 }

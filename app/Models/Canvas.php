@@ -15,10 +15,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
- * A student's canvas for a prompt or, without a seat, the teacher's lead canvas for it.
+ * A student's canvas for a prompt or, without a seat, the teacher's lead canvas for it: in a plan, its diagram.
  *
  * @property string $id
- * @property string $live_session_id
+ * @property ?string $live_session_id  null in a plan
  * @property string $prompt_id
  * @property ?string $seat_id
  * @property int $operation_count

@@ -29,22 +29,57 @@ use Illuminate\Support\Carbon;
  * @property bool $names_shown
  * @property ?array<string, mixed> $tray  null until it was changed
  * @property int $operation_count
+ * @property ?string $plan_id  what it was started from
+ * @property ?string $roster_id  the class that it is for
+ * @property bool $is_trial  the teacher alone tries a plan
  * @property ?Carbon $ended_at
  * @property Carbon $created_at
  * @property ?Prompt $prompt
  * @property ?Showcase $showcase
+ * @property ?Plan $plan
+ * @property ?Roster $roster
  */
-final class LiveSession extends Model
+final class LiveSession extends Model implements Holder
 {
     use HasUlids;
 
     protected $guarded = [];
 
-    protected $attributes = ['operation_count' => 0, 'names_shown' => true, 'screen_view' => 'join', 'ended_at' => null, 'tray' => null];
+    protected $attributes = [
+        'operation_count' => 0, 'names_shown' => true, 'screen_view' => 'join', 'ended_at' => null, 'tray' => null,
+        'plan_id' => null, 'roster_id' => null, 'is_trial' => false,
+    ];
 
     protected function casts(): array
     {
-        return ['ended_at' => 'datetime', 'names_shown' => 'boolean', 'screen_view' => ScreenView::class, 'tray' => 'array'];
+        return ['ended_at' => 'datetime', 'names_shown' => 'boolean', 'screen_view' => ScreenView::class, 'tray' => 'array', 'is_trial' => 'boolean'];
+    }
+
+    public function column(): string
+    {
+        return 'live_session_id';
+    }
+
+    public function holderId(): string
+    {
+        return $this->id;
+    }
+
+    public function folder(): string
+    {
+        return HeldFolder::of('sessions', $this->id);
+    }
+
+    /** @return BelongsTo<Plan, $this> */
+    public function plan(): BelongsTo
+    {
+        return $this->belongsTo(Plan::class);
+    }
+
+    /** @return BelongsTo<Roster, $this> */
+    public function roster(): BelongsTo
+    {
+        return $this->belongsTo(Roster::class);
     }
 
     public function isRunning(): bool

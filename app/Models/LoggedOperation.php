@@ -13,8 +13,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * @property int $n its place in the canvas's log
- * @property int $session_n its place among all operations of the session
- * @property string $live_session_id
+ * @property ?int $session_n its place among all operations of the session; null in a plan
+ * @property ?string $live_session_id
  * @property string $canvas_id
  * @property string $op_id
  * @property ?string $seat_id

@@ -6,22 +6,36 @@ namespace App\Models;
 
 use Crag\Canvas\Fields;
 use Crag\Prompt\Backdrop;
-use Crag\Prompt\Prompt as PromptValue;
+use Crag\Prompt\Draw;
+use Crag\Prompt\PlanPrompt;
+use Crag\Prompt\PromptPage;
+use Crag\Prompt\PromptPages;
+use Crag\Prompt\Question\Question;
 use Crag\Prompt\TrayInForce;
+use Crag\Render\PlainMaths;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
+ * A prompt of a plan or of a session. In a plan, what is drawn for it stands on its lead canvas; a session's prompt has
+ * it as pages, which every new canvas begins with.
+ *
  * @property string $id
- * @property string $live_session_id
+ * @property ?string $live_session_id
+ * @property ?string $plan_id
+ * @property ?string $source_id  the plan's prompt that a session's came from
  * @property int $n
  * @property string $words
  * @property array<string, string|float|int> $backdrop
  * @property ?array<string, mixed> $tray  null where the session's holds
  * @property list<array<string, mixed>> $pieces  the bodies of the operations that put pieces on its canvases
+ * @property ?list<array<string, mixed>> $pages  null for one page with the backdrop alone
+ * @property array<string, mixed> $details  questions, points, minutes, look_for, skills
+ * @property int $changed_n
  * @property LiveSession $session
+ * @property ?Plan $plan
  */
 final class Prompt extends Model
 {
@@ -29,21 +43,65 @@ final class Prompt extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['pieces' => '[]', 'tray' => null];
+    protected $attributes = ['pieces' => '[]', 'tray' => null, 'pages' => null, 'details' => '{}', 'changed_n' => 0, 'n' => 0];
 
     protected function casts(): array
     {
-        return ['backdrop' => 'array', 'tray' => 'array', 'pieces' => 'array'];
-    }
-
-    public function value(): PromptValue
-    {
-        return PromptValue::of($this->words, $this->backdropValue());
+        return ['backdrop' => 'array', 'tray' => 'array', 'pieces' => 'array', 'pages' => 'array', 'details' => 'array'];
     }
 
     public function backdropValue(): Backdrop
     {
         return Backdrop::read(new Fields($this->backdrop));
+    }
+
+    /** What every canvas begins with. */
+    public function pagesValue(): PromptPages
+    {
+        if ($this->pages === null) {
+            return PromptPages::of([new PromptPage($this->backdropValue())]);
+        }
+        $pages = PromptPages::read($this->pages, true)->pages;
+        $pages[0] = new PromptPage($this->backdropValue(), $pages[0]->placings);
+
+        return PromptPages::of($pages);
+    }
+
+    /** All but what is drawn. */
+    public function value(): PlanPrompt
+    {
+        $tray = $this->tray === null ? null : TrayInForce::read($this->tray)->now->toArray();
+
+        return PlanPrompt::read(new Fields(['words' => $this->words, 'tray' => $tray] + $this->details));
+    }
+
+    /** As one student has it, with that student's values. */
+    public function forSeat(Seat $seat): PlanPrompt
+    {
+        return $this->value()->filled($this->value()->values()->draw($this->id, $seat->n));
+    }
+
+    public function question(string $id, Seat $seat): ?Question
+    {
+        return $this->forSeat($seat)->question($id);
+    }
+
+    /** The words for everybody at once: values that each student has differently stand as their letters. */
+    public function wordsForAll(): string
+    {
+        return str_contains($this->words, '{') ? Draw::names($this->value()->values())->fill($this->words) : $this->words;
+    }
+
+    /** The same where only letters can stand. */
+    public function plainWords(): string
+    {
+        return PlainMaths::words($this->wordsForAll());
+    }
+
+    /** Whose pictures it shows. */
+    public function holder(): Holder
+    {
+        return $this->plan ?? $this->session;
     }
 
     /** The tools that students have for it. */
@@ -58,6 +116,12 @@ final class Prompt extends Model
         return $this->belongsTo(LiveSession::class, 'live_session_id');
     }
 
+    /** @return BelongsTo<Plan, $this> */
+    public function plan(): BelongsTo
+    {
+        return $this->belongsTo(Plan::class);
+    }
+
     /** @return HasMany<Canvas, $this> the students' */
     public function canvases(): HasMany
     {
@@ -67,9 +131,22 @@ final class Prompt extends Model
         return $canvases;
     }
 
-    /** @return array{id: string, n: int, words: string, backdrop: array<string, string|float|int>} what pages are told */
+    /** @return array<string, mixed> what every page of the session is told */
     public function announcement(): array
     {
-        return ['id' => $this->id, 'n' => $this->n, 'words' => $this->words, 'backdrop' => $this->backdrop];
+        return ['id' => $this->id, 'n' => $this->n, 'words' => $this->wordsForAll(), 'backdrop' => $this->backdrop];
+    }
+
+    /** @return array<string, mixed> what one student's page is told */
+    public function announcementTo(Seat $seat): array
+    {
+        $mine = $this->forSeat($seat);
+
+        return [
+            'words' => $mine->words,
+            'questions' => array_map(static fn (Question $question): array => $question->forStudent($seat->id), $mine->questions),
+            'points' => $mine->points,
+            'minutes' => $mine->minutes,
+        ] + $this->announcement();
     }
 }

@@ -34,7 +34,7 @@ final class Record extends Model
 
     public function path(): string
     {
-        return SessionFolder::of($this->live_session_id)."/record-{$this->id}.pdf";
+        return HeldFolder::of('sessions', $this->live_session_id)."/record-{$this->id}.pdf";
     }
 
     public function isReady(): bool

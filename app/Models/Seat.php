@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $token_hash
  * @property string $ink_key
  * @property int $polled_at_ms
+ * @property ?string $roster_entry_id
  * @property LiveSession $session
  */
 final class Seat extends Model
@@ -26,7 +27,7 @@ final class Seat extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['polled_at_ms' => 0];
+    protected $attributes = ['polled_at_ms' => 0, 'roster_entry_id' => null];
 
     public function author(): Author
     {

@@ -4,20 +4,50 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Auth\Passwords\CanResetPassword;
+use Illuminate\Contracts\Auth\CanResetPassword as Resettable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Notifications\Notifiable;
+use Illuminate\Support\Str;
 
 /**
+ * A teacher: of one device until another device is opened with the private return link or the account.
+ *
  * @property string $id
  * @property string $name
- * @property string $token_hash
+ * @property ?string $email  null without an account
+ * @property ?string $password  hashed
+ * @property string $return_key
  */
-final class Teacher extends Model
+final class Teacher extends Model implements Resettable
 {
+    use CanResetPassword;
     use HasUlids;
+    use Notifiable;
 
     protected $guarded = [];
+
+    protected $hidden = ['password', 'return_key'];
+
+    protected static function booted(): void
+    {
+        self::creating(static function (self $teacher): void {
+            $teacher->return_key = Str::random(40);
+        });
+    }
+
+    protected function casts(): array
+    {
+        return ['password' => 'hashed'];
+    }
+
+    public function hasAccount(): bool
+    {
+        return $this->email !== null;
+    }
 
     /** @return BelongsToMany<LiveSession, $this> */
     public function sessions(): BelongsToMany
@@ -25,8 +55,31 @@ final class Teacher extends Model
         return $this->belongsToMany(LiveSession::class, 'desk_rights');
     }
 
+    /** @return BelongsToMany<Plan, $this> the own ones, and those that others share for editing */
+    public function plans(): BelongsToMany
+    {
+        return $this->belongsToMany(Plan::class, 'plan_rights');
+    }
+
+    /** @return HasMany<Roster, $this> */
+    public function rosters(): HasMany
+    {
+        return $this->hasMany(Roster::class)->orderBy('name');
+    }
+
+    /** @return HasMany<Device, $this> */
+    public function devices(): HasMany
+    {
+        return $this->hasMany(Device::class);
+    }
+
     public function mayRun(LiveSession $session): bool
     {
         return $this->sessions()->whereKey($session->id)->exists();
+    }
+
+    public function mayEdit(Plan $plan): bool
+    {
+        return $this->plans()->whereKey($plan->id)->exists();
     }
 }

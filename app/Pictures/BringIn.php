@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pictures;
 
 use App\Models\Asset;
-use App\Models\LiveSession;
+use App\Models\Holder;
 use App\Models\Seat;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Operation\Placing;
@@ -35,7 +35,7 @@ final readonly class BringIn
      * @throws UnusablePicture
      * @throws UnreadableFile
      */
-    public function __invoke(LiveSession $session, ?Seat $seat, string $bytes): array
+    public function __invoke(Holder $holder, ?Seat $seat, string $bytes): array
     {
         $xml = ltrim($bytes, "\u{FEFF} \r\n\t");
         if (str_starts_with($xml, '<') && preg_match('/<([a-z]+:)?(ink|svg)[\s>]/', substr($xml, 0, 2000), $found) === 1) {
@@ -48,16 +48,16 @@ final readonly class BringIn
             throw UnusablePicture::tooMany(self::MOST_PICTURES);
         }
 
-        return [['object' => $this->picture($session, $seat, $bytes)]];
+        return [['object' => $this->picture($holder, $seat, $bytes)]];
     }
 
     /** @return array<string, mixed> */
-    private function picture(LiveSession $session, ?Seat $seat, string $bytes): array
+    private function picture(Holder $holder, ?Seat $seat, string $bytes): array
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-picture');
         file_put_contents($file, $bytes);
         try {
-            $asset = ($this->storePicture)($session, $file, $seat);
+            $asset = ($this->storePicture)($holder, $file, $seat);
         } finally {
             unlink($file);
         }

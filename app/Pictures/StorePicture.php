@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pictures;
 
 use App\Models\Asset;
-use App\Models\LiveSession;
+use App\Models\Holder;
 use App\Models\Seat;
 use GdImage;
 
@@ -34,7 +34,7 @@ final class StorePicture
      *
      * @throws UnusablePicture
      */
-    public function __invoke(LiveSession $session, string $path, ?Seat $owner = null): Asset
+    public function __invoke(Holder $holder, string $path, ?Seat $owner = null): Asset
     {
         $size = @getimagesize($path);
         if ($size === false || ! isset(self::READERS[$size[2]])) {
@@ -49,17 +49,17 @@ final class StorePicture
         }
         $picture = self::scaled(self::upright($picture, $path, $size[2]));
 
-        return self::keep($session, $owner, $picture, self::hasHoles($picture));
+        return self::keep($holder, $owner, $picture, self::hasHoles($picture));
     }
 
-    private static function keep(LiveSession $session, ?Seat $owner, GdImage $picture, bool $holes): Asset
+    private static function keep(Holder $holder, ?Seat $owner, GdImage $picture, bool $holes): Asset
     {
         ob_start();
         imagesavealpha($picture, true);
         $holes ? imagepng($picture, null, 7) : imagejpeg($picture, null, 85);
         $bytes = (string) ob_get_clean();
         $asset = Asset::query()->create([
-            'live_session_id' => $session->id,
+            $holder->column() => $holder->holderId(),
             'seat_id' => $owner?->id,
             'mime' => $holes ? 'image/png' : 'image/jpeg',
             'width' => imagesx($picture),

@@ -24,7 +24,7 @@ final class ChecksCsv
                 $canvas->seat->n,
                 $canvas->seat->name,
                 $canvas->prompt->n,
-                $canvas->prompt->words,
+                $canvas->prompt->plainWords(),
                 $level?->value,
                 $level === null ? '' : __($level->word()),
                 $check === null || $level === null ? '' : Carbon::createFromTimestampMs($check->made_at_ms)->toIso8601String(),

@@ -58,9 +58,9 @@ final class Sheets
                 $session->title,
                 $session->created_at->format('Y-m-d'),
                 $canvas->seat->name ?? __('Lead canvas'),
-                __('Prompt :n', ['n' => $prompt->n]).$of.($prompt->words === '' ? '' : ': '.$prompt->words),
+                __('Prompt :n', ['n' => $prompt->n]).$of.($prompt->words === '' ? '' : ': '.$prompt->plainWords()),
                 $scene,
-                new EmbeddedPictures($session->id),
+                new EmbeddedPictures($session),
                 $withChecks ? $canvas->check?->level : null,
                 (string) $page,
             ));

@@ -6,8 +6,8 @@ namespace App\Sessions;
 
 use App\Live\Audience;
 use App\Live\Publisher;
+use App\Models\HeldFolder;
 use App\Models\LiveSession;
-use App\Models\SessionFolder;
 use Illuminate\Support\Facades\DB;
 
 /** Removes every row and file that the session left. */
@@ -27,6 +27,6 @@ final readonly class ForgetSession
         }
         // Foreign keys take every row that belongs to it along.
         DB::transaction(static fn () => $session->delete());
-        SessionFolder::remove($session->id);
+        HeldFolder::remove('sessions', $session->id);
     }
 }

@@ -6,10 +6,10 @@ namespace Tests\Feature;
 
 use App\Models\Asset;
 use App\Models\Check;
+use App\Models\HeldFolder;
 use App\Models\LiveSession;
 use App\Models\Record;
 use App\Models\Seat;
-use App\Models\SessionFolder;
 use Crag\Prompt\BackdropKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -244,13 +244,13 @@ final class LessonTest extends CragTestCase
         $this->postJson("/desk/{$this->session->id}/showcase", ['canvas' => $this->canvasOf($this->seat)->id]);
         $this->end();
         $this->asTeacher()->post("/desk/{$this->session->id}/record");
-        $folder = SessionFolder::of($this->session->id);
+        $folder = HeldFolder::of('sessions', $this->session->id);
         self::assertNotEmpty(glob("{$folder}/*"));
         $this->delete("/desk/{$this->session->id}")->assertRedirect('/');
 
         self::assertDirectoryDoesNotExist($folder);
         foreach (Schema::getTableListing(schemaQualified: false) as $table) {
-            if (! in_array($table, ['migrations', 'teachers', 'sqlite_sequence'], true)) {
+            if (! in_array($table, ['migrations', 'teachers', 'devices', 'sqlite_sequence'], true)) {
                 self::assertSame(0, DB::table($table)->count(), $table);
             }
         }

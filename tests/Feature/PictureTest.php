@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\HeldFolder;
 use App\Models\LiveSession;
-use App\Models\SessionFolder;
 use App\Pictures\EmbeddedPictures;
 use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
@@ -62,11 +62,11 @@ final class PictureTest extends CragTestCase
     public function test_a_drawing_embeds_its_own_sessions_pictures_alone(): void
     {
         $asset = app(StorePicture::class)($this->session, $this->photograph(1));
-        self::assertStringStartsWith('data:image/jpeg;base64,', (string) (new EmbeddedPictures($this->session->id))->source($asset->id));
-        self::assertNull((new EmbeddedPictures($this->newSession('Levers')->id))->source($asset->id));
-        self::assertNull((new EmbeddedPictures($this->session->id))->source('../../app.key'));
-        SessionFolder::remove($this->session->id);
-        self::assertNull((new EmbeddedPictures($this->session->id))->source($asset->id));
+        self::assertStringStartsWith('data:image/jpeg;base64,', (string) (new EmbeddedPictures($this->session))->source($asset->id));
+        self::assertNull((new EmbeddedPictures($this->newSession('Levers')))->source($asset->id));
+        self::assertNull((new EmbeddedPictures($this->session))->source('../../app.key'));
+        HeldFolder::remove('sessions', $this->session->id);
+        self::assertNull((new EmbeddedPictures($this->session))->source($asset->id));
     }
 
     public function test_backdrops_are_drawn_for_anybody_and_only_those_there_are(): void

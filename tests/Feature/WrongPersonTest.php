@@ -6,10 +6,10 @@ namespace Tests\Feature;
 
 use App\Canvas\TakeCanvas;
 use App\Models\Asset;
+use App\Models\HeldFolder;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Seat;
-use App\Models\SessionFolder;
 use App\Sessions\Shown;
 use App\Sessions\StartSession;
 use Illuminate\Support\Facades\Route;
@@ -146,7 +146,7 @@ final class WrongPersonTest extends CragTestCase
         $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertOk();
         $this->asNobody()->get("/asset/{$asset->id}")->assertForbidden();
         $this->asTeacher('another-teacher')->get("/asset/{$asset->id}")->assertForbidden();
-        SessionFolder::remove($this->session->id);
+        HeldFolder::remove('sessions', $this->session->id);
     }
 
     public function test_a_students_picture_is_seen_by_that_student_and_the_teacher_alone(): void
@@ -159,7 +159,7 @@ final class WrongPersonTest extends CragTestCase
         $this->asTeacher()->get("/asset/{$asset->id}")->assertOk();
         $this->asStudent($other, $otherToken)->get("/asset/{$asset->id}")->assertForbidden();
         $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertForbidden();
-        SessionFolder::remove($this->session->id);
+        HeldFolder::remove('sessions', $this->session->id);
     }
 
     public function test_nobody_draws_on_a_canvas_of_anothers_kind(): void

@@ -6,6 +6,7 @@ namespace Tests\Support;
 
 use App\Live\Publisher;
 use App\Models\Canvas;
+use App\Models\Device;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Models\Teacher;
@@ -79,7 +80,10 @@ abstract class CragTestCase extends TestCase
 
     protected function teacher(string $token = 'the-teacher'): Teacher
     {
-        return Teacher::query()->firstOrCreate(['token_hash' => hash('sha256', $token)], ['name' => 'Ms Okafor-Lind']);
+        $hash = hash('sha256', $token);
+        $device = Device::query()->find($hash) ?? Teacher::query()->create(['name' => 'Ms Okafor-Lind'])->devices()->create(['token_hash' => $hash]);
+
+        return $device->teacher()->firstOrFail();
     }
 
     protected function asTeacher(string $token = 'the-teacher'): static

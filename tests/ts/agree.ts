@@ -9,10 +9,11 @@ import type { Operation } from '../../resources/ts/canvas/model';
  */
 type Case = { log: Operation[]; kept?: KeptScene } | { ink: Sample[] };
 
-function written({ pages, objects }: Scene): unknown {
+function written({ pages, objects, answers }: Scene): unknown {
     return {
         pages: [...pages].map(([id, backdrop]) => ({ id, backdrop })),
         objects: [...objects].map(([id, { page, ...placed }]) => ({ id, ...placed, ...(page === '' ? {} : { page }) })),
+        ...(answers.size > 0 && { answers: [...answers].map(([question, value]) => ({ question, value })) }),
     };
 }
 

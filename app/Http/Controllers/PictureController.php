@@ -9,6 +9,7 @@ use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
 use App\Models\Asset;
 use App\Models\LiveSession;
+use App\Models\Plan;
 use App\Models\Seat;
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
@@ -43,12 +44,22 @@ final class PictureController
     /** Pictures of the teacher's are for everybody in the session; a student's are for that student and the teacher. */
     public function asset(Request $request, Asset $asset): BinaryFileResponse
     {
+        if ($asset->plan_id !== null) {
+            abort_unless(CurrentTeacher::of($request)?->mayEdit(Plan::query()->findOrFail($asset->plan_id)) === true, 403);
+
+            return $this->file($asset);
+        }
         $session = LiveSession::query()->findOrFail($asset->live_session_id);
         $may = CurrentTeacher::of($request)?->mayRun($session)
             || $this->isFor(CurrentSeat::in($request, $session), $asset)
             || ($asset->seat_id === null && CurrentScreen::shows($request, $session));
         abort_unless($may, 403);
 
+        return $this->file($asset);
+    }
+
+    private function file(Asset $asset): BinaryFileResponse
+    {
         return response()->file($asset->path(), ['Content-Type' => $asset->mime, 'Cache-Control' => 'private, max-age=86400']);
     }
 

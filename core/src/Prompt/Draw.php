@@ -17,6 +17,12 @@ final readonly class Draw
     {
     }
 
+    /** Every name standing for itself: how a prompt reads for everybody at once. */
+    public static function names(Values $values): self
+    {
+        return new self(array_combine($values->names(), array_map(Value::letter(...), $values->names())));
+    }
+
     public function fill(string $text): string
     {
         if ($this->values === [] || ! str_contains($text, '{')) {
@@ -31,6 +37,12 @@ final readonly class Draw
 
             return $isMaths ? '{'.str_replace('−', '-', Written::latex($value)).'}' : Written::plain($value);
         });
+    }
+
+    /** @return list<string> names that stand for themselves */
+    private function selves(): array
+    {
+        return array_merge(...array_values(array_map(static fn (Value $value): array => $value->letters(), $this->values)));
     }
 
     private function worth(string $inside, bool $isMaths): ?Value
@@ -48,6 +60,6 @@ final readonly class Draw
             return null;
         }
 
-        return $value->hasLetters() ? null : $value;
+        return array_diff($value->letters(), $this->selves()) === [] ? $value : null;
     }
 }

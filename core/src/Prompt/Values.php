@@ -79,6 +79,12 @@ final class Values
         return $values;
     }
 
+    /** @return list<string> */
+    public function names(): array
+    {
+        return array_map(strval(...), [...array_keys($this->choices), ...array_keys($this->results)]);
+    }
+
     public function isEmpty(): bool
     {
         return $this->choices === [] && $this->results === [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crag\Tests\Prompt;
 
 use Crag\Maths\Written;
+use Crag\Prompt\Draw;
 use Crag\Prompt\InvalidValues;
 use Crag\Prompt\Values;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -75,6 +76,13 @@ final class ValuesTest extends TestCase
         $draw = Values::in(['{a: 6}', '$\frac{{b: 4}}{7}$'])->draw('', 0);
         self::assertSame('$\frac{{4}}{7} x^{2} \sum_{i=1}^{{6}}$', $draw->fill('$\frac{{b: 4}}{7} x^{2} \sum_{i=1}^{{a}}$'));
         self::assertSame('$\frac{6}{4}$ and {1, 2}', $draw->fill('$\frac{a}{b}$ and {1, 2}'));
+    }
+
+    #[Test]
+    public function for_everybody_at_once_values_are_their_names(): void
+    {
+        $text = 'Solve ${a: 2..9}x + {b: 1..9} = {c: 3}$; {d = a*b}, {a*b} and {n}.';
+        self::assertSame('Solve ${a}x + {b} = {c}$; d, ab and {n}.', Draw::names(Values::in([$text]))->fill($text));
     }
 
     #[Test]

@@ -140,9 +140,14 @@ export type Body = {
     lock?: boolean;
     what?: 'ink' | 'all';
     backdrop?: Backdrop;
+    question?: string;
+    value?: AnswerValue | null;
 };
 
-export type Kind = 'add' | 'change' | 'remove' | 'cut' | 'arrange' | 'clear' | 'page' | 'backdrop' | 'withdraw' | 'reinstate';
+/** What a student answered: typed words, a step of a scale, a choice, or several. */
+export type AnswerValue = string | number | string[];
+
+export type Kind = 'add' | 'change' | 'remove' | 'cut' | 'arrange' | 'clear' | 'page' | 'backdrop' | 'answer' | 'withdraw' | 'reinstate';
 
 export interface Operation {
     id: string;

@@ -1,17 +1,20 @@
 import { decodeInk, encodeInk, partOfInk, type Sample } from './ink';
-import { placings, type Backdrop, type Operation, type Order, type Placed, type Stroke } from './model';
+import { placings, type AnswerValue, type Backdrop, type Operation, type Order, type Placed, type Stroke } from './model';
 
 export interface Scene {
     /** By the page's id, in order; the first page's is "". */
     pages: Map<string, Backdrop>;
     /** In drawing order, on all pages together. */
     objects: Map<string, Placed>;
+    /** By the question's id. */
+    answers: Map<string, AnswerValue>;
 }
 
 /** A scene in the form in which the server keeps it. */
 export interface KeptScene {
     pages: { id: string; backdrop: Backdrop }[];
     objects: (Partial<Placed> & { id: string; layer: Placed['layer']; object: Placed['object'] })[];
+    answers?: { question: string; value: AnswerValue }[];
 }
 
 const decoded = new WeakMap<Stroke, Sample[]>();
@@ -26,13 +29,14 @@ export function samplesOf(stroke: Stroke): Sample[] {
 }
 
 export function emptyScene(): Scene {
-    return { pages: new Map([['', { kind: 'blank' }]]), objects: new Map() };
+    return { pages: new Map([['', { kind: 'blank' }]]), objects: new Map(), answers: new Map() };
 }
 
-export function readScene({ pages, objects }: KeptScene): Scene {
+export function readScene({ pages, objects, answers }: KeptScene): Scene {
     return {
         pages: new Map(pages.map(({ id, backdrop }) => [id, backdrop])),
         objects: new Map(objects.map(({ id, ...placed }) => [id, { page: '', ...placed }])),
+        answers: new Map((answers ?? []).map(({ question, value }) => [question, value])),
     };
 }
 
@@ -81,6 +85,9 @@ export function apply(scene: Scene, operation: Operation): void {
     } else if (kind === 'page') {
         const first = pages.get('')!;
         pages.set(id, first.kind === 'picture' ? { kind: 'blank' } : first);
+    } else if (kind === 'answer') {
+        const { question, value } = body;
+        value === null || value === undefined ? scene.answers.delete(question!) : scene.answers.set(question!, value);
     } else if (kind === 'backdrop' && pages.has(page)) {
         pages.set(page, body.backdrop!);
     }
@@ -209,7 +216,7 @@ export function fold(log: Iterable<Operation>, base?: Scene): Scene | null {
             return null;
         }
     }
-    const scene: Scene = base === undefined ? emptyScene() : { pages: new Map(base.pages), objects: new Map(base.objects) };
+    const scene: Scene = base === undefined ? emptyScene() : { pages: new Map(base.pages), objects: new Map(base.objects), answers: new Map(base.answers) };
     for (const operation of operations.values()) {
         if (!withdrawn.has(operation.id)) {
             apply(scene, operation);
@@ -228,7 +235,7 @@ function finish(scene: Scene): Scene {
     return scene;
 }
 
-const NOT_UNDOABLE = new Set(['backdrop', 'withdraw', 'reinstate']);
+const NOT_UNDOABLE = new Set(['backdrop', 'answer', 'withdraw', 'reinstate']);
 
 /** What the author of a layer can undo and redo, as core/src/Canvas/History.php has it. */
 export function history(log: Iterable<Operation>, layer: Operation['layer'] = 'student'): { undo?: string; redo?: string } {

@@ -3,8 +3,8 @@
     <h1 class="now-title" title="{{ $session->title }}">{{ $session->title }}</h1>
     <div class="now-prompt">
         <span class="now-label">{{ __('Students have') }}</span>
-        <span class="now-words" title="{{ $current->words }}"><b>{{ __('Prompt :n', ['n' => $current->n]) }}</b>
-            {{ $current->words === '' ? __('no words yet') : $current->words }} · {{ __($current->backdropValue()->kind->word()) }}</span>
+        <span class="now-words" title="{{ $current->plainWords() }}"><b>{{ __('Prompt :n', ['n' => $current->n]) }}</b>
+            {{ $current->words === '' ? __('no words yet') : $current->plainWords() }} · {{ __($current->backdropValue()->kind->word()) }}</span>
     </div>
     <button id="lead-button" class="btn btn-paper" data-do="lead" aria-pressed="false" title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="easel" /> <span class="now-word">{{ __('Lead canvas') }}</span></button>
     <button id="tools-button" class="btn btn-paper" data-do="tools" title="{{ __('Which tools students have') }}"><x-icon name="tools" /> <span class="now-word">{{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</span></button>

@@ -3,7 +3,7 @@
         @php($tally = Crag\Checks\LevelTally::of($prompt->canvases->map(fn ($canvas) => $canvas->check?->level)))
         <button id="rail-{{ $prompt->n }}" class="rail-item {{ $prompt->id === $current->id ? 'is-current' : '' }}" data-do="look" data-prompt="{{ $prompt->id }}" aria-pressed="false">
             <span class="rail-n">{{ $prompt->n }}</span>
-            <span class="rail-words">{{ $prompt->words === '' ? __('no words yet') : Str::limit($prompt->words, 40) }}</span>
+            <span class="rail-words">{{ $prompt->words === '' ? __('no words yet') : Str::limit($prompt->plainWords(), 40) }}</span>
             <span class="rail-count">{{ __(':n of :all started', ['n' => $prompt->started_count, 'all' => $prompt->canvases_count]) }}</span>
             @if ($prompt->id === $current->id) <span class="rail-here">{{ __('students are here') }}</span> @endif
             @if ($tally->unchecked < $prompt->canvases_count)

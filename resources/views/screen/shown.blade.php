@@ -12,7 +12,7 @@
         </div>
     @elseif ($view === 'prompt')
         <p class="shown-n">{{ __('Prompt :n', ['n' => $session->prompt->n]) }}</p>
-        <h1 class="shown-words" dir="auto">{{ $session->prompt->words === '' ? $session->title : $session->prompt->words }}</h1>
+        <h1 class="shown-words" dir="auto">{{ $session->prompt->words === '' ? $session->title : $session->prompt->wordsForAll() }}</h1>
         @php($backdrop = $session->prompt->backdropValue())
         @if ($backdrop->asset !== null) <img class="shown-picture" src="{{ route('asset', $backdrop->asset) }}" alt="{{ __('The backdrop of the prompt') }}"> @endif
         <p class="shown-late">{{ __('Late? The code is') }} <b>{{ $session->code()->spaced() }}</b></p>

@@ -58,7 +58,7 @@ final class ClassScreenController
         );
         $scene = $showcase->canvas->scene($showcase->at_operation);
 
-        return response(SceneSvg::document($scene, new EmbeddedPictures($session->id), $showcase->page))
+        return response(SceneSvg::document($scene, new EmbeddedPictures($session), $showcase->page))
             ->header('Content-Type', 'image/svg+xml');
     }
 

@@ -27,7 +27,7 @@ final class SeatController
             ]);
         }
 
-        return view('student.seat', ['seat' => $seat, 'session' => $session, 'prompt' => $session->prompt()->firstOrFail()]);
+        return view('student.seat', ['seat' => $seat, 'session' => $session, 'prompt' => $session->prompt()->firstOrFail(), 'words' => $session->prompt()->firstOrFail()->forSeat($seat)->words]);
     }
 
     /** The canvas for the present prompt, and where the streams stand. */
@@ -38,7 +38,7 @@ final class SeatController
         $prompt = $session->prompt()->firstOrFail();
 
         return CanvasAnswer::opening($takeCanvas($seat, $prompt)->refresh(), [
-            'prompt' => $prompt->announcement(),
+            'prompt' => $prompt->announcementTo($seat),
             'tray' => $prompt->trayInForce()->now->toArray(),
             'position' => (object) $position,
             'ended' => ! $session->isRunning(),

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Canvas\TakeCanvas;
+use App\Models\Canvas;
+use App\Models\Prompt;
+use Crag\Prompt\PromptPages;
+
+/** What is drawn for a prompt of a plan: it stands on the prompt's lead canvas. */
+final readonly class TakesDrawing
+{
+    public function __construct(private TakeCanvas $takeCanvas)
+    {
+    }
+
+    public function begin(Prompt $prompt, PromptPages $pages): void
+    {
+        $this->takeCanvas->lay($this->canvas($prompt), $pages, false);
+    }
+
+    public function canvas(Prompt $prompt): Canvas
+    {
+        return $this->takeCanvas->lead($prompt);
+    }
+
+    public function of(Prompt $prompt): PromptPages
+    {
+        $canvas = Canvas::query()->where('prompt_id', $prompt->id)->whereNull('seat_id')->first();
+
+        return $canvas === null ? PromptPages::blank() : PromptPages::from($canvas->scene());
+    }
+}

@@ -26,7 +26,13 @@ final class CanvasAnswer
 
     public static function whole(Canvas $canvas): Response
     {
-        return self::json($canvas, 0, 'null', []);
+        return self::since($canvas, 0);
+    }
+
+    /** What came after an operation. */
+    public static function since(Canvas $canvas, int $after): Response
+    {
+        return self::json($canvas, $after, 'null', []);
     }
 
     /** Operations after a place in the log, as pages read them. */

@@ -17,6 +17,14 @@ final class CurrentTeacher
 
     private const MINUTES = 60 * 24 * 400;
 
+    /** The teacher whom a middleware has found. */
+    public static function found(Request $request): Teacher
+    {
+        $teacher = $request->attributes->get('teacher');
+
+        return $teacher instanceof Teacher ? $teacher : abort(403);
+    }
+
     public static function of(Request $request): ?Teacher
     {
         $token = $request->cookie(self::COOKIE);

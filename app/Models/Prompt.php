@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Crag\Canvas\Fields;
 use Crag\Prompt\Backdrop;
-use Crag\Prompt\Draw;
 use Crag\Prompt\PlanPrompt;
 use Crag\Prompt\PromptPage;
 use Crag\Prompt\PromptPages;
@@ -78,7 +77,7 @@ final class Prompt extends Model
     /** As one student has it, with that student's values. */
     public function forSeat(Seat $seat): PlanPrompt
     {
-        return $this->value()->filled($this->value()->values()->draw($this->id, $seat->n));
+        return $this->value()->forStudent($this->id, $seat->n);
     }
 
     public function question(string $id, Seat $seat): ?Question
@@ -89,7 +88,7 @@ final class Prompt extends Model
     /** The words for everybody at once: values that each student has differently stand as their letters. */
     public function wordsForAll(): string
     {
-        return str_contains($this->words, '{') ? Draw::names($this->value()->values())->fill($this->words) : $this->words;
+        return str_contains($this->words, '{') ? $this->value()->wordsForAll() : $this->words;
     }
 
     /** The same where only letters can stand. */

@@ -6,6 +6,8 @@ namespace Crag\Prompt;
 
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
+use Crag\Maths\UnreadableMaths;
+use Crag\Prompt\Question\Kind;
 use Crag\Prompt\Question\Question;
 
 /**
@@ -106,6 +108,50 @@ final readonly class PlanPrompt
     public function values(): Values
     {
         return Values::in([$this->words, ...array_merge(...array_map(static fn (Question $question): array => $question->texts(), $this->questions))]);
+    }
+
+    /**
+     * What a teacher should mend before a class sees it: values that cannot be drawn, right answers that cannot be read.
+     *
+     * @return list<string> sentences
+     */
+    public function problems(): array
+    {
+        try {
+            $mine = $this->filled($this->values()->draw('', 0));
+        } catch (InvalidValues $problem) {
+            return [$problem->getMessage()];
+        }
+        $problems = [];
+        foreach ($mine->questions as $i => $question) {
+            try {
+                $question->asked->hasKey() && $question->asked->compare($question->asked->kind() === Kind::Choices ? [] : '');
+            } catch (UnreadableMaths $problem) {
+                $problems[] = 'Question '.($i + 1).", the right answer: {$problem->getMessage()}";
+            }
+        }
+
+        return $problems;
+    }
+
+    /** As a student has it; where no values can be drawn, as it stands. */
+    public function forStudent(string $seed, int $n): self
+    {
+        try {
+            return $this->filled($this->values()->draw($seed, $n));
+        } catch (InvalidValues) {
+            return $this;
+        }
+    }
+
+    /** For everybody at once: every value stands as its name. */
+    public function wordsForAll(): string
+    {
+        try {
+            return Draw::names($this->values())->fill($this->words);
+        } catch (InvalidValues) {
+            return $this->words;
+        }
     }
 
     /** As one student has it, with the drawn values put in. */

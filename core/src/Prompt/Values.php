@@ -14,7 +14,8 @@ use Random\Randomizer;
 
 /**
  * The values that a prompt holds in braces, drawn for each student: {a: 2..9}, {b: 3, 5, 7}, {c: 0..1 step 0.25}, with
- * conditions after a semicolon, {b: 2..9; b ≠ a}, and results, {d = a*b}. A name is one letter. Braces without a colon
+ * conditions after a semicolon, {b: 2..9; b ≠ a}, and results, {d = a*b}. After a semicolon values can be drawn that are
+ * not shown there: {c = a*x + b; x: 1..9}. A name is one letter. Braces without a colon
  * or an equals sign show what they are worth: {a}, {a*b + 1}. The whole grammar is in docs/formats.md.
  */
 final class Values
@@ -27,6 +28,8 @@ final class Values
     private const MOST_TRIES = 4_000;
 
     private const DRAWN = '/^\s*(?<name>\p{L})\s*(?<sign>[:=])(?<rest>[^=].*)$/us';
+
+    private const UNSEEN = '/^\s*(?<name>\p{L})\s*:(?<rest>.*)$/us';
 
     private const CONDITION = '/^(?<one>.+?)(?<sign>≠|!=|<>|≤|<=|≥|>=|<|>|=)(?<two>.+)$/us';
 
@@ -65,8 +68,14 @@ final class Values
                 } else {
                     $results[$name] = ["{$name} = ".trim($found['rest']), self::read($inside, $found['rest'])];
                 }
-                foreach (array_slice($parts, 1) as $condition) {
-                    $conditions[] = self::condition($inside, $condition);
+                foreach (array_slice($parts, 1) as $part) {
+                    if (preg_match(self::UNSEEN, $part, $found) !== 1) {
+                        $conditions[] = self::condition($inside, $part);
+                    } elseif (isset($choices[$found['name']]) || isset($results[$found['name']])) {
+                        throw InvalidValues::twice($found['name']);
+                    } else {
+                        $choices[$found['name']] = self::choices($found['name'], trim($found['rest']));
+                    }
                 }
             }
         }

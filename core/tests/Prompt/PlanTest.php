@@ -60,6 +60,20 @@ final class PlanTest extends TestCase
         self::assertNull($prompt->question('q9'));
     }
 
+    #[Test]
+    public function what_should_be_mended_is_said(): void
+    {
+        self::assertSame([], self::prompt(self::PROMPT)->problems());
+        $question = ['id' => 'q2', 'kind' => 'number', 'words' => '', 'spot' => null, 'right' => '5 blocks'];
+        $broken = self::prompt(['questions' => [...self::PROMPT['questions'], $question]] + self::PROMPT);
+        self::assertSame(['Question 2, the right answer: The unit “blocks” was not understood.'], $broken->problems());
+        self::assertNull($broken->question('q2')?->compare('5'));
+        $values = self::prompt(['words' => 'Draw {a: 9..2}.']);
+        self::assertCount(1, $values->problems());
+        self::assertSame('Draw {a: 9..2}.', $values->forStudent('s', 1)->words);
+        self::assertSame('Draw {a: 9..2}.', $values->wordsForAll());
+    }
+
     /** @return iterable<string, array{array<string, mixed>}> */
     public static function broken(): iterable
     {

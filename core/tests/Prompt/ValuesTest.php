@@ -86,6 +86,14 @@ final class ValuesTest extends TestCase
     }
 
     #[Test]
+    public function values_can_be_drawn_without_being_shown(): void
+    {
+        $draw = Values::in(['Solve {a: 3}x + {b: 4} = {c = a*x + b; x: 5..9; x > 8}.'])->draw('', 0);
+        self::assertSame('Solve 3x + 4 = 31.', $draw->fill('Solve {a: 3}x + {b: 4} = {c = a*x + b; x: 5..9; x > 8}.'));
+        self::assertSame('9', $draw->fill('{x}'));
+    }
+
+    #[Test]
     public function words_without_values_are_left_alone(): void
     {
         $values = Values::in(['A set {1, 2, 3} and {n}']);

@@ -6,6 +6,7 @@ namespace Crag\Prompt\Question;
 
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
+use Crag\Maths\UnreadableMaths;
 use Crag\Maths\Verdict;
 use Crag\Prompt\Draw;
 
@@ -66,10 +67,14 @@ final readonly class Question
         return new self($this->id, $draw->fill($this->words), $this->spot, $this->asked->filled($draw));
     }
 
-    /** Null where there is no right and wrong. */
+    /** Null where there is no right and wrong, or the right answer itself cannot be read. */
     public function compare(mixed $answer): ?Verdict
     {
-        return $this->asked->hasKey() ? $this->asked->compare($answer) : null;
+        try {
+            return $this->asked->hasKey() ? $this->asked->compare($answer) : null;
+        } catch (UnreadableMaths) {
+            return null;
+        }
     }
 
     /** @return array<string, mixed> */

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Plans;
+
+use App\Http\CurrentTeacher;
+use App\Models\LiveSession;
+use App\Models\Plan;
+use App\Models\Prompt;
+use App\Plans\ChangedMeanwhile;
+use App\Plans\EditPlan;
+use App\Plans\PreparedPrompt;
+use App\Plans\ReadyPrompts;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\InvalidPrompt;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** What an open plan's page saves and asks for: every change is answered with what stands there now. */
+final readonly class EditController
+{
+    public function __construct(private EditPlan $edit, private ReadyPrompts $ready)
+    {
+    }
+
+    /** The plan as it is now; of its prompts those that changed after an edit that the page knows. */
+    public function state(Request $request, Plan $plan): JsonResponse
+    {
+        $after = $request->integer('after', -1);
+        $prompts = $plan->present()->filter(static fn (Prompt $prompt): bool => $prompt->changed_n > $after || $after < 0);
+
+        return response()->json([
+            'n' => $plan->edit_count,
+            'title' => $plan->title,
+            'tags' => $plan->tags,
+            'sequence' => $plan->sequence,
+            'prompts' => $prompts->map(self::told(...))->values(),
+            'running' => $plan->sessions()->whereNull('ended_at')->where('is_trial', false)->get()
+                ->map(static fn (LiveSession $session): array => ['id' => $session->id, 'title' => $session->title, 'since' => $session->created_at->translatedFormat('H:i')]),
+        ] + $this->edit->steps($plan, CurrentTeacher::found($request)));
+    }
+
+    public function set(Request $request, Plan $plan, ?Prompt $prompt = null): JsonResponse
+    {
+        $field = $request->json('field');
+        abort_unless(is_string($field), 422, __('A prompt has no such field.'));
+
+        return $this->tried($request, $plan, fn () => $this->edit->set(
+            $plan, CurrentTeacher::found($request), $prompt, $field, $request->json('from'), $request->json('to'),
+        ));
+    }
+
+    public function add(Request $request, Plan $plan): JsonResponse
+    {
+        [$words, $ready] = [$request->json('words'), $request->json('ready')];
+        try {
+            $prepared = is_string($ready) ? $this->ready->prompt($ready) : PreparedPrompt::saying(is_string($words) ? $words : '');
+        } catch (InvalidPrompt $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+        $prompt = $this->edit->add($plan, CurrentTeacher::found($request), $prepared, self::after($request, $plan));
+
+        return $this->state($request, $plan->refresh())->setData(['added' => $prompt->id] + (array) $this->state($request, $plan)->getData(true));
+    }
+
+    /** Where a prompt stands: after another, in the first place, or (with false) nowhere. */
+    public function place(Request $request, Plan $plan, Prompt $prompt): JsonResponse
+    {
+        $teacher = CurrentTeacher::found($request);
+        $request->json('after') === false
+            ? $this->edit->remove($plan, $teacher, $prompt)
+            : $this->edit->move($plan, $teacher, $prompt, self::after($request, $plan));
+
+        return $this->state($request, $plan->refresh());
+    }
+
+    public function step(Request $request, Plan $plan): JsonResponse
+    {
+        return $this->tried($request, $plan, fn () => $this->edit->step($plan, CurrentTeacher::found($request), $request->json('again') === true));
+    }
+
+    /** @return array<string, mixed> */
+    public static function told(Prompt $prompt): array
+    {
+        $value = $prompt->value();
+
+        return ['id' => $prompt->id, 'n' => $prompt->changed_n, 'plain' => $prompt->plainWords(), 'problems' => array_map(static fn (string $one): string => __($one), $value->problems())] + $value->toArray();
+    }
+
+    /** @param  callable(): mixed  $change */
+    private function tried(Request $request, Plan $plan, callable $change): JsonResponse
+    {
+        try {
+            $change();
+        } catch (ChangedMeanwhile $problem) {
+            return response()->json(['message' => $problem->getMessage(), 'field' => $problem->field, 'present' => $problem->present], 409);
+        } catch (UnreadableOperation|InvalidPrompt $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+
+        return $this->state($request, $plan->refresh());
+    }
+
+    private static function after(Request $request, Plan $plan): ?string
+    {
+        $after = $request->json('after');
+        abort_unless($after === null || (is_string($after) && in_array($after, $plan->sequence, true)), 422, __('There is no such prompt in the plan.'));
+
+        return $after;
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Plans;
+
+use App\Http\CurrentTeacher;
+use App\Models\HeldFolder;
+use App\Models\LiveSession;
+use App\Models\Plan;
+use App\Models\Teacher;
+use App\Plans\BringInPlan;
+use App\Plans\MakePlan;
+use App\Plans\UnusablePlan;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
+use Illuminate\Validation\ValidationException;
+
+/** A teacher's plans, and what is done to a whole one. */
+final readonly class LibraryController
+{
+    private const MOST_BYTES = 60 * 1024 * 1024;
+
+    public function __construct(private MakePlan $make)
+    {
+    }
+
+    public function show(Request $request): View
+    {
+        $teacher = CurrentTeacher::found($request);
+        $plans = $teacher->plans()->with('teacher')->get()
+            ->sortByDesc(static fn (Plan $plan): int => max($plan->used_at?->getTimestamp() ?? 0, $plan->updated_at->getTimestamp()))->values();
+        $shown = $this->matching($plans, $request->string('search')->toString(), $request->string('tag')->toString(), $request->boolean('archived'));
+
+        return view('plans.library', [
+            'teacher' => $teacher,
+            'running' => $teacher->sessions()->where('is_trial', false)->whereNull('ended_at')->withCount('seats')->latest()->get(),
+            'plans' => $shown,
+            'lastClass' => $this->lastClasses($teacher, $shown),
+            'tags' => $plans->flatMap(static fn (Plan $plan): array => $plan->tags)->countBy(static fn (string $tag): string => $tag)->sortDesc()->keys()->take(20),
+            'archived' => $plans->whereNotNull('archived_at')->count(),
+            'search' => $request->string('search')->toString(), 'tag' => $request->string('tag')->toString(), 'inArchive' => $request->boolean('archived'),
+        ]);
+    }
+
+    public function make(Request $request): RedirectResponse
+    {
+        $plan = $this->make->empty($this->named($request), $request->string('title')->toString());
+
+        return redirect()->route('plan', $plan);
+    }
+
+    /** A whole plan from a file. */
+    public function bringIn(Request $request, BringInPlan $bringIn): RedirectResponse
+    {
+        $file = $request->file('file');
+        if ($file === null || is_array($file) || ! $file->isValid() || $file->getSize() > self::MOST_BYTES) {
+            throw ValidationException::withMessages(['file' => __('Choose a file of at most 60 MB.')]);
+        }
+        try {
+            $plan = $bringIn->asPlan(CurrentTeacher::found($request), $file->getPathname(), $file->getClientOriginalName());
+        } catch (UnusablePlan $problem) {
+            throw ValidationException::withMessages(['file' => $problem->getMessage()]);
+        }
+
+        return redirect()->route('plan', $plan);
+    }
+
+    public function duplicate(Request $request, Plan $plan): RedirectResponse
+    {
+        $this->make->copy($plan, CurrentTeacher::found($request), __(':title (copy)', ['title' => mb_substr($plan->title, 0, 70)]));
+
+        return redirect()->route('plans')->with('said', __('There is a copy of “:title” now.', ['title' => $plan->title]));
+    }
+
+    public function archive(Request $request, Plan $plan): RedirectResponse
+    {
+        $plan->update(['archived_at' => $request->boolean('restore') ? null : now()]);
+
+        return redirect()->route('plans')->with('said', $request->boolean('restore')
+            ? __('“:title” is back among the plans.', ['title' => $plan->title])
+            : __('“:title” is in the archive.', ['title' => $plan->title]));
+    }
+
+    /** Those who only share it lose it from their list; its owner deletes it. */
+    public function delete(Request $request, Plan $plan): RedirectResponse
+    {
+        $teacher = CurrentTeacher::found($request);
+        if ($plan->teacher_id !== $teacher->id) {
+            $plan->teachers()->detach($teacher);
+
+            return redirect()->route('plans')->with('said', __('“:title” is no longer in your list.', ['title' => $plan->title]));
+        }
+        $plan->delete();
+        HeldFolder::remove('plans', $plan->id);
+
+        return redirect()->route('plans')->with('said', __('“:title” is deleted.', ['title' => $plan->title]));
+    }
+
+    private function named(Request $request): Teacher
+    {
+        $name = $request->string('name')->trim()->toString();
+        $teacher = CurrentTeacher::found($request);
+        $teacher->name === '' && $name !== '' && $teacher->update(['name' => mb_substr($name, 0, 60)]);
+
+        return $teacher;
+    }
+
+    /**
+     * @param  Collection<int, Plan>  $plans
+     * @return Collection<int, Plan>
+     */
+    private function matching(Collection $plans, string $search, string $tag, bool $archived): Collection
+    {
+        $words = array_filter(explode(' ', mb_strtolower($search)));
+
+        return $plans->filter(static function (Plan $plan) use ($words, $tag, $archived): bool {
+            if (($plan->archived_at !== null) !== $archived || ($tag !== '' && ! in_array($tag, $plan->tags, true))) {
+                return false;
+            }
+            $text = $words === [] ? '' : mb_strtolower($plan->title.' '.implode(' ', $plan->tags).' '.$plan->present()->implode('words', ' '));
+
+            return array_filter($words, static fn (string $word): bool => ! str_contains($text, $word)) === [];
+        })->values();
+    }
+
+    /**
+     * @param  Collection<int, Plan>  $plans
+     * @return array<string, LiveSession> the last session with a class, by the plan
+     */
+    private function lastClasses(Teacher $teacher, Collection $plans): array
+    {
+        $classes = [];
+        $last = $teacher->sessions()->whereNotNull('roster_id')->with('roster')->latest()->limit(50)->get();
+        foreach ($plans as $plan) {
+            $session = $last->firstWhere('plan_id', $plan->id) ?? $last->first();
+            $session === null || $classes[$plan->id] = $session;
+        }
+
+        return $classes;
+    }
+}

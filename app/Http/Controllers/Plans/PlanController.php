@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Plans;
+
+use App\Http\CurrentTeacher;
+use App\Models\Plan;
+use App\Models\Roster;
+use App\Plans\FollowPlan;
+use App\Plans\MakePlan;
+use App\Plans\ReadyPrompts;
+use App\Sessions\StartSession;
+use Crag\Prompt\Tool;
+use Crag\Prompt\ToolTray;
+use Crag\Prompt\TrayKind;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+
+/** A plan opened, shared, tried and started. */
+final readonly class PlanController
+{
+    public function __construct(private StartSession $start)
+    {
+    }
+
+    public function show(Request $request, Plan $plan, ReadyPrompts $ready): View
+    {
+        return view('plans.plan', ['plan' => $plan, 'teacher' => CurrentTeacher::found($request), 'ready' => $ready->all()]);
+    }
+
+    /** With what, before a session begins. */
+    public function beforeStart(Request $request, Plan $plan): View
+    {
+        $teacher = CurrentTeacher::found($request);
+        $rosters = $teacher->rosters()->withCount('entries')->get();
+        $last = $plan->sessions()->whereNotNull('roster_id')->latest()->value('roster_id') ?? $rosters->sortByDesc('updated_at')->first()?->id;
+
+        return view('plans.start', ['plan' => $plan, 'teacher' => $teacher, 'rosters' => $rosters, 'last' => $last, 'prompts' => $plan->present()]);
+    }
+
+    /** A session with a class, with what that class was last started with where nothing else is said. */
+    public function start(Request $request, Plan $plan): RedirectResponse
+    {
+        $request->validate([
+            'roster' => ['nullable', 'string'],
+            'tray' => ['nullable', Rule::enum(TrayKind::class)],
+            'tools.*' => [Rule::enum(Tool::class)],
+        ]);
+        $teacher = CurrentTeacher::found($request);
+        $roster = $request->filled('roster') ? $teacher->rosters()->findOrFail($request->string('roster')->toString()) : null;
+        $settings = $this->settings($request, $roster);
+        $session = $this->start->fromPlan($teacher, $plan, $roster, ToolTray::of(TrayKind::from($settings['tray'])));
+        $session->update(['names_shown' => $settings['names_shown']]);
+
+        return redirect()->route('desk', $session);
+    }
+
+    /** The plan as a student sees it, on a device of any size: a session for the teacher alone, gone after a day. */
+    public function try(Request $request, Plan $plan): View
+    {
+        $teacher = CurrentTeacher::found($request);
+        $session = $plan->sessions()->where('is_trial', true)->whereNull('ended_at')->latest()->first();
+        if ($session === null || ! $teacher->mayRun($session) || $session->created_at->lt($plan->updated_at)) {
+            $session = $this->start->fromPlan($teacher, $plan, null, ToolTray::of(TrayKind::Maths), true);
+        }
+
+        return view('plans.try', ['plan' => $plan, 'session' => $session, 'prompts' => $session->prompts()->get()]);
+    }
+
+    /** A running session takes over what has changed in the plan. */
+    public function follow(Request $request, Plan $plan, string $session, FollowPlan $follow): JsonResponse
+    {
+        $running = $plan->sessions()->whereNull('ended_at')->findOrFail($session);
+        abort_unless(CurrentTeacher::found($request)->mayRun($running), 403);
+
+        return response()->json(['changed' => $follow($running, $plan)]);
+    }
+
+    /** A link by which another teacher of this installation may take a copy of it, or edit it too. */
+    public function shared(Request $request, Plan $plan, string $key): View
+    {
+        abort_unless(hash_equals($plan->copy_key, $key) || hash_equals($plan->edit_key, $key), 404);
+
+        return view('plans.shared', ['plan' => $plan, 'key' => $key, 'mayEdit' => hash_equals($plan->edit_key, $key)]);
+    }
+
+    public function takeShared(Request $request, Plan $plan, string $key, MakePlan $make): RedirectResponse
+    {
+        $teacher = CurrentTeacher::found($request);
+        if (hash_equals($plan->edit_key, $key) && $request->string('how')->is('edit')) {
+            $plan->teachers()->syncWithoutDetaching([$teacher->id]);
+
+            return redirect()->route('plan', $plan);
+        }
+        abort_unless(hash_equals($plan->copy_key, $key) || hash_equals($plan->edit_key, $key), 404);
+
+        return redirect()->route('plan', $make->copy($plan, $teacher, $plan->title));
+    }
+
+    /** @return array{tray: string, names_shown: bool} */
+    private function settings(Request $request, ?Roster $roster): array
+    {
+        $before = $roster === null ? [] : $roster->settings;
+        $tray = $request->filled('tray') ? $request->string('tray')->toString() : ($before['tray'] ?? TrayKind::Standard->value);
+        $settings = [
+            'tray' => is_string($tray) ? $tray : TrayKind::Standard->value,
+            'names_shown' => $request->has('tray') ? $request->boolean('names') : (bool) ($before['names_shown'] ?? true),
+        ];
+        $roster?->update(['settings' => $settings]);
+
+        return $settings;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Canvas\TakeCanvas;
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\Plan;
+use App\Models\Prompt;
+use App\Sessions\StartSession;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Brings what has changed in a plan into a running session. Words, questions and tools change for everybody; what is
+ * drawn changes on canvases that nobody has begun, and stays as it was under work that is there. Prompts that are new
+ * in the plan come at the end; none is taken away.
+ */
+final readonly class FollowPlan
+{
+    public function __construct(private MakePlan $plans, private TakeCanvas $takeCanvas, private Announce $announce)
+    {
+    }
+
+    /** @return int how many prompts changed or are new */
+    public function __invoke(LiveSession $session, Plan $plan): int
+    {
+        return DB::transaction(function () use ($session, $plan): int {
+            $changed = 0;
+            $present = $plan->present();
+            $n = (int) $session->prompts()->max('n');
+            $copies = $session->prompts()->get()->keyBy('source_id');
+            foreach ($this->plans->prepared($plan) as $i => $prepared) {
+                $source = $present[$i] ?? null;
+                $copy = $copies->get((string) $source?->id);
+                if ($copy !== null && ! $this->hasChanged($copy, $prepared)) {
+                    continue;
+                }
+                $prepared = MakePlan::withPictures($prepared, $plan, $session);
+                $copy === null ? StartSession::put($session, $prepared, ++$n, $source?->id) : $this->change($copy, $prepared);
+                $changed++;
+            }
+            if ($changed > 0) {
+                $prompt = $session->prompt()->firstOrFail();
+                ($this->announce)($session, Audience::room($session), 'prompt', ['prompt' => ['again' => true] + $prompt->announcement()]);
+            }
+
+            return $changed;
+        });
+    }
+
+    /** Pictures have other ids in the session, so drawings are compared without them. */
+    private function hasChanged(Prompt $copy, PreparedPrompt $prepared): bool
+    {
+        $bare = static fn (array $json): string => (string) preg_replace('/"(asset|picture)":"[^"]*"/', '', (string) json_encode($json));
+
+        return $bare($copy->value()->toArray()) !== $bare($prepared->prompt->toArray())
+            || $bare($copy->pages ?? []) !== $bare($prepared->pages->toArray());
+    }
+
+    private function change(Prompt $copy, PreparedPrompt $prepared): void
+    {
+        $copy->update(StartSession::columns($prepared));
+        foreach (Canvas::query()->where('prompt_id', $copy->id)->whereNull('last_stroke_ms')->get() as $canvas) {
+            $canvas->operations()->where('layer', 'lead')->count() > 0 && $canvas->seat_id === null || $this->anew($canvas, $prepared);
+        }
+    }
+
+    private function anew(Canvas $canvas, PreparedPrompt $prepared): void
+    {
+        $seat = $canvas->seat;
+        $prompt = $canvas->prompt;
+        $canvas->delete();
+        $seat === null ? $this->takeCanvas->lead($prompt) : ($this->takeCanvas)($seat, $prompt);
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Formats;
+
+use Crag\Canvas\Fields;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\InvalidPrompt;
+use Crag\Prompt\PlanPrompt;
+use DOMElement;
+
+/**
+ * An assessment item of QTI 3.0 (1EdTech, "Question and Test Interoperability: Assessment, Section and Item, version
+ * 3.0", elements qti-assessment-item and below): its words and its choice and text entry interactions, as a prompt.
+ * Whatever else an item may hold is left out. Typed answers whose base type is float or integer become numbers.
+ */
+final class QtiItem
+{
+    public const NAMESPACE = 'http://www.imsglobal.org/xsd/imsqtiasi_v3p0';
+
+    private const BLOCKS = ['p', 'div', 'li', 'h1', 'h2', 'h3', 'h4', 'tr', 'qti-prompt'];
+
+    /** @throws UnreadableFile */
+    public static function read(string $xml): PlanPrompt
+    {
+        $item = XmlFile::root($xml, 'QTI 3', 'qti-assessment-item');
+        $body = XmlFile::all($item, 'qti-item-body')[0] ?? throw UnreadableFile::notXml('QTI 3');
+        $questions = [];
+        foreach (XmlFile::all($body, 'qti-choice-interaction') as $choice) {
+            $questions[] = self::choice($item, $choice, count($questions));
+        }
+        foreach (XmlFile::all($body, 'qti-text-entry-interaction') as $entry) {
+            $questions[] = self::entry($item, $entry, count($questions));
+        }
+        $words = self::words($body);
+        try {
+            return PlanPrompt::read(new Fields([
+                'words' => mb_substr($words === '' && $questions === [] ? $item->getAttribute('title') : $words, 0, 2000),
+                'questions' => array_slice($questions, 0, PlanPrompt::MOST_QUESTIONS),
+            ]));
+        } catch (UnreadableOperation|InvalidPrompt $problem) {
+            throw UnreadableFile::holds('QTI 3', $problem->getMessage());
+        }
+    }
+
+    /** The items that a package's manifest names (qti-resource types beginning with "imsqti_item"), in its order. @return list<string> */
+    public static function named(string $manifest): array
+    {
+        $files = [];
+        foreach (XmlFile::all(XmlFile::root($manifest, 'QTI 3', 'manifest'), 'resource') as $resource) {
+            if (str_starts_with($resource->getAttribute('type'), 'imsqti_item') && $resource->getAttribute('href') !== '') {
+                $files[] = $resource->getAttribute('href');
+            }
+        }
+
+        return $files;
+    }
+
+    /** @return array<string, mixed> */
+    private static function choice(DOMElement $item, DOMElement $interaction, int $n): array
+    {
+        [$right, , $isMultiple] = self::declared($item, $interaction);
+        $options = $ids = [];
+        foreach (XmlFile::all($interaction, 'qti-simple-choice') as $i => $choice) {
+            $ids[$choice->getAttribute('identifier')] = $id = 'c'.($i + 1);
+            $options[] = ['id' => $id, 'words' => mb_substr(self::words($choice), 0, 300)];
+        }
+        $prompt = XmlFile::all($interaction, 'qti-prompt')[0] ?? null;
+        $isMultiple = $isMultiple || ! in_array($interaction->getAttribute('max-choices'), ['', '1'], true);
+        $right = array_values(array_intersect_key($ids, array_flip($right)));
+
+        return [
+            'id' => 'q'.($n + 1), 'kind' => $isMultiple ? 'choices' : 'choice', 'spot' => null,
+            'words' => $prompt === null ? '' : mb_substr(self::words($prompt), 0, 500),
+            'options' => array_slice($options, 0, 12), 'right' => $isMultiple ? $right : array_slice($right, 0, 1),
+            'shuffle' => $interaction->getAttribute('shuffle') === 'true',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function entry(DOMElement $item, DOMElement $interaction, int $n): array
+    {
+        [$right, $type] = self::declared($item, $interaction);
+        $common = ['id' => 'q'.($n + 1), 'words' => '', 'spot' => null];
+
+        return in_array($type, ['float', 'integer'], true)
+            ? $common + ['kind' => 'number', 'right' => $right[0] ?? '']
+            : $common + ['kind' => 'text', 'right' => $right];
+    }
+
+    /** @return array{list<string>, string, bool} the right answers, the base type, and whether there may be several */
+    private static function declared(DOMElement $item, DOMElement $interaction): array
+    {
+        foreach (XmlFile::all($item, 'qti-response-declaration') as $declaration) {
+            if ($declaration->getAttribute('identifier') === $interaction->getAttribute('response-identifier')) {
+                $correct = XmlFile::all($declaration, 'qti-correct-response')[0] ?? null;
+                $values = $correct === null ? [] : array_map(static fn (DOMElement $value): string => trim($value->textContent), XmlFile::all($correct, 'qti-value'));
+                // Several accepted answers to one text entry stand in a mapping.
+                foreach (XmlFile::all($declaration, 'qti-map-entry') as $entry) {
+                    if ((float) $entry->getAttribute('mapped-value') > 0) {
+                        $values[] = trim($entry->getAttribute('map-key'));
+                    }
+                }
+
+                return [array_values(array_unique($values)), $declaration->getAttribute('base-type'), $declaration->getAttribute('cardinality') === 'multiple'];
+            }
+        }
+
+        return [[], '', false];
+    }
+
+    /** The words of an element, a line for each block, without those of interactions in it. */
+    private static function words(DOMElement $within): string
+    {
+        $words = '';
+        foreach ($within->childNodes as $node) {
+            if ($node instanceof DOMElement) {
+                $name = (string) $node->localName;
+                $isInteraction = str_ends_with($name, '-interaction');
+                $inside = $isInteraction || $name === 'qti-rubric-block' ? ($name === 'qti-text-entry-interaction' ? ' ____ ' : '') : self::words($node);
+                $words .= in_array($name, self::BLOCKS, true) || $name === 'br' ? "\n{$inside}\n" : $inside;
+            } else {
+                $words .= preg_replace('/\s+/u', ' ', $node->textContent);
+            }
+        }
+
+        return trim((string) preg_replace(['/ *\n[ \n]*/u', '/ +/u'], ["\n", ' '], $words));
+    }
+}

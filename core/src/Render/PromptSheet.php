@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Render;
+
+use Crag\Canvas\Page;
+use Crag\Canvas\Scene;
+use Crag\Prompt\PlanPrompt;
+use Crag\Prompt\Question\Question;
+
+/**
+ * A prompt on upright A4 with a line for the name, so that paper can stand in when devices fail: the words, each page of
+ * what is drawn, and the questions with room to answer. Units are points (1/72 inch).
+ */
+final class PromptSheet
+{
+    private const WIDTH = 595;
+
+    private const HEIGHT = 842;
+
+    private const MARGIN = 42;
+
+    /** Letters in a line of so many points: an estimate, since nothing here measures letters. */
+    private const LETTERS = 96;
+
+    private const LINE = 16;
+
+    /** @return list<string> SVG documents, one for each sheet of paper */
+    public static function documents(string $title, int $n, PlanPrompt $prompt, Scene $scene, Pictures $pictures): array
+    {
+        $sheets = [];
+        $pages = array_map(strval(...), array_keys($scene->pages));
+        $lines = self::questions($prompt);
+        foreach ($pages as $i => $page) {
+            $at = 96.0;
+            $inside = self::head($title, $n, $i, count($pages));
+            foreach ($i === 0 ? self::wrapped(PlainMaths::words($prompt->words)) : [] as $line) {
+                $inside .= self::write(self::MARGIN, $at, 11.5, $line);
+                $at += self::LINE;
+            }
+            $inside .= self::canvas($scene, $pictures, $page, $at, self::boxes($prompt, $i));
+            $at += (self::WIDTH - 2 * self::MARGIN) / Page::WIDTH * Page::HEIGHT + 26;
+            if ($i === count($pages) - 1) {
+                $inside .= self::lines($lines, $at);
+            }
+            $sheets[] = self::document($inside);
+        }
+        // What found no room stands on further sheets.
+        while ($lines !== []) {
+            $at = 96.0;
+            $sheets[] = self::document(self::head($title, $n, count($sheets), count($sheets) + 1).self::lines($lines, $at));
+        }
+
+        return $sheets;
+    }
+
+    private static function document(string $inside): string
+    {
+        return Xml::element('svg', [
+            'xmlns' => 'http://www.w3.org/2000/svg', 'width' => self::WIDTH.'pt', 'height' => self::HEIGHT.'pt', 'viewBox' => '0 0 '.self::WIDTH.' '.self::HEIGHT,
+        ], Xml::element('rect', ['width' => self::WIDTH, 'height' => self::HEIGHT, 'fill' => '#ffffff']).$inside);
+    }
+
+    private static function head(string $title, int $n, int $page, int $pages): string
+    {
+        return self::write(self::MARGIN, 46, 13, mb_strimwidth($title, 0, 50, '…').' · '.$n.($pages > 1 ? ' ('.($page + 1).')' : ''), 'bold')
+            .self::write(330, 46, 11, 'Name')
+            .Xml::element('path', ['d' => 'M366 48H'.(self::WIDTH - self::MARGIN), 'stroke' => '#25323b', 'stroke-width' => 0.8])
+            .Xml::element('path', ['d' => 'M'.self::MARGIN.' 66H'.(self::WIDTH - self::MARGIN), 'stroke' => '#dad4c7', 'stroke-width' => 1]);
+    }
+
+    private static function canvas(Scene $scene, Pictures $pictures, string $page, float $top, string $boxes): string
+    {
+        $width = self::WIDTH - 2 * self::MARGIN;
+        $frame = Xml::element('rect', ['width' => Page::WIDTH, 'height' => Page::HEIGHT, 'fill' => 'none', 'stroke' => '#8b8578', 'stroke-width' => 3]);
+
+        return Xml::element('svg', [
+            'x' => self::MARGIN, 'y' => $top, 'width' => $width, 'height' => $width / Page::WIDTH * Page::HEIGHT, 'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
+        ], SceneSvg::draw($scene, $pictures, $page).$boxes.$frame);
+    }
+
+    /** Where questions stand on the page itself: a box with room for the answer. */
+    private static function boxes(PlanPrompt $prompt, int $page): string
+    {
+        $boxes = '';
+        foreach ($prompt->questions as $i => $question) {
+            $spot = $question->spot;
+            if ($spot !== null && $spot->page === $page) {
+                $boxes .= Xml::element('rect', ['x' => $spot->x, 'y' => $spot->y, 'width' => $spot->w, 'height' => 64, 'rx' => 6, 'fill' => '#ffffff', 'stroke' => '#25323b', 'stroke-width' => 2])
+                    .Xml::element('text', ['x' => $spot->x + 10, 'y' => $spot->y + 26, 'font-family' => SceneSvg::FONT, 'font-size' => 22, 'fill' => '#25323b'], Xml::text(($i + 1).'.'));
+            }
+        }
+
+        return $boxes;
+    }
+
+    /** @return list<array{string, bool}> lines, and whether the line is one to write on */
+    private static function questions(PlanPrompt $prompt): array
+    {
+        $lines = [];
+        foreach ($prompt->questions as $i => $question) {
+            $spare = $question->spot === null;
+            $words = PlainMaths::words($question->words);
+            foreach ($words === '' && ! $spare ? [] : self::wrapped(($i + 1).'.  '.$words) as $line) {
+                $lines[] = [$line, false];
+            }
+            foreach (self::offered($question) as $line) {
+                $lines[] = [$line, false];
+            }
+            if ($spare && self::offered($question) === []) {
+                $lines[] = ['', true];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private static function offered(Question $question): array
+    {
+        $json = $question->toArray();
+        if (isset($json['from'], $json['to']) && is_int($json['from']) && is_int($json['to'])) {
+            $words = static fn (string $end): string => is_string($json[$end] ?? null) ? $json[$end] : '';
+
+            return [trim($words('low').'   '.implode('   ', array_map(static fn (int $step): string => "◯ {$step}", range($json['from'], $json['to']))).'   '.$words('high'))];
+        }
+        $offered = [];
+        foreach (is_array($json['options'] ?? null) ? $json['options'] : [] as $i => $option) {
+            $words = is_array($option) && is_string($option['words'] ?? null) ? PlainMaths::words($option['words']) : '';
+            $offered[] = '      ◯  '.($words === '' ? chr(65 + (int) $i) : $words);
+        }
+
+        return $offered;
+    }
+
+    /**
+     * As many lines as there is room for; what is left stays in the list.
+     *
+     * @param  list<array{string, bool}>  $lines
+     */
+    private static function lines(array &$lines, float $at): string
+    {
+        $inside = '';
+        while ($lines !== [] && $at < self::HEIGHT - self::MARGIN) {
+            [$line, $isRule] = array_shift($lines);
+            $at += $isRule ? self::LINE : 0;
+            $inside .= $isRule
+                ? Xml::element('path', ['d' => 'M'.(self::MARGIN + 18).' '.Xml::number($at - 6).'H'.(self::WIDTH - self::MARGIN), 'stroke' => '#8b8578', 'stroke-width' => 0.8])
+                : self::write(self::MARGIN, $at, 11, $line);
+            $at += self::LINE;
+        }
+
+        return $inside;
+    }
+
+    /** @return list<string> */
+    private static function wrapped(string $words): array
+    {
+        $lines = [];
+        foreach ($words === '' ? [] : explode("\n", $words) as $paragraph) {
+            $line = '';
+            foreach (explode(' ', $paragraph) as $word) {
+                if ($line !== '' && mb_strwidth("{$line} {$word}") > self::LETTERS) {
+                    $lines[] = $line;
+                    $line = '';
+                }
+                $line .= ($line === '' ? '' : ' ').$word;
+            }
+            $lines[] = $line;
+        }
+
+        return $lines;
+    }
+
+    private static function write(float $x, float $y, float $size, string $text, string $weight = 'normal'): string
+    {
+        return $text === '' ? '' : Xml::element('text', [
+            'x' => $x, 'y' => $y, 'font-family' => SceneSvg::FONT, 'font-size' => $size, 'font-weight' => $weight, 'fill' => '#25323b', 'xml:space' => 'preserve',
+        ], Xml::text($text));
+    }
+}

@@ -9,6 +9,8 @@ export default defineConfig({
                 'resources/ts/pages/plain.ts',
                 'resources/ts/pages/student.ts',
                 'resources/ts/pages/desk.ts',
+                'resources/ts/pages/plan.ts',
+                'resources/ts/pages/try.ts',
                 'resources/ts/pages/screen.ts',
             ],
             refresh: false,

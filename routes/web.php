@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Canvas\CanvasFile;
+use App\Http\Controllers\AccountController;
+use App\Http\Controllers\ClassesController;
 use App\Http\Controllers\DemoController;
 use App\Http\Controllers\Desk\CheckController;
 use App\Http\Controllers\Desk\DeskController;
@@ -12,12 +14,17 @@ use App\Http\Controllers\Desk\ScreenController;
 use App\Http\Controllers\Desk\TrayController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JoinController;
+use App\Http\Controllers\Plans\LibraryController;
+use App\Http\Controllers\Plans\PlanController;
+use App\Http\Controllers\Plans\TakeOutController;
 use App\Http\Controllers\Screen\ClassScreenController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\Student\SeatController;
 use App\Http\Controllers\Student\WorkController;
 use App\Http\Middleware\HoldsDesk;
+use App\Http\Middleware\HoldsPlan;
 use App\Http\Middleware\HoldsSeat;
+use App\Http\Middleware\IsTeacher;
 use App\Http\Middleware\SeesScreen;
 use App\Http\Middleware\WhileRunning;
 use Illuminate\Support\Facades\Route;
@@ -28,6 +35,49 @@ Route::post('/start', [StartController::class, 'start'])->middleware('throttle:3
 Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:60,1,return')->name('return');
 Route::get('/join/{code?}', [JoinController::class, 'show'])->name('join');
 Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:300,1,join')->name('join.in');
+
+// A teacher's plans, classes and account. A device that opens them becomes a teacher's: no account is needed.
+Route::middleware(IsTeacher::class)->group(function (): void {
+    Route::get('/plans', [LibraryController::class, 'show'])->name('plans');
+    Route::post('/plans', [LibraryController::class, 'make'])->middleware('throttle:60,1,plans')->name('plans.make');
+    Route::post('/plans/bring-in', [LibraryController::class, 'bringIn'])->middleware('throttle:30,1,plans-in')->name('plans.bring-in');
+    Route::get('/plan-link/{plan}/{key}', [PlanController::class, 'shared'])->middleware('throttle:60,1,shared')->name('plan.shared');
+    Route::post('/plan-link/{plan}/{key}', [PlanController::class, 'takeShared'])->middleware('throttle:30,1,shared-take')->name('plan.shared.take');
+
+    Route::get('/classes', [ClassesController::class, 'index'])->name('classes');
+    Route::post('/classes', [ClassesController::class, 'make'])->middleware('throttle:60,1,classes')->name('classes.make');
+    Route::get('/class/{roster}', [ClassesController::class, 'show'])->name('class');
+    Route::post('/class/{roster}', [ClassesController::class, 'change'])->name('class.change');
+    Route::post('/class/{roster}/names', [ClassesController::class, 'add'])->name('class.add');
+    Route::post('/class/{roster}/pins', [ClassesController::class, 'pins'])->name('class.pins');
+    Route::get('/class/{roster}/list.csv', [ClassesController::class, 'csv'])->name('class.csv');
+    Route::delete('/class/{roster}', [ClassesController::class, 'delete'])->name('class.delete');
+
+    Route::get('/account', [AccountController::class, 'show'])->name('account');
+    Route::post('/account', [AccountController::class, 'make'])->middleware('throttle:20,1,account')->name('account.make');
+    Route::post('/account/sign-in', [AccountController::class, 'signIn'])->middleware('throttle:30,1,sign-in')->name('account.sign-in');
+    Route::post('/account/sign-out', [AccountController::class, 'signOut'])->name('account.sign-out');
+});
+Route::get('/account/forgot', [AccountController::class, 'forgot'])->name('account.forgot');
+Route::post('/account/forgot', [AccountController::class, 'sendReset'])->middleware('throttle:6,1,forgot')->name('account.forgot.send');
+Route::get('/account/reset/{token}', [AccountController::class, 'reset'])->name('account.reset');
+Route::post('/account/reset', [AccountController::class, 'setPassword'])->middleware('throttle:10,1,reset')->name('account.reset.set');
+Route::get('/back/{teacher}/{key}', [AccountController::class, 'return'])->middleware('throttle:60,1,back')->name('account.return');
+
+// Those who may edit a plan.
+Route::prefix('/plan/{plan}')->middleware(HoldsPlan::class)->group(function (): void {
+    Route::get('/', [PlanController::class, 'show'])->name('plan');
+    Route::delete('/', [LibraryController::class, 'delete'])->name('plan.delete');
+    Route::post('/duplicate', [LibraryController::class, 'duplicate'])->name('plan.duplicate');
+    Route::post('/archive', [LibraryController::class, 'archive'])->name('plan.archive');
+    Route::get('/start', [PlanController::class, 'beforeStart'])->name('plan.start');
+    Route::post('/start', [PlanController::class, 'start'])->middleware('throttle:30,1,start')->name('plan.start.now');
+    Route::get('/try', [PlanController::class, 'try'])->name('plan.try');
+    Route::get('/try/{run}', [PlanController::class, 'trySeat'])->name('plan.try.student');
+    Route::get('/take-out/plan.zip', [TakeOutController::class, 'zip'])->name('plan.zip');
+    Route::get('/take-out/prompts.pdf', [TakeOutController::class, 'pdf'])->name('plan.pdf');
+    Route::get('/take-out/questions.zip', [TakeOutController::class, 'qti'])->name('plan.qti');
+});
 
 // The teachers of a session.
 Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (): void {

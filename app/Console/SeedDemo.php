@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Models\Teacher;
+use App\Plans\MakePlan;
+use App\Plans\PreparedPrompt;
 use App\Sessions\ChangeTray;
 use App\Sessions\HandOut;
 use App\Sessions\StartSession;
 use Crag\Canvas\Fields;
+use Crag\Classes\ClassList;
 use Crag\Prompt\Backdrop;
+use Crag\Prompt\Plan as PlanValue;
 use Crag\Prompt\Prompt;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayKind;
@@ -25,14 +29,16 @@ final class SeedDemo extends Command
     private const WORDS = 'A plank 4 m long rests on a pivot 1 m from its left end. A load of 240 N hangs from the left end. '
         .'Draw every force on the plank. What force at the right end keeps it level?';
 
-    public function handle(StartSession $start, HandOut $handOut, ChangeTray $changeTray): int
+    public function handle(StartSession $start, HandOut $handOut, ChangeTray $changeTray, MakePlan $plans): int
     {
         $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind']);
         $session = $start($teacher, 'Bridges and Beams');
         $handOut->underPresentWork($session, Prompt::of(self::WORDS, Backdrop::read(new Fields(['kind' => 'squared']))));
+        $this->prepare($plans, $teacher);
         $changeTray->ofSession($session, ToolTray::of(TrayKind::Maths));
         $this->line((string) json_encode([
             'desk' => route('return', [$session, $session->return_key]),
+            'plans' => route('account.return', [$teacher, $teacher->return_key]),
             'join' => route('join', $session->join_code),
             'code' => $session->join_code,
             'screen' => route('screen.open', [$session, $session->screen_key]),
@@ -40,5 +46,20 @@ final class SeedDemo extends Command
         ], JSON_UNESCAPED_SLASHES));
 
         return self::SUCCESS;
+    }
+
+    /** The plans and the class list of the demo's teacher. */
+    private function prepare(MakePlan $plans, Teacher $teacher): void
+    {
+        foreach (array_reverse((array) require base_path('demo/plans.php')) as $json) {
+            $value = PlanValue::read((array) $json);
+            $plan = $plans->empty($teacher, $value->title);
+            $plan->update(['tags' => $value->tags]);
+            $plans->append($plan, $teacher, array_map(static fn (array $one): PreparedPrompt => new PreparedPrompt($one[0], $one[1]), $value->prompts), null);
+        }
+        $roster = $teacher->rosters()->create(['name' => '9B Beams']);
+        foreach (ClassList::read((string) file_get_contents(base_path('demo/class.csv')))->entries as $entry) {
+            $roster->entries()->create(['n' => $entry->n, 'name' => $entry->name, 'group' => $entry->group]);
+        }
     }
 }

@@ -133,7 +133,7 @@ final class Prompt extends Model
     /** @return array<string, mixed> what every page of the session is told */
     public function announcement(): array
     {
-        return ['id' => $this->id, 'n' => $this->n, 'words' => $this->wordsForAll(), 'backdrop' => $this->backdrop];
+        return ['id' => $this->id, 'n' => $this->n, 'words' => $this->wordsForAll(), 'own' => str_contains($this->words, '{'), 'backdrop' => $this->backdrop];
     }
 
     /** @return array<string, mixed> what one student's page is told */

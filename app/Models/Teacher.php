@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Notifications\Notifiable;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;
 
 /**
@@ -26,7 +26,6 @@ final class Teacher extends Model implements Resettable
 {
     use CanResetPassword;
     use HasUlids;
-    use Notifiable;
 
     protected $guarded = [];
 
@@ -42,6 +41,14 @@ final class Teacher extends Model implements Resettable
     protected function casts(): array
     {
         return ['password' => 'hashed'];
+    }
+
+    /** @param  string  $token */
+    public function sendPasswordResetNotification($token): void
+    {
+        $link = route('account.reset', ['token' => $token, 'email' => $this->email]);
+        $words = __("Somebody asked for a new password for your Crag account. If it was you, open this link within an hour:\n\n:link\n\nIf it was not you, nothing has changed and there is nothing to do.", ['link' => $link]);
+        Mail::raw($words, fn ($mail) => $mail->to((string) $this->email)->subject(__('A new password for Crag')));
     }
 
     public function hasAccount(): bool

@@ -19,12 +19,11 @@ final class PdfPage
     }
 
     /**
-     * @param  int  $page  from 1
-     * @return string a PNG's path, for the caller to remove
+     * How many pages it has.
      *
      * @throws UnusablePicture
      */
-    public static function picture(string $pdf, int $page): string
+    public static function count(string $pdf): int
     {
         $about = Process::timeout(self::SECONDS)->run(['pdfinfo', $pdf]);
         if (str_contains($about->errorOutput(), 'password')) {
@@ -33,13 +32,27 @@ final class PdfPage
         if ($about->failed() || preg_match('/^Pages:\s+(\d+)/m', $about->output(), $found) !== 1) {
             throw UnusablePicture::damagedPdf();
         }
-        if ($page < 1 || $page > (int) $found[1]) {
-            throw UnusablePicture::noSuchPage($page, (int) $found[1]);
+
+        return (int) $found[1];
+    }
+
+    /**
+     * @param  int  $page  from 1
+     * @param  int  $widest  of the picture, in pixels
+     * @return string a PNG's path, for the caller to remove
+     *
+     * @throws UnusablePicture
+     */
+    public static function picture(string $pdf, int $page, int $widest = self::WIDEST): string
+    {
+        $pages = self::count($pdf);
+        if ($page < 1 || $page > $pages) {
+            throw UnusablePicture::noSuchPage($page, $pages);
         }
         $to = (string) tempnam(sys_get_temp_dir(), 'crag-pdf');
         $drawn = Process::timeout(self::SECONDS)->run([
             'pdftocairo', '-png', '-singlefile', '-f', (string) $page, '-l', (string) $page,
-            '-scale-to', (string) self::WIDEST, $pdf, $to,
+            '-scale-to', (string) $widest, $pdf, $to,
         ]);
         unlink($to);
         if ($drawn->failed() || ! is_file("{$to}.png")) {

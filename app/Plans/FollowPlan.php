@@ -7,7 +7,6 @@ namespace App\Plans;
 use App\Canvas\TakeCanvas;
 use App\Live\Announce;
 use App\Live\Audience;
-use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Plan;
 use App\Models\Prompt;
@@ -52,28 +51,32 @@ final readonly class FollowPlan
         });
     }
 
-    /** Pictures have other ids in the session, so drawings are compared without them. */
     private function hasChanged(Prompt $copy, PreparedPrompt $prepared): bool
     {
-        $bare = static fn (array $json): string => (string) preg_replace('/"(asset|picture)":"[^"]*"/', '', (string) json_encode($json));
-
-        return $bare($copy->value()->toArray()) !== $bare($prepared->prompt->toArray())
-            || $bare($copy->pages ?? []) !== $bare($prepared->pages->toArray());
+        return self::bare($copy->value()->toArray()) !== self::bare($prepared->prompt->toArray())
+            || self::bare($copy->pages ?? []) !== self::bare($prepared->pages->toArray());
     }
 
     private function change(Prompt $copy, PreparedPrompt $prepared): void
     {
+        $before = self::bare($copy->pages ?? []);
         $copy->update(StartSession::columns($prepared));
-        foreach (Canvas::query()->where('prompt_id', $copy->id)->whereNull('last_stroke_ms')->get() as $canvas) {
-            $canvas->operations()->where('layer', 'lead')->count() > 0 && $canvas->seat_id === null || $this->anew($canvas, $prepared);
+        if ($before === self::bare($prepared->pages->toArray())) {
+            return;
+        }
+        foreach ($copy->canvases()->with('seat')->whereNull('last_stroke_ms')->get() as $canvas) {
+            $canvas->delete();
+            $canvas->seat === null || ($this->takeCanvas)($canvas->seat, $copy);
         }
     }
 
-    private function anew(Canvas $canvas, PreparedPrompt $prepared): void
+    /**
+     * Pictures have other ids in the session: drawings are compared without them.
+     *
+     * @param  array<array-key, mixed>  $json
+     */
+    private static function bare(array $json): string
     {
-        $seat = $canvas->seat;
-        $prompt = $canvas->prompt;
-        $canvas->delete();
-        $seat === null ? $this->takeCanvas->lead($prompt) : ($this->takeCanvas)($seat, $prompt);
+        return (string) preg_replace('/"(asset|picture)":"[^"]*"/', '', (string) json_encode($json));
     }
 }

@@ -9,6 +9,7 @@ use App\Live\Announce;
 use App\Live\Audience;
 use App\Models\LiveSession;
 use App\Models\Prompt;
+use App\Plans\KeepInPlan;
 use Crag\Prompt\Prompt as PromptValue;
 use Crag\Session\ScreenView;
 use Illuminate\Support\Facades\DB;
@@ -16,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 /** Gives every canvas a prompt's words and its backdrop, under the ink. No ink is touched. */
 final readonly class HandOut
 {
-    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce)
+    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce, private KeepInPlan $keep)
     {
     }
 
@@ -25,6 +26,7 @@ final readonly class HandOut
     {
         DB::transaction(function () use ($session, $value): void {
             $prompt = $session->prompt()->firstOrFail();
+            $before = $prompt->words;
             $changes = $prompt->backdrop !== $value->backdrop->toArray();
             $prompt->update(['words' => $value->words, 'backdrop' => $value->backdrop->toArray()]);
             if ($changes) {
@@ -32,6 +34,7 @@ final readonly class HandOut
                     $this->takeCanvas->putUnder($canvas, $value->backdrop);
                 }
             }
+            ($this->keep)($session, $prompt, $before);
             $this->goTo($session, $prompt);
         });
     }
@@ -46,6 +49,7 @@ final readonly class HandOut
                 'words' => $value->words,
                 'backdrop' => $value->backdrop->toArray(),
             ]);
+            ($this->keep)($session, $prompt, '');
             $this->goTo($session, $prompt);
         });
     }

@@ -8,6 +8,7 @@ use App\Canvas\TakeCanvas;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Models\LiveSession;
+use App\Models\RosterEntry;
 use App\Models\Seat;
 use Crag\Session\PersonName;
 use Illuminate\Support\Facades\DB;
@@ -23,14 +24,15 @@ final readonly class TakeSeat
     }
 
     /** @return array{Seat, string} the seat, and the token by which its cookie is known */
-    public function __invoke(LiveSession $session, PersonName $name): array
+    public function __invoke(LiveSession $session, PersonName $name, ?RosterEntry $entry = null): array
     {
         $token = Str::random(40);
-        $seat = DB::transaction(function () use ($session, $name, $token): Seat {
+        $seat = DB::transaction(function () use ($session, $name, $token, $entry): Seat {
             $taken = $session->seats()->pluck('name', 'n');
             $seat = Seat::query()->create([
                 'live_session_id' => $session->id,
-                'n' => (int) $taken->keys()->max() + 1,
+                'n' => $this->number($session, $taken->keys()->all(), $entry),
+                'roster_entry_id' => $entry?->id,
                 'name' => $name->apartFrom(array_map(strval(...), $taken->values()->all()))->value,
                 'token_hash' => hash('sha256', $token),
                 'ink_key' => Str::random(16),
@@ -44,5 +46,20 @@ final readonly class TakeSeat
         });
 
         return [$seat, $token];
+    }
+
+    /**
+     * Those in the class list have the number that they always have; others come after all of them.
+     *
+     * @param  list<int>  $taken
+     */
+    private function number(LiveSession $session, array $taken, ?RosterEntry $entry): int
+    {
+        if ($entry !== null && ! in_array($entry->n, $taken, true)) {
+            return $entry->n;
+        }
+        $listed = $session->roster === null ? 0 : (int) $session->roster->entries()->max('n');
+
+        return max([0, $listed, ...$taken]) + 1;
     }
 }

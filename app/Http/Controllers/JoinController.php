@@ -6,12 +6,15 @@ namespace App\Http\Controllers;
 
 use App\Http\CurrentSeat;
 use App\Models\LiveSession;
+use App\Models\RosterEntry;
 use App\Sessions\TakeSeat;
 use Crag\Session\InvalidJoinCode;
 use Crag\Session\InvalidName;
 use Crag\Session\JoinCode;
 use Crag\Session\PersonName;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
@@ -22,6 +25,8 @@ final class JoinController
 {
     /** Wrong codes from one address in a minute; a whole class may sit behind one address. */
     private const WRONG_A_MINUTE = 40;
+
+    private const WRONG_PINS = 5;
 
     public function show(Request $request, ?string $code = null): View|RedirectResponse
     {
@@ -38,7 +43,7 @@ final class JoinController
 
         return $seat !== null
             ? redirect()->route('seat', $seat)
-            : view('student.join', ['session' => $session, 'code' => $session->join_code, 'problem' => null]);
+            : view('student.join', ['session' => $session, 'code' => $session->join_code, 'problem' => null] + $this->names($request, $session));
     }
 
     public function join(Request $request, TakeSeat $takeSeat): RedirectResponse
@@ -47,6 +52,9 @@ final class JoinController
         $seat = CurrentSeat::in($request, $session);
         if ($seat !== null) {
             return redirect()->route('seat', $seat);
+        }
+        if ($request->filled('entry')) {
+            return $this->joinAsListed($request, $session, $takeSeat);
         }
         try {
             $name = PersonName::read($request->string('name')->toString());
@@ -61,6 +69,44 @@ final class JoinController
         CurrentSeat::remember($seat, $token);
 
         return redirect()->route('seat', $seat);
+    }
+
+    /** A student taps the own name in the class list. One whose place is taken already has it on another device. */
+    private function joinAsListed(Request $request, LiveSession $session, TakeSeat $takeSeat): RedirectResponse
+    {
+        $back = route('join', ['code' => $session->join_code]);
+        $entry = RosterEntry::query()->where('roster_id', $session->roster_id)->findOrFail($request->string('entry')->toString());
+        $tries = "pin:{$session->id}:{$entry->id}";
+        if (RateLimiter::tooManyAttempts($tries, self::WRONG_PINS)) {
+            throw ValidationException::withMessages(['pin' => __('Too many wrong PINs. Wait a minute, then try again.')])->redirectTo($back);
+        }
+        if ($entry->pin !== '' && ! hash_equals($entry->pin, $request->string('pin')->trim()->toString())) {
+            RateLimiter::hit($tries);
+            throw ValidationException::withMessages(['pin' => __('That is not the PIN of :name. Your teacher has it.', ['name' => $entry->name])])->redirectTo($back.'?entry='.$entry->id);
+        }
+        if ($session->seats()->where('roster_entry_id', $entry->id)->exists()) {
+            throw ValidationException::withMessages(['name' => __(':name is here already, on another device. Tell your teacher if that is not you.', ['name' => $entry->name])])->redirectTo($back);
+        }
+        try {
+            [$seat, $token] = $takeSeat($session, PersonName::read($entry->name), $entry);
+        } catch (UniqueConstraintViolationException) {
+            throw ValidationException::withMessages(['name' => __(':name is here already, on another device. Tell your teacher if that is not you.', ['name' => $entry->name])])->redirectTo($back);
+        }
+        CurrentSeat::remember($seat, $token);
+
+        return redirect()->route('seat', $seat);
+    }
+
+    /** @return array{entries: Collection<int, RosterEntry>, taken: list<mixed>, chosen: ?RosterEntry} the class list to choose from, if there is one */
+    private function names(Request $request, LiveSession $session): array
+    {
+        $entries = $session->roster?->entries()->get() ?? new Collection;
+
+        return [
+            'entries' => $entries,
+            'taken' => $session->seats()->whereNotNull('roster_entry_id')->pluck('roster_entry_id')->values()->all(),
+            'chosen' => $entries->firstWhere('id', $request->string('entry')->toString()),
+        ];
     }
 
     /** @throws ValidationException with a helpful answer; wrong codes count against guessing */

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
+use App\Plans\MakePlan;
 use App\Sessions\StartSession;
 use Crag\Session\InvalidName;
 use Crag\Session\PersonName;
@@ -15,7 +16,7 @@ use Illuminate\Validation\ValidationException;
 
 final class StartController
 {
-    public function start(Request $request, StartSession $start): RedirectResponse
+    public function start(Request $request, StartSession $start, MakePlan $plans): RedirectResponse
     {
         $request->validate(['title' => ['required', 'string', 'max:80']], [], ['title' => __('title')]);
         try {
@@ -23,7 +24,11 @@ final class StartController
         } catch (InvalidName $problem) {
             throw ValidationException::withMessages(['name' => __($problem->getMessage())]);
         }
-        $session = $start(CurrentTeacher::orNew($request, $name->value), $request->string('title')->trim()->toString());
+        $teacher = CurrentTeacher::orNew($request, $name->value);
+        $title = $request->string('title')->trim()->toString();
+        $session = $start($teacher, $title);
+        // What is typed while teaching is kept for the next class.
+        $session->update(['plan_id' => $plans->empty($teacher, $title)->id]);
 
         return redirect()->route('desk', $session);
     }

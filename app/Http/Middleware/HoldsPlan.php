@@ -18,11 +18,9 @@ final class HoldsPlan
     {
         $plan = $request->route('plan');
         $teacher = CurrentTeacher::of($request);
-        abort_unless(
-            $plan instanceof Plan && $teacher?->mayEdit($plan) === true,
-            403,
-            __('This plan belongs to another teacher, who can share it with you by a link.'),
-        );
+        if (! $plan instanceof Plan || $teacher?->mayEdit($plan) !== true) {
+            abort(403, __('This plan belongs to another teacher, who can share it with you by a link.'));
+        }
         $prompt = $request->route('prompt');
         abort_if($prompt instanceof Prompt && $prompt->plan_id !== $plan->id, 404);
         $request->attributes->set('teacher', $teacher);

@@ -44,7 +44,7 @@ final class QtiItem
         }
     }
 
-    /** The items that a package's manifest names (qti-resource types beginning with "imsqti_item"), in its order. @return list<string> */
+    /** @return list<string> the files of the items that a package's manifest names (resource types beginning with "imsqti_item"), in its order */
     public static function named(string $manifest): array
     {
         $files = [];

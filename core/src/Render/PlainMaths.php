@@ -34,7 +34,7 @@ final class PlainMaths
         }
         $latex = (string) preg_replace_callback('/\\\\([A-Za-z]+) ?/', static fn (array $found): string => self::SIGNS[$found[1]] ?? $found[1], $latex);
         $latex = (string) preg_replace(['/\\\\[,;! ]/', '/\\\\%/', '/\^\{?°\}?/u'], [' ', '%', '°'], $latex);
-        $latex = (string) preg_replace_callback('/\^(?:\{([^{}]*)\}|(.))/u', static fn (array $found): string => self::raised($found[1] !== '' ? $found[1] : $found[2]), $latex);
+        $latex = (string) preg_replace_callback('/\^(?:\{([^{}]*)\}|(.))/u', static fn (array $found): string => self::raised($found[1] !== '' ? $found[1] : $found[2] ?? ''), $latex);
 
         return trim((string) preg_replace(['/_\{([^{}]*)\}/u', '/[{}]/', '/\s+/u'], ['_$1', '', ' '], $latex));
     }

@@ -30,12 +30,21 @@ const page = mathjax.document('', {
 
 /** Sets LaTeX. Throws an Error that says what could not be understood. */
 export function outlineOf(source: string): Outline {
-    const container = page.convert(source, { display: true }) as LiteElement;
+    return outline(source, true);
+}
+
+/** Sets LaTeX to stand within a line; `deep` is how far it reaches below the line's foot. */
+export function inlineOf(source: string): Outline & { deep: number } {
+    return outline(source, false);
+}
+
+function outline(source: string, display: boolean): Outline & { deep: number } {
+    const container = page.convert(source, { display }) as LiteElement;
     const svg = adaptor.firstChild(container) as LiteElement;
     const [left, top, wide, tall] = (adaptor.getAttribute(svg, 'viewBox') ?? '0 0 0 0').split(' ').map(Number);
     const path: string[] = [];
     walk(svg, [1, 0, 0, 1, -left, -top], path);
-    return { path: path.join(''), wide: Math.ceil(wide), tall: Math.ceil(tall) };
+    return { path: path.join(''), wide: Math.ceil(wide), tall: Math.ceil(tall), deep: tall + top };
 }
 
 function walk(element: LiteElement, matrix: Matrix, path: string[]): void {

@@ -1,3 +1,4 @@
+import htmx from 'htmx.org';
 import type { Operation, WetInk } from '../canvas/model';
 import { View } from '../canvas/view';
 import { element, fill } from '../page';
@@ -49,6 +50,8 @@ export class CloseUp {
             link.href = `${this.settings.address}/work/${tile.seat.canvas}.${link.dataset.format}`;
         }
         this.freshen();
+        element('#closeup-answers').replaceChildren();
+        this.showAnswers();
     }
 
     /** The page of a tile's canvas that the teacher is looking at. */
@@ -78,6 +81,7 @@ export class CloseUp {
     take(seat: string, operations: Operation[]): void {
         if (this.tile?.seat.id === seat) {
             this.view!.take(operations);
+            operations.some(({ kind }) => kind === 'answer') && this.showAnswers();
             if (this.view!.log.isShort || operations.some(({ kind }) => kind === 'page')) {
                 this.freshen();
             }
@@ -88,6 +92,13 @@ export class CloseUp {
         if (this.tile?.seat.id === seat) {
             showWet(this.view!, message);
             this.freshen();
+        }
+    }
+
+    /** The answers beside what is right, as the server compares them. */
+    private showAnswers(): void {
+        if (this.tile !== null && this.tile.seat.canvas !== null) {
+            void htmx.ajax('get', `${this.settings.address}/canvas/${this.tile.seat.canvas}/answers`, { target: '#closeup-answers', swap: 'innerHTML' });
         }
     }
 

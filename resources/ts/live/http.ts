@@ -3,6 +3,8 @@ export class HttpProblem extends Error {
     constructor(
         readonly status: number,
         message: string,
+        /** What else the answer said. */
+        readonly told: Record<string, unknown> = {},
     ) {
         super(message);
     }
@@ -27,7 +29,7 @@ async function ask<T>(method: string, address: string, body?: string | Blob, typ
     }
     if (!response.ok) {
         const told = (await response.json().catch(() => ({}))) as { message?: string };
-        throw new HttpProblem(response.status, told.message ?? response.statusText);
+        throw new HttpProblem(response.status, told.message ?? response.statusText, told);
     }
     return response.status === 204 ? (undefined as T) : ((await response.json().catch(() => {
         throw new HttpProblem(0, 'The answer was cut off');

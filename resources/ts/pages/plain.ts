@@ -1,6 +1,7 @@
 import htmx from 'htmx.org';
 import QRCode from 'qrcode';
 import { token } from '../live/http';
+import { showAllWords } from '../questions/words';
 
 htmx.config.allowEval = false;
 htmx.config.includeIndicatorStyles = false;
@@ -82,8 +83,37 @@ function listenToRequests(): void {
     });
 }
 
+/** Forms that are sent as soon as a file is chosen; menus that close when something else is pressed. */
+function listenToMenus(): void {
+    document.addEventListener('change', (event) => {
+        const input = event.target as HTMLInputElement;
+        if (input.type === 'file') {
+            input.closest<HTMLFormElement>('form[data-send-file]')?.requestSubmit();
+        }
+    });
+    document.addEventListener('click', (event) => {
+        for (const menu of document.querySelectorAll<HTMLDetailsElement>('details.menu-details[open]')) {
+            if (!menu.contains(event.target as Node)) {
+                menu.open = false;
+            }
+        }
+    });
+    document.addEventListener('keydown', (event) => {
+        const menu = event.key === 'Escape' ? document.querySelector<HTMLDetailsElement>('details.menu-details[open]') : null;
+        if (menu !== null) {
+            menu.open = false;
+            menu.querySelector<HTMLElement>('summary')?.focus();
+        }
+    });
+}
+
 drawCodes(document);
+listenToMenus();
+showAllWords(document);
 listenToRequests();
 listenToCopying();
 listenToAsking();
-document.addEventListener('htmx:afterSettle', () => drawCodes(document));
+document.addEventListener('htmx:afterSettle', () => {
+    drawCodes(document);
+    showAllWords(document);
+});

@@ -6,11 +6,19 @@ import { Socket, type Connection } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { WetSender } from '../live/wet';
 import { element, fill, pageData } from '../page';
+import type { Asked } from '../questions/fields';
+import { Questions } from '../questions/panel';
+import { showWords } from '../questions/words';
 
 interface Prompt {
     id: string;
     n: number;
     words: string;
+    questions?: Asked[];
+    /** The plan's prompt was changed: there is more to fetch than the words. */
+    again?: boolean;
+    /** Each student has other values in the words. */
+    own?: boolean;
 }
 
 interface CanvasAnswer {
@@ -39,7 +47,7 @@ interface Page {
 const page = pageData<Page>();
 const notice = element('#notice');
 
-let prompt = '';
+let prompt: Prompt = { id: '', n: 0, words: '' };
 let connection: Connection = 'live';
 let waiting = 0;
 let reachable = true;
@@ -114,6 +122,7 @@ const { bench, tray } = mountBench({
     whole: async (canvas) => (await get<CanvasAnswer>(`${page.address}/canvas/${canvas}/log`)).operations,
     say,
 });
+const questions = new Questions(bench, page);
 
 element('#unfold').addEventListener('click', () => {
     const open = element('#strip').classList.toggle('is-open');
@@ -144,24 +153,36 @@ async function load(): Promise<void> {
     streams.reset(answer.position);
     bench.begin(answer, outbox.waitingFor(answer.canvas));
     tray.allow(answer.tray.tools);
-    showWords(answer.prompt);
+    showPrompt(answer.prompt);
     sayState();
     element('#page-frame').dataset.ready = bench.canvas;
 }
 
 async function takePrompt(next: Prompt): Promise<void> {
-    if (next.id === prompt) {
-        showWords(next);
+    if (next.id !== prompt.id) {
+        bench.typing.close();
+        await load();
         return;
     }
-    bench.typing.close();
-    await load();
+    if (next.own !== true && next.again !== true) {
+        showPrompt({ ...next, questions: prompt.questions });
+        return;
+    }
+    // The same prompt with other words: the canvas, and the stroke that may be under way on it, stay as they are.
+    const answer = await get<CanvasAnswer>(`${page.address}/canvas`).catch(() => undefined);
+    if (answer === undefined || answer.canvas !== bench.canvas) {
+        await load();
+    } else {
+        tray.allow(answer.tray.tools);
+        showPrompt(answer.prompt);
+    }
 }
 
-function showWords(now: Prompt): void {
-    prompt = now.id;
+function showPrompt(now: Prompt): void {
+    prompt = now;
     element('#prompt-number').textContent = fill(page.words.prompt, { n: now.n });
-    element('#prompt-words').textContent = now.words;
+    showWords(element('#prompt-words'), now.words);
+    questions.show(now.questions ?? []);
     element('#strip').classList.toggle('is-wordless', now.words === '');
 }
 
@@ -179,6 +200,7 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
         return;
     }
     bench.take(here);
+    questions.freshen();
     const missing = (): boolean => bench.view.log.highest > bench.view.log.known;
     if (!caughtUp && missing()) {
         streams.askSoon(missing);

@@ -22,6 +22,7 @@
             </div>
         </div>
     </div>
+    <div id="closeup-answers" class="closeup-answers"></div>
     <div id="closeup-pages" class="panel-row" role="group" aria-label="{{ __('Pages') }}" hidden></div>
     <div class="panel-row" role="group" aria-label="{{ __('Check') }}">
         @foreach (Crag\Checks\Level::cases() as $level)

@@ -18,10 +18,13 @@
                            @if ($codeProblem) aria-describedby="code-problem" autofocus @endif>
                     @if ($codeProblem) <p id="code-problem" class="problem" role="alert">{{ $codeProblem }}</p> @endif
                 </div>
+                @if ($session !== null && $entries->isNotEmpty())
+                    @include('student.names')
+                @endif
                 <div class="mb-3">
-                    <label for="name">{{ __('Your name') }}</label>
+                    <label for="name">{{ $session !== null && $entries->isNotEmpty() ? __('Not in the list? Type your name') : __('Your name') }}</label>
                     <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" required maxlength="60" dir="auto"
-                           autocomplete="off" value="{{ old('name') }}" @if ($session !== null) autofocus @endif
+                           autocomplete="off" value="{{ old('name') }}" @if ($session !== null && $entries->isEmpty()) autofocus @endif
                            @error('name') aria-describedby="name-problem" @enderror>
                     @error('name') <p id="name-problem" class="problem" role="alert">{{ $message }}</p> @enderror
                     <p class="form-text">{{ __('Your teacher sees this name beside your canvas. Other students do not see your canvas.') }}</p>

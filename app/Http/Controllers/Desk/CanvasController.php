@@ -9,6 +9,7 @@ use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use Crag\Canvas\Replay;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
@@ -34,6 +35,16 @@ final class CanvasController
             json_encode(array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps), JSON_THROW_ON_ERROR),
             $rows->map(static fn (LoggedOperation $row): string => $row->wire())->implode(','),
         ))->header('Content-Type', 'application/json');
+    }
+
+    /** What was answered on it, beside what is right. */
+    public function answers(LiveSession $session, string $canvas): View
+    {
+        $found = $this->find($session, $canvas);
+        abort_if($found->seat === null, 404);
+        $mine = $found->prompt->forSeat($found->seat);
+
+        return view('desk.answers', ['questions' => $mine->questions, 'answers' => $found->scene()->answers, 'lookFor' => $mine->lookFor]);
     }
 
     private function find(LiveSession $session, string $canvas): Canvas

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plans;
 
 use App\Canvas\AppendOperations;
+use App\Canvas\CanvasFile;
 use App\Http\CanvasAnswer;
 use App\Models\Canvas;
 use App\Models\Plan;
@@ -78,6 +79,12 @@ final readonly class DrawingController
 
         return response(Rsvg::png(SceneSvg::document($scene, new EmbeddedPictures($plan), $page), 320))
             ->withHeaders(['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400']);
+    }
+
+    /** @param  string  $format  one of CanvasFile's */
+    public function file(Request $request, Plan $plan, string $canvas, string $format): Response
+    {
+        return CanvasFile::answer(self::own($plan, $canvas), $format, $request->integer('page', 1));
     }
 
     private static function own(Plan $plan, mixed $canvas): Canvas

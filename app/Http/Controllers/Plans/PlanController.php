@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Plans;
 
+use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
 use App\Models\Plan;
 use App\Models\Roster;
@@ -11,9 +12,11 @@ use App\Plans\FollowPlan;
 use App\Plans\MakePlan;
 use App\Plans\ReadyPrompts;
 use App\Sessions\StartSession;
+use App\Sessions\TakeSeat;
 use Crag\Prompt\Tool;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayKind;
+use Crag\Session\PersonName;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -71,10 +74,24 @@ final readonly class PlanController
         return view('plans.try', ['plan' => $plan, 'session' => $session, 'prompts' => $session->prompts()->get()]);
     }
 
-    /** A running session takes over what has changed in the plan. */
-    public function follow(Request $request, Plan $plan, string $session, FollowPlan $follow): JsonResponse
+    /** The teacher's seat in the trial, in the frame. */
+    public function trySeat(Request $request, Plan $plan, string $run, TakeSeat $takeSeat): RedirectResponse
     {
-        $running = $plan->sessions()->whereNull('ended_at')->findOrFail($session);
+        $session = $plan->sessions()->where('is_trial', true)->findOrFail($run);
+        abort_unless(CurrentTeacher::found($request)->mayRun($session), 403);
+        $seat = CurrentSeat::in($request, $session);
+        if ($seat === null) {
+            [$seat, $token] = $takeSeat($session, PersonName::read(__('A student')));
+            CurrentSeat::remember($seat, $token);
+        }
+
+        return redirect()->route('seat', $seat);
+    }
+
+    /** A running session takes over what has changed in the plan. */
+    public function follow(Request $request, Plan $plan, string $run, FollowPlan $follow): JsonResponse
+    {
+        $running = $plan->sessions()->whereNull('ended_at')->findOrFail($run);
         abort_unless(CurrentTeacher::found($request)->mayRun($running), 403);
 
         return response()->json(['changed' => $follow($running, $plan)]);

@@ -17,9 +17,10 @@ use Illuminate\Http\Response;
 /** A student's own page and what it asks for. */
 final class SeatController
 {
-    public function show(Seat $seat): View
+    public function show(Request $request, Seat $seat): View
     {
         $session = $seat->session;
+        $request->attributes->set('framed', $session->is_trial);
         if (! $session->isRunning()) {
             return view('student.ended', [
                 'seat' => $seat, 'session' => $session,
@@ -27,7 +28,7 @@ final class SeatController
             ]);
         }
 
-        return view('student.seat', ['seat' => $seat, 'session' => $session, 'prompt' => $session->prompt()->firstOrFail(), 'words' => $session->prompt()->firstOrFail()->forSeat($seat)->words]);
+        return view('student.seat', ['seat' => $seat, 'session' => $session, 'prompt' => $session->prompt()->firstOrFail(), 'mine' => $session->prompt()->firstOrFail()->forSeat($seat)->words]);
     }
 
     /** The canvas for the present prompt, and where the streams stand. */

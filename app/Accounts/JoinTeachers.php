@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts;
+
+use App\Http\CurrentTeacher;
+use App\Models\Teacher;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+/** A device becomes a teacher's. What was made on it before, without an account, comes along. */
+final class JoinTeachers
+{
+    public function signIn(Request $request, Teacher $teacher): void
+    {
+        $before = CurrentTeacher::of($request);
+        if ($before?->is($teacher) === true) {
+            return;
+        }
+        if ($before !== null && ! $before->hasAccount()) {
+            $this->takeOver($before, $teacher);
+        }
+        CurrentTeacher::remember($teacher);
+    }
+
+    private function takeOver(Teacher $from, Teacher $to): void
+    {
+        DB::transaction(static function () use ($from, $to): void {
+            foreach (['plans', 'rosters', 'intakes', 'plan_edits', 'checks', 'devices'] as $table) {
+                DB::table($table)->where('teacher_id', $from->id)->update(['teacher_id' => $to->id]);
+            }
+            foreach (['desk_rights' => 'live_session_id', 'plan_rights' => 'plan_id'] as $table => $column) {
+                $held = DB::table($table)->where('teacher_id', $to->id)->pluck($column);
+                DB::table($table)->where('teacher_id', $from->id)->whereNotIn($column, $held)->update(['teacher_id' => $to->id]);
+            }
+            $to->name === '' && $to->update(['name' => $from->name]);
+            $from->delete();
+        });
+    }
+}

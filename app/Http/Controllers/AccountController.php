@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Accounts\JoinTeachers;
+use App\Http\CurrentTeacher;
+use App\Models\Teacher;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rules\Password as PasswordRule;
+use Illuminate\Validation\ValidationException;
+
+/** An account, for those who want their plans on other devices too. Nothing needs one. */
+final readonly class AccountController
+{
+    private const TRIES_A_MINUTE = 6;
+
+    public function __construct(private JoinTeachers $join)
+    {
+    }
+
+    public function show(Request $request): View
+    {
+        return view('account.account', ['teacher' => CurrentTeacher::found($request)]);
+    }
+
+    /** The teacher of this device gets an account: the plans, classes and sessions are there already. */
+    public function make(Request $request): RedirectResponse
+    {
+        $teacher = CurrentTeacher::found($request);
+        abort_if($teacher->hasAccount(), 409, __('There is an account already.'));
+        $request->merge(['email' => self::email($request)]);
+        $request->validate([
+            'name' => ['required', 'string', 'max:60'],
+            'email' => ['required', 'email', 'max:200', 'unique:teachers,email'],
+            'password' => ['required', 'string', 'max:200', PasswordRule::min(10)],
+        ], ['email.unique' => __('There is an account with this address. Sign in instead.')]);
+        $teacher->update($request->only(['name', 'email', 'password']));
+
+        return redirect()->route('plans')->with('said', __('The account is made. Sign in with it on any device.'));
+    }
+
+    public function signIn(Request $request): RedirectResponse
+    {
+        $email = self::email($request);
+        $tries = 'sign-in:'.$email.'|'.$request->ip();
+        if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {
+            throw ValidationException::withMessages(['email' => __('Too many tries. Wait a minute, then try again.')]);
+        }
+        $teacher = Teacher::query()->where('email', $email)->first();
+        // The hash is worked out for unknown addresses too, so that the time taken tells nothing.
+        $fits = Hash::check($request->string('password')->toString(), $teacher->password ?? '$2y$12$'.str_repeat('.', 53));
+        if ($teacher === null || ! $fits) {
+            RateLimiter::hit($tries);
+            throw ValidationException::withMessages(['email' => __('That address and that password do not belong together.')]);
+        }
+        RateLimiter::clear($tries);
+        $request->session()->regenerate();
+        $this->join->signIn($request, $teacher);
+
+        return redirect()->route('plans')->with('said', __('Hello, :name.', ['name' => $teacher->name]));
+    }
+
+    public function signOut(Request $request): RedirectResponse
+    {
+        $teacher = CurrentTeacher::found($request);
+        abort_unless($teacher->hasAccount(), 409, __('Without an account this device would lose its plans. Make one first, or keep the return link.'));
+        CurrentTeacher::forget($request);
+        $request->session()->invalidate();
+
+        return redirect()->route('home')->with('said', __('You are signed out on this device.'));
+    }
+
+    /** The private return link gives another device the same plans, without an account. */
+    public function return(Request $request, Teacher $teacher, string $key): RedirectResponse
+    {
+        abort_unless(hash_equals($teacher->return_key, $key), 404);
+        $this->join->signIn($request, $teacher);
+
+        return redirect()->route('plans');
+    }
+
+    public function forgot(): View
+    {
+        return view('account.forgot');
+    }
+
+    /** The answer is the same whether there is such an account or not. */
+    public function sendReset(Request $request): RedirectResponse
+    {
+        $request->validate(['email' => ['required', 'email']]);
+        Password::sendResetLink(['email' => self::email($request)]);
+
+        return redirect()->route('account.forgot')->with('said', __('If there is an account with that address, a mail with a link is on its way to it.'));
+    }
+
+    public function reset(Request $request, string $token): View
+    {
+        return view('account.reset', ['token' => $token, 'email' => $request->string('email')->toString()]);
+    }
+
+    public function setPassword(Request $request): RedirectResponse
+    {
+        $request->validate(['token' => ['required', 'string'], 'email' => ['required', 'email'], 'password' => ['required', 'string', 'max:200', PasswordRule::min(10)]]);
+        $status = Password::reset(
+            ['email' => self::email($request)] + $request->only(['password', 'token']),
+            static function (Teacher $teacher, string $password): void {
+                $teacher->update(['password' => $password, 'return_key' => Str::random(40)]);
+                // Whoever had the old password is signed out everywhere.
+                $teacher->devices()->delete();
+            },
+        );
+        if ($status !== Password::PASSWORD_RESET) {
+            throw ValidationException::withMessages(['email' => __('That link has been used already, is older than an hour, or is for another address. Ask for a new one.')]);
+        }
+
+        return redirect()->route('account')->with('said', __('The new password holds. Sign in with it.'));
+    }
+
+    private static function email(Request $request): string
+    {
+        return mb_strtolower($request->string('email')->trim()->toString());
+    }
+}

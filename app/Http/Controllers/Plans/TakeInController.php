@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Plans;
+
+use App\Http\CurrentTeacher;
+use App\Jobs\TakeInPdf;
+use App\Models\Intake;
+use App\Models\Plan;
+use App\Pictures\PdfPage;
+use App\Pictures\UnusablePicture;
+use App\Plans\BringInPlan;
+use App\Plans\UnusablePlan;
+use Crag\Prompt\InvalidPages;
+use Crag\Prompt\PageChoice;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Files that become prompts of an open plan. */
+final readonly class TakeInController
+{
+    private const MOST_BYTES = 60 * 1024 * 1024;
+
+    public function file(Request $request, Plan $plan, BringInPlan $bringIn): JsonResponse
+    {
+        $bytes = $request->getContent();
+        abort_if($bytes === '', 422, __('That file is empty.'));
+        abort_if(strlen($bytes) > self::MOST_BYTES, 422, __('That file has more than 60 MB.'));
+        $path = (string) tempnam(sys_get_temp_dir(), 'crag-plan');
+        file_put_contents($path, $bytes);
+        $after = $request->query('after');
+        try {
+            $intake = $bringIn->into($plan, CurrentTeacher::found($request), $path, is_string($after) && $after !== '' ? $after : null);
+        } catch (UnusablePlan $problem) {
+            abort(422, $problem->getMessage());
+        } finally {
+            unlink($path);
+        }
+
+        return response()->json($intake === null ? ['done' => true] : self::told($intake));
+    }
+
+    /** Pages of a PDF that was brought in, each as a prompt or all as one prompt's pages. */
+    public function pages(Request $request, Plan $plan, string $intake): JsonResponse
+    {
+        $found = self::own($plan, $intake);
+        abort_unless($found->state === 'chosen', 409, __('That PDF is being brought in already.'));
+        $choice = $request->json('pages');
+        try {
+            $pages = PageChoice::read(is_string($choice) ? $choice : '', $found->total, BringInPlan::MOST_PAGES)->pages;
+        } catch (InvalidPages $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+        $after = $request->json('after');
+        $found->update(['state' => 'waiting', 'done' => 0, 'total' => count($pages), 'settings' => [
+            'pages' => $pages, 'as' => $request->json('as') === 'pages' ? 'pages' : 'prompts', 'after' => is_string($after) ? $after : '',
+        ]]);
+        TakeInPdf::dispatch($found->id);
+
+        return response()->json(self::told($found->refresh()));
+    }
+
+    public function progress(Plan $plan, string $intake): JsonResponse
+    {
+        return response()->json(self::told(self::own($plan, $intake)));
+    }
+
+    /** A small picture of one of its pages, to choose by. */
+    public function page(Plan $plan, string $intake, int $page): Response
+    {
+        $found = self::own($plan, $intake);
+        abort_unless($found->state === 'chosen', 404);
+        try {
+            $drawn = PdfPage::picture($found->path(), $page, 240);
+        } catch (UnusablePicture $problem) {
+            abort(422, $problem->getMessage());
+        }
+        $bytes = (string) file_get_contents($drawn);
+        unlink($drawn);
+
+        return response($bytes)->withHeaders(['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+    }
+
+    private static function own(Plan $plan, string $intake): Intake
+    {
+        return Intake::query()->where('plan_id', $plan->id)->findOrFail($intake);
+    }
+
+    /** @return array<string, mixed> */
+    private static function told(Intake $intake): array
+    {
+        return $intake->only(['id', 'state', 'done', 'total', 'problem']) + ['most' => BringInPlan::MOST_PAGES];
+    }
+}

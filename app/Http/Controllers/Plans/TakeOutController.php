@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Plans;
+
+use App\Models\Plan;
+use App\Models\Prompt;
+use App\Pictures\EmbeddedPictures;
+use App\Plans\MakePlan;
+use App\Plans\PlanZip;
+use App\Plans\PreparedPrompt;
+use App\Plans\TakesDrawing;
+use App\Records\Rsvg;
+use Crag\Formats\QtiPackage;
+use Crag\Render\PromptSheet;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use ZipArchive;
+
+/** A plan to take away: as it is (zip), on paper (PDF), its questions alone (QTI 3). */
+final readonly class TakeOutController
+{
+    public function zip(Plan $plan, PlanZip $zips): BinaryFileResponse
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'crag-plan');
+        $zips->write($plan, $file);
+
+        return $this->download($plan, $file, 'zip', 'application/zip');
+    }
+
+    public function pdf(Plan $plan, TakesDrawing $drawing): BinaryFileResponse
+    {
+        $folder = sys_get_temp_dir().'/crag-print-'.Str::random(12);
+        File::makeDirectory($folder, 0o700);
+        $file = (string) tempnam(sys_get_temp_dir(), 'crag-plan');
+        try {
+            $sheets = [];
+            foreach ($plan->present() as $n => $prompt) {
+                foreach ($this->sheets($plan, $prompt, $n + 1, $drawing) as $svg) {
+                    $sheets[] = $sheet = sprintf('%s/%04d.svg', $folder, count($sheets));
+                    file_put_contents($sheet, $svg);
+                }
+            }
+            abort_if($sheets === [], 404, __('There is no prompt in this plan yet.'));
+            Rsvg::pdf($sheets, $file);
+        } finally {
+            File::deleteDirectory($folder);
+        }
+
+        return $this->download($plan, $file, 'pdf', 'application/pdf');
+    }
+
+    public function qti(Plan $plan, MakePlan $plans): BinaryFileResponse
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'crag-plan');
+        $zip = new ZipArchive;
+        $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE);
+        $prompts = array_map(static fn (PreparedPrompt $one) => $one->prompt->forStudent($plan->id, 0), $plans->prepared($plan));
+        foreach (QtiPackage::write($plan->title, $prompts) as $name => $xml) {
+            $zip->addFromString($name, $xml);
+        }
+        $zip->close();
+
+        return $this->download($plan, $file, 'qti.zip', 'application/zip');
+    }
+
+    /** @return list<string> with one draw of its values, since paper is the same for everybody */
+    private function sheets(Plan $plan, Prompt $prompt, int $n, TakesDrawing $drawing): array
+    {
+        return PromptSheet::documents($plan->title, $n, $prompt->value()->forStudent($plan->id, 0), $drawing->canvas($prompt)->scene(), new EmbeddedPictures($plan));
+    }
+
+    private function download(Plan $plan, string $file, string $ending, string $mime): BinaryFileResponse
+    {
+        return response()->download($file, (Str::slug($plan->title) ?: 'plan').".{$ending}", ['Content-Type' => $mime])->deleteFileAfterSend();
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Intake;
+use App\Models\Teacher;
+use App\Pictures\PdfPage;
+use App\Pictures\StorePicture;
+use App\Pictures\UnusablePicture;
+use App\Plans\EditPlan;
+use App\Plans\PreparedPrompt;
+use Crag\Prompt\Backdrop;
+use Crag\Prompt\PromptPage;
+use Crag\Prompt\PromptPages;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\File;
+use Throwable;
+
+/** Makes prompts of a PDF's chosen pages, saying how far it is. */
+final class TakeInPdf implements ShouldQueue
+{
+    use Queueable;
+
+    public function __construct(private readonly string $intakeId)
+    {
+    }
+
+    public function handle(StorePicture $storePicture, EditPlan $edit): void
+    {
+        $intake = Intake::query()->with('plan')->find($this->intakeId);
+        if ($intake === null) {
+            return;
+        }
+        ['pages' => $numbers, 'as' => $as, 'after' => $after] = $intake->settings;
+        $intake->update(['state' => 'making', 'done' => 0, 'total' => count($numbers)]);
+        $teacher = Teacher::query()->findOrFail($intake->teacher_id);
+        $pages = [];
+        try {
+            foreach ($numbers as $number) {
+                $page = new PromptPage(Backdrop::picture($this->picture($intake, $number, $storePicture)));
+                if ($as === 'pages') {
+                    $pages[] = $page;
+                } else {
+                    $after = $edit->add($intake->plan, $teacher, PreparedPrompt::saying('', PromptPages::of([$page])), $after === '' ? null : $after)->id;
+                }
+                $intake->update(['done' => $intake->done + 1]);
+            }
+            if ($pages !== []) {
+                $edit->add($intake->plan, $teacher, PreparedPrompt::saying('', PromptPages::of($pages)), $after === '' ? null : $after);
+            }
+            $intake->update(['state' => 'ready']);
+        } catch (UnusablePicture $problem) {
+            $intake->update(['state' => 'failed', 'problem' => $problem->getMessage()]);
+        } finally {
+            File::delete($intake->path());
+        }
+    }
+
+    public function failed(?Throwable $reason): void
+    {
+        Intake::query()->whereKey($this->intakeId)->update(['state' => 'failed', 'problem' => __('That PDF could not be drawn.')]);
+    }
+
+    private function picture(Intake $intake, int $number, StorePicture $storePicture): string
+    {
+        $drawn = PdfPage::picture($intake->path(), $number);
+        try {
+            return $storePicture($intake->plan, $drawn)->id;
+        } finally {
+            unlink($drawn);
+        }
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Prompt;
+
+use DomainException;
+
+/** Pages that cannot be chosen; the sentence is for the person who typed them. */
+final class InvalidPages extends DomainException
+{
+    public static function unreadable(string $part): self
+    {
+        return new self("“{$part}” is no page and no range such as 2-5.");
+    }
+
+    public static function none(): self
+    {
+        return new self('Choose at least one page.');
+    }
+
+    public static function missing(int $page, int $pages): self
+    {
+        return new self("There is no page {$page}: the file has {$pages}.");
+    }
+
+    public static function many(int $chosen, int $most): self
+    {
+        return new self("{$chosen} pages are chosen: {$most} can be brought in at once.");
+    }
+}

@@ -1,0 +1,258 @@
+import './plain';
+import { get, HttpProblem, post } from '../live/http';
+import { element, fill, pageData } from '../page';
+import { Drawing } from '../plan/drawing';
+import type { Fields, PlanPrompt, PlanState } from '../plan/model';
+import { Places } from '../plan/places';
+import { QuestionList } from '../plan/questions';
+import { Rail } from '../plan/rail';
+import { Saver } from '../plan/saver';
+import { Side } from '../plan/side';
+import { TakeIn } from '../plan/takein';
+import { showWords } from '../questions/words';
+
+interface Page {
+    plan: string;
+    address: string;
+    assets: string;
+    stamps: Record<string, string>;
+    words: Record<string, string> & { kinds: Record<string, string> };
+}
+
+const LOOK_MS = 3000;
+
+const page = pageData<Page>();
+const prompts = new Map<string, PlanPrompt>();
+let sequence: string[] = [];
+let title = '';
+let tags: string[] = [];
+let known = -1;
+let open = '';
+let hushed = 0;
+/** Steps of drawing that are not delivered yet. */
+let steps = 0;
+
+const saver = new Saver({
+    address: page.address,
+    present: (prompt, field) => (prompt === null ? { title, tags }[field] : prompts.get(prompt)?.[field as keyof Fields]),
+    saved: take,
+    conflict,
+    refused: say,
+    changed: sayState,
+});
+const drawing = new Drawing({
+    ...page,
+    say,
+    waiting: (count, reachable) => {
+        steps = count;
+        sayState(saver.isBusy, reachable);
+    },
+    changed: () => {
+        side.showBackdrop(drawing.backdrop);
+        places.show(questions.all);
+    },
+});
+const places = new Places(drawing.bench, { ...page, placed: (id, spot) => questions.place(id, spot) });
+const questions: QuestionList = new QuestionList({
+    ...page,
+    changed: (all) => {
+        set('questions', all);
+        places.show(all);
+    },
+    page: () => drawing.page,
+    say,
+});
+const side: Side = new Side({ ...page, set, putUnder: (backdrop) => drawing.putUnder(backdrop) });
+const rail = new Rail({
+    ...page,
+    open: (prompt) => void show(prompt),
+    place: (prompt, after) => void change(async () => {
+        const n = sequence.indexOf(prompt) + 1;
+        take(await post<PlanState>(`${page.address}/prompt/${prompt}/place`, { after }));
+        after === false && say(fill(page.words.removed, { n }));
+    }),
+});
+new TakeIn({
+    ...page,
+    after: () => open,
+    arrived: async () => {
+        const last = new Set(sequence);
+        await look();
+        const first = sequence.find((id) => !last.has(id));
+        first !== undefined && (await show(first));
+    },
+    say,
+});
+
+/** What the server has now. Fields with changes on their way keep what stands here. */
+function take(state: PlanState): void {
+    known = state.n;
+    title = state.title;
+    tags = state.tags;
+    sequence = state.sequence;
+    const redrawn = state.prompts.some(({ id, n }) => id === open && n > (prompts.get(id)?.n ?? 0));
+    state.prompts.forEach((prompt) => prompts.set(prompt.id, prompt));
+    element<HTMLButtonElement>('#plan-undo').disabled = !state.undo;
+    element<HTMLButtonElement>('#plan-redo').disabled = !state.redo;
+    showRunning(state.running);
+    if (!sequence.includes(open)) {
+        void show(sequence[0] ?? '');
+    } else {
+        rail.show(sequence.map((id) => prompts.get(id)!), open);
+        fillIn();
+        redrawn && !drawing.isBusy && void drawing.catchUp(open).catch(() => undefined);
+    }
+}
+
+async function look(): Promise<void> {
+    const state = await get<PlanState>(`${page.address}/state?after=${known}`);
+    saver.isBusy || take(state);
+}
+
+async function show(prompt: string): Promise<void> {
+    await saver.flush();
+    open = prompt;
+    element('#plan-empty').hidden = prompt !== '';
+    element('#plan-prompt').hidden = prompt === '';
+    element('#plan-side').hidden = prompt === '';
+    rail.show(sequence.map((id) => prompts.get(id)!), open);
+    if (prompt !== '') {
+        element<HTMLTextAreaElement>('#words').value = prompts.get(prompt)!.words;
+        fillIn();
+        await drawing.open(prompt).catch((problem: Error) => say(problem.message));
+    }
+}
+
+/** The open prompt's fields into the form, but for those in which somebody types. */
+function fillIn(): void {
+    put('#plan-title', title, null, 'title');
+    put('#plan-tags', tags.join(', '), null, 'tags');
+    const prompt = prompts.get(open);
+    if (prompt === undefined) {
+        return;
+    }
+    put('#words', prompt.words, open, 'words');
+    if (!saver.holds(open, 'questions')) {
+        questions.show(prompt.questions);
+        places.show(prompt.questions);
+    }
+    side.show(prompt);
+    element('#plan-problems').textContent = prompt.problems.join(' ');
+    const shown = element('#words-shown');
+    shown.hidden = !/[${]/.test(prompt.words);
+    showWords(shown, prompt.words.replace(/\{\s*(\p{L})\s*[:=][^{}]*\}/gu, '{$1}'));
+}
+
+function put(selector: string, value: string, prompt: string | null, field: string): void {
+    const input = element<HTMLInputElement>(selector);
+    if (document.activeElement !== input && !saver.holds(prompt, field)) {
+        input.value = value;
+    }
+}
+
+function set<F extends keyof Fields>(field: F, value: Fields[F]): void {
+    open !== '' && saver.set(open, field, value);
+}
+
+/** Something that changes the order: what waits is saved first, and the list follows the server. */
+async function change(what: () => Promise<void>): Promise<void> {
+    await saver.flush();
+    try {
+        await what();
+    } catch (problem) {
+        say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : page.words.unreachable);
+    }
+}
+
+const add = (what: { words?: string; ready?: string }): Promise<void> => change(async () => {
+    const state = await post<PlanState>(`${page.address}/prompts`, { ...what, after: open === '' ? null : open });
+    take(state);
+    await show(state.added!);
+    what.ready === undefined && element('#words').focus();
+});
+
+async function step(again: boolean): Promise<void> {
+    await saver.flush();
+    try {
+        take(await post<PlanState>(`${page.address}/step`, { again }));
+        fillIn();
+    } catch (problem) {
+        say(problem instanceof HttpProblem && problem.status === 409 ? page.words.changed_since : page.words.unreachable);
+    }
+}
+
+/** Shows both; resolves to whether mine shall stand. */
+function conflict(field: string, theirs: unknown, mine: unknown): Promise<boolean> {
+    const written = (value: unknown): string => (typeof value === 'string' ? value : JSON.stringify(value, null, 1));
+    const dialog = element<HTMLDialogElement>('#conflict-window');
+    element('#conflict-words').textContent = fill(page.words.conflict, { field });
+    element('#conflict-theirs').textContent = written(theirs);
+    element('#conflict-mine').textContent = written(mine);
+    dialog.returnValue = '';
+    dialog.showModal();
+    return new Promise((resolve) => dialog.addEventListener('close', () => {
+        const keep = dialog.returnValue === 'mine';
+        if (!keep) {
+            (document.activeElement as HTMLElement | null)?.blur();
+            window.setTimeout(() => void look().then(fillIn));
+        }
+        resolve(keep);
+    }, { once: true }));
+}
+
+function showRunning(running: PlanState['running']): void {
+    const bar = element('#plan-running');
+    const [session] = running;
+    bar.hidden = session === undefined;
+    if (session !== undefined) {
+        element('span', bar).textContent = fill(page.words.running, { since: session.since });
+        const button = element('button', bar);
+        button.textContent = page.words.follow;
+        button.dataset.session = session.id;
+    }
+}
+
+function say(sentence: string): void {
+    const notice = element('#plan-notice');
+    window.clearTimeout(hushed);
+    notice.textContent = sentence;
+    notice.hidden = sentence === '';
+    hushed = window.setTimeout(() => {
+        notice.hidden = true;
+    }, 8000);
+}
+
+function sayState(waiting: boolean, reachable: boolean): void {
+    const words = !reachable ? (steps > 0 ? fill(page.words.offline, { n: steps }) : page.words.unsaved) : waiting || steps > 0 ? page.words.saving : page.words.saved;
+    element('#plan-saved').textContent = words;
+    element('#plan-saved').dataset.state = !reachable ? 'offline' : waiting || steps > 0 ? 'saving' : 'saved';
+}
+
+element('#words').addEventListener('input', () => set('words', element<HTMLTextAreaElement>('#words').value));
+element('#plan-title').addEventListener('input', () => saver.set(null, 'title', element<HTMLInputElement>('#plan-title').value));
+element('#plan-tags').addEventListener('input', () => saver.set(null, 'tags', element<HTMLInputElement>('#plan-tags').value.split(',').map((tag) => tag.trim()).filter((tag) => tag !== '')));
+element('#plan-add').addEventListener('click', () => void add({}));
+element('#plan-ready').addEventListener('click', () => element<HTMLDialogElement>('#ready-window').showModal());
+element('#ready-window').addEventListener('click', (event) => {
+    const ready = (event.target as Element).closest<HTMLElement>('[data-ready]')?.dataset.ready;
+    if (ready !== undefined) {
+        element<HTMLDialogElement>('#ready-window').close();
+        void add({ ready });
+    }
+});
+element('#plan-undo').addEventListener('click', () => void step(false));
+element('#plan-redo').addEventListener('click', () => void step(true));
+element('#plan-running button').addEventListener('click', (event) => void change(async () => {
+    const { changed } = await post<{ changed: number }>(`${page.address}/follow/${(event.target as HTMLElement).dataset.session}`, {});
+    say(fill(page.words.follows, { n: changed }));
+}));
+drawing.bench.view.moved = ((before) => () => {
+    before();
+    side.showBackdrop(drawing.backdrop);
+})(drawing.bench.view.moved);
+
+await document.fonts.ready;
+await drawing.begin();
+take(await get<PlanState>(`${page.address}/state`));
+window.setInterval(() => document.visibilityState === 'visible' && !saver.isBusy && void look().catch(() => undefined), LOOK_MS);
+

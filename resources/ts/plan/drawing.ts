@@ -1,0 +1,153 @@
+import { mountBench } from '../bench/mount';
+import type { Tray } from '../bench/tray';
+import type { Backdrop, Operation, Placing } from '../canvas/model';
+import type { Workbench } from '../canvas/workbench';
+import { get } from '../live/http';
+import { Outbox } from '../live/outbox';
+import { element } from '../page';
+
+interface Settings {
+    plan: string;
+    address: string;
+    assets: string;
+    stamps: Record<string, string>;
+    words: Record<string, string>;
+    say(sentence: string): void;
+    /** What waits to be delivered. */
+    waiting(steps: number, reachable: boolean): void;
+    changed(): void;
+}
+
+interface CanvasAnswer {
+    canvas: string;
+    clock: number;
+    n: number;
+    older: { undo: boolean; redo: boolean };
+    scene: never;
+    operations: Operation[];
+    tray: { tools: string[] };
+}
+
+/** What is drawn for the open prompt, on its lead canvas. */
+export class Drawing {
+    readonly bench: Workbench;
+    private readonly tray: Tray;
+    private readonly dialog = element<HTMLDialogElement>('#pieces');
+    private outbox: Outbox | null = null;
+    private prompt = '';
+    private loading = '';
+
+    constructor(private readonly settings: Settings) {
+        const { address, words, say } = settings;
+        const { bench, tray } = mountBench({
+            root: element('#plan-bench'),
+            layer: 'lead',
+            assets: settings.assets,
+            stamps: settings.stamps,
+            words,
+            bringIn: `${address}/bring-in`,
+            wet: null,
+            put: (canvas, operation) => {
+                void this.outbox!.put(canvas, operation);
+                settings.changed();
+            },
+            whole: async (canvas) => (await get<CanvasAnswer>(`${address}/canvas/${canvas}/log`)).operations,
+            say,
+        }, () => this.askForPieces());
+        this.bench = bench;
+        this.tray = tray;
+        element('[data-cancel]', this.dialog).addEventListener('click', () => this.dialog.close());
+        this.dialog.addEventListener('submit', (event) => {
+            event.preventDefault();
+            this.makePieces();
+        });
+    }
+
+    get isBusy(): boolean {
+        return (this.outbox?.count ?? 0) > 0;
+    }
+
+    async begin(): Promise<void> {
+        const { settings, bench } = this;
+        this.outbox = await Outbox.open({
+            seat: `plan-${settings.plan}`,
+            address: `${settings.address}/operations`,
+            accepted: (where, accepted) => where === bench.canvas && bench.view.confirm(accepted),
+            refused: (where, id, reason) => {
+                if (where === bench.canvas) {
+                    bench.view.log.drop(id);
+                    bench.view.drawAll();
+                }
+                settings.say(reason);
+            },
+            changed: (steps, reachable) => settings.waiting(steps, reachable),
+        });
+        void this.outbox.flush();
+    }
+
+    async open(prompt: string): Promise<void> {
+        this.loading = prompt;
+        const answer = await get<CanvasAnswer>(`${this.settings.address}/prompt/${prompt}/canvas`);
+        if (this.loading !== prompt) {
+            return;
+        }
+        this.prompt = prompt;
+        this.bench.begin(answer, this.outbox!.waitingFor(answer.canvas));
+        this.tray.allow(answer.tray.tools);
+        this.bench.view.fit();
+        this.bench.surface.dataset.ready = answer.canvas;
+        this.settings.changed();
+    }
+
+    /** What others drew on it meanwhile. */
+    async catchUp(prompt: string): Promise<void> {
+        const { bench } = this;
+        if (prompt === this.prompt) {
+            const answer = await get<CanvasAnswer>(`${this.settings.address}/canvas/${bench.canvas}/log?after=${bench.view.log.known}`);
+            answer.canvas === bench.canvas && bench.take(answer.operations);
+            this.settings.changed();
+        }
+    }
+
+    get page(): number {
+        return Math.max(0, this.bench.pages.indexOf(this.bench.view.page));
+    }
+
+    get backdrop(): Backdrop {
+        return this.bench.view.log.scene.pages.get(this.bench.view.page) ?? { kind: 'blank' };
+    }
+
+    putUnder(backdrop: Backdrop): void {
+        const { page } = this.bench.view;
+        this.bench.make('backdrop', { backdrop, ...(page !== '' && { page }) });
+    }
+
+    private askForPieces(): void {
+        if (!this.bench.selection.isEmpty) {
+            this.dialog.showModal();
+            element<HTMLInputElement>('#pieces-alt').focus();
+        }
+    }
+
+    /** What is chosen makes room for pieces of the same look at the same places. */
+    private makePieces(): void {
+        const form = new FormData(element<HTMLFormElement>('form', this.dialog));
+        const alt = String(form.get('alt')).trim();
+        const how = String(form.get('how'));
+        this.dialog.close();
+        const { bench } = this;
+        const targets = [...bench.selection.ids];
+        const objects = bench.selection.placings().map(({ object, place, group }, i, all): Placing => ({
+            object: {
+                type: 'piece', alt: all.length > 1 ? `${alt} ${i + 1}` : alt, locked: how === 'locked', stack: how === 'stack',
+                of: object.type === 'piece' ? object.of : object,
+            },
+            ...(place && { place }),
+            ...(group && { group }),
+        }));
+        bench.selection.clear();
+        bench.make('remove', { targets });
+        bench.make('add', { objects });
+        this.settings.changed();
+    }
+}

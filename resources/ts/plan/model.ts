@@ -1,0 +1,40 @@
+import type { Asked } from '../questions/fields';
+
+/** A question with what only teachers know. */
+export type Question = Asked & {
+    right?: string | string[];
+    shuffle?: boolean;
+    tolerance?: { kind: 'none' | 'within' | 'percent'; most: string };
+    form?: { kind: string; digits: number };
+    own_unit?: boolean;
+};
+
+/** The fields of a prompt that can be changed, as the server has them. */
+export interface Fields {
+    words: string;
+    questions: Question[];
+    tray: { kind: string; tools: string[] } | null;
+    points: number | null;
+    minutes: number | null;
+    look_for: { steps: string[]; words: string[]; slips: string[] };
+    skills: string[];
+}
+
+export type PlanPrompt = Fields & {
+    id: string;
+    n: number;
+    plain: string;
+    problems: string[];
+};
+
+export interface PlanState {
+    n: number;
+    title: string;
+    tags: string[];
+    sequence: string[];
+    prompts: PlanPrompt[];
+    running: { id: string; title: string; since: string }[];
+    undo: boolean;
+    redo: boolean;
+    added?: string;
+}

@@ -1,0 +1,97 @@
+import { HEIGHT, WIDTH } from '../canvas/model';
+import type { Workbench } from '../canvas/workbench';
+import { fill } from '../page';
+import { questionField, type Spot } from '../questions/fields';
+import { Spots } from '../questions/spots';
+import type { Question } from './model';
+
+const STEP = 10;
+const NARROWEST = 80;
+
+interface Settings {
+    assets: string;
+    words: Record<string, string>;
+    placed(question: string, spot: Spot): void;
+}
+
+/** Questions at places on the open prompt's pages: dragged by their handle, moved and widened by keys. */
+export class Places {
+    private readonly spots: Spots;
+    private shown = '';
+
+    constructor(
+        private readonly bench: Workbench,
+        private readonly settings: Settings,
+    ) {
+        this.spots = new Spots(bench.view, bench.surface, () => bench.pages);
+    }
+
+    show(questions: Question[]): void {
+        const now = JSON.stringify(questions);
+        if (now === this.shown || this.spots.root.querySelector('.is-dragged') !== null) {
+            this.spots.place();
+            return;
+        }
+        this.shown = now;
+        const focused = (document.activeElement as HTMLElement | null)?.dataset.spot;
+        this.spots.show(questions.flatMap((question, i) => {
+            return question.spot === null ? [] : [{ element: this.box(question, question.spot, i), spot: question.spot }];
+        }));
+        focused !== undefined && this.spots.root.querySelector<HTMLElement>(`[data-spot="${focused}"]`)?.focus();
+    }
+
+    private box(question: Question, spot: Spot, i: number): HTMLElement {
+        const box = document.createElement('div');
+        box.className = 'spot-edit';
+        const handle = Object.assign(document.createElement('button'), { type: 'button', className: 'spot-handle', textContent: `${i + 1}` });
+        handle.dataset.spot = question.id;
+        handle.setAttribute('aria-label', fill(this.settings.words.move_spot, { n: i + 1 }));
+        const edge = Object.assign(document.createElement('span'), { className: 'spot-edge' });
+        const field = questionField(question, i + 1, { ...this.settings, answer: () => undefined });
+        field.root.inert = true;
+        box.append(handle, field.root, edge);
+        this.drag(handle, box, (dx, dy) => ({ ...spot, x: spot.x + dx, y: spot.y + dy }), question.id);
+        this.drag(edge, box, (dx) => ({ ...spot, w: spot.w + dx }), question.id);
+        handle.addEventListener('keydown', (event) => {
+            const by = { ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0], ArrowUp: [0, -STEP], ArrowDown: [0, STEP] }[event.key];
+            if (by !== undefined) {
+                event.preventDefault();
+                this.settings.placed(question.id, within(event.shiftKey ? { ...spot, w: spot.w + by[0] } : { ...spot, x: spot.x + by[0], y: spot.y + by[1] }));
+            }
+        });
+        return box;
+    }
+
+    private drag(grip: HTMLElement, box: HTMLElement, moved: (dx: number, dy: number) => Spot, id: string): void {
+        let from: { x: number; y: number } | null = null;
+        let now: Spot | null = null;
+        grip.addEventListener('pointerdown', (event) => {
+            event.preventDefault();
+            (grip as HTMLElement).focus();
+            grip.setPointerCapture(event.pointerId);
+            from = { x: event.clientX, y: event.clientY };
+            box.classList.add('is-dragged');
+        });
+        grip.addEventListener('pointermove', (event) => {
+            if (from !== null) {
+                const { scale, x, y } = this.bench.view.camera;
+                now = within(moved(Math.round((event.clientX - from.x) / scale), Math.round((event.clientY - from.y) / scale)));
+                box.style.left = `${x + now.x * scale}px`;
+                box.style.top = `${y + now.y * scale}px`;
+                box.style.width = `${now.w * scale}px`;
+            }
+        });
+        const end = (): void => {
+            box.classList.remove('is-dragged');
+            now !== null && this.settings.placed(id, now);
+            from = now = null;
+        };
+        grip.addEventListener('pointerup', end);
+        grip.addEventListener('pointercancel', end);
+    }
+}
+
+function within({ page, x, y, w }: Spot): Spot {
+    const left = Math.max(0, Math.min(WIDTH - NARROWEST, x));
+    return { page, x: left, y: Math.max(0, Math.min(HEIGHT - 40, y)), w: Math.max(NARROWEST, Math.min(WIDTH - left, w)) };
+}

@@ -1,0 +1,205 @@
+import { element, fill } from '../page';
+import { sendFile } from '../live/http';
+import type { Choice } from '../questions/fields';
+import type { Question } from './model';
+
+interface Settings {
+    address: string;
+    words: Record<string, string> & { kinds: Record<string, string> };
+    changed(questions: Question[]): void;
+    /** The page in view, for a question that is to be placed. */
+    page(): number;
+    say(sentence: string): void;
+}
+
+/** The list of a prompt's questions in the editor. */
+export class QuestionList {
+    private readonly list = element('#question-list');
+    private questions: Question[] = [];
+
+    constructor(private readonly settings: Settings) {
+        element<HTMLSelectElement>('#question-new').addEventListener('change', (event) => {
+            const select = event.target as HTMLSelectElement;
+            select.value !== '' && this.add(select.value as Question['kind']);
+            select.value = '';
+        });
+        this.list.addEventListener('input', (event) => this.collect((event.target as Element).closest<HTMLElement>('li')!));
+        this.list.addEventListener('click', (event) => {
+            const button = (event.target as Element).closest<HTMLElement>('[data-do], [data-option="out"]');
+            const item = button?.closest<HTMLElement>('li');
+            if (button !== null && item !== null && item !== undefined) {
+                this.pressed(item, button);
+            }
+        });
+        this.list.addEventListener('change', (event) => {
+            const input = event.target as HTMLInputElement;
+            if (input.dataset.option === 'picture' && input.files?.[0] !== undefined) {
+                void this.picture(input, input.files[0]);
+            }
+        });
+    }
+
+    /** What the server has, unless this page is just changing it. */
+    show(questions: Question[]): void {
+        if (JSON.stringify(questions) === JSON.stringify(this.questions) && this.list.children.length === questions.length) {
+            return;
+        }
+        const focus = this.list.contains(document.activeElement) ? this.pathOf(document.activeElement as HTMLElement) : null;
+        this.questions = structuredClone(questions);
+        this.list.replaceChildren(...this.questions.map((question, i) => this.item(question, i)));
+        element('#question-count').textContent = questions.length === 0 ? '' : String(questions.length);
+        focus !== null && this.list.querySelector<HTMLElement>(focus)?.focus();
+    }
+
+    get all(): Question[] {
+        return this.questions;
+    }
+
+    /** A question has been moved on the page. */
+    place(id: string, spot: Question['spot']): void {
+        this.questions = this.questions.map((question) => (question.id === id ? { ...question, spot } : question));
+        this.again();
+    }
+
+    private pathOf(field: HTMLElement): string | null {
+        const id = field.closest('li')?.dataset.question;
+        return id === undefined || field.dataset.field === undefined ? null : `[data-question="${id}"] [data-field="${field.dataset.field}"]`;
+    }
+
+    private add(kind: Question['kind']): void {
+        const taken = new Set(this.questions.map(({ id }) => id));
+        let n = this.questions.length + 1;
+        while (taken.has(`q${n}`)) {
+            n++;
+        }
+        const common = { id: `q${n}`, kind, words: '', spot: null };
+        const choices = { options: [{ id: 'c1', words: '' }, { id: 'c2', words: '' }], right: [], shuffle: false };
+        const own: Partial<Question> = kind === 'choice' || kind === 'choices' ? choices
+            : kind === 'scale' ? { from: 1, to: 5, low: '', high: '' }
+            : kind === 'text' ? { right: [] }
+            : { right: '', form: { kind: 'any', digits: 0 }, ...(kind === 'number' && { tolerance: { kind: 'none', most: '' }, own_unit: false }) };
+        this.questions = [...this.questions, { ...common, ...own } as Question];
+        this.again();
+        this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')!.focus();
+    }
+
+    private again(): void {
+        const { questions } = this;
+        this.questions = [];
+        this.show(questions);
+        this.settings.changed(this.questions);
+    }
+
+    private item(question: Question, i: number): HTMLElement {
+        const item = element<HTMLTemplateElement>('#question-template').content.firstElementChild!.cloneNode(true) as HTMLElement;
+        item.dataset.question = question.id;
+        element('.question-edit-n', item).textContent = `${i + 1}.`;
+        element('.question-edit-kind', item).textContent = this.settings.words.kinds[question.kind];
+        for (const part of item.querySelectorAll<HTMLElement>('[data-kinds]')) {
+            part.hidden = !part.dataset.kinds!.split(' ').includes(question.kind);
+        }
+        for (const option of item.querySelectorAll<HTMLOptionElement>('option[data-for]')) {
+            option.dataset.for!.split(' ').includes(question.kind) || option.remove();
+        }
+        const put = (field: string, value: string | number | boolean | undefined): void => {
+            const input = element<HTMLInputElement>(`[data-field="${field}"]`, item);
+            typeof value === 'boolean' ? (input.checked = value) : (input.value = String(value ?? ''));
+        };
+        put('words', question.words);
+        put('shuffle', question.shuffle === true);
+        put('own_unit', question.own_unit === true);
+        typeof question.right === 'string' && put('right', question.right);
+        question.kind === 'text' && put('rights', (question.right as string[]).join('\n'));
+        put('tolerance-kind', question.tolerance?.kind ?? 'none');
+        put('tolerance-most', question.tolerance?.most);
+        put('form-kind', question.form?.kind ?? 'any');
+        put('form-digits', question.form?.digits ?? 0);
+        ['to', 'low', 'high'].forEach((field) => put(field, question[field as 'to' | 'low' | 'high']));
+        element('.question-options', item).append(...(question.options ?? []).map((option) => this.option(question, option)));
+        element('[data-do="spot"] span', item).textContent = question.spot === null ? this.settings.words.place : this.settings.words.unplace;
+        element('.question-where', item).textContent = question.spot === null ? '' : fill(this.settings.words.on_page, { n: question.spot.page + 1 });
+        return item;
+    }
+
+    private option(question: Question, option: Choice): HTMLElement {
+        const row = element<HTMLTemplateElement>('#option-template').content.firstElementChild!.cloneNode(true) as HTMLElement;
+        row.dataset.id = option.id;
+        row.dataset.picture = option.picture ?? '';
+        row.classList.toggle('has-picture', option.picture !== undefined);
+        const right = element<HTMLInputElement>('[data-option="right"]', row);
+        right.type = question.kind === 'choice' ? 'radio' : 'checkbox';
+        right.name = `right-${question.id}`;
+        right.checked = (question.right as string[]).includes(option.id);
+        element<HTMLInputElement>('[data-option="words"]', row).value = option.words;
+        return row;
+    }
+
+    /** Reads a question back out of its form. */
+    private collect(item: HTMLElement): void {
+        const at = this.questions.findIndex(({ id }) => id === item.dataset.question);
+        const before = this.questions[at];
+        const field = (name: string): HTMLInputElement => element<HTMLInputElement>(`[data-field="${name}"]`, item);
+        const next: Question = { ...before, words: field('words').value };
+        if (before.kind === 'choice' || before.kind === 'choices') {
+            const rows = [...item.querySelectorAll<HTMLElement>('.option-edit')];
+            next.options = rows.map((row) => ({
+                id: row.dataset.id!, words: element<HTMLInputElement>('[data-option="words"]', row).value, ...(row.dataset.picture !== '' && { picture: row.dataset.picture }),
+            }));
+            next.right = rows.filter((row) => element<HTMLInputElement>('[data-option="right"]', row).checked).map((row) => row.dataset.id!);
+            next.shuffle = field('shuffle').checked;
+        } else if (before.kind === 'text') {
+            next.right = field('rights').value.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+        } else if (before.kind === 'scale') {
+            Object.assign(next, { to: Math.max(2, Math.min(10, Number(field('to').value) || 5)), low: field('low').value, high: field('high').value });
+        } else {
+            next.right = field('right').value;
+            next.form = { kind: field('form-kind').value, digits: Math.max(0, Math.min(12, Number(field('form-digits').value) || 0)) };
+            if (before.kind === 'number') {
+                next.tolerance = { kind: field('tolerance-kind').value as 'none', most: field('tolerance-most').value };
+                next.own_unit = field('own_unit').checked;
+            }
+        }
+        this.questions = this.questions.map((question, i) => (i === at ? next : question));
+        this.settings.changed(this.questions);
+    }
+
+    private pressed(item: HTMLElement, button: HTMLElement): void {
+        const at = this.questions.findIndex(({ id }) => id === item.dataset.question);
+        const question = this.questions[at];
+        const all = [...this.questions];
+        if (button.dataset.option === 'out') {
+            const id = button.closest<HTMLElement>('.option-edit')!.dataset.id;
+            all[at] = { ...question, options: question.options!.filter((option) => option.id !== id), right: (question.right as string[]).filter((one) => one !== id) };
+        } else if (button.dataset.do === 'option') {
+            const numbers = question.options!.map(({ id }) => Number(id.replace(/\D/g, '')) || 0);
+            all[at] = { ...question, options: [...question.options!, { id: `c${Math.max(0, ...numbers) + 1}`, words: '' }] };
+        } else if (button.dataset.do === 'out') {
+            all.splice(at, 1);
+        } else if (button.dataset.do === 'up' && at > 0) {
+            all.splice(at - 1, 0, ...all.splice(at, 1));
+        } else if (button.dataset.do === 'spot') {
+            const spot = { page: this.settings.page(), x: 560, y: 420 + 90 * (at % 5), w: 360 };
+            all[at] = { ...question, spot: question.spot === null ? spot : null };
+        }
+        this.questions = all;
+        this.again();
+        button.dataset.do === 'option' && this.list.children[at].querySelector<HTMLElement>('.option-edit:last-child [data-option="words"]')!.focus();
+    }
+
+    private async picture(input: HTMLInputElement, file: File): Promise<void> {
+        const row = input.closest<HTMLElement>('.option-edit')!;
+        try {
+            const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(`${this.settings.address}/bring-in`, file);
+            const asset = objects[0]?.object.asset;
+            if (asset === undefined) {
+                this.settings.say(this.settings.words.picture_first);
+                return;
+            }
+            row.dataset.picture = asset;
+            row.classList.add('has-picture');
+            this.collect(row.closest('li')!);
+        } catch (problem) {
+            this.settings.say((problem as Error).message);
+        }
+    }
+}

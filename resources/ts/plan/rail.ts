@@ -1,0 +1,99 @@
+import { element } from '../page';
+import type { PlanPrompt } from './model';
+
+interface Settings {
+    address: string;
+    words: Record<string, string>;
+    open(prompt: string): void;
+    /** Moves a prompt after another (null: to the first place), or out of the plan. */
+    place(prompt: string, after: string | null | false): void;
+}
+
+/** The prompts of a plan in order: chosen, moved by drag, by keys or by buttons, and taken out. */
+export class Rail {
+    private readonly list = element('#plan-prompts');
+    private dragged = '';
+
+    constructor(private readonly settings: Settings) {
+        this.list.addEventListener('click', (event) => {
+            const button = (event.target as Element).closest<HTMLElement>('button');
+            const id = button?.closest('li')?.dataset.prompt;
+            if (id !== undefined) {
+                this.pressed(id, button!.dataset.do!);
+            }
+        });
+        this.list.addEventListener('keydown', (event) => {
+            const id = (event.target as Element).closest('li')?.dataset.prompt;
+            if (id !== undefined && event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+                event.preventDefault();
+                this.pressed(id, event.key === 'ArrowUp' ? 'up' : 'down');
+            }
+        });
+        this.list.addEventListener('dragstart', (event) => {
+            this.dragged = (event.target as Element).closest('li')?.dataset.prompt ?? '';
+        });
+        this.list.addEventListener('dragover', (event) => this.dragged !== '' && event.preventDefault());
+        this.list.addEventListener('drop', (event) => {
+            event.preventDefault();
+            const onto = (event.target as Element).closest<HTMLElement>('li');
+            if (onto !== null && onto.dataset.prompt !== this.dragged) {
+                const box = onto.getBoundingClientRect();
+                const ids = this.ids().filter((id) => id !== this.dragged);
+                const at = ids.indexOf(onto.dataset.prompt!) + (event.clientY > box.top + box.height / 2 ? 1 : 0);
+                this.settings.place(this.dragged, ids[at - 1] ?? null);
+            }
+            this.dragged = '';
+        });
+    }
+
+    show(prompts: PlanPrompt[], open: string): void {
+        const focused = (document.activeElement?.closest('#plan-prompts li') as HTMLElement | null)?.dataset.prompt;
+        const there = new Map([...this.list.children].map((item) => [(item as HTMLElement).dataset.prompt!, item as HTMLElement]));
+        prompts.forEach((prompt, i) => {
+            const item = there.get(prompt.id) ?? this.item(prompt.id);
+            there.delete(prompt.id);
+            item.classList.toggle('is-open', prompt.id === open);
+            element('.plan-one', item).setAttribute('aria-current', String(prompt.id === open));
+            element('.plan-one-n', item).textContent = String(i + 1);
+            element('.plan-one-words', item).textContent = prompt.plain === '' ? this.settings.words.no_words : prompt.plain;
+            item.classList.toggle('has-problem', prompt.problems.length > 0);
+            const picture = item.querySelector('img')!;
+            const source = `${this.settings.address}/prompt/${prompt.id}/picture.png?n=${prompt.n}`;
+            if (picture.getAttribute('src') !== source) {
+                picture.src = source;
+            }
+            if (this.list.children[i] !== item) {
+                this.list.insertBefore(item, this.list.children[i] ?? null);
+            }
+        });
+        there.forEach((item) => item.remove());
+        if (focused !== undefined && document.activeElement === document.body) {
+            this.list.querySelector<HTMLElement>(`[data-prompt="${focused}"] .plan-one`)?.focus();
+        }
+    }
+
+    private ids(): string[] {
+        return [...this.list.children].map((item) => (item as HTMLElement).dataset.prompt!);
+    }
+
+    private item(id: string): HTMLElement {
+        const item = element<HTMLTemplateElement>('#plan-one-template').content.firstElementChild!.cloneNode(true) as HTMLElement;
+        item.dataset.prompt = id;
+        return item;
+    }
+
+    private pressed(id: string, what: string): void {
+        const ids = this.ids();
+        const at = ids.indexOf(id);
+        if (what === 'open') {
+            this.settings.open(id);
+        } else if (what === 'out') {
+            this.settings.place(id, false);
+        } else if (what === 'up' && at > 0) {
+            this.settings.place(id, ids[at - 2] ?? null);
+        } else if (what === 'down' && at < ids.length - 1) {
+            this.settings.place(id, ids[at + 1]);
+        }
+    }
+}
+

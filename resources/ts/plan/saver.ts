@@ -1,0 +1,110 @@
+import { HttpProblem, post } from '../live/http';
+import type { PlanState } from './model';
+
+/** A change waits so long for another of the same field. */
+const PAUSE_MS = 600;
+const AGAIN_MS = 3000;
+
+interface Change {
+    prompt: string | null;
+    field: string;
+    to: unknown;
+    /** What the field was when the editor began to change it. */
+    from: unknown;
+}
+
+interface Settings {
+    address: string;
+    /** What the server has now. */
+    present(prompt: string | null, field: string): unknown;
+    saved(state: PlanState): void;
+    /** The field is another's by now; resolves to whether mine shall stand. */
+    conflict(field: string, theirs: unknown, mine: unknown): Promise<boolean>;
+    refused(message: string): void;
+    changed(waiting: boolean, reachable: boolean): void;
+}
+
+/** Saves field by field, each with what it was before, one after the other, until the server has all of it. */
+export class Saver {
+    private readonly waiting = new Map<string, Change>();
+    private sending = false;
+    private timer = 0;
+    private reachable = true;
+
+    constructor(private readonly settings: Settings) {
+        window.addEventListener('beforeunload', (event) => this.isBusy && event.preventDefault());
+    }
+
+    get isBusy(): boolean {
+        return this.waiting.size > 0 || this.sending;
+    }
+
+    /** Whether a field has changes here that the server does not have yet. */
+    holds(prompt: string | null, field: string): boolean {
+        return this.waiting.has(`${prompt}/${field}`);
+    }
+
+    set(prompt: string | null, field: string, to: unknown, at_once = false): void {
+        const key = `${prompt}/${field}`;
+        const from = this.waiting.get(key)?.from ?? this.settings.present(prompt, field);
+        this.waiting.set(key, { prompt, field, to, from });
+        this.settings.changed(true, this.reachable);
+        window.clearTimeout(this.timer);
+        this.timer = window.setTimeout(() => void this.flush(), at_once ? 0 : PAUSE_MS);
+    }
+
+    /** Sends what waits; resolves when nothing does or nothing can be sent. */
+    async flush(): Promise<void> {
+        if (this.sending) {
+            return;
+        }
+        this.sending = true;
+        window.clearTimeout(this.timer);
+        try {
+            while (this.waiting.size > 0) {
+                const [key, change] = [...this.waiting][0];
+                await this.send(key, change);
+            }
+            this.reachable = true;
+        } catch {
+            this.reachable = false;
+            this.timer = window.setTimeout(() => void this.flush(), AGAIN_MS);
+        } finally {
+            this.sending = false;
+            this.settings.changed(this.waiting.size > 0, this.reachable);
+        }
+    }
+
+    private async send(key: string, change: Change): Promise<void> {
+        const { prompt, field, to, from } = change;
+        const done = (): void => {
+            // What was typed while this was on its way follows, on top of it.
+            const now = this.waiting.get(key);
+            if (now === change) {
+                this.waiting.delete(key);
+            } else if (now !== undefined) {
+                now.from = this.settings.present(prompt, field);
+            }
+        };
+        try {
+            const state = await post<PlanState>(`${this.settings.address}${prompt === null ? '' : `/prompt/${prompt}`}/edits`, { field, from, to });
+            this.settings.saved(state);
+            done();
+        } catch (problem) {
+            if (!(problem instanceof HttpProblem) || problem.status === 0 || problem.status >= 500 || problem.status === 429) {
+                throw problem;
+            }
+            if (problem.status === 409) {
+                const theirs = problem.told.present;
+                const mine = await this.settings.conflict(field, theirs, this.waiting.get(key)?.to ?? to);
+                if (mine) {
+                    this.waiting.get(key)!.from = theirs;
+                    return;
+                }
+            } else {
+                this.settings.refused(problem.message);
+            }
+            this.waiting.delete(key);
+        }
+    }
+}

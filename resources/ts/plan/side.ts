@@ -1,0 +1,123 @@
+import type { Backdrop } from '../canvas/model';
+import { sendFile } from '../live/http';
+import { element } from '../page';
+import type { Fields, PlanPrompt } from './model';
+
+interface Settings {
+    address: string;
+    set<F extends keyof Fields>(field: F, value: Fields[F]): void;
+    putUnder(backdrop: Backdrop): void;
+    words: Record<string, string>;
+}
+
+const LISTS = ['steps', 'words', 'slips'] as const;
+
+/** The settings of the open prompt beside its questions: backdrop, tools, time and points, what to look for. */
+export class Side {
+    private readonly backdrop = element<HTMLFormElement>('#backdrop-form');
+    private readonly tray = element('#tray-choice');
+
+    constructor(private readonly settings: Settings) {
+        this.backdrop.addEventListener('change', (event) => void this.putUnder(event.target as HTMLInputElement));
+        this.backdrop.addEventListener('submit', (event) => event.preventDefault());
+        this.tray.addEventListener('change', () => this.takeTray());
+        const number = (id: string): number | null => (input(id).value === '' ? null : Number(input(id).value));
+        input('minutes').addEventListener('change', () => settings.set('minutes', number('minutes') === null ? null : Math.round(number('minutes')!)));
+        input('points').addEventListener('change', () => settings.set('points', number('points') === null ? null : Math.round(number('points')! * 2) / 2));
+        for (const list of LISTS) {
+            element(`#look-${list}`).addEventListener('input', () => settings.set('look_for', {
+                steps: lines('look-steps'), words: lines('look-words'), slips: lines('look-slips'),
+            }));
+        }
+        input('skills').addEventListener('input', () => settings.set('skills', input('skills').value.split(',').map((one) => one.trim()).filter((one) => one !== '')));
+    }
+
+    /** Fields that somebody is typing in stay as they are. */
+    show(prompt: PlanPrompt): void {
+        put('minutes', prompt.minutes === null ? '' : String(prompt.minutes));
+        put('points', prompt.points === null ? '' : String(prompt.points));
+        LISTS.forEach((list) => put(`look-${list}`, prompt.look_for[list].join('\n')));
+        put('skills', prompt.skills.join(', '));
+        const kind = prompt.tray?.kind ?? '';
+        element<HTMLInputElement>(`input[name=tray][value="${kind}"]`, this.tray).checked = true;
+        element('#tray-tools').hidden = kind !== 'custom';
+        for (const tool of this.tray.querySelectorAll<HTMLInputElement>('#tray-tools input')) {
+            tool.checked = prompt.tray?.tools.includes(tool.value) ?? tool.value !== 'maths';
+        }
+    }
+
+    showBackdrop({ kind, ...more }: Backdrop): void {
+        if (this.backdrop.contains(document.activeElement)) {
+            return;
+        }
+        input('backdrop-kind').value = kind;
+        for (const [name, value] of Object.entries(more)) {
+            const field = this.backdrop.elements.namedItem(`settings[${name}]`) as HTMLInputElement | null;
+            field !== null && (field.value = String(value));
+        }
+        this.showSettings(kind);
+    }
+
+    private showSettings(kind: string): void {
+        for (const part of this.backdrop.querySelectorAll<HTMLElement>('[data-settings]')) {
+            part.hidden = !part.dataset.settings!.split(' ').includes(kind);
+        }
+    }
+
+    private async putUnder(changed: HTMLInputElement): Promise<void> {
+        const kind = input('backdrop-kind').value;
+        this.showSettings(kind);
+        const problem = element('#backdrop-problem');
+        problem.textContent = '';
+        if (kind !== 'picture') {
+            this.settings.putUnder(read(this.backdrop, kind));
+        } else if (changed.type === 'file' && changed.files?.[0] !== undefined) {
+            try {
+                const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(`${this.settings.address}/bring-in`, changed.files[0]);
+                const asset = objects[0]?.object.asset;
+                asset === undefined ? (problem.textContent = this.settings.words.picture_first) : this.settings.putUnder({ kind, asset });
+            } catch (trouble) {
+                problem.textContent = (trouble as Error).message;
+            }
+            changed.value = '';
+        }
+    }
+
+    private takeTray(): void {
+        const kind = element<HTMLInputElement>('input[name=tray]:checked', this.tray).value;
+        element('#tray-tools').hidden = kind !== 'custom';
+        const tools = [...this.tray.querySelectorAll<HTMLInputElement>('#tray-tools input:checked')].map(({ value }) => value);
+        // Which tools a tray holds is the server's to say; a custom one holds those that are ticked.
+        this.settings.set('tray', kind === '' ? null : { kind, tools: kind === 'custom' ? tools : ['picture'] });
+    }
+}
+
+function input(id: string): HTMLInputElement {
+    return element<HTMLInputElement>(`#${id}`);
+}
+
+function put(id: string, value: string): void {
+    const field = input(id);
+    if (document.activeElement !== field) {
+        field.value = value;
+    }
+}
+
+function lines(id: string): string[] {
+    return input(id).value.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+}
+
+/** A ruling's settings, numbers as numbers; what belongs to other rulings is left out. */
+function read(form: HTMLFormElement, kind: string): Backdrop {
+    const backdrop: Backdrop = { kind };
+    for (const part of form.querySelectorAll<HTMLElement>('[data-settings]')) {
+        if (part.dataset.settings!.split(' ').includes(kind)) {
+            for (const field of part.querySelectorAll<HTMLInputElement>('[name^="settings["]')) {
+                const name = field.name.slice(9, -1);
+                const isNumber = field.type === 'number';
+                backdrop[name] = isNumber ? Number(field.value) : field.value;
+            }
+        }
+    }
+    return backdrop;
+}

@@ -1,0 +1,128 @@
+import { get, post, sendFile } from '../live/http';
+import { element, fill } from '../page';
+
+interface Intake {
+    id?: string;
+    state?: 'chosen' | 'waiting' | 'making' | 'ready' | 'failed';
+    done: number | true;
+    total: number;
+    problem: string;
+}
+
+interface Settings {
+    address: string;
+    words: Record<string, string>;
+    /** The prompt after which what is brought in comes. */
+    after(): string;
+    arrived(): Promise<void>;
+    say(sentence: string): void;
+}
+
+const LOOK_MS = 700;
+const MOST_BYTES = 60 * 1024 * 1024;
+const MOST_SHOWN = 60;
+
+/** Brings files into the plan: chosen, dropped on the list of prompts, or pasted outside the canvas. */
+export class TakeIn {
+    private readonly dialog = element<HTMLDialogElement>('#pages-window');
+    private readonly said = element('#plan-intake');
+    private intake: Intake | null = null;
+
+    constructor(private readonly settings: Settings) {
+        const input = element<HTMLInputElement>('#plan-file');
+        input.addEventListener('change', () => {
+            const [file] = input.files ?? [];
+            file !== undefined && void this.take(file);
+            input.value = '';
+        });
+        const rail = element('.plan-rail');
+        rail.addEventListener('dragover', (event) => event.dataTransfer?.types.includes('Files') && event.preventDefault());
+        rail.addEventListener('drop', (event) => {
+            const [file] = event.dataTransfer?.files ?? [];
+            if (file !== undefined) {
+                event.preventDefault();
+                void this.take(file);
+            }
+        });
+        document.addEventListener('paste', (event) => {
+            const [file] = event.clipboardData?.files ?? [];
+            if (file !== undefined && !event.defaultPrevented && (event.target as Element).closest('#plan-bench') === null) {
+                void this.take(file);
+            }
+        });
+        element('[data-cancel]', this.dialog).addEventListener('click', () => this.dialog.close());
+        this.dialog.addEventListener('submit', (event) => {
+            event.preventDefault();
+            void this.choose();
+        });
+    }
+
+    async take(file: File): Promise<void> {
+        const { address, words, after, arrived, say } = this.settings;
+        if (file.size > MOST_BYTES) {
+            say(words.too_large);
+            return;
+        }
+        this.said.textContent = words.bringing;
+        try {
+            const answer = await sendFile<Intake>(`${address}/take-in?after=${after()}`, file);
+            if (answer.done === true) {
+                await arrived();
+                this.said.textContent = words.brought_in;
+            } else {
+                this.said.textContent = '';
+                this.ask(answer);
+            }
+        } catch (problem) {
+            this.said.textContent = '';
+            say((problem as Error).message);
+        }
+    }
+
+    private ask(intake: Intake): void {
+        this.intake = intake;
+        const choice = element<HTMLInputElement>('#pages-choice');
+        choice.value = intake.total === 1 ? '1' : `1-${Math.min(intake.total, MOST_SHOWN)}`;
+        element('#pages-problem').textContent = '';
+        element('#pages-pictures').replaceChildren(...Array.from({ length: Math.min(intake.total, MOST_SHOWN) }, (_, i) => {
+            const label = Object.assign(document.createElement('label'), { className: 'pages-one' });
+            const box = Object.assign(document.createElement('input'), { type: 'checkbox', checked: true, value: String(i + 1) });
+            box.addEventListener('change', () => {
+                choice.value = ranges([...this.dialog.querySelectorAll<HTMLInputElement>('.pages-one input:checked')].map(({ value }) => Number(value)));
+            });
+            label.append(Object.assign(document.createElement('img'), { src: `${this.settings.address}/intake/${intake.id}/page/${i + 1}.png`, alt: '', loading: 'lazy', width: 90, height: 110 }), box, String(i + 1));
+            return label;
+        }));
+        this.dialog.showModal();
+        choice.focus();
+    }
+
+    private async choose(): Promise<void> {
+        const pages = element<HTMLInputElement>('#pages-choice').value;
+        const as = this.dialog.querySelector<HTMLInputElement>('input[name=as]:checked')!.value;
+        try {
+            let now = await post<Intake>(`${this.settings.address}/intake/${this.intake!.id}/pages`, { pages, as, after: this.settings.after() });
+            this.dialog.close();
+            while (now.state === 'waiting' || now.state === 'making') {
+                this.said.textContent = fill(this.settings.words.bringing_pages, { done: Number(now.done), total: now.total });
+                await new Promise((again) => window.setTimeout(again, LOOK_MS));
+                now = await get<Intake>(`${this.settings.address}/intake/${now.id}`).catch(() => now);
+            }
+            await this.settings.arrived();
+            this.said.textContent = now.state === 'ready' ? this.settings.words.brought_in : '';
+            now.state === 'failed' && this.settings.say(now.problem);
+        } catch (problem) {
+            element('#pages-problem').textContent = (problem as Error).message;
+        }
+    }
+}
+
+/** 1, 2, 3, 7 as "1-3, 7". */
+export function ranges(pages: number[]): string {
+    const parts: [number, number][] = [];
+    for (const page of pages) {
+        const last = parts.at(-1);
+        last !== undefined && last[1] === page - 1 ? (last[1] = page) : parts.push([page, page]);
+    }
+    return parts.map(([from, to]) => (from === to ? String(from) : `${from}-${to}`)).join(', ');
+}

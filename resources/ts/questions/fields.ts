@@ -1,0 +1,164 @@
+import type { AnswerValue } from '../canvas/model';
+import { fill } from '../page';
+import { showWords } from './words';
+
+export interface Spot {
+    page: number;
+    x: number;
+    y: number;
+    w: number;
+}
+
+export interface Choice {
+    id: string;
+    words: string;
+    picture?: string;
+}
+
+/** A question as a student's page knows it. */
+export interface Asked {
+    id: string;
+    kind: 'choice' | 'choices' | 'number' | 'maths' | 'text' | 'scale';
+    words: string;
+    spot: Spot | null;
+    options?: Choice[];
+    from?: number;
+    to?: number;
+    low?: string;
+    high?: string;
+}
+
+export interface Field {
+    root: HTMLElement;
+    show(value: AnswerValue | undefined): void;
+}
+
+export interface FieldSettings {
+    assets: string;
+    words: Record<string, string>;
+    answer(value: AnswerValue | null): void;
+}
+
+/** An answer that is being typed is sent so long after the last key. */
+const PAUSE_MS = 1000;
+const SIGNS = ['√', 'π', '²', '³', '^', '/', '×', '(', ')'];
+
+/** One question with what is needed to answer it. */
+export function questionField(asked: Asked, n: number, settings: FieldSettings): Field {
+    const root = document.createElement('fieldset');
+    root.className = `question question-${asked.kind}`;
+    root.dataset.question = asked.id;
+    const legend = document.createElement('legend');
+    const number = Object.assign(document.createElement('span'), { className: 'question-n', textContent: `${n}.` });
+    const words = document.createElement('span');
+    words.dir = 'auto';
+    showWords(words, asked.words);
+    const name = fill(settings.words.question, { n });
+    asked.words === '' && legend.append(Object.assign(document.createElement('span'), { className: 'visually-hidden', textContent: name }));
+    legend.append(number, ' ', words);
+    root.append(legend);
+    const show = asked.kind === 'choice' || asked.kind === 'choices' ? choices(root, asked, settings)
+        : asked.kind === 'scale' ? scale(root, asked, settings)
+        : typed(root, asked, name, settings);
+    return { root, show };
+}
+
+function typed(root: HTMLElement, asked: Asked, name: string, settings: FieldSettings): Field['show'] {
+    const input = Object.assign(document.createElement('input'), { type: 'text', maxLength: 300, autocomplete: 'off', className: 'form-control question-typed' });
+    input.setAttribute('aria-label', asked.words === '' ? name : asked.words);
+    input.autocapitalize = 'off';
+    input.spellcheck = false;
+    input.dir = 'auto';
+    root.append(input);
+    if (asked.kind !== 'text') {
+        root.append(pad(input, settings.words.signs));
+    }
+    let sent = '';
+    let timer = 0;
+    const send = (): void => {
+        window.clearTimeout(timer);
+        const value = input.value.trim();
+        if (value !== sent) {
+            sent = value;
+            settings.answer(value === '' ? null : value);
+        }
+    };
+    input.addEventListener('input', () => {
+        window.clearTimeout(timer);
+        timer = window.setTimeout(send, PAUSE_MS);
+    });
+    input.addEventListener('change', send);
+    input.addEventListener('blur', send);
+    input.addEventListener('keydown', (event) => event.key === 'Enter' && send());
+    return (value) => {
+        const text = typeof value === 'string' ? value : '';
+        if (text !== sent && document.activeElement !== input) {
+            sent = text;
+            input.value = text;
+        }
+    };
+}
+
+/** Signs that a phone's keyboard hides. */
+function pad(input: HTMLInputElement, label: string): HTMLElement {
+    const row = Object.assign(document.createElement('div'), { className: 'question-signs' });
+    row.setAttribute('role', 'group');
+    row.setAttribute('aria-label', label);
+    for (const sign of SIGNS) {
+        const button = Object.assign(document.createElement('button'), { type: 'button', textContent: sign });
+        // The field keeps the focus, and a phone its keyboard.
+        button.addEventListener('pointerdown', (event) => event.preventDefault());
+        button.addEventListener('click', () => {
+            input.focus();
+            input.setRangeText(sign, input.selectionStart ?? input.value.length, input.selectionEnd ?? input.value.length, 'end');
+            input.dispatchEvent(new Event('input'));
+        });
+        row.append(button);
+    }
+    return row;
+}
+
+function choices(root: HTMLElement, asked: Asked, settings: FieldSettings): Field['show'] {
+    const several = asked.kind === 'choices';
+    const inputs = (asked.options ?? []).map((option, i) => {
+        const label = Object.assign(document.createElement('label'), { className: 'question-choice' });
+        const input = Object.assign(document.createElement('input'), { type: several ? 'checkbox' : 'radio', name: `q-${asked.id}`, value: option.id });
+        const words = document.createElement('span');
+        words.dir = 'auto';
+        showWords(words, option.words);
+        label.append(input, words);
+        if (option.picture !== undefined) {
+            label.append(Object.assign(document.createElement('img'), {
+                src: `${settings.assets}/${option.picture}`, alt: option.words === '' ? fill(settings.words.choice, { n: i + 1 }) : '', className: 'question-picture',
+            }));
+        }
+        root.append(label);
+        return input;
+    });
+    root.addEventListener('change', () => {
+        const chosen = inputs.filter(({ checked }) => checked).map(({ value }) => value);
+        settings.answer(several ? (chosen.length === 0 ? null : chosen) : (chosen[0] ?? null));
+    });
+    return (value) => inputs.forEach((input) => {
+        input.checked = Array.isArray(value) ? value.includes(input.value) : value === input.value;
+    });
+}
+
+function scale(root: HTMLElement, asked: Asked, settings: FieldSettings): Field['show'] {
+    const row = Object.assign(document.createElement('div'), { className: 'question-scale' });
+    row.append(Object.assign(document.createElement('span'), { textContent: asked.low ?? '' }));
+    const inputs: HTMLInputElement[] = [];
+    for (let step = asked.from!; step <= asked.to!; step++) {
+        const label = Object.assign(document.createElement('label'), { className: 'question-choice' });
+        const input = Object.assign(document.createElement('input'), { type: 'radio', name: `q-${asked.id}`, value: String(step) });
+        label.append(input, Object.assign(document.createElement('span'), { textContent: String(step) }));
+        row.append(label);
+        inputs.push(input);
+    }
+    row.append(Object.assign(document.createElement('span'), { textContent: asked.high ?? '' }));
+    root.append(row);
+    root.addEventListener('change', () => settings.answer(Number(inputs.find(({ checked }) => checked)!.value)));
+    return (value) => inputs.forEach((input) => {
+        input.checked = input.value === String(value ?? '');
+    });
+}

@@ -1,0 +1,45 @@
+<x-layout :title="$roster->name" class="home">
+    <x-teacher-bar here="classes" />
+    <main class="container-lg py-4">
+        <x-said />
+        <div class="library-head">
+            <h1>{{ $roster->name }}</h1>
+            <a class="btn btn-outline-slate" href="{{ route('class.csv', $roster) }}" download><x-icon name="download" /> {{ __('Save as CSV') }}</a>
+            <form method="post" action="{{ route('class.pins', $roster) }}">@csrf <button class="btn btn-outline-slate"><x-icon name="person-lock" /> {{ __('New PINs for all') }}</button></form>
+            @if ($entries->contains(fn ($entry) => $entry->pin !== ''))
+                <form method="post" action="{{ route('class.pins', $roster) }}">@csrf <input type="hidden" name="none" value="1"> <button class="btn btn-outline-slate">{{ __('No PINs') }}</button></form>
+            @endif
+            <form method="post" action="{{ route('class.delete', $roster) }}" data-ask="{{ __('Delete the class “:name” with its :n names? Work from its sessions stays.', ['name' => $roster->name, 'n' => $entries->count()]) }}">@csrf @method('DELETE') <button class="btn btn-outline-danger">{{ __('Delete the class') }}</button></form>
+        </div>
+        <form method="post" action="{{ route('class.change', $roster) }}">
+            @csrf
+            <label for="name">{{ __('Name of the class') }}</label>
+            <input id="name" name="name" class="form-control narrow mb-3" maxlength="60" required value="{{ $roster->name }}">
+            <table class="class-table">
+                <caption class="visually-hidden">{{ __('Names') }}</caption>
+                <thead><tr><th scope="col">{{ __('Seat') }}</th><th scope="col">{{ __('Name') }}</th><th scope="col">{{ __('Group') }}</th><th scope="col">{{ __('PIN') }}</th></tr></thead>
+                <tbody>
+                    @foreach ($entries as $entry)
+                        <tr>
+                            <td><input name="entries[{{ $entry->id }}][n]" class="form-control" inputmode="numeric" maxlength="3" value="{{ $entry->n }}" aria-label="{{ __('Seat of :name', ['name' => $entry->name]) }}"></td>
+                            <td><input name="entries[{{ $entry->id }}][name]" class="form-control" maxlength="60" dir="auto" value="{{ $entry->name }}" aria-label="{{ __('Name in seat :n', ['n' => $entry->n]) }}"></td>
+                            <td><input name="entries[{{ $entry->id }}][group]" class="form-control" maxlength="40" dir="auto" value="{{ $entry->group }}" aria-label="{{ __('Group of :name', ['name' => $entry->name]) }}"></td>
+                            <td><input name="entries[{{ $entry->id }}][pin]" class="form-control" inputmode="numeric" maxlength="6" value="{{ $entry->pin }}" aria-label="{{ __('PIN of :name', ['name' => $entry->name]) }}"></td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+            <p class="form-text">{{ __('Empty a name to take it out of the list. Who has joined already keeps the seat.') }}</p>
+            <button class="btn btn-go">{{ __('Save the list') }}</button>
+        </form>
+        <form class="mt-4 narrow" method="post" action="{{ route('class.add', $roster) }}" enctype="multipart/form-data">
+            @csrf
+            <h2>{{ __('More names') }}</h2>
+            <label for="names">{{ __('Names, a line each') }}</label>
+            <textarea id="names" name="names" class="form-control mb-2" rows="3" dir="auto"></textarea>
+            <label for="file">{{ __('or a file (CSV, OneRoster users.csv)') }}</label>
+            <input id="file" name="file" type="file" class="form-control mb-2" accept=".csv,.txt,.tsv,text/csv">
+            <button class="btn btn-outline-slate">{{ __('Add them') }}</button>
+        </form>
+    </main>
+</x-layout>

@@ -1,0 +1,27 @@
+@if ($questions !== [])
+    <h3 class="h6">{{ __('Answers') }}</h3>
+    <ol class="answers">
+        @foreach ($questions as $question)
+            @php($given = $answers[$question->id] ?? null)
+            @php($verdict = $given === null ? null : $question->compare($given))
+            <li data-question="{{ $question->id }}" data-outcome="{{ $given === null ? 'none' : $verdict?->outcome->value }}">
+                @if ($question->words !== '') <span class="answers-asked" data-maths="{{ $question->words }}">{{ $question->words }}</span> @endif
+                @if ($given === null)
+                    <span class="answers-none">{{ __('not answered') }}</span>
+                @else
+                    <b dir="auto" data-maths="{{ $question->asked->written($given) }}">{{ $question->asked->written($given) }}</b>
+                    @if ($verdict !== null) <span class="answers-outcome">{{ __($verdict->outcome->word()) }}</span> @endif
+                    @if ($verdict?->why) <span class="form-text">{{ __($verdict->why) }}</span> @endif
+                @endif
+                @if ($question->asked->hasKey()) <span class="answers-key">{{ __('Right: :key', ['key' => Crag\Render\PlainMaths::words($question->asked->key())]) }}</span> @endif
+            </li>
+        @endforeach
+    </ol>
+@endif
+@unless ($lookFor->isEmpty())
+    <details class="look-for"><summary>{{ __('Look for') }}</summary>
+        @foreach ([__('Steps') => $lookFor->steps, __('Words') => $lookFor->words, __('Slips') => $lookFor->slips] as $name => $lines)
+            @if ($lines !== []) <p><b>{{ $name }}:</b> {{ implode(' · ', $lines) }}</p> @endif
+        @endforeach
+    </details>
+@endunless

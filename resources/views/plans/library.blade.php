@@ -1,0 +1,62 @@
+<x-layout :title="__('Plans')" class="home">
+    <x-teacher-bar here="plans" />
+    <main class="container-lg py-4">
+        <x-said />
+        @if ($running->isNotEmpty())
+            <section class="running" aria-labelledby="running-title">
+                <h2 id="running-title" class="visually-hidden">{{ __('Running now') }}</h2>
+                @foreach ($running as $session)
+                    <a class="running-one" href="{{ route('desk', $session) }}">
+                        <x-icon name="play-circle" /> <b>{{ $session->title }}</b>
+                        <span>{{ __('running since :time', ['time' => $session->created_at->translatedFormat('H:i')]) }}</span>
+                        <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students', $session->seats_count) }}</span>
+                        <span class="badge-code">{{ $session->code()->spaced() }}</span>
+                    </a>
+                @endforeach
+            </section>
+        @endif
+        <div class="library-head">
+            <h1>{{ $inArchive ? __('Archive') : __('Plans') }}</h1>
+            <form class="library-search" role="search" method="get" action="{{ route('plans') }}">
+                <label class="visually-hidden" for="search">{{ __('Search plans') }}</label>
+                <input id="search" name="search" type="search" class="form-control" value="{{ $search }}" placeholder="{{ __('Search titles, tags and prompts') }}">
+                @if ($inArchive) <input type="hidden" name="archived" value="1"> @endif
+                <button class="btn btn-outline-slate"><x-icon name="search" /> {{ __('Search') }}</button>
+            </form>
+            <form class="library-new" method="post" action="{{ route('plans.make') }}">
+                @csrf
+                <button class="btn btn-go"><x-icon name="journal-plus" /> {{ __('New plan') }}</button>
+            </form>
+            <form class="library-new" method="post" action="{{ route('plans.bring-in') }}" enctype="multipart/form-data" data-send-file>
+                @csrf
+                <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Bring in') }}
+                    <input type="file" name="file" class="visually-hidden" accept=".zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg"></label>
+            </form>
+        </div>
+        <div class="library-tags">
+            @foreach ($tags as $one)
+                <a class="chip {{ $one === $tag ? 'is-on' : '' }}" href="{{ route('plans', $one === $tag ? [] : ['tag' => $one]) }}" @if ($one === $tag) aria-current="true" @endif>{{ $one }}</a>
+            @endforeach
+            @if ($archived > 0 || $inArchive)
+                <a class="library-archive" href="{{ route('plans', $inArchive ? [] : ['archived' => 1]) }}"><x-icon name="archive" /> {{ $inArchive ? __('Back to the plans') : __('Archive (:n)', ['n' => $archived]) }}</a>
+            @endif
+        </div>
+        @if ($plans->isEmpty())
+            <p class="nobody">
+                @if ($search !== '' || $tag !== '') {{ __('No plan fits. Search for something else, or show all.') }} <a href="{{ route('plans') }}">{{ __('Show all') }}</a>
+                @elseif ($inArchive) {{ __('The archive is empty.') }}
+                @else {{ __('There is no plan yet. Make one, or bring one in: a PDF worksheet, pictures, plain text with a prompt a paragraph, or a plan from a zip.') }} @endif
+            </p>
+        @endif
+        <ul class="plan-list">
+            @foreach ($plans as $plan)
+                @include('plans.card')
+            @endforeach
+        </ul>
+        @if (! $teacher->hasAccount())
+            <p class="form-text mt-4">{{ __('These plans belong to this device.') }}
+                <button class="btn btn-sm btn-outline-slate" data-copy="{{ route('account.return', [$teacher, $teacher->return_key]) }}" data-copied="{{ __('Copied') }}">{{ __('Copy the private return link') }}</button>
+                {{ __('It opens them on another device; keep it to yourself. Or') }} <a href="{{ route('account') }}">{{ __('make an account') }}</a>.</p>
+        @endif
+    </main>
+</x-layout>

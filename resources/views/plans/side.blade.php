@@ -1,0 +1,54 @@
+<aside id="plan-side" class="plan-side" aria-label="{{ __('Settings of the prompt') }}" hidden>
+    <details open>
+        <summary>{{ __('Questions') }} <span id="question-count" class="count"></span></summary>
+        <ol id="question-list" class="question-list"></ol>
+        <label class="visually-hidden" for="question-new">{{ __('Add a question') }}</label>
+        <select id="question-new" class="form-select">
+            <option value="">{{ __('Add a question …') }}</option>
+            @foreach (Crag\Prompt\Question\Kind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
+        </select>
+        <p class="form-text">{{ __('Without a question the canvas alone is the answer.') }}</p>
+    </details>
+    <details>
+        <summary>{{ __('Backdrop of this page') }}</summary>
+        <form id="backdrop-form" class="panel">
+            <label class="visually-hidden" for="backdrop-kind">{{ __('Backdrop') }}</label>
+            <select id="backdrop-kind" name="backdrop" class="form-select">
+                @foreach (Crag\Prompt\BackdropKind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
+            </select>
+            @include('desk.backdrop-settings')
+            <p id="backdrop-problem" class="problem" role="alert"></p>
+        </form>
+        <p class="form-text">{{ __('More pages: the + at the lower left of the page.') }}</p>
+    </details>
+    <details>
+        <summary>{{ __('Tools for students') }}</summary>
+        <div id="tray-choice" role="group" aria-label="{{ __('Tool tray') }}">
+            <label class="choice"><input type="radio" name="tray" value=""> {{ __('As the session has them') }}</label>
+            @foreach (Crag\Prompt\TrayKind::cases() as $kind)
+                <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}"> {{ __($kind->word()) }}</label>
+            @endforeach
+            <div id="tray-tools" class="tray-tools-choice" hidden>
+                @foreach (Crag\Prompt\Tool::cases() as $tool)
+                    <label class="choice"><input type="checkbox" value="{{ $tool->value }}"> {{ __($tool->word()) }}</label>
+                @endforeach
+            </div>
+        </div>
+    </details>
+    <details>
+        <summary>{{ __('Time and points') }}</summary>
+        <label for="minutes">{{ __('Suggested minutes') }}</label>
+        <input id="minutes" class="form-control" type="number" min="1" max="600" step="1">
+        <label for="points">{{ __('Points (none when empty)') }}</label>
+        <input id="points" class="form-control" type="number" min="0" max="100" step="0.5">
+    </details>
+    <details>
+        <summary>{{ __('Look for') }}</summary>
+        @foreach (['steps' => __('Expected steps, a line each'), 'words' => __('Key words, a line each'), 'slips' => __('Common slips, a line each')] as $field => $name)
+            <label for="look-{{ $field }}">{{ $name }}</label>
+            <textarea id="look-{{ $field }}" class="form-control" rows="2" dir="auto"></textarea>
+        @endforeach
+        <label for="skills">{{ __('Skills, with commas between') }}</label>
+        <input id="skills" class="form-control" maxlength="300" dir="auto">
+    </details>
+</aside>

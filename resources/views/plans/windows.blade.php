@@ -1,0 +1,107 @@
+<dialog id="ready-window" class="small-window ready-window" aria-labelledby="ready-title">
+    <h2 id="ready-title">{{ __('Ready-made prompts') }}</h2>
+    <div class="ready-list">
+        @foreach ($ready as $key => [$name, $for])
+            <button class="ready-one" data-ready="{{ $key }}"><b>{{ $name }}</b> <span>{{ $for }}</span></button>
+        @endforeach
+    </div>
+    <form method="dialog" class="maths-end"><button class="btn btn-outline-slate">{{ __('Close') }}</button></form>
+</dialog>
+<dialog id="pages-window" class="small-window pages-window" aria-labelledby="pages-title">
+    <form method="dialog">
+        <h2 id="pages-title">{{ __('Which pages?') }}</h2>
+        <div id="pages-pictures" class="pages-pictures"></div>
+        <label for="pages-choice">{{ __('Pages, such as 1-6, 9, or all') }}</label>
+        <input id="pages-choice" class="form-control" autocomplete="off">
+        <fieldset>
+            <legend class="h6">{{ __('What each becomes') }}</legend>
+            <label class="choice"><input type="radio" name="as" value="pages" checked> {{ __('A page: one prompt with all of them') }}</label>
+            <label class="choice"><input type="radio" name="as" value="prompts"> {{ __('A prompt of its own') }}</label>
+        </fieldset>
+        <p id="pages-problem" class="problem" role="alert"></p>
+        <div class="maths-end">
+            <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
+            <button class="btn btn-go">{{ __('Bring them in') }}</button>
+        </div>
+    </form>
+</dialog>
+<dialog id="conflict-window" class="small-window" aria-labelledby="conflict-title">
+    <form method="dialog">
+        <h2 id="conflict-title">{{ __('Changed on another page') }}</h2>
+        <p id="conflict-words"></p>
+        <h3 class="h6">{{ __('There it is now') }}</h3>
+        <pre id="conflict-theirs" class="conflict"></pre>
+        <h3 class="h6">{{ __('You have') }}</h3>
+        <pre id="conflict-mine" class="conflict"></pre>
+        <div class="maths-end">
+            <button class="btn btn-outline-slate" value="theirs">{{ __('Take theirs') }}</button>
+            <button class="btn btn-go" value="mine">{{ __('Keep mine') }}</button>
+        </div>
+    </form>
+</dialog>
+<dialog id="pieces" class="small-window" aria-labelledby="pieces-title">
+    <form method="dialog">
+        <h2 id="pieces-title">{{ __('Make pieces of it') }}</h2>
+        <p class="form-text">{{ __('What is chosen becomes something that students work with.') }}</p>
+        <label for="pieces-alt">{{ __('What is it? Students who do not see it hear this.') }}</label>
+        <input id="pieces-alt" name="alt" class="form-control" maxlength="280" required dir="auto">
+        <fieldset>
+            <legend class="h6">{{ __('What students do with it') }}</legend>
+            <label class="choice"><input type="radio" name="how" value="move" checked> {{ __('Move, turn and copy it') }}</label>
+            <label class="choice"><input type="radio" name="how" value="stack"> {{ __('Take as many copies as they like (a stack)') }}</label>
+            <label class="choice"><input type="radio" name="how" value="locked"> {{ __('Nothing: it is locked in place') }}</label>
+        </fieldset>
+        <div class="maths-end">
+            <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
+            <button class="btn btn-go"><x-icon name="puzzle" /> {{ __('Make pieces') }}</button>
+        </div>
+    </form>
+</dialog>
+<template id="plan-one-template">
+    <li draggable="true">
+        <button class="plan-one" data-do="open"><span class="plan-one-n"></span><img alt="" width="112" height="70" loading="lazy"><span class="plan-one-words"></span></button>
+        <span class="plan-one-do">
+            <button class="mini" data-do="up" title="{{ __('One place up (Alt+↑)') }}"><x-icon name="arrow-up" /><span class="visually-hidden">{{ __('One place up') }}</span></button>
+            <button class="mini" data-do="down" title="{{ __('One place down (Alt+↓)') }}"><x-icon name="arrow-down" /><span class="visually-hidden">{{ __('One place down') }}</span></button>
+            <button class="mini" data-do="out" title="{{ __('Take it out of the plan') }}"><x-icon name="trash3" /><span class="visually-hidden">{{ __('Take it out of the plan') }}</span></button>
+        </span>
+    </li>
+</template>
+<template id="question-template">
+    <li class="question-edit">
+        <div class="question-edit-head"><b class="question-edit-n"></b> <span class="question-edit-kind"></span>
+            <button type="button" class="mini ms-auto" data-do="up" title="{{ __('One place up') }}"><x-icon name="arrow-up" /><span class="visually-hidden">{{ __('One place up') }}</span></button>
+            <button type="button" class="mini" data-do="out" title="{{ __('Take the question out') }}"><x-icon name="trash3" /><span class="visually-hidden">{{ __('Take the question out') }}</span></button></div>
+        <label>{{ __('Question') }} <input class="form-control" data-field="words" maxlength="500" dir="auto" autocomplete="off"></label>
+        <div data-kinds="choice choices" class="question-options"></div>
+        <div data-kinds="choice choices" class="question-row"><button type="button" class="btn btn-sm btn-outline-slate" data-do="option"><x-icon name="plus-lg" /> {{ __('Choice') }}</button>
+            <label class="choice"><input type="checkbox" data-field="shuffle"> {{ __('Other order for each student') }}</label></div>
+        <label data-kinds="number maths">{{ __('Right answer') }} <input class="form-control" data-field="right" maxlength="300" dir="ltr" autocomplete="off" spellcheck="false" placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
+        <label data-kinds="text">{{ __('Right answers, a line each') }} <textarea class="form-control" data-field="rights" rows="2" dir="auto"></textarea></label>
+        <div data-kinds="number" class="question-row">
+            <label>{{ __('Tolerance') }} <select class="form-select" data-field="tolerance-kind"><option value="none">{{ __('none') }}</option><option value="within">{{ __('up to') }}</option><option value="percent">{{ __('per cent') }}</option></select></label>
+            <label>{{ __('of') }} <input class="form-control" data-field="tolerance-most" maxlength="40" autocomplete="off"></label>
+        </div>
+        <div data-kinds="number maths" class="question-row">
+            <label>{{ __('Form') }} <select class="form-select" data-field="form-kind">
+                @foreach (Crag\Maths\FormKind::cases() as $form)<option value="{{ $form->value }}" data-for="{{ in_array($form, [Crag\Maths\FormKind::Any, Crag\Maths\FormKind::Surd], true) ? 'number maths' : ($form === Crag\Maths\FormKind::Expanded ? 'maths' : 'number') }}">{{ __($form->word()) }}</option>@endforeach
+            </select></label>
+            <label>{{ __('digits') }} <input class="form-control" type="number" min="0" max="12" data-field="form-digits"></label>
+        </div>
+        <label data-kinds="number" class="choice"><input type="checkbox" data-field="own_unit"> {{ __('In this unit, not only one of its kind') }}</label>
+        <div data-kinds="scale" class="question-row">
+            <label>{{ __('up to') }} <input class="form-control" type="number" min="2" max="10" data-field="to"></label>
+            <label>{{ __('lowest means') }} <input class="form-control" maxlength="60" data-field="low" dir="auto"></label>
+            <label>{{ __('highest means') }} <input class="form-control" maxlength="60" data-field="high" dir="auto"></label>
+        </div>
+        <div class="question-row"><button type="button" class="btn btn-sm btn-outline-slate" data-do="spot"><x-icon name="geo-alt" /> <span></span></button> <span class="question-where form-text"></span></div>
+    </li>
+</template>
+<template id="option-template">
+    <div class="option-edit">
+        <input data-option="right" aria-label="{{ __('Right') }}" title="{{ __('Right') }}">
+        <input class="form-control" data-option="words" maxlength="300" dir="auto" aria-label="{{ __('Words of the choice') }}" autocomplete="off">
+        <label class="mini" title="{{ __('A picture for it') }}"><x-icon name="image" /><span class="visually-hidden">{{ __('A picture for it') }}</span><input type="file" class="visually-hidden" data-option="picture" accept="image/*"></label>
+        <button type="button" class="mini" data-option="out" title="{{ __('Take it out') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Take it out') }}</span></button>
+    </div>
+</template>

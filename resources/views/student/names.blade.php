@@ -1,0 +1,24 @@
+@error('pin') <p class="problem" role="alert">{{ $message }}</p> @enderror
+@if ($chosen !== null && $chosen->pin !== '')
+    <div class="mb-3 join-pin">
+        <label for="pin">{{ __('PIN of :name', ['name' => $chosen->name]) }}</label>
+        <input id="pin" name="pin" class="form-control code-field" inputmode="numeric" maxlength="6" autocomplete="off" autofocus>
+        <button class="btn btn-go btn-lg w-100 mt-2" name="entry" value="{{ $chosen->id }}">{{ __('Join as :name', ['name' => $chosen->name]) }}</button>
+        <p class="form-text"><a href="{{ route('join', $session->join_code) }}">{{ __('That is not me') }}</a></p>
+    </div>
+@else
+    <fieldset class="mb-3">
+        <legend class="h6">{{ __('Tap your name') }}</legend>
+        <div class="join-names">
+            @foreach ($entries as $entry)
+                @if (in_array($entry->id, $taken, true))
+                    <span class="join-name is-taken" dir="auto">{{ $entry->name }} <span class="visually-hidden">{{ __('is here already') }}</span></span>
+                @elseif ($entry->pin !== '')
+                    <a class="join-name" dir="auto" href="{{ route('join', ['code' => $session->join_code, 'entry' => $entry->id]) }}">{{ $entry->name }}</a>
+                @else
+                    <button class="join-name" dir="auto" name="entry" value="{{ $entry->id }}">{{ $entry->name }}</button>
+                @endif
+            @endforeach
+        </div>
+    </fieldset>
+@endif

@@ -29,6 +29,8 @@ final class Teacher extends Model implements Resettable
 
     protected $guarded = [];
 
+    protected $attributes = ['name' => '', 'email' => null, 'password' => null, 'return_key' => ''];
+
     protected $hidden = ['password', 'return_key'];
 
     protected static function booted(): void

@@ -46,8 +46,8 @@ return new class extends Migration
             $table->foreignUlid('teacher_id')->constrained()->cascadeOnDelete();
             $table->foreignUlid('prompt_id')->nullable()->constrained()->cascadeOnDelete();
             $table->string('field', 20);
-            $table->longText('before');
-            $table->longText('after');
+            $table->longText('before')->nullable();
+            $table->longText('after')->nullable();
             $table->boolean('undone')->default(false);
             $table->timestamps();
             $table->unique(['plan_id', 'n']);

@@ -10,6 +10,10 @@ use App\Models\HeldFolder;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Seat;
+use App\Plans\EditPlan;
+use App\Plans\MakePlan;
+use App\Plans\PreparedPrompt;
+use App\Plans\TakesDrawing;
 use App\Sessions\Shown;
 use App\Sessions\StartSession;
 use Illuminate\Support\Facades\Route;
@@ -29,6 +33,66 @@ final class WrongPersonTest extends CragTestCase
         $this->session = $this->newSession();
         [$this->seat] = $this->seat($this->session, 'Tamsin');
         app(Shown::class)->canvas($this->session, $this->canvasOf($this->seat), true);
+    }
+
+    /** @return iterable<array{string}> */
+    public static function strangersToAPlan(): iterable
+    {
+        yield 'nobody' => ['nobody'];
+        yield 'a student of a session that was started from it' => ['classmate'];
+        yield 'another teacher' => ['other teacher'];
+    }
+
+    #[DataProvider('strangersToAPlan')]
+    public function test_nobody_else_opens_a_plan(string $who): void
+    {
+        $plan = app(MakePlan::class)->empty($this->teacher(), 'Levers');
+        $prompt = app(EditPlan::class)->add($plan, $this->teacher(), PreparedPrompt::saying('Where is the pivot?'), null);
+        $canvas = app(TakesDrawing::class)->canvas($prompt);
+        $fill = ['{plan}' => $plan->id, '{prompt}' => $prompt->id, '{canvas}' => $canvas->id, '{format}' => 'png', '{run}' => $this->session->id, '{intake}' => 'x', '{page}' => '1'];
+        $tried = 0;
+        $this->become($who, 'desk');
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            foreach (str_starts_with($route->uri(), 'plan/') ? array_diff($route->methods(), ['HEAD']) : [] as $method) {
+                $response = $this->json($method, '/'.strtr($route->uri(), $fill), ['field' => 'words', 'from' => 'Where is the pivot?', 'to' => 'x']);
+                self::assertSame(403, $response->status(), "{$who}: {$method} {$route->uri()}");
+                $response->assertDontSee('Where is the pivot?');
+                $tried++;
+            }
+        }
+        self::assertGreaterThan(20, $tried);
+        self::assertSame('Where is the pivot?', $prompt->refresh()->words);
+        self::assertSame('Levers', $plan->refresh()->title);
+    }
+
+    public function test_a_teacher_cannot_reach_into_another_plan_through_ones_own(): void
+    {
+        $edit = app(EditPlan::class);
+        $theirs = app(MakePlan::class)->empty($this->teacher(), 'Levers');
+        $prompt = $edit->add($theirs, $this->teacher(), PreparedPrompt::saying('Theirs'), null);
+        $canvas = app(TakesDrawing::class)->canvas($prompt);
+        $mine = app(MakePlan::class)->empty($this->teacher('another-teacher'), 'Mine');
+        $this->asTeacher('another-teacher');
+        $this->getJson("/plan/{$mine->id}/prompt/{$prompt->id}/canvas")->assertNotFound();
+        $this->postJson("/plan/{$mine->id}/prompt/{$prompt->id}/edits", ['field' => 'words', 'from' => 'Theirs', 'to' => 'x'])->assertNotFound();
+        $this->postJson("/plan/{$mine->id}/prompt/{$prompt->id}/place", ['after' => null])->assertNotFound();
+        $this->getJson("/plan/{$mine->id}/canvas/{$canvas->id}/log")->assertNotFound();
+        $this->getJson("/plan/{$mine->id}/work/{$canvas->id}.svg")->assertNotFound();
+        $this->postJson("/plan/{$mine->id}/operations", ['canvas' => $canvas->id, 'operations' => [['layer' => 'lead'] + $this->stroke()]])->assertNotFound();
+        $this->postJson("/plan/{$mine->id}/follow/{$this->session->id}", [])->assertNotFound();
+        $roster = $this->teacher()->rosters()->create(['name' => '9B']);
+        foreach (['get' => "/class/{$roster->id}", 'delete' => "/class/{$roster->id}"] as $method => $address) {
+            $this->{$method}($address)->assertNotFound();
+        }
+        foreach (['', '/names', '/pins'] as $more) {
+            $this->post("/class/{$roster->id}{$more}", ['name' => 'x', 'names' => 'Ada'])->assertNotFound();
+        }
+        $this->get("/class/{$roster->id}/list.csv")->assertNotFound();
+        $this->post("/plan/{$mine->id}/start", ['roster' => $roster->id])->assertNotFound();
+        $asset = Asset::query()->create(['plan_id' => $theirs->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 3]);
+        $this->get("/asset/{$asset->id}")->assertForbidden();
+        $this->get("/plan-link/{$theirs->id}/wrong")->assertNotFound();
+        $this->get("/back/{$this->teacher()->id}/wrong")->assertNotFound();
     }
 
     #[DataProvider('people')]

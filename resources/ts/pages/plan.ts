@@ -140,7 +140,7 @@ function fillIn(): void {
     element('#plan-problems').textContent = prompt.problems.join(' ');
     const shown = element('#words-shown');
     shown.hidden = !/[${]/.test(prompt.words);
-    showWords(shown, prompt.words.replace(/\{\s*(\p{L})\s*[:=][^{}]*\}/gu, '{$1}'));
+    showWords(shown, prompt.words.replace(/\{\s*(\p{L})\s*[:=][^{}]*\}/gu, '{$1}').replace(/(?<!\\\w+(?:\{[^{}]*\})?|[_^])\{(\p{L})\}/gu, '$1'));
 }
 
 function put(selector: string, value: string, prompt: string | null, field: string): void {

@@ -114,6 +114,8 @@ export class QuestionList {
         put('tolerance-most', question.tolerance?.most);
         put('form-kind', question.form?.kind ?? 'any');
         put('form-digits', question.form?.digits ?? 0);
+        // What is set stands open, so that it is not overlooked.
+        element<HTMLDetailsElement>('.question-exact', item).open = (question.tolerance?.kind ?? 'none') !== 'none' || (question.form?.kind ?? 'any') !== 'any' || question.own_unit === true;
         ['to', 'low', 'high'].forEach((field) => put(field, question[field as 'to' | 'low' | 'high']));
         element('.question-options', item).append(...(question.options ?? []).map((option) => this.option(question, option)));
         element('[data-do="spot"] span', item).textContent = question.spot === null ? this.settings.words.place : this.settings.words.unplace;

@@ -7,6 +7,7 @@
     <div class="door-qr" data-qr="{{ route('join', $session->join_code) }}" role="img" aria-label="{{ __('QR code with the join link') }}"></div>
     <p class="door-link">{{ route('join', $session->join_code) }}</p>
     <p><button class="btn btn-slate w-100" data-copy="{{ route('join', $session->join_code) }}" data-copied="{{ __('Copied') }}">{{ __('Copy the link') }}</button></p>
+    @include('desk.missing')
     <hr>
     <h3 class="h6">{{ __('Your private return link') }}</h3>
     <p class="form-text">{{ __('It opens this desk on any device. Keep it to yourself: whoever has it runs the session.') }}</p>

@@ -53,7 +53,7 @@
                 @include('plans.card')
             @endforeach
         </ul>
-        @if (! $teacher->hasAccount())
+        @if ($teacher->exists && ! $teacher->hasAccount())
             <p class="form-text mt-4">{{ __('These plans belong to this device.') }}
                 <button class="btn btn-sm btn-outline-slate" data-copy="{{ route('account.return', [$teacher, $teacher->return_key]) }}" data-copied="{{ __('Copied') }}">{{ __('Copy the private return link') }}</button>
                 {{ __('It opens them on another device; keep it to yourself. Or') }} <a href="{{ route('account') }}">{{ __('make an account') }}</a>.</p>

@@ -78,17 +78,19 @@
             <label class="choice"><input type="checkbox" data-field="shuffle"> {{ __('Other order for each student') }}</label></div>
         <label data-kinds="number maths">{{ __('Right answer') }} <input class="form-control" data-field="right" maxlength="300" dir="ltr" autocomplete="off" spellcheck="false" placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
         <label data-kinds="text">{{ __('Right answers, a line each') }} <textarea class="form-control" data-field="rights" rows="2" dir="auto"></textarea></label>
-        <div data-kinds="number" class="question-row">
-            <label>{{ __('Tolerance') }} <select class="form-select" data-field="tolerance-kind"><option value="none">{{ __('none') }}</option><option value="within">{{ __('up to') }}</option><option value="percent">{{ __('per cent') }}</option></select></label>
-            <label>{{ __('of') }} <input class="form-control" data-field="tolerance-most" maxlength="40" autocomplete="off"></label>
-        </div>
-        <div data-kinds="number maths" class="question-row">
-            <label>{{ __('Form') }} <select class="form-select" data-field="form-kind">
-                @foreach (Crag\Maths\FormKind::cases() as $form)<option value="{{ $form->value }}" data-for="{{ in_array($form, [Crag\Maths\FormKind::Any, Crag\Maths\FormKind::Surd], true) ? 'number maths' : ($form === Crag\Maths\FormKind::Expanded ? 'maths' : 'number') }}">{{ __($form->word()) }}</option>@endforeach
-            </select></label>
-            <label>{{ __('digits') }} <input class="form-control" type="number" min="0" max="12" data-field="form-digits"></label>
-        </div>
-        <label data-kinds="number" class="choice"><input type="checkbox" data-field="own_unit"> {{ __('In this unit, not only one of its kind') }}</label>
+        <details data-kinds="number maths" class="question-exact"><summary>{{ __('How exact, and in which form') }}</summary>
+            <div data-kinds="number" class="question-row">
+                <label>{{ __('Tolerance') }} <select class="form-select" data-field="tolerance-kind"><option value="none">{{ __('none') }}</option><option value="within">{{ __('up to') }}</option><option value="percent">{{ __('per cent') }}</option></select></label>
+                <label>{{ __('of') }} <input class="form-control" data-field="tolerance-most" maxlength="40" autocomplete="off"></label>
+            </div>
+            <div data-kinds="number maths" class="question-row">
+                <label>{{ __('Form') }} <select class="form-select" data-field="form-kind">
+                    @foreach (Crag\Maths\FormKind::cases() as $form)<option value="{{ $form->value }}" data-for="{{ in_array($form, [Crag\Maths\FormKind::Any, Crag\Maths\FormKind::Surd], true) ? 'number maths' : ($form === Crag\Maths\FormKind::Expanded ? 'maths' : 'number') }}">{{ __($form->word()) }}</option>@endforeach
+                </select></label>
+                <label>{{ __('digits') }} <input class="form-control" type="number" min="0" max="12" data-field="form-digits"></label>
+            </div>
+            <label data-kinds="number" class="choice"><input type="checkbox" data-field="own_unit"> {{ __('In this unit, not only one of its kind') }}</label>
+        </details>
         <div data-kinds="scale" class="question-row">
             <label>{{ __('up to') }} <input class="form-control" type="number" min="2" max="10" data-field="to"></label>
             <label>{{ __('lowest means') }} <input class="form-control" maxlength="60" data-field="low" dir="auto"></label>

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Plans;
 
 use App\Http\CurrentTeacher;
 use App\Models\HeldFolder;
+use App\Models\Intake;
 use App\Models\LiveSession;
 use App\Models\Plan;
 use App\Models\Teacher;
@@ -31,7 +32,7 @@ final readonly class LibraryController
     {
         $teacher = CurrentTeacher::found($request);
         $plans = $teacher->plans()->with('teacher')->get()
-            ->sortByDesc(static fn (Plan $plan): int => max($plan->used_at?->getTimestamp() ?? 0, $plan->updated_at->getTimestamp()))->values();
+            ->sortByDesc(static fn (Plan $plan): array => [max($plan->used_at?->getTimestamp() ?? 0, $plan->updated_at->getTimestamp()), $plan->id])->values();
         $shown = $this->matching($plans, $request->string('search')->toString(), $request->string('tag')->toString(), $request->boolean('archived'));
 
         return view('plans.library', [
@@ -65,7 +66,8 @@ final readonly class LibraryController
             throw ValidationException::withMessages(['file' => $problem->getMessage()]);
         }
 
-        return redirect()->route('plan', $plan);
+        // Of a PDF the pages are chosen next.
+        return redirect()->route('plan', [$plan] + array_filter(['intake' => Intake::query()->where('plan_id', $plan->id)->value('id')]));
     }
 
     public function duplicate(Request $request, Plan $plan): RedirectResponse

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Teacher;
+use App\Plans\MakePlan;
+use Illuminate\Mail\Mailer;
+use Illuminate\Mail\Transport\ArrayTransport;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Testing\TestResponse;
+use Tests\Support\CragTestCase;
+
+/** An account is made, follows its teacher to other devices, and its password can be replaced. */
+final class AccountTest extends CragTestCase
+{
+    private const SECRET = 'a long enough secret';
+
+    public function test_an_account_keeps_what_the_device_has_and_opens_it_elsewhere(): void
+    {
+        app(MakePlan::class)->empty($this->teacher(), 'Levers');
+        $this->make()->assertRedirect('/plans');
+        self::assertTrue(Hash::check(self::SECRET, (string) $this->teacher()->refresh()->password));
+        $device = $this->asNobody()->signIn()->assertRedirect('/plans')->getCookie('crag_teacher')?->getValue();
+        $this->withCookie('crag_teacher', (string) $device)->get('/plans')->assertSee('Levers')->assertDontSee('private return link');
+    }
+
+    public function test_what_was_made_without_the_account_comes_along(): void
+    {
+        $this->make();
+        app(MakePlan::class)->empty($this->teacher('a-laptop'), 'Made on the laptop');
+        $this->teacher('a-laptop')->rosters()->create(['name' => '9L']);
+        $session = app(\App\Sessions\StartSession::class)($this->teacher('a-laptop'), 'Run on the laptop');
+        $this->asTeacher('a-laptop')->signIn()->assertRedirect('/plans');
+        $owner = $this->teacher('a-laptop');
+        self::assertSame('lind@sillbeck.test', $owner->email);
+        self::assertSame(['Made on the laptop'], $owner->plans()->pluck('title')->all());
+        self::assertSame(['9L'], $owner->rosters()->pluck('name')->all());
+        self::assertTrue($owner->mayRun($session));
+        self::assertSame(1, Teacher::query()->count());
+    }
+
+    public function test_wrong_passwords_are_refused_and_counted(): void
+    {
+        $this->make();
+        $this->asNobody();
+        for ($try = 0; $try < 6; $try++) {
+            $this->signIn('not the secret')->assertSessionHasErrors('email');
+        }
+        $this->signIn()->assertSessionHasErrors(['email' => 'Too many tries. Wait a minute, then try again.']);
+        $this->travel(2)->minutes();
+        $this->signIn()->assertSessionHasNoErrors();
+    }
+
+    public function test_an_account_needs_an_address_of_its_own_and_a_password(): void
+    {
+        $this->make();
+        $this->asTeacher('another');
+        $this->post('/account', ['name' => 'X', 'email' => 'LIND@sillbeck.test', 'password' => self::SECRET])->assertSessionHasErrors('email');
+        $this->post('/account', ['name' => 'X', 'email' => 'no address', 'password' => self::SECRET])->assertSessionHasErrors('email');
+        $this->post('/account', ['name' => 'X', 'email' => 'x@sillbeck.test', 'password' => 'short'])->assertSessionHasErrors('password');
+        self::assertFalse($this->teacher('another')->refresh()->hasAccount());
+    }
+
+    public function test_signing_out_forgets_this_device_alone(): void
+    {
+        $this->make();
+        $this->asTeacher()->post('/account/sign-out')->assertRedirect('/');
+        $this->onDevice('the-teacher')->get('/plans')->assertSee('There is no plan yet');
+        self::assertSame(1, Teacher::query()->count());
+        // Without an account the plans would be lost.
+        $this->asTeacher('another')->post('/account/sign-out')->assertStatus(409);
+    }
+
+    public function test_the_private_return_link_opens_the_plans_on_another_device(): void
+    {
+        app(MakePlan::class)->empty($this->teacher(), 'Levers');
+        $device = $this->asNobody()->get("/back/{$this->teacher()->id}/{$this->teacher()->return_key}")->assertRedirect('/plans')->getCookie('crag_teacher')?->getValue();
+        $this->withCookie('crag_teacher', (string) $device)->get('/plans')->assertSee('Levers');
+    }
+
+    public function test_a_forgotten_password_is_replaced_by_a_link_in_a_mail(): void
+    {
+        $this->make();
+        config(['mail.default' => 'array']);
+        $this->asNobody()->post('/account/forgot', ['email' => 'lind@sillbeck.test'])->assertSessionHas('said');
+        $answer = session('said');
+        $this->post('/account/forgot', ['email' => 'nobody@sillbeck.test'])->assertSessionHas('said', $answer);
+        $mailer = Mail::mailer('array');
+        self::assertInstanceOf(Mailer::class, $mailer);
+        $transport = $mailer->getSymfonyTransport();
+        self::assertInstanceOf(ArrayTransport::class, $transport);
+        self::assertCount(1, $transport->messages());
+        $sent = quoted_printable_decode($transport->messages()->firstOrFail()->toString());
+        preg_match('#/account/reset/(\w+)\?#', $sent, $found);
+        $token = $found[1] ?? '';
+        $this->get("/account/reset/{$token}?email=lind@sillbeck.test")->assertOk()->assertSee('lind@sillbeck.test');
+        $new = ['email' => 'lind@sillbeck.test', 'password' => 'quite another secret'];
+        $this->post('/account/reset', ['token' => 'wrong'] + $new)->assertSessionHasErrors('email');
+        $this->post('/account/reset', ['token' => $token] + $new)->assertRedirect('/account');
+        $this->post('/account/reset', ['token' => $token] + $new)->assertSessionHasErrors('email');
+        $this->signIn()->assertSessionHasErrors('email');
+        $this->signIn('quite another secret')->assertSessionHasNoErrors();
+        // Devices that knew the old password are signed out.
+        $this->onDevice('the-teacher')->get('/plans')->assertSee('There is no plan yet');
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function make(): TestResponse
+    {
+        return $this->asTeacher()->post('/account', ['name' => 'Ms Okafor-Lind', 'email' => 'Lind@Sillbeck.test', 'password' => self::SECRET]);
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function signIn(string $password = self::SECRET): TestResponse
+    {
+        return $this->post('/account/sign-in', ['email' => 'lind@sillbeck.test', 'password' => $password]);
+    }
+
+    /** The device that has a cookie, whether it is anybody's or not. */
+    private function onDevice(string $token): static
+    {
+        return $this->asNobody()->withCookie('crag_teacher', $token);
+    }
+}

@@ -8,7 +8,7 @@ import { QuestionList } from '../plan/questions';
 import { Rail } from '../plan/rail';
 import { Saver } from '../plan/saver';
 import { Side } from '../plan/side';
-import { TakeIn } from '../plan/takein';
+import { TakeIn, type Intake } from '../plan/takein';
 import { showWords } from '../questions/words';
 
 interface Page {
@@ -17,6 +17,8 @@ interface Page {
     assets: string;
     stamps: Record<string, string>;
     words: Record<string, string> & { kinds: Record<string, string> };
+    /** A PDF that was brought in as this plan, its pages still to be chosen. */
+    intake: Intake | null;
 }
 
 const LOOK_MS = 3000;
@@ -72,7 +74,7 @@ const rail = new Rail({
         after === false && say(fill(page.words.removed, { n }));
     }),
 });
-new TakeIn({
+const takeIn = new TakeIn({
     ...page,
     after: () => open,
     arrived: async () => {
@@ -254,5 +256,6 @@ drawing.bench.view.moved = ((before) => () => {
 await document.fonts.ready;
 await drawing.begin();
 take(await get<PlanState>(`${page.address}/state`));
+page.intake !== null && takeIn.ask(page.intake);
 window.setInterval(() => document.visibilityState === 'visible' && !saver.isBusy && void look().catch(() => undefined), LOOK_MS);
 

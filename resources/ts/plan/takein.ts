@@ -1,7 +1,7 @@
 import { get, post, sendFile } from '../live/http';
 import { element, fill } from '../page';
 
-interface Intake {
+export interface Intake {
     id?: string;
     state?: 'chosen' | 'waiting' | 'making' | 'ready' | 'failed';
     done: number | true;
@@ -79,7 +79,8 @@ export class TakeIn {
         }
     }
 
-    private ask(intake: Intake): void {
+    /** Which pages, and what becomes of them. */
+    ask(intake: Intake): void {
         this.intake = intake;
         const choice = element<HTMLInputElement>('#pages-choice');
         choice.value = intake.total === 1 ? '1' : `1-${Math.min(intake.total, MOST_SHOWN)}`;

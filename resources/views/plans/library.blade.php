@@ -30,7 +30,7 @@
             <form class="library-new" method="post" action="{{ route('plans.bring-in') }}" enctype="multipart/form-data" data-send-file>
                 @csrf
                 <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Bring in') }}
-                    <input type="file" name="file" class="visually-hidden" accept=".zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg"></label>
+                    <input type="file" name="file" class="visually-hidden" accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg"></label>
             </form>
         </div>
         <div class="library-tags">

@@ -10,7 +10,7 @@
     'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'), 'picture_first' => __('Choose a picture first.'),
 ])
 <x-layout :title="$plan->title" script="plan" class="plan"
-    :page="['plan' => $plan->id, 'address' => '/plan/'.$plan->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Object\StampArt::all(), 'words' => $words]">
+    :page="['plan' => $plan->id, 'address' => '/plan/'.$plan->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Object\StampArt::all(), 'words' => $words, 'intake' => $intake]">
     <header class="bar plan-bar">
         <a class="bar-home" href="{{ route('plans') }}" title="{{ __('All plans') }}"><img src="/crag.svg" alt="{{ __('All plans') }}" width="28" height="28"></a>
         <h1 class="visually-hidden">{{ $plan->title }}</h1>

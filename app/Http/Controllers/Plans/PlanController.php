@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Plans;
 
 use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
+use App\Models\Intake;
 use App\Models\Plan;
 use App\Models\Roster;
 use App\Plans\FollowPlan;
@@ -32,7 +33,10 @@ final readonly class PlanController
 
     public function show(Request $request, Plan $plan, ReadyPrompts $ready): View
     {
-        return view('plans.plan', ['plan' => $plan, 'teacher' => CurrentTeacher::found($request), 'ready' => $ready->all()]);
+        return view('plans.plan', [
+            'plan' => $plan, 'teacher' => CurrentTeacher::found($request), 'ready' => $ready->all(),
+            'intake' => Intake::query()->where('plan_id', $plan->id)->where('state', 'chosen')->find($request->string('intake')->toString())?->only(['id', 'state', 'total']),
+        ]);
     }
 
     /** With what, before a session begins. */

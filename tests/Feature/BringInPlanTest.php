@@ -132,7 +132,7 @@ final class BringInPlanTest extends CragTestCase
         }
         $plan = json_decode((string) $this->files($this->plan)['plan.json']);
         self::assertNull(self::againstSchema($plan));
-        $plan->prompts[0]->questions[0]->kind = 'riddle';
+        $plan->prompts[1]->questions[0]->kind = 'riddle';
         self::assertNotNull(self::againstSchema($plan));
     }
 

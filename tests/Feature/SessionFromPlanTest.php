@@ -190,6 +190,17 @@ final class SessionFromPlanTest extends CragTestCase
         $this->asStudent($other, $otherToken)->get("/seat/{$other->id}")->assertHeader('X-Frame-Options', 'DENY');
     }
 
+    public function test_a_teacher_without_a_name_gives_one_first(): void
+    {
+        $this->teacher()->update(['name' => '']);
+        $this->post("/plan/{$this->plan->id}/start")->assertRedirect("/plan/{$this->plan->id}/start");
+        self::assertSame(0, LiveSession::query()->count());
+        $this->get("/plan/{$this->plan->id}/start")->assertSee('Your name');
+        $this->post("/plan/{$this->plan->id}/start", ['name' => str_repeat('x', 41)])->assertSessionHasErrors('name');
+        $this->post("/plan/{$this->plan->id}/start", ['name' => 'Ms Okafor-Lind'])->assertRedirect();
+        self::assertSame('Ms Okafor-Lind', LiveSession::query()->firstOrFail()->teacher_name);
+    }
+
     public function test_a_class_is_started_with_what_it_was_last_started_with(): void
     {
         $roster = $this->teacher()->rosters()->create(['name' => '9B']);

@@ -98,7 +98,7 @@ export class CloseUp {
     /** The answers beside what is right, as the server compares them. */
     private showAnswers(): void {
         if (this.tile !== null && this.tile.seat.canvas !== null) {
-            void htmx.ajax('get', `${this.settings.address}/canvas/${this.tile.seat.canvas}/answers`, { target: '#closeup-answers', swap: 'innerHTML' });
+            void htmx.ajax('get', `${this.settings.address}/canvas/${this.tile.seat.canvas}/answers`, { source: '#closeup-answers', target: '#closeup-answers', swap: 'innerHTML' });
         }
     }
 

@@ -129,11 +129,13 @@ function takeEvent(stream: string, { type, body }: { type: string; body: Record<
             showTally(body.tally as Tally);
         }
     } else if (type === 'prompt') {
-        const next = (body.prompt as { id: string }).id;
+        const { id: next, again } = body.prompt as { id: string; again?: boolean };
         const follow = looking === current;
         current = next;
         refreshBands();
-        if (follow && looking !== next) {
+        // A prompt that nobody was at yet has no canvases; one that its plan changed may have others.
+        const isNew = again === true || [...grid.tiles.values()].some(({ seat }) => seat.canvas === null);
+        if (looking === next ? isNew : follow) {
             void look(next);
         }
     } else if (stream === 'room' && type === 'ended') {
@@ -201,7 +203,7 @@ function showTally(tally: Tally): void {
 }
 
 function refreshBands(): void {
-    void htmx.ajax('get', `${page.address}/bands`, { target: '#bands-sink', swap: 'none' });
+    void htmx.ajax('get', `${page.address}/bands`, { source: '#bands-sink', target: '#bands-sink', swap: 'none' });
 }
 
 function markRail(): void {

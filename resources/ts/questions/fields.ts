@@ -41,7 +41,6 @@ export interface FieldSettings {
 
 /** An answer that is being typed is sent so long after the last key. */
 const PAUSE_MS = 1000;
-const STAY_MS = 400;
 const SIGNS = ['√', 'π', '²', '³', '^', '/', '×', '(', ')'];
 
 /** One question with what is needed to answer it. */
@@ -105,9 +104,20 @@ function pad(input: HTMLInputElement, label: string): HTMLElement {
     const row = Object.assign(document.createElement('div'), { className: 'question-signs' });
     row.setAttribute('role', 'group');
     row.setAttribute('aria-label', label);
-    // It goes a moment after the focus: what is tapped next must not move away under the finger.
-    input.addEventListener('focus', () => row.classList.add('is-there'));
-    input.addEventListener('blur', () => window.setTimeout(() => document.activeElement !== input && row.classList.remove('is-there'), STAY_MS));
+    // It floats at the foot of what can be seen, above a phone's keyboard: nothing moves when it comes and goes.
+    const place = (): void => {
+        const { height, offsetTop } = window.visualViewport ?? { height: window.innerHeight, offsetTop: 0 };
+        row.style.bottom = `${Math.max(0, window.innerHeight - height - offsetTop) + 8}px`;
+    };
+    input.addEventListener('focus', () => {
+        place();
+        window.visualViewport?.addEventListener('resize', place);
+        row.classList.add('is-there');
+    });
+    input.addEventListener('blur', () => {
+        window.visualViewport?.removeEventListener('resize', place);
+        row.classList.remove('is-there');
+    });
     for (const sign of SIGNS) {
         const button = Object.assign(document.createElement('button'), { type: 'button', textContent: sign });
         // The field keeps the focus, and a phone its keyboard.

@@ -9,6 +9,7 @@ use App\Http\CurrentTeacher;
 use App\Models\Intake;
 use App\Models\Plan;
 use App\Models\Roster;
+use App\Models\Teacher;
 use App\Plans\FollowPlan;
 use App\Plans\MakePlan;
 use App\Plans\ReadyPrompts;
@@ -17,12 +18,14 @@ use App\Sessions\TakeSeat;
 use Crag\Prompt\Tool;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayKind;
+use Crag\Session\InvalidName;
 use Crag\Session\PersonName;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 
 /** A plan opened, shared, tried and started. */
 final readonly class PlanController
@@ -58,6 +61,9 @@ final readonly class PlanController
             'tools.*' => [Rule::enum(Tool::class)],
         ]);
         $teacher = CurrentTeacher::found($request);
+        if ($teacher->name === '' && ! $this->named($request, $teacher)) {
+            return redirect()->route('plan.start', $plan);
+        }
         $roster = $request->filled('roster') ? $teacher->rosters()->findOrFail($request->string('roster')->toString()) : null;
         $settings = $this->settings($request, $roster);
         $session = $this->start->fromPlan($teacher, $plan, $roster, ToolTray::of(TrayKind::from($settings['tray'])));
@@ -120,6 +126,16 @@ final readonly class PlanController
         abort_unless(hash_equals($plan->copy_key, $key) || hash_equals($plan->edit_key, $key), 404);
 
         return redirect()->route('plan', $make->copy($plan, $teacher, $plan->title));
+    }
+
+    /** Students see whose session they join: a teacher without a name gives one before the first. */
+    private function named(Request $request, Teacher $teacher): bool
+    {
+        try {
+            return $request->filled('name') && $teacher->update(['name' => PersonName::read($request->string('name')->toString())->value]);
+        } catch (InvalidName $problem) {
+            throw ValidationException::withMessages(['name' => __($problem->getMessage())]);
+        }
     }
 
     /** @return array{tray: string, names_shown: bool} */

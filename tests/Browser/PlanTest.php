@@ -1,0 +1,313 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Browser\Page;
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverSelect;
+use Tests\Support\BrowserTestCase;
+use Tests\Support\SamplePdf;
+use ZipArchive;
+
+/** A plan prepared in a real browser, started with a class, and answered. */
+final class PlanTest extends BrowserTestCase
+{
+    /** Three minutes of driving: what a teacher has before class. */
+    private const BEFORE_CLASS_SECONDS = 180;
+
+    public function test_a_worksheet_with_questions_variants_and_pieces_is_made_answered_and_taken_out(): void
+    {
+        $began = microtime(true);
+        $teacher = $this->newPlan('Levers');
+
+        // Six pages of a PDF as one prompt, with two questions placed on the first.
+        $this->upload($teacher, '#plan-file', SamplePdf::pages(6), 'pdf');
+        $teacher->until(fn (): bool => $teacher->run('return document.querySelectorAll("#pages-pictures img").length') === 6, 'six pages to choose from');
+        $teacher->click('#pages-window .btn-go');
+        $teacher->waitForText('.bench-page', 'Page 1 of 6');
+        $this->question($teacher, 'maths', 'Twice x and six', '2x+6');
+        $this->question($teacher, 'number', 'The moment', '240 N m');
+        $teacher->run('document.querySelectorAll("[data-do=spot]")[0].click()');
+        $this->place($teacher, 1, [-.2, -.25]);
+        $teacher->run('document.querySelectorAll("[data-do=spot]")[1].click()');
+        $this->place($teacher, 2, [-.2, .1]);
+        $teacher->type('#words', 'Fill in the worksheet.');
+
+        // A prompt with other numbers for each student.
+        $teacher->click('#plan-add');
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 2, 'a second prompt');
+        $teacher->until(fn (): bool => $teacher->find('#words')->getAttribute('value') === '', 'its empty words');
+        $teacher->type('#words', 'What is {a: 2..9} × {b: 2..9; b ≠ a}?');
+        $this->question($teacher, 'number', 'It is', '{a*b}');
+        $teacher->waitForText('#words-shown', 'What is a × b?');
+
+        // Pieces to be moved: a shape that is drawn and made into one.
+        $teacher->click('#plan-add');
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 3, 'a third prompt');
+        $this->ready($teacher);
+        $teacher->type('#words', 'Where does the weight go?');
+        $teacher->click('[data-tool=shapes]')->click('[data-shape=rectangle]')->draw('#plan-bench .page-paper', [[.2, .2], [.35, .35]]);
+        $teacher->click('[data-tool=move]')->draw('#plan-bench .page-paper', [[.1, .1], [.5, .5]]);
+        $teacher->click('[data-chosen=pieces]');
+        $teacher->type('#pieces-alt', 'A weight')->click('#pieces .btn-go');
+        $this->saved($teacher);
+        self::assertLessThan(self::BEFORE_CLASS_SECONDS, microtime(true) - $began);
+
+        $plan = (string) $this->sql("select id from plans where title = 'Levers'");
+        $first = $this->takenOut($teacher, $plan);
+        self::assertCount(6, $first['prompts'][0]['pages']);
+        self::assertSame(['maths', 'number'], array_column($first['prompts'][0]['questions'], 'kind'));
+        [$one, $two] = array_column($first['prompts'][0]['questions'], 'spot');
+        self::assertLessThan($two['y'], $one['y']);
+        self::assertSame('piece', $first['prompts'][2]['pages'][0]['objects'][0]['object']['type']);
+
+        // Read back, it is the same plan.
+        $this->bringBack($teacher, $plan);
+        $copy = (string) $this->sql('select id from plans order by id desc limit 1');
+        self::assertNotSame($plan, $copy);
+        self::assertSame($first, $this->takenOut($teacher, $copy));
+
+        $this->lesson($teacher, $plan);
+    }
+
+    public function test_two_pages_of_one_plan_never_overwrite_each_other(): void
+    {
+        $one = $this->newPlan('Frames');
+        $one->click('#plan-add');
+        $one->until(fn (): bool => $one->find('#plan-prompt')->isDisplayed(), 'a prompt');
+        $one->type('#words', 'First words');
+        $this->saved($one);
+        $one->driver->executeScript('window.open(location.href)');
+        [$first, $second] = $one->driver->getWindowHandles();
+        $one->driver->switchTo()->window($second);
+        $one->until(fn (): bool => $one->find('#words')->getAttribute('value') === 'First words', 'the words on the second page');
+        $one->run('document.querySelector("#minutes").closest("details").open = true');
+        $one->type('#minutes', '7')->click('#plan-tags');
+        $this->saved($one);
+        // The pages ask every three seconds: what they type meanwhile meets.
+        $one->run('window.stop(); const old = window.fetch; window.fetch = (a, b) => (b?.method ?? "GET") === "GET" ? new Promise(() => {}) : old(a, b)');
+        $one->driver->switchTo()->window($first);
+        $one->find('#words')->clear();
+        $one->type('#words', 'Theirs');
+        $this->saved($one);
+        $one->driver->switchTo()->window($second);
+        $one->find('#words')->clear();
+        $one->type('#words', 'Mine');
+        $one->seen('#conflict-window[open]');
+        self::assertSame('Theirs', $one->text('#conflict-theirs'));
+        self::assertSame('Mine', $one->text('#conflict-mine'));
+        self::assertSame('Theirs', $this->words());
+        $one->click('#conflict-window [value=mine]');
+        $one->until(fn (): bool => $this->words() === 'Mine', 'mine to stand');
+        $one->driver->switchTo()->window($first);
+        $one->find('#plan-title')->click();
+        $one->until(fn (): bool => $one->find('#words')->getAttribute('value') === 'Mine', 'the other page to hear of it');
+        self::assertSame(7, (int) $this->sql("select json_extract(details, '$.minutes') from prompts where plan_id is not null order by id desc limit 1"));
+    }
+
+    public function test_changes_wait_for_the_network_and_are_taken_back_step_by_step(): void
+    {
+        $teacher = $this->newPlan('Loads');
+        $teacher->click('#plan-ready')->click('[data-ready=agree]');
+        $teacher->until(fn (): bool => count($teacher->all('#question-list li')) === 1, 'the question of the ready-made prompt');
+        $teacher->offline(true);
+        $teacher->find('#words')->clear();
+        $teacher->type('#words', 'Typed in a tunnel');
+        $teacher->waitForText('#plan-saved', 'Not saved yet — trying again');
+        $teacher->offline(false);
+        $this->saved($teacher);
+        self::assertSame('Typed in a tunnel', $this->sql('select words from prompts where plan_id is not null order by id desc limit 1'));
+        $teacher->click('#plan-title')->click('#plan-undo');
+        $teacher->until(fn (): bool => str_contains((string) $teacher->find('#words')->getAttribute('value'), 'longer the plank'), 'the words before');
+        $teacher->click('#plan-undo');
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 0, 'no prompt');
+        self::assertTrue($teacher->find('#plan-empty')->isDisplayed());
+        $teacher->click('#plan-redo');
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 1, 'the prompt again');
+    }
+
+    public function test_a_plan_is_tried_on_devices_of_every_size(): void
+    {
+        $teacher = $this->newPlan('Scale');
+        $teacher->click('#plan-ready')->click('[data-ready=moments]');
+        $this->ready($teacher);
+        $this->saved($teacher);
+        $teacher->click('.plan-bar a[href$="/try"]');
+        $teacher->driver->switchTo()->frame($teacher->find('.try-frame'));
+        $teacher->find('#page-frame[data-ready]');
+        $teacher->type('[data-question=force] input', '80');
+        $teacher->until(fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") >= 1, 'the answer to be stored');
+        $teacher->driver->switchTo()->defaultContent();
+        foreach (['1280x720', '820x1100', '844x390'] as $size) {
+            $teacher->click("[data-device=\"{$size}\"]");
+            $box = $teacher->run('const b = document.querySelector(".try-device").getBoundingClientRect(); return [b.left, b.top, innerWidth - b.right, innerHeight - b.bottom]');
+            self::assertGreaterThanOrEqual(0, min((array) $box), $size);
+        }
+    }
+
+    private function lesson(Page $teacher, string $plan): void
+    {
+        $teacher->visit(self::$crag->address().'/classes');
+        $teacher->type('#name', '9B Beams')->type('#names', "Ada Brook\nIvo Stone\nنور الهدى")->click('.btn-go');
+        $teacher->visit(self::$crag->address()."/plan/{$plan}/start")->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
+        $teacher->find('#grid[data-ready]');
+        $code = str_replace(' ', '', $teacher->text('#door-button'));
+        $ada = $this->sit('Ada Brook', $code);
+        $ivo = $this->sit('Ivo Stone', $code, 390, 844);
+        $teacher->click('#door-button');
+        $teacher->waitForText('#missing', '1 of 9B Beams are missing');
+        $teacher->press("\u{E00C}");
+
+        // In place, over the worksheet; what cannot be understood is said to the teacher.
+        $ada->type('.spots [data-question=q1] input', '2(x+3)')->type('.spots [data-question=q2] input', '0.24 kN m');
+        $ada->click('#prompt-words');
+        $ivo->run('document.querySelector(".spots [data-question=q1] input").focus()');
+        $ivo->type('.spots [data-question=q1] input', '2x+');
+        $teacher->until(fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") === 3, 'three answers');
+        $this->assertAnswers($teacher, 'Ada Brook', ['right', 'right']);
+        $this->assertAnswers($teacher, 'Ivo Stone', ['unreadable', 'none']);
+
+        // Everybody goes on to the prompt with numbers of their own.
+        $teacher->press("\u{E00C}");
+        $teacher->click('#rail-2')->click('#bring-here');
+        $words = [];
+        foreach (['Ada Brook' => $ada, 'Ivo Stone' => $ivo] as $name => $student) {
+            $student->until(fn (): bool => preg_match('/What is (\d) × (\d)\?/', $student->text('#prompt-words')) === 1, 'numbers of the own');
+            $words[] = $asked = $student->text('#prompt-words');
+            preg_match('/(\d) × (\d)/', $asked, $found);
+            $student->type('#questions input', (string) ((int) ($found[1] ?? 0) * (int) ($found[2] ?? 0)));
+            $student->run('document.activeElement.blur()');
+        }
+        self::assertNotSame($words[0], $words[1]);
+        $teacher->until(fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") === 5, 'five answers');
+        $this->assertAnswers($teacher, 'Ivo Stone', ['right']);
+
+        // An answer is there again when the page is opened anew, and a piece can be moved.
+        $ada->driver->navigate()->refresh();
+        $ada->find('#page-frame[data-ready]');
+        $ada->until(fn (): bool => $ada->find('#questions input')->getAttribute('value') !== '', 'the answer again');
+        $teacher->press("\u{E00C}");
+        $teacher->click('#rail-3')->click('#bring-here');
+        $ada->waitForText('#prompt-words', 'Where does the weight go?');
+        $ada->find('.bench-objects [data-id]');
+        $before = (int) $this->sql("select count(*) from operations where kind = 'arrange'");
+        $ada->click('[data-tool=move]')->draw('.page-paper', [[.275, .2], [.5, .5], [.6, .6]]);
+        $ada->until(fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'arrange'") === $before + 1, 'the piece to be moved');
+    }
+
+    private function sit(string $name, string $code, int $width = 1280, int $height = 800): Page
+    {
+        $student = $this->person($name, $width, $height)->visit(self::$crag->address()."/join/{$code}");
+        $student->run('[...document.querySelectorAll(".join-name")].find((one) => one.textContent.trim() === arguments[0]).click()', $name);
+        $student->find('#page-frame[data-ready]');
+
+        return $student;
+    }
+
+    /** @param  list<string>  $outcomes */
+    private function assertAnswers(Page $teacher, string $name, array $outcomes): void
+    {
+        $teacher->press("\u{E00C}");
+        $teacher->until(fn (): bool => $teacher->run('const tile = [...document.querySelectorAll(".tile")].find((one) => one.textContent.includes(arguments[0])); tile?.querySelector(".tile-open").click(); return tile !== undefined', $name) === true, $name);
+        $teacher->until(fn (): bool => $teacher->run('return [...document.querySelectorAll("#closeup-answers [data-outcome]")].map((one) => one.dataset.outcome)') === $outcomes, implode(', ', $outcomes)." for {$name}");
+    }
+
+    /**
+     * The words of the newest prompt of a plan.
+     *
+     * @phpstan-impure
+     */
+    private function words(): mixed
+    {
+        return $this->sql('select words from prompts where plan_id is not null order by id desc limit 1');
+    }
+
+    private function newPlan(string $title): Page
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $teacher->click('.library-new .btn-go');
+        $teacher->until(fn (): bool => $teacher->find('#plan-empty')->isDisplayed(), 'an empty plan');
+        $teacher->find('#plan-title')->clear();
+        $teacher->type('#plan-title', $title);
+        $this->saved($teacher);
+
+        return $teacher;
+    }
+
+    private function saved(Page $page): void
+    {
+        $page->until(fn (): bool => $page->run('return document.querySelector("#plan-saved").dataset.state') === 'saved', 'everything to be saved');
+    }
+
+    /** Waits until the open prompt's canvas is here. */
+    private function ready(Page $page): void
+    {
+        $page->until(fn (): bool => $page->run('return document.querySelector("#plan-bench .page-frame").dataset.ready') === $this->sql('select c.id from canvases c join prompts p on p.id = c.prompt_id where p.plan_id is not null and c.seat_id is null order by c.id desc limit 1'), 'the canvas of the new prompt');
+    }
+
+    private function question(Page $teacher, string $kind, string $words, string $right): void
+    {
+        $before = count($teacher->all('#question-list li'));
+        (new WebDriverSelect($teacher->find('#question-new')))->selectByValue($kind);
+        $teacher->until(fn (): bool => count($teacher->all('#question-list li')) === $before + 1, "a question more than {$before}");
+        $teacher->type('#question-list li:last-child [data-field=words]', $words);
+        $teacher->type('#question-list li:last-child [data-field=right]', $right);
+        $this->saved($teacher);
+    }
+
+    /**
+     * Drags a question's handle, in fractions of the page.
+     *
+     * @param  array{float, float}  $by
+     */
+    private function place(Page $teacher, int $n, array $by): void
+    {
+        $teacher->until(fn (): bool => count($teacher->all('.spot-handle')) === $n, "{$n} questions on the page");
+        $handle = $teacher->run('const p = document.querySelector("#plan-bench .page-paper").getBoundingClientRect(); const b = [...document.querySelectorAll(".spot-handle")].at(-1).getBoundingClientRect(); return [(b.left + 15 - p.left) / p.width, (b.top + 15 - p.top) / p.height]');
+        assert(is_array($handle));
+        $teacher->draw('#plan-bench .page-paper', [[$handle[0], $handle[1]], [$handle[0] + $by[0] / 2, $handle[1] + $by[1] / 2], [$handle[0] + $by[0], $handle[1] + $by[1]]]);
+        $this->saved($teacher);
+    }
+
+    private function upload(Page $page, string $input, string $bytes, string $ending): void
+    {
+        $file = sys_get_temp_dir().'/crag-upload-'.bin2hex(random_bytes(4)).".{$ending}";
+        file_put_contents($file, $bytes);
+        $page->find($input)->setFileDetector(new LocalFileDetector)->sendKeys($file);
+        unlink($file);
+    }
+
+    /** @return array<string, mixed> plan.json of a plan that is taken out, as the page's own link gives it */
+    private function takenOut(Page $teacher, string $plan): array
+    {
+        $file = $this->zip($teacher, $plan);
+        $zip = new ZipArchive;
+        self::assertTrue($zip->open($file));
+        $json = json_decode((string) $zip->getFromName('plan.json'), true, flags: JSON_THROW_ON_ERROR);
+        $zip->close();
+        unlink($file);
+
+        return $json;
+    }
+
+    private function zip(Page $teacher, string $plan): string
+    {
+        $teacher->driver->manage()->timeouts()->setScriptTimeout(30);
+        $bytes = $teacher->driver->executeAsyncScript('const done = arguments.at?.(-1) ?? arguments[arguments.length - 1]; fetch(arguments[0]).then((r) => r.arrayBuffer()).then((b) => done(btoa([...new Uint8Array(b)].map((c) => String.fromCharCode(c)).join(""))))', ["/plan/{$plan}/take-out/plan.zip"]);
+        $file = (string) tempnam(sys_get_temp_dir(), 'crag-taken');
+        file_put_contents($file, base64_decode(is_string($bytes) ? $bytes : ''));
+
+        return $file;
+    }
+
+    private function bringBack(Page $teacher, string $plan): void
+    {
+        $file = $this->zip($teacher, $plan);
+        $teacher->visit(self::$crag->address().'/plans');
+        $this->upload($teacher, '.library-new input[type=file]', (string) file_get_contents($file), 'zip');
+        unlink($file);
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 3, 'the plan that was brought in');
+    }
+}

@@ -115,6 +115,7 @@ Route::get('/screen/{session}/open/{key}', [ClassScreenController::class, 'open'
 Route::prefix('/screen/{session}')->middleware(SeesScreen::class)->group(function (): void {
     Route::get('/', [ClassScreenController::class, 'show'])->name('screen');
     Route::get('/shown', [ClassScreenController::class, 'shownNow'])->name('screen.shown');
+    Route::get('/prompt/{prompt}.svg', [ClassScreenController::class, 'prompt'])->name('screen.prompt');
     Route::get('/showcase/{showcase}.svg', [ClassScreenController::class, 'picture'])->name('screen.showcase');
 });
 

@@ -9,7 +9,8 @@ use Illuminate\Support\Facades\Process;
 /** One page of a PDF as a picture file, drawn by poppler within limits of time and size. */
 final class PdfPage
 {
-    private const WIDEST = 3200;
+    /** Half as sharp again as the page's units; each page more costs time in proportion to its pixels. */
+    private const WIDEST = 2400;
 
     private const SECONDS = 20;
 

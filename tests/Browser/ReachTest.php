@@ -56,6 +56,40 @@ final class ReachTest extends BrowserTestCase
         $this->assertAccessible($teacher, 'ended');
     }
 
+    public function test_no_page_of_plans_and_classes_has_a_serious_finding_of_axe(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $this->assertAccessible($teacher, 'empty library');
+        $teacher->click('.library-new .btn-go');
+        $teacher->until(fn (): bool => $teacher->find('#plan-empty')->isDisplayed(), 'an empty plan');
+        $this->assertAccessible($teacher, 'empty plan');
+        $teacher->click('#plan-ready');
+        $this->assertAccessible($teacher, 'ready-made prompts');
+        $teacher->click('[data-ready=agree]');
+        $teacher->until(fn (): bool => count($teacher->all('#question-list li')) === 1, 'a question');
+        $teacher->run('document.querySelector("#question-new").value = "number"; document.querySelector("#question-new").dispatchEvent(new Event("change", {bubbles: true}))');
+        $teacher->until(fn (): bool => count($teacher->all('#question-list li')) === 2, 'a second question');
+        $teacher->run('document.querySelectorAll("#plan-side details").forEach((one) => { one.open = true })');
+        $teacher->run('[...document.querySelectorAll("[data-do=spot]")].at(-1).click()');
+        $teacher->find('.spot-handle');
+        $this->assertAccessible($teacher, 'plan with questions');
+        $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#plan-saved").dataset.state') === 'saved', 'everything to be saved');
+        $plan = $teacher->driver->getCurrentURL();
+        foreach (['/start' => 'start', '/try' => 'try'] as $page => $what) {
+            $this->assertAccessible($teacher->visit($plan.$page), $what);
+        }
+        $teacher->driver->switchTo()->frame($teacher->find('.try-frame'));
+        $teacher->find('#page-frame[data-ready]');
+        $this->assertAccessible($teacher, 'questions on a phone');
+        $teacher->driver->switchTo()->defaultContent();
+        foreach (['/plans' => 'library', '/classes' => 'classes', '/account' => 'account', '/account/forgot' => 'forgotten password'] as $page => $what) {
+            $this->assertAccessible($teacher->visit(self::$crag->address().$page), $what);
+        }
+        $teacher->visit(self::$crag->address().'/classes')->type('#name', '9B')->type('#names', "Ada\nIvo")->click('.btn-go');
+        $teacher->find('.class-table');
+        $this->assertAccessible($teacher, 'a class');
+    }
+
     public function test_thirty_tiles_fit_without_scrolling(): void
     {
         [$teacher] = $this->startLesson();

@@ -53,6 +53,18 @@ final class SessionFromPlanTest extends CragTestCase
         self::assertSame('Levers', $session->refresh()->title);
     }
 
+    public function test_the_class_screen_shows_what_is_drawn_for_the_present_prompt_alone(): void
+    {
+        $this->add($this->worksheet());
+        $session = $this->start();
+        $next = $session->prompts()->where('n', 2)->firstOrFail();
+        $this->post("/desk/{$session->id}/screen", ['view' => 'prompt']);
+        $this->asScreen($session)->get("/screen/{$session->id}")->assertOk()->assertSee("prompt/{$session->prompt_id}.svg");
+        $svg = (string) $this->get("/screen/{$session->id}/prompt/{$session->prompt_id}.svg")->assertOk()->getContent();
+        self::assertStringContainsString('data:image/', $svg);
+        $this->get("/screen/{$session->id}/prompt/{$next->id}.svg")->assertNotFound();
+    }
+
     public function test_an_empty_plan_starts_with_an_empty_prompt(): void
     {
         $session = $this->start();
@@ -186,6 +198,11 @@ final class SessionFromPlanTest extends CragTestCase
         // It is the same one until the plan changes.
         $this->get("/plan/{$this->plan->id}/try");
         self::assertSame(1, LiveSession::query()->where('is_trial', true)->count());
+        // After a day it is forgotten, when the next plan is tried.
+        $this->travel(25)->hours();
+        $other = app(MakePlan::class)->empty($this->teacher(), 'Frames');
+        $this->asTeacher()->get("/plan/{$other->id}/try")->assertOk();
+        self::assertNull(LiveSession::query()->find($session->id));
         [$other, $otherToken] = $this->seat($this->newSession());
         $this->asStudent($other, $otherToken)->get("/seat/{$other->id}")->assertHeader('X-Frame-Options', 'DENY');
     }

@@ -42,7 +42,7 @@ abstract class CragTestCase extends TestCase
         $environment = [
             'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)), 'DB_DATABASE' => ':memory:',
             'CRAG_RUN' => $this->folder, 'CRAG_DATA' => "{$this->folder}/data", 'QUEUE_CONNECTION' => 'sync',
-            'CACHE_STORE' => 'array', 'SESSION_DRIVER' => 'array', 'CRAG_DEMO' => 'true',
+            'CACHE_STORE' => 'array', 'SESSION_DRIVER' => 'array', 'CRAG_DEMO' => 'true', 'BCRYPT_ROUNDS' => '4',
         ];
         foreach (['CONFIG', 'ROUTES', 'EVENTS', 'SERVICES', 'PACKAGES'] as $cache) {
             $environment["APP_{$cache}_CACHE"] = "{$this->folder}/cache/".strtolower($cache).'.php';

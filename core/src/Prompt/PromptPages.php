@@ -9,8 +9,10 @@ use Crag\Canvas\Fields;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Layer;
 use Crag\Canvas\MayAppend;
+use Crag\Canvas\Object\Piece;
 use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\Placing;
+use Crag\Canvas\Placed;
 use Crag\Canvas\Scene;
 use Crag\Canvas\UnreadableOperation;
 
@@ -66,6 +68,27 @@ final readonly class PromptPages
     public function toArray(): array
     {
         return array_map(static fn (PromptPage $page): array => $page->toArray(), $this->pages);
+    }
+
+    /** As a scene of its own, to be drawn. */
+    public function scene(): Scene
+    {
+        $pages = $placed = [];
+        foreach ($this->pages as $n => $page) {
+            $id = $n === 0 ? '' : "page{$n}";
+            $pages[$id] = $page->backdrop;
+            foreach ($page->placings as $i => $placing) {
+                $layer = $placing->object instanceof Piece ? Layer::Pieces : Layer::Lead;
+                $placed["object{$n}.{$i}"] = new Placed($layer, $id, $placing->object, $placing->place, $placing->group);
+            }
+        }
+
+        return new Scene($pages, $placed);
+    }
+
+    public function isBlank(): bool
+    {
+        return count($this->pages) === 1 && $this->first()->kind === BackdropKind::Blank && $this->pages[0]->placings === [];
     }
 
     public function first(): Backdrop

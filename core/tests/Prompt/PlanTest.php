@@ -118,8 +118,17 @@ final class PlanTest extends TestCase
     }
 
     #[Test]
+    public function what_is_drawn_can_be_seen_without_a_canvas(): void
+    {
+        $pages = self::drawn();
+        self::assertEquals($pages->toArray(), PromptPages::from($pages->scene())->toArray());
+        self::assertFalse($pages->isBlank());
+    }
+
+    #[Test]
     public function a_blank_page_needs_no_operation(): void
     {
+        self::assertTrue(PromptPages::blank()->isBlank());
         self::assertSame([], PromptPages::blank()->operations(static fn (): string => 'x', true));
     }
 

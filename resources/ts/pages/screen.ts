@@ -3,6 +3,7 @@ import { Idiomorph } from 'idiomorph';
 import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { element, pageData } from '../page';
+import { showAllWords } from '../questions/words';
 
 interface Page {
     session: string;
@@ -45,6 +46,7 @@ async function refresh(): Promise<void> {
         if (response.ok && mine === asked) {
             Idiomorph.morph(shown, await response.text(), { morphStyle: 'innerHTML' });
             drawCodes(shown);
+            showAllWords(shown);
         }
     } catch {
         window.setTimeout(() => mine === asked && void refresh(), 1500);

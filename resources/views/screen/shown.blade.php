@@ -12,9 +12,8 @@
         </div>
     @elseif ($view === 'prompt')
         <p class="shown-n">{{ __('Prompt :n', ['n' => $session->prompt->n]) }}</p>
-        <h1 class="shown-words" dir="auto">{{ $session->prompt->words === '' ? $session->title : $session->prompt->wordsForAll() }}</h1>
-        @php($backdrop = $session->prompt->backdropValue())
-        @if ($backdrop->asset !== null) <img class="shown-picture" src="{{ route('asset', $backdrop->asset) }}" alt="{{ __('The backdrop of the prompt') }}"> @endif
+        <h1 class="shown-words" dir="auto" @if ($session->prompt->words !== '') data-maths="{{ $session->prompt->wordsForAll() }}" @endif>{{ $session->prompt->words === '' ? $session->title : $session->prompt->wordsForAll() }}</h1>
+        @if (! $session->prompt->pagesValue()->isBlank()) <img class="shown-picture" src="{{ route('screen.prompt', [$session, $session->prompt]) }}?{{ crc32((string) json_encode([$session->prompt->backdrop, $session->prompt->pages])) }}" alt="{{ __('What is drawn for the prompt') }}"> @endif
         <p class="shown-late">{{ __('Late? The code is') }} <b>{{ $session->code()->spaced() }}</b></p>
     @elseif ($view === 'showcase' && $session->showcase !== null)
         <h1 class="visually-hidden">{{ __('Showcase') }}</h1>

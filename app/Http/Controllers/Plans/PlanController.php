@@ -7,12 +7,14 @@ namespace App\Http\Controllers\Plans;
 use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
 use App\Models\Intake;
+use App\Models\LiveSession;
 use App\Models\Plan;
 use App\Models\Roster;
 use App\Models\Teacher;
 use App\Plans\FollowPlan;
 use App\Plans\MakePlan;
 use App\Plans\ReadyPrompts;
+use App\Sessions\ForgetSession;
 use App\Sessions\StartSession;
 use App\Sessions\TakeSeat;
 use Crag\Prompt\Tool;
@@ -73,9 +75,10 @@ final readonly class PlanController
     }
 
     /** The plan as a student sees it, on a device of any size: a session for the teacher alone, gone after a day. */
-    public function try(Request $request, Plan $plan): View
+    public function try(Request $request, Plan $plan, ForgetSession $forget): View
     {
         $teacher = CurrentTeacher::found($request);
+        LiveSession::query()->where('is_trial', true)->where('created_at', '<', now()->subDay())->get()->each($forget);
         $session = $plan->sessions()->where('is_trial', true)->whereNull('ended_at')->latest()->first();
         if ($session === null || ! $teacher->mayRun($session) || $session->created_at->lt($plan->updated_at)) {
             $session = $this->start->fromPlan($teacher, $plan, null, ToolTray::of(TrayKind::Maths), true);

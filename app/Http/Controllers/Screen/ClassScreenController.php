@@ -8,6 +8,7 @@ use App\Http\CurrentScreen;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Models\LiveSession;
+use App\Models\Prompt;
 use App\Models\Showcase;
 use App\Pictures\EmbeddedPictures;
 use Crag\Render\SceneSvg;
@@ -47,6 +48,15 @@ final class ClassScreenController
             'events' => CatchUp::events($session, $request, Audience::room($session), Audience::screen($session)),
             'operations' => [],
         ]);
+    }
+
+    /** What is drawn for the present prompt; another one is nobody's to show yet. */
+    public function prompt(LiveSession $session, Prompt $prompt): Response
+    {
+        abort_unless($prompt->id === $session->prompt_id, 404);
+
+        return response(SceneSvg::document($prompt->pagesValue()->scene(), new EmbeddedPictures($session)))
+            ->withHeaders(['Content-Type' => 'image/svg+xml', 'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox"]);
     }
 
     /** The canvas as it was when it was chosen. */

@@ -25,6 +25,8 @@ final readonly class PlanZip
 
     private const MOST_FILES = 2_000;
 
+    private const LARGEST_FILE = 40 * 1024 * 1024;
+
     public function __construct(private MakePlan $plans, private TakesDrawing $drawing, private StorePicture $storePicture)
     {
     }
@@ -91,11 +93,13 @@ final readonly class PlanZip
     /** @throws UnusablePlan before anything of a zip that unpacks to endless bytes is read */
     public static function checkSize(ZipArchive $zip): void
     {
-        $bytes = 0;
+        $bytes = $largest = 0;
         for ($i = 0; $i < min($zip->numFiles, self::MOST_FILES + 1); $i++) {
-            $bytes += $zip->statIndex($i)['size'] ?? 0;
+            $size = $zip->statIndex($i)['size'] ?? 0;
+            $largest = max($largest, $size);
+            $bytes += $size;
         }
-        if ($bytes > self::MOST_BYTES || $zip->numFiles > self::MOST_FILES) {
+        if ($largest > self::LARGEST_FILE || $bytes > self::MOST_BYTES || $zip->numFiles > self::MOST_FILES) {
             throw UnusablePlan::large();
         }
     }

@@ -22,6 +22,7 @@ final readonly class Tour
         $screen = $this->chrome->open()->visit($addresses['screen']);
 
         $this->students();
+        $this->plans();
         sleep(12);
         $this->checks($desk);
         $this->shot($desk, 'desk');
@@ -47,11 +48,28 @@ final readonly class Tour
         $phone = $this->chrome->open(390, 844)->visit($this->class->addresses['student']);
         $this->draw($phone);
         $this->shot($phone, 'student-phone');
-        $dark = $this->chrome->open(dark: true)->visit($this->class->addresses['student']);
-        $this->draw($dark);
-        $dark->click('[data-tool=move]')->draw('.page-paper', [[.7, .7]]);
-        usleep(300_000);
-        $this->shot($dark, 'student-dark');
+    }
+
+    /** The library, a plan that is open, a question at its place, and what comes before a session. */
+    private function plans(): void
+    {
+        $page = $this->chrome->open()->visit($this->class->addresses['plans']);
+        $page->until(fn (): bool => $page->run('return [...document.querySelectorAll(".plan-card img")].every((one) => one.complete)') === true, 'the pictures');
+        $this->shot($page, 'plans');
+        $page->run('[...document.querySelectorAll(".plan-card h2 a")].find((one) => one.textContent === "Bridges and Beams").click()');
+        $this->plan($page, 1, 'plan');
+        $this->plan($page, 2, 'plan-questions');
+        $page->click('.plan-bar .btn-go');
+        $page->seen('input[name=roster]');
+        $this->shot($page, 'plan-start');
+    }
+
+    private function plan(Page $page, int $n, string $name): void
+    {
+        $page->click("#plan-prompts li:nth-child({$n}) .plan-one");
+        $page->until(fn (): bool => $page->run('return document.querySelector("#plan-prompts li:nth-child('.$n.')").classList.contains("is-open") && document.querySelector("#plan-bench [data-ready]") !== null') === true, "prompt {$n}");
+        sleep(2);
+        $this->shot($page, $name);
     }
 
     private function draw(Page $page): void

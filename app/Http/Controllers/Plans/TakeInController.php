@@ -25,13 +25,12 @@ final readonly class TakeInController
 
     public function file(Request $request, Plan $plan, BringInPlan $bringIn): JsonResponse
     {
-        $bytes = $request->getContent();
-        abort_if($bytes === '', 422, __('That file is empty.'));
-        abort_if(strlen($bytes) > self::MOST_BYTES, 422, __('That file has more than 60 MB.'));
         $path = (string) tempnam(sys_get_temp_dir(), 'crag-plan');
-        file_put_contents($path, $bytes);
         $after = $request->query('after');
         try {
+            $bytes = file_put_contents($path, $request->getContent(true));
+            abort_if($bytes === 0, 422, __('That file is empty.'));
+            abort_if($bytes > self::MOST_BYTES, 422, __('That file has more than 60 MB.'));
             $intake = $bringIn->into($plan, CurrentTeacher::found($request), $path, is_string($after) && $after !== '' ? $after : null);
         } catch (UnusablePlan $problem) {
             abort(422, $problem->getMessage());

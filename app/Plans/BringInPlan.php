@@ -21,6 +21,7 @@ use Crag\Prompt\PromptPage;
 use Crag\Prompt\PromptPages;
 use Illuminate\Process\Exceptions\ProcessFailedException;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use Throwable;
 use ZipArchive;
@@ -173,6 +174,10 @@ final readonly class BringInPlan
             $pages = PdfPage::count($path);
         } catch (UnusablePicture $problem) {
             throw UnusablePlan::because($problem->getMessage());
+        }
+        foreach (Intake::query()->where('plan_id', $plan->id)->where('state', 'chosen')->where('created_at', '<', now()->subHour())->get() as $forsaken) {
+            File::delete($forsaken->path());
+            $forsaken->delete();
         }
         $intake = Intake::query()->create([
             'id' => (string) Str::ulid(), 'plan_id' => $plan->id, 'teacher_id' => $teacher->id, 'state' => 'chosen', 'total' => $pages,

@@ -24,6 +24,7 @@ final class Demo
     {
         Console::say('The demo class is drawing. Open:');
         Console::say("  the desk           {$class->addresses['desk']}");
+        Console::say("  the plans          {$class->addresses['plans']}");
         Console::say("  a student          {$class->addresses['student']}");
         Console::say("  the class screen   {$class->addresses['screen']}");
         Console::say("  or join            {$class->addresses['join']}  (code {$class->addresses['code']})");

@@ -9,7 +9,7 @@ final readonly class DemoClass
 {
     public const MOST_STUDENTS = 24;
 
-    /** @param  array{desk: string, join: string, code: string, screen: string, student: string}  $addresses */
+    /** @param  array{desk: string, plans: string, join: string, code: string, screen: string, student: string}  $addresses */
     private function __construct(public Instance $instance, public array $addresses)
     {
     }
@@ -32,7 +32,7 @@ final readonly class DemoClass
         ]);
     }
 
-    /** @return array{desk: string, join: string, code: string, screen: string, student: string} */
+    /** @return array{desk: string, plans: string, join: string, code: string, screen: string, student: string} */
     private static function seed(Instance $instance): array
     {
         $process = proc_open(
@@ -50,7 +50,7 @@ final readonly class DemoClass
             throw new Problem("The demo session could not be begun:\n{$printed}");
         }
 
-        /** @var array{desk: string, join: string, code: string, screen: string, student: string} $addresses */
+        /** @var array{desk: string, plans: string, join: string, code: string, screen: string, student: string} $addresses */
         return $addresses;
     }
 }

@@ -71,6 +71,10 @@ final class BringInPlanTest extends CragTestCase
         $small = $this->get("/plan/{$this->plan->id}/intake/{$intake}/page/2.png")->assertOk();
         self::assertLessThanOrEqual(240, max(array_slice((array) getimagesizefromstring((string) $small->getContent()), 0, 2)));
         $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '2, 9', 'as' => 'pages'])->assertUnprocessable();
+        // One prompt has room for 30 pages; a plan for more prompts.
+        Intake::query()->whereKey($intake)->update(['total' => 40]);
+        self::assertStringContainsString('31 pages are chosen: 30 can', (string) $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '1-31', 'as' => 'pages'])->assertUnprocessable()->json('message'));
+        Intake::query()->whereKey($intake)->update(['total' => 6]);
         $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '1-3, 6', 'as' => 'pages', 'after' => $this->plan->refresh()->sequence[0]])->assertOk();
         $this->getJson("/plan/{$this->plan->id}/intake/{$intake}")->assertJson(['state' => 'ready', 'done' => 4, 'total' => 4]);
         self::assertSame(['First', ''], $this->words());

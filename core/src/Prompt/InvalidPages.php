@@ -26,6 +26,6 @@ final class InvalidPages extends DomainException
 
     public static function many(int $chosen, int $most): self
     {
-        return new self("{$chosen} pages are chosen: {$most} can be brought in at once.");
+        return new self("{$chosen} pages are chosen: {$most} can be brought in like this.");
     }
 }

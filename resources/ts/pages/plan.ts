@@ -77,10 +77,10 @@ const rail = new Rail({
 const takeIn = new TakeIn({
     ...page,
     after: () => open,
-    arrived: async () => {
-        const last = new Set(sequence);
+    sequence: () => sequence,
+    arrived: async (before) => {
         await look();
-        const first = sequence.find((id) => !last.has(id));
+        const first = sequence.find((id) => !before.includes(id));
         first !== undefined && (await show(first));
     },
     say,
@@ -119,6 +119,7 @@ async function show(prompt: string): Promise<void> {
     element('#plan-side').hidden = prompt === '';
     rail.show(sequence.map((id) => prompts.get(id)!), open);
     if (prompt !== '') {
+        element(`#plan-prompts [data-prompt="${prompt}"]`).scrollIntoView({ block: 'nearest' });
         element<HTMLTextAreaElement>('#words').value = prompts.get(prompt)!.words;
         fillIn();
         await drawing.open(prompt).catch((problem: Error) => say(problem.message));

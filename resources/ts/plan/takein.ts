@@ -14,7 +14,10 @@ interface Settings {
     words: Record<string, string>;
     /** The prompt after which what is brought in comes. */
     after(): string;
-    arrived(): Promise<void>;
+    /** The ids of the prompts that are there. */
+    sequence(): string[];
+    /** Something new is there beside these. */
+    arrived(before: string[]): Promise<void>;
     say(sentence: string): void;
 }
 
@@ -58,7 +61,8 @@ export class TakeIn {
     }
 
     async take(file: File): Promise<void> {
-        const { address, words, after, arrived, say } = this.settings;
+        const { address, words, after, sequence, arrived, say } = this.settings;
+        const before = sequence();
         if (file.size > MOST_BYTES) {
             say(words.too_large);
             return;
@@ -67,7 +71,7 @@ export class TakeIn {
         try {
             const answer = await sendFile<Intake>(`${address}/take-in?after=${after()}`, file);
             if (answer.done === true) {
-                await arrived();
+                await arrived(before);
                 this.said.textContent = words.brought_in;
             } else {
                 this.said.textContent = '';
@@ -99,6 +103,7 @@ export class TakeIn {
     }
 
     private async choose(): Promise<void> {
+        const before = this.settings.sequence();
         const pages = element<HTMLInputElement>('#pages-choice').value;
         const as = this.dialog.querySelector<HTMLInputElement>('input[name=as]:checked')!.value;
         try {
@@ -109,7 +114,7 @@ export class TakeIn {
                 await new Promise((again) => window.setTimeout(again, LOOK_MS));
                 now = await get<Intake>(`${this.settings.address}/intake/${now.id}`).catch(() => now);
             }
-            await this.settings.arrived();
+            await this.settings.arrived(before);
             this.said.textContent = now.state === 'ready' ? this.settings.words.brought_in : '';
             now.state === 'failed' && this.settings.say(now.problem);
         } catch (problem) {

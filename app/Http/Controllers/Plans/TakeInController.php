@@ -12,6 +12,7 @@ use App\Pictures\PdfPage;
 use App\Pictures\UnusablePicture;
 use App\Plans\BringInPlan;
 use App\Plans\UnusablePlan;
+use Crag\Canvas\MayAppend;
 use Crag\Prompt\InvalidPages;
 use Crag\Prompt\PageChoice;
 use Illuminate\Http\JsonResponse;
@@ -48,7 +49,9 @@ final readonly class TakeInController
         abort_unless($found->state === 'chosen', 409, __('That PDF is being brought in already.'));
         $choice = $request->json('pages');
         try {
-            $pages = PageChoice::read(is_string($choice) ? $choice : '', $found->total, BringInPlan::MOST_PAGES)->pages;
+            // One prompt has fewer pages than a plan has prompts.
+            $most = $request->json('as') === 'pages' ? MayAppend::MOST_PAGES : BringInPlan::MOST_PAGES;
+            $pages = PageChoice::read(is_string($choice) ? $choice : '', $found->total, $most)->pages;
         } catch (InvalidPages $problem) {
             abort(422, __($problem->getMessage()));
         }

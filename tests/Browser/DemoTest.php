@@ -25,8 +25,8 @@ final class DemoTest extends TestCase
         $pid = proc_get_status($demo)['pid'];
         $told = json_decode((string) fgets($pipes[1]), true);
         self::assertIsArray($told);
-        self::assertSame(['desk', 'join', 'code', 'screen', 'student'], array_keys($told));
-        foreach (['desk' => 'id="grid"', 'join' => 'name="name"', 'screen' => 'id="shown"', 'student' => 'id="tray"'] as $way => $holds) {
+        self::assertSame(['desk', 'plans', 'join', 'code', 'screen', 'student'], array_keys($told));
+        foreach (['desk' => 'id="grid"', 'plans' => 'Bridges and Beams', 'join' => 'name="name"', 'screen' => 'id="shown"', 'student' => 'id="tray"'] as $way => $holds) {
             self::assertStringContainsString($holds, $this->open($told[$way]), $way);
         }
         $started = Child::descendants($pid);

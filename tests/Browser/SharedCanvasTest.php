@@ -121,10 +121,10 @@ final class SharedCanvasTest extends BrowserTestCase
         $this->teacher->click('[data-chosen=lock]')->draw('#lead .page-paper', [[.5, .3], [.5, .6]]);
         $this->teacher->click('[data-tool=eraser]')->draw('#lead .page-paper', [[.5, .2], [.5, .4]]);
         $this->teacher->waitForText('#lead-saved', 'Saved');
-        self::assertSame('backdrop add arrange', $this->leadKinds());
+        self::assertSame('add arrange', $this->leadKinds());
         $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[.5, .3]]);
         $this->teacher->click('[data-chosen=lock]')->press("\u{E017}");
-        $this->teacher->until(fn (): bool => $this->leadKinds() === 'backdrop add arrange arrange remove', 'unlocked and deleted');
+        $this->teacher->until(fn (): bool => $this->leadKinds() === 'add arrange arrange remove', 'unlocked and deleted');
     }
 
     public function test_pictures_come_from_files_the_clipboard_a_drop_and_the_camera(): void

@@ -127,7 +127,7 @@ final class BenchTest extends CragTestCase
 
     #[TestWith(['', 'empty'])]
     #[TestWith(['no picture at all', 'not a PNG'])]
-    #[TestWith(['<svg xmlns="http://www.w3.org/1500/svg"><g>', 'not well-formed SVG'])]
+    #[TestWith(['<svg xmlns="http://www.w3.org/2000/svg"><g>', 'not well-formed SVG'])]
     #[TestWith(['<ink xmlns="http://www.w3.org/2003/InkML"/>', 'nothing in this InkML'])]
     public function test_a_file_that_cannot_be_taken_says_why(string $file, string $reason): void
     {
@@ -237,7 +237,7 @@ final class BenchTest extends CragTestCase
         $fields = ['words' => '', 'backdrop' => 'picture', 'place' => 'under'];
         $this->handOut($fields + ['picture' => $upload($pdf), 'pdf_page' => '1'])->assertNoContent();
         $asset = Asset::query()->findOrFail($this->canvasOf($this->seat)->scene()->backdrop()->asset);
-        self::assertSame([2400, 2000], [$asset->width, $asset->height]);
+        self::assertSame([2400, 1500], [$asset->width, $asset->height]);
         self::assertStringContainsString('no page 2', $this->handOut($fields + ['picture' => $upload($pdf), 'pdf_page' => '2'])->assertUnprocessable()->json('message'));
         self::assertStringContainsString('damaged', $this->handOut($fields + ['picture' => $upload('%PDF-1.7 and nothing more')])->assertUnprocessable()->json('message'));
         self::assertSame(1, Asset::query()->count());

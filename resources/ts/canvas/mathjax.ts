@@ -30,7 +30,8 @@ const page = mathjax.document('', {
 
 /** Sets LaTeX. Throws an Error that says what could not be understood. */
 export function outlineOf(source: string): Outline {
-    return outline(source, true);
+    const { path, wide, tall } = outline(source, true);
+    return { path, wide, tall };
 }
 
 /** Sets LaTeX to stand within a line; `deep` is how far it reaches below the line's foot. */

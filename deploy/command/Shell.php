@@ -44,7 +44,8 @@ final class Shell
     {
         $process = proc_open(
             $command,
-            [['file', '/dev/null', 'r'], STDOUT, STDERR],
+            // Streams that are not named are handed on as they are; named, a file would be written from where PHP believes it to end.
+            [['file', '/dev/null', 'r']],
             $pipes,
             $folder,
             [...getenv(), ...$environment],

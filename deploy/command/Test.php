@@ -19,32 +19,58 @@ final class Test
         }
         Setup::complete(withBrowser: in_array('browser', $wanted, true));
         $failed = [];
-        foreach ($this->steps($wanted) as $name => [$command, $folder]) {
+        // What only reads the code goes on beside the first tests; browsers have the machine to themselves.
+        $beside = array_map(static fn (array $command): Beside => Beside::start($command, Setup::root()), $this->checks($wanted));
+        foreach ($this->tests(array_diff($wanted, ['browser'])) as $name => [$command, $folder]) {
+            $this->show($name, $command, $folder) || $failed[] = $name;
+        }
+        foreach ($beside as $name => $check) {
             Console::step($name);
-            if (Shell::show($command, Setup::root().$folder, ['XDEBUG_MODE' => 'off']) !== 0) {
-                $failed[] = $name;
-            }
+            $check->finish() === 0 || $failed[] = $name;
+        }
+        foreach ($this->tests(array_intersect($wanted, ['browser'])) as $name => [$command, $folder]) {
+            $this->show($name, $command, $folder) || $failed[] = $name;
         }
         Console::say($failed === [] ? 'All of it holds.' : 'Failed: '.implode(', ', $failed).'.');
 
         return $failed === [] ? 0 : 1;
     }
 
+    /** @param  list<string>  $command */
+    private function show(string $name, array $command, string $folder): bool
+    {
+        Console::step($name);
+
+        return Shell::show($command, Setup::root().$folder, ['XDEBUG_MODE' => 'off']) === 0;
+    }
+
     /**
      * @param  list<string>  $parts
+     * @return array<string, list<string>> commands that change nothing and need nothing of each other
+     */
+    private function checks(array $parts): array
+    {
+        $phpstan = ['vendor/bin/phpstan', 'analyse', '--no-progress', '--memory-limit=1G', '-c'];
+
+        return (in_array('core', $parts, true) ? ['Static checks of the core (phpstan)' => [...$phpstan, 'core/phpstan.neon']] : [])
+            + (in_array('app', $parts, true) ? [
+                'Style (pint)' => ['vendor/bin/pint', '--test', '-q'],
+                'Static checks of the application (phpstan)' => [...$phpstan, 'phpstan.neon'],
+                'Types of the scripts (tsc)' => ['node_modules/.bin/tsc', '--noEmit'],
+            ] : []);
+    }
+
+    /**
+     * @param  array<string>  $parts
      * @return array<string, array{list<string>, string}> a command, and the folder to run it in
      */
-    private function steps(array $parts): array
+    private function tests(array $parts): array
     {
         $steps = [];
         if (in_array('core', $parts, true)) {
-            $steps['Static checks of the core (phpstan)'] = [['vendor/bin/phpstan', 'analyse', '--no-progress', '--memory-limit=1G', '-c', 'core/phpstan.neon'], ''];
             $steps['Tests of the core'] = [['../vendor/bin/phpunit'], '/core'];
         }
         if (in_array('app', $parts, true)) {
-            $steps['Style (pint)'] = [['vendor/bin/pint', '--test', '-q'], ''];
-            $steps['Static checks of the application (phpstan)'] = [['vendor/bin/phpstan', 'analyse', '--no-progress', '--memory-limit=1G', '-c', 'phpstan.neon'], ''];
-            $steps['Types of the scripts (tsc)'] = [['node_modules/.bin/tsc', '--noEmit'], ''];
             $steps['Building the scripts\' tests'] = [['node_modules/.bin/vite', 'build', '--config', 'tests/ts/vite.config.ts', '--logLevel', 'warn'], ''];
             $steps['Tests of the scripts'] = [['node', '--test', 'storage/setup/ts-tests'], ''];
             $steps['Tests of the application'] = [['vendor/bin/phpunit', '--testsuite', 'app'], ''];

@@ -19,17 +19,20 @@ final class Test
         }
         Setup::complete(withBrowser: in_array('browser', $wanted, true));
         $failed = [];
-        // What only reads the code goes on beside the first tests; browsers have the machine to themselves.
+        // What only reads the code goes on beside the first tests.
         $beside = array_map(static fn (array $command): Beside => Beside::start($command, Setup::root()), $this->checks($wanted));
-        foreach ($this->tests(array_diff($wanted, ['browser'])) as $name => [$command, $folder]) {
+        foreach ($this->tests($wanted) as $name => [$command, $folder]) {
             $this->show($name, $command, $folder) || $failed[] = $name;
         }
         foreach ($beside as $name => $check) {
             Console::step($name);
             $check->finish() === 0 || $failed[] = $name;
         }
-        foreach ($this->tests(array_intersect($wanted, ['browser'])) as $name => [$command, $folder]) {
-            $this->show($name, $command, $folder) || $failed[] = $name;
+        if (in_array('browser', $wanted, true)) {
+            $pages = Beside::start(['vendor/bin/phpunit', '--testsuite', 'browser-pages'], Setup::root());
+            $this->show('Tests in the browser', ['vendor/bin/phpunit', '--testsuite', 'browser'], '') || $failed[] = 'Tests in the browser';
+            Console::step('Tests of plans and of reach in the browser');
+            $pages->finish() === 0 || $failed[] = 'Tests of plans and of reach in the browser';
         }
         Console::say($failed === [] ? 'All of it holds.' : 'Failed: '.implode(', ', $failed).'.');
 
@@ -61,7 +64,7 @@ final class Test
     }
 
     /**
-     * @param  array<string>  $parts
+     * @param  list<string>  $parts
      * @return array<string, array{list<string>, string}> a command, and the folder to run it in
      */
     private function tests(array $parts): array
@@ -74,9 +77,6 @@ final class Test
             $steps['Building the scripts\' tests'] = [['node_modules/.bin/vite', 'build', '--config', 'tests/ts/vite.config.ts', '--logLevel', 'warn'], ''];
             $steps['Tests of the scripts'] = [['node', '--test', 'storage/setup/ts-tests'], ''];
             $steps['Tests of the application'] = [['vendor/bin/phpunit', '--testsuite', 'app'], ''];
-        }
-        if (in_array('browser', $parts, true)) {
-            $steps['Tests in the browser'] = [['vendor/bin/phpunit', '--testsuite', 'browser'], ''];
         }
 
         return $steps;

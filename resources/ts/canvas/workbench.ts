@@ -55,6 +55,7 @@ export class Workbench {
     private readonly tools: Record<ToolName, Tool | null>;
     private lastTap: [string | null, number] = [null, 0];
     private lastWet = 0;
+    private asking: Promise<void> | null = null;
 
     constructor(private readonly around: WorkbenchSettings) {
         const { root, stamps } = around;
@@ -289,16 +290,25 @@ export class Workbench {
         return (await post<{ canvases: number }>(address, { objects })).canvases;
     }
 
-    private async takeWhole(): Promise<void> {
+    /** Asked for once, however often it is wanted meanwhile. */
+    private takeWhole(): Promise<void> {
+        this.asking ??= this.askWhole().finally(() => {
+            this.asking = null;
+        });
+        return this.asking;
+    }
+
+    private async askWhole(): Promise<void> {
         const { canvas } = this;
-        const waiting = [...this.view.log.all()].filter(({ n }) => n === undefined);
         try {
             const operations = await this.around.whole(canvas);
             if (canvas === this.canvas) {
                 const { page } = this.view;
+                // What was made while the answer was on its way is not in it.
+                const here = [...this.view.log.all()];
                 this.view.reset();
                 this.view.take(operations);
-                this.view.take(waiting);
+                this.view.take(here);
                 this.view.showPage(page);
             }
         } catch {

@@ -25,8 +25,6 @@ final class ClassesController
 {
     private const MOST_BYTES = 1024 * 1024;
 
-    private const HIGHEST_SEAT = 999;
-
     public function index(Request $request): View
     {
         return view('classes.classes', [
@@ -170,15 +168,15 @@ final class ClassesController
                 throw ValidationException::withMessages(['entries' => "{$row['name']}: ".__($problem->getMessage())]);
             }
             $n = (int) ($row['n'] ?? $entry->n);
-            if ($n < 1 || $n > self::HIGHEST_SEAT || isset($seats[$n])) {
-                throw ValidationException::withMessages(['entries' => __('Seat :n is there twice, or is no number from 1 to :most.', ['n' => $row['n'] ?? '', 'most' => self::HIGHEST_SEAT])]);
+            if ($n < 1 || $n > ClassList::HIGHEST_SEAT || isset($seats[$n])) {
+                throw ValidationException::withMessages(['entries' => __('Seat :n is there twice, or is no number from 1 to :most.', ['n' => $row['n'] ?? '', 'most' => ClassList::HIGHEST_SEAT])]);
             }
             $pin = $row['pin'] ?? '';
             if (preg_match('/^(\d{4,6})?$/', $pin) !== 1) {
                 throw ValidationException::withMessages(['entries' => __('A PIN has four to six digits: :name', ['name' => $name])]);
             }
             $seats[$n] = true;
-            $rows[$entry->id] = ['n' => $n, 'name' => $name, 'group' => mb_substr($row['group'] ?? '', 0, 40), 'pin' => $pin];
+            $rows[$entry->id] = ['n' => $n, 'name' => $name, 'group' => mb_substr($row['group'] ?? '', 0, ClassList::LONGEST_GROUP), 'pin' => $pin];
         }
 
         return $rows;

@@ -18,9 +18,9 @@ final readonly class ClassList
 {
     public const MOST = 200;
 
-    private const HIGHEST_SEAT = 999;
+    public const HIGHEST_SEAT = 999;
 
-    private const LONGEST_GROUP = 40;
+    public const LONGEST_GROUP = 40;
 
     private const HEADINGS = [
         'name' => ['name', 'full name', 'student', 'student name', 'pupil', 'learner', 'preferred name', 'display name'],

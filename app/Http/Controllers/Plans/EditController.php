@@ -24,13 +24,17 @@ final readonly class EditController
     {
     }
 
-    /** The plan as it is now; of its prompts those that changed after an edit that the page knows. */
-    public function state(Request $request, Plan $plan): JsonResponse
+    /**
+     * The plan as it is now; of its prompts those that changed after an edit that the page knows.
+     *
+     * @param  array<string, string>  $also
+     */
+    public function state(Request $request, Plan $plan, array $also = []): JsonResponse
     {
         $after = $request->integer('after', -1);
         $prompts = $plan->present()->filter(static fn (Prompt $prompt): bool => $prompt->changed_n > $after || $after < 0);
 
-        return response()->json([
+        return response()->json($also + [
             'n' => $plan->edit_count,
             'title' => $plan->title,
             'tags' => $plan->tags,
@@ -61,7 +65,7 @@ final readonly class EditController
         }
         $prompt = $this->edit->add($plan, CurrentTeacher::found($request), $prepared, self::after($request, $plan));
 
-        return $this->state($request, $plan->refresh())->setData(['added' => $prompt->id] + (array) $this->state($request, $plan)->getData(true));
+        return $this->state($request, $plan->refresh(), ['added' => $prompt->id]);
     }
 
     /** Where a prompt stands: after another, in the first place, or (with false) nowhere. */

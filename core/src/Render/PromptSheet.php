@@ -22,7 +22,7 @@ final class PromptSheet
     private const MARGIN = 42;
 
     /** Letters in a line of so many points: an estimate, since nothing here measures letters. */
-    private const LETTERS = 96;
+    private const LETTERS = 84;
 
     private const LINE = 16;
 

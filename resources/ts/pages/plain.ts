@@ -83,12 +83,19 @@ function listenToRequests(): void {
     });
 }
 
+/** Larger files are not sent at all: the server would cut the connection without a word. */
+const MOST_BYTES = 60 * 1024 * 1024;
+
 /** Forms that are sent as soon as a file is chosen; menus that close when something else is pressed. */
 function listenToMenus(): void {
     document.addEventListener('change', (event) => {
         const input = event.target as HTMLInputElement;
-        if (input.type === 'file') {
-            input.closest<HTMLFormElement>('form[data-send-file]')?.requestSubmit();
+        const form = input.type === 'file' ? input.closest<HTMLFormElement>('form[data-send-file]') : null;
+        if (form !== null && (input.files?.[0]?.size ?? 0) > MOST_BYTES) {
+            window.alert(form.dataset.sendFile);
+            input.value = '';
+        } else {
+            form?.requestSubmit();
         }
     });
     document.addEventListener('click', (event) => {

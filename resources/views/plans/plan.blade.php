@@ -55,7 +55,7 @@
                     <p id="plan-problems" class="problem" role="alert"></p>
                 </div>
                 <section id="plan-bench" class="bench" aria-label="{{ __('Diagram') }}">
-                    @include('bench.bench', ['label' => __('Diagram for students'), 'lead' => true, 'files' => '/plan/'.$plan->id.'/work/CANVAS.FORMAT'])
+                    @include('bench.bench', ['label' => __('Diagram for students'), 'lead' => true, 'pieces' => __('Make pieces of it'), 'files' => '/plan/'.$plan->id.'/work/CANVAS.FORMAT'])
                 </section>
             </div>
         </main>

@@ -39,24 +39,10 @@
         </div>
     </form>
 </dialog>
-<dialog id="pieces" class="small-window" aria-labelledby="pieces-title">
-    <form method="dialog">
-        <h2 id="pieces-title">{{ __('Make pieces of it') }}</h2>
-        <p class="form-text">{{ __('What is chosen becomes something that students work with.') }}</p>
-        <label for="pieces-alt">{{ __('What is it? Students who do not see it hear this.') }}</label>
-        <input id="pieces-alt" name="alt" class="form-control" maxlength="280" required dir="auto">
-        <fieldset>
-            <legend class="h6">{{ __('What students do with it') }}</legend>
-            <label class="choice"><input type="radio" name="how" value="move" checked> {{ __('Move, turn and copy it') }}</label>
-            <label class="choice"><input type="radio" name="how" value="stack"> {{ __('Take as many copies as they like (a stack)') }}</label>
-            <label class="choice"><input type="radio" name="how" value="locked"> {{ __('Nothing: it is locked in place') }}</label>
-        </fieldset>
-        <div class="maths-end">
-            <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
-            <button class="btn btn-go"><x-icon name="puzzle" /> {{ __('Make pieces') }}</button>
-        </div>
-    </form>
-</dialog>
+@include('bench.pieces', [
+    'title' => __('Make pieces of it'), 'icon' => 'puzzle', 'do' => __('Make pieces'),
+    'effect' => __('What is chosen becomes something that students work with.'),
+])
 <template id="plan-one-template">
     <li draggable="true">
         <button class="plan-one" data-do="open"><span class="plan-one-n"></span><img alt="" width="112" height="70" loading="lazy"><span class="plan-one-words"></span></button>

@@ -63,6 +63,7 @@ Route::post('/account/forgot', [AccountController::class, 'sendReset'])->middlew
 Route::get('/account/reset/{token}', [AccountController::class, 'reset'])->name('account.reset');
 Route::post('/account/reset', [AccountController::class, 'setPassword'])->middleware('throttle:10,1,reset')->name('account.reset.set');
 Route::get('/back/{teacher}/{key}', [AccountController::class, 'return'])->middleware('throttle:60,1,back')->name('account.return');
+Route::post('/back/{teacher}/{key}', [AccountController::class, 'returnAndJoin'])->middleware('throttle:60,1,back')->name('account.return.join');
 
 // Those who may edit a plan.
 Route::prefix('/plan/{plan}')->middleware(HoldsPlan::class)->group(function (): void {

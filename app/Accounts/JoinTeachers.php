@@ -24,6 +24,15 @@ final class JoinTeachers
         CurrentTeacher::remember($teacher);
     }
 
+    /** Whether the device has something of its own that would become the teacher's. */
+    public function wouldTakeOver(Request $request, Teacher $teacher): bool
+    {
+        $before = CurrentTeacher::of($request);
+
+        return $before !== null && ! $before->is($teacher) && ! $before->hasAccount()
+            && ($before->plans()->exists() || $before->rosters()->exists() || $before->sessions()->exists());
+    }
+
     private function takeOver(Teacher $from, Teacher $to): void
     {
         DB::transaction(static function () use ($from, $to): void {

@@ -81,6 +81,19 @@ final class AccountTest extends CragTestCase
         $this->withCookie('crag_teacher', (string) $device)->get('/plans')->assertSee('Levers');
     }
 
+    public function test_a_link_from_a_stranger_carries_nothing_away_unasked(): void
+    {
+        $stranger = $this->teacher('a-stranger');
+        app(MakePlan::class)->empty($this->teacher(), 'Levers');
+        $link = "/back/{$stranger->id}/{$stranger->return_key}";
+        $this->asTeacher()->get($link)->assertOk()->assertSee('Go on only if the link is your own');
+        $this->get('/plans')->assertSee('Levers');
+        self::assertSame(0, $stranger->plans()->count());
+        $this->post("/back/{$stranger->id}/wrong")->assertNotFound();
+        $this->post($link)->assertRedirect('/plans');
+        self::assertSame(['Levers'], $stranger->plans()->pluck('title')->all());
+    }
+
     public function test_a_forgotten_password_is_replaced_by_a_link_in_a_mail(): void
     {
         $this->make();

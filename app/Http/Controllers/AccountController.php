@@ -79,7 +79,18 @@ final readonly class AccountController
     }
 
     /** The private return link gives another device the same plans, without an account. */
-    public function return(Request $request, Teacher $teacher, string $key): RedirectResponse
+    public function return(Request $request, Teacher $teacher, string $key): RedirectResponse|View
+    {
+        abort_unless(hash_equals($teacher->return_key, $key), 404);
+        // A link that a stranger sent must not carry this device's plans away.
+        if ($this->join->wouldTakeOver($request, $teacher)) {
+            return view('account.join', ['teacher' => $teacher, 'key' => $key]);
+        }
+
+        return $this->returnAndJoin($request, $teacher, $key);
+    }
+
+    public function returnAndJoin(Request $request, Teacher $teacher, string $key): RedirectResponse
     {
         abort_unless(hash_equals($teacher->return_key, $key), 404);
         $this->join->signIn($request, $teacher);

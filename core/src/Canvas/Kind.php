@@ -16,6 +16,7 @@ enum Kind: string
     case Page = 'page';
     case Backdrop = 'backdrop';
     case Answer = 'answer';
+    case Fresh = 'fresh';
     case Withdraw = 'withdraw';
     case Reinstate = 'reinstate';
 

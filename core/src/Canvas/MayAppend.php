@@ -57,7 +57,7 @@ final readonly class MayAppend
         if (! $operation->layer->mayBeWrittenBy($operation->author)) {
             throw RefusedOperation::layer($operation->layer);
         }
-        $teachers = $kind === Kind::Backdrop || ($effect instanceof Arrange && $effect->lock !== null);
+        $teachers = in_array($kind, [Kind::Backdrop, Kind::Fresh], true) || ($effect instanceof Arrange && $effect->lock !== null);
         if ($teachers && $operation->author->seat !== null) {
             throw RefusedOperation::onlyTheTeacher($kind);
         }
@@ -101,7 +101,8 @@ final readonly class MayAppend
                 && array_diff(array_keys($effect->set), ReadObject::changeable($type)) === [],
             Kind::Remove, Kind::Arrange => $type !== null,
             Kind::Cut => $type === Stroke::TYPE || $type === Stroke::HIGHLIGHT,
-            Kind::Withdraw, Kind::Reinstate => $target->kind->isUndoable(),
+            // What was handed out is taken back by the teacher alone.
+            Kind::Withdraw, Kind::Reinstate => $target->kind->isUndoable() || ($target->kind === Kind::Backdrop && $operation->author->seat === null),
             default => false,
         };
         if (! $fits) {

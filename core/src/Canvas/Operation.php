@@ -15,6 +15,7 @@ use Crag\Canvas\Operation\Effect;
 use Crag\Canvas\Operation\Reinstate;
 use Crag\Canvas\Operation\Remove;
 use Crag\Canvas\Operation\SetBackdrop;
+use Crag\Canvas\Operation\StartFresh;
 use Crag\Canvas\Operation\Withdraw;
 
 /**
@@ -78,6 +79,7 @@ final readonly class Operation
             Kind::Clear => Clear::read($body),
             Kind::Page => new AddPage,
             Kind::Backdrop => SetBackdrop::read($body),
+            Kind::Fresh => new StartFresh,
             Kind::Answer => Answer::read($body),
             Kind::Withdraw => new Withdraw(self::target($body)),
             Kind::Reinstate => new Reinstate(self::target($body)),

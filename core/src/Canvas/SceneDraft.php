@@ -147,6 +147,13 @@ final class SceneDraft
         $this->step($moving, $order === Order::Forward);
     }
 
+    /** As if nothing had been put on it: the first page is left, blank. */
+    public function empty(): void
+    {
+        $this->pages = ['' => Backdrop::blank()];
+        $this->placed = $this->parts = $this->partOf = $this->answers = [];
+    }
+
     public function addPage(string $id): void
     {
         $first = $this->pages[''];

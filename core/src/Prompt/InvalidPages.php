@@ -14,6 +14,11 @@ final class InvalidPages extends DomainException
         return new self("“{$part}” is no page and no range such as 2-5.");
     }
 
+    public static function empty(): self
+    {
+        return new self('There is nothing on it to hand out.');
+    }
+
     public static function none(): self
     {
         return new self('Choose at least one page.');

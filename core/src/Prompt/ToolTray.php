@@ -9,7 +9,7 @@ use Crag\Canvas\Fields;
 use Crag\Canvas\Operation;
 use Crag\Canvas\UnreadableOperation;
 
-/** The tools that students have for a session or a prompt. Pictures can be taken out of any of the trays. */
+/** The tools that students have for a session or a prompt. Pictures and further pages can be taken out of any of the trays. */
 final readonly class ToolTray
 {
     /** @param  list<Tool>  $tools in the order of {@see Tool} */
@@ -18,13 +18,13 @@ final readonly class ToolTray
     }
 
     /** @param  list<Tool>  $chosen for a custom tray alone */
-    public static function of(TrayKind $kind, array $chosen = [], bool $pictures = true): self
+    public static function of(TrayKind $kind, array $chosen = [], bool $pictures = true, bool $pages = true): self
     {
         $tools = $kind === TrayKind::Custom ? $chosen : $kind->tools();
 
         return new self($kind, array_values(array_filter(
             Tool::cases(),
-            static fn (Tool $tool): bool => in_array($tool, $tools, true) && ($pictures || $tool !== Tool::Picture),
+            static fn (Tool $tool): bool => in_array($tool, $tools, true) && ($pictures || $tool !== Tool::Picture) && ($pages || $tool !== Tool::Pages),
         )));
     }
 
@@ -37,7 +37,7 @@ final readonly class ToolTray
             $tools[] = (is_string($name) ? Tool::tryFrom($name) : null) ?? throw UnreadableOperation::badValue('tools', 'names no tool');
         }
 
-        return self::of($kind, $tools, in_array(Tool::Picture, $tools, true));
+        return self::of($kind, $tools, in_array(Tool::Picture, $tools, true), in_array(Tool::Pages, $tools, true));
     }
 
     /** @return array{kind: string, tools: list<string>} */

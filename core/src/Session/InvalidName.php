@@ -17,4 +17,14 @@ final class InvalidName extends InvalidArgumentException
     {
         return new self("A name can be {$longest} characters long.");
     }
+
+    public static function noWords(): self
+    {
+        return new self('Please type a few words.');
+    }
+
+    public static function longWords(int $longest): self
+    {
+        return new self("That is too long: {$longest} characters are the most.");
+    }
 }

@@ -42,6 +42,7 @@ final class MayAppendTest extends TestCase
         yield 'a student handing out' => [
             Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']]), 'Only the teacher',
         ];
+        yield 'a student starting fresh' => [Logs::operation('n', 'fresh'), 'Only the teacher'];
         yield 'a teacher answering' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 3], null), 'Only students'];
         yield 'an answer to nothing' => [Logs::operation('n', 'answer', ['question' => 'q2', 'value' => 3]), 'no longer asked'];
         yield 'an answer that is none' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 9]), 'no answer to this'];

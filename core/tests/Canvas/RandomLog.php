@@ -44,9 +44,16 @@ final class RandomLog
             $dice > 45 && $this->objects !== [] => $this->work($id),
             $dice > 41 => $this->page($id),
             $dice > 40 => Logs::operation($id, 'answer', ['question' => 'q'.mt_rand(1, 3), 'value' => [null, 'a', 4, ['a', 'b'], ''][mt_rand(0, 4)]]),
+            $dice > 39 && mt_rand(1, 4) === 1 => $this->fresh($id),
             $dice > 39 => Logs::operation($id, 'clear', ['what' => mt_rand(0, 1) === 1 ? 'ink' : 'all'] + $this->somePage()),
             default => $this->add($id),
         };
+    }
+
+    /** Later operations may still name what was put away, as ink on its way does. */
+    private function fresh(string $id): Operation
+    {
+        return Logs::operation($id, 'fresh', [], null);
     }
 
     private function add(string $id): Operation

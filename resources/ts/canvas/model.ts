@@ -147,7 +147,7 @@ export type Body = {
 /** What a student answered: typed words, a step of a scale, a choice, or several. */
 export type AnswerValue = string | number | string[];
 
-export type Kind = 'add' | 'change' | 'remove' | 'cut' | 'arrange' | 'clear' | 'page' | 'backdrop' | 'answer' | 'withdraw' | 'reinstate';
+export type Kind = 'add' | 'change' | 'remove' | 'cut' | 'arrange' | 'clear' | 'page' | 'backdrop' | 'answer' | 'fresh' | 'withdraw' | 'reinstate';
 
 export interface Operation {
     id: string;

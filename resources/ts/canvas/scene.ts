@@ -88,6 +88,11 @@ export function apply(scene: Scene, operation: Operation): void {
     } else if (kind === 'answer') {
         const { question, value } = body;
         value === null || value === undefined ? scene.answers.delete(question!) : scene.answers.set(question!, value);
+    } else if (kind === 'fresh') {
+        objects.clear();
+        scene.answers.clear();
+        pages.clear();
+        pages.set('', { kind: 'blank' });
     } else if (kind === 'backdrop' && pages.has(page)) {
         pages.set(page, body.backdrop!);
     }
@@ -239,9 +244,23 @@ const NOT_UNDOABLE = new Set(['backdrop', 'answer', 'withdraw', 'reinstate']);
 
 /** What the author of a layer can undo and redo, as core/src/Canvas/History.php has it. */
 export function history(log: Iterable<Operation>, layer: Operation['layer'] = 'student'): { undo?: string; redo?: string } {
+    const all = [...log];
+    const withdrawn = new Set<string>();
+    for (const { kind, body } of all) {
+        if (kind === 'withdraw') {
+            withdrawn.add(body.target!);
+        } else if (kind === 'reinstate') {
+            withdrawn.delete(body.target!);
+        }
+    }
     let undoable: string[] = [];
     let redoable: string[] = [];
-    for (const operation of log) {
+    for (const operation of all) {
+        // What a fresh start put away is the teacher's to give back.
+        if (operation.kind === 'fresh' && !withdrawn.has(operation.id)) {
+            undoable = [];
+            redoable = [];
+        }
         if (operation.layer !== layer) {
             continue;
         }

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Tests\Session;
+
+use Closure;
+use Crag\Session\Deed;
+use Crag\Session\Door;
+use Crag\Session\Pace;
+use Crag\Session\PromptState;
+use Crag\Session\Refusal;
+use Crag\Session\RefusedDeed;
+use Crag\Session\Role;
+use Crag\Session\Rules;
+use Crag\Session\SeatState;
+use Crag\Session\Situation;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** The table of rules against what it shall say, said another way, in every situation there is. */
+final class RulesTest extends TestCase
+{
+    /** @param  Closure(Situation): bool  $may */
+    #[DataProvider('deeds')]
+    public function test_every_deed_in_every_situation(Deed $deed, string $who, Closure $may): void
+    {
+        $roles = ['students' => [Role::Student], 'teachers' => [Role::Helper, Role::Colleague], 'colleagues' => [Role::Colleague]][$who];
+        $checked = 0;
+        foreach (self::situations() as $now) {
+            foreach (Role::cases() as $role) {
+                $expected = in_array($role, $roles, true) && $may($now);
+                if ((Rules::refusal($deed, $role, $now) === null) !== $expected) {
+                    self::fail("{$role->value} {$deed->value}: ".json_encode($now));
+                }
+                $checked++;
+            }
+        }
+        self::assertSame(18_432 * 3, $checked);
+    }
+
+    /** @return iterable<string, array{Deed, string, Closure(Situation): bool}> */
+    public static function deeds(): iterable
+    {
+        $in = static fn (Situation $s): bool => $s->isRunning && $s->seat === SeatState::Seated;
+        $draws = static fn (Situation $s): bool => $in($s) && ! $s->isPensDown && $s->prompt === PromptState::Open && ! $s->isSent;
+        $seen = static fn (Situation $s): bool => $s->prompt === PromptState::Open || $s->prompt === PromptState::Closed;
+        $running = static fn (Situation $s): bool => $s->isRunning;
+        $always = static fn (Situation $s): bool => true;
+        $students = [
+            'knock_again' => static fn (Situation $s): bool => $s->isRunning && $s->door !== Door::Shut && in_array($s->seat, [SeatState::TurnedAway, SeatState::SentOut], true),
+            'see_own_work' => static fn (Situation $s): bool => $s->seat === SeatState::Seated && $seen($s),
+            'work' => $draws, 'bring_in' => $draws,
+            'turn_to' => static fn (Situation $s): bool => $in($s) && ! $s->isPensDown && $s->pace === Pace::Own && $seen($s),
+            'see_lead' => static fn (Situation $s): bool => $in($s) && $s->isLeadShown,
+            'send' => static fn (Situation $s): bool => $in($s) && $s->prompt === PromptState::Open && ! $s->isSent,
+            'take_back' => static fn (Situation $s): bool => $in($s) && $s->prompt === PromptState::Open && $s->isSent && ! $s->isRevealed,
+            'put_hand_up' => $in, 'change_device' => $in, 'choose_light' => $in,
+            'write' => static fn (Situation $s): bool => $in($s) && $s->hasMessages,
+            'take_home' => $always,
+        ];
+        $teachers = [
+            'watch' => $always, 'take_record' => $always,
+            'see_work' => static fn (Situation $s): bool => ! $s->isCovered,
+            'check' => static fn (Situation $s): bool => $s->isRunning && ! $s->isCovered,
+            'answer' => $running, 'let_in' => $running, 'rename' => $running, 'hand_out_to_some' => $running, 'keep_open' => $running,
+        ];
+        $colleagues = [
+            'reveal' => static fn (Situation $s): bool => $s->isRunning && $s->isCovered,
+            'forget' => static fn (Situation $s): bool => ! $s->isRunning,
+        ] + array_fill_keys(['hand_out', 'send_out', 'set_door', 'steer', 'set_pens', 'set_timer', 'lead', 'choose_screen', 'change_settings', 'end'], $running);
+        foreach (['students' => $students, 'teachers' => $teachers, 'colleagues' => $colleagues] as $who => $some) {
+            foreach ($some as $name => $may) {
+                yield $name => [Deed::from($name), $who, $may];
+            }
+        }
+    }
+
+    public function test_no_deed_is_left_out_here(): void
+    {
+        $named = array_keys(iterator_to_array(self::deeds()));
+        $all = array_column(Deed::cases(), 'value');
+        sort($named);
+        sort($all);
+        self::assertSame($all, $named);
+    }
+
+    public function test_who_comes_in(): void
+    {
+        self::assertSame(SeatState::Seated, Door::Open->answer(false));
+        self::assertSame(SeatState::Knocking, Door::Open->answer(true));
+        self::assertSame(SeatState::Knocking, Door::Knock->answer(false));
+        $this->expectExceptionObject(RefusedDeed::because(Refusal::DoorShut));
+        Door::Shut->answer(false);
+    }
+
+    #[TestWith([Deed::Work, new Situation(seat: SeatState::Seated, isPensDown: true), Refusal::PensDown])]
+    #[TestWith([Deed::Work, new Situation(seat: SeatState::SentOut, isPensDown: true), Refusal::NotIn])]
+    #[TestWith([Deed::Work, new Situation(isRunning: false, seat: SeatState::Seated), Refusal::Ended])]
+    #[TestWith([Deed::Work, new Situation(seat: SeatState::Seated, prompt: PromptState::Skipped), Refusal::PromptUnseen])]
+    #[TestWith([Deed::KnockAgain, new Situation(seat: SeatState::KeptOut), Refusal::KeptOut])]
+    #[TestWith([Deed::KnockAgain, new Situation(seat: SeatState::Seated), Refusal::IsIn])]
+    public function test_the_first_reason_is_told(Deed $deed, Situation $now, Refusal $why): void
+    {
+        $this->expectExceptionObject(RefusedDeed::because($why));
+        Rules::check($deed, Role::Student, $now);
+    }
+
+    /** @return iterable<Situation> */
+    private static function situations(): iterable
+    {
+        $flags = [false, true];
+        foreach ($flags as $running) {
+            foreach (Door::cases() as $door) {
+                foreach ([null, ...SeatState::cases()] as $seat) {
+                    foreach (Pace::cases() as $pace) {
+                        foreach (PromptState::cases() as $prompt) {
+                            for ($bits = 0; $bits < 64; $bits++) {
+                                yield new Situation($running, $door, $seat, $pace, $prompt, (bool) ($bits & 1), (bool) ($bits & 2), (bool) ($bits & 4), (bool) ($bits & 8), (bool) ($bits & 16), (bool) ($bits & 32));
+                            }
+                        }
+                    }
+                }
+            }
+        }
+    }
+}

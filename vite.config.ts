@@ -8,6 +8,7 @@ export default defineConfig({
                 'resources/scss/app.scss',
                 'resources/ts/pages/plain.ts',
                 'resources/ts/pages/student.ts',
+                'resources/ts/pages/outside.ts',
                 'resources/ts/pages/desk.ts',
                 'resources/ts/pages/plan.ts',
                 'resources/ts/pages/try.ts',

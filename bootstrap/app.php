@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Http\Middleware\SameOrigin;
 use App\Http\Middleware\SecurityHeaders;
+use Crag\Session\Refusal;
+use Crag\Session\RefusedDeed;
 use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -34,5 +36,14 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['name']);
+        // What may not be done now is told with its reason; the page puts itself right by it.
+        $exceptions->dontReport(RefusedDeed::class);
+        $exceptions->render(static function (RefusedDeed $problem, Request $request) {
+            $status = $problem->refusal === Refusal::NotYours ? 403 : 409;
+
+            return $request->expectsJson() || $request->isJson()
+                ? response()->json(['message' => __($problem->getMessage()), 'refusal' => $problem->refusal->value], $status)
+                : response()->view('refused', ['sentence' => __($problem->getMessage())], $status);
+        });
     })
     ->create();

@@ -9,6 +9,8 @@ export interface Watch {
     /** A point was made at `at` and went out as the stroke's sample number `index`. */
     sent?(stroke: string, index: number, at: number): void;
     posted?(ms: number, ids: string[]): void;
+    /** The page has shown what the teacher did: milliseconds since 1970. */
+    heard?(what: string, at: number): void;
 }
 
 export const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, Math.max(0, ms)));
@@ -21,6 +23,7 @@ export class SimulatedStudent {
     private session = '';
     private ink = '';
     private canvas = '';
+    private arePensDown = false;
     /** Ended sessions take no more strokes. */
     over = false;
 
@@ -57,6 +60,9 @@ export class SimulatedStudent {
         const began = Date.now();
         let sent = 0;
         let made = 0;
+        while (this.arePensDown && !this.over) {
+            await sleep(200);
+        }
         while (made < samples.length) {
             await sleep(Math.min(BEAT_MS, samples[samples.length - 1][3] - (Date.now() - began) + 1));
             const elapsed = Date.now() - began;
@@ -96,11 +102,7 @@ export class SimulatedStudent {
     async postAll(operations: Operation[]): Promise<void> {
         for (let tries = 0; !this.over; tries++) {
             const began = performance.now();
-            const response = await this.request(`/seat/${this.seat}/operations`, {
-                method: 'POST',
-                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? '') },
-                body: JSON.stringify({ canvas: this.canvas, operations }),
-            }).catch(() => null);
+            const response = await this.request(`/seat/${this.seat}/operations`, this.json({ canvas: this.canvas, operations })).catch(() => null);
             if (response?.ok) {
                 await response.arrayBuffer();
                 this.watch.posted?.(performance.now() - began, operations.map(({ id }) => id));
@@ -143,11 +145,7 @@ export class SimulatedStudent {
             socket.on('error', () => opened());
             socket.on('message', (data) => {
                 const text = String(data);
-                if (text.includes('"type":"prompt"')) {
-                    void this.takeCanvas().catch(() => undefined);
-                } else if (text.includes('"type":"ended"')) {
-                    this.leave();
-                }
+                this.hear(text);
             });
             socket.on('close', () => {
                 if (!this.over) {
@@ -155,6 +153,32 @@ export class SimulatedStudent {
                 }
             });
         });
+    }
+
+    /** What a page does about what it hears. */
+    private hear(text: string): void {
+        const { event } = JSON.parse(text) as { event?: { type: string; body: Record<string, never> } };
+        const at = Date.now();
+        if (event?.type === 'prompt') {
+            void this.takeCanvas().then(() => this.watch.heard?.('gather', Date.now())).catch(() => undefined);
+        } else if (event?.type === 'room') {
+            const { pens } = event.body.room as { pens: unknown };
+            this.arePensDown = pens !== null;
+            this.watch.heard?.(this.arePensDown ? 'pens_down' : 'pens_up', at);
+        } else if (event?.type === 'handout') {
+            this.watch.heard?.('hand_out', at);
+            void this.request(`/seat/${this.seat}/got`, this.json({ canvas: this.canvas, handout: event.body.handout })).catch(() => undefined);
+        } else if (event?.type === 'ended') {
+            this.leave();
+        }
+    }
+
+    private json(body: unknown): RequestInit {
+        return {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? '') },
+            body: JSON.stringify(body),
+        };
     }
 
     private async request(path: string, init: RequestInit = {}): Promise<Response> {

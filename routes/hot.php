@@ -9,7 +9,11 @@ declare(strict_types=1);
 use App\Canvas\CanvasFile;
 use App\Http\Controllers\BringInController;
 use App\Http\Controllers\Desk\CanvasController;
+use App\Http\Controllers\Desk\HandOutController;
 use App\Http\Controllers\Desk\LeadController;
+use App\Http\Controllers\Desk\PromptsController;
+use App\Http\Controllers\Desk\RoomController;
+use App\Http\Controllers\Desk\SeatsController;
 use App\Http\Controllers\Desk\WatchController;
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\PictureController;
@@ -19,12 +23,14 @@ use App\Http\Controllers\Plans\PlanController;
 use App\Http\Controllers\Plans\TakeInController;
 use App\Http\Controllers\Screen\ClassScreenController;
 use App\Http\Controllers\Student\OperationsController;
+use App\Http\Controllers\Student\RoomController as StudentRoom;
 use App\Http\Controllers\Student\SeatController;
 use App\Http\Middleware\HoldsDesk;
 use App\Http\Middleware\HoldsPlan;
 use App\Http\Middleware\HoldsSeat;
+use App\Http\Middleware\May;
 use App\Http\Middleware\SeesScreen;
-use App\Http\Middleware\WhileRunning;
+use Crag\Session\Deed;
 use Illuminate\Support\Facades\Route;
 
 // Whether the application answers.
@@ -32,6 +38,7 @@ Route::get('/up', static fn () => response('up')->header('Content-Type', 'text/p
 
 Route::get('/backdrop.svg', [PictureController::class, 'backdrop'])->name('backdrop');
 Route::get('/asset/{asset}', [PictureController::class, 'asset'])->name('asset');
+Route::get('/asset-light/{asset}', [PictureController::class, 'light'])->name('asset.light');
 Route::get('/live/may-open', LiveController::class);
 
 Route::prefix('/plan/{plan}')->middleware(HoldsPlan::class)->group(function (): void {
@@ -55,27 +62,58 @@ Route::prefix('/plan/{plan}')->middleware(HoldsPlan::class)->group(function (): 
 });
 
 Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (): void {
-    Route::get('/prompt/{prompt}/canvases', [WatchController::class, 'canvases'])->name('desk.canvases');
-    Route::get('/prompt/{prompt}/states', [WatchController::class, 'states'])->name('desk.states');
-    Route::get('/catch-up', [WatchController::class, 'catchUp'])->name('desk.catch-up');
-    Route::get('/prompt/{prompt}/lead', [LeadController::class, 'canvas'])->name('desk.lead');
-    Route::post('/operations', [LeadController::class, 'operations'])->name('desk.operations');
-    Route::get('/canvas/{canvas}/log', [LeadController::class, 'log'])->name('desk.log');
-    Route::get('/canvas/{canvas}/answers', [CanvasController::class, 'answers'])->name('desk.answers');
-    Route::get('/canvas/{canvas}/replay', [CanvasController::class, 'replay'])->name('desk.replay');
-    Route::get('/work/{canvas}.{format}', [CanvasController::class, 'file'])->whereIn('format', array_keys(CanvasFile::MIME))->name('desk.file');
-    Route::middleware(WhileRunning::class)->group(function (): void {
-        Route::post('/prompt/{prompt}/pieces', [LeadController::class, 'pieces'])->name('desk.pieces');
-        Route::post('/bring-in', [BringInController::class, 'teacher'])->name('desk.bring-in');
-    });
+    Route::get('/prompt/{prompt}/canvases', [WatchController::class, 'canvases'])->middleware(May::route(Deed::Watch))->name('desk.canvases');
+    Route::get('/prompt/{prompt}/states', [WatchController::class, 'states'])->middleware(May::route(Deed::Watch))->name('desk.states');
+    Route::get('/catch-up', [WatchController::class, 'catchUp'])->middleware(May::route(Deed::Watch))->name('desk.catch-up');
+    Route::get('/prompt/{prompt}/lead', [LeadController::class, 'canvas'])->middleware(May::route(Deed::Watch))->name('desk.lead');
+    Route::post('/operations', [LeadController::class, 'operations'])->middleware(May::route(Deed::Lead))->name('desk.operations');
+    Route::post('/prompt/{prompt}/lead/show', [LeadController::class, 'show'])->middleware(May::route(Deed::Lead))->name('desk.lead.show');
+    Route::post('/prompt/{prompt}/lead/ink', [LeadController::class, 'ink'])->middleware(May::route(Deed::Lead))->name('desk.lead.ink');
+    Route::get('/canvas/{canvas}/log', [LeadController::class, 'log'])->middleware(May::route(Deed::SeeWork))->name('desk.log');
+    Route::get('/canvas/{canvas}/answers', [CanvasController::class, 'answers'])->middleware(May::route(Deed::SeeWork))->name('desk.answers');
+    Route::get('/canvas/{canvas}/replay', [CanvasController::class, 'replay'])->middleware(May::route(Deed::SeeWork))->name('desk.replay');
+    Route::post('/bring-in', [BringInController::class, 'teacher'])->middleware(May::route(Deed::Lead))->name('desk.bring-in');
+    Route::post('/pens', [RoomController::class, 'pens'])->middleware(May::route(Deed::SetPens))->name('desk.pens');
+    Route::post('/timer', [RoomController::class, 'timer'])->middleware(May::route(Deed::SetTimer))->name('desk.timer');
+    Route::post('/door', [RoomController::class, 'door'])->middleware(May::route(Deed::SetDoor))->name('desk.door');
+    Route::post('/pace', [RoomController::class, 'pace'])->middleware(May::route(Deed::Steer))->name('desk.pace');
+    Route::post('/settings', [RoomController::class, 'settings'])->middleware(May::route(Deed::ChangeSettings))->name('desk.settings');
+    Route::post('/keep-open', [RoomController::class, 'keepOpen'])->middleware(May::route(Deed::KeepOpen))->name('desk.keep-open');
+    Route::get('/student/{student}', [SeatsController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.student');
+    Route::post('/let-in', [SeatsController::class, 'letIn'])->middleware(May::route(Deed::LetIn))->name('desk.let-in');
+    Route::post('/turn-away', [SeatsController::class, 'turnAway'])->middleware(May::route(Deed::LetIn))->name('desk.turn-away');
+    Route::post('/send-out', [SeatsController::class, 'sendOut'])->middleware(May::route(Deed::SendOut))->name('desk.send-out');
+    Route::post('/rename', [SeatsController::class, 'rename'])->middleware(May::route(Deed::Rename))->name('desk.rename');
+    Route::post('/hand', [SeatsController::class, 'hand'])->middleware(May::route(Deed::Answer))->name('desk.hand');
+    Route::post('/message/{message}/remove', [SeatsController::class, 'removeMessage'])->middleware(May::route(Deed::Answer))->name('desk.message.remove');
+    Route::post('/prompts', [PromptsController::class, 'add'])->middleware(May::route(Deed::Steer))->name('desk.prompts');
+    Route::post('/prompt/{prompt}/gather', [PromptsController::class, 'gather'])->middleware(May::route(Deed::Steer))->name('desk.gather');
+    Route::post('/prompt/{prompt}/state', [PromptsController::class, 'set'])->middleware(May::route(Deed::Steer))->name('desk.prompt.state');
+    Route::post('/prompt/{prompt}/move', [PromptsController::class, 'move'])->middleware(May::route(Deed::Steer))->name('desk.prompt.move');
+    Route::post('/prompt/{prompt}/reveal', [PromptsController::class, 'reveal'])->middleware(May::route(Deed::Reveal))->name('desk.reveal');
+    Route::post('/prompt/{prompt}/hand-out', [HandOutController::class, 'give'])->middleware(May::route(Deed::HandOutToSome))->name('desk.give');
+    Route::post('/handout/{handout}/undo', [HandOutController::class, 'undo'])->middleware(May::route(Deed::HandOutToSome))->name('desk.handout.undo');
+    Route::post('/handout/{handout}/again', [HandOutController::class, 'again'])->middleware(May::route(Deed::HandOutToSome))->name('desk.handout.again');
+    Route::get('/work/{canvas}.{format}', [CanvasController::class, 'file'])->middleware(May::route(Deed::SeeWork))->whereIn('format', array_keys(CanvasFile::MIME))->name('desk.file');
 });
 
 Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): void {
-    Route::get('/canvas', [SeatController::class, 'canvas'])->name('seat.canvas');
-    Route::get('/canvas/{canvas}/log', [SeatController::class, 'log'])->name('seat.log');
-    Route::post('/bring-in', [BringInController::class, 'student'])->name('seat.bring-in');
-    Route::get('/catch-up', [SeatController::class, 'catchUp'])->name('seat.catch-up');
-    Route::post('/operations', OperationsController::class)->name('seat.operations');
+    Route::get('/canvas', [SeatController::class, 'canvas'])->middleware(May::route(Deed::SeeOwnWork))->name('seat.canvas');
+    Route::get('/canvas/{canvas}/log', [SeatController::class, 'log'])->middleware(May::route(Deed::SeeOwnWork))->name('seat.log');
+    Route::post('/bring-in', [BringInController::class, 'student'])->middleware(May::route(Deed::BringIn))->name('seat.bring-in');
+    Route::get('/catch-up', [SeatController::class, 'catchUp'])->middleware(May::route(Deed::Hear))->name('seat.catch-up');
+    Route::get('/lead', [StudentRoom::class, 'lead'])->middleware(May::route(Deed::SeeLead))->name('seat.lead');
+    Route::post('/hand', [StudentRoom::class, 'hand'])->middleware(May::route(Deed::PutHandUp))->name('seat.hand');
+    Route::post('/write', [StudentRoom::class, 'write'])->middleware(May::route(Deed::Write))->name('seat.write');
+    Route::post('/send', [StudentRoom::class, 'send'])->middleware(May::route(Deed::Send))->name('seat.send');
+    Route::post('/take-back', [StudentRoom::class, 'takeBack'])->middleware(May::route(Deed::TakeBack))->name('seat.take-back');
+    Route::post('/turn-to', [StudentRoom::class, 'turnTo'])->middleware(May::route(Deed::TurnTo))->name('seat.turn-to');
+    Route::post('/code', [StudentRoom::class, 'code'])->middleware(May::route(Deed::ChangeDevice))->name('seat.code');
+    Route::post('/light', [StudentRoom::class, 'light'])->middleware(May::route(Deed::ChooseLight))->name('seat.light');
+    Route::post('/knock', [StudentRoom::class, 'knock'])->middleware(May::route(Deed::KnockAgain))->name('seat.knock');
+    Route::post('/got', [StudentRoom::class, 'got'])->middleware(May::route(Deed::Hear))->name('seat.got');
+    // Each operation is asked about by its own time: Crag\Session\MayDraw.
+    Route::post('/operations', OperationsController::class)->middleware(May::route(Deed::Hear))->name('seat.operations');
 });
 
 Route::get('/screen/{session}/catch-up', [ClassScreenController::class, 'catchUp'])

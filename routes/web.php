@@ -25,14 +25,17 @@ use App\Http\Middleware\HoldsDesk;
 use App\Http\Middleware\HoldsPlan;
 use App\Http\Middleware\HoldsSeat;
 use App\Http\Middleware\IsTeacher;
+use App\Http\Middleware\May;
 use App\Http\Middleware\SeesScreen;
-use App\Http\Middleware\WhileRunning;
+use Crag\Session\Deed;
 use Illuminate\Support\Facades\Route;
 
 // Anybody.
 Route::get('/', HomeController::class)->name('home');
 Route::post('/start', [StartController::class, 'start'])->middleware('throttle:30,1,start')->name('start');
 Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:60,1,return')->name('return');
+Route::get('/beside/{session}/{key}', [StartController::class, 'invited'])->middleware('throttle:60,1,return')->name('beside');
+Route::post('/beside/{session}/{key}', [StartController::class, 'accept'])->middleware('throttle:60,1,return')->name('beside.accept');
 Route::get('/join/{code?}', [JoinController::class, 'show'])->name('join');
 Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:300,1,join')->name('join.in');
 
@@ -80,35 +83,30 @@ Route::prefix('/plan/{plan}')->middleware(HoldsPlan::class)->group(function (): 
     Route::get('/take-out/questions.zip', [TakeOutController::class, 'qti'])->name('plan.qti');
 });
 
-// The teachers of a session.
+// The teachers of a session. Each route names its deed, and the core's table says who may do it when.
 Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (): void {
-    Route::get('/', [DeskController::class, 'show'])->name('desk');
-    Route::get('/bands', [DeskController::class, 'refresh'])->name('desk.bands');
-    Route::get('/ended', [EndController::class, 'show'])->name('desk.ended');
-    Route::get('/record', [EndController::class, 'progress'])->name('desk.record');
-    Route::post('/record', [EndController::class, 'make'])->name('desk.record.make');
-    Route::get('/record.pdf', [EndController::class, 'pdf'])->name('desk.pdf');
-    Route::get('/checks.csv', [EndController::class, 'checks'])->name('desk.csv');
-    Route::delete('/', [EndController::class, 'forget'])->name('desk.forget');
-
-    Route::middleware(WhileRunning::class)->group(function (): void {
-        Route::post('/names', [DeskController::class, 'names'])->name('desk.names');
-        Route::post('/hand-out', [HandOutController::class, 'store'])->name('desk.hand-out');
-        Route::post('/prompt/{prompt}/go', [HandOutController::class, 'goTo'])->name('desk.go');
-        Route::post('/tray', TrayController::class)->name('desk.tray');
-        Route::post('/checks', CheckController::class)->name('desk.check');
-        Route::post('/screen', [ScreenController::class, 'view'])->name('desk.screen');
-        Route::post('/showcase', [ScreenController::class, 'showcase'])->name('desk.showcase');
-        Route::post('/showcase/named', [ScreenController::class, 'named'])->name('desk.showcase.named');
-        Route::post('/end', [EndController::class, 'end'])->name('desk.end');
-    });
+    Route::get('/', [DeskController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk');
+    Route::get('/bands', [DeskController::class, 'refresh'])->middleware(May::route(Deed::Watch))->name('desk.bands');
+    Route::get('/ended', [EndController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.ended');
+    Route::get('/record', [EndController::class, 'progress'])->middleware(May::route(Deed::TakeRecord))->name('desk.record');
+    Route::post('/record', [EndController::class, 'make'])->middleware(May::route(Deed::TakeRecord))->name('desk.record.make');
+    Route::get('/record.pdf', [EndController::class, 'pdf'])->middleware(May::route(Deed::TakeRecord))->name('desk.pdf');
+    Route::get('/checks.csv', [EndController::class, 'checks'])->middleware(May::route(Deed::TakeRecord))->name('desk.csv');
+    Route::delete('/', [EndController::class, 'forget'])->middleware(May::route(Deed::Forget))->name('desk.forget');
+    Route::post('/hand-out', [HandOutController::class, 'store'])->middleware(May::route(Deed::HandOut))->name('desk.hand-out');
+    Route::post('/picture', [HandOutController::class, 'picture'])->middleware(May::route(Deed::HandOutToSome))->name('desk.picture');
+    Route::post('/tray', TrayController::class)->middleware(May::route(Deed::ChangeSettings))->name('desk.tray');
+    Route::post('/checks', CheckController::class)->middleware(May::route(Deed::Check))->name('desk.check');
+    Route::post('/screen', [ScreenController::class, 'view'])->middleware(May::route(Deed::ChooseScreen))->name('desk.screen');
+    Route::post('/showcase', [ScreenController::class, 'showcase'])->middleware([May::route(Deed::ChooseScreen), May::route(Deed::SeeWork)])->name('desk.showcase');
+    Route::post('/end', [EndController::class, 'end'])->middleware(May::route(Deed::End))->name('desk.end');
 });
 
 // The student of a seat.
 Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): void {
-    Route::get('/', [SeatController::class, 'show'])->name('seat');
-    Route::get('/work.pdf', [WorkController::class, 'pdf'])->name('seat.pdf');
-    Route::get('/work/{canvas}.{format}', [WorkController::class, 'file'])->whereIn('format', array_keys(CanvasFile::MIME))->name('seat.file');
+    Route::get('/', [SeatController::class, 'show'])->middleware(May::route(Deed::Hear))->name('seat');
+    Route::get('/work.pdf', [WorkController::class, 'pdf'])->middleware(May::route(Deed::TakeHome))->name('seat.pdf');
+    Route::get('/work/{canvas}.{format}', [WorkController::class, 'file'])->middleware(May::route(Deed::TakeHome))->whereIn('format', array_keys(CanvasFile::MIME))->name('seat.file');
 });
 
 // The class screen.

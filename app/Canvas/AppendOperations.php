@@ -13,6 +13,7 @@ use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Seat;
 use Crag\Canvas\Author;
+use Crag\Canvas\Kind;
 use Crag\Canvas\Known;
 use Crag\Canvas\MayAppend;
 use Crag\Canvas\ObjectId;
@@ -21,11 +22,13 @@ use Crag\Canvas\RefusedOperation;
 use Crag\Canvas\Scene;
 use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Question\Question;
+use Crag\Session\LeadSeen;
 use Illuminate\Support\Facades\DB;
 
 /**
  * The one way onto a canvas's log: read, check, append, announce. A bad operation is refused with its reason and the
- * good ones beside it are kept; one that is there already is answered as accepted, so that sending again is harmless.
+ * good ones beside it are kept; one that is there already is answered as accepted, so that sending again is harmless. What
+ * was drawn while drawing was stopped is held: the page keeps it, and sends it again when drawing goes on.
  */
 final readonly class AppendOperations
 {
@@ -35,23 +38,25 @@ final readonly class AppendOperations
 
     /**
      * @param  list<mixed>  $batch  operations in their JSON form, decoded
-     * @return array{accepted: list<array{id: string, n: int}>, refused: list<array{id: mixed, reason: string}>}
+     * @return array{accepted: list<array{id: string, n: int}>, refused: list<array{id: mixed, reason: string}>, held: list<array{id: string, why: string, reason: string}>}
      */
     public function __invoke(Canvas $canvas, Author $author, array $batch): array
     {
         [$operations, $refused] = $this->read($batch, $author);
-        $added = [];
-        $accepted = DB::transaction(function () use ($canvas, $operations, &$added, &$refused): array {
-            [$accepted, $added, $bad] = $this->append($canvas, $operations);
+        $added = $held = [];
+        $counts = null;
+        $accepted = DB::transaction(function () use ($canvas, $operations, &$added, &$refused, &$held, &$counts): array {
+            $counts = Counts::of($canvas);
+            [$accepted, $added, $bad, $held] = $this->append($canvas, $operations, $counts);
             $refused = [...$refused, ...$bad];
 
             return $accepted;
         });
         if ($added !== []) {
-            DB::afterCommit(fn () => $this->announce($canvas, $added));
+            DB::afterCommit(fn () => $this->announce($canvas, $added, $counts));
         }
 
-        return ['accepted' => $accepted, 'refused' => $refused];
+        return ['accepted' => $accepted, 'refused' => $refused, 'held' => $held];
     }
 
     /**
@@ -74,18 +79,23 @@ final readonly class AppendOperations
 
     /**
      * @param  list<Operation>  $operations
-     * @return array{list<array{id: string, n: int}>, list<LoggedOperation>, list<array{id: string, reason: string}>}
+     * @return array{list<array{id: string, n: int}>, list<LoggedOperation>, list<array{id: string, reason: string}>, list<array{id: string, why: string, reason: string}>}
      */
-    private function append(Canvas $canvas, array $operations): array
+    private function append(Canvas $canvas, array $operations, Counts $counts): array
     {
         $now = Clock::ms();
-        $counts = Counts::of($canvas);
         [$known, $places] = $this->known($canvas, $operations);
-        $accepted = $added = $refused = [];
+        $accepted = $added = $refused = $held = [];
         foreach ($operations as $operation) {
             $id = $operation->id->value;
             if (isset($places[$id])) {
                 $accepted[] = ['id' => $id, 'n' => $places[$id]];
+
+                continue;
+            }
+            $why = $operation->author->seat === null ? null : $counts->mayDraw->holdsBack($operation->madeAtMs, $now);
+            if ($why !== null) {
+                $held[] = ['id' => $id, 'why' => $why->value, 'reason' => __($why->sentence())];
 
                 continue;
             }
@@ -104,7 +114,7 @@ final readonly class AppendOperations
         }
         $this->store($canvas, $added, $counts, $now);
 
-        return [$accepted, $added, $refused];
+        return [$accepted, $added, $refused, $held];
     }
 
     /** @param  array<string, Known>  $known */
@@ -192,7 +202,7 @@ final readonly class AppendOperations
     }
 
     /** @param  list<LoggedOperation>  $added */
-    private function announce(Canvas $canvas, array $added): void
+    private function announce(Canvas $canvas, array $added, Counts $counts): void
     {
         if ($canvas->live_session_id === null) {
             return;
@@ -202,8 +212,24 @@ final readonly class AppendOperations
         $message = '{"stream":"operations","operations":['.$operations.']}';
         $this->publisher->publish(Audience::desk($session)->channel, $message);
         if ($canvas->seat_id !== null) {
-            $seat = (new Seat)->forceFill(['id' => $canvas->seat_id]);
-            $this->publisher->publish(Audience::seat($seat)->channel, $message);
+            $this->publisher->publish(Seat::channel($canvas->seat_id, $counts->turn), $message);
+        } else {
+            $this->announceLead($canvas, $added, $counts->lead);
+        }
+    }
+
+    /**
+     * Of the teacher's canvas students hear what they may see: one page, or the ink that lies under theirs.
+     *
+     * @param  list<LoggedOperation>  $added
+     */
+    private function announceLead(Canvas $canvas, array $added, LeadSeen $lead): void
+    {
+        $seen = $lead->inkCanvas === $canvas->id ? $added : array_filter($added, static fn (LoggedOperation $row): bool => $lead->canvas === $canvas->id
+            && (json_decode($row->body, true)['page'] ?? ($row->kind === Kind::Add->value || $row->kind === Kind::Clear->value || $row->kind === Kind::Backdrop->value ? '' : $lead->page)) === $lead->page);
+        if ($seen !== []) {
+            $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $seen));
+            $this->publisher->publish("lead.{$canvas->live_session_id}", '{"stream":"lead","operations":['.$operations.']}');
         }
     }
 }

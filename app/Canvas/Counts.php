@@ -4,34 +4,79 @@ declare(strict_types=1);
 
 namespace App\Canvas;
 
+use App\Live\Clock;
 use App\Models\Canvas;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayInForce;
 use Crag\Prompt\TrayKind;
+use Crag\Session\LeadSeen;
+use Crag\Session\MayDraw;
+use Crag\Session\Pens;
+use Crag\Session\PromptState;
+use Crag\Session\Refusal;
+use Crag\Session\SeatState;
+use Crag\Session\Timer;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
+use stdClass;
 
 /** How much a canvas and its session, if it is in one, hold, and the tray in force, read in one go: another request may have appended just now. */
 final class Counts
 {
-    private function __construct(public int $operations, public int $objects, public ?int $ofSession, public readonly TrayInForce $tray)
-    {
+    private function __construct(
+        public int $operations,
+        public int $objects,
+        public ?int $ofSession,
+        public readonly TrayInForce $tray,
+        public readonly MayDraw $mayDraw,
+        /** How often the seat's channel was begun anew. */
+        public readonly int $turn,
+        public readonly LeadSeen $lead,
+    ) {
     }
 
     public static function of(Canvas $canvas): self
     {
         $row = DB::table('canvases')->leftJoin('live_sessions', 'live_sessions.id', '=', 'canvases.live_session_id')
-            ->join('prompts', 'prompts.id', '=', 'canvases.prompt_id')->where('canvases.id', $canvas->id)
+            ->join('prompts', 'prompts.id', '=', 'canvases.prompt_id')->leftJoin('seats', 'seats.id', '=', 'canvases.seat_id')->where('canvases.id', $canvas->id)
             ->first([
                 'canvases.operation_count as operations', 'canvases.added_count as objects',
                 'live_sessions.operation_count as of_session', DB::raw('coalesce(prompts.tray, live_sessions.tray) as tray'),
+                'canvases.seat_id', 'canvases.sent_at_ms', 'prompts.state as prompt_state', 'prompts.state_at_ms as prompt_at', 'seats.state as seat_state', 'seats.state_at_ms as seat_at',
+                'seats.turn', 'seats.pens as own_pens', 'live_sessions.pens', 'live_sessions.timer', 'live_sessions.lead', 'live_sessions.ended_at',
             ]);
         if ($row === null || ! is_numeric($row->operations) || ! is_numeric($row->objects)) {
             throw new RuntimeException("The canvas {$canvas->id} has gone.");
         }
         $tray = is_string($row->tray) ? TrayInForce::read(json_decode($row->tray, true, flags: JSON_THROW_ON_ERROR)) : TrayInForce::always(ToolTray::of(TrayKind::Standard));
 
-        return new self((int) $row->operations, (int) $row->objects, is_numeric($row->of_session) ? (int) $row->of_session : null, $tray);
+        return new self((int) $row->operations, (int) $row->objects, is_numeric($row->of_session) ? (int) $row->of_session : null, $tray, self::rule($row), is_numeric($row->turn) ? (int) $row->turn : 0, LeadSeen::read(self::json($row->lead) ?? []));
+    }
+
+    /** Whether a student's ink may go there: not while pens are down, the work is sent, the prompt is closed, or the student is out. */
+    private static function rule(stdClass $row): MayDraw
+    {
+        if ($row->seat_id === null || $row->ended_at !== null) {
+            return MayDraw::always();
+        }
+        $timer = self::json($row->timer);
+        $pens = Pens::inForce(Pens::read(self::json($row->pens)), Pens::read(self::json($row->own_pens)), $timer === null ? Pens::up() : Timer::read($timer)->pens(Clock::ms(), ''));
+        $closed = $row->prompt_state !== PromptState::Open->value;
+        $out = $row->seat_state !== SeatState::Seated->value;
+
+        return MayDraw::always()
+            ->stopped(Refusal::NotIn, $out && is_numeric($row->seat_at) ? (int) $row->seat_at : null)
+            ->stopped(Refusal::PensDown, $pens->downSinceMs)
+            ->stopped(Refusal::PromptClosed, $closed && is_numeric($row->prompt_at) ? (int) $row->prompt_at : null)
+            ->stopped(Refusal::Sent, is_numeric($row->sent_at_ms) ? (int) $row->sent_at_ms : null);
+    }
+
+    /** @return array<array-key, mixed>|null */
+    private static function json(mixed $text): ?array
+    {
+        $json = is_string($text) ? json_decode($text, true) : null;
+
+        return is_array($json) ? $json : null;
     }
 
     /** One more operation, which puts so many objects on the canvas. */

@@ -8,7 +8,7 @@ use App\Models\Teacher;
 use App\Plans\MakePlan;
 use App\Plans\PreparedPrompt;
 use App\Sessions\ChangeTray;
-use App\Sessions\HandOut;
+use App\Sessions\GiveWork;
 use App\Sessions\StartSession;
 use Crag\Canvas\Fields;
 use Crag\Classes\ClassList;
@@ -29,7 +29,7 @@ final class SeedDemo extends Command
     private const WORDS = 'A plank 4 m long rests on a pivot 1 m from its left end. A load of 240 N hangs from the left end. '
         .'Draw every force on the plank. What force at the right end keeps it level?';
 
-    public function handle(StartSession $start, HandOut $handOut, ChangeTray $changeTray, MakePlan $plans): int
+    public function handle(StartSession $start, GiveWork $handOut, ChangeTray $changeTray, MakePlan $plans): int
     {
         $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind']);
         $session = $start($teacher, 'Bridges and Beams');

@@ -31,6 +31,14 @@ final class CurrentSeat
         return is_string($token) && hash_equals($seat->token_hash, hash('sha256', $token));
     }
 
+    /** Whether it held the seat until another device took it over: what was drawn there may still arrive. */
+    public static function held(Request $request, Seat $seat): bool
+    {
+        $token = $request->cookie(Seat::cookieFor($seat->live_session_id));
+
+        return is_string($token) && $seat->old_token_hash !== null && hash_equals($seat->old_token_hash, hash('sha256', $token));
+    }
+
     public static function remember(Seat $seat, string $token): void
     {
         Cookie::queue(Cookie::make(Seat::cookieFor($seat->live_session_id), $token, self::MINUTES));

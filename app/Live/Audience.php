@@ -32,6 +32,6 @@ final readonly class Audience
 
     public static function seat(Seat $seat): self
     {
-        return new self("seat:{$seat->id}", "seat.{$seat->id}");
+        return new self("seat:{$seat->id}", Seat::channel($seat->id, $seat->turn));
     }
 }

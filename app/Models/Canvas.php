@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $operation_count
  * @property int $added_count
  * @property ?int $last_stroke_ms
+ * @property ?int $sent_at_ms  when the student sent it to the teacher
  * @property ?Seat $seat
  * @property Prompt $prompt
  * @property ?Check $check
@@ -34,7 +35,7 @@ final class Canvas extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['operation_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null];
+    protected $attributes = ['operation_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null, 'sent_at_ms' => null];
 
     /** Who draws on it. */
     public function author(): Author

@@ -7,8 +7,14 @@ namespace App\Models;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayInForce;
 use Crag\Prompt\TrayKind;
+use Crag\Session\Door;
 use Crag\Session\JoinCode;
+use Crag\Session\LeadSeen;
+use Crag\Session\Pace;
 use Crag\Session\ScreenView;
+use Crag\Session\SeatState;
+use Crag\Session\SessionSettings;
+use Crag\Session\Timer;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -26,7 +32,14 @@ use Illuminate\Support\Carbon;
  * @property ?string $prompt_id
  * @property ?string $showcase_id
  * @property ScreenView $screen_view
- * @property bool $names_shown
+ * @property Door $door
+ * @property Pace $pace
+ * @property ?array<string, mixed> $pens  null while they are up
+ * @property ?array<string, mixed> $timer
+ * @property array<string, mixed> $settings
+ * @property ?array<string, mixed> $lead  what students have of the lead canvas: {@see LeadSeen}
+ * @property string $helper_key
+ * @property int $warned_at_ms
  * @property ?array<string, mixed> $tray  null until it was changed
  * @property int $operation_count
  * @property ?string $plan_id  what it was started from
@@ -46,13 +59,38 @@ final class LiveSession extends Model implements Holder
     protected $guarded = [];
 
     protected $attributes = [
-        'operation_count' => 0, 'names_shown' => true, 'screen_view' => 'join', 'ended_at' => null, 'tray' => null,
-        'plan_id' => null, 'roster_id' => null, 'is_trial' => false,
+        'operation_count' => 0, 'screen_view' => 'join', 'ended_at' => null, 'tray' => null,
+        'plan_id' => null, 'roster_id' => null, 'is_trial' => false, 'door' => 'open', 'pace' => 'together', 'pens' => null,
+        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0,
     ];
 
     protected function casts(): array
     {
-        return ['ended_at' => 'datetime', 'names_shown' => 'boolean', 'screen_view' => ScreenView::class, 'tray' => 'array', 'is_trial' => 'boolean'];
+        return [
+            'ended_at' => 'datetime', 'screen_view' => ScreenView::class, 'tray' => 'array', 'is_trial' => 'boolean', 'door' => Door::class,
+            'pace' => Pace::class, 'pens' => 'array', 'timer' => 'array', 'settings' => 'array', 'lead' => 'array',
+        ];
+    }
+
+    public function settingsValue(): SessionSettings
+    {
+        return SessionSettings::read($this->settings);
+    }
+
+    public function timerValue(): ?Timer
+    {
+        return $this->timer === null ? null : Timer::read($this->timer);
+    }
+
+    public function leadSeen(): LeadSeen
+    {
+        return LeadSeen::read($this->lead ?? []);
+    }
+
+    /** The end that was, in milliseconds since 1970. */
+    public function endedMs(): ?int
+    {
+        return $this->ended_at === null ? null : (int) $this->ended_at->getTimestampMs();
     }
 
     public function column(): string
@@ -101,13 +139,16 @@ final class LiveSession extends Model implements Holder
     /** @return BelongsToMany<Teacher, $this> */
     public function teachers(): BelongsToMany
     {
-        return $this->belongsToMany(Teacher::class, 'desk_rights');
+        return $this->belongsToMany(Teacher::class, 'desk_rights')->withPivot('role');
     }
 
     /** @return HasMany<Prompt, $this> */
     public function prompts(): HasMany
     {
-        return $this->hasMany(Prompt::class)->orderBy('n');
+        $prompts = $this->hasMany(Prompt::class)->chaperone('session');
+        $prompts->orderBy('n');
+
+        return $prompts;
     }
 
     /** @return BelongsTo<Prompt, $this> what the class works on now */
@@ -125,7 +166,37 @@ final class LiveSession extends Model implements Holder
     /** @return HasMany<Seat, $this> */
     public function seats(): HasMany
     {
-        return $this->hasMany(Seat::class)->orderBy('n');
+        $seats = $this->hasMany(Seat::class)->chaperone('session');
+        $seats->orderBy('n');
+
+        return $seats;
+    }
+
+    /** @return HasMany<Seat, $this> those who are in the room, or were when it ended */
+    public function seated(): HasMany
+    {
+        $seats = $this->seats();
+        $seats->where('state', SeatState::Seated);
+
+        return $seats;
+    }
+
+    /** @return HasMany<Message, $this> oldest first, without those that were removed */
+    public function messages(): HasMany
+    {
+        $messages = $this->hasMany(Message::class)->orderBy('id');
+        $messages->where('is_removed', false);
+
+        return $messages;
+    }
+
+    /** @return HasMany<Handout, $this> the latest first */
+    public function handouts(): HasMany
+    {
+        $handouts = $this->hasMany(Handout::class);
+        $handouts->orderByDesc('id');
+
+        return $handouts;
     }
 
     /** @return HasMany<Canvas, $this> the students' */

@@ -12,6 +12,7 @@ use Crag\Prompt\PromptPages;
 use Crag\Prompt\Question\Question;
 use Crag\Prompt\TrayInForce;
 use Crag\Render\PlainMaths;
+use Crag\Session\PromptState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -29,10 +30,12 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $words
  * @property array<string, string|float|int> $backdrop
  * @property ?array<string, mixed> $tray  null where the session's holds
- * @property list<array<string, mixed>> $pieces  the bodies of the operations that put pieces on its canvases
  * @property ?list<array<string, mixed>> $pages  null for one page with the backdrop alone
  * @property array<string, mixed> $details  questions, points, minutes, look_for, skills
  * @property int $changed_n
+ * @property PromptState $state  in a session
+ * @property int $state_at_ms
+ * @property ?int $revealed_at_ms
  * @property LiveSession $session
  * @property ?Plan $plan
  */
@@ -42,11 +45,11 @@ final class Prompt extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['pieces' => '[]', 'tray' => null, 'pages' => null, 'details' => '{}', 'changed_n' => 0, 'n' => 0];
+    protected $attributes = ['tray' => null, 'pages' => null, 'details' => '{}', 'changed_n' => 0, 'n' => 0, 'state' => 'unseen', 'state_at_ms' => 0, 'revealed_at_ms' => null];
 
     protected function casts(): array
     {
-        return ['backdrop' => 'array', 'tray' => 'array', 'pieces' => 'array', 'pages' => 'array', 'details' => 'array'];
+        return ['backdrop' => 'array', 'tray' => 'array', 'state' => PromptState::class, 'pages' => 'array', 'details' => 'array'];
     }
 
     public function backdropValue(): Backdrop
@@ -97,6 +100,12 @@ final class Prompt extends Model
         return PlainMaths::words($this->wordsForAll());
     }
 
+    /** Whether its work is hidden from the desk until it is revealed. */
+    public function isCovered(): bool
+    {
+        return $this->revealed_at_ms === null && $this->session->settingsValue()->cover;
+    }
+
     /** Whose pictures it shows. */
     public function holder(): Holder
     {
@@ -128,6 +137,15 @@ final class Prompt extends Model
         $canvases->whereNotNull('seat_id');
 
         return $canvases;
+    }
+
+    /** @return HasMany<Handout, $this> what late-comers get too, oldest first */
+    public function handouts(): HasMany
+    {
+        $handouts = $this->hasMany(Handout::class)->orderBy('id');
+        $handouts->where('for_all', true)->whereNull('undone_at_ms');
+
+        return $handouts;
     }
 
     /** @return array<string, mixed> what every page of the session is told */

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Crag\Canvas\Author;
+use Crag\Canvas\Kind;
+use Crag\Session\DeviceKind;
+use Crag\Session\SeatState;
+use Crag\Session\StoneName;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -19,6 +23,21 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $ink_key
  * @property int $polled_at_ms
  * @property ?string $roster_entry_id
+ * @property SeatState $state
+ * @property int $state_at_ms
+ * @property ?string $claims_id  the seat that a knocking student says is theirs
+ * @property string $reason  why the student was turned away or sent out
+ * @property DeviceKind $device
+ * @property int $seen_at_ms
+ * @property ?array<string, mixed> $pens  down for this student alone
+ * @property ?string $prompt_id  where the student is, if not where the class is
+ * @property ?int $hand_at_ms  since when the hand is up
+ * @property bool $light
+ * @property ?string $code
+ * @property ?int $code_at_ms
+ * @property int $turn  how often its channel was begun anew
+ * @property ?string $old_token_hash  of the device before this one
+ * @property ?RosterEntry $entry
  * @property LiveSession $session
  */
 final class Seat extends Model
@@ -27,7 +46,16 @@ final class Seat extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['polled_at_ms' => 0, 'roster_entry_id' => null];
+    protected $attributes = [
+        'polled_at_ms' => 0, 'roster_entry_id' => null, 'state' => 'seated', 'state_at_ms' => 0, 'claims_id' => null, 'reason' => '',
+        'device' => 'laptop', 'seen_at_ms' => 0, 'pens' => null, 'prompt_id' => null, 'hand_at_ms' => null, 'light' => false,
+        'code' => null, 'code_at_ms' => null, 'turn' => 0, 'old_token_hash' => null,
+    ];
+
+    protected function casts(): array
+    {
+        return ['state' => SeatState::class, 'device' => DeviceKind::class, 'pens' => 'array', 'light' => 'boolean'];
+    }
 
     public function author(): Author
     {
@@ -40,16 +68,67 @@ final class Seat extends Model
         return $this->belongsTo(LiveSession::class, 'live_session_id');
     }
 
+    /** @return BelongsTo<RosterEntry, $this> */
+    public function entry(): BelongsTo
+    {
+        return $this->belongsTo(RosterEntry::class, 'roster_entry_id');
+    }
+
+    /** The name of its channel; no id holds a u. */
+    public static function channel(string $id, int $turn): string
+    {
+        return "seat.{$id}".($turn === 0 ? '' : "u{$turn}");
+    }
+
+    /** The prompt that the student has: the class's, or at the own pace the one chosen. */
+    public function presentPromptId(): string
+    {
+        return (string) ($this->prompt_id ?? $this->session->prompt_id);
+    }
+
+    public function presentPrompt(): Prompt
+    {
+        return $this->session->prompts()->findOrFail($this->presentPromptId());
+    }
+
+    public function isIn(): bool
+    {
+        return $this->state === SeatState::Seated;
+    }
+
+    public function stoneName(): string
+    {
+        return StoneName::of($this->n);
+    }
+
+    /** @return HasMany<Message, $this> oldest first, without those that were removed */
+    public function messages(): HasMany
+    {
+        $messages = $this->hasMany(Message::class)->orderBy('id');
+        $messages->where('is_removed', false);
+
+        return $messages;
+    }
+
+    /** @return HasMany<LoggedOperation, $this> what was answered, the latest and those before */
+    public function answers(): HasMany
+    {
+        $answers = $this->hasMany(LoggedOperation::class);
+        $answers->where('kind', Kind::Answer->value);
+
+        return $answers;
+    }
+
     /** @return HasMany<Canvas, $this> */
     public function canvases(): HasMany
     {
         return $this->hasMany(Canvas::class);
     }
 
-    /** @return array{id: string, n: int, name: string, ink: string} what desks are told, and nobody else */
+    /** @return array{id: string, n: int, name: string, stone: string, ink: string} what desks are told, and nobody else */
     public function announcement(): array
     {
-        return ['id' => $this->id, 'n' => $this->n, 'name' => $this->name, 'ink' => $this->ink_key];
+        return ['id' => $this->id, 'n' => $this->n, 'name' => $this->name, 'stone' => $this->stoneName(), 'ink' => $this->ink_key];
     }
 
     /** The name of the cookie that holds a place in this session. */

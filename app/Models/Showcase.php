@@ -16,7 +16,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $canvas_id
  * @property string $page  which of its pages
  * @property int $at_operation
- * @property bool $named
  * @property Canvas $canvas
  */
 final class Showcase extends Model
@@ -24,11 +23,6 @@ final class Showcase extends Model
     use HasUlids;
 
     protected $guarded = [];
-
-    protected function casts(): array
-    {
-        return ['named' => 'boolean'];
-    }
 
     /** @return BelongsTo<Canvas, $this> */
     public function canvas(): BelongsTo

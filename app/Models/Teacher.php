@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Crag\Session\Role;
 use Illuminate\Auth\Passwords\CanResetPassword;
 use Illuminate\Contracts\Auth\CanResetPassword as Resettable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;
 
@@ -61,7 +63,7 @@ final class Teacher extends Model implements Resettable
     /** @return BelongsToMany<LiveSession, $this> */
     public function sessions(): BelongsToMany
     {
-        return $this->belongsToMany(LiveSession::class, 'desk_rights');
+        return $this->belongsToMany(LiveSession::class, 'desk_rights')->withPivot('role');
     }
 
     /** @return BelongsToMany<Plan, $this> the own ones, and those that others share for editing */
@@ -82,9 +84,17 @@ final class Teacher extends Model implements Resettable
         return $this->hasMany(Device::class);
     }
 
+    /** As whom the teacher acts in a session; null for none of theirs. */
+    public function roleIn(LiveSession $session): ?Role
+    {
+        $role = DB::table('desk_rights')->where('live_session_id', $session->id)->where('teacher_id', $this->id)->value('role');
+
+        return is_string($role) ? Role::from($role) : null;
+    }
+
     public function mayRun(LiveSession $session): bool
     {
-        return $this->sessions()->whereKey($session->id)->exists();
+        return $this->roleIn($session) !== null;
     }
 
     public function mayEdit(Plan $plan): bool

@@ -10,6 +10,7 @@ use App\Live\Audience;
 use App\Models\LiveSession;
 use App\Models\Plan;
 use App\Models\Prompt;
+use App\Sessions\RoomState;
 use App\Sessions\StartSession;
 use Illuminate\Support\Facades\DB;
 
@@ -44,7 +45,7 @@ final readonly class FollowPlan
             }
             if ($changed > 0) {
                 $prompt = $session->prompt()->firstOrFail();
-                ($this->announce)($session, Audience::room($session), 'prompt', ['prompt' => ['again' => true] + $prompt->announcement()]);
+                ($this->announce)($session, Audience::room($session), 'prompt', ['prompt' => ['again' => true] + $prompt->announcement(), 'room' => RoomState::shared($session)]);
             }
 
             return $changed;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Canvas\PutOn;
 use App\Canvas\TakeCanvas;
 use App\Models\Canvas;
 use App\Models\Prompt;
@@ -12,13 +13,13 @@ use Crag\Prompt\PromptPages;
 /** What is drawn for a prompt of a plan: it stands on the prompt's lead canvas. */
 final readonly class TakesDrawing
 {
-    public function __construct(private TakeCanvas $takeCanvas)
+    public function __construct(private TakeCanvas $takeCanvas, private PutOn $putOn)
     {
     }
 
     public function begin(Prompt $prompt, PromptPages $pages): void
     {
-        $this->takeCanvas->lay($this->canvas($prompt), $pages, false);
+        $this->putOn->pages($this->canvas($prompt), $pages, false);
     }
 
     public function canvas(Prompt $prompt): Canvas

@@ -5,14 +5,20 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\ImmediateConnector;
+use App\Live\Clock;
 use App\Live\Publisher;
+use App\Sessions\EndIdle;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Vite;
 use Illuminate\Support\Facades\Blade;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** When idle sessions were last looked for. */
+    private static int $looked = 0;
+
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
@@ -24,6 +30,13 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->environment('production'));
+        // The queue's worker looks after what nobody is there to end.
+        Queue::looping(static function (): void {
+            if (Clock::ms() - self::$looked >= EndIdle::EVERY_MS) {
+                self::$looked = Clock::ms();
+                app(EndIdle::class)();
+            }
+        });
         $this->app->make(Vite::class)->useBuildDirectory('build');
         Blade::anonymousComponentPath(resource_path('views/partials'));
     }

@@ -28,15 +28,14 @@ final readonly class Shown
     }
 
     /** Shows a page of a canvas as it is now. */
-    public function canvas(LiveSession $session, Canvas $canvas, bool $named, string $page = ''): void
+    public function canvas(LiveSession $session, Canvas $canvas, string $page = ''): void
     {
-        DB::transaction(function () use ($session, $canvas, $named, $page): void {
+        DB::transaction(function () use ($session, $canvas, $page): void {
             $showcase = Showcase::query()->create([
                 'live_session_id' => $session->id,
                 'canvas_id' => $canvas->id,
                 'page' => $page,
                 'at_operation' => $canvas->operation_count,
-                'named' => $named,
             ]);
             $session->showcase()->associate($showcase);
             $session->screen_view = ScreenView::Showcase;
@@ -45,12 +44,10 @@ final readonly class Shown
         });
     }
 
-    public function named(LiveSession $session, bool $named): void
+    /** The same, after something that it depends on has changed. */
+    public function again(LiveSession $session): void
     {
-        DB::transaction(function () use ($session, $named): void {
-            $session->showcase()->firstOrFail()->update(['named' => $named]);
-            $this->tell($session);
-        });
+        DB::transaction(fn () => $this->tell($session));
     }
 
     private function tell(LiveSession $session): void

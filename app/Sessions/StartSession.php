@@ -15,6 +15,7 @@ use Crag\Prompt\Backdrop;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayInForce;
 use Crag\Session\JoinCode;
+use Crag\Session\PromptState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -49,6 +50,7 @@ final readonly class StartSession
                 $session->prompt_id ??= $prompt->id;
             }
             $session->save();
+            $session->prompt()->update(['state' => PromptState::Open]);
             $session->prompt_id === null && self::firstPrompt($session);
             $isTrial || $plan->update(['used_at' => now()]);
 
@@ -85,6 +87,7 @@ final readonly class StartSession
             'join_code' => self::freeCode(),
             'return_key' => Str::random(40),
             'screen_key' => Str::random(40),
+            'helper_key' => Str::random(40),
         ]);
         $session->teachers()->attach($teacher);
 
@@ -94,7 +97,7 @@ final readonly class StartSession
     private static function firstPrompt(LiveSession $session): void
     {
         $prompt = Prompt::query()->create([
-            'live_session_id' => $session->id, 'n' => 1, 'words' => '', 'backdrop' => Backdrop::blank()->toArray(),
+            'live_session_id' => $session->id, 'n' => 1, 'words' => '', 'backdrop' => Backdrop::blank()->toArray(), 'state' => PromptState::Open,
         ]);
         $session->update(['prompt_id' => $prompt->id]);
     }

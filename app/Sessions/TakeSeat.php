@@ -5,29 +5,36 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Canvas\TakeCanvas;
-use App\Live\Announce;
-use App\Live\Audience;
+use App\Live\Clock;
 use App\Models\LiveSession;
 use App\Models\RosterEntry;
 use App\Models\Seat;
+use Crag\Session\DeviceKind;
 use Crag\Session\PersonName;
+use Crag\Session\SeatState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** Gives a student a place, with a name of its own in the room and a canvas for the present prompt. */
+/** Gives a student a place, with a name of its own in the room; whoever is let in has a canvas for the present prompt. */
 final readonly class TakeSeat
 {
     public const MOST_SEATS = 200;
 
-    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce)
+    public function __construct(private TakeCanvas $takeCanvas, private RoomState $room)
     {
     }
 
     /** @return array{Seat, string} the seat, and the token by which its cookie is known */
-    public function __invoke(LiveSession $session, PersonName $name, ?RosterEntry $entry = null): array
-    {
+    public function __invoke(
+        LiveSession $session,
+        PersonName $name,
+        ?RosterEntry $entry = null,
+        SeatState $state = SeatState::Seated,
+        ?Seat $claims = null,
+        DeviceKind $device = DeviceKind::Laptop,
+    ): array {
         $token = Str::random(40);
-        $seat = DB::transaction(function () use ($session, $name, $token, $entry): Seat {
+        $seat = DB::transaction(function () use ($session, $name, $token, $entry, $state, $claims, $device): Seat {
             $taken = $session->seats()->pluck('name', 'n');
             $seat = Seat::query()->create([
                 'live_session_id' => $session->id,
@@ -36,11 +43,14 @@ final readonly class TakeSeat
                 'name' => $name->apartFrom(array_map(strval(...), $taken->values()->all()))->value,
                 'token_hash' => hash('sha256', $token),
                 'ink_key' => Str::random(16),
+                'state' => $state,
+                'state_at_ms' => Clock::ms(),
+                'claims_id' => $claims?->id,
+                'device' => $device,
             ]);
-            $canvas = ($this->takeCanvas)($seat, $session->prompt()->firstOrFail());
-            ($this->announce)($session, Audience::desk($session), 'seat', [
-                'seat' => $seat->announcement(), 'prompt' => $canvas->prompt_id, 'canvas' => $canvas->id,
-            ]);
+            $seat->setRelation('session', $session);
+            $seat->isIn() && ($this->takeCanvas)($seat, $session->prompt()->firstOrFail());
+            $this->room->tellDesk($seat);
 
             return $seat;
         });

@@ -8,6 +8,7 @@
                     <span>{{ $session->created_at->translatedFormat('j F Y, H:i') }}</span>
                     <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students', $session->seats_count) }}</span>
                     @if ($session->isRunning())
+                        <a class="btn btn-sm btn-go" href="{{ route('desk', $session) }}">{{ __('Resume') }}</a>
                         <span class="badge-code">{{ $session->code()->spaced() }}</span>
                     @else
                         <form action="{{ route('desk.forget', $session) }}" method="post"

@@ -88,8 +88,8 @@ final class BenchTest extends CragTestCase
 
     public function test_pieces_go_to_every_canvas_and_to_late_comers(): void
     {
-        $address = "/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/pieces";
-        $pieces = ['objects' => [['object' => Examples::piece(), 'place' => [100, 200, 0, 10_000]]]];
+        $address = "/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/hand-out";
+        $pieces = ['what' => 'pieces', 'mode' => 'pieces', 'objects' => [['object' => Examples::piece(), 'place' => [100, 200, 0, 10_000]]]];
         $this->asTeacher()->postJson($address, $pieces)->assertOk()->assertJson(['canvases' => 1]);
         [$late] = $this->seat($this->session, 'Late');
         foreach ([$this->seat, $late] as $seat) {
@@ -97,8 +97,8 @@ final class BenchTest extends CragTestCase
             self::assertCount(1, $placed);
             self::assertSame([Layer::Pieces, [100, 200, 0, 10_000]], [$placed[0]->layer, ($placed[0]->place ?? Place::untouched())->toArray()]);
         }
-        $this->postJson($address, ['objects' => [['object' => Examples::stamp()]]])->assertUnprocessable();
-        $this->postJson($address, ['objects' => 'all'])->assertUnprocessable();
+        $this->postJson($address, ['objects' => [['object' => Examples::stamp()]]] + $pieces)->assertUnprocessable();
+        $this->postJson($address, ['objects' => 'all'] + $pieces)->assertUnprocessable();
         self::assertCount(1, $this->canvasOf($late)->scene()->placed);
     }
 

@@ -9,6 +9,7 @@ use App\Models\Roster;
 use App\Models\RosterEntry;
 use App\Plans\MakePlan;
 use App\Sessions\StartSession;
+use Crag\Session\SeatState;
 use Illuminate\Http\UploadedFile;
 use Tests\Support\CragTestCase;
 
@@ -65,15 +66,17 @@ final class ClassesTest extends CragTestCase
         }
     }
 
-    public function test_a_name_that_is_taken_is_not_given_twice(): void
+    public function test_whoever_taps_a_name_that_is_taken_knocks(): void
     {
         $roster = $this->roster();
         $session = $this->sessionOf($roster);
         $ada = $roster->entries()->firstOrFail();
         $this->asNobody()->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])->assertRedirect();
-        $this->asNobody()->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])->assertSessionHasErrors('name');
+        $this->asNobody()->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])->assertRedirect();
         $this->asNobody()->get("/join/{$session->join_code}")->assertSee('is here already');
-        self::assertSame(1, $session->seats()->count());
+        [$first, $second] = $session->seats()->get()->all();
+        self::assertSame([SeatState::Seated, SeatState::Knocking], [$first->state, $second->state]);
+        self::assertSame([$ada->id, null, $first->id], [$first->roster_entry_id, $second->roster_entry_id, $second->claims_id]);
     }
 
     public function test_a_pin_is_asked_for_and_cannot_be_guessed_for_long(): void

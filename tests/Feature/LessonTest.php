@@ -65,7 +65,7 @@ final class LessonTest extends CragTestCase
         self::assertCount(1, $old->scene()->placed);
         $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas")
             ->assertJsonPath('canvas', $new->id)->assertJsonPath('prompt.n', 2);
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/prompt/{$old->prompt_id}/go")->assertNoContent();
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/prompt/{$old->prompt_id}/gather", [])->assertOk();
         $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas")->assertJsonPath('canvas', $old->id);
     }
 
@@ -166,7 +166,9 @@ final class LessonTest extends CragTestCase
         $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$this->stroke()]]);
         self::assertSame($shown, $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}.svg")->getContent());
 
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/showcase/named", ['named' => 1])->assertNoContent();
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/settings", ['shown_names' => 'stone'])->assertOk();
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('Basalt')->assertDontSee('Tamsin');
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/settings", ['shown_names' => 'real'])->assertOk();
         $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('Tamsin');
         $this->asTeacher()->postJson("/desk/{$this->session->id}/screen", ['view' => 'nothing'])->assertNoContent();
         $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertDontSee('Tamsin')->assertDontSee($showcase);
@@ -261,8 +263,8 @@ final class LessonTest extends CragTestCase
 
     public function test_names_on_the_desk_can_be_off(): void
     {
-        $this->asTeacher()->post("/desk/{$this->session->id}/names", ['shown' => 0])->assertOk()->assertSee('Names off');
-        $this->get("/desk/{$this->session->id}")->assertSee('names-hidden');
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/settings", ['desk_names' => 'none'])->assertOk();
+        $this->get("/desk/{$this->session->id}")->assertSee('data-names="none"', false);
     }
 
     /**

@@ -16,7 +16,7 @@ final class OperationsTest extends CragTestCase
         $canvas = $this->canvasOf($seat);
         $stroke = $this->stroke();
         $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$stroke]])
-            ->assertOk()->assertExactJson(['accepted' => [['id' => $stroke['id'], 'n' => 1]], 'refused' => []]);
+            ->assertOk()->assertExactJson(['accepted' => [['id' => $stroke['id'], 'n' => 1]], 'refused' => [], 'held' => []]);
 
         self::assertStringContainsString($stroke['id'], $this->published->on("desk.{$session->id}")[1]);
         self::assertStringContainsString($stroke['id'], $this->published->on("seat.{$seat->id}")[0]);

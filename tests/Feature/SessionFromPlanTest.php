@@ -19,6 +19,7 @@ use Crag\Prompt\Backdrop;
 use Crag\Prompt\PlanPrompt;
 use Crag\Prompt\PromptPage;
 use Crag\Prompt\PromptPages;
+use Crag\Session\NameMode;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Tests\Support\CragTestCase;
@@ -226,7 +227,7 @@ final class SessionFromPlanTest extends CragTestCase
         $this->post("/plan/{$this->plan->id}/start", ['roster' => $roster->id])->assertRedirect();
         $session = LiveSession::query()->latest('id')->firstOrFail();
         self::assertSame('starter', $session->trayInForce()->now->kind->value);
-        self::assertFalse($session->names_shown);
+        self::assertSame(NameMode::None, $session->settingsValue()->deskNames);
         $this->get('/plans')->assertSee('Start with 9B');
     }
 

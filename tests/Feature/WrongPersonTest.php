@@ -6,16 +6,25 @@ namespace Tests\Feature;
 
 use App\Canvas\TakeCanvas;
 use App\Models\Asset;
+use App\Models\Handout;
 use App\Models\HeldFolder;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
+use App\Models\Message;
 use App\Models\Seat;
 use App\Plans\EditPlan;
 use App\Plans\MakePlan;
 use App\Plans\PreparedPrompt;
 use App\Plans\TakesDrawing;
+use App\Sessions\GiveWork;
+use App\Sessions\Hands;
 use App\Sessions\Shown;
 use App\Sessions\StartSession;
+use Crag\Prompt\Backdrop;
+use Crag\Prompt\Handout as HandoutValue;
+use Crag\Prompt\HandoutMode;
+use Crag\Prompt\PromptPage;
+use Crag\Session\Note;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\CragTestCase;
@@ -27,12 +36,20 @@ final class WrongPersonTest extends CragTestCase
 
     private Seat $seat;
 
+    private Message $message;
+
+    private Handout $handout;
+
     protected function setUp(): void
     {
         parent::setUp();
         $this->session = $this->newSession();
         [$this->seat] = $this->seat($this->session, 'Tamsin');
-        app(Shown::class)->canvas($this->session, $this->canvasOf($this->seat), true);
+        app(Shown::class)->canvas($this->session, $this->canvasOf($this->seat));
+        app(Hands::class)->up($this->seat, Note::read('Stuck'));
+        $this->message = $this->session->messages()->firstOrFail();
+        $this->handout = app(GiveWork::class)->give($this->session, $this->session->prompt()->firstOrFail(), HandoutValue::of(HandoutMode::Fresh, [new PromptPage(Backdrop::blank())]), 'Nothing', null);
+        LoggedOperation::query()->delete();
     }
 
     /** @return iterable<array{string}> */
@@ -110,8 +127,8 @@ final class WrongPersonTest extends CragTestCase
                 $tried++;
             }
         }
-        self::assertGreaterThan(25, $tried);
-        self::assertSame(0, LoggedOperation::query()->count());
+        self::assertGreaterThan(60, $tried);
+        self::assertSame(0, LoggedOperation::query()->whereNotNull('seat_id')->count());
         self::assertTrue($this->session->refresh()->isRunning());
     }
 
@@ -192,9 +209,22 @@ final class WrongPersonTest extends CragTestCase
         $this->postJson("/desk/{$theirs->id}/showcase", ['canvas' => $canvas])->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/canvases")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/states")->assertNotFound();
-        $this->postJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/go")->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/gather")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/lead")->assertNotFound();
-        $this->postJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/pieces", ['objects' => []])->assertNotFound();
+        foreach (['hand-out' => ['what' => 'prompt', 'mode' => 'fresh'], 'state' => ['state' => 'closed'], 'move' => ['by' => 1], 'reveal' => [], 'lead/show' => ['page' => ''], 'lead/ink' => ['on' => true]] as $what => $body) {
+            $this->postJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/{$what}", $body)->assertNotFound();
+        }
+        foreach (['let-in' => ['seats' => [$this->seat->id]], 'turn-away' => ['seats' => [$this->seat->id]]] as $what => $body) {
+            $this->postJson("/desk/{$theirs->id}/{$what}", $body)->assertOk();
+        }
+        foreach (['send-out' => [], 'rename' => ['name' => 'x'], 'hand' => [], 'pens' => ['down' => true]] as $what => $body) {
+            $this->postJson("/desk/{$theirs->id}/{$what}", $body + ['seat' => $this->seat->id])->assertNotFound();
+        }
+        $this->getJson("/desk/{$theirs->id}/student/{$this->seat->id}")->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/message/{$this->message->id}/remove")->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/undo")->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/again", ['seat' => $this->seat->id])->assertNotFound();
+        self::assertTrue($this->seat->refresh()->isIn());
         $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/log")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/replay")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/work/{$canvas}.svg")->assertNotFound();
@@ -249,6 +279,7 @@ final class WrongPersonTest extends CragTestCase
     {
         return strtr($uri, [
             '{session}' => $this->session->id, '{seat}' => $this->seat->id, '{prompt}' => (string) $this->session->prompt_id,
+            '{student}' => $this->seat->id, '{message}' => $this->message->id, '{handout}' => $this->handout->id,
             '{canvas}' => $this->canvasOf($this->seat)->id, '{format}' => 'png', '{showcase}' => (string) $this->session->showcase_id,
         ]);
     }

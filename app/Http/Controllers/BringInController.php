@@ -24,7 +24,7 @@ final class BringInController
 
     public function student(Request $request, Seat $seat): JsonResponse
     {
-        $tray = $seat->session->prompt()->firstOrFail()->trayInForce()->now;
+        $tray = $seat->presentPrompt()->trayInForce()->now;
         abort_unless($tray->has(Tool::Picture), 403, __('Your teacher has put pictures away.'));
 
         return $this->bringIn($request, $seat->session, $seat);

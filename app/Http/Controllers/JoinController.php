@@ -7,11 +7,16 @@ namespace App\Http\Controllers;
 use App\Http\CurrentSeat;
 use App\Models\LiveSession;
 use App\Models\RosterEntry;
+use App\Models\Seat;
+use App\Sessions\ComeIn;
 use App\Sessions\TakeSeat;
+use Crag\Session\DeviceKind;
 use Crag\Session\InvalidJoinCode;
 use Crag\Session\InvalidName;
 use Crag\Session\JoinCode;
 use Crag\Session\PersonName;
+use Crag\Session\RefusedDeed;
+use Crag\Session\SeatState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -27,6 +32,9 @@ final class JoinController
     private const WRONG_A_MINUTE = 40;
 
     private const WRONG_PINS = 5;
+
+    /** For one session in a minute. */
+    private const WRONG_SEAT_CODES = 20;
 
     public function show(Request $request, ?string $code = null): View|RedirectResponse
     {
@@ -46,35 +54,39 @@ final class JoinController
             : view('student.join', ['session' => $session, 'code' => $session->join_code, 'problem' => null] + $this->names($request, $session));
     }
 
-    public function join(Request $request, TakeSeat $takeSeat): RedirectResponse
+    public function join(Request $request, ComeIn $comeIn): RedirectResponse
     {
         $session = $this->find($request, $request->string('code')->toString());
         $seat = CurrentSeat::in($request, $session);
         if ($seat !== null) {
             return redirect()->route('seat', $seat);
         }
-        if ($request->filled('entry')) {
-            return $this->joinAsListed($request, $session, $takeSeat);
+        $back = route('join', ['code' => $session->join_code]);
+        if ($session->seats()->count() >= TakeSeat::MOST_SEATS) {
+            throw ValidationException::withMessages(['code' => __('This session is full. Tell your teacher.')])->redirectTo($back);
         }
         try {
-            $name = PersonName::read($request->string('name')->toString());
-        } catch (InvalidName $problem) {
-            throw ValidationException::withMessages(['name' => __($problem->getMessage())])
-                ->redirectTo(route('join', ['code' => $session->join_code]));
+            [$seat, $token] = match (true) {
+                $request->filled('seat_code') => $this->withSeatCode($request, $session, $comeIn, $back),
+                $request->filled('entry') => $this->asListed($request, $session, $comeIn, $back),
+                default => $comeIn($session, PersonName::read($request->string('name')->toString()), null, self::device($request)),
+            };
+        } catch (InvalidName|RefusedDeed $problem) {
+            throw ValidationException::withMessages(['name' => __($problem->getMessage())])->redirectTo($back);
         }
-        if ($session->seats()->count() >= TakeSeat::MOST_SEATS) {
-            throw ValidationException::withMessages(['code' => __('This session is full. Tell your teacher.')]);
-        }
-        [$seat, $token] = $takeSeat($session, $name);
         CurrentSeat::remember($seat, $token);
 
         return redirect()->route('seat', $seat);
     }
 
-    /** A student taps the own name in the class list. One whose place is taken already has it on another device. */
-    private function joinAsListed(Request $request, LiveSession $session, TakeSeat $takeSeat): RedirectResponse
+    /**
+     * A student taps the own name in the class list. Whoever taps one that is taken knocks: the teacher says whether it is
+     * the same student on another device.
+     *
+     * @return array{Seat, string}
+     */
+    private function asListed(Request $request, LiveSession $session, ComeIn $comeIn, string $back): array
     {
-        $back = route('join', ['code' => $session->join_code]);
         $entry = RosterEntry::query()->where('roster_id', $session->roster_id)->findOrFail($request->string('entry')->toString());
         $tries = "pin:{$session->id}:{$entry->id}";
         if (RateLimiter::tooManyAttempts($tries, self::WRONG_PINS)) {
@@ -84,17 +96,41 @@ final class JoinController
             RateLimiter::hit($tries);
             throw ValidationException::withMessages(['pin' => __('That is not the PIN of :name. Your teacher has it.', ['name' => $entry->name])])->redirectTo($back.'?entry='.$entry->id);
         }
-        if ($session->seats()->where('roster_entry_id', $entry->id)->exists()) {
-            throw ValidationException::withMessages(['name' => __(':name is here already, on another device. Tell your teacher if that is not you.', ['name' => $entry->name])])->redirectTo($back);
+        try {
+            return $comeIn($session, PersonName::read($entry->name), $entry, self::device($request));
+        } catch (UniqueConstraintViolationException) {
+            // Somebody tapped it in the same moment; now it is taken.
+            return $comeIn($session, PersonName::read($entry->name), $entry, self::device($request));
+        }
+    }
+
+    /**
+     * The code that the student's other device shows brings the place here.
+     *
+     * @return array{Seat, string}
+     */
+    private function withSeatCode(Request $request, LiveSession $session, ComeIn $comeIn, string $back): array
+    {
+        $tries = "seat-code:{$session->id}";
+        if (RateLimiter::tooManyAttempts($tries, self::WRONG_SEAT_CODES)) {
+            throw ValidationException::withMessages(['seat_code' => __('Too many wrong codes came from here. Wait a minute, then try again.')])->redirectTo($back);
         }
         try {
-            [$seat, $token] = $takeSeat($session, PersonName::read($entry->name), $entry);
-        } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['name' => __(':name is here already, on another device. Tell your teacher if that is not you.', ['name' => $entry->name])])->redirectTo($back);
+            $found = $comeIn->withCode($session, JoinCode::read($request->string('seat_code')->toString())->value, self::device($request));
+        } catch (InvalidJoinCode) {
+            $found = null;
         }
-        CurrentSeat::remember($seat, $token);
+        if ($found === null) {
+            RateLimiter::hit($tries);
+            throw ValidationException::withMessages(['seat_code' => __('No page shows that seat code now. Open "Another device" on the page that you worked on.')])->redirectTo($back);
+        }
 
-        return redirect()->route('seat', $seat);
+        return $found;
+    }
+
+    private static function device(Request $request): DeviceKind
+    {
+        return DeviceKind::of((string) $request->userAgent());
     }
 
     /** @return array{entries: Collection<int, RosterEntry>, taken: list<mixed>, chosen: ?RosterEntry} the class list to choose from, if there is one */
@@ -104,7 +140,7 @@ final class JoinController
 
         return [
             'entries' => $entries,
-            'taken' => $session->seats()->whereNotNull('roster_entry_id')->pluck('roster_entry_id')->values()->all(),
+            'taken' => $session->seats()->whereIn('state', [SeatState::Seated, SeatState::SentOut, SeatState::KeptOut])->whereNotNull('roster_entry_id')->pluck('roster_entry_id')->values()->all(),
             'chosen' => $entries->firstWhere('id', $request->string('entry')->toString()),
         ];
     }

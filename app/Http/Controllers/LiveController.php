@@ -9,6 +9,7 @@ use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
 use App\Models\Seat;
+use Crag\Session\SeatState;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
@@ -22,7 +23,8 @@ final class LiveController
     {
         $path = (string) parse_url((string) $request->header('X-Original-URI'), PHP_URL_PATH);
         $may = match (true) {
-            preg_match('#\A/live/seat/([0-9A-Za-z]+)/([0-9A-Za-z]+)\z#', $path, $ids) === 1 => $this->maySit($request, $ids[1], $ids[2]),
+            preg_match('#\A/live/(seat|light)/([0-9A-Za-z]+)/([0-9A-Za-z]+?)(?:u(\d+))?\z#', $path, $ids) === 1 => $this->maySit($request, $ids[2], $ids[3], (int) ($ids[4] ?? 0)) === SeatState::Seated,
+            preg_match('#\A/live/door/([0-9A-Za-z]+?)(?:u(\d+))?\z#', $path, $ids) === 1 => $this->maySit($request, null, $ids[1], (int) ($ids[2] ?? 0)) !== null,
             preg_match('#\A/live/desk/([0-9A-Za-z]+)\z#', $path, $ids) === 1 => $this->mayRun($request, $ids[1]),
             preg_match('#\A/live/screen/([0-9A-Za-z]+)\z#', $path, $ids) === 1 => $this->mayShow($request, $ids[1]),
             default => false,
@@ -34,11 +36,13 @@ final class LiveController
         return response('', $may && $same ? 204 : 403);
     }
 
-    private function maySit(Request $request, string $sessionId, string $seatId): bool
+    /** The seat's state, where this device holds it and means its present channel. A student who is out hears the door alone. */
+    private function maySit(Request $request, ?string $sessionId, string $seatId, int $turn): ?SeatState
     {
         $seat = Seat::query()->find($seatId);
+        $isOwn = $seat !== null && ($sessionId === null || $seat->live_session_id === $sessionId) && CurrentSeat::holds($request, $seat);
 
-        return $seat !== null && $seat->live_session_id === $sessionId && CurrentSeat::holds($request, $seat);
+        return $isOwn && $seat->turn === $turn ? $seat->state : null;
     }
 
     private function mayRun(Request $request, string $sessionId): bool

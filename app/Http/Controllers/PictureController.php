@@ -11,6 +11,7 @@ use App\Models\Asset;
 use App\Models\LiveSession;
 use App\Models\Plan;
 use App\Models\Seat;
+use App\Pictures\LightPicture;
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
@@ -56,6 +57,15 @@ final class PictureController
         abort_unless($may, 403);
 
         return $this->file($asset);
+    }
+
+    /** The same picture in fewer bytes. */
+    public function light(Request $request, Asset $asset): BinaryFileResponse
+    {
+        $whole = $this->asset($request, $asset);
+        $small = LightPicture::of($asset);
+
+        return $small === null ? $whole : response()->file($small, ['Content-Type' => $asset->mime, 'Cache-Control' => 'private, max-age=86400']);
     }
 
     private function file(Asset $asset): BinaryFileResponse

@@ -10,6 +10,8 @@ use App\Plans\MakePlan;
 use App\Sessions\StartSession;
 use Crag\Session\InvalidName;
 use Crag\Session\PersonName;
+use Crag\Session\Role;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -33,16 +35,45 @@ final class StartController
         return redirect()->route('desk', $session);
     }
 
-    /** The private return link gives this device the desk. */
+    /** The private return link gives this device the desk; the helper's link a place beside it. */
     public function return(Request $request, LiveSession $session, string $key): RedirectResponse
     {
-        abort_unless(hash_equals($session->return_key, $key), 404);
+        $role = $this->role($session, $key);
         $teacher = CurrentTeacher::orNew($request, '');
-        if ($teacher->name === '') {
+        if ($teacher->name === '' && $role === Role::Colleague) {
             $teacher->update(['name' => $session->teacher_name]);
         }
-        $session->teachers()->syncWithoutDetaching([$teacher->id]);
+        if ($teacher->roleIn($session) !== Role::Colleague) {
+            $session->teachers()->syncWithoutDetaching([$teacher->id => ['role' => $role->value]]);
+        }
 
         return redirect()->route('desk', $session);
+    }
+
+    /** Before a second teacher comes in: under which name. */
+    public function invited(Request $request, LiveSession $session, string $key): View
+    {
+        return view('desk.invited', ['session' => $session, 'key' => $key, 'role' => $this->role($session, $key), 'teacher' => CurrentTeacher::of($request)]);
+    }
+
+    public function accept(Request $request, LiveSession $session, string $key): RedirectResponse
+    {
+        $this->role($session, $key);
+        try {
+            CurrentTeacher::orNew($request, PersonName::read($request->string('name')->toString())->value);
+        } catch (InvalidName $problem) {
+            throw ValidationException::withMessages(['name' => __($problem->getMessage())]);
+        }
+
+        return $this->return($request, $session, $key);
+    }
+
+    private function role(LiveSession $session, string $key): Role
+    {
+        return match (true) {
+            hash_equals($session->return_key, $key) => Role::Colleague,
+            $session->helper_key !== '' && hash_equals($session->helper_key, $key) => Role::Helper,
+            default => abort(404),
+        };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\CurrentRole;
 use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
 use Closure;
@@ -17,12 +18,14 @@ final class HoldsDesk
     {
         $session = $request->route('session');
         $teacher = CurrentTeacher::of($request);
+        $role = $session instanceof LiveSession ? $teacher?->roleIn($session) : null;
         abort_unless(
-            $session instanceof LiveSession && $teacher !== null && $teacher->mayRun($session),
+            $teacher !== null && $role !== null,
             403,
             __('This desk belongs to another device. Open it with its private return link.'),
         );
         $request->attributes->set('teacher', $teacher);
+        CurrentRole::set($request, $role);
 
         return $next($request);
     }

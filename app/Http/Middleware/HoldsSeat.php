@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\CurrentRole;
 use App\Http\CurrentSeat;
 use App\Models\Seat;
 use Closure;
+use Crag\Session\Role;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -17,10 +19,11 @@ final class HoldsSeat
     {
         $seat = $request->route('seat');
         abort_unless(
-            $seat instanceof Seat && CurrentSeat::holds($request, $seat),
+            $seat instanceof Seat && (CurrentSeat::holds($request, $seat) || ($request->routeIs('seat.operations') && CurrentSeat::held($request, $seat))),
             403,
             __('This place belongs to another device. Join with the code to get one of your own.'),
         );
+        CurrentRole::set($request, Role::Student);
 
         return $next($request);
     }

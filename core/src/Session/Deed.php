@@ -8,6 +8,7 @@ namespace Crag\Session;
 enum Deed: string
 {
     // Students.
+    case Hear = 'hear';
     case KnockAgain = 'knock_again';
     case SeeOwnWork = 'see_own_work';
     case Work = 'work';

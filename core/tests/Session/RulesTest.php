@@ -58,7 +58,7 @@ final class RulesTest extends TestCase
             'take_back' => static fn (Situation $s): bool => $in($s) && $s->prompt === PromptState::Open && $s->isSent && ! $s->isRevealed,
             'put_hand_up' => $in, 'change_device' => $in, 'choose_light' => $in,
             'write' => static fn (Situation $s): bool => $in($s) && $s->hasMessages,
-            'take_home' => $always,
+            'take_home' => $always, 'hear' => $always,
         ];
         $teachers = [
             'watch' => $always, 'take_record' => $always,

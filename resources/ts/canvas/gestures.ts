@@ -25,11 +25,19 @@ const EVEN = 128;
 const TOGETHER_MS = 250;
 const WHEEL_ZOOM = 0.0016;
 
+/** The hand on the page. */
+export interface Hand {
+    /** Whether something is being drawn. */
+    isDrawing(): boolean;
+    /** What is being drawn is finished as it stands. */
+    rest(): void;
+}
+
 /**
  * Who draws, and who moves the page. One pointer works the tool; two fingers pan and zoom. Once a stylus has been seen,
  * it works the tool and fingers only move the page, so that a resting palm draws nothing.
  */
-export function listenToGestures(surface: HTMLElement, view: View, tool: () => Tool | null): void {
+export function listenToGestures(surface: HTMLElement, view: View, tool: () => Tool | null): Hand {
     const fingers = new Map<number, { x: number; y: number }>();
     let drawing: { id: number; tool: Tool; began: number; last: Point } | null = null;
     let panning: number | null = null;
@@ -165,6 +173,15 @@ export function listenToGestures(surface: HTMLElement, view: View, tool: () => T
     window.addEventListener('blur', () => {
         spaceHeld = false;
     });
+
+    return {
+        isDrawing: () => drawing !== null,
+        rest: () => {
+            const hand = drawing;
+            drawing = null;
+            hand?.tool.up(hand.last);
+        },
+    };
 }
 
 /** A pointer that has gone already cannot be captured, and need not be. */

@@ -8,7 +8,7 @@ export class Paper {
     private readonly lettered = document.createElement('div');
     private shown = '';
 
-    constructor(private readonly assets: string) {
+    constructor(public assets: string) {
         this.root.className = 'page-paper';
         this.picture.alt = '';
         this.picture.className = 'page-backdrop';

@@ -47,7 +47,7 @@ export class View {
     /** `frame` gets the surfaces; its size is that of the window onto the page. */
     constructor(
         readonly frame: HTMLElement,
-        private readonly assets: string,
+        private assets: string,
         stamps: Record<string, string>,
         /** No line is drawn thinner than this, in CSS pixels: small pictures stay readable. */
         private readonly thinnest = 0,
@@ -57,6 +57,28 @@ export class View {
         this.dry = this.surface('page-dry');
         this.wet = this.surface('page-wet');
         frame.replaceChildren(this.paper.root, this.dry.canvas, this.wet.canvas);
+    }
+
+    /** A sheet of its own between the paper and the ink: whoever draws there follows `camera`. */
+    insertUnder(sheet: HTMLElement): void {
+        this.paper.root.after(sheet);
+    }
+
+    /** Sees what another view of the same frame sees. */
+    follow(camera: Camera): void {
+        this.camera = camera;
+        this.isFitted = false;
+        this.drawAll();
+    }
+
+    /** Pictures come from another address from now on. */
+    useAssets(assets: string): void {
+        if (assets !== this.assets) {
+            this.assets = assets;
+            this.paper.assets = assets;
+            this.pictures.clear();
+            this.drawAll();
+        }
     }
 
     /** Fits the surfaces to the frame. A page that was seen whole is seen whole again. */

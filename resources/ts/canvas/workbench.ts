@@ -1,7 +1,7 @@
 import { post } from '../live/http';
 import type { WetSender } from '../live/wet';
 import { regrouped } from './clipboard';
-import { listenToGestures, type Tool } from './gestures';
+import { listenToGestures, type Hand, type Tool } from './gestures';
 import { Incoming } from './incoming';
 import { MathsWindow } from './maths';
 import { TENTHS, newId, type CanvasObject, type Kind, type Operation, type Placed, type Placing } from './model';
@@ -34,6 +34,8 @@ export interface WorkbenchSettings {
     /** The whole log of the canvas, when something older than what is here is to be undone. */
     whole(canvas: string): Promise<Operation[]>;
     say(sentence: string): void;
+    /** Another page is shown. */
+    turned?(): void;
     /** What is to be seen around the page has changed: history, selection, pages. */
     changed(): void;
 }
@@ -56,6 +58,9 @@ export class Workbench {
     private lastTap: [string | null, number] = [null, 0];
     private lastWet = 0;
     private asking: Promise<void> | null = null;
+    private readonly hand: Hand;
+    /** Why nothing can be drawn now; empty when it can. */
+    private lock = '';
 
     constructor(private readonly around: WorkbenchSettings) {
         const { root, stamps } = around;
@@ -79,7 +84,7 @@ export class Workbench {
             this.typing.fit();
             this.selection.place();
         };
-        listenToGestures(this.surface, this.view, () => this.tools[this.settings.tool]);
+        this.hand = listenToGestures(this.surface, this.view, () => (this.mayDraw() ? this.tools[this.settings.tool] : null));
         new ResizeObserver(() => this.view.fit()).observe(this.surface);
         this.view.fit();
         this.incoming = new Incoming(this, around.bringIn);
@@ -99,6 +104,34 @@ export class Workbench {
 
     say(sentence: string): void {
         this.around.say(sentence);
+    }
+
+    get isDrawing(): boolean {
+        return this.hand.isDrawing() || this.typing.isOpen;
+    }
+
+    /** What has been begun is finished as it stands, and counts. */
+    rest(): void {
+        this.hand.rest();
+        this.typing.close();
+        this.finishShape();
+        this.selection.clear();
+    }
+
+    /** Nothing more can be drawn, for a reason; with an empty one it can again. */
+    lockBy(reason: string): void {
+        if (reason !== '' && this.lock === '') {
+            this.rest();
+        }
+        this.lock = reason;
+        this.surface.classList.toggle('is-locked', reason !== '');
+    }
+
+    private mayDraw(): boolean {
+        if (this.lock !== '') {
+            this.say(this.lock);
+        }
+        return this.lock === '';
     }
 
     /** What has been begun with one tool is ended before another is taken up. */
@@ -147,11 +180,18 @@ export class Workbench {
         if (this.view.log.isShort) {
             void this.takeWhole();
         }
+        // A fresh start leaves one page.
+        if (!this.view.log.scene.pages.has(this.view.page)) {
+            this.view.showPage('');
+        }
         this.refresh();
     }
 
     /** Something finished: drawn here at once, kept here until the server has it. */
     make(kind: Kind, body: Operation['body'], id = newId()): void {
+        if (!this.mayDraw()) {
+            return;
+        }
         const page = ['add', 'clear'].includes(kind) && this.view.page !== '' ? { page: this.view.page } : {};
         const operation: Operation = { id, kind, layer: this.layer, at: Date.now() + this.clockAhead, body: { ...body, ...page } };
         this.view.take([operation]);
@@ -264,6 +304,7 @@ export class Workbench {
         this.selection.clear();
         this.view.showPage(page);
         this.refresh();
+        this.around.turned?.();
     }
 
     /** The pages' ids, in order. */
@@ -279,7 +320,7 @@ export class Workbench {
     }
 
     /** What is chosen becomes pieces on every canvas of a prompt. Resolves to how many canvases got them. */
-    async handOutPieces(address: string, alt: string, how: 'move' | 'locked' | 'stack'): Promise<number> {
+    async handOutPieces(address: string, alt: string, how: 'move' | 'locked' | 'stack', page = 0): Promise<number> {
         const objects = this.selection.placings().map(({ object, place }, i, all) => ({
             object: {
                 type: 'piece', alt: all.length > 1 ? `${alt} ${i + 1}` : alt, locked: how === 'locked', stack: how === 'stack',
@@ -287,7 +328,7 @@ export class Workbench {
             },
             ...(place && { place }),
         }));
-        return (await post<{ canvases: number }>(address, { objects })).canvases;
+        return (await post<{ canvases: number }>(address, { what: 'pieces', mode: 'pieces', objects, page })).canvases;
     }
 
     /** Asked for once, however often it is wanted meanwhile. */

@@ -1,42 +1,119 @@
 import type { Backdrop } from '../canvas/model';
+import { post, sendForm } from '../live/http';
 import { element, fill } from '../page';
 
-/** The hand-out form: what stands in it is the present prompt, until the teacher changes something. */
+interface Around {
+    words: Record<string, string>;
+    /** The prompt whose canvases the teacher looks at. */
+    prompt(): string;
+    /** The number of the lead canvas's page that is open, from 1. */
+    leadPage(): number;
+    done(sentence: string, undo?: { address: string; body: unknown }): void;
+}
+
+interface Told {
+    canvases: number;
+    undo: { address: string; body: unknown };
+}
+
+/** The hand-out panel: what, how, to whom; in numbers what will happen; and then what did. */
 export class HandOutForm {
-    private readonly form = element<HTMLFormElement>('#handout form');
+    private readonly form = element<HTMLFormElement>('#handout-form');
     private readonly words = element<HTMLTextAreaElement>('#handout-words');
     private drafted = false;
+    private busy = false;
 
-    constructor(
-        private readonly sentences: { handout: string; handout_next: string },
-        private readonly canvases: () => number,
-    ) {
-        this.form.addEventListener('input', () => {
-            this.drafted = true;
+    constructor(private readonly around: Around) {
+        this.form.addEventListener('input', (event) => {
+            this.drafted ||= (event.target as Element).closest('[data-for="words"]') !== null;
             this.sayEffect();
+        });
+        this.form.addEventListener('submit', (event) => {
+            event.preventDefault();
+            void this.give();
         });
     }
 
     /** A draft that was not handed out yet is still there; otherwise the present prompt is. */
-    show(): void {
+    show(seat?: string): void {
         if (!this.drafted) {
             const { words, backdrop } = element('#now').dataset;
-            this.form.reset();
             this.words.value = words!;
             this.fillBackdrop(JSON.parse(backdrop!) as Backdrop);
             this.choose('place', 'under');
         }
+        if (seat !== undefined || element('#now').dataset.role === 'helper') {
+            this.choose('what', 'prompt');
+            this.choose('to', 'some');
+            for (const box of this.form.querySelectorAll<HTMLInputElement>('[name="seats[]"]')) {
+                box.checked = box.value === seat;
+            }
+        }
         this.say('');
         this.sayEffect();
-        this.words.focus();
-    }
-
-    handedOut(): void {
-        this.drafted = false;
+        this.value('what') === 'words' ? this.words.focus() : element('input[name=what]:checked', this.form).focus();
     }
 
     say(problem: string): void {
         element('#handout-problem').textContent = problem;
+    }
+
+    private async give(): Promise<void> {
+        if (this.busy) {
+            return;
+        }
+        this.busy = true;
+        try {
+            await (this.value('what') === 'words' ? this.giveWords() : this.giveWork());
+        } catch (problem) {
+            this.say((problem as Error).message);
+        } finally {
+            this.busy = false;
+        }
+    }
+
+    private async giveWords(): Promise<void> {
+        const told = await sendForm<Partial<Told> | undefined>(this.form.action, new FormData(this.form));
+        this.drafted = false;
+        this.around.done(told?.canvases === undefined ? '' : fill(this.around.words.handed, { n: told.canvases }), told?.undo);
+    }
+
+    private async giveWork(): Promise<void> {
+        const what = this.value('what');
+        const body: Record<string, unknown> = { what, mode: this.mode, alt: this.value('alt'), seats: this.seats };
+        if (what === 'lead') {
+            const pages: Record<string, string> = { this: String(this.around.leadPage()), all: 'all', some: this.value('pages') };
+            body.pages = pages[this.value('which')];
+        } else if (what === 'picture') {
+            const file = element<HTMLInputElement>('#give-picture').files?.[0];
+            if (file === undefined) {
+                throw new Error(this.around.words.choose_file);
+            }
+            const picture = new FormData();
+            picture.set('picture', file);
+            picture.set('pdf_page', this.value('give_pdf_page'));
+            body.asset = (await sendForm<{ asset: string }>(this.form.dataset.picture!, picture)).asset;
+        }
+        const told = await post<Told>(this.form.dataset.give!.replace('PROMPT', this.around.prompt()), body);
+        this.around.done(fill(this.around.words.handed, { n: told.canvases }), told.undo);
+    }
+
+    private value(name: string): string {
+        return String(new FormData(this.form).get(name) ?? '');
+    }
+
+    private get mode(): string {
+        const mode = this.value('mode');
+        return mode === 'pieces' && this.value('what') !== 'lead' ? 'backdrop' : mode;
+    }
+
+    /** Null for everybody. */
+    private get seats(): string[] | null {
+        const to = this.form.querySelector<HTMLInputElement>('[name=to]:checked');
+        if (to === null || to.value === 'all') {
+            return null;
+        }
+        return to.value === 'group' ? to.dataset.seats!.split(' ') : new FormData(this.form).getAll('seats[]').map(String);
     }
 
     private fillBackdrop({ kind, ...settings }: Backdrop): void {
@@ -53,13 +130,25 @@ export class HandOutForm {
         element<HTMLInputElement>(`input[name=${name}][value=${value}]`, this.form).checked = true;
     }
 
+    /** In numbers what will happen, before it does. */
     private sayEffect(): void {
-        const data = new FormData(this.form);
-        for (const settings of this.form.querySelectorAll<HTMLElement>('[data-settings]')) {
-            settings.hidden = !settings.dataset.settings!.split(' ').includes(String(data.get('backdrop')));
+        const { words } = this.around;
+        const what = this.value('what');
+        for (const part of this.form.querySelectorAll<HTMLElement>('[data-for]')) {
+            part.hidden = !part.dataset.for!.split(' ').includes(what);
         }
-        const next = data.get('place') === 'next';
-        const sentence = next ? this.sentences.handout_next : this.sentences.handout;
-        element('#handout-effect').textContent = fill(sentence, { n: this.canvases() });
+        for (const part of this.form.querySelectorAll<HTMLElement>('[data-for-mode]')) {
+            part.hidden = part.dataset.forMode !== this.mode;
+        }
+        for (const settings of this.form.querySelectorAll<HTMLElement>('[data-settings]')) {
+            settings.hidden = !settings.dataset.settings!.split(' ').includes(this.value('backdrop'));
+        }
+        const all = this.form.querySelectorAll('[name="seats[]"]').length;
+        const { seats } = this;
+        element('.recipient-list', this.form).hidden = this.form.querySelector<HTMLInputElement>('[name=to]:checked')?.value !== 'some';
+        const n = what === 'words' || seats === null ? all : seats.length;
+        const effect = what === 'words' ? (this.value('place') === 'next' ? words.handout_next : words.handout) : words[`give_${this.mode}`];
+        element('#handout-effect').textContent = fill(effect, { n }) + (what !== 'words' && seats === null ? ` ${words.give_late}` : '');
+        element('#handout-do').textContent = what === 'words' || seats === null ? words.give_all : fill(words.give_some, { n });
     }
 }

@@ -10,6 +10,11 @@ interface KeyListener {
     handOut(): void;
     flip(): void;
     names(): void;
+    pens(): void;
+    timer(): void;
+    gather(): void;
+    door(): void;
+    talk(tile: Tile): void;
     keys(): void;
     escape(): void;
 }
@@ -24,7 +29,7 @@ export function listenToKeys(grid: Grid, to: KeyListener): void {
             to.escape();
             return;
         }
-        const field = (event.target as Element).closest('input:not([type=range]), textarea, select');
+        const field = (event.target as Element).closest('input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select, dialog');
         if (field !== null) {
             return;
         }
@@ -48,6 +53,18 @@ export function listenToKeys(grid: Grid, to: KeyListener): void {
             to.flip();
         } else if (event.key.toLowerCase() === 'n') {
             to.names();
+        } else if (event.key.toLowerCase() === 'p') {
+            to.pens();
+        } else if (event.key.toLowerCase() === 't') {
+            event.preventDefault();
+            to.timer();
+        } else if (event.key.toLowerCase() === 'g') {
+            to.gather();
+        } else if (event.key.toLowerCase() === 'd') {
+            to.door();
+        } else if (tile !== undefined && event.key.toLowerCase() === 'w') {
+            event.preventDefault();
+            to.talk(tile);
         } else if (event.key === '?') {
             to.keys();
         }

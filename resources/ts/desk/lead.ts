@@ -1,10 +1,13 @@
 import { mountBench } from '../bench/mount';
+import { mountWindow } from '../bench/window';
 import type { Tray } from '../bench/tray';
 import type { Operation } from '../canvas/model';
 import type { Workbench } from '../canvas/workbench';
 import { get } from '../live/http';
 import { Outbox } from '../live/outbox';
+import { WetSender } from '../live/wet';
 import { element, fill } from '../page';
+import type { Room } from '../student/state';
 
 interface Settings {
     session: string;
@@ -13,6 +16,8 @@ interface Settings {
     stamps: Record<string, string>;
     words: Record<string, string>;
     say(sentence: string): void;
+    run(address: string, body: unknown): Promise<boolean>;
+    send(text: string): boolean;
 }
 
 interface LeadAnswer {
@@ -33,13 +38,57 @@ export class Lead {
     private tray: Tray | null = null;
     private outbox: Outbox | null = null;
     private prompt = '';
+    private seen: Room['lead'] = { shown: null, ink: null, from: 0 };
+    private readonly wet: WetSender;
+    private readonly inkOff: HTMLDialogElement;
 
     constructor(private readonly settings: Settings) {
-        element('[data-cancel]', this.dialog).addEventListener('click', () => this.dialog.close());
+        // What is drawn goes out as it is drawn to those who may see it, and to nobody else.
+        this.wet = new WetSender('lead', (text) => this.isSeen && settings.send(text));
         this.dialog.addEventListener('submit', (event) => {
             event.preventDefault();
             void this.handOut();
         });
+        this.inkOff = mountWindow('#ink-off', (how) => void this.tell('ink', { on: false, stays: how === 'stays' }));
+        element('#lead-ink').addEventListener('click', () => (this.isInkOn ? this.inkOff.showModal() : void this.tell('ink', { on: true })));
+        element('#lead-show').addEventListener('click', () => void this.tell('show', { page: this.isPageShown ? null : this.bench!.view.page }));
+    }
+
+    /** What students have of it, as the room says. */
+    showSeen(seen: Room['lead']): void {
+        this.seen = seen;
+        if (this.bench === null) {
+            return;
+        }
+        const { words } = this.settings;
+        const show = element('#lead-show');
+        show.setAttribute('aria-pressed', String(this.isPageShown));
+        element('span', show).textContent = this.isPageShown ? words.hide_page : words.show_page;
+        element('#lead-ink').setAttribute('aria-pressed', String(this.isInkOn));
+        const [canvas, page] = seen.shown ?? ['', ''];
+        const n = this.bench.pages.indexOf(page) + 1;
+        element('#lead-shown').textContent = seen.shown === null ? words.look_none : canvas === this.bench.canvas ? fill(words.look_here, { n }) : '';
+    }
+
+    /** The number of the page that is open, from 1. */
+    get page(): number {
+        return this.bench === null ? 1 : Math.max(0, this.bench.pages.indexOf(this.bench.view.page)) + 1;
+    }
+
+    private get isPageShown(): boolean {
+        return this.seen.shown?.[0] === this.bench?.canvas && this.seen.shown?.[1] === this.bench?.view.page;
+    }
+
+    private get isInkOn(): boolean {
+        return this.seen.ink !== null && this.seen.ink === this.bench?.canvas;
+    }
+
+    private get isSeen(): boolean {
+        return this.isInkOn || this.isPageShown;
+    }
+
+    private async tell(what: 'show' | 'ink', body: unknown): Promise<void> {
+        await this.settings.run(`${this.settings.address}/prompt/${this.prompt}/lead/${what}`, body);
     }
 
     get isOpen(): boolean {
@@ -104,10 +153,11 @@ export class Lead {
             stamps: this.settings.stamps,
             words: this.settings.words,
             bringIn: `${address}/bring-in`,
-            wet: null,
+            wet: this.wet,
             put: (canvas, operation) => void this.outbox!.put(canvas, operation),
             whole: async (canvas) => (await get<LeadAnswer>(`${address}/canvas/${canvas}/log`)).operations,
             say,
+            turned: () => this.showSeen(this.seen),
         }, () => this.askForPieces());
         this.bench = bench;
         this.tray = tray;
@@ -119,6 +169,7 @@ export class Lead {
         this.prompt = prompt;
         this.bench!.begin(answer, this.outbox!.waitingFor(answer.canvas));
         this.tray!.allow(answer.tray.tools);
+        this.showSeen(this.seen);
         this.root.querySelector<HTMLElement>('.page-frame')!.dataset.ready = answer.canvas;
     }
 
@@ -135,7 +186,7 @@ export class Lead {
         const how = String(form.get('how')) as 'move' | 'locked' | 'stack';
         this.dialog.close();
         try {
-            const n = await this.bench!.handOutPieces(`${this.settings.address}/prompt/${this.prompt}/pieces`, alt, how);
+            const n = await this.bench!.handOutPieces(`${this.settings.address}/prompt/${this.prompt}/hand-out`, alt, how, this.page - 1);
             this.settings.say(fill(this.settings.words.pieces_out, { n }));
         } catch (problem) {
             this.settings.say((problem as Error).message);

@@ -45,6 +45,7 @@ export class CloseUp {
         this.view.showPage(tile.view.page);
         tile.view.wetInk.forEach((stroke, id) => this.view!.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page));
         element('#closeup-name .name-real').textContent = tile.seat.name;
+        element('#closeup-name .name-stone').textContent = tile.seat.stone;
         element('#closeup-name .name-seat').textContent = element('.tile-name .name-seat', tile.root).textContent;
         for (const link of document.querySelectorAll<HTMLAnchorElement>('#closeup [data-format]')) {
             link.href = `${this.settings.address}/work/${tile.seat.canvas}.${link.dataset.format}`;

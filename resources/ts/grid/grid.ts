@@ -74,6 +74,18 @@ export class Grid {
         }
     }
 
+    /** The student is not in the room any more; the work is there again when they are. */
+    remove(seat: string): void {
+        const tile = this.tiles.get(seat);
+        if (tile !== undefined) {
+            tile.root.remove();
+            this.tiles.delete(seat);
+            this.byInk.delete(tile.seat.ink);
+            this.byCanvas.delete(tile.seat.canvas ?? '');
+            this.fit();
+        }
+    }
+
     ofCanvas(canvas: string): Tile | undefined {
         return this.byCanvas.get(canvas);
     }
@@ -189,6 +201,7 @@ export class Grid {
 
     private put(seat: SeatAnswer): void {
         const tile = new Tile(seat, this.template, this.settings.assets, this.settings.stamps, this.settings.words);
+        tile.showSent(seat.isSent === true);
         this.tiles.set(seat.id, tile);
         this.byInk.set(seat.ink, tile);
         if (seat.canvas !== null) {

@@ -8,8 +8,10 @@ export interface SeatAnswer {
     id: string;
     n: number;
     name: string;
+    stone: string;
     ink: string;
     canvas: string | null;
+    isSent?: boolean;
 }
 
 export interface StateAnswer {
@@ -17,6 +19,8 @@ export interface StateAnswer {
     state: string;
     minutes: number;
     level: number | null;
+    isSent?: boolean;
+    hand?: boolean;
 }
 
 export type StateWords = Record<string, string>;
@@ -37,7 +41,7 @@ export class Tile {
     private drawingTimer = 0;
 
     constructor(
-        readonly seat: SeatAnswer,
+        public seat: SeatAnswer,
         template: HTMLTemplateElement,
         assets: string,
         stamps: Record<string, string>,
@@ -46,17 +50,33 @@ export class Tile {
         this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
         this.root.dataset.seat = seat.id;
         this.open = element<HTMLButtonElement>('.tile-open', this.root);
-        element('.tile-name .name-real', this.root).textContent = seat.name;
-        element('.tile-name .name-seat', this.root).textContent = fill(words.seat, { n: seat.n });
+        this.rename(seat);
         this.view = new View(element('.tile-page', this.root), assets, stamps, 0.9);
         this.showState({ seat: seat.id, state: 'not_started', minutes: 0, level: null });
+    }
+
+    /** The seat as it is called now. */
+    rename({ name, stone, n }: Pick<SeatAnswer, 'name' | 'stone' | 'n'>): void {
+        this.seat = { ...this.seat, name, stone };
+        element('.tile-name .name-real', this.root).textContent = name;
+        element('.tile-name .name-stone', this.root).textContent = stone;
+        element('.tile-name .name-seat', this.root).textContent = fill(this.words.seat, { n });
+    }
+
+    showSent(isSent: boolean): void {
+        element('.tile-sent', this.root).hidden = !isSent;
+        this.root.classList.toggle('is-sent', isSent);
     }
 
     focus(): void {
         this.open.focus();
     }
 
-    showState({ state, minutes, level }: StateAnswer): void {
+    showState({ state, minutes, level, isSent, hand }: StateAnswer): void {
+        isSent !== undefined && this.showSent(isSent);
+        if (hand !== undefined) {
+            element('.tile-hand', this.root).hidden = !hand;
+        }
         // The first stroke is being drawn before the server has any.
         if (this.drawingTimer !== 0 && (state === 'quiet' || state === 'not_started')) {
             state = 'drawing';
@@ -77,7 +97,8 @@ export class Tile {
     }
 
     get nameShown(): string {
-        return document.body.classList.contains('names-hidden') ? fill(this.words.seat, { n: this.seat.n }) : this.seat.name;
+        const shown: Record<string, string> = { real: this.seat.name, stone: this.seat.stone, none: fill(this.words.seat, { n: this.seat.n }) };
+        return shown[document.body.dataset.names ?? 'real'];
     }
 
     showLevel(level: number | null): void {

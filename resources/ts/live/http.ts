@@ -1,3 +1,5 @@
+import { countBytes } from './meter';
+
 /** An answer that is not a success; `status` 0 when there was no answer at all. */
 export class HttpProblem extends Error {
     constructor(
@@ -16,17 +18,30 @@ export function token(): string {
     return found === null ? '' : decodeURIComponent(found[1]);
 }
 
-async function ask<T>(method: string, address: string, body?: string | Blob, type = 'application/json', patience = 20_000): Promise<T> {
+/** How long answers took that were asked for last, in milliseconds. */
+const took: number[] = [];
+
+/** Whether answers have become slow: each of the last few took longer than so many milliseconds. */
+export function isSlow(ms = 1500, few = 4): boolean {
+    return took.length >= few && took.slice(-few).every((one) => one > ms);
+}
+
+async function ask<T>(method: string, address: string, body?: string | Blob | FormData, type = 'application/json', patience = 20_000): Promise<T> {
     let response: Response;
     const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
-    if (body !== undefined) {
+    if (body !== undefined && type !== '') {
         headers['Content-Type'] = type;
     }
+    const began = performance.now();
     try {
         response = await fetch(address, { method, headers, body, signal: AbortSignal.timeout(patience) });
     } catch {
         throw new HttpProblem(0, 'No answer');
     }
+    took.push(performance.now() - began);
+    took.splice(0, took.length - 10);
+    const length = Number(response.headers.get('Content-Length') ?? 0);
+    countBytes('http', (typeof body === 'string' ? body.length : body instanceof Blob ? body.size : 0) + length);
     if (!response.ok) {
         const told = (await response.json().catch(() => ({}))) as { message?: string };
         throw new HttpProblem(response.status, told.message ?? response.statusText, told);
@@ -38,5 +53,7 @@ async function ask<T>(method: string, address: string, body?: string | Blob, typ
 
 export const get = <T>(address: string): Promise<T> => ask<T>('GET', address);
 export const post = <T>(address: string, body: unknown): Promise<T> => ask<T>('POST', address, JSON.stringify(body));
+/** A form with files, as browsers send forms. */
+export const sendForm = <T>(address: string, form: FormData): Promise<T> => ask<T>('POST', address, form, '', 90_000);
 /** A file as it is; its kind is found from its bytes. */
 export const sendFile = <T>(address: string, file: Blob): Promise<T> => ask<T>('POST', address, file, 'application/octet-stream', 90_000);

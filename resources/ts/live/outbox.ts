@@ -12,6 +12,8 @@ interface Waiting {
 interface Answer {
     accepted: { id: string; n: number }[];
     refused: { id: string | null; reason: string }[];
+    /** What must wait: it was made while drawing was stopped. */
+    held?: { id: string; why: string; reason: string }[];
 }
 
 interface Settings {
@@ -19,8 +21,8 @@ interface Settings {
     address: string;
     accepted(canvas: string, accepted: Answer['accepted']): void;
     refused(canvas: string, id: string, reason: string): void;
-    /** How many wait, and whether the last try got an answer. */
-    changed(waiting: number, reachable: boolean): void;
+    /** How many wait, whether the last try got an answer, and why some of them cannot be taken yet. */
+    changed(waiting: number, reachable: boolean, held: string): void;
 }
 
 const AT_ONCE = 50;
@@ -37,6 +39,9 @@ export class Outbox {
     private failures = 0;
     private timer = 0;
     private nextKey = 1;
+    /** The ids of what the server does not take yet, and its reason. */
+    private held = new Set<string>();
+    private reason = '';
 
     private constructor(
         private readonly database: IDBPDatabase | null,
@@ -76,7 +81,7 @@ export class Outbox {
         const { id, kind, layer, at, body } = operation;
         const waiting: Waiting = { seat: this.settings.seat, canvas, operation: { id, kind, layer, at, body } };
         this.memory.push(waiting);
-        this.settings.changed(this.memory.length, this.failures === 0);
+        this.settings.changed(this.memory.length, this.failures === 0, this.reason);
         try {
             if (this.database !== null) {
                 waiting.key = (await this.database.add('outbox', waiting)) as number;
@@ -92,6 +97,20 @@ export class Outbox {
         await this.flush();
     }
 
+    /** Something has changed in the room: what was held may be taken now. */
+    release(): void {
+        if (this.held.size > 0) {
+            this.held.clear();
+            this.reason = '';
+            void this.flush();
+        }
+    }
+
+    /** Whether everything that may be sent was. */
+    get isDelivered(): boolean {
+        return this.memory.every(({ operation }) => this.held.has(operation.id));
+    }
+
     /** Sends what waits, oldest first, until nothing is left or there is no answer. */
     async flush(): Promise<void> {
         if (this.sending) {
@@ -100,14 +119,14 @@ export class Outbox {
         this.sending = true;
         window.clearTimeout(this.timer);
         try {
-            while (this.memory.length > 0) {
+            while (this.memory.some(({ operation }) => !this.held.has(operation.id))) {
                 await this.sendSome();
                 this.failures = 0;
-                this.settings.changed(this.memory.length, true);
+                this.settings.changed(this.memory.length, true, this.reason);
             }
         } catch {
             this.failures++;
-            this.settings.changed(this.memory.length, false);
+            this.settings.changed(this.memory.length, false, this.reason);
             const wait = Math.min(LONGEST_WAIT_MS, 500 * 2 ** this.failures) * (0.7 + Math.random() * 0.6);
             this.timer = window.setTimeout(() => void this.flush(), wait);
         } finally {
@@ -116,10 +135,11 @@ export class Outbox {
     }
 
     private async sendSome(): Promise<void> {
-        const canvas = this.memory[0].canvas;
+        const ready = this.memory.filter(({ operation }) => !this.held.has(operation.id));
+        const canvas = ready[0].canvas;
         const some: Waiting[] = [];
         let bytes = 0;
-        for (const waiting of this.memory) {
+        for (const waiting of ready) {
             bytes += JSON.stringify(waiting.operation.body).length;
             if (waiting.canvas !== canvas || some.length >= AT_ONCE || (bytes > MOST_BYTES && some.length > 0)) {
                 break;
@@ -137,7 +157,10 @@ export class Outbox {
                 throw problem;
             }
         }
-        await this.remove(some);
+        const held = new Set((answer.held ?? []).map(({ id }) => id));
+        held.forEach((id) => this.held.add(id));
+        this.reason = this.held.size === 0 ? '' : (answer.held?.[0]?.reason ?? this.reason);
+        await this.remove(some.filter(({ operation }) => !held.has(operation.id)));
         this.settings.accepted(canvas, answer.accepted);
         answer.refused.forEach(({ id, reason }) => id !== null && this.settings.refused(canvas, id, reason));
     }

@@ -1,7 +1,9 @@
+import { countBytes } from './meter';
+
 export type Connection = 'live' | 'polling' | 'offline';
 
 interface Settings {
-    path: string;
+    path(): string;
     message(text: string): void;
     /** After each opening, and at every beat while there is no socket: ask for what was missed. */
     catchUp(): Promise<boolean>;
@@ -45,7 +47,7 @@ export class Socket {
             return;
         }
         const scheme = location.protocol === 'https:' ? 'wss' : 'ws';
-        const socket = new WebSocket(`${scheme}://${location.host}${this.settings.path}`);
+        const socket = new WebSocket(`${scheme}://${location.host}${this.settings.path()}`);
         this.socket = socket;
         const tooLong = window.setTimeout(() => socket.close(), OPENING_MS);
         socket.addEventListener('open', () => {
@@ -55,7 +57,10 @@ export class Socket {
             this.settings.state('live');
             void this.settings.catchUp();
         });
-        socket.addEventListener('message', (event) => this.settings.message(String(event.data)));
+        socket.addEventListener('message', (event) => {
+            countBytes('socket', String(event.data).length);
+            this.settings.message(String(event.data));
+        });
         socket.addEventListener('close', () => {
             window.clearTimeout(tooLong);
             if (this.socket === socket) {
@@ -69,8 +74,17 @@ export class Socket {
         if (!this.isOpen || this.socket!.bufferedAmount > 65_536) {
             return false;
         }
+        countBytes('socket', text.length);
         this.socket!.send(text);
         return true;
+    }
+
+    /** Closes it and opens it at the address that holds now. */
+    again(): void {
+        const { socket } = this;
+        this.socket = null;
+        socket?.close();
+        this.open();
     }
 
     close(): void {

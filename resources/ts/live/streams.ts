@@ -13,7 +13,7 @@ export interface Caught {
 }
 
 export type Message =
-    | { stream: 'operations'; operations: Operation[] }
+    | { stream: 'operations' | 'lead'; operations: Operation[] }
     | { stream: string; event: LiveEvent };
 
 interface Settings {

@@ -3,6 +3,9 @@ import type { CanvasObject, Stroke, WetInk } from '../canvas/model';
 
 /** Between two messages about one stroke; the first goes at once. */
 const BEAT_MS = 33;
+/** The same with light data, and how many of the points go out. */
+const LIGHT_BEAT_MS = 200;
+const LIGHT_EVERY = 3;
 
 /** Sends what is being drawn a few points at a time. If some is lost, the finished stroke still comes. */
 export class WetSender {
@@ -12,6 +15,8 @@ export class WetSender {
     private about: Omit<WetInk, 'i' | 'p'> | null = null;
     private timer = 0;
     private last = 0;
+    /** Fewer points, less often. */
+    light = false;
 
     constructor(
         private readonly key: string,
@@ -24,11 +29,11 @@ export class WetSender {
             this.waiting = [];
             this.first = first;
         }
-        this.waiting.push(...samples);
+        this.waiting.push(...(this.light ? samples.filter((_, i) => (first + i) % LIGHT_EVERY === 0) : samples));
         const { type, colour, width, page } = ink;
         this.about = { k: this.key, c: canvas, o: id, s: type === 'highlight' ? [colour, width, 1] : [colour, width], ...(page !== '' && { g: page }) };
         if (this.timer === 0) {
-            const wait = BEAT_MS - (performance.now() - this.last);
+            const wait = (this.light ? LIGHT_BEAT_MS : BEAT_MS) - (performance.now() - this.last);
             if (wait <= 0) {
                 this.flush();
             } else {

@@ -1,21 +1,31 @@
 import './plain';
-import htmx from 'htmx.org';
 import type { Operation, WetInk } from '../canvas/model';
+import { Bands, WaitingList } from '../desk/bands';
+import { Commands, listenToCancels, Notice, openWindow } from '../desk/commands';
 import { Drawer } from '../desk/drawer';
 import { HandOutForm } from '../desk/handout';
 import { listenToKeys } from '../desk/keys';
-import { CloseUp } from '../grid/closeup';
 import { Lead } from '../desk/lead';
+import { RoomDesk } from '../desk/room';
+import { StrataMenu } from '../desk/strata';
+import { CloseUp } from '../grid/closeup';
 import { Grid, type Kept } from '../grid/grid';
 import type { SeatAnswer, StateAnswer, StateWords, Tile } from '../grid/tile';
 import { get, HttpProblem, post } from '../live/http';
 import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
-import { element, pageData } from '../page';
+import { element, fill, pageData } from '../page';
+import type { Room } from '../student/state';
+import htmx from 'htmx.org';
 
 interface Page {
     session: string;
     prompt: string;
+    /** The teacher of this desk, to tell the own deeds from a colleague's. */
+    me: string;
+    role: string;
+    /** The server's clock as the page was made. */
+    clock: number;
     address: string;
     assets: string;
     stamps: Record<string, string>;
@@ -24,6 +34,7 @@ interface Page {
 
 interface CanvasesAnswer {
     prompt: string;
+    covered: boolean;
     position: Record<string, number>;
     seats: SeatAnswer[];
     kept: Record<string, Kept>;
@@ -45,8 +56,33 @@ let loading: Promise<void> | null = null;
 let early: Operation[] = [];
 const overtaking = new Set<number>();
 
+/** Work on the prompt that is looked at is hidden until it is revealed. */
+let isCovered = false;
+/** Milliseconds that the server's clock is ahead of this device's. */
+const ahead = page.clock - Date.now();
+
+const notice = new Notice();
+const say = (sentence: string): void => notice.say(sentence);
+const bands = new Bands(`${page.address}/bands`, () => {
+    document.body.dataset.names = element('#now').dataset.names;
+    lead.showSeen(room.read().lead);
+    markRail();
+    waiting.listen();
+    void followCover();
+});
+const waiting = new WaitingList(page.words);
+const commands = new Commands(notice, {
+    words: page.words,
+    then: (what) => {
+        what === 'talk' && talked !== '' && openTalk(talked, false);
+        bands.refresh();
+    },
+    mend: () => bands.refresh(),
+});
+const run = (address: string, body: unknown): Promise<boolean> => commands.run(address, body);
 const closeUp = new CloseUp(page);
-const lead = new Lead({ ...page, say });
+const lead = new Lead({ ...page, say, run, send: (text) => socket.send(text) });
+const room = new RoomDesk({ words: page.words, address: page.address, now: () => Date.now() + ahead, run, say });
 const grid = new Grid({
     assets: page.assets,
     stamps: page.stamps,
@@ -61,12 +97,24 @@ const drawer = new Drawer((panel) => {
         closeUp.hide();
         grid.tiles.forEach((tile) => tile.root.classList.remove('is-close'));
     }
+    talked = panel === 'talk' ? '' : talked;
+});
+/** The student whose messages are open. */
+let talked = '';
+
+const handOut = new HandOutForm({
+    words: page.words,
+    prompt: () => looking,
+    leadPage: () => lead.page,
+    done: (sentence, undo) => {
+        drawer.close();
+        sentence !== '' && notice.say(sentence, undo && { word: page.words.undo, press: () => void run(undo.address, undo.body) });
+        bands.refresh();
+    },
 });
 
-const handOut = new HandOutForm(page.words, () => grid.tiles.size);
-
-const socket = new Socket({
-    path: `/live/desk/${page.session}`,
+const socket: Socket = new Socket({
+    path: () => `/live/desk/${page.session}`,
     message: receive,
     catchUp: () => streams.catchUp(),
     state: (connection) => {
@@ -77,7 +125,7 @@ const socket = new Socket({
     },
 });
 
-const streams = new Streams({}, {
+const streams: Streams = new Streams({}, {
     address: `${page.address}/catch-up`,
     also: () => ({ operations: lastOperation }),
     event: takeEvent,
@@ -88,7 +136,7 @@ const streams = new Streams({}, {
 function receive(text: string): void {
     const message = JSON.parse(text) as Message | WetInk;
     if ('k' in message) {
-        grid.wet(message);
+        isCovered || grid.wet(message);
     } else if ('operations' in message) {
         takeOperations(message.operations, false);
     } else if ('event' in message) {
@@ -103,7 +151,8 @@ function takeOperations(operations: Operation[], caughtUp = false): void {
         return;
     }
     lead.take(operations);
-    grid.take(operations);
+    // Covered work comes whole when it is revealed.
+    isCovered || grid.take(operations);
     operations.forEach(({ s }) => overtaking.add(s!));
     if (caughtUp && operations.length > 0) {
         lastOperation = Math.max(lastOperation, ...operations.map(({ s }) => s!));
@@ -118,30 +167,86 @@ function takeOperations(operations: Operation[], caughtUp = false): void {
 }
 
 function takeEvent(stream: string, { type, body }: { type: string; body: Record<string, unknown> }): void {
-    if (type === 'seat') {
+    const event = events[type];
+    if (type === 'ended' && stream !== 'room') {
+        return;
+    }
+    event?.(body);
+}
+
+/** What the server tells, by type. */
+const events: Record<string, (body: Record<string, unknown>) => void> = {
+    seat: (body) => {
         const seat = body.seat as Omit<SeatAnswer, 'canvas'>;
-        grid.add({ ...seat, canvas: body.prompt === looking ? (body.canvas as string) : null });
-        refreshBands();
-    } else if (type === 'check') {
+        if (body.state !== 'seated') {
+            closeUp.shown?.seat.id === seat.id && drawer.close();
+            grid.remove(seat.id);
+        } else if (grid.tiles.has(seat.id)) {
+            grid.tiles.get(seat.id)!.rename(seat);
+        } else {
+            grid.add({ ...seat, canvas: body.prompt === looking ? (body.canvas as string) : null });
+        }
+        talked === seat.id && openTalk(talked, false);
+        bands.refresh();
+    },
+    check: (body) => {
         grid.ofCanvas(body.canvas as string)?.showLevel(body.level as number | null);
         closeUp.freshen();
         if (grid.ofCanvas(body.canvas as string) !== undefined) {
             showTally(body.tally as Tally);
         }
-    } else if (type === 'prompt') {
+    },
+    prompt: (body) => {
         const { id: next, again } = body.prompt as { id: string; again?: boolean };
         const follow = looking === current;
         current = next;
-        refreshBands();
+        takeRoom(body.room as Room);
         // A prompt that nobody was at yet has no canvases; one that its plan changed may have others.
         const isNew = again === true || [...grid.tiles.values()].some(({ seat }) => seat.canvas === null);
         if (looking === next ? isNew : follow) {
             void look(next);
         }
-    } else if (stream === 'room' && type === 'ended') {
+    },
+    room: (body) => takeRoom(body.room as Room),
+    sent: (body) => {
+        grid.ofCanvas(body.canvas as string)?.showSent(body.isSent as boolean);
+        void countStates();
+        bands.refresh();
+    },
+    reveal: (body) => {
+        bands.refresh();
+        body.prompt === looking && void look(looking);
+    },
+    ended: () => {
         location.href = `${page.address}/ended`;
-    } else if (type === 'screen' || type === 'tray') {
-        refreshBands();
+    },
+    ending: (body) => {
+        const time = new Date(body.at as number).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+        notice.say(fill(page.words.ending, { time }), { word: page.words.keep, press: () => void run(`${page.address}/keep-open`, {}) }, 600_000);
+    },
+    deed: (body) => {
+        const what = page.words[`told_${String(body.deed)}`];
+        if (body.by !== page.me && what !== undefined) {
+            say(fill(page.words.by, { name: body.name as string, what }));
+        }
+        bands.refresh();
+    },
+    screen: () => bands.refresh(),
+    tray: () => bands.refresh(),
+    got: () => bands.refresh(),
+};
+
+function takeRoom(now: Room): void {
+    room.take(now);
+    lead.showSeen(now.lead);
+    bands.refresh();
+}
+
+/** Whether work is covered follows the settings. */
+async function followCover(): Promise<void> {
+    const item = document.querySelector<HTMLElement>(`#rail [data-prompt="${looking}"]`);
+    if (item !== null && (item.dataset.covered === '1') !== isCovered && loading === null) {
+        await look(looking);
     }
 }
 
@@ -154,6 +259,8 @@ async function look(prompt: string): Promise<void> {
         for (;;) {
             try {
                 const answer = await get<CanvasesAnswer>(`${page.address}/prompt/${prompt}/canvases`);
+                isCovered = answer.covered;
+                document.body.classList.toggle('is-covered', isCovered);
                 grid.fill(answer.seats, answer.kept, answer.operations);
                 streams.reset({ room: answer.position.room, desk: answer.position.desk });
                 lastOperation = answer.position.operations;
@@ -184,7 +291,7 @@ async function countStates(): Promise<void> {
         closeUp.freshen();
         if (answer.started !== started) {
             started = answer.started;
-            refreshBands();
+            bands.refresh();
         }
     }
 }
@@ -202,17 +309,12 @@ function showTally(tally: Tally): void {
     }
 }
 
-function refreshBands(): void {
-    void htmx.ajax('get', `${page.address}/bands`, { source: '#bands-sink', target: '#bands-sink', swap: 'none' });
-}
-
 function markRail(): void {
     for (const item of document.querySelectorAll<HTMLElement>('#rail [data-prompt]')) {
         item.setAttribute('aria-pressed', String(item.dataset.prompt === looking));
     }
-    const elsewhere = document.querySelector<HTMLElement>('#bring-here');
-    if (elsewhere !== null) {
-        elsewhere.hidden = looking === current;
+    for (const actions of document.querySelectorAll<HTMLElement>('#rail [data-actions]')) {
+        actions.hidden = actions.dataset.actions !== looking;
     }
 }
 
@@ -236,6 +338,10 @@ function flip(): void {
 }
 
 function openCloseUp(tile: Tile, focus = true): void {
+    if (isCovered) {
+        say(page.words.covered);
+        return;
+    }
     grid.tiles.forEach((one) => one.root.classList.toggle('is-close', one === tile));
     drawer.open('closeup', focus);
     closeUp.show(tile);
@@ -250,9 +356,9 @@ function check(tile: Tile, level: number | null): void {
     void tell(post<{ tally: Tally }>(`${page.address}/checks`, { canvas: tile.seat.canvas, level }).then(({ tally }) => showTally(tally)), countStates);
 }
 
-function show(tile: Tile, named = false): void {
+function show(tile: Tile): void {
     if (tile.seat.canvas !== null) {
-        void tell(post(`${page.address}/showcase`, { canvas: tile.seat.canvas, named, page: closeUp.pageOf(tile) }));
+        void tell(post(`${page.address}/showcase`, { canvas: tile.seat.canvas, page: closeUp.pageOf(tile) }));
     }
 }
 
@@ -266,62 +372,78 @@ async function tell(request: Promise<unknown>, mend?: () => Promise<void>): Prom
     }
 }
 
-function say(sentence: string): void {
-    const notice = element('#desk-notice');
-    notice.textContent = sentence;
-    notice.hidden = false;
-    window.setTimeout(() => {
-        notice.hidden = true;
-    }, 7000);
+function openHandOut(seat?: string): void {
+    drawer.open('handout', false);
+    handOut.show(seat);
 }
 
-function openHandOut(): void {
-    drawer.open('handout', false);
-    handOut.show();
+/** One student: what was written, and what can be done. */
+function openTalk(seat: string, focus = true): void {
+    talked = seat;
+    drawer.panel === 'talk' || drawer.open('talk', false);
+    void htmx.ajax('get', `${page.address}/student/${seat}`, { source: '#talk-body', target: '#talk-body', swap: 'innerHTML' }).then(() => {
+        const field = document.querySelector<HTMLElement>('#talk-words');
+        focus && field?.focus();
+    });
+}
+
+function gather(prompt: string): void {
+    void run(`${page.address}/prompt/${prompt}/gather`, {});
 }
 
 /** What a button with `data-do` does, by name. */
 const actions: Record<string, (button: HTMLElement) => void> = {
     'close-up': (button) => openCloseUp(grid.tiles.get(button.closest<HTMLElement>('.tile')!.dataset.seat!)!),
-    'hand-out': openHandOut,
-    join: () => drawer.open('door'),
+    'open-seat': (button) => grid.tiles.has(button.dataset.seat!) && openCloseUp(grid.tiles.get(button.dataset.seat!)!),
+    'hand-out': () => openHandOut(),
+    'hand-out-one': () => closeUp.shown !== null && openHandOut(closeUp.shown.seat.id),
+    talk: (button) => openTalk(button.dataset.seat!),
+    'talk-closeup': () => closeUp.shown !== null && openTalk(closeUp.shown.seat.id),
+    door: () => openDoor(),
     keys: () => drawer.open('keys'),
     tools: () => drawer.open('tools'),
+    settings: () => drawer.open('settings'),
+    timer: () => drawer.open('timing'),
+    pens: () => room.togglePens(),
+    names: () => room.nextNames(),
+    'set-timer': (button) => room.setTimer(Number(button.dataset.seconds)),
+    'pause-timer': () => room.pauseTimer(),
+    'big-code': () => element<HTMLDialogElement>('#big-code').showModal(),
+    'add-prompt': () => element<HTMLDialogElement>('#add-prompt').showModal(),
+    rename: (button) => openWindow('rename', button.dataset),
+    'turn-away': (button) => openWindow('turn-away', button.dataset),
+    'send-out': (button) => openWindow('send-out', button.dataset),
+    gather: (button) => gather(button.dataset.prompt!),
     lead: flip,
     show: () => closeUp.shown !== null && show(closeUp.shown),
-    'show-named': () => closeUp.shown !== null && show(closeUp.shown, true),
     next: () => step('ArrowRight'),
     previous: () => step('ArrowLeft'),
     check: (button) => closeUp.shown !== null && check(closeUp.shown, button.dataset.level === '' ? null : Number(button.dataset.level)),
-    strata: (button) => openStrata(button),
+    strata: (button) => strata.open(button),
     level: (button) => {
-        const tile = grid.tiles.get(strata.dataset.seat!);
-        closeStrata();
+        const tile = grid.tiles.get(strata.seat);
+        strata.close();
         tile && check(tile, button.dataset.level === '' ? null : Number(button.dataset.level));
         tile?.focus();
     },
     look: (button) => void look(button.dataset.prompt!),
-    bring: () => void tell(post(`${page.address}/prompt/${looking}/go`, {})),
     filter: (button) => {
         grid.filterBy(button.dataset.filter!);
         document.querySelectorAll('#counts [data-filter]').forEach((one) => one.setAttribute('aria-pressed', String(one === button)));
     },
 };
 
-const strata = element('#strata-menu');
+const strata = new StrataMenu();
 
-function openStrata(button: HTMLElement): void {
-    const seat = button.closest<HTMLElement>('.tile')!.dataset.seat!;
-    const box = button.getBoundingClientRect();
-    strata.dataset.seat = seat;
-    strata.hidden = false;
-    strata.style.left = `${Math.min(box.left, window.innerWidth - strata.offsetWidth - 8)}px`;
-    strata.style.top = `${Math.max(8, box.top - strata.offsetHeight - 4)}px`;
-    element('button', strata).focus();
-}
-
-function closeStrata(): void {
-    strata.hidden = true;
+function openDoor(): void {
+    drawer.open('door');
+    // A list that is open says each student's state as the grid has it.
+    grid.tiles.forEach((tile, seat) => {
+        const place = document.querySelector<HTMLElement>(`[data-state-of="${seat}"]`);
+        if (place !== null) {
+            place.textContent = element('.tile-state-words', tile.root).textContent;
+        }
+    });
 }
 
 function step(key: string): void {
@@ -333,28 +455,19 @@ function step(key: string): void {
 
 document.addEventListener('click', (event) => {
     const button = (event.target as Element).closest<HTMLElement>('[data-do]');
-    if (!strata.hidden && button?.dataset.do !== 'strata' && (event.target as Element).closest('#strata-menu') === null) {
-        closeStrata();
-    }
-    if (button !== null) {
+    strata.pressedOutside(event.target as Element);
+    if (button !== null && !button.matches(':disabled')) {
+        button.closest<HTMLDetailsElement>('details.menu-details')?.removeAttribute('open');
         actions[button.dataset.do!]?.(button);
     }
 });
+listenToCancels();
 element<HTMLSelectElement>('#sort').addEventListener('change', (event) => grid.sortBy((event.target as HTMLSelectElement).value));
 element<HTMLInputElement>('#size').addEventListener('input', (event) => grid.resize(Number((event.target as HTMLInputElement).value)));
-document.addEventListener('htmx:oobAfterSwap', () => {
-    document.body.classList.toggle('names-hidden', element('#now').dataset.names === 'hidden');
-    markRail();
-});
-document.body.addEventListener('crag:handed-out', () => {
-    handOut.handedOut();
-    drawer.close();
-});
+document.body.addEventListener('crag:handed-out', () => drawer.close());
 document.addEventListener('crag:problem', (event) => {
     const told = (event as CustomEvent<string>).detail;
-    if (drawer.panel === 'handout') {
-        handOut.say(told);
-    } else if (drawer.panel === 'tools') {
+    if (drawer.panel === 'tools') {
         element('#tools-problem').textContent = told;
     } else {
         say(told);
@@ -366,11 +479,16 @@ listenToKeys(grid, {
     look: (tile) => (closeUp.shown === null ? tile.focus() : openCloseUp(tile, false)),
     check,
     show: (tile) => show(tile),
-    handOut: openHandOut,
+    handOut: () => openHandOut(),
     flip,
-    names: () => element('#names').click(),
+    names: () => room.nextNames(),
+    pens: () => room.togglePens(),
+    timer: () => drawer.open('timing'),
+    gather: () => gather(looking),
+    door: () => openDoor(),
+    talk: (tile) => openTalk(tile.seat.id),
     keys: () => drawer.open('keys'),
-    escape: () => (strata.hidden ? drawer.close() : closeStrata()),
+    escape: () => (strata.isOpen ? strata.close() : drawer.close()),
 });
 
 await document.fonts.ready;

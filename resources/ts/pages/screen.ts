@@ -3,6 +3,7 @@ import { Idiomorph } from 'idiomorph';
 import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { element, pageData } from '../page';
+import { chime, TimerFace, type Timer } from '../live/timer';
 import { showAllWords } from '../questions/words';
 
 interface Page {
@@ -23,7 +24,7 @@ const streams = new Streams(page.position, {
 });
 
 const socket = new Socket({
-    path: `/live/screen/${page.session}`,
+    path: () => `/live/screen/${page.session}`,
     message: (text) => {
         const message = JSON.parse(text) as Message;
         if ('event' in message) {
@@ -47,10 +48,35 @@ async function refresh(): Promise<void> {
             Idiomorph.morph(shown, await response.text(), { morphStyle: 'innerHTML' });
             drawCodes(shown);
             showAllWords(shown);
+            takeRoom();
         }
     } catch {
         window.setTimeout(() => mine === asked && void refresh(), 1500);
     }
 }
 
+let ahead = 0;
+const face = new TimerFace(
+    () => Date.now() + ahead,
+    (words, _, left) => {
+        const place = document.querySelector<HTMLElement>('#shown-timer');
+        if (place !== null) {
+            place.hidden = words === null;
+            place.textContent = words ?? '';
+            place.classList.toggle('is-short', left < 60_000);
+        }
+    },
+    ({ sound }) => {
+        sound && chime();
+        void refresh();
+    },
+);
+
+function takeRoom(): void {
+    const { timer, clock } = JSON.parse(element('[data-room]', shown).dataset.room!) as { timer: Timer | null; clock: number };
+    ahead = clock - Date.now();
+    face.set(timer);
+}
+
+takeRoom();
 socket.open();

@@ -1,6 +1,6 @@
 import { mountBench } from '../bench/mount';
 import type { Operation } from '../canvas/model';
-import { get } from '../live/http';
+import { get, post } from '../live/http';
 import { Outbox } from '../live/outbox';
 import { Socket, type Connection } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
@@ -9,6 +9,10 @@ import { element, fill, pageData } from '../page';
 import type { Asked } from '../questions/fields';
 import { Questions } from '../questions/panel';
 import { showWords } from '../questions/words';
+import { LeadSide } from '../student/lead';
+import { RoomPage } from '../student/room';
+import type { Own, Room } from '../student/state';
+import type { WetInk } from '../canvas/model';
 
 interface Prompt {
     id: string;
@@ -27,6 +31,8 @@ interface CanvasAnswer {
     tray: { tools: string[] };
     position: Record<string, number>;
     ended: boolean;
+    room: Room;
+    own: Own;
     clock: number;
     n: number;
     older: { undo: boolean; redo: boolean };
@@ -37,6 +43,9 @@ interface CanvasAnswer {
 interface Page {
     session: string;
     seat: string;
+    /** The seat's part of the socket's address: its id, and how often its channel was begun anew. */
+    channel: string;
+    join: string;
     ink: string;
     address: string;
     assets: string;
@@ -51,18 +60,23 @@ let prompt: Prompt = { id: '', n: 0, words: '' };
 let connection: Connection = 'live';
 let waiting = 0;
 let reachable = true;
+let held = '';
 let ending = false;
 let hushed = 0;
 
 const socket: Socket = new Socket({
-    path: `/live/seat/${page.session}/${page.seat}`,
-    message: (text) => receive(JSON.parse(text) as Message),
+    path: () => `/live/${room.isLight ? 'light' : 'seat'}/${page.session}/${page.channel}`,
+    message: (text) => receive(JSON.parse(text) as Message | WetInk),
     catchUp: () => streams.catchUp(),
     state: (now) => {
         connection = now;
         sayState();
         if (now !== 'offline' && waiting > 0) {
             void outbox.flush();
+        }
+        // Lead ink that was drawn while there was no socket.
+        if (now === 'live') {
+            void lead.load();
         }
     },
 });
@@ -71,11 +85,12 @@ const streams: Streams = new Streams({}, {
     address: `${page.address}/catch-up`,
     also: () => ({ canvas: bench.canvas, operations: bench.view.log.known, ...(socket.isPolling ? { polling: 1 } : {}) }),
     event: (stream, event) => {
-        if (stream !== 'room') {
-            return;
-        }
-        if (event.type === 'prompt') {
-            void takePrompt(event.body.prompt as Prompt);
+        if (stream === 'seat') {
+            takeOwn(event);
+        } else if (event.type === 'room') {
+            takeRoom(event.body.room as Room, undefined);
+        } else if (event.type === 'prompt') {
+            void takePrompt(event.body.prompt as Prompt, event.body.room as Room, event.body.page as number | undefined);
         } else if (event.type === 'tray') {
             tray.allow((event.body.tray as { tools: string[] }).tools);
             say(page.words.tray);
@@ -84,7 +99,8 @@ const streams: Streams = new Streams({}, {
         }
     },
     operations: takeOperations,
-    refused: () => location.reload(),
+    // The place is on another device, or forgotten: the way in says where it is.
+    refused: (status) => (status === 403 || status === 404 ? location.assign(page.join) : location.reload()),
 });
 
 const outbox = await Outbox.open({
@@ -103,13 +119,15 @@ const outbox = await Outbox.open({
         }
         say(fill(page.words.refused, { reason }));
     },
-    changed: (count, answered) => {
+    changed: (count, answered, reason) => {
         waiting = count;
+        held = reason;
         reachable = answered;
         sayState();
     },
 });
 
+const wet = new WetSender(page.ink, (text) => socket.send(text));
 const { bench, tray } = mountBench({
     root: element('#bench'),
     layer: 'student',
@@ -117,12 +135,29 @@ const { bench, tray } = mountBench({
     stamps: page.stamps,
     words: page.words,
     bringIn: `${page.address}/bring-in`,
-    wet: new WetSender(page.ink, (text) => socket.send(text)),
+    wet,
     put: (canvas, operation) => void outbox.put(canvas, operation),
+    turned: () => lead.turned(),
     whole: async (canvas) => (await get<CanvasAnswer>(`${page.address}/canvas/${canvas}/log`)).operations,
     say,
 });
 const questions = new Questions(bench, page);
+const lead = new LeadSide(bench, page);
+const room = new RoomPage({
+    address: page.address,
+    words: page.words,
+    now: () => Date.now() + bench.clockAhead,
+    lock: (reason) => bench.lockBy(reason),
+    canvas: () => bench.canvas,
+    rest: () => bench.rest(),
+    deliver: () => outbox.flush(),
+    moved: () => void move(),
+    light: (isLight) => useLight(isLight),
+    say,
+});
+/** What was handed out and is not here yet: its last operation. */
+const awaited = new Map<string, string>();
+let isLight = false;
 
 element('#unfold').addEventListener('click', () => {
     const open = element('#strip').classList.toggle('is-open');
@@ -154,16 +189,27 @@ async function load(): Promise<void> {
     bench.begin(answer, outbox.waitingFor(answer.canvas));
     tray.allow(answer.tray.tools);
     showPrompt(answer.prompt);
+    takeRoom(answer.room, answer.own);
+    lead.turned();
     sayState();
     element('#page-frame').dataset.ready = bench.canvas;
 }
 
-async function takePrompt(next: Prompt): Promise<void> {
+async function takePrompt(next: Prompt, now: Room, at: number | undefined): Promise<void> {
     if (next.id !== prompt.id) {
-        bench.typing.close();
+        bench.rest();
         await load();
-        return;
+    } else {
+        takeRoom(now, undefined);
+        await takeSame(next);
     }
+    if (at !== undefined && bench.pages[at] !== undefined) {
+        bench.rest();
+        bench.turnTo(bench.pages[at]);
+    }
+}
+
+async function takeSame(next: Prompt): Promise<void> {
     if (next.own !== true && next.again !== true) {
         showPrompt({ ...next, questions: prompt.questions });
         return;
@@ -178,6 +224,58 @@ async function takePrompt(next: Prompt): Promise<void> {
     }
 }
 
+function takeRoom(now: Room | undefined, own: Own | undefined): void {
+    room.take(now, own);
+    lead.set(room.room!.lead, room.isLight);
+    outbox.release();
+}
+
+function takeOwn({ type, body }: { type: string; body: Record<string, unknown> }): void {
+    if (type === 'own') {
+        takeRoom(undefined, body.own as Own);
+    } else if (type === 'handout' && body.prompt === prompt.id) {
+        if (body.again === true) {
+            void load();
+        } else {
+            awaited.set(body.handout as string, body.last as string);
+            acknowledge();
+            window.setTimeout(() => awaited.size > 0 && void streams.catchUp(), 1500);
+        }
+    } else if (type === 'moved') {
+        void outbox.flush().then(() => location.assign(page.join));
+    }
+}
+
+/** The server is told what has come, as soon as it is on the page. */
+function acknowledge(): void {
+    for (const [handout, last] of awaited) {
+        if (bench.view.log.has(last)) {
+            awaited.delete(handout);
+            void post(`${page.address}/got`, { canvas: bench.canvas, handout }).catch(() => undefined);
+        }
+    }
+}
+
+/** Another prompt, or out of the room: what waits is delivered first. */
+async function move(): Promise<void> {
+    bench.rest();
+    if (room.own?.state === 'seated') {
+        await load();
+    } else {
+        await outbox.flush();
+        location.reload();
+    }
+}
+
+function useLight(now: boolean): void {
+    if (now !== isLight) {
+        isLight = now;
+        wet.light = now;
+        bench.view.useAssets(now ? '/asset-light' : page.assets);
+        socket.isOpen && socket.again();
+    }
+}
+
 function showPrompt(now: Prompt): void {
     prompt = now;
     element('#prompt-number').textContent = fill(page.words.prompt, { n: now.n });
@@ -186,8 +284,12 @@ function showPrompt(now: Prompt): void {
     element('#strip').classList.toggle('is-wordless', now.words === '');
 }
 
-function receive(message: Message): void {
-    if ('operations' in message) {
+function receive(message: Message | WetInk): void {
+    if ('k' in message) {
+        lead.wet(message);
+    } else if ('operations' in message && message.stream === 'lead') {
+        lead.take(message.operations);
+    } else if ('operations' in message) {
         takeOperations(message.operations, false);
     } else if ('event' in message) {
         streams.take(message.stream, message.event);
@@ -199,12 +301,26 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
     if (here.length === 0) {
         return;
     }
+    const fresh = here.filter(({ id }) => !bench.view.log.has(id));
     bench.take(here);
     questions.freshen();
+    acknowledge();
+    sayNew(fresh);
     const missing = (): boolean => bench.view.log.highest > bench.view.log.known;
     if (!caughtUp && missing()) {
         streams.askSoon(missing);
     }
+}
+
+/** What the teacher has put on this canvas while it was open. */
+function sayNew(operations: Operation[]): void {
+    const theirs = operations.filter(({ layer, kind }) => layer !== 'student' && ['add', 'backdrop', 'fresh'].includes(kind));
+    if (theirs.length === 0) {
+        return;
+    }
+    const at = bench.pages.indexOf(theirs.at(-1)!.body.page ?? '');
+    const isElsewhere = bench.pages[at] !== undefined && bench.pages[at] !== bench.view.page;
+    say(theirs.some(({ kind }) => kind === 'fresh') ? page.words.fresh : isElsewhere ? fill(page.words.new_page, { n: at + 1 }) : page.words.new_work);
 }
 
 /** The session has ended: what waits is delivered first. */
@@ -215,7 +331,7 @@ async function leave(): Promise<void> {
     ending = true;
     bench.typing.close();
     await outbox.flush();
-    if (outbox.count === 0) {
+    if (outbox.isDelivered) {
         socket.close();
         location.reload();
     } else {
@@ -237,9 +353,10 @@ function sayState(): void {
     const state = element('#saved');
     const offline = connection === 'offline' || !reachable;
     const words = offline ? page.words.offline : waiting > 0 ? page.words.saving : connection === 'polling' ? page.words.polling : page.words.saved;
-    const said = fill(words, { n: waiting });
+    const said = held !== '' && !offline ? fill(page.words.held, { n: waiting, reason: held }) : fill(words, { n: waiting });
     if (state.textContent !== said) {
         state.textContent = said;
-        state.dataset.state = offline ? 'offline' : waiting > 0 ? 'saving' : 'saved';
+        state.title = said;
+        state.dataset.state = held !== '' && !offline ? 'held' : offline ? 'offline' : waiting > 0 ? 'saving' : 'saved';
     }
 }

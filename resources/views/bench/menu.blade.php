@@ -2,6 +2,10 @@
     <button class="menu-item" id="snap" aria-pressed="false"><x-icon name="magnet" /> {{ __('Snap to the grid') }}</button>
     <button class="menu-item" data-keys><x-icon name="keyboard" /> {{ __('Keys') }}</button>
     <button class="menu-item" id="list-objects"><x-icon name="list-ul" /> {{ __('List of objects') }}</button>
+    @unless ($lead)
+        <button class="menu-item" id="other-device"><x-icon name="phone" /> {{ __('Another device') }}</button>
+        <button class="menu-item" id="light" aria-pressed="false"><x-icon name="speedometer2" /> <span class="light-word">{{ __('Light data') }}</span> <span class="light-rate"></span></button>
+    @endunless
     <hr>
     <button class="menu-item" data-empty="ink" data-needs="eraser"><x-icon name="eraser" /> {{ __('Empty the page: keep pictures and pieces') }}</button>
     <button class="menu-item" id="empty" data-empty="all" data-needs="eraser"><x-icon name="trash3" /> {{ __('Empty the page: everything of mine') }}</button>

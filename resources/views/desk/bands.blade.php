@@ -2,3 +2,6 @@
 @include('desk.rail', ['swap' => true])
 @include('desk.lineup', ['swap' => true])
 @include('desk.missing', ['swap' => true])
+@include('desk.doorway', ['swap' => true])
+@include('desk.handouts', ['swap' => true])
+@include('desk.recipients', ['swap' => true])

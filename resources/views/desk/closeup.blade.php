@@ -2,7 +2,7 @@
     <div class="panel-head">
         <button class="btn btn-icon" data-do="previous" title="{{ __('The one before (←)') }}"><x-icon name="chevron-left" /><span class="visually-hidden">{{ __('The one before') }}</span></button>
         <button class="btn btn-icon" data-do="next" title="{{ __('The next one (→)') }}"><x-icon name="chevron-right" /><span class="visually-hidden">{{ __('The next one') }}</span></button>
-        <h2 id="closeup-name" tabindex="-1"><span class="name-real" dir="auto"></span><span class="name-seat"></span></h2>
+        <h2 id="closeup-name" tabindex="-1"><span class="name-real" dir="auto"></span><span class="name-stone"></span><span class="name-seat"></span></h2>
         <span id="closeup-state" class="panel-state"></span>
         <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button>
     </div>
@@ -32,7 +32,8 @@
     </div>
     <div class="panel-row">
         <button class="btn btn-slate" data-do="show" title="{{ __('Show on the class screen (S)') }}"><x-icon name="easel" /> {{ __('Show to the class') }} <kbd>S</kbd></button>
-        <button class="btn btn-outline-slate" data-do="show-named">{{ __('Show with the name') }}</button>
+        <button class="btn btn-outline-slate" data-do="talk-closeup"><x-icon name="chat-left-text" /> {{ __('Write') }} <kbd>W</kbd></button>
+        <button class="btn btn-outline-slate" data-do="hand-out-one"><x-icon name="send" /> {{ __('Hand out to this one') }}</button>
         <button id="replay" class="btn btn-outline-slate"><x-icon name="clock-history" /> {{ __('Replay') }}</button>
     </div>
     <div class="panel-row panel-files">

@@ -3,5 +3,8 @@
     @include('desk.handout')
     @include('desk.tools')
     @include('desk.door')
+    @include('desk.talk')
+    @include('desk.timing')
+    @include('desk.settings')
     @include('desk.keys')
 </aside>

@@ -5,6 +5,7 @@
             <h1>{{ __('“:title” has ended', ['title' => $session->title]) }}</h1>
             <p>{{ trans_choice('{0} Nobody joined.|{1} :count student was here.|[2,*] :count students were here.', $session->seats_count) }}
                 {{ __('The code :code no longer works. Students can still take their own work.', ['code' => $session->code()->spaced()]) }}</p>
+            <p>{{ __('What was drawn, the checks and the names are kept until :date, and then deleted by themselves.', ['date' => Illuminate\Support\Carbon::createFromTimestampMs(Crag\Session\Retention::keepUntilMs((int) $session->endedMs(), config()->integer('crag.keep_days')), config('app.timezone'))->translatedFormat('j F Y')]) }}</p>
             @if ($session->canvases_count > 0)
                 @include('desk.record')
                 <p><a class="btn btn-outline-slate w-100" href="{{ route('desk.csv', $session) }}"><x-icon name="download" /> {{ __('Checks as CSV') }}</a></p>

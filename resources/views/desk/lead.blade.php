@@ -2,7 +2,10 @@
     <div class="lead-head">
         <h2 id="lead-title">{{ __('Lead canvas') }}</h2>
         <span id="lead-saved" class="lead-saved" role="status">{{ __('Saved') }}</span>
-        <button class="btn btn-outline-slate ms-auto" data-do="lead">{{ __('Back to the grid') }} <kbd>F</kbd></button>
+        <button class="chip ms-auto" id="lead-show" aria-pressed="false" title="{{ __('Students can open this page of yours beside their own') }}"><x-icon name="layout-split" /> <span>{{ __('Let students look at this page') }}</span></button>
+        <span id="lead-shown" class="lead-saved" role="status"></span>
+        <button class="chip" id="lead-ink" aria-pressed="false" title="{{ __('What you draw from now on appears live under everybody’s own ink') }}"><x-icon name="broadcast" /> {{ __('Lead ink') }}</button>
+        <button class="btn btn-outline-slate" data-do="lead">{{ __('Back to the grid') }} <kbd>F</kbd></button>
     </div>
     @include('bench.bench', ['label' => __('Lead canvas'), 'lead' => true, 'files' => '/desk/'.$session->id.'/work/CANVAS.FORMAT'])
     @include('bench.pieces', [

@@ -8,11 +8,15 @@
     @if ($session->showcase !== null)
         <button id="screen-showcase" class="chip" hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"showcase"}' hx-swap="none"
                 aria-pressed="{{ $view->value === 'showcase' ? 'true' : 'false' }}">{{ __('Showcase') }}:
-            <span class="name-real" dir="auto">{{ $session->showcase->canvas->seat->name }}</span><span class="name-seat">{{ __('Seat :n', ['n' => $session->showcase->canvas->seat->n]) }}</span></button>
-        <button id="showcase-named" class="chip chip-quiet" hx-post="{{ route('desk.showcase.named', $session) }}" hx-vals='{"named":{{ $session->showcase->named ? 0 : 1 }}}' hx-swap="none"
-                aria-pressed="{{ $session->showcase->named ? 'true' : 'false' }}">{{ $session->showcase->named ? __('with the name') : __('without the name') }}</button>
+            <x-seat-name :seat="$session->showcase->canvas->seat" /></button>
     @else
         <span class="lineup-hint">{{ __('S on a tile shows it here') }}</span>
     @endif
+    <div class="lineup-names" role="group" aria-label="{{ __('Names on what is shown') }}">
+        {{ __('Names shown') }}
+        @foreach (Crag\Session\NameMode::cases() as $mode)
+            <button id="shown-{{ $mode->value }}" class="chip chip-quiet" data-post="/desk/{{ $session->id }}/settings" data-body="{{ json_encode(['shown_names' => $mode->value]) }}" aria-pressed="{{ $settings->shownNames === $mode ? 'true' : 'false' }}">{{ __($mode->word()) }}</button>
+        @endforeach
+    </div>
     <a class="btn btn-sm btn-slate ms-auto" href="{{ route('screen.open', [$session, $session->screen_key]) }}" target="_blank" rel="noopener"><x-icon name="box-arrow-up" /> {{ __('Open the class screen') }}</a>
 </footer>

@@ -1,25 +1,40 @@
-<header id="now" class="now" data-names="{{ $session->names_shown ? 'shown' : 'hidden' }}" data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop) }}" @isset($swap) hx-swap-oob="true" @endisset>
+@php($runs = $role === Crag\Session\Role::Colleague)
+@php($pens = Crag\Session\Pens::read($session->pens))
+@php($lead = $session->leadSeen())
+@php($knocking = $seats->where('state', Crag\Session\SeatState::Knocking)->count())
+<header id="now" class="now" data-names="{{ $settings->deskNames->value }}" data-role="{{ $role->value }}" data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop) }}"
+        data-room="{{ json_encode(App\Sessions\RoomState::shared($session)) }}" data-covered="{{ $current->isCovered() ? '1' : '0' }}" @isset($swap) hx-swap-oob="true" @endisset>
     <a class="bar-home" href="{{ route('home') }}"><img src="/crag.svg" alt="{{ __('Home') }}" width="28" height="28"></a>
-    <h1 class="now-title" title="{{ $session->title }}">{{ $session->title }}</h1>
     <div class="now-prompt">
-        <span class="now-label">{{ __('Students have') }}</span>
+        <h1 class="now-label" title="{{ $session->title }}">{{ __(':title · students have', ['title' => $session->title]) }}</h1>
         <span class="now-words" title="{{ $current->plainWords() }}"><b>{{ __('Prompt :n', ['n' => $current->n]) }}</b>
             {{ $current->words === '' ? __('no words yet') : $current->plainWords() }} · {{ __($current->backdropValue()->kind->word()) }}</span>
     </div>
-    <button id="lead-button" class="btn btn-paper" data-do="lead" aria-pressed="false" title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="easel" /> <span class="now-word">{{ __('Lead canvas') }}</span></button>
-    <button id="tools-button" class="btn btn-paper" data-do="tools" title="{{ __('Which tools students have') }}"><x-icon name="tools" /> <span class="now-word">{{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</span></button>
-    <button id="hand-out" class="btn btn-paper" data-do="hand-out" title="{{ __('Hand out words and a backdrop (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
-    <form hx-post="{{ route('desk.names', $session) }}" hx-target="#bands-sink" hx-swap="none">
-        <input type="hidden" name="shown" value="{{ $session->names_shown ? 0 : 1 }}">
-        <button id="names" class="btn btn-paper" aria-pressed="{{ $session->names_shown ? 'true' : 'false' }}" title="{{ __('Names on this desk: on or off (N)') }}">
-            @if ($session->names_shown) <x-icon name="eye" /> {{ __('Names on') }} @else <x-icon name="eye-slash" /> {{ __('Names off') }} @endif
-        </button>
-    </form>
-    <button id="door-button" class="btn btn-code" data-do="join" title="{{ __('How students join') }}"><x-icon name="door-open" /> {{ $session->code()->spaced() }}</button>
-    <button id="keys-button" class="btn btn-paper" data-do="keys" title="{{ __('All keys (?)') }}"><x-icon name="keyboard" /><span class="visually-hidden">{{ __('Keys') }}</span></button>
-    <form action="{{ route('desk.end', $session) }}" method="post"
-          data-ask="{{ __('End the session? The code stops working for all :n students; their work is kept, and they can take it with them.', ['n' => $current->canvases_count]) }}">
-        @csrf
-        <button id="end" class="btn btn-end">{{ __('End') }}</button>
-    </form>
+    <button id="pace" class="btn btn-paper" data-do="pace" data-post="/desk/{{ $session->id }}/pace" data-body="{{ json_encode(['pace' => $session->pace === Crag\Session\Pace::Own ? 'together' : 'own']) }}" @disabled(! $runs)
+            aria-pressed="{{ $session->pace === Crag\Session\Pace::Own ? 'true' : 'false' }}" title="{{ __('Pace: everybody on one prompt, or each at the own pace') }}"><x-icon name="signpost-split" /> {{ __($session->pace->word()) }}</button>
+    <button id="pens" class="btn {{ $pens->isDown() ? 'btn-attention' : 'btn-paper' }}" data-do="pens" aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $runs) title="{{ __('Pens down for everybody, and up again (P)') }}"><x-icon name="pause-circle" /> <span class="pens-word">{{ $pens->isDown() ? __('Pens up') : __('Pens down') }}</span> <kbd>P</kbd></button>
+    <button id="timer-button" class="btn btn-paper" data-do="timer" title="{{ __('Timer and words for pens down (T)') }}"><x-icon name="stopwatch" /> <span id="timer-left" class="timer-left" hx-preserve="true">{{ __('Timer') }}</span></button>
+    <button id="lead-button" class="btn btn-paper" data-do="lead" aria-pressed="false" title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="easel" /> <span class="now-word">{{ __('Lead canvas') }}</span>@if ($lead->hasInk()) <span class="lamp" title="{{ __('Lead ink is on') }}"></span><span class="visually-hidden">{{ __('Lead ink is on') }}</span>@endif</button>
+    <button id="hand-out" class="btn btn-paper" data-do="hand-out" title="{{ __('Hand out (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
+    <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $runs) aria-pressed="{{ $settings->deskNames === Crag\Session\NameMode::Real ? 'true' : 'false' }}" title="{{ __('Names on this desk: :mode. The next: N', ['mode' => __($settings->deskNames->word())]) }}">
+        <x-icon :name="$settings->deskNames === Crag\Session\NameMode::Real ? 'eye' : 'eye-slash'" /><span class="visually-hidden">{{ __('Names') }}</span> <span class="now-word">{{ __($settings->deskNames->word()) }}</span>
+    </button>
+    <button id="door-button" class="btn btn-code" data-do="door" title="{{ __('Door and seats (D)') }}"><x-icon :name="$session->door === Crag\Session\Door::Shut ? 'door-closed' : 'door-open'" /> <span class="door-letters">{{ $session->code()->spaced() }}</span> <span class="door-word">{{ __($session->door->word()) }}</span>
+        @if ($knocking > 0) <span class="badge-count">{{ $knocking }}<span class="visually-hidden"> {{ __('knocking') }}</span></span> @endif</button>
+    <details class="menu-details now-menu" id="desk-menu">
+        <summary class="btn btn-paper" title="{{ __('More') }}"><x-icon name="three-dots" /><span class="visually-hidden">{{ __('More') }}</span></summary>
+        <div class="menu">
+            <button id="tools-button" class="menu-item" data-do="tools"><x-icon name="tools" /> {{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</button>
+            <button id="settings-button" class="menu-item" data-do="settings"><x-icon name="gear" /> {{ __('Settings') }}</button>
+            <button id="keys-button" class="menu-item" data-do="keys"><x-icon name="keyboard" /> {{ __('Keys') }} <kbd>?</kbd></button>
+            @if ($runs)
+                <hr>
+                <form action="{{ route('desk.end', $session) }}" method="post"
+                      data-ask="{{ __('End the session? The code stops working for all :n students. Their :canvases canvases, the checks and your lead canvas are kept until :until, and students can take theirs with them.', ['n' => $seats->where('state', Crag\Session\SeatState::Seated)->count(), 'canvases' => $prompts->sum('canvases_count'), 'until' => now()->addDays(config()->integer('crag.keep_days'))->translatedFormat('j F Y')]) }}">
+                    @csrf
+                    <button id="end" class="menu-item is-danger"><x-icon name="x-lg" /> {{ __('End the session') }}</button>
+                </form>
+            @endif
+        </div>
+    </details>
 </header>

@@ -15,7 +15,7 @@
         <fieldset class="custom-tools">
             <legend>{{ __('Custom') }}</legend>
             @foreach (Crag\Prompt\Tool::cases() as $tool)
-                @if ($tool !== Crag\Prompt\Tool::Picture)
+                @if ($tool !== Crag\Prompt\Tool::Picture && $tool !== Crag\Prompt\Tool::Pages)
                     <label class="choice"><input type="checkbox" name="tools[]" value="{{ $tool->value }}" @checked($tray->has($tool))> {{ __($tool->word()) }}</label>
                 @else
                     <input type="hidden" name="tools[]" value="{{ $tool->value }}">
@@ -23,6 +23,7 @@
             @endforeach
         </fieldset>
         <label class="choice"><input type="checkbox" name="pictures" value="1" @checked($tray->has(Crag\Prompt\Tool::Picture) || $tray->kind === Crag\Prompt\TrayKind::Starter)> {{ __('Students may bring in pictures') }}</label>
+        <label class="choice"><input type="checkbox" name="pages" value="1" @checked($tray->has(Crag\Prompt\Tool::Pages) || ! in_array(Crag\Prompt\Tool::Pages, $tray->kind->tools(), true))> {{ __('Students may add pages') }}</label>
         <fieldset>
             <legend>{{ __('For') }}</legend>
             <label class="choice"><input type="radio" name="for" value="session" checked> {{ __('The whole session') }}</label>

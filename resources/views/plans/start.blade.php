@@ -31,7 +31,13 @@
                         @endif
                     @endforeach
                 </fieldset>
-                <label class="choice mb-3"><input type="checkbox" name="names" value="1" checked> {{ __('Names on the desk') }}</label>
+                @php($settings = Crag\Session\SessionSettings::read($rosters->firstWhere('id', $last)?->settings['session'] ?? []))
+                <fieldset class="mb-3">
+                    <legend class="h6">{{ __('In the room') }}</legend>
+                    <label class="choice"><input type="checkbox" name="names" value="1" @checked($settings->deskNames !== Crag\Session\NameMode::None)> {{ __('Names on the desk') }}</label>
+                    <label class="choice"><input type="checkbox" name="messages" value="1" @checked($settings->messages)> {{ __('Messages between students and teachers') }}</label>
+                    <label class="choice"><input type="checkbox" name="cover" value="1" @checked($settings->cover)> {{ __('Work is covered until you reveal it') }}</label>
+                </fieldset>
                 <button class="btn btn-go btn-lg w-100"><x-icon name="play" /> {{ __('Start the session') }}</button>
             </form>
         </section>

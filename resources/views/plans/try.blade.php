@@ -9,7 +9,7 @@
         </div>
         <div role="group" aria-label="{{ __('Prompt') }}">
             @foreach ($prompts as $prompt)
-                <button class="btn btn-paper" data-try-prompt="{{ route('desk.go', [$session, $prompt]) }}" aria-pressed="{{ $prompt->id === $session->prompt_id ? 'true' : 'false' }}"><span class="visually-hidden">{{ __('Prompt') }}</span> {{ $prompt->n }}</button>
+                <button class="btn btn-paper" data-try-prompt="{{ route('desk.gather', [$session, $prompt]) }}" aria-pressed="{{ $prompt->id === $session->prompt_id ? 'true' : 'false' }}"><span class="visually-hidden">{{ __('Prompt') }}</span> {{ $prompt->n }}</button>
             @endforeach
         </div>
     </header>

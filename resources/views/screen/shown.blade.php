@@ -1,5 +1,8 @@
 @php($view = $session->isRunning() ? $session->screen_view->value : 'ended')
-<div class="shown-{{ $view }}" id="shown-{{ $view }}">
+@php($pens = App\Sessions\Standing::pens($session, null))
+@if ($session->isRunning() && $pens->isDown()) <div class="shown-pens" id="shown-pens"><p dir="auto">{{ $pens->words === '' ? __('Pens down') : $pens->words }}</p></div> @endif
+<div class="shown-{{ $view }}" id="shown-{{ $view }}" data-room="{{ json_encode(['timer' => $session->timerValue()?->toArray(), 'sound' => $session->settingsValue()->sound, 'clock' => App\Live\Clock::ms()]) }}">
+    <p class="shown-timer" id="shown-timer" role="timer" hidden></p>
     @if ($view === 'join')
         <h1>{{ $session->title }}</h1>
         <div class="shown-ways">
@@ -18,7 +21,8 @@
     @elseif ($view === 'showcase' && $session->showcase !== null)
         <h1 class="visually-hidden">{{ __('Showcase') }}</h1>
         <img class="shown-canvas" src="{{ route('screen.showcase', [$session, $session->showcase]) }}" alt="{{ __('A canvas of the class') }}">
-        @if ($session->showcase->named) <p class="shown-name" dir="auto">{{ $session->showcase->canvas->seat->name }}</p> @endif
+        @php($name = $session->settingsValue()->shownNames->show($session->showcase->canvas->seat->name, $session->showcase->canvas->seat->n))
+        @if ($name !== '') <p class="shown-name" dir="auto">{{ $name }}</p> @endif
     @elseif ($view === 'ended')
         <h1>{{ __('The session has ended') }}</h1>
     @else

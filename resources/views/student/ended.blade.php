@@ -19,7 +19,7 @@
                     @endforeach
                 </ul>
             @endif
-            <p class="form-text">{{ __('This works on this device until your teacher forgets the session.') }}</p>
+            <p class="form-text">{{ __('This works on this device until :date, or until your teacher forgets the session.', ['date' => Illuminate\Support\Carbon::createFromTimestampMs(Crag\Session\Retention::keepUntilMs((int) $session->endedMs(), config()->integer('crag.keep_days')), config('app.timezone'))->translatedFormat('j F Y')]) }}</p>
         </section>
     </main>
 </x-layout>

@@ -30,6 +30,16 @@
                     <p class="form-text">{{ __('Your teacher sees this name beside your canvas. Other students do not see your canvas.') }}</p>
                 </div>
                 <button class="btn btn-go btn-lg w-100">{{ __('Join') }}</button>
+                @if ($session !== null)
+                    <details class="mt-3" @error('seat_code') open @enderror>
+                        <summary>{{ __('I was here on another device') }}</summary>
+                        <label for="seat-code">{{ __('Seat code') }}</label>
+                        <input id="seat-code" name="seat_code" class="form-control code-field @error('seat_code') is-invalid @enderror" maxlength="12" autocomplete="off" autocapitalize="characters" spellcheck="false" @error('seat_code') aria-describedby="seat-code-problem" @enderror>
+                        @error('seat_code') <p id="seat-code-problem" class="problem" role="alert">{{ $message }}</p> @enderror
+                        <p class="form-text">{{ __('The other device shows it under More, “Another device”. Without it, join with the same name: your teacher then lets you back to your work.') }}</p>
+                        <button class="btn btn-outline-slate w-100">{{ __('Go on here') }}</button>
+                    </details>
+                @endif
             </form>
         </section>
     </main>

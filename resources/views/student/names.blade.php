@@ -12,7 +12,7 @@
         <div class="join-names">
             @foreach ($entries as $entry)
                 @if (in_array($entry->id, $taken, true))
-                    <span class="join-name is-taken" dir="auto">{{ $entry->name }} <span class="visually-hidden">{{ __('is here already') }}</span></span>
+                    <button class="join-name is-taken" dir="auto" name="entry" value="{{ $entry->id }}" title="{{ __('Here already on another device. Your teacher is asked.') }}">{{ $entry->name }} <span class="visually-hidden">{{ __('is here already') }}</span></button>
                 @elseif ($entry->pin !== '')
                     <a class="join-name" dir="auto" href="{{ route('join', ['code' => $session->join_code, 'entry' => $entry->id]) }}">{{ $entry->name }}</a>
                 @else

@@ -1,23 +1,52 @@
 @php($words = App\Http\BenchWords::all() + [
-    'saved' => __('Saved'), 'saving' => __('Saving…'), 'offline' => __('Offline — :n strokes kept here'),
+    'saved' => __('Saved'), 'saving' => __('Saving…'), 'offline' => __('Offline — :n strokes kept here'), 'held' => __(':n strokes wait here: :reason'),
     'polling' => __('Saved — slow connection'), 'refused' => __('Something could not be kept: :reason'),
     'prompt' => __('Prompt :n'), 'question' => __('Question :n'), 'choice' => __('Choice :n'), 'signs' => __('Signs'), 'tray' => __('Your teacher has changed the tools.'),
+    'pens_down' => __('Pens down'), 'time_up' => __('Time is up'), 'paused' => __(':left, paused'), 'hand_up' => __('Hand up'), 'hand_down' => __('Hand is up'),
+    'send' => __('Send to teacher'), 'sent' => __('Sent'), 'take_back' => __('Take back'), 'sent_said' => __('Your teacher has it. Take it back to go on.'), 'revealed' => __('Your teacher has opened all work.'),
+    'closed' => __('This prompt is closed. You can look at your work.'), 'new_work' => __('Your teacher has handed something out.'), 'new_page' => __('Your teacher has handed something out, on page :n.'), 'fresh' => __('Your teacher has given you a fresh start. Your old work is kept.'),
+    'lead' => __('Teacher’s page'), 'stone' => __('Others see you as :name'), 'renamed' => __('Your name here is now :name.'), 'moved' => __('You work on another device now.'),
+    'slow' => __('The connection is slow. Light data needs fewer bytes.'), 'use_light' => __('Use light data'), 'rate' => __('About :n kB a minute'), 'light_on' => __('Light data is on'), 'light_off' => __('Light data is off'),
+    'not_now' => __('That cannot be done now: :reason'),
 ])
 <x-layout :title="$session->title" script="student" class="student"
-    :page="['session' => $session->id, 'seat' => $seat->id, 'ink' => $seat->ink_key, 'address' => '/seat/'.$seat->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Object\StampArt::all(), 'words' => $words]">
+    :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => substr(App\Models\Seat::channel($seat->id, $seat->turn), 5), 'ink' => $seat->ink_key, 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Object\StampArt::all(), 'words' => $words]">
     <header id="strip" class="strip {{ $prompt->words === '' ? 'is-wordless' : '' }}">
         <h1 class="visually-hidden">{{ $session->title }}</h1>
-        <span id="prompt-number" class="strip-number">{{ __('Prompt :n', ['n' => $prompt->n]) }}</span>
+        <div class="strip-number">
+            <button id="prompt-before" class="mini-strip" hidden title="{{ __('The prompt before') }}"><x-icon name="chevron-left" /><span class="visually-hidden">{{ __('The prompt before') }}</span></button>
+            <span id="prompt-number">{{ __('Prompt :n', ['n' => $prompt->n]) }}</span>
+            <button id="prompt-after" class="mini-strip" hidden title="{{ __('The next prompt') }}"><x-icon name="chevron-right" /><span class="visually-hidden">{{ __('The next prompt') }}</span></button>
+        </div>
         <p id="prompt-words" class="strip-words" aria-live="polite" dir="auto">{{ $mine }}</p>
         <button id="unfold" class="strip-unfold" aria-expanded="false" aria-controls="prompt-words">
             <x-icon name="chevron-down" /><span class="visually-hidden">{{ __('Whole prompt') }}</span>
         </button>
+        <span id="timer" class="strip-timer" role="timer" hidden></span>
         <span class="strip-who" dir="auto">{{ $seat->name }}</span>
         <span id="saved" class="strip-saved" role="status" data-state="saved">{{ __('Saved') }}</span>
+        <div class="strip-do">
+            <button id="lead-look" class="btn btn-paper" aria-expanded="false" aria-controls="lead-side" hidden><x-icon name="layout-split" /> {{ __('Teacher’s page') }}</button>
+            <button id="hand" class="btn btn-paper" aria-pressed="false"><x-icon name="hand-index" /> <span>{{ __('Hand up') }}</span></button>
+            <button id="send" class="btn btn-paper"><x-icon name="send" /> <span>{{ __('Send to teacher') }}</span></button>
+        </div>
     </header>
     <p id="notice" class="notice" role="alert" hidden></p>
+    <section id="letters" class="letters" aria-label="{{ __('From your teacher') }}" aria-live="polite"></section>
     <section id="questions" class="questions" aria-label="{{ __('Questions') }}" hidden></section>
-    <main id="bench" class="bench">
-        @include('bench.bench', ['label' => __('Your canvas'), 'lead' => false, 'files' => '/seat/'.$seat->id.'/work/CANVAS.FORMAT'])
-    </main>
+    <div class="sides">
+        <main id="bench" class="bench">
+            @include('bench.bench', ['label' => __('Your canvas'), 'lead' => false, 'files' => '/seat/'.$seat->id.'/work/CANVAS.FORMAT'])
+        </main>
+        <aside id="lead-side" class="lead-side" aria-label="{{ __('Teacher’s page') }}" hidden>
+            <div class="lead-side-head"><b>{{ __('Teacher’s page') }}</b><button id="lead-away" class="btn btn-icon ms-auto" title="{{ __('Close') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button></div>
+            <div class="lead-side-frame" tabindex="0" role="img" aria-label="{{ __('What your teacher shows') }}"><div id="lead-page" class="page"></div></div>
+        </aside>
+    </div>
+    @include('student.windows')
+    <div id="cover" class="cover" role="alertdialog" aria-modal="true" aria-labelledby="cover-words" tabindex="-1" hidden>
+        <p id="cover-words" class="cover-words" dir="auto"></p>
+        <p class="cover-safe">{{ __('Your work is safe underneath.') }}</p>
+        <p id="cover-timer" class="cover-safe" hidden></p>
+    </div>
 </x-layout>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk;
 
+use App\Http\CurrentRole;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use Illuminate\Contracts\View\View;
@@ -13,38 +14,36 @@ use Illuminate\Http\Request;
 /** The teacher's working page. */
 final class DeskController
 {
-    public function show(LiveSession $session): View|RedirectResponse
+    public function show(Request $request, LiveSession $session): View|RedirectResponse
     {
         return $session->isRunning()
-            ? view('desk.desk', $this->bands($session))
+            ? view('desk.desk', $this->bands($request, $session))
             : redirect()->route('desk.ended', $session);
     }
 
     /** The bands again, after something that they tell has changed. */
-    public function refresh(LiveSession $session): View
+    public function refresh(Request $request, LiveSession $session): View
     {
-        return view('desk.bands', $this->bands($session));
-    }
-
-    public function names(Request $request, LiveSession $session): View
-    {
-        $session->update(['names_shown' => $request->boolean('shown')]);
-
-        return $this->refresh($session);
+        return view('desk.bands', $this->bands($request, $session));
     }
 
     /** @return array<string, mixed> */
-    private function bands(LiveSession $session): array
+    private function bands(Request $request, LiveSession $session): array
     {
         $session->load('prompt', 'showcase.canvas.seat');
         $prompts = $session->prompts()
-            ->withCount(['canvases', 'canvases as started_count' => static fn ($query) => $query->whereNotNull('last_stroke_ms')])
+            ->withCount(['canvases', 'canvases as started_count' => static fn ($query) => $query->whereNotNull('last_stroke_ms'), 'canvases as sent_count' => static fn ($query) => $query->whereNotNull('sent_at_ms')])
             ->with('canvases.check')->get();
 
         return [
             'session' => $session,
             'prompts' => $prompts,
             'current' => $prompts->firstOrFail(static fn (Prompt $prompt): bool => $prompt->id === $session->prompt_id),
+            'settings' => $session->settingsValue(),
+            'role' => CurrentRole::of($request),
+            'seats' => $session->seats()->with('entry')->withCount(['answers'])->get(),
+            'messages' => $session->messages()->get()->groupBy('seat_id'),
+            'handouts' => $session->handouts()->whereNull('undone_at_ms')->has('canvases')->with(['canvases.seat', 'prompt'])->limit(8)->get(),
         ];
     }
 }

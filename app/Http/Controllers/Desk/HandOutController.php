@@ -4,21 +4,27 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk;
 
+use App\Http\CurrentRole;
 use App\Models\Asset;
+use App\Models\Handout;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Pictures\PdfPage;
 use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
-use App\Sessions\HandOut;
+use App\Sessions\GiveWork;
+use App\Sessions\WhatToHandOut;
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
 use Crag\Prompt\BackdropKind;
+use Crag\Prompt\HandoutMode;
+use Crag\Prompt\InvalidPages;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\Prompt as PromptValue;
+use Crag\Session\Deed;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
@@ -26,11 +32,11 @@ use Illuminate\Validation\ValidationException;
 /** Words and a backdrop to every canvas. */
 final class HandOutController
 {
-    public function __construct(private readonly HandOut $handOut)
+    public function __construct(private readonly GiveWork $handOut)
     {
     }
 
-    public function store(Request $request, LiveSession $session, StorePicture $storePicture): Response
+    public function store(Request $request, LiveSession $session, StorePicture $storePicture): JsonResponse
     {
         $request->validate([
             'backdrop' => ['required', new Enum(BackdropKind::class)],
@@ -43,20 +49,80 @@ final class HandOutController
         } catch (InvalidPrompt|UnusablePicture|UnreadableOperation $problem) {
             throw ValidationException::withMessages(['words' => __($problem->getMessage())]);
         }
-        $request->string('place')->is('next')
-            ? $this->handOut->asNext($session, $value)
-            : $this->handOut->underPresentWork($session, $value);
+        if ($request->string('place')->is('next')) {
+            $this->handOut->asNext($session, $value);
 
-        return response()->noContent()->header('HX-Trigger', 'crag:handed-out');
+            return response()->json([]);
+        }
+        $handout = $this->handOut->underPresentWork($session, $value);
+
+        return $handout === null ? response()->json([]) : $this->told($session, $handout);
     }
 
-    /** Brings everybody to a prompt of the session. */
-    public function goTo(LiveSession $session, Prompt $prompt): Response
+    /**
+     * The prompt as it was prepared, pages of the lead canvas, a picture, or pieces, to everybody or to some.
+     */
+    public function give(Request $request, LiveSession $session, Prompt $prompt, WhatToHandOut $what): JsonResponse
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
-        $this->handOut->goTo($session, $prompt);
+        $request->validate([
+            'what' => ['required', Rule::in(['prompt', 'lead', 'picture', 'pieces'])], 'mode' => ['required', new Enum(HandoutMode::class)],
+            'seats' => ['nullable', 'array'], 'pages' => ['nullable', 'string', 'max:100'], 'alt' => ['nullable', 'string', 'max:280'],
+        ]);
+        $seats = $request->input('seats') === null ? null : $session->seated()->whereIn('id', $request->array('seats'))->get()->all();
+        abort_if($seats === [], 422, __('Choose at least one student.'));
+        CurrentRole::check($request, $session, $seats === null ? Deed::HandOut : Deed::HandOutToSome);
+        try {
+            [$value, $label] = $what->of($session, $prompt, $request);
+            $handout = $this->handOut->give($session, $prompt, $value, $label, $seats === null ? null : array_values($seats));
+        } catch (InvalidPages|UnreadableOperation $problem) {
+            abort(422, __($problem->getMessage()));
+        }
 
-        return response()->noContent()->header('HX-Trigger', 'crag:handed-out');
+        return $this->told($session, $handout);
+    }
+
+    /** Takes it back from everybody, or from one student. */
+    public function undo(Request $request, LiveSession $session, Handout $handout): JsonResponse
+    {
+        abort_unless($handout->live_session_id === $session->id, 404);
+        $seat = $request->filled('seat') ? $session->seats()->findOrFail($request->string('seat')->toString()) : null;
+        CurrentRole::check($request, $session, $handout->for_all && $seat === null ? Deed::HandOut : Deed::HandOutToSome);
+        abort_if($handout->undone_at_ms !== null, 409, __('It was taken back already.'));
+        $this->handOut->undo($handout, $seat);
+
+        return response()->json(['said' => __('Taken back. No ink of the students was touched.')]);
+    }
+
+    /** One page is told once more to look. */
+    public function again(Request $request, LiveSession $session, Handout $handout): JsonResponse
+    {
+        abort_unless($handout->live_session_id === $session->id, 404);
+        $this->handOut->again($handout, $session->seats()->findOrFail($request->string('seat')->toString()));
+
+        return response()->json([]);
+    }
+
+    /** A picture or a page of a PDF that is to be handed out. */
+    public function picture(Request $request, LiveSession $session, StorePicture $storePicture): JsonResponse
+    {
+        $file = $request->file('picture');
+        abort_if($file === null || is_array($file), 422, __('Choose a picture or a PDF first.'));
+        try {
+            $asset = $this->storePicture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture);
+        } catch (UnusablePicture $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+
+        return response()->json(['asset' => $asset->id]);
+    }
+
+    private function told(LiveSession $session, Handout $handout): JsonResponse
+    {
+        return response()->json([
+            'handout' => $handout->id, 'canvases' => $handout->canvases()->count(),
+            'undo' => ['address' => route('desk.handout.undo', [$session, $handout], false), 'body' => (object) []],
+        ]);
     }
 
     /**
@@ -70,7 +136,7 @@ final class HandOutController
         }
         $file = $request->file('picture');
         if ($file !== null && ! is_array($file)) {
-            return Backdrop::picture($this->picture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture)->id);
+            return Backdrop::picture($this->storePicture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture)->id);
         }
         $present = $session->prompt()->firstOrFail()->backdropValue();
         if ($present->kind !== BackdropKind::Picture) {
@@ -80,7 +146,7 @@ final class HandOutController
         return $present;
     }
 
-    private function picture(LiveSession $session, string $path, int $page, StorePicture $storePicture): Asset
+    private function storePicture(LiveSession $session, string $path, int $page, StorePicture $storePicture): Asset
     {
         if (! PdfPage::is($path)) {
             return $storePicture($session, $path);

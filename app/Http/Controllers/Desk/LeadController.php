@@ -11,8 +11,7 @@ use App\Http\Controllers\TakesOperations;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Prompt;
-use App\Sessions\HandOutPieces;
-use Crag\Canvas\UnreadableOperation;
+use App\Sessions\LeadCanvas;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayKind;
 use Illuminate\Http\JsonResponse;
@@ -47,17 +46,23 @@ final class LeadController
         return $this->append($request, $session, $canvas, $append);
     }
 
-    /** Objects of the lead canvas become pieces on every canvas of the prompt. */
-    public function pieces(Request $request, LiveSession $session, Prompt $prompt, HandOutPieces $handOut): JsonResponse
+    /** Which page of it students may look at, or none. */
+    public function show(Request $request, LiveSession $session, Prompt $prompt, LeadCanvas $lead): JsonResponse
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
-        $objects = $request->json('objects');
-        try {
-            $count = $handOut($prompt, is_array($objects) ? $objects : []);
-        } catch (UnreadableOperation $problem) {
-            abort(422, __($problem->getMessage()));
-        }
+        $request->validate(['page' => ['nullable', 'string', 'max:32']]);
+        $lead->show($session, $prompt, $request->input('page') === null ? null : (string) $request->string('page'));
 
-        return response()->json(['canvases' => $count]);
+        return response()->json([]);
+    }
+
+    /** Its ink under everybody's from now on, or no more; then it goes again, or stays as a backdrop. */
+    public function ink(Request $request, LiveSession $session, Prompt $prompt, LeadCanvas $lead): JsonResponse
+    {
+        abort_unless($prompt->live_session_id === $session->id, 404);
+        $request->validate(['on' => ['required', 'boolean'], 'stays' => ['boolean']]);
+        $request->boolean('on') ? $lead->inkOn($session, $prompt) : $lead->inkOff($session, $request->boolean('stays'));
+
+        return response()->json([]);
     }
 }

@@ -33,15 +33,7 @@ final class ScreenController
         $canvas = $session->canvases()->findOrFail($request->input('canvas'));
         $page = $request->string('page')->toString();
         abort_unless(isset($canvas->scene()->pages[$page]), 422, __('That canvas has no such page.'));
-        $this->shown->canvas($session, $canvas, $request->boolean('named'), $page);
-
-        return response()->noContent();
-    }
-
-    public function named(Request $request, LiveSession $session): Response
-    {
-        abort_if($session->showcase_id === null, 422, __('Choose a canvas to show first.'));
-        $this->shown->named($session, $request->boolean('named'));
+        $this->shown->canvas($session, $canvas, $page);
 
         return response()->noContent();
     }

@@ -28,6 +28,7 @@ final class TrayController
             TrayKind::from($request->string('tray')->toString()),
             array_map(Tool::from(...), array_values($request->array('tools'))),
             $request->boolean('pictures'),
+            $request->boolean('pages'),
         );
         $request->string('for')->is('prompt') ? $change->ofPrompt($session, $tray) : $change->ofSession($session, $tray);
 

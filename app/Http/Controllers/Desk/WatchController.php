@@ -24,21 +24,28 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** What the grid asks for. */
 final class WatchController
 {
+    /** When a student was last seen is written down no more often than this. */
+    private const SEEN_MS = 10_000;
+
     /** Every seat with its canvas for a prompt: each canvas's kept scene, and what came since. */
     public function canvases(LiveSession $session, Prompt $prompt): StreamedResponse
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
         $position = CatchUp::position($session, Audience::room($session), Audience::desk($session));
         $position['operations'] = LiveSession::query()->whereKey($session->id)->firstOrFail()->operation_count;
-        $canvases = $prompt->canvases()->get()->keyBy('seat_id');
-        $seats = $session->seats()->get()->map(static fn (Seat $seat): array => [
+        $isCovered = $prompt->isCovered();
+        $canvases = $prompt->canvases()->whereIn('seat_id', $session->seated()->reorder()->select('id'))->get()->keyBy('seat_id');
+        $seats = $session->seated()->get()->map(static fn (Seat $seat): array => [
             ...$seat->announcement(),
             'canvas' => $canvases->get($seat->id)?->id,
+            'isSent' => $canvases->get($seat->id)?->sent_at_ms !== null,
         ]);
+        // Covered work does not even reach the desk's page.
+        $canvases = $isCovered ? $canvases->take(0) : $canvases;
         $kept = $canvases->mapWithKeys(static fn (Canvas $canvas): array => [$canvas->id => KeptScene::opening($canvas)])->filter();
 
-        return response()->stream(function () use ($prompt, $position, $seats, $canvases, $kept): void {
-            echo '{"prompt":', json_encode($prompt->id), ',"position":', json_encode($position), ',"seats":', $seats->toJson(), ',"kept":{';
+        return response()->stream(function () use ($prompt, $position, $seats, $canvases, $kept, $isCovered): void {
+            echo '{"prompt":', json_encode($prompt->id), ',"covered":', json_encode($isCovered), ',"position":', json_encode($position), ',"seats":', $seats->toJson(), ',"kept":{';
             foreach ($kept->keys()->all() as $i => $id) {
                 echo $i === 0 ? '' : ',', json_encode($id), ':{"n":', $kept[$id]['n'], ',"scene":', $kept[$id]['body'], '}';
             }
@@ -73,18 +80,26 @@ final class WatchController
         abort_unless($prompt->live_session_id === $session->id, 404);
         $now = Clock::ms();
         $canvases = $prompt->canvases()->with(['check'])->get()->keyBy('seat_id');
-        $states = $session->seats()->get()->map(static function (Seat $seat) use ($canvases, $now, $presence): array {
+        $here = [];
+        $states = $session->seated()->get()->map(static function (Seat $seat) use ($canvases, $now, $presence, &$here): array {
             $canvas = $canvases->get($seat->id);
             $last = $canvas?->last_stroke_ms;
-            $state = CanvasState::of($last, $now, $presence->isHere($seat));
+            $isHere = $presence->isHere($seat);
+            $state = CanvasState::of($last, $now, $isHere);
+            if ($isHere && $now - $seat->seen_at_ms > self::SEEN_MS) {
+                $here[] = $seat->id;
+            }
 
             return [
                 'seat' => $seat->id,
                 'state' => $state->value,
                 'minutes' => $last === null ? 0 : CanvasState::quietMinutes($last, $now),
                 'level' => $canvas?->check?->level?->value,
+                'isSent' => $canvas?->sent_at_ms !== null,
+                'hand' => $seat->hand_at_ms !== null,
             ];
         });
+        $here === [] || Seat::query()->whereIn('id', $here)->update(['seen_at_ms' => $now]);
 
         return response()->json([
             'states' => $states,

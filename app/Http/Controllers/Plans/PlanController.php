@@ -21,7 +21,9 @@ use Crag\Prompt\Tool;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayKind;
 use Crag\Session\InvalidName;
+use Crag\Session\NameMode;
 use Crag\Session\PersonName;
+use Crag\Session\SessionSettings;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -69,7 +71,7 @@ final readonly class PlanController
         $roster = $request->filled('roster') ? $teacher->rosters()->findOrFail($request->string('roster')->toString()) : null;
         $settings = $this->settings($request, $roster);
         $session = $this->start->fromPlan($teacher, $plan, $roster, ToolTray::of(TrayKind::from($settings['tray'])));
-        $session->update(['names_shown' => $settings['names_shown']]);
+        $session->update(['settings' => SessionSettings::read($settings['session'])->toArray()]);
 
         return redirect()->route('desk', $session);
     }
@@ -141,14 +143,15 @@ final readonly class PlanController
         }
     }
 
-    /** @return array{tray: string, names_shown: bool} */
+    /** @return array{tray: string, session: array<string, mixed>} */
     private function settings(Request $request, ?Roster $roster): array
     {
         $before = $roster === null ? [] : $roster->settings;
         $tray = $request->filled('tray') ? $request->string('tray')->toString() : ($before['tray'] ?? TrayKind::Standard->value);
         $settings = [
             'tray' => is_string($tray) ? $tray : TrayKind::Standard->value,
-            'names_shown' => $request->has('tray') ? $request->boolean('names') : (bool) ($before['names_shown'] ?? true),
+            'session' => ($request->has('tray') ? ['desk_names' => $request->boolean('names') ? NameMode::Real->value : NameMode::None->value, 'cover' => $request->boolean('cover'), 'messages' => $request->boolean('messages')] : [])
+                + (is_array($before['session'] ?? null) ? $before['session'] : []),
         ];
         $roster?->update(['settings' => $settings]);
 

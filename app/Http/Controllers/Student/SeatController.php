@@ -10,6 +10,8 @@ use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Live\Clock;
 use App\Models\Seat;
+use App\Sessions\GiveWork;
+use App\Sessions\RoomState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -21,6 +23,9 @@ final class SeatController
     {
         $session = $seat->session;
         $request->attributes->set('framed', $session->is_trial);
+        if ($session->isRunning() && ! $seat->isIn()) {
+            return view('student.outside', ['seat' => $seat, 'session' => $session]);
+        }
         if (! $session->isRunning()) {
             return view('student.ended', [
                 'seat' => $seat, 'session' => $session,
@@ -28,17 +33,23 @@ final class SeatController
             ]);
         }
 
-        return view('student.seat', ['seat' => $seat, 'session' => $session, 'prompt' => $session->prompt()->firstOrFail(), 'mine' => $session->prompt()->firstOrFail()->forSeat($seat)->words]);
+        $prompt = $seat->presentPrompt();
+
+        return view('student.seat', ['seat' => $seat, 'session' => $session, 'prompt' => $prompt, 'mine' => $prompt->forSeat($seat)->words]);
     }
 
     /** The canvas for the present prompt, and where the streams stand. */
-    public function canvas(Seat $seat, TakeCanvas $takeCanvas): Response
+    public function canvas(Seat $seat, TakeCanvas $takeCanvas, GiveWork $handOut): Response
     {
         $session = $seat->session;
         $position = CatchUp::position($session, Audience::room($session), Audience::seat($seat));
-        $prompt = $session->prompt()->firstOrFail();
+        $prompt = $seat->presentPrompt();
+        $canvas = $takeCanvas($seat, $prompt)->refresh()->setRelation('seat', $seat);
+        $handOut->got($canvas);
 
-        return CanvasAnswer::opening($takeCanvas($seat, $prompt)->refresh(), [
+        return CanvasAnswer::opening($canvas, [
+            'room' => RoomState::shared($session),
+            'own' => RoomState::own($seat),
             'prompt' => $prompt->announcementTo($seat),
             'tray' => $prompt->trayInForce()->now->toArray(),
             'position' => (object) $position,
@@ -57,8 +68,10 @@ final class SeatController
     {
         $seat->update(['polled_at_ms' => $request->boolean('polling') ? Clock::ms() : 0]);
         $session = $seat->session;
-        $events = CatchUp::events($session, $request, Audience::room($session), Audience::seat($seat));
-        $canvas = $seat->canvases()->find($request->string('canvas')->toString());
+        // Outside the room there is nothing to hear but the own knocking.
+        $audiences = $seat->isIn() || ! $session->isRunning() ? [Audience::room($session), Audience::seat($seat)] : [Audience::seat($seat)];
+        $events = CatchUp::events($session, $request, ...$audiences);
+        $canvas = ! $seat->isIn() ? null : $seat->canvases()->find($request->string('canvas')->toString());
 
         return response(sprintf(
             '{"events":%s,"operations":[%s]}',

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk;
+
+use App\Models\LiveSession;
+use App\Models\Prompt;
+use App\Sessions\GiveWork;
+use App\Sessions\SendWork;
+use App\Sessions\Steer;
+use Crag\Prompt\Backdrop;
+use Crag\Prompt\InvalidPrompt;
+use Crag\Prompt\Prompt as PromptValue;
+use Crag\Session\PromptState;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+
+/** A session's prompts: opened, closed, skipped, put in another order, added, and where everybody is. */
+final class PromptsController
+{
+    public function __construct(private readonly Steer $steer)
+    {
+    }
+
+    /** Brings everybody to a prompt, and to a page of it if one is named. */
+    public function gather(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
+    {
+        $this->mustBeOf($session, $prompt);
+        $request->validate(['page' => ['nullable', 'integer', 'min:0', 'max:100']]);
+        $this->steer->gather($session, $prompt, $request->filled('page') ? $request->integer('page') : null);
+
+        return response()->json([]);
+    }
+
+    public function set(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
+    {
+        $this->mustBeOf($session, $prompt);
+        $request->validate(['state' => ['required', Rule::enum(PromptState::class)]]);
+        $state = PromptState::from($request->string('state')->toString());
+        abort_if(! $state->isSeen() && $prompt->id === $session->prompt_id, 409, __('Students are at this prompt. Gather them at another one first.'));
+        $this->steer->set($session, $prompt, $state);
+
+        return response()->json([]);
+    }
+
+    public function move(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
+    {
+        $this->mustBeOf($session, $prompt);
+        $request->validate(['by' => ['required', Rule::in([-1, 1])]]);
+        $this->steer->move($session, $prompt, $request->integer('by'));
+
+        return response()->json([]);
+    }
+
+    public function add(Request $request, LiveSession $session, GiveWork $handOut): JsonResponse
+    {
+        try {
+            $value = PromptValue::of($request->string('words')->toString(), Backdrop::blank());
+        } catch (InvalidPrompt $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+
+        return response()->json(['prompt' => $handOut->add($session, $value)->id, 'said' => __('Added. Students do not see it until you open it.')]);
+    }
+
+    public function reveal(LiveSession $session, Prompt $prompt, SendWork $work): JsonResponse
+    {
+        $this->mustBeOf($session, $prompt);
+        $work->reveal($session, $prompt);
+
+        return response()->json([]);
+    }
+
+    private function mustBeOf(LiveSession $session, Prompt $prompt): void
+    {
+        abort_unless($prompt->live_session_id === $session->id, 404);
+    }
+}

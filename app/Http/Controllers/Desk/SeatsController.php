@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk;
+
+use App\Http\CurrentRole;
+use App\Models\LiveSession;
+use App\Models\Message;
+use App\Models\Seat;
+use App\Models\Teacher;
+use App\Sessions\Doorway;
+use App\Sessions\Hands;
+use Crag\Session\InvalidName;
+use Crag\Session\Note;
+use Crag\Session\PersonName;
+use Crag\Session\SeatState;
+use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** The door and the seats, and what is said to a student. */
+final class SeatsController
+{
+    private const LONGEST_REASON = 200;
+
+    public function __construct(private readonly Doorway $doorway)
+    {
+    }
+
+    /** What was written to and fro with one student, and what can be done. */
+    public function show(Request $request, LiveSession $session, Seat $student): View
+    {
+        abort_unless($student->live_session_id === $session->id, 404);
+
+        return view('desk.talk-body', ['session' => $session, 'seat' => $student, 'messages' => $student->messages()->get(), 'role' => CurrentRole::of($request)]);
+    }
+
+    /** Those who are named, or all who knock. One who says to be somebody else's seat can be let in as that. */
+    public function letIn(Request $request, LiveSession $session): JsonResponse
+    {
+        $request->validate(['seats' => ['array'], 'seats.*' => ['string'], 'all' => ['boolean'], 'claimed' => ['boolean']]);
+        $seats = $request->boolean('all') ? $session->seats()->where('state', SeatState::Knocking)->get() : $this->seats($request, $session);
+        foreach ($seats as $seat) {
+            $claims = $request->boolean('claimed') ? $session->seats()->find($seat->claims_id) : null;
+            $claims === null ? $this->doorway->letIn($seat) : $this->doorway->letInAs($seat, $claims);
+        }
+
+        return response()->json(['said' => trans_choice('{0} Nobody is knocking.|{1} :count student let in.|[2,*] :count students let in.', $seats->count())]);
+    }
+
+    public function turnAway(Request $request, LiveSession $session): JsonResponse
+    {
+        $request->validate(['seats' => ['required', 'array'], 'reason' => ['nullable', 'string', 'max:'.self::LONGEST_REASON]]);
+        foreach ($this->seats($request, $session)->where('state', SeatState::Knocking) as $seat) {
+            $this->doorway->turnAway($seat, $request->string('reason')->trim()->toString());
+        }
+
+        return response()->json([]);
+    }
+
+    public function sendOut(Request $request, LiveSession $session): JsonResponse
+    {
+        $request->validate(['seat' => ['required', 'string'], 'reason' => ['nullable', 'string', 'max:'.self::LONGEST_REASON], 'keep' => ['boolean']]);
+        $seat = $this->seat($request, $session);
+        $this->doorway->sendOut($seat, $request->string('reason')->trim()->toString(), $request->boolean('keep'));
+
+        return response()->json([
+            'said' => $request->boolean('keep') ? __(':name is kept out. All work is kept.', ['name' => $seat->name]) : __(':name is sent out. All work is kept.', ['name' => $seat->name]),
+            'undo' => ['address' => route('desk.let-in', $session, false), 'body' => ['seats' => [$seat->id]]],
+        ]);
+    }
+
+    public function rename(Request $request, LiveSession $session): JsonResponse
+    {
+        $seat = $this->seat($request, $session);
+        try {
+            $this->doorway->rename($seat, PersonName::read($request->string('name')->toString()));
+        } catch (InvalidName $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+
+        return response()->json(['name' => $seat->name]);
+    }
+
+    /** A hand is answered with a few words, or just lowered. */
+    public function hand(Request $request, LiveSession $session, Hands $hands): JsonResponse
+    {
+        $seat = $this->seat($request, $session);
+        try {
+            $request->filled('words')
+                ? $hands->say($seat, Note::read($request->string('words')->toString()), $this->teacher($request))
+                : $hands->down($seat);
+        } catch (InvalidName $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+
+        return response()->json(['said' => $request->filled('words') ? __('Sent to :name.', ['name' => $seat->name]) : null]);
+    }
+
+    public function removeMessage(LiveSession $session, Message $message, Hands $hands): JsonResponse
+    {
+        abort_unless($message->live_session_id === $session->id, 404);
+        $hands->remove($message);
+
+        return response()->json([]);
+    }
+
+    /** @return Collection<int, Seat> */
+    private function seats(Request $request, LiveSession $session): Collection
+    {
+        return $session->seats()->whereIn('id', $request->array('seats'))->get();
+    }
+
+    private function seat(Request $request, LiveSession $session): Seat
+    {
+        return $session->seats()->findOrFail($request->string('seat')->toString());
+    }
+
+    private function teacher(Request $request): Teacher
+    {
+        $teacher = $request->attributes->get('teacher');
+
+        return $teacher instanceof Teacher ? $teacher : abort(403);
+    }
+}

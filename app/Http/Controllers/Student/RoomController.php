@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Student;
+
+use App\Live\Clock;
+use App\Models\Canvas;
+use App\Models\Prompt;
+use App\Models\Seat;
+use App\Sessions\Doorway;
+use App\Sessions\GiveWork;
+use App\Sessions\Hands;
+use App\Sessions\LeadCanvas;
+use App\Sessions\RoomState;
+use App\Sessions\SendWork;
+use App\Sessions\Steer;
+use Crag\Session\InvalidName;
+use Crag\Session\JoinCode;
+use Crag\Session\Note;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** What a student does in the room beside drawing. */
+final class RoomController
+{
+    /** Hand up, with a few words if there are any, or down. */
+    public function hand(Request $request, Seat $seat, Hands $hands): JsonResponse
+    {
+        $words = $request->string('words')->trim()->toString();
+        $mayWrite = $seat->session->settingsValue()->messages;
+        $request->boolean('up') ? $hands->up($seat, $words === '' || ! $mayWrite ? null : self::note($words)) : $hands->down($seat);
+
+        return $this->own($seat);
+    }
+
+    public function write(Request $request, Seat $seat, Hands $hands): JsonResponse
+    {
+        $hands->say($seat, self::note($request->string('words')->toString()), null);
+
+        return $this->own($seat);
+    }
+
+    public function send(Request $request, Seat $seat, SendWork $work): JsonResponse
+    {
+        $work->send($seat, self::canvas($request, $seat), true);
+
+        return $this->own($seat);
+    }
+
+    public function takeBack(Request $request, Seat $seat, SendWork $work): JsonResponse
+    {
+        $work->send($seat, self::canvas($request, $seat), false);
+
+        return $this->own($seat);
+    }
+
+    /** At the own pace, to another prompt that is open. */
+    public function turnTo(Request $request, Seat $seat, Steer $steer): JsonResponse
+    {
+        $steer->turn($seat, Prompt::query()->where('live_session_id', $seat->live_session_id)->findOrFail($request->string('prompt')->toString()));
+
+        return $this->own($seat);
+    }
+
+    /** The page of the lead canvas that may be looked at, and the ink that lies under the student's. */
+    public function lead(Seat $seat): JsonResponse
+    {
+        $seen = $seat->session->leadSeen();
+        $find = static fn (?string $id): ?Canvas => $id === null ? null : Canvas::query()->where('live_session_id', $seat->live_session_id)->whereNull('seat_id')->find($id);
+        $look = $find($seen->canvas);
+        $ink = $find($seen->inkCanvas);
+
+        return response()->json([
+            'look' => $look === null ? null : ['canvas' => $look->id, 'page' => $seen->page, 'n' => $look->operation_count, 'scene' => LeadCanvas::page($look, $seen->page)->toArray()],
+            'ink' => $ink === null ? null : ['canvas' => $ink->id, 'prompt' => $ink->prompt_id, 'n' => $ink->operation_count, 'scene' => LeadCanvas::ink($ink, $seen->inkFrom)->toArray()],
+        ]);
+    }
+
+    /** A code to type on another device, which then has this place. */
+    public function code(Seat $seat): JsonResponse
+    {
+        $seat->update(['code' => JoinCode::draw(random_int(...))->value, 'code_at_ms' => Clock::ms()]);
+
+        return response()->json(['code' => JoinCode::read((string) $seat->code)->spaced()]);
+    }
+
+    public function light(Request $request, Seat $seat): JsonResponse
+    {
+        $seat->update(['light' => $request->boolean('on')]);
+
+        return $this->own($seat);
+    }
+
+    public function knock(Seat $seat, Doorway $doorway): JsonResponse
+    {
+        $doorway->knockAgain($seat);
+
+        return $this->own($seat);
+    }
+
+    /** The page has what was handed out. */
+    public function got(Request $request, Seat $seat, GiveWork $handOut): JsonResponse
+    {
+        $handOut->got(self::canvas($request, $seat), $request->string('handout')->toString());
+
+        return response()->json([]);
+    }
+
+    private function own(Seat $seat): JsonResponse
+    {
+        return response()->json(['own' => RoomState::own($seat)]);
+    }
+
+    private static function canvas(Request $request, Seat $seat): Canvas
+    {
+        return $seat->canvases()->findOrFail($request->string('canvas')->toString())->setRelation('seat', $seat);
+    }
+
+    private static function note(string $words): Note
+    {
+        try {
+            return Note::read($words);
+        } catch (InvalidName $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+    }
+}

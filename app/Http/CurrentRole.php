@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\LiveSession;
+use App\Sessions\Standing;
+use Crag\Session\Deed;
+use Crag\Session\RefusedDeed;
+use Crag\Session\Role;
+use Crag\Session\Rules;
+use Illuminate\Http\Request;
+
+/** As whom a request comes: found by the middleware that let it through. */
+final class CurrentRole
+{
+    public static function set(Request $request, Role $role): void
+    {
+        $request->attributes->set('role', $role);
+    }
+
+    public static function of(Request $request): Role
+    {
+        $role = $request->attributes->get('role');
+
+        return $role instanceof Role ? $role : abort(403);
+    }
+
+    /**
+     * For what a route cannot know before it has read the request.
+     *
+     * @throws RefusedDeed
+     */
+    public static function check(Request $request, LiveSession $session, Deed $deed): void
+    {
+        Rules::check($deed, self::of($request), Standing::of($session));
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Http\CurrentRole;
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\Prompt;
+use App\Models\Seat;
+use App\Models\Teacher;
+use App\Sessions\Standing;
+use Closure;
+use Crag\Session\Deed;
+use Crag\Session\RefusedDeed;
+use Crag\Session\Rules;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Asks the core's table of rules whether this person may do this now. The route names the deed. */
+final class May
+{
+    /** @throws RefusedDeed */
+    public function handle(Request $request, Closure $next, string $deed): Response
+    {
+        $seat = $request->route('seat');
+        $seat = $seat instanceof Seat ? $seat : null;
+        $session = $request->route('session');
+        $session = $session instanceof LiveSession ? $session : $seat?->session;
+        abort_unless($session instanceof LiveSession, 404);
+        Rules::check(Deed::from($deed), CurrentRole::of($request), Standing::of($session, $seat, self::prompt($request, $session, $seat)));
+
+        $response = $next($request);
+        if (! $request->isMethodSafe() && $seat === null && $response->isSuccessful()) {
+            self::tellTheOther($request, $session, $deed);
+        }
+
+        return $response;
+    }
+
+    /** Teachers who share a session see each other's deeds; what goes on all the time is seen where it happens. */
+    private static function tellTheOther(Request $request, LiveSession $session, string $deed): void
+    {
+        $teacher = $request->attributes->get('teacher');
+        if ($teacher instanceof Teacher && ! $request->routeIs('desk.operations') && $session->teachers()->count() > 1) {
+            app(Announce::class)($session, Audience::desk($session), 'deed', ['deed' => $deed, 'by' => $teacher->id, 'name' => $teacher->name]);
+        }
+    }
+
+    public static function route(Deed $deed): string
+    {
+        return self::class.':'.$deed->value;
+    }
+
+    /** The prompt that is named, that of the canvas that is named, or the one that the student or the class has now. */
+    private static function prompt(Request $request, LiveSession $session, ?Seat $seat): ?Prompt
+    {
+        $prompt = $request->route('prompt') ?? ($seat === null ? null : $request->input('prompt'));
+        if ($prompt !== null) {
+            $id = $prompt instanceof Prompt ? $prompt->id : $prompt;
+
+            return $session->prompts()->findOrFail(is_string($id) ? $id : '');
+        }
+        $canvas = $request->route('canvas') ?? $request->input('canvas');
+        if (is_string($canvas)) {
+            $found = $seat === null ? Canvas::query()->where('live_session_id', $session->id)->findOrFail($canvas) : $seat->canvases()->find($canvas);
+            if ($found !== null) {
+                return $found->prompt;
+            }
+        }
+
+        return $session->prompts()->find($seat?->presentPromptId() ?? $session->prompt_id);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Crag\Prompt\Handout as HandoutValue;
+use Crag\Prompt\HandoutMode;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+
+/**
+ * Something that was handed out: what, how, to which canvases, and which of their pages have it.
+ *
+ * @property string $id
+ * @property string $live_session_id
+ * @property string $prompt_id
+ * @property string $label  what it is, in words
+ * @property HandoutMode $mode
+ * @property bool $for_all  late-comers get it too
+ * @property array<string, mixed> $body
+ * @property int $made_at_ms
+ * @property ?int $undone_at_ms
+ * @property Prompt $prompt
+ */
+final class Handout extends Model
+{
+    use HasUlids;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $attributes = ['undone_at_ms' => null];
+
+    protected function casts(): array
+    {
+        return ['mode' => HandoutMode::class, 'for_all' => 'boolean', 'body' => 'array'];
+    }
+
+    public function value(): HandoutValue
+    {
+        return HandoutValue::read($this->body, true);
+    }
+
+    /** @return BelongsTo<Prompt, $this> */
+    public function prompt(): BelongsTo
+    {
+        return $this->belongsTo(Prompt::class);
+    }
+
+    /** @return BelongsToMany<Canvas, $this> each with its operations' ids and when its page had it */
+    public function canvases(): BelongsToMany
+    {
+        return $this->belongsToMany(Canvas::class, 'handout_canvases')->withPivot('operations', 'got_at_ms');
+    }
+}

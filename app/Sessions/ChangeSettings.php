@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Models\LiveSession;
+use App\Models\Seat;
+use Illuminate\Support\Facades\DB;
+
+/** Changes a session's settings while it runs, and keeps them for the class's next one. */
+final readonly class ChangeSettings
+{
+    public function __construct(private RoomState $room, private Shown $shown)
+    {
+    }
+
+    /** @param  array<string, mixed>  $changes  as {@see \Crag\Session\SessionSettings} names them */
+    public function __invoke(LiveSession $session, array $changes): void
+    {
+        DB::transaction(function () use ($session, $changes): void {
+            $before = $session->settingsValue();
+            $now = $before->with($changes);
+            $session->update(['settings' => $now->toArray()]);
+            $session->roster?->update(['settings' => ['session' => $now->toArray()] + $session->roster->settings]);
+            $this->room->tell($session);
+            if ($before->shownNames !== $now->shownNames) {
+                $this->shown->again($session);
+                $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellOwn($seat));
+            }
+        });
+    }
+}

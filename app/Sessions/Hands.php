@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Live\Clock;
+use App\Models\Message;
+use App\Models\Seat;
+use App\Models\Teacher;
+use Crag\Session\Note;
+use Illuminate\Support\Facades\DB;
+
+/** Hands that go up, and the few words that go to and fro. Every message has its sender, and can be removed. */
+final readonly class Hands
+{
+    public function __construct(private RoomState $room)
+    {
+    }
+
+    /** @param  ?Note  $note  what it is about, if the student says so */
+    public function up(Seat $seat, ?Note $note): void
+    {
+        DB::transaction(function () use ($seat, $note): void {
+            $seat->update(['hand_at_ms' => $seat->hand_at_ms ?? Clock::ms()]);
+            $note === null || $this->write($seat, $note, null);
+            $this->room->tellOwn($seat);
+        });
+    }
+
+    public function down(Seat $seat): void
+    {
+        DB::transaction(function () use ($seat): void {
+            $seat->update(['hand_at_ms' => null]);
+            $this->room->tellOwn($seat);
+        });
+    }
+
+    /** @param  ?Teacher  $by  null for the student */
+    public function say(Seat $seat, Note $note, ?Teacher $by): void
+    {
+        DB::transaction(function () use ($seat, $note, $by): void {
+            $this->write($seat, $note, $by);
+            // An answered hand is down.
+            $by === null || $seat->update(['hand_at_ms' => null]);
+            $this->room->tellOwn($seat);
+        });
+    }
+
+    public function remove(Message $message): void
+    {
+        DB::transaction(function () use ($message): void {
+            $message->update(['is_removed' => true]);
+            $this->room->tellOwn($message->seat);
+        });
+    }
+
+    private function write(Seat $seat, Note $note, ?Teacher $by): void
+    {
+        Message::query()->create([
+            'live_session_id' => $seat->live_session_id, 'seat_id' => $seat->id, 'teacher_id' => $by?->id,
+            'sender' => $by === null ? $seat->name : $by->name, 'words' => $note->words, 'made_at_ms' => Clock::ms(),
+        ]);
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Models\LiveSession;
+use App\Models\Message;
+use App\Models\Prompt;
+use App\Models\Seat;
+use Crag\Session\NameMode;
+use Crag\Session\Pens;
+use Crag\Session\PromptState;
+
+/**
+ * What pages must know of the room, always whole: a page that hears it, that comes late or that was reloaded has the same
+ * from one answer, and puts itself right by it.
+ */
+final readonly class RoomState
+{
+    public const MOST_MESSAGES = 30;
+
+    public function __construct(private Announce $announce)
+    {
+    }
+
+    /** Tells everybody in the room. */
+    public function tell(LiveSession $session): void
+    {
+        ($this->announce)($session, Audience::room($session), 'room', ['room' => self::shared($session)]);
+    }
+
+    /** Tells one student's page, and the desks that something about this seat has changed. */
+    public function tellOwn(Seat $seat): void
+    {
+        ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => self::own($seat)]);
+        $this->tellDesk($seat);
+    }
+
+    /** Tells the desks alone. */
+    public function tellDesk(Seat $seat): void
+    {
+        $canvas = $seat->isIn() ? $seat->canvases()->where('prompt_id', $seat->session->prompt_id)->value('id') : null;
+        ($this->announce)($seat->session, Audience::desk($seat->session), 'seat', [
+            'seat' => $seat->announcement(), 'state' => $seat->state->value, 'prompt' => $seat->session->prompt_id, 'canvas' => $canvas,
+        ]);
+    }
+
+    /** @return array<string, mixed> the same for every page */
+    public static function shared(LiveSession $session): array
+    {
+        $settings = $session->settingsValue();
+        $lead = $session->leadSeen();
+        $seen = $session->prompts()->whereIn('state', [PromptState::Open, PromptState::Closed])->get(['id', 'n', 'state']);
+
+        return [
+            'pens' => Pens::read($session->pens)->toArray(),
+            'timer' => $session->timerValue()?->toArray(),
+            'pace' => $session->pace->value,
+            'here' => $session->prompt_id,
+            'prompts' => $seen->map(static fn (Prompt $prompt): array => ['id' => $prompt->id, 'n' => $prompt->n, 'state' => $prompt->state->value])->all(),
+            'lead' => ['shown' => $lead->isShown() ? [$lead->canvas, $lead->page] : null, 'ink' => $lead->inkCanvas, 'from' => $lead->inkFrom],
+            'messages' => $settings->messages,
+            'sound' => $settings->sound,
+            'light' => $settings->light,
+        ];
+    }
+
+    /** @return array<string, mixed> of one seat */
+    public static function own(Seat $seat): array
+    {
+        $session = $seat->session;
+        $prompt = $seat->isIn() ? $seat->presentPrompt() : null;
+        $canvas = $prompt === null ? null : $seat->canvases()->where('prompt_id', $prompt->id)->first(['id', 'sent_at_ms']);
+
+        return [
+            'state' => $seat->state->value,
+            'name' => $seat->name,
+            'stone' => $session->settingsValue()->shownNames === NameMode::Stone ? $seat->stoneName() : null,
+            'pens' => Pens::read($seat->pens)->toArray(),
+            'prompt' => $prompt?->id,
+            'isSent' => $canvas?->sent_at_ms !== null,
+            'isRevealed' => $prompt?->revealed_at_ms !== null && $session->settingsValue()->cover,
+            'hand' => $seat->hand_at_ms !== null,
+            'light' => $seat->light,
+            'messages' => $seat->messages()->get()->slice(-self::MOST_MESSAGES)->values()->map(static fn (Message $one): array => $one->toStudent())->all(),
+        ];
+    }
+}

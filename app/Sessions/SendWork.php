@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Live\Clock;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\Prompt;
+use App\Models\Seat;
+use Illuminate\Support\Facades\DB;
+
+/** A student sends a canvas to the teacher, or takes it back; covered work is revealed. */
+final readonly class SendWork
+{
+    public function __construct(private Announce $announce)
+    {
+    }
+
+    public function send(Seat $seat, Canvas $canvas, bool $isSent): void
+    {
+        DB::transaction(function () use ($seat, $canvas, $isSent): void {
+            $canvas->update(['sent_at_ms' => $isSent ? Clock::ms() : null]);
+            ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => RoomState::own($seat)]);
+            ($this->announce)($seat->session, Audience::desk($seat->session), 'sent', ['canvas' => $canvas->id, 'isSent' => $isSent]);
+        });
+    }
+
+    /** All work on a prompt opens on the desks at once; nothing sent can be taken back from now on. */
+    public function reveal(LiveSession $session, Prompt $prompt): void
+    {
+        DB::transaction(function () use ($session, $prompt): void {
+            $prompt->update(['revealed_at_ms' => Clock::ms()]);
+            ($this->announce)($session, Audience::desk($session), 'reveal', ['prompt' => $prompt->id]);
+            foreach ($prompt->canvases()->whereNotNull('sent_at_ms')->with('seat.session')->get() as $canvas) {
+                $canvas->seat === null || ($this->announce)($session, Audience::seat($canvas->seat), 'own', ['own' => RoomState::own($canvas->seat)]);
+            }
+        });
+    }
+}

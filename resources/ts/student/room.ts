@@ -1,0 +1,218 @@
+import { mountWindow } from '../bench/window';
+import { HttpProblem, isSlow, post } from '../live/http';
+import { bytesAMinute } from '../live/meter';
+import { chime, TimerFace } from '../live/timer';
+import { element, fill } from '../page';
+import { Letters } from './letters';
+import type { Own, Pens, Room } from './state';
+
+interface Around {
+    address: string;
+    words: Record<string, string>;
+    /** Milliseconds since 1970 on the server's clock. */
+    now(): number;
+    /** What can be drawn depends on it: why it cannot, or nothing. */
+    lock(reason: string): void;
+    canvas(): string;
+    /** What is being drawn is finished. */
+    rest(): void;
+    /** Everything that the page still has is sent. */
+    deliver(): Promise<void>;
+    /** The student is somewhere else now: another prompt, outside, on another device. */
+    moved(): void;
+    light(isOn: boolean): void;
+    say(sentence: string): void;
+}
+
+/** What the room asks of a student's page beside drawing: pens, timer, pace, hand, sending, letters. */
+export class RoomPage {
+    room: Room | null = null;
+    own: Own | null = null;
+    private readonly letters = new Letters(() => this.openHand());
+    private readonly face: TimerFace;
+    private suggested = false;
+
+    constructor(private readonly around: Around) {
+        const timer = element('#timer');
+        this.face = new TimerFace(
+            around.now,
+            (words, isPaused, left) => {
+                timer.hidden = words === null;
+                timer.classList.toggle('is-short', left < 60_000);
+                timer.textContent = words === null ? '' : isPaused ? fill(around.words.paused, { left: words }) : words;
+            },
+            ({ sound }) => {
+                around.say(around.words.time_up);
+                sound && chime();
+                this.cover();
+            },
+        );
+        this.listen();
+        window.setInterval(() => this.showRate(), 2000);
+    }
+
+    get isLight(): boolean {
+        return this.own?.light === true || this.room?.light === true;
+    }
+
+    take(room: Room | undefined, own: Own | undefined): void {
+        const before = this.own;
+        this.room = room ?? this.room;
+        this.own = own ?? this.own;
+        if (this.room === null || this.own === null) {
+            return;
+        }
+        if (before !== null && (this.own.state !== 'seated' || this.own.prompt !== before.prompt)) {
+            this.around.moved();
+        }
+        if (before !== null && before.name !== this.own.name) {
+            this.around.say(fill(this.around.words.renamed, { name: this.own.name }));
+        }
+        room !== undefined && this.face.set(this.room.timer);
+        this.cover();
+        this.show();
+        this.around.light(this.isLight);
+    }
+
+    /** Pens for everybody, for this student, or because the time is up. */
+    private get pens(): Pens | null {
+        const { words } = this.around;
+        return this.room?.pens ?? this.own?.pens ?? (this.face.bringsPensDown ? { since: 0, words: words.time_up } : null);
+    }
+
+    private cover(): void {
+        const { pens } = this;
+        const cover = element('#cover');
+        const wasDown = !cover.hidden;
+        this.lock();
+        element('#cover-words').textContent = pens === null ? '' : pens.words || this.around.words.pens_down;
+        cover.hidden = pens === null;
+        for (const part of document.querySelectorAll<HTMLElement>('#strip, #questions, .sides, #letters')) {
+            part.inert = pens !== null;
+        }
+        if (pens !== null && !wasDown) {
+            document.querySelectorAll<HTMLDialogElement>('dialog[open]').forEach((window) => window.close());
+            cover.focus();
+        } else if (pens === null && wasDown) {
+            element('#page-frame').focus({ preventScroll: true });
+        }
+    }
+
+    private lock(): void {
+        const { words } = this.around;
+        const prompt = this.room?.prompts.find(({ id }) => id === this.own?.prompt);
+        if (this.pens !== null) {
+            this.around.lock(words.pens_down);
+        } else if (this.own?.isSent === true) {
+            this.around.lock(this.own.isRevealed ? words.revealed : words.sent_said);
+        } else {
+            this.around.lock(prompt?.state === 'closed' ? words.closed : '');
+        }
+    }
+
+    private show(): void {
+        const { words } = this.around;
+        const { room, own } = this as { room: Room; own: Own };
+        const hand = element('#hand');
+        hand.setAttribute('aria-pressed', String(own.hand));
+        element('span', hand).textContent = own.hand ? words.hand_down : words.hand_up;
+        const send = element<HTMLButtonElement>('#send');
+        send.classList.toggle('is-done', own.isSent);
+        element('span', send).textContent = own.isSent ? (own.isRevealed ? words.sent : `${words.sent} · ${words.take_back}`) : words.send;
+        const isClosed = room.prompts.find(({ id }) => id === own.prompt)?.state === 'closed';
+        send.disabled = (own.isSent && own.isRevealed) || isClosed;
+        const who = element('.strip-who');
+        who.textContent = own.name;
+        who.title = own.stone === null ? '' : fill(words.stone, { name: own.stone });
+        this.showTurns();
+        this.letters.show(own.messages, room.messages);
+        document.body.classList.toggle('has-no-messages', !room.messages);
+        element('#hand-lower').hidden = !own.hand;
+    }
+
+    /** At the own pace, the prompts beside this one. */
+    private showTurns(): void {
+        const { room, own } = this as { room: Room; own: Own };
+        const at = room.prompts.findIndex(({ id }) => id === own.prompt);
+        for (const [id, step] of [['#prompt-before', -1], ['#prompt-after', 1]] as const) {
+            const button = element<HTMLButtonElement>(id);
+            button.hidden = room.pace !== 'own' || room.prompts.length < 2;
+            button.disabled = room.prompts[at + step] === undefined;
+        }
+    }
+
+    private listen(): void {
+        const { address } = this.around;
+        const turn = async (step: number): Promise<void> => {
+            const prompts = this.room?.prompts ?? [];
+            const next = prompts[prompts.findIndex(({ id }) => id === this.own?.prompt) + step];
+            next !== undefined && (await this.ask('turn-to', { prompt: next.id }));
+        };
+        element('#prompt-before').addEventListener('click', () => void turn(-1));
+        element('#prompt-after').addEventListener('click', () => void turn(1));
+        element('#hand').addEventListener('click', () => this.openHand());
+        element('#hand-lower').addEventListener('click', () => {
+            element<HTMLDialogElement>('#hand-window').close();
+            void this.ask('hand', { up: false });
+        });
+        mountWindow('#hand-window', () => {
+            const field = element<HTMLTextAreaElement>('#hand-words');
+            void this.ask('hand', { up: true, words: field.value }).then((done) => {
+                field.value = done ? '' : field.value;
+            });
+        });
+        element('#send').addEventListener('click', () => void this.send());
+        element('#other-device').addEventListener('click', () => {
+            void post<{ code: string }>(`${address}/code`, {}).then(({ code }) => {
+                element('#device-code').textContent = code;
+                element<HTMLDialogElement>('#device-window').showModal();
+            }).catch((problem: unknown) => this.tell(problem));
+        });
+        element('#light').addEventListener('click', () => void this.ask('light', { on: this.own?.light !== true }));
+    }
+
+    private async send(): Promise<void> {
+        const canvas = this.around.canvas();
+        if (this.own?.isSent === true) {
+            await this.ask('take-back', { canvas });
+            return;
+        }
+        this.around.rest();
+        await this.around.deliver();
+        await this.ask('send', { canvas });
+    }
+
+    private openHand(): void {
+        element<HTMLDialogElement>('#hand-window').showModal();
+    }
+
+    /** Asks the server for something of the student's own, and takes what it says. Resolves to whether it was done. */
+    private async ask(what: string, body: Record<string, unknown>): Promise<boolean> {
+        try {
+            const { own } = await post<{ own: Own }>(`${this.around.address}/${what}`, body);
+            this.take(undefined, own);
+            return true;
+        } catch (problem) {
+            this.tell(problem);
+            return false;
+        }
+    }
+
+    private tell(problem: unknown): void {
+        const { words } = this.around;
+        this.around.say(problem instanceof HttpProblem && problem.status > 0 ? fill(words.not_now, { reason: problem.message }) : words.unreachable);
+    }
+
+    /** What it costs, and a word when the connection is slow. */
+    private showRate(): void {
+        const { words } = this.around;
+        element('#light').setAttribute('aria-pressed', String(this.isLight));
+        element('#light .light-rate').textContent = `· ${fill(words.rate, { n: Math.round(bytesAMinute() / 1024) })}`;
+        const { connection } = navigator as { connection?: { saveData?: boolean; effectiveType?: string } };
+        const slow = isSlow() || connection?.saveData === true || ['slow-2g', '2g'].includes(connection?.effectiveType ?? '');
+        if (slow && !this.isLight && !this.suggested) {
+            this.suggested = true;
+            this.around.say(`${words.slow} (${words.use_light}: ⋯)`);
+        }
+    }
+}

@@ -1,0 +1,40 @@
+import type { Timer } from '../live/timer';
+
+export interface Pens {
+    since: number;
+    words: string;
+}
+
+/** What holds for everybody: App\Sessions\RoomState::shared. */
+export interface Room {
+    pens: Pens | null;
+    timer: Timer | null;
+    pace: 'together' | 'own';
+    here: string;
+    prompts: { id: string; n: number; state: 'open' | 'closed' }[];
+    lead: { shown: [canvas: string, page: string] | null; ink: string | null; from: number };
+    messages: boolean;
+    sound: boolean;
+    light: boolean;
+}
+
+export interface Letter {
+    id: string;
+    mine: boolean;
+    from: string;
+    words: string;
+}
+
+/** What holds for this student: App\Sessions\RoomState::own. */
+export interface Own {
+    state: string;
+    name: string;
+    stone: string | null;
+    pens: Pens | null;
+    prompt: string | null;
+    isSent: boolean;
+    isRevealed: boolean;
+    hand: boolean;
+    light: boolean;
+    messages: Letter[];
+}

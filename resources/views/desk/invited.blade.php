@@ -1,0 +1,19 @@
+<x-layout :title="__('Join as a teacher')" class="home">
+    <x-bar />
+    <main class="container-sm narrow py-4">
+        <section class="card-paper">
+            <h1>{{ $session->title }}</h1>
+            <p>{{ __('with :teacher', ['teacher' => $session->teacher_name]) }}</p>
+            <p>{{ $role === Crag\Session\Role::Helper
+                ? __('You come in as a helper: you see every canvas, coach and check. The class is led by somebody else.')
+                : __('You come in as a full colleague: you can do whatever the teacher can, ending the session too.') }}</p>
+            <form action="{{ route('beside.accept', [$session, $key]) }}" method="post" novalidate>
+                @csrf
+                <label for="name">{{ __('Your name, as students see it') }}</label>
+                <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" maxlength="60" required autocomplete="name" value="{{ old('name', $teacher?->name) }}" @error('name') aria-describedby="name-problem" @enderror>
+                @error('name') <p id="name-problem" class="problem" role="alert">{{ $message }}</p> @enderror
+                <button class="btn btn-go btn-lg w-100 mt-3">{{ __('Open the desk') }}</button>
+            </form>
+        </section>
+    </main>
+</x-layout>

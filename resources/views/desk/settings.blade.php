@@ -1,0 +1,29 @@
+@php($runs = $role === Crag\Session\Role::Colleague)
+<section id="settings" class="panel" aria-labelledby="settings-title" hidden>
+    <div class="panel-head">
+        <h2 id="settings-title" tabindex="-1">{{ __('Settings') }}</h2>
+        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button>
+    </div>
+    <form data-post="/desk/{{ $session->id }}/settings" data-live>
+        <fieldset @disabled(! $runs)>
+            @foreach (['desk_names' => [__('Names on the desk'), $settings->deskNames], 'shown_names' => [__('Names on what is shown to others'), $settings->shownNames]] as $field => [$word, $mode])
+                <label for="{{ $field }}">{{ $word }}</label>
+                <select id="{{ $field }}" name="{{ $field }}" class="form-select mb-2">
+                    @foreach (Crag\Session\NameMode::cases() as $case)<option value="{{ $case->value }}" @selected($case === $mode)>{{ __($case->word()) }}</option>@endforeach
+                </select>
+            @endforeach
+            <p class="form-text">{{ __('Stone names are minerals: the same one for a seat all session long.') }}</p>
+            @foreach (['messages' => [__('Messages'), __('Students and teachers write to each other; never students among themselves.'), $settings->messages],
+                'cover' => [__('Covered work'), __('The desk shows only who has sent, until you reveal.'), $settings->cover],
+                'sound' => [__('Sound when time is up'), '', $settings->sound],
+                'light' => [__('Light data for everybody'), __('Fewer bytes: smaller pictures, no live lead ink.'), $settings->light]] as $field => [$word, $means, $on])
+                <label class="choice"><input type="checkbox" name="{{ $field }}" value="1" @checked($on)> <b>{{ $word }}</b> <span class="form-text">{{ $means }}</span></label>
+            @endforeach
+            <label for="expires">{{ __('End by itself after so many minutes without a sign of life') }}</label>
+            <input id="expires" name="expires_after" type="number" min="15" max="1440" class="form-control mb-2" value="{{ $settings->expiresAfterMinutes }}">
+            <label for="unsuitable">{{ __('Words that make a name knock, one on each line') }}</label>
+            <textarea id="unsuitable" name="unsuitable" class="form-control mb-2" rows="3" dir="auto">{{ implode("\n", $settings->unsuitable->words) }}</textarea>
+        </fieldset>
+        <p class="form-text">{{ $session->roster === null ? __('Changes hold at once.') : __('Changes hold at once, and :class begins with them next time.', ['class' => $session->roster->name]) }} {{ __('Tools, pictures and pages are under Tools.') }}</p>
+    </form>
+</section>

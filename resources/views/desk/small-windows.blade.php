@@ -1,0 +1,45 @@
+<dialog id="add-prompt" class="small-window" aria-labelledby="add-prompt-title">
+    <form data-post="/desk/{{ $session->id }}/prompts">
+        <h2 id="add-prompt-title">{{ __('Add a prompt') }}</h2>
+        <p class="form-text">{{ __('Students do not see it until you open it or gather them there.') }}</p>
+        <label for="add-words">{{ __('Words') }}</label>
+        <textarea id="add-words" name="words" class="form-control" rows="3" maxlength="2000" dir="auto"></textarea>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go">{{ __('Add') }}</button></div>
+    </form>
+</dialog>
+<dialog id="rename" class="small-window" aria-labelledby="rename-title">
+    <form data-post="/desk/{{ $session->id }}/rename">
+        <h2 id="rename-title">{{ __('Rename') }}</h2>
+        <input type="hidden" name="seat">
+        <label for="rename-name">{{ __('Name') }}</label>
+        <input id="rename-name" name="name" class="form-control" maxlength="60" required dir="auto">
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go">{{ __('Rename') }}</button></div>
+    </form>
+</dialog>
+<dialog id="turn-away" class="small-window" aria-labelledby="turn-away-title">
+    <form data-post="/desk/{{ $session->id }}/turn-away">
+        <h2 id="turn-away-title">{{ __('Turn away') }} <span class="window-name" dir="auto"></span></h2>
+        <input type="hidden" name="seats[]">
+        <label for="turn-away-reason">{{ __('Why? The student reads this.') }}</label>
+        <input id="turn-away-reason" name="reason" class="form-control" maxlength="200" dir="auto" value="{{ __('Please join with your own name.') }}">
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-end">{{ __('Turn away') }}</button></div>
+    </form>
+</dialog>
+<dialog id="send-out" class="small-window" aria-labelledby="send-out-title">
+    <form data-post="/desk/{{ $session->id }}/send-out">
+        <h2 id="send-out-title">{{ __('Send out') }} <span class="window-name" dir="auto"></span></h2>
+        <p class="form-text">{{ __('The page of this student closes. All work is kept, and is there again when you let the student back in.') }}</p>
+        <input type="hidden" name="seat">
+        <label for="send-out-reason">{{ __('What the student reads') }}</label>
+        <input id="send-out-reason" name="reason" class="form-control" maxlength="200" dir="auto" value="{{ __('Please come and talk to me.') }}">
+        <label class="choice mt-2"><input type="checkbox" name="keep" value="1"> <b>{{ __('Keep out') }}</b> <span class="form-text">{{ __('this device and this name, until you let them back in') }}</span></label>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-end">{{ __('Send out') }}</button></div>
+    </form>
+</dialog>
+<dialog id="ink-off" class="small-window" aria-labelledby="ink-off-title">
+    <form method="dialog">
+        <h2 id="ink-off-title">{{ __('Lead ink off') }}</h2>
+        <p class="form-text">{{ __('What you drew while it was on lies under everybody’s ink. Their own ink is untouched either way.') }}</p>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Leave it on') }}</button><button class="btn btn-outline-slate" value="goes">{{ __('It goes again') }}</button><button class="btn btn-go" value="stays">{{ __('It stays as a backdrop') }}</button></div>
+    </form>
+</dialog>

@@ -2,12 +2,16 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { decodeInk, type Sample } from '../resources/ts/canvas/ink';
 import type { Operation, Stroke, Text } from '../resources/ts/canvas/model';
 import { newId } from '../resources/ts/canvas/model';
+import { countBetween } from './counter';
 import { SimulatedStudent, sleep } from './student';
+import { SimulatedTeacher } from './teacher';
 
 /*
  * A simulated class, played against the real addresses.
  *   class.mjs play    BASE CODE class.json STUDENTS          the recorded class, over and over
  *   class.mjs scribble BASE CODE STUDENTS SECONDS REPORT     a measurement: everybody draws without a pause
+ *   class.mjs reach   BASE CODE DESK STUDENTS ROUNDS REPORT  a measurement: what the teacher does, until every page has it
+ *   class.mjs count   PORT TARGET                            a measurement: counts the bytes between a browser and the server
  */
 
 interface Step {
@@ -114,6 +118,27 @@ async function scribble(count: number, seconds: number, report: string): Promise
     process.exit(0);
 }
 
+async function reach(desk: string, count: number, rounds: number, report: string): Promise<void> {
+    const teacher = new SimulatedTeacher(base);
+    const watch = { heard: (what: string, at: number) => teacher.heard(what, at) };
+    const students = Array.from({ length: count }, (_, i) => new SimulatedStudent(base, `Student ${i + 1}`, watch));
+    for (const student of students) {
+        await student.join(code);
+    }
+    await teacher.open(desk);
+    // The class works meanwhile, calmly.
+    students.forEach((student, i) => void (async () => {
+        for (let n = 0; !student.over; n++) {
+            await sleep(4000 + Math.random() * 8000);
+            await student.draw({ colour: '#25323b', width: 40 }, line(i, n));
+        }
+    })());
+    await sleep(2000);
+    writeFileSync(report, JSON.stringify(await teacher.measure(students, rounds)));
+    students.forEach((student) => student.leave());
+    process.exit(0);
+}
+
 /** About a second of a wave across the page, 60 points a second. */
 function line(seed: number, n: number): Sample[] {
     const y = 500 + ((n * 397 + seed * 71) % 9000);
@@ -123,7 +148,11 @@ function line(seed: number, n: number): Sample[] {
 process.on('SIGTERM', () => process.exit(0));
 process.on('SIGINT', () => process.exit(0));
 
-if (mode === 'play') {
+if (mode === 'count') {
+    countBetween(Number(base), Number(code));
+} else if (mode === 'reach') {
+    await reach(rest[0], Number(rest[1]), Number(rest[2]), rest[3]);
+} else if (mode === 'play') {
     await play(rest[0], Number(rest[1]));
 } else {
     await scribble(Number(rest[0]), Number(rest[1]), rest[2]);

@@ -9,17 +9,16 @@ final class Bench
 {
     public function run(Options $options): int
     {
-        $what = $options->words[0] ?? '';
-        if (! in_array($what, ['live', 'canvas'], true)) {
-            throw new Problem('What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], and ./crag bench canvas');
-        }
+        $benches = [
+            'live' => static fn (): array => (new BenchLive($options->whole('students', 40, 1, 200), $options->whole('seconds', 20, 1, 3600)))->measure(),
+            'reach' => static fn (): array => (new BenchReach($options->whole('students', 35, 1, 200), $options->whole('rounds', 6, 1, 100)))->measure(),
+            'light' => static fn (): array => (new BenchLight)->measure(),
+            'canvas' => static fn (): array => (new BenchCanvas)->measure(),
+        ];
+        $bench = $benches[$options->words[0] ?? ''] ?? throw new Problem('What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], light, and canvas');
         Setup::complete(withBrowser: true);
         require_once Setup::root().'/vendor/autoload.php';
-        $bench = $what === 'canvas' ? new BenchCanvas : new BenchLive(
-            $options->whole('students', 40, 1, 200),
-            $options->whole('seconds', 20, 1, 3600),
-        );
-        $measured = $bench->measure();
+        $measured = $bench();
         Console::say((string) json_encode($measured, JSON_UNESCAPED_SLASHES));
 
         return 0;

@@ -125,7 +125,7 @@ final readonly class Tour
 
     private function tools(Page $desk): void
     {
-        $desk->click('#tools-button');
+        $desk->click('#desk-menu summary')->click('#tools-button');
         usleep(400_000);
         $this->shot($desk, 'tools');
         $desk->press("\u{E00C}");
@@ -203,7 +203,7 @@ final readonly class Tour
     private function end(Page $desk): void
     {
         $desk->run('window.confirm = () => true');
-        $desk->click('#end');
+        $desk->click('#desk-menu summary')->click('#end');
         $desk->click('#record button');
         $desk->until(fn (): bool => $desk->all('#record a[href$="record.pdf"]') !== [], 'the record', 60);
         $this->shot($desk, 'ended');

@@ -327,7 +327,7 @@ final class CanvasTest extends BrowserTestCase
     {
         usleep(100_000);
         $n = $this->page->run(<<<'JS'
-            const dry = document.querySelector('#page .page-dry'), paper = document.querySelector('#page .page-paper').getBoundingClientRect(), frame = dry.getBoundingClientRect();
+            const dry = document.querySelector('#page > .page-dry'), paper = document.querySelector('#page .page-paper').getBoundingClientRect(), frame = dry.getBoundingClientRect();
             const x = paper.left - frame.left + arguments[0] * paper.width, y = paper.top - frame.top + arguments[1] * paper.height;
             const { data } = dry.getContext('2d').getImageData(x - 6 + (arguments[0] < .3 ? 8 : 0), y - 6, 12, 12);
             let n = 0;
@@ -344,7 +344,7 @@ final class CanvasTest extends BrowserTestCase
         if (self::$desk === '') {
             [$teacher, self::$code] = $this->startLesson();
             $session = basename($teacher->driver->getCurrentURL());
-            $this->sql('update live_sessions set tray = ? where id = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => []], 'before' => null, 'changed' => 0]), $session]);
+            $this->sql('update live_sessions set tray = ? where id = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => ['pages']], 'before' => null, 'changed' => 0]), $session]);
             self::$desk = self::$crag->address()."/return/{$session}/".$this->string('select return_key from live_sessions where id = ?', $session);
         }
         $this->name = 'Tova '.++self::$lessons;

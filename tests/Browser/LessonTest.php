@@ -99,9 +99,9 @@ final class LessonTest extends BrowserTestCase
 
         // The form opens with what the students have now, so that changing one thing loses nothing else; a draft stays.
         $teacher->press('h');
-        $form = 'const f = new FormData(document.querySelector("#handout form")); return ["words", "backdrop", "place"].map((n) => f.get(n)).join("|")';
+        $form = 'const f = new FormData(document.querySelector("#handout-form")); return ["words", "backdrop", "place"].map((n) => f.get(n)).join("|")';
         self::assertSame('Find the moment about the pivot.|squared|under', $teacher->run($form));
-        $teacher->type('#handout-words', 'Brace the frame.')->click('#handout input[value="next"]');
+        $teacher->type('#handout-words', 'Brace the frame.')->run('document.querySelector(`#handout input[value="next"]`).click()');
         self::assertStringContainsString('Gives 2 students a new canvas', $teacher->text('#handout-effect'));
         $teacher->press("\u{E00C}")->press('h');
         self::assertSame('Brace the frame.|squared|next', $teacher->run($form));
@@ -119,7 +119,9 @@ final class LessonTest extends BrowserTestCase
         $teacher->press('s');
         $screen->until(fn (): bool => (bool) $screen->run('return document.querySelector(".shown-canvas")?.naturalWidth > 0'), 'the showcase');
         self::assertStringNotContainsString('Tamsin', (string) $screen->driver->getPageSource());
-        $teacher->click('#showcase-named');
+        $teacher->click('#shown-stone');
+        $screen->waitForText('#shown', 'Basalt');
+        $teacher->click('#shown-real');
         $screen->waitForText('#shown', 'Tamsin');
         $teacher->click('#screen-join');
         $screen->find('.shown-qr svg');
@@ -137,7 +139,8 @@ final class LessonTest extends BrowserTestCase
         $teacher->click('#closeup [data-level="1"]');
         $teacher->waitForText('#tally > [data-level="1"]', '1');
         $teacher->press("\u{E00C}")->press('n');
-        $teacher->waitForText('#names', 'Names off');
+        $teacher->waitForText('.tile:nth-child(1)', 'Basalt');
+        $teacher->press('n');
         $teacher->waitForText('.tile:nth-child(1)', 'Seat 1');
         self::assertStringNotContainsString('Tamsin', $teacher->text('#grid'));
         $teacher->press('n')->waitForText('.tile:nth-child(1)', 'Tamsin');
@@ -146,7 +149,7 @@ final class LessonTest extends BrowserTestCase
     private function ending(Page $teacher, Page $tamsin, Page $screen, string $code): void
     {
         $teacher->run('window.confirm = () => true');
-        $teacher->click('#end');
+        $teacher->click('#desk-menu summary')->click('#end');
         $tamsin->waitForText('main', 'The session has ended');
         $screen->waitForText('#shown', 'The session has ended');
         self::assertCount(1, $tamsin->all('a[href$="work.pdf"]'));

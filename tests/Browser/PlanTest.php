@@ -153,7 +153,7 @@ final class PlanTest extends BrowserTestCase
         $teacher->type('#name', '9B Beams')->type('#names', "Ada Brook\nIvo Stone\nنور الهدى")->click('.btn-go');
         $teacher->visit(self::$crag->address()."/plan/{$plan}/start")->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
         $teacher->find('#grid[data-ready]');
-        $code = str_replace(' ', '', $teacher->text('#door-button'));
+        $code = str_replace(' ', '', $teacher->text('.door-letters'));
         $ada = $this->sit('Ada Brook', $code);
         $ivo = $this->sit('Ivo Stone', $code, 390, 844);
         $teacher->click('#door-button');
@@ -171,7 +171,7 @@ final class PlanTest extends BrowserTestCase
 
         // Everybody goes on to the prompt with numbers of their own.
         $teacher->press("\u{E00C}");
-        $teacher->click('#rail-2')->click('#bring-here');
+        $teacher->click('#rail-2')->click('.rail-actions:not([hidden]) .btn-go');
         $words = [];
         foreach (['Ada Brook' => $ada, 'Ivo Stone' => $ivo] as $name => $student) {
             $student->until(fn (): bool => preg_match('/What is (\d) × (\d)\?/', $student->text('#prompt-words')) === 1, 'numbers of the own');
@@ -189,7 +189,7 @@ final class PlanTest extends BrowserTestCase
         $ada->find('#page-frame[data-ready]');
         $ada->until(fn (): bool => $ada->find('#questions input')->getAttribute('value') !== '', 'the answer again');
         $teacher->press("\u{E00C}");
-        $teacher->click('#rail-3')->click('#bring-here');
+        $teacher->click('#rail-3')->click('.rail-actions:not([hidden]) .btn-go');
         $ada->waitForText('#prompt-words', 'Where does the weight go?');
         $ada->find('.bench-objects [data-id]');
         $before = (int) $this->sql("select count(*) from operations where kind = 'arrange'");

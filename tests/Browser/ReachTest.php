@@ -35,7 +35,12 @@ final class ReachTest extends BrowserTestCase
         $this->assertAccessible($student->click('#more'), 'menu');
         $student->press("\u{E00C}");
         $teacher->find('.tile');
-        foreach (['#hand-out' => 'hand out', '#tools-button' => 'tools', '#door-button' => 'door', '#keys-button' => 'keys', '.tile-open' => 'close-up'] as $button => $what) {
+        foreach (['#hand-out' => 'hand out', '#tools-button' => 'tools', '#settings-button' => 'settings', '#timer-button' => 'timer', '#door-button' => 'door', '#keys-button' => 'keys', '.seat-list button' => 'student', '.tile-open' => 'close-up'] as $button => $what) {
+            if (in_array($what, ['tools', 'settings', 'keys'], true)) {
+                $teacher->click('#desk-menu summary');
+            } elseif ($what === 'student') {
+                $teacher->press('d');
+            }
             $teacher->click($button);
             $this->assertAccessible($teacher, $what);
             $teacher->press("\u{E00C}");
@@ -51,7 +56,7 @@ final class ReachTest extends BrowserTestCase
         $screen = $this->person('screen')->visit((string) $teacher->find('.lineup a')->getAttribute('href'));
         $this->assertAccessible($screen, 'class screen');
         $teacher->run('window.confirm = () => true');
-        $teacher->click('#end');
+        $teacher->click('#desk-menu summary')->click('#end');
         $teacher->find('#record');
         $this->assertAccessible($teacher, 'ended');
     }
@@ -134,7 +139,7 @@ final class ReachTest extends BrowserTestCase
         [$teacher, $code] = $this->startLesson();
         $student = $this->join('Aino', $code, 1612, 1260);
         $address = (string) parse_url($student->driver->getCurrentURL(), PHP_URL_PATH);
-        $this->sql('update live_sessions set tray = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => ['picture']], 'before' => null, 'changed' => 0])]);
+        $this->sql('update live_sessions set tray = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => ['picture', 'pages']], 'before' => null, 'changed' => 0])]);
         $asset = $student->run('const c = new OffscreenCanvas(80, 60), d = c.getContext("2d"); d.fillStyle = "#2272b5"; d.fillRect(0, 0, 80, 60); d.fillStyle = "#d99a1f"; d.fillRect(10, 10, 30, 40);
             return (await (await fetch(arguments[0] + "/bring-in", { method: "POST", headers: { "Content-Type": "application/octet-stream" }, body: await c.convertToBlob() })).json()).objects[0].object.asset', $address);
         $log = [];
@@ -199,7 +204,7 @@ final class ReachTest extends BrowserTestCase
 
                 return is_string($letters) && $letters !== $before ? $letters : null;
             }, "the {$kind}");
-            $student->run('document.querySelectorAll(".bench-pages, .bench-zoom").forEach((one) => one.style.visibility = "hidden")');
+            $student->run('document.querySelectorAll(".bench-pages, .bench-zoom, #notice").forEach((one) => one.style.visibility = "hidden")');
             usleep(400_000);
             $shown = 'data:image/png;base64,'.base64_encode((string) $student->find('.page-paper')->takeElementScreenshot());
             $address = (string) parse_url($student->driver->getCurrentURL(), PHP_URL_PATH);
@@ -234,7 +239,7 @@ final class ReachTest extends BrowserTestCase
             const at = (source) => new Promise((done, failed) => { const i = new Image(); i.onload = () => done(i); i.onerror = failed; i.src = source; });
             const [width, height] = [1600, 1000];
             const surface = () => { const c = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true }); c.fillStyle = '#fff'; c.fillRect(0, 0, width, height); return c; };
-            const page = surface(), dry = document.querySelector('.page-dry');
+            const page = surface(), dry = document.querySelector('#page > .page-dry');
             if (arguments[1]) {
                 page.drawImage(await at(arguments[1]), 0, 0, width, height);
             } else {

@@ -71,14 +71,14 @@ final class SharedCanvasTest extends BrowserTestCase
         $page->click('[data-tool=stamps]');
         $page->draw('.page-paper', [[.3, .3]]);
         $this->latest($page, $name, 'add', 1);
-        $this->teacher->click('#tools-button')->click('#tools [value=starter]')->click('#tools .btn-go');
+        $this->teacher->click('#desk-menu summary')->click('#tools-button')->click('#tools [value=starter]')->click('#tools .btn-go');
         $page->until(fn (): bool => ! $page->find('[data-tool=stamps]')->isDisplayed(), 'no stamps in the tray');
         self::assertSame('pen', $page->find('#page-frame')->getAttribute('data-using'));
         self::assertGreaterThan(50, $this->inked($page, '#page'));
         $this->sql('update live_sessions set tray = json_set(tray, \'$.changed\', 0)');
         $refused = $this->post($page, [['body' => ['object' => ['type' => 'stamp', 'stamp' => 'tick', 'x' => 100, 'y' => 100, 'size' => 60, 'colour' => '#25323b']]] + $this->stroke('not-in-the-tray', 1)]);
         self::assertStringContainsString('not in the tray', $refused['refused'][0]['reason']);
-        $this->teacher->waitForText('#tools-button', 'Starter');
+        $this->teacher->until(fn (): bool => str_contains((string) $this->teacher->run('return document.querySelector("#tools-button").textContent'), 'Starter'), 'the tray in the menu');
     }
 
     public function test_pieces_are_moved_and_copied_and_cannot_be_lost(): void

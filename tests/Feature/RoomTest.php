@@ -323,6 +323,7 @@ final class RoomTest extends CragTestCase
         $help('checks', ['canvas' => $this->canvasOf($this->seat)->id, 'level' => 2])->assertOk();
         $help('hand', ['seat' => $this->seat->id, 'words' => 'Try a sketch.'])->assertOk();
         self::assertStringContainsString('Mr Adeyemi', implode('', $this->published->on("desk.{$this->session->id}")), 'the other desk hears who did it');
+        self::assertSame(2, $this->session->teachers()->count());
         $prompt = $this->session->prompt_id;
         foreach (['end' => [], 'send-out' => ['seat' => $this->seat->id], 'pens' => ['down' => true], 'timer' => ['do' => 'stop'], 'pace' => ['pace' => 'own'], 'settings' => ['cover' => true],
             "prompt/{$prompt}/gather" => [], "prompt/{$prompt}/hand-out" => ['what' => 'prompt', 'mode' => 'fresh'], 'screen' => ['view' => 'nothing'], 'door' => ['door' => 'shut']] as $what => $body) {
@@ -422,7 +423,8 @@ final class RoomTest extends CragTestCase
     {
         $token = $this->asNobody()->post('/join', ['code' => $this->session->join_code, 'name' => $name])->assertRedirect()->getCookie(Seat::cookieFor($this->session->id))?->getValue();
 
-        $seat = Seat::query()->where('live_session_id', $this->session->id)->orderByDesc('n')->firstOrFail();
+        $seat = $this->session->seats()->get()->sortBy('n')->last();
+        self::assertInstanceOf(Seat::class, $seat);
 
         return [$seat, (string) $token];
     }

@@ -76,7 +76,7 @@ abstract class BrowserTestCase extends TestCase
         $teacher->type('#name', 'Ms Okafor-Lind')->type('#title', $title)->click('.btn-slate');
         $teacher->find('#grid[data-ready]');
 
-        return [$teacher, str_replace(' ', '', $teacher->text('#door-button'))];
+        return [$teacher, str_replace(' ', '', $teacher->text('.door-letters'))];
     }
 
     protected function join(string $name, string $code, int $width = 1280, int $height = 800): Page

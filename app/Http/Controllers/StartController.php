@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
+use App\Models\Teacher;
 use App\Plans\MakePlan;
 use App\Sessions\StartSession;
 use Crag\Session\InvalidName;
@@ -43,11 +44,8 @@ final class StartController
         if ($teacher->name === '' && $role === Role::Colleague) {
             $teacher->update(['name' => $session->teacher_name]);
         }
-        if ($teacher->roleIn($session) !== Role::Colleague) {
-            $session->teachers()->syncWithoutDetaching([$teacher->id => ['role' => $role->value]]);
-        }
 
-        return redirect()->route('desk', $session);
+        return $this->enter($session, $teacher, $role);
     }
 
     /** Before a second teacher comes in: under which name. */
@@ -58,14 +56,24 @@ final class StartController
 
     public function accept(Request $request, LiveSession $session, string $key): RedirectResponse
     {
-        $this->role($session, $key);
+        $role = $this->role($session, $key);
         try {
-            CurrentTeacher::orNew($request, PersonName::read($request->string('name')->toString())->value);
+            $teacher = CurrentTeacher::orNew($request, PersonName::read($request->string('name')->toString())->value);
         } catch (InvalidName $problem) {
             throw ValidationException::withMessages(['name' => __($problem->getMessage())]);
         }
 
-        return $this->return($request, $session, $key);
+        return $this->enter($session, $teacher, $role);
+    }
+
+    /** Whoever has more rights already keeps them. */
+    private function enter(LiveSession $session, Teacher $teacher, Role $role): RedirectResponse
+    {
+        if ($teacher->roleIn($session) !== Role::Colleague) {
+            $session->teachers()->syncWithoutDetaching([$teacher->id => ['role' => $role->value]]);
+        }
+
+        return redirect()->route('desk', $session);
     }
 
     private function role(LiveSession $session, string $key): Role

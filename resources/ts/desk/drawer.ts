@@ -38,6 +38,10 @@ export class Drawer {
             return;
         }
         const panel = this.panel;
+        // A field that is hidden with its panel would go on swallowing keys for a moment.
+        if (this.root.contains(document.activeElement)) {
+            (document.activeElement as HTMLElement).blur();
+        }
         this.root.hidden = true;
         this.closed(panel);
         this.before?.focus();

@@ -30,6 +30,8 @@ export class LeadSide {
     private lookCanvas = '';
     private inkCanvas = '';
     private inkPages: string[] = [];
+    /** What came while the canvases were being asked for; null at other times. */
+    private early: { operations: Operation[]; wet: WetInk[] } | null = null;
 
     constructor(
         private readonly bench: Workbench,
@@ -75,16 +77,18 @@ export class LeadSide {
     }
 
     take(operations: Operation[]): void {
+        this.early?.operations.push(...operations);
         const looked = operations.filter(({ canvas }) => canvas === this.lookCanvas);
         const inked = operations.filter(({ canvas }) => canvas === this.inkCanvas);
         looked.length > 0 && this.look.take(looked);
         inked.length > 0 && this.ink.take(inked);
-        if (this.look.log.isShort || this.ink.log.isShort || inked.some(({ kind }) => kind === 'page')) {
+        if (this.early === null && (this.look.log.isShort || this.ink.log.isShort || inked.some(({ kind }) => kind === 'page'))) {
             void this.load();
         }
     }
 
     wet(message: WetInk): void {
+        this.early?.wet.push(message);
         for (const [canvas, view] of [[this.lookCanvas, this.look], [this.inkCanvas, this.ink]] as const) {
             if (message.c === canvas && canvas !== '') {
                 try {
@@ -109,8 +113,14 @@ export class LeadSide {
     async load(): Promise<void> {
         const mine = ++this.asked;
         const wanted = this.told.shown !== null || this.told.ink !== null;
+        const early = { operations: [], wet: [] } as NonNullable<typeof this.early>;
+        this.early = early;
         const answer = wanted ? await get<LeadAnswer>(`${this.settings.address}/lead`).catch(() => null) : { look: null, ink: null };
-        if (mine !== this.asked || answer === null) {
+        if (mine !== this.asked) {
+            return;
+        }
+        this.early = null;
+        if (answer === null) {
             return;
         }
         const { look, ink } = answer;
@@ -130,5 +140,7 @@ export class LeadSide {
         this.turned();
         this.ink.fit();
         this.ink.follow(this.bench.view.camera);
+        this.take(early.operations);
+        early.wet.forEach((message) => this.wet(message));
     }
 }

@@ -2,7 +2,7 @@
 <nav id="rail" class="rail" aria-label="{{ __('Prompts and hands') }}" @isset($swap) hx-swap-oob="true" @endisset>
     @foreach ($prompts as $prompt)
         @php($tally = Crag\Checks\LevelTally::of($prompt->canvases->map(fn ($canvas) => $canvas->check?->level)))
-        <button id="rail-{{ $prompt->id }}" class="rail-item {{ $prompt->id === $current->id ? 'is-current' : '' }}" data-do="look" data-prompt="{{ $prompt->id }}" data-covered="{{ $prompt->isCovered() ? '1' : '0' }}" aria-pressed="false">
+        <button id="rail-{{ $prompt->n }}" class="rail-item {{ $prompt->id === $current->id ? 'is-current' : '' }}" data-do="look" data-prompt="{{ $prompt->id }}" data-covered="{{ $prompt->isCovered() ? '1' : '0' }}" aria-pressed="false">
             <span class="rail-n">{{ $prompt->n }}</span>
             <span class="rail-words">{{ $prompt->words === '' ? __('no words yet') : Str::limit($prompt->plainWords(), 40) }}</span>
             @if ($prompt->state->isSeen()) <span class="rail-count">{{ __(':n of :all started', ['n' => $prompt->started_count, 'all' => $prompt->canvases_count]) }}</span> @endif

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Desk;
 use App\Http\CurrentRole;
 use App\Models\LiveSession;
 use App\Models\Prompt;
+use Crag\Session\SeatState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -31,9 +32,10 @@ final class DeskController
     private function bands(Request $request, LiveSession $session): array
     {
         $session->load('prompt', 'showcase.canvas.seat');
+        $inRoom = static fn ($canvases) => $canvases->whereHas('seat', static fn ($seats) => $seats->where('state', SeatState::Seated));
         $prompts = $session->prompts()
-            ->withCount(['canvases', 'canvases as started_count' => static fn ($query) => $query->whereNotNull('last_stroke_ms'), 'canvases as sent_count' => static fn ($query) => $query->whereNotNull('sent_at_ms')])
-            ->with('canvases.check')->get();
+            ->withCount(['canvases' => $inRoom, 'canvases as started_count' => static fn ($query) => $inRoom($query)->whereNotNull('last_stroke_ms'), 'canvases as sent_count' => static fn ($query) => $inRoom($query)->whereNotNull('sent_at_ms')])
+            ->with(['canvases' => $inRoom, 'canvases.check'])->get();
 
         return [
             'session' => $session,

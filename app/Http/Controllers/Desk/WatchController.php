@@ -79,7 +79,7 @@ final class WatchController
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
         $now = Clock::ms();
-        $canvases = $prompt->canvases()->with(['check'])->get()->keyBy('seat_id');
+        $canvases = $prompt->canvases()->with(['check'])->whereIn('seat_id', $session->seated()->reorder()->select('id'))->get()->keyBy('seat_id');
         $here = [];
         $states = $session->seated()->get()->map(static function (Seat $seat) use ($canvases, $now, $presence, &$here): array {
             $canvas = $canvases->get($seat->id);

@@ -18,10 +18,9 @@ final readonly class TakeCanvas
 
     public function __invoke(Seat $seat, Prompt $prompt): Canvas
     {
-        $canvas = Canvas::query()->createOrFirst(
-            ['prompt_id' => $prompt->id, 'seat_id' => $seat->id],
-            ['live_session_id' => $seat->live_session_id],
-        );
+        $which = ['prompt_id' => $prompt->id, 'seat_id' => $seat->id];
+        // Mostly it is there: looking first spares a whole class at once the wait for each other's writing.
+        $canvas = Canvas::query()->where($which)->first() ?? Canvas::query()->createOrFirst($which, ['live_session_id' => $seat->live_session_id]);
         $canvas->setRelation('seat', $seat);
         if ($canvas->wasRecentlyCreated) {
             $this->putOn->pages($canvas, $prompt->pagesValue(), true);

@@ -43,7 +43,7 @@ final readonly class Steer
                 $prompt->update(['state' => PromptState::Open, 'state_at_ms' => Clock::ms()]);
             }
             Seat::query()->where('live_session_id', $session->id)->whereNotNull('prompt_id')->update(['prompt_id' => null]);
-            foreach ($session->seated()->get() as $seat) {
+            foreach ($session->seated()->whereNotIn('id', $prompt->canvases()->select('seat_id'))->get() as $seat) {
                 ($this->takeCanvas)($seat, $prompt);
             }
             $session->prompt()->associate($prompt);

@@ -58,7 +58,7 @@ final class BenchTest extends CragTestCase
         self::assertSame(['kind' => 'custom', 'tools' => ['text', 'picture']], $this->tools());
         $this->tray(['tray' => 'custom', 'tools' => ['text', 'picture'], 'for' => 'prompt'])->assertNoContent();
         self::assertSame(['text'], $this->tools()['tools']);
-        $this->handOut(['words' => 'Next', 'backdrop' => 'blank', 'place' => 'next'])->assertNoContent();
+        $this->handOut(['words' => 'Next', 'backdrop' => 'blank', 'place' => 'next'])->assertOk();
         self::assertSame('starter', $this->tools()['kind']);
         $this->tray(['tray' => 'maths', 'for' => 'session', 'pictures' => '1'])->assertNoContent();
         self::assertContains('maths', $this->tools()['tools']);
@@ -220,7 +220,7 @@ final class BenchTest extends CragTestCase
     public function test_backdrops_are_handed_out_with_their_settings(): void
     {
         $axes = ['x_from' => '-2', 'x_to' => '8', 'x_step' => '.5', 'y_from' => '0', 'y_to' => '1e3', 'y_step' => '100', 'x_label' => '12', 'y_label' => 'F / N', 'size' => 'middle'];
-        $this->handOut(['words' => '', 'backdrop' => 'axes', 'place' => 'under', 'settings' => $axes])->assertNoContent();
+        $this->handOut(['words' => '', 'backdrop' => 'axes', 'place' => 'under', 'settings' => $axes])->assertOk();
         $backdrop = $this->canvasOf($this->seat)->scene()->backdrop()->toArray();
         self::assertSame([-2, 8, 0.5, 1000, '12'], [$backdrop['x_from'], $backdrop['x_to'], $backdrop['x_step'], $backdrop['y_to'], $backdrop['x_label']]);
         $problem = $this->handOut(['words' => '', 'backdrop' => 'axes', 'place' => 'under', 'settings' => ['x_to' => '-9'] + $axes])->assertUnprocessable()->json('message');
@@ -235,7 +235,7 @@ final class BenchTest extends CragTestCase
         $pdf = Process::input($svg)->run(['rsvg-convert', '-f', 'pdf'])->throw()->output();
         $upload = static fn (string $bytes): UploadedFile => UploadedFile::fake()->createWithContent('sheet.pdf', $bytes);
         $fields = ['words' => '', 'backdrop' => 'picture', 'place' => 'under'];
-        $this->handOut($fields + ['picture' => $upload($pdf), 'pdf_page' => '1'])->assertNoContent();
+        $this->handOut($fields + ['picture' => $upload($pdf), 'pdf_page' => '1'])->assertOk();
         $asset = Asset::query()->findOrFail($this->canvasOf($this->seat)->scene()->backdrop()->asset);
         self::assertSame([2400, 1500], [$asset->width, $asset->height]);
         self::assertStringContainsString('no page 2', $this->handOut($fields + ['picture' => $upload($pdf), 'pdf_page' => '2'])->assertUnprocessable()->json('message'));

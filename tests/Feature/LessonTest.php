@@ -41,7 +41,7 @@ final class LessonTest extends CragTestCase
 
     public function test_a_hand_out_goes_under_the_ink_and_takes_none_away(): void
     {
-        $this->handOut(['words' => 'Find the moment.', 'backdrop' => 'squared', 'place' => 'under'])->assertNoContent();
+        $this->handOut(['words' => 'Find the moment.', 'backdrop' => 'squared', 'place' => 'under'])->assertOk();
         $scene = $this->canvasOf($this->seat)->scene();
         self::assertCount(1, $scene->placed);
         self::assertSame(BackdropKind::Squared, $scene->backdrop()->kind);
@@ -59,7 +59,7 @@ final class LessonTest extends CragTestCase
     public function test_the_next_prompt_is_a_new_canvas_and_the_old_work_stays(): void
     {
         $old = $this->canvasOf($this->seat);
-        $this->handOut(['words' => 'Brace the frame.', 'backdrop' => 'dotted', 'place' => 'next'])->assertNoContent();
+        $this->handOut(['words' => 'Brace the frame.', 'backdrop' => 'dotted', 'place' => 'next'])->assertOk();
         $new = $this->seat->canvases()->where('id', '!=', $old->id)->firstOrFail();
         self::assertTrue($new->scene()->isEmpty());
         self::assertCount(1, $old->scene()->placed);
@@ -99,7 +99,7 @@ final class LessonTest extends CragTestCase
         ob_start();
         ('image'.$format)($image);
         $file = UploadedFile::fake()->createWithContent("bridge.{$format}", ob_get_clean().'<?php hidden extra');
-        $this->handOut(['words' => 'Look', 'backdrop' => 'picture', 'place' => 'under', 'picture' => $file])->assertNoContent();
+        $this->handOut(['words' => 'Look', 'backdrop' => 'picture', 'place' => 'under', 'picture' => $file])->assertOk();
         $asset = Asset::query()->firstOrFail();
         self::assertSame([$kept, 3200, 800], [$asset->mime, $asset->width, $asset->height]);
         self::assertStringNotContainsString('hidden extra', (string) file_get_contents($asset->path()));
@@ -115,7 +115,7 @@ final class LessonTest extends CragTestCase
         ob_start();
         imagepng($image);
         $file = UploadedFile::fake()->createWithContent('glass.png', (string) ob_get_clean());
-        $this->handOut(['words' => '', 'backdrop' => 'picture', 'place' => 'under', 'picture' => $file])->assertNoContent();
+        $this->handOut(['words' => '', 'backdrop' => 'picture', 'place' => 'under', 'picture' => $file])->assertOk();
         self::assertSame('image/png', Asset::query()->firstOrFail()->mime);
     }
 
@@ -241,7 +241,7 @@ final class LessonTest extends CragTestCase
 
     public function test_forgetting_leaves_no_row_and_no_file(): void
     {
-        $this->handOut(['words' => '', 'backdrop' => 'picture', 'place' => 'under', 'picture' => UploadedFile::fake()->image('a.png', 30, 30)])->assertNoContent();
+        $this->handOut(['words' => '', 'backdrop' => 'picture', 'place' => 'under', 'picture' => UploadedFile::fake()->image('a.png', 30, 30)])->assertOk();
         $this->asTeacher()->postJson("/desk/{$this->session->id}/checks", ['canvas' => $this->canvasOf($this->seat)->id, 'level' => 2]);
         $this->postJson("/desk/{$this->session->id}/showcase", ['canvas' => $this->canvasOf($this->seat)->id]);
         $this->end();

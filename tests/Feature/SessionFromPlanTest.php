@@ -145,7 +145,7 @@ final class SessionFromPlanTest extends CragTestCase
         $this->post('/start', ['name' => 'Ms Okafor-Lind', 'title' => 'Frames'])->assertRedirect();
         $session = LiveSession::query()->latest('id')->firstOrFail();
         $plan = $session->plan()->firstOrFail();
-        $hand = fn (string $words, string $place) => $this->post("/desk/{$session->id}/hand-out", ['words' => $words, 'backdrop' => 'squared', 'place' => $place])->assertNoContent();
+        $hand = fn (string $words, string $place) => $this->post("/desk/{$session->id}/hand-out", ['words' => $words, 'backdrop' => 'squared', 'place' => $place])->assertOk();
         $hand('First', 'under');
         $hand('Second', 'next');
         $hand('Second, put better', 'under');

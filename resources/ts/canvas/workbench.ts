@@ -320,7 +320,7 @@ export class Workbench {
     }
 
     /** What is chosen becomes pieces on every canvas of a prompt. Resolves to how many canvases got them. */
-    async handOutPieces(address: string, alt: string, how: 'move' | 'locked' | 'stack', page = 0): Promise<number> {
+    async handOutPieces(address: string, alt: string, how: 'move' | 'locked' | 'stack', to: { page: number; seats: string[] | null }): Promise<number> {
         const objects = this.selection.placings().map(({ object, place }, i, all) => ({
             object: {
                 type: 'piece', alt: all.length > 1 ? `${alt} ${i + 1}` : alt, locked: how === 'locked', stack: how === 'stack',
@@ -328,7 +328,7 @@ export class Workbench {
             },
             ...(place && { place }),
         }));
-        return (await post<{ canvases: number }>(address, { what: 'pieces', mode: 'pieces', objects, page })).canvases;
+        return (await post<{ canvases: number }>(address, { what: 'pieces', mode: 'pieces', objects, ...to })).canvases;
     }
 
     /** Asked for once, however often it is wanted meanwhile. */

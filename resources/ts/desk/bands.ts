@@ -12,6 +12,7 @@ export class Bands {
     private ticked = new Map<string, boolean>();
     private open = new Set<string>();
     private focused = '';
+    private chosen = '';
 
     constructor(
         private readonly address: string,
@@ -37,6 +38,7 @@ export class Bands {
         for (const field of document.querySelectorAll<HTMLInputElement>('#doorway input[type=checkbox], #recipients input')) {
             this.ticked.set(`${field.name} ${field.value} ${field.dataset.seats ?? ''}`, field.checked);
         }
+        this.chosen = document.querySelector<HTMLSelectElement>('#pieces-seats')?.value ?? '';
         this.open = new Set([...document.querySelectorAll<HTMLDetailsElement>('details[id][open]')].map(({ id }) => id));
         this.focused = document.activeElement?.id ?? '';
     }
@@ -45,6 +47,10 @@ export class Bands {
         for (const field of document.querySelectorAll<HTMLInputElement>('#doorway input[type=checkbox], #recipients input')) {
             const was = this.ticked.get(`${field.name} ${field.value} ${field.dataset.seats ?? ''}`);
             field.checked = was ?? field.checked;
+        }
+        const pieces = document.querySelector<HTMLSelectElement>('#pieces-seats');
+        if (pieces !== null && [...pieces.options].some(({ value }) => value === this.chosen)) {
+            pieces.value = this.chosen;
         }
         document.querySelectorAll<HTMLDetailsElement>('details[id]').forEach((details) => {
             details.open = details.open || this.open.has(details.id);

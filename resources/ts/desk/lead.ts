@@ -183,10 +183,11 @@ export class Lead {
     private async handOut(): Promise<void> {
         const form = new FormData(element<HTMLFormElement>('form', this.dialog));
         const alt = String(form.get('alt')).trim();
+        const to = String(form.get('to'));
         const how = String(form.get('how')) as 'move' | 'locked' | 'stack';
         this.dialog.close();
         try {
-            const n = await this.bench!.handOutPieces(`${this.settings.address}/prompt/${this.prompt}/hand-out`, alt, how, this.page - 1);
+            const n = await this.bench!.handOutPieces(`${this.settings.address}/prompt/${this.prompt}/hand-out`, alt, how, { page: this.page - 1, seats: to === '' ? null : to.split(' ') });
             this.settings.say(fill(this.settings.words.pieces_out, { n }));
         } catch (problem) {
             this.settings.say((problem as Error).message);

@@ -11,6 +11,7 @@
             <label class="choice"><input type="radio" name="how" value="stack"> {{ __('Take as many copies as they like (a stack)') }}</label>
             <label class="choice"><input type="radio" name="how" value="locked"> {{ __('Nothing: it is locked in place') }}</label>
         </fieldset>
+        @isset($to) @include($to) @endisset
         <div class="maths-end">
             <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
             <button class="btn btn-go"><x-icon :name="$icon" /> {{ $do }}</button>

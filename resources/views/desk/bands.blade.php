@@ -5,3 +5,4 @@
 @include('desk.doorway', ['swap' => true])
 @include('desk.handouts', ['swap' => true])
 @include('desk.recipients', ['swap' => true])
+@include('desk.pieces-to', ['swap' => true])

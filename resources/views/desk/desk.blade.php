@@ -17,7 +17,7 @@
     'told_set_pens' => __('pens down or up'), 'told_set_timer' => __('timer'), 'told_steer' => __('prompts and pace'), 'told_hand_out' => __('handed out'), 'told_hand_out_to_some' => __('handed out to some'),
     'told_let_in' => __('the door'), 'told_send_out' => __('sent a student out'), 'told_set_door' => __('the door'), 'told_answer' => __('answered a student'), 'told_reveal' => __('revealed the work'),
     'told_change_settings' => __('settings'), 'told_choose_screen' => __('the class screen'), 'told_rename' => __('renamed a student'), 'told_lead' => __('lead canvas'), 'told_check' => __('checks'),
-    'pieces_out' => __('On :n canvases, to be moved. Late-comers get them too.'),
+    'pieces_out' => __('On :n canvases, to be moved.'),
     'handout' => __('Goes to :n canvases, under the ink. No work is lost, and late-comers get it too.'),
     'handout_next' => __('Gives :n students a new canvas for the next prompt. The work so far stays on the prompt before.'),
 ])

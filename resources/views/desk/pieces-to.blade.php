@@ -1,0 +1,13 @@
+@php($inside = $seats->where('state', Crag\Session\SeatState::Seated))
+<div id="pieces-to" @isset($swap) hx-swap-oob="true" @endisset>
+    <label for="pieces-seats">{{ __('To') }}</label>
+    <select id="pieces-seats" name="to" class="form-select">
+        <option value="">{{ __('Everybody, and those who come later') }}</option>
+        @foreach ($inside->groupBy(fn ($seat) => $seat->entry?->group ?? '')->forget('') as $group => $members)
+            <option value="{{ $members->pluck('id')->implode(' ') }}">{{ __('Group :group (:n)', ['group' => $group, 'n' => $members->count()]) }}</option>
+        @endforeach
+        @foreach ($inside as $seat)
+            <option value="{{ $seat->id }}" dir="auto">{{ $settings->deskNames === Crag\Session\NameMode::None ? __('Seat :n', ['n' => $seat->n]) : $settings->deskNames->show($seat->name, $seat->n) }}</option>
+        @endforeach
+    </select>
+</div>

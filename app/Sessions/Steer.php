@@ -43,8 +43,9 @@ final readonly class Steer
                 $prompt->update(['state' => PromptState::Open, 'state_at_ms' => Clock::ms()]);
             }
             Seat::query()->where('live_session_id', $session->id)->whereNotNull('prompt_id')->update(['prompt_id' => null]);
-            foreach ($session->seated()->whereNotIn('id', $prompt->canvases()->select('seat_id'))->get() as $seat) {
-                ($this->takeCanvas)($seat, $prompt);
+            $there = $prompt->canvases()->pluck('seat_id')->all();
+            foreach ($session->seated()->get() as $seat) {
+                in_array($seat->id, $there, true) || ($this->takeCanvas)($seat, $prompt);
             }
             $session->prompt()->associate($prompt);
             if ($session->screen_view !== ScreenView::Nothing) {

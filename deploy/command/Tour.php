@@ -27,7 +27,7 @@ final readonly class Tour
         $this->checks($desk);
         $this->shot($desk, 'desk');
         $this->lead($desk);
-        $this->tools($desk);
+        $this->door($desk);
         $this->closeUp($desk);
         $this->screen($desk, $screen);
         $this->handOut($desk);
@@ -50,7 +50,7 @@ final readonly class Tour
         $this->shot($phone, 'student-phone');
     }
 
-    /** The library, a plan that is open, a question at its place, and what comes before a session. */
+    /** The library, a plan that is open, and a question at its place. */
     private function plans(): void
     {
         $page = $this->chrome->open()->visit($this->class->addresses['plans']);
@@ -59,9 +59,6 @@ final readonly class Tour
         $page->run('[...document.querySelectorAll(".plan-card h2 a")].find((one) => one.textContent === "Bridges and Beams").click()');
         $this->plan($page, 1, 'plan');
         $this->plan($page, 2, 'plan-questions');
-        $page->click('.plan-bar .btn-go');
-        $page->seen('input[name=roster]');
-        $this->shot($page, 'plan-start');
     }
 
     private function plan(Page $page, int $n, string $name): void
@@ -123,12 +120,35 @@ final readonly class Tour
         $desk->press('f');
     }
 
-    private function tools(Page $desk): void
+    /** Students who knock, one with the hand up, and what a student sees beside the own canvas and under a cover. */
+    private function door(Page $desk): void
     {
-        $desk->click('#desk-menu summary')->click('#tools-button');
-        usleep(400_000);
-        $this->shot($desk, 'tools');
+        $desk->press('d');
+        $desk->click('.door-states .chip:nth-child(2)')->waitForText('#door-button', 'Knock');
+        foreach (['Casper Vane', 'Iona Crake'] as $name) {
+            $this->chrome->open()->visit($this->class->addresses['join'])->type('#name', $name)->click('form > .btn-go')->waitForText('h1', 'knocking');
+        }
+        $student = $this->chrome->open()->visit($this->class->addresses['student']);
+        $student->find('#page-frame[data-ready]');
+        $student->click('#hand')->type('#hand-words', 'Which end is the pivot?')->click('#hand-window .btn-go');
+        $desk->waitForText('#waiting', 'Which end');
+        $desk->waitForText('#doorway', 'Iona');
+        usleep(500_000);
+        $this->shot($desk, 'door');
         $desk->press("\u{E00C}");
+        $desk->press('f');
+        $desk->click('#lead-show');
+        $student->click('#lead-look');
+        $this->line($student, [.15, .3], [.7, .34]);
+        $desk->press('f')->press('t')->click('[data-seconds="300"]')->press("\u{E00C}");
+        usleep(900_000);
+        $this->shot($student, 'lead-beside');
+        $desk->press('p');
+        $student->seen('#cover');
+        usleep(300_000);
+        $this->shot($student, 'pens-down');
+        $desk->press('p');
+        $student->quit();
     }
 
     /**
@@ -178,15 +198,13 @@ final readonly class Tour
         usleep(500_000);
         $this->shot($screen, 'screen-showcase');
         $desk->press("\u{E00C}");
-        $desk->click('#screen-join');
-        $screen->find('.shown-qr svg');
-        $this->shot($screen, 'screen-join');
     }
 
     private function handOut(Page $desk): void
     {
         $desk->click('#hand-out');
         $desk->seen('#handout');
+        $desk->run('document.querySelector("#handout [value=lead]").click()');
         usleep(500_000);
         $this->shot($desk, 'hand-out');
         $desk->press("\u{E00C}");

@@ -68,6 +68,7 @@ const bands = new Bands(`${page.address}/bands`, () => {
     lead.showSeen(room.read().lead);
     markRail();
     waiting.listen();
+    sayStates();
     void followCover();
 });
 const waiting = new WaitingList(page.words);
@@ -287,6 +288,7 @@ async function countStates(): Promise<void> {
     const answer = await get<{ states: StateAnswer[]; started: number; tally: Tally }>(`${page.address}/prompt/${asked}/states`).catch(() => null);
     if (answer !== null && asked === looking) {
         grid.showStates(answer.states);
+        sayStates();
         showTally(answer.tally);
         closeUp.freshen();
         if (answer.started !== started) {
@@ -437,7 +439,11 @@ const strata = new StrataMenu();
 
 function openDoor(): void {
     drawer.open('door');
-    // A list that is open says each student's state as the grid has it.
+    sayStates();
+}
+
+/** The list of seats says each student's state as the grid has it. */
+function sayStates(): void {
     grid.tiles.forEach((tile, seat) => {
         const place = document.querySelector<HTMLElement>(`[data-state-of="${seat}"]`);
         if (place !== null) {

@@ -64,6 +64,10 @@ final class CanvasAnswer
     {
         $own = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)
             ->where('seat_id', $canvas->seat_id)->where('layer', $canvas->layer()->value);
+        // What a fresh start put away is not the author's to undo.
+        $fresh = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)->where('kind', Kind::Fresh->value)
+            ->whereRaw("not exists (select 1 from operations w where w.canvas_id = operations.canvas_id and w.kind = 'withdraw' and json_extract(w.body, '$.target') = operations.op_id)")->max('n');
+        $own->where('n', '>', is_numeric($fresh) ? (int) $fresh : 0);
         $last = $n === 0 ? null : (clone $own)->orderByDesc('n')->value('kind');
 
         return [

@@ -24,6 +24,7 @@ final readonly class EndIdle
 
     public function __invoke(): void
     {
+        $days = config()->integer('crag.keep_days');
         foreach (LiveSession::query()->whereNull('ended_at')->get() as $session) {
             $sign = self::lastSign($session);
             match (Expiry::of($sign, Clock::ms(), $session->settingsValue()->expiresAfterMinutes)) {
@@ -32,8 +33,8 @@ final readonly class EndIdle
                 Expiry::Alive => null,
             };
         }
-        foreach (LiveSession::query()->whereNotNull('ended_at')->get() as $session) {
-            Retention::isOver((int) $session->endedMs(), config()->integer('crag.keep_days'), Clock::ms()) && ($this->forget)($session);
+        foreach (LiveSession::query()->where('ended_at', '<=', now()->subDays($days))->get() as $session) {
+            Retention::isOver((int) $session->endedMs(), $days, Clock::ms()) && ($this->forget)($session);
         }
     }
 

@@ -42,9 +42,10 @@ final readonly class RoomState
     /** Tells the desks alone. */
     public function tellDesk(Seat $seat): void
     {
-        $canvas = $seat->isIn() ? $seat->canvases()->where('prompt_id', $seat->session->prompt_id)->value('id') : null;
+        $canvas = $seat->isIn() ? $seat->canvases()->where('prompt_id', $seat->session->prompt_id)->first(['id', 'operation_count']) : null;
         ($this->announce)($seat->session, Audience::desk($seat->session), 'seat', [
-            'seat' => $seat->announcement(), 'state' => $seat->state->value, 'prompt' => $seat->session->prompt_id, 'canvas' => $canvas,
+            'seat' => $seat->announcement(), 'state' => $seat->state->value, 'prompt' => $seat->session->prompt_id,
+            'canvas' => $canvas?->id, 'operations' => $canvas->operation_count ?? 0,
         ]);
     }
 

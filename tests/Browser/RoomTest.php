@@ -31,6 +31,7 @@ final class RoomTest extends BrowserTestCase
         $this->helperComes();
         $this->everybodyKnocks();
         $this->theGuestGoes();
+        $this->outAndBack();
         $this->helping();
         $this->hands();
         $this->pens();
@@ -114,6 +115,30 @@ final class RoomTest extends BrowserTestCase
         foreach ([$guest, $again] as $page) {
             $page->quit();
         }
+    }
+
+    /** Sent out for a moment, and back with everything. */
+    private function outAndBack(): void
+    {
+        $aino = $this->class['Aino'];
+        $aino->draw('.page-paper', self::LINE, 'pen');
+        $aino->until(fn (): bool => $this->stored('Aino') === 1, 'Aino\'s stroke');
+        $this->teacher->press('d');
+        $this->teacher->run('[...document.querySelectorAll(".seat-list button")].find((one) => one.textContent.includes("Aino")).click()');
+        $this->teacher->until(fn (): bool => str_contains($this->teacher->text('#talk-body'), 'Aino'), 'Aino');
+        $this->teacher->click('[data-do=send-out]')->click('#send-out .btn-end');
+        $aino->waitForText('main', 'Please come and talk to me.');
+        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 7, 'a tile less');
+        $this->teacher->click('#desk-notice button');
+        $aino->find('#page-frame[data-ready]');
+        $aino->until(fn (): bool => $this->inked($aino, '#page') > 50, 'the own work');
+        foreach ([$this->teacher, $this->helper] as $desk) {
+            $desk->until(fn (): bool => $this->inked($desk, '.tile[data-seat="'.$this->text("select id from seats where name = 'Aino'").'"]') > 20, 'the work on the grid again');
+        }
+        $aino->draw('.page-paper', [[.2, .7], [.6, .8]], 'pen', lift: false);
+        $this->teacher->until(fn (): bool => str_contains($this->teacher->text('#grid'), 'drawing now'), 'ink as it is drawn, over the new channel');
+        $aino->lift('pen');
+        $this->teacher->press(self::ESCAPE);
     }
 
     private function helping(): void

@@ -79,3 +79,15 @@ test('tiles of a class of 30 fit beside the rail at 1280 by 800', () => {
 test('sentences are filled in', () => {
     assert.equal(fill('quiet :n min, :who', { n: 3 }), 'quiet 3 min, :who');
 });
+
+test('with light data fewer points go out, less often, and the last of them at the end', async () => {
+    const { sender, sent } = collect();
+    sender.light = true;
+    for (let i = 0; i < 60; i++) {
+        sender.grow('canvas', 'stroke', samples(i, 1), i, ink);
+        await sleep(5);
+    }
+    sender.finish();
+    assert.deepEqual(together(sent), samples(0, 60).filter((_, i) => i % 3 === 0));
+    assert.ok(sent.length <= 4, `${sent.length} messages in a third of a second`);
+});

@@ -18,6 +18,8 @@ interface Settings {
     say(sentence: string): void;
     run(address: string, body: unknown): Promise<boolean>;
     send(text: string): boolean;
+    /** A helper looks at it. */
+    mayDraw: boolean;
 }
 
 interface LeadAnswer {
@@ -161,6 +163,11 @@ export class Lead {
         }, () => this.askForPieces());
         this.bench = bench;
         this.tray = tray;
+        if (!this.settings.mayDraw) {
+            bench.lockBy(this.settings.words.not_yours);
+            element<HTMLButtonElement>('#lead-show').disabled = true;
+            element<HTMLButtonElement>('#lead-ink').disabled = true;
+        }
         void this.outbox.flush();
     }
 

@@ -3,6 +3,7 @@ import type { Operation, WetInk } from '../canvas/model';
 import { Bands, WaitingList } from '../desk/bands';
 import { Commands, listenToCancels, Notice, openWindow } from '../desk/commands';
 import { Drawer } from '../desk/drawer';
+import { deskEvents, type Tally } from '../desk/events';
 import { HandOutForm } from '../desk/handout';
 import { listenToKeys } from '../desk/keys';
 import { Lead } from '../desk/lead';
@@ -14,7 +15,7 @@ import type { SeatAnswer, StateAnswer, StateWords, Tile } from '../grid/tile';
 import { get, HttpProblem, post } from '../live/http';
 import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
-import { element, fill, pageData } from '../page';
+import { element, pageData } from '../page';
 import type { Room } from '../student/state';
 import htmx from 'htmx.org';
 
@@ -41,13 +42,11 @@ interface CanvasesAnswer {
     operations: Operation[];
 }
 
-type Tally = Record<string, number>;
-
 const STATES_MS = 3000;
 
 const page = pageData<Page>();
-let current = page.prompt;
-let looking = page.prompt;
+/** Where the students are, what the teacher looks at, whose messages are open, and whether work is hidden until it is revealed. */
+const at = { current: page.prompt, looking: page.prompt, talked: '', isCovered: false };
 /** How many have started, as the rail says it. */
 let started = 0;
 let lastOperation = 0;
@@ -56,8 +55,6 @@ let loading: Promise<void> | null = null;
 let early: Operation[] = [];
 const overtaking = new Set<number>();
 
-/** Work on the prompt that is looked at is hidden until it is revealed. */
-let isCovered = false;
 /** Milliseconds that the server's clock is ahead of this device's. */
 const ahead = page.clock - Date.now();
 
@@ -75,14 +72,14 @@ const waiting = new WaitingList(page.words);
 const commands = new Commands(notice, {
     words: page.words,
     then: (what) => {
-        what === 'talk' && talked !== '' && openTalk(talked, false);
+        what === 'talk' && at.talked !== '' && openTalk(at.talked, false);
         bands.refresh();
     },
     mend: () => bands.refresh(),
 });
 const run = (address: string, body: unknown): Promise<boolean> => commands.run(address, body);
 const closeUp = new CloseUp(page);
-const lead = new Lead({ ...page, say, run, send: (text) => socket.send(text) });
+const lead = new Lead({ ...page, say, mayDraw: page.role === 'colleague', run, send: (text) => socket.send(text) });
 const room = new RoomDesk({ words: page.words, address: page.address, now: () => Date.now() + ahead, run, say });
 const grid = new Grid({
     assets: page.assets,
@@ -98,14 +95,12 @@ const drawer = new Drawer((panel) => {
         closeUp.hide();
         grid.tiles.forEach((tile) => tile.root.classList.remove('is-close'));
     }
-    talked = panel === 'talk' ? '' : talked;
+    at.talked = panel === 'talk' ? '' : at.talked;
 });
-/** The student whose messages are open. */
-let talked = '';
 
 const handOut = new HandOutForm({
     words: page.words,
-    prompt: () => looking,
+    prompt: () => at.looking,
     leadPage: () => lead.page,
     done: (sentence, undo) => {
         drawer.close();
@@ -126,6 +121,11 @@ const socket: Socket = new Socket({
     },
 });
 
+const events = deskEvents({
+    me: page.me, address: page.address, words: page.words, grid, closeUp, drawer, bands, notice, at,
+    look, openTalk, takeWhole, takeRoom, countStates, showTally, run,
+});
+
 const streams: Streams = new Streams({}, {
     address: `${page.address}/catch-up`,
     also: () => ({ operations: lastOperation }),
@@ -137,7 +137,7 @@ const streams: Streams = new Streams({}, {
 function receive(text: string): void {
     const message = JSON.parse(text) as Message | WetInk;
     if ('k' in message) {
-        isCovered || grid.wet(message);
+        at.isCovered || grid.wet(message);
     } else if ('operations' in message) {
         takeOperations(message.operations, false);
     } else if ('event' in message) {
@@ -153,7 +153,7 @@ function takeOperations(operations: Operation[], caughtUp = false): void {
     }
     lead.take(operations);
     // Covered work comes whole when it is revealed.
-    isCovered || grid.take(operations);
+    at.isCovered || grid.take(operations);
     operations.forEach(({ s }) => overtaking.add(s!));
     if (caughtUp && operations.length > 0) {
         lastOperation = Math.max(lastOperation, ...operations.map(({ s }) => s!));
@@ -168,74 +168,10 @@ function takeOperations(operations: Operation[], caughtUp = false): void {
 }
 
 function takeEvent(stream: string, { type, body }: { type: string; body: Record<string, unknown> }): void {
-    const event = events[type];
-    if (type === 'ended' && stream !== 'room') {
-        return;
+    if (type !== 'ended' || stream === 'room') {
+        events[type]?.(body);
     }
-    event?.(body);
 }
-
-/** What the server tells, by type. */
-const events: Record<string, (body: Record<string, unknown>) => void> = {
-    seat: (body) => {
-        const seat = body.seat as Omit<SeatAnswer, 'canvas'>;
-        if (body.state !== 'seated') {
-            closeUp.shown?.seat.id === seat.id && drawer.close();
-            grid.remove(seat.id);
-        } else if (grid.tiles.has(seat.id)) {
-            grid.tiles.get(seat.id)!.rename(seat);
-        } else {
-            grid.add({ ...seat, canvas: body.prompt === looking ? (body.canvas as string) : null });
-        }
-        talked === seat.id && openTalk(talked, false);
-        bands.refresh();
-    },
-    check: (body) => {
-        grid.ofCanvas(body.canvas as string)?.showLevel(body.level as number | null);
-        closeUp.freshen();
-        if (grid.ofCanvas(body.canvas as string) !== undefined) {
-            showTally(body.tally as Tally);
-        }
-    },
-    prompt: (body) => {
-        const { id: next, again } = body.prompt as { id: string; again?: boolean };
-        const follow = looking === current;
-        current = next;
-        takeRoom(body.room as Room);
-        // A prompt that nobody was at yet has no canvases; one that its plan changed may have others.
-        const isNew = again === true || [...grid.tiles.values()].some(({ seat }) => seat.canvas === null);
-        if (looking === next ? isNew : follow) {
-            void look(next);
-        }
-    },
-    room: (body) => takeRoom(body.room as Room),
-    sent: (body) => {
-        grid.ofCanvas(body.canvas as string)?.showSent(body.isSent as boolean);
-        void countStates();
-        bands.refresh();
-    },
-    reveal: (body) => {
-        bands.refresh();
-        body.prompt === looking && void look(looking);
-    },
-    ended: () => {
-        location.href = `${page.address}/ended`;
-    },
-    ending: (body) => {
-        const time = new Date(body.at as number).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
-        notice.say(fill(page.words.ending, { time }), { word: page.words.keep, press: () => void run(`${page.address}/keep-open`, {}) }, 600_000);
-    },
-    deed: (body) => {
-        const what = page.words[`told_${String(body.deed)}`];
-        if (body.by !== page.me && what !== undefined) {
-            say(fill(page.words.by, { name: body.name as string, what }));
-        }
-        bands.refresh();
-    },
-    screen: () => bands.refresh(),
-    tray: () => bands.refresh(),
-    got: () => bands.refresh(),
-};
 
 function takeRoom(now: Room): void {
     room.take(now);
@@ -245,23 +181,23 @@ function takeRoom(now: Room): void {
 
 /** Whether work is covered follows the settings. */
 async function followCover(): Promise<void> {
-    const item = document.querySelector<HTMLElement>(`#rail [data-prompt="${looking}"]`);
-    if (item !== null && (item.dataset.covered === '1') !== isCovered && loading === null) {
-        await look(looking);
+    const item = document.querySelector<HTMLElement>(`#rail [data-prompt="${at.looking}"]`);
+    if (item !== null && (item.dataset.covered === '1') !== at.isCovered && loading === null) {
+        await look(at.looking);
     }
 }
 
 /** Shows a prompt's canvases; where the students are does not change. */
 async function look(prompt: string): Promise<void> {
-    looking = prompt;
+    at.looking = prompt;
     markRail();
     drawer.panel === 'closeup' && drawer.close();
     loading = (async () => {
         for (;;) {
             try {
                 const answer = await get<CanvasesAnswer>(`${page.address}/prompt/${prompt}/canvases`);
-                isCovered = answer.covered;
-                document.body.classList.toggle('is-covered', isCovered);
+                at.isCovered = answer.covered;
+                document.body.classList.toggle('is-covered', at.isCovered);
                 grid.fill(answer.seats, answer.kept, answer.operations);
                 streams.reset({ room: answer.position.room, desk: answer.position.desk });
                 lastOperation = answer.position.operations;
@@ -284,9 +220,9 @@ async function look(prompt: string): Promise<void> {
 }
 
 async function countStates(): Promise<void> {
-    const asked = looking;
+    const asked = at.looking;
     const answer = await get<{ states: StateAnswer[]; started: number; tally: Tally }>(`${page.address}/prompt/${asked}/states`).catch(() => null);
-    if (answer !== null && asked === looking) {
+    if (answer !== null && asked === at.looking) {
         grid.showStates(answer.states);
         sayStates();
         showTally(answer.tally);
@@ -313,10 +249,10 @@ function showTally(tally: Tally): void {
 
 function markRail(): void {
     for (const item of document.querySelectorAll<HTMLElement>('#rail [data-prompt]')) {
-        item.setAttribute('aria-pressed', String(item.dataset.prompt === looking));
+        item.setAttribute('aria-pressed', String(item.dataset.prompt === at.looking));
     }
     for (const actions of document.querySelectorAll<HTMLElement>('#rail [data-actions]')) {
-        actions.hidden = actions.dataset.actions !== looking;
+        actions.hidden = actions.dataset.actions !== at.looking;
     }
 }
 
@@ -335,12 +271,12 @@ function flip(): void {
     if (lead.isOpen) {
         lead.close();
     } else {
-        void tell(lead.open(looking));
+        void tell(lead.open(at.looking));
     }
 }
 
 function openCloseUp(tile: Tile, focus = true): void {
-    if (isCovered) {
+    if (at.isCovered) {
         say(page.words.covered);
         return;
     }
@@ -381,7 +317,7 @@ function openHandOut(seat?: string): void {
 
 /** One student: what was written, and what can be done. */
 function openTalk(seat: string, focus = true): void {
-    talked = seat;
+    at.talked = seat;
     drawer.panel === 'talk' || drawer.open('talk', false);
     void htmx.ajax('get', `${page.address}/student/${seat}`, { source: '#talk-body', target: '#talk-body', swap: 'innerHTML' }).then(() => {
         const field = document.querySelector<HTMLElement>('#talk-words');
@@ -490,7 +426,7 @@ listenToKeys(grid, {
     names: () => room.nextNames(),
     pens: () => room.togglePens(),
     timer: () => drawer.open('timing'),
-    gather: () => gather(looking),
+    gather: () => gather(at.looking),
     door: () => openDoor(),
     talk: (tile) => openTalk(tile.seat.id),
     keys: () => drawer.open('keys'),
@@ -498,6 +434,6 @@ listenToKeys(grid, {
 });
 
 await document.fonts.ready;
-await look(looking);
+await look(at.looking);
 socket.open();
 window.setInterval(() => void countStates(), STATES_MS);

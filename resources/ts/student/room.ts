@@ -62,7 +62,7 @@ export class RoomPage {
         if (this.room === null || this.own === null) {
             return;
         }
-        if (before !== null && (this.own.state !== 'seated' || this.own.prompt !== before.prompt)) {
+        if (before !== null && (this.own.state !== 'seated' || this.own.prompt !== before.prompt || !this.room.prompts.some(({ id }) => id === this.own!.prompt))) {
             this.around.moved();
         }
         if (before !== null && before.name !== this.own.name) {

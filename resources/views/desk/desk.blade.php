@@ -6,7 +6,7 @@
     'live' => __('Live'), 'polling' => __('No live connection: looking every 2 seconds'), 'offline' => __('Offline: trying again'),
     'unreachable' => __('That did not reach the server. Nothing has changed; try again.'),
     'saved' => __('Saved'), 'saving' => __('Saving…'), 'offline_lead' => __('Offline — :n steps kept here'), 'player_time' => __(':at of :of'),
-    'hands' => __('Hand up: :name'), 'knocks' => __('Knocking: :name'), 'covered' => __('Covered until you reveal'), 'undo' => __('Undo'), 'kept' => __('Done.'),
+    'hands' => __('Hand up: :name'), 'not_yours' => __('That is for the teacher who runs this session.'), 'knocks' => __('Knocking: :name'), 'covered' => __('Covered until you reveal'), 'undo' => __('Undo'), 'kept' => __('Done.'),
     'pens_down' => __('Pens down'), 'pens_up' => __('Pens up'), 'timer' => __('Timer'), 'time_up' => __('Time is up'), 'paused' => __(':left, paused'),
     'ending' => __('Nothing has happened here for a long time. The session ends by itself at :time.'), 'keep' => __('Keep it open'),
     'by' => __(':name: :what'), 'look_here' => __('Students see page :n'), 'look_none' => __('Students see no page of it'), 'look_other' => __('Students see page :n of another prompt'),

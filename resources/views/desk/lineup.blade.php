@@ -1,12 +1,13 @@
 @php($view = $session->screen_view)
+@php($runs = $role === Crag\Session\Role::Colleague)
 <footer id="lineup" class="lineup" aria-label="{{ __('Class screen') }}" @isset($swap) hx-swap-oob="true" @endisset>
     <span class="lineup-label"><x-icon name="easel" /> {{ __('The class screen shows') }}</span>
     @foreach (['join' => __('How to join'), 'prompt' => __('The prompt'), 'nothing' => __('Nothing')] as $value => $word)
-        <button id="screen-{{ $value }}" class="chip" hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"{{ $value }}"}' hx-swap="none"
+        <button id="screen-{{ $value }}" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"{{ $value }}"}' hx-swap="none"
                 aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>
     @endforeach
     @if ($session->showcase !== null)
-        <button id="screen-showcase" class="chip" hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"showcase"}' hx-swap="none"
+        <button id="screen-showcase" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"showcase"}' hx-swap="none"
                 aria-pressed="{{ $view->value === 'showcase' ? 'true' : 'false' }}">{{ __('Showcase') }}:
             <x-seat-name :seat="$session->showcase->canvas->seat" /></button>
     @else
@@ -15,7 +16,7 @@
     <div class="lineup-names" role="group" aria-label="{{ __('Names on what is shown') }}">
         {{ __('Names shown') }}
         @foreach (Crag\Session\NameMode::cases() as $mode)
-            <button id="shown-{{ $mode->value }}" class="chip chip-quiet" data-post="/desk/{{ $session->id }}/settings" data-body="{{ json_encode(['shown_names' => $mode->value]) }}" aria-pressed="{{ $settings->shownNames === $mode ? 'true' : 'false' }}">{{ __($mode->word()) }}</button>
+            <button id="shown-{{ $mode->value }}" class="chip chip-quiet" @disabled(! $runs) data-post="/desk/{{ $session->id }}/settings" data-body="{{ json_encode(['shown_names' => $mode->value]) }}" aria-pressed="{{ $settings->shownNames === $mode ? 'true' : 'false' }}">{{ __($mode->word()) }}</button>
         @endforeach
     </div>
     <a class="btn btn-sm btn-slate ms-auto" href="{{ route('screen.open', [$session, $session->screen_key]) }}" target="_blank" rel="noopener"><x-icon name="box-arrow-up" /> {{ __('Open the class screen') }}</a>

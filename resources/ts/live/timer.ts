@@ -17,22 +17,28 @@ export function clockFace(ms: number): string {
     return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
+const BEAT_MS = 200;
+
 /** Shows a timer on a page, and says once when it comes to zero. */
 export class TimerFace {
     private timer: Timer | null = null;
     private wasAbove = false;
+    private beat = 0;
 
     constructor(
         private readonly now: () => number,
         private readonly show: (words: string | null, isPaused: boolean, left: number) => void,
         private readonly over: (timer: Timer) => void,
-    ) {
-        window.setInterval(() => this.tick(), 200);
-    }
+    ) {}
 
     set(timer: Timer | null): void {
         this.timer = timer;
         this.wasAbove = timer !== null && timeLeft(timer, this.now()) > 0;
+        window.clearInterval(this.beat);
+        // A page without a timer that runs has nothing to count.
+        if (timer !== null && timer.ends !== null) {
+            this.beat = window.setInterval(() => this.tick(), BEAT_MS);
+        }
         this.tick();
     }
 

@@ -39,13 +39,13 @@ export class LeadSide {
     ) {
         this.look = new View(element('#lead-page'), settings.assets, settings.stamps);
         this.sheet.className = 'page page-under';
+        this.sheet.hidden = true;
         this.ink = new View(this.sheet, settings.assets, settings.stamps);
         bench.view.insertUnder(this.sheet);
         const before = bench.view.moved;
         bench.view.moved = () => {
             before();
-            this.ink.fit();
-            this.ink.follow(bench.view.camera);
+            this.followCamera();
         };
         new ResizeObserver(() => this.look.fit()).observe(element('#lead-page'));
         this.button.addEventListener('click', () => this.open(this.side.hidden));
@@ -107,6 +107,15 @@ export class LeadSide {
         if (page !== undefined && page !== this.ink.page) {
             this.ink.showPage(page);
         }
+        this.followCamera();
+    }
+
+    /** The sheet costs nothing while there is no ink on it. */
+    private followCamera(): void {
+        if (!this.sheet.hidden) {
+            this.ink.fit();
+            this.ink.follow(this.bench.view.camera);
+        }
     }
 
     /** Asks once more after a socket was away: what was drawn meanwhile was not kept for this page. */
@@ -138,8 +147,6 @@ export class LeadSide {
         }
         this.ink.page = '\0';
         this.turned();
-        this.ink.fit();
-        this.ink.follow(this.bench.view.camera);
         this.take(early.operations);
         early.wet.forEach((message) => this.wet(message));
     }

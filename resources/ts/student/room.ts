@@ -49,6 +49,7 @@ export class RoomPage {
         );
         this.listen();
         window.setInterval(() => this.showRate(), 2000);
+        element('#more').addEventListener('click', () => this.showRate());
     }
 
     get isLight(): boolean {
@@ -206,8 +207,10 @@ export class RoomPage {
     /** What it costs, and a word when the connection is slow. */
     private showRate(): void {
         const { words } = this.around;
-        element('#light').setAttribute('aria-pressed', String(this.isLight));
-        element('#light .light-rate').textContent = `· ${fill(words.rate, { n: Math.round(bytesAMinute() / 1024) })}`;
+        if (!element('#more-menu').hidden) {
+            element('#light').setAttribute('aria-pressed', String(this.isLight));
+            element('#light .light-rate').textContent = `· ${fill(words.rate, { n: Math.round(bytesAMinute() / 1024) })}`;
+        }
         const { connection } = navigator as { connection?: { saveData?: boolean; effectiveType?: string } };
         const slow = isSlow() || connection?.saveData === true || ['slow-2g', '2g'].includes(connection?.effectiveType ?? '');
         if (slow && !this.isLight && !this.suggested) {

@@ -44,6 +44,9 @@ final class Seat extends Model
 {
     use HasUlids;
 
+    /** The present prompt, once it was asked for. */
+    private ?Prompt $present = null;
+
     protected $guarded = [];
 
     protected $attributes = [
@@ -88,7 +91,12 @@ final class Seat extends Model
 
     public function presentPrompt(): Prompt
     {
-        return $this->session->prompts()->findOrFail($this->presentPromptId());
+        $id = $this->presentPromptId();
+        if ($this->present?->id !== $id) {
+            $this->present = $this->session->prompts()->findOrFail($id);
+        }
+
+        return $this->present;
     }
 
     public function isIn(): bool

@@ -72,6 +72,6 @@ final class May
             }
         }
 
-        return $session->prompts()->find($seat?->presentPromptId() ?? $session->prompt_id);
+        return $seat === null ? $session->prompts()->find($session->prompt_id) : $seat->presentPrompt();
     }
 }

@@ -44,7 +44,8 @@ final class SeatController
         $session = $seat->session;
         $position = CatchUp::position($session, Audience::room($session), Audience::seat($seat));
         $prompt = $seat->presentPrompt();
-        $canvas = $takeCanvas($seat, $prompt)->refresh()->setRelation('seat', $seat);
+        $canvas = $takeCanvas($seat, $prompt);
+        $canvas = ($canvas->wasRecentlyCreated ? $canvas->refresh() : $canvas)->setRelation('seat', $seat);
         $handOut->got($canvas);
 
         return CanvasAnswer::opening($canvas, [

@@ -24,6 +24,7 @@ export class SimulatedStudent {
     private ink = '';
     private canvas = '';
     private arePensDown = false;
+    private ahead: { canvas: string; prompt: { id: string } } | undefined;
     /** Ended sessions take no more strokes. */
     over = false;
 
@@ -157,9 +158,14 @@ export class SimulatedStudent {
 
     /** What a page does about what it hears. */
     private hear(text: string): void {
-        const { event } = JSON.parse(text) as { event?: { type: string; body: Record<string, never> } };
+        const { event, opening } = JSON.parse(text) as { event?: { type: string; body: Record<string, never> }; opening?: { canvas: string; prompt: { id: string } } };
         const at = Date.now();
-        if (event?.type === 'prompt') {
+        if (opening !== undefined) {
+            this.ahead = opening;
+        } else if (event?.type === 'prompt' && this.ahead?.prompt.id === (event.body.prompt as { id: string }).id) {
+            this.canvas = this.ahead.canvas;
+            this.watch.heard?.('gather', at);
+        } else if (event?.type === 'prompt') {
             void this.takeCanvas().then(() => this.watch.heard?.('gather', Date.now())).catch(() => undefined);
         } else if (event?.type === 'room') {
             const { pens } = event.body.room as { pens: unknown };

@@ -19,9 +19,19 @@ final class CanvasAnswer
      */
     public static function opening(Canvas $canvas, array $also): Response
     {
+        return self::json(self::openingBody($canvas, $also));
+    }
+
+    /**
+     * The same as JSON, to be sent ahead to a page that will open it.
+     *
+     * @param  array<string, mixed>  $also
+     */
+    public static function openingBody(Canvas $canvas, array $also): string
+    {
         $kept = KeptScene::opening($canvas);
 
-        return self::json($canvas, $kept['n'] ?? 0, $kept['body'] ?? 'null', $also);
+        return self::body($canvas, $kept['n'] ?? 0, $kept['body'] ?? 'null', $also);
     }
 
     public static function whole(Canvas $canvas): Response
@@ -32,7 +42,7 @@ final class CanvasAnswer
     /** What came after an operation. */
     public static function since(Canvas $canvas, int $after): Response
     {
-        return self::json($canvas, $after, 'null', []);
+        return self::json(self::body($canvas, $after, 'null', []));
     }
 
     /** Operations after a place in the log, as pages read them. */
@@ -43,16 +53,21 @@ final class CanvasAnswer
     }
 
     /** @param  array<string, mixed>  $also */
-    private static function json(Canvas $canvas, int $n, string $scene, array $also): Response
+    private static function body(Canvas $canvas, int $n, string $scene, array $also): string
     {
         $also += ['canvas' => $canvas->id, 'clock' => Clock::ms(), 'n' => $n, 'older' => self::older($canvas, $n)];
 
-        return response(sprintf(
+        return sprintf(
             '%s,"scene":%s,"operations":[%s]}',
             substr(json_encode($also, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 0, -1),
             $scene,
             self::log($canvas, $n),
-        ))->header('Content-Type', 'application/json');
+        );
+    }
+
+    private static function json(string $body): Response
+    {
+        return response($body)->header('Content-Type', 'application/json');
     }
 
     /**

@@ -19,7 +19,7 @@ use Illuminate\Support\Facades\DB;
 /** Which prompts there are, which are open, and where everybody is. */
 final readonly class Steer
 {
-    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce, private RoomState $room)
+    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce, private RoomState $room, private SendAhead $sendAhead)
     {
     }
 
@@ -52,6 +52,7 @@ final readonly class Steer
                 $session->screen_view = ScreenView::Prompt;
             }
             $session->save();
+            DB::afterCommit(fn () => ($this->sendAhead)($session, $prompt));
             ($this->announce)($session, Audience::room($session), 'prompt', [
                 'prompt' => $prompt->announcement(), 'room' => RoomState::shared($session),
             ] + ($page === null ? [] : ['page' => $page]));

@@ -14,6 +14,7 @@ export interface Caught {
 
 export type Message =
     | { stream: 'operations' | 'lead'; operations: Operation[] }
+    | { stream: 'opening'; opening: unknown }
     | { stream: string; event: LiveEvent };
 
 interface Settings {

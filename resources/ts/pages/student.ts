@@ -29,7 +29,10 @@ interface CanvasAnswer {
     canvas: string;
     prompt: Prompt;
     tray: { tools: string[] };
-    position: Record<string, number>;
+    /** Not in what is sent ahead: there the page knows where its streams stand. */
+    position?: Record<string, number>;
+    /** Something that was handed out lies on it, and the server is to be told that it came. */
+    waiting?: boolean;
     ended: boolean;
     room: Room;
     own: Own;
@@ -158,6 +161,8 @@ const room = new RoomPage({
 /** What was handed out and is not here yet: its last operation. */
 const awaited = new Map<string, string>();
 let isLight = false;
+/** What the server sent ahead of a gathering. */
+let ahead: CanvasAnswer | undefined;
 
 element('#unfold').addEventListener('click', () => {
     const open = element('#strip').classList.toggle('is-open');
@@ -185,20 +190,29 @@ async function load(): Promise<void> {
         return;
     }
     reachable = true;
-    streams.reset(answer.position);
+    await open(answer);
+}
+
+/** Begins with a canvas as the server tells it. */
+async function open(answer: CanvasAnswer): Promise<void> {
+    answer.position !== undefined && streams.reset(answer.position);
     bench.begin(answer, outbox.waitingFor(answer.canvas));
     tray.allow(answer.tray.tools);
     showPrompt(answer.prompt);
-    takeRoom(answer.room, answer.own);
+    takeRoom(answer.room, answer.own, true);
     lead.turned();
     sayState();
     element('#page-frame').dataset.ready = bench.canvas;
+    if (answer.waiting === true) {
+        await post(`${page.address}/got`, { canvas: bench.canvas }).catch(() => undefined);
+    }
 }
 
 async function takePrompt(next: Prompt, now: Room, at: number | undefined): Promise<void> {
     if (next.id !== prompt.id) {
         bench.rest();
-        await load();
+        await (ahead?.prompt.id === next.id ? open(ahead) : load());
+        ahead = undefined;
     } else {
         takeRoom(now, undefined);
         await takeSame(next);
@@ -224,8 +238,8 @@ async function takeSame(next: Prompt): Promise<void> {
     }
 }
 
-function takeRoom(now: Room | undefined, own: Own | undefined): void {
-    room.take(now, own);
+function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): void {
+    room.take(now, own, isHere);
     lead.set(room.room!.lead, room.isLight);
     outbox.release();
 }
@@ -287,6 +301,8 @@ function showPrompt(now: Prompt): void {
 function receive(message: Message | WetInk): void {
     if ('k' in message) {
         lead.wet(message);
+    } else if ('opening' in message) {
+        ahead = message.opening as CanvasAnswer;
     } else if ('operations' in message && message.stream === 'lead') {
         lead.take(message.operations);
     } else if ('operations' in message) {

@@ -56,14 +56,15 @@ export class RoomPage {
         return this.own?.light === true || this.room?.light === true;
     }
 
-    take(room: Room | undefined, own: Own | undefined): void {
+    /** @param isHere whether the page shows already what these say */
+    take(room: Room | undefined, own: Own | undefined, isHere = false): void {
         const before = this.own;
         this.room = room ?? this.room;
         this.own = own ?? this.own;
         if (this.room === null || this.own === null) {
             return;
         }
-        if (before !== null && (this.own.state !== 'seated' || this.own.prompt !== before.prompt || !this.room.prompts.some(({ id }) => id === this.own!.prompt))) {
+        if (!isHere && before !== null && (this.own.state !== 'seated' || this.own.prompt !== before.prompt || !this.room.prompts.some(({ id }) => id === this.own!.prompt))) {
             this.around.moved();
         }
         if (before !== null && before.name !== this.own.name) {

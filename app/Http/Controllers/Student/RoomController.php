@@ -102,7 +102,7 @@ final class RoomController
     /** The page has what was handed out. */
     public function got(Request $request, Seat $seat, GiveWork $handOut): JsonResponse
     {
-        $handOut->got(self::canvas($request, $seat), $request->string('handout')->toString());
+        $handOut->got(self::canvas($request, $seat), $request->filled('handout') ? $request->string('handout')->toString() : null);
 
         return response()->json([]);
     }

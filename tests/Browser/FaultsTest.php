@@ -41,6 +41,8 @@ final class FaultsTest extends BrowserTestCase
         $student = $this->join('Ikenna', $code);
         $this->line($student, .2);
         $student->until(fn (): bool => $this->stored('Ikenna') === 1, 'the first stroke');
+        // Stored is not yet answered: a page that was not answered keeps its stroke, as it should.
+        $student->waitForText('#saved', 'Saved');
 
         self::$crag->child('php-fpm')->stop(signal: SIGKILL);
         $this->line($student, .4);

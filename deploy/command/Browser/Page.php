@@ -15,7 +15,7 @@ use Throwable;
 final class Page
 {
     /** Seconds; a busy machine may take its time, and what holds is not waited for. */
-    public const PATIENCE = 25.0;
+    public const PATIENCE = 60.0;
 
     public function __construct(public readonly RemoteWebDriver $driver)
     {

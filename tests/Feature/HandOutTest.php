@@ -150,7 +150,9 @@ final class HandOutTest extends CragTestCase
     {
         $told = $this->asTeacher()->post("/desk/{$this->session->id}/hand-out", ['words' => 'Find the moment.', 'backdrop' => 'squared', 'place' => 'under'], ['Accept' => 'application/json'])->assertOk()->json();
         self::assertSame(BackdropKind::Squared, $this->canvasOf($this->seat)->scene()->backdrop()->kind);
-        $this->postJson($told['undo']['address'], [])->assertOk();
+        $this->session->teachers()->attach($this->teacher('a-helper'), ['role' => 'helper']);
+        $this->asTeacher('a-helper')->postJson($told['undo']['address'], [])->assertForbidden();
+        $this->asTeacher()->postJson($told['undo']['address'], [])->assertOk();
         $prompt = $this->session->prompt()->firstOrFail();
         self::assertSame(['', BackdropKind::Blank], [$prompt->words, $prompt->backdropValue()->kind]);
         self::assertSame(BackdropKind::Blank, $this->canvasOf($this->seat)->scene()->backdrop()->kind);

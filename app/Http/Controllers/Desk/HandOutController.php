@@ -87,7 +87,7 @@ final class HandOutController
     {
         abort_unless($handout->live_session_id === $session->id, 404);
         $seat = $request->filled('seat') ? $session->seats()->findOrFail($request->string('seat')->toString()) : null;
-        CurrentRole::check($request, $session, $handout->for_all && $seat === null ? Deed::HandOut : Deed::HandOutToSome);
+        CurrentRole::check($request, $session, $handout->isForEverybody() && $seat === null ? Deed::HandOut : Deed::HandOutToSome);
         abort_if($handout->undone_at_ms !== null, 409, __('It was taken back already.'));
         $this->handOut->undo($handout, $seat);
 

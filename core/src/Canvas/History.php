@@ -24,19 +24,11 @@ final readonly class History
     /** @param  iterable<Operation>  $log in the order of the log */
     public static function of(iterable $log, Author $author, Layer $layer): self
     {
-        $log = is_array($log) ? $log : iterator_to_array($log, false);
-        $withdrawn = [];
-        foreach ($log as $operation) {
-            if ($operation->effect instanceof Withdraw) {
-                $withdrawn[$operation->effect->target] = true;
-            } elseif ($operation->effect instanceof Reinstate) {
-                unset($withdrawn[$operation->effect->target]);
-            }
-        }
+        $inForce = InForce::of($log) ?? throw new \LogicException('A whole log always tells.');
         $undoable = $redoable = [];
-        foreach ($log as $operation) {
+        foreach ($inForce->kept as $operation) {
             // What a fresh start put away is the teacher's to give back.
-            if ($operation->effect->kind() === Kind::Fresh && ! isset($withdrawn[$operation->id->value])) {
+            if ($operation->effect->kind() === Kind::Fresh && ! $inForce->isWithdrawn($operation)) {
                 $undoable = $redoable = [];
             }
             if ($operation->layer !== $layer || ! $operation->author->is($author)) {

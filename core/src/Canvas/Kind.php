@@ -17,6 +17,7 @@ enum Kind: string
     case Backdrop = 'backdrop';
     case Answer = 'answer';
     case Fresh = 'fresh';
+    case GiveBack = 'give_back';
     case Withdraw = 'withdraw';
     case Reinstate = 'reinstate';
 

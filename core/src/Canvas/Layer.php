@@ -11,12 +11,32 @@ enum Layer: string
     case Lead = 'lead';
     /** What was handed out to be moved: put there by the teacher, moved by the student, lost by nobody. */
     case Pieces = 'pieces';
+    /** What a teacher writes on a student's canvas for the student to see. */
+    case Coach = 'coach';
+    /** What a teacher writes over a canvas for teachers alone. It has a log of its own, which no student's page is ever sent. */
+    case Private = 'private';
 
     public function mayBeWrittenBy(Author $author): bool
     {
         return match ($this) {
             self::Student => $author->seat !== null,
-            self::Lead, self::Pieces => $author->seat === null,
+            self::Lead, self::Pieces, self::Coach, self::Private => $author->seat === null,
+        };
+    }
+
+    /** Whether more than ink and objects may be on it: backdrops, fresh starts, what is given back. */
+    private function arranges(): bool
+    {
+        return $this === self::Lead || $this === self::Pieces;
+    }
+
+    public function takes(Kind $kind): bool
+    {
+        return match ($kind) {
+            Kind::Backdrop, Kind::Fresh, Kind::GiveBack => $this->arranges(),
+            Kind::Answer => $this === self::Student,
+            Kind::Page => $this !== self::Coach,
+            default => true,
         };
     }
 }

@@ -36,6 +36,7 @@ final readonly class MayAppend
      * @param  int  $everAdded  how many objects the log ever put on the canvas
      * @param  Closure(): Scene  $scene  what is there now
      * @param  Closure(string): ?Question  $question  a question of the prompt, as this student has it, by its id
+     * @param  list<Layer>  $layers  those of this canvas
      */
     public function __construct(
         private int $length,
@@ -46,6 +47,7 @@ final readonly class MayAppend
         private int $everAdded,
         private Closure $scene,
         private Closure $question,
+        private array $layers = [Layer::Student, Layer::Lead, Layer::Pieces, Layer::Coach],
     ) {
     }
 
@@ -54,12 +56,15 @@ final readonly class MayAppend
     {
         $effect = $operation->effect;
         $kind = $effect->kind();
-        if (! $operation->layer->mayBeWrittenBy($operation->author)) {
+        if (! $operation->layer->mayBeWrittenBy($operation->author) || ! in_array($operation->layer, $this->layers, true)) {
             throw RefusedOperation::layer($operation->layer);
         }
-        $teachers = in_array($kind, [Kind::Backdrop, Kind::Fresh], true) || ($effect instanceof Arrange && $effect->lock !== null);
+        $teachers = in_array($kind, [Kind::Backdrop, Kind::Fresh, Kind::GiveBack], true) || ($effect instanceof Arrange && $effect->lock !== null);
         if ($teachers && $operation->author->seat !== null) {
             throw RefusedOperation::onlyTheTeacher($kind);
+        }
+        if (! $operation->layer->takes($kind) && $operation->author->seat === null) {
+            throw $kind === Kind::Answer ? RefusedOperation::onlyAStudent() : RefusedOperation::layer($operation->layer);
         }
         if (! $this->tray->allows($operation, $this->nowMs)) {
             throw RefusedOperation::tool();
@@ -74,7 +79,7 @@ final readonly class MayAppend
             $this->checkObjects($effect);
         }
         if ($effect instanceof Answer) {
-            $this->checkAnswer($effect, $operation);
+            $this->checkAnswer($effect);
         }
         if ($kind === Kind::Page && $this->length >= self::MOST_PAGES && count(($this->scene)()->pages) >= self::MOST_PAGES) {
             throw RefusedOperation::manyPages(self::MOST_PAGES);
@@ -84,12 +89,15 @@ final readonly class MayAppend
     private function checkTarget(Operation $operation, Kind $kind, string $id): void
     {
         $target = $this->known[ObjectId::operation($id)] ?? throw RefusedOperation::unknownTarget($id);
-        if ($target->kind === Kind::Page && $operation->effect->kind() !== Kind::Withdraw) {
+        if ($kind === Kind::GiveBack) {
+            return;
+        }
+        if ($target->kind === Kind::Page && $kind !== Kind::Withdraw) {
             $this->checkPage($kind, $id);
 
             return;
         }
-        $movesPiece = $kind === Kind::Arrange && $target->layer === Layer::Pieces;
+        $movesPiece = $kind === Kind::Arrange && $target->layer === Layer::Pieces && $operation->layer !== Layer::Coach;
         $own = $target->layer === $operation->layer && $target->author->is($operation->author);
         if (! $own && ! $movesPiece && ! $this->teachersOwn($operation, $target)) {
             throw RefusedOperation::notYours($id);
@@ -118,17 +126,15 @@ final readonly class MayAppend
         }
     }
 
-    /** Lead and pieces are both the teacher's. */
+    /** Lead and pieces are both the teacher's. Coach ink stands apart: undoing it never takes back what was handed out. */
     private function teachersOwn(Operation $operation, Known $target): bool
     {
-        return $operation->author->seat === null && $target->author->is($operation->author);
+        return $operation->author->seat === null && $target->author->is($operation->author)
+            && $operation->layer !== Layer::Coach && $target->layer !== Layer::Coach;
     }
 
-    private function checkAnswer(Answer $answer, Operation $operation): void
+    private function checkAnswer(Answer $answer): void
     {
-        if ($operation->author->seat === null) {
-            throw RefusedOperation::onlyAStudent();
-        }
         $question = ($this->question)($answer->question) ?? throw RefusedOperation::unknownQuestion();
         if ($answer->value === null) {
             return;

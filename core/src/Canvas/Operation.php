@@ -12,6 +12,7 @@ use Crag\Canvas\Operation\Change;
 use Crag\Canvas\Operation\Clear;
 use Crag\Canvas\Operation\Cut;
 use Crag\Canvas\Operation\Effect;
+use Crag\Canvas\Operation\GiveBack;
 use Crag\Canvas\Operation\Reinstate;
 use Crag\Canvas\Operation\Remove;
 use Crag\Canvas\Operation\SetBackdrop;
@@ -80,13 +81,14 @@ final readonly class Operation
             Kind::Page => new AddPage,
             Kind::Backdrop => SetBackdrop::read($body),
             Kind::Fresh => new StartFresh,
+            Kind::GiveBack => new GiveBack(self::target($body)),
             Kind::Answer => Answer::read($body),
             Kind::Withdraw => new Withdraw(self::target($body)),
             Kind::Reinstate => new Reinstate(self::target($body)),
         };
     }
 
-    /** What undo and redo name: a whole operation, never one object of it. */
+    /** What undo, redo and giving back name: a whole operation, never one object of it. */
     private static function target(Fields $body): string
     {
         return $body->kept ? $body->text('target') : OperationId::from($body->text('target'))->value;

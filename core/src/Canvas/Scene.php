@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Crag\Canvas;
 
 use Crag\Canvas\Operation\Answer;
-use Crag\Canvas\Operation\Reinstate;
-use Crag\Canvas\Operation\Withdraw;
 use Crag\Prompt\Backdrop;
 
 /** A log folded: what is on the pages now. Objects stand in the order in which they are drawn. */
@@ -32,8 +30,8 @@ final readonly class Scene
     }
 
     /**
-     * The scene goes on with operations that came after it was folded. Null when one of them takes back or reinstates
-     * something older: then only the whole log tells.
+     * The scene goes on with operations that came after it was folded. Null when one of them takes back, reinstates
+     * or gives back something older: then only the whole log tells.
      *
      * @param  iterable<Operation>  $log
      */
@@ -45,29 +43,13 @@ final readonly class Scene
     /** @param  iterable<Operation>  $log */
     private static function foldOnto(?self $base, iterable $log): ?self
     {
-        $operations = $withdrawn = [];
-        foreach ($log as $operation) {
-            $id = $operation->id->value;
-            if (isset($operations[$id])) {
-                continue;
-            }
-            $operations[$id] = $operation;
-            $effect = $operation->effect;
-            if ($effect instanceof Withdraw) {
-                $withdrawn[$effect->target] = true;
-            } elseif ($effect instanceof Reinstate) {
-                unset($withdrawn[$effect->target]);
-            } else {
-                continue;
-            }
-            if ($base !== null && ! isset($operations[$effect->target])) {
-                return null;
-            }
+        $inForce = InForce::of($log, $base === null);
+        if ($inForce === null) {
+            return null;
         }
-
         $draft = new SceneDraft($base);
-        foreach ($operations as $id => $operation) {
-            if (! isset($withdrawn[$id])) {
+        foreach ($inForce->kept as $operation) {
+            if (! $inForce->isWithdrawn($operation)) {
                 $operation->effect->apply($draft, $operation);
             }
         }

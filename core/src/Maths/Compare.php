@@ -76,6 +76,40 @@ final class Compare
         };
     }
 
+    /** Whether two typed numbers say the same: the same value in units that measure the same, or both without one. */
+    public static function areSameNumbers(string $one, string $other): bool
+    {
+        if (self::close($one) === self::close($other)) {
+            return true;
+        }
+        try {
+            [$first, $second] = [Quantity::read($one), Quantity::read($other)];
+
+            return $first->unit->isNone() === $second->unit->isNone()
+                && ($first->unit->isNone() || $first->unit->isLike($second->unit))
+                && $first->inBase()->equals($second->inBase());
+        } catch (UnreadableMaths) {
+            return false;
+        }
+    }
+
+    /** Whether two typed expressions or equations say the same. */
+    public static function areSameExpressions(string $one, string $other): bool
+    {
+        try {
+            return self::close($one) === self::close($other)
+                || self::expressions($one, $other, Form::any())->outcome === Outcome::Right
+                || self::expressions($other, $one, Form::any())->outcome === Outcome::Right;
+        } catch (UnreadableMaths) {
+            return false;
+        }
+    }
+
+    private static function close(string $typed): string
+    {
+        return (string) preg_replace('/\s+/u', '', mb_scrub($typed));
+    }
+
     /**
      * @return array{?Node, Node} what stands before the sign of equality, if there is one, and after it
      *

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Session;
 
+use Crag\Watch\WatchSettings;
+
 /** What a teacher chooses for a session beside its tools: before it, during it, and kept for the class's next one. */
 final readonly class SessionSettings
 {
@@ -27,6 +29,7 @@ final readonly class SessionSettings
         public bool $light,
         public int $expiresAfterMinutes,
         public UnsuitableWords $unsuitable,
+        public WatchSettings $watch,
     ) {
     }
 
@@ -55,6 +58,7 @@ final readonly class SessionSettings
             $flag('light', false),
             is_numeric($minutes) ? max(self::SHORTEST_MINUTES, min(self::LONGEST_MINUTES, (int) $minutes)) : Expiry::USUAL_MINUTES,
             is_string($json['unsuitable'] ?? null) ? UnsuitableWords::read($json['unsuitable']) : UnsuitableWords::none(),
+            WatchSettings::read(is_array($json['watch'] ?? null) ? $json['watch'] : []),
         );
     }
 
@@ -68,7 +72,7 @@ final readonly class SessionSettings
         return self::read($changes + $this->toArray());
     }
 
-    /** @return array{desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool, expires_after: int, unsuitable: string} */
+    /** @return array{desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool, expires_after: int, unsuitable: string, watch: array<string, mixed>} */
     public function toArray(): array
     {
         return [
@@ -80,6 +84,7 @@ final readonly class SessionSettings
             'light' => $this->light,
             'expires_after' => $this->expiresAfterMinutes,
             'unsuitable' => implode("\n", $this->unsuitable->words),
+            'watch' => $this->watch->toArray(),
         ];
     }
 }

@@ -40,6 +40,14 @@ final class HistoryTest extends TestCase
         self::assertNext('a', null, Logs::stroke('a'), $handOut);
     }
 
+    public function test_what_giving_back_put_away_is_no_longer_the_students_to_undo_or_redo(): void
+    {
+        $log = [Logs::stroke('a'), Logs::stroke('b'), Logs::stroke('c'), Logs::undo('u', 'c'), Logs::giveBack('g', 'a')];
+        self::assertNext('a', null, ...$log);
+        self::assertNext('d', null, ...$log, ...[Logs::stroke('d')]);
+        self::assertNext('b', 'c', ...$log, ...[Logs::undo('v', 'g', null)]);
+    }
+
     private static function assertNext(?string $undo, ?string $redo, Operation ...$log): void
     {
         $history = History::of($log, Author::seat(Logs::SEAT), Layer::Student);

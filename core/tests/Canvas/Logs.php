@@ -90,6 +90,20 @@ final class Logs
         return self::operation($id, 'reinstate', ['target' => self::id($target)]);
     }
 
+    public static function giveBack(string $id, string $target): Operation
+    {
+        return self::operation($id, 'give_back', ['target' => self::id($target)], null);
+    }
+
+    /** @param  ?array<string, mixed>  $body  null for a stroke */
+    public static function coach(string $id, string $kind = 'add', ?array $body = null, string $layer = 'coach'): Operation
+    {
+        return Operation::read([
+            'id' => self::id($id), 'kind' => $kind, 'layer' => $layer, 'at' => 1_000,
+            'body' => $body ?? ['object' => Examples::all()['stroke']],
+        ], Author::teacher());
+    }
+
     /** Short names made long enough to be ids. */
     public static function id(string $short): string
     {

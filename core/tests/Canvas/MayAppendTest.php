@@ -64,6 +64,16 @@ final class MayAppendTest extends TestCase
         yield 'a page that is none' => [Logs::onPage('ghost', Logs::stroke('n')), 'nothing called'];
         yield 'a stroke as a page' => [Logs::onPage('stroke', Logs::stroke('n')), 'cannot be the target'];
         yield 'removing a page' => [Logs::remove('n', 'page'), 'cannot be the target'];
+        yield 'a student giving back' => [Logs::operation('n', 'give_back', ['target' => Logs::id('stroke')]), 'Only the teacher'];
+        yield 'giving back what never was' => [Logs::giveBack('n', 'ghost'), 'nothing called'];
+        yield 'a student as coach' => [Operation::read(Logs::coach('n')->toArray(), Author::seat(Logs::SEAT)), 'coach layer'];
+        yield 'coach ink rubbing out a student\'s' => [Logs::coach('n', 'remove', ['targets' => [Logs::id('stroke')]]), 'somebody else'];
+        yield 'coach ink moving a piece' => [Logs::coach('n', 'arrange', ['targets' => [Logs::id('piece')], 'order' => 'front']), 'somebody else'];
+        yield 'coach ink undoing what was handed out' => [Logs::coach('n', 'withdraw', ['target' => Logs::id('lead')]), 'somebody else'];
+        yield 'coach ink handing out' => [Logs::coach('n', 'backdrop', ['backdrop' => ['kind' => 'lined']]), 'coach layer'];
+        yield 'coach ink adding a page' => [Logs::coach('n', 'page', []), 'coach layer'];
+        yield 'coach ink giving back' => [Logs::coach('n', 'give_back', ['target' => Logs::id('stroke')]), 'coach layer'];
+        yield 'private ink on a student\'s log' => [Logs::coach('n', layer: 'private'), 'private layer'];
         yield 'undoing another\'s' => [Logs::undo('n', 'theirs'), 'somebody else'];
     }
 
@@ -90,6 +100,8 @@ final class MayAppendTest extends TestCase
         yield 'answer' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 3])];
         yield 'take an answer back' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => null])];
         yield 'empty' => [Logs::operation('n', 'clear')];
+        yield 'coach' => [Logs::coach('n')];
+        yield 'give back, as the teacher' => [Logs::giveBack('n', 'stroke')];
         yield 'hand out, as the teacher' => [Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']], null)];
     }
 

@@ -45,6 +45,7 @@ final class RandomLog
             $dice > 41 => $this->page($id),
             $dice > 40 => Logs::operation($id, 'answer', ['question' => 'q'.mt_rand(1, 3), 'value' => [null, 'a', 4, ['a', 'b'], ''][mt_rand(0, 4)]]),
             $dice > 39 && mt_rand(1, 4) === 1 => $this->fresh($id),
+            $dice > 38 && $this->log !== [] => $this->giveBack($id),
             $dice > 39 => Logs::operation($id, 'clear', ['what' => mt_rand(0, 1) === 1 ? 'ink' : 'all'] + $this->somePage()),
             default => $this->add($id),
         };
@@ -54,6 +55,13 @@ final class RandomLog
     private function fresh(string $id): Operation
     {
         return Logs::operation($id, 'fresh', [], null);
+    }
+
+    private function giveBack(string $id): Operation
+    {
+        $some = array_slice($this->log, -mt_rand(1, count($this->log)));
+
+        return Logs::operation($id, 'give_back', ['target' => $some[0]->id->value], null);
     }
 
     private function add(string $id): Operation

@@ -138,6 +138,37 @@ final class SceneTest extends TestCase
         self::assertSame($before, $scene->toArray());
     }
 
+    public function test_an_earlier_state_is_given_back_and_taken_back_again(): void
+    {
+        $log = [Logs::stroke('a'), Logs::stroke('b'), Logs::remove('r', 'a'), Logs::undo('u', 'b'), Logs::operation('k', 'backdrop', ['backdrop' => ['kind' => 'lined']], null)];
+        self::assertSame([], self::left(...$log));
+        $back = [...$log, Logs::giveBack('g', 'b')];
+        self::assertSame(['a', 'b'], self::left(...$back));
+        self::assertSame(BackdropKind::Blank, Scene::fold($back)->backdrop()->kind);
+        self::assertSame(['a', 'b', 'c'], self::left(...$back, ...[Logs::stroke('c')]));
+        self::assertSame(['c'], self::left(...$back, ...[Logs::stroke('c'), Logs::undo('v', 'g', null)]));
+    }
+
+    public function test_giving_back_what_was_before_another_giving_back_passes_it_over(): void
+    {
+        $log = [Logs::stroke('a'), Logs::stroke('b'), Logs::giveBack('g', 'a'), Logs::stroke('c')];
+        self::assertSame(['a', 'c'], self::left(...$log));
+        self::assertSame(['a', 'b'], self::left(...$log, ...[Logs::giveBack('h', 'b')]));
+        self::assertSame(['a'], self::left(...$log, ...[Logs::giveBack('h', 'g')]));
+        self::assertNull(Scene::fold(array_slice($log, 0, 2))->and([Logs::giveBack('h', 'a')]), 'only the whole log tells');
+    }
+
+    public function test_giving_back_any_moment_gives_the_scene_of_that_moment(): void
+    {
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $log = RandomLog::of($seed, 60);
+            $to = mt_rand(0, 59);
+            $back = [...$log, Logs::giveBack('last', $log[$to]->id->value)];
+            self::assertSame(Scene::fold(array_slice($log, 0, $to + 1))->toArray(), Scene::fold($back)->toArray(), "seed {$seed}");
+            self::assertSame(Scene::fold($log)->toArray(), Scene::fold([...$back, Logs::undo('again', 'last', null)])->toArray(), "seed {$seed}");
+        }
+    }
+
     public function test_rubbing_out_the_middle_leaves_two_strokes_where_the_one_stood(): void
     {
         $cut = Logs::operation('c', 'cut', ['cuts' => [['target' => Logs::id('b'), 'keep' => [[0, 4], [12, 16]]]]]);

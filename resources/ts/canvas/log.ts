@@ -73,7 +73,7 @@ export class Log {
             if (change === 'nothing') {
                 continue;
             }
-            if (change === 'refold' || operation.kind === 'withdraw' || operation.kind === 'reinstate') {
+            if (change === 'refold' || ['withdraw', 'reinstate', 'give_back'].includes(operation.kind)) {
                 refold = true;
             } else if (!refold) {
                 apply(this.scene, operation);

@@ -104,7 +104,7 @@ export type Place = [x: number, y: number, turn: number, scale: number];
 
 export type Backdrop = { kind: string; asset?: string } & Record<string, string | number | undefined>;
 
-export type Layer = 'student' | 'lead' | 'pieces';
+export type Layer = 'student' | 'lead' | 'pieces' | 'coach' | 'private';
 
 /** An object as it stands on a page; never changed, only replaced. */
 export interface Placed {
@@ -147,7 +147,7 @@ export type Body = {
 /** What a student answered: typed words, a step of a scale, a choice, or several. */
 export type AnswerValue = string | number | string[];
 
-export type Kind = 'add' | 'change' | 'remove' | 'cut' | 'arrange' | 'clear' | 'page' | 'backdrop' | 'answer' | 'fresh' | 'withdraw' | 'reinstate';
+export type Kind = 'add' | 'change' | 'remove' | 'cut' | 'arrange' | 'clear' | 'page' | 'backdrop' | 'answer' | 'fresh' | 'give_back' | 'withdraw' | 'reinstate';
 
 export interface Operation {
     id: string;

@@ -48,8 +48,8 @@ export function mayTouch(placed: Placed, teacher: boolean): boolean {
 }
 
 /**
- * What an operation does to a scene, as core/src/Canvas/Operation says it. Undo and redo are not applied but counted
- * beforehand, by fold.
+ * What an operation does to a scene, as core/src/Canvas/Operation says it. Undo, redo and giving back are not applied but
+ * counted beforehand, by fold.
  */
 export function apply(scene: Scene, operation: Operation): void {
     const { id, kind, layer, body } = operation;
@@ -197,33 +197,59 @@ function replace(objects: Map<string, Placed>, now: Map<string, Placed>): void {
     now.forEach((placed, id) => objects.set(id, placed));
 }
 
+interface InForce {
+    /** In order, without those put away; those that were withdrawn among them. */
+    kept: Operation[];
+    withdrawn: Set<string>;
+}
+
 /**
- * A log folded, as core/src/Canvas/Scene.php folds it: the same operations in the same order give the same scene. On top
- * of a scene that was folded before; null when something older than that is taken back or reinstated.
+ * Which operations of a log are in force, as core/src/Canvas/InForce.php says it: read from the end, so that what is put
+ * away by giving back an earlier state has no say. Null when a log that is not whole refers to something older.
  */
-export function fold(log: Iterable<Operation>, base?: Scene): Scene | null {
-    const operations = new Map<string, Operation>();
-    const withdrawn = new Set<string>();
+function inForce(log: Iterable<Operation>, isWhole: boolean): InForce | null {
+    const operations: Operation[] = [];
+    const places = new Map<string, number>();
     for (const operation of log) {
-        if (operations.has(operation.id)) {
-            continue;
-        }
-        operations.set(operation.id, operation);
-        const target = operation.body.target!;
-        if (operation.kind === 'withdraw') {
-            withdrawn.add(target);
-        } else if (operation.kind === 'reinstate') {
-            withdrawn.delete(target);
-        } else {
-            continue;
-        }
-        if (base !== undefined && !operations.has(target)) {
-            return null;
+        if (!places.has(operation.id)) {
+            places.set(operation.id, operations.length);
+            operations.push(operation);
         }
     }
+    const kept: Operation[] = [];
+    const isWithdrawn = new Map<string, boolean>();
+    for (let i = operations.length - 1; i >= 0; i--) {
+        const operation = operations[i];
+        const { id, kind, body } = operation;
+        kept.push(operation);
+        if (kind !== 'withdraw' && kind !== 'reinstate' && kind !== 'give_back') {
+            continue;
+        }
+        const at = places.get(body.target!);
+        if (at === undefined && !isWhole) {
+            return null;
+        }
+        if (kind !== 'give_back') {
+            isWithdrawn.has(body.target!) || isWithdrawn.set(body.target!, kind === 'withdraw');
+        } else if (isWithdrawn.get(id) !== true) {
+            i = Math.min(i, (at ?? i - 1) + 1);
+        }
+    }
+    return { kept: kept.reverse(), withdrawn: new Set([...isWithdrawn].filter(([, is]) => is).map(([id]) => id)) };
+}
+
+/**
+ * A log folded, as core/src/Canvas/Scene.php folds it: the same operations in the same order give the same scene. On top
+ * of a scene that was folded before; null when something older than that is taken back, reinstated or given back.
+ */
+export function fold(log: Iterable<Operation>, base?: Scene): Scene | null {
+    const found = inForce(log, base === undefined);
+    if (found === null) {
+        return null;
+    }
     const scene: Scene = base === undefined ? emptyScene() : { pages: new Map(base.pages), objects: new Map(base.objects), answers: new Map(base.answers) };
-    for (const operation of operations.values()) {
-        if (!withdrawn.has(operation.id)) {
+    for (const operation of found.kept) {
+        if (!found.withdrawn.has(operation.id)) {
             apply(scene, operation);
         }
     }
@@ -244,18 +270,10 @@ const NOT_UNDOABLE = new Set(['backdrop', 'answer', 'withdraw', 'reinstate']);
 
 /** What the author of a layer can undo and redo, as core/src/Canvas/History.php has it. */
 export function history(log: Iterable<Operation>, layer: Operation['layer'] = 'student'): { undo?: string; redo?: string } {
-    const all = [...log];
-    const withdrawn = new Set<string>();
-    for (const { kind, body } of all) {
-        if (kind === 'withdraw') {
-            withdrawn.add(body.target!);
-        } else if (kind === 'reinstate') {
-            withdrawn.delete(body.target!);
-        }
-    }
+    const { kept, withdrawn } = inForce(log, true)!;
     let undoable: string[] = [];
     let redoable: string[] = [];
-    for (const operation of all) {
+    for (const operation of kept) {
         // What a fresh start put away is the teacher's to give back.
         if (operation.kind === 'fresh' && !withdrawn.has(operation.id)) {
             undoable = [];

@@ -108,7 +108,8 @@ export class Selection {
     /** What its author may move, be it a piece. The teacher may choose what is locked, to unlock it. */
     mayMove(placed: Placed): boolean {
         const teacher = this.bench.layer === 'lead';
-        return (placed.layer === this.bench.layer || placed.layer === 'pieces') && mayTouch(placed, teacher);
+        const pieces = placed.layer === 'pieces' && (teacher || this.bench.layer === 'student');
+        return (placed.layer === this.bench.layer || pieces) && mayTouch(placed, teacher);
     }
 
     get own(): string[] {

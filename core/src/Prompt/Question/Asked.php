@@ -48,6 +48,9 @@ interface Asked
     /** Only where there is a right answer. */
     public function compare(mixed $answer): Verdict;
 
+    /** Whether two answers say the same, right or wrong. */
+    public function isSame(mixed $one, mixed $other): bool;
+
     /** @return list<string> the pictures that it shows */
     public function assets(): array;
 }

@@ -111,6 +111,11 @@ final readonly class Choosing implements Asked
         return implode(' · ', $words);
     }
 
+    public function isSame(mixed $one, mixed $other): bool
+    {
+        return $one === $other;
+    }
+
     public function compare(mixed $answer): Verdict
     {
         $chosen = is_array($answer) ? $answer : [$answer];

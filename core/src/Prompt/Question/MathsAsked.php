@@ -56,6 +56,11 @@ final readonly class MathsAsked implements Asked
         return $this->right;
     }
 
+    public function isSame(mixed $one, mixed $other): bool
+    {
+        return Compare::areSameExpressions($this->written($one), $this->written($other));
+    }
+
     public function compare(mixed $answer): Verdict
     {
         return Compare::expressions($this->right, $this->written($answer), $this->form);

@@ -78,6 +78,11 @@ final readonly class NumberAsked implements Asked
         return $this->right;
     }
 
+    public function isSame(mixed $one, mixed $other): bool
+    {
+        return Compare::areSameNumbers($this->written($one), $this->written($other));
+    }
+
     public function compare(mixed $answer): Verdict
     {
         return Compare::numbers($this->right, $this->written($answer), $this->tolerance, $this->form, $this->isInOwnUnit);

@@ -77,6 +77,11 @@ final readonly class ScaleAsked implements Asked
         return is_int($answer) ? "{$answer} / {$this->to}" : '';
     }
 
+    public function isSame(mixed $one, mixed $other): bool
+    {
+        return $one === $other;
+    }
+
     public function compare(mixed $answer): Verdict
     {
         return Verdict::wrong();

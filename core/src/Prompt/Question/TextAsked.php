@@ -65,6 +65,11 @@ final readonly class TextAsked implements Asked
         return implode(' / ', $this->right);
     }
 
+    public function isSame(mixed $one, mixed $other): bool
+    {
+        return self::plain($this->written($one)) === self::plain($this->written($other));
+    }
+
     public function compare(mixed $answer): Verdict
     {
         $given = self::plain($this->written($answer));

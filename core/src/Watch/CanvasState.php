@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Watch;
+
+/**
+ * What a teacher wants to know of a canvas at a glance. Several can hold at once; they stand here in the order in which a
+ * teacher wants to hear of them, and the frame of the tile says the first.
+ */
+enum CanvasState: string
+{
+    /** The student waits to be let in. */
+    case Knocking = 'knocking';
+    /** The student's page does not answer. */
+    case Away = 'away';
+    case HandUp = 'hand_up';
+    /** The student has sent it to the teacher. */
+    case Sent = 'sent';
+    /** The student has turned to another prompt. */
+    case Elsewhere = 'elsewhere';
+    /** Drawn on within {@see WatchSettings::$drawingSeconds}. */
+    case Drawing = 'drawing';
+    /** Drawn on before that, and not since. */
+    case Quiet = 'quiet';
+    /** The student has never drawn on it. */
+    case NotStarted = 'not_started';
+    /** The teacher may not see it yet: of the work itself nothing is told. */
+    case Covered = 'covered';
+
+    private const MINUTE_MS = 60_000;
+
+    /** @return non-empty-list<self> */
+    public static function all(Watched $canvas, WatchSettings $settings, int $nowMs): array
+    {
+        if ($canvas->isKnocking) {
+            return [self::Knocking];
+        }
+        $work = match (true) {
+            $canvas->isCovered => self::Covered,
+            $canvas->lastStrokeMs === null => self::NotStarted,
+            $nowMs - $canvas->lastStrokeMs <= $settings->drawingSeconds * 1000 => self::Drawing,
+            default => self::Quiet,
+        };
+        $states = array_keys(array_filter([
+            self::Away->value => ! $canvas->isHere,
+            self::HandUp->value => $canvas->hasHandUp,
+            self::Sent->value => $canvas->sentAtMs !== null,
+            self::Elsewhere->value => $canvas->isElsewhere,
+            // Whoever is away draws nothing that could be seen.
+            $work->value => $canvas->isHere || $work !== self::Drawing,
+        ]));
+
+        return array_map(self::from(...), $states === [] ? [$work->value] : $states);
+    }
+
+    /** Whole minutes since the last stroke, as the word on a quiet tile counts them: none before they are worth a word. */
+    public static function quietMinutes(?int $lastStrokeMs, WatchSettings $settings, int $nowMs): int
+    {
+        $minutes = $lastStrokeMs === null ? 0 : max(0, intdiv($nowMs - $lastStrokeMs, self::MINUTE_MS));
+
+        return $minutes >= $settings->quietMinutes ? $minutes : 0;
+    }
+}

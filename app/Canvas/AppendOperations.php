@@ -15,6 +15,7 @@ use App\Models\Seat;
 use Crag\Canvas\Author;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Known;
+use Crag\Canvas\Layer;
 use Crag\Canvas\MayAppend;
 use Crag\Canvas\ObjectId;
 use Crag\Canvas\Operation;
@@ -38,16 +39,17 @@ final readonly class AppendOperations
 
     /**
      * @param  list<mixed>  $batch  operations in their JSON form, decoded
+     * @param  ?Layer  $only  the one layer on which they may be; null for all that the canvas has
      * @return array{accepted: list<array{id: string, n: int}>, refused: list<array{id: mixed, reason: string}>, held: list<array{id: string, why: string, reason: string}>}
      */
-    public function __invoke(Canvas $canvas, Author $author, array $batch): array
+    public function __invoke(Canvas $canvas, Author $author, array $batch, ?Layer $only = null): array
     {
         [$operations, $refused] = $this->read($batch, $author);
         $added = $held = [];
         $counts = null;
-        $accepted = DB::transaction(function () use ($canvas, $operations, &$added, &$refused, &$held, &$counts): array {
+        $accepted = DB::transaction(function () use ($canvas, $operations, $only, &$added, &$refused, &$held, &$counts): array {
             $counts = Counts::of($canvas);
-            [$accepted, $added, $bad, $held] = $this->append($canvas, $operations, $counts);
+            [$accepted, $added, $bad, $held] = $this->append($canvas, $operations, $counts, $only === null ? $canvas->layers() : [$only]);
             $refused = [...$refused, ...$bad];
 
             return $accepted;
@@ -79,9 +81,10 @@ final readonly class AppendOperations
 
     /**
      * @param  list<Operation>  $operations
+     * @param  list<Layer>  $layers
      * @return array{list<array{id: string, n: int}>, list<LoggedOperation>, list<array{id: string, reason: string}>, list<array{id: string, why: string, reason: string}>}
      */
-    private function append(Canvas $canvas, array $operations, Counts $counts): array
+    private function append(Canvas $canvas, array $operations, Counts $counts, array $layers): array
     {
         $now = Clock::ms();
         [$known, $places] = $this->known($canvas, $operations);
@@ -100,7 +103,7 @@ final readonly class AppendOperations
                 continue;
             }
             try {
-                $this->rule($canvas, $counts, $known, $now)->check($operation);
+                $this->rule($canvas, $counts, $known, $now, $layers)->check($operation);
             } catch (RefusedOperation $problem) {
                 $refused[] = ['id' => $id, 'reason' => $problem->getMessage()];
 
@@ -117,8 +120,11 @@ final readonly class AppendOperations
         return [$accepted, $added, $refused, $held];
     }
 
-    /** @param  array<string, Known>  $known */
-    private function rule(Canvas $canvas, Counts $counts, array $known, int $now): MayAppend
+    /**
+     * @param  array<string, Known>  $known
+     * @param  list<Layer>  $layers
+     */
+    private function rule(Canvas $canvas, Counts $counts, array $known, int $now, array $layers): MayAppend
     {
         return new MayAppend(
             $counts->operations,
@@ -130,6 +136,7 @@ final readonly class AppendOperations
             $counts->objects,
             static fn (): Scene => KeptScene::of($canvas)->scene,
             static fn (string $id): ?Question => $canvas->seat === null ? null : $canvas->prompt->question($id, $canvas->seat),
+            $layers,
         );
     }
 
@@ -213,7 +220,7 @@ final readonly class AppendOperations
         $this->publisher->publish(Audience::desk($session)->channel, $message);
         if ($canvas->seat_id !== null) {
             $this->publisher->publish(Seat::channel($canvas->seat_id, $counts->turn), $message);
-        } else {
+        } elseif ($canvas->isLead()) {
             $this->announceLead($canvas, $added, $counts->lead);
         }
     }

@@ -10,6 +10,7 @@ use App\Models\LoggedOperation;
 use Crag\Canvas\Author;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Layer;
+use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Placed;
 use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
@@ -45,6 +46,34 @@ final readonly class PutOn
     public function backdrop(Canvas $canvas, Backdrop $backdrop): string
     {
         return $this->take($canvas, [self::operation($this->newId(), Kind::Backdrop, ['backdrop' => $backdrop->toArray()])])[0];
+    }
+
+    /**
+     * The canvas as it was just after an operation.
+     *
+     * @return string the id of what gave it back
+     */
+    public function earlier(Canvas $canvas, string $operation): string
+    {
+        return $this->take($canvas, [self::operation($this->newId(), Kind::GiveBack, ['target' => $operation])])[0];
+    }
+
+    /**
+     * One page more, with what lies on it.
+     *
+     * @param  list<array<string, mixed>>  $objects  placings in their JSON form
+     */
+    public function newPage(Canvas $canvas, Backdrop $backdrop, array $objects): void
+    {
+        $page = $this->newId();
+        $operations = [
+            self::operation($page, Kind::Page, []),
+            self::operation($this->newId(), Kind::Backdrop, ['page' => $page, 'backdrop' => $backdrop->toArray()]),
+        ];
+        foreach (array_chunk($objects, Add::MOST_OBJECTS) as $some) {
+            $operations[] = self::operation($this->newId(), Kind::Add, ['page' => $page, 'objects' => $some]);
+        }
+        $this->take($canvas, $operations);
     }
 
     /**

@@ -36,11 +36,18 @@ final readonly class TakeCanvas
     /** The teacher's own canvas for a prompt. */
     public function lead(Prompt $prompt): Canvas
     {
-        $lead = static fn (): ?Canvas => Canvas::query()->where('prompt_id', $prompt->id)->whereNull('seat_id')->first();
+        $lead = static fn (): ?Canvas => Canvas::query()->where('prompt_id', $prompt->id)->whereNull('seat_id')->whereNull('notes_on_id')->first();
 
         return $lead() ?? DB::transaction(fn (): Canvas => $lead() ?? tap(
             Canvas::query()->create(['prompt_id' => $prompt->id, 'seat_id' => null, 'live_session_id' => $prompt->live_session_id]),
             fn (Canvas $canvas) => $this->putOn->pages($canvas, $prompt->pagesValue(), false),
         ));
+    }
+
+    /** A teacher's private notes over a student's canvas. */
+    public function notes(Canvas $canvas): Canvas
+    {
+        return Canvas::query()->where('notes_on_id', $canvas->id)->first()
+            ?? Canvas::query()->createOrFirst(['notes_on_id' => $canvas->id], ['prompt_id' => $canvas->prompt_id, 'live_session_id' => $canvas->live_session_id]);
     }
 }

@@ -9,6 +9,7 @@ use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LoggedOperation;
 use Crag\Canvas\Kind;
+use Crag\Canvas\Layer;
 use Illuminate\Http\Response;
 
 /** A canvas as its page opens it: the scene that is kept and what came since, or the whole log when it is asked for. */
@@ -16,10 +17,11 @@ final class CanvasAnswer
 {
     /**
      * @param  array<string, mixed>  $also  what else the page must know
+     * @param  ?Layer  $layer  on which the page draws; null for the author's own
      */
-    public static function opening(Canvas $canvas, array $also): Response
+    public static function opening(Canvas $canvas, array $also, ?Layer $layer = null): Response
     {
-        return self::json(self::openingBody($canvas, $also));
+        return self::json(self::openingBody($canvas, $also, $layer));
     }
 
     /**
@@ -27,11 +29,11 @@ final class CanvasAnswer
      *
      * @param  array<string, mixed>  $also
      */
-    public static function openingBody(Canvas $canvas, array $also): string
+    public static function openingBody(Canvas $canvas, array $also, ?Layer $layer = null): string
     {
         $kept = KeptScene::opening($canvas);
 
-        return self::body($canvas, $kept['n'] ?? 0, $kept['body'] ?? 'null', $also);
+        return self::body($canvas, $kept['n'] ?? 0, $kept['body'] ?? 'null', $also, $layer);
     }
 
     public static function whole(Canvas $canvas): Response
@@ -53,9 +55,9 @@ final class CanvasAnswer
     }
 
     /** @param  array<string, mixed>  $also */
-    private static function body(Canvas $canvas, int $n, string $scene, array $also): string
+    private static function body(Canvas $canvas, int $n, string $scene, array $also, ?Layer $layer = null): string
     {
-        $also += ['canvas' => $canvas->id, 'clock' => Clock::ms(), 'n' => $n, 'older' => self::older($canvas, $n)];
+        $also += ['canvas' => $canvas->id, 'clock' => Clock::ms(), 'n' => $n, 'older' => self::older($canvas, $n, $layer ?? $canvas->layer())];
 
         return sprintf(
             '%s,"scene":%s,"operations":[%s]}',
@@ -75,10 +77,10 @@ final class CanvasAnswer
      *
      * @return array{undo: bool, redo: bool}
      */
-    private static function older(Canvas $canvas, int $n): array
+    private static function older(Canvas $canvas, int $n, Layer $layer): array
     {
         $own = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)
-            ->where('seat_id', $canvas->seat_id)->where('layer', $canvas->layer()->value);
+            ->where('seat_id', $layer === Layer::Student ? $canvas->seat_id : null)->where('layer', $layer->value);
         // What a fresh start put away is not the author's to undo.
         $fresh = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)->where('kind', Kind::Fresh->value)
             ->whereRaw("not exists (select 1 from operations w where w.canvas_id = operations.canvas_id and w.kind = 'withdraw' and json_extract(w.body, '$.target') = operations.op_id)")->max('n');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Models\LiveSession;
+use App\Models\Prompt;
 use App\Sessions\Standing;
 use Crag\Session\Deed;
 use Crag\Session\RefusedDeed;
@@ -32,8 +33,8 @@ final class CurrentRole
      *
      * @throws RefusedDeed
      */
-    public static function check(Request $request, LiveSession $session, Deed $deed): void
+    public static function check(Request $request, LiveSession $session, Deed $deed, ?Prompt $prompt = null): void
     {
-        Rules::check($deed, self::of($request), Standing::of($session));
+        Rules::check($deed, self::of($request), Standing::of($session, null, $prompt));
     }
 }

@@ -15,7 +15,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
- * A student's canvas for a prompt or, without a seat, the teacher's lead canvas for it: in a plan, its diagram.
+ * A student's canvas for a prompt; without a seat, the teacher's lead canvas for it (in a plan, its diagram) or a teacher's
+ * private notes over a student's.
  *
  * @property string $id
  * @property ?string $live_session_id  null in a plan
@@ -23,11 +24,14 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property ?string $seat_id
  * @property int $operation_count
  * @property int $added_count
+ * @property ?string $notes_on_id  the student's canvas over which these are private notes
+ * @property int $looked_at_operation  up to which operation a teacher has looked at it closely
  * @property ?int $last_stroke_ms
  * @property ?int $sent_at_ms  when the student sent it to the teacher
  * @property ?Seat $seat
  * @property Prompt $prompt
  * @property ?Check $check
+ * @property ?\Illuminate\Support\Carbon $created_at
  */
 final class Canvas extends Model
 {
@@ -35,7 +39,7 @@ final class Canvas extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['operation_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null, 'sent_at_ms' => null];
+    protected $attributes = ['operation_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null, 'sent_at_ms' => null, 'notes_on_id' => null, 'looked_at_operation' => 0];
 
     /** Who draws on it. */
     public function author(): Author
@@ -46,7 +50,26 @@ final class Canvas extends Model
     /** The layer on which its author draws. */
     public function layer(): Layer
     {
-        return $this->seat_id === null ? Layer::Lead : Layer::Student;
+        return match (true) {
+            $this->seat_id !== null => Layer::Student,
+            $this->notes_on_id !== null => Layer::Private,
+            default => Layer::Lead,
+        };
+    }
+
+    public function isLead(): bool
+    {
+        return $this->layer() === Layer::Lead;
+    }
+
+    /** @return list<Layer> those that its log may hold */
+    public function layers(): array
+    {
+        return match ($this->layer()) {
+            Layer::Private => [Layer::Private],
+            Layer::Lead => [Layer::Lead, Layer::Pieces],
+            default => [Layer::Student, Layer::Lead, Layer::Pieces, Layer::Coach],
+        };
     }
 
     /** @return BelongsTo<Seat, $this> */

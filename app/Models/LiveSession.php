@@ -208,6 +208,24 @@ final class LiveSession extends Model implements Holder
         return $canvases;
     }
 
+    /** @return HasMany<LineupEntry, $this> in the order in which they are to be shown */
+    public function lineup(): HasMany
+    {
+        $entries = $this->hasMany(LineupEntry::class);
+        $entries->orderBy('n');
+
+        return $entries;
+    }
+
+    /** @return HasMany<Pick, $this> the latest first, without those that were undone */
+    public function picks(): HasMany
+    {
+        $picks = $this->hasMany(Pick::class);
+        $picks->where('is_undone', false)->orderByDesc('id');
+
+        return $picks;
+    }
+
     /** @return HasMany<Asset, $this> */
     public function assets(): HasMany
     {

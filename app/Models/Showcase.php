@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $canvas_id
  * @property string $page  which of its pages
  * @property int $at_operation
+ * @property bool $with_notes  whether the private notes over it are shown too
  * @property Canvas $canvas
  */
 final class Showcase extends Model
@@ -23,6 +24,13 @@ final class Showcase extends Model
     use HasUlids;
 
     protected $guarded = [];
+
+    protected $attributes = ['with_notes' => false];
+
+    protected function casts(): array
+    {
+        return ['with_notes' => 'boolean'];
+    }
 
     /** @return BelongsTo<Canvas, $this> */
     public function canvas(): BelongsTo

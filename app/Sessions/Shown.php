@@ -27,15 +27,16 @@ final readonly class Shown
         });
     }
 
-    /** Shows a page of a canvas as it is now. */
-    public function canvas(LiveSession $session, Canvas $canvas, string $page = ''): void
+    /** Shows a page of a canvas as it is now, or as it was after so many operations. */
+    public function canvas(LiveSession $session, Canvas $canvas, string $page = '', ?int $at = null, bool $withNotes = false): void
     {
-        DB::transaction(function () use ($session, $canvas, $page): void {
+        DB::transaction(function () use ($session, $canvas, $page, $at, $withNotes): void {
             $showcase = Showcase::query()->create([
                 'live_session_id' => $session->id,
                 'canvas_id' => $canvas->id,
                 'page' => $page,
-                'at_operation' => $canvas->operation_count,
+                'at_operation' => $at ?? $canvas->operation_count,
+                'with_notes' => $withNotes,
             ]);
             $session->showcase()->associate($showcase);
             $session->screen_view = ScreenView::Showcase;

@@ -131,21 +131,6 @@ final class LessonTest extends CragTestCase
         self::assertSame([1, 1, 1], Check::query()->pluck('at_operation')->all());
     }
 
-    public function test_the_state_follows_the_log_and_whether_the_page_answers(): void
-    {
-        $address = "/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/states";
-        $this->asTeacher()->getJson($address)->assertJsonPath('states.0.state', 'away');
-        $this->published->listening["seat.{$this->seat->id}"] = 1;
-        $this->getJson($address)->assertJsonPath('states.0.state', 'drawing');
-        $this->travel(3)->minutes();
-        $this->getJson($address)->assertJsonPath('states.0.state', 'quiet')->assertJsonPath('states.0.minutes', 3);
-        $this->published->listening = [];
-        $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/catch-up?polling=1");
-        $this->asTeacher()->getJson($address)->assertJsonPath('states.0.state', 'quiet');
-        $this->travel(10)->seconds();
-        $this->getJson($address)->assertJsonPath('states.0.state', 'away');
-    }
-
     public function test_the_grid_gets_every_seat_and_every_log(): void
     {
         $this->asTeacher();

@@ -8,9 +8,11 @@ use App\Canvas\TakeCanvas;
 use App\Models\Asset;
 use App\Models\Handout;
 use App\Models\HeldFolder;
+use App\Models\LineupEntry;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Message;
+use App\Models\Pick;
 use App\Models\Seat;
 use App\Plans\EditPlan;
 use App\Plans\MakePlan;
@@ -18,6 +20,7 @@ use App\Plans\PreparedPrompt;
 use App\Plans\TakesDrawing;
 use App\Sessions\GiveWork;
 use App\Sessions\Hands;
+use App\Sessions\LineUp;
 use App\Sessions\Shown;
 use App\Sessions\StartSession;
 use Crag\Prompt\Backdrop;
@@ -40,6 +43,10 @@ final class WrongPersonTest extends CragTestCase
 
     private Handout $handout;
 
+    private Pick $pick;
+
+    private LineupEntry $entry;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -49,6 +56,9 @@ final class WrongPersonTest extends CragTestCase
         app(Hands::class)->up($this->seat, Note::read('Stuck'));
         $this->message = $this->session->messages()->firstOrFail();
         $this->handout = app(GiveWork::class)->give($this->session, $this->session->prompt()->firstOrFail(), HandoutValue::of(HandoutMode::Fresh, [new PromptPage(Backdrop::blank())]), 'Nothing', null);
+        $this->pick = $this->session->picks()->create(['seat_id' => $this->seat->id, 'made_at_ms' => 1, 'among' => 1]);
+        app(LineUp::class)->add($this->session, [[$this->canvasOf($this->seat), '']], false);
+        $this->entry = $this->session->lineup()->firstOrFail();
         LoggedOperation::query()->delete();
     }
 
@@ -162,8 +172,11 @@ final class WrongPersonTest extends CragTestCase
         $this->asTeacher();
         $this->assertSocket(204, $desk);
         $this->assertSocket(403, $own);
+        $this->assertSocket(204, $coach = "/live/coach/{$this->session->id}/{$mate->id}");
+        $this->assertSocket(403, "{$coach}u3");
         $this->asTeacher('another-teacher');
         $this->assertSocket(403, $desk);
+        $this->assertSocket(403, $coach);
         $this->asScreen($this->session);
         $this->assertSocket(204, $screen);
         $this->assertSocket(403, $desk);
@@ -228,6 +241,20 @@ final class WrongPersonTest extends CragTestCase
         $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/log")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/replay")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/work/{$canvas}.svg")->assertNotFound();
+        foreach (['close', 'notes'] as $what) {
+            $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/{$what}")->assertNotFound();
+        }
+        foreach (['looked' => ['n' => 1], 'give-back' => ['to' => 'x'], 'give-back/undo' => ['operation' => 'x'], 'copy-to-lead' => []] as $what => $body) {
+            $this->postJson("/desk/{$theirs->id}/canvas/{$canvas}/{$what}", $body)->assertNotFound();
+        }
+        $this->postJson("/desk/{$theirs->id}/coach", ['canvas' => $canvas, 'operations' => []])->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/checks", ['canvases' => [$canvas], 'level' => 3])->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/line-up", ['chosen' => [['canvas' => $canvas]]])->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/line-up/{$this->entry->id}/show")->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/line-up/{$this->entry->id}/remove")->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/pick/{$this->pick->id}/undo")->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/pick", ['seats' => [$this->seat->id]])->assertUnprocessable();
+        $this->assertSocket(403, "/live/coach/{$theirs->id}/{$this->seat->id}");
     }
 
     public function test_a_picture_is_seen_by_its_session_alone(): void
@@ -281,6 +308,7 @@ final class WrongPersonTest extends CragTestCase
             '{session}' => $this->session->id, '{seat}' => $this->seat->id, '{prompt}' => (string) $this->session->prompt_id,
             '{student}' => $this->seat->id, '{message}' => $this->message->id, '{handout}' => $this->handout->id,
             '{canvas}' => $this->canvasOf($this->seat)->id, '{format}' => 'png', '{showcase}' => (string) $this->session->showcase_id,
+            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id,
         ]);
     }
 

@@ -26,6 +26,7 @@ final class LiveController
             preg_match('#\A/live/(seat|light)/([0-9A-Za-z]+)/([0-9A-Za-z]+?)(?:u(\d+))?\z#', $path, $ids) === 1 => $this->maySit($request, $ids[2], $ids[3], (int) ($ids[4] ?? 0)) === SeatState::Seated,
             preg_match('#\A/live/door/([0-9A-Za-z]+?)(?:u(\d+))?\z#', $path, $ids) === 1 => $this->maySit($request, null, $ids[1], (int) ($ids[2] ?? 0)) !== null,
             preg_match('#\A/live/desk/([0-9A-Za-z]+)\z#', $path, $ids) === 1 => $this->mayRun($request, $ids[1]),
+            preg_match('#\A/live/coach/([0-9A-Za-z]+)/([0-9A-Za-z]+?)(?:u(\d+))?\z#', $path, $ids) === 1 => $this->mayRun($request, $ids[1]) && $this->isSeatOf($ids[1], $ids[2], (int) ($ids[3] ?? 0)),
             preg_match('#\A/live/screen/([0-9A-Za-z]+)\z#', $path, $ids) === 1 => $this->mayShow($request, $ids[1]),
             default => false,
         };
@@ -50,6 +51,13 @@ final class LiveController
         $session = LiveSession::query()->find($sessionId);
 
         return $session !== null && CurrentTeacher::of($request)?->mayRun($session) === true;
+    }
+
+    private function isSeatOf(string $sessionId, string $seatId, int $turn): bool
+    {
+        $seat = Seat::query()->find($seatId);
+
+        return $seat !== null && $seat->live_session_id === $sessionId && $seat->turn === $turn;
     }
 
     private function mayShow(Request $request, string $sessionId): bool

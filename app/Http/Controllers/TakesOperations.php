@@ -8,14 +8,16 @@ use App\Canvas\AppendOperations;
 use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LiveSession;
+use Crag\Canvas\Author;
 use Crag\Canvas\LateInk;
+use Crag\Canvas\Layer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 /** Finished work comes in, on a canvas of the author's own. */
 trait TakesOperations
 {
-    private function append(Request $request, LiveSession $session, Canvas $canvas, AppendOperations $append): JsonResponse
+    private function append(Request $request, LiveSession $session, Canvas $canvas, AppendOperations $append, ?Layer $only = null): JsonResponse
     {
         $most = 100;
         $batch = $request->json('operations');
@@ -24,6 +26,6 @@ trait TakesOperations
         $ended = $session->ended_at?->getTimestampMs();
         abort_unless(LateInk::mayArrive($ended === null ? null : (int) $ended, Clock::ms()), 410, __('This session has ended.'));
 
-        return response()->json($append($canvas, $canvas->author(), $batch));
+        return response()->json($append($canvas, $only === null ? $canvas->author() : Author::teacher(), $batch, $only));
     }
 }

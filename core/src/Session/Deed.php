@@ -31,6 +31,10 @@ enum Deed: string
     case LetIn = 'let_in';
     case Rename = 'rename';
     case HandOutToSome = 'hand_out_to_some';
+    case Coach = 'coach';
+    case KeepNotes = 'keep_notes';
+    case LineUp = 'line_up';
+    case Pick = 'pick';
 
     // Those who run it.
     case HandOut = 'hand_out';

@@ -42,6 +42,10 @@ final class Rules
             Deed::LetIn => [self::TEACHERS, [C::Running]],
             Deed::Rename => [self::TEACHERS, [C::Running]],
             Deed::HandOutToSome => [self::TEACHERS, [C::Running]],
+            Deed::Coach => [self::TEACHERS, [C::Running, C::Uncovered]],
+            Deed::KeepNotes => [self::TEACHERS, [C::Uncovered]],
+            Deed::LineUp => [self::TEACHERS, [C::Running, C::Uncovered]],
+            Deed::Pick => [self::TEACHERS, [C::Running]],
 
             Deed::HandOut => [self::RUNS_IT, [C::Running]],
             Deed::SendOut => [self::RUNS_IT, [C::Running]],

@@ -60,10 +60,11 @@ final class RulesTest extends TestCase
             'write' => static fn (Situation $s): bool => $in($s) && $s->hasMessages,
             'take_home' => $always, 'hear' => $always,
         ];
+        $uncovered = static fn (Situation $s): bool => ! $s->isCovered;
+        $seesWork = static fn (Situation $s): bool => $s->isRunning && ! $s->isCovered;
         $teachers = [
             'watch' => $always, 'take_record' => $always,
-            'see_work' => static fn (Situation $s): bool => ! $s->isCovered,
-            'check' => static fn (Situation $s): bool => $s->isRunning && ! $s->isCovered,
+            'see_work' => $uncovered, 'keep_notes' => $uncovered, 'check' => $seesWork, 'coach' => $seesWork, 'line_up' => $seesWork, 'pick' => $running,
             'answer' => $running, 'let_in' => $running, 'rename' => $running, 'hand_out_to_some' => $running, 'keep_open' => $running,
         ];
         $colleagues = [

@@ -41,7 +41,7 @@ final class LeadController
 
     public function operations(Request $request, LiveSession $session, AppendOperations $append): JsonResponse
     {
-        $canvas = Canvas::query()->where('live_session_id', $session->id)->whereNull('seat_id')->findOrFail($request->json('canvas'));
+        $canvas = Canvas::query()->where('live_session_id', $session->id)->whereNull('seat_id')->whereNull('notes_on_id')->findOrFail($request->json('canvas'));
 
         return $this->append($request, $session, $canvas, $append);
     }

@@ -8,6 +8,7 @@ use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
 use App\Models\LiveSession;
+use App\Models\Seat;
 use App\Sessions\Attention;
 use App\Sessions\ChangeSettings;
 use App\Sessions\Doorway;
@@ -25,18 +26,30 @@ use Illuminate\Validation\Rule;
 /** What the teacher does to the whole room with one press. */
 final class RoomController
 {
-    /** Pens down with words, or up again; for everybody or for one. */
+    /** Pens down with words, or up again; for everybody, for one or for some. */
     public function pens(Request $request, LiveSession $session, Attention $attention): JsonResponse
     {
-        $request->validate(['down' => ['required', 'boolean'], 'words' => ['nullable', 'string'], 'seat' => ['nullable', 'string']]);
-        $seat = $request->filled('seat') ? $session->seats()->findOrFail($request->string('seat')->toString()) : null;
+        $request->validate(['down' => ['required', 'boolean'], 'words' => ['nullable', 'string'], 'seat' => ['nullable', 'string'], 'seats' => ['nullable', 'array']]);
+        $ids = $request->filled('seat') ? [$request->string('seat')->toString()] : ($request->input('seats') === null ? null : $request->array('seats'));
+        $seats = $ids === null ? [null] : $session->seats()->whereIn('id', $ids)->get()->all();
+        abort_if($seats === [], 404);
+        $isDown = $request->boolean('down');
         try {
-            $request->boolean('down') ? $attention->pensDown($session, $seat, $request->string('words')->toString()) : $attention->pensUp($session, $seat);
+            foreach ($seats as $seat) {
+                $isDown ? $attention->pensDown($session, $seat, $request->string('words')->toString()) : $attention->pensUp($session, $seat);
+            }
         } catch (InvalidName $problem) {
             abort(422, __($problem->getMessage()));
         }
+        if ($ids === null) {
+            return response()->json([]);
+        }
+        $for = ['name' => count($seats) === 1 ? (string) $seats[0]?->name : trans_choice('{1} :count student|[2,*] :count students', count($seats))];
 
-        return response()->json(['said' => $seat === null ? null : ($request->boolean('down') ? __('Pens down for :name.', ['name' => $seat->name]) : __('Pens up for :name.', ['name' => $seat->name]))]);
+        return response()->json([
+            'said' => $isDown ? __('Pens down for :name.', $for) : __('Pens up for :name.', $for),
+            'undo' => ['address' => route('desk.pens', $session, false), 'body' => ['down' => ! $isDown, 'seats' => array_map(static fn (?Seat $seat): ?string => $seat?->id, $seats)]],
+        ]);
     }
 
     public function timer(Request $request, LiveSession $session, Attention $attention): JsonResponse
@@ -82,6 +95,7 @@ final class RoomController
             'desk_names' => [Rule::enum(NameMode::class)], 'shown_names' => [Rule::enum(NameMode::class)],
             'messages' => ['boolean'], 'cover' => ['boolean'], 'sound' => ['boolean'], 'light' => ['boolean'],
             'expires_after' => ['integer', 'min:15', 'max:1440'], 'unsuitable' => ['nullable', 'string', 'max:20000'],
+            'watch' => ['array'],
         ]);
         $change($session, array_map(static fn (mixed $value): mixed => $value ?? '', $changes));
 

@@ -84,19 +84,22 @@ final class SeatsController
         return response()->json(['name' => $seat->name]);
     }
 
-    /** A hand is answered with a few words, or just lowered. */
+    /** A few words to one student or to some, which answer a hand; without words a hand is just lowered. */
     public function hand(Request $request, LiveSession $session, Hands $hands): JsonResponse
     {
-        $seat = $this->seat($request, $session);
+        $seats = $request->input('seats') === null ? [$this->seat($request, $session)] : $this->seats($request, $session)->all();
+        abort_if($seats === [], 404);
         try {
-            $request->filled('words')
-                ? $hands->say($seat, Note::read($request->string('words')->toString()), $this->teacher($request))
-                : $hands->down($seat);
+            $note = $request->filled('words') ? Note::read($request->string('words')->toString()) : null;
         } catch (InvalidName $problem) {
             abort(422, __($problem->getMessage()));
         }
+        foreach ($seats as $seat) {
+            $note === null ? $hands->down($seat) : $hands->say($seat, $note, $this->teacher($request));
+        }
+        $name = count($seats) === 1 ? $seats[0]->name : trans_choice('{1} :count student|[2,*] :count students', count($seats));
 
-        return response()->json(['said' => $request->filled('words') ? __('Sent to :name.', ['name' => $seat->name]) : null]);
+        return response()->json(['said' => $note === null ? null : __('Sent to :name.', ['name' => $name])]);
     }
 
     public function removeMessage(LiveSession $session, Message $message, Hands $hands): JsonResponse

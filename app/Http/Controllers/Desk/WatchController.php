@@ -7,15 +7,12 @@ namespace App\Http\Controllers\Desk;
 use App\Canvas\KeptScene;
 use App\Live\Audience;
 use App\Live\CatchUp;
-use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
-use App\Sessions\Presence;
-use Crag\Checks\LevelTally;
-use Crag\Session\CanvasState;
+use App\Sessions\Watching;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -24,9 +21,6 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** What the grid asks for. */
 final class WatchController
 {
-    /** When a student was last seen is written down no more often than this. */
-    private const SEEN_MS = 10_000;
-
     /** Every seat with its canvas for a prompt: each canvas's kept scene, and what came since. */
     public function canvases(LiveSession $session, Prompt $prompt): StreamedResponse
     {
@@ -74,37 +68,11 @@ final class WatchController
             ->header('Content-Type', 'application/json');
     }
 
-    /** The state of each canvas of a prompt, and how many stand at each level. */
-    public function states(LiveSession $session, Prompt $prompt, Presence $presence): JsonResponse
+    /** The state of each canvas of a prompt, the answers, and what is worth a look. */
+    public function states(LiveSession $session, Prompt $prompt, Watching $watching): JsonResponse
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
-        $now = Clock::ms();
-        $canvases = $prompt->canvases()->with(['check'])->whereIn('seat_id', $session->seated()->reorder()->select('id'))->get()->keyBy('seat_id');
-        $here = [];
-        $states = $session->seated()->get()->map(static function (Seat $seat) use ($canvases, $now, $presence, &$here): array {
-            $canvas = $canvases->get($seat->id);
-            $last = $canvas?->last_stroke_ms;
-            $isHere = $presence->isHere($seat);
-            $state = CanvasState::of($last, $now, $isHere);
-            if ($isHere && $now - $seat->seen_at_ms > self::SEEN_MS) {
-                $here[] = $seat->id;
-            }
 
-            return [
-                'seat' => $seat->id,
-                'state' => $state->value,
-                'minutes' => $last === null ? 0 : CanvasState::quietMinutes($last, $now),
-                'level' => $canvas?->check?->level?->value,
-                'isSent' => $canvas?->sent_at_ms !== null,
-                'hand' => $seat->hand_at_ms !== null,
-            ];
-        });
-        $here === [] || Seat::query()->whereIn('id', $here)->update(['seen_at_ms' => $now]);
-
-        return response()->json([
-            'states' => $states,
-            'started' => $canvases->whereNotNull('last_stroke_ms')->count(),
-            'tally' => LevelTally::of($canvases->map(static fn (Canvas $canvas) => $canvas->check?->level))->toArray(),
-        ]);
+        return response()->json($watching->of($session, $prompt));
     }
 }

@@ -7,10 +7,12 @@ namespace App\Http\Controllers\Screen;
 use App\Http\CurrentScreen;
 use App\Live\Audience;
 use App\Live\CatchUp;
+use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Showcase;
 use App\Pictures\EmbeddedPictures;
+use Crag\Canvas\Scene;
 use Crag\Render\SceneSvg;
 use Crag\Session\ScreenView;
 use Illuminate\Contracts\View\View;
@@ -67,6 +69,8 @@ final class ClassScreenController
             404,
         );
         $scene = $showcase->canvas->scene($showcase->at_operation);
+        $notes = $showcase->with_notes ? Canvas::query()->where('notes_on_id', $showcase->canvas_id)->first()?->scene() : null;
+        $scene = $notes === null ? $scene : new Scene($scene->pages, $scene->placed + $notes->placed);
 
         return response(SceneSvg::document($scene, new EmbeddedPictures($session), $showcase->page))
             ->header('Content-Type', 'image/svg+xml');

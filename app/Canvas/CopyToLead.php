@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Canvas;
+
+use App\Models\Asset;
+use App\Models\Canvas;
+use Crag\Canvas\Layer;
+use Crag\Canvas\Operation\Placing;
+use Crag\Canvas\Placed;
+use Crag\Prompt\PictureIds;
+use Illuminate\Support\Facades\DB;
+
+/** A page of a student's canvas, with its backdrop and without coach ink, as a new page of the prompt's lead canvas. */
+final readonly class CopyToLead
+{
+    public function __construct(private TakeCanvas $takeCanvas, private PutOn $putOn)
+    {
+    }
+
+    /** @return int the number of the new page, from 1 */
+    public function __invoke(Canvas $canvas, string $page): int
+    {
+        $scene = $canvas->scene();
+        $page = isset($scene->pages[$page]) ? $page : '';
+        $objects = array_values(array_map(
+            static fn (Placed $placed): array => (new Placing($placed->object, $placed->place, $placed->group))->toArray(),
+            array_filter($scene->onPage($page), static fn (Placed $placed): bool => $placed->layer !== Layer::Coach),
+        ));
+
+        return DB::transaction(function () use ($canvas, $scene, $page, $objects): int {
+            $lead = $this->takeCanvas->lead($canvas->prompt)->refresh();
+            $this->putOn->newPage($lead, $scene->backdrop($page), PictureIds::renamed($objects, $this->ownCopies($canvas, $objects)));
+
+            return count($lead->refresh()->scene()->pages);
+        });
+    }
+
+    /**
+     * A student's pictures are that student's alone: the lead canvas shows copies.
+     *
+     * @param  list<array<string, mixed>>  $objects
+     * @return array<string, string> the copies' ids by those of the student's
+     */
+    private function ownCopies(Canvas $canvas, array $objects): array
+    {
+        $copies = [];
+        foreach (Asset::query()->whereIn('id', PictureIds::in($objects))->where('seat_id', $canvas->seat_id)->get() as $asset) {
+            $copies[$asset->id] = $asset->copyTo($canvas->prompt->session)->id;
+        }
+
+        return $copies;
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk;
+
+use App\Canvas\AppendOperations;
+use App\Canvas\CopyToLead;
+use App\Canvas\PutOn;
+use App\Canvas\TakeCanvas;
+use App\Http\CanvasAnswer;
+use App\Http\Controllers\TakesOperations;
+use App\Live\Audience;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use Crag\Canvas\Layer;
+use Crag\Canvas\RefusedOperation;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\ToolTray;
+use Crag\Prompt\TrayKind;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** What a teacher does close beside one student: coach ink, private notes, an earlier state given back. */
+final class CoachController
+{
+    use TakesOperations;
+
+    /** The student's canvas as the close-up opens it. */
+    public function canvas(LiveSession $session, string $canvas): Response
+    {
+        $found = $this->find($session, $canvas);
+
+        return CanvasAnswer::opening($found, $this->tools() + [
+            'channel' => substr(Audience::seat($found->seat ?? abort(404))->channel, strlen('seat.')), 'looked' => $found->looked_at_operation, 'notes' => Canvas::query()->where('notes_on_id', $found->id)->value('id'),
+        ], Layer::Coach);
+    }
+
+    /** Up to where a teacher has seen it. */
+    public function looked(Request $request, LiveSession $session, string $canvas): JsonResponse
+    {
+        $request->validate(['n' => ['required', 'integer', 'min:0']]);
+        $found = $this->find($session, $canvas);
+        Canvas::query()->whereKey($found->id)->update(['looked_at_operation' => min($found->operation_count, $request->integer('n'))]);
+
+        return response()->json([]);
+    }
+
+    /** The private notes over it. */
+    public function notes(LiveSession $session, string $canvas, TakeCanvas $takeCanvas): Response
+    {
+        return CanvasAnswer::opening($takeCanvas->notes($this->find($session, $canvas))->refresh(), $this->tools());
+    }
+
+    /** Coach ink, or private notes: whichever canvas is named. */
+    public function operations(Request $request, LiveSession $session, AppendOperations $append): JsonResponse
+    {
+        $canvas = Canvas::query()->where('live_session_id', $session->id)->findOrFail($request->json('canvas'));
+        abort_if($canvas->isLead(), 404);
+
+        return $this->append($request, $session, $canvas, $append, $canvas->notes_on_id === null ? Layer::Coach : Layer::Private);
+    }
+
+    /** As it was just after an operation. */
+    public function giveBack(Request $request, LiveSession $session, string $canvas, PutOn $putOn): JsonResponse
+    {
+        $request->validate(['to' => ['required', 'string', 'max:40']]);
+        $found = $this->find($session, $canvas);
+        try {
+            $id = $putOn->earlier($found, $request->string('to')->toString());
+        } catch (UnreadableOperation|RefusedOperation $problem) {
+            abort(422, $problem->getMessage());
+        }
+
+        return response()->json([
+            'said' => __('Given back. What came after it stays in Replay.'),
+            'undo' => ['address' => route('desk.give-back.undo', [$session, $canvas], false), 'body' => ['operation' => $id]],
+        ]);
+    }
+
+    public function undoGiveBack(Request $request, LiveSession $session, string $canvas, PutOn $putOn): JsonResponse
+    {
+        $request->validate(['operation' => ['required', 'string', 'max:40']]);
+        $putOn->withdraw($this->find($session, $canvas), [$request->string('operation')->toString()]);
+
+        return response()->json(['said' => __('It is as it was before.')]);
+    }
+
+    /** A page of it as a new page of the lead canvas. The student's own is not touched. */
+    public function copyToLead(Request $request, LiveSession $session, string $canvas, CopyToLead $copy): JsonResponse
+    {
+        $request->validate(['page' => ['nullable', 'string', 'max:40']]);
+        $page = $copy($this->find($session, $canvas), $request->string('page')->toString());
+
+        return response()->json(['said' => __('Copied onto page :n of your lead canvas.', ['n' => $page])]);
+    }
+
+    private function find(LiveSession $session, string $canvas): Canvas
+    {
+        return $session->canvases()->with('prompt.session', 'seat')->findOrFail($canvas);
+    }
+
+    /** @return array<string, mixed> */
+    private function tools(): array
+    {
+        return ['tray' => ToolTray::of(TrayKind::Maths)->toArray()];
+    }
+}

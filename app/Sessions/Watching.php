@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Live\Clock;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\Prompt;
+use App\Models\Seat;
+use Crag\Canvas\Kind;
+use Crag\Checks\LevelTally;
+use Crag\Prompt\Question\Question;
+use Crag\Session\Pace;
+use Crag\Session\SeatState;
+use Crag\Watch\AnswerGroup;
+use Crag\Watch\AnswerGroups;
+use Crag\Watch\CanvasState;
+use Crag\Watch\Noticed;
+use Crag\Watch\Signal;
+use Crag\Watch\Signals;
+use Crag\Watch\Watched;
+use Crag\Watch\WatchSettings;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** What the desk is told again and again of a prompt's canvases: their states, their answers, and what is worth a look. */
+final readonly class Watching
+{
+    /** When a student was last seen is written down no more often than this. */
+    private const SEEN_MS = 10_000;
+
+    public function __construct(private Presence $presence)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(LiveSession $session, Prompt $prompt): array
+    {
+        $now = Clock::ms();
+        $seats = $session->seated()->get();
+        $canvases = $prompt->canvases()->with('check')->whereIn('seat_id', $seats->pluck('id'))->get()->keyBy('seat_id');
+        $settings = $session->settingsValue()->watch;
+        $watched = $this->watched($session, $prompt, $seats, $canvases, $now);
+        $answers = $prompt->isCovered() ? AnswerGroups::among([]) : self::answers($prompt, $seats, $canvases);
+        $this->noteSeen($seats, $watched, $now);
+
+        return [
+            'states' => $seats->map(static function (Seat $seat) use ($canvases, $watched, $settings, $now): array {
+                $canvas = $canvases->get($seat->id);
+                $one = $watched[$seat->id];
+
+                return [
+                    'seat' => $seat->id,
+                    'states' => array_map(static fn (CanvasState $state): string => $state->value, CanvasState::all($one, $settings, $now)),
+                    'minutes' => CanvasState::quietMinutes($one->lastStrokeMs, $settings, $now),
+                    'last' => $one->isCovered ? 0 : $one->lastStrokeMs ?? 0,
+                    'objects' => $one->objects,
+                    'prompt' => $one->prompt,
+                    'level' => $canvas?->check?->level?->value,
+                    'isSent' => $one->sentAtMs !== null,
+                    'hand' => $one->hasHandUp,
+                ];
+            })->all(),
+            'answers' => array_map(static fn (AnswerGroup $group): array => [
+                'question' => $group->question, 'written' => $group->written, 'outcome' => $group->outcome?->value, 'seats' => $group->seats,
+            ], $answers->groups),
+            'signals' => array_map(static fn (Noticed $one): array => [
+                'signal' => $one->signal->value, 'seat' => $one->seat, 'reason' => __($one->sentence, $one->values),
+            ], Signals::among($watched, $answers, self::hushed($session, $settings), $now)),
+            'knocking' => $session->seats()->where('state', SeatState::Knocking)->count(),
+            'started' => $canvases->whereNotNull('last_stroke_ms')->count(),
+            'tally' => LevelTally::of($canvases->map(static fn (Canvas $canvas) => $canvas->check?->level))->toArray(),
+        ];
+    }
+
+    /** Nobody is still of the own accord while pens are down. */
+    private static function hushed(LiveSession $session, WatchSettings $settings): WatchSettings
+    {
+        return Standing::pens($session, null)->isDown()
+            ? WatchSettings::read(['off' => [...$settings->toArray()['off'], Signal::LongStill->value]] + $settings->toArray())
+            : $settings;
+    }
+
+    /**
+     * @param  Collection<int, Seat>  $seats
+     * @param  Collection<array-key, Canvas>  $canvases  by seat
+     * @return array<string, Watched> by seat
+     */
+    private function watched(LiveSession $session, Prompt $prompt, Collection $seats, Collection $canvases, int $now): array
+    {
+        $isCovered = $prompt->isCovered();
+        $rubbed = DB::table('operations')->whereIn('canvas_id', $canvases->pluck('id'))->whereNotNull('seat_id')
+            ->whereRaw("kind in ('cut', 'remove', 'clear', 'withdraw')")->where('stored_at_ms', '>=', $now - Signals::RUBBING_MS)
+            ->groupBy('canvas_id')->selectRaw('canvas_id, count(*) as times')->pluck('times', 'canvas_id');
+        $places = $session->prompts()->pluck('n', 'id');
+        $watched = [];
+        foreach ($seats as $seat) {
+            $canvas = $canvases->get($seat->id);
+            $times = $canvas === null ? 0 : $rubbed[$canvas->id] ?? 0;
+            $place = $places[$seat->presentPromptId()] ?? 1;
+            $watched[$seat->id] = new Watched(
+                $seat->id,
+                isHere: $this->presence->isHere($seat),
+                hasHandUp: $seat->hand_at_ms !== null,
+                isElsewhere: $session->pace === Pace::Own && $seat->prompt_id !== null && $seat->presentPromptId() !== $prompt->id,
+                isCovered: $isCovered,
+                lastStrokeMs: $canvas?->last_stroke_ms,
+                sentAtMs: $canvas?->sent_at_ms,
+                givenAtMs: $canvas === null || $seat->presentPromptId() !== $prompt->id ? null : (int) $canvas->created_at?->getTimestampMs(),
+                rubbedOut: is_numeric($times) ? (int) $times : 0,
+                objects: $isCovered ? 0 : $canvas->added_count ?? 0,
+                prompt: is_numeric($place) ? (int) $place : 1,
+            );
+        }
+
+        return $watched;
+    }
+
+    /**
+     * @param  Collection<int, Seat>  $seats
+     * @param  Collection<array-key, Canvas>  $canvases  by seat
+     */
+    private static function answers(Prompt $prompt, Collection $seats, Collection $canvases): AnswerGroups
+    {
+        if ($prompt->value()->questions === []) {
+            return AnswerGroups::among([]);
+        }
+        $rows = [];
+        foreach (DB::table('operations')->whereIn('canvas_id', $canvases->pluck('id'))->whereRaw("kind in ('answer', 'fresh', 'give_back')")->orderBy('n')->get(['canvas_id', 'kind', 'body']) as $row) {
+            $rows[(string) $row->canvas_id][] = ['kind' => (string) $row->kind, 'body' => (string) $row->body];
+        }
+        $given = [];
+        foreach ($seats as $seat) {
+            $canvas = $canvases->get($seat->id);
+            $of = $canvas === null ? null : $rows[$canvas->id] ?? null;
+            if ($canvas === null || $of === null) {
+                continue;
+            }
+            // Answers that were put away with the rest are found in the scene alone.
+            $answers = array_unique(array_column($of, 'kind')) === [Kind::Answer->value] ? self::latest($of) : $canvas->scene()->answers;
+            foreach ($prompt->forSeat($seat)->questions as $question) {
+                isset($answers[$question->id]) && $given[] = [$seat->id, $question, $answers[$question->id]];
+            }
+        }
+
+        return AnswerGroups::among(self::answered($given));
+    }
+
+    /**
+     * An answer that was emptied is none.
+     *
+     * @param  list<array{string, Question, mixed}>  $given
+     * @return list<array{string, Question, mixed}>
+     */
+    private static function answered(array $given): array
+    {
+        return array_values(array_filter($given, static fn (array $one): bool => trim($one[1]->asked->written($one[2])) !== ''));
+    }
+
+    /**
+     * @param  list<array{kind: string, body: string}>  $rows  answers alone, in order
+     * @return array<string, mixed> by question
+     */
+    private static function latest(array $rows): array
+    {
+        $latest = [];
+        foreach ($rows as $row) {
+            $body = json_decode($row['body'], true, flags: JSON_THROW_ON_ERROR);
+            $latest[$body['question']] = $body['value'] ?? null;
+        }
+
+        return $latest;
+    }
+
+    /**
+     * @param  Collection<int, Seat>  $seats
+     * @param  array<string, Watched>  $watched
+     */
+    private function noteSeen(Collection $seats, array $watched, int $now): void
+    {
+        $here = $seats->filter(static fn (Seat $seat): bool => $watched[$seat->id]->isHere && $now - $seat->seen_at_ms > self::SEEN_MS)->pluck('id');
+        $here->isEmpty() || Seat::query()->whereIn('id', $here)->update(['seen_at_ms' => $now]);
+    }
+}

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Canvas;
 
 use App\Models\Canvas;
+use App\Models\Handout;
 use App\Models\Prompt;
 use App\Models\Seat;
+use Crag\Prompt\PromptPages;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** A seat's canvas for a prompt, made when it is first needed with what the others were handed out. */
 final readonly class TakeCanvas
@@ -23,14 +27,48 @@ final readonly class TakeCanvas
         $canvas = Canvas::query()->where($which)->first() ?? Canvas::query()->createOrFirst($which, ['live_session_id' => $seat->live_session_id]);
         $canvas->setRelation('seat', $seat);
         if ($canvas->wasRecentlyCreated) {
-            $this->putOn->pages($canvas, $prompt->pagesValue(), true);
-            foreach ($prompt->handouts()->get() as $handout) {
-                $ids = $this->putOn->handout($canvas, $handout->value());
-                $handout->canvases()->attach($canvas->id, ['operations' => json_encode($ids, JSON_THROW_ON_ERROR)]);
-            }
+            $this->lay($canvas, $prompt->pagesValue(), $prompt->handouts()->get());
         }
 
         return $canvas;
+    }
+
+    /**
+     * The canvases of a whole class at once.
+     *
+     * @param  Collection<int, Seat>  $seats
+     */
+    public function all(Collection $seats, Prompt $prompt): void
+    {
+        $missing = $seats->whereNotIn('id', $prompt->canvases()->pluck('seat_id'));
+        $now = now();
+        $rows = $missing->map(static fn (Seat $seat): array => [
+            'id' => strtolower((string) Str::ulid()), 'prompt_id' => $prompt->id, 'seat_id' => $seat->id, 'live_session_id' => $seat->live_session_id, 'created_at' => $now, 'updated_at' => $now,
+        ])->values();
+        Canvas::query()->insert($rows->all());
+        $pages = $prompt->pagesValue();
+        $handouts = $prompt->handouts()->get();
+        if ($pages->isBlank() && $handouts->isEmpty()) {
+            return;
+        }
+        $made = Canvas::query()->whereIn('id', $rows->pluck('id'))->get()->keyBy('seat_id');
+        foreach ($missing as $seat) {
+            $this->lay(($made->get($seat->id) ?? abort(500))->setRelation('seat', $seat)->setRelation('prompt', $prompt), $pages, $handouts);
+        }
+    }
+
+    /**
+     * What was prepared, and what the others were handed out.
+     *
+     * @param  Collection<int, Handout>  $handouts
+     */
+    private function lay(Canvas $canvas, PromptPages $pages, Collection $handouts): void
+    {
+        $this->putOn->pages($canvas, $pages, true);
+        foreach ($handouts as $handout) {
+            $ids = $this->putOn->handout($canvas, $handout->value());
+            $handout->canvases()->attach($canvas->id, ['operations' => json_encode($ids, JSON_THROW_ON_ERROR)]);
+        }
     }
 
     /** The teacher's own canvas for a prompt. */

@@ -39,6 +39,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $old_token_hash  of the device before this one
  * @property ?RosterEntry $entry
  * @property LiveSession $session
+ * @property \Illuminate\Database\Eloquent\Collection<int, Message> $messages
  */
 final class Seat extends Model
 {

@@ -30,12 +30,13 @@ final readonly class SendAhead
         $tray = $prompt->trayInForce()->now->toArray();
         $canvases = $prompt->canvases()->where('operation_count', '<=', self::MOST_OPERATIONS)->get()->keyBy('seat_id');
         $waiting = DB::table('handout_canvases')->whereIn('canvas_id', $canvases->pluck('id'))->whereNull('got_at_ms')->pluck('handout_id', 'canvas_id');
-        foreach ($session->seated()->get() as $seat) {
+        foreach ($session->seated()->with('messages')->get() as $seat) {
             $canvas = $canvases->get($seat->id);
             if ($canvas === null) {
                 continue;
             }
-            $opening = CanvasAnswer::openingBody($canvas->setRelation('seat', $seat), [
+            $seat->setRelation('session', $session);
+            $opening = CanvasAnswer::openingBody($canvas->setRelation('seat', $seat)->setRelation('prompt', $prompt), [
                 'room' => $room, 'own' => RoomState::own($seat), 'prompt' => $prompt->announcementTo($seat), 'tray' => $tray,
                 'ended' => false, 'waiting' => $waiting->has($canvas->id),
             ]);

@@ -43,10 +43,7 @@ final readonly class Steer
                 $prompt->update(['state' => PromptState::Open, 'state_at_ms' => Clock::ms()]);
             }
             Seat::query()->where('live_session_id', $session->id)->whereNotNull('prompt_id')->update(['prompt_id' => null]);
-            $there = $prompt->canvases()->pluck('seat_id')->all();
-            foreach ($session->seated()->get() as $seat) {
-                in_array($seat->id, $there, true) || ($this->takeCanvas)($seat, $prompt);
-            }
+            $this->takeCanvas->all($session->seated()->get(), $prompt);
             $session->prompt()->associate($prompt);
             if ($session->screen_view !== ScreenView::Nothing) {
                 $session->screen_view = ScreenView::Prompt;

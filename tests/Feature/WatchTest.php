@@ -147,7 +147,7 @@ final class WatchTest extends CragTestCase
         $this->desk('checks', ['canvases' => [], 'level' => 3])->assertNotFound();
         $this->desk('settings', ['cover' => true])->assertOk();
         $this->desk('checks', ['canvases' => $ids, 'level' => 0])->assertStatus(409)->assertJsonPath('refusal', 'covered');
-        self::assertSame(3, Check::query()->count());
+        $this->assertDatabaseCount('checks', 3);
     }
 
     public function test_pens_go_down_and_words_go_out_to_some(): void

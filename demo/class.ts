@@ -21,22 +21,35 @@ interface Step {
     rub?: number;
 }
 
+interface Recorded {
+    name: string;
+    /** What is typed as the force at the right end. */
+    answer: string | null;
+    steps: Step[];
+}
+
+/** Names for a class that is larger than the recorded one. */
+const FIRST = ['Ida', 'Corin', 'Malia', 'Teodor', 'Wanda', 'Ravi', 'Sunniva', 'Pim', 'Lucasta', 'Odell', 'Zofia', 'Bram', 'Keziah', 'Anselm', 'Nila', 'Eskil', 'Tamar', 'Joss', 'Ulla'];
+const LAST = ['Fernhill', 'Tarn', 'Copperwell', 'Moss', 'Girder', 'Hollins', 'Strand', 'Peat', 'Lantern', 'Rook', 'Sallow', 'Cairn', 'Weir'];
+
 const [mode, base, code, ...rest] = process.argv.slice(2);
 
 /** How much of the work is there already when the demo opens, so that the grid is worth a look at once. */
 const HEAD_START = 0.55;
 
 async function play(file: string, count: number): Promise<void> {
-    const { students } = JSON.parse(readFileSync(file, 'utf8')) as { students: { name: string; steps: Step[] }[] };
-    for (const { name, steps } of students.slice(0, count)) {
+    const { students } = JSON.parse(readFileSync(file, 'utf8')) as { students: Recorded[] };
+    for (let i = 0; i < count; i++) {
+        const recorded = students[i % students.length];
+        const name = i < students.length ? recorded.name : `${FIRST[i % FIRST.length]} ${LAST[(i * 7) % LAST.length]}`;
         const student = new SimulatedStudent(base, name);
         await student.join(code);
-        void perform(student, steps).catch((problem: unknown) => console.error(name, problem));
+        void perform(student, recorded, i).catch((problem: unknown) => console.error(name, problem));
     }
     console.log('joined');
 }
 
-async function perform(student: SimulatedStudent, steps: Step[]): Promise<void> {
+async function perform(student: SimulatedStudent, { steps, answer }: Recorded, place: number): Promise<void> {
     const there: string[] = [];
     const start = Math.floor(steps.length * Math.min(1, HEAD_START * (0.4 + Math.random() * 1.2)));
     const before: Operation[] = [];
@@ -53,9 +66,12 @@ async function perform(student: SimulatedStudent, steps: Step[]): Promise<void> 
     for (let i = 0; i < before.length; i += 50) {
         await student.postAll(before.slice(i, i + 50));
     }
+    const isDone = start === steps.length;
+    isDone && (await give(student, answer, place));
     for (const step of steps.slice(start)) {
         await once(student, step, there);
     }
+    isDone || (await give(student, answer, place));
     // Gently on: the last few strokes are rubbed out now and then, and made again.
     const again = steps.filter((step) => step.stroke !== undefined).slice(-6);
     while (!student.over && again.length > 0) {
@@ -64,6 +80,14 @@ async function perform(student: SimulatedStudent, steps: Step[]): Promise<void> 
         for (const step of again) {
             await once(student, step, there);
         }
+    }
+}
+
+/** The answer is typed; every sixth student is content with it and sends the work. */
+async function give(student: SimulatedStudent, answer: string | null, place: number): Promise<void> {
+    if (answer !== null) {
+        await student.post('answer', { question: 'force', value: answer });
+        place % 6 === 1 && (await student.sendWork());
     }
 }
 

@@ -393,6 +393,13 @@ $class = [
     },
 ];
 
+/** What each types as the force at the right end; who is not here has not got so far. */
+$answers = [
+    'Tamsin Vale' => '80 N', 'Ikenna Orr' => '80', 'Solveig Marsh' => '60 N', 'نور الهدى' => '80 N', 'Rafe Dunmore' => '720 N', 'Wren Ashgrove' => '80 N',
+    'Jory Penhale' => '80N', 'Dilan Aras' => '80 N', 'Cosmo Fell' => '8 N', 'Esme Quarry' => '80 N', 'Priya Stonewell' => '0.08 kN', 'Leila Winmoor' => '80 N',
+    'Hana Broadwater' => '80 N', 'Tova Lindqvale' => '80 N', 'Yusra Fenwick' => '720 N', 'Finn Harrowgate' => '240 N', 'Gus Millbeam' => '240 N', 'Silas Ridge' => '240 N',
+];
+
 $students = [];
 $seat = 0;
 foreach ($class as $name => $does) {
@@ -409,7 +416,7 @@ foreach ($class as $name => $does) {
     if ($does !== null) {
         $does($hand);
     }
-    $students[] = ['name' => $name, 'steps' => $hand->steps];
+    $students[] = ['name' => $name, 'answer' => $answers[$name] ?? null, 'steps' => $hand->steps];
     $seat++;
 }
 

@@ -117,6 +117,12 @@ export class SimulatedStudent {
         }
     }
 
+    /** Presses "Send to teacher"; what is sent is not drawn on any more. */
+    async sendWork(): Promise<void> {
+        await this.request(`/seat/${this.seat}/send`, this.json({ canvas: this.canvas }));
+        this.over = true;
+    }
+
     leave(): void {
         this.over = true;
         this.socket?.removeAllListeners('close');

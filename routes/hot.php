@@ -81,6 +81,8 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/coach', [CoachController::class, 'operations'])->middleware(May::route(Deed::Coach))->name('desk.coach');
     Route::post('/canvas/{canvas}/give-back', [CoachController::class, 'giveBack'])->middleware(May::route(Deed::HandOutToSome))->name('desk.give-back');
     Route::post('/canvas/{canvas}/give-back/undo', [CoachController::class, 'undoGiveBack'])->middleware(May::route(Deed::HandOutToSome))->name('desk.give-back.undo');
+    Route::post('/give-back', [CoachController::class, 'giveBackSome'])->middleware([May::route(Deed::HandOutToSome), May::route(Deed::SeeWork)])->name('desk.give-back-some');
+    Route::post('/give-back/undo', [CoachController::class, 'undoGiveBackSome'])->middleware([May::route(Deed::HandOutToSome), May::route(Deed::SeeWork)])->name('desk.give-back-some.undo');
     Route::post('/canvas/{canvas}/copy-to-lead', [CoachController::class, 'copyToLead'])->middleware([May::route(Deed::Lead), May::route(Deed::SeeWork)])->name('desk.copy-to-lead');
     Route::post('/pick', [PickController::class, 'draw'])->middleware(May::route(Deed::Pick))->name('desk.pick');
     Route::post('/pick/{pick}/undo', [PickController::class, 'undo'])->middleware(May::route(Deed::Pick))->name('desk.pick.undo');

@@ -8,6 +8,7 @@ use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LoggedOperation;
 use Crag\Canvas\Author;
+use Crag\Canvas\InForce;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Layer;
 use Crag\Canvas\Operation\Add;
@@ -56,6 +57,18 @@ final readonly class PutOn
     public function earlier(Canvas $canvas, string $operation): string
     {
         return $this->take($canvas, [self::operation($this->newId(), Kind::GiveBack, ['target' => $operation])])[0];
+    }
+
+    /**
+     * The canvas as it was before it was last emptied, by whomever.
+     *
+     * @return ?string the id of what gave it back; null where it was never emptied
+     */
+    public function beforeEmptied(Canvas $canvas): ?string
+    {
+        $to = InForce::of(LoggedOperation::read($canvas->operations()))?->beforeEmptied();
+
+        return $to === null ? null : $this->earlier($canvas, $to);
     }
 
     /**

@@ -34,6 +34,7 @@ final class SeedDemo extends Command
         $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind']);
         $session = $start($teacher, 'Bridges and Beams');
         $handOut->underPresentWork($session, Prompt::of(self::WORDS, Backdrop::read(new Fields(['kind' => 'squared']))));
+        $session->prompt()->firstOrFail()->update(['details' => ['questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'The force at the right end', 'spot' => null, 'right' => '80 N']]]]);
         $this->prepare($plans, $teacher);
         $changeTray->ofSession($session, ToolTray::of(TrayKind::Maths));
         $this->line((string) json_encode([

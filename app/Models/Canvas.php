@@ -96,6 +96,15 @@ final class Canvas extends Model
         return $this->hasOne(Check::class)->latestOfMany();
     }
 
+    /** @return HasMany<Check, $this> every check that there was, the latest first */
+    public function checks(): HasMany
+    {
+        $checks = $this->hasMany(Check::class);
+        $checks->orderByDesc('id');
+
+        return $checks;
+    }
+
     /** @param  ?int  $upTo the number of the last operation to count; null for all */
     public function scene(?int $upTo = null): Scene
     {

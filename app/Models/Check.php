@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Crag\Checks\Level;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * @property int $id
@@ -14,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?Level $level
  * @property int $at_operation
  * @property int $made_at_ms
+ * @property ?Teacher $teacher
  */
 final class Check extends Model
 {
@@ -24,5 +26,11 @@ final class Check extends Model
     protected function casts(): array
     {
         return ['level' => Level::class];
+    }
+
+    /** @return BelongsTo<Teacher, $this> */
+    public function teacher(): BelongsTo
+    {
+        return $this->belongsTo(Teacher::class);
     }
 }

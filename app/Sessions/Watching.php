@@ -35,14 +35,17 @@ final readonly class Watching
     {
     }
 
-    /** @return array<string, mixed> */
-    public function of(LiveSession $session, Prompt $prompt): array
+    /**
+     * @param  list<string>  $silent  seats whose pages have stopped telling the desk that they are there, however open their sockets seem
+     * @return array<string, mixed>
+     */
+    public function of(LiveSession $session, Prompt $prompt, array $silent = []): array
     {
         $now = Clock::ms();
         $seats = $session->seated()->get();
         $canvases = $prompt->canvases()->with('check')->whereIn('seat_id', $seats->pluck('id'))->get()->keyBy('seat_id');
         $settings = $session->settingsValue()->watch;
-        $watched = $this->watched($session, $prompt, $seats, $canvases, $now);
+        $watched = $this->watched($session, $prompt, $seats, $canvases, $silent, $now);
         $answers = $prompt->isCovered() ? AnswerGroups::among([]) : self::answers($prompt, $seats, $canvases);
         $this->noteSeen($seats, $watched, $now);
 
@@ -86,9 +89,10 @@ final readonly class Watching
     /**
      * @param  Collection<int, Seat>  $seats
      * @param  Collection<array-key, Canvas>  $canvases  by seat
+     * @param  list<string>  $silent
      * @return array<string, Watched> by seat
      */
-    private function watched(LiveSession $session, Prompt $prompt, Collection $seats, Collection $canvases, int $now): array
+    private function watched(LiveSession $session, Prompt $prompt, Collection $seats, Collection $canvases, array $silent, int $now): array
     {
         $isCovered = $prompt->isCovered();
         $rubbed = DB::table('operations')->whereIn('canvas_id', $canvases->pluck('id'))->whereNotNull('seat_id')
@@ -102,7 +106,7 @@ final readonly class Watching
             $place = $places[$seat->presentPromptId()] ?? 1;
             $watched[$seat->id] = new Watched(
                 $seat->id,
-                isHere: $this->presence->isHere($seat),
+                isHere: ! in_array($seat->id, $silent, true) && $this->presence->isHere($seat),
                 hasHandUp: $seat->hand_at_ms !== null,
                 isElsewhere: $session->pace === Pace::Own && $seat->prompt_id !== null && $seat->presentPromptId() !== $prompt->id,
                 isCovered: $isCovered,

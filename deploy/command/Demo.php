@@ -10,7 +10,7 @@ final class Demo
     public function run(Options $options): int
     {
         $port = $options->whole('port', 8000, 1, 65535);
-        $students = $options->whole('students', DemoClass::MOST_STUDENTS, 0, DemoClass::MOST_STUDENTS);
+        $students = $options->whole('students', DemoClass::STUDENTS, 0, DemoClass::MOST_STUDENTS);
         Setup::complete();
         $class = DemoClass::start($options->text('host', '127.0.0.1'), $port);
         $class->play($students);

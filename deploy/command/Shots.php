@@ -18,7 +18,7 @@ final class Shots
         $class = DemoClass::start('127.0.0.1', Port::free(), 'shots');
         $chrome = Chrome::start();
         try {
-            $class->play(DemoClass::MOST_STUDENTS);
+            $class->play(DemoClass::STUDENTS);
             (new Tour($chrome, $class, $folder))->take();
         } finally {
             $chrome->stop();

@@ -18,7 +18,7 @@ final readonly class Tour
     {
         $addresses = $this->class->addresses;
         $desk = $this->chrome->open()->visit($addresses['desk']);
-        $desk->until(fn (): bool => count($desk->all('.tile')) === DemoClass::MOST_STUDENTS, 'the whole class', 60);
+        $desk->until(fn (): bool => count($desk->all('.tile')) === DemoClass::STUDENTS, 'the whole class', 60);
         $screen = $this->chrome->open()->visit($addresses['screen']);
 
         $this->students();

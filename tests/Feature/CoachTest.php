@@ -119,6 +119,32 @@ final class CoachTest extends CragTestCase
         self::assertSame(5, LoggedOperation::query()->where('canvas_id', $this->canvas->id)->count());
     }
 
+    public function test_those_that_were_emptied_are_given_back_together_and_taken_back(): void
+    {
+        [$other, $token] = $this->seat($this->session, 'Otis');
+        $canvas = $this->canvasOf($other);
+        $this->draw();
+        $this->append(['kind' => 'clear', 'body' => ['what' => 'all']])->assertJsonCount(1, 'accepted');
+        $this->asStudent($other, $token)->postJson("/seat/{$other->id}/operations", ['canvas' => $canvas->id, 'operations' => [$this->stroke()]])->assertJsonCount(1, 'accepted');
+        $both = [$this->canvas->id, $canvas->id];
+        $told = $this->desk('give-back', ['canvases' => $both])->assertJsonPath('said', 'Given back on 1 of 2. What came after stays in Replay.');
+        self::assertCount(1, $this->canvas->refresh()->scene()->placed);
+        self::assertCount(1, $canvas->refresh()->scene()->placed);
+        $this->asTeacher()->postJson((string) $told->json('undo.address'), $told->json('undo.body'))->assertOk();
+        self::assertCount(0, $this->canvas->refresh()->scene()->placed);
+        $this->desk('give-back', ['canvases' => [$canvas->id]])->assertJsonPath('said', 'None of them was emptied: there is nothing to give back.')->assertJsonMissingPath('undo');
+        $this->desk('give-back', ['canvases' => ['nowhere']])->assertNotFound();
+        $this->desk('give-back', ['canvases' => []])->assertUnprocessable();
+    }
+
+    public function test_every_check_there_was_stands_beside_the_answers(): void
+    {
+        $this->desk('checks', ['canvas' => $this->canvas->id, 'level' => 1])->assertOk();
+        $this->desk('checks', ['canvas' => $this->canvas->id, 'level' => 3])->assertOk();
+        $shown = $this->asTeacher()->get("/desk/{$this->session->id}/canvas/{$this->canvas->id}/answers")->assertOk();
+        $shown->assertSeeInOrder(['Checks so far', 'Secure', 'Not yet']);
+    }
+
     public function test_a_copy_goes_onto_the_lead_canvas_with_pictures_of_its_own(): void
     {
         $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'seat_id' => $this->seat->id, 'mime' => 'image/png', 'width' => 2, 'height' => 2, 'bytes' => 3]);

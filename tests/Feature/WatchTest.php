@@ -80,14 +80,22 @@ final class WatchTest extends CragTestCase
         $this->states()->assertJsonPath('signals', []);
     }
 
+    public function test_a_page_that_has_fallen_silent_is_away_however_open_its_socket_seems(): void
+    {
+        $this->published->listening["seat.{$this->seat->id}"] = 1;
+        $this->states()->assertJsonPath('states.0.states', ['drawing']);
+        $this->asTeacher()->getJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/states?silent=other,{$this->seat->id}")
+            ->assertJsonPath('states.0.states.0', 'away');
+    }
+
     public function test_rubbing_out_is_counted_for_five_minutes(): void
     {
         $this->published->listening["seat.{$this->seat->id}"] = 1;
-        for ($i = 0; $i < 8; $i++) {
+        for ($i = 0; $i < 12; $i++) {
             $this->draw($this->seat, $this->token, $id = Str::random(20));
             $this->append($this->seat, $this->token, ['kind' => 'withdraw', 'body' => ['target' => $id]]);
         }
-        $this->states()->assertJsonPath('signals.0.signal', 'rubbing_out')->assertJsonPath('signals.0.reason', 'Rubbed out 8 times in five minutes');
+        $this->states()->assertJsonPath('signals.0.signal', 'rubbing_out')->assertJsonPath('signals.0.reason', 'Rubbed out 12 times in five minutes');
         $this->travel(301)->seconds();
         $this->draw($this->seat, $this->token);
         $this->states()->assertJsonPath('signals', []);

@@ -61,19 +61,20 @@ test('a new stroke takes nothing over from the one before', async () => {
     assert.deepEqual(sent.map(({ o, i, s }) => [o, i, s]), [['two', 0, ['#a8452e', 20]]]);
 });
 
-test('tiles of a class of 30 fit beside the rail at 1280 by 800', () => {
+test('tiles of a class of 30 fit beside the rail at 1280 by 800, with a line of answers too', () => {
     const width = 1120;
-    const height = 644;
-    for (const count of [1, 2, 7, 24, 30, 35]) {
-        const tile = tileWidth(count, width, height, 420);
-        const columns = Math.floor((width + 8) / (tile + 8));
-        const rows = Math.ceil(count / columns);
-        assert.ok(tile >= 138 && tile <= 420 && (tile - 2) % 8 === 0, `${count}: ${tile}`);
-        assert.ok(rows * (tile / 1.6 + 28) + (rows - 1) * 8 <= height + 1, `${count} tiles of ${tile} in ${rows} rows`);
+    for (const [hasAnswers, height, frame] of [[false, 644, 28], [true, 610, 50]] as const) {
+        for (const count of [1, 2, 7, 24, 30, ...(hasAnswers ? [] : [35])]) {
+            const tile = tileWidth(count, width, height, 420, hasAnswers);
+            const columns = Math.floor((width + 8) / (tile + 8));
+            const rows = Math.ceil(count / columns);
+            assert.ok(tile >= 130 && tile <= 420 && (tile - 2) % 8 === 0, `${count}: ${tile}`);
+            assert.ok(rows * (tile / 1.6 + frame) + (rows - 1) * 8 <= height + 1, `${count} tiles of ${tile} in ${rows} rows`);
+        }
     }
-    assert.equal(tileWidth(100, width, height, 420), 138);
+    assert.equal(tileWidth(100, width, 644, 420, false), 130);
     // A picture of whole pixels: 192 by 120, and its border.
-    assert.equal(tileWidth(4, width, height, 200), 194);
+    assert.equal(tileWidth(4, width, 644, 200, false), 194);
 });
 
 test('sentences are filled in', () => {

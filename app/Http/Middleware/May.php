@@ -45,7 +45,7 @@ final class May
     private static function tellTheOther(Request $request, LiveSession $session, string $deed): void
     {
         $teacher = $request->attributes->get('teacher');
-        if ($teacher instanceof Teacher && ! $request->routeIs('desk.operations') && $session->teachers()->count() > 1) {
+        if ($teacher instanceof Teacher && ! $request->routeIs('desk.operations', 'desk.coach', 'desk.looked') && $session->teachers()->count() > 1) {
             app(Announce::class)($session, Audience::desk($session), 'deed', ['deed' => $deed, 'by' => $teacher->id, 'name' => $teacher->name]);
         }
     }

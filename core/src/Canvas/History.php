@@ -35,6 +35,10 @@ final readonly class History
                 continue;
             }
             $effect = $operation->effect;
+            // A page of private notes only stands beside a page of the canvas.
+            if ($layer === Layer::Private && $effect->kind() === Kind::Page) {
+                continue;
+            }
             if ($effect->kind()->isUndoable()) {
                 $undoable[] = $operation->id->value;
                 $redoable = [];

@@ -57,6 +57,18 @@ final readonly class InForce
         return new self(array_reverse($kept), array_fill_keys(array_keys(array_filter($isWithdrawn)), true));
     }
 
+    /** @return ?string the id of the operation before the last one that empties and holds; null where there is nothing before such a one */
+    public function beforeEmptied(): ?string
+    {
+        for ($i = count($this->kept) - 1; $i > 0; $i--) {
+            if ($this->kept[$i]->effect->kind()->empties() && ! $this->isWithdrawn($this->kept[$i])) {
+                return $this->kept[$i - 1]->id->value;
+            }
+        }
+
+        return null;
+    }
+
     public function isWithdrawn(Operation $operation): bool
     {
         return isset($this->withdrawn[$operation->id->value]);

@@ -29,4 +29,19 @@ enum Kind: string
             default => true,
         };
     }
+
+    /** Whether something that was there goes with it. */
+    public function takesAway(): bool
+    {
+        return match ($this) {
+            self::Remove, self::Cut, self::Clear, self::Fresh, self::GiveBack, self::Withdraw => true,
+            default => false,
+        };
+    }
+
+    /** Whether it empties a canvas or a page of it. */
+    public function empties(): bool
+    {
+        return $this === self::Clear || $this === self::Fresh;
+    }
 }

@@ -18,8 +18,11 @@ final readonly class Replay
     /** What a step without ink takes to be seen. */
     private const MOMENT_MS = 250;
 
-    /** @param  list<array{from: int, to: int}>  $steps  milliseconds since the replay began, one for each operation */
-    private function __construct(public array $steps)
+    /**
+     * @param  list<array{from: int, to: int}>  $steps  milliseconds since the replay began, one for each operation
+     * @param  list<int>  $rubbedOut  the moments at which something went: rubbed out, removed, emptied, undone or given back
+     */
+    private function __construct(public array $steps, public array $rubbedOut)
     {
     }
 
@@ -29,7 +32,7 @@ final readonly class Replay
      */
     public static function of(iterable $log, ?Author $author = null): self
     {
-        $steps = [];
+        $steps = $rubbedOut = [];
         $at = 0;
         $before = null;
         foreach ($log as $operation) {
@@ -44,9 +47,12 @@ final readonly class Replay
             $at = $from + max($takes, self::MOMENT_MS);
             $steps[] = ['from' => $from, 'to' => $at];
             $before = $operation->madeAtMs;
+            if ($operation->effect->kind()->takesAway()) {
+                $rubbedOut[] = $at;
+            }
         }
 
-        return new self($steps);
+        return new self($steps, $rubbedOut);
     }
 
     /** Milliseconds from the first step to the last. */

@@ -121,7 +121,7 @@ final readonly class Signals
                 continue;
             }
             foreach ($seats as $seat) {
-                $noticed[$seat] ??= new Noticed(Signal::SameSlip, $seat, ':answer, as :n others say', ['answer' => $group->written, 'n' => count($seats) - 1]);
+                $noticed[$seat] ??= new Noticed(Signal::SameSlip, $seat, ':answer, as :n say', ['answer' => $group->written, 'n' => count($seats)]);
             }
         }
 

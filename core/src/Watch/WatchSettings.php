@@ -12,7 +12,7 @@ final readonly class WatchSettings
         'drawing_seconds' => [3, 60, 10],
         'quiet_minutes' => [1, 30, 1],
         'still_minutes' => [1, 60, 4],
-        'rub_outs' => [3, 40, 8],
+        'rub_outs' => [3, 40, 12],
         'same_slip' => [2, 20, 3],
     ];
 

@@ -19,6 +19,15 @@ final class ReplayTest extends TestCase
         self::assertSame(2_300, $replay->lasts());
     }
 
+    public function test_the_moments_at_which_something_went_are_marked(): void
+    {
+        $replay = Replay::of([
+            self::stroke('a', 10_000, 800), Logs::operation('r', 'remove', ['targets' => [Logs::id('a')]]),
+            self::stroke('b', 21_000, 400), Logs::undo('w', 'b'), self::stroke('c', 22_000, 300),
+        ]);
+        self::assertSame([$replay->steps[1]['to'], $replay->steps[3]['to']], $replay->rubbedOut);
+    }
+
     public function test_long_pauses_are_shortened(): void
     {
         $replay = Replay::of([self::stroke('a', 0, 0), self::stroke('b', 600_000, 500)]);

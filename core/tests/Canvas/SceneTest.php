@@ -6,6 +6,7 @@ namespace Crag\Tests\Canvas;
 
 use Crag\Canvas\Author;
 use Crag\Canvas\History;
+use Crag\Canvas\InForce;
 use Crag\Canvas\Layer;
 use Crag\Canvas\Object\Text;
 use Crag\Canvas\Operation;
@@ -263,6 +264,17 @@ final class SceneTest extends TestCase
         $log = [Logs::stroke('a'), Logs::object('q', Examples::picture()), Logs::object('w', Examples::piece()), Logs::object('n', Examples::note())];
         self::assertSame(['q', 'w'], self::left(...$log, ...[Logs::operation('e', 'clear', ['what' => 'ink'])]));
         self::assertSame([], self::left(...$log, ...[Logs::operation('e', 'clear', ['what' => 'all'])]));
+    }
+
+    public function test_before_the_last_emptying_that_holds_stands_what_can_be_given_back(): void
+    {
+        $log = [Logs::stroke('a'), Logs::operation('c', 'clear', ['what' => 'ink']), Logs::stroke('b')];
+        self::assertSame(Logs::id('a'), InForce::of($log)?->beforeEmptied());
+        self::assertNull(InForce::of([...$log, Logs::undo('u', 'c')])?->beforeEmptied());
+        self::assertNull(InForce::of([Logs::operation('c', 'clear', ['what' => 'ink'])])?->beforeEmptied());
+        self::assertNull(InForce::of([Logs::stroke('a')])?->beforeEmptied());
+        $fresh = Logs::operation('f', 'fresh', [], null);
+        self::assertSame(Logs::id('b'), InForce::of([...$log, $fresh, Logs::stroke('d')])?->beforeEmptied());
     }
 
     public function test_several_objects_come_and_go_in_one_step(): void

@@ -12,7 +12,7 @@ const FINE_STEP = 1;
 /** A canvas's keys: everything but drawing freehand. Each has a button too. */
 export function listenToBenchKeys(bench: Workbench, tray: Tray): void {
     document.addEventListener('keydown', (event) => {
-        if (bench.surface.offsetParent === null || isField(event.target) || event.altKey || (event.target as Element).closest('dialog') !== null) {
+        if (bench.surface.offsetParent === null || bench.isLooking || isField(event.target) || event.altKey || (event.target as Element).closest('dialog') !== null) {
             return;
         }
         const handled = event.ctrlKey || event.metaKey ? withControl(event, bench, tray) : alone(event, bench, tray);
@@ -55,7 +55,7 @@ function alone(event: KeyboardEvent, bench: Workbench, tray: Tray): boolean {
         view.panBy(-arrows[key][0] * 4, -arrows[key][1] * 4);
     } else if ((key === 'Delete' || key === 'Backspace') && !selection.isEmpty) {
         selection.remove();
-    } else if (key === 'Escape') {
+    } else if (key === 'Escape' && (!selection.isEmpty || bench.hasUnfinishedShape)) {
         selection.clear();
         bench.finishShape();
     } else if (key === 'Enter' && !onButton) {

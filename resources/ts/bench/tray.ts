@@ -21,25 +21,29 @@ const FIELDS: Record<string, string> = { colour: 'colour', note: 'colour', highl
 
 /** The tool tray: what is chosen in it, what it offers, and which tools are in it at all. */
 export class Tray {
-    private readonly root = element('#tray');
-    private readonly menu = element('#more-menu');
-    private readonly more = element<HTMLButtonElement>('#more');
-    private readonly free = element<HTMLInputElement>('.free', this.root);
+    private readonly root: HTMLElement;
+    private readonly menu: HTMLElement;
+    private readonly more: HTMLButtonElement;
+    private readonly free: HTMLInputElement;
     private allowed: string[] = [];
     private camera: CameraWindow | null = null;
 
     constructor(
         private readonly bench: Workbench,
-        private readonly scope: ParentNode,
+        private readonly scope: HTMLElement,
         /** What is chosen becomes pieces; the lead canvas alone has it. */
         private readonly pieces: () => void = () => undefined,
     ) {
+        this.root = element('.tray', scope);
+        this.menu = element('.more-menu', scope);
+        this.more = element<HTMLButtonElement>('.open-more', scope);
+        this.free = element<HTMLInputElement>('.free', scope);
         this.root.addEventListener('click', (event) => this.pressed(event));
         this.free.addEventListener('input', () => this.set('colour', this.free.value));
-        element('.bench-file').addEventListener('change', (event) => this.brought(event));
-        element('.bench-camera').addEventListener('change', (event) => this.brought(event));
+        element('.bench-file', scope).addEventListener('change', (event) => this.brought(event));
+        element('.bench-camera', scope).addEventListener('change', (event) => this.brought(event));
         document.addEventListener('pointerdown', (event) => {
-            if (!this.menu.hidden && (event.target as Element).closest('.menu-holder') === null) {
+            if (!this.menu.hidden && this.menu.parentElement?.contains(event.target as Element) !== true) {
                 this.closeMenu();
             }
         });
@@ -111,12 +115,12 @@ export class Tray {
         this.free.closest('.swatch')!.classList.toggle('is-chosen', this.root.querySelector(`[data-colour="${settings.colour}"]`) === null);
         element('[data-filled]', this.root).setAttribute('aria-pressed', String(settings.filled));
         element('[data-finish]', this.root).hidden = !this.bench.hasUnfinishedShape;
-        element('#snap').setAttribute('aria-pressed', String(settings.snap));
+        element('.do-snap', this.root).setAttribute('aria-pressed', String(settings.snap));
         this.root.dataset.using = settings.tool;
         this.showChosen();
         const { undo, redo } = this.bench.can();
-        element<HTMLButtonElement>('#undo').disabled = !undo;
-        element<HTMLButtonElement>('#redo').disabled = !redo;
+        element<HTMLButtonElement>('.do-undo', this.root).disabled = !undo;
+        element<HTMLButtonElement>('.do-redo', this.root).disabled = !redo;
     }
 
     undo(): void {
@@ -128,13 +132,13 @@ export class Tray {
     }
 
     askForFile(): void {
-        element<HTMLInputElement>('.bench-file').click();
+        element<HTMLInputElement>('.bench-file', this.scope).click();
     }
 
     /** With the camera of a laptop in a window of ours; a phone brings its own. */
     async askForPhoto(): Promise<void> {
         if (!CameraWindow.isThere) {
-            element<HTMLInputElement>('.bench-camera').click();
+            element<HTMLInputElement>('.bench-camera', this.scope).click();
             return;
         }
         try {
@@ -197,11 +201,11 @@ export class Tray {
             }
         } else if (dataset.chosen !== undefined) {
             this.chosen(dataset.chosen);
-        } else if (button.id === 'undo') {
+        } else if (button.matches('.do-undo')) {
             this.undo();
-        } else if (button.id === 'redo') {
+        } else if (button.matches('.do-redo')) {
             this.redo();
-        } else if (button.id === 'more') {
+        } else if (button === this.more) {
             this.menu.hidden ? this.openMenu() : this.closeMenu();
         } else if (dataset.file !== undefined || dataset.camera !== undefined) {
             this.closeMenu();
@@ -218,7 +222,7 @@ export class Tray {
             this.bench.selection.set('filled', settings.filled);
         } else if (button.dataset.finish !== undefined) {
             this.bench.finishShape();
-        } else if (button.id === 'snap') {
+        } else if (button.matches('.do-snap')) {
             settings.snap = !settings.snap;
         } else if (button.dataset.empty !== undefined) {
             this.closeMenu();
@@ -226,9 +230,9 @@ export class Tray {
         } else if (button.dataset.keys !== undefined) {
             this.closeMenu();
             (this.scope.querySelector('.keys-window') as HTMLDialogElement).showModal();
-        } else if (button.id === 'list-objects') {
+        } else if (button.matches('.list-objects')) {
             this.closeMenu();
-            element('.bench-objects').querySelector<HTMLElement>('button, ol')?.focus();
+            element('.bench-objects', this.scope).querySelector<HTMLElement>('button, ol')?.focus();
         } else if (button.dataset.format !== undefined) {
             this.closeMenu();
         }

@@ -1,6 +1,9 @@
 import { placings, type Operation, type Placed } from './model';
 import { apply, emptyScene, fold, readScene, type KeptScene, type Scene } from './scene';
 
+/** So many of the latest operations stay as they are when the older ones are folded. */
+const KEPT_OPERATIONS = 60;
+
 /** One canvas's log as this page knows it: what the server has, in its order, then what is still on its way. */
 export class Log {
     private stored: Operation[] = [];
@@ -18,6 +21,23 @@ export class Log {
         this.base = kept === null ? undefined : readScene(kept);
         this.from = kept === null ? 0 : n;
         this.refold();
+    }
+
+    /** Folds what is old into the scene, so that a page that is open for a lesson does not hold every step of it. */
+    compact(): void {
+        const whole = this.stored.findIndex(({ n }, i) => n !== this.from + i + 1);
+        const upTo = (whole === -1 ? this.stored.length : whole) - KEPT_OPERATIONS;
+        if (upTo < KEPT_OPERATIONS || this.isShort) {
+            return;
+        }
+        const old = this.stored.slice(0, upTo);
+        const base = fold(old, this.base);
+        if (base !== null) {
+            this.base = base;
+            this.from = old.at(-1)!.n!;
+            this.stored = this.stored.slice(upTo);
+            old.forEach(({ id }) => this.ids.delete(id));
+        }
     }
 
     /** The same log for another view. */

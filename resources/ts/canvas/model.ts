@@ -181,6 +181,10 @@ export interface WetInk {
     t?: CanvasObject;
     /** Given up: nothing dry will come. */
     x?: 1;
+    /** Where the pointer is, in units. */
+    at?: [number, number];
+    /** The page tells that it is there; 0 that it will be silent for a while. */
+    b?: 0 | 1;
 }
 
 export interface WetStroke {

@@ -279,7 +279,8 @@ export function history(log: Iterable<Operation>, layer: Operation['layer'] = 's
             undoable = [];
             redoable = [];
         }
-        if (operation.layer !== layer) {
+        // A page of private notes only stands beside a page of the canvas.
+        if (operation.layer !== layer || (layer === 'private' && operation.kind === 'page')) {
             continue;
         }
         const target = operation.body.target!;

@@ -17,6 +17,8 @@ const QUICK_MS = 8;
 /** So long after the last movement the picture is drawn sharply again. */
 const REST_MS = 140;
 const LARGEST = 16;
+/** A pointer that is not heard of for so long is no longer shown. */
+const POINT_MS = 6000;
 
 /**
  * One page of a canvas on the screen: the paper with its backdrop as a picture, the dry ink on one drawing surface and
@@ -36,10 +38,15 @@ export class View {
     private readonly paper: Paper;
     private readonly dry: CanvasRenderingContext2D;
     private readonly wet: CanvasRenderingContext2D;
+    private readonly leftOut = new Set<Placed['layer']>();
+    private isAsleep = false;
+    private pointed: { x: number; y: number; page: string; name: string } | null = null;
+    private pointer: HTMLElement | null = null;
     private isFitted = true;
     private drawnWith: Camera = this.camera;
     private drawingTook = 0;
     private restTimer = 0;
+    private pointTimer = 0;
     private frameAsked = 0;
     private readonly pictures = new Map<string, HTMLImageElement>();
     private readonly palette: Palette;
@@ -59,9 +66,41 @@ export class View {
         frame.replaceChildren(this.paper.root, this.dry.canvas, this.wet.canvas);
     }
 
-    /** A sheet of its own between the paper and the ink: whoever draws there follows `camera`. */
-    insertUnder(sheet: HTMLElement): void {
-        this.paper.root.after(sheet);
+    /** A sheet of its own between the paper and the ink, or over all: whoever draws there follows `camera`. */
+    insert(sheet: HTMLElement, where: 'under' | 'over'): void {
+        where === 'under' ? this.paper.root.after(sheet) : this.wet.canvas.after(sheet);
+    }
+
+    /** Nobody sees it: nothing is drawn, and the surfaces are given back, until it is seen again. */
+    sleep(): void {
+        if (!this.isAsleep) {
+            this.isAsleep = true;
+            window.clearTimeout(this.restTimer);
+            for (const { canvas } of [this.dry, this.wet]) {
+                canvas.width = canvas.height = 0;
+            }
+        }
+    }
+
+    wake(): void {
+        if (this.isAsleep) {
+            this.isAsleep = false;
+            this.fit();
+        }
+    }
+
+    /** A layer's ink is left out, or shown again. */
+    showLayer(layer: Placed['layer'], isShown: boolean): void {
+        isShown ? this.leftOut.delete(layer) : this.leftOut.add(layer);
+        this.drawAll();
+    }
+
+    /** Where somebody else points, in units, until nothing is heard of it for a while; null, or off the page, for nowhere. */
+    pointAt(at: { x: number; y: number; page: string; name: string } | null): void {
+        this.pointed = at === null || at.x < 0 || at.y < 0 ? null : at;
+        this.placePointer();
+        window.clearTimeout(this.pointTimer);
+        this.pointTimer = window.setTimeout(() => this.pointAt(null), POINT_MS);
     }
 
     /** Sees what another view of the same frame sees. */
@@ -83,6 +122,9 @@ export class View {
 
     /** Fits the surfaces to the frame. A page that was seen whole is seen whole again. */
     fit(): void {
+        if (this.isAsleep) {
+            return;
+        }
         const ratio = window.devicePixelRatio || 1;
         const width = Math.max(1, Math.round(this.frame.clientWidth * ratio));
         const height = Math.max(1, Math.round(this.frame.clientHeight * ratio));
@@ -162,18 +204,28 @@ export class View {
         this.drawAll();
     }
 
-    take(operations: Operation[]): void {
+    /** Takes operations in and draws what they change. Says what that was. */
+    take(operations: Operation[]): ReturnType<Log['take']> {
         const change = this.log.take(operations);
+        this.show(change, operations);
+        return change;
+    }
+
+    /** Draws what operations have changed in the log, which another view has taken in. */
+    show(change: ReturnType<Log['take']>, operations: Operation[]): void {
         let hadWet = false;
         for (const { id, body } of operations) {
             hadWet = this.wetInk.delete(id) || hadWet;
             hadWet = this.wetObjects.delete(body.target ?? id) || this.wetObjects.delete(id) || hadWet;
         }
+        if (this.isAsleep) {
+            return;
+        }
         if (change === 'all') {
             this.drawAll();
         } else if (change !== 'nothing') {
             this.scale(this.dry);
-            change.forEach((placed) => placed.page === this.page && this.drawOn(this.dry, placed));
+            change.forEach((placed) => placed.page === this.page && !this.leftOut.has(placed.layer) && this.drawOn(this.dry, placed));
         }
         if (hadWet && change !== 'all') {
             this.drawWet();
@@ -249,7 +301,7 @@ export class View {
         }
         const from = stroke.samples.length;
         stroke.samples.push(...samples);
-        if (page !== this.page) {
+        if (page !== this.page || this.isAsleep) {
             return;
         }
         if (type === 'highlight') {
@@ -282,6 +334,9 @@ export class View {
     }
 
     drawAll(): void {
+        if (this.isAsleep) {
+            return;
+        }
         const began = performance.now();
         window.clearTimeout(this.restTimer);
         this.restTimer = 0;
@@ -292,7 +347,7 @@ export class View {
         const { scale, x, y } = this.camera;
         const seen = around([[-x / scale, -y / scale], [(this.frame.clientWidth - x) / scale, (this.frame.clientHeight - y) / scale]]);
         for (const [id, placed] of this.log.scene.objects) {
-            const shown = placed.page === this.page && !this.hidden.has(id) && !this.wetObjects.has(id) && !this.floating.has(id);
+            const shown = placed.page === this.page && !this.hidden.has(id) && !this.leftOut.has(placed.layer) && !this.wetObjects.has(id) && !this.floating.has(id);
             if (shown && overlaps(seen, pageBox(placed))) {
                 this.drawOn(this.dry, placed);
             }
@@ -310,6 +365,9 @@ export class View {
     }
 
     private drawWet(): void {
+        if (this.isAsleep) {
+            return;
+        }
         this.clear(this.wet);
         this.floating.forEach((placed) => placed.page === this.page && this.drawOn(this.wet, placed));
         this.wetInk.forEach((stroke) => stroke.page === this.page && growStroke(this.wet, stroke, 0, this.thinnestUnits));
@@ -362,6 +420,20 @@ export class View {
         this.frame.classList.toggle('is-moving', moved !== '');
         this.dry.canvas.style.transform = moved;
         this.wet.canvas.style.transform = moved;
+        this.placePointer();
+    }
+
+    private placePointer(): void {
+        const { pointed } = this;
+        if (pointed === null || pointed.page !== this.page) {
+            this.pointer?.remove();
+            return;
+        }
+        this.pointer ??= Object.assign(document.createElement('span'), { className: 'page-pointer' });
+        this.pointer.textContent = pointed.name;
+        const [x, y] = this.toFrame(pointed.x, pointed.y);
+        this.pointer.style.transform = `translate(${x}px, ${y}px)`;
+        this.pointer.isConnected || this.frame.append(this.pointer);
     }
 
     private whole(): Camera {

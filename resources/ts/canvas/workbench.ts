@@ -22,7 +22,7 @@ import { wrap, typed } from './words';
 export interface WorkbenchSettings {
     /** Holds the stage, the tray and the windows of the tools. */
     root: HTMLElement;
-    layer: 'student' | 'lead';
+    layer: 'student' | 'lead' | 'coach' | 'private';
     assets: string;
     stamps: Record<string, string>;
     words: Record<string, string>;
@@ -61,8 +61,12 @@ export class Workbench {
     private readonly hand: Hand;
     /** Why nothing can be drawn now; empty when it can. */
     private lock = '';
+    private drawsOn: WorkbenchSettings['layer'];
+    /** The page is looked at alone: nothing draws, and its keys are others'. */
+    isLooking = false;
 
     constructor(private readonly around: WorkbenchSettings) {
+        this.drawsOn = around.layer;
         const { root, stamps } = around;
         this.surface = root.querySelector<HTMLElement>('.page-frame')!;
         this.settings = firstSettings(Object.keys(stamps)[0]);
@@ -84,14 +88,15 @@ export class Workbench {
             this.typing.fit();
             this.selection.place();
         };
-        this.hand = listenToGestures(this.surface, this.view, () => (this.mayDraw() ? this.tools[this.settings.tool] : null));
+        this.hand = listenToGestures(this.surface, this.view, () => (!this.isLooking && this.mayDraw() ? this.tools[this.settings.tool] : null));
         new ResizeObserver(() => this.view.fit()).observe(this.surface);
         this.view.fit();
         this.incoming = new Incoming(this, around.bringIn);
     }
 
+    /** On which layer it draws. */
     get layer(): WorkbenchSettings['layer'] {
-        return this.around.layer;
+        return this.drawsOn;
     }
 
     get wet(): WetSender | null {
@@ -171,6 +176,18 @@ export class Workbench {
         this.view.take(answer.operations);
         this.view.take(waiting);
         this.view.showPage(!fresh && this.view.log.scene.pages.has(page) ? page : '');
+        this.refresh();
+    }
+
+    /** Begins with what another view of a canvas knows, drawing on a layer of it. */
+    beginWith(canvas: string, log: View['log'], page: string, layer: WorkbenchSettings['layer']): void {
+        this.rest();
+        this.canvas = canvas;
+        this.drawsOn = layer;
+        this.older = { undo: true, redo: true };
+        this.view.reset();
+        this.view.log = log;
+        this.view.showPage(page);
         this.refresh();
     }
 

@@ -95,14 +95,17 @@ export class Commands {
     }
 }
 
-/** A form's fields as JSON: ticks are true or false, names that end in [] are lists. */
+/** A form's fields as JSON: ticks are true or false, names that end in [] are lists, `group.name` stands in a group. */
 export function fieldsOf(form: HTMLFormElement): Record<string, unknown> {
-    const body: Record<string, unknown> = {};
+    const whole: Record<string, unknown> = {};
     for (const field of form.elements) {
-        const { name, type, value, checked } = field as HTMLInputElement;
-        if (name === '') {
+        const { name: path, type, value, checked } = field as HTMLInputElement;
+        if (path === undefined || path === '') {
             continue;
         }
+        const [group, inner] = path.split('.');
+        const name = inner ?? path;
+        const body = inner === undefined ? whole : ((whole[group] ??= {}) as Record<string, unknown>);
         if (name.endsWith('[]')) {
             const list = (body[name.slice(0, -2)] ??= []) as string[];
             (type !== 'checkbox' || checked) && list.push(value);
@@ -112,11 +115,11 @@ export function fieldsOf(form: HTMLFormElement): Record<string, unknown> {
             body[name] = value;
         }
     }
-    return body;
+    return whole;
 }
 
 /** The small windows that ask for a reason or a name about one student. */
-export function openWindow(id: string, { seat, name }: DOMStringMap): void {
+export function openWindow(id: string, { seat, name }: { seat?: string; name?: string }): void {
     const window = element<HTMLDialogElement>(`#${id}`);
     for (const field of window.querySelectorAll<HTMLInputElement>('input[type=hidden]')) {
         field.value = seat ?? '';

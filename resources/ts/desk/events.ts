@@ -1,11 +1,10 @@
 import type { Grid } from '../grid/grid';
-import type { CloseUp } from '../grid/closeup';
 import type { SeatAnswer, Tile } from '../grid/tile';
 import { fill } from '../page';
 import type { Room } from '../student/state';
 import type { Bands } from './bands';
+import type { CloseUp } from './closeup';
 import type { Notice } from './commands';
-import type { Drawer } from './drawer';
 
 export type Tally = Record<string, number>;
 
@@ -16,7 +15,6 @@ export interface DeskParts {
     words: Record<string, string>;
     grid: Grid;
     closeUp: CloseUp;
-    drawer: Drawer;
     bands: Bands;
     notice: Notice;
     /** Where the students are, what the teacher looks at, whose messages are open, and whether work is covered. */
@@ -24,6 +22,10 @@ export interface DeskParts {
     look(prompt: string): Promise<void>;
     openTalk(seat: string, focus: boolean): void;
     takeWhole(tile: Tile): Promise<void>;
+    closeCloseUp(): void;
+    /** Tiles have come or gone. */
+    changed(): void;
+    heardPick(pick: number | null, seat: string): void;
     takeRoom(room: Room): void;
     countStates(): Promise<void>;
     showTally(tally: Tally): void;
@@ -40,12 +42,14 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
         seat: (body) => {
             takeSeat(desk, body);
             at.talked === (body.seat as SeatAnswer).id && desk.openTalk(at.talked, false);
+            desk.changed();
+            void desk.countStates();
             bands.refresh();
         },
         check: (body) => {
             const tile = grid.ofCanvas(body.canvas as string);
             tile?.showLevel(body.level as number | null);
-            closeUp.freshen();
+            closeUp.checked(body.canvas as string);
             tile !== undefined && desk.showTally(body.tally as Tally);
         },
         prompt: (body) => {
@@ -83,6 +87,8 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
             }
             bands.refresh();
         },
+        pick: (body) => desk.heardPick(body.pick as number | null, body.seat as string),
+        lineup: refresh,
         screen: refresh,
         tray: refresh,
         got: refresh,
@@ -90,11 +96,11 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
 }
 
 /** A student comes in, goes out, or is called otherwise. */
-function takeSeat({ grid, closeUp, drawer, at, takeWhole }: DeskParts, body: Told): void {
+function takeSeat({ grid, closeUp, closeCloseUp, at, takeWhole }: DeskParts, body: Told): void {
     const seat = body.seat as Omit<SeatAnswer, 'canvas'>;
     const there = grid.tiles.get(seat.id);
     if (body.state !== 'seated') {
-        closeUp.shown?.seat.id === seat.id && drawer.close();
+        closeUp.shown?.seat.id === seat.id && closeCloseUp();
         grid.remove(seat.id);
     } else if (there !== undefined) {
         there.rename(seat);

@@ -35,18 +35,18 @@ export class HandOutForm {
     }
 
     /** A draft that was not handed out yet is still there; otherwise the present prompt is. */
-    show(seat?: string): void {
+    show(seats: string[] = []): void {
         if (!this.drafted) {
             const { words, backdrop } = element('#now').dataset;
             this.words.value = words!;
             this.fillBackdrop(JSON.parse(backdrop!) as Backdrop);
             this.choose('place', 'under');
         }
-        if (seat !== undefined || element('#now').dataset.role === 'helper') {
+        if (seats.length > 0 || element('#now').dataset.role === 'helper') {
             this.choose('what', 'prompt');
             this.choose('to', 'some');
             for (const box of this.form.querySelectorAll<HTMLInputElement>('[name="seats[]"]')) {
-                box.checked = box.value === seat;
+                box.checked = seats.includes(box.value);
             }
         }
         this.say('');

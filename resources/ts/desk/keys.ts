@@ -2,71 +2,60 @@ import type { Grid } from '../grid/grid';
 import type { Tile } from '../grid/tile';
 
 interface KeyListener {
-    /** The tile that a key means: the one in the close-up, else the focused one. */
+    /** The tile from which the arrows go on: the one in the close-up, else the focused one. */
     tile(): Tile | undefined;
-    look(tile: Tile): void;
-    check(tile: Tile, level: number | null): void;
-    show(tile: Tile): void;
-    handOut(): void;
-    flip(): void;
-    names(): void;
-    pens(): void;
-    timer(): void;
-    gather(): void;
-    door(): void;
-    talk(tile: Tile): void;
-    keys(): void;
+    /** Whether anything is meant by a key that does something with canvases. */
+    hasTiles(): boolean;
+    look(tile: Tile, choose: boolean): void;
+    choose(tile: Tile): void;
+    chooseAll(): void;
+    check(level: number | null): void;
+    /** Every other key. */
+    letter: Record<string, () => void>;
     escape(): void;
 }
 
 /** The desk's keys. Every one has a button; the page of keys lists them. */
 export function listenToKeys(grid: Grid, to: KeyListener): void {
     document.addEventListener('keydown', (event) => {
+        const target = event.target as Element;
+        const isField = target.closest('input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select, dialog') !== null;
+        if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a' && !isField && !event.altKey) {
+            event.preventDefault();
+            to.chooseAll();
+            return;
+        }
         if (event.ctrlKey || event.metaKey || event.altKey) {
             return;
         }
         if (event.key === 'Escape') {
-            to.escape();
+            target.closest('dialog') === null && to.escape();
             return;
         }
-        const field = (event.target as Element).closest('input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select, dialog');
-        if (field !== null) {
-            return;
-        }
-        const tile = to.tile();
-        if (event.key.startsWith('Arrow') && (event.target as Element).closest('input') === null) {
-            const next = grid.beside(tile, event.key);
-            if (next !== undefined) {
-                event.preventDefault();
-                to.look(next);
-            }
-        } else if (tile !== undefined && /^[0-3]$/.test(event.key)) {
-            to.check(tile, Number(event.key));
-        } else if (tile !== undefined && (event.key === 'Delete' || event.key === 'Backspace')) {
-            to.check(tile, null);
-        } else if (tile !== undefined && event.key.toLowerCase() === 's') {
-            to.show(tile);
-        } else if (event.key.toLowerCase() === 'h') {
+        if (!isField && alone(event, grid, to)) {
             event.preventDefault();
-            to.handOut();
-        } else if (event.key.toLowerCase() === 'f') {
-            to.flip();
-        } else if (event.key.toLowerCase() === 'n') {
-            to.names();
-        } else if (event.key.toLowerCase() === 'p') {
-            to.pens();
-        } else if (event.key.toLowerCase() === 't') {
-            event.preventDefault();
-            to.timer();
-        } else if (event.key.toLowerCase() === 'g') {
-            to.gather();
-        } else if (event.key.toLowerCase() === 'd') {
-            to.door();
-        } else if (tile !== undefined && event.key.toLowerCase() === 'w') {
-            event.preventDefault();
-            to.talk(tile);
-        } else if (event.key === '?') {
-            to.keys();
         }
     });
+}
+
+function alone(event: KeyboardEvent, grid: Grid, to: KeyListener): boolean {
+    const tile = to.tile();
+    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+    if (key.startsWith('Arrow') && (event.target as Element).closest('input') === null) {
+        const next = grid.beside(tile, event.key);
+        next !== undefined && to.look(next, event.shiftKey);
+        return next !== undefined;
+    }
+    if (key === 'x' && tile !== undefined) {
+        to.choose(tile);
+    } else if (/^[0-3]$/.test(key) && to.hasTiles()) {
+        to.check(Number(key));
+    } else if ((key === 'Delete' || key === 'Backspace') && to.hasTiles()) {
+        to.check(null);
+    } else if (to.letter[key] !== undefined) {
+        to.letter[key]();
+    } else {
+        return false;
+    }
+    return true;
 }

@@ -2,10 +2,13 @@ import type { Operation, WetInk } from '../canvas/model';
 import type { KeptScene } from '../canvas/scene';
 import { element } from '../page';
 import { tileWidth } from './layout';
+import { Order } from './order';
 import { notePainted } from './painted';
-import { Tile, type SeatAnswer, type StateAnswer, type StateWords } from './tile';
+import { Tile, type PagesShown, type SeatAnswer, type StateAnswer, type StateWords } from './tile';
 
 const MOST_ORPHANS = 300;
+/** A page that says every few seconds that it is there, and has been silent for so long, is away. */
+const SILENT_MS = 4000;
 
 /** A canvas's scene up to operation `n`. */
 export interface Kept {
@@ -17,40 +20,53 @@ interface Settings {
     assets: string;
     stamps: Record<string, string>;
     words: StateWords;
-    operations(seat: string, operations: Operation[]): void;
     /** Something older than what the tile has was taken back: it needs its canvas's whole log. */
     short(tile: Tile): void;
     wet(seat: string, message: WetInk): void;
     count(states: Map<string, number>): void;
+    /** Whether sorting again would change anything, and which pages there are. */
+    arranged(isStale: boolean, mostPages: number): void;
 }
 
-/** Every student's canvas for one prompt, side by side. */
+/** Every student's canvas for one prompt, side by side. Only what can be seen is drawn. */
 export class Grid {
     readonly tiles = new Map<string, Tile>();
     private readonly byCanvas = new Map<string, Tile>();
     private readonly byInk = new Map<string, Tile>();
     private readonly list = element('#grid');
     private readonly template = element<HTMLTemplateElement>('#tile-template');
+    private readonly order = new Order();
+    private readonly seen: IntersectionObserver;
     /** Operations on canvases that are not here yet: a seat and its first operations may come in any order. */
     private orphans: Operation[] = [];
     private wetWaiting: WetInk[] = [];
+    /** When each page that tells so told last that it is there. */
+    private readonly heard = new Map<string, number>();
     private widest = 420;
-    private filter = '';
-    private sort = 'seat';
+    private pages: PagesShown = 'theirs';
 
     constructor(private readonly settings: Settings) {
-        new ResizeObserver(() => this.fit()).observe(element('#grid-space'));
+        const space = element('#grid-space');
+        new ResizeObserver(() => this.fit()).observe(space);
+        this.seen = new IntersectionObserver((entries) => {
+            for (const { target, isIntersecting } of entries) {
+                const tile = this.tiles.get((target as HTMLElement).dataset.seat!);
+                isIntersecting ? tile?.wake() : tile?.sleep();
+            }
+        }, { root: space, rootMargin: '60px' });
     }
 
     /** Shows another prompt's canvases, or the same ones from the start. */
     fill(seats: SeatAnswer[], kept: Record<string, Kept>, operations: Operation[]): void {
         const focused = (document.activeElement?.closest('.tile') as HTMLElement | null)?.dataset.seat;
+        this.tiles.forEach((tile) => this.seen.unobserve(tile.root));
         this.tiles.clear();
         this.byCanvas.clear();
         this.byInk.clear();
         this.orphans = [];
         this.list.replaceChildren();
         seats.forEach((seat) => this.put(seat));
+        this.arrange(true);
         this.fit();
         Object.entries(kept).forEach(([canvas, { scene, n }]) => this.byCanvas.get(canvas)?.begin(scene, n));
         const grouped = new Map<string, Operation[]>();
@@ -60,13 +76,15 @@ export class Grid {
             some.push(operation);
         }
         this.byCanvas.forEach((tile, canvas) => tile.take(grouped.get(canvas) ?? []));
-        this.byCanvas.forEach((tile) => tile.view.drawAll());
+        this.byCanvas.forEach((tile) => (this.pages === 'theirs' ? tile.view.drawAll() : tile.showPages(this.pages)));
+        this.tellArranged();
         this.tiles.get(focused ?? '')?.focus();
     }
 
     add(seat: SeatAnswer): void {
         if (!this.tiles.has(seat.id)) {
             this.put(seat);
+            this.arrange();
             this.fit();
             const waiting = this.orphans.filter(({ canvas }) => canvas === seat.canvas);
             this.orphans = this.orphans.filter(({ canvas }) => canvas !== seat.canvas);
@@ -78,10 +96,12 @@ export class Grid {
     remove(seat: string): void {
         const tile = this.tiles.get(seat);
         if (tile !== undefined) {
+            this.seen.unobserve(tile.root);
             tile.root.remove();
             this.tiles.delete(seat);
             this.byInk.delete(tile.seat.ink);
             this.byCanvas.delete(tile.seat.canvas ?? '');
+            this.arrange();
             this.fit();
         }
     }
@@ -94,19 +114,24 @@ export class Grid {
         const grouped = new Map<Tile, Operation[]>();
         for (const operation of operations) {
             const tile = this.byCanvas.get(operation.canvas ?? '');
-            if (tile !== undefined) {
-                grouped.set(tile, [...(grouped.get(tile) ?? []), operation]);
-            } else {
-                this.orphans.push(operation);
+            if (operation.layer === 'private') {
+                continue;
             }
+            if (tile === undefined) {
+                this.orphans.push(operation);
+                continue;
+            }
+            const some = grouped.get(tile) ?? [];
+            grouped.set(tile, some);
+            some.push(operation);
         }
         this.orphans = this.orphans.slice(-MOST_ORPHANS);
         grouped.forEach((some, tile) => {
             tile.take(some);
-            this.settings.operations(tile.seat.id, some);
             if (tile.view.log.isShort) {
                 this.settings.short(tile);
             }
+            some.some(({ kind }) => kind === 'page') && this.tellArranged();
         });
     }
 
@@ -131,32 +156,67 @@ export class Grid {
     /** One whose key this desk does not know, or that is meant for another's canvas, is not shown. */
     private drawWet(message: WetInk): void {
         const tile = this.byInk.get(message.k);
-        if (tile === undefined || tile.seat.canvas !== message.c) {
+        if (tile === undefined) {
             return;
         }
-        tile.wet(message);
+        if (message.b !== undefined) {
+            message.b === 1 ? this.heard.set(tile.seat.id, performance.now()) : this.heard.delete(tile.seat.id);
+            message.c === tile.seat.canvas && tile.follow(message.g ?? '');
+            return;
+        }
+        if (tile.seat.canvas !== message.c) {
+            return;
+        }
+        if (message.at === undefined) {
+            tile.wet(message);
+        }
         this.settings.wet(tile.seat.id, message);
         // What the dry stroke has overtaken is on the page too.
         notePainted(message.o, tile.view.wetInk.get(message.o)?.samples.length ?? Infinity);
     }
 
+    /** Seats whose pages told that they were there and have stopped: a socket can hang long after its network has gone. */
+    get silent(): string[] {
+        const now = performance.now();
+        return [...this.heard].filter(([, at]) => now - at > SILENT_MS).map(([seat]) => seat);
+    }
+
+    /** While this page itself hears nothing, nobody is silent. */
+    forgetSilence(): void {
+        this.heard.clear();
+    }
+
     showStates(states: StateAnswer[]): void {
         states.forEach((state) => this.tiles.get(state.seat)?.showState(state));
         const counts = new Map<string, number>();
-        this.tiles.forEach((tile) => counts.set(tile.state, (counts.get(tile.state) ?? 0) + 1));
+        this.tiles.forEach((tile) => tile.states.forEach((state) => counts.set(state, (counts.get(state) ?? 0) + 1)));
         this.settings.count(counts);
         this.arrange();
     }
 
     filterBy(state: string): void {
-        this.filter = state;
-        this.arrange();
+        this.order.filter = state;
+        this.arrange(true);
         this.fit();
     }
 
+    get filter(): string {
+        return this.order.filter;
+    }
+
     sortBy(sort: string): void {
-        this.sort = sort;
-        this.arrange();
+        this.order.sort = sort;
+        this.arrange(true);
+    }
+
+    orderAgain(): void {
+        this.arrange(true);
+        this.fit();
+    }
+
+    showPages(pages: PagesShown): void {
+        this.pages = pages;
+        this.tiles.forEach((tile) => tile.showPages(pages));
     }
 
     resize(widest: number): void {
@@ -188,36 +248,41 @@ export class Grid {
         return tiles[at + (steps[key] ?? 0)];
     }
 
+    /** Each frame has a line more, for what the student answers. */
+    showAnswers(are: boolean): void {
+        this.list.classList.toggle('has-answers', are);
+        this.fit();
+    }
+
     fit(): void {
         const space = element('#grid-space');
         const shown = [...this.tiles.values()].filter((tile) => !tile.root.hidden).length;
         const style = getComputedStyle(space);
         const width = space.clientWidth - parseFloat(style.paddingLeft) - parseFloat(style.paddingRight);
         const height = space.clientHeight - parseFloat(style.paddingTop) - parseFloat(style.paddingBottom);
-        this.list.style.setProperty('--tile', `${tileWidth(shown, width, height, this.widest)}px`);
-        this.tiles.forEach((tile) => tile.view.fit());
+        this.list.style.setProperty('--tile', `${tileWidth(shown, width, height, this.widest, this.list.classList.contains('has-answers'))}px`);
+        this.tiles.forEach((tile) => tile.fit());
         element('#nobody').hidden = this.tiles.size > 0;
+        element('#none-of-these').hidden = this.tiles.size === 0 || shown > 0;
     }
 
     private put(seat: SeatAnswer): void {
         const tile = new Tile(seat, this.template, this.settings.assets, this.settings.stamps, this.settings.words);
-        tile.showSent(seat.isSent === true);
         this.tiles.set(seat.id, tile);
         this.byInk.set(seat.ink, tile);
         if (seat.canvas !== null) {
             this.byCanvas.set(seat.canvas, tile);
         }
         this.list.append(tile.root);
+        tile.sleep();
+        this.seen.observe(tile.root);
+        this.pages !== 'theirs' && tile.showPages(this.pages);
     }
 
-    /** Order and filter. Tiles move only when the order really changes, so that nothing jumps. */
-    private arrange(): void {
-        const order: Record<string, (a: Tile, b: Tile) => number> = {
-            seat: (a, b) => a.seat.n - b.seat.n,
-            name: (a, b) => a.seat.name.localeCompare(b.seat.name),
-            check: (a, b) => (a.level ?? -1) - (b.level ?? -1) || a.seat.n - b.seat.n,
-        };
-        const sorted = [...this.tiles.values()].sort(order[this.sort]);
+    /** Order and filter, as the teacher asked for them last. */
+    private arrange(isAsked = false): void {
+        const tiles = [...this.tiles.values()];
+        const sorted = isAsked ? this.order.begin(tiles) : this.order.goOn(tiles);
         if (sorted.some((tile, i) => this.list.children[i] !== tile.root)) {
             const focused = this.focused;
             this.list.append(...sorted.map((tile) => tile.root));
@@ -225,12 +290,19 @@ export class Grid {
         }
         let changed = false;
         for (const tile of sorted) {
-            const hidden = this.filter !== '' && tile.state !== this.filter;
+            const hidden = !this.order.isShown(tile);
             changed ||= tile.root.hidden !== hidden;
             tile.root.hidden = hidden;
+            tile.root.classList.toggle('is-past', this.order.isPast(tile));
         }
         if (changed) {
             this.fit();
         }
+        this.tellArranged();
+    }
+
+    private tellArranged(): void {
+        const most = Math.max(1, ...[...this.tiles.values()].map((tile) => tile.view.log.scene.pages.size));
+        this.settings.arranged(this.order.isStale, most);
     }
 }

@@ -7,6 +7,8 @@ import { element, fill } from '../page';
 interface ReplayAnswer {
     /** Milliseconds. */
     lasts: number;
+    /** When something went. */
+    rubbed: number[];
     /** When each operation begins and ends. */
     steps: [from: number, to: number][];
     operations: Operation[];
@@ -18,10 +20,13 @@ interface Settings {
     words: Record<string, string>;
 }
 
+/** So long before something is rubbed out it can still be seen. */
+const BEFORE_MS = 260;
+
 /** Plays a canvas from its log: its times come from the server, strokes grow as the hand drew them. */
 export class Player {
     private view: View | null = null;
-    private replay: ReplayAnswer = { lasts: 0, steps: [], operations: [] };
+    private replay: ReplayAnswer = { lasts: 0, rubbed: [], steps: [], operations: [] };
     private address = '';
     private at = 0;
     private finished = 0;
@@ -36,6 +41,8 @@ export class Player {
         private readonly root: HTMLElement,
         private readonly settings: Settings,
         private readonly opened: (playing: boolean) => void,
+        /** The canvas is to become what it was after an operation. */
+        private readonly give: (operation: string) => void,
     ) {
         this.slider = element<HTMLInputElement>('.player-at', root);
         this.speed = element<HTMLSelectElement>('.player-speed', root);
@@ -48,20 +55,37 @@ export class Player {
         });
         this.own.addEventListener('change', () => void this.open(this.address));
         element('.player-close', root).addEventListener('click', () => this.close());
+        element('.player-give', root).addEventListener('click', () => {
+            const { id } = this.replay.operations[this.finished - 1] ?? {};
+            id !== undefined && this.give(id);
+        });
+        for (const button of root.querySelectorAll<HTMLElement>('.player-rub')) {
+            button.addEventListener('click', () => this.toRubbedOut(Number(button.dataset.by)));
+        }
         new ResizeObserver(() => this.view?.fit()).observe(element('.player-page', root));
     }
 
-    async open(address: string): Promise<void> {
+    get isOpen(): boolean {
+        return !this.root.hidden;
+    }
+
+    /** Plays from the first stroke, or stands still where so many operations were finished. */
+    async open(address: string, finished?: number): Promise<void> {
         this.address = address;
-        this.replay = await get<ReplayAnswer>(`${address}?author=${this.own.checked ? 'own' : 'all'}`);
+        this.replay = await get<ReplayAnswer>(`${address}?author=${this.own.checked && finished === undefined ? 'own' : 'all'}`);
         this.root.hidden = false;
         this.opened(true);
         this.view = new View(element('.player-page', this.root), this.settings.assets, this.settings.stamps);
         this.view.fit();
         this.finished = 0;
         this.slider.max = String(this.replay.lasts);
-        this.show(0);
-        this.play();
+        this.mark();
+        if (finished === undefined) {
+            this.show(0);
+            this.play();
+        } else {
+            this.show(this.replay.steps[finished - 1]?.[1] ?? 0);
+        }
         this.button.focus();
     }
 
@@ -72,6 +96,24 @@ export class Player {
             this.view = null;
             this.opened(false);
         }
+    }
+
+    /** The moments at which something was rubbed out stand on the track. */
+    private mark(): void {
+        const { lasts, rubbed } = this.replay;
+        element('.player-marks', this.root).replaceChildren(...rubbed.map((at) => {
+            const mark = document.createElement('i');
+            mark.style.left = `${(100 * at) / Math.max(1, lasts)}%`;
+            return mark;
+        }));
+    }
+
+    /** To just before something is rubbed out, forward or back. */
+    private toRubbedOut(by: number): void {
+        const before = this.replay.rubbed.map((at) => Math.max(0, at - BEFORE_MS));
+        const next = by > 0 ? before.find((at) => at > this.at + 1) : before.filter((at) => at < this.at - 1).at(-1);
+        this.pause();
+        next !== undefined && this.show(next);
     }
 
     private play(): void {
@@ -115,6 +157,10 @@ export class Player {
             view.take(replay.operations.slice(this.finished, finished));
         }
         this.finished = finished;
+        element<HTMLButtonElement>('.player-give', this.root).disabled = finished === 0;
+        for (const button of this.root.querySelectorAll<HTMLButtonElement>('.player-rub')) {
+            button.disabled = replay.rubbed.length === 0;
+        }
         const growing = replay.operations[finished];
         const page = growing?.body.page ?? '';
         const last = replay.operations[finished - 1];

@@ -14,45 +14,76 @@ export interface SeatAnswer {
     isSent?: boolean;
 }
 
+/** What the server knows of a canvas at this moment: App\Sessions\Watching. */
 export interface StateAnswer {
     seat: string;
-    state: string;
+    /** All that hold, the one that the frame says first. */
+    states: string[];
+    /** Whole minutes since the last stroke, where that is worth a word. */
     minutes: number;
+    /** When the last stroke was made, on the server's clock. */
+    last: number;
+    objects: number;
+    /** At which prompt the student is, from 1. */
+    prompt: number;
     level: number | null;
-    isSent?: boolean;
-    hand?: boolean;
+    isSent: boolean;
+    hand: boolean;
 }
 
 export type StateWords = Record<string, string>;
+
+/** Which pages of its canvas a tile shows: where the student is, all of them, or the one with a number, from 0. */
+export type PagesShown = 'theirs' | 'all' | number;
 
 /** What can be shown before it is stored: nothing that would make this page ask for a picture. */
 const SHOWN_WET = new Set(['text', 'note', 'line', 'arrow', 'rectangle', 'ellipse', 'triangle', 'polygon', 'curve']);
 /** A stroke whose dry form never came is let go after so long. */
 const WET_LIFE_MS = 15_000;
+/** So long after the last wet point the frame still says that it is drawn on. */
+const DRAWING_MS = 4000;
+/** No line in a tile is thinner, in CSS pixels. */
+const THINNEST = 0.9;
+/** With all pages in one tile, so many at most. */
+const MOST_PAGES = 9;
+/** So many operations more, and what is old of a log is folded. */
+const FOLD_EVERY = 200;
 
 /** One student's canvas in the grid, with what its frame says. */
 export class Tile {
     readonly root: HTMLElement;
+    /** The one that has the log; with all pages shown, it shows the first. */
     readonly view: View;
     level: number | null = null;
-    state = 'not_started';
+    states: string[] = ['not_started'];
+    last = 0;
+    objects = 0;
+    answer = '';
+    private readonly others: View[] = [];
     private readonly open: HTMLButtonElement;
+    private readonly pages: HTMLElement;
+    private shown: PagesShown = 'theirs';
+    /** The page on which the student is, as far as it is known here. */
+    private theirs = '';
     private wetTimer = 0;
     private drawingTimer = 0;
+    private taken = 0;
+    private isAsleep = false;
 
     constructor(
         public seat: SeatAnswer,
         template: HTMLTemplateElement,
-        assets: string,
-        stamps: Record<string, string>,
+        private readonly assets: string,
+        private readonly stamps: Record<string, string>,
         private readonly words: StateWords,
     ) {
         this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
         this.root.dataset.seat = seat.id;
         this.open = element<HTMLButtonElement>('.tile-open', this.root);
+        this.pages = element('.tile-pages', this.root);
         this.rename(seat);
-        this.view = new View(element('.tile-page', this.root), assets, stamps, 0.9);
-        this.showState({ seat: seat.id, state: 'not_started', minutes: 0, level: null });
+        this.view = new View(element('.tile-page', this.root), assets, stamps, THINNEST);
+        this.showState({ seat: seat.id, states: ['not_started'], minutes: 0, last: 0, objects: 0, prompt: 1, level: null, isSent: seat.isSent === true, hand: false });
     }
 
     /** The seat as it is called now. */
@@ -69,28 +100,33 @@ export class Tile {
     }
 
     focus(): void {
-        this.open.focus();
+        this.open.focus({ preventScroll: true });
+        this.root.scrollIntoView({ block: 'nearest' });
     }
 
-    showState({ state, minutes, level, isSent, hand }: StateAnswer): void {
-        isSent !== undefined && this.showSent(isSent);
-        if (hand !== undefined) {
-            element('.tile-hand', this.root).hidden = !hand;
-        }
+    /** The state that its frame says. */
+    get state(): string {
+        return this.states[0];
+    }
+
+    showState({ states, minutes, last, objects, prompt, level, isSent, hand }: StateAnswer): void {
+        this.showSent(isSent);
+        element('.tile-hand', this.root).hidden = !hand;
         // The first stroke is being drawn before the server has any.
-        if (this.drawingTimer !== 0 && (state === 'quiet' || state === 'not_started')) {
-            state = 'drawing';
-        }
-        this.state = state;
+        this.states = this.drawingTimer === 0 ? states : states.map((state) => (state === 'quiet' || state === 'not_started' ? 'drawing' : state));
+        this.last = last;
+        this.objects = objects;
+        const { state } = this;
         this.root.dataset.state = state;
         // Under a minute a quiet student is just thinking: the frame says so without asking for attention.
         const word = state === 'quiet' && minutes === 0 ? 'thinking' : state;
         this.root.dataset.word = word;
-        const words = fill(this.words[word] ?? word, { n: minutes });
+        const values = { n: minutes, p: prompt };
+        const words = fill(this.words[`state_${word}`] ?? word, values);
         const place = element('.tile-state-words', this.root);
         if (place.textContent !== words) {
             place.textContent = words;
-            element('.tile-state-short', this.root).textContent = fill(this.words[`${word}_short`] ?? words, { n: minutes });
+            element('.tile-state-short', this.root).textContent = fill(this.words[`state_${word}_short`] ?? words, values);
             this.open.setAttribute('aria-label', fill(this.words.tile, { name: this.nameShown, state: words }));
         }
         this.showLevel(level);
@@ -108,6 +144,22 @@ export class Tile {
         mark.setAttribute('aria-label', fill(this.words.check, { level: level === null ? this.words.unchecked : this.words[`level${level}`] }));
     }
 
+    /** The student's typed or chosen answer, and what came of comparing it. */
+    showAnswer(written: string, outcome: string | null): void {
+        this.answer = written;
+        const place = element('.tile-answer', this.root);
+        place.textContent = written;
+        place.title = outcome === null ? written : `${written} (${this.words[`outcome_${outcome}`]})`;
+        place.dataset.outcome = written === '' ? 'none' : (outcome ?? '');
+    }
+
+    /** Why it is worth a look; empty for nothing. */
+    showSignal(reason: string): void {
+        element('.tile-signal', this.root).textContent = reason;
+        element('.tile-frame', this.root).title = reason;
+        this.root.classList.toggle('has-signal', reason !== '');
+    }
+
     /** Begins with the scene that the server kept. */
     begin(kept: KeptScene, n: number): void {
         this.view.begin(kept, n);
@@ -120,33 +172,101 @@ export class Tile {
         this.view.reset();
         this.view.take(operations);
         this.view.showPage(page);
+        this.showPages(this.shown);
     }
 
     take(operations: Operation[]): void {
-        this.view.take(operations);
+        const change = this.view.take(operations);
+        this.others.forEach((view) => view.show(change, operations));
         const last = operations.at(-1);
         if (last !== undefined) {
             this.follow(last.kind === 'page' ? last.id : last.body.page ?? pageOf(this.view, last));
         }
+        this.taken += operations.length;
+        if (this.taken >= FOLD_EVERY) {
+            this.taken = 0;
+            this.view.log.compact();
+        }
     }
 
-    /** The tile shows the page on which something happened last. */
-    private follow(page: string | undefined): void {
-        const { pages } = this.view.log.scene;
-        if (page !== undefined && page !== this.view.page && pages.has(page)) {
+    /** Which pages it shows. All of them stand in one picture, each with a view of its own on the same log. */
+    showPages(shown: PagesShown): void {
+        this.shown = shown;
+        const pages = [...this.view.log.scene.pages.keys()];
+        const count = shown === 'all' ? Math.min(pages.length, MOST_PAGES) : 1;
+        const holder = element('.tile-open', this.root);
+        while (this.others.length > Math.max(0, count - 1)) {
+            this.others.pop()!.frame.remove();
+        }
+        while (this.others.length < count - 1) {
+            const frame = Object.assign(document.createElement('span'), { className: 'tile-page page' });
+            holder.append(frame);
+            const view = new View(frame, this.assets, this.stamps, THINNEST);
+            view.log = this.view.log;
+            this.others.push(view);
+        }
+        holder.style.setProperty('--across', String(Math.ceil(Math.sqrt(count))));
+        holder.classList.toggle('has-pages', count > 1);
+        this.others.forEach((view, i) => {
+            view.log = this.view.log;
+            view.page = pages[i + 1];
+        });
+        const page = shown === 'theirs' ? this.theirs : typeof shown === 'number' ? (pages[shown] ?? '') : '';
+        if (page !== this.view.page) {
             this.view.showPage(page);
         }
-        const mark = element('.tile-pages', this.root);
-        mark.hidden = pages.size === 1;
-        mark.textContent = `${[...pages.keys()].indexOf(this.view.page) + 1}/${pages.size}`;
+        this.root.classList.toggle('has-no-page', typeof shown === 'number' && pages[shown] === undefined);
+        this.fit();
+        this.others.forEach((view) => view.drawAll());
+        this.sayPage();
+    }
+
+    fit(): void {
+        [this.view, ...this.others].forEach((view) => (this.isAsleep ? view.sleep() : view.fit()));
+    }
+
+    /** Out of sight: nothing is drawn until it is seen again. */
+    sleep(): void {
+        this.isAsleep = true;
+        this.fit();
+    }
+
+    wake(): void {
+        this.isAsleep = false;
+        [this.view, ...this.others].forEach((view) => view.wake());
+        this.fit();
+    }
+
+    /** The student is on this page now. */
+    follow(page: string | undefined): void {
+        const { pages } = this.view.log.scene;
+        if (page !== undefined && pages.has(page)) {
+            this.theirs = page;
+        } else if (!pages.has(this.theirs)) {
+            this.theirs = '';
+        }
+        const stale = this.shown === 'all' && Math.min(pages.size, MOST_PAGES) !== this.others.length + 1;
+        if ((this.shown === 'theirs' && this.theirs !== this.view.page) || stale || (typeof this.shown === 'number' && this.root.classList.contains('has-no-page'))) {
+            this.showPages(this.shown);
+        }
+        this.sayPage();
+    }
+
+    /** On which page the student is, where there are several. */
+    private sayPage(): void {
+        const pages = [...this.view.log.scene.pages.keys()];
+        const at = pages.indexOf(this.theirs);
+        this.pages.hidden = pages.length === 1;
+        this.pages.textContent = `${at + 1}/${pages.length}`;
+        this.pages.classList.toggle('is-elsewhere', typeof this.shown === 'number' && at !== this.shown);
     }
 
     wet(message: WetInk): void {
         this.follow(message.g ?? '');
-        showWet(this.view, message);
+        [this.view, ...this.others].forEach((view) => showWet(view, message));
         this.drawingNow();
         window.clearTimeout(this.wetTimer);
-        this.wetTimer = window.setTimeout(() => [...this.view.wetInk.keys()].forEach((id) => this.view.dropWet(id)), WET_LIFE_MS);
+        this.wetTimer = window.setTimeout(() => [this.view, ...this.others].forEach((view) => [...view.wetInk.keys()].forEach((id) => view.dropWet(id))), WET_LIFE_MS);
     }
 
     /** Ink is coming in: the frame says so at once, and the next count of states confirms it. */
@@ -154,9 +274,12 @@ export class Tile {
         window.clearTimeout(this.drawingTimer);
         this.drawingTimer = window.setTimeout(() => {
             this.drawingTimer = 0;
-        }, 4000);
-        if (this.state !== 'drawing') {
-            this.showState({ seat: this.seat.id, state: 'drawing', minutes: 0, level: this.level });
+        }, DRAWING_MS);
+        if (this.state === 'quiet' || this.state === 'not_started') {
+            this.showState({
+                seat: this.seat.id, states: ['drawing'], minutes: 0, last: this.last, objects: this.objects, prompt: 1, level: this.level,
+                isSent: this.root.classList.contains('is-sent'), hand: !element('.tile-hand', this.root).hidden,
+            });
         }
     }
 }

@@ -9,6 +9,7 @@ import { element, fill, pageData } from '../page';
 import type { Asked } from '../questions/fields';
 import { Questions } from '../questions/panel';
 import { showWords } from '../questions/words';
+import { CoachSide } from '../student/coach';
 import { LeadSide } from '../student/lead';
 import { RoomPage } from '../student/room';
 import type { Own, Room } from '../student/state';
@@ -57,6 +58,8 @@ interface Page {
 }
 
 const page = pageData<Page>();
+const BEAT_MS = 1500;
+
 const notice = element('#notice');
 
 let prompt: Prompt = { id: '', n: 0, words: '' };
@@ -146,7 +149,8 @@ const { bench, tray } = mountBench({
 });
 const questions = new Questions(bench, page);
 const lead = new LeadSide(bench, page);
-const room = new RoomPage({
+const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => socket.send(text), handUp: (words) => room.openHand(words) });
+const room: RoomPage = new RoomPage({
     address: page.address,
     words: page.words,
     now: () => Date.now() + bench.clockAhead,
@@ -169,10 +173,19 @@ element('#unfold').addEventListener('click', () => {
     element('#unfold').setAttribute('aria-expanded', String(open));
 });
 
+/** The desk hears that this page is there, and which page of its canvas it shows; a socket can hang long after its network has gone. */
+function beat(isThere: 0 | 1): void {
+    const message: WetInk = { k: page.ink, c: bench.canvas, o: '', b: isThere, ...(bench.view.page !== '' && { g: bench.view.page }) };
+    socket.send(JSON.stringify(message));
+}
+
 await document.fonts.ready;
 await load();
 socket.open();
 void outbox.flush();
+// In the background timers rest: then the socket alone tells.
+window.setInterval(() => document.visibilityState === 'visible' && beat(1), BEAT_MS);
+document.addEventListener('visibilitychange', () => beat(document.visibilityState === 'visible' ? 1 : 0));
 
 /** The present prompt's canvas from the server, with what still waits here on top. */
 async function load(): Promise<void> {
@@ -201,6 +214,7 @@ async function open(answer: CanvasAnswer): Promise<void> {
     showPrompt(answer.prompt);
     takeRoom(answer.room, answer.own, true);
     lead.turned();
+    coach.freshen();
     sayState();
     element('#page-frame').dataset.ready = bench.canvas;
     if (answer.waiting === true) {
@@ -300,7 +314,7 @@ function showPrompt(now: Prompt): void {
 
 function receive(message: Message | WetInk): void {
     if ('k' in message) {
-        lead.wet(message);
+        message.k === 'coach' ? coach.wet(message) : lead.wet(message);
     } else if ('opening' in message) {
         ahead = message.opening as CanvasAnswer;
     } else if ('operations' in message && message.stream === 'lead') {
@@ -320,6 +334,7 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
     const fresh = here.filter(({ id }) => !bench.view.log.has(id));
     bench.take(here);
     questions.freshen();
+    coach.freshen();
     acknowledge();
     sayNew(fresh);
     const missing = (): boolean => bench.view.log.highest > bench.view.log.known;
@@ -330,7 +345,7 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
 
 /** What the teacher has put on this canvas while it was open. */
 function sayNew(operations: Operation[]): void {
-    const theirs = operations.filter(({ layer, kind }) => layer !== 'student' && ['add', 'backdrop', 'fresh'].includes(kind));
+    const theirs = operations.filter(({ layer, kind }) => layer !== 'student' && layer !== 'coach' && ['add', 'backdrop', 'fresh'].includes(kind));
     if (theirs.length === 0) {
         return;
     }

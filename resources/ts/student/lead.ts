@@ -41,7 +41,7 @@ export class LeadSide {
         this.sheet.className = 'page page-under';
         this.sheet.hidden = true;
         this.ink = new View(this.sheet, settings.assets, settings.stamps);
-        bench.view.insertUnder(this.sheet);
+        bench.view.insert(this.sheet, 'under');
         const before = bench.view.moved;
         bench.view.moved = () => {
             before();

@@ -184,7 +184,10 @@ export class RoomPage {
         await this.ask('send', { canvas });
     }
 
-    private openHand(): void {
+    /** @param words to begin with, where nothing is written yet */
+    openHand(words = ''): void {
+        const field = element<HTMLTextAreaElement>('#hand-words');
+        field.value ||= words;
         element<HTMLDialogElement>('#hand-window').showModal();
     }
 

@@ -1,7 +1,8 @@
-{{-- A canvas with its tools. $lead: whether it is the teacher's. $files: where its files are, with CANVAS and FORMAT to be put in. --}}
+{{-- A canvas with its tools. $lead: whether it is a teacher's. $files: where its files are, with CANVAS and FORMAT to be put in. $as: what the ids of a second bench on a page begin with. --}}
+@php($as ??= '')
 <div class="stage">
-    <div class="page-frame" id="page-frame" tabindex="0" role="application" aria-label="{{ $label }}" data-using="pen">
-        <div id="page" class="page"></div>
+    <div class="page-frame" id="{{ $as }}page-frame" tabindex="0" role="application" aria-label="{{ $label }}" data-using="pen">
+        <div id="{{ $as }}page" class="page"></div>
     </div>
     <nav class="bench-pages" aria-label="{{ __('Pages') }}">
         <button class="mini" data-page-step="-1" title="{{ __('Page before') }}"><x-icon name="chevron-left" /><span class="visually-hidden">{{ __('Page before') }}</span></button>

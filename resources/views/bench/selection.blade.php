@@ -13,6 +13,6 @@
     @endforeach
     @if ($lead)
         <button class="swatch" data-chosen="lock" aria-pressed="false" aria-label="{{ __('Lock in place') }}" title="{{ __('Lock in place') }}"><x-icon name="lock" /></button>
-        <button class="chip" data-chosen="pieces" title="{{ isset($pieces) ? __('What is chosen becomes something for students to move') : __('Give what is chosen to every canvas, to be moved there') }}"><x-icon name="puzzle" /> {{ $pieces ?? __('Hand out as pieces') }}</button>
+        @if (($pieces ?? null) !== false) <button class="chip" data-chosen="pieces" title="{{ isset($pieces) ? __('What is chosen becomes something for students to move') : __('Give what is chosen to every canvas, to be moved there') }}"><x-icon name="puzzle" /> {{ $pieces ?? __('Hand out as pieces') }}</button> @endif
     @endif
 </div>

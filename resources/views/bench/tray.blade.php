@@ -10,7 +10,7 @@
     'stamps' => ['award', __('Stamps'), __('Stamps (A)')],
     'picture' => ['image', __('Picture'), __('A picture from a file or the clipboard (I)')],
 ])
-<nav id="tray" class="tray" aria-label="{{ __('Tool tray') }}">
+<nav id="{{ $as }}tray" class="tray" aria-label="{{ __('Tool tray') }}">
     <div class="tray-options">
         @include('bench.options')
     </div>
@@ -21,10 +21,10 @@
             @endforeach
         </div>
         <div class="tray-group" role="group" aria-label="{{ __('Steps') }}">
-            <button class="tool" id="undo" disabled title="{{ __('Undo (Ctrl+Z)') }}"><x-icon name="arrow-counterclockwise" /><span>{{ __('Undo') }}</span></button>
-            <button class="tool" id="redo" disabled title="{{ __('Redo (Ctrl+Y)') }}"><x-icon name="arrow-clockwise" /><span>{{ __('Redo') }}</span></button>
+            <button class="tool do-undo" id="{{ $as }}undo" disabled title="{{ __('Undo (Ctrl+Z)') }}"><x-icon name="arrow-counterclockwise" /><span>{{ __('Undo') }}</span></button>
+            <button class="tool do-redo" id="{{ $as }}redo" disabled title="{{ __('Redo (Ctrl+Y)') }}"><x-icon name="arrow-clockwise" /><span>{{ __('Redo') }}</span></button>
             <div class="menu-holder">
-                <button class="tool" id="more" aria-expanded="false" aria-controls="more-menu" title="{{ __('Empty, snapping, files') }}"><x-icon name="three-dots" /><span>{{ __('More') }}</span></button>
+                <button class="tool open-more" id="{{ $as }}more" aria-expanded="false" aria-controls="{{ $as }}more-menu" title="{{ __('Empty, snapping, files') }}"><x-icon name="three-dots" /><span>{{ __('More') }}</span></button>
                 @include('bench.menu')
             </div>
         </div>

@@ -4,12 +4,12 @@
     ['\pi ', 'π', 'pi'], ['^\circ ', '°', __('degrees')], ['\alpha ', 'α', 'alpha'], ['\beta ', 'β', 'beta'], ['\theta ', 'θ', 'theta'], ['\lambda ', 'λ', 'lambda'], ['\mu ', 'μ', 'mu'], ['\rho ', 'ρ', 'rho'], ['\sigma ', 'σ', 'sigma'], ['\Delta ', 'Δ', 'Delta'], ['\Sigma ', 'Σ', 'Sigma'], ['\Omega ', 'Ω', 'Omega'],
     ['\left({}\right)', '( )', __('Brackets')], ['\text{}', 'Aa', __('Words')], ['\vec{}', 'v⃗', __('Vector')], ['\,\text{N m}', 'N m', __('newton metres')],
 ])
-<dialog class="maths-window" aria-labelledby="maths-title">
+<dialog class="maths-window" aria-labelledby="{{ $as }}maths-title">
     <form method="dialog">
-        <h2 id="maths-title">{{ __('Formula') }}</h2>
+        <h2 id="{{ $as }}maths-title">{{ __('Formula') }}</h2>
         <svg class="maths-preview" role="img" aria-label="{{ __('How it will look') }}" preserveAspectRatio="xMidYMid meet"><path fill="currentColor"/></svg>
-        <label for="maths-source">{{ __('LaTeX') }}</label>
-        <input id="maths-source" class="maths-source form-control" maxlength="600" autocomplete="off" autocapitalize="off" spellcheck="false" dir="ltr">
+        <label for="{{ $as }}maths-source">{{ __('LaTeX') }}</label>
+        <input id="{{ $as }}maths-source" class="maths-source form-control" maxlength="600" autocomplete="off" autocapitalize="off" spellcheck="false" dir="ltr">
         <p class="maths-problem problem" role="alert"></p>
         <div class="maths-pad" role="group" aria-label="{{ __('Signs') }}">
             @foreach ($pad as [$latex, $sign, $name])
@@ -22,8 +22,8 @@
         </div>
     </form>
 </dialog>
-<dialog class="camera-window small-window" aria-labelledby="camera-title">
-    <h2 id="camera-title">{{ __('Take a photo') }}</h2>
+<dialog class="camera-window small-window" aria-labelledby="{{ $as }}camera-title">
+    <h2 id="{{ $as }}camera-title">{{ __('Take a photo') }}</h2>
     <video class="camera-view" autoplay muted playsinline></video>
     <div class="maths-end">
         <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
@@ -38,8 +38,8 @@
     'Ctrl+A D G' => __('Choose all, duplicate, keep together'), 'Ctrl+C X V' => __('Copy, cut, paste'), 'Del' => __('Delete'),
     'Ctrl+Z Y' => __('Undo, redo'), '+ − 0' => __('Larger, smaller, the whole page'), 'Esc' => __('Choose nothing, end words or a shape'),
 ])
-<dialog class="keys-window small-window" aria-labelledby="bench-keys-title">
-    <h2 id="bench-keys-title">{{ __('Keys') }}</h2>
+<dialog class="keys-window small-window" aria-labelledby="{{ $as }}bench-keys-title">
+    <h2 id="{{ $as }}bench-keys-title">{{ __('Keys') }}</h2>
     <dl class="bench-keys">
         @foreach ($keys as $key => $does)
             <dt><kbd>{{ $key }}</kbd></dt><dd>{{ $does }}</dd>

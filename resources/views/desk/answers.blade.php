@@ -25,3 +25,13 @@
         @endforeach
     </details>
 @endunless
+@if ($checks->isNotEmpty())
+    <details class="check-history"><summary>{{ __('Checks so far') }} <b>{{ $checks->count() }}</b></summary>
+        <ol>
+            @foreach ($checks as $check)
+                <li>@if ($check->level === null) {{ __('No check') }} @else <x-strata :level="$check->level->value" /> {{ __($check->level->word()) }} @endif
+                    <span class="form-text">{{ Illuminate\Support\Carbon::createFromTimestampMs($check->made_at_ms)->diffForHumans() }}@if ($check->teacher?->name) · {{ $check->teacher->name }} @endif</span></li>
+            @endforeach
+        </ol>
+    </details>
+@endif

@@ -1,5 +1,4 @@
 <aside id="drawer" class="drawer" data-panel="" hidden>
-    @include('desk.closeup')
     @include('desk.handout')
     @include('desk.tools')
     @include('desk.door')

@@ -1,24 +1,35 @@
-@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'quiet' => __('Quiet'), 'not_started' => __('Not started'), 'away' => __('Away')])
+@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'quiet' => __('Quiet'), 'not_started' => __('Not started'), 'hand_up' => __('Hand up'), 'sent' => __('Sent'), 'elsewhere' => __('Elsewhere'), 'covered' => __('Covered'), 'away' => __('Away')])
 <div class="gridline">
     <div id="counts" class="counts" role="group" aria-label="{{ __('Show only') }}">
         @foreach ($filters as $state => $word)
-            <button class="count-filter" data-do="filter" data-filter="{{ $state }}" data-state="{{ $state }}" aria-pressed="{{ $state === '' ? 'true' : 'false' }}">
+            <button class="count-filter" data-do="filter" data-filter="{{ $state }}" data-state="{{ $state }}" aria-pressed="{{ $state === '' ? 'true' : 'false' }}" @if (in_array($state, ['hand_up', 'sent', 'elsewhere', 'covered'], true)) hidden @endif>
                 <span class="shape" aria-hidden="true"></span>{{ $word }} <b class="count">0</b>
             </button>
         @endforeach
-    </div>
-    <div id="tally" class="tally" role="group" aria-label="{{ __('Checks of this prompt') }}">
-        @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
-            <span data-level="{{ $level->value }}"><x-strata :level="$level->value" /> {{ __($level->word()) }} <b class="count">0</b></span>
-        @endforeach
+        <button id="count-knocking" class="count-filter" data-do="door" data-state="knocking" hidden><span class="shape" aria-hidden="true"></span>{{ __('Knocking') }} <b class="count">0</b></button>
     </div>
     <span id="connection" class="connection" role="status" hidden></span>
-    <label class="gridline-field">{{ __('Sort') }}
-        <select id="sort" class="form-select form-select-sm">
-            <option value="seat">{{ __('by seat') }}</option>
-            <option value="name">{{ __('by name') }}</option>
-            <option value="check">{{ __('by check') }}</option>
+    <div id="tally" class="tally" role="group" aria-label="{{ __('Checks of this prompt') }}">
+        @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
+            <span data-level="{{ $level->value }}" title="{{ __($level->word()) }}"><x-strata :level="$level->value" /><span class="visually-hidden">{{ __($level->word()) }}</span> <b class="count">0</b></span>
+        @endforeach
+    </div>
+    <button id="order-again" class="chip chip-attention" data-do="order-again" hidden title="{{ __('The order or what is shown has changed meanwhile') }}"><x-icon name="arrow-clockwise" /> {{ __('Sort again') }}</button>
+    <label class="gridline-field">{{ __('Page') }}
+        <select id="pages-shown" class="form-select form-select-sm">
+            <option value="theirs">{{ __('theirs') }}</option>
+            <option value="all">{{ __('all') }}</option>
         </select>
     </label>
-    <label class="gridline-field">{{ __('Size') }} <input id="size" type="range" min="132" max="420" value="420"></label>
+    <label class="gridline-field"><x-icon name="sort-down" /><span class="visually-hidden">{{ __('Sort') }}</span>
+        <select id="sort" class="form-select form-select-sm">
+            @foreach (['seat' => __('by seat'), 'name' => __('by name'), 'state' => __('by state'), 'last' => __('by last stroke'), 'amount' => __('by amount'), 'check' => __('by check')] as $sort => $word)
+                <option value="{{ $sort }}">{{ $word }}</option>
+            @endforeach
+        </select>
+    </label>
+    <label class="gridline-field" title="{{ __('Smaller and larger tiles (− and +)') }}"><x-icon name="grid" /><span class="visually-hidden">{{ __('Size') }}</span> <input id="size" type="range" min="132" max="420" step="8" value="420"></label>
+    <button id="pick-button" class="chip" data-do="pick" title="{{ __('Pick a student: everybody comes round before anyone comes twice (K)') }}"><x-icon name="shuffle" /> {{ __('Pick') }}</button>
+    <button id="shield-button" class="chip" data-do="shield" aria-pressed="false" title="{{ __('Shield: hide all student work on this desk (B)') }}"><x-icon name="shield" /> {{ __('Shield') }}</button>
 </div>
+<div id="answer-groups" class="answer-groups" role="group" aria-label="{{ __('Answers, equal ones together') }}" hidden></div>

@@ -6,13 +6,20 @@
         <button id="screen-{{ $value }}" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"{{ $value }}"}' hx-swap="none"
                 aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>
     @endforeach
-    @if ($session->showcase !== null)
+    @foreach ($lineup as $entry)
+        @php($isShown = $view->value === 'showcase' && $session->showcase?->canvas_id === $entry->canvas_id && $session->showcase->page === $entry->page && $session->showcase->at_operation === $entry->at_operation)
+        <span class="lineup-entry">
+            <button class="chip" id="lineup-{{ $entry->id }}" @disabled(! $runs) data-post="/desk/{{ $session->id }}/line-up/{{ $entry->id }}/show" data-body="{}" aria-pressed="{{ $isShown ? 'true' : 'false' }}" title="{{ __('Show on the class screen as it was when it was chosen') }}">
+                <span class="lineup-n">{{ $entry->canvas->prompt->n }}</span> <x-seat-name :seat="$entry->canvas->seat" />@if ($entry->with_notes) <x-icon name="journal-text" /><span class="visually-hidden">{{ __('with private notes') }}</span>@endif</button>
+            <button class="btn btn-icon" data-post="/desk/{{ $session->id }}/line-up/{{ $entry->id }}/remove" data-body="{}" title="{{ __('Out of the line-up') }}"><x-icon name="x" /><span class="visually-hidden">{{ __('Out of the line-up') }}</span></button>
+        </span>
+    @endforeach
+    @if ($session->showcase !== null && $lineup->doesntContain(fn ($entry) => $entry->canvas_id === $session->showcase->canvas_id && $entry->page === $session->showcase->page))
         <button id="screen-showcase" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"showcase"}' hx-swap="none"
                 aria-pressed="{{ $view->value === 'showcase' ? 'true' : 'false' }}">{{ __('Showcase') }}:
             <x-seat-name :seat="$session->showcase->canvas->seat" /></button>
-    @else
-        <span class="lineup-hint">{{ __('S on a tile shows it here') }}</span>
     @endif
+    @if ($lineup->isEmpty()) <span class="lineup-hint">{{ __('S on a tile puts it here') }}</span> @endif
     <div class="lineup-names" role="group" aria-label="{{ __('Names on what is shown') }}">
         {{ __('Names shown') }}
         @foreach (Crag\Session\NameMode::cases() as $mode)

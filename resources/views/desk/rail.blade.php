@@ -7,6 +7,7 @@
             <span class="rail-words">{{ $prompt->words === '' ? __('no words yet') : Str::limit($prompt->plainWords(), 40) }}</span>
             @if ($prompt->state->isSeen()) <span class="rail-count">{{ __(':n of :all started', ['n' => $prompt->started_count, 'all' => $prompt->canvases_count]) }}</span> @endif
             @if ($prompt->sent_count > 0) <span class="rail-count">{{ __(':n sent', ['n' => $prompt->sent_count]) }}</span> @endif
+            @if ($tally->unchecked < $prompt->canvases_count) <span class="rail-count">{{ __(':n checked', ['n' => $prompt->canvases_count - $tally->unchecked]) }}</span> @endif
             @if ($prompt->id === $current->id) <span class="rail-here">{{ __('students are here') }}</span> @endif
             @if ($prompt->state !== Crag\Session\PromptState::Open) <span class="rail-state">{{ __($prompt->state->word()) }}</span> @endif
             @if ($tally->unchecked < $prompt->canvases_count)

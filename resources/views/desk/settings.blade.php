@@ -1,3 +1,4 @@
+@php($watch = $settings->watch)
 @php($runs = $role === Crag\Session\Role::Colleague)
 <section id="settings" class="panel" aria-labelledby="settings-title" hidden>
     <div class="panel-head">
@@ -19,6 +20,17 @@
                 'light' => [__('Light data for everybody'), __('Fewer bytes: smaller pictures, no live lead ink.'), $settings->light]] as $field => [$word, $means, $on])
                 <label class="choice"><input type="checkbox" name="{{ $field }}" value="1" @checked($on)> <b>{{ $word }}</b> <span class="form-text">{{ $means }}</span></label>
             @endforeach
+            <fieldset class="watch-settings">
+                <legend>{{ __('Watching') }}</legend>
+                @foreach (['drawing_seconds' => [__('Drawing: a stroke within so many seconds'), $watch->drawingSeconds], 'quiet_minutes' => [__('Quiet is worth a word after so many minutes'), $watch->quietMinutes], 'still_minutes' => [__('Worth a look: no stroke for so many minutes'), $watch->stillMinutes],
+                    'rub_outs' => [__('Worth a look: rubbed out so often in five minutes'), $watch->rubOuts], 'same_slip' => [__('Worth a look: so many with the same wrong answer'), $watch->sameSlip]] as $field => [$word, $value])
+                    <label class="number-choice">{{ $word }} <input name="watch.{{ $field }}" type="number" class="form-control" min="{{ Crag\Watch\WatchSettings::LIMITS[$field][0] }}" max="{{ Crag\Watch\WatchSettings::LIMITS[$field][1] }}" value="{{ $value }}"></label>
+                @endforeach
+                <p class="mb-0"><b>{{ __('Do not point at') }}</b></p>
+                @foreach (Crag\Watch\Signal::cases() as $signal)
+                    <label class="choice"><input type="checkbox" name="watch.off[]" value="{{ $signal->value }}" @checked(! $watch->hears($signal))> {{ __($signal->word()) }}</label>
+                @endforeach
+            </fieldset>
             <label for="expires">{{ __('End by itself after so many minutes without a sign of life') }}</label>
             <input id="expires" name="expires_after" type="number" min="15" max="1440" class="form-control mb-2" value="{{ $settings->expiresAfterMinutes }}">
             <label for="unsuitable">{{ __('Words that make a name knock, one on each line') }}</label>

@@ -36,6 +36,29 @@
         <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-end">{{ __('Send out') }}</button></div>
     </form>
 </dialog>
+<dialog id="pick" class="small-window pick-window" aria-labelledby="pick-title">
+    <form method="dialog">
+        <h2 id="pick-title">{{ __('Picked') }}</h2>
+        <p id="pick-name" class="pick-name" dir="auto" role="status"></p>
+        <p id="pick-among" class="form-text"></p>
+        <div class="maths-end"><button class="btn btn-outline-slate" value="undo">{{ __('Not this time') }}</button><button class="btn btn-outline-slate" value="again">{{ __('Another one') }}</button><button class="btn btn-outline-slate" value="close-up">{{ __('Close-up') }}</button><button class="btn btn-go" value="" autofocus>{{ __('Good') }}</button></div>
+    </form>
+</dialog>
+<dialog id="write-chosen" class="small-window" aria-labelledby="write-chosen-title">
+    <form>
+        <h2 id="write-chosen-title">{{ __('Write to those who are chosen') }}</h2>
+        <label for="write-chosen-words">{{ __('Each of them reads this alone') }}</label>
+        <textarea id="write-chosen-words" class="form-control" rows="3" maxlength="300" dir="auto" required></textarea>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go"><x-icon name="send" /> {{ __('Send') }}</button></div>
+    </form>
+</dialog>
+<dialog id="empty-one" class="small-window" aria-labelledby="empty-one-title">
+    <form method="dialog">
+        <h2 id="empty-one-title">{{ __('Empty this canvas') }}</h2>
+        <p class="form-text">{{ __('Replaces the ink on 1 canvas with what the prompt gives. The old work stays in Replay and can be given back.') }}</p>
+        <div class="maths-end"><button class="btn btn-outline-slate" value="">{{ __('Cancel') }}</button><button class="btn btn-end" value="empty">{{ __('Empty it') }}</button></div>
+    </form>
+</dialog>
 <dialog id="ink-off" class="small-window" aria-labelledby="ink-off-title">
     <form method="dialog">
         <h2 id="ink-off-title">{{ __('Lead ink off') }}</h2>

@@ -7,6 +7,7 @@
     'closed' => __('This prompt is closed. You can look at your work.'), 'new_work' => __('Your teacher has handed something out.'), 'new_page' => __('Your teacher has handed something out, on page :n.'), 'fresh' => __('Your teacher has given you a fresh start. Your old work is kept.'),
     'lead' => __('Teacher’s page'), 'stone' => __('Others see you as :name'), 'renamed' => __('Your name here is now :name.'), 'moved' => __('You work on another device now.'),
     'slow' => __('The connection is slow. Light data needs fewer bytes.'), 'use_light' => __('Use light data'), 'rate' => __('About :n kB a minute'), 'light_on' => __('Light data is on'), 'light_off' => __('Light data is off'),
+    'teacher' => __('Teacher'), 'coach_hide' => __('Hide'), 'coach_show' => __('Show'), 'about_coach' => __('About what you wrote on my canvas: '),
     'not_now' => __('That cannot be done now: :reason'),
 ])
 <x-layout :title="$session->title" script="student" class="student"
@@ -36,6 +37,11 @@
     <section id="questions" class="questions" aria-label="{{ __('Questions') }}" hidden></section>
     <div class="sides">
         <main id="bench" class="bench">
+            <div id="coach-bar" class="coach-bar" role="group" aria-label="{{ __('Your teacher’s ink') }}" hidden>
+                <span role="status">{{ __('Your teacher’s ink') }}</span>
+                <button id="coach-hide" class="mini-text" aria-pressed="false"><x-icon name="eye-slash" /> <span>{{ __('Hide') }}</span></button>
+                <button id="coach-ask" class="mini-text"><x-icon name="hand-index" /> <span>{{ __('Ask') }}</span></button>
+            </div>
             @include('bench.bench', ['label' => __('Your canvas'), 'lead' => false, 'files' => '/seat/'.$seat->id.'/work/CANVAS.FORMAT'])
         </main>
         <aside id="lead-side" class="lead-side" aria-label="{{ __('Teacher’s page') }}" hidden>

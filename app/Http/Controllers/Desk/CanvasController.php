@@ -16,6 +16,8 @@ use Illuminate\Http\Response;
 /** One canvas of the session, the lead canvas too: its files and its replay. */
 final class CanvasController
 {
+    private const MOST_CHECKS = 20;
+
     public function file(Request $request, LiveSession $session, string $canvas, string $format): Response
     {
         return CanvasFile::answer($this->find($session, $canvas), $format, $request->integer('page', 1));
@@ -30,21 +32,22 @@ final class CanvasController
         $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), $author);
 
         return response(sprintf(
-            '{"lasts":%d,"steps":%s,"operations":[%s]}',
+            '{"lasts":%d,"rubbed":%s,"steps":%s,"operations":[%s]}',
             $replay->lasts(),
+            json_encode($replay->rubbedOut, JSON_THROW_ON_ERROR),
             json_encode(array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps), JSON_THROW_ON_ERROR),
             $rows->map(static fn (LoggedOperation $row): string => $row->wire())->implode(','),
         ))->header('Content-Type', 'application/json');
     }
 
-    /** What was answered on it, beside what is right. */
+    /** What was answered on it, beside what is right, and how it was checked. */
     public function answers(LiveSession $session, string $canvas): View
     {
         $found = $this->find($session, $canvas);
         abort_if($found->seat === null, 404);
         $mine = $found->prompt->forSeat($found->seat);
 
-        return view('desk.answers', ['questions' => $mine->questions, 'answers' => $found->scene()->answers, 'lookFor' => $mine->lookFor]);
+        return view('desk.answers', ['questions' => $mine->questions, 'answers' => $found->scene()->answers, 'lookFor' => $mine->lookFor, 'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get()]);
     }
 
     private function find(LiveSession $session, string $canvas): Canvas

@@ -27,6 +27,8 @@ final class CoachController
 {
     use TakesOperations;
 
+    private const MOST_AT_ONCE = 200;
+
     /** The student's canvas as the close-up opens it. */
     public function canvas(LiveSession $session, string $canvas): Response
     {
@@ -77,6 +79,42 @@ final class CoachController
             'said' => __('Given back. What came after it stays in Replay.'),
             'undo' => ['address' => route('desk.give-back.undo', [$session, $canvas], false), 'body' => ['operation' => $id]],
         ]);
+    }
+
+    /** Chosen canvases as they were before they were last emptied. */
+    public function giveBackSome(Request $request, LiveSession $session, PutOn $putOn): JsonResponse
+    {
+        $canvases = $this->some($request, $session);
+        $given = [];
+        foreach ($canvases as $canvas) {
+            $id = $putOn->beforeEmptied($canvas);
+            $id === null || $given[] = ['canvas' => $canvas->id, 'operation' => $id];
+        }
+        $said = __('Given back on :n of :all. What came after stays in Replay.', ['n' => count($given), 'all' => count($canvases)]);
+
+        return response()->json($given === [] ? ['said' => __('None of them was emptied: there is nothing to give back.')] : [
+            'said' => $said, 'undo' => ['address' => route('desk.give-back-some.undo', $session, false), 'body' => ['given' => $given]],
+        ]);
+    }
+
+    public function undoGiveBackSome(Request $request, LiveSession $session, PutOn $putOn): JsonResponse
+    {
+        $request->validate(['given' => ['required', 'array', 'max:'.self::MOST_AT_ONCE], 'given.*.canvas' => ['required', 'string'], 'given.*.operation' => ['required', 'string', 'max:40']]);
+        foreach ($request->array('given') as $one) {
+            $putOn->withdraw($this->find($session, (string) $one['canvas']), [$one['operation']]);
+        }
+
+        return response()->json(['said' => __('It is as it was before.')]);
+    }
+
+    /** @return list<Canvas> */
+    private function some(Request $request, LiveSession $session): array
+    {
+        $request->validate(['canvases' => ['required', 'array', 'max:'.self::MOST_AT_ONCE], 'canvases.*' => ['string']]);
+        $canvases = $session->canvases()->with('prompt.session', 'seat')->whereIn('id', $request->array('canvases'))->get();
+        abort_if($canvases->isEmpty(), 404);
+
+        return array_values($canvases->all());
     }
 
     public function undoGiveBack(Request $request, LiveSession $session, string $canvas, PutOn $putOn): JsonResponse

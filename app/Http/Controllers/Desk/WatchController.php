@@ -68,11 +68,11 @@ final class WatchController
             ->header('Content-Type', 'application/json');
     }
 
-    /** The state of each canvas of a prompt, the answers, and what is worth a look. */
-    public function states(LiveSession $session, Prompt $prompt, Watching $watching): JsonResponse
+    /** The state of each canvas of a prompt, the answers, and what is worth a look; `silent` are seats from whose pages this desk hears nothing. */
+    public function states(Request $request, LiveSession $session, Prompt $prompt, Watching $watching): JsonResponse
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
 
-        return response()->json($watching->of($session, $prompt));
+        return response()->json($watching->of($session, $prompt, explode(',', $request->string('silent')->toString())));
     }
 }

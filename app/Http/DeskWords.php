@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Crag\Maths\Outcome;
+
+/** The sentences that the desk's script says. */
+final class DeskWords
+{
+    /** @return array<string, string> */
+    public static function all(): array
+    {
+        $outcomes = [];
+        foreach (Outcome::cases() as $outcome) {
+            $outcomes["outcome_{$outcome->value}"] = __($outcome->word());
+        }
+
+        return BenchWords::all() + $outcomes + [
+            'seat' => __('Seat :n'), 'tile' => __(':name, :state. Open close-up'), 'check' => __('Check: :level'), 'unchecked' => __('not checked'),
+            'level0' => __('No attempt'), 'level1' => __('Not yet'), 'level2' => __('Nearly'), 'level3' => __('Secure'),
+            'state_not_started' => __('not started'), 'state_drawing' => __('drawing now'), 'state_thinking' => __('quiet'), 'state_quiet' => __('quiet :n min'), 'state_away' => __('away'),
+            'state_hand_up' => __('hand up'), 'state_sent' => __('sent'), 'state_elsewhere' => __('at prompt :p'), 'state_covered' => __('covered'),
+            'state_not_started_short' => __('new'), 'state_drawing_short' => __('draws'), 'state_quiet_short' => __(':n min'), 'state_away_short' => __('away'),
+            'state_hand_up_short' => __('hand'), 'state_sent_short' => __('sent'), 'state_elsewhere_short' => __('at :p'), 'state_covered_short' => __('covered'),
+            'signal' => __('Worth a look: :name, :reason'), 'and_others' => __(':names and :n more'), 'chosen_count' => __(':n chosen'), 'answers_say' => __(':n say :answer'), 'question_n' => __('Question :n'), 'page_n' => __('page :n'),
+            'checked_some' => __('Checked :n canvases.'), 'compare_few' => __('Choose two to four canvases to compare.'), 'picked_among' => __('Drawn among :n who are here and were picked least often.'), 'picked' => __('Picked: :name'),
+            'coach_saved' => __('The student has it'), 'notes_saved' => __('Kept for teachers'), 'offline_close' => __('Offline — :n strokes kept here'), 'never_looked' => __('No teacher has looked at it before.'), 'as_looked' => __('As it was when a teacher last looked'),
+            'step_of' => __('step :at of :of'), 'now' => __('now'), 'pens_for' => __('Look up for a moment, please.'), 'no_canvas' => __('There is no canvas for this prompt yet.'), 'shielded' => __('Shield is up'), 'unshielded' => __('Shield is down'),
+            'live' => __('Live'), 'polling' => __('No live connection: looking every 2 seconds'), 'offline' => __('Offline: trying again'),
+            'unreachable' => __('That did not reach the server. Nothing has changed; try again.'),
+            'saved' => __('Saved'), 'saving' => __('Saving…'), 'offline_lead' => __('Offline — :n steps kept here'), 'player_time' => __(':at of :of'),
+            'hands' => __('Hand up: :name'), 'not_yours' => __('That is for the teacher who runs this session.'), 'knocks' => __('Knocking: :name'), 'covered' => __('Covered until you reveal'), 'undo' => __('Undo'), 'kept' => __('Done.'),
+            'pens_down' => __('Pens down'), 'pens_up' => __('Pens up'), 'timer' => __('Timer'), 'time_up' => __('Time is up'), 'paused' => __(':left, paused'),
+            'ending' => __('Nothing has happened here for a long time. The session ends by itself at :time.'), 'keep' => __('Keep it open'),
+            'by' => __(':name: :what'), 'look_here' => __('Students see page :n'), 'look_none' => __('Students see no page of it'), 'look_other' => __('Students see page :n of another prompt'),
+            'show_page' => __('Let students look at this page'), 'hide_page' => __('Students see this page'),
+            'handed' => __('Handed out: on :n canvases.'), 'give_all' => __('Hand out to everybody'), 'give_some' => __('Hand out to :n'), 'choose_file' => __('Choose a picture or a PDF first.'),
+            'give_backdrop' => __('Goes under the ink on :n canvases. No work is lost.'), 'give_pieces' => __('Goes onto :n canvases, to be moved. No work is lost.'),
+            'give_fresh' => __('Replaces the ink on :n canvases; the old work stays in Replay and can be given back.'), 'give_late' => __('Late-comers get it too.'),
+            'told_set_pens' => __('pens down or up'), 'told_set_timer' => __('timer'), 'told_steer' => __('prompts and pace'), 'told_hand_out' => __('handed out'), 'told_hand_out_to_some' => __('handed out to some'),
+            'told_let_in' => __('the door'), 'told_send_out' => __('sent a student out'), 'told_set_door' => __('the door'), 'told_answer' => __('answered a student'), 'told_reveal' => __('revealed the work'),
+            'told_change_settings' => __('settings'), 'told_choose_screen' => __('the class screen'), 'told_rename' => __('renamed a student'), 'told_lead' => __('lead canvas'), 'told_check' => __('checks'),
+            'pieces_out' => __('On :n canvases, to be moved.'),
+            'handout' => __('Goes to :n canvases, under the ink. No work is lost, and late-comers get it too.'),
+            'handout_next' => __('Gives :n students a new canvas for the next prompt. The work so far stays on the prompt before.'),
+        ];
+    }
+}

@@ -1,0 +1,20 @@
+{{-- Two to four canvases side by side, or one at two moments. --}}
+<section id="compare" class="compare" aria-labelledby="compare-title" hidden>
+    <div class="closeup-head">
+        <h2 id="compare-title" tabindex="-1">{{ __('Compare') }}</h2>
+        <span class="panel-state">{{ __('Each can be taken back to an earlier moment') }}</span>
+        <button class="btn btn-outline-slate ms-auto" data-do="close-compare">{{ __('Back') }} <kbd>{{ __('Esc') }}</kbd></button>
+    </div>
+    <div class="compare-panes"></div>
+    <template id="compare-template">
+        <figure class="compare-pane">
+            <figcaption class="compare-name" dir="auto"></figcaption>
+            <div class="compare-frame"><div class="page"></div></div>
+            <div class="compare-bar">
+                <input class="compare-at" type="range" min="0" step="1" aria-label="{{ __('Moment') }}">
+                <span class="compare-when"></span>
+                <span class="compare-pages" role="group" aria-label="{{ __('Pages') }}"></span>
+            </div>
+        </figure>
+    </template>
+</section>

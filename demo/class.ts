@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { decodeInk, type Sample } from '../resources/ts/canvas/ink';
+import { decodeInk, encodeInk, type Sample } from '../resources/ts/canvas/ink';
 import type { Operation, Stroke, Text } from '../resources/ts/canvas/model';
 import { newId } from '../resources/ts/canvas/model';
 import { countBetween } from './counter';
@@ -9,7 +9,7 @@ import { SimulatedTeacher } from './teacher';
 /*
  * A simulated class, played against the real addresses.
  *   class.mjs play    BASE CODE class.json STUDENTS          the recorded class, over and over
- *   class.mjs scribble BASE CODE STUDENTS SECONDS REPORT     a measurement: everybody draws without a pause
+ *   class.mjs scribble BASE CODE STUDENTS SECONDS REPORT PAUSE BEFORE   a measurement: everybody draws, BEFORE strokes being there already
  *   class.mjs reach   BASE CODE DESK STUDENTS ROUNDS REPORT  a measurement: what the teacher does, until every page has it
  *   class.mjs count   PORT TARGET                            a measurement: counts the bytes between a browser and the server
  */
@@ -105,7 +105,7 @@ async function once(student: SimulatedStudent, step: Step, there: string[]): Pro
     }
 }
 
-async function scribble(count: number, seconds: number, report: string): Promise<void> {
+async function scribble(count: number, seconds: number, report: string, pause: number, before: number): Promise<void> {
     const sent: [string, number, number][] = [];
     const posts: number[] = [];
     const ids: string[] = [];
@@ -126,13 +126,21 @@ async function scribble(count: number, seconds: number, report: string): Promise
             joins.push(performance.now() - began);
         }),
     );
+    for (const [i, student] of students.entries()) {
+        for (let n = 0; n < before; n += 50) {
+            await student.postAll(Array.from({ length: Math.min(50, before - n) }, (_, k): Operation => ({
+                id: newId(), kind: 'add', layer: 'student', at: Date.now(), body: { object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(line(i, n + k)) } },
+            })));
+        }
+    }
     console.log('joined');
     await new Promise((go) => process.stdin.once('data', go));
     const until = Date.now() + seconds * 1000;
     await Promise.all(students.map(async (student, i) => {
         await sleep(Math.random() * 1000);
         for (let n = 0; Date.now() < until; n++) {
-            await student.draw({ colour: '#25323b', width: 40 }, line(i, n));
+            await student.draw({ colour: '#25323b', width: 40 }, line(i, before + n));
+            await sleep(pause * (0.5 + Math.random()));
         }
     }));
     writeFileSync(report, JSON.stringify({ sent, posts, ids, joins }));
@@ -179,5 +187,5 @@ if (mode === 'count') {
 } else if (mode === 'play') {
     await play(rest[0], Number(rest[1]));
 } else {
-    await scribble(Number(rest[0]), Number(rest[1]), rest[2]);
+    await scribble(Number(rest[0]), Number(rest[1]), rest[2], Number(rest[3] ?? 0), Number(rest[4] ?? 0));
 }

@@ -312,7 +312,7 @@ final class CanvasTest extends BrowserTestCase
         $tile = $this->watch();
         $this->teacher->waitForText("{$tile} .tile-pages", '2/2');
         $this->teacher->click("{$tile} .tile-open");
-        $this->teacher->waitForText('#closeup-pages', 'Page 1 of 2');
+        $this->teacher->waitForText('#closeup .bench-page', 'Page 2 of 2');
         $this->page->click('[data-page-step="-1"]');
         $this->page->until(fn (): bool => $this->inked($this->page, '#page') > 100, 'the first page');
         $this->page->click('#more')->click('[data-empty=all]');

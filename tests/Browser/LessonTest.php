@@ -116,7 +116,7 @@ final class LessonTest extends BrowserTestCase
         $screen = $this->person('class screen')->visit((string) $link);
         $screen->waitForText('#shown', 'Find the moment');
         $teacher->run('document.querySelector(".tile-open").focus()');
-        $teacher->press('s');
+        $teacher->press('s')->waitForText('.lineup-entry', 'Tamsin')->click('.lineup-entry .chip');
         $screen->until(fn (): bool => (bool) $screen->run('return document.querySelector(".shown-canvas")?.naturalWidth > 0'), 'the showcase');
         self::assertStringNotContainsString('Tamsin', (string) $screen->driver->getPageSource());
         $teacher->click('#shown-stone');

@@ -46,6 +46,15 @@ final class Page
         );
     }
 
+    /** Megabytes that the page's script holds, after what is not needed any more was given back. */
+    public function heap(): float
+    {
+        $this->developer('HeapProfiler.collectGarbage');
+        $bytes = $this->run('return performance.memory.usedJSHeapSize');
+
+        return round((is_numeric($bytes) ? $bytes : 0) / 1048576, 1);
+    }
+
     public function offline(bool $offline): void
     {
         $this->developer('Network.enable');

@@ -1,6 +1,6 @@
 import { openDB, type IDBPDatabase } from 'idb';
 import type { Operation } from '../canvas/model';
-import { HttpProblem, post } from './http';
+import { HttpProblem, post, postAndLeave } from './http';
 
 interface Waiting {
     key?: number;
@@ -27,6 +27,8 @@ interface Settings {
 
 const AT_ONCE = 50;
 const MOST_BYTES = 1_000_000;
+/** Browsers let 64 kB go out from a page that goes away. */
+const MOST_LEAVING_BYTES = 60_000;
 const LONGEST_WAIT_MS = 8000;
 
 /**
@@ -104,6 +106,19 @@ export class Outbox {
             this.reason = '';
             void this.flush();
         }
+    }
+
+    /** The page goes away: what waits for a canvas goes out once more, as much as browsers let go then. It stays kept here too. */
+    leave(canvas: string): void {
+        const some: Operation[] = [];
+        let bytes = 0;
+        for (const operation of this.waitingFor(canvas)) {
+            bytes += JSON.stringify(operation).length;
+            if (bytes < MOST_LEAVING_BYTES && some.length < AT_ONCE) {
+                some.push(operation);
+            }
+        }
+        some.length > 0 && postAndLeave(this.settings.address, { canvas, operations: some });
     }
 
     /** Whether everything that may be sent was. */

@@ -1,15 +1,16 @@
 import './plain';
 import type { Operation, WetInk } from '../canvas/model';
-import { mountWindow } from '../bench/window';
 import { Bands, WaitingList } from '../desk/bands';
+import { listenToDesk } from '../desk/actions';
 import { CloseUp } from '../desk/closeup';
-import { Commands, listenToCancels, Notice, openWindow } from '../desk/commands';
+import { Commands, listenToCancels, Notice } from '../desk/commands';
 import { Compare } from '../desk/compare';
 import { Drawer } from '../desk/drawer';
-import { deskEvents, type Tally } from '../desk/events';
+import { markRail, showArranged, showCounts, showTally } from '../desk/counts';
+import { deskEvents } from '../desk/events';
 import { HandOutForm } from '../desk/handout';
-import { listenToKeys } from '../desk/keys';
 import { Lead } from '../desk/lead';
+import { Opened } from '../desk/opened';
 import { PickWindow } from '../desk/pick';
 import { RoomDesk } from '../desk/room';
 import { Some } from '../desk/some';
@@ -18,12 +19,11 @@ import { Watch, type WatchAnswer } from '../desk/watch';
 import { Chosen } from '../grid/chosen';
 import { Grid, type Kept } from '../grid/grid';
 import type { PagesShown, SeatAnswer, StateWords, Tile } from '../grid/tile';
-import { get, HttpProblem, post } from '../live/http';
+import { get, HttpProblem } from '../live/http';
 import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { element, pageData } from '../page';
 import type { Room } from '../student/state';
-import htmx from 'htmx.org';
 
 interface Page {
     session: string;
@@ -53,10 +53,6 @@ interface CanvasesAnswer {
 const STATES_MS = 3000;
 /** How often it is looked whether somebody has fallen silent. */
 const SILENCE_MS = 1000;
-/** By how much a key makes tiles larger or smaller, in pixels. */
-const TILE_STEP = 40;
-/** States that are counted only while there are any. */
-const RARE = new Set(['hand_up', 'sent', 'elsewhere', 'covered']);
 
 const page = pageData<Page>();
 /** Where the students are, what the teacher looks at, whose messages are open, and whether work is hidden until it is revealed. */
@@ -77,7 +73,7 @@ const say = (sentence: string): void => notice.say(sentence);
 const bands = new Bands(`${page.address}/bands`, () => {
     document.body.dataset.names = element('#now').dataset.names;
     lead.showSeen(room.read().lead);
-    markRail();
+    markRail(at.looking);
     waiting.listen();
     sayStates();
     void followCover();
@@ -86,7 +82,7 @@ const waiting = new WaitingList(page.words);
 const commands = new Commands(notice, {
     words: page.words,
     then: (what) => {
-        what === 'talk' && at.talked !== '' && openTalk(at.talked, false);
+        what === 'talk' && at.talked !== '' && opened.talk(at.talked, false);
         bands.refresh();
     },
     mend: () => bands.refresh(),
@@ -105,7 +101,7 @@ const grid = new Grid({
         closeUp.wet(seat, message);
         compare.wet(seat, message);
     },
-    count: showCounts,
+    count: (counts) => showCounts(counts, grid.tiles.size),
     arranged: showArranged,
 });
 const watch = new Watch(grid, page.words);
@@ -116,10 +112,10 @@ const some = new Some({
     notice,
     run,
     problem: (problem) => {
-        tellProblem(problem);
+        opened.problem(problem);
         void countStates();
     },
-    tiles: meant,
+    tiles: () => opened.meant,
     checked: (tally) => {
         tally !== null && showTally(tally);
         closeUp.freshen();
@@ -127,7 +123,7 @@ const some = new Some({
     pageOf: (tile) => closeUp.pageOf(tile),
     withNotes: () => closeUp.isOpen && closeUp.withNotes,
 });
-const pick = new PickWindow(grid, { address: page.address, words: page.words, run, problem: tellProblem, open: (tile) => openCloseUp(tile) });
+const pick = new PickWindow(grid, { address: page.address, words: page.words, run, problem: (problem) => opened.problem(problem), open: (tile) => opened.closeUp(tile) });
 const drawer = new Drawer((panel) => {
     at.talked = panel === 'talk' ? '' : at.talked;
 });
@@ -142,6 +138,9 @@ const handOut = new HandOutForm({
         bands.refresh();
     },
 });
+
+const strata = new StrataMenu();
+const opened: Opened = new Opened({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, say, sayStates });
 
 const socket: Socket = new Socket({
     path: () => `/live/desk/${page.session}`,
@@ -158,7 +157,9 @@ const socket: Socket = new Socket({
 
 const events = deskEvents({
     me: page.me, address: page.address, words: page.words, grid, closeUp, bands, notice, at,
-    look, openTalk, takeWhole, takeRoom, countStates, showTally, run, closeCloseUp,
+    look, takeWhole, takeRoom, countStates, showTally, run,
+    openTalk: (seat, focus) => opened.talk(seat, focus),
+    closeCloseUp: () => opened.closeCloseUp(),
     changed: () => chosen.show(),
     heardPick: (which, seat) => pick.hear(which, seat),
 });
@@ -231,8 +232,8 @@ async function followCover(): Promise<void> {
 /** Shows a prompt's canvases; where the students are does not change. */
 async function look(prompt: string): Promise<void> {
     at.looking = prompt;
-    markRail();
-    closeEverything();
+    markRail(at.looking);
+    opened.closeAll();
     loading = (async () => {
         for (;;) {
             try {
@@ -277,259 +278,12 @@ async function countStates(): Promise<void> {
     }
 }
 
-function showCounts(counts: Map<string, number>): void {
-    for (const button of document.querySelectorAll<HTMLElement>('#counts [data-filter]')) {
-        const n = button.dataset.filter === '' ? grid.tiles.size : (counts.get(button.dataset.filter!) ?? 0);
-        element('.count', button).textContent = String(n);
-        button.hidden = RARE.has(button.dataset.filter!) && n === 0 && button.getAttribute('aria-pressed') !== 'true';
-    }
-}
-
-/** Whether the order has changed meanwhile, and how many pages there are to choose from. */
-function showArranged(isStale: boolean, mostPages: number): void {
-    element('#order-again').hidden = !isStale;
-    const select = element<HTMLSelectElement>('#pages-shown');
-    while (select.options.length - 2 < mostPages) {
-        select.add(new Option(String(select.options.length - 1), String(select.options.length - 2)));
-    }
-    while (select.options.length - 2 > mostPages) {
-        select.remove(select.options.length - 1);
-    }
-    select.closest('label')!.hidden = mostPages === 1;
-}
-
-function showTally(tally: Tally): void {
-    for (const place of document.querySelectorAll<HTMLElement>('#tally > [data-level]')) {
-        element('.count', place).textContent = String(tally[place.dataset.level!] ?? 0);
-    }
-}
-
-function markRail(): void {
-    for (const item of document.querySelectorAll<HTMLElement>('#rail [data-prompt]')) {
-        item.setAttribute('aria-pressed', String(item.dataset.prompt === at.looking));
-    }
-    for (const actions of document.querySelectorAll<HTMLElement>('#rail [data-actions]')) {
-        actions.hidden = actions.dataset.actions !== at.looking;
-    }
-}
-
 /** The whole log of a canvas, where something older than what its tile has was taken back. */
 async function takeWhole(tile: Tile): Promise<void> {
     const answer = await get<{ operations: Operation[] }>(`${page.address}/canvas/${tile.seat.canvas}/log`).catch(() => null);
     if (answer !== null) {
         tile.restart(answer.operations);
     }
-}
-
-function flip(): void {
-    if (lead.isOpen) {
-        lead.close();
-    } else {
-        closeEverything();
-        void tell(lead.open(at.looking));
-    }
-}
-
-function openCloseUp(tile: Tile, focus = true): void {
-    if (at.isCovered) {
-        say(page.words.covered);
-        return;
-    }
-    if (tile.seat.canvas === null) {
-        say(page.words.no_canvas);
-        return;
-    }
-    lead.isOpen && lead.close();
-    grid.tiles.forEach((one) => one.root.classList.toggle('is-close', one === tile));
-    void tell(closeUp.show(tile, focus));
-    // Messages stand beside the canvas of the one who writes.
-    drawer.panel === 'talk' ? openTalk(tile.seat.id, false) : drawer.close();
-}
-
-function closeCloseUp(): void {
-    const tile = closeUp.shown;
-    closeUp.hide();
-    grid.tiles.forEach((one) => one.root.classList.remove('is-close'));
-    tile?.focus();
-}
-
-/** Back to the grid alone. */
-function closeEverything(): void {
-    compare.isOpen && compare.close();
-    closeUp.isOpen && closeCloseUp();
-}
-
-/** The canvases that a key or a button means: the one in the close-up, those that are chosen, or the one that has the focus. */
-function meant(): Tile[] {
-    if (closeUp.shown !== null) {
-        return [closeUp.shown];
-    }
-    return chosen.isEmpty ? [grid.focused].filter((tile) => tile !== undefined) : chosen.tiles;
-}
-
-function openCompare(): void {
-    const { shown } = closeUp;
-    if (shown !== null) {
-        void closeUp.use('look').then(() => compare.open([[shown, closeUp.lookedAt], [shown]]));
-    } else {
-        void compare.open(chosen.tiles.map((tile) => [tile]));
-    }
-}
-
-function shield(): void {
-    const isUp = document.body.classList.toggle('is-shielded');
-    element('#shield').hidden = !isUp;
-    element('#shield-button').setAttribute('aria-pressed', String(isUp));
-    say(isUp ? page.words.shielded : page.words.unshielded);
-}
-
-function filterBy(state: string): void {
-    grid.filterBy(state);
-    document.querySelectorAll<HTMLElement>('#counts [data-filter]').forEach((one) => one.setAttribute('aria-pressed', String(one.dataset.filter === state)));
-    chosen.show();
-}
-
-function resize(by: number): void {
-    const slider = element<HTMLInputElement>('#size');
-    const width = grid.visible()[0]?.root.offsetWidth ?? Number(slider.value);
-    slider.value = String(Math.min(Number(slider.value), width) + by);
-    grid.resize(Number(slider.value));
-}
-
-function show(tile: Tile): void {
-    if (tile.seat.canvas !== null) {
-        void tell(post(`${page.address}/showcase`, { canvas: tile.seat.canvas, page: closeUp.pageOf(tile) }));
-    }
-}
-
-/** A request whose failure is said. */
-async function tell(request: Promise<unknown>): Promise<void> {
-    try {
-        await request;
-    } catch (problem) {
-        tellProblem(problem);
-    }
-}
-
-function tellProblem(problem: unknown): void {
-    say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : page.words.unreachable);
-}
-
-/** To those who are chosen, where some are; otherwise as it was left. */
-function openHandOut(): void {
-    drawer.open('handout', false);
-    handOut.show(closeUp.shown !== null || !chosen.isEmpty ? meant().map(({ seat }) => seat.id) : []);
-}
-
-/** One student: what was written, and what can be done. */
-function openTalk(seat: string, focus = true): void {
-    at.talked = seat;
-    drawer.panel === 'talk' || drawer.open('talk', false);
-    void htmx.ajax('get', `${page.address}/student/${seat}`, { source: '#talk-body', target: '#talk-body', swap: 'innerHTML' }).then(() => {
-        const field = document.querySelector<HTMLElement>('#talk-words');
-        focus && field?.focus();
-    });
-}
-
-function gather(prompt: string): void {
-    void run(`${page.address}/prompt/${prompt}/gather`, {});
-}
-
-const tileOf = (button: HTMLElement): Tile => grid.tiles.get(button.closest<HTMLElement>('.tile')!.dataset.seat!)!;
-const levelOf = (button: HTMLElement): number | null => (button.dataset.level === '' ? null : Number(button.dataset.level));
-const emptyOne = mountWindow('#empty-one', (how) => {
-    const { shown } = closeUp;
-    how === 'empty' && shown !== null && void run(`${page.address}/prompt/${at.looking}/hand-out`, { what: 'prompt', mode: 'fresh', seats: [shown.seat.id] });
-});
-
-/** What a button with `data-do` does, by name. */
-const actions: Record<string, (button: HTMLElement, event: MouseEvent) => void> = {
-    'close-up': (button, event) => pressTile(tileOf(button), event),
-    choose: (button, event) => (event.shiftKey ? chosen.upTo(tileOf(button)) : chosen.toggle(tileOf(button))),
-    'choose-none': () => chosen.choose([]),
-    'choose-answer': (button) => chosen.choose(watch.groupOf(button)?.seats ?? []),
-    'choose-seats': (button) => chosen.choose(button.dataset.seat!.split(' ')),
-    'open-seat': (button) => grid.tiles.has(button.dataset.seat!) && openCloseUp(grid.tiles.get(button.dataset.seat!)!),
-    'close-closeup': () => closeCloseUp(),
-    'close-compare': () => compare.close(),
-    compare: () => openCompare(),
-    replay: () => closeUp.replay(),
-    'last-look': () => closeUp.lastLook(),
-    'line-up': () => some.lineUp(),
-    'copy-to-lead': () => closeUp.shown !== null && void run(`${page.address}/canvas/${closeUp.shown.seat.canvas}/copy-to-lead`, { page: closeUp.pageOf(closeUp.shown) }),
-    'empty-one': () => emptyOne.showModal(),
-    'send-out-one': () => closeUp.shown !== null && openWindow('send-out', { seat: closeUp.shown.seat.id, name: closeUp.shown.nameShown }),
-    'check-chosen': (button) => void some.check(levelOf(button)),
-    'pens-chosen': () => some.pensDown(),
-    'write-chosen': () => write(),
-    'give-back-chosen': () => some.giveBack(),
-    pick: () => pickSomebody(),
-    shield: () => shield(),
-    'order-again': () => grid.orderAgain(),
-    'hand-out': () => openHandOut(),
-    'hand-out-one': () => openHandOut(),
-    talk: (button) => openTalk(button.dataset.seat!),
-    'talk-closeup': () => closeUp.shown !== null && openTalk(closeUp.shown.seat.id),
-    door: () => openDoor(),
-    keys: () => drawer.open('keys'),
-    tools: () => drawer.open('tools'),
-    settings: () => drawer.open('settings'),
-    timer: () => drawer.open('timing'),
-    pens: () => room.togglePens(),
-    names: () => room.nextNames(),
-    'set-timer': (button) => room.setTimer(Number(button.dataset.seconds)),
-    'pause-timer': () => room.pauseTimer(),
-    'big-code': () => element<HTMLDialogElement>('#big-code').showModal(),
-    'add-prompt': () => element<HTMLDialogElement>('#add-prompt').showModal(),
-    rename: (button) => openWindow('rename', button.dataset),
-    'turn-away': (button) => openWindow('turn-away', button.dataset),
-    'send-out': (button) => openWindow('send-out', button.dataset),
-    gather: (button) => gather(button.dataset.prompt!),
-    lead: flip,
-    show: () => closeUp.shown !== null && show(closeUp.shown),
-    next: () => step('ArrowRight'),
-    previous: () => step('ArrowLeft'),
-    check: (button) => closeUp.shown !== null && void some.check(levelOf(button), [closeUp.shown]),
-    strata: (button) => strata.open(button),
-    level: (button) => {
-        const tile = grid.tiles.get(strata.seat);
-        strata.close();
-        tile && void some.check(levelOf(button), [tile]);
-        tile?.focus();
-    },
-    look: (button) => void look(button.dataset.prompt!),
-    filter: (button) => filterBy(button.dataset.filter!),
-};
-
-/** A tile opens; with Ctrl it is chosen, with Shift all up to it. */
-function pressTile(tile: Tile, event: MouseEvent): void {
-    if (event.ctrlKey || event.metaKey) {
-        chosen.toggle(tile);
-    } else if (event.shiftKey) {
-        chosen.upTo(tile);
-    } else {
-        openCloseUp(tile);
-    }
-}
-
-function pickSomebody(): void {
-    void pick.draw(chosen.tiles.length > 1 ? chosen.tiles.map(({ seat }) => seat.id) : null);
-}
-
-function write(): void {
-    const [only, ...others] = meant();
-    if (others.length > 0) {
-        some.write();
-    } else if (only !== undefined) {
-        openTalk(only.seat.id);
-    }
-}
-
-const strata = new StrataMenu();
-
-function openDoor(): void {
-    drawer.open('door');
-    sayStates();
 }
 
 /** The list of seats says each student's state as the grid has it. */
@@ -542,21 +296,7 @@ function sayStates(): void {
     });
 }
 
-function step(key: string): void {
-    const next = grid.beside(closeUp.shown ?? undefined, key);
-    if (next !== undefined) {
-        openCloseUp(next, false);
-    }
-}
-
-document.addEventListener('click', (event) => {
-    const button = (event.target as Element).closest<HTMLElement>('[data-do]');
-    strata.pressedOutside(event.target as Element);
-    if (button !== null && !button.matches(':disabled')) {
-        button.closest<HTMLDetailsElement>('details.menu-details')?.removeAttribute('open');
-        actions[button.dataset.do!]?.(button, event);
-    }
-});
+listenToDesk({ address: page.address, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, strata, watch, look, run });
 listenToCancels();
 element<HTMLSelectElement>('#sort').addEventListener('change', (event) => grid.sortBy((event.target as HTMLSelectElement).value));
 element<HTMLSelectElement>('#pages-shown').addEventListener('change', (event) => {
@@ -573,67 +313,6 @@ document.addEventListener('crag:problem', (event) => {
         say(told);
     }
 });
-
-listenToKeys(grid, {
-    tile: () => closeUp.shown ?? grid.focused,
-    hasTiles: () => meant().length > 0,
-    look: (tile, choose) => {
-        if (closeUp.shown !== null) {
-            compare.isOpen || openCloseUp(tile, false);
-            return;
-        }
-        if (choose) {
-            grid.focused && chosen.startAt(grid.focused);
-            chosen.upTo(tile);
-        }
-        tile.focus();
-    },
-    choose: (tile) => chosen.toggle(tile),
-    chooseAll: () => chosen.choose(grid.visible().map(({ seat }) => seat.id)),
-    check: (level) => void some.check(level),
-    letter: {
-        s: () => some.lineUp(),
-        h: () => openHandOut(),
-        f: flip,
-        n: () => room.nextNames(),
-        p: () => (closeUp.shown === null && !chosen.isEmpty ? some.pensDown() : room.togglePens()),
-        t: () => drawer.open('timing'),
-        g: () => gather(at.looking),
-        d: () => openDoor(),
-        w: () => write(),
-        k: () => pickSomebody(),
-        b: () => shield(),
-        v: () => openCompare(),
-        c: () => void closeUp.use('coach'),
-        o: () => void closeUp.use('private'),
-        r: () => closeUp.replay(),
-        l: () => closeUp.isOpen && closeUp.lastLook(),
-        '+': () => resize(TILE_STEP),
-        '=': () => resize(TILE_STEP),
-        '-': () => resize(-TILE_STEP),
-        '?': () => drawer.open('keys'),
-    },
-    escape,
-});
-
-/** Closes what was opened last; with nothing open, nothing is chosen any more. */
-function escape(): void {
-    if (strata.isOpen) {
-        strata.close();
-    } else if (drawer.panel !== '') {
-        drawer.close();
-    } else if (compare.isOpen) {
-        compare.close();
-    } else if (closeUp.isReplaying) {
-        closeUp.stopReplay();
-    } else if (closeUp.isDrawing) {
-        void closeUp.use('look');
-    } else if (closeUp.isOpen) {
-        closeCloseUp();
-    } else if (!chosen.isEmpty) {
-        chosen.choose([]);
-    }
-}
 
 await document.fonts.ready;
 await look(at.looking);

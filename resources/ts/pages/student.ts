@@ -183,6 +183,11 @@ await document.fonts.ready;
 await load();
 socket.open();
 void outbox.flush();
+// A page that is left or reloaded in the middle of a stroke keeps what there is of it.
+window.addEventListener('pagehide', () => {
+    bench.rest();
+    outbox.leave(bench.canvas);
+});
 // In the background timers rest: then the socket alone tells.
 window.setInterval(() => document.visibilityState === 'visible' && beat(1), BEAT_MS);
 document.addEventListener('visibilitychange', () => beat(document.visibilityState === 'visible' ? 1 : 0));

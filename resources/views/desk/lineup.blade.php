@@ -6,6 +6,7 @@
         <button id="screen-{{ $value }}" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"{{ $value }}"}' hx-swap="none"
                 aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>
     @endforeach
+    <span class="lineup-entries">
     @foreach ($lineup as $entry)
         @php($isShown = $view->value === 'showcase' && $session->showcase?->canvas_id === $entry->canvas_id && $session->showcase->page === $entry->page && $session->showcase->at_operation === $entry->at_operation)
         <span class="lineup-entry">
@@ -14,6 +15,7 @@
             <button class="btn btn-icon" data-post="/desk/{{ $session->id }}/line-up/{{ $entry->id }}/remove" data-body="{}" title="{{ __('Out of the line-up') }}"><x-icon name="x" /><span class="visually-hidden">{{ __('Out of the line-up') }}</span></button>
         </span>
     @endforeach
+    </span>
     @if ($session->showcase !== null && $lineup->doesntContain(fn ($entry) => $entry->canvas_id === $session->showcase->canvas_id && $entry->page === $session->showcase->page))
         <button id="screen-showcase" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"showcase"}' hx-swap="none"
                 aria-pressed="{{ $view->value === 'showcase' ? 'true' : 'false' }}">{{ __('Showcase') }}:

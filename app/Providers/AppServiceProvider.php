@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\ImmediateConnector;
+use App\Http\Icons;
 use App\Live\Clock;
 use App\Live\Publisher;
 use App\Sessions\EndIdle;
@@ -39,5 +40,6 @@ final class AppServiceProvider extends ServiceProvider
         });
         $this->app->make(Vite::class)->useBuildDirectory('build');
         Blade::anonymousComponentPath(resource_path('views/partials'));
+        Blade::precompiler(Icons::inline(...));
     }
 }

@@ -45,6 +45,7 @@ final class ReachTest extends BrowserTestCase
             $this->assertAccessible($teacher, $what);
             $teacher->press("\u{E00C}");
         }
+        $this->watching($teacher, $student);
         $teacher->press('f');
         $teacher->find('#lead [data-ready]');
         $this->assertAccessible($teacher, 'lead canvas');
@@ -76,6 +77,28 @@ final class ReachTest extends BrowserTestCase
         $teacher->click('#desk-menu summary')->click('#end');
         $teacher->find('#record');
         $this->assertAccessible($teacher, 'ended');
+    }
+
+    /** The close-up with coach ink, two moments beside each other, what is chosen, who is picked. */
+    private function watching(Page $teacher, Page $student): void
+    {
+        $teacher->click('.tile-open')->find('#closeup-page-frame[data-ready]');
+        $teacher->press('c')->draw('#closeup .page-paper', [[.3, .3], [.6, .4]]);
+        $student->seen('#coach-bar');
+        $this->assertAccessible($student, 'coach ink on a student\'s page');
+        $this->assertAccessible($teacher, 'coach ink');
+        $teacher->press("\u{E00C}")->press('r')->seen('#player');
+        $this->assertAccessible($teacher, 'replay');
+        $teacher->press("\u{E00C}")->press('v')->find('#compare[data-ready]');
+        $this->assertAccessible($teacher, 'compare');
+        $teacher->press("\u{E00C}")->press("\u{E00C}")->click('.tile-name')->seen('#chosen');
+        $this->assertAccessible($teacher, 'what is chosen');
+        $teacher->press('k')->seen('#pick');
+        $this->assertAccessible($teacher, 'somebody picked');
+        $teacher->click('#pick .btn-go');
+        $teacher->press('b')->seen('#shield');
+        $this->assertAccessible($teacher, 'the Shield');
+        $teacher->press('b')->press("\u{E00C}");
     }
 
     public function test_no_page_of_plans_and_classes_has_a_serious_finding_of_axe(): void

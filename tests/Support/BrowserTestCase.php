@@ -152,6 +152,8 @@ abstract class BrowserTestCase extends TestCase
         $n = $page->run(<<<'JS'
             let inked = 0;
             for (const canvas of document.querySelectorAll(arguments[0] + ' canvas')) {
+                // What is out of sight has no surface.
+                if (canvas.width === 0) continue;
                 const { data } = canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height);
                 for (let i = 3; i < data.length; i += 4) inked += data[i] > 40 ? 1 : 0;
             }

@@ -1,4 +1,4 @@
-import type { Sample } from './ink';
+import { decodeInk, type Sample } from './ink';
 import { TENTHS, type CanvasObject, type Maths, type Piece, type Placed, type Stamp, type Stroke, type WetStroke } from './model';
 import { matrixOf } from './place';
 import { samplesOf } from './scene';
@@ -21,7 +21,12 @@ export interface Palette {
     stamps: Record<string, string>;
 }
 
+/** In a small picture, of what lies closer together than this, in units, every third sample is enough. */
+const COARSE = 5;
+
 const runs = new WeakMap<Stroke, Run[]>();
+/** The same strokes for small pictures: one even line each, of fewer points, without the samples being kept. */
+const coarse = new WeakMap<Stroke, Run>();
 const paths = new WeakMap<CanvasObject, Path2D>();
 
 function pathOf(object: CanvasObject, make: () => Path2D): Path2D {
@@ -87,6 +92,10 @@ export function drawObject(context: CanvasRenderingContext2D, object: CanvasObje
 }
 
 function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke, thinnest: number): void {
+    if (thinnest > 0) {
+        drawCoarse(context, stroke, thinnest);
+        return;
+    }
     let drawn = runs.get(stroke);
     if (drawn === undefined) {
         drawn = new StrokePieces(stroke.colour, stroke.width).runs(samplesOf(stroke));
@@ -97,6 +106,38 @@ function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke, thinnest:
         context.lineWidth = Math.max(thinnest, width);
         context.stroke(path);
     }
+}
+
+/** As a tile shows it: at a tenth of the size nobody sees how the width changes along it, and a class has many strokes. */
+function drawCoarse(context: CanvasRenderingContext2D, stroke: Stroke, thinnest: number): void {
+    let run = coarse.get(stroke);
+    if (run === undefined) {
+        const samples = decodeInk(stroke.ink);
+        const points = samples.filter((_, i) => i === 0 || i === samples.length - 1 || isApart(samples, i));
+        let pressure = 0;
+        samples.forEach((sample) => {
+            pressure += sample[2];
+        });
+        const path = new Path2D();
+        path.moveTo(...at(points[0]));
+        for (let i = 1; i < points.length - 1; i++) {
+            path.quadraticCurveTo(...at(points[i]), ...middle(points[i], points[i + 1]));
+        }
+        const [x, y] = at(points.at(-1)!);
+        path.lineTo(points.length === 1 ? x + 0.01 : x, y);
+        run = { width: widthAt(stroke.width, pressure / samples.length), path };
+        coarse.set(stroke, run);
+    }
+    prepare(context, stroke.colour);
+    context.lineWidth = Math.max(thinnest, run.width);
+    context.stroke(run.path);
+}
+
+/** Whether a sample of a stroke counts in a small picture. */
+function isApart(samples: Sample[], i: number): boolean {
+    const [x, y] = samples[i];
+    const [beforeX, beforeY] = samples[i - 1];
+    return Math.abs(x - beforeX) + Math.abs(y - beforeY) >= COARSE * TENTHS || i % 3 === 0;
 }
 
 /** One even line that lets through what it goes over, so that ink under it stays as dark as it was. */

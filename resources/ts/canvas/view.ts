@@ -348,7 +348,8 @@ export class View {
         const seen = around([[-x / scale, -y / scale], [(this.frame.clientWidth - x) / scale, (this.frame.clientHeight - y) / scale]]);
         for (const [id, placed] of this.log.scene.objects) {
             const shown = placed.page === this.page && !this.hidden.has(id) && !this.leftOut.has(placed.layer) && !this.wetObjects.has(id) && !this.floating.has(id);
-            if (shown && overlaps(seen, pageBox(placed))) {
+            // Where the whole page is seen, nothing is worth the measuring.
+            if (shown && (this.isFitted || overlaps(seen, pageBox(placed)))) {
                 this.drawOn(this.dry, placed);
             }
         }

@@ -27,6 +27,8 @@ export class CoachSide {
         private readonly bench: Workbench,
         private readonly around: Around,
     ) {
+        // With the other small things at the stage's corners.
+        bench.surface.after(this.bar);
         this.pointer = new PointerSender(around.key, (text) => performance.now() < this.closeUntil && around.send(text));
         this.hide.addEventListener('click', () => this.show(this.isHidden));
         element('#coach-ask').addEventListener('click', () => around.handUp(around.words.about_coach));

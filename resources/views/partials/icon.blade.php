@@ -1,2 +1,2 @@
 @props(['name'])
-{!! str_replace('<svg ', '<svg aria-hidden="true" focusable="false" ', (string) file_get_contents(resource_path("icons/{$name}.svg"))) !!}
+{!! App\Http\Icons::svg($name) !!}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Groups;
+
+/** What is known of one student when groups are made. */
+final readonly class Student
+{
+    /**
+     * @param  string  $id  the seat's id
+     * @param  int  $n  the seat's number: the last word wherever two are alike
+     * @param  ?float  $secure  how secure the checked work is, from 0 to 1; null where nothing was checked
+     * @param  string  $slip  the wrong answer that others gave too; empty for none
+     */
+    public function __construct(public string $id, public int $n, public ?float $secure, public string $slip = '')
+    {
+    }
+}

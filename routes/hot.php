@@ -8,6 +8,7 @@ declare(strict_types=1);
 
 use App\Canvas\CanvasFile;
 use App\Http\Controllers\BringInController;
+use App\Http\Controllers\Desk\AskController;
 use App\Http\Controllers\Desk\CanvasController;
 use App\Http\Controllers\Desk\CoachController;
 use App\Http\Controllers\Desk\HandOutController;
@@ -90,6 +91,12 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/line-up/{entry}/remove', [LineUpController::class, 'remove'])->middleware(May::route(Deed::LineUp))->name('desk.line-up.remove');
     Route::post('/line-up/{entry}/show', [LineUpController::class, 'show'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.show');
     Route::post('/bring-in', [BringInController::class, 'teacher'])->middleware(May::route(Deed::Lead))->name('desk.bring-in');
+    Route::get('/ask', [AskController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.ask');
+    Route::post('/asks', [AskController::class, 'ask'])->middleware(May::route(Deed::Ask))->name('desk.asks');
+    Route::post('/ask/{ask}/close', [AskController::class, 'close'])->middleware(May::route(Deed::Ask))->name('desk.ask.close');
+    Route::post('/ask/{ask}/show', [AskController::class, 'reveal'])->middleware(May::route(Deed::Ask))->name('desk.ask.show');
+    Route::post('/ask/{ask}/again', [AskController::class, 'again'])->middleware(May::route(Deed::Ask))->name('desk.ask.again');
+    Route::post('/ask-away', [AskController::class, 'putAway'])->middleware(May::route(Deed::Ask))->name('desk.ask.away');
     Route::post('/pens', [RoomController::class, 'pens'])->middleware(May::route(Deed::SetPens))->name('desk.pens');
     Route::post('/timer', [RoomController::class, 'timer'])->middleware(May::route(Deed::SetTimer))->name('desk.timer');
     Route::post('/door', [RoomController::class, 'door'])->middleware(May::route(Deed::SetDoor))->name('desk.door');
@@ -126,6 +133,7 @@ Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): 
     Route::post('/take-back', [StudentRoom::class, 'takeBack'])->middleware(May::route(Deed::TakeBack))->name('seat.take-back');
     Route::post('/turn-to', [StudentRoom::class, 'turnTo'])->middleware(May::route(Deed::TurnTo))->name('seat.turn-to');
     Route::post('/code', [StudentRoom::class, 'code'])->middleware(May::route(Deed::ChangeDevice))->name('seat.code');
+    Route::post('/ask', [StudentRoom::class, 'answerAsk'])->middleware(May::route(Deed::AnswerAsk))->name('seat.ask');
     Route::post('/light', [StudentRoom::class, 'light'])->middleware(May::route(Deed::ChooseLight))->name('seat.light');
     Route::post('/knock', [StudentRoom::class, 'knock'])->middleware(May::route(Deed::KnockAgain))->name('seat.knock');
     Route::post('/got', [StudentRoom::class, 'got'])->middleware(May::route(Deed::Hear))->name('seat.got');

@@ -31,6 +31,7 @@ use Illuminate\Support\Carbon;
  * @property string $screen_key
  * @property ?string $prompt_id
  * @property ?string $showcase_id
+ * @property ?string $ask_id  the quick ask that is before the class
  * @property ScreenView $screen_view
  * @property Door $door
  * @property Pace $pace
@@ -49,6 +50,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property ?Prompt $prompt
  * @property ?Showcase $showcase
+ * @property ?Ask $ask
  * @property ?Plan $plan
  * @property ?Roster $roster
  */
@@ -161,6 +163,21 @@ final class LiveSession extends Model implements Holder
     public function showcase(): BelongsTo
     {
         return $this->belongsTo(Showcase::class);
+    }
+
+    /** @return BelongsTo<Ask, $this> the quick ask that is before the class */
+    public function ask(): BelongsTo
+    {
+        return $this->belongsTo(Ask::class);
+    }
+
+    /** @return HasMany<Ask, $this> the latest first */
+    public function asks(): HasMany
+    {
+        $asks = $this->hasMany(Ask::class);
+        $asks->orderByDesc('n');
+
+        return $asks;
     }
 
     /** @return HasMany<Seat, $this> */

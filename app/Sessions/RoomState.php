@@ -86,6 +86,7 @@ final readonly class RoomState
             'isRevealed' => $prompt?->revealed_at_ms !== null && $session->settingsValue()->cover,
             'hand' => $seat->hand_at_ms !== null,
             'light' => $seat->light,
+            'ask' => $seat->isIn() ? Asking::toStudent($seat) : null,
             'messages' => ($seat->relationLoaded('messages') ? $seat->messages : $seat->messages()->get())->slice(-self::MOST_MESSAGES)->values()->map(static fn (Message $one): array => $one->toStudent())->all(),
         ];
     }

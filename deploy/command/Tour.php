@@ -181,10 +181,17 @@ final readonly class Tour
     private function closeUp(Page $desk): void
     {
         $desk->run('document.querySelectorAll(".tile-open")[0].click()');
-        $desk->seen('#closeup');
+        $desk->find('#closeup-page-frame[data-ready]');
+        $desk->press('c');
+        usleep(300_000);
+        $circle = array_map(static fn (int $i): array => [.33 + .13 * cos($i / 6), .6 + .1 * sin($i / 6)], range(0, 40));
+        $desk->draw('#closeup .page-paper', $circle, 'pen', 4);
+        $desk->click('#closeup [data-tool=text]')->draw('#closeup .page-paper', [[.5, .58]]);
+        $desk->seen('#closeup .page-typing')->sendKeys('Why is F smaller than 240 N?');
+        $desk->press("\u{E00C}")->click('#closeup [data-tool=pen]');
         usleep(600_000);
         $this->shot($desk, 'close-up');
-        $desk->click('#replay');
+        $desk->press("\u{E00C}")->click('#replay');
         $desk->until(fn (): bool => $desk->run('return Number(document.querySelector(".player-at").value) > 6000'), 'some of the replay', 30);
         $this->shot($desk, 'replay');
         $desk->click('.player-close');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Canvas\TakeCanvas;
+use App\Models\Ask;
 use App\Models\Asset;
 use App\Models\Handout;
 use App\Models\HeldFolder;
@@ -47,6 +48,8 @@ final class WrongPersonTest extends CragTestCase
 
     private LineupEntry $entry;
 
+    private Ask $ask;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -59,6 +62,7 @@ final class WrongPersonTest extends CragTestCase
         $this->pick = $this->session->picks()->create(['seat_id' => $this->seat->id, 'made_at_ms' => 1, 'among' => 1]);
         app(LineUp::class)->add($this->session, [[$this->canvasOf($this->seat), '']], false);
         $this->entry = $this->session->lineup()->firstOrFail();
+        $this->ask = Ask::query()->create(['live_session_id' => $this->session->id, 'n' => 1, 'question' => ['id' => 'ask', 'kind' => 'text', 'words' => 'What holds it?', 'spot' => null, 'right' => []], 'made_at_ms' => 1]);
         LoggedOperation::query()->delete();
     }
 
@@ -252,6 +256,9 @@ final class WrongPersonTest extends CragTestCase
         $this->postJson("/desk/{$theirs->id}/line-up", ['chosen' => [['canvas' => $canvas]]])->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/line-up/{$this->entry->id}/show")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/line-up/{$this->entry->id}/remove")->assertNotFound();
+        foreach (['close', 'show', 'again'] as $what) {
+            $this->postJson("/desk/{$theirs->id}/ask/{$this->ask->id}/{$what}")->assertNotFound();
+        }
         $this->postJson("/desk/{$theirs->id}/pick/{$this->pick->id}/undo")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/pick", ['seats' => [$this->seat->id]])->assertUnprocessable();
         $this->assertSocket(403, "/live/coach/{$theirs->id}/{$this->seat->id}");
@@ -308,7 +315,7 @@ final class WrongPersonTest extends CragTestCase
             '{session}' => $this->session->id, '{seat}' => $this->seat->id, '{prompt}' => (string) $this->session->prompt_id,
             '{student}' => $this->seat->id, '{message}' => $this->message->id, '{handout}' => $this->handout->id,
             '{canvas}' => $this->canvasOf($this->seat)->id, '{format}' => 'png', '{showcase}' => (string) $this->session->showcase_id,
-            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id,
+            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id, '{ask}' => $this->ask->id,
         ]);
     }
 

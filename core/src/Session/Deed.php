@@ -21,6 +21,7 @@ enum Deed: string
     case Write = 'write';
     case ChangeDevice = 'change_device';
     case ChooseLight = 'choose_light';
+    case AnswerAsk = 'answer_ask';
     case TakeHome = 'take_home';
 
     // Every teacher of the session.
@@ -43,6 +44,7 @@ enum Deed: string
     case Steer = 'steer';
     case SetPens = 'set_pens';
     case SetTimer = 'set_timer';
+    case Ask = 'ask';
     case Reveal = 'reveal';
     case Lead = 'lead';
     case ChooseScreen = 'choose_screen';

@@ -33,6 +33,7 @@ final class Rules
             Deed::Write => [self::STUDENT, [C::Running, C::In, C::MessagesOn]],
             Deed::ChangeDevice => [self::STUDENT, [C::Running, C::In]],
             Deed::ChooseLight => [self::STUDENT, [C::Running, C::In]],
+            Deed::AnswerAsk => [self::STUDENT, [C::Running, C::In]],
             Deed::TakeHome => [self::STUDENT, []],
 
             Deed::Watch => [self::TEACHERS, []],
@@ -53,6 +54,7 @@ final class Rules
             Deed::Steer => [self::RUNS_IT, [C::Running]],
             Deed::SetPens => [self::RUNS_IT, [C::Running]],
             Deed::SetTimer => [self::RUNS_IT, [C::Running]],
+            Deed::Ask => [self::RUNS_IT, [C::Running]],
             Deed::Reveal => [self::RUNS_IT, [C::Running, C::IsCovered]],
             Deed::Lead => [self::RUNS_IT, [C::Running]],
             Deed::ChooseScreen => [self::RUNS_IT, [C::Running]],

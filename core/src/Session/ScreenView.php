@@ -10,5 +10,6 @@ enum ScreenView: string
     case Join = 'join';
     case Prompt = 'prompt';
     case Showcase = 'showcase';
+    case Tally = 'tally';
     case Nothing = 'nothing';
 }

@@ -56,7 +56,7 @@ final class RulesTest extends TestCase
             'see_lead' => static fn (Situation $s): bool => $in($s) && $s->isLeadShown,
             'send' => static fn (Situation $s): bool => $in($s) && $s->prompt === PromptState::Open && ! $s->isSent,
             'take_back' => static fn (Situation $s): bool => $in($s) && $s->prompt === PromptState::Open && $s->isSent && ! $s->isRevealed,
-            'put_hand_up' => $in, 'change_device' => $in, 'choose_light' => $in,
+            'put_hand_up' => $in, 'change_device' => $in, 'choose_light' => $in, 'answer_ask' => $in,
             'write' => static fn (Situation $s): bool => $in($s) && $s->hasMessages,
             'take_home' => $always, 'hear' => $always,
         ];
@@ -70,7 +70,7 @@ final class RulesTest extends TestCase
         $colleagues = [
             'reveal' => static fn (Situation $s): bool => $s->isRunning && $s->isCovered,
             'forget' => static fn (Situation $s): bool => ! $s->isRunning,
-        ] + array_fill_keys(['hand_out', 'send_out', 'set_door', 'steer', 'set_pens', 'set_timer', 'lead', 'choose_screen', 'change_settings', 'end'], $running);
+        ] + array_fill_keys(['hand_out', 'send_out', 'set_door', 'steer', 'set_pens', 'set_timer', 'ask', 'lead', 'choose_screen', 'change_settings', 'end'], $running);
         foreach (['students' => $students, 'teachers' => $teachers, 'colleagues' => $colleagues] as $who => $some) {
             foreach ($some as $name => $may) {
                 yield $name => [Deed::from($name), $who, $may];

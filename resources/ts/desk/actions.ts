@@ -4,6 +4,7 @@ import type { Grid } from '../grid/grid';
 import type { Tile } from '../grid/tile';
 import { post } from '../live/http';
 import { element } from '../page';
+import type { AskPanel } from './ask';
 import type { CloseUp } from './closeup';
 import { openWindow } from './commands';
 import type { Compare } from './compare';
@@ -31,6 +32,7 @@ interface Parts {
     some: Some;
     strata: StrataMenu;
     watch: Watch;
+    ask: AskPanel;
     look(prompt: string): Promise<void>;
     run(address: string, body: unknown): Promise<boolean>;
 }
@@ -117,11 +119,12 @@ function aboutCloseUp({ address, at, closeUp, compare, opened, some, run }: Part
     };
 }
 
-function aboutTheRoom({ address, drawer, opened, room, look, run }: Parts): Record<string, Action> {
+function aboutTheRoom({ address, ask, drawer, opened, room, look, run }: Parts): Record<string, Action> {
     const window = (id: string): Action => (button) => openWindow(id, button.dataset);
     const modal = (id: string): Action => () => element<HTMLDialogElement>(`#${id}`).showModal();
     return {
         'hand-out': () => opened.handOut(),
+        ask: () => ask.open(),
         talk: (button) => opened.talk(button.dataset.seat!),
         door: () => opened.door(),
         keys: () => drawer.open('keys'),
@@ -156,7 +159,7 @@ function write(opened: Opened, some: Some): void {
     }
 }
 
-function listenToLetters({ address, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, run }: Parts): void {
+function listenToLetters({ address, ask, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, run }: Parts): void {
     const resize = (by: number): void => {
         const slider = element<HTMLInputElement>('#size');
         slider.value = String(Math.min(Number(slider.value), grid.visible()[0]?.root.offsetWidth ?? Infinity) + by);
@@ -180,6 +183,7 @@ function listenToLetters({ address, at, grid, chosen, closeUp, compare, drawer, 
         chooseAll: () => chosen.choose(grid.visible().map(({ seat }) => seat.id)),
         check: (level) => void some.check(level),
         letter: {
+            a: () => ask.open(),
             s: () => some.lineUp(),
             h: () => opened.handOut(),
             f: () => opened.flip(),

@@ -23,6 +23,8 @@ export interface DeskParts {
     openTalk(seat: string, focus: boolean): void;
     takeWhole(tile: Tile): Promise<void>;
     closeCloseUp(): void;
+    /** Something about quick asks has changed. */
+    asked(): void;
     /** Tiles have come or gone. */
     changed(): void;
     heardPick(pick: number | null, seat: string): void;
@@ -88,6 +90,11 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
             bands.refresh();
         },
         pick: (body) => desk.heardPick(body.pick as number | null, body.seat as string),
+        ask: () => {
+            desk.asked();
+            bands.refresh();
+        },
+        answered: () => desk.asked(),
         lineup: refresh,
         screen: refresh,
         tray: refresh,

@@ -2,6 +2,7 @@ import './plain';
 import type { Operation, WetInk } from '../canvas/model';
 import { Bands, WaitingList } from '../desk/bands';
 import { listenToDesk } from '../desk/actions';
+import { AskPanel } from '../desk/ask';
 import { CloseUp } from '../desk/closeup';
 import { Commands, listenToCancels, Notice } from '../desk/commands';
 import { Compare } from '../desk/compare';
@@ -82,6 +83,7 @@ const waiting = new WaitingList(page.words);
 const commands = new Commands(notice, {
     words: page.words,
     then: (what) => {
+        what === 'ask' && ask.refresh(0);
         what === 'talk' && at.talked !== '' && opened.talk(at.talked, false);
         bands.refresh();
     },
@@ -139,6 +141,7 @@ const handOut = new HandOutForm({
     },
 });
 
+const ask = new AskPanel({ address: page.address, words: page.words, drawer, chosen, now: () => Date.now() + ahead });
 const strata = new StrataMenu();
 const opened: Opened = new Opened({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, say, sayStates });
 
@@ -161,6 +164,7 @@ const events = deskEvents({
     openTalk: (seat, focus) => opened.talk(seat, focus),
     closeCloseUp: () => opened.closeCloseUp(),
     changed: () => chosen.show(),
+    asked: () => ask.refresh(),
     heardPick: (which, seat) => pick.hear(which, seat),
 });
 
@@ -296,7 +300,7 @@ function sayStates(): void {
     });
 }
 
-listenToDesk({ address: page.address, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, strata, watch, look, run });
+listenToDesk({ address: page.address, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, strata, watch, ask, look, run });
 listenToCancels();
 element<HTMLSelectElement>('#sort').addEventListener('change', (event) => grid.sortBy((event.target as HTMLSelectElement).value));
 element<HTMLSelectElement>('#pages-shown').addEventListener('change', (event) => {

@@ -9,6 +9,7 @@ import { element, fill, pageData } from '../page';
 import type { Asked } from '../questions/fields';
 import { Questions } from '../questions/panel';
 import { showWords } from '../questions/words';
+import { AskSheet } from '../student/ask';
 import { CoachSide } from '../student/coach';
 import { LeadSide } from '../student/lead';
 import { RoomPage } from '../student/room';
@@ -150,6 +151,7 @@ const { bench, tray } = mountBench({
 const questions = new Questions(bench, page);
 const lead = new LeadSide(bench, page);
 const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => socket.send(text), handUp: (words) => room.openHand(words) });
+const ask = new AskSheet({ address: page.address, assets: page.assets, words: page.words, now: () => Date.now() + bench.clockAhead, say });
 const room: RoomPage = new RoomPage({
     address: page.address,
     words: page.words,
@@ -260,6 +262,7 @@ async function takeSame(next: Prompt): Promise<void> {
 function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): void {
     room.take(now, own, isHere);
     lead.set(room.room!.lead, room.isLight);
+    own !== undefined && ask.take(own.ask);
     outbox.release();
 }
 

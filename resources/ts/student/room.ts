@@ -89,7 +89,7 @@ export class RoomPage {
         this.lock();
         element('#cover-words').textContent = pens === null ? '' : pens.words || this.around.words.pens_down;
         cover.hidden = pens === null;
-        for (const part of document.querySelectorAll<HTMLElement>('#strip, #questions, .sides, #letters')) {
+        for (const part of document.querySelectorAll<HTMLElement>('#strip, #questions, #quick-ask, .sides, #letters')) {
             part.inert = pens !== null;
         }
         if (pens !== null && !wasDown) {

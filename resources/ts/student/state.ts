@@ -1,4 +1,5 @@
 import type { Timer } from '../live/timer';
+import type { QuickAsk } from './ask';
 
 export interface Pens {
     since: number;
@@ -36,5 +37,6 @@ export interface Own {
     isRevealed: boolean;
     hand: boolean;
     light: boolean;
+    ask: QuickAsk | null;
     messages: Letter[];
 }

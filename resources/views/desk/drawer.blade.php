@@ -3,6 +3,7 @@
     @include('desk.tools')
     @include('desk.door')
     @include('desk.talk')
+    @include('desk.ask')
     @include('desk.timing')
     @include('desk.settings')
     @include('desk.keys')

@@ -2,7 +2,7 @@
 @php($runs = $role === Crag\Session\Role::Colleague)
 <footer id="lineup" class="lineup" aria-label="{{ __('Class screen') }}" @isset($swap) hx-swap-oob="true" @endisset>
     <span class="lineup-label"><x-icon name="easel" /> {{ __('The class screen shows') }}</span>
-    @foreach (['join' => __('How to join'), 'prompt' => __('The prompt'), 'nothing' => __('Nothing')] as $value => $word)
+    @foreach (['join' => __('How to join'), 'prompt' => __('The prompt')] + ($session->ask_id === null ? [] : ['tally' => __('The tally')]) + ['nothing' => __('Nothing')] as $value => $word)
         <button id="screen-{{ $value }}" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"{{ $value }}"}' hx-swap="none"
                 aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>
     @endforeach

@@ -23,6 +23,12 @@
         <img class="shown-canvas" src="{{ route('screen.showcase', [$session, $session->showcase]) }}" alt="{{ __('A canvas of the class') }}">
         @php($name = $session->settingsValue()->shownNames->show($session->showcase->canvas->seat->name, $session->showcase->canvas->seat->n))
         @if ($name !== '') <p class="shown-name" dir="auto">{{ $name }}</p> @endif
+    @elseif ($view === 'tally' && $session->ask !== null)
+        @php($ask = $session->ask)
+        <h1 class="shown-words" dir="auto">{{ $ask->value()->words === '' ? __('Quick ask') : $ask->value()->words }}</h1>
+        <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers', $ask->tally()->answered) }}</p>
+        @if ($ask->is_tally_shown) @include('desk.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(), 'right' => $ask->is_right_shown]) @endif
+        @if ($ask->is_right_shown && $ask->value()->asked->hasKey()) <p class="shown-right" dir="auto">{{ __('Right: :key', ['key' => $ask->value()->asked->key()]) }}</p> @endif
     @elseif ($view === 'ended')
         <h1>{{ __('The session has ended') }}</h1>
     @else

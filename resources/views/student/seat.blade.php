@@ -7,6 +7,7 @@
     'closed' => __('This prompt is closed. You can look at your work.'), 'new_work' => __('Your teacher has handed something out.'), 'new_page' => __('Your teacher has handed something out, on page :n.'), 'fresh' => __('Your teacher has given you a fresh start. Your old work is kept.'),
     'lead' => __('Teacher’s page'), 'stone' => __('Others see you as :name'), 'renamed' => __('Your name here is now :name.'), 'moved' => __('You work on another device now.'),
     'slow' => __('The connection is slow. Light data needs fewer bytes.'), 'use_light' => __('Use light data'), 'rate' => __('About :n kB a minute'), 'light_on' => __('Light data is on'), 'light_off' => __('Light data is off'),
+    'ask_closed' => __('Closed.'), 'ask_sent' => __('Your answer is in. You can change it until it is closed.'), 'ask_anonymous' => __('Nobody will know who answered what, not even your teacher.'), 'ask_right' => __('Right: :right'), 'ask_middle' => __('In the middle: :middle'),
     'teacher' => __('Teacher'), 'coach_hide' => __('Hide'), 'coach_show' => __('Show'), 'about_coach' => __('About what you wrote on my canvas: '),
     'not_now' => __('That cannot be done now: :reason'),
 ])
@@ -34,6 +35,15 @@
     </header>
     <p id="notice" class="notice" role="alert" hidden></p>
     <section id="letters" class="letters" aria-label="{{ __('From your teacher') }}" aria-live="polite"></section>
+    <section id="quick-ask" class="quick-ask" aria-labelledby="quick-ask-title" hidden>
+        <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2>
+            <button id="quick-ask-fold" class="btn btn-icon ms-auto" aria-expanded="true" aria-controls="quick-ask-body" title="{{ __('Fold away') }}"><x-icon name="chevron-down" /><span class="visually-hidden">{{ __('Fold away or open') }}</span></button></div>
+        <div class="quick-ask-inner">
+            <div id="quick-ask-body"></div>
+            <p id="quick-ask-state" class="form-text" role="status"></p>
+            <div id="quick-ask-tally" hidden></div>
+        </div>
+    </section>
     <section id="questions" class="questions" aria-label="{{ __('Questions') }}" hidden></section>
     <div class="sides">
         <main id="bench" class="bench">

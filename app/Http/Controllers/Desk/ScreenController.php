@@ -22,6 +22,7 @@ final class ScreenController
     {
         $request->validate(['view' => ['required', new Enum(ScreenView::class)]]);
         $view = ScreenView::from($request->string('view')->toString());
+        abort_if($view === ScreenView::Tally && $session->ask_id === null, 422, __('Ask something first.'));
         abort_if($view === ScreenView::Showcase && $session->showcase_id === null, 422, __('Choose a canvas to show first.'));
         $this->shown->view($session, $view);
 

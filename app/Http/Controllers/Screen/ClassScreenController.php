@@ -80,7 +80,7 @@ final class ClassScreenController
     private function shown(LiveSession $session): array
     {
         return [
-            'session' => $session->load('prompt', 'showcase.canvas.seat'),
+            'session' => $session->load('prompt', 'showcase.canvas.seat', 'ask.againOf'),
             'position' => CatchUp::position($session, Audience::room($session), Audience::screen($session)),
         ];
     }

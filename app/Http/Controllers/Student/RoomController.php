@@ -8,6 +8,7 @@ use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\Prompt;
 use App\Models\Seat;
+use App\Sessions\Asking;
 use App\Sessions\Doorway;
 use App\Sessions\GiveWork;
 use App\Sessions\Hands;
@@ -15,6 +16,7 @@ use App\Sessions\LeadCanvas;
 use App\Sessions\RoomState;
 use App\Sessions\SendWork;
 use App\Sessions\Steer;
+use Crag\Canvas\UnreadableOperation;
 use Crag\Session\InvalidName;
 use Crag\Session\JoinCode;
 use Crag\Session\Note;
@@ -90,6 +92,22 @@ final class RoomController
         $seat->update(['light' => $request->boolean('on')]);
 
         return $this->own($seat);
+    }
+
+    /** An answer to the quick ask that is before the class; null takes it back. */
+    public function answerAsk(Request $request, Seat $seat, Asking $asking): JsonResponse
+    {
+        $ask = $seat->session->ask;
+        abort_if($ask === null || $ask->id !== $request->input('ask') || ! $ask->isFor($seat), 409, __('This is not asked any more.'));
+        abort_unless($ask->isOpen(Clock::ms()), 409, __('It is closed: no more answers are taken.'));
+        $value = $request->json('value');
+        try {
+            $asking->answer($ask, $seat, $value === null ? null : $ask->value()->asked->read($value));
+        } catch (UnreadableOperation $problem) {
+            abort(422, $problem->getMessage());
+        }
+
+        return response()->json([]);
     }
 
     public function knock(Seat $seat, Doorway $doorway): JsonResponse

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+/** Quick asks and what was answered. */
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::create('asks', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            $table->foreignUlid('live_session_id')->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('n');
+            // The question in its JSON form.
+            $table->text('question');
+            // Ids of the seats that are asked; null for everybody.
+            $table->text('seats')->nullable();
+            $table->boolean('is_anonymous')->default(false);
+            $table->unsignedBigInteger('made_at_ms');
+            $table->unsignedBigInteger('ends_at_ms')->nullable();
+            $table->unsignedBigInteger('closed_at_ms')->nullable();
+            // What everybody may see: the tally, and which answer is right.
+            $table->boolean('is_tally_shown')->default(false);
+            $table->boolean('is_right_shown')->default(false);
+            // The ask that it asks again.
+            $table->foreignUlid('again_of_id')->nullable()->constrained('asks')->nullOnDelete();
+            $table->unique(['live_session_id', 'n']);
+        });
+        // One row for each time that somebody answers: the latest counts.
+        Schema::create('ask_answers', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignUlid('ask_id')->constrained()->cascadeOnDelete();
+            // The seat; where it is anonymous, a mark that tells two students apart and names neither.
+            $table->string('voter', 64);
+            $table->text('value');
+            $table->unsignedBigInteger('made_at_ms');
+            $table->index(['ask_id', 'voter', 'id']);
+        });
+        Schema::table('live_sessions', function (Blueprint $table): void {
+            $table->foreignUlid('ask_id')->nullable();
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::dropIfExists('ask_answers');
+        Schema::dropIfExists('asks');
+    }
+};

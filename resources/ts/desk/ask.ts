@@ -1,0 +1,111 @@
+import htmx from 'htmx.org';
+import { post } from '../live/http';
+import { element, fill } from '../page';
+import type { Chosen } from '../grid/chosen';
+import type { Drawer } from './drawer';
+
+interface Around {
+    address: string;
+    words: Record<string, string>;
+    drawer: Drawer;
+    chosen: Chosen;
+    now(): number;
+}
+
+/** Answers that come together are counted together. */
+const WAIT_MS = 400;
+
+/** The quick ask's panel: what is asked and how it counts; the server writes the tally. */
+export class AskPanel {
+    private readonly form = document.querySelector<HTMLFormElement>('#ask-form');
+    private timer = 0;
+    private ending = 0;
+
+    constructor(private readonly around: Around) {
+        this.form?.addEventListener('input', () => this.showFields());
+        this.form?.addEventListener('submit', (event) => {
+            event.preventDefault();
+            void this.ask();
+        });
+    }
+
+    open(): void {
+        this.around.drawer.open('ask');
+        this.showFields();
+        this.refresh(0);
+    }
+
+    /** Something about asks has changed. */
+    refresh(wait = WAIT_MS): void {
+        if (this.around.drawer.panel === 'ask' && this.timer === 0) {
+            this.timer = window.setTimeout(() => {
+                this.timer = 0;
+                void htmx.ajax('get', `${this.around.address}/ask`, { source: '#ask-body', target: '#ask-body', swap: 'innerHTML' }).then(() => this.waitForEnd());
+            }, wait);
+        }
+    }
+
+    /** When the time is up the buttons are others. */
+    private waitForEnd(): void {
+        window.clearTimeout(this.ending);
+        const ends = Number(document.querySelector<HTMLElement>('#ask-body [data-ends]')?.dataset.ends ?? '');
+        if (ends > 0) {
+            this.ending = window.setTimeout(() => this.refresh(), Math.max(0, ends - this.around.now()) + 100);
+        }
+    }
+
+    private value(name: string): string {
+        return String(new FormData(this.form!).get(name) ?? '');
+    }
+
+    private showFields(): void {
+        if (this.form === null) {
+            return;
+        }
+        const kind = this.value('kind');
+        for (const part of this.form.querySelectorAll<HTMLElement>('[data-ask-for]')) {
+            part.hidden = !part.dataset.askFor!.split(' ').includes(kind);
+        }
+        const n = this.around.chosen.tiles.length;
+        const chosen = element('#ask-chosen', this.form);
+        chosen.hidden = n === 0;
+        element('span', chosen).textContent = fill(this.around.words.ask_chosen, { n });
+    }
+
+    private async ask(): Promise<void> {
+        const chosen = this.around.chosen.tiles.map(({ seat }) => seat.id);
+        const seconds = this.value('seconds');
+        element('#ask-problem').textContent = '';
+        try {
+            await post(`${this.around.address}/asks`, {
+                question: this.question(), seconds: seconds === '' ? null : Number(seconds), anonymous: this.value('anonymous') === '1',
+                seats: chosen.length > 0 && this.value('chosen') === '1' ? chosen : null,
+            });
+            this.refresh(0);
+        } catch (problem) {
+            element('#ask-problem').textContent = (problem as Error).message;
+        }
+    }
+
+    /** As the core reads it. */
+    private question(): Record<string, unknown> {
+        const words = this.value('words');
+        const right = this.value('right').trim();
+        switch (this.value('kind')) {
+            case 'choice':
+            case 'choices': {
+                const lines = this.value('options').split('\n').map((line) => line.trim()).filter((line) => line !== '');
+                const options = lines.map((line, i) => ({ id: `o${i + 1}`, words: line.replace(/^\*\s*/, '') }));
+                return { kind: this.value('kind'), words, options, right: options.filter((_, i) => lines[i].startsWith('*')).map(({ id }) => id), shuffle: false };
+            }
+            case 'scale':
+                return { kind: 'scale', words, from: 1, to: 5, low: '', high: '' };
+            case 'sure':
+                return { kind: 'scale', words: words === '' ? this.around.words.ask_sure : words, from: 1, to: 4, low: this.around.words.ask_guessed, high: this.around.words.ask_certain };
+            case 'text':
+                return { kind: 'text', words, right: right === '' ? [] : [right] };
+            default:
+                return { kind: this.value('kind'), words, right };
+        }
+    }
+}

@@ -1,0 +1,133 @@
+import { questionField, type Asked, type Field } from '../questions/fields';
+import { HttpProblem, post } from '../live/http';
+import { element, fill } from '../page';
+import type { AnswerValue } from '../canvas/model';
+
+/** Counted answers: App\Sessions\Asking::bars. */
+export interface Counted {
+    answered: number;
+    bars: { label: string; count: number; outcome: string | null }[];
+    middle: string | null;
+}
+
+/** A quick ask as a student's page knows it: App\Sessions\Asking::toStudent. */
+export interface QuickAsk {
+    id: string;
+    n: number;
+    question: Asked;
+    /** On the server's clock; null until it is closed. */
+    ends: number | null;
+    isOpen: boolean;
+    isAnonymous: boolean;
+    mine: AnswerValue | null;
+    tally: Counted | null;
+    right: string | null;
+}
+
+interface Around {
+    address: string;
+    assets: string;
+    words: Record<string, string>;
+    now(): number;
+    say(sentence: string): void;
+}
+
+/** A quick ask over the student's canvas: answered, folded away, and counted where the teacher shows it. */
+export class AskSheet {
+    private readonly root = element('#quick-ask');
+    private readonly body = element('#quick-ask-body');
+    private readonly state = element('#quick-ask-state');
+    private ask: QuickAsk | null = null;
+    private field: Field | null = null;
+    private timer = 0;
+    private waiting: AnswerValue | null | undefined;
+
+    constructor(private readonly around: Around) {
+        element('#quick-ask-fold').addEventListener('click', () => this.fold(this.root.classList.contains('is-folded') === false));
+    }
+
+    take(ask: QuickAsk | null): void {
+        const before = this.ask;
+        this.ask = ask;
+        this.root.hidden = ask === null;
+        window.clearTimeout(this.timer);
+        if (ask === null) {
+            this.field = null;
+            this.body.replaceChildren();
+            return;
+        }
+        if (before?.id !== ask.id || this.field === null) {
+            this.field = questionField(ask.question, ask.n, { ...this.around, answer: (value) => void this.answer(value) });
+            this.body.replaceChildren(this.field.root);
+            this.waiting = undefined;
+            this.fold(false);
+        }
+        this.field.show(this.waiting === undefined ? (ask.mine ?? undefined) : (this.waiting ?? undefined));
+        if (ask.isOpen && ask.ends !== null) {
+            this.timer = window.setTimeout(() => this.show(), Math.max(0, ask.ends - this.around.now()) + 50);
+        }
+        this.show();
+    }
+
+    private get isOpen(): boolean {
+        return this.ask?.isOpen === true && (this.ask.ends === null || this.around.now() < this.ask.ends);
+    }
+
+    private show(): void {
+        const { ask } = this;
+        const { words } = this.around;
+        if (ask === null) {
+            return;
+        }
+        this.body.querySelectorAll<HTMLFieldSetElement>('fieldset').forEach((set) => {
+            set.disabled = !this.isOpen;
+        });
+        const said = !this.isOpen ? words.ask_closed : ask.mine === null && this.waiting === undefined ? (ask.isAnonymous ? words.ask_anonymous : '') : words.ask_sent;
+        this.state.textContent = ask.right === null ? said : `${said} ${fill(words.ask_right, { right: ask.right })}`.trim();
+        const tally = element('#quick-ask-tally');
+        tally.hidden = ask.tally === null;
+        ask.tally !== null && tally.replaceChildren(...bars(ask.tally, words));
+    }
+
+    private fold(isFolded: boolean): void {
+        this.root.classList.toggle('is-folded', isFolded);
+        element('#quick-ask-fold').setAttribute('aria-expanded', String(!isFolded));
+    }
+
+    private async answer(value: AnswerValue | null): Promise<void> {
+        const { ask } = this;
+        if (ask === null) {
+            return;
+        }
+        this.waiting = value;
+        try {
+            await post(`${this.around.address}/ask`, { ask: ask.id, value });
+            if (this.ask?.id === ask.id) {
+                this.ask = { ...this.ask, mine: value };
+                this.waiting = undefined;
+            }
+        } catch (problem) {
+            this.around.say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.around.words.unreachable);
+            this.waiting = undefined;
+        }
+        this.show();
+    }
+}
+
+/** Bars with their counts; nobody is named. */
+function bars({ bars: some, middle }: Counted, words: Record<string, string>): HTMLElement[] {
+    const most = Math.max(1, ...some.map(({ count }) => count));
+    const list = Object.assign(document.createElement('ol'), { className: 'tally-bars' });
+    list.append(...some.map(({ label, count, outcome }) => {
+        const item = Object.assign(document.createElement('li'), { className: 'tally-bar' });
+        item.dataset.outcome = outcome ?? '';
+        const meter = Object.assign(document.createElement('meter'), { className: 'tally-meter', min: 0, max: most, value: count });
+        meter.setAttribute('aria-label', label);
+        item.append(
+            Object.assign(document.createElement('span'), { className: 'tally-label', dir: 'auto', textContent: label }), meter,
+            Object.assign(document.createElement('b'), { className: 'tally-n', textContent: String(count) }),
+        );
+        return item;
+    }));
+    return middle === null ? [list] : [list, Object.assign(document.createElement('p'), { className: 'form-text', textContent: fill(words.ask_middle, { middle }) })];
+}

@@ -17,6 +17,7 @@ use App\Http\Controllers\Desk\LineUpController;
 use App\Http\Controllers\Desk\PickController;
 use App\Http\Controllers\Desk\PromptsController;
 use App\Http\Controllers\Desk\RoomController;
+use App\Http\Controllers\Desk\ScreenController;
 use App\Http\Controllers\Desk\SeatsController;
 use App\Http\Controllers\Desk\WatchController;
 use App\Http\Controllers\LiveController;
@@ -88,6 +89,10 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/pick', [PickController::class, 'draw'])->middleware(May::route(Deed::Pick))->name('desk.pick');
     Route::post('/pick/{pick}/undo', [PickController::class, 'undo'])->middleware(May::route(Deed::Pick))->name('desk.pick.undo');
     Route::post('/line-up', [LineUpController::class, 'add'])->middleware(May::route(Deed::LineUp))->name('desk.line-up');
+    Route::post('/line-up/show', [LineUpController::class, 'showSome'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.some');
+    Route::post('/line-up/step', [LineUpController::class, 'step'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.step');
+    Route::post('/line-up/{entry}/change', [LineUpController::class, 'change'])->middleware(May::route(Deed::LineUp))->name('desk.line-up.change');
+    Route::post('/shown-on', [ScreenController::class, 'on'])->middleware(May::route(Deed::ChooseScreen))->name('desk.shown-on');
     Route::post('/line-up/{entry}/remove', [LineUpController::class, 'remove'])->middleware(May::route(Deed::LineUp))->name('desk.line-up.remove');
     Route::post('/line-up/{entry}/show', [LineUpController::class, 'show'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.show');
     Route::post('/bring-in', [BringInController::class, 'teacher'])->middleware(May::route(Deed::Lead))->name('desk.bring-in');
@@ -133,6 +138,8 @@ Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): 
     Route::post('/take-back', [StudentRoom::class, 'takeBack'])->middleware(May::route(Deed::TakeBack))->name('seat.take-back');
     Route::post('/turn-to', [StudentRoom::class, 'turnTo'])->middleware(May::route(Deed::TurnTo))->name('seat.turn-to');
     Route::post('/code', [StudentRoom::class, 'code'])->middleware(May::route(Deed::ChangeDevice))->name('seat.code');
+    Route::get('/showcase/{showcase}/{n}.svg', [ClassScreenController::class, 'toStudent'])->middleware(May::route(Deed::Hear))->whereNumber('n')->name('seat.showcase');
+    Route::post('/keep-back', [StudentRoom::class, 'keepBack'])->middleware(May::route(Deed::Hear))->name('seat.keep-back');
     Route::post('/ask', [StudentRoom::class, 'answerAsk'])->middleware(May::route(Deed::AnswerAsk))->name('seat.ask');
     Route::post('/light', [StudentRoom::class, 'light'])->middleware(May::route(Deed::ChooseLight))->name('seat.light');
     Route::post('/knock', [StudentRoom::class, 'knock'])->middleware(May::route(Deed::KnockAgain))->name('seat.knock');

@@ -115,7 +115,7 @@ Route::prefix('/screen/{session}')->middleware(SeesScreen::class)->group(functio
     Route::get('/', [ClassScreenController::class, 'show'])->name('screen');
     Route::get('/shown', [ClassScreenController::class, 'shownNow'])->name('screen.shown');
     Route::get('/prompt/{prompt}.svg', [ClassScreenController::class, 'prompt'])->name('screen.prompt');
-    Route::get('/showcase/{showcase}.svg', [ClassScreenController::class, 'picture'])->name('screen.showcase');
+    Route::get('/showcase/{showcase}/{n}.svg', [ClassScreenController::class, 'picture'])->whereNumber('n')->name('screen.showcase');
 });
 
 if (config('crag.demo')) {

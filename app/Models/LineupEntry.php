@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Crag\Session\NameMode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -17,6 +18,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $page
  * @property int $n  its place among those of the prompt
  * @property int $at_operation
+ * @property string $caption  why this one: for teachers alone
+ * @property bool $is_live  shown as it is now instead
+ * @property ?NameMode $names  null as the session has names
  * @property bool $with_notes  whether the private notes over it are shown too
  * @property Canvas $canvas
  */
@@ -26,9 +30,11 @@ final class LineupEntry extends Model
 
     public $timestamps = false;
 
+    protected $attributes = ['caption' => '', 'is_live' => false, 'names' => null];
+
     protected function casts(): array
     {
-        return ['with_notes' => 'boolean'];
+        return ['with_notes' => 'boolean', 'is_live' => 'boolean', 'names' => NameMode::class];
     }
 
     /** @return BelongsTo<Canvas, $this> */

@@ -14,6 +14,7 @@ use Crag\Session\Pace;
 use Crag\Session\ScreenView;
 use Crag\Session\SeatState;
 use Crag\Session\SessionSettings;
+use Crag\Session\ShownOn;
 use Crag\Session\Timer;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -33,6 +34,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $showcase_id
  * @property ?string $ask_id  the quick ask that is before the class
  * @property ScreenView $screen_view
+ * @property ShownOn $shown_on  where chosen work is to be seen
  * @property Door $door
  * @property Pace $pace
  * @property ?array<string, mixed> $pens  null while they are up
@@ -61,7 +63,7 @@ final class LiveSession extends Model implements Holder
     protected $guarded = [];
 
     protected $attributes = [
-        'operation_count' => 0, 'screen_view' => 'join', 'ended_at' => null, 'tray' => null,
+        'operation_count' => 0, 'screen_view' => 'join', 'shown_on' => 'screen', 'ended_at' => null, 'tray' => null,
         'plan_id' => null, 'roster_id' => null, 'is_trial' => false, 'door' => 'open', 'pace' => 'together', 'pens' => null,
         'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0,
     ];
@@ -69,7 +71,7 @@ final class LiveSession extends Model implements Holder
     protected function casts(): array
     {
         return [
-            'ended_at' => 'datetime', 'screen_view' => ScreenView::class, 'tray' => 'array', 'is_trial' => 'boolean', 'door' => Door::class,
+            'ended_at' => 'datetime', 'screen_view' => ScreenView::class, 'shown_on' => ShownOn::class, 'tray' => 'array', 'is_trial' => 'boolean', 'door' => Door::class,
             'pace' => Pace::class, 'pens' => 'array', 'timer' => 'array', 'settings' => 'array', 'lead' => 'array',
         ];
     }
@@ -229,7 +231,7 @@ final class LiveSession extends Model implements Holder
     public function lineup(): HasMany
     {
         $entries = $this->hasMany(LineupEntry::class);
-        $entries->orderBy('n');
+        $entries->orderByRaw('(select prompts.n from prompts where prompts.id = lineup_entries.prompt_id), n');
 
         return $entries;
     }

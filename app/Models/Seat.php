@@ -33,6 +33,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $prompt_id  where the student is, if not where the class is
  * @property ?int $hand_at_ms  since when the hand is up
  * @property bool $light
+ * @property bool $keeps_back  asks not to be shown
  * @property ?string $code
  * @property ?int $code_at_ms
  * @property int $turn  how often its channel was begun anew
@@ -52,13 +53,13 @@ final class Seat extends Model
 
     protected $attributes = [
         'polled_at_ms' => 0, 'roster_entry_id' => null, 'state' => 'seated', 'state_at_ms' => 0, 'claims_id' => null, 'reason' => '',
-        'device' => 'laptop', 'seen_at_ms' => 0, 'pens' => null, 'prompt_id' => null, 'hand_at_ms' => null, 'light' => false,
+        'device' => 'laptop', 'seen_at_ms' => 0, 'pens' => null, 'prompt_id' => null, 'hand_at_ms' => null, 'light' => false, 'keeps_back' => false,
         'code' => null, 'code_at_ms' => null, 'turn' => 0, 'old_token_hash' => null,
     ];
 
     protected function casts(): array
     {
-        return ['state' => SeatState::class, 'device' => DeviceKind::class, 'pens' => 'array', 'light' => 'boolean'];
+        return ['state' => SeatState::class, 'device' => DeviceKind::class, 'pens' => 'array', 'light' => 'boolean', 'keeps_back' => 'boolean'];
     }
 
     public function author(): Author
@@ -137,7 +138,7 @@ final class Seat extends Model
     /** @return array{id: string, n: int, name: string, stone: string, ink: string} what desks are told, and nobody else */
     public function announcement(): array
     {
-        return ['id' => $this->id, 'n' => $this->n, 'name' => $this->name, 'stone' => $this->stoneName(), 'ink' => $this->ink_key];
+        return ['id' => $this->id, 'n' => $this->n, 'name' => $this->name, 'stone' => $this->stoneName(), 'ink' => $this->ink_key, 'keepsBack' => $this->keeps_back];
     }
 
     /** The name of the cookie that holds a place in this session. */

@@ -4,37 +4,32 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * One page of a canvas as it was when it was chosen.
+ * Work that is shown to the class: one canvas, or up to four side by side.
  *
  * @property string $id
  * @property string $live_session_id
- * @property string $canvas_id
- * @property string $page  which of its pages
- * @property int $at_operation
- * @property bool $with_notes  whether the private notes over it are shown too
- * @property Canvas $canvas
+ * @property Collection<int, ShowcaseItem> $items
  */
 final class Showcase extends Model
 {
     use HasUlids;
 
+    public const MOST = 4;
+
     protected $guarded = [];
 
-    protected $attributes = ['with_notes' => false];
-
-    protected function casts(): array
+    /** @return HasMany<ShowcaseItem, $this> from left to right */
+    public function items(): HasMany
     {
-        return ['with_notes' => 'boolean'];
-    }
+        $items = $this->hasMany(ShowcaseItem::class);
+        $items->orderBy('n');
 
-    /** @return BelongsTo<Canvas, $this> */
-    public function canvas(): BelongsTo
-    {
-        return $this->belongsTo(Canvas::class);
+        return $items;
     }
 }

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\DB;
 /** Quick asks: made, answered, closed, shown, asked again. One at a time is before the class. */
 final readonly class Asking
 {
-    public function __construct(private Announce $announce, private Shown $shown)
+    public function __construct(private Announce $announce, private RoomState $room, private Shown $shown)
     {
     }
 
@@ -117,7 +117,7 @@ final readonly class Asking
     {
         $session->unsetRelation('ask');
         foreach ($session->seated()->with('messages')->get() as $seat) {
-            ($this->announce)($session, Audience::seat($seat), 'own', ['own' => RoomState::own($seat->setRelation('session', $session))]);
+            $this->room->tellStudent($seat->setRelation('session', $session));
         }
         ($this->announce)($session, Audience::desk($session), 'ask');
         $this->shown->again($session);

@@ -9,6 +9,7 @@ use App\Live\Audience;
 use App\Models\Canvas;
 use App\Models\LineupEntry;
 use App\Models\LiveSession;
+use Crag\Session\ScreenView;
 use Illuminate\Support\Facades\DB;
 
 /** Work that is chosen to be talked about, prompt by prompt, in the order in which it was chosen. */
@@ -46,9 +47,49 @@ final readonly class LineUp
         });
     }
 
-    public function show(LiveSession $session, LineupEntry $entry): void
+    /** @param  list<LineupEntry>  $entries  up to four, from left to right */
+    public function show(LiveSession $session, array $entries): void
     {
-        $this->shown->canvas($session, $entry->canvas, $entry->page, $entry->at_operation, $entry->with_notes);
+        $this->shown->entries($session, $entries);
+    }
+
+    /** As many as are shown now, so many places further; nothing beyond the ends. */
+    public function step(LiveSession $session, int $by): bool
+    {
+        $all = $session->lineup()->get()->values();
+        $shown = $session->screen_view === ScreenView::Showcase ? $session->showcase?->items->pluck('lineup_entry_id')->filter()->all() ?? [] : [];
+        $at = $all->search(static fn (LineupEntry $entry): bool => in_array($entry->id, $shown, true));
+        $to = $at === false ? ($by > 0 ? 0 : $all->count() - 1) : $at + $by * count($shown);
+        $next = array_values($all->slice(max(0, $to), max(1, count($shown)))->all());
+        if ($to < 0 || $next === []) {
+            return false;
+        }
+        $this->shown->entries($session, $next);
+
+        return true;
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    public function change(LiveSession $session, LineupEntry $entry, array $changes): void
+    {
+        DB::transaction(function () use ($session, $entry, $changes): void {
+            $entry->update($changes);
+            $this->tell($session);
+        });
+    }
+
+    /** So many places earlier or later among those of its prompt. */
+    public function move(LiveSession $session, LineupEntry $entry, int $by): void
+    {
+        DB::transaction(function () use ($session, $entry, $by): void {
+            $ids = LineupEntry::query()->where('prompt_id', $entry->prompt_id)->orderBy('n')->pluck('id')->all();
+            $at = (int) array_search($entry->id, $ids, true);
+            array_splice($ids, max(0, min(count($ids) - 1, $at + $by)), 0, array_splice($ids, $at, 1));
+            foreach ($ids as $i => $id) {
+                LineupEntry::query()->whereKey($id)->update(['n' => $i + 1]);
+            }
+            $this->tell($session);
+        });
     }
 
     private function tell(LiveSession $session): void

@@ -10,9 +10,11 @@ use App\Models\LiveSession;
 use App\Models\Message;
 use App\Models\Prompt;
 use App\Models\Seat;
+use App\Models\ShowcaseItem;
 use Crag\Session\NameMode;
 use Crag\Session\Pens;
 use Crag\Session\PromptState;
+use Crag\Session\ScreenView;
 
 /**
  * What pages must know of the room, always whole: a page that hears it, that comes late or that was reloaded has the same
@@ -32,10 +34,16 @@ final readonly class RoomState
         ($this->announce)($session, Audience::room($session), 'room', ['room' => self::shared($session)]);
     }
 
+    /** Tells one student's page alone. */
+    public function tellStudent(Seat $seat): void
+    {
+        ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => self::own($seat)]);
+    }
+
     /** Tells one student's page, and the desks that something about this seat has changed. */
     public function tellOwn(Seat $seat): void
     {
-        ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => self::own($seat)]);
+        $this->tellStudent($seat);
         $this->tellDesk($seat);
     }
 
@@ -63,10 +71,22 @@ final readonly class RoomState
             'here' => $session->prompt_id,
             'prompts' => $seen->map(static fn (Prompt $prompt): array => ['id' => $prompt->id, 'n' => $prompt->n, 'state' => $prompt->state->value])->all(),
             'lead' => ['shown' => $lead->isShown() ? [$lead->canvas, $lead->page] : null, 'ink' => $lead->inkCanvas, 'from' => $lead->inkFrom],
+            'showcase' => self::showcase($session),
             'messages' => $settings->messages,
             'sound' => $settings->sound,
             'light' => $settings->light,
         ];
+    }
+
+    /** @return array{id: string, items: list<array{n: int, version: string, name: string}>}|null work that is shown on the students' own pages */
+    private static function showcase(LiveSession $session): ?array
+    {
+        $isThere = $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnPages() && $session->showcase_id !== null;
+
+        return ! $isThere ? null : ['id' => (string) $session->showcase_id, 'items' => array_values(
+            ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->with('canvas.seat')->orderBy('n')->get()
+                ->map(static fn (ShowcaseItem $item): array => ['n' => $item->n, 'version' => $item->version(), 'name' => $item->label($session)])->all(),
+        )];
     }
 
     /** @return array<string, mixed> of one seat */
@@ -86,6 +106,9 @@ final readonly class RoomState
             'isRevealed' => $prompt?->revealed_at_ms !== null && $session->settingsValue()->cover,
             'hand' => $seat->hand_at_ms !== null,
             'light' => $seat->light,
+            'isShown' => $session->screen_view === ScreenView::Showcase && $session->showcase_id !== null && ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->whereIn('canvas_id', $seat->canvases()->select('id'))->exists(),
+            'shownName' => $session->settingsValue()->shownNames === NameMode::Real,
+            'keepsBack' => $seat->keeps_back,
             'ask' => $seat->isIn() ? Asking::toStudent($seat) : null,
             'messages' => ($seat->relationLoaded('messages') ? $seat->messages : $seat->messages()->get())->slice(-self::MOST_MESSAGES)->values()->map(static fn (Message $one): array => $one->toStudent())->all(),
         ];

@@ -214,7 +214,7 @@ final class BenchTest extends CragTestCase
         $this->postJson("/desk/{$this->session->id}/showcase", ['canvas' => $canvas, 'page' => 'no-such-page'])->assertUnprocessable();
         $this->postJson("/desk/{$this->session->id}/showcase", ['canvas' => $canvas, 'page' => 'another-page'])->assertNoContent();
         $showcase = $this->session->refresh()->showcase_id;
-        self::assertStringContainsString('second page', (string) $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}.svg")->assertOk()->getContent());
+        self::assertStringContainsString('second page', (string) $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}/1.svg")->assertOk()->getContent());
     }
 
     public function test_backdrops_are_handed_out_with_their_settings(): void

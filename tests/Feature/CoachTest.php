@@ -99,7 +99,7 @@ final class CoachTest extends CragTestCase
         foreach ([false, true] as $with) {
             $this->desk('line-up', ['chosen' => [['canvas' => $this->canvas->id]], 'notes' => $with])->assertOk();
             $this->desk('line-up/'.$this->session->lineup()->firstOrFail()->id.'/show', [])->assertOk();
-            $picture = $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$this->session->refresh()->showcase_id}.svg")->assertOk();
+            $picture = $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$this->session->refresh()->showcase_id}/1.svg")->assertOk();
             self::assertSame($with, str_contains((string) $picture->content(), 'Ask about the pivot'));
         }
     }

@@ -146,10 +146,10 @@ final class LessonTest extends CragTestCase
         $canvas = $this->canvasOf($this->seat);
         $this->asTeacher()->postJson("/desk/{$this->session->id}/showcase", ['canvas' => $canvas->id])->assertNoContent();
         $showcase = $this->session->refresh()->showcase_id;
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}")->assertOk()->assertSee("showcase/{$showcase}.svg")->assertDontSee('Tamsin');
-        $shown = (string) $this->get("/screen/{$this->session->id}/showcase/{$showcase}.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}")->assertOk()->assertSee("showcase/{$showcase}/1.svg")->assertDontSee('Tamsin');
+        $shown = (string) $this->get("/screen/{$this->session->id}/showcase/{$showcase}/1.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
         $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$this->stroke()]]);
-        self::assertSame($shown, $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}.svg")->getContent());
+        self::assertSame($shown, $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}/1.svg")->getContent());
 
         $this->asTeacher()->postJson("/desk/{$this->session->id}/settings", ['shown_names' => 'stone'])->assertOk();
         $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('Basalt')->assertDontSee('Tamsin');
@@ -157,7 +157,7 @@ final class LessonTest extends CragTestCase
         $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('Tamsin');
         $this->asTeacher()->postJson("/desk/{$this->session->id}/screen", ['view' => 'nothing'])->assertNoContent();
         $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertDontSee('Tamsin')->assertDontSee($showcase);
-        $this->get("/screen/{$this->session->id}/showcase/{$showcase}.svg")->assertNotFound();
+        $this->get("/screen/{$this->session->id}/showcase/{$showcase}/1.svg")->assertNotFound();
     }
 
     public function test_the_class_screen_shows_how_to_join_and_then_the_prompt(): void

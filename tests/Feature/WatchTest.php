@@ -197,7 +197,7 @@ final class WatchTest extends CragTestCase
         self::assertSame(['', 1, $canvas->refresh()->operation_count], [$entry->page, $entry->n, $entry->at_operation]);
         $this->draw($this->seat, $this->token);
         $this->desk("line-up/{$entry->id}/show", [])->assertOk();
-        self::assertSame(1, $this->session->refresh()->showcase?->at_operation);
+        self::assertSame(1, $this->session->refresh()->showcase?->items->first()?->at_operation);
         $this->desk('line-up', ['chosen' => [['canvas' => $canvas->id]]])->assertOk();
         self::assertSame([2], $this->session->lineup()->pluck('at_operation')->all());
         $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertOk()->assertSee('Tamsin');

@@ -11,6 +11,7 @@ import type { Compare } from './compare';
 import type { DeskParts } from './events';
 import type { Drawer } from './drawer';
 import { listenToKeys } from './keys';
+import type { LineUpBar } from './lineup';
 import type { Opened } from './opened';
 import type { PickWindow } from './pick';
 import type { RoomDesk } from './room';
@@ -33,6 +34,7 @@ interface Parts {
     strata: StrataMenu;
     watch: Watch;
     ask: AskPanel;
+    lineUp: LineUpBar;
     look(prompt: string): Promise<void>;
     run(address: string, body: unknown): Promise<boolean>;
 }
@@ -119,12 +121,14 @@ function aboutCloseUp({ address, at, closeUp, compare, opened, some, run }: Part
     };
 }
 
-function aboutTheRoom({ address, ask, drawer, opened, room, look, run }: Parts): Record<string, Action> {
+function aboutTheRoom({ address, ask, lineUp, drawer, opened, room, look, run }: Parts): Record<string, Action> {
     const window = (id: string): Action => (button) => openWindow(id, button.dataset);
     const modal = (id: string): Action => () => element<HTMLDialogElement>(`#${id}`).showModal();
     return {
         'hand-out': () => opened.handOut(),
         ask: () => ask.open(),
+        'show-entry': (button, event) => lineUp.show(button.dataset.entry!, event.ctrlKey || event.metaKey || event.shiftKey),
+        entry: (button) => lineUp.open(JSON.parse(button.dataset.entry!)),
         talk: (button) => opened.talk(button.dataset.seat!),
         door: () => opened.door(),
         keys: () => drawer.open('keys'),
@@ -159,7 +163,7 @@ function write(opened: Opened, some: Some): void {
     }
 }
 
-function listenToLetters({ address, ask, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, run }: Parts): void {
+function listenToLetters({ address, ask, lineUp, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, run }: Parts): void {
     const resize = (by: number): void => {
         const slider = element<HTMLInputElement>('#size');
         slider.value = String(Math.min(Number(slider.value), grid.visible()[0]?.root.offsetWidth ?? Infinity) + by);
@@ -184,6 +188,8 @@ function listenToLetters({ address, ask, at, grid, chosen, closeUp, compare, dra
         check: (level) => void some.check(level),
         letter: {
             a: () => ask.open(),
+            '[': () => lineUp.step(-1),
+            ']': () => lineUp.step(1),
             s: () => some.lineUp(),
             h: () => opened.handOut(),
             f: () => opened.flip(),

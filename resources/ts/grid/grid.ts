@@ -99,6 +99,7 @@ export class Grid {
             this.seen.unobserve(tile.root);
             tile.root.remove();
             this.tiles.delete(seat);
+            this.heard.delete(seat);
             this.byInk.delete(tile.seat.ink);
             this.byCanvas.delete(tile.seat.canvas ?? '');
             this.arrange();
@@ -167,6 +168,7 @@ export class Grid {
         if (tile.seat.canvas !== message.c) {
             return;
         }
+        this.heard.has(tile.seat.id) && this.heard.set(tile.seat.id, performance.now());
         if (message.at === undefined) {
             tile.wet(message);
         }

@@ -112,8 +112,7 @@ export class Tile {
     showState({ states, minutes, last, objects, prompt, level, isSent, hand }: StateAnswer): void {
         this.showSent(isSent);
         element('.tile-hand', this.root).hidden = !hand;
-        // The first stroke is being drawn before the server has any.
-        this.states = this.drawingTimer === 0 ? states : states.map((state) => (state === 'quiet' || state === 'not_started' ? 'drawing' : state));
+        this.states = this.drawingTimer === 0 ? states : drawn(states);
         this.last = last;
         this.objects = objects;
         const { state } = this;
@@ -275,13 +274,19 @@ export class Tile {
         this.drawingTimer = window.setTimeout(() => {
             this.drawingTimer = 0;
         }, DRAWING_MS);
-        if (this.state === 'quiet' || this.state === 'not_started') {
+        if (drawn(this.states)[0] !== this.state) {
             this.showState({
-                seat: this.seat.id, states: ['drawing'], minutes: 0, last: this.last, objects: this.objects, prompt: 1, level: this.level,
+                seat: this.seat.id, states: this.states, minutes: 0, last: this.last, objects: this.objects, prompt: 1, level: this.level,
                 isSent: this.root.classList.contains('is-sent'), hand: !element('.tile-hand', this.root).hidden,
             });
         }
     }
+}
+
+/** Ink that comes in says more than what the server knew: whoever draws is here, and the first stroke is drawn before it is stored. */
+function drawn(states: string[]): string[] {
+    const here = states.filter((state) => state !== 'away').map((state) => (state === 'quiet' || state === 'not_started' ? 'drawing' : state));
+    return here.length === 0 ? ['drawing'] : here;
 }
 
 /** On which page something happened to what is, or was, there. */

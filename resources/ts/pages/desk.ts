@@ -12,6 +12,7 @@ import { deskEvents } from '../desk/events';
 import { HandOutForm } from '../desk/handout';
 import { Lead } from '../desk/lead';
 import { Opened } from '../desk/opened';
+import { LineUpBar } from '../desk/lineup';
 import { PickWindow } from '../desk/pick';
 import { RoomDesk } from '../desk/room';
 import { Some } from '../desk/some';
@@ -142,6 +143,7 @@ const handOut = new HandOutForm({
 });
 
 const ask = new AskPanel({ address: page.address, words: page.words, drawer, chosen, now: () => Date.now() + ahead });
+const lineUp = new LineUpBar({ address: page.address, run });
 const strata = new StrataMenu();
 const opened: Opened = new Opened({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, say, sayStates });
 
@@ -300,7 +302,7 @@ function sayStates(): void {
     });
 }
 
-listenToDesk({ address: page.address, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, strata, watch, ask, look, run });
+listenToDesk({ address: page.address, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, strata, watch, ask, lineUp, look, run });
 listenToCancels();
 element<HTMLSelectElement>('#sort').addEventListener('change', (event) => grid.sortBy((event.target as HTMLSelectElement).value));
 element<HTMLSelectElement>('#pages-shown').addEventListener('change', (event) => {

@@ -12,6 +12,7 @@ interface Page {
     position: Record<string, number>;
 }
 
+const LIVE_MS = 2500;
 const page = pageData<Page>();
 const shown = element('#shown');
 
@@ -80,3 +81,5 @@ function takeRoom(): void {
 
 takeRoom();
 socket.open();
+// What is shown live is looked at again and again; a picture that has not changed is not fetched.
+window.setInterval(() => shown.querySelector('[data-live]') !== null && void refresh(), LIVE_MS);

@@ -12,6 +12,7 @@ import { showWords } from '../questions/words';
 import { AskSheet } from '../student/ask';
 import { CoachSide } from '../student/coach';
 import { LeadSide } from '../student/lead';
+import { ShownWork } from '../student/shown';
 import { RoomPage } from '../student/room';
 import type { Own, Room } from '../student/state';
 import type { WetInk } from '../canvas/model';
@@ -152,6 +153,7 @@ const questions = new Questions(bench, page);
 const lead = new LeadSide(bench, page);
 const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => socket.send(text), handUp: (words) => room.openHand(words) });
 const ask = new AskSheet({ address: page.address, assets: page.assets, words: page.words, now: () => Date.now() + bench.clockAhead, say });
+const shown = new ShownWork({ address: page.address, words: page.words, say });
 const room: RoomPage = new RoomPage({
     address: page.address,
     words: page.words,
@@ -263,6 +265,7 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
     room.take(now, own, isHere);
     lead.set(room.room!.lead, room.isLight);
     own !== undefined && ask.take(own.ask);
+    room.own !== null && shown.take(room.room!.showcase, room.own);
     outbox.release();
 }
 

@@ -89,7 +89,7 @@ export class RoomPage {
         this.lock();
         element('#cover-words').textContent = pens === null ? '' : pens.words || this.around.words.pens_down;
         cover.hidden = pens === null;
-        for (const part of document.querySelectorAll<HTMLElement>('#strip, #questions, #quick-ask, .sides, #letters')) {
+        for (const part of document.querySelectorAll<HTMLElement>('#strip, #questions, #quick-ask, #shown-work, .sides, #letters')) {
             part.inert = pens !== null;
         }
         if (pens !== null && !wasDown) {
@@ -170,6 +170,7 @@ export class RoomPage {
                 element<HTMLDialogElement>('#device-window').showModal();
             }).catch((problem: unknown) => this.tell(problem));
         });
+        element('#keep-back').addEventListener('click', () => void this.ask('keep-back', { on: this.own?.keepsBack !== true }).then((done) => done && this.own?.keepsBack === true && this.around.say(this.around.words.kept_back)));
         element('#light').addEventListener('click', () => void this.ask('light', { on: this.own?.light !== true }));
     }
 
@@ -213,6 +214,7 @@ export class RoomPage {
         const { words } = this.around;
         if (!element('#more-menu').hidden) {
             element('#light').setAttribute('aria-pressed', String(this.isLight));
+            element('#keep-back').setAttribute('aria-pressed', String(this.own?.keepsBack === true));
             element('#light .light-rate').textContent = `· ${fill(words.rate, { n: Math.round(bytesAMinute() / 1024) })}`;
         }
         const { connection } = navigator as { connection?: { saveData?: boolean; effectiveType?: string } };

@@ -14,6 +14,7 @@ export interface Room {
     here: string;
     prompts: { id: string; n: number; state: 'open' | 'closed' }[];
     lead: { shown: [canvas: string, page: string] | null; ink: string | null; from: number };
+    showcase: { id: string; items: { n: number; version: string; name: string }[] } | null;
     messages: boolean;
     sound: boolean;
     light: boolean;
@@ -37,6 +38,10 @@ export interface Own {
     isRevealed: boolean;
     hand: boolean;
     light: boolean;
+    /** Whether own work is being shown, and whether under the own name. */
+    isShown: boolean;
+    shownName: boolean;
+    keepsBack: boolean;
     ask: QuickAsk | null;
     messages: Letter[];
 }

@@ -6,22 +6,34 @@
         <button id="screen-{{ $value }}" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"{{ $value }}"}' hx-swap="none"
                 aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>
     @endforeach
+    @if ($runs && $lineup->count() > 1)
+        <button class="btn btn-icon" id="lineup-back" data-post="/desk/{{ $session->id }}/line-up/step" data-body='{"by":-1}' title="{{ __('The one before ([)') }}"><x-icon name="chevron-left" /><span class="visually-hidden">{{ __('Show the one before') }}</span></button>
+    @endif
     <span class="lineup-entries">
+    @php($shown = $view->value === 'showcase' ? $session->showcase?->items->pluck('lineup_entry_id')->all() ?? [] : [])
     @foreach ($lineup as $entry)
-        @php($isShown = $view->value === 'showcase' && $session->showcase?->canvas_id === $entry->canvas_id && $session->showcase->page === $entry->page && $session->showcase->at_operation === $entry->at_operation)
         <span class="lineup-entry">
-            <button class="chip" id="lineup-{{ $entry->id }}" @disabled(! $runs) data-post="/desk/{{ $session->id }}/line-up/{{ $entry->id }}/show" data-body="{}" aria-pressed="{{ $isShown ? 'true' : 'false' }}" title="{{ __('Show on the class screen as it was when it was chosen') }}">
-                <span class="lineup-n">{{ $entry->canvas->prompt->n }}</span> <x-seat-name :seat="$entry->canvas->seat" />@if ($entry->with_notes) <x-icon name="journal-text" /><span class="visually-hidden">{{ __('with private notes') }}</span>@endif</button>
-            <button class="btn btn-icon" data-post="/desk/{{ $session->id }}/line-up/{{ $entry->id }}/remove" data-body="{}" title="{{ __('Out of the line-up') }}"><x-icon name="x" /><span class="visually-hidden">{{ __('Out of the line-up') }}</span></button>
+            <button class="chip" id="lineup-{{ $entry->id }}" data-do="show-entry" data-entry="{{ $entry->id }}" @disabled(! $runs) aria-pressed="{{ in_array($entry->id, $shown, true) ? 'true' : 'false' }}"
+                    title="{{ $entry->caption !== '' ? $entry->caption : __('Show it; with Ctrl beside what is shown') }}">
+                <span class="lineup-n">{{ $entry->canvas->prompt->n }}</span> <x-seat-name :seat="$entry->canvas->seat" />@if ($entry->is_live) <x-icon name="broadcast" /><span class="visually-hidden">{{ __('live') }}</span>@endif
+                @if ($entry->canvas->seat->keeps_back) <span class="keeps-back" title="{{ __('Asks not to be shown') }}"><x-icon name="eye-slash" /></span><span class="visually-hidden">{{ __('asks not to be shown') }}</span>@endif
+                @if ($entry->with_notes) <x-icon name="journal-text" /><span class="visually-hidden">{{ __('with private notes') }}</span>@endif</button>
+            <button class="btn btn-icon" data-do="entry" data-entry="{{ json_encode(['id' => $entry->id, 'caption' => $entry->caption, 'is_live' => $entry->is_live, 'names' => $entry->names?->value, 'with_notes' => $entry->with_notes]) }}" title="{{ __('Caption, moment, names, order') }}"><x-icon name="three-dots" /><span class="visually-hidden">{{ __('Caption, moment, names, order') }}</span></button>
         </span>
     @endforeach
     </span>
-    @if ($session->showcase !== null && $lineup->doesntContain(fn ($entry) => $entry->canvas_id === $session->showcase->canvas_id && $entry->page === $session->showcase->page))
+    @if ($runs && $lineup->count() > 1)
+        <button class="btn btn-icon" id="lineup-on" data-post="/desk/{{ $session->id }}/line-up/step" data-body='{"by":1}' title="{{ __('The next one (])') }}"><x-icon name="chevron-right" /><span class="visually-hidden">{{ __('Show the next one') }}</span></button>
+    @endif
+    @if ($session->showcase !== null && $session->showcase->items->contains(fn ($item) => $item->lineup_entry_id === null))
         <button id="screen-showcase" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"showcase"}' hx-swap="none"
                 aria-pressed="{{ $view->value === 'showcase' ? 'true' : 'false' }}">{{ __('Showcase') }}:
-            <x-seat-name :seat="$session->showcase->canvas->seat" /></button>
+            @foreach ($session->showcase->items as $item) @if ($item->canvas->seat !== null) <x-seat-name :seat="$item->canvas->seat" /> @endif @endforeach</button>
     @endif
     @if ($lineup->isEmpty()) <span class="lineup-hint">{{ __('S on a tile puts it here') }}</span> @endif
+    <select id="shown-on" class="form-select form-select-sm lineup-on" aria-label="{{ __('Where chosen work is shown') }}" @disabled(! $runs)>
+        @foreach (Crag\Session\ShownOn::cases() as $where)<option value="{{ $where->value }}" @selected($where === $session->shown_on)>{{ __($where->word()) }}</option>@endforeach
+    </select>
     <div class="lineup-names" role="group" aria-label="{{ __('Names on what is shown') }}">
         {{ __('Names shown') }}
         @foreach (Crag\Session\NameMode::cases() as $mode)

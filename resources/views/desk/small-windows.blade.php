@@ -59,6 +59,22 @@
         <div class="maths-end"><button class="btn btn-outline-slate" value="">{{ __('Cancel') }}</button><button class="btn btn-end" value="empty">{{ __('Empty it') }}</button></div>
     </form>
 </dialog>
+<dialog id="entry-window" class="small-window" aria-labelledby="entry-title">
+    <form method="dialog">
+        <h2 id="entry-title">{{ __('In the line-up') }}</h2>
+        <label for="entry-caption">{{ __('Why this one? Teachers alone see it.') }}</label>
+        <input id="entry-caption" class="form-control mb-2" maxlength="200" dir="auto" autocomplete="off">
+        <label class="choice"><input type="checkbox" id="entry-live"> <b>{{ __('Live') }}</b> <span class="form-text">{{ __('as it is at each moment, not as it was when it was chosen') }}</span></label>
+        <label class="choice"><input type="checkbox" id="entry-notes"> <b>{{ __('With private notes') }}</b></label>
+        <label for="entry-names">{{ __('Name') }}</label>
+        <select id="entry-names" class="form-select mb-2">
+            <option value="">{{ __('as for all that is shown') }}</option>
+            @foreach (Crag\Session\NameMode::cases() as $mode)<option value="{{ $mode->value }}">{{ __($mode->word()) }}</option>@endforeach
+        </select>
+        <div class="panel-row"><button class="btn btn-outline-slate" value="earlier"><x-icon name="arrow-left" /> {{ __('Earlier') }}</button><button class="btn btn-outline-slate" value="later"><x-icon name="arrow-right" /> {{ __('Later') }}</button><button class="btn btn-outline-danger" value="remove">{{ __('Out of the line-up') }}</button></div>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go" value="save">{{ __('Save') }}</button></div>
+    </form>
+</dialog>
 <dialog id="ink-off" class="small-window" aria-labelledby="ink-off-title">
     <form method="dialog">
         <h2 id="ink-off-title">{{ __('Lead ink off') }}</h2>

@@ -8,6 +8,7 @@
     'lead' => __('Teacher’s page'), 'stone' => __('Others see you as :name'), 'renamed' => __('Your name here is now :name.'), 'moved' => __('You work on another device now.'),
     'slow' => __('The connection is slow. Light data needs fewer bytes.'), 'use_light' => __('Use light data'), 'rate' => __('About :n kB a minute'), 'light_on' => __('Light data is on'), 'light_off' => __('Light data is off'),
     'ask_closed' => __('Closed.'), 'ask_sent' => __('Your answer is in. You can change it until it is closed.'), 'ask_anonymous' => __('Nobody will know who answered what, not even your teacher.'), 'ask_right' => __('Right: :right'), 'ask_middle' => __('In the middle: :middle'),
+    'shown_anonymous' => __('Your work is being shown, without your name.'), 'shown_named' => __('Your work is being shown.'), 'work_of' => __('Work of :name'), 'work_of_somebody' => __('Work of somebody in the class'), 'kept_back' => __('Your teacher sees that you ask not to be shown.'),
     'teacher' => __('Teacher'), 'coach_hide' => __('Hide'), 'coach_show' => __('Show'), 'about_coach' => __('About what you wrote on my canvas: '),
     'not_now' => __('That cannot be done now: :reason'),
 ])
@@ -29,6 +30,7 @@
         <span id="saved" class="strip-saved" role="status" data-state="saved">{{ __('Saved') }}</span>
         <div class="strip-do">
             <button id="lead-look" class="btn btn-paper" aria-expanded="false" aria-controls="lead-side" hidden><x-icon name="layout-split" /> {{ __('Teacher’s page') }}</button>
+            <button id="shown-look" class="btn btn-paper" hidden><x-icon name="collection" /> {{ __('Shown') }}</button>
             <button id="hand" class="btn btn-paper" aria-pressed="false"><x-icon name="hand-index" /> <span>{{ __('Hand up') }}</span></button>
             <button id="send" class="btn btn-paper"><x-icon name="send" /> <span>{{ __('Send to teacher') }}</span></button>
         </div>
@@ -59,6 +61,10 @@
             <div class="lead-side-frame" tabindex="0" role="img" aria-label="{{ __('What your teacher shows') }}"><div id="lead-page" class="page"></div></div>
         </aside>
     </div>
+    <section id="shown-work" class="shown-sheet" aria-labelledby="shown-work-title" hidden>
+        <div class="shown-sheet-head"><h2 id="shown-work-title" tabindex="-1">{{ __('Your teacher shows') }}</h2><button id="shown-work-away" class="btn btn-slate ms-auto">{{ __('Back to my canvas') }}</button></div>
+        <div id="shown-work-items" class="shown-works"></div>
+    </section>
     @include('student.windows')
     <div id="cover" class="cover" role="alertdialog" aria-modal="true" aria-labelledby="cover-words" tabindex="-1" hidden>
         <p id="cover-words" class="cover-words" dir="auto"></p>

@@ -31,7 +31,7 @@ final class DeskController
     /** @return array<string, mixed> */
     private function bands(Request $request, LiveSession $session): array
     {
-        $session->load('prompt', 'showcase.canvas.seat');
+        $session->load('prompt', 'showcase.items.canvas.seat');
         $inRoom = static fn ($canvases) => $canvases->whereHas('seat', static fn ($seats) => $seats->where('state', SeatState::Seated));
         $prompts = $session->prompts()
             ->withCount(['canvases' => $inRoom, 'canvases as started_count' => static fn ($query) => $inRoom($query)->whereNotNull('last_stroke_ms'), 'canvases as sent_count' => static fn ($query) => $inRoom($query)->whereNotNull('sent_at_ms')])

@@ -7,10 +7,13 @@ namespace App\Http\Controllers\Desk;
 use App\Http\CurrentRole;
 use App\Models\LineupEntry;
 use App\Models\LiveSession;
+use App\Models\Showcase;
 use App\Sessions\LineUp;
 use Crag\Session\Deed;
+use Crag\Session\NameMode;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 /** Work that is chosen to be talked about. */
 final class LineUpController
@@ -47,7 +50,39 @@ final class LineUpController
     public function show(LiveSession $session, LineupEntry $entry): JsonResponse
     {
         abort_unless($entry->live_session_id === $session->id, 404);
-        $this->lineUp->show($session, $entry);
+        $this->lineUp->show($session, [$entry]);
+
+        return response()->json([]);
+    }
+
+    /** Two to four side by side. */
+    public function showSome(Request $request, LiveSession $session): JsonResponse
+    {
+        $request->validate(['entries' => ['required', 'array', 'min:1', 'max:'.Showcase::MOST], 'entries.*' => ['integer']]);
+        $entries = $session->lineup()->whereIn('id', $request->array('entries'))->get();
+        abort_if($entries->isEmpty(), 404);
+        $this->lineUp->show($session, array_values($entries->all()));
+
+        return response()->json([]);
+    }
+
+    public function step(Request $request, LiveSession $session): JsonResponse
+    {
+        $request->validate(['by' => ['required', 'integer', 'in:-1,1']]);
+
+        return response()->json(['said' => $this->lineUp->step($session, $request->integer('by')) ? null : __('There is nothing further in the line-up.')]);
+    }
+
+    /** Its caption, its moment, its names, its place. */
+    public function change(Request $request, LiveSession $session, LineupEntry $entry): JsonResponse
+    {
+        abort_unless($entry->live_session_id === $session->id, 404);
+        $changes = $request->validate(['caption' => ['nullable', 'string', 'max:200'], 'is_live' => ['boolean'], 'names' => ['nullable', Rule::enum(NameMode::class)], 'with_notes' => ['boolean'], 'by' => ['integer', 'in:-1,1']]);
+        $by = $changes['by'] ?? 0;
+        unset($changes['by']);
+        array_key_exists('caption', $changes) && $changes['caption'] = trim((string) $changes['caption']);
+        $changes === [] || $this->lineUp->change($session, $entry, $changes);
+        is_int($by) && $by !== 0 && $this->lineUp->move($session, $entry, $by);
 
         return response()->json([]);
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Desk;
 use App\Models\LiveSession;
 use App\Sessions\Shown;
 use Crag\Session\ScreenView;
+use Crag\Session\ShownOn;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rules\Enum;
@@ -25,6 +26,15 @@ final class ScreenController
         abort_if($view === ScreenView::Tally && $session->ask_id === null, 422, __('Ask something first.'));
         abort_if($view === ScreenView::Showcase && $session->showcase_id === null, 422, __('Choose a canvas to show first.'));
         $this->shown->view($session, $view);
+
+        return response()->noContent();
+    }
+
+    /** Where chosen work is to be seen. */
+    public function on(Request $request, LiveSession $session): Response
+    {
+        $request->validate(['on' => ['required', new Enum(ShownOn::class)]]);
+        $this->shown->on($session, ShownOn::from($request->string('on')->toString()));
 
         return response()->noContent();
     }

@@ -7,12 +7,11 @@ namespace App\Http\Controllers\Screen;
 use App\Http\CurrentScreen;
 use App\Live\Audience;
 use App\Live\CatchUp;
-use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Prompt;
-use App\Models\Showcase;
+use App\Models\Seat;
+use App\Models\ShowcaseItem;
 use App\Pictures\EmbeddedPictures;
-use Crag\Canvas\Scene;
 use Crag\Render\SceneSvg;
 use Crag\Session\ScreenView;
 use Illuminate\Contracts\View\View;
@@ -61,26 +60,36 @@ final class ClassScreenController
             ->withHeaders(['Content-Type' => 'image/svg+xml', 'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox"]);
     }
 
-    /** The canvas as it was when it was chosen. */
-    public function picture(LiveSession $session, Showcase $showcase): Response
+    /** One of the canvases that are shown, as it was when it was chosen or as it is now. */
+    public function picture(LiveSession $session, string $showcase, int $n): Response
     {
-        abort_unless(
-            $showcase->id === $session->showcase_id && $session->screen_view === ScreenView::Showcase,
-            404,
-        );
-        $scene = $showcase->canvas->scene($showcase->at_operation);
-        $notes = $showcase->with_notes ? Canvas::query()->where('notes_on_id', $showcase->canvas_id)->first()?->scene() : null;
-        $scene = $notes === null ? $scene : new Scene($scene->pages, $scene->placed + $notes->placed);
+        abort_unless($showcase === $session->showcase_id && $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnScreen(), 404);
 
-        return response(SceneSvg::document($scene, new EmbeddedPictures($session), $showcase->page))
-            ->header('Content-Type', 'image/svg+xml');
+        return self::drawn($session, $showcase, $n);
+    }
+
+    /** On a student's own page, while it is shown there. */
+    public function toStudent(Seat $seat, string $showcase, int $n): Response
+    {
+        $session = $seat->session;
+        abort_unless($showcase === $session->showcase_id && $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnPages(), 404);
+
+        return self::drawn($session, $showcase, $n);
+    }
+
+    private static function drawn(LiveSession $session, string $showcase, int $n): Response
+    {
+        $item = ShowcaseItem::query()->where('showcase_id', $showcase)->where('n', $n)->with('canvas.prompt.session')->firstOrFail();
+
+        return response(SceneSvg::document($item->scene(), new EmbeddedPictures($session), $item->page))
+            ->withHeaders(['Content-Type' => 'image/svg+xml', 'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox"]);
     }
 
     /** @return array<string, mixed> */
     private function shown(LiveSession $session): array
     {
         return [
-            'session' => $session->load('prompt', 'showcase.canvas.seat', 'ask.againOf'),
+            'session' => $session->load('prompt', 'showcase.items.canvas.seat', 'ask.againOf'),
             'position' => CatchUp::position($session, Audience::room($session), Audience::screen($session)),
         ];
     }

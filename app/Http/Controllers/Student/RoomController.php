@@ -94,6 +94,15 @@ final class RoomController
         return $this->own($seat);
     }
 
+    /** "Please do not show mine", and yes again. */
+    public function keepBack(Request $request, Seat $seat, RoomState $room): JsonResponse
+    {
+        $seat->update(['keeps_back' => $request->boolean('on')]);
+        $room->tellDesk($seat);
+
+        return $this->own($seat);
+    }
+
     /** An answer to the quick ask that is before the class; null takes it back. */
     public function answerAsk(Request $request, Seat $seat, Asking $asking): JsonResponse
     {

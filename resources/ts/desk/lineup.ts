@@ -1,0 +1,66 @@
+import { mountWindow } from '../bench/window';
+import { element } from '../page';
+
+interface Around {
+    address: string;
+    run(address: string, body: unknown): Promise<boolean>;
+}
+
+interface Entry {
+    id: number;
+    caption: string;
+    is_live: boolean;
+    names: string | null;
+    with_notes: boolean;
+}
+
+const MOST = 4;
+
+/** The line-up: what is shown, side by side, and what each entry says. */
+export class LineUpBar {
+    private entry: Entry | null = null;
+    private readonly window: HTMLDialogElement;
+
+    constructor(private readonly around: Around) {
+        this.window = mountWindow('#entry-window', (how) => void this.done(how));
+        document.addEventListener('change', (event) => {
+            const select = event.target as HTMLSelectElement;
+            select.id === 'shown-on' && void around.run(`${around.address}/shown-on`, { on: select.value });
+        });
+    }
+
+    /** One alone, or beside what is shown; shown again, it goes. */
+    show(entry: string, beside: boolean): void {
+        const shown = [...document.querySelectorAll<HTMLElement>('.lineup-entry [data-do=show-entry][aria-pressed=true]')].map(({ dataset }) => dataset.entry!);
+        const entries = !beside ? [entry] : shown.includes(entry) ? shown.filter((one) => one !== entry) : [...shown, entry].slice(-MOST);
+        entries.length > 0 && void this.around.run(`${this.around.address}/line-up/show`, { entries: entries.map(Number) });
+    }
+
+    step(by: -1 | 1): void {
+        void this.around.run(`${this.around.address}/line-up/step`, { by });
+    }
+
+    open(entry: Entry): void {
+        this.entry = entry;
+        element<HTMLInputElement>('#entry-caption').value = entry.caption;
+        element<HTMLInputElement>('#entry-live').checked = entry.is_live;
+        element<HTMLInputElement>('#entry-notes').checked = entry.with_notes;
+        element<HTMLSelectElement>('#entry-names').value = entry.names ?? '';
+        this.window.showModal();
+    }
+
+    private async done(how: string): Promise<void> {
+        const at = `${this.around.address}/line-up/${this.entry!.id}`;
+        if (how === 'remove') {
+            await this.around.run(`${at}/remove`, {});
+        } else if (how === 'earlier' || how === 'later') {
+            await this.around.run(`${at}/change`, { by: how === 'earlier' ? -1 : 1 });
+        } else {
+            const names = element<HTMLSelectElement>('#entry-names').value;
+            await this.around.run(`${at}/change`, {
+                caption: element<HTMLInputElement>('#entry-caption').value, is_live: element<HTMLInputElement>('#entry-live').checked,
+                with_notes: element<HTMLInputElement>('#entry-notes').checked, names: names === '' ? null : names,
+            });
+        }
+    }
+}

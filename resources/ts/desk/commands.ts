@@ -69,7 +69,7 @@ export class Commands {
     /** Resolves to whether it was done. */
     async run(address: string, body: unknown, then = ''): Promise<boolean> {
         try {
-            const told = await post<Told>(address, body);
+            const told = (await post<Told | undefined>(address, body)) ?? {};
             const { undo } = told;
             if (told.said) {
                 this.notice.say(told.said, undo && { word: this.settings.words.undo, press: () => void this.run(undo.address, undo.body) });

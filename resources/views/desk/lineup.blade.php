@@ -1,7 +1,7 @@
 @php($view = $session->screen_view)
 @php($runs = $role === Crag\Session\Role::Colleague)
 <footer id="lineup" class="lineup" aria-label="{{ __('Class screen') }}" @isset($swap) hx-swap-oob="true" @endisset>
-    <span class="lineup-label"><x-icon name="easel" /> {{ __('The class screen shows') }}</span>
+    <span class="lineup-label"><x-icon name="easel" /><span class="visually-hidden">{{ __('The class screen shows') }}</span></span>
     @foreach (['join' => __('How to join'), 'prompt' => __('The prompt')] + ($session->ask_id === null ? [] : ['tally' => __('The tally')]) + ['nothing' => __('Nothing')] as $value => $word)
         <button id="screen-{{ $value }}" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"{{ $value }}"}' hx-swap="none"
                 aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>
@@ -35,10 +35,9 @@
         @foreach (Crag\Session\ShownOn::cases() as $where)<option value="{{ $where->value }}" @selected($where === $session->shown_on)>{{ __($where->word()) }}</option>@endforeach
     </select>
     <div class="lineup-names" role="group" aria-label="{{ __('Names on what is shown') }}">
-        {{ __('Names shown') }}
         @foreach (Crag\Session\NameMode::cases() as $mode)
             <button id="shown-{{ $mode->value }}" class="chip chip-quiet" @disabled(! $runs) data-post="/desk/{{ $session->id }}/settings" data-body="{{ json_encode(['shown_names' => $mode->value]) }}" aria-pressed="{{ $settings->shownNames === $mode ? 'true' : 'false' }}">{{ __($mode->word()) }}</button>
         @endforeach
     </div>
-    <a class="btn btn-sm btn-slate ms-auto" href="{{ route('screen.open', [$session, $session->screen_key]) }}" target="_blank" rel="noopener"><x-icon name="box-arrow-up" /> {{ __('Open the class screen') }}</a>
+    <a class="btn btn-sm btn-slate ms-auto" href="{{ route('screen.open', [$session, $session->screen_key]) }}" target="_blank" rel="noopener"><x-icon name="box-arrow-up" /> {{ __('Class screen') }}</a>
 </footer>

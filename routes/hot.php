@@ -19,6 +19,7 @@ use App\Http\Controllers\Desk\PromptsController;
 use App\Http\Controllers\Desk\RoomController;
 use App\Http\Controllers\Desk\ScreenController;
 use App\Http\Controllers\Desk\SeatsController;
+use App\Http\Controllers\Desk\StandingsController;
 use App\Http\Controllers\Desk\WatchController;
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\PictureController;
@@ -96,6 +97,9 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/line-up/{entry}/remove', [LineUpController::class, 'remove'])->middleware(May::route(Deed::LineUp))->name('desk.line-up.remove');
     Route::post('/line-up/{entry}/show', [LineUpController::class, 'show'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.show');
     Route::post('/bring-in', [BringInController::class, 'teacher'])->middleware(May::route(Deed::Lead))->name('desk.bring-in');
+    Route::get('/picture', [StandingsController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.standings');
+    Route::get('/groups', [StandingsController::class, 'groups'])->middleware(May::route(Deed::Watch))->name('desk.groups');
+    Route::post('/groups', [StandingsController::class, 'keep'])->middleware(May::route(Deed::MakeGroups))->name('desk.groups.keep');
     Route::get('/ask', [AskController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.ask');
     Route::post('/asks', [AskController::class, 'ask'])->middleware(May::route(Deed::Ask))->name('desk.asks');
     Route::post('/ask/{ask}/close', [AskController::class, 'close'])->middleware(May::route(Deed::Ask))->name('desk.ask.close');

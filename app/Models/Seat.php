@@ -33,6 +33,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $prompt_id  where the student is, if not where the class is
  * @property ?int $hand_at_ms  since when the hand is up
  * @property bool $light
+ * @property ?string $group  null as in the class list
  * @property bool $keeps_back  asks not to be shown
  * @property ?string $code
  * @property ?int $code_at_ms
@@ -53,7 +54,7 @@ final class Seat extends Model
 
     protected $attributes = [
         'polled_at_ms' => 0, 'roster_entry_id' => null, 'state' => 'seated', 'state_at_ms' => 0, 'claims_id' => null, 'reason' => '',
-        'device' => 'laptop', 'seen_at_ms' => 0, 'pens' => null, 'prompt_id' => null, 'hand_at_ms' => null, 'light' => false, 'keeps_back' => false,
+        'device' => 'laptop', 'seen_at_ms' => 0, 'pens' => null, 'prompt_id' => null, 'hand_at_ms' => null, 'light' => false, 'keeps_back' => false, 'group' => null,
         'code' => null, 'code_at_ms' => null, 'turn' => 0, 'old_token_hash' => null,
     ];
 
@@ -99,6 +100,12 @@ final class Seat extends Model
         }
 
         return $this->present;
+    }
+
+    /** In which group the student works; empty for none. */
+    public function groupName(): string
+    {
+        return $this->group ?? $this->entry->group ?? '';
     }
 
     public function isIn(): bool

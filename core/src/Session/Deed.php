@@ -45,6 +45,7 @@ enum Deed: string
     case SetPens = 'set_pens';
     case SetTimer = 'set_timer';
     case Ask = 'ask';
+    case MakeGroups = 'make_groups';
     case Reveal = 'reveal';
     case Lead = 'lead';
     case ChooseScreen = 'choose_screen';

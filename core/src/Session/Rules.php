@@ -55,6 +55,7 @@ final class Rules
             Deed::SetPens => [self::RUNS_IT, [C::Running]],
             Deed::SetTimer => [self::RUNS_IT, [C::Running]],
             Deed::Ask => [self::RUNS_IT, [C::Running]],
+            Deed::MakeGroups => [self::RUNS_IT, [C::Running]],
             Deed::Reveal => [self::RUNS_IT, [C::Running, C::IsCovered]],
             Deed::Lead => [self::RUNS_IT, [C::Running]],
             Deed::ChooseScreen => [self::RUNS_IT, [C::Running]],

@@ -13,6 +13,7 @@ import type { Drawer } from './drawer';
 import { listenToKeys } from './keys';
 import type { LineUpBar } from './lineup';
 import type { Opened } from './opened';
+import type { ClassPicture } from './picture';
 import type { PickWindow } from './pick';
 import type { RoomDesk } from './room';
 import type { Some } from './some';
@@ -35,6 +36,7 @@ interface Parts {
     watch: Watch;
     ask: AskPanel;
     lineUp: LineUpBar;
+    picture: ClassPicture;
     look(prompt: string): Promise<void>;
     run(address: string, body: unknown): Promise<boolean>;
 }
@@ -71,7 +73,10 @@ function aboutTiles({ grid, chosen, opened, some, strata, watch, ...parts }: Par
         choose: (button, event) => (event.shiftKey ? chosen.upTo(tileOf(button)) : chosen.toggle(tileOf(button))),
         'choose-none': () => chosen.choose([]),
         'choose-answer': (button) => chosen.choose(watch.groupOf(button)?.seats ?? []),
-        'choose-seats': (button) => chosen.choose(button.dataset.seat!.split(' ')),
+        'choose-seats': (button) => {
+            opened.closeAll();
+            chosen.choose(button.dataset.seat!.split(' '));
+        },
         'open-seat': (button) => grid.tiles.has(button.dataset.seat!) && opened.closeUp(grid.tiles.get(button.dataset.seat!)!),
         'check-chosen': (button) => void some.check(levelOf(button)),
         'line-up': () => some.lineUp(),
@@ -121,12 +126,15 @@ function aboutCloseUp({ address, at, closeUp, compare, opened, some, run }: Part
     };
 }
 
-function aboutTheRoom({ address, ask, lineUp, drawer, opened, room, look, run }: Parts): Record<string, Action> {
+function aboutTheRoom({ address, ask, lineUp, picture, drawer, opened, room, look, run }: Parts): Record<string, Action> {
     const window = (id: string): Action => (button) => openWindow(id, button.dataset);
     const modal = (id: string): Action => () => element<HTMLDialogElement>(`#${id}`).showModal();
     return {
         'hand-out': () => opened.handOut(),
         ask: () => ask.open(),
+        picture: () => picture.open(),
+        'close-picture': () => picture.close(),
+        'keep-groups': () => picture.keep(),
         'show-entry': (button, event) => lineUp.show(button.dataset.entry!, event.ctrlKey || event.metaKey || event.shiftKey),
         entry: (button) => lineUp.open(JSON.parse(button.dataset.entry!)),
         talk: (button) => opened.talk(button.dataset.seat!),
@@ -163,7 +171,7 @@ function write(opened: Opened, some: Some): void {
     }
 }
 
-function listenToLetters({ address, ask, lineUp, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, run }: Parts): void {
+function listenToLetters({ address, ask, lineUp, picture, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, run }: Parts): void {
     const resize = (by: number): void => {
         const slider = element<HTMLInputElement>('#size');
         slider.value = String(Math.min(Number(slider.value), grid.visible()[0]?.root.offsetWidth ?? Infinity) + by);
@@ -188,6 +196,7 @@ function listenToLetters({ address, ask, lineUp, at, grid, chosen, closeUp, comp
         check: (level) => void some.check(level),
         letter: {
             a: () => ask.open(),
+            m: () => picture.open(),
             '[': () => lineUp.step(-1),
             ']': () => lineUp.step(1),
             s: () => some.lineUp(),

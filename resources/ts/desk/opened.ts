@@ -10,6 +10,7 @@ import type { DeskParts } from './events';
 import type { Drawer } from './drawer';
 import type { HandOutForm } from './handout';
 import type { Lead } from './lead';
+import type { ClassPicture } from './picture';
 import type { StrataMenu } from './strata';
 
 interface Parts {
@@ -24,6 +25,7 @@ interface Parts {
     drawer: Drawer;
     handOut: HandOutForm;
     strata: StrataMenu;
+    picture(): ClassPicture;
     say(sentence: string): void;
     /** The door's list says each student's state. */
     sayStates(): void;
@@ -53,6 +55,7 @@ export class Opened {
             return;
         }
         lead.isOpen && lead.close();
+        this.parts.picture().isOpen && this.parts.picture().close();
         grid.tiles.forEach((one) => one.root.classList.toggle('is-close', one === tile));
         void this.tell(closeUp.show(tile, focus));
         // Messages stand beside the canvas of the one who writes.
@@ -128,6 +131,7 @@ export class Opened {
     closeAll(): void {
         const { compare, closeUp } = this.parts;
         compare.isOpen && compare.close();
+        this.parts.picture().isOpen && this.parts.picture().close();
         closeUp.isOpen && this.closeCloseUp();
     }
 
@@ -140,6 +144,8 @@ export class Opened {
             drawer.close();
         } else if (compare.isOpen) {
             compare.close();
+        } else if (this.parts.picture().isOpen) {
+            this.parts.picture().close();
         } else if (closeUp.isReplaying) {
             closeUp.stopReplay();
         } else if (closeUp.isDrawing) {

@@ -13,6 +13,7 @@ import { HandOutForm } from '../desk/handout';
 import { Lead } from '../desk/lead';
 import { Opened } from '../desk/opened';
 import { LineUpBar } from '../desk/lineup';
+import { ClassPicture } from '../desk/picture';
 import { PickWindow } from '../desk/pick';
 import { RoomDesk } from '../desk/room';
 import { Some } from '../desk/some';
@@ -143,9 +144,10 @@ const handOut = new HandOutForm({
 });
 
 const ask = new AskPanel({ address: page.address, words: page.words, drawer, chosen, now: () => Date.now() + ahead });
+const picture = new ClassPicture({ address: page.address, words: page.words, run });
 const lineUp = new LineUpBar({ address: page.address, run });
 const strata = new StrataMenu();
-const opened: Opened = new Opened({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, say, sayStates });
+const opened: Opened = new Opened({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, picture: () => picture, say, sayStates });
 
 const socket: Socket = new Socket({
     path: () => `/live/desk/${page.session}`,
@@ -302,7 +304,7 @@ function sayStates(): void {
     });
 }
 
-listenToDesk({ address: page.address, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, strata, watch, ask, lineUp, look, run });
+listenToDesk({ address: page.address, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, strata, watch, ask, lineUp, picture, look, run });
 listenToCancels();
 element<HTMLSelectElement>('#sort').addEventListener('change', (event) => grid.sortBy((event.target as HTMLSelectElement).value));
 element<HTMLSelectElement>('#pages-shown').addEventListener('change', (event) => {

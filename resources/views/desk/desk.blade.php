@@ -25,6 +25,7 @@
         @include('desk.lead')
         @include('desk.closeup')
         @include('desk.compare')
+        @include('desk.picture')
         @include('desk.drawer')
     </div>
     @include('desk.lineup')

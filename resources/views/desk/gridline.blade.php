@@ -9,11 +9,11 @@
         <button id="count-knocking" class="count-filter" data-do="door" data-state="knocking" hidden><span class="shape" aria-hidden="true"></span>{{ __('Knocking') }} <b class="count">0</b></button>
     </div>
     <span id="connection" class="connection" role="status" hidden></span>
-    <div id="tally" class="tally" role="group" aria-label="{{ __('Checks of this prompt') }}">
+    <button id="tally" class="tally" data-do="picture" title="{{ __('Class picture and next groups (M)') }}"><span class="visually-hidden">{{ __('Class picture. Checks of this prompt:') }}</span>
         @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
             <span data-level="{{ $level->value }}" title="{{ __($level->word()) }}"><x-strata :level="$level->value" /><span class="visually-hidden">{{ __($level->word()) }}</span> <b class="count">0</b></span>
         @endforeach
-    </div>
+    </button>
     <button id="order-again" class="chip chip-attention" data-do="order-again" hidden title="{{ __('The order or what is shown has changed meanwhile') }}"><x-icon name="arrow-clockwise" /> {{ __('Sort again') }}</button>
     <label class="gridline-field">{{ __('Page') }}
         <select id="pages-shown" class="form-select form-select-sm">

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\Prompt;
+use App\Models\Seat;
+use Crag\Checks\Cell;
+use Crag\Checks\ClassPicture;
+use Crag\Checks\DrawingTime;
+use Crag\Groups\Student;
+use Crag\Maths\Outcome;
+use Crag\Watch\AnswerGroup;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Where a class stands: its picture, its most frequent slips, and what is known of each when groups are made. */
+final readonly class Standings
+{
+    private const MOST_SLIPS = 3;
+
+    /**
+     * @param  Collection<int, Seat>  $seats
+     * @param  Collection<int, Prompt>  $prompts
+     */
+    private function __construct(public Collection $seats, public Collection $prompts, public ClassPicture $picture)
+    {
+    }
+
+    public static function of(LiveSession $session): self
+    {
+        $seats = $session->seated()->with('entry')->get();
+        $prompts = $session->prompts()->get()->filter(static fn (Prompt $prompt): bool => $prompt->state->isSeen())->values();
+        $canvases = $session->canvases()->whereIn('seat_id', $seats->pluck('id'))->with('check')->get();
+        $times = self::times($canvases);
+        $cells = [];
+        foreach ($canvases as $canvas) {
+            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = new Cell($canvas->check?->level, $canvas->last_stroke_ms !== null, $canvas->sent_at_ms !== null, $times[$canvas->id] ?? 0);
+        }
+        $skills = $prompts->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => array_values($prompt->value()->skills)])->all();
+
+        return new self($seats, $prompts, ClassPicture::of(array_values($seats->map(static fn (Seat $seat): string => $seat->id)->all()), $skills, $cells));
+    }
+
+    /** @return list<AnswerGroup> the wrong answers to a prompt that most gave */
+    public function slips(Prompt $prompt): array
+    {
+        $canvases = $prompt->canvases()->whereIn('seat_id', $this->seats->pluck('id'))->get()->keyBy('seat_id');
+        $wrong = array_filter(GivenAnswers::to($prompt, $this->seats, $canvases)->groups, static fn (AnswerGroup $group): bool => $group->outcome === Outcome::Wrong);
+        usort($wrong, static fn (AnswerGroup $a, AnswerGroup $b): int => count($b->seats) <=> count($a->seats));
+
+        return array_slice($wrong, 0, self::MOST_SLIPS);
+    }
+
+    /**
+     * @param  list<string>  $present  seats
+     * @return list<Student>
+     */
+    public function students(array $present): array
+    {
+        $slips = [];
+        foreach ($this->prompts as $prompt) {
+            foreach ($this->slips($prompt) as $group) {
+                foreach ($group->seats as $seat) {
+                    $slips[$seat] ??= $group->written;
+                }
+            }
+        }
+
+        return array_values($this->seats->filter(static fn (Seat $seat): bool => in_array($seat->id, $present, true))
+            ->map(fn (Seat $seat): Student => new Student($seat->id, $seat->n, $this->picture->rows[$seat->id]->secure, $slips[$seat->id] ?? ''))->all());
+    }
+
+    /**
+     * @param  Collection<int, Canvas>  $canvases
+     * @return array<string, int> milliseconds by canvas
+     */
+    private static function times(Collection $canvases): array
+    {
+        $made = [];
+        foreach (DB::table('operations')->whereIn('canvas_id', $canvases->pluck('id'))->whereNotNull('seat_id')->get(['canvas_id', 'made_at_ms']) as $row) {
+            $made[(string) $row->canvas_id][] = (int) $row->made_at_ms;
+        }
+
+        return array_map(DrawingTime::of(...), $made);
+    }
+}

@@ -1,0 +1,47 @@
+@php($picture = $stand->picture)
+@php($share = fn (?float $secure): string => $secure === null ? '–' : round(100 * $secure).' %')
+@php($time = fn (int $ms): string => $ms < 60_000 ? __(':n s', ['n' => intdiv($ms, 1000)]) : __(':n min', ['n' => intdiv($ms, 60_000)]))
+@if ($stand->seats->isEmpty() || $stand->prompts->isEmpty())
+    <p class="nobody">{{ __('Nobody is here yet: there is nothing to stand in it.') }}</p>
+@else
+    <table class="picture-table">
+        <caption class="visually-hidden">{{ __('The check of each student for each prompt, with sums') }}</caption>
+        <thead>
+            <tr><th scope="col">{{ __('Student') }}</th>
+                @foreach ($stand->prompts as $prompt) <th scope="col" title="{{ $prompt->plainWords() }}">{{ $prompt->n }}</th> @endforeach
+                <th scope="col">{{ __('Started') }}</th><th scope="col">{{ __('Sent') }}</th><th scope="col" title="{{ __('From one thing done to the next, without pauses of more than 20 seconds') }}">{{ __('At work') }}</th><th scope="col" title="{{ __('The mean of what was checked, as a share of Secure') }}">{{ __('Secure') }}</th></tr>
+        </thead>
+        <tbody>
+            @foreach ($stand->seats as $seat)
+                @php($row = $picture->rows[$seat->id])
+                <tr><th scope="row"><button class="picture-name" data-do="open-seat" data-seat="{{ $seat->id }}"><x-seat-name :seat="$seat" /></button></th>
+                    @foreach ($stand->prompts as $prompt)
+                        @php($cell = $picture->at($seat->id, $prompt->id))
+                        <td>@if ($cell->level !== null) <x-strata :level="$cell->level->value" /><span class="visually-hidden">{{ __($cell->level->word()) }}</span> @elseif ($cell->isSent) <span class="picture-mark" title="{{ __('Sent') }}"><x-icon name="check2-all" /><span class="visually-hidden">{{ __('sent') }}</span></span> @elseif ($cell->isStarted) <span class="picture-mark" title="{{ __('Started') }}">·<span class="visually-hidden">{{ __('started') }}</span></span> @endif</td>
+                    @endforeach
+                    <td class="num">{{ $row->started }}</td><td class="num">{{ $row->sent }}</td><td class="num">{{ $time($row->drawingMs) }}</td><td class="num">{{ $share($row->secure) }}</td></tr>
+            @endforeach
+        </tbody>
+        <tfoot>
+            @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
+                <tr><th scope="row"><x-strata :level="$level->value" /> {{ __($level->word()) }}</th>
+                    @foreach ($stand->prompts as $prompt) <td class="num">{{ $picture->columns[$prompt->id]->tally->at($level) }}</td> @endforeach
+                    <td class="num" colspan="3"></td><td class="num">{{ $picture->whole->tally->at($level) }}</td></tr>
+            @endforeach
+            <tr><th scope="row">{{ __('Started') }}</th>@foreach ($stand->prompts as $prompt) <td class="num">{{ $picture->columns[$prompt->id]->started }}</td> @endforeach <td class="num">{{ $picture->whole->started }}</td><td class="num">{{ $picture->whole->sent }}</td><td class="num">{{ $time($picture->whole->drawingMs) }}</td><td class="num">{{ $share($picture->whole->secure) }}</td></tr>
+        </tfoot>
+    </table>
+    <div class="picture-more">
+        @if ($picture->skills !== [])
+            <section><h3 class="h6">{{ __('Skills') }}</h3>
+                <ul>@foreach ($picture->skills as $skill => $of) <li><span dir="auto">{{ $skill }}</span> <b>{{ $share($of['class']) }}</b></li> @endforeach</ul></section>
+        @endif
+        @foreach ($stand->prompts as $prompt)
+            @php($slips = $stand->slips($prompt))
+            @if ($slips !== [])
+                <section><h3 class="h6">{{ __('Not right at prompt :n', ['n' => $prompt->n]) }}</h3>
+                    <ul>@foreach ($slips as $slip) <li><button class="chip" data-do="choose-seats" data-seat="{{ implode(' ', $slip->seats) }}"><b>{{ count($slip->seats) }}</b> <span dir="auto">{{ $slip->written }}</span></button></li> @endforeach</ul></section>
+            @endif
+        @endforeach
+    </div>
+@endif

@@ -91,7 +91,10 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::get('/record', [EndController::class, 'progress'])->middleware(May::route(Deed::TakeRecord))->name('desk.record');
     Route::post('/record', [EndController::class, 'make'])->middleware(May::route(Deed::TakeRecord))->name('desk.record.make');
     Route::get('/record.pdf', [EndController::class, 'pdf'])->middleware(May::route(Deed::TakeRecord))->name('desk.pdf');
-    Route::get('/checks.csv', [EndController::class, 'checks'])->middleware(May::route(Deed::TakeRecord))->name('desk.csv');
+    Route::get('/take', [EndController::class, 'take'])->middleware(May::route(Deed::TakeRecord))->name('desk.take');
+    Route::get('/record.zip', [EndController::class, 'zip'])->middleware(May::route(Deed::TakeRecord))->name('desk.zip');
+    Route::get('/results.{sheet}', [EndController::class, 'sheet'])->whereIn('sheet', ['csv', 'ods', 'xlsx'])->middleware(May::route(Deed::TakeRecord))->name('desk.sheet');
+    Route::get('/statements.json', [EndController::class, 'statements'])->middleware(May::route(Deed::TakeRecord))->name('desk.statements');
     Route::delete('/', [EndController::class, 'forget'])->middleware(May::route(Deed::Forget))->name('desk.forget');
     Route::post('/hand-out', [HandOutController::class, 'store'])->middleware(May::route(Deed::HandOut))->name('desk.hand-out');
     Route::post('/picture', [HandOutController::class, 'picture'])->middleware(May::route(Deed::HandOutToSome))->name('desk.picture');

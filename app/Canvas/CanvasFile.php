@@ -24,18 +24,7 @@ final class CanvasFile
     /** @param  int  $page  which page, from 1, where the format holds one */
     public static function answer(Canvas $canvas, string $format, int $page): Response
     {
-        $scene = $canvas->scene();
-        $pictures = new EmbeddedPictures($canvas->prompt->holder());
-        $pageId = array_map(strval(...), array_keys($scene->pages))[$page - 1] ?? abort(404);
-        $bytes = match ($format) {
-            'png' => Rsvg::png(SceneSvg::document($scene, $pictures, $pageId), Page::WIDTH),
-            'svg' => SceneSvg::exchange($scene, $pictures, $pageId),
-            'inkml' => InkMl::write($scene),
-            default => self::pdf(array_map(
-                static fn (int|string $id): string => SceneSvg::document($scene, $pictures, (string) $id),
-                array_keys($scene->pages),
-            )),
-        };
+        $bytes = self::bytes($canvas, $format, $page) ?? abort(404);
         $name = (Str::slug($canvas->prompt->plan->title ?? $canvas->prompt->session->title) ?: 'work')."-{$canvas->prompt->n}".($page > 1 ? "-{$page}" : '');
 
         return response($bytes)->withHeaders([
@@ -44,6 +33,24 @@ final class CanvasFile
             // An SVG that is opened as a page of its own must not run or fetch anything.
             'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox",
         ]);
+    }
+
+    /** @return ?string null where there is no such page */
+    public static function bytes(Canvas $canvas, string $format, int $page): ?string
+    {
+        $scene = $canvas->scene();
+        $pictures = new EmbeddedPictures($canvas->prompt->holder());
+        $pageId = array_map(strval(...), array_keys($scene->pages))[$page - 1] ?? null;
+
+        return $pageId === null ? null : match ($format) {
+            'png' => Rsvg::png(SceneSvg::document($scene, $pictures, $pageId), Page::WIDTH),
+            'svg' => SceneSvg::exchange($scene, $pictures, $pageId),
+            'inkml' => InkMl::write($scene),
+            default => self::pdf(array_map(
+                static fn (int|string $id): string => SceneSvg::document($scene, $pictures, (string) $id),
+                array_keys($scene->pages),
+            )),
+        };
     }
 
     /** @param  list<string>  $pages  SVG documents */

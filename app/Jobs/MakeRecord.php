@@ -6,12 +6,14 @@ namespace App\Jobs;
 
 use App\Models\Canvas;
 use App\Models\Record;
+use App\Records\CanvasesZip;
 use App\Records\Sheets;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Queue\Queueable;
 use Throwable;
 
-/** Draws every canvas of a session into one PDF, saying how far it is. */
+/** Draws the canvases of a session into one PDF, or puts them into a zip, saying how far it is. */
 final class MakeRecord implements ShouldQueue
 {
     use Queueable;
@@ -26,11 +28,17 @@ final class MakeRecord implements ShouldQueue
         if ($record === null) {
             return;
         }
-        $canvases = self::inOrder($record->live_session_id);
+        $canvases = self::chosen($record);
         $record->update(['state' => 'making', 'total' => count($canvases)]);
-        Sheets::pdf($record->session, $canvases, $record->path(), true, static function (int $done) use ($record): void {
+        $progress = static function (int $done) use ($record): void {
             $record->update(['done' => $done]);
-        });
+        };
+        $isStone = ($record->options['names'] ?? 'real') === 'stone';
+        if ($record->kind === 'zip') {
+            CanvasesZip::write($record->session, $canvases, $record->path(), $isStone, $progress);
+        } else {
+            Sheets::pdf($record->session, $canvases, $record->path(), (bool) ($record->options['checks'] ?? true), $progress, $isStone);
+        }
         $record->update(['state' => 'ready']);
     }
 
@@ -39,10 +47,13 @@ final class MakeRecord implements ShouldQueue
         Record::query()->whereKey($this->recordId)->update(['state' => 'failed']);
     }
 
-    /** @return list<Canvas> by prompt, then by seat */
-    private static function inOrder(string $sessionId): array
+    /** @return list<Canvas> of the chosen prompts, by prompt and then by seat, or the other way round */
+    private static function chosen(Record $record): array
     {
-        return array_values(Canvas::query()->where('live_session_id', $sessionId)->whereNotNull('seat_id')->with(['seat', 'prompt', 'check'])->get()
-            ->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])->all());
+        $prompts = $record->options['prompts'] ?? [];
+        $bySeat = ($record->options['by'] ?? 'prompt') === 'seat';
+
+        return array_values(Canvas::query()->where('live_session_id', $record->live_session_id)->whereNotNull('seat_id')->when($prompts !== [], static fn (Builder $query) => $query->whereIn('prompt_id', $prompts))->with(['seat', 'prompt', 'check'])->get()
+            ->sortBy(static fn (Canvas $canvas): array => $bySeat ? [$canvas->seat?->n, $canvas->prompt->n] : [$canvas->prompt->n, $canvas->seat?->n])->all());
     }
 }

@@ -9,11 +9,13 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A PDF of a session's canvases, being made or ready.
+ * A PDF or a zip of a session's canvases, being made or ready.
  *
  * @property string $id
  * @property string $live_session_id
  * @property string $state waiting, making, ready or failed
+ * @property string $kind pdf or zip
+ * @property ?array{kind?: string, by?: string, names?: string, checks?: bool, prompts?: list<string>} $options what was chosen
  * @property int $done pages drawn
  * @property int $total
  * @property LiveSession $session
@@ -24,7 +26,12 @@ final class Record extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0];
+    protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0, 'kind' => 'pdf', 'options' => null];
+
+    protected function casts(): array
+    {
+        return ['options' => 'array'];
+    }
 
     /** @return BelongsTo<LiveSession, $this> */
     public function session(): BelongsTo
@@ -34,7 +41,7 @@ final class Record extends Model
 
     public function path(): string
     {
-        return HeldFolder::of('sessions', $this->live_session_id)."/record-{$this->id}.pdf";
+        return HeldFolder::of('sessions', $this->live_session_id)."/record-{$this->id}.{$this->kind}";
     }
 
     public function isReady(): bool

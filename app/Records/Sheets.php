@@ -23,7 +23,7 @@ final class Sheets
      * @param  iterable<Canvas>  $canvases  with seat, prompt and check
      * @param  Closure(int): void  $progress  is told how many sheets are done
      */
-    public static function pdf(LiveSession $session, iterable $canvases, string $to, bool $withChecks, Closure $progress): void
+    public static function pdf(LiveSession $session, iterable $canvases, string $to, bool $withChecks, Closure $progress, bool $isStone = false): void
     {
         $folder = sys_get_temp_dir().'/crag-sheets-'.Str::random(12);
         File::makeDirectory($folder, 0o700);
@@ -34,7 +34,7 @@ final class Sheets
                 $parts[] = $part = sprintf('%s/part-%04d.pdf', $folder, count($parts));
                 $files = [];
                 foreach ($some as $canvas) {
-                    array_push($files, ...self::write($session, $canvas, $folder, $withChecks));
+                    array_push($files, ...self::write($session, $canvas, $folder, $withChecks, $isStone));
                 }
                 Rsvg::pdf($files, $part);
                 $progress($done += $some->count());
@@ -46,7 +46,7 @@ final class Sheets
     }
 
     /** @return list<string> files of one canvas, one for each of its pages */
-    private static function write(LiveSession $session, Canvas $canvas, string $folder, bool $withChecks): array
+    private static function write(LiveSession $session, Canvas $canvas, string $folder, bool $withChecks, bool $isStone): array
     {
         $prompt = $canvas->prompt;
         $scene = $canvas->scene();
@@ -57,7 +57,7 @@ final class Sheets
             file_put_contents($file, Sheet::document(
                 $session->title,
                 $session->created_at->format('Y-m-d'),
-                $canvas->seat->name ?? __('Lead canvas'),
+                ($isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name) ?? __('Lead canvas'),
                 __('Prompt :n', ['n' => $prompt->n]).$of.($prompt->words === '' ? '' : ': '.$prompt->plainWords()),
                 $scene,
                 new EmbeddedPictures($session),

@@ -13,6 +13,9 @@ final class Doctor
 
     public function run(Options $options): int
     {
+        if ($options->has('forgotten')) {
+            return $this->forgotten($options->text('forgotten', $options->words[0] ?? ''));
+        }
         $root = Setup::root();
         $packages = Requirements::missingPackages(false);
         $this->check('Debian packages', $packages === [], 'apt-get install -y --no-install-recommends '.implode(' ', $packages));
@@ -33,6 +36,38 @@ final class Doctor
         Console::say($this->wrong === 0 ? 'Nothing is wrong.' : "{$this->wrong} to mend.");
 
         return $this->wrong === 0 ? 0 : 1;
+    }
+
+    /** Looks for anything that is left of a session: rows that name it, and files. */
+    private function forgotten(string $id): int
+    {
+        $root = Setup::root();
+        if (preg_match('/\A[0-9A-Za-z]{20,30}\z/', $id) !== 1) {
+            throw new Problem('Which session? ./crag doctor --forgotten=ID, the ID as it stood in the address of its desk.');
+        }
+        foreach (glob("{$root}/storage/{data,run/*/data}/crag.sqlite", GLOB_BRACE) ?: [] as $file) {
+            $database = new PDO("sqlite:{$file}");
+            $left = [];
+            foreach ($this->all($database, "select name from sqlite_master where type = 'table' and name not like 'sqlite_%'") as $table) {
+                foreach ($this->all($database, "select name from pragma_table_info('{$table}')") as $column) {
+                    $rows = $this->all($database, "select count(*) from \"{$table}\" where instr(lower(cast(\"{$column}\" as text)), lower('{$id}')) > 0")[0];
+                    (int) $rows === 0 || $left[] = "{$table}.{$column} ({$rows})";
+                }
+            }
+            $folder = dirname($file)."/sessions/{$id}";
+            file_exists($folder) && $left[] = $folder;
+            $this->check("Nothing of {$id} in {$file}", $left === [], 'There is: '.implode(', ', $left));
+        }
+
+        return $this->wrong === 0 ? 0 : 1;
+    }
+
+    /** @return list<string> */
+    private function all(PDO $database, string $query): array
+    {
+        $found = $database->query($query);
+
+        return $found === false ? [] : array_map(strval(...), $found->fetchAll(PDO::FETCH_COLUMN));
     }
 
     private function check(string $what, bool $holds, string $mend): void

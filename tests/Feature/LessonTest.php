@@ -185,7 +185,7 @@ final class LessonTest extends CragTestCase
         $this->handOut(['words' => 'Brace & <b>frame</b>', 'backdrop' => 'squared', 'place' => 'next']);
         $this->end();
         $this->asTeacher()->post("/desk/{$this->session->id}/record")->assertOk();
-        $this->get("/desk/{$this->session->id}/record")->assertSee('4 pages');
+        $this->get("/desk/{$this->session->id}/record")->assertSee('Canvases as PDF (4)');
         self::assertSame(['ready', 4, 4], [Record::query()->value('state'), Record::query()->value('done'), Record::query()->value('total')]);
         $file = $this->get("/desk/{$this->session->id}/record.pdf")->assertOk()->assertDownload()->baseResponse;
         assert($file instanceof BinaryFileResponse);
@@ -207,8 +207,8 @@ final class LessonTest extends CragTestCase
     {
         [$sly] = $this->seat($this->session, '=HYPERLINK("x")');
         $this->asTeacher()->postJson("/desk/{$this->session->id}/checks", ['canvas' => $this->canvasOf($this->seat)->id, 'level' => 2]);
-        $csv = (string) $this->get("/desk/{$this->session->id}/checks.csv")->assertOk()->getContent();
-        self::assertMatchesRegularExpression('/^1,Tamsin,1,,2,Nearly,\d{4}-[^,]+,yes\r$/m', $csv);
+        $csv = (string) $this->get("/desk/{$this->session->id}/results.csv")->assertOk()->getContent();
+        self::assertMatchesRegularExpression('/^1,Tamsin,1,,2,Nearly,\d{4}-[^,]+,yes,,0\r$/m', $csv);
         self::assertStringContainsString('"\'=HYPERLINK(""x"")"', $csv);
         self::assertSame(2, $sly->n);
     }

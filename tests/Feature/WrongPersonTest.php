@@ -315,7 +315,7 @@ final class WrongPersonTest extends CragTestCase
             '{session}' => $this->session->id, '{seat}' => $this->seat->id, '{prompt}' => (string) $this->session->prompt_id,
             '{student}' => $this->seat->id, '{message}' => $this->message->id, '{handout}' => $this->handout->id,
             '{canvas}' => $this->canvasOf($this->seat)->id, '{format}' => 'png', '{showcase}' => (string) $this->session->showcase_id,
-            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id, '{ask}' => $this->ask->id, '{n}' => '1',
+            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id, '{ask}' => $this->ask->id, '{n}' => '1', '{sheet}' => 'ods',
         ]);
     }
 

@@ -8,7 +8,7 @@
             <p>{{ __('What was drawn, the checks and the names are kept until :date, and then deleted by themselves.', ['date' => Illuminate\Support\Carbon::createFromTimestampMs(Crag\Session\Retention::keepUntilMs((int) $session->endedMs(), config()->integer('crag.keep_days')), config('app.timezone'))->translatedFormat('j F Y')]) }}</p>
             @if ($session->canvases_count > 0)
                 @include('desk.record')
-                <p><a class="btn btn-outline-slate w-100" href="{{ route('desk.csv', $session) }}"><x-icon name="download" /> {{ __('Checks as CSV') }}</a></p>
+                @include('desk.results')
             @else
                 <p>{{ __('There is no work to keep.') }}</p>
             @endif

@@ -27,6 +27,7 @@
         <div class="menu">
             <button id="tools-button" class="menu-item" data-do="tools"><x-icon name="tools" /> {{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</button>
             <button id="settings-button" class="menu-item" data-do="settings"><x-icon name="gear" /> {{ __('Settings') }}</button>
+            <a class="menu-item" href="{{ route('desk.take', $session) }}" target="_blank" rel="noopener"><x-icon name="download" /> {{ __('Record so far') }}</a>
             <button id="keys-button" class="menu-item" data-do="keys"><x-icon name="keyboard" /> {{ __('Keys') }} <kbd>?</kbd></button>
             @if ($runs)
                 <hr>

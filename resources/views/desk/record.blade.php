@@ -2,10 +2,27 @@
     @if ($record?->isUnderWay())
         <label for="record-progress" role="status">{{ $record->total === 0 ? __('The record is about to be made…') : __('Drawn: :done of :total canvases', ['done' => $record->done, 'total' => $record->total]) }}</label>
         <progress id="record-progress" class="w-100" max="{{ max(1, $record->total) }}" value="{{ $record->done }}"></progress>
-    @elseif ($record?->isReady())
-        <p><a class="btn btn-go btn-lg w-100" href="{{ route('desk.pdf', $session) }}"><x-icon name="download" /> {{ __('All canvases as PDF (:n pages)', ['n' => $record->total]) }}</a></p>
     @else
-        @if ($record !== null) <p class="problem" role="alert">{{ __('The record could not be made. The canvases are safe; try again.') }}</p> @endif
-        <button class="btn btn-go btn-lg w-100" hx-post="{{ route('desk.record.make', $session) }}" hx-target="#record" hx-swap="outerHTML">{{ __('Make a PDF of all canvases') }}</button>
+        @if ($record?->isReady())
+            <p><a class="btn btn-go btn-lg w-100" href="{{ $record->kind === 'zip' ? route('desk.zip', $session) : route('desk.pdf', $session) }}"><x-icon name="download" /> {{ $record->kind === 'zip' ? __('Canvases as zip (:n)', ['n' => $record->total]) : __('Canvases as PDF (:n)', ['n' => $record->total]) }}</a></p>
+        @elseif ($record !== null)
+            <p class="problem" role="alert">{{ __('The record could not be made. The canvases are safe; try again.') }}</p>
+        @endif
+        <form hx-post="{{ route('desk.record.make', $session) }}" hx-target="#record" hx-swap="outerHTML">
+            <details @if ($record === null) open @endif><summary>{{ $record === null ? __('Canvases as PDF or zip') : __('Make another one') }}</summary>
+                <div class="settings-row record-row">
+                    <label>{{ __('As') }} <select name="kind" class="form-select"><option value="pdf">{{ __('one PDF') }}</option><option value="zip">{{ __('zip of PNG, SVG and InkML') }}</option></select></label>
+                    <label>{{ __('In order of') }} <select name="by" class="form-select"><option value="prompt">{{ __('prompts') }}</option><option value="seat">{{ __('students') }}</option></select></label>
+                    <label>{{ __('Names') }} <select name="names" class="form-select"><option value="real">{{ __('Real') }}</option><option value="stone">{{ __('Stone') }}</option></select></label>
+                    <label>{{ __('Checks') }} <select name="checks" class="form-select"><option value="1">{{ __('with them') }}</option><option value="0">{{ __('without') }}</option></select></label>
+                </div>
+                @if ($prompts->count() > 1)
+                    <fieldset><legend class="h6">{{ __('Prompts') }}</legend>
+                        @foreach ($prompts as $prompt)<label class="choice"><input type="checkbox" name="prompts[]" value="{{ $prompt->id }}" checked> {{ $prompt->n }}. {{ Str::limit($prompt->plainWords(), 60) }}</label>@endforeach
+                    </fieldset>
+                @endif
+                <button class="btn btn-go btn-lg w-100 mt-2">{{ __('Make it') }}</button>
+            </details>
+        </form>
     @endif
 </div>

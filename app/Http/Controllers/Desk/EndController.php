@@ -7,11 +7,15 @@ namespace App\Http\Controllers\Desk;
 use App\Jobs\MakeRecord;
 use App\Models\LiveSession;
 use App\Models\Record;
-use App\Records\ChecksCsv;
+use App\Records\Results;
+use App\Records\Zip;
 use App\Sessions\EndSession;
 use App\Sessions\ForgetSession;
+use Crag\Formats\Ods;
+use Crag\Formats\Xlsx;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -33,40 +37,74 @@ final class EndController
             : view('desk.ended', [
                 'session' => $session->loadCount(['seats', 'canvases', 'prompts']),
                 'record' => $session->records()->first(),
+                'prompts' => $session->prompts()->get(),
             ]);
     }
 
-    public function make(LiveSession $session): View
+    /** What can be taken, while the session runs and after. */
+    public function take(LiveSession $session): View
+    {
+        return view('desk.take', ['session' => $session->loadCount(['seats', 'canvases', 'prompts']), 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get()]);
+    }
+
+    /** A PDF or a zip of the canvases, all of them or chosen ones, made beside the lesson. */
+    public function make(Request $request, LiveSession $session): View
     {
         abort_unless($session->canvases()->exists(), 422, __('Nobody joined, so there is no work to keep.'));
+        $options = $request->validate(['kind' => ['in:pdf,zip'], 'by' => ['in:prompt,seat'], 'names' => ['in:real,stone'], 'checks' => ['boolean'], 'prompts' => ['array'], 'prompts.*' => ['string']]);
+        abort_if(isset($options['prompts']) && $session->canvases()->whereIn('prompt_id', $options['prompts'])->doesntExist(), 422, __('There is no canvas for the prompts that are chosen.'));
         $record = $session->records()->first();
         if ($record === null || ! $record->isUnderWay()) {
-            $record = Record::query()->create(['live_session_id' => $session->id]);
+            $record = Record::query()->create(['live_session_id' => $session->id, 'kind' => $options['kind'] ?? 'pdf', 'options' => $options]);
             MakeRecord::dispatch($record->id);
         }
 
-        return view('desk.record', ['session' => $session, 'record' => $record]);
+        return view('desk.record', ['session' => $session, 'record' => $record, 'prompts' => $session->prompts()->get()]);
     }
 
     /** How far the record is. */
     public function progress(LiveSession $session): View
     {
-        return view('desk.record', ['session' => $session, 'record' => $session->records()->first()]);
+        return view('desk.record', ['session' => $session, 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get()]);
     }
 
     public function pdf(LiveSession $session): BinaryFileResponse
     {
-        $record = $session->records()->where('state', 'ready')->firstOrFail();
-
-        return response()->download($record->path(), $this->name($session).'.pdf', ['Content-Type' => 'application/pdf']);
+        return $this->download($session, 'pdf', 'application/pdf');
     }
 
-    public function checks(LiveSession $session): Response
+    public function zip(LiveSession $session): BinaryFileResponse
     {
-        return response(ChecksCsv::of($session))->withHeaders([
-            'Content-Type' => 'text/csv; charset=utf-8',
-            'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-checks.csv\"",
-        ]);
+        return $this->download($session, 'zip', 'application/zip');
+    }
+
+    private function download(LiveSession $session, string $kind, string $mime): BinaryFileResponse
+    {
+        $record = $session->records()->where('state', 'ready')->where('kind', $kind)->firstOrFail();
+
+        return response()->download($record->path(), "{$this->name($session)}.{$kind}", ['Content-Type' => $mime]);
+    }
+
+    /** The results: as CSV a row for each seat and prompt; as a spreadsheet rows, matrix, answers and quick asks, each on a sheet. */
+    public function sheet(Request $request, LiveSession $session, string $sheet): Response
+    {
+        $results = Results::of($session, $request->query('names') === 'stone');
+        [$bytes, $mime] = match ($sheet) {
+            'csv' => [$results->csv(), 'text/csv; charset=utf-8'],
+            'ods' => [Zip::bytes(Ods::files($results->tables())), Ods::MIME],
+            default => [Zip::bytes(Xlsx::files($results->tables())), Xlsx::MIME],
+        };
+
+        return response($bytes)->withHeaders(['Content-Type' => $mime, 'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-results.{$sheet}\""]);
+    }
+
+    /** Statements of the Experience API. */
+    public function statements(Request $request, LiveSession $session): Response
+    {
+        $statements = Results::of($session, $request->query('names') === 'stone')->statements($request->getSchemeAndHttpHost());
+
+        return response(json_encode($statements, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES))
+            ->withHeaders(['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-xapi.json\""]);
     }
 
     public function forget(LiveSession $session, ForgetSession $forget): RedirectResponse

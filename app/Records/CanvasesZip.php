@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Canvas\CanvasFile;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use Closure;
+use Illuminate\Support\Str;
+
+/** Each page as PNG and SVG, the ink of each canvas as InkML, in a folder for each student. */
+final class CanvasesZip
+{
+    /**
+     * @param  list<Canvas>  $canvases
+     * @param  Closure(int): void  $progress
+     */
+    public static function write(LiveSession $session, array $canvases, string $to, bool $isStone, Closure $progress): void
+    {
+        $files = static function () use ($canvases, $isStone, $progress): iterable {
+            foreach ($canvases as $i => $canvas) {
+                $name = $isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name;
+                $folder = sprintf('%02d-%s', $canvas->seat->n ?? 0, Str::slug((string) $name) ?: 'student');
+                $file = sprintf('%s/prompt-%02d', $folder, $canvas->prompt->n);
+                for ($page = 1; $page <= count($canvas->scene()->pages); $page++) {
+                    foreach (['png', 'svg'] as $format) {
+                        yield "{$file}-page-{$page}.{$format}" => (string) CanvasFile::bytes($canvas, $format, $page);
+                    }
+                }
+                yield "{$file}.inkml" => (string) CanvasFile::bytes($canvas, 'inkml', 1);
+                $progress($i + 1);
+            }
+        };
+        Zip::write($files(), $to);
+    }
+}

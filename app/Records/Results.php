@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Models\Ask;
+use App\Models\AskAnswer;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\LoggedOperation;
+use App\Models\Prompt;
+use App\Models\Seat;
+use Crag\Canvas\Kind;
+use Crag\Checks\Cell;
+use Crag\Checks\DrawingTime;
+use Crag\Checks\Level;
+use Crag\Checks\Sum;
+use Crag\Formats\Csv;
+use Crag\Formats\Table;
+use Crag\Formats\Xapi;
+use Crag\Maths\Outcome;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+
+/** What came of a session in numbers: a row for each seat and prompt, the matrix, answers with their times, quick asks. */
+final readonly class Results
+{
+    /**
+     * @param  Collection<int, Seat>  $seats
+     * @param  Collection<int, Prompt>  $prompts
+     * @param  Collection<int, Canvas>  $canvases  by prompt, then by seat
+     */
+    private function __construct(private LiveSession $session, private Collection $seats, private Collection $prompts, private Collection $canvases, private bool $isStone)
+    {
+    }
+
+    public static function of(LiveSession $session, bool $isStone = false): self
+    {
+        $seats = $session->seats()->has('canvases')->get();
+        $prompts = $session->prompts()->get();
+        $canvases = $session->canvases()->with(['seat', 'prompt', 'check'])->get()->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])->values();
+
+        return new self($session, $seats, $prompts, $canvases, $isStone);
+    }
+
+    public function csv(): string
+    {
+        return Csv::write(array_map(static fn (array $row): array => array_map(static fn (string|int|float|null $cell): string|int|null => is_float($cell) ? (string) $cell : $cell, $row), $this->rows()->rows));
+    }
+
+    /** @return list<Table> */
+    public function tables(): array
+    {
+        return [$this->rows(), $this->matrix(), $this->answers(), $this->asks()];
+    }
+
+    /** A row for each seat and prompt. */
+    private function rows(): Table
+    {
+        $rows = [[__('Seat'), __('Name'), __('Prompt'), __('Words'), __('Level'), __('Check'), __('Checked at'), __('Started'), __('Sent at'), __('At work (s)')]];
+        foreach ($this->canvases as $canvas) {
+            $level = $canvas->check?->level;
+            $rows[] = [
+                $canvas->seat?->n, $canvas->seat === null ? '' : $this->name($canvas->seat), $canvas->prompt->n, $canvas->prompt->plainWords(), $level?->value, $level === null ? '' : __($level->word()),
+                $level === null ? '' : self::time($canvas->check?->made_at_ms), $canvas->last_stroke_ms === null ? __('no') : __('yes'), self::time($canvas->sent_at_ms), intdiv($this->atWork($canvas), 1000),
+            ];
+        }
+
+        return new Table(__('Results'), $rows);
+    }
+
+    /** Seats by prompts: levels, with how secure each row and column is, in hundredths. */
+    private function matrix(): Table
+    {
+        $cells = [];
+        foreach ($this->canvases as $canvas) {
+            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = $canvas->check?->level;
+        }
+        $share = static fn (array $levels): ?int => ($secure = Sum::of(array_map(static fn (?Level $level): Cell => new Cell($level), array_values($levels)))->secure) === null ? null : (int) round(100 * $secure);
+        $rows = [[__('Seat'), __('Name'), ...$this->prompts->map(static fn (Prompt $prompt): string => __('Prompt :n', ['n' => $prompt->n]))->all(), __('Secure (%)')]];
+        foreach ($this->seats as $seat) {
+            $levels = $this->prompts->map(static fn (Prompt $prompt): ?Level => $cells[$seat->id][$prompt->id] ?? null)->all();
+            $rows[] = array_values([$seat->n, $this->name($seat), ...array_map(static fn (?Level $level): ?int => $level?->value, $levels), $share($levels)]);
+        }
+        $columns = $this->prompts->map(fn (Prompt $prompt): ?int => $share($this->seats->map(static fn (Seat $seat): ?Level => $cells[$seat->id][$prompt->id] ?? null)->all()))->all();
+        $rows[] = array_values(['', __('Secure (%)'), ...$columns, $share(array_merge(...array_map(array_values(...), array_values($cells))))]);
+
+        return new Table(__('Matrix'), $rows);
+    }
+
+    /** Every answer with its time: what was changed stands before what counts. */
+    private function answers(): Table
+    {
+        $rows = [[__('Seat'), __('Name'), __('Prompt'), __('Question'), __('Answer'), __('Compared'), __('At')]];
+        foreach ($this->given() as [$seat, $prompt, $words, $written, $outcome, $at]) {
+            $rows[] = [$seat->n, $this->name($seat), $prompt->n, $words, $written, $outcome === null ? '' : __($outcome->word()), self::time($at)];
+        }
+
+        return new Table(__('Answers'), $rows);
+    }
+
+    private function asks(): Table
+    {
+        $rows = [[__('Quick ask'), __('Words'), __('Seat'), __('Name'), __('Answer'), __('Compared'), __('At')]];
+        $seats = $this->seats->keyBy('id');
+        foreach (Ask::query()->where('live_session_id', $this->session->id)->orderBy('n')->get() as $ask) {
+            $question = $ask->value();
+            foreach (self::latest($ask) as $answer) {
+                $seat = $ask->is_anonymous ? null : $seats->get($answer->voter);
+                $value = $answer->value['value'];
+                $outcome = $question->compare($value)?->outcome;
+                // Who answered anonymously has no seat, no name and no time of the own.
+                $rows[] = [$ask->n, $question->words, $seat?->n, $seat === null ? __('anonymous') : $this->name($seat), $question->asked->written($value), $outcome === null ? '' : __($outcome->word()), $seat === null ? '' : self::time($answer->made_at_ms)];
+            }
+        }
+
+        return new Table(__('Quick asks'), $rows);
+    }
+
+    /** @return list<array<string, mixed>> statements of the Experience API, in the order of time */
+    public function statements(string $base): array
+    {
+        $xapi = new Xapi($base, $this->session->id, $this->session->title);
+        $stated = [];
+        foreach ($this->canvases as $canvas) {
+            if ($canvas->seat === null) {
+                continue;
+            }
+            $who = [$canvas->seat->id, $this->name($canvas->seat), $canvas->prompt_id, $canvas->prompt->plainWords()];
+            $first = $canvas->operations()->whereNotNull('seat_id')->min('made_at_ms');
+            is_numeric($first) && $stated[] = $xapi->attempted(...$who, atMs: (int) $first);
+            $canvas->sent_at_ms === null || $stated[] = $xapi->completed(...$who, atMs: $canvas->sent_at_ms);
+            $level = $canvas->check?->level;
+            $level === null || $stated[] = $xapi->scored(...$who, level: $level, atMs: (int) $canvas->check?->made_at_ms);
+        }
+        foreach ($this->given() as [$seat, $prompt, $words, $written, $outcome, $at, $id]) {
+            $stated[] = $xapi->answered($seat->id, $this->name($seat), $prompt->id, $id, $words, $written, $outcome === null ? null : $outcome === Outcome::Right, $at);
+        }
+        usort($stated, static fn (array $a, array $b): int => [$a['timestamp'], $a['id']] <=> [$b['timestamp'], $b['id']]);
+
+        return $stated;
+    }
+
+    /** @return list<array{Seat, Prompt, string, string, ?Outcome, int, string}> seat, prompt, the question's words, the answer as it was written, what came of it, when, the question's id */
+    private function given(): array
+    {
+        $given = [];
+        foreach ($this->canvases as $canvas) {
+            $seat = $canvas->seat;
+            if ($seat === null) {
+                continue;
+            }
+            foreach (LoggedOperation::query()->where('canvas_id', $canvas->id)->where('kind', Kind::Answer->value)->orderBy('n')->get() as $row) {
+                $body = (array) json_decode($row->body, true, flags: JSON_THROW_ON_ERROR);
+                $id = is_string($body['question'] ?? null) ? $body['question'] : '';
+                $question = $canvas->prompt->question($id, $seat);
+                if ($question !== null && isset($body['value'])) {
+                    $given[] = [$seat, $canvas->prompt, $question->words, $question->asked->written($body['value']), $question->compare($body['value'])?->outcome, $row->made_at_ms, $id];
+                }
+            }
+        }
+
+        return $given;
+    }
+
+    /** @return list<AskAnswer> the one of each that counts */
+    private static function latest(Ask $ask): array
+    {
+        return array_values($ask->answers()->get()->keyBy('voter')->reject(static fn (AskAnswer $answer): bool => is_null($answer->value['value']))->all());
+    }
+
+    private function atWork(Canvas $canvas): int
+    {
+        return DrawingTime::of(array_values($canvas->operations()->whereNotNull('seat_id')->reorder()->pluck('made_at_ms')->map(intval(...))->all()));
+    }
+
+    private function name(Seat $seat): string
+    {
+        return $this->isStone ? $seat->stoneName() : $seat->name;
+    }
+
+    private static function time(?int $ms): string
+    {
+        return $ms === null ? '' : Carbon::createFromTimestampMs($ms)->toIso8601String();
+    }
+}

@@ -99,6 +99,14 @@ final class ReachTest extends BrowserTestCase
         $teacher->press('b')->seen('#shield');
         $this->assertAccessible($teacher, 'the Shield');
         $teacher->press('b')->press("\u{E00C}");
+        $teacher->press('m')->waitForText('#picture-body', 'Priya');
+        $this->assertAccessible($teacher, 'class picture');
+        $teacher->press("\u{E00C}")->press('a')->click('#ask-form .btn-go');
+        $student->seen('#quick-ask');
+        $this->assertAccessible($student, 'quick ask on a phone');
+        $teacher->seen('.ask-now');
+        $this->assertAccessible($teacher, 'quick ask');
+        $teacher->click('#ask-body [data-post$=ask-away]')->press("\u{E00C}");
     }
 
     public function test_no_page_of_plans_and_classes_has_a_serious_finding_of_axe(): void

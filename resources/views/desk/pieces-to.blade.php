@@ -3,7 +3,7 @@
     <label for="pieces-seats">{{ __('To') }}</label>
     <select id="pieces-seats" name="to" class="form-select">
         <option value="">{{ __('Everybody, and those who come later') }}</option>
-        @foreach ($inside->groupBy(fn ($seat) => $seat->groupName())->forget('') as $group => $members)
+        @foreach ($inside->groupBy(fn ($seat) => $seat->groupName())->forget('')->sortKeys(SORT_NATURAL) as $group => $members)
             <option value="{{ $members->pluck('id')->implode(' ') }}">{{ __('Group :group (:n)', ['group' => $group, 'n' => $members->count()]) }}</option>
         @endforeach
         @foreach ($inside as $seat)

@@ -1,5 +1,5 @@
 @php($inside = $seats->where('state', Crag\Session\SeatState::Seated))
-@php($groups = $inside->groupBy(fn ($seat) => $seat->groupName())->forget(''))
+@php($groups = $inside->groupBy(fn ($seat) => $seat->groupName())->forget('')->sortKeys(SORT_NATURAL))
 <fieldset id="recipients" @isset($swap) hx-swap-oob="true" @endisset>
     <legend>{{ __('To') }}</legend>
     <label class="choice"><input type="radio" name="to" value="all" @checked($role === Crag\Session\Role::Colleague) @disabled($role !== Crag\Session\Role::Colleague)> {{ __('Everybody, and those who come later') }}</label>

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Tests\Support\BrowserTestCase;
+
+/** Asked, answered and counted; chosen, shown and stepped through; checked, seen and grouped. */
+final class AskTest extends BrowserTestCase
+{
+    private const ESCAPE = "\u{E00C}";
+
+    public function test_a_quick_ask_counts_while_it_is_answered_and_is_shown_when_the_teacher_shows_it(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $tamsin = $this->join('Tamsin', $code);
+        $rafe = $this->join('Rafe', $code, 390, 844);
+        $teacher->press('a')->type('#ask-words', 'Which way does it turn?');
+        $teacher->run('document.querySelector("#ask-options").value = "Left\\n*Right"');
+        $teacher->click('#ask-form .btn-go')->waitForText('#ask-body', '0 of 2 answered');
+        $tamsin->waitForText('#quick-ask', 'Which way does it turn?');
+        $rafe->seen('#quick-ask');
+        $tamsin->click('#quick-ask label:nth-of-type(2)')->waitForText('#quick-ask-state', 'Your answer is in');
+        $rafe->click('#quick-ask label:nth-of-type(1)')->waitForText('#quick-ask-state', 'Your answer is in');
+        $teacher->waitForText('#ask-body', '2 of 2 answered');
+        $rafe->click('#quick-ask label:nth-of-type(2)');
+        $teacher->waitForText('#ask-body', '1 changed from Left to Right');
+        self::assertFalse($rafe->find('#quick-ask-tally')->isDisplayed());
+        $teacher->click('#ask-body [data-body*=tally]');
+        $rafe->seen('#quick-ask-tally');
+        self::assertStringNotContainsString('Right:', $rafe->text('#quick-ask-state'));
+        // A page that is loaded again has it all.
+        $tamsin->driver->navigate()->refresh();
+        $tamsin->seen('#quick-ask-tally');
+        self::assertTrue($tamsin->run('return document.querySelector("#quick-ask label:nth-of-type(2) input").checked'));
+        $teacher->click('#ask-body [data-post$=close]');
+        $tamsin->waitForText('#quick-ask-state', 'Closed');
+        $teacher->click('#ask-body [data-post$=ask-away]');
+        $tamsin->until(fn (): bool => ! $tamsin->find('#quick-ask')->isDisplayed(), 'the ask to be put away');
+        foreach ([$teacher, $tamsin, $rafe] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+
+    public function test_chosen_work_is_shown_side_by_side_and_the_class_is_seen_and_grouped(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $screen = $this->person('class screen')->visit((string) $teacher->find('.lineup a')->getAttribute('href'));
+        $class = [];
+        foreach (['Tamsin', 'Rafe', 'Wren'] as $i => $name) {
+            $class[$name] = $this->join($name, $code);
+            $class[$name]->draw('.page-paper', [[.2, .2 + .2 * $i], [.8, .25 + .2 * $i]]);
+            $class[$name]->until(fn (): bool => $this->stored($name) === 1, "{$name}'s stroke");
+        }
+        $teacher->until(fn (): bool => count($teacher->all('.tile')) === 3, 'three tiles');
+        $teacher->run('document.querySelectorAll(".tile-name").forEach((one) => one.getAttribute("aria-pressed") === "true" || one.click())');
+        $teacher->waitForText('#chosen-count', '3 chosen');
+        $teacher->press('s');
+        $teacher->until(fn (): bool => count($teacher->all('.lineup-entry')) === 3, 'three in the line-up');
+        $teacher->press('3')->press(self::ESCAPE);
+
+        // On the students' own pages too, one and then two; whose it is hears of it, and nobody is named.
+        $teacher->run('const on = document.querySelector("#shown-on"); on.value = "both"; on.dispatchEvent(new Event("change", { bubbles: true }))');
+        $teacher->press(']');
+        $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === 1, 'one on the class screen');
+        $class['Wren']->until(fn (): bool => $class['Wren']->run('return document.querySelector("#shown-work .shown-canvas")?.naturalWidth > 0') === true, 'it on a student\'s page');
+        $class['Tamsin']->waitForText('#notice', 'without your name');
+        $teacher->run('document.querySelectorAll(".lineup-entry [data-do=show-entry]")[1].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))');
+        $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === 2, 'two side by side');
+        self::assertStringNotContainsString('Tamsin', (string) $screen->driver->getPageSource());
+        $class['Wren']->click('#shown-work-away');
+        self::assertFalse($class['Wren']->find('#shown-work')->isDisplayed());
+        $teacher->click('#screen-nothing');
+        $class['Rafe']->until(fn (): bool => ! $class['Rafe']->find('#shown-work')->isDisplayed(), 'the own canvas again');
+
+        $teacher->press('m')->waitForText('#picture-body', '100 %');
+        $teacher->click('#groups-form .btn-slate')->waitForText('#groups-made', 'Group 1');
+        $teacher->click('[data-do=keep-groups]')->waitForText('#desk-notice', '1 group is kept');
+        $teacher->press(self::ESCAPE);
+        self::assertFalse($teacher->find('#picture')->isDisplayed());
+        self::assertSame('1', $this->sql("select \"group\" from seats where name = 'Wren'"));
+        foreach ([$teacher, $screen, ...array_values($class)] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+}

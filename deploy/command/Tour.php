@@ -29,6 +29,8 @@ final readonly class Tour
         $this->lead($desk);
         $this->door($desk);
         $this->closeUp($desk);
+        $this->asking($desk);
+        $this->picture($desk);
         $this->screen($desk, $screen);
         $this->handOut($desk);
         $this->dark($addresses['desk']);
@@ -58,7 +60,6 @@ final readonly class Tour
         $this->shot($page, 'plans');
         $page->run('[...document.querySelectorAll(".plan-card h2 a")].find((one) => one.textContent === "Bridges and Beams").click()');
         $this->plan($page, 1, 'plan');
-        $this->plan($page, 2, 'plan-questions');
     }
 
     private function plan(Page $page, int $n, string $name): void
@@ -191,20 +192,50 @@ final readonly class Tour
         $desk->press("\u{E00C}")->click('#closeup [data-tool=pen]');
         usleep(600_000);
         $this->shot($desk, 'close-up');
-        $desk->press("\u{E00C}")->click('#replay');
-        $desk->until(fn (): bool => $desk->run('return Number(document.querySelector(".player-at").value) > 6000'), 'some of the replay', 30);
-        $this->shot($desk, 'replay');
-        $desk->click('.player-close');
+        $desk->press("\u{E00C}")->press("\u{E00C}");
+        $desk->until(fn (): bool => ! $desk->find('#closeup')->isDisplayed(), 'the grid');
+    }
+
+    /** A quick ask that some have answered. */
+    private function asking(Page $desk): void
+    {
+        $desk->press('a')->type('#ask-words', 'The load doubles. Which way does the plank turn?');
+        $desk->run('document.querySelector("#ask-options").value = "*Anticlockwise\nClockwise\nIt stays level"');
+        $desk->click('#ask-form .btn-go')->seen('.ask-now');
+        foreach ([1, 1, 2, 1, 3] as $choice) {
+            $student = $this->chrome->open(390, 844)->visit($this->class->addresses['student']);
+            $student->click("#quick-ask label:nth-of-type({$choice})")->waitForText('#quick-ask-state', 'Your answer is in');
+            $student->quit();
+        }
+        $desk->waitForText('#ask-body', '5 of');
+        usleep(600_000);
+        $this->shot($desk, 'quick-ask');
+        $desk->click('#ask-body [data-post$=ask-away]')->press("\u{E00C}");
+    }
+
+    private function picture(Page $desk): void
+    {
+        $desk->press('m')->click('#groups-form .btn-slate')->waitForText('#groups-made', 'Group 2');
+        usleep(600_000);
+        $this->shot($desk, 'class-picture');
+        $desk->press("\u{E00C}");
     }
 
     private function screen(Page $desk, Page $screen): void
     {
         $this->shot($screen, 'screen-prompt');
-        $desk->click('[data-do="show"]');
-        $screen->find('.shown-canvas');
-        usleep(500_000);
-        $this->shot($screen, 'screen-showcase');
+        foreach ([0, 1, 2, 4] as $i) {
+            $desk->run('document.querySelectorAll(".tile-name")[arguments[0]].click()', $i);
+        }
+        $desk->press('s');
+        $desk->until(fn (): bool => count($desk->all('.lineup-entry')) === 4, 'four in the line-up');
         $desk->press("\u{E00C}");
+        for ($i = 0; $i < 4; $i++) {
+            $desk->run('document.querySelectorAll(".lineup-entry [data-do=show-entry]")[arguments[0]].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))', $i);
+            $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === $i + 1, 'one more on the class screen');
+            usleep(700_000);
+        }
+        $this->shot($screen, 'screen-showcase');
     }
 
     private function handOut(Page $desk): void

@@ -11,6 +11,7 @@ import { SimulatedTeacher } from './teacher';
  *   class.mjs play    BASE CODE class.json STUDENTS          the recorded class, over and over
  *   class.mjs scribble BASE CODE STUDENTS SECONDS REPORT PAUSE BEFORE   a measurement: everybody draws, BEFORE strokes being there already
  *   class.mjs reach   BASE CODE DESK STUDENTS ROUNDS REPORT  a measurement: what the teacher does, until every page has it
+ *   class.mjs record  BASE CODE DESK STUDENTS PROMPTS STROKES REPORT PDF   a measurement: a lesson, and its record
  *   class.mjs count   PORT TARGET                            a measurement: counts the bytes between a browser and the server
  */
 
@@ -171,6 +172,27 @@ async function reach(desk: string, count: number, rounds: number, report: string
     process.exit(0);
 }
 
+async function record(desk: string, count: number, prompts: number, strokes: number, report: string, pdf: string): Promise<void> {
+    const teacher = new SimulatedTeacher(base);
+    const students = Array.from({ length: count }, (_, i) => new SimulatedStudent(base, `Student ${i + 1}`, { heard: (what, at) => teacher.heard(what, at) }));
+    for (const student of students) {
+        await student.join(code);
+    }
+    await teacher.open(desk);
+    await teacher.teach(students, prompts, async (student, n) => {
+        for (let i = 0; i < strokes; i += 50) {
+            await student.postAll(Array.from({ length: Math.min(50, strokes - i) }, (_, k): Operation => ({
+                id: newId(), kind: 'add', layer: 'student', at: Date.now(), body: { object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(line(n, i + k)) } },
+            })));
+        }
+    });
+    const taken = await teacher.takeRecord();
+    writeFileSync(pdf, taken.pdf);
+    writeFileSync(report, JSON.stringify({ ms: taken.ms }));
+    students.forEach((student) => student.leave());
+    process.exit(0);
+}
+
 /** About a second of a wave across the page, 60 points a second. */
 function line(seed: number, n: number): Sample[] {
     const y = 500 + ((n * 397 + seed * 71) % 9000);
@@ -184,6 +206,8 @@ if (mode === 'count') {
     countBetween(Number(base), Number(code));
 } else if (mode === 'reach') {
     await reach(rest[0], Number(rest[1]), Number(rest[2]), rest[3]);
+} else if (mode === 'record') {
+    await record(rest[0], Number(rest[1]), Number(rest[2]), Number(rest[3]), rest[4], rest[5]);
 } else if (mode === 'play') {
     await play(rest[0], Number(rest[1]));
 } else {

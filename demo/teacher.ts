@@ -55,6 +55,40 @@ export class SimulatedTeacher {
         return found;
     }
 
+    /** So many prompts, on each of which every student draws. */
+    async teach(students: SimulatedStudent[], prompts: number, draw: (student: SimulatedStudent, prompt: number) => Promise<void>): Promise<void> {
+        for (let n = 0; n < prompts; n++) {
+            if (n > 0) {
+                const { prompt } = (await (await this.post('/prompts', { words: `Prompt ${n + 1}` })).json()) as { prompt: string };
+                await this.once('gather', `/prompt/${prompt}/gather`, {}, students.length);
+            }
+            for (const student of students) {
+                await draw(student, n);
+            }
+        }
+    }
+
+    /** Asks for the record and waits for it. Resolves to milliseconds, and to the file. */
+    async takeRecord(): Promise<{ ms: number; pdf: Uint8Array }> {
+        const began = performance.now();
+        const asked = await this.post('/record', { kind: 'pdf' });
+        if (!asked.ok) {
+            throw new Error(`record: ${asked.status} ${await asked.text()}`);
+        }
+        for (;;) {
+            await sleep(100);
+            const said = await (await this.request(`${this.desk}/record`)).text();
+            if (said.includes('record.pdf')) {
+                break;
+            }
+            if (said.includes('role="alert"')) {
+                throw new Error('The record could not be made.');
+            }
+        }
+        const ms = performance.now() - began;
+        return { ms, pdf: new Uint8Array(await (await this.request(`${this.desk}/record.pdf`)).arrayBuffer()) };
+    }
+
     private async once(what: string, address: string, body: unknown, count: number): Promise<number[]> {
         const waiting = { what, clicked: Date.now(), times: [] as number[] };
         this.waiting = waiting;
@@ -70,7 +104,7 @@ export class SimulatedTeacher {
     }
 
     private post(address: string, body: unknown): Promise<Response> {
-        return this.request(this.desk + address, { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json' }, body: JSON.stringify(body) });
+        return this.request(this.desk + address, { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? '') }, body: JSON.stringify(body) });
     }
 
     private async request(path: string, init: RequestInit = {}): Promise<Response> {

@@ -13,6 +13,7 @@ use App\Models\Seat;
 use Crag\Asks\Bar;
 use Crag\Asks\Tally;
 use Crag\Prompt\Question\Question;
+use Crag\Session\ScreenView;
 use Illuminate\Support\Facades\DB;
 
 /** Quick asks: made, answered, closed, shown, asked again. One at a time is before the class. */
@@ -53,7 +54,7 @@ final readonly class Asking
     {
         DB::transaction(function () use ($session): void {
             $this->end($session);
-            $session->update(['ask_id' => null]);
+            $session->update(['ask_id' => null] + ($session->screen_view === ScreenView::Tally ? ['screen_view' => ScreenView::Prompt] : []));
             $this->tell($session);
         });
     }

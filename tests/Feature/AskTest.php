@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Ask;
 use App\Models\LiveSession;
 use App\Models\Seat;
+use Crag\Session\ScreenView;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\CragTestCase;
@@ -108,6 +109,8 @@ final class AskTest extends CragTestCase
         $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('Left')->assertDontSee('Tamsin')->assertDontSee('not right');
         $this->desk("ask/{$ask}/show", ['right' => true])->assertOk();
         $this->asked($this->otis, $this->otiss)->assertJsonPath('own.ask.right', 'Right')->assertJsonPath('own.ask.tally.bars.0.outcome', 'wrong');
+        $this->desk('ask-away')->assertOk();
+        self::assertSame(ScreenView::Prompt, $this->session->refresh()->screen_view);
     }
 
     public function test_asked_again_shows_before_beside_after(): void

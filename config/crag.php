@@ -18,6 +18,9 @@ return [
     // How many days what an ended session leaves behind is kept.
     'keep_days' => (int) env('CRAG_KEEP_DAYS', Crag\Session\Retention::USUAL_DAYS),
 
+    // What reads students' work and proposes feedback: a class of Crag\Reading\Reader. The one that ships is a set of rules.
+    'reader' => env('CRAG_READER', Crag\Reading\RuleReader::class),
+
     // Whether the made-up class and its ways in exist.
     'demo' => (bool) env('CRAG_DEMO', false),
 ];

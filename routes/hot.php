@@ -77,6 +77,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/prompt/{prompt}/lead/ink', [LeadController::class, 'ink'])->middleware(May::route(Deed::Lead))->name('desk.lead.ink');
     Route::get('/canvas/{canvas}/log', [LeadController::class, 'log'])->middleware(May::route(Deed::SeeWork))->name('desk.log');
     Route::get('/canvas/{canvas}/answers', [CanvasController::class, 'answers'])->middleware(May::route(Deed::SeeWork))->name('desk.answers');
+    Route::get('/canvas/{canvas}/reading', [CanvasController::class, 'reading'])->middleware(May::route(Deed::SeeWork))->name('desk.reading');
     Route::get('/canvas/{canvas}/replay', [CanvasController::class, 'replay'])->middleware(May::route(Deed::SeeWork))->name('desk.replay');
     Route::get('/canvas/{canvas}/close', [CoachController::class, 'canvas'])->middleware(May::route(Deed::SeeWork))->name('desk.close');
     Route::post('/canvas/{canvas}/looked', [CoachController::class, 'looked'])->middleware(May::route(Deed::SeeWork))->name('desk.looked');

@@ -9,6 +9,7 @@ use App\Http\Icons;
 use App\Live\Clock;
 use App\Live\Publisher;
 use App\Sessions\EndIdle;
+use Crag\Reading\Reader;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Vite;
 use Illuminate\Support\Facades\Blade;
@@ -23,6 +24,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
+        $this->app->bind(Reader::class, config()->string('crag.reader'));
         $this->app->singleton(Publisher::class, static fn (): Publisher => new Publisher(
             config()->string('crag.publish_socket'),
         ));

@@ -13,6 +13,7 @@ use Crag\Checks\ClassPicture;
 use Crag\Checks\DrawingTime;
 use Crag\Groups\Student;
 use Crag\Maths\Outcome;
+use Crag\Reading\RuleReader;
 use Crag\Watch\AnswerGroup;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -53,6 +54,27 @@ final readonly class Standings
         usort($wrong, static fn (AnswerGroup $a, AnswerGroup $b): int => count($b->seats) <=> count($a->seats));
 
         return array_slice($wrong, 0, self::MOST_SLIPS);
+    }
+
+    /** @return array<string, int> of those who have typed anything at a prompt, how many name each word to look for; and under an empty word how many that are */
+    public function named(Prompt $prompt): array
+    {
+        $words = $prompt->value()->lookFor->words;
+        if ($words === []) {
+            return [];
+        }
+        $named = ['' => 0] + array_fill_keys($words, 0);
+        foreach ($prompt->canvases()->whereIn('seat_id', $this->seats->pluck('id'))->with('seat', 'prompt.session')->get() as $canvas) {
+            $typed = $canvas->seat === null ? '' : ReadWork::work($canvas, $canvas->seat)->typed();
+            if (trim($typed) !== '') {
+                $named['']++;
+                foreach ($words as $word) {
+                    $named[$word] += RuleReader::has($typed, $word) ? 1 : 0;
+                }
+            }
+        }
+
+        return $named;
     }
 
     /**

@@ -137,6 +137,17 @@ final class CoachTest extends CragTestCase
         $this->desk('give-back', ['canvases' => []])->assertUnprocessable();
     }
 
+    public function test_a_reader_proposes_and_the_teacher_sends(): void
+    {
+        $this->session->prompt()->firstOrFail()->update(['details' => ['look_for' => ['steps' => [], 'words' => ['pivot', 'load'], 'slips' => []], 'questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']]]]);
+        $text = ['type' => 'text', 'x' => 100, 'y' => 100, 'size' => 36, 'colour' => '#25323b', 'text' => 'The Pivot holds it'];
+        $this->append(['kind' => 'add', 'body' => ['object' => $text]]);
+        $this->append(['kind' => 'answer', 'body' => ['question' => 'force', 'value' => '720 N']]);
+        $told = $this->asTeacher()->get("/desk/{$this->session->id}/canvas/{$this->canvas->id}/reading")->assertOk();
+        $told->assertSee('A set of rules')->assertSeeInOrder(['Holds', '“pivot” is named.', 'Missing', '720 N is not right yet.', '“load” is not named.', 'How could you find out']);
+        self::assertSame(0, $this->session->messages()->count(), 'nothing goes to the student by itself');
+    }
+
     public function test_every_check_there_was_stands_beside_the_answers(): void
     {
         $this->desk('checks', ['canvas' => $this->canvas->id, 'level' => 1])->assertOk();

@@ -23,7 +23,7 @@ final class StandingsTest extends CragTestCase
     {
         parent::setUp();
         $this->session = $this->newSession();
-        $this->session->prompt()->firstOrFail()->update(['details' => ['skills' => ['moments'], 'questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']]]]);
+        $this->session->prompt()->firstOrFail()->update(['details' => ['skills' => ['moments'], 'look_for' => ['steps' => [], 'words' => ['pivot'], 'slips' => []], 'questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']]]]);
         foreach (['Tamsin' => 3, 'Otis' => 0, 'Wren' => 2, 'Iona' => 1] as $name => $level) {
             [$seat, $token] = $this->seat($this->session, $name);
             $this->seats[$name] = $seat;
@@ -38,6 +38,7 @@ final class StandingsTest extends CragTestCase
     {
         $picture = $this->asTeacher()->get("/desk/{$this->session->id}/picture")->assertOk();
         $picture->assertSeeInOrder(['Tamsin', 'Secure', '100 %', 'Otis', 'No attempt', '0 %', 'Wren', '67 %']);
+        $picture->assertSeeInOrder(['Typed at prompt 1', '0 of 4 name “pivot”']);
         $picture->assertSeeInOrder(['Skills', 'moments', '50 %'])->assertSeeInOrder(['Not right at prompt 1', '2', '720 N']);
     }
 

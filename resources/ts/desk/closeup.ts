@@ -77,6 +77,7 @@ export class CloseUp {
         this.pointer = new PointerSender('coach', send);
         this.player = new Player(element('#player'), settings, (isOpen) => this.root.classList.toggle('is-replayed', isOpen), (operation) => void this.giveBack(operation));
         this.sheet.className = 'page page-over';
+        element<HTMLDetailsElement>('#closeup-reader').addEventListener('toggle', () => this.showReading());
         this.root.addEventListener('click', (event) => {
             const mode = (event.target as Element).closest<HTMLElement>('[data-mode]:not(#closeup)')?.dataset.mode as Mode | undefined;
             mode !== undefined && void this.use(mode);
@@ -128,7 +129,9 @@ export class CloseUp {
         this.place();
         this.name(tile);
         element('#closeup-answers').replaceChildren();
+        element('#closeup-reading').replaceChildren();
         this.showAnswers();
+        this.showReading();
         focus && element('#closeup-name').focus({ preventScroll: true });
         await this.ask(tile);
     }
@@ -424,6 +427,13 @@ export class CloseUp {
     private showAnswers(): void {
         if (this.canvas !== '') {
             void htmx.ajax('get', this.addressOf('answers'), { source: '#closeup-answers', target: '#closeup-answers', swap: 'innerHTML' });
+        }
+    }
+
+    /** What a reader proposes is asked for when it is opened. */
+    private showReading(): void {
+        if (this.canvas !== '' && element<HTMLDetailsElement>('#closeup-reader').open) {
+            void htmx.ajax('get', this.addressOf('reading'), { source: '#closeup-reading', target: '#closeup-reading', swap: 'innerHTML' });
         }
     }
 

@@ -23,6 +23,7 @@
         <button class="btn btn-outline-slate" data-do="empty-one"><x-icon name="trash3" /> {{ __('Empty') }}</button>
         @if ($runs) <button class="btn btn-outline-danger" data-do="send-out-one"><x-icon name="person-dash" /> {{ __('Send out') }}</button> @endif
     </div>
+    <details id="closeup-reader" class="closeup-reader"><summary>{{ __('What a reader would say') }}</summary><div id="closeup-reading"></div></details>
     <fieldset class="closeup-layers">
         <legend>{{ __('Seen here') }}</legend>
         <label class="choice"><input type="checkbox" data-layer="coach" checked> {{ __('Coach ink') }}</label>

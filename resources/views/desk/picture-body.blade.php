@@ -37,6 +37,11 @@
                 <ul>@foreach ($picture->skills as $skill => $of) <li><span dir="auto">{{ $skill }}</span> <b>{{ $share($of['class']) }}</b></li> @endforeach</ul></section>
         @endif
         @foreach ($stand->prompts as $prompt)
+            @php($named = $stand->named($prompt))
+            @if (($named[''] ?? 0) > 0)
+                <section><h3 class="h6">{{ __('Typed at prompt :n', ['n' => $prompt->n]) }}</h3>
+                    <ul>@foreach (array_diff_key($named, ['' => 0]) as $word => $n) <li dir="auto">{{ __(':n of :all name “:word”', ['n' => $n, 'all' => $named[''], 'word' => $word]) }}</li> @endforeach</ul></section>
+            @endif
             @php($slips = $stand->slips($prompt))
             @if ($slips !== [])
                 <section><h3 class="h6">{{ __('Not right at prompt :n', ['n' => $prompt->n]) }}</h3>

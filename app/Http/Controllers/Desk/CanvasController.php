@@ -8,6 +8,7 @@ use App\Canvas\CanvasFile;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
+use App\Sessions\ReadWork;
 use Crag\Canvas\Replay;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -48,6 +49,15 @@ final class CanvasController
         $mine = $found->prompt->forSeat($found->seat);
 
         return view('desk.answers', ['questions' => $mine->questions, 'answers' => $found->scene()->answers, 'lookFor' => $mine->lookFor, 'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get()]);
+    }
+
+    /** What a reader of work proposes: the teacher sends it, changes it or drops it. */
+    public function reading(LiveSession $session, string $canvas, ReadWork $read): View
+    {
+        $found = $this->find($session, $canvas);
+        abort_if($found->seat === null, 404);
+
+        return view('desk.reading', ['session' => $session, 'seat' => $found->seat, 'reading' => $read($found, $found->seat), 'reader' => $read->name()]);
     }
 
     private function find(LiveSession $session, string $canvas): Canvas

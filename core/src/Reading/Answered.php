@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Reading;
+
+use Crag\Maths\Verdict;
+
+/** A question of a prompt and what was answered to it. */
+final readonly class Answered
+{
+    /**
+     * @param  string  $asked  the question's words; empty for none
+     * @param  string  $answer  as it was written; empty for not answered
+     * @param  ?Verdict  $verdict  null where there is no right and wrong
+     */
+    public function __construct(public string $asked, public string $answer, public ?Verdict $verdict)
+    {
+    }
+}

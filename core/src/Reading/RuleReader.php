@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Reading;
+
+use Crag\Maths\Outcome;
+
+/**
+ * A set of rules, and nothing else: it compares answers as the core does, and looks up words among what was typed.
+ *
+ * - An answer that compares as right holds; one in another form, one that is not right, one that is not understood and one that is
+ *   not there are missing.
+ * - A word to look for holds where it was typed, in any case, as a whole word or the beginning of one.
+ * - A step to look for holds where at least half of its longer words were typed. Where nothing was typed at all, nothing is said of
+ *   words and steps: ink is not read.
+ * - Fewer than three strokes and nothing typed is not much.
+ * The question to think about comes from the first that applies: a slip that was typed, an answer that is not right, a word that is
+ * missing, and at last the prompt itself.
+ */
+final readonly class RuleReader implements Reader
+{
+    private const FEW_STROKES = 3;
+
+    private const LONG_WORD = 4;
+
+    public function name(): string
+    {
+        return 'A set of rules: it compares answers and looks up words. It does not read ink.';
+    }
+
+    public function read(Work $work): Reading
+    {
+        $holds = $missing = [];
+        foreach ($work->answers as $one) {
+            $point = self::ofAnswer($one);
+            $one->verdict?->outcome === Outcome::Right ? $holds[] = $point : ($point === null || $missing[] = $point);
+        }
+        $typed = $work->typed();
+        if (trim($typed) !== '') {
+            foreach ($work->lookFor->words as $word) {
+                self::has($typed, $word)
+                    ? $holds[] = new Point('“:word” is named.', 'It stands in what was typed.', ['word' => $word])
+                    : $missing[] = new Point('“:word” is not named.', 'It does not stand in what was typed; it may be written in ink.', ['word' => $word]);
+            }
+            foreach ($work->lookFor->steps as $step) {
+                self::hasStep($typed, $step)
+                    ? $holds[] = new Point('Step: :step', 'At least half of its words were typed.', ['step' => $step])
+                    : $missing[] = new Point('Step: :step', 'Fewer than half of its words were typed; it may be drawn.', ['step' => $step]);
+            }
+        } elseif ($work->strokes < self::FEW_STROKES) {
+            $missing[] = new Point('There is not much yet.', ':n strokes, and nothing typed.', ['n' => $work->strokes]);
+        }
+
+        return new Reading(array_values(array_filter($holds)), $missing, self::question($work, $typed));
+    }
+
+    /** Whether a word was typed: as a whole word, or as the beginning of one. */
+    public static function has(string $typed, string $word): bool
+    {
+        $word = mb_convert_case(trim($word), MB_CASE_FOLD, 'UTF-8');
+
+        return $word !== '' && preg_match('/(?<![\p{L}\p{N}])'.preg_quote($word, '/').'/u', $typed) === 1;
+    }
+
+    private static function ofAnswer(Answered $one): ?Point
+    {
+        $values = ['answer' => $one->answer, 'asked' => $one->asked];
+        if ($one->answer === '') {
+            return new Point($one->asked === '' ? 'A question is not answered.' : '“:asked” is not answered.', 'The field is empty.', $values);
+        }
+        $why = $one->verdict->why ?? '';
+
+        return match ($one->verdict?->outcome) {
+            Outcome::Right => new Point(':answer is right.', 'It compares as equal with the right answer.', $values),
+            Outcome::OtherForm => new Point(':answer has the right value in another form.', $why === '' ? 'Another form was asked for.' : $why, $values),
+            Outcome::Wrong => new Point(':answer is not right yet.', $why === '' ? 'It does not compare as equal with the right answer.' : $why, $values),
+            Outcome::Unreadable => new Point(':answer is not understood.', $why === '' ? 'It cannot be read.' : $why, $values),
+            // Where there is no right and wrong there is nothing to say.
+            null => null,
+        };
+    }
+
+    private static function hasStep(string $typed, string $step): bool
+    {
+        preg_match_all('/[\p{L}\p{N}]{'.self::LONG_WORD.',}/u', $step, $found);
+        $there = array_filter($found[0], static fn (string $word): bool => self::has($typed, $word));
+
+        return $found[0] !== [] && 2 * count($there) >= count($found[0]);
+    }
+
+    private static function question(Work $work, string $typed): Point
+    {
+        foreach ($work->lookFor->slips as $slip) {
+            if (self::hasStep($typed, $slip)) {
+                return new Point('Look once more at this: :slip. Does it hold here?', 'It is among the common slips, and its words were typed.', ['slip' => $slip]);
+            }
+        }
+        foreach ($work->answers as $one) {
+            if ($one->verdict?->outcome === Outcome::Wrong) {
+                return new Point('How could you find out in another way whether it is :answer?', 'The answer is not right yet.', ['answer' => $one->answer]);
+            }
+        }
+        foreach (trim($typed) === '' ? [] : $work->lookFor->words as $word) {
+            if (! self::has($typed, $word)) {
+                return new Point('What part does “:word” play here?', 'It was not named.', ['word' => $word]);
+            }
+        }
+
+        return new Point('What would change if one of the numbers were twice as large?', 'Nothing that the rules look for is missing.');
+    }
+}

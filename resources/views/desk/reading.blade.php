@@ -1,0 +1,15 @@
+{{-- What a reader proposes, with its reasons; nothing goes to the student until it is sent. --}}
+@php($say = fn (Crag\Reading\Point $point): string => __($point->sentence, $point->values))
+<p class="form-text">{{ __($reader) }}</p>
+@foreach ([__('Holds') => $reading->holds, __('Missing') => $reading->missing] as $title => $points)
+    @if ($points !== [])
+        <h4 class="h6">{{ $title }}</h4>
+        <ul class="reading-points">@foreach ($points as $point)<li dir="auto">{{ $say($point) }} <span class="form-text">{{ __($point->reason, $point->values) }}</span></li>@endforeach</ul>
+    @endif
+@endforeach
+<form data-post="/desk/{{ $session->id }}/hand">
+    <input type="hidden" name="seat" value="{{ $seat->id }}">
+    <label for="reading-words">{{ __('Proposed words: send them, change them, or leave them') }}</label>
+    <textarea id="reading-words" name="words" class="form-control mb-2" rows="4" maxlength="300" dir="auto" required>{{ Str::limit(trim(implode(' ', array_map($say, array_slice($reading->missing, 0, 2))).' '.$say($reading->question)), 290) }}</textarea>
+    <button class="btn btn-go"><x-icon name="send" /> {{ __('Send to the student') }}</button>
+</form>

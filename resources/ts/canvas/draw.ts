@@ -1,4 +1,4 @@
-import { decodeInk, type Sample } from './ink';
+import { walkInk, type Sample } from './ink';
 import { TENTHS, type CanvasObject, type Maths, type Piece, type Placed, type Stamp, type Stroke, type WetStroke } from './model';
 import { matrixOf } from './place';
 import { samplesOf } from './scene';
@@ -112,20 +112,7 @@ function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke, thinnest:
 function drawCoarse(context: CanvasRenderingContext2D, stroke: Stroke, thinnest: number): void {
     let run = coarse.get(stroke);
     if (run === undefined) {
-        const samples = decodeInk(stroke.ink);
-        const points = samples.filter((_, i) => i === 0 || i === samples.length - 1 || isApart(samples, i));
-        let pressure = 0;
-        samples.forEach((sample) => {
-            pressure += sample[2];
-        });
-        const path = new Path2D();
-        path.moveTo(...at(points[0]));
-        for (let i = 1; i < points.length - 1; i++) {
-            path.quadraticCurveTo(...at(points[i]), ...middle(points[i], points[i + 1]));
-        }
-        const [x, y] = at(points.at(-1)!);
-        path.lineTo(points.length === 1 ? x + 0.01 : x, y);
-        run = { width: widthAt(stroke.width, pressure / samples.length), path };
+        run = coarseRun(stroke);
         coarse.set(stroke, run);
     }
     prepare(context, stroke.colour);
@@ -133,11 +120,28 @@ function drawCoarse(context: CanvasRenderingContext2D, stroke: Stroke, thinnest:
     context.stroke(run.path);
 }
 
-/** Whether a sample of a stroke counts in a small picture. */
-function isApart(samples: Sample[], i: number): boolean {
-    const [x, y] = samples[i];
-    const [beforeX, beforeY] = samples[i - 1];
-    return Math.abs(x - beforeX) + Math.abs(y - beforeY) >= COARSE * TENTHS || i % 3 === 0;
+/** Of samples that lie close together every third is enough; the last one always counts. */
+function coarseRun(stroke: Stroke): Run {
+    const path = new Path2D();
+    let [count, pressures, x, y, lastX, lastY, keptX, keptY] = [0, 0, 0, 0, 0, 0, 0, 0];
+    walkInk(stroke.ink, (nextX, nextY, pressure) => {
+        x = nextX / TENTHS;
+        y = nextY / TENTHS;
+        pressures += pressure;
+        if (count === 0) {
+            path.moveTo(x, y);
+            [keptX, keptY] = [x, y];
+        } else if (Math.abs(x - lastX) + Math.abs(y - lastY) >= COARSE || count % 3 === 0) {
+            path.quadraticCurveTo(keptX, keptY, (keptX + x) / 2, (keptY + y) / 2);
+            keptX = x;
+            keptY = y;
+        }
+        lastX = x;
+        lastY = y;
+        count++;
+    });
+    path.lineTo(count === 1 ? x + 0.01 : x, y);
+    return { width: widthAt(stroke.width, pressures / Math.max(1, count)), path };
 }
 
 /** One even line that lets through what it goes over, so that ink under it stays as dark as it was. */

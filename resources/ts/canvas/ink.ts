@@ -26,9 +26,19 @@ export function encodeInk(samples: readonly Sample[]): string {
 
 /** Throws a RangeError when the text is not whole samples. */
 export function decodeInk(text: string): Sample[] {
-    const binary = atob(text);
     const samples: Sample[] = [];
-    let sample: Sample = [0, 0, 0, 0];
+    walkInk(text, (x, y, pressure, ms) => samples.push([x, y, pressure, ms]));
+    return samples;
+}
+
+/**
+ * Goes through the samples without making any: a class at work has hundreds of thousands of them.
+ *
+ * Throws a RangeError when the text is not whole samples.
+ */
+export function walkInk(text: string, visit: (...sample: Sample) => void): void {
+    const binary = atob(text);
+    let [x, y, pressure, ms] = [0, 0, 0, 0];
     let at = 0;
     let value = 0;
     let shift = 0;
@@ -39,18 +49,23 @@ export function decodeInk(text: string): Sample[] {
             shift += 7;
             continue;
         }
-        sample[at++] += (value >>> 1) ^ -(value & 1);
+        const difference = (value >>> 1) ^ -(value & 1);
         value = shift = 0;
-        if (at === 4) {
-            samples.push(sample);
-            sample = [...sample];
-            at = 0;
+        if (at === 0) {
+            x += difference;
+        } else if (at === 1) {
+            y += difference;
+        } else if (at === 2) {
+            pressure += difference;
+        } else {
+            ms += difference;
+            visit(x, y, pressure, ms);
         }
+        at = (at + 1) & 3;
     }
     if (at !== 0 || shift !== 0) {
         throw new RangeError('The ink ends in the middle of a point.');
     }
-    return samples;
 }
 
 /** The part between two places, in sixteenths of a sample; core/src/Canvas/Ink.php cuts the same. */

@@ -40,6 +40,8 @@ export class View {
     private readonly wet: CanvasRenderingContext2D;
     private readonly leftOut = new Set<Placed['layer']>();
     private isAsleep = false;
+    /** The frame's, in CSS pixels, as it was fitted last. */
+    private size: [number, number] = [0, 0];
     private pointed: { x: number; y: number; page: string; name: string } | null = null;
     private pointer: HTMLElement | null = null;
     private isFitted = true;
@@ -82,10 +84,10 @@ export class View {
         }
     }
 
-    wake(): void {
+    wake(size?: [number, number]): void {
         if (this.isAsleep) {
             this.isAsleep = false;
-            this.fit();
+            this.fit(size);
         }
     }
 
@@ -120,14 +122,20 @@ export class View {
         }
     }
 
-    /** Fits the surfaces to the frame. A page that was seen whole is seen whole again. */
-    fit(): void {
+    /**
+     * Fits the surfaces to the frame. A page that was seen whole is seen whole again.
+     *
+     * @param size the frame's width and height in CSS pixels, where they are known: measuring each of a hundred frames after
+     * changing the one before makes the browser lay the whole page out a hundred times
+     */
+    fit(size?: [number, number]): void {
         if (this.isAsleep) {
             return;
         }
+        this.size = size ?? [this.frame.clientWidth, this.frame.clientHeight];
         const ratio = window.devicePixelRatio || 1;
-        const width = Math.max(1, Math.round(this.frame.clientWidth * ratio));
-        const height = Math.max(1, Math.round(this.frame.clientHeight * ratio));
+        const width = Math.max(1, Math.round(this.size[0] * ratio));
+        const height = Math.max(1, Math.round(this.size[1] * ratio));
         if (this.dry.canvas.width === width && this.dry.canvas.height === height) {
             return;
         }
@@ -169,7 +177,7 @@ export class View {
     }
 
     /** Makes the page larger or smaller about a point of the frame, in CSS pixels. */
-    zoomBy(factor: number, x = this.frame.clientWidth / 2, y = this.frame.clientHeight / 2): void {
+    zoomBy(factor: number, x = this.size[0] / 2, y = this.size[1] / 2): void {
         const least = this.whole().scale * 0.5;
         const scale = Math.max(least, Math.min(this.whole().scale * LARGEST, this.camera.scale * factor));
         const by = scale / this.camera.scale;
@@ -345,7 +353,7 @@ export class View {
         this.place();
         this.clear(this.dry);
         const { scale, x, y } = this.camera;
-        const seen = around([[-x / scale, -y / scale], [(this.frame.clientWidth - x) / scale, (this.frame.clientHeight - y) / scale]]);
+        const seen = around([[-x / scale, -y / scale], [(this.size[0] - x) / scale, (this.size[1] - y) / scale]]);
         for (const [id, placed] of this.log.scene.objects) {
             const shown = placed.page === this.page && !this.hidden.has(id) && !this.leftOut.has(placed.layer) && !this.wetObjects.has(id) && !this.floating.has(id);
             // Where the whole page is seen, nothing is worth the measuring.
@@ -438,7 +446,7 @@ export class View {
     }
 
     private whole(): Camera {
-        const [width, height] = [Math.max(1, this.frame.clientWidth), Math.max(1, this.frame.clientHeight)];
+        const [width, height] = [Math.max(1, this.size[0]), Math.max(1, this.size[1])];
         const scale = Math.min(width / WIDTH, height / HEIGHT);
         // At the top, so that the page stays where it is while the tray below grows and shrinks.
         return { scale, x: (width - WIDTH * scale) / 2, y: 0 };
@@ -452,8 +460,8 @@ export class View {
         };
         return {
             scale,
-            x: limit(x, this.frame.clientWidth, WIDTH * scale),
-            y: limit(y, this.frame.clientHeight, HEIGHT * scale),
+            x: limit(x, this.size[0], WIDTH * scale),
+            y: limit(y, this.size[1], HEIGHT * scale),
         };
     }
 
@@ -470,7 +478,7 @@ export class View {
     }
 
     private scale(context: CanvasRenderingContext2D): void {
-        const ratio = context.canvas.width / Math.max(1, this.frame.clientWidth);
+        const ratio = context.canvas.width / Math.max(1, this.size[0]);
         const { scale, x, y } = this.drawnWith;
         context.setTransform(scale * ratio, 0, 0, scale * ratio, x * ratio, y * ratio);
     }

@@ -1,7 +1,7 @@
 import type { Operation, WetInk } from '../canvas/model';
 import type { KeptScene } from '../canvas/scene';
 import { element } from '../page';
-import { tileWidth } from './layout';
+import { pictureSize, tileWidth } from './layout';
 import { Order } from './order';
 import { notePainted } from './painted';
 import { Tile, type PagesShown, type SeatAnswer, type StateAnswer, type StateWords } from './tile';
@@ -262,8 +262,9 @@ export class Grid {
         const style = getComputedStyle(space);
         const width = space.clientWidth - parseFloat(style.paddingLeft) - parseFloat(style.paddingRight);
         const height = space.clientHeight - parseFloat(style.paddingTop) - parseFloat(style.paddingBottom);
-        this.list.style.setProperty('--tile', `${tileWidth(shown, width, height, this.widest, this.list.classList.contains('has-answers'))}px`);
-        this.tiles.forEach((tile) => tile.fit());
+        const tile = tileWidth(shown, width, height, this.widest, this.list.classList.contains('has-answers'));
+        this.list.style.setProperty('--tile', `${tile}px`);
+        this.tiles.forEach((one) => one.fit(pictureSize(tile)));
         element('#nobody').hidden = this.tiles.size > 0;
         element('#none-of-these').hidden = this.tiles.size === 0 || shown > 0;
     }

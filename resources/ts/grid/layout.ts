@@ -21,3 +21,8 @@ export function tileWidth(count: number, width: number, height: number, widest: 
     const tile = Math.max(NARROWEST, Math.min(widest, best));
     return Math.floor((tile - BORDER) / STEP) * STEP + BORDER;
 }
+
+/** A tile's picture, in CSS pixels. */
+export function pictureSize(tile: number): [number, number] {
+    return [tile - BORDER, (tile - BORDER) / 1.6];
+}

@@ -69,6 +69,7 @@ export class Tile {
     private drawingTimer = 0;
     private taken = 0;
     private isAsleep = false;
+    private size: [number, number] | undefined;
 
     constructor(
         public seat: SeatAnswer,
@@ -220,8 +221,11 @@ export class Tile {
         this.sayPage();
     }
 
-    fit(): void {
-        [this.view, ...this.others].forEach((view) => (this.isAsleep ? view.sleep() : view.fit()));
+    /** @param size its picture's, where it is known; several pages in it are measured */
+    fit(size = this.size): void {
+        this.size = size;
+        const known = this.others.length === 0 ? size : undefined;
+        [this.view, ...this.others].forEach((view) => (this.isAsleep ? view.sleep() : view.fit(known)));
     }
 
     /** Out of sight: nothing is drawn until it is seen again. */
@@ -232,7 +236,7 @@ export class Tile {
 
     wake(): void {
         this.isAsleep = false;
-        [this.view, ...this.others].forEach((view) => view.wake());
+        [this.view, ...this.others].forEach((view) => view.wake(this.others.length === 0 ? this.size : undefined));
         this.fit();
     }
 

@@ -38,7 +38,7 @@ final class WatchTest extends BrowserTestCase
         $class['Wren']->click('#send');
 
         $this->teacher->waitForText('#answer-groups', '24 N');
-        self::assertSame('2', $this->teacher->text('.answer-chip[data-outcome=wrong] .answer-n'));
+        $this->teacher->waitForText('.answer-chip[data-outcome=wrong] .answer-n', '2');
         $this->teacher->waitForText('#counts [data-filter=hand_up]', '1');
         $this->teacher->waitForText('#signals', 'Sent 24');
         $this->teacher->click('#counts [data-filter=hand_up]');

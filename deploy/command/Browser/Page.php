@@ -149,7 +149,8 @@ final class Page
 
     public function text(string $selector): string
     {
-        return trim($this->seen($selector)->getText());
+        // A list that is redrawn between finding and reading is simply read again.
+        return $this->until(fn (): array => [trim($this->seen($selector)->getText())], "{$selector} to be read")[0];
     }
 
     public function waitForText(string $selector, string $text, float $patience = self::PATIENCE): self

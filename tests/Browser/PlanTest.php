@@ -89,11 +89,9 @@ final class PlanTest extends BrowserTestCase
         // The pages ask every three seconds: what they type meanwhile meets.
         $one->run('window.stop(); const old = window.fetch; window.fetch = (a, b) => (b?.method ?? "GET") === "GET" ? new Promise(() => {}) : old(a, b)');
         $one->driver->switchTo()->window($first);
-        $one->find('#words')->clear();
         $one->type('#words', 'Theirs');
         $this->saved($one);
         $one->driver->switchTo()->window($second);
-        $one->find('#words')->clear();
         $one->type('#words', 'Mine');
         $one->seen('#conflict-window[open]');
         self::assertSame('Theirs', $one->text('#conflict-theirs'));
@@ -113,7 +111,6 @@ final class PlanTest extends BrowserTestCase
         $teacher->click('#plan-ready')->click('[data-ready=agree]');
         $teacher->until(fn (): bool => count($teacher->all('#question-list li')) === 1, 'the question of the ready-made prompt');
         $teacher->offline(true);
-        $teacher->find('#words')->clear();
         $teacher->type('#words', 'Typed in a tunnel');
         $teacher->waitForText('#plan-saved', 'Not saved yet — trying again');
         $teacher->offline(false);
@@ -229,7 +226,6 @@ final class PlanTest extends BrowserTestCase
         $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
         $teacher->click('.library-new .btn-go');
         $teacher->until(fn (): bool => $teacher->find('#plan-empty')->isDisplayed(), 'an empty plan');
-        $teacher->find('#plan-title')->clear();
         $teacher->type('#plan-title', $title);
         $this->saved($teacher);
 

@@ -12,6 +12,7 @@ use App\Http\Controllers\Desk\AskController;
 use App\Http\Controllers\Desk\CanvasController;
 use App\Http\Controllers\Desk\CoachController;
 use App\Http\Controllers\Desk\HandOutController;
+use App\Http\Controllers\Desk\KeepController;
 use App\Http\Controllers\Desk\LeadController;
 use App\Http\Controllers\Desk\LineUpController;
 use App\Http\Controllers\Desk\PickController;
@@ -111,6 +112,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/timer', [RoomController::class, 'timer'])->middleware(May::route(Deed::SetTimer))->name('desk.timer');
     Route::post('/door', [RoomController::class, 'door'])->middleware(May::route(Deed::SetDoor))->name('desk.door');
     Route::post('/pace', [RoomController::class, 'pace'])->middleware(May::route(Deed::Steer))->name('desk.pace');
+    Route::post('/own-time', [KeepController::class, 'openUntil'])->middleware(May::route(Deed::Steer))->name('desk.own-time');
     Route::post('/settings', [RoomController::class, 'settings'])->middleware(May::route(Deed::ChangeSettings))->name('desk.settings');
     Route::post('/keep-open', [RoomController::class, 'keepOpen'])->middleware(May::route(Deed::KeepOpen))->name('desk.keep-open');
     Route::get('/student/{student}', [SeatsController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.student');

@@ -10,6 +10,7 @@ use App\Http\Controllers\Desk\CheckController;
 use App\Http\Controllers\Desk\DeskController;
 use App\Http\Controllers\Desk\EndController;
 use App\Http\Controllers\Desk\HandOutController;
+use App\Http\Controllers\Desk\KeepController;
 use App\Http\Controllers\Desk\ScreenController;
 use App\Http\Controllers\Desk\TrayController;
 use App\Http\Controllers\HomeController;
@@ -27,6 +28,7 @@ use App\Http\Middleware\HoldsSeat;
 use App\Http\Middleware\IsTeacher;
 use App\Http\Middleware\May;
 use App\Http\Middleware\SeesScreen;
+use App\Http\Middleware\TakesHome;
 use Crag\Session\Deed;
 use Illuminate\Support\Facades\Route;
 
@@ -36,6 +38,7 @@ Route::post('/start', [StartController::class, 'start'])->middleware('throttle:3
 Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:60,1,return')->name('return');
 Route::get('/beside/{session}/{key}', [StartController::class, 'invited'])->middleware('throttle:60,1,return')->name('beside');
 Route::post('/beside/{session}/{key}', [StartController::class, 'accept'])->middleware('throttle:60,1,return')->name('beside.accept');
+Route::view('/kept', 'kept', ['days' => (int) config('crag.keep_days')])->name('kept');
 Route::get('/join/{code?}', [JoinController::class, 'show'])->name('join');
 Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:300,1,join')->name('join.in');
 
@@ -96,6 +99,9 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::get('/results.{sheet}', [EndController::class, 'sheet'])->whereIn('sheet', ['csv', 'ods', 'xlsx'])->middleware(May::route(Deed::TakeRecord))->name('desk.sheet');
     Route::get('/statements.json', [EndController::class, 'statements'])->middleware(May::route(Deed::TakeRecord))->name('desk.statements');
     Route::delete('/', [EndController::class, 'forget'])->middleware(May::route(Deed::Forget))->name('desk.forget');
+    Route::post('/keep', [KeepController::class, 'days'])->middleware(May::route(Deed::ChooseKeep))->name('desk.keep');
+    Route::get('/student/{student}/everything.zip', [KeepController::class, 'everything'])->middleware(May::route(Deed::TakeRecord))->name('desk.student.everything');
+    Route::delete('/student/{student}', [KeepController::class, 'forgetStudent'])->middleware(May::route(Deed::ForgetStudent))->name('desk.student.forget');
     Route::post('/hand-out', [HandOutController::class, 'store'])->middleware(May::route(Deed::HandOut))->name('desk.hand-out');
     Route::post('/picture', [HandOutController::class, 'picture'])->middleware(May::route(Deed::HandOutToSome))->name('desk.picture');
     Route::post('/tray', TrayController::class)->middleware(May::route(Deed::ChangeSettings))->name('desk.tray');
@@ -108,8 +114,16 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
 // The student of a seat.
 Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): void {
     Route::get('/', [SeatController::class, 'show'])->middleware(May::route(Deed::Hear))->name('seat');
+    Route::get('/home', [WorkController::class, 'show'])->middleware(May::route(Deed::TakeHome))->name('seat.home');
     Route::get('/work.pdf', [WorkController::class, 'pdf'])->middleware(May::route(Deed::TakeHome))->name('seat.pdf');
     Route::get('/work/{canvas}.{format}', [WorkController::class, 'file'])->middleware(May::route(Deed::TakeHome))->whereIn('format', array_keys(CanvasFile::MIME))->name('seat.file');
+});
+
+// A student's private link to the own work.
+Route::prefix('/home/{seat}/{key}')->middleware(['throttle:120,1,home', TakesHome::class, May::route(Deed::TakeHome)])->group(function (): void {
+    Route::get('/', [WorkController::class, 'show'])->name('home.work');
+    Route::get('/work.pdf', [WorkController::class, 'pdf'])->name('home.pdf');
+    Route::get('/work/{canvas}.{format}', [WorkController::class, 'file'])->whereIn('format', array_keys(CanvasFile::MIME))->name('home.file');
 });
 
 // The class screen.

@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $is_right_shown
  * @property ?string $again_of_id
  * @property ?Ask $againOf
+ * @property \Illuminate\Database\Eloquent\Collection<int, AskAnswer> $answers
  * @property LiveSession $session
  */
 final class Ask extends Model

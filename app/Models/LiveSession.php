@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Live\Clock;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayInForce;
 use Crag\Prompt\TrayKind;
@@ -11,6 +12,7 @@ use Crag\Session\Door;
 use Crag\Session\JoinCode;
 use Crag\Session\LeadSeen;
 use Crag\Session\Pace;
+use Crag\Session\Retention;
 use Crag\Session\ScreenView;
 use Crag\Session\SeatState;
 use Crag\Session\SessionSettings;
@@ -43,6 +45,8 @@ use Illuminate\Support\Carbon;
  * @property ?array<string, mixed> $lead  what students have of the lead canvas: {@see LeadSeen}
  * @property string $helper_key
  * @property int $warned_at_ms
+ * @property ?int $keep_days  after its end; null as the installation has it
+ * @property ?int $open_until_ms  until when students go on without the teacher
  * @property ?array<string, mixed> $tray  null until it was changed
  * @property int $operation_count
  * @property ?string $plan_id  what it was started from
@@ -65,7 +69,7 @@ final class LiveSession extends Model implements Holder
     protected $attributes = [
         'operation_count' => 0, 'screen_view' => 'join', 'shown_on' => 'screen', 'ended_at' => null, 'tray' => null,
         'plan_id' => null, 'roster_id' => null, 'is_trial' => false, 'door' => 'open', 'pace' => 'together', 'pens' => null,
-        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0,
+        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0, 'keep_days' => null, 'open_until_ms' => null,
     ];
 
     protected function casts(): array
@@ -95,6 +99,28 @@ final class LiveSession extends Model implements Holder
     public function endedMs(): ?int
     {
         return $this->ended_at === null ? null : (int) $this->ended_at->getTimestampMs();
+    }
+
+    public function retention(): Retention
+    {
+        return Retention::days($this->keep_days ?? config()->integer('crag.keep_days'));
+    }
+
+    /** Until when it is kept, in words; as if it ended now while it runs. */
+    public function keptUntil(): string
+    {
+        return self::day($this->retention()->untilMs($this->endedMs() ?? Clock::ms()));
+    }
+
+    /** Until when students go on without the teacher, in words; null where they do not. */
+    public function openUntil(): ?string
+    {
+        return $this->open_until_ms === null ? null : self::day($this->open_until_ms);
+    }
+
+    private static function day(int $ms): string
+    {
+        return Carbon::createFromTimestampMs($ms, config()->string('app.timezone'))->translatedFormat('j F Y');
     }
 
     public function column(): string

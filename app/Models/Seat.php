@@ -35,6 +35,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $light
  * @property ?string $group  null as in the class list
  * @property bool $keeps_back  asks not to be shown
+ * @property ?string $home_key  opens the own work from anywhere; null until it is asked for
  * @property ?string $code
  * @property ?int $code_at_ms
  * @property int $turn  how often its channel was begun anew
@@ -55,7 +56,7 @@ final class Seat extends Model
     protected $attributes = [
         'polled_at_ms' => 0, 'roster_entry_id' => null, 'state' => 'seated', 'state_at_ms' => 0, 'claims_id' => null, 'reason' => '',
         'device' => 'laptop', 'seen_at_ms' => 0, 'pens' => null, 'prompt_id' => null, 'hand_at_ms' => null, 'light' => false, 'keeps_back' => false, 'group' => null,
-        'code' => null, 'code_at_ms' => null, 'turn' => 0, 'old_token_hash' => null,
+        'home_key' => null, 'code' => null, 'code_at_ms' => null, 'turn' => 0, 'old_token_hash' => null,
     ];
 
     protected function casts(): array

@@ -16,10 +16,12 @@ final class CanvasesZip
     /**
      * @param  list<Canvas>  $canvases
      * @param  Closure(int): void  $progress
+     * @param  array<string, string>  $beside  more files, by name
      */
-    public static function write(LiveSession $session, array $canvases, string $to, bool $isStone, Closure $progress): void
+    public static function write(LiveSession $session, array $canvases, string $to, bool $isStone, Closure $progress, array $beside = []): void
     {
-        $files = static function () use ($canvases, $isStone, $progress): iterable {
+        $files = static function () use ($canvases, $isStone, $progress, $beside): iterable {
+            yield from $beside;
             foreach ($canvases as $i => $canvas) {
                 $name = $isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name;
                 $folder = sprintf('%02d-%s', $canvas->seat->n ?? 0, Str::slug((string) $name) ?: 'student');

@@ -11,7 +11,6 @@ use App\Models\Event;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use Crag\Session\Expiry;
-use Crag\Session\Retention;
 
 /** Sessions that nobody uses any more are warned and ended, and what was kept long enough is forgotten. */
 final readonly class EndIdle
@@ -24,17 +23,18 @@ final readonly class EndIdle
 
     public function __invoke(): void
     {
-        $days = config()->integer('crag.keep_days');
         foreach (LiveSession::query()->whereNull('ended_at')->get() as $session) {
             $sign = self::lastSign($session);
-            match (Expiry::of($sign, Clock::ms(), $session->settingsValue()->expiresAfterMinutes)) {
+            $minutes = $session->settingsValue()->expiresAfterMinutes;
+            $expiry = $session->open_until_ms === null ? Expiry::of($sign, Clock::ms(), $minutes) : Expiry::at($session->open_until_ms, Clock::ms());
+            match ($expiry) {
                 Expiry::Over => ($this->end)($session),
                 Expiry::Warned => $this->warn($session, $sign),
                 Expiry::Alive => null,
             };
         }
-        foreach (LiveSession::query()->where('ended_at', '<=', now()->subDays($days))->get() as $session) {
-            Retention::isOver((int) $session->endedMs(), $days, Clock::ms()) && ($this->forget)($session);
+        foreach (LiveSession::query()->whereNotNull('ended_at')->get() as $session) {
+            $session->retention()->isOver((int) $session->endedMs(), Clock::ms()) && ($this->forget)($session);
         }
     }
 

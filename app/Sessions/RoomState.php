@@ -73,6 +73,7 @@ final readonly class RoomState
             'lead' => ['shown' => $lead->isShown() ? [$lead->canvas, $lead->page] : null, 'ink' => $lead->inkCanvas, 'from' => $lead->inkFrom],
             'showcase' => self::showcase($session),
             'messages' => $settings->messages,
+            'openUntil' => $session->openUntil(),
             'sound' => $settings->sound,
             'light' => $settings->light,
         ];

@@ -40,5 +40,6 @@
         </div>
         @include('sessions', ['heading' => __('Running now'), 'sessions' => $running])
         @include('sessions', ['heading' => __('Ended'), 'sessions' => $ended])
+        <p class="mt-4"><a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
     </main>
 </x-layout>

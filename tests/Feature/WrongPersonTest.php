@@ -190,6 +190,23 @@ final class WrongPersonTest extends CragTestCase
         }
     }
 
+    public function test_a_students_private_link_opens_the_own_work_and_no_more(): void
+    {
+        [$mate, $token] = $this->seat($this->session, 'Mate');
+        $this->asStudent($mate, $token)->get("/seat/{$mate->id}/home")->assertOk()->assertDontSee('Tamsin');
+        $key = (string) $mate->refresh()->home_key;
+        $mine = $this->canvasOf($mate)->id;
+        $theirs = $this->canvasOf($this->seat)->id;
+        $this->asNobody()->get("/home/{$mate->id}/{$key}")->assertOk()->assertSee('Mate')->assertDontSee('Tamsin');
+        $this->get("/home/{$mate->id}/{$key}/work/{$mine}.svg")->assertOk();
+        $this->get("/home/{$mate->id}/{$key}/work/{$theirs}.svg")->assertNotFound();
+        foreach (['', '/work.pdf', "/work/{$theirs}.svg"] as $rest) {
+            $this->get("/home/{$this->seat->id}/{$key}{$rest}")->assertNotFound();
+            $this->get("/home/{$mate->id}/wrong{$rest}")->assertNotFound();
+        }
+        $this->get("/seat/{$mate->id}/home")->assertForbidden();
+    }
+
     public function test_the_private_links_need_their_key(): void
     {
         $this->asNobody()->get("/return/{$this->session->id}/wrong")->assertNotFound();
@@ -238,6 +255,8 @@ final class WrongPersonTest extends CragTestCase
             $this->postJson("/desk/{$theirs->id}/{$what}", $body + ['seat' => $this->seat->id])->assertNotFound();
         }
         $this->getJson("/desk/{$theirs->id}/student/{$this->seat->id}")->assertNotFound();
+        $this->getJson("/desk/{$theirs->id}/student/{$this->seat->id}/everything.zip")->assertNotFound();
+        $this->deleteJson("/desk/{$theirs->id}/student/{$this->seat->id}")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/message/{$this->message->id}/remove")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/undo")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/again", ['seat' => $this->seat->id])->assertNotFound();

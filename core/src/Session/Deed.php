@@ -53,5 +53,7 @@ enum Deed: string
     case KeepOpen = 'keep_open';
     case End = 'end';
     case TakeRecord = 'take_record';
+    case ChooseKeep = 'choose_keep';
+    case ForgetStudent = 'forget_student';
     case Forget = 'forget';
 }

@@ -31,6 +31,12 @@ enum Expiry
         };
     }
 
+    /** One that stays open until a moment, whatever is done in it. */
+    public static function at(int $openUntilMs, int $nowMs): self
+    {
+        return $nowMs >= $openUntilMs ? self::Over : self::Alive;
+    }
+
     public static function endsMs(int $lastSignMs, int $minutes): int
     {
         return $lastSignMs + $minutes * 60_000;

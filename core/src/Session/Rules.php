@@ -63,6 +63,8 @@ final class Rules
             Deed::KeepOpen => [self::TEACHERS, [C::Running]],
             Deed::End => [self::RUNS_IT, [C::Running]],
             Deed::TakeRecord => [self::TEACHERS, []],
+            Deed::ChooseKeep => [self::RUNS_IT, []],
+            Deed::ForgetStudent => [self::RUNS_IT, []],
             Deed::Forget => [self::RUNS_IT, [C::Over]],
         };
     }

@@ -130,9 +130,20 @@ final class RoomTest extends TestCase
 
     public function test_what_is_kept_is_kept_so_many_days(): void
     {
-        self::assertSame(30 * 86_400_000 + 5, Retention::keepUntilMs(5, 30));
-        self::assertFalse(Retention::isOver(5, 30, 30 * 86_400_000 + 4));
-        self::assertTrue(Retention::isOver(5, 30, 30 * 86_400_000 + 5));
+        $month = Retention::days(30);
+        self::assertSame(30 * 86_400_000 + 5, $month->untilMs(5));
+        self::assertFalse($month->isOver(5, 30 * 86_400_000 + 4));
+        self::assertTrue($month->isOver(5, 30 * 86_400_000 + 5));
+        self::assertFalse($month->isNone());
+        self::assertTrue(Retention::days(0)->isNone());
+        self::assertTrue(Retention::days(0)->isOver(5, 5), 'no days: gone with the end');
+        self::assertSame([0, Retention::LONGEST_DAYS], [Retention::days(-3)->days, Retention::days(9999)->days]);
+    }
+
+    public function test_one_that_is_left_open_ends_at_its_moment_and_not_before(): void
+    {
+        self::assertSame(Expiry::Alive, Expiry::at(1000, 999));
+        self::assertSame(Expiry::Over, Expiry::at(1000, 1000));
     }
 
     public function test_settings_are_as_usual_where_nothing_sensible_is_said(): void

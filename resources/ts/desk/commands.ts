@@ -61,7 +61,12 @@ export class Commands {
         });
         // Settings hold as soon as they are changed.
         document.addEventListener('change', (event) => {
-            const form = (event.target as Element).closest<HTMLFormElement>('form[data-live]');
+            const field = event.target as HTMLInputElement;
+            if (field.dataset.to !== undefined) {
+                void this.run(field.dataset.to, { [field.name]: field.value === '' ? null : field.value });
+                return;
+            }
+            const form = field.closest<HTMLFormElement>('form[data-live]');
             form !== null && form.requestSubmit();
         });
     }

@@ -95,6 +95,7 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
             bands.refresh();
         },
         answered: () => desk.asked(),
+        seats: () => void desk.look(at.looking),
         lineup: refresh,
         screen: refresh,
         tray: refresh,

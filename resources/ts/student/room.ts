@@ -59,6 +59,7 @@ export class RoomPage {
     /** @param isHere whether the page shows already what these say */
     take(room: Room | undefined, own: Own | undefined, isHere = false): void {
         const before = this.own;
+        const openBefore = this.room?.openUntil ?? null;
         this.room = room ?? this.room;
         this.own = own ?? this.own;
         if (this.room === null || this.own === null) {
@@ -69,6 +70,9 @@ export class RoomPage {
         }
         if (before !== null && before.name !== this.own.name) {
             this.around.say(fill(this.around.words.renamed, { name: this.own.name }));
+        }
+        if (this.room.openUntil !== null && this.room.openUntil !== openBefore) {
+            this.around.say(fill(this.around.words.open_until, { date: this.room.openUntil }));
         }
         room !== undefined && this.face.set(this.room.timer);
         this.cover();

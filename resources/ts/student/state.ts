@@ -16,6 +16,8 @@ export interface Room {
     lead: { shown: [canvas: string, page: string] | null; ink: string | null; from: number };
     showcase: { id: string; items: { n: number; version: string; name: string }[] } | null;
     messages: boolean;
+    /** Until when students go on without the teacher, in words. */
+    openUntil: string | null;
     sound: boolean;
     light: boolean;
 }

@@ -4,6 +4,7 @@
     <button class="menu-item list-objects" id="{{ $as }}list-objects"><x-icon name="list-ul" /> {{ __('List of objects') }}</button>
     @unless ($lead)
         <button class="menu-item" id="keep-back" aria-pressed="false"><x-icon name="eye-slash" /> {{ __('Please do not show mine') }}</button>
+        @isset($home)<a class="menu-item" id="take-home" href="{{ $home }}" target="_blank" rel="noopener"><x-icon name="download" /> {{ __('Take my work home') }}</a>@endisset
         <button class="menu-item" id="other-device"><x-icon name="phone" /> {{ __('Another device') }}</button>
         <button class="menu-item" id="light" aria-pressed="false"><x-icon name="speedometer2" /> <span class="light-word">{{ __('Light data') }}</span> <span class="light-rate"></span></button>
     @endunless

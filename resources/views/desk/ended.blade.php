@@ -5,20 +5,23 @@
             <h1>{{ __('“:title” has ended', ['title' => $session->title]) }}</h1>
             <p>{{ trans_choice('{0} Nobody joined.|{1} :count student was here.|[2,*] :count students were here.', $session->seats_count) }}
                 {{ __('The code :code no longer works. Students can still take their own work.', ['code' => $session->code()->spaced()]) }}</p>
-            <p>{{ __('What was drawn, the checks and the names are kept until :date, and then deleted by themselves.', ['date' => Illuminate\Support\Carbon::createFromTimestampMs(Crag\Session\Retention::keepUntilMs((int) $session->endedMs(), config()->integer('crag.keep_days')), config('app.timezone'))->translatedFormat('j F Y')]) }}</p>
+            <x-said />
             @if ($session->canvases_count > 0)
                 @include('desk.record')
                 @include('desk.results')
             @else
                 <p>{{ __('There is no work to keep.') }}</p>
             @endif
+            @include('desk.keep')
             <hr>
+            @if ($runs)
             <form action="{{ route('desk.forget', $session) }}" method="post"
                   data-ask="{{ __('Forget “:title”? :n canvases, their checks and pictures are deleted for good.', ['title' => $session->title, 'n' => $session->canvases_count]) }}">
                 @csrf @method('DELETE')
                 <button class="btn btn-outline-danger">{{ __('Forget now') }}</button>
                 <span class="form-text">{{ __('Deletes :n canvases with everything that belongs to them. It cannot be undone.', ['n' => $session->canvases_count]) }}</span>
             </form>
+            @endif
         </section>
         <p class="mt-3"><a href="{{ route('home') }}">{{ __('All my sessions') }}</a></p>
     </main>

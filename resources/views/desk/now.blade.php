@@ -32,7 +32,9 @@
             @if ($runs)
                 <hr>
                 <form action="{{ route('desk.end', $session) }}" method="post"
-                      data-ask="{{ __('End the session? The code stops working for all :n students. Their :canvases canvases, the checks and your lead canvas are kept until :until, and students can take theirs with them.', ['n' => $seats->where('state', Crag\Session\SeatState::Seated)->count(), 'canvases' => $prompts->sum('canvases_count'), 'until' => now()->addDays(config()->integer('crag.keep_days'))->translatedFormat('j F Y')]) }}">
+                      data-ask="{{ $session->retention()->isNone()
+                          ? __('End the session? Nothing is kept: all :n students, their :canvases canvases, the checks and your lead canvas are deleted at once and for good.', ['n' => $seats->where('state', Crag\Session\SeatState::Seated)->count(), 'canvases' => $prompts->sum('canvases_count')])
+                          : __('End the session? The code stops working for all :n students. Their :canvases canvases, the checks and your lead canvas are kept until :until, and students can take theirs with them.', ['n' => $seats->where('state', Crag\Session\SeatState::Seated)->count(), 'canvases' => $prompts->sum('canvases_count'), 'until' => $session->keptUntil()]) }}">
                     @csrf
                     <button id="end" class="menu-item is-danger"><x-icon name="x-lg" /> {{ __('End the session') }}</button>
                 </form>

@@ -27,8 +27,9 @@
                            autocomplete="off" value="{{ old('name') }}" @if ($session !== null && $entries->isEmpty()) autofocus @endif
                            @error('name') aria-describedby="name-problem" @enderror>
                     @error('name') <p id="name-problem" class="problem" role="alert">{{ $message }}</p> @enderror
-                    <p class="form-text">{{ __('Your teacher sees this name beside your canvas. Other students do not see your canvas.') }}</p>
+                    <p class="form-text">{{ __('Your teacher sees this name beside your canvas. Other students do not see your canvas.') }} <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
                 </div>
+                @if ($session !== null && $session->openUntil() !== null) <p>{{ __('Open until :date. Go on whenever you like, with the same link.', ['date' => $session->openUntil()]) }}</p> @endif
                 <button class="btn btn-go btn-lg w-100">{{ __('Join') }}</button>
                 @if ($session !== null)
                     <details class="mt-3" @error('seat_code') open @enderror>

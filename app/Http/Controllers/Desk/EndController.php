@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk;
 
+use App\Http\CurrentRole;
 use App\Jobs\MakeRecord;
 use App\Models\LiveSession;
 use App\Models\Record;
@@ -13,6 +14,7 @@ use App\Sessions\EndSession;
 use App\Sessions\ForgetSession;
 use Crag\Formats\Ods;
 use Crag\Formats\Xlsx;
+use Crag\Session\Role;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -23,28 +25,34 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** The end of a session and what it leaves behind. */
 final class EndController
 {
-    public function end(LiveSession $session, EndSession $end): RedirectResponse
+    public function end(LiveSession $session, EndSession $end, ForgetSession $forget): RedirectResponse
     {
         $end($session);
+        if ($session->retention()->isNone()) {
+            return $this->forget($session, $forget);
+        }
 
         return redirect()->route('desk.ended', $session);
     }
 
-    public function show(LiveSession $session): View|RedirectResponse
+    public function show(Request $request, LiveSession $session): View|RedirectResponse
     {
+        $runs = CurrentRole::of($request) === Role::Colleague;
+
         return $session->isRunning()
             ? redirect()->route('desk', $session)
             : view('desk.ended', [
                 'session' => $session->loadCount(['seats', 'canvases', 'prompts']),
                 'record' => $session->records()->first(),
                 'prompts' => $session->prompts()->get(),
+                'runs' => $runs,
             ]);
     }
 
     /** What can be taken, while the session runs and after. */
-    public function take(LiveSession $session): View
+    public function take(Request $request, LiveSession $session): View
     {
-        return view('desk.take', ['session' => $session->loadCount(['seats', 'canvases', 'prompts']), 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get()]);
+        return view('desk.take', ['session' => $session->loadCount(['seats', 'canvases', 'prompts']), 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get(), 'runs' => CurrentRole::of($request) === Role::Colleague]);
     }
 
     /** A PDF or a zip of the canvases, all of them or chosen ones, made beside the lesson. */

@@ -27,10 +27,7 @@ final class SeatController
             return view('student.outside', ['seat' => $seat, 'session' => $session]);
         }
         if (! $session->isRunning()) {
-            return view('student.ended', [
-                'seat' => $seat, 'session' => $session,
-                'canvases' => $seat->canvases()->with('prompt')->get()->sortBy('prompt.n'),
-            ]);
+            return WorkController::page($request, $seat);
         }
 
         $prompt = $seat->presentPrompt();

@@ -5,16 +5,36 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Student;
 
 use App\Canvas\CanvasFile;
+use App\Models\Message;
 use App\Models\Seat;
 use App\Records\Sheets;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** A student takes the own work home, and nobody else's. */
+/** A student takes the own work home, and nobody else's: on the device that drew it, or by a private link. */
 final class WorkController
 {
+    /** What there is to take, during the session, after it, and by the private link. */
+    public function show(Request $request, Seat $seat): View
+    {
+        return self::page($request, $seat);
+    }
+
+    public static function page(Request $request, Seat $seat): View
+    {
+        $seat->home_key ?? $seat->update(['home_key' => Str::random(40)]);
+        $at = $request->attributes->get('home');
+
+        return view('student.home', [
+            'seat' => $seat, 'session' => $seat->session, 'at' => is_string($at) ? $at : "/seat/{$seat->id}",
+            'canvases' => $seat->canvases()->with('prompt')->get()->sortBy('prompt.n'),
+            'notes' => $seat->messages()->get()->reject(static fn (Message $one): bool => $one->isFromStudent()),
+        ]);
+    }
+
     public function pdf(Seat $seat): BinaryFileResponse
     {
         $canvases = $seat->canvases()->with(['seat', 'prompt'])->get()->sortBy('prompt.n');

@@ -105,7 +105,11 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/hand-out', [HandOutController::class, 'store'])->middleware(May::route(Deed::HandOut))->name('desk.hand-out');
     Route::post('/picture', [HandOutController::class, 'picture'])->middleware(May::route(Deed::HandOutToSome))->name('desk.picture');
     Route::post('/tray', TrayController::class)->middleware(May::route(Deed::ChangeSettings))->name('desk.tray');
-    Route::post('/checks', CheckController::class)->middleware(May::route(Deed::Check))->name('desk.check');
+    Route::post('/checks', [CheckController::class, 'judge'])->middleware(May::route(Deed::Check))->name('desk.check');
+    Route::post('/checks/restore', [CheckController::class, 'restore'])->middleware(May::route(Deed::Check))->name('desk.check.restore');
+    Route::get('/prompt/{prompt}/proposed', [CheckController::class, 'proposed'])->middleware(May::route(Deed::SeeWork))->name('desk.proposed');
+    Route::post('/prompt/{prompt}/proposed', [CheckController::class, 'accept'])->middleware(May::route(Deed::Check))->name('desk.proposed.accept');
+    Route::post('/phrases', [CheckController::class, 'phrases'])->middleware(May::route(Deed::Watch))->name('desk.phrases');
     Route::post('/screen', [ScreenController::class, 'view'])->middleware(May::route(Deed::ChooseScreen))->name('desk.screen');
     Route::post('/showcase', [ScreenController::class, 'showcase'])->middleware([May::route(Deed::ChooseScreen), May::route(Deed::SeeWork)])->name('desk.showcase');
     Route::post('/end', [EndController::class, 'end'])->middleware(May::route(Deed::End))->name('desk.end');

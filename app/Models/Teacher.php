@@ -23,6 +23,7 @@ use Illuminate\Support\Str;
  * @property ?string $email  null without an account
  * @property ?string $password  hashed
  * @property string $return_key
+ * @property ?list<string> $phrases  for notes on checks
  */
 final class Teacher extends Model implements Resettable
 {
@@ -44,7 +45,7 @@ final class Teacher extends Model implements Resettable
 
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'phrases' => 'array'];
     }
 
     /** @param  string  $token */

@@ -11,10 +11,11 @@ use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
+use App\Sessions\Standings;
 use Crag\Canvas\Kind;
 use Crag\Checks\Cell;
 use Crag\Checks\DrawingTime;
-use Crag\Checks\Level;
+use Crag\Checks\Judgement;
 use Crag\Checks\Sum;
 use Crag\Formats\Csv;
 use Crag\Formats\Table;
@@ -58,33 +59,37 @@ final readonly class Results
     /** A row for each seat and prompt. */
     private function rows(): Table
     {
-        $rows = [[__('Seat'), __('Name'), __('Prompt'), __('Words'), __('Level'), __('Check'), __('Checked at'), __('Started'), __('Sent at'), __('At work (s)')]];
+        $rows = [[__('Seat'), __('Name'), __('Prompt'), __('Words'), __('Level'), __('Check'), __('Points'), __('Note'), __('Checked at'), __('Started'), __('Sent at'), __('At work (s)')]];
         foreach ($this->canvases as $canvas) {
-            $level = $canvas->check?->level;
+            $check = $canvas->check;
+            $judgement = $check?->judgement() ?? Judgement::nothing();
             $rows[] = [
-                $canvas->seat?->n, $canvas->seat === null ? '' : $this->name($canvas->seat), $canvas->prompt->n, $canvas->prompt->plainWords(), $level?->value, $level === null ? '' : __($level->word()),
-                $level === null ? '' : self::time($canvas->check?->made_at_ms), $canvas->last_stroke_ms === null ? __('no') : __('yes'), self::time($canvas->sent_at_ms), intdiv($this->atWork($canvas), 1000),
+                $canvas->seat?->n, $canvas->seat === null ? '' : $this->name($canvas->seat), $canvas->prompt->n, $canvas->prompt->plainWords(), $check?->level?->value, $judgement->words($canvas->prompt->value()->aspects()),
+                $judgement->points, $judgement->note, $judgement->isEmpty() ? '' : self::time($check?->made_at_ms), $canvas->last_stroke_ms === null ? __('no') : __('yes'), self::time($canvas->sent_at_ms), intdiv($this->atWork($canvas), 1000),
             ];
         }
 
         return new Table(__('Results'), $rows);
     }
 
-    /** Seats by prompts: levels, with how secure each row and column is, in hundredths. */
+    /** Seats by prompts: levels, with the points and how secure each row and column is, in hundredths. */
     private function matrix(): Table
     {
         $cells = [];
         foreach ($this->canvases as $canvas) {
-            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = $canvas->check?->level;
+            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = Standings::cell($canvas, $canvas->prompt->value());
         }
-        $share = static fn (array $levels): ?int => ($secure = Sum::of(array_map(static fn (?Level $level): Cell => new Cell($level), array_values($levels)))->secure) === null ? null : (int) round(100 * $secure);
-        $rows = [[__('Seat'), __('Name'), ...$this->prompts->map(static fn (Prompt $prompt): string => __('Prompt :n', ['n' => $prompt->n]))->all(), __('Secure (%)')]];
+        $sum = static fn (iterable $some): Sum => Sum::of(array_values(array_filter(collect($some)->all(), static fn (mixed $cell): bool => $cell instanceof Cell)));
+        $share = static fn (Sum $sum): ?int => $sum->secure === null ? null : (int) round(100 * $sum->secure);
+        $rows = [[__('Seat'), __('Name'), ...$this->prompts->map(static fn (Prompt $prompt): string => __('Prompt :n', ['n' => $prompt->n]))->all(), __('Points'), __('Secure (%)')]];
         foreach ($this->seats as $seat) {
-            $levels = $this->prompts->map(static fn (Prompt $prompt): ?Level => $cells[$seat->id][$prompt->id] ?? null)->all();
-            $rows[] = array_values([$seat->n, $this->name($seat), ...array_map(static fn (?Level $level): ?int => $level?->value, $levels), $share($levels)]);
+            $mine = $this->prompts->map(static fn (Prompt $prompt): ?Cell => $cells[$seat->id][$prompt->id] ?? null);
+            $rows[] = array_values([$seat->n, $this->name($seat), ...$mine->map(static fn (?Cell $cell): ?int => $cell?->level?->value)->all(), $sum($mine)->points, $share($sum($mine))]);
         }
-        $columns = $this->prompts->map(fn (Prompt $prompt): ?int => $share($this->seats->map(static fn (Seat $seat): ?Level => $cells[$seat->id][$prompt->id] ?? null)->all()))->all();
-        $rows[] = array_values(['', __('Secure (%)'), ...$columns, $share(array_merge(...array_map(array_values(...), array_values($cells))))]);
+        $columns = $this->prompts->map(fn (Prompt $prompt): Sum => $sum($this->seats->map(static fn (Seat $seat): ?Cell => $cells[$seat->id][$prompt->id] ?? null)));
+        $whole = $sum(array_merge(...array_map(array_values(...), array_values($cells))));
+        $rows[] = array_values(['', __('Points'), ...$columns->map(static fn (Sum $one): ?float => $one->points)->all(), $whole->points, null]);
+        $rows[] = array_values(['', __('Secure (%)'), ...$columns->map($share)->all(), null, $share($whole)]);
 
         return new Table(__('Matrix'), $rows);
     }
@@ -131,8 +136,10 @@ final readonly class Results
             $first = $canvas->operations()->whereNotNull('seat_id')->min('made_at_ms');
             is_numeric($first) && $stated[] = $xapi->attempted(...$who, atMs: (int) $first);
             $canvas->sent_at_ms === null || $stated[] = $xapi->completed(...$who, atMs: $canvas->sent_at_ms);
-            $level = $canvas->check?->level;
-            $level === null || $stated[] = $xapi->scored(...$who, level: $level, atMs: (int) $canvas->check?->made_at_ms);
+            $prompt = $canvas->prompt->value();
+            $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
+            $share = $judgement->share($prompt->aspects(), $prompt->points);
+            $share === null || $stated[] = $xapi->scored(...$who, share: $share, points: $judgement->points, most: $prompt->points, atMs: (int) $canvas->check?->made_at_ms);
         }
         foreach ($this->given() as [$seat, $prompt, $words, $written, $outcome, $at, $id]) {
             $stated[] = $xapi->answered($seat->id, $this->name($seat), $prompt->id, $id, $words, $written, $outcome === null ? null : $outcome === Outcome::Right, $at);

@@ -8,6 +8,7 @@ use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Pictures\EmbeddedPictures;
 use Closure;
+use Crag\Checks\Judgement;
 use Crag\Render\Sheet;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
@@ -50,6 +51,9 @@ final class Sheets
     {
         $prompt = $canvas->prompt;
         $scene = $canvas->scene();
+        $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
+        $value = $prompt->value();
+        $found = implode(' · ', array_filter([$judgement->words($value->aspects()), $judgement->points === null ? '' : ($value->points === null ? __(':n points', ['n' => $judgement->points]) : __(':n of :most points', ['n' => $judgement->points, 'most' => $value->points]))]));
         $files = [];
         foreach (array_keys($scene->pages) as $i => $page) {
             $of = count($scene->pages) > 1 ? ' · '.__('page :n of :all', ['n' => $i + 1, 'all' => count($scene->pages)]) : '';
@@ -63,6 +67,8 @@ final class Sheets
                 new EmbeddedPictures($session),
                 $withChecks ? $canvas->check?->level : null,
                 (string) $page,
+                $withChecks ? $found : '',
+                $withChecks ? $judgement->note : '',
             ));
         }
 

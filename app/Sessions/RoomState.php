@@ -110,6 +110,7 @@ final readonly class RoomState
             'isShown' => $session->screen_view === ScreenView::Showcase && $session->showcase_id !== null && ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->whereIn('canvas_id', $seat->canvases()->select('id'))->exists(),
             'shownName' => $session->settingsValue()->shownNames === NameMode::Real,
             'keepsBack' => $seat->keeps_back,
+            'checks' => $seat->isIn() ? FeedbackSeen::by($seat) : [],
             'ask' => $seat->isIn() ? Asking::toStudent($seat) : null,
             'messages' => ($seat->relationLoaded('messages') ? $seat->messages : $seat->messages()->get())->slice(-self::MOST_MESSAGES)->values()->map(static fn (Message $one): array => $one->toStudent())->all(),
         ];

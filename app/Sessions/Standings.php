@@ -11,8 +11,10 @@ use App\Models\Seat;
 use Crag\Checks\Cell;
 use Crag\Checks\ClassPicture;
 use Crag\Checks\DrawingTime;
+use Crag\Checks\Judgement;
 use Crag\Groups\Student;
 use Crag\Maths\Outcome;
+use Crag\Prompt\PlanPrompt;
 use Crag\Reading\RuleReader;
 use Crag\Watch\AnswerGroup;
 use Illuminate\Support\Collection;
@@ -37,13 +39,21 @@ final readonly class Standings
         $prompts = $session->prompts()->get()->filter(static fn (Prompt $prompt): bool => $prompt->state->isSeen())->values();
         $canvases = $session->canvases()->whereIn('seat_id', $seats->pluck('id'))->with('check')->get();
         $times = self::times($canvases);
+        $values = $prompts->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => $prompt->value()])->all();
         $cells = [];
         foreach ($canvases as $canvas) {
-            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = new Cell($canvas->check?->level, $canvas->last_stroke_ms !== null, $canvas->sent_at_ms !== null, $times[$canvas->id] ?? 0);
+            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = self::cell($canvas, $values[$canvas->prompt_id] ?? $canvas->prompt->value(), $times[$canvas->id] ?? 0);
         }
         $skills = $prompts->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => array_values($prompt->value()->skills)])->all();
 
         return new self($seats, $prompts, ClassPicture::of(array_values($seats->map(static fn (Seat $seat): string => $seat->id)->all()), $skills, $cells));
+    }
+
+    public static function cell(Canvas $canvas, PlanPrompt $prompt, int $drawingMs = 0): Cell
+    {
+        $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
+
+        return new Cell($canvas->check?->level, $canvas->last_stroke_ms !== null, $canvas->sent_at_ms !== null, $drawingMs, $judgement->share($prompt->aspects(), $prompt->points), $judgement->points);
     }
 
     /** @return list<AnswerGroup> the wrong answers to a prompt that most gave */

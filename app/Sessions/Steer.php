@@ -11,6 +11,7 @@ use App\Live\Clock;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Seat;
+use Crag\Checks\Feedback;
 use Crag\Session\Pace;
 use Crag\Session\PromptState;
 use Crag\Session\ScreenView;
@@ -53,6 +54,7 @@ final readonly class Steer
             ($this->announce)($session, Audience::room($session), 'prompt', [
                 'prompt' => $prompt->announcement(), 'room' => RoomState::shared($session),
             ] + ($page === null ? [] : ['page' => $page]));
+            $this->tellChecks($session);
         });
     }
 
@@ -65,7 +67,16 @@ final readonly class Steer
                 Seat::query()->where('prompt_id', $prompt->id)->update(['prompt_id' => null]);
             }
             $this->room->tell($session);
+            $this->tellChecks($session);
         });
+    }
+
+    /** A prompt that is over may open what students see of their checks. */
+    private function tellChecks(LiveSession $session): void
+    {
+        if ($session->settingsValue()->feedback->when === Feedback::WITH_PROMPT && ! $session->settingsValue()->feedback->isNothing()) {
+            $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellStudent($seat->setRelation('session', $session)));
+        }
     }
 
     /** One place earlier or later among the session's prompts. */

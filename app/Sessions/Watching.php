@@ -10,6 +10,7 @@ use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Seat;
 use Crag\Checks\LevelTally;
+use Crag\Checks\Scale;
 use Crag\Session\Pace;
 use Crag\Session\SeatState;
 use Crag\Watch\AnswerGroup;
@@ -46,9 +47,11 @@ final readonly class Watching
         $watched = $this->watched($session, $prompt, $seats, $canvases, $silent, $now);
         $answers = $prompt->isCovered() ? AnswerGroups::among([]) : GivenAnswers::to($prompt, $seats, $canvases);
         $this->noteSeen($seats, $watched, $now);
+        $since = self::changedSince($canvases);
+        $aspect = $prompt->value()->aspects()[0];
 
         return [
-            'states' => $seats->map(static function (Seat $seat) use ($canvases, $watched, $settings, $now): array {
+            'states' => $seats->map(static function (Seat $seat) use ($canvases, $watched, $settings, $now, $since): array {
                 $canvas = $canvases->get($seat->id);
                 $one = $watched[$seat->id];
 
@@ -60,6 +63,7 @@ final readonly class Watching
                     'objects' => $one->objects,
                     'prompt' => $one->prompt,
                     'level' => $canvas?->check?->level?->value,
+                    'changed' => $canvas !== null && in_array($canvas->id, $since, true),
                     'isSent' => $one->sentAtMs !== null,
                     'hand' => $one->hasHandUp,
                 ];
@@ -70,10 +74,27 @@ final readonly class Watching
             'signals' => array_map(static fn (Noticed $one): array => [
                 'signal' => $one->signal->value, 'seat' => $one->seat, 'reason' => __($one->sentence, $one->values),
             ], Signals::among($watched, $answers, self::hushed($session, $settings), $now)),
+            // A teacher's own levels, the lowest first, each with the Strata mark that stands for it.
+            'scale' => $aspect->scale->isStrata ? null : array_map(static fn (int $mark, string $word): array => ['word' => $word, 'level' => Scale::level($aspect->scale->share($mark))->value], array_keys($aspect->scale->words), $aspect->scale->words),
             'knocking' => $session->seats()->where('state', SeatState::Knocking)->count(),
             'started' => $canvases->whereNotNull('last_stroke_ms')->count(),
             'tally' => LevelTally::of($canvases->map(static fn (Canvas $canvas) => $canvas->check?->level))->toArray(),
         ];
+    }
+
+    /**
+     * @param  Collection<array-key, Canvas>  $canvases
+     * @return list<string> those on which the student went on after the check
+     */
+    private static function changedSince(Collection $canvases): array
+    {
+        $checked = $canvases->filter(static fn (Canvas $canvas): bool => $canvas->check?->level !== null && $canvas->operation_count > $canvas->check->at_operation);
+
+        return $checked->isEmpty() ? [] : array_values(DB::table('operations')->whereNotNull('seat_id')->where(static function ($query) use ($checked): void {
+            foreach ($checked as $canvas) {
+                $query->orWhere(static fn ($one) => $one->where('canvas_id', $canvas->id)->where('n', '>', $canvas->check?->at_operation));
+            }
+        })->distinct()->pluck('canvas_id')->map(strval(...))->all());
     }
 
     /** Nobody is still of the own accord while pens are down. */

@@ -208,7 +208,7 @@ final class LessonTest extends CragTestCase
         [$sly] = $this->seat($this->session, '=HYPERLINK("x")');
         $this->asTeacher()->postJson("/desk/{$this->session->id}/checks", ['canvas' => $this->canvasOf($this->seat)->id, 'level' => 2]);
         $csv = (string) $this->get("/desk/{$this->session->id}/results.csv")->assertOk()->getContent();
-        self::assertMatchesRegularExpression('/^1,Tamsin,1,,2,Nearly,\d{4}-[^,]+,yes,,0\r$/m', $csv);
+        self::assertMatchesRegularExpression('/^1,Tamsin,1,,2,Nearly,,,\d{4}-[^,]+,yes,,0\r$/m', $csv);
         self::assertStringContainsString('"\'=HYPERLINK(""x"")"', $csv);
         self::assertSame(2, $sly->n);
     }

@@ -150,7 +150,7 @@ final class WatchTest extends CragTestCase
         $ids = [$this->canvasOf($this->seat)->id, $this->canvasOf($ada)->id];
         $this->desk('checks', ['canvas' => $ids[0], 'level' => 1])->assertOk();
         $this->desk('checks', ['canvases' => $ids, 'level' => 3])->assertJsonPath('tally.3', 2)
-            ->assertJsonPath('before', [['canvas' => $ids[0], 'level' => 1], ['canvas' => $ids[1], 'level' => null]]);
+            ->assertJsonPath('before', [['canvas' => $ids[0], 'judgement' => ['none' => false, 'marks' => [1], 'points' => null, 'note' => '']], ['canvas' => $ids[1], 'judgement' => ['none' => false, 'marks' => [], 'points' => null, 'note' => '']]]);
         self::assertSame(3, Check::query()->count());
         $this->desk('checks', ['canvases' => [], 'level' => 3])->assertNotFound();
         $this->desk('settings', ['cover' => true])->assertOk();

@@ -9,6 +9,7 @@ use App\Models\Seat;
 use Closure;
 use Crag\Session\Role;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Route;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Lets whoever has a student's private link at that student's own work, and at nothing else. */
@@ -16,11 +17,13 @@ final class TakesHome
 {
     public function handle(Request $request, Closure $next): Response
     {
-        $seat = $request->route('seat');
-        $key = $request->route('key');
+        $route = $request->route();
+        abort_unless($route instanceof Route, 404);
+        $seat = $route->parameter('seat');
+        $key = $route->parameter('key');
         abort_unless($seat instanceof Seat && is_string($key) && $seat->home_key !== null && hash_equals($seat->home_key, $key), 404);
-        $request->route()?->forgetParameter('key');
-        $request->attributes->set('home', "/home/{$seat->id}/{$key}");
+        $request->attributes->set('home', '/home/'.$seat->id.'/'.$key);
+        $route->forgetParameter('key');
         CurrentRole::set($request, Role::Student);
 
         return $next($request);

@@ -7,22 +7,24 @@ namespace Crag\Checks;
 /** A row or a column of the class picture, added up. */
 final readonly class Sum
 {
-    private function __construct(public LevelTally $tally, public int $started, public int $sent, public int $drawingMs, public ?float $secure)
+    private function __construct(public LevelTally $tally, public int $started, public int $sent, public int $drawingMs, public ?float $secure, public ?float $points)
     {
     }
 
     /** @param  list<Cell>  $cells */
     public static function of(array $cells): self
     {
-        $levels = array_filter(array_map(static fn (Cell $cell): ?int => $cell->level?->value, $cells), is_int(...));
+        $shares = array_filter(array_map(static fn (Cell $cell): ?float => $cell->secure(), $cells), is_float(...));
+        $points = array_filter(array_map(static fn (Cell $cell): ?float => $cell->points, $cells), is_float(...));
 
         return new self(
             LevelTally::of(array_map(static fn (Cell $cell): ?Level => $cell->level, $cells)),
             count(array_filter($cells, static fn (Cell $cell): bool => $cell->isStarted)),
             count(array_filter($cells, static fn (Cell $cell): bool => $cell->isSent)),
             array_sum(array_map(static fn (Cell $cell): int => $cell->drawingMs, $cells)),
-            // How secure: the mean of the levels that were checked, as a share of the highest.
-            $levels === [] ? null : array_sum($levels) / count($levels) / Level::Secure->value,
+            // How secure: the mean of what was checked, each as a share of the highest.
+            $shares === [] ? null : array_sum($shares) / count($shares),
+            $points === [] ? null : array_sum($points),
         );
     }
 }

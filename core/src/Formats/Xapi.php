@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Crag\Formats;
 
-use Crag\Checks\Level;
-
 /**
  * Statements of the Experience API 1.0.3 (ADL; IEEE 9274.1.1 has the same shape), part 2, clause 2: who did what, with what
  * result. Ids are UUIDs worked out from what is stated (RFC 9562, version 5), so that the same record sent twice says the
@@ -43,13 +41,15 @@ final readonly class Xapi
         return $this->statement('completed', $seat, $name, $this->prompt($prompt, $words), $atMs, ['completion' => true]);
     }
 
-    /** @return array<string, mixed> a teacher checked it */
-    public function scored(string $seat, string $name, string $prompt, string $words, Level $level, int $atMs): array
+    /**
+     * @param  float  $share  how secure it is, from 0 to 1
+     * @param  ?float  $points  where they were given out of a known most
+     * @return array<string, mixed> a teacher checked it
+     */
+    public function scored(string $seat, string $name, string $prompt, string $words, float $share, ?float $points, ?float $most, int $atMs): array
     {
-        $highest = Level::Secure->value;
-
         return $this->statement('scored', $seat, $name, $this->prompt($prompt, $words), $atMs, [
-            'score' => ['scaled' => round($level->value / $highest, 4), 'raw' => $level->value, 'min' => 0, 'max' => $highest],
+            'score' => ['scaled' => round($share, 4)] + ($points === null || $most === null ? [] : ['raw' => $points, 'min' => 0, 'max' => $most]),
         ]);
     }
 

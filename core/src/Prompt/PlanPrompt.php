@@ -6,6 +6,7 @@ namespace Crag\Prompt;
 
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
+use Crag\Checks\Aspect;
 use Crag\Maths\UnreadableMaths;
 use Crag\Prompt\Question\Kind;
 use Crag\Prompt\Question\Question;
@@ -14,7 +15,8 @@ use Crag\Prompt\Question\Question;
  * A prompt as a plan holds it, but for what is drawn, which is a scene of its own.
  *
  * JSON form: {"words", "questions": […], "tray": null or {"kind", "tools"}, "points": null or halves from 0 to 100,
- * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […]}.
+ * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […],
+ * "aspects": what is checked, {"name", "levels"} each; none for Strata alone}.
  */
 final readonly class PlanPrompt
 {
@@ -29,6 +31,7 @@ final readonly class PlanPrompt
     /**
      * @param  list<Question>  $questions
      * @param  list<string>  $skills
+     * @param  list<Aspect>  $aspects
      */
     private function __construct(
         public string $words,
@@ -38,12 +41,13 @@ final readonly class PlanPrompt
         public ?int $minutes,
         public LookFor $lookFor,
         public array $skills,
+        private array $aspects,
     ) {
     }
 
     public static function saying(string $words): self
     {
-        return new self(Prompt::of($words, Backdrop::blank())->words, [], null, null, null, LookFor::nothing(), []);
+        return new self(Prompt::of($words, Backdrop::blank())->words, [], null, null, null, LookFor::nothing(), [], []);
     }
 
     /**
@@ -72,6 +76,7 @@ final readonly class PlanPrompt
             $fields->isNull('minutes') ? null : $fields->whole('minutes', 1, self::MOST_MINUTES),
             $fields->isNull('look_for') ? LookFor::nothing() : LookFor::read($fields->object('look_for')),
             LookFor::lines($fields, 'skills'),
+            self::readAspects($fields),
         );
     }
 
@@ -86,7 +91,31 @@ final readonly class PlanPrompt
             'minutes' => $this->minutes,
             'look_for' => $this->lookFor->toArray(),
             'skills' => $this->skills,
+            'aspects' => array_map(static fn (Aspect $aspect): array => $aspect->toArray(), $this->aspects),
         ];
+    }
+
+    /** @return list<Aspect> what is checked: at least one */
+    public function aspects(): array
+    {
+        return $this->aspects === [] ? [Aspect::whole()] : $this->aspects;
+    }
+
+    /**
+     * @return list<Aspect>
+     *
+     * @throws UnreadableOperation
+     */
+    private static function readAspects(Fields $fields): array
+    {
+        $given = $fields->has('aspects') && $fields->list('aspects', 0, Aspect::MOST) !== [] ? $fields->objects('aspects', Aspect::MOST) : [];
+        $aspects = array_map(Aspect::read(...), $given);
+        $names = array_map(static fn (Aspect $aspect): string => mb_strtolower($aspect->name), $aspects);
+        if (count(array_unique($names)) < count($names) || (count($names) > 1 && in_array('', $names, true))) {
+            throw UnreadableOperation::badValue('aspects', 'need names of their own');
+        }
+
+        return $aspects;
     }
 
     public function question(string $id): ?Question
@@ -160,7 +189,7 @@ final readonly class PlanPrompt
         return new self(
             $draw->fill($this->words),
             array_map(static fn (Question $question): Question => $question->filled($draw), $this->questions),
-            $this->tray, $this->points, $this->minutes, $this->lookFor, $this->skills,
+            $this->tray, $this->points, $this->minutes, $this->lookFor, $this->skills, $this->aspects,
         );
     }
 

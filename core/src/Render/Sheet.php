@@ -24,6 +24,8 @@ final class Sheet
      * @param  string  $words  the prompt's words
      * @param  ?Level  $level  the check to print, if any
      * @param  string  $page  which of the canvas's pages
+     * @param  string  $found  what was found in it, in words; empty as the level says
+     * @param  string  $note  what the teacher wrote about it
      */
     public static function document(
         string $title,
@@ -34,11 +36,14 @@ final class Sheet
         Pictures $pictures,
         ?Level $level = null,
         string $page = '',
+        string $found = '',
+        string $note = '',
     ): string {
         $inside = self::write(self::MARGIN, 48, 18, $label, 'bold')
             .self::write(self::WIDTH - self::MARGIN, 48, 11, $title.' · '.$date, 'normal', 'end')
-            .self::write(self::MARGIN, 70, 11, self::oneLine($words, $level === null ? 120 : 95))
-            .($level === null ? '' : self::strata($level))
+            .self::write(self::MARGIN, 70, 11, self::oneLine($words, $level === null && $found === '' ? 120 : 80))
+            .self::strata($level, $found === '' ? $level?->word() ?? '' : $found)
+            .self::write(self::MARGIN, self::HEIGHT - 16, 11, self::oneLine($note, 150))
             .self::canvas($scene, $pictures, $page);
 
         return Xml::element('svg', [
@@ -83,17 +88,17 @@ final class Sheet
     }
 
     /** Three short stacked bars, filled from the bottom, and the level's word. */
-    private static function strata(Level $level): string
+    private static function strata(?Level $level, string $words): string
     {
         $bars = '';
-        for ($layer = 1; $layer <= 3; $layer++) {
+        for ($layer = 1; $level !== null && $layer <= 3; $layer++) {
             $bars .= Xml::element('rect', [
                 'x' => self::WIDTH - self::MARGIN - 18, 'y' => 76 - 6 * $layer, 'width' => 18, 'height' => 4, 'rx' => 1,
                 'fill' => $layer <= $level->value ? '#25323b' : 'none', 'stroke' => '#25323b', 'stroke-width' => 0.7,
             ]);
         }
 
-        return $bars.self::write(self::WIDTH - self::MARGIN - 24, 70, 11, $level->word(), 'normal', 'end');
+        return $bars.self::write(self::WIDTH - self::MARGIN - ($level === null ? 0 : 24), 70, 11, self::oneLine($words, 60), 'normal', 'end');
     }
 
     private static function oneLine(string $words, int $longest): string

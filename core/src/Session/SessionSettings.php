@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Session;
 
+use Crag\Checks\Feedback;
 use Crag\Watch\WatchSettings;
 
 /** What a teacher chooses for a session beside its tools: before it, during it, and kept for the class's next one. */
@@ -30,6 +31,7 @@ final readonly class SessionSettings
         public int $expiresAfterMinutes,
         public UnsuitableWords $unsuitable,
         public WatchSettings $watch,
+        public Feedback $feedback,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class SessionSettings
             is_numeric($minutes) ? max(self::SHORTEST_MINUTES, min(self::LONGEST_MINUTES, (int) $minutes)) : Expiry::USUAL_MINUTES,
             is_string($json['unsuitable'] ?? null) ? UnsuitableWords::read($json['unsuitable']) : UnsuitableWords::none(),
             WatchSettings::read(is_array($json['watch'] ?? null) ? $json['watch'] : []),
+            Feedback::read(is_array($json['feedback'] ?? null) ? $json['feedback'] : []),
         );
     }
 
@@ -72,7 +75,7 @@ final readonly class SessionSettings
         return self::read($changes + $this->toArray());
     }
 
-    /** @return array{desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool, expires_after: int, unsuitable: string, watch: array<string, mixed>} */
+    /** @return array{desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool, expires_after: int, unsuitable: string, watch: array<string, mixed>, feedback: array<string, mixed>} */
     public function toArray(): array
     {
         return [
@@ -85,6 +88,7 @@ final readonly class SessionSettings
             'expires_after' => $this->expiresAfterMinutes,
             'unsuitable' => implode("\n", $this->unsuitable->words),
             'watch' => $this->watch->toArray(),
+            'feedback' => $this->feedback->toArray(),
         ];
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Formats;
 
-use Crag\Checks\Level;
 use Crag\Formats\Xapi;
 use PHPUnit\Framework\TestCase;
 
@@ -16,7 +15,7 @@ final class XapiTest extends TestCase
         $statements = [
             $xapi->attempted('a', 'Tamsin', '1', 'Draw the forces', 1_764_000_000_123),
             $xapi->completed('a', 'Tamsin', '1', '', 1_764_000_001_000),
-            $xapi->scored('a', 'Tamsin', '1', 'Draw the forces', Level::Nearly, 1_764_000_002_000),
+            $xapi->scored('a', 'Tamsin', '1', 'Draw the forces', 2 / 3, 3.5, 5.0, 1_764_000_002_000),
             $xapi->answered('a', 'Tamsin', '1', 'q 1', 'F?', '80 N', true, 1_764_000_003_000),
             $xapi->answered('a', 'Tamsin', '1', 'q 2', 'How sure?', '4 / 5', null, 1_764_000_003_000),
         ];
@@ -30,7 +29,7 @@ final class XapiTest extends TestCase
             self::assertSame(['account'], array_values(array_intersect(['mbox', 'mbox_sha1sum', 'openid', 'account'], array_keys((array) $statement['actor']))));
         }
         self::assertSame('2025-11-24T16:00:00.123Z', $statements[0]['timestamp']);
-        self::assertSame(['score' => ['scaled' => 0.6667, 'raw' => 2, 'min' => 0, 'max' => 3]], $statements[2]['result']);
+        self::assertSame(['score' => ['scaled' => 0.6667, 'raw' => 3.5, 'min' => 0, 'max' => 5.0]], $statements[2]['result']);
         self::assertSame(['response' => '80 N', 'success' => true], $statements[3]['result']);
         self::assertSame(['response' => '4 / 5'], $statements[4]['result']);
         self::assertCount(5, array_unique(array_map(static fn (array $one): string => self::text($one, 'id'), $statements)));

@@ -29,7 +29,7 @@ final class PlanTest extends TestCase
         'tray' => ['kind' => 'custom', 'tools' => ['pen', 'eraser']],
         'points' => 2.5, 'minutes' => 8,
         'look_for' => ['steps' => ['names the support'], 'words' => ['moment'], 'slips' => ['adds the distances']],
-        'skills' => ['fractions'],
+        'aspects' => [['name' => 'Method', 'levels' => ['none', 'some', 'complete']], ['name' => 'Answer', 'levels' => []]], 'skills' => ['fractions'],
     ];
 
     #[Test]

@@ -206,6 +206,18 @@ export class CloseUp {
         }
     }
 
+    /** Phrases have come or gone. */
+    freshenAnswers(): void {
+        this.showAnswers();
+    }
+
+    /** A phrase goes into the note. */
+    phrase(words: string): void {
+        const note = element<HTMLTextAreaElement>('#closeup-answers textarea[name=note]');
+        note.value = note.value.trim() === '' ? words : `${note.value.trim()} ${words}`;
+        note.dispatchEvent(new Event('change', { bubbles: true }));
+    }
+
     /** A check was made: its history has one more. */
     checked(canvas: string): void {
         canvas === this.tile?.seat.canvas && this.showAnswers();
@@ -425,8 +437,12 @@ export class CloseUp {
 
     /** The answers beside what is right, as the server compares them, and the checks so far. */
     private showAnswers(): void {
-        if (this.canvas !== '') {
-            void htmx.ajax('get', this.addressOf('answers'), { source: '#closeup-answers', target: '#closeup-answers', swap: 'innerHTML' });
+        const place = element('#closeup-answers');
+        // What is being typed there stays.
+        if (this.canvas !== '' && !(place.contains(document.activeElement) && document.activeElement!.matches('textarea, input'))) {
+            void htmx.ajax('get', this.addressOf('answers'), { source: '#closeup-answers', target: '#closeup-answers', swap: 'innerHTML' }).then(() => {
+                element('.closeup-checks', this.root).hidden = place.querySelector('.marking[data-own]') !== null;
+            });
         }
     }
 

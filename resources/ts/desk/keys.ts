@@ -48,7 +48,7 @@ function alone(event: KeyboardEvent, grid: Grid, to: KeyListener): boolean {
     }
     if (key === 'x' && tile !== undefined) {
         to.choose(tile);
-    } else if (/^[0-3]$/.test(key) && to.hasTiles()) {
+    } else if (/^[0-6]$/.test(key) && to.hasTiles()) {
         to.check(Number(key));
     } else if ((key === 'Delete' || key === 'Backspace') && to.hasTiles()) {
         to.check(null);

@@ -1,6 +1,6 @@
 import { mountWindow } from '../bench/window';
 import type { Tile } from '../grid/tile';
-import { post } from '../live/http';
+import { get, post } from '../live/http';
 import { element, fill } from '../page';
 import type { Notice } from './commands';
 import type { Tally } from './events';
@@ -17,11 +17,14 @@ interface Around {
     checked(tally: Tally | null): void;
     pageOf(tile: Tile): string;
     withNotes(): boolean;
+    /** Whether the prompt that is looked at is checked by Strata alone. */
+    isStrata(): boolean;
 }
 
 interface CheckAnswer {
     tally: Tally;
-    before: { canvas: string; level: number | null }[];
+    level: number | null;
+    before: { canvas: string; judgement: unknown }[];
 }
 
 /** What a teacher does with one canvas or with several at once. */
@@ -47,7 +50,8 @@ export class Some {
             return;
         }
         const { address, words, notice } = this.around;
-        withCanvas.forEach((tile) => tile.showLevel(level));
+        // A key of a teacher's own scale says its level when the server has it.
+        this.around.isStrata() && withCanvas.forEach((tile) => tile.showLevel(level));
         this.around.checked(null);
         try {
             const { tally, before } = await post<CheckAnswer>(`${address}/checks`, { canvases: withCanvas.map(({ seat }) => seat.canvas), level });
@@ -63,10 +67,35 @@ export class Some {
     /** Each canvas gets the check that it had. */
     private async restore(before: CheckAnswer['before']): Promise<void> {
         try {
-            for (const level of new Set(before.map((one) => one.level))) {
-                const canvases = before.filter((one) => one.level === level).map(({ canvas }) => canvas);
-                this.around.checked((await post<CheckAnswer>(`${this.around.address}/checks`, { canvases, level })).tally);
+            this.around.checked((await post<CheckAnswer>(`${this.around.address}/checks/restore`, { before })).tally);
+        } catch (problem) {
+            this.around.problem(problem);
+        }
+    }
+
+    /** Says what the answers would say of those without a check; nothing holds until it is accepted. */
+    async propose(prompt: string): Promise<void> {
+        const { address, words, notice } = this.around;
+        try {
+            const { counts } = await get<{ counts: { word: string; n: number }[] }>(`${address}/prompt/${prompt}/proposed`);
+            if (counts.length === 0) {
+                notice.say(words.nothing_proposed);
+                return;
             }
+            const said = counts.map(({ word, n }) => `${n} × ${word}`).join(', ');
+            notice.say(fill(words.proposed, { counts: said }), { word: words.accept, press: () => void this.acceptProposed(prompt) }, 60_000);
+        } catch (problem) {
+            this.around.problem(problem);
+        }
+    }
+
+    /** What the answers say of those without a check becomes their check. */
+    async acceptProposed(prompt: string): Promise<void> {
+        const { address, words, notice } = this.around;
+        try {
+            const { tally, before } = await post<CheckAnswer>(`${address}/prompt/${prompt}/proposed`, {});
+            this.around.checked(tally);
+            notice.say(fill(words.checked_some, { n: before.length }), { word: words.undo, press: () => void this.restore(before) });
         } catch (problem) {
             this.around.problem(problem);
         }

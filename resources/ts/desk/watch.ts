@@ -2,6 +2,7 @@ import type { Grid } from '../grid/grid';
 import type { StateAnswer } from '../grid/tile';
 import { element, fill } from '../page';
 import type { Tally } from './events';
+import type { Scale } from './strata';
 
 interface AnswerGroup {
     question: string;
@@ -24,6 +25,7 @@ export interface WatchAnswer {
     knocking: number;
     started: number;
     tally: Tally;
+    scale: Scale | null;
 }
 
 const MOST_GROUPS = 24;
@@ -85,6 +87,7 @@ export class Watch {
             ...(questions.length > 1 ? [Object.assign(document.createElement('b'), { textContent: fill(this.words.question_n, { n: n + 1 }), className: 'answer-question' })] : []),
             ...answers.map((group, i) => [group, i] as const).filter(([group]) => group.question === question).slice(0, MOST_GROUPS).map(([group, i]) => this.chip(group, i)),
         ]));
+        answers.some(({ outcome }) => outcome !== null) && line.append(this.proposal());
         focused !== undefined && [...line.querySelectorAll<HTMLElement>('[data-key]')].find(({ dataset }) => dataset.key === focused)?.focus();
         this.markTiles();
         this.grid.showAnswers(answers.length > 0);
@@ -100,6 +103,13 @@ export class Watch {
         }
         Object.assign(chip.dataset, { do: 'choose-answer', answer: String(i), outcome: outcome ?? '', key: `${question} ${written}` });
         return chip;
+    }
+
+    /** What the answers would say of everybody, to be accepted. */
+    private proposal(): HTMLElement {
+        const button = Object.assign(document.createElement('button'), { type: 'button', className: 'chip chip-quiet', textContent: this.words.propose });
+        Object.assign(button.dataset, { do: 'propose-answers', key: 'propose' });
+        return button;
     }
 
     /** On each tile what its student says to the first question that is answered. */

@@ -27,6 +27,8 @@ export interface StateAnswer {
     /** At which prompt the student is, from 1. */
     prompt: number;
     level: number | null;
+    /** Whether the student went on after the check. */
+    changed: boolean;
     isSent: boolean;
     hand: boolean;
 }
@@ -55,6 +57,7 @@ export class Tile {
     /** The one that has the log; with all pages shown, it shows the first. */
     readonly view: View;
     level: number | null = null;
+    private hasChanged = false;
     states: string[] = ['not_started'];
     last = 0;
     objects = 0;
@@ -84,7 +87,7 @@ export class Tile {
         this.pages = element('.tile-pages', this.root);
         this.rename(seat);
         this.view = new View(element('.tile-page', this.root), assets, stamps, THINNEST);
-        this.showState({ seat: seat.id, states: ['not_started'], minutes: 0, last: 0, objects: 0, prompt: 1, level: null, isSent: seat.isSent === true, hand: false });
+        this.showState({ seat: seat.id, states: ['not_started'], minutes: 0, last: 0, objects: 0, prompt: 1, level: null, changed: false, isSent: seat.isSent === true, hand: false });
     }
 
     /** The seat as it is called now. */
@@ -110,7 +113,7 @@ export class Tile {
         return this.states[0];
     }
 
-    showState({ states, minutes, last, objects, prompt, level, isSent, hand }: StateAnswer): void {
+    showState({ states, minutes, last, objects, prompt, level, changed, isSent, hand }: StateAnswer): void {
         this.showSent(isSent);
         element('.tile-hand', this.root).hidden = !hand;
         this.states = this.drawingTimer === 0 ? states : drawn(states);
@@ -129,7 +132,7 @@ export class Tile {
             element('.tile-state-short', this.root).textContent = fill(this.words[`state_${word}_short`] ?? words, values);
             this.open.setAttribute('aria-label', fill(this.words.tile, { name: this.nameShown, state: words }));
         }
-        this.showLevel(level);
+        this.showLevel(level, changed);
     }
 
     get nameShown(): string {
@@ -137,11 +140,15 @@ export class Tile {
         return shown[document.body.dataset.names ?? 'real'];
     }
 
-    showLevel(level: number | null): void {
+    /** @param changed whether the student went on since; a check that is made now is of the work as it is now */
+    showLevel(level: number | null, changed = false): void {
         this.level = level;
+        this.hasChanged = changed && level !== null;
+        this.root.classList.toggle('has-changed', this.hasChanged);
         const mark = element('.strata', this.root);
         mark.dataset.level = level === null ? '' : String(level);
-        mark.setAttribute('aria-label', fill(this.words.check, { level: level === null ? this.words.unchecked : this.words[`level${level}`] }));
+        mark.setAttribute('aria-label', fill(this.words.check, { level: level === null ? this.words.unchecked : this.words[`level${level}`] }) + (this.hasChanged ? `. ${this.words.changed_since}` : ''));
+        mark.title = this.hasChanged ? this.words.changed_since : this.words.check_keys;
     }
 
     /** The student's typed or chosen answer, and what came of comparing it. */
@@ -181,6 +188,9 @@ export class Tile {
         const last = operations.at(-1);
         if (last !== undefined) {
             this.follow(last.kind === 'page' ? last.id : last.body.page ?? pageOf(this.view, last));
+        }
+        if (this.level !== null && operations.some(({ layer }) => layer === 'student')) {
+            this.showLevel(this.level, true);
         }
         this.taken += operations.length;
         if (this.taken >= FOLD_EVERY) {
@@ -280,7 +290,7 @@ export class Tile {
         }, DRAWING_MS);
         if (drawn(this.states)[0] !== this.state) {
             this.showState({
-                seat: this.seat.id, states: this.states, minutes: 0, last: this.last, objects: this.objects, prompt: 1, level: this.level,
+                seat: this.seat.id, states: this.states, minutes: 0, last: this.last, objects: this.objects, prompt: 1, level: this.level, changed: this.hasChanged,
                 isSent: this.root.classList.contains('is-sent'), hand: !element('.tile-hand', this.root).hidden,
             });
         }

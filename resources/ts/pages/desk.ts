@@ -87,6 +87,7 @@ const commands = new Commands(notice, {
     then: (what) => {
         what === 'ask' && ask.refresh(0);
         what === 'talk' && at.talked !== '' && opened.talk(at.talked, false);
+        what === 'phrases' && closeUp.freshenAnswers();
         bands.refresh();
     },
     mend: () => bands.refresh(),
@@ -126,6 +127,7 @@ const some = new Some({
     },
     pageOf: (tile) => closeUp.pageOf(tile),
     withNotes: () => closeUp.isOpen && closeUp.withNotes,
+    isStrata: () => strata.isStrata,
 });
 const pick = new PickWindow(grid, { address: page.address, words: page.words, run, problem: (problem) => opened.problem(problem), open: (tile) => opened.closeUp(tile) });
 const drawer = new Drawer((panel) => {
@@ -276,6 +278,7 @@ async function countStates(): Promise<void> {
     if (answer !== null && asked === at.looking) {
         grid.showStates(answer.states);
         watch.take(answer);
+        strata.show(answer.scale);
         sayStates();
         showTally(answer.tally);
         closeUp.freshen();

@@ -10,6 +10,7 @@ import type { Asked } from '../questions/fields';
 import { Questions } from '../questions/panel';
 import { showWords } from '../questions/words';
 import { AskSheet } from '../student/ask';
+import { CheckLine } from '../student/checks';
 import { CoachSide } from '../student/coach';
 import { LeadSide } from '../student/lead';
 import { ShownWork } from '../student/shown';
@@ -153,6 +154,7 @@ const questions = new Questions(bench, page);
 const lead = new LeadSide(bench, page);
 const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => socket.send(text), handUp: (words) => room.openHand(words) });
 const ask = new AskSheet({ address: page.address, assets: page.assets, words: page.words, now: () => Date.now() + bench.clockAhead, say });
+const checkLine = new CheckLine({ words: page.words, say });
 const shown = new ShownWork({ address: page.address, words: page.words, say });
 const room: RoomPage = new RoomPage({
     address: page.address,
@@ -266,6 +268,7 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
     lead.set(room.room!.lead, room.isLight);
     own !== undefined && ask.take(own.ask);
     room.own !== null && shown.take(room.room!.showcase, room.own);
+    room.own !== null && checkLine.take(room.own.checks, bench.canvas);
     outbox.release();
 }
 

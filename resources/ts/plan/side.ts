@@ -29,6 +29,7 @@ export class Side {
                 steps: lines('look-steps'), words: lines('look-words'), slips: lines('look-slips'),
             }));
         }
+        element('#aspects').addEventListener('change', () => settings.set('aspects', lines('aspects').map(aspect)));
         input('skills').addEventListener('input', () => settings.set('skills', input('skills').value.split(',').map((one) => one.trim()).filter((one) => one !== '')));
     }
 
@@ -37,6 +38,7 @@ export class Side {
         put('minutes', prompt.minutes === null ? '' : String(prompt.minutes));
         put('points', prompt.points === null ? '' : String(prompt.points));
         LISTS.forEach((list) => put(`look-${list}`, prompt.look_for[list].join('\n')));
+        put('aspects', prompt.aspects.map(({ name, levels }) => (levels.length === 0 ? name : `${name}: ${levels.join(', ')}`)).join('\n'));
         put('skills', prompt.skills.join(', '));
         const kind = prompt.tray?.kind ?? '';
         element<HTMLInputElement>(`input[name=tray][value="${kind}"]`, this.tray).checked = true;
@@ -101,6 +103,13 @@ function put(id: string, value: string): void {
     if (document.activeElement !== field) {
         field.value = value;
     }
+}
+
+/** "Method: none, some, complete", or a name alone. */
+function aspect(line: string): { name: string; levels: string[] } {
+    const at = line.indexOf(':');
+    const [name, levels] = at < 0 ? [line, ''] : [line.slice(0, at), line.slice(at + 1)];
+    return { name: name.trim(), levels: levels.split(',').map((one) => one.trim()).filter((one) => one !== '') };
 }
 
 function lines(id: string): string[] {

@@ -1,5 +1,6 @@
 import type { Timer } from '../live/timer';
 import type { QuickAsk } from './ask';
+import type { SeenCheck } from './checks';
 
 export interface Pens {
     since: number;
@@ -44,6 +45,7 @@ export interface Own {
     isShown: boolean;
     shownName: boolean;
     keepsBack: boolean;
+    checks: SeenCheck[];
     ask: QuickAsk | null;
     messages: Letter[];
 }

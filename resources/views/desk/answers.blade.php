@@ -25,11 +25,12 @@
         @endforeach
     </details>
 @endunless
+@include('desk.marking')
 @if ($checks->isNotEmpty())
     <details class="check-history"><summary>{{ __('Checks so far') }} <b>{{ $checks->count() }}</b></summary>
         <ol>
             @foreach ($checks as $check)
-                <li>@if ($check->level === null) {{ __('No check') }} @else <x-strata :level="$check->level->value" /> {{ __($check->level->word()) }} @endif
+                <li>@if ($check->judgement()->isEmpty()) {{ __('No check') }} @else @if ($check->level !== null) <x-strata :level="$check->level->value" /> @endif {{ $check->judgement()->words($prompt->aspects()) }} @if ($check->points !== null) {{ __(':n points', ['n' => $check->points]) }} @endif @if ($check->note !== '') <span dir="auto">“{{ Str::limit($check->note, 60) }}”</span> @endif @endif
                     <span class="form-text">{{ Illuminate\Support\Carbon::createFromTimestampMs($check->made_at_ms)->diffForHumans() }}@if ($check->teacher?->name) · {{ $check->teacher->name }} @endif</span></li>
             @endforeach
         </ol>

@@ -21,6 +21,16 @@
                 <label class="choice"><input type="checkbox" name="{{ $field }}" value="1" @checked($on)> <b>{{ $word }}</b> <span class="form-text">{{ $means }}</span></label>
             @endforeach
             <fieldset class="watch-settings">
+                <legend>{{ __('What students see of checks') }}</legend>
+                @foreach (['level' => __('The level'), 'note' => __('The note'), 'points' => __('Points')] as $what => $word)
+                    <label class="choice"><input type="checkbox" name="feedback.what[]" value="{{ $what }}" @checked($settings->feedback->shows($what))> {{ $word }}</label>
+                @endforeach
+                <label for="feedback-when">{{ __('When') }}</label>
+                <select id="feedback-when" name="feedback.when" class="form-select">
+                    @foreach ([Crag\Checks\Feedback::AT_ONCE => __('at once'), Crag\Checks\Feedback::WITH_PROMPT => __('at the end of the prompt'), Crag\Checks\Feedback::WITH_SESSION => __('at the end of the session')] as $when => $word)<option value="{{ $when }}" @selected($settings->feedback->when === $when)>{{ $word }}</option>@endforeach
+                </select>
+            </fieldset>
+            <fieldset class="watch-settings">
                 <legend>{{ __('Watching') }}</legend>
                 @foreach (['drawing_seconds' => [__('Drawing: a stroke within so many seconds'), $watch->drawingSeconds], 'quiet_minutes' => [__('Quiet is worth a word after so many minutes'), $watch->quietMinutes], 'still_minutes' => [__('Worth a look: no stroke for so many minutes'), $watch->stillMinutes],
                     'rub_outs' => [__('Worth a look: rubbed out so often in five minutes'), $watch->rubOuts], 'same_slip' => [__('Worth a look: so many with the same wrong answer'), $watch->sameSlip]] as $field => [$word, $value])

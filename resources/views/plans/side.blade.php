@@ -36,11 +36,14 @@
         </div>
     </details>
     <details>
-        <summary>{{ __('Time and points') }}</summary>
+        <summary>{{ __('Time, points and checks') }}</summary>
         <label for="minutes">{{ __('Suggested minutes') }}</label>
         <input id="minutes" class="form-control" type="number" min="1" max="600" step="1">
         <label for="points">{{ __('Points (none when empty)') }}</label>
         <input id="points" class="form-control" type="number" min="0" max="100" step="0.5">
+        <label for="aspects">{{ __('What is checked, a line each') }}</label>
+        <textarea id="aspects" class="form-control" rows="3" dir="auto" placeholder="{{ __('Method: not there, some steps, complete') }}" aria-describedby="aspects-help"></textarea>
+        <p id="aspects-help" class="form-text">{{ __('A name, a colon, and two to six levels from the lowest with commas between. A name alone is checked by Strata; left empty, the canvas is.') }}</p>
     </details>
     <details>
         <summary>{{ __('Look for') }}</summary>

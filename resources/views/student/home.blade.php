@@ -25,6 +25,13 @@
                     @endforeach
                 </ul>
             @endif
+            @if ($checks !== [])
+                <h2 class="h5">{{ __('What your teacher found') }}</h2>
+                <ul class="take-notes">@foreach ($checks as $check)<li>{{ __('Prompt :n', ['n' => $check['n']]) }}:
+                    @if ($check['level'] !== null) <x-strata :level="$check['level']" /> @endif <span dir="auto">{{ $check['words'] }}</span>
+                    @if ($check['points'] !== null) {{ $check['most'] === null ? __(':n points', ['n' => $check['points']]) : __(':n of :most points', ['n' => $check['points'], 'most' => $check['most']]) }} @endif
+                    <span dir="auto">{{ $check['note'] }}</span></li>@endforeach</ul>
+            @endif
             @if ($notes->isNotEmpty())
                 <h2 class="h5">{{ __('What your teacher wrote to you') }}</h2>
                 <ul class="take-notes">@foreach ($notes as $note)<li dir="auto">{{ $note->words }} <span class="form-text">{{ $note->sender }}</span></li>@endforeach</ul>

@@ -8,8 +8,11 @@ use App\Canvas\CanvasFile;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
+use App\Models\Teacher;
+use App\Sessions\FeedbackSeen;
 use App\Sessions\ReadWork;
 use Crag\Canvas\Replay;
+use Crag\Checks\Judgement;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -42,13 +45,19 @@ final class CanvasController
     }
 
     /** What was answered on it, beside what is right, and how it was checked. */
-    public function answers(LiveSession $session, string $canvas): View
+    public function answers(Request $request, LiveSession $session, string $canvas): View
     {
         $found = $this->find($session, $canvas);
         abort_if($found->seat === null, 404);
         $mine = $found->prompt->forSeat($found->seat);
 
-        return view('desk.answers', ['questions' => $mine->questions, 'answers' => $found->scene()->answers, 'lookFor' => $mine->lookFor, 'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get()]);
+        $teacher = $request->attributes->get('teacher');
+
+        return view('desk.answers', [
+            'session' => $session, 'canvas' => $found, 'prompt' => $mine, 'questions' => $mine->questions, 'answers' => $found->scene()->answers, 'lookFor' => $mine->lookFor,
+            'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get(), 'judgement' => $found->check?->judgement() ?? Judgement::nothing(),
+            'phrases' => $teacher instanceof Teacher ? $teacher->phrases ?? [] : [], 'seen' => FeedbackSeen::said($session->settingsValue()->feedback),
+        ]);
     }
 
     /** What a reader of work proposes: the teacher sends it, changes it or drops it. */

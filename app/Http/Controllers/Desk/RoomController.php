@@ -95,7 +95,7 @@ final class RoomController
             'desk_names' => [Rule::enum(NameMode::class)], 'shown_names' => [Rule::enum(NameMode::class)],
             'messages' => ['boolean'], 'cover' => ['boolean'], 'sound' => ['boolean'], 'light' => ['boolean'],
             'expires_after' => ['integer', 'min:15', 'max:1440'], 'unsuitable' => ['nullable', 'string', 'max:20000'],
-            'watch' => ['array'],
+            'watch' => ['array'], 'feedback' => ['array'],
         ]);
         $change($session, array_map(static fn (mixed $value): mixed => $value ?? '', $changes));
 

@@ -8,6 +8,7 @@ use App\Canvas\CanvasFile;
 use App\Models\Message;
 use App\Models\Seat;
 use App\Records\Sheets;
+use App\Sessions\FeedbackSeen;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -31,6 +32,7 @@ final class WorkController
         return view('student.home', [
             'seat' => $seat, 'session' => $seat->session, 'at' => is_string($at) ? $at : "/seat/{$seat->id}",
             'canvases' => $seat->canvases()->with('prompt')->get()->sortBy('prompt.n'),
+            'checks' => FeedbackSeen::by($seat),
             'notes' => $seat->messages()->get()->reject(static fn (Message $one): bool => $one->isFromStudent()),
         ]);
     }

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Checks;
+
+use InvalidArgumentException;
+
+final class InvalidJudgement extends InvalidArgumentException
+{
+    public static function noSuchLevel(): self
+    {
+        return new self('The prompt has no such level to check with.');
+    }
+
+    public static function badPoints(float $points, float $most): self
+    {
+        return new self("{$points} points cannot be given: whole or half ones, up to {$most}.");
+    }
+
+    public static function tooLong(int $longest): self
+    {
+        return new self("A note has {$longest} characters at most.");
+    }
+}

@@ -95,6 +95,14 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/line-up/show', [LineUpController::class, 'showSome'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.some');
     Route::post('/line-up/step', [LineUpController::class, 'step'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.step');
     Route::post('/line-up/{entry}/change', [LineUpController::class, 'change'])->middleware(May::route(Deed::LineUp))->name('desk.line-up.change');
+    Route::get('/talk', [ScreenController::class, 'talk'])->middleware(May::route(Deed::Watch))->name('desk.talk');
+    Route::post('/moments', [ScreenController::class, 'moments'])->middleware(May::route(Deed::ChooseScreen))->name('desk.moments');
+    Route::post('/lead-beside', [ScreenController::class, 'lead'])->middleware(May::route(Deed::ChooseScreen))->name('desk.lead-beside');
+    Route::get('/showcase/{showcase}/{n}.svg', [ScreenController::class, 'picture'])->middleware(May::route(Deed::Watch))->whereNumber('n')->name('desk.showcase.picture');
+    Route::get('/showcase/{showcase}/{n}/over', [ScreenController::class, 'over'])->middleware(May::route(Deed::ChooseScreen))->whereNumber('n')->name('desk.showcase.over');
+    Route::post('/showcase/{showcase}/{n}/look', [ScreenController::class, 'look'])->middleware(May::route(Deed::ChooseScreen))->whereNumber('n')->name('desk.showcase.look');
+    Route::post('/showcase/{showcase}/{n}/replay', [ScreenController::class, 'replay'])->middleware(May::route(Deed::ChooseScreen))->whereNumber('n')->name('desk.showcase.replay');
+    Route::post('/showcase/{showcase}/{n}/hand-out', [ScreenController::class, 'handOut'])->middleware(May::route(Deed::HandOut))->whereNumber('n')->name('desk.showcase.hand-out');
     Route::post('/shown-on', [ScreenController::class, 'on'])->middleware(May::route(Deed::ChooseScreen))->name('desk.shown-on');
     Route::post('/line-up/{entry}/remove', [LineUpController::class, 'remove'])->middleware(May::route(Deed::LineUp))->name('desk.line-up.remove');
     Route::post('/line-up/{entry}/show', [LineUpController::class, 'show'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.show');
@@ -146,6 +154,8 @@ Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): 
     Route::post('/turn-to', [StudentRoom::class, 'turnTo'])->middleware(May::route(Deed::TurnTo))->name('seat.turn-to');
     Route::post('/code', [StudentRoom::class, 'code'])->middleware(May::route(Deed::ChangeDevice))->name('seat.code');
     Route::get('/showcase/{showcase}/{n}.svg', [ClassScreenController::class, 'toStudent'])->middleware(May::route(Deed::Hear))->whereNumber('n')->name('seat.showcase');
+    Route::get('/showcase/{showcase}/{n}-over.svg', [ClassScreenController::class, 'overToStudent'])->middleware(May::route(Deed::Hear))->whereNumber('n')->name('seat.showcase.over');
+    Route::get('/showcase/{showcase}/{n}-replay.json', [ClassScreenController::class, 'replayToStudent'])->middleware(May::route(Deed::Hear))->whereNumber('n')->name('seat.showcase.replay');
     Route::post('/keep-back', [StudentRoom::class, 'keepBack'])->middleware(May::route(Deed::Hear))->name('seat.keep-back');
     Route::post('/ask', [StudentRoom::class, 'answerAsk'])->middleware(May::route(Deed::AnswerAsk))->name('seat.ask');
     Route::post('/light', [StudentRoom::class, 'light'])->middleware(May::route(Deed::ChooseLight))->name('seat.light');

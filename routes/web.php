@@ -137,6 +137,8 @@ Route::prefix('/screen/{session}')->middleware(SeesScreen::class)->group(functio
     Route::get('/shown', [ClassScreenController::class, 'shownNow'])->name('screen.shown');
     Route::get('/prompt/{prompt}.svg', [ClassScreenController::class, 'prompt'])->name('screen.prompt');
     Route::get('/showcase/{showcase}/{n}.svg', [ClassScreenController::class, 'picture'])->whereNumber('n')->name('screen.showcase');
+    Route::get('/showcase/{showcase}/{n}-over.svg', [ClassScreenController::class, 'over'])->whereNumber('n')->name('screen.showcase.over');
+    Route::get('/showcase/{showcase}/{n}-replay.json', [ClassScreenController::class, 'replay'])->whereNumber('n')->name('screen.showcase.replay');
 });
 
 if (config('crag.demo')) {

@@ -12,6 +12,7 @@ use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Seat;
+use App\Sessions\Shown;
 use Crag\Canvas\Author;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Known;
@@ -220,6 +221,10 @@ final readonly class AppendOperations
         $this->publisher->publish(Audience::desk($session)->channel, $message);
         if ($canvas->seat_id !== null) {
             $this->publisher->publish(Seat::channel($canvas->seat_id, $counts->turn), $message);
+        } elseif ($canvas->over_item_id !== null) {
+            // Everybody who sees what is shown sees what is drawn over it.
+            $shown = LiveSession::query()->find($canvas->live_session_id);
+            $shown === null || app(Shown::class)->drawnOver($shown, $canvas);
         } elseif ($canvas->isLead()) {
             $this->announceLead($canvas, $added, $counts->lead);
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Canvas;
 
-use App\Models\Asset;
 use App\Models\Canvas;
+use App\Pictures\OwnCopies;
 use Crag\Canvas\Layer;
 use Crag\Canvas\Operation\Placing;
 use Crag\Canvas\Placed;
@@ -31,25 +31,9 @@ final readonly class CopyToLead
 
         return DB::transaction(function () use ($canvas, $scene, $page, $objects): int {
             $lead = $this->takeCanvas->lead($canvas->prompt)->refresh();
-            $this->putOn->newPage($lead, $scene->backdrop($page), PictureIds::renamed($objects, $this->ownCopies($canvas, $objects)));
+            $this->putOn->newPage($lead, $scene->backdrop($page), PictureIds::renamed($objects, OwnCopies::of($canvas, $objects)));
 
             return count($lead->refresh()->scene()->pages);
         });
-    }
-
-    /**
-     * A student's pictures are that student's alone: the lead canvas shows copies.
-     *
-     * @param  list<array<string, mixed>>  $objects
-     * @return array<string, string> the copies' ids by those of the student's
-     */
-    private function ownCopies(Canvas $canvas, array $objects): array
-    {
-        $copies = [];
-        foreach (Asset::query()->whereIn('id', PictureIds::in($objects))->where('seat_id', $canvas->seat_id)->get() as $asset) {
-            $copies[$asset->id] = $asset->copyTo($canvas->prompt->session)->id;
-        }
-
-        return $copies;
     }
 }

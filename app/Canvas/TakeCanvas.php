@@ -8,6 +8,7 @@ use App\Models\Canvas;
 use App\Models\Handout;
 use App\Models\Prompt;
 use App\Models\Seat;
+use App\Models\ShowcaseItem;
 use Crag\Prompt\PromptPages;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -74,7 +75,7 @@ final readonly class TakeCanvas
     /** The teacher's own canvas for a prompt. */
     public function lead(Prompt $prompt): Canvas
     {
-        $lead = static fn (): ?Canvas => Canvas::query()->where('prompt_id', $prompt->id)->whereNull('seat_id')->whereNull('notes_on_id')->first();
+        $lead = static fn (): ?Canvas => Canvas::query()->where('prompt_id', $prompt->id)->whereNull('seat_id')->whereNull('notes_on_id')->whereNull('over_item_id')->first();
 
         return $lead() ?? DB::transaction(fn (): Canvas => $lead() ?? tap(
             Canvas::query()->create(['prompt_id' => $prompt->id, 'seat_id' => null, 'live_session_id' => $prompt->live_session_id]),
@@ -87,5 +88,11 @@ final readonly class TakeCanvas
     {
         return Canvas::query()->where('notes_on_id', $canvas->id)->first()
             ?? Canvas::query()->createOrFirst(['notes_on_id' => $canvas->id], ['prompt_id' => $canvas->prompt_id, 'live_session_id' => $canvas->live_session_id]);
+    }
+
+    /** What is drawn over a shown canvas before the class. */
+    public function over(ShowcaseItem $item): Canvas
+    {
+        return $item->over ?? Canvas::query()->createOrFirst(['over_item_id' => $item->id], ['prompt_id' => $item->canvas->prompt_id, 'live_session_id' => $item->canvas->live_session_id]);
     }
 }

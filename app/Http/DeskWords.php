@@ -19,6 +19,7 @@ final class DeskWords
 
         return BenchWords::all() + $outcomes + [
             'seat' => __('Seat :n'), 'tile' => __(':name, :state. Open close-up'), 'check' => __('Check: :level'), 'unchecked' => __('not checked'),
+            'nothing_shown' => __('Nothing is shown yet: choose a canvas in the line-up first.'), 'lead_canvas' => __('Lead canvas'),
             'changed_since' => __('The work has changed since the check'), 'check_keys' => __('Check (0 to 3)'), 'propose' => __('Check by answers …'), 'proposed' => __('Of those without a check the answers would say: :counts.'), 'nothing_proposed' => __('There is nothing to propose: all with an answer have a check.'), 'accept' => __('Accept'),
             'level0' => __('No attempt'), 'level1' => __('Not yet'), 'level2' => __('Nearly'), 'level3' => __('Secure'),
             'state_not_started' => __('not started'), 'state_drawing' => __('drawing now'), 'state_thinking' => __('quiet'), 'state_quiet' => __('quiet :n min'), 'state_away' => __('away'),

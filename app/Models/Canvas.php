@@ -15,8 +15,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
- * A student's canvas for a prompt; without a seat, the teacher's lead canvas for it (in a plan, its diagram) or a teacher's
- * private notes over a student's.
+ * A student's canvas for a prompt; without a seat, the teacher's lead canvas for it (in a plan, its diagram), a teacher's
+ * private notes over a student's, or what is drawn over it while it is shown.
  *
  * @property string $id
  * @property ?string $live_session_id  null in a plan
@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $operation_count
  * @property int $added_count
  * @property ?string $notes_on_id  the student's canvas over which these are private notes
+ * @property ?int $over_item_id  the shown canvas over which this is drawn before the class
  * @property int $looked_at_operation  up to which operation a teacher has looked at it closely
  * @property ?int $last_stroke_ms
  * @property ?int $sent_at_ms  when the student sent it to the teacher
@@ -39,7 +40,7 @@ final class Canvas extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['operation_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null, 'sent_at_ms' => null, 'notes_on_id' => null, 'looked_at_operation' => 0];
+    protected $attributes = ['operation_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null, 'sent_at_ms' => null, 'notes_on_id' => null, 'over_item_id' => null, 'looked_at_operation' => 0];
 
     /** Who draws on it. */
     public function author(): Author

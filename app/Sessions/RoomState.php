@@ -79,14 +79,14 @@ final readonly class RoomState
         ];
     }
 
-    /** @return array{id: string, items: list<array{n: int, version: string, name: string}>}|null work that is shown on the students' own pages */
+    /** @return array{id: string, items: list<array<string, mixed>>}|null work that is shown on the students' own pages: {@see ShowcaseItem::told} */
     private static function showcase(LiveSession $session): ?array
     {
         $isThere = $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnPages() && $session->showcase_id !== null;
 
         return ! $isThere ? null : ['id' => (string) $session->showcase_id, 'items' => array_values(
-            ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->with('canvas.seat')->orderBy('n')->get()
-                ->map(static fn (ShowcaseItem $item): array => ['n' => $item->n, 'version' => $item->version(), 'name' => $item->label($session)])->all(),
+            ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->with('canvas.seat', 'over')->orderBy('n')->get()
+                ->map(static fn (ShowcaseItem $item): array => $item->told($session))->all(),
         )];
     }
 

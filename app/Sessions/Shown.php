@@ -6,10 +6,12 @@ namespace App\Sessions;
 
 use App\Live\Announce;
 use App\Live\Audience;
+use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LineupEntry;
 use App\Models\LiveSession;
 use App\Models\Showcase;
+use App\Models\ShowcaseItem;
 use Crag\Session\ScreenView;
 use Crag\Session\ShownOn;
 use Illuminate\Support\Facades\DB;
@@ -52,6 +54,58 @@ final readonly class Shown
         ], array_slice($entries, 0, Showcase::MOST)));
     }
 
+    /**
+     * Pages of canvases at moments of their own: one before and after, several as they are compared.
+     *
+     * @param  list<array{canvas_id: string, page: string, at_operation: ?int}>  $items
+     */
+    public function moments(LiveSession $session, array $items): void
+    {
+        $this->show($session, array_slice($items, 0, Showcase::MOST));
+    }
+
+    /** One more beside what is shown now: the teacher's own canvas. */
+    public function beside(LiveSession $session, Canvas $canvas, string $page): void
+    {
+        $items = [];
+        foreach ($session->screen_view === ScreenView::Showcase ? ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->orderBy('n')->get() : [] as $item) {
+            if ($item->canvas_id !== $canvas->id && count($items) < Showcase::MOST - 1) {
+                $items[] = $item->only(['canvas_id', 'page', 'at_operation', 'with_notes', 'names', 'lineup_entry_id']);
+            }
+        }
+        $this->show($session, [...$items, ['canvas_id' => $canvas->id, 'page' => $page, 'at_operation' => null]]);
+    }
+
+    /**
+     * Which part of it everybody sees; null for the whole page.
+     *
+     * @param  ?array{x: float, y: float, scale: float}  $view
+     */
+    public function look(LiveSession $session, ShowcaseItem $item, ?array $view): void
+    {
+        DB::transaction(function () use ($session, $item, $view): void {
+            $item->update(['view' => $view]);
+            $this->tell($session);
+        });
+    }
+
+    /** Its replay begins before the class, or stands still again. */
+    public function replay(LiveSession $session, ShowcaseItem $item, bool $isOn, int $speed): void
+    {
+        DB::transaction(function () use ($session, $item, $isOn, $speed): void {
+            $item->update(['replay_from_ms' => $isOn ? Clock::ms() : null, 'replay_speed' => $speed]);
+            $this->tell($session);
+        });
+    }
+
+    /** Something was drawn over what is shown. */
+    public function drawnOver(LiveSession $session, Canvas $over): void
+    {
+        if ($session->screen_view === ScreenView::Showcase && $session->showcase?->items()->whereKey($over->over_item_id)->exists() === true) {
+            $this->tell($session);
+        }
+    }
+
     /** The same, after something that it depends on has changed. */
     public function again(LiveSession $session): void
     {
@@ -64,7 +118,8 @@ final readonly class Shown
         DB::transaction(function () use ($session, $items): void {
             $showcase = Showcase::query()->create(['live_session_id' => $session->id]);
             foreach ($items as $i => $item) {
-                $showcase->items()->create(['n' => $i + 1] + $item);
+                $made = $showcase->items()->create(['n' => $i + 1] + $item);
+                $this->keepInk($session, $made);
             }
             $session->showcase()->associate($showcase);
             $session->screen_view = ScreenView::Showcase;
@@ -75,6 +130,14 @@ final readonly class Shown
                 $item->canvas->seat === null || $this->room->tellStudent($item->canvas->seat->setRelation('session', $session));
             }
         });
+    }
+
+    /** What was drawn over the same picture when it was shown before is there again. */
+    private function keepInk(LiveSession $session, ShowcaseItem $item): void
+    {
+        $before = Canvas::query()->where('live_session_id', $session->id)->whereNotNull('over_item_id')->whereIn('over_item_id', ShowcaseItem::query()
+            ->where('canvas_id', $item->canvas_id)->where('page', $item->page)->where('at_operation', $item->at_operation)->select('id'))->latest('id')->first();
+        $before?->update(['over_item_id' => $item->id]);
     }
 
     private function tell(LiveSession $session): void

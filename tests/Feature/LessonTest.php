@@ -146,7 +146,7 @@ final class LessonTest extends CragTestCase
         $canvas = $this->canvasOf($this->seat);
         $this->asTeacher()->postJson("/desk/{$this->session->id}/showcase", ['canvas' => $canvas->id])->assertNoContent();
         $showcase = $this->session->refresh()->showcase_id;
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}")->assertOk()->assertSee("showcase/{$showcase}/1.svg")->assertDontSee('Tamsin');
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}")->assertOk()->assertSee("data-showcase=\"{$showcase}\"", false)->assertDontSee('Tamsin');
         $shown = (string) $this->get("/screen/{$this->session->id}/showcase/{$showcase}/1.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
         $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$this->stroke()]]);
         self::assertSame($shown, $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}/1.svg")->getContent());

@@ -36,7 +36,7 @@ final class ShowTest extends CragTestCase
     {
         [$a, $b, $c] = $this->entries();
         $this->desk('line-up/show', ['entries' => [$c, $a]])->assertOk();
-        $this->screen()->assertSee('data-count="2"', false)->assertDontSee('Tamsin');
+        $this->screen()->assertSee('&quot;n&quot;:2', false)->assertDontSee('Tamsin');
         $this->picture(1)->assertSee('Tamsin');
         $this->picture(2)->assertSee('Wren');
         $this->picture(3)->assertNotFound();
@@ -68,6 +68,84 @@ final class ShowTest extends CragTestCase
         $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('Starts from the pivot');
         $this->desk("line-up/{$a}/show")->assertOk();
         $this->screen()->assertDontSee('Starts from');
+    }
+
+    public function test_what_is_drawn_over_it_is_seen_by_all_and_never_on_the_students_canvas(): void
+    {
+        [$a, $b] = $this->entries();
+        $this->desk('shown-on', ['on' => 'both']);
+        $this->desk("line-up/{$a}/show")->assertOk();
+        $before = $this->class[0][2]->refresh()->operation_count;
+        $showcase = (string) $this->session->refresh()->showcase_id;
+        $over = (string) $this->asTeacher()->getJson("/desk/{$this->session->id}/showcase/{$showcase}/1/over")->assertOk()->json('canvas');
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}/1-over.svg")->assertOk()->assertDontSee('<path', false);
+        $this->desk('operations', ['canvas' => $over, 'operations' => [['layer' => 'lead'] + $this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}/1-over.svg")->assertOk()->assertSee('<path', false);
+        self::assertSame(1, json_decode((string) last($this->published->on("room.{$this->session->id}")), true)['event']['body']['room']['showcase']['items'][0]['over']);
+        self::assertSame($before, $this->class[0][2]->refresh()->operation_count);
+        [$seat, $token] = $this->class[1];
+        $this->asStudent($seat, $token)->get("/seat/{$seat->id}/showcase/{$showcase}/1-over.svg")->assertOk();
+
+        // Shown again later, the ink is there; another picture has none.
+        $this->desk("line-up/{$b}/show")->assertOk();
+        self::assertNull($this->session->refresh()->showcase?->items[0]->over);
+        $this->desk("line-up/{$a}/show")->assertOk();
+        self::assertSame($over, $this->session->refresh()->showcase?->items[0]->over?->id);
+        $this->asStudent($seat, $token)->get("/seat/{$seat->id}/showcase/{$showcase}/1-over.svg")->assertNotFound();
+    }
+
+    public function test_a_part_and_a_replay_are_the_same_for_everybody(): void
+    {
+        [$a] = $this->entries();
+        $this->desk('shown-on', ['on' => 'both']);
+        $this->desk("line-up/{$a}/show")->assertOk();
+        $at = 'showcase/'.$this->session->refresh()->showcase_id.'/1';
+        [$seat, $token] = $this->class[1];
+        $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/{$at}-replay.json")->assertNotFound();
+        $this->desk("{$at}/look", ['view' => ['x' => 400, 'y' => 250, 'scale' => 2]])->assertOk();
+        $this->desk("{$at}/look", ['view' => ['x' => -1, 'y' => 250, 'scale' => 2]])->assertUnprocessable();
+        $this->desk("{$at}/replay", ['on' => true, 'speed' => 8])->assertOk();
+        $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->assertJsonPath('room.showcase.items.0.view', ['x' => 400, 'y' => 250, 'scale' => 2])->assertJsonPath('room.showcase.items.0.replay.speed', 8);
+        $replay = $this->getJson("/seat/{$seat->id}/{$at}-replay.json")->assertOk()->assertJsonCount(1, 'operations')->assertJsonPath('operations.0.kind', 'add');
+        self::assertStringNotContainsString($this->class[0][2]->id, (string) $replay->getContent(), 'the replay does not say whose it is');
+        $this->asScreen($this->session)->getJson("/screen/{$this->session->id}/{$at}-replay.json")->assertOk();
+        $this->desk("{$at}/replay", ['on' => false])->assertOk();
+        $this->asScreen($this->session)->getJson("/screen/{$this->session->id}/{$at}-replay.json")->assertNotFound();
+    }
+
+    public function test_two_moments_of_one_canvas_and_the_lead_canvas_stand_beside_each_other(): void
+    {
+        $this->draw(0, 'later');
+        $canvas = $this->class[0][2]->refresh();
+        $this->desk('moments', ['items' => [['canvas' => $canvas->id, 'at' => 1], ['canvas' => $canvas->id]]])->assertOk();
+        $this->picture(1)->assertSee('Tamsin')->assertDontSee('later');
+        $this->picture(2)->assertSee('Tamsin')->assertSee('later');
+        $this->desk('lead-beside', [])->assertOk();
+        self::assertSame(3, $this->session->refresh()->showcase?->items()->count());
+        $this->desk('lead-beside', [])->assertOk();
+        self::assertSame(3, $this->session->refresh()->showcase?->items()->count(), 'it stands there once');
+        $this->asTeacher()->getJson("/desk/{$this->session->id}/talk")->assertJsonPath('items.2.owner', 'Lead canvas')->assertJsonPath('items.0.owner', 'Tamsin');
+        $this->desk('moments', ['items' => [['canvas' => 'nobody']]])->assertNotFound();
+    }
+
+    public function test_shown_work_is_handed_out_to_build_on_and_taken_back(): void
+    {
+        [$a] = $this->entries();
+        $this->desk("line-up/{$a}/show")->assertOk();
+        $at = 'showcase/'.$this->session->refresh()->showcase_id.'/1';
+        $before = count($this->class[2][2]->scene()->placed);
+        $undo = (string) $this->desk("{$at}/hand-out")->assertOk()->json('undo.address');
+        self::assertGreaterThan($before, count($this->class[2][2]->refresh()->scene()->placed));
+        $this->asTeacher()->postJson($undo)->assertOk();
+        self::assertCount($before, $this->class[2][2]->refresh()->scene()->placed);
+    }
+
+    public function test_coach_ink_is_not_shown_to_the_class(): void
+    {
+        $canvas = $this->class[0][2];
+        $this->desk('coach', ['canvas' => $canvas->id, 'operations' => [['layer' => 'coach', 'body' => ['object' => ['type' => 'text', 'x' => 100, 'y' => 300, 'size' => 36, 'colour' => '#25323b', 'text' => 'between us']]] + $this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->desk('moments', ['items' => [['canvas' => $canvas->id]]])->assertOk();
+        $this->picture(1)->assertSee('Tamsin')->assertDontSee('between us');
     }
 
     public function test_a_moment_stands_still_and_what_is_live_goes_on(): void

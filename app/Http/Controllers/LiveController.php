@@ -64,6 +64,6 @@ final class LiveController
     {
         $session = LiveSession::query()->find($sessionId);
 
-        return $session !== null && CurrentScreen::shows($request, $session);
+        return $session !== null && (CurrentScreen::shows($request, $session) || CurrentTeacher::of($request)?->mayRun($session) === true);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Http\CurrentScreen;
+use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
 use Closure;
 use Illuminate\Http\Request;
@@ -17,7 +18,7 @@ final class SeesScreen
     {
         $session = $request->route('session');
         abort_unless(
-            $session instanceof LiveSession && CurrentScreen::shows($request, $session),
+            $session instanceof LiveSession && (CurrentScreen::shows($request, $session) || CurrentTeacher::of($request)?->mayRun($session) === true),
             403,
             __('Open the class screen from the desk.'),
         );

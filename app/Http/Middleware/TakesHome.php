@@ -21,7 +21,9 @@ final class TakesHome
         abort_unless($route instanceof Route, 404);
         $seat = $route->parameter('seat');
         $key = $route->parameter('key');
-        abort_unless($seat instanceof Seat && is_string($key) && $seat->home_key !== null && hash_equals($seat->home_key, $key), 404);
+        if (! $seat instanceof Seat || ! is_string($key) || $seat->home_key === null || ! hash_equals($seat->home_key, $key)) {
+            abort(404);
+        }
         $request->attributes->set('home', '/home/'.$seat->id.'/'.$key);
         $route->forgetParameter('key');
         CurrentRole::set($request, Role::Student);

@@ -23,6 +23,18 @@ final class SceneSvg
         return self::page(self::draw($scene, $pictures, $page));
     }
 
+    /** What is drawn on a page without what it lies on. */
+    public static function ink(Scene $scene, Pictures $pictures, string $page = ''): string
+    {
+        $draw = new ObjectSvg($pictures);
+        $drawing = '';
+        foreach ($scene->onPage($page) as $placed) {
+            $drawing .= self::placed($placed, $draw->draw($placed->object), false);
+        }
+
+        return self::page($drawing);
+    }
+
     /** The same, with each object's own form beside its drawing, so that nothing is lost when it is brought in again. */
     public static function exchange(Scene $scene, Pictures $pictures, string $page = ''): string
     {

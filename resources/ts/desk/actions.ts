@@ -112,6 +112,8 @@ function aboutCloseUp({ address, at, closeUp, compare, opened, some, run }: Part
     return {
         'close-closeup': () => opened.closeCloseUp(),
         'close-compare': () => compare.close(),
+        'show-compare': () => void run(`${address}/moments`, { items: compare.moments }),
+        talking: () => opened.talking(),
         next: () => opened.step('ArrowRight'),
         previous: () => opened.step('ArrowLeft'),
         replay: () => closeUp.replay(),
@@ -198,6 +200,7 @@ function listenToLetters({ address, ask, lineUp, picture, at, grid, chosen, clos
         check: (level) => void some.check(level),
         letter: {
             a: () => ask.open(),
+            i: () => opened.talking(),
             m: () => picture.open(),
             '[': () => lineUp.step(-1),
             ']': () => lineUp.step(1),

@@ -47,6 +47,11 @@ class Pane {
         this.show(moment === undefined ? all : moment > 0 && moment < all ? moment : Math.floor(all / 2));
     }
 
+    /** What it shows: a page of its canvas after so many operations. */
+    get moment(): { canvas: string; page: string; at: number } {
+        return { canvas: this.tile.seat.canvas!, page: this.view.page, at: this.operations[this.at - 1]?.n ?? 0 };
+    }
+
     fit(): void {
         this.view.fit();
     }
@@ -142,6 +147,11 @@ export class Compare {
         this.panes = [];
         element('.compare-panes', this.root).replaceChildren();
         this.before?.focus();
+    }
+
+    /** As they stand beside each other now. */
+    get moments(): { canvas: string; page: string; at: number }[] {
+        return this.panes.map(({ moment }) => moment);
     }
 
     take(operations: Operation[]): void {

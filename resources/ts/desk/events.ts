@@ -25,6 +25,8 @@ export interface DeskParts {
     closeCloseUp(): void;
     /** Something about quick asks has changed. */
     asked(): void;
+    /** What the class sees has changed. */
+    shown(): void;
     /** Tiles have come or gone. */
     changed(): void;
     heardPick(pick: number | null, seat: string): void;
@@ -97,7 +99,10 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
         answered: () => desk.asked(),
         seats: () => void desk.look(at.looking),
         lineup: refresh,
-        screen: refresh,
+        screen: () => {
+            desk.shown();
+            bands.refresh();
+        },
         tray: refresh,
         got: refresh,
     };

@@ -23,6 +23,10 @@ export class LineUpBar {
 
     constructor(private readonly around: Around) {
         this.window = mountWindow('#entry-window', (how) => void this.done(how));
+        document.addEventListener('click', (event) => {
+            const small = (event.target as Element).closest<HTMLElement>('#mini-screen');
+            small?.setAttribute('aria-expanded', String(small.getAttribute('aria-expanded') !== 'true'));
+        });
         document.addEventListener('change', (event) => {
             const select = event.target as HTMLSelectElement;
             select.id === 'shown-on' && void around.run(`${around.address}/shown-on`, { on: select.value });

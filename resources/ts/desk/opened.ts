@@ -12,6 +12,7 @@ import type { HandOutForm } from './handout';
 import type { Lead } from './lead';
 import type { ClassPicture } from './picture';
 import type { StrataMenu } from './strata';
+import type { Talking } from './talking';
 
 interface Parts {
     address: string;
@@ -25,6 +26,7 @@ interface Parts {
     drawer: Drawer;
     handOut: HandOutForm;
     strata: StrataMenu;
+    talking: Talking;
     picture(): ClassPicture;
     say(sentence: string): void;
     /** The door's list says each student's state. */
@@ -55,6 +57,7 @@ export class Opened {
             return;
         }
         lead.isOpen && lead.close();
+        this.parts.talking.close();
         this.parts.picture().isOpen && this.parts.picture().close();
         grid.tiles.forEach((one) => one.root.classList.toggle('is-close', one === tile));
         void this.tell(closeUp.show(tile, focus));
@@ -92,8 +95,21 @@ export class Opened {
         if (lead.isOpen) {
             lead.close();
         } else {
+            this.parts.talking.close();
             this.closeAll();
             void this.tell(lead.open(at.looking));
+        }
+    }
+
+    /** What the class sees, to be talked about; and back to the grid. */
+    talking(): void {
+        const { talking, lead } = this.parts;
+        if (talking.isOpen) {
+            talking.close();
+        } else {
+            this.closeAll();
+            lead.isOpen && lead.close();
+            void this.tell(talking.open());
         }
     }
 
@@ -131,6 +147,7 @@ export class Opened {
     closeAll(): void {
         const { compare, closeUp } = this.parts;
         compare.isOpen && compare.close();
+        this.parts.talking.close();
         this.parts.picture().isOpen && this.parts.picture().close();
         closeUp.isOpen && this.closeCloseUp();
     }
@@ -144,6 +161,8 @@ export class Opened {
             drawer.close();
         } else if (compare.isOpen) {
             compare.close();
+        } else if (this.parts.talking.isOpen) {
+            this.parts.talking.close();
         } else if (this.parts.picture().isOpen) {
             this.parts.picture().close();
         } else if (closeUp.isReplaying) {

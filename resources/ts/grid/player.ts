@@ -1,18 +1,7 @@
-import type { Operation, Stroke } from '../canvas/model';
-import { samplesOf } from '../canvas/scene';
 import { View } from '../canvas/view';
 import { get } from '../live/http';
 import { element, fill } from '../page';
-
-interface ReplayAnswer {
-    /** Milliseconds. */
-    lasts: number;
-    /** When something went. */
-    rubbed: number[];
-    /** When each operation begins and ends. */
-    steps: [from: number, to: number][];
-    operations: Operation[];
-}
+import { Film, type ReplayAnswer } from './film';
 
 interface Settings {
     assets: string;
@@ -29,7 +18,7 @@ export class Player {
     private replay: ReplayAnswer = { lasts: 0, rubbed: [], steps: [], operations: [] };
     private address = '';
     private at = 0;
-    private finished = 0;
+    private film: Film | null = null;
     private frame = 0;
     private last = 0;
     private readonly slider: HTMLInputElement;
@@ -56,7 +45,7 @@ export class Player {
         this.own.addEventListener('change', () => void this.open(this.address));
         element('.player-close', root).addEventListener('click', () => this.close());
         element('.player-give', root).addEventListener('click', () => {
-            const { id } = this.replay.operations[this.finished - 1] ?? {};
+            const { id } = this.replay.operations[(this.film?.finished ?? 0) - 1] ?? {};
             id !== undefined && this.give(id);
         });
         for (const button of root.querySelectorAll<HTMLElement>('.player-rub')) {
@@ -77,7 +66,7 @@ export class Player {
         this.opened(true);
         this.view = new View(element('.player-page', this.root), this.settings.assets, this.settings.stamps);
         this.view.fit();
-        this.finished = 0;
+        this.film = new Film(this.view, this.replay);
         this.slider.max = String(this.replay.lasts);
         this.mark();
         if (finished === undefined) {
@@ -94,6 +83,7 @@ export class Player {
             this.pause();
             this.root.hidden = true;
             this.view = null;
+            this.film = null;
             this.opened(false);
         }
     }
@@ -142,60 +132,19 @@ export class Player {
 
     /** The canvas as it was at a time: what was finished then, and the stroke that was growing. */
     private show(at: number): void {
-        const { view, replay } = this;
-        if (view === null) {
+        const { film, replay } = this;
+        if (film === null) {
             return;
         }
         this.at = at;
         this.slider.value = String(at);
         element('.player-time', this.root).textContent = fill(this.settings.words.player_time, { at: clock(at), of: clock(replay.lasts) });
-        const finished = finishedAt(replay.steps, at);
-        if (finished < this.finished) {
-            view.reset();
-            view.take(replay.operations.slice(0, finished));
-        } else if (finished > this.finished) {
-            view.take(replay.operations.slice(this.finished, finished));
-        }
-        this.finished = finished;
-        element<HTMLButtonElement>('.player-give', this.root).disabled = finished === 0;
+        film.show(at);
+        element<HTMLButtonElement>('.player-give', this.root).disabled = film.finished === 0;
         for (const button of this.root.querySelectorAll<HTMLButtonElement>('.player-rub')) {
             button.disabled = replay.rubbed.length === 0;
         }
-        const growing = replay.operations[finished];
-        const page = growing?.body.page ?? '';
-        const last = replay.operations[finished - 1];
-        const here = growing?.kind === 'add' ? page : last?.kind === 'page' ? last.id : (last?.body.page ?? view.page);
-        if (here !== view.page && view.log.scene.pages.has(here)) {
-            view.showPage(here);
-        }
-        view.dropWet('replayed');
-        const stroke = growing?.body.object;
-        const [from, to] = replay.steps[finished] ?? [0, 0];
-        if ((stroke?.type === 'stroke' || stroke?.type === 'highlight') && at > from && growing.body.place === undefined) {
-            const drawn = samplesUpTo(stroke, (at - from) / Math.max(1, to - from));
-            view.growWet('replayed', stroke.type, stroke.colour, stroke.width, drawn, page);
-        }
     }
-}
-
-function samplesUpTo(stroke: Stroke, share: number): ReturnType<typeof samplesOf> {
-    const samples = samplesOf(stroke);
-    const until = samples[samples.length - 1][3] * share;
-    return samples.filter(([, , , ms], i) => i === 0 || ms <= until);
-}
-
-/** How many steps are finished at a time. */
-export function finishedAt(steps: [number, number][], at: number): number {
-    let [low, high] = [0, steps.length];
-    while (low < high) {
-        const middle = (low + high) >> 1;
-        if (steps[middle][1] <= at) {
-            low = middle + 1;
-        } else {
-            high = middle;
-        }
-    }
-    return low;
 }
 
 function clock(ms: number): string {

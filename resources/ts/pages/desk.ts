@@ -18,6 +18,7 @@ import { PickWindow } from '../desk/pick';
 import { RoomDesk } from '../desk/room';
 import { Some } from '../desk/some';
 import { StrataMenu } from '../desk/strata';
+import { Talking } from '../desk/talking';
 import { Watch, type WatchAnswer } from '../desk/watch';
 import { Chosen } from '../grid/chosen';
 import { Grid, type Kept } from '../grid/grid';
@@ -96,6 +97,7 @@ const run = (address: string, body: unknown): Promise<boolean> => commands.run(a
 const closeUp: CloseUp = new CloseUp({ ...page, say, run, reasons: (seat) => watch.reasons(seat) });
 const compare = new Compare({ ...page, say });
 const lead = new Lead({ ...page, say, mayDraw: page.role === 'colleague', run, send: (text) => socket.send(text) });
+const talking = new Talking({ ...page, say, run, send: (text) => socket.send(text) });
 const room = new RoomDesk({ words: page.words, address: page.address, now: () => Date.now() + ahead, run, say });
 const grid = new Grid({
     assets: page.assets,
@@ -149,7 +151,7 @@ const ask = new AskPanel({ address: page.address, words: page.words, drawer, cho
 const picture = new ClassPicture({ address: page.address, words: page.words, run });
 const lineUp = new LineUpBar({ address: page.address, run });
 const strata = new StrataMenu();
-const opened: Opened = new Opened({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, picture: () => picture, say, sayStates });
+const opened: Opened = new Opened({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, talking, picture: () => picture, say, sayStates });
 
 const socket: Socket = new Socket({
     path: () => `/live/desk/${page.session}`,
@@ -171,6 +173,7 @@ const events = deskEvents({
     closeCloseUp: () => opened.closeCloseUp(),
     changed: () => chosen.show(),
     asked: () => ask.refresh(),
+    shown: () => void talking.freshen(),
     heardPick: (which, seat) => pick.hear(which, seat),
 });
 
@@ -200,6 +203,7 @@ function takeOperations(operations: Operation[], caughtUp = false): void {
         return;
     }
     lead.take(operations);
+    talking.takeOperations(operations);
     // Covered work comes whole when it is revealed.
     if (!at.isCovered) {
         grid.take(operations);

@@ -3,6 +3,8 @@ import { Idiomorph } from 'idiomorph';
 import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { element, pageData } from '../page';
+import type { WetInk } from '../canvas/model';
+import { ShownFrames, type ShownItem } from '../live/shownframe';
 import { chime, TimerFace, type Timer } from '../live/timer';
 import { showAllWords } from '../questions/words';
 
@@ -10,6 +12,9 @@ interface Page {
     session: string;
     address: string;
     position: Record<string, number>;
+    assets: string;
+    stamps: Record<string, string>;
+    words: Record<string, string>;
 }
 
 const LIVE_MS = 2500;
@@ -27,8 +32,10 @@ const streams = new Streams(page.position, {
 const socket = new Socket({
     path: () => `/live/screen/${page.session}`,
     message: (text) => {
-        const message = JSON.parse(text) as Message;
-        if ('event' in message) {
+        const message = JSON.parse(text) as Message | WetInk;
+        if ('k' in message) {
+            frames?.wet(message);
+        } else if ('event' in message) {
             streams.take(message.stream, message.event);
         }
     },
@@ -46,14 +53,36 @@ async function refresh(): Promise<void> {
     try {
         const response = await fetch(`${page.address}/shown`);
         if (response.ok && mine === asked) {
-            Idiomorph.morph(shown, await response.text(), { morphStyle: 'innerHTML' });
+            Idiomorph.morph(shown, await response.text(), { morphStyle: 'innerHTML', callbacks: { beforeNodeMorphed: keepFrames } });
             drawCodes(shown);
             showAllWords(shown);
             takeRoom();
+            takeFrames();
         }
     } catch {
         window.setTimeout(() => mine === asked && void refresh(), 1500);
     }
+}
+
+/** What is in the frames is this page's: of what the server says only the items are taken. */
+function keepFrames(old: Node, next: Node): boolean {
+    if (old instanceof HTMLElement && next instanceof HTMLElement && old.id === 'shown-works' && next.id === 'shown-works') {
+        Object.assign(old.dataset, next.dataset);
+        return false;
+    }
+    return true;
+}
+
+let frames: ShownFrames | null = null;
+let framed: HTMLElement | null = null;
+
+function takeFrames(): void {
+    const place = shown.querySelector<HTMLElement>('#shown-works');
+    if (place !== framed) {
+        framed = place;
+        frames = place === null ? null : new ShownFrames(place, { ...page, now: () => Date.now() + ahead, addressOf: (id) => `${page.address}/showcase/${id}` });
+    }
+    place !== null && frames!.take(place.dataset.showcase!, JSON.parse(place.dataset.items!) as ShownItem[]);
 }
 
 let ahead = 0;
@@ -80,6 +109,7 @@ function takeRoom(): void {
 }
 
 takeRoom();
+takeFrames();
 socket.open();
 // What is shown live is looked at again and again; a picture that has not changed is not fetched.
 window.setInterval(() => shown.querySelector('[data-live]') !== null && void refresh(), LIVE_MS);

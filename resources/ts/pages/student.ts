@@ -155,7 +155,7 @@ const lead = new LeadSide(bench, page);
 const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => socket.send(text), handUp: (words) => room.openHand(words) });
 const ask = new AskSheet({ address: page.address, assets: page.assets, words: page.words, now: () => Date.now() + bench.clockAhead, say });
 const checkLine = new CheckLine({ words: page.words, say });
-const shown = new ShownWork({ address: page.address, words: page.words, say });
+const shown = new ShownWork({ ...page, now: () => Date.now() + bench.clockAhead, say });
 const room: RoomPage = new RoomPage({
     address: page.address,
     words: page.words,
@@ -328,7 +328,12 @@ function showPrompt(now: Prompt): void {
 
 function receive(message: Message | WetInk): void {
     if ('k' in message) {
-        message.k === 'coach' ? coach.wet(message) : lead.wet(message);
+        if (message.k === 'coach') {
+            coach.wet(message);
+        } else {
+            lead.wet(message);
+            shown.wet(message);
+        }
     } else if ('opening' in message) {
         ahead = message.opening as CanvasAnswer;
     } else if ('operations' in message && message.stream === 'lead') {

@@ -1,9 +1,14 @@
-import { element, fill } from '../page';
+import type { WetInk } from '../canvas/model';
+import { ShownFrames } from '../live/shownframe';
+import { element } from '../page';
 import type { Own, Room } from './state';
 
 interface Around {
     address: string;
+    assets: string;
+    stamps: Record<string, string>;
     words: Record<string, string>;
+    now(): number;
     say(sentence: string): void;
 }
 
@@ -11,25 +16,28 @@ interface Around {
 export class ShownWork {
     private readonly root = element('#shown-work');
     private readonly button = element('#shown-look');
-    private shown = '';
+    private readonly frames: ShownFrames;
+    private shown: string | null = null;
     private told = '';
 
     constructor(private readonly around: Around) {
+        this.frames = new ShownFrames(element('#shown-work-items'), { ...around, addressOf: (id) => `${around.address}/showcase/${id}` });
         element('#shown-work-away').addEventListener('click', () => this.open(false));
         this.button.addEventListener('click', () => this.open(this.root.hidden));
     }
 
     take(showcase: Room['showcase'], own: Own): void {
-        const now = JSON.stringify(showcase);
         this.button.hidden = showcase === null;
-        if (now !== this.shown) {
-            const isNew = showcase !== null && !this.shown.includes(showcase.id);
-            this.shown = now;
-            element('#shown-work-items').replaceChildren(...(showcase?.items ?? []).map((item) => this.work(showcase!.id, item)));
-            element('#shown-work-items').dataset.count = String(showcase?.items.length ?? 0);
-            showcase === null ? this.open(false) : isNew && this.open(true);
-        }
+        const id = showcase?.id ?? null;
+        const isNew = id !== null && id !== this.shown;
+        this.shown = id;
+        showcase === null ? this.open(false) : isNew && this.open(true);
+        this.frames.take(id ?? '', showcase?.items ?? []);
         this.tellOwner(own);
+    }
+
+    wet(message: WetInk): void {
+        this.frames.wet(message);
     }
 
     /** Discreetly: whose work it is hears of it once. */
@@ -49,15 +57,5 @@ export class ShownWork {
         } else if (wasOpen) {
             element('#page-frame').focus({ preventScroll: true });
         }
-    }
-
-    private work(id: string, { n, version, name }: { n: number; version: string; name: string }): HTMLElement {
-        const figure = Object.assign(document.createElement('figure'), { className: 'shown-work' });
-        const { words, address } = this.around;
-        figure.append(Object.assign(document.createElement('img'), {
-            className: 'shown-canvas', src: `${address}/showcase/${id}/${n}.svg?${version}`, alt: name === '' ? words.work_of_somebody : fill(words.work_of, { name }),
-        }));
-        name !== '' && figure.append(Object.assign(document.createElement('figcaption'), { dir: 'auto', textContent: name }));
-        return figure;
     }
 }

@@ -1,4 +1,5 @@
 import type { Timer } from '../live/timer';
+import type { ShownItem } from '../live/shownframe';
 import type { QuickAsk } from './ask';
 import type { SeenCheck } from './checks';
 
@@ -15,7 +16,7 @@ export interface Room {
     here: string;
     prompts: { id: string; n: number; state: 'open' | 'closed' }[];
     lead: { shown: [canvas: string, page: string] | null; ink: string | null; from: number };
-    showcase: { id: string; items: { n: number; version: string; name: string }[] } | null;
+    showcase: { id: string; items: ShownItem[] } | null;
     messages: boolean;
     /** Until when students go on without the teacher, in words. */
     openUntil: string | null;

@@ -8,6 +8,7 @@
                 <h2 id="signals-title">{{ __('Worth a look') }}</h2>
                 <ul></ul>
             </section>
+            <button class="mini-screen" id="mini-screen" aria-expanded="false" title="{{ __('What the class screen shows; press to make it larger') }}"><span class="visually-hidden">{{ __('The class screen, small') }}</span><iframe src="{{ route('screen', $session) }}" title="{{ __('The class screen, small') }}" tabindex="-1"></iframe></button>
         </div>
         <main class="desk-grid" aria-label="{{ __('Grid') }}">
             @include('desk.gridline')
@@ -23,6 +24,7 @@
             <div id="shield" class="shield" hidden><p><x-icon name="shield" /> {{ __('The Shield is up: no student work is shown here.') }} <button class="btn btn-slate" data-do="shield">{{ __('Take it down') }} <kbd>B</kbd></button></p></div>
         </main>
         @include('desk.lead')
+        @if ($role === Crag\Session\Role::Colleague) @include('desk.talking') @else <div id="talking" hidden><div id="talking-which"></div><button id="talking-whole"></button><button id="talking-replay"></button><button id="talking-lead"></button><button id="talking-give"></button></div> @endif
         @include('desk.closeup')
         @include('desk.compare')
         @include('desk.picture')

@@ -31,6 +31,9 @@
             @foreach ($session->showcase->items as $item) @if ($item->canvas->seat !== null) <x-seat-name :seat="$item->canvas->seat" /> @endif @endforeach</button>
     @endif
     @if ($lineup->isEmpty()) <span class="lineup-hint">{{ __('S on a tile puts it here') }}</span> @endif
+    @if ($runs && $view->value === 'showcase')
+        <button class="btn btn-icon" id="talking-button" data-do="talking" title="{{ __('Draw over what the class sees, point, make it larger (I)') }}"><x-icon name="pen" /><span class="visually-hidden">{{ __('Draw over what the class sees') }}</span></button>
+    @endif
     <select id="shown-on" class="form-select form-select-sm lineup-on" aria-label="{{ __('Where chosen work is shown') }}" @disabled(! $runs)>
         @foreach (Crag\Session\ShownOn::cases() as $where)<option value="{{ $where->value }}" @selected($where === $session->shown_on)>{{ __($where->word()) }}</option>@endforeach
     </select>

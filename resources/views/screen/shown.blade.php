@@ -20,14 +20,8 @@
         <p class="shown-late">{{ __('Late? The code is') }} <b>{{ $session->code()->spaced() }}</b></p>
     @elseif ($view === 'showcase' && $session->showcase !== null)
         <h1 class="visually-hidden">{{ __('Showcase') }}</h1>
-        <div class="shown-works" data-count="{{ $session->shown_on->isOnScreen() ? $session->showcase->items->count() : 0 }}" @if ($session->showcase->items->contains(fn ($item) => $item->at_operation === null)) data-live @endif>
-            @foreach ($session->shown_on->isOnScreen() ? $session->showcase->items : [] as $item)
-                <figure class="shown-work">
-                    <img class="shown-canvas" src="{{ route('screen.showcase', [$session, $session->showcase, $item->n]) }}?{{ $item->version() }}" alt="{{ __('A canvas of the class') }}">
-                    @if ($item->label($session) !== '') <figcaption class="shown-name" dir="auto">{{ $item->label($session) }}</figcaption> @endif
-                </figure>
-            @endforeach
-        </div>
+        @php($items = $session->shown_on->isOnScreen() ? $session->showcase->items : collect())
+        <div class="shown-works" id="shown-works" data-showcase="{{ $session->showcase->id }}" data-items="{{ json_encode($items->map(fn ($item) => $item->told($session))->values()) }}" @if ($items->contains(fn ($item) => $item->at_operation === null)) data-live @endif></div>
     @elseif ($view === 'tally' && $session->ask !== null)
         @php($ask = $session->ask)
         <h1 class="shown-words" dir="auto">{{ $ask->value()->words === '' ? __('Quick ask') : $ask->value()->words }}</h1>

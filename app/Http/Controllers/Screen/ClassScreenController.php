@@ -8,10 +8,14 @@ use App\Http\CurrentScreen;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Models\LiveSession;
+use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
 use App\Models\ShowcaseItem;
 use App\Pictures\EmbeddedPictures;
+use Crag\Canvas\Kind;
+use Crag\Canvas\Layer;
+use Crag\Canvas\Replay;
 use Crag\Render\SceneSvg;
 use Crag\Session\ScreenView;
 use Illuminate\Contracts\View\View;
@@ -32,8 +36,11 @@ final class ClassScreenController
         return redirect()->route('screen', $session);
     }
 
-    public function show(LiveSession $session): View
+    public function show(Request $request, LiveSession $session): View
     {
+        // A small one stands on the desk.
+        $request->attributes->set('framed', true);
+
         return view('screen.screen', $this->shown($session));
     }
 
@@ -56,40 +63,95 @@ final class ClassScreenController
     {
         abort_unless($prompt->id === $session->prompt_id, 404);
 
-        return response(SceneSvg::document($prompt->pagesValue()->scene(), new EmbeddedPictures($session)))
-            ->withHeaders(['Content-Type' => 'image/svg+xml', 'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox"]);
+        return self::svg(SceneSvg::document($prompt->pagesValue()->scene(), new EmbeddedPictures($session)));
     }
 
     /** One of the canvases that are shown, as it was when it was chosen or as it is now. */
     public function picture(LiveSession $session, string $showcase, int $n): Response
     {
-        abort_unless($showcase === $session->showcase_id && $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnScreen(), 404);
+        return self::drawn($session, self::onScreen($session, $showcase, $n));
+    }
 
-        return self::drawn($session, $showcase, $n);
+    /** What is drawn over it, and nothing else. */
+    public function over(LiveSession $session, string $showcase, int $n): Response
+    {
+        return self::inkOver($session, self::onScreen($session, $showcase, $n));
+    }
+
+    public function replay(LiveSession $session, string $showcase, int $n): JsonResponse
+    {
+        return self::played(self::onScreen($session, $showcase, $n));
     }
 
     /** On a student's own page, while it is shown there. */
     public function toStudent(Seat $seat, string $showcase, int $n): Response
     {
-        $session = $seat->session;
-        abort_unless($showcase === $session->showcase_id && $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnPages(), 404);
-
-        return self::drawn($session, $showcase, $n);
+        return self::drawn($seat->session, self::onPages($seat->session, $showcase, $n));
     }
 
-    private static function drawn(LiveSession $session, string $showcase, int $n): Response
+    public function overToStudent(Seat $seat, string $showcase, int $n): Response
     {
-        $item = ShowcaseItem::query()->where('showcase_id', $showcase)->where('n', $n)->with('canvas.prompt.session')->firstOrFail();
+        return self::inkOver($seat->session, self::onPages($seat->session, $showcase, $n));
+    }
 
-        return response(SceneSvg::document($item->scene(), new EmbeddedPictures($session), $item->page))
-            ->withHeaders(['Content-Type' => 'image/svg+xml', 'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox"]);
+    public function replayToStudent(Seat $seat, string $showcase, int $n): JsonResponse
+    {
+        return self::played(self::onPages($seat->session, $showcase, $n));
+    }
+
+    private static function onScreen(LiveSession $session, string $showcase, int $n): ShowcaseItem
+    {
+        abort_unless($showcase === $session->showcase_id && $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnScreen(), 404);
+
+        return self::item($showcase, $n);
+    }
+
+    private static function onPages(LiveSession $session, string $showcase, int $n): ShowcaseItem
+    {
+        abort_unless($showcase === $session->showcase_id && $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnPages(), 404);
+
+        return self::item($showcase, $n);
+    }
+
+    private static function item(string $showcase, int $n): ShowcaseItem
+    {
+        return ShowcaseItem::query()->where('showcase_id', $showcase)->where('n', $n)->with('canvas.prompt.session', 'over')->firstOrFail();
+    }
+
+    public static function drawn(LiveSession $session, ShowcaseItem $item): Response
+    {
+        return self::svg(SceneSvg::document($item->scene(), new EmbeddedPictures($session), $item->page));
+    }
+
+    private static function inkOver(LiveSession $session, ShowcaseItem $item): Response
+    {
+        return self::svg(SceneSvg::ink($item->over?->scene() ?? abort(404), new EmbeddedPictures($session)));
+    }
+
+    /** A replay plays to everybody who sees what is shown, and only while the teacher plays it. */
+    private static function played(ShowcaseItem $item): JsonResponse
+    {
+        abort_if($item->replay_from_ms === null, 404);
+        $rows = LoggedOperation::query()->where('canvas_id', $item->canvas_id)->where('n', '<=', $item->at_operation ?? PHP_INT_MAX)->where('kind', '!=', Kind::Answer->value)->where('layer', '!=', Layer::Coach->value)->orderBy('n')->get();
+        $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), $item->canvas->author());
+
+        return response()->json([
+            'lasts' => $replay->lasts(), 'rubbed' => [],
+            'steps' => array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),
+            'operations' => $rows->map(static fn (LoggedOperation $row): array => ['n' => $row->n, 'id' => $row->op_id, 'kind' => $row->kind, 'layer' => $row->layer, 'at' => $row->made_at_ms, 'body' => json_decode($row->body)])->all(),
+        ]);
+    }
+
+    private static function svg(string $document): Response
+    {
+        return response($document)->withHeaders(['Content-Type' => 'image/svg+xml', 'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox"]);
     }
 
     /** @return array<string, mixed> */
     private function shown(LiveSession $session): array
     {
         return [
-            'session' => $session->load('prompt', 'showcase.items.canvas.seat', 'ask.againOf'),
+            'session' => $session->load('prompt', 'showcase.items.canvas.seat', 'showcase.items.over', 'ask.againOf'),
             'position' => CatchUp::position($session, Audience::room($session), Audience::screen($session)),
         ];
     }

@@ -69,7 +69,7 @@ final class RoomController
     public function lead(Seat $seat): JsonResponse
     {
         $seen = $seat->session->leadSeen();
-        $find = static fn (?string $id): ?Canvas => $id === null ? null : Canvas::query()->where('live_session_id', $seat->live_session_id)->whereNull('seat_id')->whereNull('notes_on_id')->find($id);
+        $find = static fn (?string $id): ?Canvas => $id === null ? null : Canvas::query()->where('live_session_id', $seat->live_session_id)->whereNull('seat_id')->whereNull('notes_on_id')->whereNull('over_item_id')->find($id);
         $look = $find($seen->canvas);
         $ink = $find($seen->inkCanvas);
 

@@ -1,0 +1,68 @@
+import type { Operation, Stroke } from '../canvas/model';
+import { samplesOf } from '../canvas/scene';
+import type { View } from '../canvas/view';
+
+/** A log with its times: what Crag\Canvas\Replay computes. */
+export interface ReplayAnswer {
+    /** Milliseconds. */
+    lasts: number;
+    /** When something went. */
+    rubbed: number[];
+    /** When each operation begins and ends. */
+    steps: [from: number, to: number][];
+    operations: Operation[];
+}
+
+/** Shows a log as it was at a time: what was finished then, and the stroke that was growing. */
+export class Film {
+    /** How many operations are finished. */
+    finished = 0;
+
+    constructor(private readonly view: View, private readonly replay: ReplayAnswer) {}
+
+    show(at: number): void {
+        const { view, replay } = this;
+        const finished = finishedAt(replay.steps, at);
+        if (finished < this.finished) {
+            view.reset();
+            view.take(replay.operations.slice(0, finished));
+        } else if (finished > this.finished) {
+            view.take(replay.operations.slice(this.finished, finished));
+        }
+        this.finished = finished;
+        const growing = replay.operations[finished];
+        const page = growing?.body.page ?? '';
+        const last = replay.operations[finished - 1];
+        const here = growing?.kind === 'add' ? page : last?.kind === 'page' ? last.id : (last?.body.page ?? view.page);
+        if (here !== view.page && view.log.scene.pages.has(here)) {
+            view.showPage(here);
+        }
+        view.dropWet('replayed');
+        const stroke = growing?.body.object;
+        const [from, to] = replay.steps[finished] ?? [0, 0];
+        if ((stroke?.type === 'stroke' || stroke?.type === 'highlight') && at > from && growing.body.place === undefined) {
+            const drawn = samplesUpTo(stroke, (at - from) / Math.max(1, to - from));
+            view.growWet('replayed', stroke.type, stroke.colour, stroke.width, drawn, page);
+        }
+    }
+}
+
+function samplesUpTo(stroke: Stroke, share: number): ReturnType<typeof samplesOf> {
+    const samples = samplesOf(stroke);
+    const until = samples[samples.length - 1][3] * share;
+    return samples.filter(([, , , ms], i) => i === 0 || ms <= until);
+}
+
+/** How many steps are finished at a time. */
+export function finishedAt(steps: [number, number][], at: number): number {
+    let [low, high] = [0, steps.length];
+    while (low < high) {
+        const middle = (low + high) >> 1;
+        if (steps[middle][1] <= at) {
+            low = middle + 1;
+        } else {
+            high = middle;
+        }
+    }
+    return low;
+}

@@ -1,0 +1,187 @@
+import type { WetInk } from '../canvas/model';
+import { View } from '../canvas/view';
+import { Film, type ReplayAnswer } from '../grid/film';
+import { showWet } from '../grid/tile';
+import { fill } from '../page';
+import { get } from './http';
+
+/** One canvas before the class: App\Models\ShowcaseItem::told. */
+export interface ShownItem {
+    n: number;
+    version: string;
+    /** How much is drawn over it, and on which canvas. */
+    over: number;
+    ink: string | null;
+    /** The part that everybody sees, in units; null for the whole page. */
+    view: { x: number; y: number; scale: number } | null;
+    replay: { from: number; speed: number } | null;
+    name: string;
+}
+
+export interface ShownAround {
+    /** Of the showcase: its pictures and replays stand below it. */
+    address: string;
+    assets: string;
+    stamps: Record<string, string>;
+    words: Record<string, string>;
+    /** Milliseconds since 1970 on the server's clock. */
+    now(): number;
+}
+
+const WIDTH = 1600;
+const HEIGHT = 1000;
+/** Ink on its way over the picture is let go after so long: by then the picture has it. */
+const WET_LIFE_MS = 3000;
+/** With reduced motion a replay goes on in steps. */
+const CALM_STEP_MS = 1500;
+
+/** A shown canvas as the class sees it: its picture, what is drawn over it, the part that is looked at, its replay. */
+export class ShownFrame {
+    readonly root = document.createElement('figure');
+    private readonly zoom = document.createElement('div');
+    private readonly picture = new Image();
+    private readonly over = new Image();
+    private readonly sheet = document.createElement('div');
+    private readonly film = document.createElement('div');
+    private readonly name = document.createElement('figcaption');
+    private ink: View | null = null;
+    private played = '';
+    private frame = 0;
+    private wetTimer = 0;
+
+    constructor(private item: ShownItem, private readonly around: ShownAround) {
+        this.root.className = 'shown-work';
+        const frame = Object.assign(document.createElement('div'), { className: 'shown-frame' });
+        const cell = Object.assign(document.createElement('div'), { className: 'shown-cell' });
+        this.zoom.className = 'shown-zoom';
+        this.picture.className = 'shown-canvas';
+        this.over.className = 'shown-over';
+        this.over.alt = '';
+        this.sheet.className = 'page shown-sheet-ink';
+        this.film.className = 'page shown-film';
+        this.film.hidden = true;
+        this.name.className = 'shown-name';
+        this.name.dir = 'auto';
+        this.zoom.append(this.picture, this.film, this.over, this.sheet);
+        frame.append(this.zoom);
+        cell.append(frame);
+        this.root.append(cell, this.name);
+        this.take(item);
+    }
+
+    get n(): number {
+        return this.item.n;
+    }
+
+    take(item: ShownItem): void {
+        this.item = item;
+        const { address, words } = this.around;
+        put(this.picture, `${address}/${item.n}.svg?${item.version}`);
+        this.picture.alt = item.name === '' ? words.work_of_somebody : fill(words.work_of, { name: item.name });
+        this.over.hidden = item.over === 0;
+        item.over > 0 && put(this.over, `${address}/${item.n}-over.svg?${item.over}`);
+        this.name.textContent = item.name;
+        this.name.hidden = item.name === '';
+        const { x, y, scale } = item.view ?? { x: 0, y: 0, scale: 1 };
+        this.zoom.style.transform = item.view === null ? '' : `scale(${scale}) translate(${(-100 * x) / WIDTH}%, ${(-100 * y) / HEIGHT}%)`;
+        const played = JSON.stringify(item.replay);
+        if (played !== this.played) {
+            this.played = played;
+            void this.play();
+        }
+    }
+
+    /** Ink that is being drawn over it, or where the teacher points. */
+    wet(message: WetInk): void {
+        if (message.c !== this.item.ink) {
+            return;
+        }
+        this.ink ??= new View(this.sheet, this.around.assets, this.around.stamps);
+        this.ink.fit([this.zoom.offsetWidth, this.zoom.offsetHeight]);
+        if (message.at !== undefined) {
+            this.ink.pointAt({ x: message.at[0], y: message.at[1], page: '', name: '' });
+            return;
+        }
+        try {
+            showWet(this.ink, message);
+        } catch {
+            // What cannot be read is let go; the finished stroke still comes.
+        }
+        window.clearTimeout(this.wetTimer);
+        this.wetTimer = window.setTimeout(() => [...this.ink!.wetInk.keys()].forEach((id) => this.ink!.dropWet(id)), WET_LIFE_MS);
+    }
+
+    end(): void {
+        cancelAnimationFrame(this.frame);
+        window.clearTimeout(this.wetTimer);
+    }
+
+    /** From its first stroke, in the same moment for everybody. */
+    private async play(): Promise<void> {
+        cancelAnimationFrame(this.frame);
+        const { replay, n } = this.item;
+        this.film.hidden = replay === null;
+        this.picture.classList.toggle('is-behind', replay !== null);
+        if (replay === null) {
+            return;
+        }
+        const answer = await get<ReplayAnswer>(`${this.around.address}/${n}-replay.json`).catch(() => null);
+        if (answer === null || JSON.stringify(this.item.replay) !== JSON.stringify(replay)) {
+            return;
+        }
+        const view = new View(this.film, this.around.assets, this.around.stamps);
+        view.fit([this.zoom.offsetWidth, this.zoom.offsetHeight]);
+        const film = new Film(view, answer);
+        const isCalm = matchMedia('(prefers-reduced-motion: reduce)').matches;
+        const step = (): void => {
+            const at = Math.max(0, (this.around.now() - replay.from) * replay.speed);
+            film.show(Math.min(answer.lasts, isCalm ? Math.floor(at / CALM_STEP_MS) * CALM_STEP_MS : at));
+            this.root.dataset.played = String(Math.min(1, at / Math.max(1, answer.lasts)));
+            this.frame = at >= answer.lasts ? 0 : requestAnimationFrame(step);
+        };
+        step();
+    }
+}
+
+/** The frames of a showcase in their place: those that stay are kept. */
+export class ShownFrames {
+    private frames: ShownFrame[] = [];
+    private id = '';
+
+    constructor(private readonly place: HTMLElement, private readonly around: Omit<ShownAround, 'address'> & { addressOf(showcase: string): string }) {}
+
+    take(id: string, items: ShownItem[]): void {
+        if (id !== this.id || items.length !== this.frames.length) {
+            this.frames.forEach((frame) => frame.end());
+            this.id = id;
+            this.frames = items.map((item) => new ShownFrame(item, { ...this.around, address: this.around.addressOf(id) }));
+            this.place.replaceChildren(...this.frames.map(({ root }) => root));
+            this.place.dataset.count = String(items.length);
+        } else {
+            items.forEach((item, i) => this.frames[i].take(item));
+        }
+    }
+
+    wet(message: WetInk): void {
+        this.frames.forEach((frame) => frame.wet(message));
+    }
+}
+
+/** The picture that is there stays until the next one is. */
+function put(image: HTMLImageElement, address: string): void {
+    if (image.dataset.address === address) {
+        return;
+    }
+    image.dataset.address = address;
+    if (!image.src) {
+        image.src = address;
+        return;
+    }
+    const next = new Image();
+    next.addEventListener('load', () => {
+        if (image.dataset.address === address) {
+            image.src = address;
+        }
+    });
+    next.src = address;
+}

@@ -135,6 +135,7 @@ Route::get('/screen/{session}/open/{key}', [ClassScreenController::class, 'open'
 Route::prefix('/screen/{session}')->middleware(SeesScreen::class)->group(function (): void {
     Route::get('/', [ClassScreenController::class, 'show'])->name('screen');
     Route::get('/shown', [ClassScreenController::class, 'shownNow'])->name('screen.shown');
+    Route::get('/offer/{offer}.svg', [ClassScreenController::class, 'offer'])->name('screen.offer');
     Route::get('/prompt/{prompt}.svg', [ClassScreenController::class, 'prompt'])->name('screen.prompt');
     Route::get('/showcase/{showcase}/{n}.svg', [ClassScreenController::class, 'picture'])->whereNumber('n')->name('screen.showcase');
     Route::get('/showcase/{showcase}/{n}-over.svg', [ClassScreenController::class, 'over'])->whereNumber('n')->name('screen.showcase.over');

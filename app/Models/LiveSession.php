@@ -45,6 +45,7 @@ use Illuminate\Support\Carbon;
  * @property ?array<string, mixed> $lead  what students have of the lead canvas: {@see LeadSeen}
  * @property string $helper_key
  * @property int $warned_at_ms
+ * @property ?array{headings: list<string>, open: bool} $board  the page of offers
  * @property ?int $keep_days  after its end; null as the installation has it
  * @property ?int $open_until_ms  until when students go on without the teacher
  * @property ?array<string, mixed> $tray  null until it was changed
@@ -69,14 +70,14 @@ final class LiveSession extends Model implements Holder
     protected $attributes = [
         'operation_count' => 0, 'screen_view' => 'join', 'shown_on' => 'screen', 'ended_at' => null, 'tray' => null,
         'plan_id' => null, 'roster_id' => null, 'is_trial' => false, 'door' => 'open', 'pace' => 'together', 'pens' => null,
-        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0, 'keep_days' => null, 'open_until_ms' => null,
+        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0, 'board' => null, 'keep_days' => null, 'open_until_ms' => null,
     ];
 
     protected function casts(): array
     {
         return [
             'ended_at' => 'datetime', 'screen_view' => ScreenView::class, 'shown_on' => ShownOn::class, 'tray' => 'array', 'is_trial' => 'boolean', 'door' => Door::class,
-            'pace' => Pace::class, 'pens' => 'array', 'timer' => 'array', 'settings' => 'array', 'lead' => 'array',
+            'pace' => Pace::class, 'pens' => 'array', 'timer' => 'array', 'settings' => 'array', 'lead' => 'array', 'board' => 'array',
         ];
     }
 
@@ -260,6 +261,15 @@ final class LiveSession extends Model implements Holder
         $entries->orderByRaw('(select prompts.n from prompts where prompts.id = lineup_entries.prompt_id), n');
 
         return $entries;
+    }
+
+    /** @return HasMany<Offer, $this> oldest first, without those that were declined */
+    public function offers(): HasMany
+    {
+        $offers = $this->hasMany(Offer::class)->orderBy('id');
+        $offers->where('state', '!=', 'declined');
+
+        return $offers;
     }
 
     /** @return HasMany<Pick, $this> the latest first, without those that were undone */

@@ -10,6 +10,7 @@ use App\Models\Canvas;
 use App\Models\Check;
 use App\Models\LoggedOperation;
 use App\Models\Message;
+use App\Models\Offer;
 use App\Models\Seat;
 use Illuminate\Support\Carbon;
 
@@ -47,6 +48,7 @@ final class OneStudent
                 ])->all(),
             ], $canvases),
             'messages' => $seat->messages()->get()->map(static fn (Message $one): array => ['from' => $one->sender, 'words' => $one->words, 'at' => self::time($one->made_at_ms)])->all(),
+            'offers' => Offer::query()->where('seat_id', $seat->id)->orderBy('id')->get()->map(static fn (Offer $one): array => ['words' => $one->words, 'state' => $one->state, 'at' => self::time($one->made_at_ms)])->all(),
             'quick_asks' => $seat->session->asks()->where('is_anonymous', false)->with('answers')->get()->map(static fn (Ask $ask): array => [
                 'words' => $ask->value()->words,
                 'answers' => array_values($ask->answers->where('voter', $seat->id)->map(static fn (AskAnswer $one): array => ['answer' => $one->value['value'], 'at' => self::time($one->made_at_ms)])->all()),

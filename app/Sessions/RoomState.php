@@ -74,6 +74,8 @@ final readonly class RoomState
             'showcase' => self::showcase($session),
             'messages' => $settings->messages,
             'openUntil' => $session->openUntil(),
+            'offers' => $settings->offers,
+            'keepBack' => $settings->keepBack,
             'sound' => $settings->sound,
             'light' => $settings->light,
         ];

@@ -123,7 +123,7 @@ final class ShowTest extends CragTestCase
         $this->desk('lead-beside', [])->assertOk();
         self::assertSame(3, $this->session->refresh()->showcase?->items()->count());
         $this->desk('lead-beside', [])->assertOk();
-        self::assertSame(3, $this->session->refresh()->showcase?->items()->count(), 'it stands there once');
+        self::assertSame(3, $this->session->refresh()->showcase()->firstOrFail()->items()->count(), 'it stands there once');
         $this->asTeacher()->getJson("/desk/{$this->session->id}/talk")->assertJsonPath('items.2.owner', 'Lead canvas')->assertJsonPath('items.0.owner', 'Tamsin');
         $this->desk('moments', ['items' => [['canvas' => 'nobody']]])->assertNotFound();
     }

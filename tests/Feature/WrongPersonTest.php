@@ -13,6 +13,7 @@ use App\Models\LineupEntry;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Message;
+use App\Models\Offer;
 use App\Models\Pick;
 use App\Models\Seat;
 use App\Plans\EditPlan;
@@ -22,6 +23,7 @@ use App\Plans\TakesDrawing;
 use App\Sessions\GiveWork;
 use App\Sessions\Hands;
 use App\Sessions\LineUp;
+use App\Sessions\Offering;
 use App\Sessions\Shown;
 use App\Sessions\StartSession;
 use Crag\Prompt\Backdrop;
@@ -50,6 +52,8 @@ final class WrongPersonTest extends CragTestCase
 
     private Ask $ask;
 
+    private Offer $offer;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -63,6 +67,7 @@ final class WrongPersonTest extends CragTestCase
         app(LineUp::class)->add($this->session, [[$this->canvasOf($this->seat), '']], false);
         $this->entry = $this->session->lineup()->firstOrFail();
         $this->ask = Ask::query()->create(['live_session_id' => $this->session->id, 'n' => 1, 'question' => ['id' => 'ask', 'kind' => 'text', 'words' => 'What holds it?', 'spot' => null, 'right' => []], 'made_at_ms' => 1]);
+        $this->offer = app(Offering::class)->offer($this->seat, $this->canvasOf($this->seat), '', null, 'Look');
         LoggedOperation::query()->delete();
     }
 
@@ -261,6 +266,10 @@ final class WrongPersonTest extends CragTestCase
         $this->getJson("/desk/{$theirs->id}/student/{$this->seat->id}")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/student/{$this->seat->id}/everything.zip")->assertNotFound();
         $this->deleteJson("/desk/{$theirs->id}/student/{$this->seat->id}")->assertNotFound();
+        foreach (['accept', 'decline', 'arrange', 'line-up'] as $what) {
+            $this->postJson("/desk/{$theirs->id}/offer/{$this->offer->id}/{$what}", ['by' => 1])->assertNotFound();
+        }
+        $this->getJson("/desk/{$theirs->id}/offer/{$this->offer->id}.svg")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/message/{$this->message->id}/remove")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/undo")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/again", ['seat' => $this->seat->id])->assertNotFound();
@@ -338,7 +347,7 @@ final class WrongPersonTest extends CragTestCase
             '{session}' => $this->session->id, '{seat}' => $this->seat->id, '{prompt}' => (string) $this->session->prompt_id,
             '{student}' => $this->seat->id, '{message}' => $this->message->id, '{handout}' => $this->handout->id,
             '{canvas}' => $this->canvasOf($this->seat)->id, '{format}' => 'png', '{showcase}' => (string) $this->session->showcase_id,
-            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id, '{ask}' => $this->ask->id, '{n}' => '1', '{sheet}' => 'ods',
+            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id, '{ask}' => $this->ask->id, '{n}' => '1', '{sheet}' => 'ods', '{offer}' => $this->offer->id,
         ]);
     }
 

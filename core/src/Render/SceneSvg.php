@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
+use Crag\Canvas\CutOut;
 use Crag\Canvas\Page;
 use Crag\Canvas\Placed;
 use Crag\Canvas\Scene;
@@ -21,6 +22,14 @@ final class SceneSvg
     public static function document(Scene $scene, Pictures $pictures, string $page = ''): string
     {
         return self::page(self::draw($scene, $pictures, $page));
+    }
+
+    /** A part of a page alone. */
+    public static function part(Scene $scene, Pictures $pictures, string $page, CutOut $cut): string
+    {
+        return Xml::element('svg', [
+            'xmlns' => 'http://www.w3.org/2000/svg', 'width' => $cut->w, 'height' => $cut->h, 'viewBox' => implode(' ', array_map(Xml::number(...), [$cut->x, $cut->y, $cut->w, $cut->h])),
+        ], self::draw($scene, $pictures, $page));
     }
 
     /** What is drawn on a page without what it lies on. */

@@ -21,6 +21,7 @@ enum Deed: string
     case Write = 'write';
     case ChangeDevice = 'change_device';
     case ChooseLight = 'choose_light';
+    case Offer = 'offer';
     case AnswerAsk = 'answer_ask';
     case TakeHome = 'take_home';
 

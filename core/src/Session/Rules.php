@@ -33,6 +33,7 @@ final class Rules
             Deed::Write => [self::STUDENT, [C::Running, C::In, C::MessagesOn]],
             Deed::ChangeDevice => [self::STUDENT, [C::Running, C::In]],
             Deed::ChooseLight => [self::STUDENT, [C::Running, C::In]],
+            Deed::Offer => [self::STUDENT, [C::Running, C::In, C::PromptSeen]],
             Deed::AnswerAsk => [self::STUDENT, [C::Running, C::In]],
             Deed::TakeHome => [self::STUDENT, []],
 

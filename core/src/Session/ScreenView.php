@@ -11,5 +11,7 @@ enum ScreenView: string
     case Prompt = 'prompt';
     case Showcase = 'showcase';
     case Tally = 'tally';
+    /** What students offered, and was accepted. */
+    case Board = 'board';
     case Nothing = 'nothing';
 }

@@ -20,6 +20,8 @@ final readonly class SessionSettings
      * @param  bool  $cover  whether work is hidden from the desk until it is revealed
      * @param  bool  $sound  whether pages make a sound when time is up
      * @param  bool  $light  fewer bytes for everybody
+     * @param  bool  $offers  whether students may offer work to the class
+     * @param  bool  $keepBack  whether students can say "Please do not show mine"
      */
     private function __construct(
         public NameMode $deskNames,
@@ -28,6 +30,8 @@ final readonly class SessionSettings
         public bool $cover,
         public bool $sound,
         public bool $light,
+        public bool $offers,
+        public bool $keepBack,
         public int $expiresAfterMinutes,
         public UnsuitableWords $unsuitable,
         public WatchSettings $watch,
@@ -58,6 +62,8 @@ final readonly class SessionSettings
             $flag('cover', false),
             $flag('sound', true),
             $flag('light', false),
+            $flag('offers', true),
+            $flag('keep_back', true),
             is_numeric($minutes) ? max(self::SHORTEST_MINUTES, min(self::LONGEST_MINUTES, (int) $minutes)) : Expiry::USUAL_MINUTES,
             is_string($json['unsuitable'] ?? null) ? UnsuitableWords::read($json['unsuitable']) : UnsuitableWords::none(),
             WatchSettings::read(is_array($json['watch'] ?? null) ? $json['watch'] : []),
@@ -75,7 +81,7 @@ final readonly class SessionSettings
         return self::read($changes + $this->toArray());
     }
 
-    /** @return array{desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool, expires_after: int, unsuitable: string, watch: array<string, mixed>, feedback: array<string, mixed>} */
+    /** @return array{desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool, offers: bool, keep_back: bool, expires_after: int, unsuitable: string, watch: array<string, mixed>, feedback: array<string, mixed>} */
     public function toArray(): array
     {
         return [
@@ -85,6 +91,8 @@ final readonly class SessionSettings
             'cover' => $this->cover,
             'sound' => $this->sound,
             'light' => $this->light,
+            'offers' => $this->offers,
+            'keep_back' => $this->keepBack,
             'expires_after' => $this->expiresAfterMinutes,
             'unsuitable' => implode("\n", $this->unsuitable->words),
             'watch' => $this->watch->toArray(),

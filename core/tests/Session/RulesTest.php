@@ -57,6 +57,7 @@ final class RulesTest extends TestCase
             'send' => static fn (Situation $s): bool => $in($s) && $s->prompt === PromptState::Open && ! $s->isSent,
             'take_back' => static fn (Situation $s): bool => $in($s) && $s->prompt === PromptState::Open && $s->isSent && ! $s->isRevealed,
             'put_hand_up' => $in, 'change_device' => $in, 'choose_light' => $in, 'answer_ask' => $in,
+            'offer' => static fn (Situation $s): bool => $in($s) && $seen($s),
             'write' => static fn (Situation $s): bool => $in($s) && $s->hasMessages,
             'take_home' => $always, 'hear' => $always,
         ];

@@ -161,6 +161,12 @@ export class View {
         return this.camera.scale / this.whole().scale;
     }
 
+    /** The part of the page that is seen, in units. */
+    get seenPart(): { x: number; y: number; w: number; h: number } {
+        const { scale, x, y } = this.camera;
+        return { x: -x / scale, y: -y / scale, w: this.size[0] / scale, h: this.size[1] / scale };
+    }
+
     toPage(clientX: number, clientY: number): [number, number] {
         const box = this.frame.getBoundingClientRect();
         return [(clientX - box.left - this.camera.x) / this.camera.scale, (clientY - box.top - this.camera.y) / this.camera.scale];

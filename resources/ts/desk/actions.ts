@@ -136,6 +136,7 @@ function aboutTheRoom({ address, ask, lineUp, picture, drawer, opened, room, loo
     return {
         'hand-out': () => opened.handOut(),
         ask: () => ask.open(),
+        offers: () => opened.offers(),
         picture: () => picture.open(),
         'close-picture': () => picture.close(),
         'keep-groups': () => picture.keep(),
@@ -200,6 +201,7 @@ function listenToLetters({ address, ask, lineUp, picture, at, grid, chosen, clos
         check: (level) => void some.check(level),
         letter: {
             a: () => ask.open(),
+            e: () => opened.offers(),
             i: () => opened.talking(),
             m: () => picture.open(),
             '[': () => lineUp.step(-1),

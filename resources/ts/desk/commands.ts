@@ -63,7 +63,7 @@ export class Commands {
         document.addEventListener('change', (event) => {
             const field = event.target as HTMLInputElement;
             if (field.dataset.to !== undefined) {
-                void this.run(field.dataset.to, { ...JSON.parse(field.dataset.body ?? '{}'), [field.name]: field.value === '' ? null : field.value });
+                void this.run(field.dataset.to, { ...JSON.parse(field.dataset.body ?? '{}'), [field.name]: field.type === 'checkbox' ? field.checked : field.value === '' ? null : field.value });
                 return;
             }
             const form = field.closest<HTMLFormElement>('form[data-live]');

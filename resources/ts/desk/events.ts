@@ -27,6 +27,8 @@ export interface DeskParts {
     asked(): void;
     /** What the class sees has changed. */
     shown(): void;
+    /** Something about offers has changed. */
+    offered(): void;
     /** Tiles have come or gone. */
     changed(): void;
     heardPick(pick: number | null, seat: string): void;
@@ -98,6 +100,10 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
         },
         answered: () => desk.asked(),
         seats: () => void desk.look(at.looking),
+        offer: () => {
+            desk.offered();
+            bands.refresh();
+        },
         lineup: refresh,
         screen: () => {
             desk.shown();

@@ -131,6 +131,20 @@ export class Opened {
         });
     }
 
+    /** What students offer to the class. */
+    offers(): void {
+        this.parts.drawer.open('offers');
+        this.freshenOffers();
+    }
+
+    freshenOffers(): void {
+        const body = element('#offers-body');
+        // A heading that is being typed stays.
+        if (this.parts.drawer.panel === 'offers' && !(body.contains(document.activeElement) && document.activeElement!.matches('input:not([type=checkbox])'))) {
+            void htmx.ajax('get', `${this.parts.address}/offers`, { source: '#offers-body', target: '#offers-body', swap: 'innerHTML' });
+        }
+    }
+
     door(): void {
         this.parts.drawer.open('door');
         this.parts.sayStates();

@@ -15,6 +15,8 @@ interface Settings {
     assets: string;
     stamps: Record<string, string>;
     words: Record<string, string>;
+    /** This teacher's, to begin with. */
+    colours: Record<'coach' | 'private', string>;
     say(sentence: string): void;
     run(address: string, body: unknown): Promise<boolean>;
     send(text: string): boolean;
@@ -208,6 +210,8 @@ export class Talking {
         });
         this.bench = bench;
         this.tray = tray;
+        bench.settings.colour = this.settings.colours.coach;
+        tray.show();
         bench.view.insert(this.sheet, 'under');
         const before = bench.view.moved;
         bench.view.moved = () => {

@@ -88,6 +88,7 @@ const commands = new Commands(notice, {
     then: (what) => {
         what === 'ask' && ask.refresh(0);
         what === 'talk' && at.talked !== '' && opened.talk(at.talked, false);
+        what === 'offers' && opened.freshenOffers();
         what === 'phrases' && closeUp.freshenAnswers();
         bands.refresh();
     },
@@ -174,6 +175,7 @@ const events = deskEvents({
     changed: () => chosen.show(),
     asked: () => ask.refresh(),
     shown: () => void talking.freshen(),
+    offered: () => opened.freshenOffers(),
     heardPick: (which, seat) => pick.hear(which, seat),
 });
 

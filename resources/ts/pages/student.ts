@@ -162,6 +162,7 @@ const room: RoomPage = new RoomPage({
     now: () => Date.now() + bench.clockAhead,
     lock: (reason) => bench.lockBy(reason),
     canvas: () => bench.canvas,
+    seen: (isPart) => ({ page: bench.view.page, cut: isPart ? bench.view.seenPart : null }),
     rest: () => bench.rest(),
     deliver: () => outbox.flush(),
     moved: () => void move(),

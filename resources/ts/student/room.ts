@@ -14,6 +14,8 @@ interface Around {
     /** What can be drawn depends on it: why it cannot, or nothing. */
     lock(reason: string): void;
     canvas(): string;
+    /** The page that is open, and the part of it that is seen, in units, where that is asked for. */
+    seen(isPart: boolean): { page: string; cut: { x: number; y: number; w: number; h: number } | null };
     /** What is being drawn is finished. */
     rest(): void;
     /** Everything that the page still has is sent. */
@@ -174,8 +176,24 @@ export class RoomPage {
                 element<HTMLDialogElement>('#device-window').showModal();
             }).catch((problem: unknown) => this.tell(problem));
         });
+        const offer = mountWindow('#offer-window', () => void this.offer());
+        element('#offer').addEventListener('click', () => offer.showModal());
         element('#keep-back').addEventListener('click', () => void this.ask('keep-back', { on: this.own?.keepsBack !== true }).then((done) => done && this.own?.keepsBack === true && this.around.say(this.around.words.kept_back)));
         element('#light').addEventListener('click', () => void this.ask('light', { on: this.own?.light !== true }));
+    }
+
+    private async offer(): Promise<void> {
+        const words = element<HTMLInputElement>('#offer-words');
+        const isPart = element<HTMLInputElement>('#offer-window input[name=part][value=seen]').checked;
+        this.around.rest();
+        await this.around.deliver();
+        try {
+            await post(`${this.around.address}/offer`, { canvas: this.around.canvas(), ...this.around.seen(isPart), words: words.value });
+            words.value = '';
+            this.around.say(this.around.words.offered);
+        } catch (problem) {
+            this.tell(problem);
+        }
     }
 
     private async send(): Promise<void> {
@@ -217,6 +235,8 @@ export class RoomPage {
     private showRate(): void {
         const { words } = this.around;
         if (!element('#more-menu').hidden) {
+            element('#offer').hidden = this.room?.offers === false;
+            element('#keep-back').hidden = this.room?.keepBack === false;
             element('#light').setAttribute('aria-pressed', String(this.isLight));
             element('#keep-back').setAttribute('aria-pressed', String(this.own?.keepsBack === true));
             element('#light .light-rate').textContent = `· ${fill(words.rate, { n: Math.round(bytesAMinute() / 1024) })}`;

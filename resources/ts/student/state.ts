@@ -21,6 +21,9 @@ export interface Room {
     /** Until when students go on without the teacher, in words. */
     openUntil: string | null;
     sound: boolean;
+    /** Whether students may offer work, and ask not to be shown. */
+    offers: boolean;
+    keepBack: boolean;
     light: boolean;
 }
 

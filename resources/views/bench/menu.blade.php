@@ -3,6 +3,7 @@
     <button class="menu-item" data-keys><x-icon name="keyboard" /> {{ __('Keys') }}</button>
     <button class="menu-item list-objects" id="{{ $as }}list-objects"><x-icon name="list-ul" /> {{ __('List of objects') }}</button>
     @unless ($lead)
+        <button class="menu-item" id="offer"><x-icon name="collection" /> {{ __('Offer to the class') }}</button>
         <button class="menu-item" id="keep-back" aria-pressed="false"><x-icon name="eye-slash" /> {{ __('Please do not show mine') }}</button>
         @isset($home)<a class="menu-item" id="take-home" href="{{ $home }}" target="_blank" rel="noopener"><x-icon name="download" /> {{ __('Take my work home') }}</a>@endisset
         <button class="menu-item" id="other-device"><x-icon name="phone" /> {{ __('Another device') }}</button>

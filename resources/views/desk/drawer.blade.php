@@ -4,6 +4,7 @@
     @include('desk.door')
     @include('desk.talk')
     @include('desk.ask')
+    @include('desk.offers')
     @include('desk.timing')
     @include('desk.settings')
     @include('desk.keys')

@@ -17,6 +17,8 @@
             @foreach (['messages' => [__('Messages'), __('Students and teachers write to each other; never students among themselves.'), $settings->messages],
                 'cover' => [__('Covered work'), __('The desk shows only who has sent, until you reveal.'), $settings->cover],
                 'sound' => [__('Sound when time is up'), '', $settings->sound],
+                'offers' => [__('Offers'), __('Students may offer work to the class; you accept it first.'), $settings->offers],
+                'keep_back' => [__('“Please do not show mine”'), __('Students can ask it, and you see that before you show their work.'), $settings->keepBack],
                 'light' => [__('Light data for everybody'), __('Fewer bytes: smaller pictures, no live lead ink.'), $settings->light]] as $field => [$word, $means, $on])
                 <label class="choice"><input type="checkbox" name="{{ $field }}" value="1" @checked($on)> <b>{{ $word }}</b> <span class="form-text">{{ $means }}</span></label>
             @endforeach

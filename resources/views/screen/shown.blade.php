@@ -28,6 +28,22 @@
         <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers', $ask->tally()->answered) }}</p>
         @if ($ask->is_tally_shown) @include('desk.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(), 'right' => $ask->is_right_shown]) @endif
         @if ($ask->is_right_shown && $ask->value()->asked->hasKey()) <p class="shown-right" dir="auto">{{ __('Right: :key', ['key' => $ask->value()->asked->key()]) }}</p> @endif
+    @elseif ($view === 'board')
+        @php($board = $session->board ?? ['headings' => [''], 'open' => false])
+        @php($offers = $session->offers()->where('state', 'accepted')->with('seat')->get()->groupBy('column'))
+        <h1 class="visually-hidden">{{ __('Offers of the class') }}</h1>
+        <div class="shown-board" data-columns="{{ count($board['headings']) }}" data-most="{{ $offers->max(fn ($some) => $some->count()) ?? 0 }}">
+            @foreach ($board['headings'] as $i => $heading)
+                <section class="shown-column">
+                    @if ($heading !== '') <h2 dir="auto">{{ $heading }}</h2> @endif
+                    @foreach ($offers->get($i, collect())->sortBy('place') as $offer)
+                        @php($name = $session->settingsValue()->shownNames->show($offer->seat->name, $offer->seat->n))
+                        <figure class="shown-offer"><img src="{{ route('screen.offer', [$session, $offer]) }}" alt="{{ $offer->words === '' ? __('A canvas of the class') : $offer->words }}">
+                            @if ($offer->words !== '' || $name !== '') <figcaption dir="auto">{{ $offer->words }} @if ($name !== '') <b>{{ $name }}</b> @endif</figcaption> @endif</figure>
+                    @endforeach
+                </section>
+            @endforeach
+        </div>
     @elseif ($view === 'ended')
         <h1>{{ __('The session has ended') }}</h1>
     @else

@@ -12,6 +12,20 @@
         </div>
     </form>
 </dialog>
+<dialog id="offer-window" class="small-window" aria-labelledby="offer-title">
+    <form method="dialog">
+        <h2 id="offer-title">{{ __('Offer to the class') }}</h2>
+        <p>{{ __('Your teacher looks at it first. Nobody else sees it before that.') }}</p>
+        <label class="choice"><input type="radio" name="part" value="page" checked> {{ __('The whole page') }}</label>
+        <label class="choice"><input type="radio" name="part" value="seen"> {{ __('Only the part that I see now: zoom in on it first') }}</label>
+        <label for="offer-words">{{ __('A line about it. You can leave this empty.') }}</label>
+        <input id="offer-words" class="form-control" maxlength="200" dir="auto" autocomplete="off">
+        <div class="maths-end">
+            <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
+            <button class="btn btn-go"><x-icon name="collection" /> {{ __('Offer it') }}</button>
+        </div>
+    </form>
+</dialog>
 <dialog id="device-window" class="small-window" aria-labelledby="device-title">
     <h2 id="device-title">{{ __('Another device') }}</h2>
     <p>{{ __('On the other device go to :link and type this seat code. It works for 10 minutes; this page then gives the place away.', ['link' => request()->getHttpHost().'/join/'.$session->join_code]) }}</p>

@@ -93,7 +93,7 @@ final class RoomController
     {
         $changes = $request->validate([
             'desk_names' => [Rule::enum(NameMode::class)], 'shown_names' => [Rule::enum(NameMode::class)],
-            'messages' => ['boolean'], 'cover' => ['boolean'], 'sound' => ['boolean'], 'light' => ['boolean'],
+            'messages' => ['boolean'], 'cover' => ['boolean'], 'sound' => ['boolean'], 'light' => ['boolean'], 'offers' => ['boolean'], 'keep_back' => ['boolean'],
             'expires_after' => ['integer', 'min:15', 'max:1440'], 'unsuitable' => ['nullable', 'string', 'max:20000'],
             'watch' => ['array'], 'feedback' => ['array'],
         ]);

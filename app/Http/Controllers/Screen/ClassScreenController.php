@@ -9,13 +9,16 @@ use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
+use App\Models\Offer;
 use App\Models\Prompt;
 use App\Models\Seat;
 use App\Models\ShowcaseItem;
 use App\Pictures\EmbeddedPictures;
 use Crag\Canvas\Kind;
 use Crag\Canvas\Layer;
+use Crag\Canvas\Placed;
 use Crag\Canvas\Replay;
+use Crag\Canvas\Scene;
 use Crag\Render\SceneSvg;
 use Crag\Session\ScreenView;
 use Illuminate\Contracts\View\View;
@@ -97,6 +100,23 @@ final class ClassScreenController
     public function replayToStudent(Seat $seat, string $showcase, int $n): JsonResponse
     {
         return self::played(self::onPages($seat->session, $showcase, $n));
+    }
+
+    /** One of those on the page of offers. */
+    public function offer(LiveSession $session, Offer $offer): Response
+    {
+        abort_unless($offer->live_session_id === $session->id && $session->screen_view === ScreenView::Board && $offer->state === 'accepted', 404);
+
+        return self::part($session, $offer);
+    }
+
+    public static function part(LiveSession $session, Offer $offer): Response
+    {
+        $scene = $offer->canvas->scene($offer->at_operation);
+        $scene = new Scene($scene->pages, array_filter($scene->placed, static fn (Placed $placed): bool => $placed->layer !== Layer::Coach));
+        $cut = $offer->cutOut();
+
+        return self::svg($cut === null ? SceneSvg::document($scene, new EmbeddedPictures($session), $offer->page) : SceneSvg::part($scene, new EmbeddedPictures($session), $offer->page, $cut));
     }
 
     private static function onScreen(LiveSession $session, string $showcase, int $n): ShowcaseItem

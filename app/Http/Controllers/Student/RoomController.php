@@ -13,9 +13,11 @@ use App\Sessions\Doorway;
 use App\Sessions\GiveWork;
 use App\Sessions\Hands;
 use App\Sessions\LeadCanvas;
+use App\Sessions\Offering;
 use App\Sessions\RoomState;
 use App\Sessions\SendWork;
 use App\Sessions\Steer;
+use Crag\Canvas\CutOut;
 use Crag\Canvas\UnreadableOperation;
 use Crag\Session\InvalidName;
 use Crag\Session\JoinCode;
@@ -101,6 +103,24 @@ final class RoomController
         $room->tellDesk($seat);
 
         return $this->own($seat);
+    }
+
+    /** The own canvas, or a part of it, for the class: the teacher looks at it first. */
+    public function offer(Request $request, Seat $seat, Offering $offering): JsonResponse
+    {
+        $request->validate(['canvas' => ['required', 'string'], 'page' => ['nullable', 'string', 'max:40'], 'cut' => ['nullable', 'array'], 'words' => ['nullable', 'string', 'max:200']]);
+        abort_unless($seat->session->settingsValue()->offers, 409, __('Your teacher takes no offers now.'));
+        abort_if($seat->session->offers()->where('seat_id', $seat->id)->where('state', 'waiting')->count() >= Offering::MOST_WAITING, 409, __('Your teacher has not looked at your other offers yet.'));
+        $canvas = self::canvas($request, $seat);
+        $page = $request->string('page')->toString();
+        try {
+            $cut = $request->input('cut') === null ? null : CutOut::read((array) $request->json('cut'));
+        } catch (UnreadableOperation $problem) {
+            abort(422, $problem->getMessage());
+        }
+        $offering->offer($seat, $canvas, isset($canvas->scene()->pages[$page]) ? $page : '', $cut, $request->string('words')->trim()->toString());
+
+        return response()->json([]);
     }
 
     /** An answer to the quick ask that is before the class; null takes it back. */

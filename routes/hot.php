@@ -19,6 +19,7 @@ use App\Http\Controllers\Desk\OffersController;
 use App\Http\Controllers\Desk\PickController;
 use App\Http\Controllers\Desk\PromptsController;
 use App\Http\Controllers\Desk\RoomController;
+use App\Http\Controllers\Desk\RunController;
 use App\Http\Controllers\Desk\ScreenController;
 use App\Http\Controllers\Desk\SeatsController;
 use App\Http\Controllers\Desk\StandingsController;
@@ -124,6 +125,10 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/ask/{ask}/show', [AskController::class, 'reveal'])->middleware(May::route(Deed::Ask))->name('desk.ask.show');
     Route::post('/ask/{ask}/again', [AskController::class, 'again'])->middleware(May::route(Deed::Ask))->name('desk.ask.again');
     Route::post('/ask-away', [AskController::class, 'putAway'])->middleware(May::route(Deed::Ask))->name('desk.ask.away');
+    Route::post('/runs', [RunController::class, 'start'])->middleware(May::route(Deed::Ask))->name('desk.runs');
+    Route::post('/run/{run}/next', [RunController::class, 'next'])->middleware(May::route(Deed::Ask))->name('desk.run.next');
+    Route::post('/run/{run}/end', [RunController::class, 'end'])->middleware(May::route(Deed::Ask))->name('desk.run.end');
+    Route::post('/run/{run}/show', [RunController::class, 'show'])->middleware(May::route(Deed::Ask))->name('desk.run.show');
     Route::post('/pens', [RoomController::class, 'pens'])->middleware(May::route(Deed::SetPens))->name('desk.pens');
     Route::post('/timer', [RoomController::class, 'timer'])->middleware(May::route(Deed::SetTimer))->name('desk.timer');
     Route::post('/door', [RoomController::class, 'door'])->middleware(May::route(Deed::SetDoor))->name('desk.door');

@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $is_tally_shown
  * @property bool $is_right_shown
  * @property ?string $again_of_id
+ * @property ?string $run_id
  * @property ?Ask $againOf
  * @property \Illuminate\Database\Eloquent\Collection<int, AskAnswer> $answers
  * @property LiveSession $session
@@ -40,7 +41,7 @@ final class Ask extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['seats' => null, 'is_anonymous' => false, 'ends_at_ms' => null, 'closed_at_ms' => null, 'is_tally_shown' => false, 'is_right_shown' => false, 'again_of_id' => null];
+    protected $attributes = ['seats' => null, 'is_anonymous' => false, 'ends_at_ms' => null, 'closed_at_ms' => null, 'is_tally_shown' => false, 'is_right_shown' => false, 'again_of_id' => null, 'run_id' => null];
 
     protected function casts(): array
     {

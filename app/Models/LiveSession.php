@@ -35,6 +35,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $prompt_id
  * @property ?string $showcase_id
  * @property ?string $ask_id  the quick ask that is before the class
+ * @property ?string $run_id  the run of quick asks that is under way, or was last
  * @property ScreenView $screen_view
  * @property ShownOn $shown_on  where chosen work is to be seen
  * @property Door $door
@@ -58,6 +59,7 @@ use Illuminate\Support\Carbon;
  * @property ?Prompt $prompt
  * @property ?Showcase $showcase
  * @property ?Ask $ask
+ * @property ?Run $run
  * @property ?Plan $plan
  * @property ?Roster $roster
  */
@@ -70,7 +72,7 @@ final class LiveSession extends Model implements Holder
     protected $attributes = [
         'operation_count' => 0, 'screen_view' => 'join', 'shown_on' => 'screen', 'ended_at' => null, 'tray' => null,
         'plan_id' => null, 'roster_id' => null, 'is_trial' => false, 'door' => 'open', 'pace' => 'together', 'pens' => null,
-        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0, 'board' => null, 'keep_days' => null, 'open_until_ms' => null,
+        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0, 'board' => null, 'run_id' => null, 'keep_days' => null, 'open_until_ms' => null,
     ];
 
     protected function casts(): array
@@ -198,6 +200,12 @@ final class LiveSession extends Model implements Holder
     public function ask(): BelongsTo
     {
         return $this->belongsTo(Ask::class);
+    }
+
+    /** @return BelongsTo<Run, $this> of quick asks: under way, or the last one */
+    public function run(): BelongsTo
+    {
+        return $this->belongsTo(Run::class);
     }
 
     /** @return HasMany<Ask, $this> the latest first */

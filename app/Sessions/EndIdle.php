@@ -17,12 +17,13 @@ final readonly class EndIdle
 {
     public const EVERY_MS = 20_000;
 
-    public function __construct(private Announce $announce, private EndSession $end, private ForgetSession $forget)
+    public function __construct(private Announce $announce, private EndSession $end, private ForgetSession $forget, private RunAsks $runs)
     {
     }
 
     public function __invoke(): void
     {
+        $this->runs->moveOn();
         foreach (LiveSession::query()->whereNull('ended_at')->get() as $session) {
             $sign = self::lastSign($session);
             $minutes = $session->settingsValue()->expiresAfterMinutes;

@@ -113,6 +113,7 @@ final readonly class RoomState
             'shownName' => $session->settingsValue()->shownNames === NameMode::Real,
             'keepsBack' => $seat->keeps_back,
             'checks' => $seat->isIn() ? FeedbackSeen::by($seat) : [],
+            'run' => $seat->isIn() ? RunAsks::of($seat) : null,
             'ask' => $seat->isIn() ? Asking::toStudent($seat) : null,
             'messages' => ($seat->relationLoaded('messages') ? $seat->messages : $seat->messages()->get())->slice(-self::MOST_MESSAGES)->values()->map(static fn (Message $one): array => $one->toStudent())->all(),
         ];

@@ -81,6 +81,7 @@ final class PlanTest extends CragTestCase
             'words' => 'What force?', 'questions' => [$question], 'points' => 2.5, 'minutes' => 8, 'skills' => ['moments'],
             'tray' => ['kind' => 'starter', 'tools' => ['pen', 'eraser', 'move', 'text']],
             'look_for' => ['steps' => ['draws it'], 'words' => [], 'slips' => ['adds']],
+            'asks' => ['Which way? | up; *down | 20 s', 'How sure? | sure'],
             'aspects' => [['name' => 'Method', 'levels' => ['none', 'some', 'complete']], ['name' => 'Answer', 'levels' => []]],
         ];
         foreach ($fields as $field => $value) {

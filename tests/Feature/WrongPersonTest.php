@@ -15,6 +15,7 @@ use App\Models\LoggedOperation;
 use App\Models\Message;
 use App\Models\Offer;
 use App\Models\Pick;
+use App\Models\Run;
 use App\Models\Seat;
 use App\Plans\EditPlan;
 use App\Plans\MakePlan;
@@ -54,6 +55,8 @@ final class WrongPersonTest extends CragTestCase
 
     private Offer $offer;
 
+    private Run $run;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -68,6 +71,7 @@ final class WrongPersonTest extends CragTestCase
         $this->entry = $this->session->lineup()->firstOrFail();
         $this->ask = Ask::query()->create(['live_session_id' => $this->session->id, 'n' => 1, 'question' => ['id' => 'ask', 'kind' => 'text', 'words' => 'What holds it?', 'spot' => null, 'right' => []], 'made_at_ms' => 1]);
         $this->offer = app(Offering::class)->offer($this->seat, $this->canvasOf($this->seat), '', null, 'Look');
+        $this->run = Run::query()->create(['live_session_id' => $this->session->id, 'lines' => ['Why?'], 'seconds' => 20, 'is_auto' => true, 'by_teams' => false]);
         LoggedOperation::query()->delete();
     }
 
@@ -269,6 +273,9 @@ final class WrongPersonTest extends CragTestCase
         foreach (['accept', 'decline', 'arrange', 'line-up'] as $what) {
             $this->postJson("/desk/{$theirs->id}/offer/{$this->offer->id}/{$what}", ['by' => 1])->assertNotFound();
         }
+        foreach (['next', 'end', 'show'] as $what) {
+            $this->postJson("/desk/{$theirs->id}/run/{$this->run->id}/{$what}", ['at' => 0, 'on' => true])->assertNotFound();
+        }
         $this->getJson("/desk/{$theirs->id}/offer/{$this->offer->id}.svg")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/message/{$this->message->id}/remove")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/undo")->assertNotFound();
@@ -347,7 +354,7 @@ final class WrongPersonTest extends CragTestCase
             '{session}' => $this->session->id, '{seat}' => $this->seat->id, '{prompt}' => (string) $this->session->prompt_id,
             '{student}' => $this->seat->id, '{message}' => $this->message->id, '{handout}' => $this->handout->id,
             '{canvas}' => $this->canvasOf($this->seat)->id, '{format}' => 'png', '{showcase}' => (string) $this->session->showcase_id,
-            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id, '{ask}' => $this->ask->id, '{n}' => '1', '{sheet}' => 'ods', '{offer}' => $this->offer->id,
+            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id, '{ask}' => $this->ask->id, '{n}' => '1', '{sheet}' => 'ods', '{offer}' => $this->offer->id, '{run}' => $this->run->id,
         ]);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Prompt;
 
+use Crag\Asks\AskLine;
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
 use Crag\Checks\Aspect;
@@ -16,13 +17,16 @@ use Crag\Prompt\Question\Question;
  *
  * JSON form: {"words", "questions": […], "tray": null or {"kind", "tools"}, "points": null or halves from 0 to 100,
  * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […],
- * "aspects": what is checked, {"name", "levels"} each; none for Strata alone}.
+ * "aspects": what is checked, {"name", "levels"} each; none for Strata alone, "asks": quick asks that are planned, a line each
+ * (Crag\Asks\AskLine)}.
  */
 final readonly class PlanPrompt
 {
     public const MOST_QUESTIONS = 40;
 
     public const MOST_PROMPTS = 200;
+
+    private const MOST_ASKS = 20;
 
     private const MOST_POINTS = 100;
 
@@ -32,6 +36,7 @@ final readonly class PlanPrompt
      * @param  list<Question>  $questions
      * @param  list<string>  $skills
      * @param  list<Aspect>  $aspects
+     * @param  list<string>  $asks  lines of quick asks
      */
     private function __construct(
         public string $words,
@@ -42,12 +47,13 @@ final readonly class PlanPrompt
         public LookFor $lookFor,
         public array $skills,
         private array $aspects,
+        public array $asks,
     ) {
     }
 
     public static function saying(string $words): self
     {
-        return new self(Prompt::of($words, Backdrop::blank())->words, [], null, null, null, LookFor::nothing(), [], []);
+        return new self(Prompt::of($words, Backdrop::blank())->words, [], null, null, null, LookFor::nothing(), [], [], []);
     }
 
     /**
@@ -77,6 +83,7 @@ final readonly class PlanPrompt
             $fields->isNull('look_for') ? LookFor::nothing() : LookFor::read($fields->object('look_for')),
             LookFor::lines($fields, 'skills'),
             self::readAspects($fields),
+            self::readAsks($fields),
         );
     }
 
@@ -92,6 +99,7 @@ final readonly class PlanPrompt
             'look_for' => $this->lookFor->toArray(),
             'skills' => $this->skills,
             'aspects' => array_map(static fn (Aspect $aspect): array => $aspect->toArray(), $this->aspects),
+            'asks' => $this->asks,
         ];
     }
 
@@ -99,6 +107,22 @@ final readonly class PlanPrompt
     public function aspects(): array
     {
         return $this->aspects === [] ? [Aspect::whole()] : $this->aspects;
+    }
+
+    /**
+     * @return list<string>
+     *
+     * @throws UnreadableOperation
+     */
+    private static function readAsks(Fields $fields): array
+    {
+        $lines = [];
+        foreach ($fields->has('asks') ? $fields->list('asks', 0, self::MOST_ASKS) : [] as $line) {
+            $line = is_string($line) ? trim($line) : throw UnreadableOperation::badValue('asks', 'are not lines');
+            $line === '' || $lines[] = AskLine::read($line)->line;
+        }
+
+        return $lines;
     }
 
     /**
@@ -189,7 +213,7 @@ final readonly class PlanPrompt
         return new self(
             $draw->fill($this->words),
             array_map(static fn (Question $question): Question => $question->filled($draw), $this->questions),
-            $this->tray, $this->points, $this->minutes, $this->lookFor, $this->skills, $this->aspects,
+            $this->tray, $this->points, $this->minutes, $this->lookFor, $this->skills, $this->aspects, $this->asks,
         );
     }
 

@@ -13,5 +13,7 @@ enum ScreenView: string
     case Tally = 'tally';
     /** What students offered, and was accepted. */
     case Board = 'board';
+    /** How everybody did in a run of quick asks. */
+    case Run = 'run';
     case Nothing = 'nothing';
 }

@@ -29,7 +29,7 @@ final class PlanTest extends TestCase
         'tray' => ['kind' => 'custom', 'tools' => ['pen', 'eraser']],
         'points' => 2.5, 'minutes' => 8,
         'look_for' => ['steps' => ['names the support'], 'words' => ['moment'], 'slips' => ['adds the distances']],
-        'aspects' => [['name' => 'Method', 'levels' => ['none', 'some', 'complete']], ['name' => 'Answer', 'levels' => []]], 'skills' => ['fractions'],
+        'asks' => ['Which way? | up; *down | 20 s'], 'aspects' => [['name' => 'Method', 'levels' => ['none', 'some', 'complete']], ['name' => 'Answer', 'levels' => []]], 'skills' => ['fractions'],
     ];
 
     #[Test]

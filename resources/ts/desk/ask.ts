@@ -14,12 +14,15 @@ interface Around {
 
 /** Answers that come together are counted together. */
 const WAIT_MS = 400;
+/** The answers to one ask of a run stand for so long before the next one comes: App\Sessions\RunAsks. */
+const PAUSE_MS = 4000;
 
 /** The quick ask's panel: what is asked and how it counts; the server writes the tally. */
 export class AskPanel {
     private readonly form = document.querySelector<HTMLFormElement>('#ask-form');
     private timer = 0;
     private ending = 0;
+    private moving = 0;
 
     constructor(private readonly around: Around) {
         this.form?.addEventListener('input', () => this.showFields());
@@ -48,10 +51,24 @@ export class AskPanel {
     /** When the time is up the buttons are others. */
     private waitForEnd(): void {
         window.clearTimeout(this.ending);
+        this.moveOn();
         const ends = Number(document.querySelector<HTMLElement>('#ask-body [data-ends]')?.dataset.ends ?? '');
         if (ends > 0) {
             this.ending = window.setTimeout(() => this.refresh(), Math.max(0, ends - this.around.now()) + 100);
         }
+    }
+
+    /** A run moves on by itself a moment after its ask's time is up. */
+    private moveOn(): void {
+        window.clearTimeout(this.moving);
+        const run = document.querySelector<HTMLElement>('#ask-body [data-run][data-auto="1"]');
+        const ask = document.querySelector<HTMLElement>('#ask-body [data-ask]');
+        if (run === null || ask === null || this.form === null) {
+            return;
+        }
+        const over = ask.dataset.ends === '' || Number(ask.dataset.ends) <= this.around.now();
+        const wait = over ? PAUSE_MS : Number(ask.dataset.ends) - this.around.now() + PAUSE_MS;
+        this.moving = window.setTimeout(() => void post(`${this.around.address}/run/${run.dataset.run}/next`, { at: Number(run.dataset.at) }).catch(() => this.refresh()), Math.max(0, wait));
     }
 
     private value(name: string): string {

@@ -18,6 +18,7 @@ export interface Fields {
     minutes: number | null;
     look_for: { steps: string[]; words: string[]; slips: string[] };
     skills: string[];
+    asks: string[];
     aspects: { name: string; levels: string[] }[];
 }
 

@@ -29,6 +29,7 @@ export class Side {
                 steps: lines('look-steps'), words: lines('look-words'), slips: lines('look-slips'),
             }));
         }
+        element('#asks').addEventListener('change', () => settings.set('asks', lines('asks')));
         element('#aspects').addEventListener('change', () => settings.set('aspects', lines('aspects').map(aspect)));
         input('skills').addEventListener('input', () => settings.set('skills', input('skills').value.split(',').map((one) => one.trim()).filter((one) => one !== '')));
     }
@@ -38,6 +39,7 @@ export class Side {
         put('minutes', prompt.minutes === null ? '' : String(prompt.minutes));
         put('points', prompt.points === null ? '' : String(prompt.points));
         LISTS.forEach((list) => put(`look-${list}`, prompt.look_for[list].join('\n')));
+        put('asks', prompt.asks.join('\n'));
         put('aspects', prompt.aspects.map(({ name, levels }) => (levels.length === 0 ? name : `${name}: ${levels.join(', ')}`)).join('\n'));
         put('skills', prompt.skills.join(', '));
         const kind = prompt.tray?.kind ?? '';

@@ -76,6 +76,10 @@ export class RoomPage {
         if (this.room.openUntil !== null && this.room.openUntil !== openBefore) {
             this.around.say(fill(this.around.words.open_until, { date: this.room.openUntil }));
         }
+        const told = this.own.run === null ? '' : `${this.own.run.right}/${this.own.run.of}`;
+        if (told !== '' && told !== (before?.run == null ? '' : `${before.run.right}/${before.run.of}`)) {
+            this.around.say(fill(this.around.words.run_result, { n: this.own.run!.right, of: this.own.run!.of }));
+        }
         room !== undefined && this.face.set(this.room.timer);
         this.cover();
         this.show();

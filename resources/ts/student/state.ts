@@ -50,6 +50,8 @@ export interface Own {
     shownName: boolean;
     keepsBack: boolean;
     checks: SeenCheck[];
+    /** How the student did in the run of quick asks that the teacher shows. */
+    run: { right: number; of: number } | null;
     ask: QuickAsk | null;
     messages: Letter[];
 }

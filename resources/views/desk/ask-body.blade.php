@@ -1,6 +1,7 @@
 {{-- The present ask and its tally, live. --}}
 @php($at = "/desk/{$session->id}")
 @php($runs = $role === Crag\Session\Role::Colleague)
+@if ($run !== null) @include('desk.run') @endif
 @if ($ask !== null)
     @php($question = $ask->value())
     @php($tally = $ask->tally())
@@ -24,10 +25,26 @@
                 @if ($question->asked->hasKey()) <button class="btn btn-outline-slate" aria-pressed="{{ $ask->is_right_shown ? 'true' : 'false' }}" data-post="{{ $at }}/ask/{{ $ask->id }}/show" data-body="{{ json_encode(['right' => ! $ask->is_right_shown]) }}" data-then="ask">{{ $ask->is_right_shown ? __('Hide what is right') : __('Show what is right') }}</button> @endif
                 <button class="btn btn-outline-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/again" data-body="{}" data-then="ask">{{ __('Ask again') }}</button>
                 <button class="btn btn-outline-slate" data-post="{{ $at }}/screen" data-body='{"view":"tally"}'>{{ __('On the class screen') }}</button>
-                <button class="btn btn-outline-slate" data-post="{{ $at }}/ask-away" data-body="{}" data-then="ask">{{ __('Put away') }}</button>
+                @if ($run === null || $run->isOver()) <button class="btn btn-outline-slate" data-post="{{ $at }}/ask-away" data-body="{}" data-then="ask">{{ __('Put away') }}</button> @endif
             </div>
         @endif
     </article>
+@endif
+@if ($runs && ($run === null || $run->isOver()))
+    <details class="mb-2" id="ask-run" @if ($planned !== [] && $ask === null) open @endif><summary>{{ __('Planned asks, and a run of several') }} @if ($planned !== []) <b>{{ count($planned) }}</b> @endif</summary>
+        @foreach ($planned as $line)
+            <button class="chip" data-post="{{ $at }}/runs" data-body="{{ json_encode(['lines' => $line, 'seconds' => 60, 'auto' => false]) }}" data-then="ask" title="{{ $line }}" dir="auto">{{ Str::limit(trim(explode('|', $line)[0]), 40) }}</button>
+        @endforeach
+        <form class="run-form" data-post="{{ $at }}/runs" data-then="ask">
+            <label for="run-lines">{{ __('One on each line: words | answer | time') }}</label>
+            <textarea id="run-lines" name="lines" class="form-control" rows="4" dir="auto" aria-describedby="run-help">{{ implode("\n", $planned) }}</textarea>
+            <p id="run-help" class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
+            <div class="settings-row ask-row"><label>{{ __('Seconds for each') }} <input type="number" name="seconds" class="form-control" min="5" max="3600" value="30"></label>
+                <label class="choice"><input type="checkbox" name="auto" checked> {{ __('Moves on by itself') }}</label>
+                <label class="choice"><input type="checkbox" name="teams"> {{ __('By teams: the groups') }}</label></div>
+            <button class="btn btn-slate w-100"><x-icon name="play" /> {{ __('Run them') }}</button>
+        </form>
+    </details>
 @endif
 @if ($before->isNotEmpty())
     <details class="mb-2"><summary>{{ __('Asked before') }} <b>{{ $before->count() }}</b></summary>

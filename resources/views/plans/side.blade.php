@@ -54,4 +54,10 @@
         <label for="skills">{{ __('Skills, with commas between') }}</label>
         <input id="skills" class="form-control" maxlength="300" dir="auto">
     </details>
+    <details>
+        <summary>{{ __('Quick asks') }}</summary>
+        <label for="asks">{{ __('One on each line: words | answer | time') }}</label>
+        <textarea id="asks" class="form-control" rows="4" dir="auto" placeholder="{{ __('Which way does it turn? | up; *down | 20 s') }}" aria-describedby="asks-help"></textarea>
+        <p id="asks-help" class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
+    </details>
 </aside>

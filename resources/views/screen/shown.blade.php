@@ -28,6 +28,9 @@
         <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers', $ask->tally()->answered) }}</p>
         @if ($ask->is_tally_shown) @include('desk.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(), 'right' => $ask->is_right_shown]) @endif
         @if ($ask->is_right_shown && $ask->value()->asked->hasKey()) <p class="shown-right" dir="auto">{{ __('Right: :key', ['key' => $ask->value()->asked->key()]) }}</p> @endif
+    @elseif ($view === 'run' && $session->run !== null && $session->run->is_shown)
+        <h1 class="shown-words">{{ __('How everybody did') }}</h1>
+        @include('desk.run-result', ['result' => $session->run->result()])
     @elseif ($view === 'board')
         @php($board = $session->board ?? ['headings' => [''], 'open' => false])
         @php($offers = $session->offers()->where('state', 'accepted')->with('seat')->get()->groupBy('column'))

@@ -27,11 +27,11 @@ final class AskController
     /** The present ask with its tally, and those before. */
     public function show(Request $request, LiveSession $session): View
     {
-        $session->load('ask.againOf');
+        $session->load('ask.againOf', 'run', 'prompt');
 
         return view('desk.ask-body', [
             'session' => $session, 'ask' => $session->ask, 'role' => CurrentRole::of($request), 'settings' => $session->settingsValue(),
-            'seats' => $session->seated()->get()->keyBy('id'), 'before' => $session->asks()->whereKeyNot($session->ask_id ?? '')->limit(20)->get(),
+            'seats' => $session->seated()->get()->keyBy('id'), 'run' => $session->run, 'planned' => $session->prompt?->value()->asks ?? [], 'before' => $session->asks()->whereKeyNot($session->ask_id ?? '')->limit(20)->get(),
         ]);
     }
 

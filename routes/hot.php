@@ -147,6 +147,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/prompt/{prompt}/gather', [PromptsController::class, 'gather'])->middleware(May::route(Deed::Steer))->name('desk.gather');
     Route::post('/prompt/{prompt}/state', [PromptsController::class, 'set'])->middleware(May::route(Deed::Steer))->name('desk.prompt.state');
     Route::post('/prompt/{prompt}/move', [PromptsController::class, 'move'])->middleware(May::route(Deed::Steer))->name('desk.prompt.move');
+    Route::post('/prompt/{prompt}/reader', [PromptsController::class, 'reader'])->middleware(May::route(Deed::Steer))->name('desk.reader');
     Route::post('/prompt/{prompt}/reveal', [PromptsController::class, 'reveal'])->middleware(May::route(Deed::Reveal))->name('desk.reveal');
     Route::post('/prompt/{prompt}/hand-out', [HandOutController::class, 'give'])->middleware(May::route(Deed::HandOutToSome))->name('desk.give');
     Route::post('/handout/{handout}/undo', [HandOutController::class, 'undo'])->middleware(May::route(Deed::HandOutToSome))->name('desk.handout.undo');

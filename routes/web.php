@@ -56,6 +56,7 @@ Route::middleware(IsTeacher::class)->group(function (): void {
     Route::post('/class/{roster}', [ClassesController::class, 'change'])->name('class.change');
     Route::post('/class/{roster}/names', [ClassesController::class, 'add'])->name('class.add');
     Route::post('/class/{roster}/pins', [ClassesController::class, 'pins'])->name('class.pins');
+    Route::get('/class/{roster}/sessions', [ClassesController::class, 'sessions'])->name('class.sessions');
     Route::get('/class/{roster}/list.csv', [ClassesController::class, 'csv'])->name('class.csv');
     Route::delete('/class/{roster}', [ClassesController::class, 'delete'])->name('class.delete');
 
@@ -99,6 +100,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::get('/results.{sheet}', [EndController::class, 'sheet'])->whereIn('sheet', ['csv', 'ods', 'xlsx'])->middleware(May::route(Deed::TakeRecord))->name('desk.sheet');
     Route::get('/statements.json', [EndController::class, 'statements'])->middleware(May::route(Deed::TakeRecord))->name('desk.statements');
     Route::delete('/', [EndController::class, 'forget'])->middleware(May::route(Deed::Forget))->name('desk.forget');
+    Route::post('/go-on', [EndController::class, 'goOn'])->middleware(['throttle:30,1,start', May::route(Deed::GoOn)])->name('desk.go-on');
     Route::post('/keep', [KeepController::class, 'days'])->middleware(May::route(Deed::ChooseKeep))->name('desk.keep');
     Route::get('/student/{student}/everything.zip', [KeepController::class, 'everything'])->middleware(May::route(Deed::TakeRecord))->name('desk.student.everything');
     Route::delete('/student/{student}', [KeepController::class, 'forgetStudent'])->middleware(May::route(Deed::ForgetStudent))->name('desk.student.forget');

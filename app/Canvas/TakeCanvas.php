@@ -26,7 +26,7 @@ final readonly class TakeCanvas
         $which = ['prompt_id' => $prompt->id, 'seat_id' => $seat->id];
         // Mostly it is there: looking first spares a whole class at once the wait for each other's writing.
         $canvas = Canvas::query()->where($which)->first() ?? Canvas::query()->createOrFirst($which, ['live_session_id' => $seat->live_session_id]);
-        $canvas->setRelation('seat', $seat);
+        $canvas->setRelation('seat', $seat)->setRelation('prompt', $prompt);
         if ($canvas->wasRecentlyCreated) {
             $this->lay($canvas, $prompt->pagesValue(), $prompt->handouts()->get());
         }
@@ -49,7 +49,7 @@ final readonly class TakeCanvas
         Canvas::query()->insert($rows->all());
         $pages = $prompt->pagesValue();
         $handouts = $prompt->handouts()->get();
-        if ($pages->isBlank() && $handouts->isEmpty()) {
+        if ($pages->isBlank() && $handouts->isEmpty() && $prompt->carries_prompt_id === null) {
             return;
         }
         $made = Canvas::query()->whereIn('id', $rows->pluck('id'))->get()->keyBy('seat_id');
@@ -65,7 +65,8 @@ final readonly class TakeCanvas
      */
     private function lay(Canvas $canvas, PromptPages $pages, Collection $handouts): void
     {
-        $this->putOn->pages($canvas, $pages, true);
+        $isCarried = $canvas->seat !== null && CarriedWork::onto($canvas, $canvas->seat, $canvas->prompt);
+        $isCarried || $this->putOn->pages($canvas, $pages, true);
         foreach ($handouts as $handout) {
             $ids = $this->putOn->handout($canvas, $handout->value());
             $handout->canvases()->attach($canvas->id, ['operations' => json_encode($ids, JSON_THROW_ON_ERROR)]);

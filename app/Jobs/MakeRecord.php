@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Models\Canvas;
 use App\Models\Record;
 use App\Records\CanvasesZip;
+use App\Records\SheetChoice;
 use App\Records\Sheets;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Builder;
@@ -37,7 +38,7 @@ final class MakeRecord implements ShouldQueue
         if ($record->kind === 'zip') {
             CanvasesZip::write($record->session, $canvases, $record->path(), $isStone, $progress);
         } else {
-            Sheets::pdf($record->session, $canvases, $record->path(), (bool) ($record->options['checks'] ?? true), $progress, $isStone);
+            Sheets::pdf($record->session, $canvases, $record->path(), SheetChoice::read($record->options ?? []), $progress);
         }
         $record->update(['state' => 'ready']);
     }
@@ -51,9 +52,10 @@ final class MakeRecord implements ShouldQueue
     private static function chosen(Record $record): array
     {
         $prompts = $record->options['prompts'] ?? [];
+        $seats = $record->options['seats'] ?? [];
         $bySeat = ($record->options['by'] ?? 'prompt') === 'seat';
 
-        return array_values(Canvas::query()->where('live_session_id', $record->live_session_id)->whereNotNull('seat_id')->when($prompts !== [], static fn (Builder $query) => $query->whereIn('prompt_id', $prompts))->with(['seat', 'prompt', 'check'])->get()
+        return array_values(Canvas::query()->where('live_session_id', $record->live_session_id)->whereNotNull('seat_id')->when($prompts !== [], static fn (Builder $query) => $query->whereIn('prompt_id', $prompts))->when($seats !== [], static fn (Builder $query) => $query->whereIn('seat_id', $seats))->with(['seat', 'prompt', 'check'])->get()
             ->sortBy(static fn (Canvas $canvas): array => $bySeat ? [$canvas->seat?->n, $canvas->prompt->n] : [$canvas->prompt->n, $canvas->seat?->n])->all());
     }
 }

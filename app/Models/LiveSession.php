@@ -46,6 +46,7 @@ use Illuminate\Support\Carbon;
  * @property ?array<string, mixed> $lead  what students have of the lead canvas: {@see LeadSeen}
  * @property string $helper_key
  * @property int $warned_at_ms
+ * @property ?string $carries_on_id  the earlier session that it goes on from
  * @property ?array{headings: list<string>, open: bool} $board  the page of offers
  * @property ?int $keep_days  after its end; null as the installation has it
  * @property ?int $open_until_ms  until when students go on without the teacher
@@ -72,7 +73,7 @@ final class LiveSession extends Model implements Holder
     protected $attributes = [
         'operation_count' => 0, 'screen_view' => 'join', 'shown_on' => 'screen', 'ended_at' => null, 'tray' => null,
         'plan_id' => null, 'roster_id' => null, 'is_trial' => false, 'door' => 'open', 'pace' => 'together', 'pens' => null,
-        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0, 'board' => null, 'run_id' => null, 'keep_days' => null, 'open_until_ms' => null,
+        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0, 'board' => null, 'carries_on_id' => null, 'run_id' => null, 'keep_days' => null, 'open_until_ms' => null,
     ];
 
     protected function casts(): array

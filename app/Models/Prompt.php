@@ -36,6 +36,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property PromptState $state  in a session
  * @property int $state_at_ms
  * @property ?int $revealed_at_ms
+ * @property ?string $carries_prompt_id  the prompt of an earlier session whose canvases go on here
+ * @property bool $reads_at_once  whether the reader of work answers whoever sends
  * @property LiveSession $session
  * @property ?Plan $plan
  */
@@ -45,11 +47,11 @@ final class Prompt extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['tray' => null, 'pages' => null, 'details' => '{}', 'changed_n' => 0, 'n' => 0, 'state' => 'unseen', 'state_at_ms' => 0, 'revealed_at_ms' => null];
+    protected $attributes = ['tray' => null, 'pages' => null, 'details' => '{}', 'changed_n' => 0, 'n' => 0, 'state' => 'unseen', 'state_at_ms' => 0, 'revealed_at_ms' => null, 'reads_at_once' => false, 'carries_prompt_id' => null];
 
     protected function casts(): array
     {
-        return ['backdrop' => 'array', 'tray' => 'array', 'state' => PromptState::class, 'pages' => 'array', 'details' => 'array'];
+        return ['backdrop' => 'array', 'tray' => 'array', 'state' => PromptState::class, 'pages' => 'array', 'details' => 'array', 'reads_at_once' => 'boolean'];
     }
 
     public function backdropValue(): Backdrop

@@ -10,32 +10,37 @@ use App\Pictures\EmbeddedPictures;
 use Closure;
 use Crag\Checks\Judgement;
 use Crag\Render\Sheet;
+use Crag\Render\SheetCell;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 
-/** A PDF of canvases, each page of one on a sheet. */
+/** A PDF of canvases: each page of one on a sheet, or several on each. */
 final class Sheets
 {
-    /** So many pages are drawn between two words about progress. */
+    /** So many sheets are drawn between two words about progress. */
     private const AT_ONCE = 8;
 
     /**
      * @param  iterable<Canvas>  $canvases  with seat, prompt and check
-     * @param  Closure(int): void  $progress  is told how many sheets are done
+     * @param  Closure(int): void  $progress  is told how many canvases are done
      */
-    public static function pdf(LiveSession $session, iterable $canvases, string $to, bool $withChecks, Closure $progress, bool $isStone = false): void
+    public static function pdf(LiveSession $session, iterable $canvases, string $to, SheetChoice $choice, Closure $progress): void
     {
         $folder = sys_get_temp_dir().'/crag-sheets-'.Str::random(12);
         File::makeDirectory($folder, 0o700);
         try {
             $parts = [];
             $done = 0;
-            foreach (collect($canvases)->chunk(self::AT_ONCE) as $some) {
+            $pictures = new EmbeddedPictures($session);
+            foreach (collect($canvases)->chunk(self::AT_ONCE * $choice->perSheet) as $some) {
                 $parts[] = $part = sprintf('%s/part-%04d.pdf', $folder, count($parts));
+                $cells = array_merge(...array_values($some->map(static fn (Canvas $canvas): array => self::cells($canvas, $choice))->all()));
                 $files = [];
-                foreach ($some as $canvas) {
-                    array_push($files, ...self::write($session, $canvas, $folder, $withChecks, $isStone));
+                foreach (array_chunk($cells, $choice->perSheet) as $i => $onSheet) {
+                    $files[] = $file = sprintf('%s/%04d-%04d.svg', $folder, count($parts), $i);
+                    $date = $session->created_at->format('Y-m-d');
+                    file_put_contents($file, $choice->perSheet === 1 ? Sheet::document($session->title, $date, $onSheet[0], $pictures) : Sheet::several($session->title, $date, $onSheet, $choice->perSheet, $pictures));
                 }
                 Rsvg::pdf($files, $part);
                 $progress($done += $some->count());
@@ -46,33 +51,38 @@ final class Sheets
         }
     }
 
-    /** @return list<string> files of one canvas, one for each of its pages */
-    private static function write(LiveSession $session, Canvas $canvas, string $folder, bool $withChecks, bool $isStone): array
+    /** @return list<SheetCell> one for each page of a canvas */
+    private static function cells(Canvas $canvas, SheetChoice $choice): array
     {
         $prompt = $canvas->prompt;
         $scene = $canvas->scene();
         $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
-        $value = $prompt->value();
-        $found = implode(' · ', array_filter([$judgement->words($value->aspects()), $judgement->points === null ? '' : ($value->points === null ? __(':n points', ['n' => $judgement->points]) : __(':n of :most points', ['n' => $judgement->points, 'most' => $value->points]))]));
-        $files = [];
+        $cells = [];
         foreach (array_keys($scene->pages) as $i => $page) {
             $of = count($scene->pages) > 1 ? ' · '.__('page :n of :all', ['n' => $i + 1, 'all' => count($scene->pages)]) : '';
-            $files[] = $file = "{$folder}/{$canvas->id}-{$i}.svg";
-            file_put_contents($file, Sheet::document(
-                $session->title,
-                $session->created_at->format('Y-m-d'),
-                ($isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name) ?? __('Lead canvas'),
-                __('Prompt :n', ['n' => $prompt->n]).$of.($prompt->words === '' ? '' : ': '.$prompt->plainWords()),
+            $cells[] = new SheetCell(
+                ($choice->isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name) ?? __('Lead canvas'),
+                __('Prompt :n', ['n' => $prompt->n]).$of.($prompt->words === '' || ! $choice->withWords ? '' : ': '.$prompt->plainWords()),
                 $scene,
-                new EmbeddedPictures($session),
-                $withChecks ? $canvas->check?->level : null,
                 (string) $page,
-                $withChecks ? $found : '',
-                $withChecks ? $judgement->note : '',
-            ));
+                $choice->withChecks ? $canvas->check?->level : null,
+                $choice->withChecks ? self::found($canvas, $judgement) : '',
+                $choice->withNotes ? $judgement->note : '',
+            );
         }
 
-        return $files;
+        return $cells;
+    }
+
+    /** Levels and points in words. */
+    private static function found(Canvas $canvas, Judgement $judgement): string
+    {
+        $prompt = $canvas->prompt->value();
+        $points = $judgement->points === null ? '' : ($prompt->points === null
+            ? __(':n points', ['n' => $judgement->points])
+            : __(':n of :most points', ['n' => $judgement->points, 'most' => $prompt->points]));
+
+        return implode(' · ', array_filter([$judgement->words($prompt->aspects()), $points]));
     }
 
     /** @param  list<string>  $parts */

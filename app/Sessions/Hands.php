@@ -47,6 +47,18 @@ final readonly class Hands
         });
     }
 
+    /** The reader of work writes, because a teacher lets it. */
+    public function read(Seat $seat, string $words, string $reader): void
+    {
+        DB::transaction(function () use ($seat, $words, $reader): void {
+            Message::query()->create([
+                'live_session_id' => $seat->live_session_id, 'seat_id' => $seat->id, 'teacher_id' => $seat->session->teachers()->firstOrFail()->id,
+                'sender' => $reader, 'words' => Note::read($words)->words, 'made_at_ms' => Clock::ms(),
+            ]);
+            $this->room->tellOwn($seat);
+        });
+    }
+
     public function remove(Message $message): void
     {
         DB::transaction(function () use ($message): void {

@@ -7,20 +7,25 @@ namespace App\Sessions;
 use App\Models\Canvas;
 use App\Models\Seat;
 use Crag\Canvas\Layer;
-use Crag\Canvas\Object\Note;
+use Crag\Canvas\Object\Note as NoteObject;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Object\Text;
 use Crag\Canvas\Placed;
 use Crag\Canvas\Scene;
 use Crag\Checks\DrawingTime;
 use Crag\Reading\Answered;
+use Crag\Reading\Point;
 use Crag\Reading\Reader;
 use Crag\Reading\Reading;
 use Crag\Reading\Work;
+use Crag\Session\Note;
+use Illuminate\Support\Str;
 
 /** Gives a canvas to the reader that is configured. It gets what was typed and how much was drawn, and no name. */
 final readonly class ReadWork
 {
+    private const MOST_SAID = 2;
+
     public function __construct(private Reader $reader)
     {
     }
@@ -30,9 +35,23 @@ final readonly class ReadWork
         return $this->reader->name();
     }
 
+    /** Under which it writes to students. */
+    public function shortName(): string
+    {
+        return __(Str::before($this->reader->name(), ':'));
+    }
+
     public function __invoke(Canvas $canvas, Seat $seat): Reading
     {
         return $this->reader->read(self::work($canvas, $seat));
+    }
+
+    /** What it would write to the student, short enough for a message. */
+    public static function words(Reading $reading): string
+    {
+        $say = static fn (Point $point): string => __($point->sentence, $point->values);
+
+        return Str::limit(trim(implode(' ', array_map($say, array_slice($reading->missing, 0, self::MOST_SAID))).' '.$say($reading->question)), Note::LONGEST - 10);
     }
 
     public static function work(Canvas $canvas, Seat $seat): Work
@@ -53,7 +72,7 @@ final readonly class ReadWork
     /** @return list<string> */
     private static function texts(Scene $scene): array
     {
-        return array_map(static fn (Placed $placed): string => $placed->object instanceof Text || $placed->object instanceof Note ? $placed->object->text : '', [...self::own($scene, Text::class), ...self::own($scene, Note::class)]);
+        return array_map(static fn (Placed $placed): string => $placed->object instanceof Text || $placed->object instanceof NoteObject ? $placed->object->text : '', [...self::own($scene, Text::class), ...self::own($scene, NoteObject::class)]);
     }
 
     /**

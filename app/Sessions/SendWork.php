@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 /** A student sends a canvas to the teacher, or takes it back; covered work is revealed. */
 final readonly class SendWork
 {
-    public function __construct(private Announce $announce)
+    public function __construct(private Announce $announce, private ReadWork $read, private Hands $hands)
     {
     }
 
@@ -26,6 +26,7 @@ final readonly class SendWork
             $canvas->update(['sent_at_ms' => $isSent ? Clock::ms() : null]);
             ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => RoomState::own($seat)]);
             ($this->announce)($seat->session, Audience::desk($seat->session), 'sent', ['canvas' => $canvas->id, 'isSent' => $isSent]);
+            $isSent && $canvas->prompt->reads_at_once && $this->hands->read($seat, ReadWork::words(($this->read)($canvas, $seat)), $this->read->shortName());
         });
     }
 

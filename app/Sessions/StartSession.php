@@ -36,6 +36,16 @@ final readonly class StartSession
         });
     }
 
+    /**
+     * One without a prompt, to be filled.
+     *
+     * @param  array<string, mixed>  $with
+     */
+    public function empty(Teacher $teacher, array $with): LiveSession
+    {
+        return self::begin($teacher, $with);
+    }
+
     /** @param  ?ToolTray  $tray  for prompts without one of their own; null for the usual one */
     public function fromPlan(Teacher $teacher, Plan $plan, ?Roster $roster, ?ToolTray $tray = null, bool $isTrial = false): LiveSession
     {

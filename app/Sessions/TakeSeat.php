@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Canvas\CarriedWork;
 use App\Canvas\TakeCanvas;
 use App\Live\Clock;
 use App\Models\LiveSession;
@@ -49,6 +50,8 @@ final readonly class TakeSeat
                 'device' => $device,
             ]);
             $seat->setRelation('session', $session);
+            $group = CarriedWork::seat($seat)?->group;
+            $group === null || $seat->update(['group' => $group]);
             $seat->isIn() && ($this->takeCanvas)($seat, $session->prompt()->firstOrFail());
             $this->room->tellDesk($seat);
 

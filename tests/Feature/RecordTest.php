@@ -91,6 +91,29 @@ final class RecordTest extends CragTestCase
         self::assertSame(3, Record::query()->firstOrFail()->total);
     }
 
+    public function test_several_canvases_stand_on_a_page_and_only_chosen_students_are_in_it(): void
+    {
+        $record = function (array $options): Record {
+            $this->asTeacher()->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'] + $options)->assertOk();
+
+            return Record::query()->latest('id')->firstOrFail();
+        };
+        $pages = static fn (Record $one): int => (int) (preg_match('/Pages:\s+(\d+)/', (string) shell_exec('pdfinfo '.escapeshellarg($one->path())), $found) === 1 ? $found[1] : 0);
+        $text = static fn (Record $one): string => (string) shell_exec('pdftotext '.escapeshellarg($one->path()).' -');
+        self::assertSame(3, $pages($record(['per' => 1])));
+        self::assertSame(2, $pages($record(['per' => 2])));
+        $four = $record(['per' => 4, 'by' => 'seat']);
+        self::assertSame(1, $pages($four));
+        self::assertStringContainsString('Tamsin', $text($four));
+        self::assertStringContainsString('Find F.', $text($four));
+        self::assertStringNotContainsString('Find F.', $text($record(['per' => 4, 'words' => false])));
+        $one = $record(['seats' => [$this->seats['Otis']->id]]);
+        self::assertStringContainsString('Otis', $text($one));
+        self::assertStringNotContainsString('Tamsin', $text($one));
+        $this->postJson("/desk/{$this->session->id}/record", ['seats' => ['nobody']])->assertUnprocessable();
+        $this->postJson("/desk/{$this->session->id}/record", ['per' => 3])->assertUnprocessable();
+    }
+
     public function test_nobody_reads_the_record_but_its_teachers(): void
     {
         foreach (['results.csv', 'results.ods', 'statements.json', 'take', 'record.zip'] as $file) {

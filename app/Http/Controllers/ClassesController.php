@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\CurrentTeacher;
+use App\Models\LiveSession;
 use App\Models\Roster;
+use App\Models\Seat;
+use App\Sessions\Standings;
+use Crag\Checks\OverTime;
 use Crag\Classes\ClassEntry;
 use Crag\Classes\ClassList;
 use Crag\Formats\Csv;
@@ -23,6 +27,8 @@ use Illuminate\Validation\ValidationException;
 /** A teacher's class lists. */
 final class ClassesController
 {
+    private const MOST_SESSIONS = 12;
+
     private const MOST_BYTES = 1024 * 1024;
 
     public function index(Request $request): View
@@ -92,6 +98,20 @@ final class ClassesController
         }
 
         return redirect()->route('class', $found)->with('said', $request->boolean('none') ? __('Nobody needs a PIN now.') : __('Everybody has a PIN now: read them out or print them.'));
+    }
+
+    /** What its sessions say of each skill, one after the other. */
+    public function sessions(Request $request, string $roster): View
+    {
+        $found = $this->own($request, $roster);
+        $sessions = LiveSession::query()->where('roster_id', $found->id)->where('is_trial', false)->latest()->limit(self::MOST_SESSIONS)->get()->reverse()->values();
+        $time = OverTime::of($sessions->mapWithKeys(static function (LiveSession $session): array {
+            $stand = Standings::of($session);
+
+            return [$session->id => ['picture' => $stand->picture, 'students' => $stand->seats->whereNotNull('roster_entry_id')->mapWithKeys(static fn (Seat $seat): array => [$seat->id => (string) $seat->roster_entry_id])->all()]];
+        })->all());
+
+        return view('classes.over-time', ['roster' => $found, 'sessions' => $sessions, 'time' => $time, 'entries' => $found->entries()->get()]);
     }
 
     public function csv(Request $request, string $roster): Response

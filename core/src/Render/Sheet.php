@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Crag\Render;
 
 use Crag\Canvas\Page;
-use Crag\Canvas\Scene;
 use Crag\Checks\Level;
 
-/** One canvas on a sheet of A4 across, with a header: a page of a record. Units are points (1/72 inch). */
+/** Canvases on a sheet of A4 across, with a header: a page of a record. Units are points (1/72 inch). */
 final class Sheet
 {
+    /** How many may stand on one. */
+    public const COUNTS = [1, 2, 4, 6];
+
     private const WIDTH = 842;
 
     private const HEIGHT = 595;
@@ -19,33 +21,55 @@ final class Sheet
 
     private const TOP = 84;
 
-    /**
-     * @param  string  $label  whose canvas it is
-     * @param  string  $words  the prompt's words
-     * @param  ?Level  $level  the check to print, if any
-     * @param  string  $page  which of the canvas's pages
-     * @param  string  $found  what was found in it, in words; empty as the level says
-     * @param  string  $note  what the teacher wrote about it
-     */
-    public static function document(
-        string $title,
-        string $date,
-        string $label,
-        string $words,
-        Scene $scene,
-        Pictures $pictures,
-        ?Level $level = null,
-        string $page = '',
-        string $found = '',
-        string $note = '',
-    ): string {
-        $inside = self::write(self::MARGIN, 48, 18, $label, 'bold')
-            .self::write(self::WIDTH - self::MARGIN, 48, 11, $title.' · '.$date, 'normal', 'end')
-            .self::write(self::MARGIN, 70, 11, self::oneLine($words, $level === null && $found === '' ? 120 : 80))
-            .self::strata($level, $found === '' ? $level?->word() ?? '' : $found)
-            .self::write(self::MARGIN, self::HEIGHT - 16, 11, self::oneLine($note, 150))
-            .self::canvas($scene, $pictures, $page);
+    private const GAP = 18;
 
+    /** One canvas, as large as the sheet allows. */
+    public static function document(string $title, string $date, SheetCell $cell, Pictures $pictures): string
+    {
+        $hasCheck = $cell->level !== null || $cell->found !== '';
+        $right = self::WIDTH - self::MARGIN;
+
+        return self::sheet(
+            self::write(self::MARGIN, 48, 18, $cell->label, 'bold')
+            .self::write($right, 48, 11, $title.' · '.$date, 'normal', 'end')
+            .self::write(self::MARGIN, 70, 11, self::oneLine($cell->words, $hasCheck ? 80 : 120))
+            .self::strata($cell, $right, 70, 11, 60)
+            .self::write(self::MARGIN, self::HEIGHT - 16, 11, self::oneLine($cell->note, 150))
+            .self::canvas($cell, $pictures, self::MARGIN, self::TOP, self::WIDTH - 2 * self::MARGIN, self::HEIGHT - self::TOP - self::MARGIN),
+        );
+    }
+
+    /**
+     * Several on one sheet, row by row.
+     *
+     * @param  list<SheetCell>  $cells  as many as stand on it, or fewer on the last
+     * @param  int  $count  for how many there is room
+     */
+    public static function several(string $title, string $date, array $cells, int $count, Pictures $pictures): string
+    {
+        $across = $count <= 2 ? $count : ($count === 4 ? 2 : 3);
+        $down = intdiv($count + $across - 1, $across);
+        $top = 52;
+        $width = (self::WIDTH - 2 * self::MARGIN - ($across - 1) * self::GAP) / $across;
+        $height = (self::HEIGHT - $top - self::MARGIN - ($down - 1) * self::GAP) / $down;
+        $letters = (int) ($width / 5);
+        $inside = self::write(self::WIDTH - self::MARGIN, 36, 10, $title.' · '.$date, 'normal', 'end');
+        foreach ($cells as $i => $cell) {
+            $x = self::MARGIN + ($i % $across) * ($width + self::GAP);
+            $y = $top + intdiv($i, $across) * ($height + self::GAP);
+            $hasCheck = $cell->level !== null || $cell->found !== '';
+            $inside .= self::write($x, $y + 10, 11, self::oneLine($cell->label, (int) ($letters / ($hasCheck ? 2 : 1))), 'bold')
+                .self::strata($cell, $x + $width, $y + 10, 8, (int) ($letters / 2))
+                .self::write($x, $y + 22, 8, self::oneLine($cell->words, $letters + 10))
+                .self::canvas($cell, $pictures, $x, $y + 28, $width, $height - 28 - ($cell->note === '' ? 0 : 12))
+                .self::write($x, $y + $height, 8, self::oneLine($cell->note, $letters + 10));
+        }
+
+        return self::sheet($inside);
+    }
+
+    private static function sheet(string $inside): string
+    {
         return Xml::element('svg', [
             'xmlns' => 'http://www.w3.org/2000/svg',
             'width' => self::WIDTH.'pt',
@@ -54,23 +78,21 @@ final class Sheet
         ], Xml::element('rect', ['width' => self::WIDTH, 'height' => self::HEIGHT, 'fill' => '#ffffff']).$inside);
     }
 
-    private static function canvas(Scene $scene, Pictures $pictures, string $page): string
+    private static function canvas(SheetCell $cell, Pictures $pictures, float $x, float $y, float $width, float $height): string
     {
-        $height = self::HEIGHT - self::TOP - self::MARGIN;
-        $scale = min((self::WIDTH - 2 * self::MARGIN) / Page::WIDTH, $height / Page::HEIGHT);
-        $left = (self::WIDTH - Page::WIDTH * $scale) / 2;
+        $scale = min($width / Page::WIDTH, $height / Page::HEIGHT);
         $frame = Xml::element('rect', [
             'width' => Page::WIDTH, 'height' => Page::HEIGHT, 'fill' => 'none', 'stroke' => '#8b8578', 'stroke-width' => 2,
         ]);
 
         // A nested svg cuts off what a pen drew beyond the edge of the page.
         return Xml::element('svg', [
-            'x' => $left,
-            'y' => self::TOP,
+            'x' => $x + ($width - Page::WIDTH * $scale) / 2,
+            'y' => $y,
             'width' => Page::WIDTH * $scale,
             'height' => Page::HEIGHT * $scale,
             'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
-        ], SceneSvg::draw($scene, $pictures, $page).$frame);
+        ], SceneSvg::draw($cell->scene, $pictures, $cell->page).$frame);
     }
 
     private static function write(
@@ -87,18 +109,22 @@ final class Sheet
         ], Xml::text($text));
     }
 
-    /** Three short stacked bars, filled from the bottom, and the level's word. */
-    private static function strata(?Level $level, string $words): string
+    /** Three short stacked bars, filled from the bottom, and what was found in words, ending at $right. */
+    private static function strata(SheetCell $cell, float $right, float $base, int $size, int $longest): string
     {
+        $words = $cell->found === '' ? $cell->level?->word() ?? '' : $cell->found;
+        if ($cell->level === null) {
+            return self::write($right, $base, $size, self::oneLine($words, $longest), 'normal', 'end');
+        }
         $bars = '';
-        for ($layer = 1; $level !== null && $layer <= 3; $layer++) {
+        for ($layer = 1; $layer <= Level::Secure->value; $layer++) {
             $bars .= Xml::element('rect', [
-                'x' => self::WIDTH - self::MARGIN - 18, 'y' => 76 - 6 * $layer, 'width' => 18, 'height' => 4, 'rx' => 1,
-                'fill' => $layer <= $level->value ? '#25323b' : 'none', 'stroke' => '#25323b', 'stroke-width' => 0.7,
+                'x' => $right - 18, 'y' => $base + 6 - 6 * $layer, 'width' => 18, 'height' => 4, 'rx' => 1,
+                'fill' => $layer <= $cell->level->value ? '#25323b' : 'none', 'stroke' => '#25323b', 'stroke-width' => 0.7,
             ]);
         }
 
-        return $bars.self::write(self::WIDTH - self::MARGIN - ($level === null ? 0 : 24), 70, 11, self::oneLine($words, 60), 'normal', 'end');
+        return $bars.self::write($right - 24, $base, $size, self::oneLine($words, $longest), 'normal', 'end');
     }
 
     private static function oneLine(string $words, int $longest): string

@@ -55,6 +55,7 @@ enum Deed: string
     case End = 'end';
     case TakeRecord = 'take_record';
     case ChooseKeep = 'choose_keep';
+    case GoOn = 'go_on';
     case ForgetStudent = 'forget_student';
     case Forget = 'forget';
 }

@@ -65,6 +65,7 @@ final class Rules
             Deed::End => [self::RUNS_IT, [C::Running]],
             Deed::TakeRecord => [self::TEACHERS, []],
             Deed::ChooseKeep => [self::RUNS_IT, []],
+            Deed::GoOn => [self::RUNS_IT, []],
             Deed::ForgetStudent => [self::RUNS_IT, []],
             Deed::Forget => [self::RUNS_IT, [C::Over]],
         };

@@ -14,6 +14,7 @@ use Crag\Render\NoPictures;
 use Crag\Render\Pictures;
 use Crag\Render\SceneSvg;
 use Crag\Render\Sheet;
+use Crag\Render\SheetCell;
 use Crag\Render\StrokeRuns;
 use Crag\Tests\Canvas\Examples;
 use Crag\Tests\Canvas\Logs;
@@ -74,12 +75,27 @@ final class SceneSvgTest extends TestCase
 
     public function test_a_sheet_carries_its_header_and_as_many_filled_bars_as_the_level_says(): void
     {
-        $sheet = Sheet::document('Bridges & Beams', '2026-11-20', 'Tamsin', 'Find the moment', Scene::fold([]), new NoPictures, Level::Nearly);
+        $sheet = Sheet::document('Bridges & Beams', '2026-11-20', new SheetCell('Tamsin', 'Find the moment', Scene::fold([]), '', Level::Nearly), new NoPictures);
         $paths = self::paths($sheet);
         self::assertSame(2.0, $paths->evaluate('count(//s:rect[@rx="1"][@fill="#25323b"])'));
         foreach (['Tamsin', 'Bridges & Beams · 2026-11-20', 'Find the moment', 'Nearly'] as $words) {
             self::assertSame(1.0, $paths->evaluate("count(//s:text[.='{$words}'])"), $words);
         }
+    }
+
+    public function test_several_stand_on_a_sheet_apart_from_each_other(): void
+    {
+        $cell = static fn (string $name): SheetCell => new SheetCell($name, 'Find the moment', Scene::fold([]), '', Level::Secure, 'Method: complete', 'Say why.');
+        foreach ([2, 4, 6] as $count) {
+            $paths = self::paths(Sheet::several('Beams', '2026-11-20', array_map($cell, array_map(static fn (int $i): string => "Student {$i}", range(1, $count))), $count, new NoPictures));
+            self::assertSame((float) $count, $paths->evaluate('count(//s:svg/s:svg)'));
+            self::assertSame((float) $count, $paths->evaluate("count(//s:text[.='Say why.'])"));
+            for ($i = 1; $i <= $count; $i++) {
+                self::assertSame(1.0, $paths->evaluate("count(//s:svg/s:svg[@x = (//s:svg/s:svg)[{$i}]/@x and @y = (//s:svg/s:svg)[{$i}]/@y])"), 'each has a place of its own');
+                self::assertTrue($paths->evaluate("(//s:svg/s:svg)[{$i}]/@y + (//s:svg/s:svg)[{$i}]/@height <= 595"));
+            }
+        }
+        self::assertSame(1.0, self::paths(Sheet::several('Beams', '2026-11-20', [$cell('Ada')], 4, new NoPictures))->evaluate('count(//s:svg/s:svg)'), 'the last sheet has what is left');
     }
 
     public function test_every_kind_of_object_is_drawn_well_formed_where_it_was_placed(): void

@@ -70,7 +70,7 @@ final class RulesTest extends TestCase
         ];
         $colleagues = [
             'reveal' => static fn (Situation $s): bool => $s->isRunning && $s->isCovered,
-            'choose_keep' => $always, 'forget_student' => $always,
+            'choose_keep' => $always, 'go_on' => $always, 'forget_student' => $always,
             'forget' => static fn (Situation $s): bool => ! $s->isRunning,
         ] + array_fill_keys(['hand_out', 'send_out', 'set_door', 'steer', 'set_pens', 'set_timer', 'ask', 'make_groups', 'lead', 'choose_screen', 'change_settings', 'end'], $running);
         foreach (['students' => $students, 'teachers' => $teachers, 'colleagues' => $colleagues] as $who => $some) {

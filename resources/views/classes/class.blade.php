@@ -4,6 +4,7 @@
         <x-said />
         <div class="library-head">
             <h1>{{ $roster->name }}</h1>
+            <a class="btn btn-outline-slate" href="{{ route('class.sessions', $roster) }}"><x-icon name="clock-history" /> {{ __('Sessions and skills') }}</a>
             <a class="btn btn-outline-slate" href="{{ route('class.csv', $roster) }}" download><x-icon name="download" /> {{ __('Save as CSV') }}</a>
             <form method="post" action="{{ route('class.pins', $roster) }}">@csrf <button class="btn btn-outline-slate"><x-icon name="person-lock" /> {{ __('New PINs for all') }}</button></form>
             @if ($entries->contains(fn ($entry) => $entry->pin !== ''))

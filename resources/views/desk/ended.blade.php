@@ -13,6 +13,14 @@
                 <p>{{ __('There is no work to keep.') }}</p>
             @endif
             @include('desk.keep')
+            @if ($runs)
+                <h2 class="h6 mt-3">{{ __('Go on from it') }}</h2>
+                <form action="{{ route('desk.go-on', $session) }}" method="post" class="panel-row">@csrf
+                    <button class="btn btn-outline-slate" name="canvases" value="carried">{{ __('Canvases carried on') }}</button>
+                    <button class="btn btn-outline-slate" name="canvases" value="empty">{{ __('Empty canvases') }}</button>
+                    <span class="form-text">{{ __('A new session with the same prompts, class and groups.') }}</span>
+                </form>
+            @endif
             <hr>
             @if ($runs)
             <form action="{{ route('desk.forget', $session) }}" method="post"

@@ -15,11 +15,21 @@
                     <label>{{ __('In order of') }} <select name="by" class="form-select"><option value="prompt">{{ __('prompts') }}</option><option value="seat">{{ __('students') }}</option></select></label>
                     <label>{{ __('Names') }} <select name="names" class="form-select"><option value="real">{{ __('Real') }}</option><option value="stone">{{ __('Stone') }}</option></select></label>
                     <label>{{ __('Checks') }} <select name="checks" class="form-select"><option value="1">{{ __('with them') }}</option><option value="0">{{ __('without') }}</option></select></label>
+                    <label>{{ __('Notes') }} <select name="notes" class="form-select"><option value="1">{{ __('with them') }}</option><option value="0">{{ __('without') }}</option></select></label>
+                    <label>{{ __('Prompt') }} <select name="words" class="form-select"><option value="1">{{ __('its words with it') }}</option><option value="0">{{ __('its number alone') }}</option></select></label>
+                    <label>{{ __('On each page') }} <select name="per" class="form-select">@foreach (Crag\Render\Sheet::COUNTS as $count)<option value="{{ $count }}">{{ trans_choice('{1} one canvas|[2,*] :count canvases', $count) }}</option>@endforeach</select></label>
                 </div>
                 @if ($prompts->count() > 1)
                     <fieldset><legend class="h6">{{ __('Prompts') }}</legend>
                         @foreach ($prompts as $prompt)<label class="choice"><input type="checkbox" name="prompts[]" value="{{ $prompt->id }}" checked> {{ $prompt->n }}. {{ Str::limit($prompt->plainWords(), 60) }}</label>@endforeach
                     </fieldset>
+                @endif
+                @php($students = $session->seats()->has('canvases')->get())
+                @if ($students->count() > 1)
+                    <details><summary>{{ __('Students: all, or only some') }}</summary>
+                        <fieldset class="record-students"><legend class="visually-hidden">{{ __('Students') }}</legend>
+                            @foreach ($students as $student)<label class="choice"><input type="checkbox" name="seats[]" value="{{ $student->id }}" checked> <span dir="auto">{{ $student->name }}</span></label>@endforeach
+                        </fieldset></details>
                 @endif
                 <button class="btn btn-go btn-lg w-100 mt-2">{{ __('Make it') }}</button>
             </details>

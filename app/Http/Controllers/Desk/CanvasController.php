@@ -66,7 +66,7 @@ final class CanvasController
         $found = $this->find($session, $canvas);
         abort_if($found->seat === null, 404);
 
-        return view('desk.reading', ['session' => $session, 'seat' => $found->seat, 'reading' => $read($found, $found->seat), 'reader' => $read->name()]);
+        return view('desk.reading', ['session' => $session, 'prompt' => $found->prompt, 'seat' => $found->seat, 'reading' => $read($found, $found->seat), 'reader' => $read->name()]);
     }
 
     private function find(LiveSession $session, string $canvas): Canvas

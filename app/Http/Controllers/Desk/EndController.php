@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Desk;
 
 use App\Http\CurrentRole;
+use App\Http\CurrentTeacher;
 use App\Jobs\MakeRecord;
 use App\Models\LiveSession;
 use App\Models\Record;
@@ -12,14 +13,17 @@ use App\Records\Results;
 use App\Records\Zip;
 use App\Sessions\EndSession;
 use App\Sessions\ForgetSession;
+use App\Sessions\GoOn;
 use Crag\Formats\Ods;
 use Crag\Formats\Xlsx;
+use Crag\Render\Sheet;
 use Crag\Session\Role;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** The end of a session and what it leaves behind. */
@@ -59,8 +63,11 @@ final class EndController
     public function make(Request $request, LiveSession $session): View
     {
         abort_unless($session->canvases()->exists(), 422, __('Nobody joined, so there is no work to keep.'));
-        $options = $request->validate(['kind' => ['in:pdf,zip'], 'by' => ['in:prompt,seat'], 'names' => ['in:real,stone'], 'checks' => ['boolean'], 'prompts' => ['array'], 'prompts.*' => ['string']]);
-        abort_if(isset($options['prompts']) && $session->canvases()->whereIn('prompt_id', $options['prompts'])->doesntExist(), 422, __('There is no canvas for the prompts that are chosen.'));
+        $options = $request->validate(['kind' => ['in:pdf,zip'], 'by' => ['in:prompt,seat'], 'names' => ['in:real,stone'], 'checks' => ['boolean'], 'notes' => ['boolean'], 'words' => ['boolean'], 'per' => ['integer', Rule::in(Sheet::COUNTS)], 'prompts' => ['array'], 'prompts.*' => ['string'], 'seats' => ['array'], 'seats.*' => ['string']]);
+        $chosen = $session->canvases();
+        isset($options['prompts']) && $chosen->whereIn('prompt_id', $options['prompts']);
+        isset($options['seats']) && $chosen->whereIn('seat_id', $options['seats']);
+        abort_if($chosen->doesntExist(), 422, __('There is no canvas for the prompts and students that are chosen.'));
         $record = $session->records()->first();
         if ($record === null || ! $record->isUnderWay()) {
             $record = Record::query()->create(['live_session_id' => $session->id, 'kind' => $options['kind'] ?? 'pdf', 'options' => $options]);
@@ -113,6 +120,15 @@ final class EndController
 
         return response(json_encode($statements, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES))
             ->withHeaders(['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-xapi.json\""]);
+    }
+
+    /** The next session: the same plan, class, prompts and groups; canvases carried on, or empty. */
+    public function goOn(Request $request, LiveSession $session, GoOn $goOn): RedirectResponse
+    {
+        $request->validate(['canvases' => ['required', 'in:carried,empty']]);
+        $teacher = CurrentTeacher::found($request);
+
+        return redirect()->route('desk', $goOn($teacher, $session, $request->input('canvases') === 'carried'));
     }
 
     public function forget(LiveSession $session, ForgetSession $forget): RedirectResponse

@@ -73,6 +73,16 @@ final class PromptsController
         return response()->json([]);
     }
 
+    /** Whether the reader of work answers at once whoever sends work on it. */
+    public function reader(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
+    {
+        $this->mustBeOf($session, $prompt);
+        $request->validate(['on' => ['required', 'boolean']]);
+        $prompt->update(['reads_at_once' => $request->boolean('on')]);
+
+        return response()->json(['said' => $request->boolean('on') ? __('Whoever sends work on prompt :n is answered by the reader at once.', ['n' => $prompt->n]) : __('The reader answers nobody by itself.')]);
+    }
+
     private function mustBeOf(LiveSession $session, Prompt $prompt): void
     {
         abort_unless($prompt->live_session_id === $session->id, 404);

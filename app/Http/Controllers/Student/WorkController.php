@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Student;
 use App\Canvas\CanvasFile;
 use App\Models\Message;
 use App\Models\Seat;
+use App\Records\SheetChoice;
 use App\Records\Sheets;
 use App\Sessions\FeedbackSeen;
 use Illuminate\Contracts\View\View;
@@ -39,10 +40,12 @@ final class WorkController
 
     public function pdf(Seat $seat): BinaryFileResponse
     {
-        $canvases = $seat->canvases()->with(['seat', 'prompt'])->get()->sortBy('prompt.n');
+        $canvases = $seat->canvases()->with(['seat', 'prompt', 'check'])->get()->sortBy('prompt.n');
         abort_if($canvases->isEmpty(), 404);
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-work');
-        Sheets::pdf($seat->session, $canvases, $file, false, static fn () => null);
+        $feedback = $seat->session->settingsValue()->feedback;
+        $isDue = $feedback->isDue(false, ! $seat->session->isRunning());
+        Sheets::pdf($seat->session, $canvases, $file, new SheetChoice($isDue && $feedback->shows('level'), $isDue && $feedback->shows('note')), static fn () => null);
 
         return response()->download($file, $this->name($seat).'.pdf', ['Content-Type' => 'application/pdf'])->deleteFileAfterSend();
     }

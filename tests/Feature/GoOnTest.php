@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Asset;
+use App\Models\HeldFolder;
+use App\Models\LiveSession;
+use App\Models\Seat;
+use App\Sessions\TakeSeat;
+use Crag\Session\PersonName;
+use Tests\Support\CragTestCase;
+
+/** A session that goes on from an earlier one, and what several say together; a reader that answers at once. */
+final class GoOnTest extends CragTestCase
+{
+    private LiveSession $session;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->session = $this->newSession();
+        $this->session->prompt()->firstOrFail()->update(['words' => 'Find F.', 'details' => ['skills' => ['moments'], 'questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']]]]);
+    }
+
+    public function test_canvases_are_carried_on_with_their_pictures_and_replay_or_begin_empty(): void
+    {
+        [$seat, $token] = $this->seat($this->session, 'نور');
+        $seat->update(['group' => 'Struts']);
+        $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'seat_id' => $seat->id, 'mime' => 'image/png', 'width' => 10, 'height' => 10, 'bytes' => 3]);
+        file_put_contents($asset->path(), 'abc');
+        $picture = ['type' => 'picture', 'asset' => $asset->id, 'x' => 10, 'y' => 10, 'w' => 100, 'h' => 100, 'alt' => ''];
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke(), ['body' => ['object' => $picture]] + $this->stroke()]])->assertJsonCount(2, 'accepted');
+        $this->asTeacher()->post("/desk/{$this->session->id}/end");
+
+        foreach (['carried' => 2, 'empty' => 0] as $how => $objects) {
+            $at = (string) $this->asTeacher()->post("/desk/{$this->session->id}/go-on", ['canvases' => $how])->assertRedirect()->headers->get('Location');
+            $next = LiveSession::query()->findOrFail(basename($at));
+            self::assertSame([$this->session->title, 'Find F.', 1], [$next->title, $next->prompt()->firstOrFail()->words, $next->prompts()->count()]);
+            [$again, $newToken] = app(TakeSeat::class)($next, PersonName::read('نور'));
+            $canvas = $this->canvasOf($again)->refresh();
+            self::assertCount($objects, $canvas->scene()->placed);
+            self::assertSame('Struts', $again->refresh()->group);
+            if ($how === 'carried') {
+                $copy = Asset::query()->where('live_session_id', $next->id)->firstOrFail();
+                self::assertSame([$again->id, 'abc'], [$copy->seat_id, file_get_contents($copy->path())]);
+                $this->asStudent($again, $newToken)->postJson("/seat/{$again->id}/operations", ['canvas' => $canvas->id, 'operations' => [$this->stroke()]])->assertJsonCount(1, 'accepted');
+                self::assertSame(3, $canvas->refresh()->operation_count);
+                self::assertSame(3, $next->refresh()->operation_count);
+            }
+            [$other] = app(TakeSeat::class)($next->refresh(), PersonName::read('Wren'));
+            self::assertCount(0, $this->canvasOf($other)->scene()->placed, 'who was not there begins empty');
+            HeldFolder::remove('sessions', $next->id);
+        }
+        $this->asTeacher()->delete("/desk/{$this->session->id}");
+        self::assertSame(2, LiveSession::query()->count(), 'the next ones stand on their own');
+    }
+
+    public function test_a_class_is_followed_through_its_sessions_by_skill(): void
+    {
+        $roster = $this->teacher()->rosters()->create(['name' => '9B']);
+        $entry = $roster->entries()->create(['n' => 1, 'name' => 'Tamsin']);
+        foreach ([1, 3] as $level) {
+            $session = $level === 1 ? $this->session : LiveSession::query()->findOrFail(basename((string) $this->asTeacher()->post("/desk/{$this->session->id}/go-on", ['canvases' => 'empty'])->headers->get('Location')));
+            $session->update(['roster_id' => $roster->id]);
+            [$seat] = app(TakeSeat::class)($session->refresh(), PersonName::read('Tamsin'), $entry);
+            $this->asTeacher()->postJson("/desk/{$session->id}/checks", ['canvas' => $this->canvasOf($seat)->id, 'level' => $level])->assertOk();
+            $this->post("/desk/{$session->id}/end");
+            $this->travel(1)->days();
+        }
+        $this->get("/class/{$roster->id}/sessions")->assertOk()->assertSeeInOrder(['moments', '33 %', '100 %', 'Tamsin', '+67']);
+        $this->asTeacher('another-teacher')->get("/class/{$roster->id}/sessions")->assertNotFound();
+    }
+
+    public function test_a_reader_answers_whoever_sends_only_where_the_teacher_lets_it(): void
+    {
+        [$seat, $token] = $this->seat($this->session, 'Tamsin');
+        $canvas = $this->canvasOf($seat);
+        $this->send($seat, $token);
+        self::assertSame(0, $seat->messages()->count());
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/take-back", ['canvas' => $canvas->id])->assertOk();
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/prompt/{$canvas->prompt_id}/reader", ['on' => true])->assertOk();
+        $this->send($seat, $token);
+        $message = $seat->messages()->firstOrFail();
+        self::assertSame(['A set of rules', false], [$message->sender, $message->isFromStudent()]);
+        self::assertStringContainsString('is not answered', $message->words);
+        $this->asTeacher()->get("/desk/{$this->session->id}/canvas/{$canvas->id}/reading")->assertOk()->assertSee('answer at once');
+    }
+
+    private function send(Seat $seat, string $token): void
+    {
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/send", ['canvas' => $this->canvasOf($seat)->id])->assertOk();
+    }
+}

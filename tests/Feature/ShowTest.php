@@ -64,6 +64,9 @@ final class ShowTest extends CragTestCase
         $this->desk("line-up/{$c}/change", ['by' => -1])->assertOk();
         $this->desk("line-up/{$c}/change", ['by' => -1])->assertOk();
         self::assertSame([$c, $a, $b], $this->entries());
+        $this->desk("line-up/{$c}/change", ['by' => 2])->assertOk();
+        self::assertSame([$a, $b, $c], $this->entries(), 'dragged to the end');
+        $this->desk("line-up/{$c}/change", ['by' => -2])->assertOk();
         $this->desk("line-up/{$a}/change", ['caption' => ' Starts from the pivot '])->assertOk();
         $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('Starts from the pivot');
         $this->desk("line-up/{$a}/show")->assertOk();
@@ -138,6 +141,20 @@ final class ShowTest extends CragTestCase
         self::assertGreaterThan($before, count($this->class[2][2]->refresh()->scene()->placed));
         $this->asTeacher()->postJson($undo)->assertOk();
         self::assertCount($before, $this->class[2][2]->refresh()->scene()->placed);
+    }
+
+    public function test_who_was_picked_and_the_lead_canvas_alone_stand_on_the_class_screen(): void
+    {
+        $this->desk('screen', ['view' => 'pick'])->assertUnprocessable();
+        $this->session->picks()->create(['seat_id' => $this->class[1][0]->id, 'made_at_ms' => 1, 'among' => 3]);
+        $this->desk('screen', ['view' => 'pick'])->assertNoContent();
+        $this->screen()->assertSee('Seat 2')->assertDontSee('Otis');
+        $this->desk('settings', ['shown_names' => 'real'])->assertOk();
+        $this->screen()->assertSee('Otis');
+        $this->desk('lead-beside', ['alone' => true])->assertOk();
+        self::assertSame(1, $this->session->refresh()->showcase()->firstOrFail()->items()->count());
+        $this->screen()->assertSee('data-live', false);
+        $this->picture(1)->assertOk();
     }
 
     public function test_coach_ink_is_not_shown_to_the_class(): void

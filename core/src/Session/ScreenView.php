@@ -11,6 +11,8 @@ enum ScreenView: string
     case Prompt = 'prompt';
     case Showcase = 'showcase';
     case Tally = 'tally';
+    /** The student who was picked last. */
+    case Pick = 'pick';
     /** What students offered, and was accepted. */
     case Board = 'board';
     /** How everybody did in a run of quick asks. */

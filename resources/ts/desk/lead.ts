@@ -53,6 +53,7 @@ export class Lead {
         });
         this.inkOff = mountWindow('#ink-off', (how) => void this.tell('ink', { on: false, stays: how === 'stays' }));
         element('#lead-ink').addEventListener('click', () => (this.isInkOn ? this.inkOff.showModal() : void this.tell('ink', { on: true })));
+        element('#lead-screen').addEventListener('click', () => void settings.run(`${settings.address}/lead-beside`, { prompt: this.prompt, page: this.bench!.view.page, alone: true }));
         element('#lead-show').addEventListener('click', () => void this.tell('show', { page: this.isPageShown ? null : this.bench!.view.page }));
     }
 
@@ -166,6 +167,7 @@ export class Lead {
         if (!this.settings.mayDraw) {
             bench.lockBy(this.settings.words.not_yours);
             element<HTMLButtonElement>('#lead-show').disabled = true;
+            element<HTMLButtonElement>('#lead-screen').disabled = true;
             element<HTMLButtonElement>('#lead-ink').disabled = true;
         }
         void this.outbox.flush();

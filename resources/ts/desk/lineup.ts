@@ -27,6 +27,7 @@ export class LineUpBar {
             const small = (event.target as Element).closest<HTMLElement>('#mini-screen');
             small?.setAttribute('aria-expanded', String(small.getAttribute('aria-expanded') !== 'true'));
         });
+        this.listenToOrder();
         document.addEventListener('change', (event) => {
             const select = event.target as HTMLSelectElement;
             select.id === 'shown-on' && void around.run(`${around.address}/shown-on`, { on: select.value });
@@ -38,6 +39,38 @@ export class LineUpBar {
         const shown = [...document.querySelectorAll<HTMLElement>('.lineup-entry [data-do=show-entry][aria-pressed=true]')].map(({ dataset }) => dataset.entry!);
         const entries = !beside ? [entry] : shown.includes(entry) ? shown.filter((one) => one !== entry) : [...shown, entry].slice(-MOST);
         entries.length > 0 && void this.around.run(`${this.around.address}/line-up/show`, { entries: entries.map(Number) });
+    }
+
+    /** By Alt and an arrow, or dragged to another's place. */
+    private listenToOrder(): void {
+        const entryOf = (target: EventTarget | null): string | undefined => (target as Element | null)?.closest<HTMLElement>('.lineup-entry')?.dataset.entry;
+        let dragged: string | undefined;
+        document.addEventListener('keydown', (event) => {
+            const entry = entryOf(event.target);
+            if (entry !== undefined && event.altKey && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
+                event.preventDefault();
+                event.stopPropagation();
+                void this.move(entry, event.key === 'ArrowLeft' ? -1 : 1);
+            }
+        }, true);
+        document.addEventListener('dragstart', (event) => {
+            dragged = entryOf(event.target);
+            dragged !== undefined && event.dataTransfer?.setData('text/plain', dragged);
+        });
+        document.addEventListener('dragover', (event) => dragged !== undefined && entryOf(event.target) !== undefined && event.preventDefault());
+        document.addEventListener('drop', (event) => {
+            const to = entryOf(event.target);
+            const all = [...document.querySelectorAll<HTMLElement>('.lineup-entry')].map(({ dataset }) => dataset.entry!);
+            if (dragged !== undefined && to !== undefined && to !== dragged) {
+                event.preventDefault();
+                void this.move(dragged, all.indexOf(to) - all.indexOf(dragged));
+            }
+            dragged = undefined;
+        });
+    }
+
+    private move(entry: string, by: number): Promise<boolean> {
+        return this.around.run(`${this.around.address}/line-up/${entry}/change`, { by });
     }
 
     step(by: -1 | 1): void {

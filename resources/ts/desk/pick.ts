@@ -56,6 +56,8 @@ export class PickWindow {
             await this.around.run(`${this.around.address}/pick/${this.pick}/undo`, {});
         } else if (how === 'again') {
             await this.draw(this.among);
+        } else if (how === 'screen') {
+            await this.around.run(`${this.around.address}/screen`, { view: 'pick' });
         } else if (how === 'close-up' && tile !== undefined) {
             this.around.open(tile);
         } else {

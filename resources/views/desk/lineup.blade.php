@@ -12,9 +12,9 @@
     <span class="lineup-entries">
     @php($shown = $view->value === 'showcase' ? $session->showcase?->items->pluck('lineup_entry_id')->all() ?? [] : [])
     @foreach ($lineup as $entry)
-        <span class="lineup-entry">
+        <span class="lineup-entry" data-entry="{{ $entry->id }}" draggable="{{ $runs ? 'true' : 'false' }}">
             <button class="chip" id="lineup-{{ $entry->id }}" data-do="show-entry" data-entry="{{ $entry->id }}" @disabled(! $runs) aria-pressed="{{ in_array($entry->id, $shown, true) ? 'true' : 'false' }}"
-                    title="{{ $entry->caption !== '' ? $entry->caption : __('Show it; with Ctrl beside what is shown') }}">
+                    title="{{ $entry->caption !== '' ? $entry->caption : __('Show it; with Ctrl beside what is shown. Drag it, or Alt+← → for its place') }}">
                 <span class="lineup-n">{{ $entry->canvas->prompt->n }}</span> <x-seat-name :seat="$entry->canvas->seat" />@if ($entry->is_live) <x-icon name="broadcast" /><span class="visually-hidden">{{ __('live') }}</span>@endif
                 @if ($entry->canvas->seat->keeps_back) <span class="keeps-back" title="{{ __('Asks not to be shown') }}"><x-icon name="eye-slash" /></span><span class="visually-hidden">{{ __('asks not to be shown') }}</span>@endif
                 @if ($entry->with_notes) <x-icon name="journal-text" /><span class="visually-hidden">{{ __('with private notes') }}</span>@endif</button>

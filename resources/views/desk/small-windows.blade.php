@@ -41,7 +41,7 @@
         <h2 id="pick-title">{{ __('Picked') }}</h2>
         <p id="pick-name" class="pick-name" dir="auto" role="status"></p>
         <p id="pick-among" class="form-text"></p>
-        <div class="maths-end"><button class="btn btn-outline-slate" value="undo">{{ __('Not this time') }}</button><button class="btn btn-outline-slate" value="again">{{ __('Another one') }}</button><button class="btn btn-outline-slate" value="close-up">{{ __('Close-up') }}</button><button class="btn btn-go" value="" autofocus>{{ __('Good') }}</button></div>
+        <div class="maths-end"><button class="btn btn-outline-slate" value="undo">{{ __('Not this time') }}</button><button class="btn btn-outline-slate" value="again">{{ __('Another one') }}</button><button class="btn btn-outline-slate" value="close-up">{{ __('Close-up') }}</button>@if ($role === Crag\Session\Role::Colleague)<button class="btn btn-outline-slate" value="screen">{{ __('On the class screen') }}</button>@endif<button class="btn btn-go" value="" autofocus>{{ __('Good') }}</button></div>
     </form>
 </dialog>
 <dialog id="write-chosen" class="small-window" aria-labelledby="write-chosen-title">

@@ -31,6 +31,10 @@
     @elseif ($view === 'run' && $session->run !== null && $session->run->is_shown)
         <h1 class="shown-words">{{ __('How everybody did') }}</h1>
         @include('desk.run-result', ['result' => $session->run->result()])
+    @elseif ($view === 'pick')
+        @php($picked = $session->picks()->with('seat')->first()?->seat)
+        @php($name = $picked === null ? '' : $session->settingsValue()->shownNames->show($picked->name, $picked->n))
+        @if ($picked !== null) <p class="shown-n">{{ __('Picked') }}</p> <h1 class="shown-picked" dir="auto">{{ $name === '' ? __('Seat :n', ['n' => $picked->n]) : $name }}</h1> @endif
     @elseif ($view === 'board')
         @php($board = $session->board ?? ['headings' => [''], 'open' => false])
         @php($offers = $session->offers()->where('state', 'accepted')->with('seat')->get()->groupBy('column'))

@@ -77,7 +77,7 @@ final class LineUpController
     public function change(Request $request, LiveSession $session, LineupEntry $entry): JsonResponse
     {
         abort_unless($entry->live_session_id === $session->id, 404);
-        $changes = $request->validate(['caption' => ['nullable', 'string', 'max:200'], 'is_live' => ['boolean'], 'names' => ['nullable', Rule::enum(NameMode::class)], 'with_notes' => ['boolean'], 'by' => ['integer', 'in:-1,1']]);
+        $changes = $request->validate(['caption' => ['nullable', 'string', 'max:200'], 'is_live' => ['boolean'], 'names' => ['nullable', Rule::enum(NameMode::class)], 'with_notes' => ['boolean'], 'by' => ['integer', 'min:-100', 'max:100']]);
         $by = $changes['by'] ?? 0;
         unset($changes['by']);
         array_key_exists('caption', $changes) && $changes['caption'] = trim((string) $changes['caption']);

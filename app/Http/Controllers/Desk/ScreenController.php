@@ -41,6 +41,7 @@ final class ScreenController
         $view = ScreenView::from($request->string('view')->toString());
         abort_if($view === ScreenView::Tally && $session->ask_id === null, 422, __('Ask something first.'));
         abort_if($view === ScreenView::Showcase && $session->showcase_id === null, 422, __('Choose a canvas to show first.'));
+        abort_if($view === ScreenView::Pick && $session->picks()->doesntExist(), 422, __('Pick somebody first.'));
         $this->shown->view($session, $view);
 
         return response()->noContent();
@@ -82,14 +83,20 @@ final class ScreenController
         return response()->json(['said' => trans_choice('{1} The class sees it.|[2,*] The class sees the :count side by side.', count($items))]);
     }
 
-    /** The teacher's own canvas beside what is shown. */
+    /** The teacher's own canvas beside what is shown, or alone. */
     public function lead(Request $request, LiveSession $session, TakeCanvas $takeCanvas): JsonResponse
     {
-        $request->validate(['prompt' => ['nullable', 'string'], 'page' => ['nullable', 'string', 'max:40']]);
+        $request->validate(['prompt' => ['nullable', 'string'], 'page' => ['nullable', 'string', 'max:40'], 'alone' => ['boolean']]);
         $prompt = $session->prompts()->findOrFail($request->input('prompt') ?? $session->prompt_id);
         $lead = $takeCanvas->lead($prompt);
         $page = $request->string('page')->toString();
-        $this->shown->beside($session, $lead, isset($lead->scene()->pages[$page]) ? $page : '');
+        $page = isset($lead->scene()->pages[$page]) ? $page : '';
+        if ($request->boolean('alone')) {
+            $this->shown->moments($session, [['canvas_id' => $lead->id, 'page' => $page, 'at_operation' => null]]);
+
+            return response()->json(['said' => __('The class sees this page as you draw on it.')]);
+        }
+        $this->shown->beside($session, $lead, $page);
 
         return response()->json(['said' => __('Your lead canvas stands beside it.')]);
     }

@@ -35,6 +35,16 @@ final class AskTest extends CragTestCase
         [$this->otis, $this->otiss] = $this->seat($this->session, 'Otis');
     }
 
+    public function test_what_nobody_has_answered_yet_has_an_empty_tally(): void
+    {
+        foreach ([['kind' => 'number', 'words' => 'F?', 'right' => ''], ['kind' => 'text', 'words' => 'Why?', 'right' => []]] as $question) {
+            $this->asTeacher()->postJson("/desk/{$this->session->id}/asks", ['question' => $question])->assertOk();
+            $this->get("/desk/{$this->session->id}/ask")->assertOk()->assertSee('0 of');
+            $this->postJson("/desk/{$this->session->id}/screen", ['view' => 'tally'])->assertNoContent();
+            $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertOk()->assertSee('Nobody has answered yet');
+        }
+    }
+
     public function test_it_is_asked_answered_changed_and_counted(): void
     {
         $ask = $this->ask(self::CHOICE);

@@ -154,7 +154,7 @@ const questions = new Questions(bench, page);
 const lead = new LeadSide(bench, page);
 const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => socket.send(text), handUp: (words) => room.openHand(words) });
 const ask = new AskSheet({ address: page.address, assets: page.assets, words: page.words, now: () => Date.now() + bench.clockAhead, say });
-const checkLine = new CheckLine({ words: page.words, say });
+const checkLine = new CheckLine(bench.surface, page);
 const shown = new ShownWork({ ...page, now: () => Date.now() + bench.clockAhead, say });
 const room: RoomPage = new RoomPage({
     address: page.address,

@@ -13,7 +13,6 @@ export interface SeenCheck {
 
 interface Around {
     words: Record<string, string>;
-    say(sentence: string): void;
 }
 
 /** What the teacher found in the canvas that is open: a line that folds away, and a word when it is new. */
@@ -21,7 +20,9 @@ export class CheckLine {
     private readonly root = element('#own-check');
     private known = '';
 
-    constructor(private readonly around: Around) {
+    constructor(surface: HTMLElement, private readonly around: Around) {
+        // With the other small things at the stage's edges.
+        surface.after(this.root);
         element('#own-check-away').addEventListener('click', () => {
             this.root.hidden = true;
         });

@@ -1,13 +1,13 @@
 @php($runs = $role === Crag\Session\Role::Colleague)
 <aside class="closeup-side" aria-label="{{ __('About this canvas') }}">
     <p id="closeup-signals" class="closeup-signals" hidden></p>
-    <div id="closeup-answers" class="closeup-answers"></div>
     <div class="closeup-checks" role="group" aria-label="{{ __('Check') }}">
         @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
             <button class="chip" data-do="check" data-level="{{ $level->value }}" aria-pressed="false"><x-strata :level="$level->value" /> {{ __($level->word()) }} <kbd>{{ $level->value }}</kbd></button>
         @endforeach
         <button class="chip chip-quiet" data-do="check" data-level="" aria-pressed="true">{{ __('No check') }} <kbd>{{ __('Del') }}</kbd></button>
     </div>
+    <div id="closeup-answers" class="closeup-answers"></div>
     <div class="closeup-do">
         <button class="btn btn-slate" data-do="line-up" title="{{ __('Put this page into the line-up as it is now (S)') }}"><x-icon name="collection" /> {{ __('Line-up') }} <kbd>S</kbd></button>
         @if ($runs) <button class="btn btn-outline-slate" data-do="show" title="{{ __('On the class screen at once') }}"><x-icon name="easel" /> {{ __('Show to the class') }}</button> @endif

@@ -1,5 +1,5 @@
 {{-- Bars. $before: the tally of the same question asked earlier, or null. $right: whether what is right may be seen. --}}
-@php($most = max(1, ...array_map(fn ($bar) => $bar->count(), [...$tally->bars, ...($before?->bars ?? [])])))
+@php($most = max([1, ...array_map(fn ($bar) => $bar->count(), [...$tally->bars, ...($before?->bars ?? [])])]))
 <ol class="tally-bars">
     @foreach ($tally->bars as $bar)
         @php($was = $before === null ? null : collect($before->bars)->first(fn ($one) => $one->label === $bar->label)?->count() ?? 0)

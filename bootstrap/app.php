@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\SameOrigin;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\StartWebSession;
 use Crag\Session\Refusal;
 use Crag\Session\RefusedDeed;
 use Illuminate\Cookie\Middleware\EncryptCookies;
@@ -13,6 +14,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -30,6 +32,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $isJson = static fn (Request $request): bool => $request->isJson();
         $middleware->trimStrings(except: [$isJson]);
         $middleware->convertEmptyStringsToNull(except: [$isJson]);
+        $middleware->web(replace: [StartSession::class => StartWebSession::class]);
         // What open pages ask all day long: no session is opened for it.
         $middleware->group('hot', [EncryptCookies::class, SameOrigin::class, SubstituteBindings::class]);
         $middleware->trustProxies(at: ['127.0.0.1', '::1']);

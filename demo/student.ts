@@ -15,6 +15,34 @@ export interface Watch {
 
 export const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, Math.max(0, ms)));
 
+interface Asked {
+    id: string;
+    isOpen: boolean;
+    mine: unknown;
+    question: { kind: string; options?: { id: string }[]; from?: number; to?: number };
+}
+
+const FORCES = ['80 N', '80 N', '80 N', '240 N', '60 N', '720 N', '80'];
+const WORDS = ['the pivot', 'the pivot', 'the strut', 'moments balance', 'I am not sure'];
+
+const one = <T>(of: readonly T[]): T => of[Math.floor(Math.random() * of.length)];
+
+/** What such a student might say. */
+function guess({ kind, options, from, to }: Asked['question']): unknown {
+    switch (kind) {
+        case 'choice':
+            return one(options!).id;
+        case 'choices':
+            return options!.filter(() => Math.random() < 0.5).map(({ id }) => id);
+        case 'scale':
+            return from! + Math.floor(Math.random() * (to! - from! + 1));
+        case 'text':
+            return one(WORDS);
+        default:
+            return one(FORCES);
+    }
+}
+
 /** One simulated student: joins over HTTP, opens the socket, draws wet and posts dry, as a browser's page does. */
 export class SimulatedStudent {
     private readonly cookies = new Map<string, string>();
@@ -24,6 +52,7 @@ export class SimulatedStudent {
     private ink = '';
     private canvas = '';
     private arePensDown = false;
+    private answered = '';
     private ahead: { canvas: string; prompt: { id: string } } | undefined;
     /** Ended sessions take no more strokes. */
     over = false;
@@ -180,9 +209,20 @@ export class SimulatedStudent {
         } else if (event?.type === 'handout') {
             this.watch.heard?.('hand_out', at);
             void this.request(`/seat/${this.seat}/got`, this.json({ canvas: this.canvas, handout: event.body.handout })).catch(() => undefined);
+        } else if (event?.type === 'own') {
+            this.answer((event.body.own as { ask?: Asked | null }).ask ?? null);
         } else if (event?.type === 'ended') {
             this.leave();
         }
+    }
+
+    /** A quick ask is thought about for a moment, and answered once. */
+    private answer(ask: Asked | null): void {
+        if (ask === null || !ask.isOpen || ask.mine !== null || ask.id === this.answered) {
+            return;
+        }
+        this.answered = ask.id;
+        setTimeout(() => void this.request(`/seat/${this.seat}/ask`, this.json({ ask: ask.id, value: guess(ask.question) })).catch(() => undefined), 800 + Math.random() * 5000);
     }
 
     private json(body: unknown): RequestInit {

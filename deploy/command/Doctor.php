@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use FilesystemIterator;
 use PDO;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
 
 /** Says what is missing or wrong, and how to mend it. Changes nothing. */
 final class Doctor
@@ -54,12 +58,27 @@ final class Doctor
                     (int) $rows === 0 || $left[] = "{$table}.{$column} ({$rows})";
                 }
             }
-            $folder = dirname($file)."/sessions/{$id}";
-            file_exists($folder) && $left[] = $folder;
+            array_push($left, ...$this->filesNaming(dirname($file), $id));
             $this->check("Nothing of {$id} in {$file}", $left === [], 'There is: '.implode(', ', $left));
         }
 
         return $this->wrong === 0 ? 0 : 1;
+    }
+
+    /** @return list<string> files and folders below one whose name or content holds the id */
+    private function filesNaming(string $folder, string $id): array
+    {
+        $found = [];
+        $all = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS), RecursiveIteratorIterator::SELF_FIRST);
+        foreach ($all as $path => $one) {
+            assert($one instanceof SplFileInfo);
+            $isDatabase = str_starts_with($one->getFilename(), 'crag.sqlite');
+            if (stripos($one->getFilename(), $id) !== false || (! $isDatabase && $one->isFile() && stripos((string) file_get_contents((string) $path), $id) !== false)) {
+                $found[] = (string) $path;
+            }
+        }
+
+        return $found;
     }
 
     /** @return list<string> */

@@ -126,6 +126,13 @@ final class KeepTest extends CragTestCase
         self::assertDirectoryDoesNotExist(config('crag.data')."/sessions/{$this->session->id}");
     }
 
+    public function test_a_browser_does_not_remember_the_address_of_a_session(): void
+    {
+        $this->asTeacher()->get("/desk/{$this->session->id}")->assertOk();
+        self::assertStringNotContainsString($this->session->id, json_encode(session()->all(), JSON_THROW_ON_ERROR));
+        self::assertNotSame([], session()->all());
+    }
+
     public function test_the_page_in_plain_words_says_how_long(): void
     {
         $this->asNobody()->get('/kept')->assertOk()->assertSee('30 days after a session');

@@ -202,7 +202,7 @@ function listenToLetters({ address, ask, lineUp, picture, at, grid, chosen, clos
         letter: {
             a: () => ask.open(),
             e: () => opened.offers(),
-            i: () => opened.talking(),
+            u: () => opened.talking(),
             m: () => picture.open(),
             '[': () => lineUp.step(-1),
             ']': () => lineUp.step(1),

@@ -1,6 +1,6 @@
 @php($keys = [
     '← ↑ → ↓' => __('from tile to tile'), 'Enter' => __('close-up'), 'X' => __('choose this tile, or not'), 'Shift+← →' => __('choose on the way'), 'Ctrl+A' => __('choose all that are shown'),
-    '0 1 2 3' => __('check: No attempt, Not yet, Nearly, Secure'), 'Del' => __('take the check away'), 'S' => __('into the line-up'), '[ ]' => __('show the one before, the next one'), 'I' => __('draw over what the class sees'), 'E' => __('what students offer'), 'H' => __('hand out'), 'W' => __('write to this student'), 'A' => __('quick ask'), 'M' => __('class picture and next groups'),
+    '0 1 2 3' => __('check: No attempt, Not yet, Nearly, Secure'), 'Del' => __('take the check away'), 'S' => __('into the line-up'), '[ ]' => __('show the one before, the next one'), 'U' => __('draw over what the class sees'), 'E' => __('what students offer'), 'H' => __('hand out'), 'W' => __('write to this student'), 'A' => __('quick ask'), 'M' => __('class picture and next groups'),
     'V' => __('compare what is chosen'), 'K' => __('pick a student'), 'B' => __('Shield: hide all work on this desk'), '+ −' => __('larger and smaller tiles'), 'N' => __('names on this desk: Real, Stone, None'),
     'P' => __('pens down, and up again'), 'T' => __('timer'), 'G' => __('gather everybody at the prompt that you look at'), 'F' => __('lead canvas, and back to the grid'), 'D' => __('door and seats'),
     'Esc' => __('close what is open, choose nothing'), '?' => __('these keys'),

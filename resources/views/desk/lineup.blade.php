@@ -36,7 +36,7 @@
         <button class="chip {{ $waiting > 0 ? 'chip-attention' : 'chip-quiet' }}" id="offers-button" data-do="offers" aria-pressed="{{ $view->value === 'board' ? 'true' : 'false' }}" title="{{ __('What students offer to the class (E)') }}">{{ __('Offers') }} @if ($waiting > 0) <b class="count">{{ $waiting }}</b> @endif</button>
     @endif
     @if ($runs && $view->value === 'showcase')
-        <button class="btn btn-icon" id="talking-button" data-do="talking" title="{{ __('Draw over what the class sees, point, make it larger (I)') }}"><x-icon name="pen" /><span class="visually-hidden">{{ __('Draw over what the class sees') }}</span></button>
+        <button class="btn btn-icon" id="talking-button" data-do="talking" title="{{ __('Draw over what the class sees, point, make it larger (U)') }}"><x-icon name="pen" /><span class="visually-hidden">{{ __('Draw over what the class sees') }}</span></button>
     @endif
     <select id="shown-on" class="form-select form-select-sm lineup-on" aria-label="{{ __('Where chosen work is shown') }}" @disabled(! $runs)>
         @foreach (Crag\Session\ShownOn::cases() as $where)<option value="{{ $where->value }}" @selected($where === $session->shown_on)>{{ __($where->word()) }}</option>@endforeach

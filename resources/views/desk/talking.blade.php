@@ -8,7 +8,7 @@
         <button class="chip" id="talking-replay" aria-pressed="false" title="{{ __('From its first stroke, for everybody who sees it') }}"><x-icon name="clock-history" /> {{ __('Replay to the class') }}</button>
         <button class="chip" id="talking-lead"><x-icon name="layout-split" /> {{ __('Lead canvas beside it') }}</button>
         <button class="chip" id="talking-give" title="{{ __('To everybody, under the ink. No work is lost.') }}"><x-icon name="send" /> {{ __('Hand out to build on') }}</button>
-        <button class="btn btn-outline-slate" data-do="talking">{{ __('Back to the grid') }} <kbd>I</kbd></button>
+        <button class="btn btn-outline-slate" data-do="talking">{{ __('Back to the grid') }} <kbd>U</kbd></button>
     </div>
     @include('bench.bench', ['label' => __('Over what the class sees'), 'lead' => true, 'as' => 'talking-', 'files' => '', 'pieces' => false])
 </section>

@@ -45,9 +45,17 @@ final readonly class Results
         return new self($session, $seats, $prompts, $canvases, $isStone);
     }
 
-    public function csv(): string
+    /** @param  string  $table  rows, matrix, answers or asks */
+    public function csv(string $table = 'rows'): string
     {
-        return Csv::write(array_map(static fn (array $row): array => array_map(static fn (string|int|float|null $cell): string|int|null => is_float($cell) ? (string) $cell : $cell, $row), $this->rows()->rows));
+        $rows = (match ($table) {
+            'matrix' => $this->matrix(),
+            'answers' => $this->answers(),
+            'asks' => $this->asks(),
+            default => $this->rows(),
+        })->rows;
+
+        return Csv::write(array_map(static fn (array $row): array => array_map(static fn (string|int|float|null $cell): string|int|null => is_float($cell) ? (string) $cell : $cell, $row), $rows));
     }
 
     /** @return list<Table> */

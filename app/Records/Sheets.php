@@ -33,6 +33,7 @@ final class Sheets
             $parts = [];
             $done = 0;
             $pictures = new EmbeddedPictures($session);
+            $title = $session->title.($session->roster === null ? '' : ' · '.$session->roster->name);
             foreach (collect($canvases)->chunk(self::AT_ONCE * $choice->perSheet) as $some) {
                 $parts[] = $part = sprintf('%s/part-%04d.pdf', $folder, count($parts));
                 $cells = array_merge(...array_values($some->map(static fn (Canvas $canvas): array => self::cells($canvas, $choice))->all()));
@@ -40,7 +41,7 @@ final class Sheets
                 foreach (array_chunk($cells, $choice->perSheet) as $i => $onSheet) {
                     $files[] = $file = sprintf('%s/%04d-%04d.svg', $folder, count($parts), $i);
                     $date = $session->created_at->format('Y-m-d');
-                    file_put_contents($file, $choice->perSheet === 1 ? Sheet::document($session->title, $date, $onSheet[0], $pictures) : Sheet::several($session->title, $date, $onSheet, $choice->perSheet, $pictures));
+                    file_put_contents($file, $choice->perSheet === 1 ? Sheet::document($title, $date, $onSheet[0], $pictures) : Sheet::several($title, $date, $onSheet, $choice->perSheet, $pictures));
                 }
                 Rsvg::pdf($files, $part);
                 $progress($done += $some->count());

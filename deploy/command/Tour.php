@@ -29,20 +29,18 @@ final readonly class Tour
         $this->lead($desk);
         $this->door($desk);
         $this->closeUp($desk);
-        $this->asking($desk);
+        $this->asking($desk, $screen);
         $this->picture($desk);
         $this->screen($desk, $screen);
+        $this->offers($desk);
         $this->handOut($desk);
-        $this->dark($addresses['desk']);
+        $this->record($desk, $addresses['desk']);
         $this->end($desk);
     }
 
     private function students(): void
     {
-        $home = $this->chrome->open()->visit($this->class->instance->address());
-        $this->shot($home, 'home');
-        $home->visit($this->class->addresses['join']);
-        $this->shot($home, 'join');
+        $this->shot($this->chrome->open()->visit($this->class->addresses['join']), 'join');
 
         $laptop = $this->chrome->open()->visit($this->class->addresses['student']);
         $this->draw($laptop);
@@ -137,18 +135,6 @@ final readonly class Tour
         usleep(500_000);
         $this->shot($desk, 'door');
         $desk->press("\u{E00C}");
-        $desk->press('f');
-        $desk->click('#lead-show');
-        $student->click('#lead-look');
-        $this->line($student, [.15, .3], [.7, .34]);
-        $desk->press('f')->press('t')->click('[data-seconds="300"]')->press("\u{E00C}");
-        usleep(900_000);
-        $this->shot($student, 'lead-beside');
-        $desk->press('p');
-        $student->seen('#cover');
-        usleep(300_000);
-        $this->shot($student, 'pens-down');
-        $desk->press('p');
         $student->quit();
     }
 
@@ -197,7 +183,7 @@ final readonly class Tour
     }
 
     /** A quick ask that some have answered. */
-    private function asking(Page $desk): void
+    private function asking(Page $desk, Page $screen): void
     {
         $desk->press('a')->type('#ask-words', 'The load doubles. Which way does the plank turn?');
         $desk->run('document.querySelector("#ask-options").value = "*Anticlockwise\nClockwise\nIt stays level"');
@@ -210,6 +196,10 @@ final readonly class Tour
         $desk->waitForText('#ask-body', '5 of');
         usleep(600_000);
         $this->shot($desk, 'quick-ask');
+        $desk->click('#ask-body [data-body*="tally"][data-post$="screen"]')->click('#ask-body [data-body*="tally"][data-post$="show"]');
+        $screen->seen('.tally-bars');
+        usleep(600_000);
+        $this->shot($screen, 'screen-tally');
         $desk->click('#ask-body [data-post$=ask-away]')->press("\u{E00C}");
     }
 
@@ -223,7 +213,10 @@ final readonly class Tour
 
     private function screen(Page $desk, Page $screen): void
     {
-        $this->shot($screen, 'screen-prompt');
+        $desk->click('#screen-join');
+        $screen->find('.shown-qr svg');
+        usleep(400_000);
+        $this->shot($screen, 'screen-join');
         foreach ([0, 1, 2, 4] as $i) {
             $desk->run('document.querySelectorAll(".tile-name")[arguments[0]].click()', $i);
         }
@@ -236,6 +229,12 @@ final readonly class Tour
             usleep(700_000);
         }
         $this->shot($screen, 'screen-showcase');
+        $desk->press('u')->find('#talking [data-ready]');
+        $desk->draw('#talking .page-paper', array_map(static fn (int $i): array => [.3 + .12 * cos($i / 6), .3 + .1 * sin($i / 6)], range(0, 40)), 'pen', 4);
+        $desk->waitForText('#talking-saved', 'Saved');
+        usleep(800_000);
+        $this->shot($desk, 'talking');
+        $desk->press('u');
     }
 
     private function handOut(Page $desk): void
@@ -248,12 +247,31 @@ final readonly class Tour
         $desk->press("\u{E00C}");
     }
 
-    private function dark(string $address): void
+    /** What students offer, on its page in two columns. */
+    private function offers(Page $desk): void
     {
-        $dark = $this->chrome->open(dark: true)->visit($address);
-        $dark->find('#grid[data-ready]');
-        sleep(2);
-        $this->shot($dark, 'desk-dark');
+        foreach (['Both sides turn the same' => [[.2, .5], [.5, .3], [.8, .5]], 'I drew the lever first' => [[.2, .3], [.4, .6], [.8, .6]]] as $words => $line) {
+            $student = $this->chrome->open()->visit($this->class->addresses['student']);
+            $student->find('#page-frame[data-ready]');
+            $this->line($student, ...$line);
+            $student->click('#more')->click('#offer')->type('#offer-words', $words)->click('#offer-window .btn-go')->waitForText('#notice', 'Offered');
+            $student->quit();
+        }
+        $desk->click('#offers-button')->waitForText('#offers', 'I drew the lever first');
+        $desk->click('.offer .btn-go');
+        $desk->until(fn (): bool => count($desk->all('.offer .btn-go')) === 1, 'one accepted');
+        usleep(600_000);
+        $this->shot($desk, 'offers');
+        $desk->press("\u{E00C}");
+    }
+
+    /** What can be taken while the session runs. */
+    private function record(Page $desk, string $address): void
+    {
+        $page = $desk->run('return location.pathname');
+        $desk->visit($this->class->instance->address().(is_string($page) ? $page : '').'/take');
+        $this->shot($desk, 'record');
+        $desk->visit($address)->find('#grid[data-ready]');
     }
 
     private function end(Page $desk): void

@@ -147,7 +147,7 @@ final class PlanTest extends BrowserTestCase
     private function lesson(Page $teacher, string $plan): void
     {
         $teacher->visit(self::$crag->address().'/classes');
-        $teacher->type('#name', '9B Beams')->type('#names', "Ada Brook\nIvo Stone\nنور الهدى")->click('.btn-go');
+        $teacher->type('#name', '9B Beams')->type('#names', "Ada Brook\nIvo Stone\nنور الهدى")->click('.btn-go')->find('.class-table');
         $teacher->visit(self::$crag->address()."/plan/{$plan}/start")->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
         $teacher->find('#grid[data-ready]');
         $code = str_replace(' ', '', $teacher->text('.door-letters'));

@@ -73,6 +73,7 @@ final class ReachTest extends BrowserTestCase
         $teacher->press("\u{E00C}");
         $screen = $this->person('screen')->visit((string) $teacher->find('.lineup a')->getAttribute('href'));
         $this->assertAccessible($screen, 'class screen');
+        $this->talking($teacher, $student, $screen);
         $teacher->run('window.confirm = () => true');
         $teacher->click('#desk-menu summary')->click('#end');
         $teacher->find('#record');
@@ -107,6 +108,43 @@ final class ReachTest extends BrowserTestCase
         $teacher->seen('.ask-now');
         $this->assertAccessible($teacher, 'quick ask');
         $teacher->click('#ask-body [data-post$=ask-away]')->press("\u{E00C}");
+    }
+
+    /** Work that is offered and shown, drawn over before the class; a run of asks; what can be taken. */
+    private function talking(Page $teacher, Page $student, Page $screen): void
+    {
+        $student->click('#more')->click('#offer')->seen('#offer-window');
+        $this->assertAccessible($student, 'offer');
+        $student->click('#offer-window .btn-go');
+        $teacher->click('#offers-button')->waitForText('#offers', 'Priya');
+        $this->assertAccessible($teacher, 'offers');
+        $teacher->click('.offer .btn-go');
+        $teacher->run('document.querySelector("#offers [hx-vals]").click()');
+        $screen->find('.shown-offer img');
+        $this->assertAccessible($screen, 'offers on the class screen');
+        $teacher->press("\u{E00C}")->run('document.querySelector(".tile-open").focus()');
+        $teacher->press('s')->find('.lineup-entry');
+        $teacher->press(']')->click('#talking-button')->find('#talking [data-ready]');
+        $this->assertAccessible($teacher, 'drawing over what is shown');
+        $screen->find('.shown-frame');
+        $this->assertAccessible($screen, 'showcase');
+        $teacher->press('u')->press('a')->find('#run-lines');
+        $teacher->run('document.querySelector("#ask-run").open = true; document.querySelector("#run-lines").value = "F? | 80 N"');
+        $this->assertAccessible($teacher, 'planned asks');
+        $teacher->click('.run-form .btn-slate')->click('.run-now .btn-slate')->waitForText('#ask-body', 'How everybody did');
+        $teacher->click('.run-result [data-post$=show]');
+        $this->assertAccessible($teacher, 'how everybody did');
+        $screen->find('.run-asks');
+        $this->assertAccessible($screen, 'how everybody did, on the class screen');
+        $teacher->press("\u{E00C}");
+        $home = (string) $student->find('#take-home')->getAttribute('href');
+        $student->visit($home);
+        $this->assertAccessible($student, 'what a student takes home');
+        $this->assertAccessible($this->person('kept')->visit(self::$crag->address().'/kept'), 'what is kept');
+        $desk = $teacher->driver->getCurrentURL();
+        $teacher->visit($desk.'/take')->run('document.querySelectorAll("details").forEach((one) => { one.open = true })');
+        $this->assertAccessible($teacher, 'record');
+        $teacher->visit($desk)->find('#grid[data-ready]');
     }
 
     public function test_no_page_of_plans_and_classes_has_a_serious_finding_of_axe(): void

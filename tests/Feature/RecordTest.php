@@ -91,6 +91,16 @@ final class RecordTest extends CragTestCase
         self::assertSame(3, Record::query()->firstOrFail()->total);
     }
 
+    public function test_matrix_and_answers_come_as_csv_too(): void
+    {
+        self::assertStringContainsString('2,نور,1,,33', (string) $this->take('results.csv?table=matrix')->assertOk()->getContent());
+        self::assertStringContainsString('720 N,not right,', (string) $this->take('results.csv?table=answers')->getContent());
+        $roster = $this->teacher()->rosters()->create(['name' => '9B Beams']);
+        $this->session->update(['roster_id' => $roster->id]);
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'])->assertOk();
+        self::assertStringContainsString('9B Beams', (string) shell_exec('pdftotext '.escapeshellarg(Record::query()->firstOrFail()->path()).' -'));
+    }
+
     public function test_several_canvases_stand_on_a_page_and_only_chosen_students_are_in_it(): void
     {
         $record = function (array $options): Record {

@@ -1,13 +1,13 @@
-import { mountBench } from '../bench/mount';
 import { mountWindow } from '../bench/window';
 import type { Tray } from '../bench/tray';
 import type { Operation } from '../canvas/model';
 import type { Workbench } from '../canvas/workbench';
 import { get } from '../live/http';
-import { Outbox } from '../live/outbox';
+import type { Outbox } from '../live/outbox';
 import { WetSender } from '../live/wet';
 import { element, fill } from '../page';
 import type { Room } from '../student/state';
+import { openTeacherBench, type OpenedCanvas } from './teacherbench';
 
 interface Settings {
     session: string;
@@ -20,16 +20,6 @@ interface Settings {
     send(text: string): boolean;
     /** A helper looks at it. */
     mayDraw: boolean;
-}
-
-interface LeadAnswer {
-    canvas: string;
-    tray: { tools: string[] };
-    clock: number;
-    n: number;
-    older: { undo: boolean; redo: boolean };
-    scene: never;
-    operations: Operation[];
 }
 
 /** The teacher's own canvas, in the grid's place: opened with the prompt that the teacher is looking at. */
@@ -128,40 +118,11 @@ export class Lead {
     }
 
     private async begin(): Promise<void> {
-        const { address, session, say } = this.settings;
-        this.outbox = await Outbox.open({
-            seat: `lead-${session}`,
-            address: `${address}/operations`,
-            accepted: (where, accepted) => {
-                if (where === this.bench?.canvas) {
-                    this.bench.view.confirm(accepted);
-                }
-            },
-            refused: (where, id, reason) => {
-                if (where === this.bench?.canvas) {
-                    this.bench.view.log.drop(id);
-                    this.bench.view.drawAll();
-                }
-                say(reason);
-            },
-            changed: (waiting, reachable) => {
-                const words = this.settings.words[reachable ? (waiting > 0 ? 'saving' : 'saved') : 'offline_lead'];
-                element('#lead-saved').textContent = fill(words, { n: waiting });
-            },
+        const { bench, tray, outbox } = await openTeacherBench({
+            ...this.settings, root: this.root, saved: '#lead-saved', box: `lead-${this.settings.session}`, wet: this.wet,
+            turned: () => this.showSeen(this.seen), pieces: () => this.askForPieces(),
         });
-        const { bench, tray } = mountBench({
-            root: this.root,
-            layer: 'lead',
-            assets: this.settings.assets,
-            stamps: this.settings.stamps,
-            words: this.settings.words,
-            bringIn: `${address}/bring-in`,
-            wet: this.wet,
-            put: (canvas, operation) => void this.outbox!.put(canvas, operation),
-            whole: async (canvas) => (await get<LeadAnswer>(`${address}/canvas/${canvas}/log`)).operations,
-            say,
-            turned: () => this.showSeen(this.seen),
-        }, () => this.askForPieces());
+        this.outbox = outbox;
         this.bench = bench;
         this.tray = tray;
         if (!this.settings.mayDraw) {
@@ -170,11 +131,10 @@ export class Lead {
             element<HTMLButtonElement>('#lead-screen').disabled = true;
             element<HTMLButtonElement>('#lead-ink').disabled = true;
         }
-        void this.outbox.flush();
     }
 
     private async load(prompt: string): Promise<void> {
-        const answer = await get<LeadAnswer>(`${this.settings.address}/prompt/${prompt}/lead`);
+        const answer = await get<OpenedCanvas>(`${this.settings.address}/prompt/${prompt}/lead`);
         this.prompt = prompt;
         this.bench!.begin(answer, this.outbox!.waitingFor(answer.canvas));
         this.tray!.allow(answer.tray.tools);

@@ -1,13 +1,13 @@
-import { mountBench } from '../bench/mount';
 import type { Tray } from '../bench/tray';
 import type { Operation } from '../canvas/model';
 import type { Workbench } from '../canvas/workbench';
 import { get, post } from '../live/http';
-import { Outbox } from '../live/outbox';
+import type { Outbox } from '../live/outbox';
 import { PointerSender } from '../live/pointer';
 import type { ShownItem } from '../live/shownframe';
 import { WetSender } from '../live/wet';
-import { element, fill } from '../page';
+import { element } from '../page';
+import { openTeacherBench, type OpenedCanvas } from './teacherbench';
 
 interface Settings {
     session: string;
@@ -23,16 +23,6 @@ interface Settings {
 }
 
 type Item = ShownItem & { prompt: string; owner: string };
-
-interface OverAnswer {
-    canvas: string;
-    tray: { tools: string[] };
-    clock: number;
-    n: number;
-    older: { undo: boolean; redo: boolean };
-    scene: never;
-    operations: Operation[];
-}
 
 /** So long after the hand rests the class sees the part that the teacher sees. */
 const LOOK_MS = 250;
@@ -143,7 +133,7 @@ export class Talking {
         if (item === undefined || bench === null) {
             return;
         }
-        const answer = await get<OverAnswer>(this.addressOf('over')).catch(() => null);
+        const answer = await get<OpenedCanvas>(this.addressOf('over')).catch(() => null);
         if (answer === null) {
             this.settings.say(this.settings.words.unreachable);
             return;
@@ -177,37 +167,8 @@ export class Talking {
     }
 
     private async begin(): Promise<void> {
-        const { address, session, say, words } = this.settings;
-        this.outbox = await Outbox.open({
-            seat: `over-${session}`,
-            address: `${address}/operations`,
-            accepted: (where, accepted) => {
-                where === this.bench?.canvas && this.bench.view.confirm(accepted);
-            },
-            refused: (where, id, reason) => {
-                if (where === this.bench?.canvas) {
-                    this.bench.view.log.drop(id);
-                    this.bench.view.drawAll();
-                }
-                say(reason);
-            },
-            changed: (waiting, reachable) => {
-                element('#talking-saved').textContent = fill(words[reachable ? (waiting > 0 ? 'saving' : 'saved') : 'offline_lead'], { n: waiting });
-            },
-        });
-        const { bench, tray } = mountBench({
-            root: this.root,
-            layer: 'lead',
-            assets: this.settings.assets,
-            stamps: this.settings.stamps,
-            words,
-            bringIn: `${address}/bring-in`,
-            wet: this.wet,
-            put: (canvas, operation) => void this.outbox!.put(canvas, operation),
-            whole: async (canvas) => (await get<OverAnswer>(`${address}/canvas/${canvas}/log`)).operations,
-            say,
-            turned: () => undefined,
-        });
+        const { bench, tray, outbox } = await openTeacherBench({ ...this.settings, root: this.root, saved: '#talking-saved', box: `over-${this.settings.session}`, wet: this.wet, turned: () => undefined });
+        this.outbox = outbox;
         this.bench = bench;
         this.tray = tray;
         bench.settings.colour = this.settings.colours.coach;
@@ -222,7 +183,6 @@ export class Talking {
         };
         bench.surface.addEventListener('pointermove', (event) => this.item?.ink && this.pointer.move(this.item.ink, bench.view.toPage(event.clientX, event.clientY), ''));
         bench.surface.addEventListener('pointerleave', () => this.item?.ink && this.pointer.leave(this.item.ink));
-        void this.outbox.flush();
     }
 
     private followCamera(): void {

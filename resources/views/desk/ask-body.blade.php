@@ -16,7 +16,7 @@
             @if ($missing->isNotEmpty()) <details><summary>{{ __('Not answered yet') }} <b>{{ $missing->count() }}</b></summary> <p class="ask-missing">@foreach ($missing as $seat)<x-seat-name :seat="$seat" />@if (! $loop->last), @endif @endforeach</p></details> @endif
         @endunless
         @foreach ($ask->changes()->all as $change)
-            <p class="form-text mb-0">{{ __(':n changed from :from to :to', ['n' => count($change['voters']), 'from' => $change['from'], 'to' => $change['to']]) }}</p>
+            <p class="form-text mb-0">{{ __(':n changed from :from to :to', ['n' => count($change['voters']), 'from' => $change['from'], 'to' => $change['to']]) }}@unless ($ask->is_anonymous): @foreach ($seats->only($change['voters']) as $seat)<x-seat-name :seat="$seat" />@if (! $loop->last), @endif @endforeach @endunless</p>
         @endforeach
         @if ($runs)
             <div class="panel-row">

@@ -105,7 +105,7 @@ final class EndController
     {
         $results = Results::of($session, $request->query('names') === 'stone');
         [$bytes, $mime] = match ($sheet) {
-            'csv' => [$results->csv(), 'text/csv; charset=utf-8'],
+            'csv' => [$results->csv($request->string('table', 'rows')->toString()), 'text/csv; charset=utf-8'],
             'ods' => [Zip::bytes(Ods::files($results->tables())), Ods::MIME],
             default => [Zip::bytes(Xlsx::files($results->tables())), Xlsx::MIME],
         };

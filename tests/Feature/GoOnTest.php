@@ -57,6 +57,37 @@ final class GoOnTest extends CragTestCase
         self::assertSame(2, LiveSession::query()->count(), 'the next ones stand on their own');
     }
 
+    public function test_prompts_go_on_with_pictures_of_their_own_and_in_their_order(): void
+    {
+        $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'mime' => 'image/png', 'width' => 10, 'height' => 10, 'bytes' => 3]);
+        file_put_contents($asset->path(), 'abc');
+        $this->asTeacher()->post("/desk/{$this->session->id}/hand-out", ['words' => 'Brace it.', 'backdrop' => 'squared', 'place' => 'next'])->assertOk();
+        $second = $this->session->prompts()->where('n', 2)->firstOrFail();
+        $second->update(['backdrop' => ['kind' => 'picture', 'asset' => $asset->id]]);
+        $this->postJson("/desk/{$this->session->id}/settings", ['shown_names' => 'stone', 'offers' => false])->assertOk();
+        $next = LiveSession::query()->findOrFail(basename((string) $this->post("/desk/{$this->session->id}/go-on", ['canvases' => 'empty'])->headers->get('Location')));
+        $this->post("/desk/{$this->session->id}/end");
+        $this->delete("/desk/{$this->session->id}")->assertRedirect('/');
+
+        self::assertSame([1 => 'Find F.', 2 => 'Brace it.'], $next->prompts()->pluck('words', 'n')->all());
+        self::assertSame(['stone', false], [$next->settingsValue()->shownNames->value, $next->settingsValue()->offers]);
+        $copy = Asset::query()->where('live_session_id', $next->id)->firstOrFail();
+        self::assertNotSame($asset->id, $copy->id);
+        self::assertSame($copy->id, $next->prompts()->where('n', 2)->firstOrFail()->backdropValue()->asset);
+        self::assertStringEqualsFile($copy->path(), 'abc');
+        self::assertNotSame($this->session->join_code, $next->join_code);
+        HeldFolder::remove('sessions', $next->id);
+    }
+
+    public function test_a_helper_starts_nothing(): void
+    {
+        $this->asTeacher('the-helper')->post("/beside/{$this->session->id}/{$this->session->helper_key}", ['name' => 'Mr Tarn'])->assertRedirect();
+        $this->post("/desk/{$this->session->id}/go-on", ['canvases' => 'empty'])->assertForbidden();
+        $this->postJson("/desk/{$this->session->id}/keep", ['keep_days' => 1])->assertForbidden();
+        $this->get("/desk/{$this->session->id}/take")->assertOk()->assertDontSee('Keep so long');
+        self::assertSame(1, LiveSession::query()->count());
+    }
+
     public function test_a_class_is_followed_through_its_sessions_by_skill(): void
     {
         $roster = $this->teacher()->rosters()->create(['name' => '9B']);

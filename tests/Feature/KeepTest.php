@@ -94,10 +94,7 @@ final class KeepTest extends CragTestCase
         $record = Record::query()->firstOrFail()->path();
         self::assertFileExists($record);
 
-        $file = tempnam(sys_get_temp_dir(), 'crag-test') ?: self::fail('no file');
-        $answer = $this->get("{$desk}/student/{$this->tamsin->id}/everything.zip")->assertOk()->baseResponse;
-        self::assertInstanceOf(BinaryFileResponse::class, $answer);
-        copy($answer->getFile()->getPathname(), $file);
+        $file = $this->fileOf("{$desk}/student/{$this->tamsin->id}/everything.zip");
         $zip = new ZipArchive;
         self::assertTrue($zip->open($file));
         $all = json_decode((string) $zip->getFromName('everything.json'), true);
@@ -112,6 +109,34 @@ final class KeepTest extends CragTestCase
         self::assertFileDoesNotExist($record);
         self::assertSame(1, Canvas::query()->whereNotNull('seat_id')->count(), 'the others keep theirs');
         $this->getJson("{$desk}/catch-up?desk=0&room=0&operations=0&prompt={$this->session->prompt_id}")->assertOk();
+    }
+
+    public function test_a_private_link_lives_as_long_as_the_work_does(): void
+    {
+        $this->asStudent($this->tamsin, $this->token)->get("/seat/{$this->tamsin->id}/home")->assertOk();
+        $link = "/home/{$this->tamsin->id}/".$this->tamsin->refresh()->home_key;
+        $this->asTeacher()->post("/desk/{$this->session->id}/end");
+        $page = $this->asNobody()->get($link)->assertOk()->assertSee('Well done, Tamsin')->assertDontSee('نور');
+        $canvas = $this->canvasOf($this->tamsin)->id;
+        $page->assertSee("{$link}/work/{$canvas}.png");
+        $this->get("{$link}/work/{$canvas}.png")->assertOk()->assertHeader('Content-Type', 'image/png');
+        self::assertStringStartsWith('%PDF', (string) file_get_contents($this->fileOf("{$link}/work.pdf")));
+        $this->asTeacher()->delete("/desk/{$this->session->id}/student/{$this->tamsin->id}")->assertRedirect();
+        $this->asNobody()->get($link)->assertNotFound();
+        $this->get("{$link}/work/{$canvas}.png")->assertNotFound();
+    }
+
+    public function test_what_a_student_takes_home_holds_the_checks_only_when_they_are_due(): void
+    {
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/checks", ['canvas' => $this->canvasOf($this->tamsin)->id, 'level' => 3, 'note' => 'Neat reasoning'])->assertOk();
+        $this->postJson("/desk/{$this->session->id}/settings", ['feedback' => ['what' => ['level', 'note'], 'when' => 'session']])->assertOk();
+        $text = fn (): string => (string) shell_exec('pdftotext '.escapeshellarg($this->fileOf("/seat/{$this->tamsin->id}/work.pdf")).' -');
+        $this->asStudent($this->tamsin, $this->token);
+        self::assertStringNotContainsString('Neat reasoning', $text());
+        $this->asTeacher()->post("/desk/{$this->session->id}/end");
+        $this->asStudent($this->tamsin, $this->token);
+        self::assertStringContainsString('Neat reasoning', $text());
+        self::assertStringContainsString('Secure', $text());
     }
 
     public function test_forgetting_leaves_no_row_and_no_file(): void
@@ -142,6 +167,17 @@ final class KeepTest extends CragTestCase
     private function draw(Seat $seat, string $token): void
     {
         $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]])->assertJsonCount(1, 'accepted');
+    }
+
+    /** A copy of what is sent, which would be gone with the answer. */
+    private function fileOf(string $address): string
+    {
+        $answer = $this->get($address)->assertOk()->baseResponse;
+        self::assertInstanceOf(BinaryFileResponse::class, $answer);
+        $copy = tempnam(sys_get_temp_dir(), 'crag-test') ?: self::fail('no file');
+        copy($answer->getFile()->getPathname(), $copy);
+
+        return $copy;
     }
 
     /** @return list<string> table and column, wherever a row holds it */

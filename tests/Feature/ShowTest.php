@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Asset;
 use App\Models\Canvas;
+use App\Models\HeldFolder;
 use App\Models\LineupEntry;
 use App\Models\LiveSession;
 use App\Models\Seat;
@@ -114,6 +116,27 @@ final class ShowTest extends CragTestCase
         $this->asScreen($this->session)->getJson("/screen/{$this->session->id}/{$at}-replay.json")->assertOk();
         $this->desk("{$at}/replay", ['on' => false])->assertOk();
         $this->asScreen($this->session)->getJson("/screen/{$this->session->id}/{$at}-replay.json")->assertNotFound();
+    }
+
+    public function test_a_students_picture_is_everybodys_only_while_its_replay_plays(): void
+    {
+        [$owner, , $canvas] = $this->class[0];
+        [$mate, $token] = $this->class[1];
+        $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'seat_id' => $owner->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 3]);
+        file_put_contents($asset->path(), 'abc');
+        $this->desk('shown-on', ['on' => 'pages']);
+        $this->desk('moments', ['items' => [['canvas' => $canvas->id]]])->assertOk();
+        $at = 'showcase/'.$this->session->refresh()->showcase_id.'/1/replay';
+        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertForbidden();
+        $this->desk($at, ['on' => true])->assertOk();
+        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertOk();
+        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertForbidden();
+        $this->desk('shown-on', ['on' => 'both']);
+        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertOk();
+        $this->desk('screen', ['view' => 'prompt']);
+        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertForbidden();
+        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertForbidden();
+        HeldFolder::remove('sessions', $this->session->id);
     }
 
     public function test_two_moments_of_one_canvas_and_the_lead_canvas_stand_beside_each_other(): void

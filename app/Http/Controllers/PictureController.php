@@ -11,12 +11,14 @@ use App\Models\Asset;
 use App\Models\LiveSession;
 use App\Models\Plan;
 use App\Models\Seat;
+use App\Models\ShowcaseItem;
 use App\Pictures\LightPicture;
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
 use Crag\Prompt\Backdrop;
 use Crag\Render\NoPictures;
 use Crag\Render\SceneSvg;
+use Crag\Session\ScreenView;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -42,7 +44,7 @@ final class PictureController
         ]);
     }
 
-    /** Pictures of the teacher's are for everybody in the session; a student's are for that student and the teacher. */
+    /** Pictures of the teacher's are for everybody in the session; a student's are for that student and the teacher, and for those who see a replay of that student's. */
     public function asset(Request $request, Asset $asset): BinaryFileResponse
     {
         if ($asset->plan_id !== null) {
@@ -53,7 +55,8 @@ final class PictureController
         $session = LiveSession::query()->findOrFail($asset->live_session_id);
         $may = CurrentTeacher::of($request)?->mayRun($session)
             || $this->isFor(CurrentSeat::in($request, $session), $asset)
-            || ($asset->seat_id === null && CurrentScreen::shows($request, $session));
+            || (CurrentScreen::shows($request, $session) && ($asset->seat_id === null || ($session->shown_on->isOnScreen() && self::isReplayed($session, $asset))))
+            || (CurrentSeat::in($request, $session) !== null && $session->shown_on->isOnPages() && self::isReplayed($session, $asset));
         abort_unless($may, 403);
 
         return $this->file($asset);
@@ -71,6 +74,13 @@ final class PictureController
     private function file(Asset $asset): BinaryFileResponse
     {
         return response()->file($asset->path(), ['Content-Type' => $asset->mime, 'Cache-Control' => 'private, max-age=86400']);
+    }
+
+    /** A replay is drawn by the pages themselves, which need its pictures. */
+    private static function isReplayed(LiveSession $session, Asset $asset): bool
+    {
+        return $session->screen_view === ScreenView::Showcase && $asset->seat_id !== null && ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->whereNotNull('replay_from_ms')
+            ->whereHas('canvas', static fn ($canvas) => $canvas->where('seat_id', $asset->seat_id))->exists();
     }
 
     private function isFor(?Seat $seat, Asset $asset): bool

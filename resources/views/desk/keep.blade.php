@@ -6,10 +6,10 @@
     @else {{ __('What was drawn, the checks and the names are kept until :date, and then deleted by themselves.', ['date' => $session->keptUntil()]) }} @endif
     <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
 @if ($runs)
-    <form method="post" action="{{ route('desk.keep', $session) }}" class="settings-row">
+    <form method="post" action="{{ route('desk.keep', $session) }}" class="keep-days">
         @csrf
         <label>{{ __('Days after the end') }} <input type="number" name="keep_days" class="form-control" min="{{ $session->isRunning() ? 0 : 1 }}" max="{{ Crag\Session\Retention::LONGEST_DAYS }}" value="{{ $retention->days }}" required></label>
-        <button class="btn btn-outline-slate align-self-end">{{ __('Keep so long') }}</button>
+        <button class="btn btn-outline-slate">{{ __('Keep so long') }}</button>
     </form>
 @endif
 @php($students = $session->seats()->get())

@@ -119,7 +119,7 @@ function aboutCloseUp({ address, at, closeUp, compare, opened, some, run }: Part
         replay: () => closeUp.replay(),
         'last-look': () => closeUp.lastLook(),
         check: (button) => closeUp.shown !== null && void some.check(levelOf(button), [closeUp.shown]),
-        phrase: (button) => closeUp.phrase(button.dataset.phrase!),
+        phrase: (button) => closeUp.side.phrase(button.dataset.phrase!),
         'propose-answers': () => void some.propose(at.looking),
         show: onShown((tile) => void opened.tell(post(`${address}/showcase`, { canvas: tile.seat.canvas, page: closeUp.pageOf(tile) }))),
         'copy-to-lead': onShown((tile) => void run(`${address}/canvas/${tile.seat.canvas}/copy-to-lead`, { page: closeUp.pageOf(tile) })),

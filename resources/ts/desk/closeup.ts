@@ -1,4 +1,3 @@
-import htmx from 'htmx.org';
 import { mountBench } from '../bench/mount';
 import type { Tray } from '../bench/tray';
 import { Log } from '../canvas/log';
@@ -13,6 +12,7 @@ import { Outbox } from '../live/outbox';
 import { PointerSender } from '../live/pointer';
 import { WetSender } from '../live/wet';
 import { element, fill } from '../page';
+import { CloseUpSide } from './closeupside';
 import { CoachLine } from './coachline';
 
 interface Settings {
@@ -52,6 +52,7 @@ export type Mode = 'look' | 'coach' | 'private';
  */
 export class CloseUp {
     private readonly root = element('#closeup');
+    readonly side: CloseUpSide;
     private readonly sheet = document.createElement('div');
     private readonly line: CoachLine;
     private readonly wetInk: WetSender;
@@ -77,7 +78,7 @@ export class CloseUp {
         this.pointer = new PointerSender('coach', send);
         this.player = new Player(element('#player'), settings, (isOpen) => this.root.classList.toggle('is-replayed', isOpen), (operation) => void this.giveBack(operation));
         this.sheet.className = 'page page-over';
-        element<HTMLDetailsElement>('#closeup-reader').addEventListener('toggle', () => this.showReading());
+        this.side = new CloseUpSide(this.root, (what) => (this.canvas === '' ? null : this.addressOf(what)));
         this.root.addEventListener('click', (event) => {
             const mode = (event.target as Element).closest<HTMLElement>('[data-mode]:not(#closeup)')?.dataset.mode as Mode | undefined;
             mode !== undefined && void this.use(mode);
@@ -128,10 +129,7 @@ export class CloseUp {
         tile.view.wetInk.forEach((stroke, id) => this.bench.view.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page));
         this.place();
         this.name(tile);
-        element('#closeup-answers').replaceChildren();
-        element('#closeup-reading').replaceChildren();
-        this.showAnswers();
-        this.showReading();
+        this.side.begin();
         focus && element('#closeup-name').focus({ preventScroll: true });
         await this.ask(tile);
     }
@@ -206,21 +204,9 @@ export class CloseUp {
         }
     }
 
-    /** Phrases have come or gone. */
-    freshenAnswers(): void {
-        this.showAnswers();
-    }
-
-    /** A phrase goes into the note. */
-    phrase(words: string): void {
-        const note = element<HTMLTextAreaElement>('#closeup-answers textarea[name=note]');
-        note.value = note.value.trim() === '' ? words : `${note.value.trim()} ${words}`;
-        note.dispatchEvent(new Event('change', { bubbles: true }));
-    }
-
     /** A check was made: its history has one more. */
     checked(canvas: string): void {
-        canvas === this.tile?.seat.canvas && this.showAnswers();
+        canvas === this.tile?.seat.canvas && this.side.showAnswers();
         this.freshen();
     }
 
@@ -233,7 +219,7 @@ export class CloseUp {
         const [here, there] = this.mode === 'private' ? [ofNotes, ofCanvas] : [ofCanvas, ofNotes];
         here.length > 0 && this.bench.take(here);
         there.length > 0 && this.other.take(there);
-        ofCanvas.some(({ kind }) => kind === 'answer' || kind === 'fresh') && this.showAnswers();
+        ofCanvas.some(({ kind }) => kind === 'answer' || kind === 'fresh') && this.side.showAnswers();
         if (ofCanvas.some(({ kind }) => ['page', 'fresh', 'withdraw', 'reinstate', 'give_back'].includes(kind))) {
             this.turned();
         }
@@ -433,24 +419,6 @@ export class CloseUp {
         const { words } = this.settings;
         const said = !isReachable ? fill(words.offline_close, { n: waiting }) : waiting > 0 ? words.saving : this.mode === 'coach' ? words.coach_saved : this.mode === 'private' ? words.notes_saved : '';
         element('#closeup-saved').textContent = said;
-    }
-
-    /** The answers beside what is right, as the server compares them, and the checks so far. */
-    private showAnswers(): void {
-        const place = element('#closeup-answers');
-        // What is being typed there stays.
-        if (this.canvas !== '' && !(place.contains(document.activeElement) && document.activeElement!.matches('textarea, input'))) {
-            void htmx.ajax('get', this.addressOf('answers'), { source: '#closeup-answers', target: '#closeup-answers', swap: 'innerHTML' }).then(() => {
-                element('.closeup-checks', this.root).hidden = place.querySelector('.marking[data-own]') !== null;
-            });
-        }
-    }
-
-    /** What a reader proposes is asked for when it is opened. */
-    private showReading(): void {
-        if (this.canvas !== '' && element<HTMLDetailsElement>('#closeup-reader').open) {
-            void htmx.ajax('get', this.addressOf('reading'), { source: '#closeup-reading', target: '#closeup-reading', swap: 'innerHTML' });
-        }
     }
 
     private async giveBack(operation: string): Promise<void> {

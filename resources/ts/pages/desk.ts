@@ -57,6 +57,8 @@ interface CanvasesAnswer {
 const STATES_MS = 3000;
 /** How often it is looked whether somebody has fallen silent. */
 const SILENCE_MS = 1000;
+/** So long after the grid the small class screen is opened. */
+const SMALL_SCREEN_MS = 1500;
 
 const page = pageData<Page>();
 /** Where the students are, what the teacher looks at, whose messages are open, and whether work is hidden until it is revealed. */
@@ -89,7 +91,7 @@ const commands = new Commands(notice, {
         what === 'ask' && ask.refresh(0);
         what === 'talk' && at.talked !== '' && opened.talk(at.talked, false);
         what === 'offers' && opened.freshenOffers();
-        what === 'phrases' && closeUp.freshenAnswers();
+        what === 'phrases' && closeUp.side.showAnswers();
         bands.refresh();
     },
     mend: () => bands.refresh(),
@@ -334,6 +336,11 @@ document.addEventListener('crag:problem', (event) => {
 await document.fonts.ready;
 await look(at.looking);
 socket.open();
+// The small class screen waits until the grid is there.
+window.setTimeout(() => {
+    const small = element<HTMLIFrameElement>('#mini-screen iframe');
+    small.src = small.dataset.src!;
+}, SMALL_SCREEN_MS);
 window.setInterval(() => void countStates(), STATES_MS);
 let silentBefore = '';
 window.setInterval(() => {

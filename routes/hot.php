@@ -94,7 +94,6 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/pick', [PickController::class, 'draw'])->middleware(May::route(Deed::Pick))->name('desk.pick');
     Route::post('/pick/{pick}/undo', [PickController::class, 'undo'])->middleware(May::route(Deed::Pick))->name('desk.pick.undo');
     Route::post('/line-up', [LineUpController::class, 'add'])->middleware(May::route(Deed::LineUp))->name('desk.line-up');
-    Route::post('/line-up/show', [LineUpController::class, 'showSome'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.some');
     Route::post('/line-up/step', [LineUpController::class, 'step'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.step');
     Route::post('/line-up/{entry}/change', [LineUpController::class, 'change'])->middleware(May::route(Deed::LineUp))->name('desk.line-up.change');
     Route::get('/offers', [OffersController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.offers');
@@ -114,6 +113,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/showcase/{showcase}/{n}/hand-out', [ScreenController::class, 'handOut'])->middleware(May::route(Deed::HandOut))->whereNumber('n')->name('desk.showcase.hand-out');
     Route::post('/shown-on', [ScreenController::class, 'on'])->middleware(May::route(Deed::ChooseScreen))->name('desk.shown-on');
     Route::post('/line-up/{entry}/remove', [LineUpController::class, 'remove'])->middleware(May::route(Deed::LineUp))->name('desk.line-up.remove');
+    Route::post('/line-up/{entry}/beside', [LineUpController::class, 'showBeside'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.beside');
     Route::post('/line-up/{entry}/show', [LineUpController::class, 'show'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.show');
     Route::post('/bring-in', [BringInController::class, 'teacher'])->middleware(May::route(Deed::Lead))->name('desk.bring-in');
     Route::get('/picture', [StandingsController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.standings');

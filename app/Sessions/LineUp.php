@@ -9,6 +9,8 @@ use App\Live\Audience;
 use App\Models\Canvas;
 use App\Models\LineupEntry;
 use App\Models\LiveSession;
+use App\Models\Showcase;
+use App\Models\ShowcaseItem;
 use Crag\Session\ScreenView;
 use Illuminate\Support\Facades\DB;
 
@@ -53,11 +55,27 @@ final readonly class LineUp
         $this->shown->entries($session, $entries);
     }
 
+    /** Beside what is shown now, the latest four; shown already, it goes, but for the last one. */
+    public function beside(LiveSession $session, LineupEntry $entry): void
+    {
+        $shown = $this->shownNow($session);
+        $ids = in_array($entry->id, $shown, true) ? array_diff($shown, [$entry->id]) : [...$shown, $entry->id];
+        $entries = $session->lineup()->whereIn('id', array_slice($ids, -Showcase::MOST))->get();
+        $entries->isEmpty() || $this->shown->entries($session, array_values($entries->all()));
+    }
+
+    /** @return list<int> entries that the class sees */
+    private function shownNow(LiveSession $session): array
+    {
+        return $session->screen_view !== ScreenView::Showcase ? [] : array_values(ShowcaseItem::query()->where('showcase_id', $session->showcase_id)
+            ->whereNotNull('lineup_entry_id')->orderBy('n')->get()->map(static fn (ShowcaseItem $item): int => (int) $item->lineup_entry_id)->all());
+    }
+
     /** As many as are shown now, so many places further; nothing beyond the ends. */
     public function step(LiveSession $session, int $by): bool
     {
         $all = $session->lineup()->get()->values();
-        $shown = $session->screen_view === ScreenView::Showcase ? $session->showcase?->items->pluck('lineup_entry_id')->filter()->all() ?? [] : [];
+        $shown = $this->shownNow($session);
         $at = $all->search(static fn (LineupEntry $entry): bool => in_array($entry->id, $shown, true));
         $to = $at === false ? ($by > 0 ? 0 : $all->count() - 1) : $at + $by * count($shown);
         $next = array_values($all->slice(max(0, $to), max(1, count($shown)))->all());

@@ -37,13 +37,29 @@ final class ShowTest extends CragTestCase
     public function test_up_to_four_are_shown_side_by_side_in_the_order_of_the_line_up(): void
     {
         [$a, $b, $c] = $this->entries();
-        $this->desk('line-up/show', ['entries' => [$c, $a]])->assertOk();
+        $this->desk("line-up/{$c}/show")->assertOk();
+        $this->desk("line-up/{$a}/beside")->assertOk();
         $this->screen()->assertSee('&quot;n&quot;:2', false)->assertDontSee('Tamsin');
         $this->picture(1)->assertSee('Tamsin');
         $this->picture(2)->assertSee('Wren');
         $this->picture(3)->assertNotFound();
-        $this->desk('line-up/show', ['entries' => [$a, $b, $c, 1, 2]])->assertUnprocessable();
-        $this->desk('line-up/show', ['entries' => []])->assertUnprocessable();
+    }
+
+    public function test_one_more_stands_beside_what_is_shown_however_fast_it_is_pressed(): void
+    {
+        [$a, $b, $c] = $this->entries();
+        $this->desk("line-up/{$a}/show")->assertOk();
+        $this->desk("line-up/{$c}/beside")->assertOk();
+        $this->desk("line-up/{$b}/beside")->assertOk();
+        foreach ([1 => 'Tamsin', 2 => 'Otis', 3 => 'Wren'] as $n => $name) {
+            $this->picture($n)->assertSee($name);
+        }
+        $this->desk("line-up/{$b}/beside")->assertOk();
+        $this->picture(2)->assertSee('Wren');
+        $this->picture(3)->assertNotFound();
+        $this->desk("line-up/{$a}/beside")->assertOk();
+        $this->desk("line-up/{$c}/beside")->assertOk();
+        $this->picture(1)->assertSee('Wren');
     }
 
     public function test_the_line_up_is_stepped_through_and_ends(): void
@@ -180,6 +196,20 @@ final class ShowTest extends CragTestCase
         $this->picture(1)->assertOk();
     }
 
+    public function test_the_small_screen_of_a_desk_may_be_a_step_behind_and_no_other(): void
+    {
+        [$a, $b] = $this->entries();
+        $this->desk("line-up/{$a}/show")->assertOk();
+        $before = (string) $this->session->refresh()->showcase_id;
+        $this->desk("line-up/{$b}/show")->assertOk();
+        $picture = "/screen/{$this->session->id}/showcase/{$before}/1.svg";
+        $this->asScreen($this->session)->get($picture)->assertNotFound();
+        $this->asTeacher()->get($picture)->assertOk();
+        $other = $this->newSession('Levers');
+        $this->asTeacher()->get("/screen/{$other->id}/showcase/{$before}/1.svg")->assertNotFound();
+        $this->asTeacher('another-teacher')->get($picture)->assertForbidden();
+    }
+
     public function test_coach_ink_is_not_shown_to_the_class(): void
     {
         $canvas = $this->class[0][2];
@@ -204,7 +234,8 @@ final class ShowTest extends CragTestCase
     {
         [$a, $b] = $this->entries();
         $this->desk("line-up/{$a}/change", ['names' => 'real'])->assertOk();
-        $this->desk('line-up/show', ['entries' => [$a, $b]])->assertOk();
+        $this->desk("line-up/{$a}/show")->assertOk();
+        $this->desk("line-up/{$b}/beside")->assertOk();
         $this->screen()->assertSee('Tamsin')->assertDontSee('Otis');
         $this->desk('settings', ['shown_names' => 'stone'])->assertOk();
         $this->screen()->assertSee('Tamsin')->assertDontSee('Otis')->assertSee($this->class[1][0]->stoneName());

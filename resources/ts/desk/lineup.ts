@@ -14,8 +14,6 @@ interface Entry {
     with_notes: boolean;
 }
 
-const MOST = 4;
-
 /** The line-up: what is shown, side by side, and what each entry says. */
 export class LineUpBar {
     private entry: Entry | null = null;
@@ -36,9 +34,7 @@ export class LineUpBar {
 
     /** One alone, or beside what is shown; shown again, it goes. */
     show(entry: string, beside: boolean): void {
-        const shown = [...document.querySelectorAll<HTMLElement>('.lineup-entry [data-do=show-entry][aria-pressed=true]')].map(({ dataset }) => dataset.entry!);
-        const entries = !beside ? [entry] : shown.includes(entry) ? shown.filter((one) => one !== entry) : [...shown, entry].slice(-MOST);
-        entries.length > 0 && void this.around.run(`${this.around.address}/line-up/show`, { entries: entries.map(Number) });
+        void this.around.run(`${this.around.address}/line-up/${entry}/${beside ? 'beside' : 'show'}`, {});
     }
 
     /** By Alt and an arrow, or dragged to another's place. */

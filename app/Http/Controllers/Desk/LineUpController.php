@@ -7,7 +7,6 @@ namespace App\Http\Controllers\Desk;
 use App\Http\CurrentRole;
 use App\Models\LineupEntry;
 use App\Models\LiveSession;
-use App\Models\Showcase;
 use App\Sessions\LineUp;
 use Crag\Session\Deed;
 use Crag\Session\NameMode;
@@ -55,13 +54,11 @@ final class LineUpController
         return response()->json([]);
     }
 
-    /** Two to four side by side. */
-    public function showSome(Request $request, LiveSession $session): JsonResponse
+    /** One beside what is shown; shown already, it goes. What is shown is known here, and not from a page that may be behind. */
+    public function showBeside(LiveSession $session, LineupEntry $entry): JsonResponse
     {
-        $request->validate(['entries' => ['required', 'array', 'min:1', 'max:'.Showcase::MOST], 'entries.*' => ['integer']]);
-        $entries = $session->lineup()->whereIn('id', $request->array('entries'))->get();
-        abort_if($entries->isEmpty(), 404);
-        $this->lineUp->show($session, array_values($entries->all()));
+        abort_unless($entry->live_session_id === $session->id, 404);
+        $this->lineUp->beside($session, $entry);
 
         return response()->json([]);
     }

@@ -11,6 +11,7 @@ use App\Models\Event;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use Crag\Session\Expiry;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Sessions that nobody uses any more are warned and ended, and what was kept long enough is forgotten. */
 final readonly class EndIdle
@@ -34,9 +35,17 @@ final readonly class EndIdle
                 Expiry::Alive => null,
             };
         }
-        foreach (LiveSession::query()->whereNotNull('ended_at')->get() as $session) {
+        foreach (self::keptLongEnough()->get() as $session) {
             $session->retention()->isOver((int) $session->endedMs(), Clock::ms()) && ($this->forget)($session);
         }
+    }
+
+    /** @return Builder<LiveSession> ended ones whose days are over, their own or the installation's */
+    private static function keptLongEnough(): Builder
+    {
+        return LiveSession::query()->where(static fn (Builder $query) => $query
+            ->where(static fn (Builder $usual) => $usual->whereNull('keep_days')->where('ended_at', '<=', now()->subDays(config()->integer('crag.keep_days'))))
+            ->orWhereRaw("datetime(ended_at, '+' || keep_days || ' days') <= ?", [now()->toDateTimeString()]));
     }
 
     /** When something was last drawn or done in it. */

@@ -83,9 +83,9 @@ final readonly class RunAsks
     /** Runs whose desk is not there to move them on. */
     public function moveOn(): void
     {
-        foreach (Run::query()->where('is_auto', true)->whereNull('ended_at_ms')->with('session.ask')->get() as $run) {
+        foreach (Run::query()->where('is_auto', true)->whereNull('ended_at_ms')->whereIn('live_session_id', LiveSession::query()->whereNull('ended_at')->select('id'))->with('session.ask')->get() as $run) {
             $ask = $run->session->ask;
-            if ($run->session->isRunning() && ($ask === null || ($ask->run_id === $run->id && $ask->ends_at_ms !== null && Clock::ms() > $ask->ends_at_ms + self::PAUSE_MS))) {
+            if ($ask === null || ($ask->run_id === $run->id && $ask->ends_at_ms !== null && Clock::ms() > $ask->ends_at_ms + self::PAUSE_MS)) {
                 $this->next($run->session, $run, $run->at);
             }
         }

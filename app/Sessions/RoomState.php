@@ -60,6 +60,8 @@ final readonly class RoomState
     /** @return array<string, mixed> the same for every page */
     public static function shared(LiveSession $session): array
     {
+        // What a request read at its beginning, another one may have changed since: told is what holds now.
+        $session = $session->fresh() ?? $session;
         $settings = $session->settingsValue();
         $lead = $session->leadSeen();
         $seen = $session->prompts()->whereIn('state', [PromptState::Open, PromptState::Closed])->get(['id', 'n', 'state']);

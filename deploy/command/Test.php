@@ -29,14 +29,11 @@ final class Test
             $check->finish() === 0 || $failed[] = $name;
         }
         if (in_array('browser', $wanted, true)) {
-            $rows = array_map(static fn (string $suite): Beside => Beside::start(['vendor/bin/phpunit', '--testsuite', $suite], Setup::root()), [
-                'Tests of plans and of reach in the browser' => 'browser-pages', 'Tests of whole lessons in the browser' => 'browser-room',
-            ]);
+            $room = Beside::start(['vendor/bin/phpunit', '--testsuite', 'browser-room'], Setup::root());
             $this->show('Tests in the browser', ['vendor/bin/phpunit', '--testsuite', 'browser'], '') || $failed[] = 'Tests in the browser';
-            foreach ($rows as $name => $row) {
-                Console::step($name);
-                $row->finish() === 0 || $failed[] = $name;
-            }
+            $name = 'Tests of plans, reach and the room in the browser';
+            Console::step($name);
+            $room->finish() === 0 || $failed[] = $name;
         }
         Console::say($failed === [] ? 'All of it holds.' : 'Failed: '.implode(', ', $failed).'.');
 

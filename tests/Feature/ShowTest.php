@@ -10,6 +10,8 @@ use App\Models\HeldFolder;
 use App\Models\LineupEntry;
 use App\Models\LiveSession;
 use App\Models\Seat;
+use App\Sessions\LineUp;
+use App\Sessions\Steer;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\CragTestCase;
@@ -208,6 +210,23 @@ final class ShowTest extends CragTestCase
         $other = $this->newSession('Levers');
         $this->asTeacher()->get("/screen/{$other->id}/showcase/{$before}/1.svg")->assertNotFound();
         $this->asTeacher('another-teacher')->get($picture)->assertForbidden();
+    }
+
+    public function test_two_things_done_at_once_are_told_as_they_are_together(): void
+    {
+        [$a] = $this->entries();
+        // Another request has read the session before this one changes it.
+        $behind = LiveSession::query()->findOrFail($this->session->id);
+        $this->desk('shown-on', ['on' => 'both'])->assertNoContent();
+        app(LineUp::class)->show($behind, [LineupEntry::query()->findOrFail($a)]);
+        $told = json_decode((string) last($this->published->on("room.{$this->session->id}")), true);
+        self::assertCount(1, $told['event']['body']['room']['showcase']['items'] ?? []);
+
+        $behind = LiveSession::query()->findOrFail($this->session->id);
+        $this->desk('pens', ['down' => true, 'words' => 'Look'])->assertOk();
+        app(Steer::class)->gather($behind, $behind->prompt()->firstOrFail());
+        $told = json_decode((string) last($this->published->on("room.{$this->session->id}")), true);
+        self::assertSame('Look', $told['event']['body']['room']['pens']['words'] ?? null);
     }
 
     public function test_coach_ink_is_not_shown_to_the_class(): void

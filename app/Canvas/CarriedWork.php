@@ -21,13 +21,23 @@ final readonly class CarriedWork
     /** The same student in the earlier session: by the class list, or else by the name. */
     public static function seat(Seat $seat): ?Seat
     {
-        $earlier = $seat->session->carries_on_id;
-        if ($earlier === null) {
+        return self::earlier($seat->session, $seat->name, $seat->roster_entry_id);
+    }
+
+    public static function earlier(LiveSession $session, string $name, ?string $entry): ?Seat
+    {
+        if ($session->carries_on_id === null) {
             return null;
         }
-        $seats = Seat::query()->where('live_session_id', $earlier);
+        $seats = Seat::query()->where('live_session_id', $session->carries_on_id);
 
-        return ($seat->roster_entry_id === null ? null : (clone $seats)->where('roster_entry_id', $seat->roster_entry_id)->first()) ?? $seats->where('name', $seat->name)->first();
+        return ($entry === null ? null : (clone $seats)->where('roster_entry_id', $entry)->first()) ?? $seats->where('name', $name)->first();
+    }
+
+    /** Whose earlier work whoever comes in under this name would have; null for nobody's. */
+    public static function waitsFor(LiveSession $session, string $name, ?string $entry): ?Seat
+    {
+        return $session->carries_on_id !== null && $session->prompts()->whereNotNull('carries_prompt_id')->exists() ? self::earlier($session, $name, $entry) : null;
     }
 
     /** @return bool whether there was any */

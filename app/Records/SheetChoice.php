@@ -9,7 +9,7 @@ use Crag\Render\Sheet;
 /** What stands on the sheets of a PDF. */
 final readonly class SheetChoice
 {
-    public function __construct(public bool $withChecks = true, public bool $withNotes = true, public bool $isStone = false, public bool $withWords = true, public int $perSheet = 1)
+    public function __construct(public bool $withChecks = true, public bool $withNotes = true, public bool $isStone = false, public bool $withWords = true, public int $perSheet = 1, public bool $withPoints = true)
     {
     }
 
@@ -24,6 +24,7 @@ final readonly class SheetChoice
             ($options['names'] ?? 'real') === 'stone',
             (bool) ($options['words'] ?? true),
             in_array($per, Sheet::COUNTS, true) ? $per : 1,
+            (bool) ($options['checks'] ?? true),
         );
     }
 }

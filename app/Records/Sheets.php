@@ -67,7 +67,7 @@ final class Sheets
                 $scene,
                 (string) $page,
                 $choice->withChecks ? $canvas->check?->level : null,
-                $choice->withChecks ? self::found($canvas, $judgement) : '',
+                self::found($canvas, $judgement, $choice),
                 $choice->withNotes ? $judgement->note : '',
             );
         }
@@ -76,14 +76,14 @@ final class Sheets
     }
 
     /** Levels and points in words. */
-    private static function found(Canvas $canvas, Judgement $judgement): string
+    private static function found(Canvas $canvas, Judgement $judgement, SheetChoice $choice): string
     {
         $prompt = $canvas->prompt->value();
-        $points = $judgement->points === null ? '' : ($prompt->points === null
+        $points = $judgement->points === null || ! $choice->withPoints ? '' : ($prompt->points === null
             ? __(':n points', ['n' => $judgement->points])
             : __(':n of :most points', ['n' => $judgement->points, 'most' => $prompt->points]));
 
-        return implode(' · ', array_filter([$judgement->words($prompt->aspects()), $points]));
+        return implode(' · ', array_filter([$choice->withChecks ? $judgement->words($prompt->aspects()) : '', $points]));
     }
 
     /** @param  list<string>  $parts */

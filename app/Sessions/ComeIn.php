@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Canvas\CarriedWork;
 use App\Live\Clock;
 use App\Models\LiveSession;
 use App\Models\RosterEntry;
@@ -25,17 +26,21 @@ final readonly class ComeIn
     }
 
     /**
+     * @param  ?Seat  $held  the place that this device held in the session that this one goes on from
      * @return array{Seat, string} the seat, and the token by which its cookie is known
      *
      * @throws RefusedDeed
      */
-    public function __invoke(LiveSession $session, PersonName $name, ?RosterEntry $entry, DeviceKind $device): array
+    public function __invoke(LiveSession $session, PersonName $name, ?RosterEntry $entry, DeviceKind $device, ?Seat $held = null): array
     {
         $same = $this->same($session, $name, $entry);
         if ($same?->state === SeatState::KeptOut) {
             throw RefusedDeed::because(Refusal::KeptOut);
         }
-        $state = $session->door->answer($same !== null || $session->settingsValue()->unsuitable->areIn($name));
+        // Earlier work is its owner's: known by the device or a PIN, or by the teacher, who is asked.
+        $earlier = CarriedWork::waitsFor($session, $name->value, $entry?->id);
+        $isUnsure = $earlier !== null && $earlier->id !== $held?->id && ($entry === null || $entry->pin === '');
+        $state = $session->door->answer($same !== null || $isUnsure || $session->settingsValue()->unsuitable->areIn($name));
 
         // A place in the class list that is taken stays with the one who has it, until the teacher says otherwise.
         return ($this->takeSeat)($session, $name, $same?->roster_entry_id === null ? $entry : null, $state, $same, $device);

@@ -10,6 +10,7 @@ use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Sessions\TakeSeat;
 use Crag\Session\PersonName;
+use Crag\Session\SeatState;
 use Tests\Support\CragTestCase;
 
 /** A session that goes on from an earlier one, and what several say together; a reader that answers at once. */
@@ -55,6 +56,43 @@ final class GoOnTest extends CragTestCase
         }
         $this->asTeacher()->delete("/desk/{$this->session->id}");
         self::assertSame(2, LiveSession::query()->count(), 'the next ones stand on their own');
+    }
+
+    public function test_nobody_has_anothers_earlier_work_by_typing_the_name(): void
+    {
+        [$seat, $token] = $this->seat($this->session, 'Tamsin');
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->asTeacher()->post("/desk/{$this->session->id}/end");
+        $next = LiveSession::query()->findOrFail(basename((string) $this->post("/desk/{$this->session->id}/go-on", ['canvases' => 'carried'])->headers->get('Location')));
+
+        $this->asNobody()->post('/join', ['code' => $next->join_code, 'name' => 'Tamsin'])->assertRedirect();
+        $stranger = $next->seats()->firstOrFail();
+        self::assertSame([SeatState::Knocking, 0], [$stranger->state, $stranger->canvases()->count()]);
+        $this->asNobody()->post('/join', ['code' => $next->join_code, 'name' => 'Wren'])->assertRedirect();
+        self::assertSame(SeatState::Seated, $next->seats()->where('name', 'Wren')->firstOrFail()->state, 'who has no earlier work just comes in');
+        $stranger->delete();
+
+        // The device that drew it is known.
+        $this->asStudent($seat, $token)->post('/join', ['code' => $next->join_code, 'name' => 'Tamsin'])->assertRedirect();
+        $again = $next->seats()->where('name', 'Tamsin')->firstOrFail();
+        self::assertSame(SeatState::Seated, $again->state);
+        self::assertCount(1, $this->canvasOf($again)->scene()->placed);
+
+        // Where canvases begin empty, a name is only a name.
+        $empty = LiveSession::query()->findOrFail(basename((string) $this->asTeacher()->post("/desk/{$this->session->id}/go-on", ['canvases' => 'empty'])->headers->get('Location')));
+        $this->asNobody()->post('/join', ['code' => $empty->join_code, 'name' => 'Tamsin'])->assertRedirect();
+        self::assertSame(SeatState::Seated, $empty->seats()->firstOrFail()->state);
+    }
+
+    public function test_a_teacher_lets_the_owner_of_earlier_work_in_and_it_is_there(): void
+    {
+        [$seat, $token] = $this->seat($this->session, 'Tamsin');
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]])->assertJsonCount(1, 'accepted');
+        $next = LiveSession::query()->findOrFail(basename((string) $this->asTeacher()->post("/desk/{$this->session->id}/go-on", ['canvases' => 'carried'])->headers->get('Location')));
+        $this->asNobody()->post('/join', ['code' => $next->join_code, 'name' => 'Tamsin'])->assertRedirect();
+        $knocking = $next->seats()->firstOrFail();
+        $this->asTeacher()->postJson("/desk/{$next->id}/let-in", ['seats' => [$knocking->id]])->assertOk();
+        self::assertCount(1, $this->canvasOf($knocking)->scene()->placed);
     }
 
     public function test_prompts_go_on_with_pictures_of_their_own_and_in_their_order(): void

@@ -128,7 +128,7 @@ final class KeepTest extends CragTestCase
 
     public function test_what_a_student_takes_home_holds_the_checks_only_when_they_are_due(): void
     {
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/checks", ['canvas' => $this->canvasOf($this->tamsin)->id, 'level' => 3, 'note' => 'Neat reasoning'])->assertOk();
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/checks", ['canvas' => $this->canvasOf($this->tamsin)->id, 'level' => 3, 'points' => 4.5, 'note' => 'Neat reasoning'])->assertOk();
         $this->postJson("/desk/{$this->session->id}/settings", ['feedback' => ['what' => ['level', 'note'], 'when' => 'session']])->assertOk();
         $text = fn (): string => (string) shell_exec('pdftotext '.escapeshellarg($this->fileOf("/seat/{$this->tamsin->id}/work.pdf")).' -');
         $this->asStudent($this->tamsin, $this->token);
@@ -137,6 +137,7 @@ final class KeepTest extends CragTestCase
         $this->asStudent($this->tamsin, $this->token);
         self::assertStringContainsString('Neat reasoning', $text());
         self::assertStringContainsString('Secure', $text());
+        self::assertStringNotContainsString('4.5 points', $text(), 'points are not among what students see');
     }
 
     public function test_forgetting_leaves_no_row_and_no_file(): void

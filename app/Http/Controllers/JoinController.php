@@ -69,7 +69,7 @@ final class JoinController
             [$seat, $token] = match (true) {
                 $request->filled('seat_code') => $this->withSeatCode($request, $session, $comeIn, $back),
                 $request->filled('entry') => $this->asListed($request, $session, $comeIn, $back),
-                default => $comeIn($session, PersonName::read($request->string('name')->toString()), null, self::device($request)),
+                default => $comeIn($session, PersonName::read($request->string('name')->toString()), null, self::device($request), self::held($request, $session)),
             };
         } catch (InvalidName|RefusedDeed $problem) {
             throw ValidationException::withMessages(['name' => __($problem->getMessage())])->redirectTo($back);
@@ -97,10 +97,10 @@ final class JoinController
             throw ValidationException::withMessages(['pin' => __('That is not the PIN of :name. Your teacher has it.', ['name' => $entry->name])])->redirectTo($back.'?entry='.$entry->id);
         }
         try {
-            return $comeIn($session, PersonName::read($entry->name), $entry, self::device($request));
+            return $comeIn($session, PersonName::read($entry->name), $entry, self::device($request), self::held($request, $session));
         } catch (UniqueConstraintViolationException) {
             // Somebody tapped it in the same moment; now it is taken.
-            return $comeIn($session, PersonName::read($entry->name), $entry, self::device($request));
+            return $comeIn($session, PersonName::read($entry->name), $entry, self::device($request), self::held($request, $session));
         }
     }
 
@@ -126,6 +126,14 @@ final class JoinController
         }
 
         return $found;
+    }
+
+    /** The place that this device held in the session that this one goes on from. */
+    private static function held(Request $request, LiveSession $session): ?Seat
+    {
+        $earlier = $session->carries_on_id === null ? null : LiveSession::query()->find($session->carries_on_id);
+
+        return $earlier === null ? null : CurrentSeat::in($request, $earlier);
     }
 
     private static function device(Request $request): DeviceKind

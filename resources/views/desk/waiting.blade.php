@@ -4,6 +4,7 @@
 <section id="waiting" class="waiting" aria-label="{{ __('Who waits for you') }}">
     @if ($knocking->isNotEmpty())
         <h2>{{ __('Knocking') }}</h2>
+        @if ($session->carries_on_id !== null) <p class="waiting-note">{{ __('Earlier work goes on here: let in under a name only whom you know.') }}</p> @endif
         @foreach ($knocking->take(3) as $seat)
             <div class="waiting-one is-knocking">
                 <span class="waiting-name" dir="auto">{{ $seat->name }}</span>

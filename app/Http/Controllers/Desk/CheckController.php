@@ -55,7 +55,7 @@ final class CheckController
             $had = (array) $before[$canvas->id]['judgement'];
             $prompt = $canvas->prompt->value();
 
-            return Judgement::of($prompt->aspects(), (bool) ($had['none'] ?? false), (array) ($had['marks'] ?? []), is_numeric($had['points'] ?? null) ? (float) $had['points'] : null, (string) ($had['note'] ?? ''), $prompt->points);
+            return Judgement::of($prompt->aspects(), (bool) ($had['none'] ?? false), (array) ($had['marks'] ?? []), is_numeric($had['points'] ?? null) ? (float) $had['points'] : null, is_string($had['note'] ?? null) ? $had['note'] : '', $prompt->points);
         });
     }
 

@@ -45,7 +45,7 @@ final class WorkController
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-work');
         $feedback = $seat->session->settingsValue()->feedback;
         $isDue = $feedback->isDue(false, ! $seat->session->isRunning());
-        Sheets::pdf($seat->session, $canvases, $file, new SheetChoice($isDue && $feedback->shows('level'), $isDue && $feedback->shows('note')), static fn () => null);
+        Sheets::pdf($seat->session, $canvases, $file, new SheetChoice($isDue && $feedback->shows('level'), $isDue && $feedback->shows('note'), withPoints: $isDue && $feedback->shows('points')), static fn () => null);
 
         return response()->download($file, $this->name($seat).'.pdf', ['Content-Type' => 'application/pdf'])->deleteFileAfterSend();
     }

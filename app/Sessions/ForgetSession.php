@@ -8,6 +8,7 @@ use App\Live\Audience;
 use App\Live\Publisher;
 use App\Models\HeldFolder;
 use App\Models\LiveSession;
+use App\Models\Prompt;
 use Illuminate\Support\Facades\DB;
 
 /** Removes every row and file that the session left. */
@@ -26,7 +27,12 @@ final readonly class ForgetSession
             $this->publisher->close($audience->channel);
         }
         // Foreign keys take every row that belongs to it along.
-        DB::transaction(static fn () => $session->delete());
+        DB::transaction(static function () use ($session): void {
+            // A session that went on from it stands on its own from now on, and does not name it.
+            Prompt::query()->whereIn('carries_prompt_id', Prompt::query()->where('live_session_id', $session->id)->select('id'))->update(['carries_prompt_id' => null]);
+            LiveSession::query()->where('carries_on_id', $session->id)->update(['carries_on_id' => null]);
+            $session->delete();
+        });
         HeldFolder::remove('sessions', $session->id);
     }
 }

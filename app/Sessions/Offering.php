@@ -20,6 +20,9 @@ final readonly class Offering
 {
     public const MOST_WAITING = 5;
 
+    /** Of one student, those that were declined too. */
+    public const MOST = 40;
+
     public const MOST_COLUMNS = 4;
 
     public function __construct(private Announce $announce, private Shown $shown)

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Asset;
 use App\Models\HeldFolder;
 use App\Models\LiveSession;
+use App\Models\Prompt;
 use App\Models\Seat;
 use App\Sessions\TakeSeat;
 use Crag\Session\PersonName;
@@ -56,6 +57,8 @@ final class GoOnTest extends CragTestCase
         }
         $this->asTeacher()->delete("/desk/{$this->session->id}");
         self::assertSame(2, LiveSession::query()->count(), 'the next ones stand on their own');
+        self::assertSame([null, null], LiveSession::query()->pluck('carries_on_id')->all());
+        self::assertSame([null, null], Prompt::query()->whereNotNull('live_session_id')->pluck('carries_prompt_id')->all(), 'and name it no more');
     }
 
     public function test_nobody_has_anothers_earlier_work_by_typing_the_name(): void

@@ -98,6 +98,13 @@ final class OfferTest extends CragTestCase
         $this->desk('settings', ['offers' => false])->assertOk();
         Offer::query()->delete();
         $this->offer([])->assertStatus(409)->assertSee('no offers now');
+        $this->desk('settings', ['offers' => true])->assertOk();
+        $this->desk('offers/board', ['open' => true])->assertOk();
+        for ($i = 0; $i < 40; $i++) {
+            $this->offer([])->assertOk();
+        }
+        $this->offer([])->assertStatus(409)->assertSee('offered enough');
+        $this->desk('settings', ['offers' => false])->assertOk();
         $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertDontSee('offers-button');
     }
 

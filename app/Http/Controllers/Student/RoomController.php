@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Student;
 
 use App\Live\Clock;
 use App\Models\Canvas;
+use App\Models\Offer;
 use App\Models\Prompt;
 use App\Models\Seat;
 use App\Sessions\Asking;
@@ -111,6 +112,7 @@ final class RoomController
         $request->validate(['canvas' => ['required', 'string'], 'page' => ['nullable', 'string', 'max:40'], 'cut' => ['nullable', 'array'], 'words' => ['nullable', 'string', 'max:200']]);
         abort_unless($seat->session->settingsValue()->offers, 409, __('Your teacher takes no offers now.'));
         abort_if($seat->session->offers()->where('seat_id', $seat->id)->where('state', 'waiting')->count() >= Offering::MOST_WAITING, 409, __('Your teacher has not looked at your other offers yet.'));
+        abort_if(Offer::query()->where('seat_id', $seat->id)->count() >= Offering::MOST, 409, __('You have offered enough in this session.'));
         $canvas = self::canvas($request, $seat);
         $page = $request->string('page')->toString();
         try {

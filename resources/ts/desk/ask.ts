@@ -24,7 +24,15 @@ export class AskPanel {
     private ending = 0;
     private moving = 0;
 
+    /** Puts back what stood in the run form before the panel was freshened. */
+    private keep: () => void = () => undefined;
+
     constructor(private readonly around: Around) {
+        document.addEventListener('htmx:beforeSwap', (event) => {
+            if ((event.target as Element).id === 'ask-body') {
+                this.keep = typedRun();
+            }
+        });
         this.form?.addEventListener('input', () => this.showFields());
         this.form?.addEventListener('submit', (event) => {
             event.preventDefault();
@@ -43,7 +51,10 @@ export class AskPanel {
         if (this.around.drawer.panel === 'ask' && this.timer === 0) {
             this.timer = window.setTimeout(() => {
                 this.timer = 0;
-                void htmx.ajax('get', `${this.around.address}/ask`, { source: '#ask-body', target: '#ask-body', swap: 'innerHTML' }).then(() => this.waitForEnd());
+                void htmx.ajax('get', `${this.around.address}/ask`, { source: '#ask-body', target: '#ask-body', swap: 'innerHTML' }).then(() => {
+                    this.keep();
+                    this.waitForEnd();
+                });
             }, wait);
         }
     }
@@ -125,4 +136,23 @@ export class AskPanel {
                 return { kind: this.value('kind'), words, right };
         }
     }
+}
+
+/** What is being typed for a run outlives the panel's freshening: the open fold, its fields, and where the hand is. */
+function typedRun(): () => void {
+    const run = document.querySelector<HTMLDetailsElement>('#ask-run[open]');
+    const fields = [...(run?.querySelectorAll<HTMLInputElement>('textarea, input') ?? [])].map(({ name, value, checked }) => ({ name, value, checked }));
+    const focused = run?.contains(document.activeElement) === true ? (document.activeElement as HTMLInputElement).name : '';
+    return () => {
+        const now = document.querySelector<HTMLDetailsElement>('#ask-run');
+        if (run === null || now === null) {
+            return;
+        }
+        now.open = true;
+        fields.forEach(({ name, value, checked }) => {
+            const field = now.querySelector<HTMLInputElement>(`[name="${name}"]`);
+            field !== null && Object.assign(field, { value, checked });
+        });
+        focused !== '' && now.querySelector<HTMLElement>(`[name="${focused}"]`)?.focus();
+    };
 }

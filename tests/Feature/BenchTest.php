@@ -7,8 +7,6 @@ namespace Tests\Feature;
 use App\Canvas\TakeCanvas;
 use App\Models\Asset;
 use App\Models\Canvas;
-use App\Models\LiveSession;
-use App\Models\Seat;
 use Crag\Canvas\Layer;
 use Crag\Canvas\Place;
 use Crag\Formats\InkMl;
@@ -23,24 +21,11 @@ use Illuminate\Support\Facades\Process;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Response;
-use Tests\Support\CragTestCase;
+use Tests\Support\OneStudentTestCase;
 
 /** What stands behind a canvas's tools: trays, pieces, files in and out, kept scenes, the lead canvas. */
-final class BenchTest extends CragTestCase
+final class BenchTest extends OneStudentTestCase
 {
-    private LiveSession $session;
-
-    private Seat $seat;
-
-    private string $token;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->session = $this->newSession();
-        [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
-    }
-
     public function test_words_are_kept_to_the_letter(): void
     {
         $text = ['text' => "  F = 80 N\n\n"] + Examples::text();

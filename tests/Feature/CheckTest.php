@@ -6,30 +6,21 @@ namespace Tests\Feature;
 
 use App\Models\Canvas;
 use App\Models\Check;
-use App\Models\LiveSession;
 use App\Models\Seat;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
-use Tests\Support\CragTestCase;
+use Tests\Support\OneStudentTestCase;
 
 /** What a teacher finds in canvases, and what their students see of it. */
-final class CheckTest extends CragTestCase
+final class CheckTest extends OneStudentTestCase
 {
-    private LiveSession $session;
-
-    private Seat $seat;
-
-    private string $token;
-
     protected function setUp(): void
     {
         parent::setUp();
-        $this->session = $this->newSession();
         $this->session->prompt()->firstOrFail()->update(['words' => 'Find F.', 'details' => [
             'points' => 5, 'aspects' => [['name' => 'Method', 'levels' => ['none', 'some', 'complete']], ['name' => 'Answer', 'levels' => []]],
             'questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']],
         ]]);
-        [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
     }
 
     public function test_marks_points_and_note_come_one_by_one_and_stay_together(): void

@@ -8,30 +8,20 @@ use App\Canvas\TakeCanvas;
 use App\Models\Asset;
 use App\Models\Canvas;
 use App\Models\HeldFolder;
-use App\Models\LiveSession;
 use App\Models\LoggedOperation;
-use App\Models\Seat;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
-use Tests\Support\CragTestCase;
+use Tests\Support\OneStudentTestCase;
 
 /** Close beside one student: coach ink, private notes, an earlier state given back. */
-final class CoachTest extends CragTestCase
+final class CoachTest extends OneStudentTestCase
 {
-    private LiveSession $session;
-
-    private Seat $seat;
-
-    private string $token;
-
     private Canvas $canvas;
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->session = $this->newSession();
-        [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
         $this->canvas = $this->canvasOf($this->seat);
     }
 

@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Models\Asset;
 use App\Models\Canvas;
 use App\Models\Handout;
-use App\Models\LiveSession;
 use App\Models\Seat;
 use Crag\Canvas\Placed;
 use Crag\Prompt\BackdropKind;
@@ -15,24 +14,16 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Response;
-use Tests\Support\CragTestCase;
+use Tests\Support\OneStudentTestCase;
 
 /** Work that is given out: to whom, how, whose page has it, and taking it back. */
-final class HandOutTest extends CragTestCase
+final class HandOutTest extends OneStudentTestCase
 {
-    private LiveSession $session;
-
-    private Seat $seat;
-
     private Seat $mate;
-
-    private string $token;
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->session = $this->newSession();
-        [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
         [$this->mate] = $this->seat($this->session, 'Mate');
         $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke('the-students-own')]])->assertOk();
     }

@@ -7,9 +7,7 @@ namespace Tests\Feature;
 use App\Models\Asset;
 use App\Models\Check;
 use App\Models\HeldFolder;
-use App\Models\LiveSession;
 use App\Models\Record;
-use App\Models\Seat;
 use Crag\Prompt\BackdropKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -19,21 +17,13 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Response;
-use Tests\Support\CragTestCase;
+use Tests\Support\OneStudentTestCase;
 
-final class LessonTest extends CragTestCase
+final class LessonTest extends OneStudentTestCase
 {
-    private LiveSession $session;
-
-    private Seat $seat;
-
-    private string $token;
-
     protected function setUp(): void
     {
         parent::setUp();
-        $this->session = $this->newSession();
-        [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
         $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", [
             'canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke()],
         ])->assertOk();

@@ -4,27 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\LiveSession;
 use App\Models\Offer;
-use App\Models\Seat;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
-use Tests\Support\CragTestCase;
+use Tests\Support\OneStudentTestCase;
 
 /** What students offer to the class: seen by nobody until a teacher accepts it. */
-final class OfferTest extends CragTestCase
+final class OfferTest extends OneStudentTestCase
 {
-    private LiveSession $session;
-
-    private Seat $seat;
-
-    private string $token;
-
     protected function setUp(): void
     {
         parent::setUp();
-        $this->session = $this->newSession();
-        [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
         $text = ['type' => 'text', 'x' => 100, 'y' => 100, 'size' => 36, 'colour' => '#25323b', 'text' => 'turns about the pivot'];
         $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [['body' => ['object' => $text]] + $this->stroke()]])->assertJsonCount(1, 'accepted');
     }

@@ -16,24 +16,11 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
-use Tests\Support\CragTestCase;
+use Tests\Support\OneStudentTestCase;
 
 /** The room: who is in, what holds for everybody, and what a student does there. */
-final class RoomTest extends CragTestCase
+final class RoomTest extends OneStudentTestCase
 {
-    private LiveSession $session;
-
-    private Seat $seat;
-
-    private string $token;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->session = $this->newSession();
-        [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
-    }
-
     public function test_every_route_of_desks_and_seats_names_its_deed(): void
     {
         $asked = 0;

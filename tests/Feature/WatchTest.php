@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Check;
-use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Seat;
 use App\Sessions\GiveWork;
@@ -20,24 +19,16 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Response;
-use Tests\Support\CragTestCase;
+use Tests\Support\OneStudentTestCase;
 
 /** What the desk is told of thirty canvases, and what it does to several at once. */
-final class WatchTest extends CragTestCase
+final class WatchTest extends OneStudentTestCase
 {
-    private LiveSession $session;
-
     private Prompt $prompt;
-
-    private Seat $seat;
-
-    private string $token;
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->session = $this->newSession();
-        [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
         $this->prompt = $this->session->prompt()->firstOrFail();
         $this->draw($this->seat, $this->token);
     }

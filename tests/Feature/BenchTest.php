@@ -94,9 +94,7 @@ final class BenchTest extends OneStudentTestCase
         self::assertSame($this->seat->id, Asset::query()->findOrFail($picture['asset'])->seat_id);
         $this->send($this->add($picture))->assertJsonCount(1, 'accepted');
         [$mate, $token] = $this->seat($this->session, 'Mate');
-        $refused = $this->asStudent($mate, $token)->postJson("/seat/{$mate->id}/operations", [
-            'canvas' => $this->canvasOf($mate)->id, 'operations' => [$this->add($picture)],
-        ])->assertOk()->json('refused.0.reason');
+        $refused = $this->appendAs($mate, $token, $this->add($picture))->assertOk()->json('refused.0.reason');
         self::assertStringContainsString('no picture', $refused);
     }
 
@@ -234,9 +232,7 @@ final class BenchTest extends OneStudentTestCase
      */
     private function send(array ...$operations): TestResponse
     {
-        return $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", [
-            'canvas' => $this->canvasOf($this->seat)->id, 'operations' => array_values($operations),
-        ]);
+        return $this->appendAs($this->seat, $this->token, ...$operations);
     }
 
     /**

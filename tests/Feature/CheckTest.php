@@ -136,11 +136,11 @@ final class CheckTest extends OneStudentTestCase
 
     private function draw(): void
     {
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->appendAs($this->seat, $this->token, $this->stroke())->assertJsonCount(1, 'accepted');
     }
 
     private function answer(Seat $seat, string $token, string $value): void
     {
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [['kind' => 'answer', 'body' => ['question' => 'force', 'value' => $value]] + $this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->appendAs($seat, $token, ['kind' => 'answer', 'body' => ['question' => 'force', 'value' => $value]] + $this->stroke())->assertJsonCount(1, 'accepted');
     }
 }

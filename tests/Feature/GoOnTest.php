@@ -33,7 +33,7 @@ final class GoOnTest extends CragTestCase
         $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'seat_id' => $seat->id, 'mime' => 'image/png', 'width' => 10, 'height' => 10, 'bytes' => 3]);
         file_put_contents($asset->path(), 'abc');
         $picture = ['type' => 'picture', 'asset' => $asset->id, 'x' => 10, 'y' => 10, 'w' => 100, 'h' => 100, 'alt' => ''];
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke(), ['body' => ['object' => $picture]] + $this->stroke()]])->assertJsonCount(2, 'accepted');
+        $this->appendAs($seat, $token, $this->stroke(), ['body' => ['object' => $picture]] + $this->stroke())->assertJsonCount(2, 'accepted');
         $this->asTeacher()->post("/desk/{$this->session->id}/end");
 
         foreach (['carried' => 2, 'empty' => 0] as $how => $objects) {
@@ -64,7 +64,7 @@ final class GoOnTest extends CragTestCase
     public function test_nobody_has_anothers_earlier_work_by_typing_the_name(): void
     {
         [$seat, $token] = $this->seat($this->session, 'Tamsin');
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->appendAs($seat, $token, $this->stroke())->assertJsonCount(1, 'accepted');
         $this->asTeacher()->post("/desk/{$this->session->id}/end");
         $next = LiveSession::query()->findOrFail(basename((string) $this->post("/desk/{$this->session->id}/go-on", ['canvases' => 'carried'])->headers->get('Location')));
 
@@ -90,7 +90,7 @@ final class GoOnTest extends CragTestCase
     public function test_a_teacher_lets_the_owner_of_earlier_work_in_and_it_is_there(): void
     {
         [$seat, $token] = $this->seat($this->session, 'Tamsin');
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->appendAs($seat, $token, $this->stroke())->assertJsonCount(1, 'accepted');
         $next = LiveSession::query()->findOrFail(basename((string) $this->asTeacher()->post("/desk/{$this->session->id}/go-on", ['canvases' => 'carried'])->headers->get('Location')));
         $this->asNobody()->post('/join', ['code' => $next->join_code, 'name' => 'Tamsin'])->assertRedirect();
         $knocking = $next->seats()->firstOrFail();

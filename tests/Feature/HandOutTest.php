@@ -25,7 +25,7 @@ final class HandOutTest extends OneStudentTestCase
     {
         parent::setUp();
         [$this->mate] = $this->seat($this->session, 'Mate');
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke('the-students-own')]])->assertOk();
+        $this->appendAs($this->seat, $this->token, $this->stroke('the-students-own'))->assertOk();
     }
 
     /** @param  list<string>  $layers */

@@ -167,7 +167,7 @@ final class KeepTest extends CragTestCase
 
     private function draw(Seat $seat, string $token): void
     {
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->appendAs($seat, $token, $this->stroke())->assertJsonCount(1, 'accepted');
     }
 
     /** A copy of what is sent, which would be gone with the answer. */

@@ -24,9 +24,7 @@ final class LessonTest extends OneStudentTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", [
-            'canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke()],
-        ])->assertOk();
+        $this->appendAs($this->seat, $this->token, $this->stroke())->assertOk();
     }
 
     public function test_a_hand_out_goes_under_the_ink_and_takes_none_away(): void

@@ -16,7 +16,7 @@ final class OfferTest extends OneStudentTestCase
     {
         parent::setUp();
         $text = ['type' => 'text', 'x' => 100, 'y' => 100, 'size' => 36, 'colour' => '#25323b', 'text' => 'turns about the pivot'];
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [['body' => ['object' => $text]] + $this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->appendAs($this->seat, $this->token, ['body' => ['object' => $text]] + $this->stroke())->assertJsonCount(1, 'accepted');
     }
 
     public function test_nothing_appears_until_it_is_accepted(): void

@@ -41,9 +41,7 @@ final class OperationsTest extends CragTestCase
         $good = $this->stroke();
         $unreadable = ['id' => 'unreadable-one', 'kind' => 'explode'] + $this->stroke();
         $forbidden = ['id' => 'rub-a-ghost-out', 'kind' => 'remove', 'body' => ['targets' => ['nobody-made-this']]] + $this->stroke();
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", [
-            'canvas' => $this->canvasOf($seat)->id, 'operations' => [$unreadable, $good, $forbidden, 'nonsense', null],
-        ])->assertOk()
+        $this->appendAs($seat, $token, $unreadable, $good, $forbidden, 'nonsense', null)->assertOk()
             ->assertJsonPath('accepted', [['id' => $good['id'], 'n' => 1]])
             ->assertJsonPath('refused.0.id', 'unreadable-one')
             ->assertJsonPath('refused.3.reason', 'There is nothing called "nobody-made-this" on this canvas.')
@@ -56,7 +54,7 @@ final class OperationsTest extends CragTestCase
         [$seat, $token] = $this->seat($this->newSession());
         $stroke = $this->stroke();
         $undo = ['id' => 'take-it-back-now', 'kind' => 'withdraw', 'body' => ['target' => $stroke['id']]] + $this->stroke();
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$stroke, $undo]])
+        $this->appendAs($seat, $token, $stroke, $undo)
             ->assertJsonCount(2, 'accepted');
         self::assertTrue($this->canvasOf($seat)->scene()->isEmpty());
     }
@@ -67,7 +65,7 @@ final class OperationsTest extends CragTestCase
         [$one, $tokenOne] = $this->seat($session, 'One');
         [$two, $tokenTwo] = $this->seat($session, 'Two');
         foreach ([[$one, $tokenOne], [$two, $tokenTwo], [$one, $tokenOne]] as [$seat, $token]) {
-            $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]])->assertOk();
+            $this->appendAs($seat, $token, $this->stroke())->assertOk();
         }
         self::assertSame([[1, 1], [1, 2], [2, 3]], LoggedOperation::query()->orderBy('id')->get()->map(fn ($row) => [$row->n, $row->session_n])->all());
     }

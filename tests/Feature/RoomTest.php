@@ -106,7 +106,7 @@ final class RoomTest extends OneStudentTestCase
 
     public function test_the_same_name_from_another_device_knocks_and_comes_back_to_the_work(): void
     {
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke()]])->assertOk();
+        $this->appendAs($this->seat, $this->token, $this->stroke())->assertOk();
         [$again, $token] = $this->knock('tamsin');
         self::assertSame([SeatState::Knocking, $this->seat->id], [$again->state, $again->claims_id]);
         $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('It is the same student');
@@ -223,7 +223,7 @@ final class RoomTest extends OneStudentTestCase
         $this->desk("prompt/{$first}/state", ['state' => 'skipped'])->assertStatus(409);
         $this->desk("prompt/{$first}/state", ['state' => 'closed'])->assertOk();
         $this->travel(1)->minutes();
-        $held = $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [['at' => now()->getTimestampMs()] + $this->stroke()]]);
+        $held = $this->appendAs($this->seat, $this->token, ['at' => now()->getTimestampMs()] + $this->stroke());
         $held->assertJsonPath('held.0.why', 'prompt_closed');
         $this->desk("prompt/{$second}/gather", [])->assertOk();
         $this->desk("prompt/{$first}/state", ['state' => 'skipped'])->assertOk();

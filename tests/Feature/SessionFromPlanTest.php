@@ -161,7 +161,7 @@ final class SessionFromPlanTest extends CragTestCase
         $session = $this->start();
         [$begun, $token] = $this->seat($session, 'Begun');
         [$blank] = $this->seat($session, 'Blank');
-        $this->asStudent($begun, $token)->postJson("/seat/{$begun->id}/operations", ['canvas' => $this->canvasOf($begun)->id, 'operations' => [$this->stroke()]]);
+        $this->appendAs($begun, $token, $this->stroke());
         $edit = app(EditPlan::class);
         $edit->set($this->plan, $this->teacher(), $prompt, 'words', 'One', 'First');
         $this->add($this->variant());
@@ -275,7 +275,7 @@ final class SessionFromPlanTest extends CragTestCase
     {
         $operation = ['id' => 'answer-'.bin2hex(random_bytes(6)), 'kind' => 'answer', 'layer' => 'student', 'at' => 1_700_000_000_000, 'body' => ['question' => $question, 'value' => $value]];
 
-        return $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$operation]])->assertOk();
+        return $this->appendAs($seat, $token, $operation)->assertOk();
     }
 
     private function assertAnswer(Seat $seat, string $outcome): void

@@ -30,7 +30,7 @@ final class StandingsTest extends CragTestCase
             $this->published->listening["seat.{$seat->id}"] = 1;
             $this->desk('checks', ['canvas' => $this->canvasOf($seat)->id, 'level' => $level])->assertOk();
             $operations = [$this->stroke(), ['kind' => 'answer', 'body' => ['question' => 'force', 'value' => $level > 1 ? '80 N' : '720 N']] + $this->stroke()];
-            $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => $operations])->assertJsonCount(2, 'accepted');
+            $this->appendAs($seat, $token, ...$operations)->assertJsonCount(2, 'accepted');
         }
     }
 

@@ -223,7 +223,7 @@ final class WatchTest extends OneStudentTestCase
     private function append(Seat $seat, string $token, array $operation): void
     {
         $operation += ['id' => Str::random(20), 'layer' => 'student', 'at' => 1_700_000_000_000];
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$operation]])->assertJsonCount(1, 'accepted');
+        $this->appendAs($seat, $token, $operation)->assertJsonCount(1, 'accepted');
     }
 
     /**

@@ -20,6 +20,8 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
 
 /** The application with an empty database and a publisher that remembers instead of sending. */
 abstract class CragTestCase extends TestCase
@@ -117,6 +119,19 @@ abstract class CragTestCase extends TestCase
     protected function canvasOf(Seat $seat): Canvas
     {
         return $seat->canvases()->latest('id')->firstOrFail();
+    }
+
+    /**
+     * What the student's page sends when it is drawn on.
+     *
+     * @param  mixed  ...$operations  each in its JSON form, or what is none
+     * @return TestResponse<Response>
+     */
+    protected function appendAs(Seat $seat, string $token, mixed ...$operations): TestResponse
+    {
+        return $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", [
+            'canvas' => $this->canvasOf($seat)->id, 'operations' => array_values($operations),
+        ]);
     }
 
     /** @return array<string, mixed> a stroke's operation in its JSON form */

@@ -12,17 +12,11 @@ import { Outbox } from '../live/outbox';
 import { PointerSender } from '../live/pointer';
 import { WetSender } from '../live/wet';
 import { element, fill } from '../page';
+import type { AroundDesk } from './around';
 import { CloseUpSide } from './closeupside';
 import { CoachLine } from './coachline';
 
-interface Settings {
-    session: string;
-    address: string;
-    assets: string;
-    stamps: Record<string, string>;
-    words: Record<string, string>;
-    say(sentence: string): void;
-    run(address: string, body: unknown): Promise<boolean>;
+interface Settings extends AroundDesk {
     /** This teacher's, to begin with. */
     colours: Record<'coach' | 'private', string>;
     /** Why a student is worth a look; empty for nothing. */

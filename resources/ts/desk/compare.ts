@@ -3,14 +3,7 @@ import { View } from '../canvas/view';
 import { showWet, type Tile } from '../grid/tile';
 import { get } from '../live/http';
 import { element, fill } from '../page';
-
-interface Settings {
-    address: string;
-    assets: string;
-    stamps: Record<string, string>;
-    words: Record<string, string>;
-    say(sentence: string): void;
-}
+import type { AroundCanvas } from './around';
 
 /** One of the canvases that stand side by side: at a moment of its own, or live. */
 class Pane {
@@ -21,7 +14,7 @@ class Pane {
     private at = 0;
     private isLive = true;
 
-    constructor(readonly tile: Tile, template: HTMLTemplateElement, private readonly settings: Settings) {
+    constructor(readonly tile: Tile, template: HTMLTemplateElement, private readonly settings: AroundCanvas) {
         this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
         element('.compare-name', this.root).textContent = tile.nameShown;
         this.view = new View(element('.page', this.root), settings.assets, settings.stamps);
@@ -111,7 +104,7 @@ export class Compare {
     private panes: Pane[] = [];
     private before: HTMLElement | null = null;
 
-    constructor(private readonly settings: Settings) {
+    constructor(private readonly settings: AroundCanvas) {
         new ResizeObserver(() => this.panes.forEach((pane) => pane.fit())).observe(this.root);
     }
 

@@ -7,16 +7,10 @@ import type { Outbox } from '../live/outbox';
 import { WetSender } from '../live/wet';
 import { element, fill } from '../page';
 import type { Room } from '../student/state';
+import type { AroundDesk } from './around';
 import { openTeacherBench, type OpenedCanvas } from './teacherbench';
 
-interface Settings {
-    session: string;
-    address: string;
-    assets: string;
-    stamps: Record<string, string>;
-    words: Record<string, string>;
-    say(sentence: string): void;
-    run(address: string, body: unknown): Promise<boolean>;
+interface Settings extends AroundDesk {
     send(text: string): boolean;
     /** A helper looks at it. */
     mayDraw: boolean;

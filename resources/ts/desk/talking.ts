@@ -7,18 +7,12 @@ import { PointerSender } from '../live/pointer';
 import type { ShownItem } from '../live/shownframe';
 import { WetSender } from '../live/wet';
 import { element } from '../page';
+import type { AroundDesk } from './around';
 import { openTeacherBench, type OpenedCanvas } from './teacherbench';
 
-interface Settings {
-    session: string;
-    address: string;
-    assets: string;
-    stamps: Record<string, string>;
-    words: Record<string, string>;
+interface Settings extends AroundDesk {
     /** This teacher's, to begin with. */
     colours: Record<'coach' | 'private', string>;
-    say(sentence: string): void;
-    run(address: string, body: unknown): Promise<boolean>;
     send(text: string): boolean;
 }
 

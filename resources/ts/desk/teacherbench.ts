@@ -6,6 +6,7 @@ import { get } from '../live/http';
 import { Outbox } from '../live/outbox';
 import type { WetSender } from '../live/wet';
 import { element, fill } from '../page';
+import type { AroundCanvas } from './around';
 
 /** A canvas of the teacher's own as the server opens it. */
 export interface OpenedCanvas {
@@ -18,18 +19,13 @@ export interface OpenedCanvas {
     operations: Operation[];
 }
 
-interface Settings {
+interface Settings extends AroundCanvas {
     root: HTMLElement;
     /** Where it says whether all is saved. */
     saved: string;
     /** What waits is kept under this name. */
     box: string;
-    address: string;
-    assets: string;
-    stamps: Record<string, string>;
-    words: Record<string, string>;
     wet: WetSender;
-    say(sentence: string): void;
     turned(): void;
     pieces?(): void;
 }

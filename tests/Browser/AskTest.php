@@ -24,8 +24,11 @@ final class AskTest extends BrowserTestCase
         $tamsin->click('#quick-ask label:nth-of-type(2)')->waitForText('#quick-ask-state', 'Your answer is in');
         $rafe->click('#quick-ask label:nth-of-type(1)')->waitForText('#quick-ask-state', 'Your answer is in');
         $teacher->waitForText('#ask-body', '2 of 2 answered');
+        // What is being written for a run is still there when the count has gone on.
+        $teacher->click('#ask-run summary')->type('#run-lines', 'F? | 80 N');
         $rafe->click('#quick-ask label:nth-of-type(2)');
         $teacher->waitForText('#ask-body', '1 changed from Left to Right');
+        self::assertSame(['F? | 80 N', true], $teacher->run('return [document.querySelector("#ask-run[open] #run-lines")?.value, document.activeElement.id === "run-lines"]'));
         self::assertFalse($rafe->find('#quick-ask-tally')->isDisplayed());
         $teacher->click('#ask-body [data-body*=tally]');
         $rafe->seen('#quick-ask-tally');

@@ -7,6 +7,7 @@ namespace App\Records;
 use App\Canvas\CanvasFile;
 use App\Models\Canvas;
 use App\Models\LiveSession;
+use App\Sessions\EachSeat;
 use Closure;
 use Illuminate\Support\Str;
 
@@ -26,7 +27,14 @@ final class CanvasesZip
                 $name = $isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name;
                 $folder = sprintf('%02d-%s', $canvas->seat->n ?? 0, Str::slug((string) $name) ?: 'student');
                 $file = sprintf('%s/prompt-%02d', $folder, $canvas->prompt->n);
-                for ($page = 1; $page <= count($canvas->scene()->pages); $page++) {
+                $pages = EachSeat::read((string) $canvas->seat_id, static fn (): int => count($canvas->scene()->pages), static fn (): int => 0);
+                if ($pages === 0) {
+                    yield "{$file}.txt" => __('This canvas cannot be read.');
+                    $progress($i + 1);
+
+                    continue;
+                }
+                for ($page = 1; $page <= $pages; $page++) {
                     foreach (['png', 'svg'] as $format) {
                         yield "{$file}-page-{$page}.{$format}" => (string) CanvasFile::bytes($canvas, $format, $page);
                     }

@@ -11,6 +11,7 @@ use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
+use App\Sessions\EachSeat;
 use App\Sessions\Standings;
 use Crag\Canvas\Kind;
 use Crag\Checks\Cell;
@@ -107,7 +108,7 @@ final readonly class Results
     {
         $rows = [[__('Seat'), __('Name'), __('Prompt'), __('Question'), __('Answer'), __('Compared'), __('At')]];
         foreach ($this->given() as [$seat, $prompt, $words, $written, $outcome, $at]) {
-            $rows[] = [$seat->n, $this->name($seat), $prompt->n, $words, $written, $outcome === null ? '' : __($outcome->word()), self::time($at)];
+            $rows[] = [$seat->n, $this->name($seat), $prompt->n, $words, $written, $outcome === null ? '' : __($outcome->word()), $at === 0 ? '' : self::time($at)];
         }
 
         return new Table(__('Answers'), $rows);
@@ -150,7 +151,7 @@ final readonly class Results
             $share === null || $stated[] = $xapi->scored(...$who, share: $share, points: $judgement->points, most: $prompt->points, atMs: (int) $canvas->check?->made_at_ms);
         }
         foreach ($this->given() as [$seat, $prompt, $words, $written, $outcome, $at, $id]) {
-            $stated[] = $xapi->answered($seat->id, $this->name($seat), $prompt->id, $id, $words, $written, $outcome === null ? null : $outcome === Outcome::Right, $at);
+            $id === '' || $stated[] = $xapi->answered($seat->id, $this->name($seat), $prompt->id, $id, $words, $written, $outcome === null ? null : $outcome === Outcome::Right, $at);
         }
         usort($stated, static fn (array $a, array $b): int => [$a['timestamp'], $a['id']] <=> [$b['timestamp'], $b['id']]);
 
@@ -166,13 +167,22 @@ final readonly class Results
             if ($seat === null) {
                 continue;
             }
-            foreach (LoggedOperation::query()->where('canvas_id', $canvas->id)->where('kind', Kind::Answer->value)->orderBy('n')->get() as $row) {
-                $body = (array) json_decode($row->body, true, flags: JSON_THROW_ON_ERROR);
-                $id = is_string($body['question'] ?? null) ? $body['question'] : '';
-                $question = $canvas->prompt->question($id, $seat);
-                if ($question !== null && isset($body['value'])) {
-                    $given[] = [$seat, $canvas->prompt, $question->words, $question->asked->written($body['value']), $question->compare($body['value'])?->outcome, $row->made_at_ms, $id];
-                }
+            array_push($given, ...EachSeat::read($seat->id, fn (): array => self::givenOn($canvas, $seat), static fn (): array => [[$seat, $canvas->prompt, '', __('This canvas cannot be read.'), null, 0, '']]));
+        }
+
+        return $given;
+    }
+
+    /** @return list<array{Seat, Prompt, string, string, ?Outcome, int, string}> */
+    private static function givenOn(Canvas $canvas, Seat $seat): array
+    {
+        $given = [];
+        foreach (LoggedOperation::query()->where('canvas_id', $canvas->id)->where('kind', Kind::Answer->value)->orderBy('n')->get() as $row) {
+            $body = (array) json_decode($row->body, true, flags: JSON_THROW_ON_ERROR);
+            $id = is_string($body['question'] ?? null) ? $body['question'] : '';
+            $question = $canvas->prompt->question($id, $seat);
+            if ($question !== null && isset($body['value'])) {
+                $given[] = [$seat, $canvas->prompt, $question->words, $question->asked->written($body['value']), $question->compare($body['value'])?->outcome, $row->made_at_ms, $id];
             }
         }
 

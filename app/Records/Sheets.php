@@ -7,7 +7,9 @@ namespace App\Records;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Pictures\EmbeddedPictures;
+use App\Sessions\EachSeat;
 use Closure;
+use Crag\Canvas\Scene;
 use Crag\Checks\Judgement;
 use Crag\Render\Sheet;
 use Crag\Render\SheetCell;
@@ -36,7 +38,7 @@ final class Sheets
             $title = $session->title.($session->roster === null ? '' : ' · '.$session->roster->name);
             foreach (collect($canvases)->chunk(self::AT_ONCE * $choice->perSheet) as $some) {
                 $parts[] = $part = sprintf('%s/part-%04d.pdf', $folder, count($parts));
-                $cells = array_merge(...array_values($some->map(static fn (Canvas $canvas): array => self::cells($canvas, $choice))->all()));
+                $cells = array_merge(...array_values($some->map(static fn (Canvas $canvas): array => EachSeat::read((string) $canvas->seat_id, static fn (): array => self::cells($canvas, $choice), static fn (): array => [self::unreadable($canvas, $choice)]))->all()));
                 $files = [];
                 foreach (array_chunk($cells, $choice->perSheet) as $i => $onSheet) {
                     $files[] = $file = sprintf('%s/%04d-%04d.svg', $folder, count($parts), $i);
@@ -52,6 +54,16 @@ final class Sheets
         }
     }
 
+    private static function unreadable(Canvas $canvas, SheetChoice $choice): SheetCell
+    {
+        return new SheetCell(self::name($canvas, $choice), __('Prompt :n', ['n' => $canvas->prompt->n]).': '.__('This canvas cannot be read.'), Scene::fold([]));
+    }
+
+    private static function name(Canvas $canvas, SheetChoice $choice): string
+    {
+        return ($choice->isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name) ?? __('Lead canvas');
+    }
+
     /** @return list<SheetCell> one for each page of a canvas */
     private static function cells(Canvas $canvas, SheetChoice $choice): array
     {
@@ -62,7 +74,7 @@ final class Sheets
         foreach (array_keys($scene->pages) as $i => $page) {
             $of = count($scene->pages) > 1 ? ' · '.__('page :n of :all', ['n' => $i + 1, 'all' => count($scene->pages)]) : '';
             $cells[] = new SheetCell(
-                ($choice->isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name) ?? __('Lead canvas'),
+                self::name($canvas, $choice),
                 __('Prompt :n', ['n' => $prompt->n]).$of.($prompt->words === '' || ! $choice->withWords ? '' : ': '.$prompt->plainWords()),
                 $scene,
                 (string) $page,

@@ -11,6 +11,7 @@ use App\Models\Canvas;
 use App\Models\Check;
 use App\Models\LiveSession;
 use App\Models\Prompt;
+use App\Models\Seat;
 use App\Models\Teacher;
 use Closure;
 use Crag\Checks\Judgement;
@@ -69,19 +70,25 @@ final readonly class Checking
             if ($canvas->seat === null || ! $canvas->seat->isIn() || $canvas->check?->level !== null) {
                 continue;
             }
-            $answers = $canvas->scene()->answers;
-            $outcomes = [];
-            foreach ($prompt->forSeat($canvas->seat)->questions as $question) {
-                if ($question->asked->hasKey()) {
-                    $given = $answers[$question->id] ?? null;
-                    $outcomes[] = $given === null || trim($question->asked->written($given)) === '' ? null : $question->compare($given)?->outcome;
-                }
-            }
-            $level = Proposal::of($outcomes);
+            $level = EachSeat::read($canvas->seat->id, static fn (): ?Level => self::proposal($prompt, $canvas, $canvas->seat), static fn (): ?Level => null);
             $level === null || $proposed[$canvas->id] = $level;
         }
 
         return $proposed;
+    }
+
+    private static function proposal(Prompt $prompt, Canvas $canvas, Seat $seat): ?Level
+    {
+        $answers = $canvas->scene()->answers;
+        $outcomes = [];
+        foreach ($prompt->forSeat($seat)->questions as $question) {
+            if ($question->asked->hasKey()) {
+                $given = $answers[$question->id] ?? null;
+                $outcomes[] = $given === null || trim($question->asked->written($given)) === '' ? null : $question->compare($given)?->outcome;
+            }
+        }
+
+        return Proposal::of($outcomes);
     }
 
     /** @return array<array-key, int> */

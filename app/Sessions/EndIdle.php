@@ -25,19 +25,30 @@ final readonly class EndIdle
     public function __invoke(): void
     {
         $this->runs->moveOn();
+        // A session that cannot be read stops no other.
         foreach (LiveSession::query()->whereNull('ended_at')->get() as $session) {
-            $sign = self::lastSign($session);
-            $minutes = $session->settingsValue()->expiresAfterMinutes;
-            $expiry = $session->open_until_ms === null ? Expiry::of($sign, Clock::ms(), $minutes) : Expiry::at($session->open_until_ms, Clock::ms());
-            match ($expiry) {
-                Expiry::Over => ($this->end)($session),
-                Expiry::Warned => $this->warn($session, $sign),
-                Expiry::Alive => null,
-            };
+            EachSeat::read($session->id, fn () => $this->endIfIdle($session), static fn () => null);
         }
         foreach (self::keptLongEnough()->get() as $session) {
-            $session->retention()->isOver((int) $session->endedMs(), Clock::ms()) && ($this->forget)($session);
+            EachSeat::read($session->id, fn () => $this->forgetIfOver($session), static fn () => null);
         }
+    }
+
+    private function endIfIdle(LiveSession $session): void
+    {
+        $sign = self::lastSign($session);
+        $minutes = $session->settingsValue()->expiresAfterMinutes;
+        $expiry = $session->open_until_ms === null ? Expiry::of($sign, Clock::ms(), $minutes) : Expiry::at($session->open_until_ms, Clock::ms());
+        match ($expiry) {
+            Expiry::Over => ($this->end)($session),
+            Expiry::Warned => $this->warn($session, $sign),
+            Expiry::Alive => null,
+        };
+    }
+
+    private function forgetIfOver(LiveSession $session): void
+    {
+        $session->retention()->isOver((int) $session->endedMs(), Clock::ms()) && ($this->forget)($session);
     }
 
     /** @return Builder<LiveSession> ended ones whose days are over, their own or the installation's */

@@ -21,8 +21,9 @@ final class GivenAnswers
      *
      * @param  Collection<int, Seat>  $seats
      * @param  Collection<array-key, Canvas>  $canvases  by seat
+     * @param  list<string>  $unreadable  gets the seats whose answers cannot be read
      */
-    public static function to(Prompt $prompt, Collection $seats, Collection $canvases): AnswerGroups
+    public static function to(Prompt $prompt, Collection $seats, Collection $canvases, array &$unreadable = []): AnswerGroups
     {
         if ($prompt->value()->questions === []) {
             return AnswerGroups::among([]);
@@ -38,14 +39,35 @@ final class GivenAnswers
             if ($canvas === null || $of === null) {
                 continue;
             }
-            // Answers that were put away with the rest are found in the scene alone.
-            $answers = array_unique(array_column($of, 'kind')) === [Kind::Answer->value] ? self::latest($of) : $canvas->scene()->answers;
-            foreach ($prompt->forSeat($seat)->questions as $question) {
-                isset($answers[$question->id]) && $given[] = [$seat->id, $question, $answers[$question->id]];
-            }
+            array_push($given, ...EachSeat::read($seat->id, static fn (): array => self::ofOne($prompt, $seat, $canvas, $of), static function () use ($seat, &$unreadable): array {
+                $unreadable[] = $seat->id;
+
+                return [];
+            }));
+        }
+        $answers = AnswerGroups::among(self::answered($given));
+        foreach ($answers->unreadable as $id => $fault) {
+            EachSeat::log($id, $fault);
+            $unreadable[] = $id;
         }
 
-        return AnswerGroups::among(self::answered($given));
+        return $answers;
+    }
+
+    /**
+     * @param  list<array{kind: string, body: string}>  $rows
+     * @return list<array{string, Question, mixed}>
+     */
+    private static function ofOne(Prompt $prompt, Seat $seat, Canvas $canvas, array $rows): array
+    {
+        // Answers that were put away with the rest are found in the scene alone.
+        $answers = array_unique(array_column($rows, 'kind')) === [Kind::Answer->value] ? self::latest($rows) : $canvas->scene()->answers;
+        $given = [];
+        foreach ($prompt->forSeat($seat)->questions as $question) {
+            isset($answers[$question->id]) && $given[] = [$seat->id, $question, $answers[$question->id]];
+        }
+
+        return $given;
     }
 
     /**

@@ -84,10 +84,15 @@ final readonly class RunAsks
     public function moveOn(): void
     {
         foreach (Run::query()->where('is_auto', true)->whereNull('ended_at_ms')->whereIn('live_session_id', LiveSession::query()->whereNull('ended_at')->select('id'))->with('session.ask')->get() as $run) {
-            $ask = $run->session->ask;
-            if ($ask === null || ($ask->run_id === $run->id && $ask->ends_at_ms !== null && Clock::ms() > $ask->ends_at_ms + self::PAUSE_MS)) {
-                $this->next($run->session, $run, $run->at);
-            }
+            EachSeat::read($run->live_session_id, fn () => $this->moveOnIfDue($run), static fn () => null);
+        }
+    }
+
+    private function moveOnIfDue(Run $run): void
+    {
+        $ask = $run->session->ask;
+        if ($ask === null || ($ask->run_id === $run->id && $ask->ends_at_ms !== null && Clock::ms() > $ask->ends_at_ms + self::PAUSE_MS)) {
+            $this->next($run->session, $run, $run->at);
         }
     }
 

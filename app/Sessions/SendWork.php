@@ -26,7 +26,8 @@ final readonly class SendWork
             $canvas->update(['sent_at_ms' => $isSent ? Clock::ms() : null]);
             ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => RoomState::own($seat)]);
             ($this->announce)($seat->session, Audience::desk($seat->session), 'sent', ['canvas' => $canvas->id, 'isSent' => $isSent]);
-            $isSent && $canvas->prompt->reads_at_once && $this->hands->read($seat, ReadWork::words(($this->read)($canvas, $seat)), $this->read->shortName());
+            $words = $isSent && $canvas->prompt->reads_at_once ? EachSeat::read($seat->id, fn (): string => ReadWork::words(($this->read)($canvas, $seat)), static fn (): string => '') : '';
+            $words === '' || $this->hands->read($seat, $words, $this->read->shortName());
         });
     }
 

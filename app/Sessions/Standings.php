@@ -42,7 +42,11 @@ final readonly class Standings
         $values = $prompts->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => $prompt->value()])->all();
         $cells = [];
         foreach ($canvases as $canvas) {
-            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = self::cell($canvas, $values[$canvas->prompt_id] ?? $canvas->prompt->value(), $times[$canvas->id] ?? 0);
+            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = EachSeat::read(
+                (string) $canvas->seat_id,
+                static fn (): Cell => self::cell($canvas, $values[$canvas->prompt_id] ?? $canvas->prompt->value(), $times[$canvas->id] ?? 0),
+                static fn (): Cell => new Cell(null, $canvas->last_stroke_ms !== null, $canvas->sent_at_ms !== null),
+            );
         }
         $skills = $prompts->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => array_values($prompt->value()->skills)])->all();
 
@@ -75,7 +79,7 @@ final readonly class Standings
         }
         $named = ['' => 0] + array_fill_keys($words, 0);
         foreach ($prompt->canvases()->whereIn('seat_id', $this->seats->pluck('id'))->with('seat', 'prompt.session')->get() as $canvas) {
-            $typed = $canvas->seat === null ? '' : ReadWork::work($canvas, $canvas->seat)->typed();
+            $typed = $canvas->seat === null ? '' : EachSeat::read($canvas->seat->id, static fn (): string => ReadWork::work($canvas, $canvas->seat)->typed(), static fn (): string => '');
             if (trim($typed) !== '') {
                 $named['']++;
                 foreach ($words as $word) {

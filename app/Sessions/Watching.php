@@ -45,7 +45,11 @@ final readonly class Watching
         $canvases = $prompt->canvases()->with('check')->whereIn('seat_id', $seats->pluck('id'))->get()->keyBy('seat_id');
         $settings = $session->settingsValue()->watch;
         $watched = $this->watched($session, $prompt, $seats, $canvases, $silent, $now);
-        $answers = $prompt->isCovered() ? AnswerGroups::among([]) : GivenAnswers::to($prompt, $seats, $canvases);
+        $unreadable = [];
+        $answers = $prompt->isCovered() ? AnswerGroups::among([]) : GivenAnswers::to($prompt, $seats, $canvases, $unreadable);
+        foreach ($unreadable as $seat) {
+            $watched[$seat] = $watched[$seat]->unreadable();
+        }
         $this->noteSeen($seats, $watched, $now);
         $since = self::changedSince($canvases);
         $aspect = $prompt->value()->aspects()[0];
@@ -123,7 +127,7 @@ final readonly class Watching
             $canvas = $canvases->get($seat->id);
             $times = $canvas === null ? 0 : $rubbed[$canvas->id] ?? 0;
             $place = $places[$seat->presentPromptId()] ?? 1;
-            $watched[$seat->id] = new Watched(
+            $watched[$seat->id] = EachSeat::read($seat->id, fn (): Watched => new Watched(
                 $seat->id,
                 isHere: ! in_array($seat->id, $silent, true) && $this->presence->isHere($seat),
                 hasHandUp: $seat->hand_at_ms !== null,
@@ -135,7 +139,7 @@ final readonly class Watching
                 rubbedOut: is_numeric($times) ? (int) $times : 0,
                 objects: $isCovered ? 0 : $canvas->added_count ?? 0,
                 prompt: is_numeric($place) ? (int) $place : 1,
-            );
+            ), static fn (): Watched => new Watched($seat->id, isUnreadable: true));
         }
 
         return $watched;

@@ -27,7 +27,7 @@ final readonly class Changes
         $changes = [];
         foreach ($first as $voter => $from) {
             $to = $last[$voter] ?? $from;
-            if (! $question->asked->isSame($from, $to)) {
+            if (! $question->isSame($from, $to)) {
                 $change = [$question->asked->written($from), $question->asked->written($to)];
                 $changes[implode("\n", $change)] ??= ['from' => $change[0], 'to' => $change[1], 'voters' => []];
                 $changes[implode("\n", $change)]['voters'][] = (string) $voter;

@@ -22,6 +22,8 @@ final class InkMlReader
 
     private const MM_IN = ['m' => 1000.0, 'cm' => 10.0, 'mm' => 1.0, 'in' => 25.4, 'pt' => 25.4 / 72, 'himetric' => 0.01];
 
+    private const FARTHEST = 1e9;
+
     private readonly DOMElement $root;
 
     /** @var list<string> */
@@ -84,7 +86,8 @@ final class InkMlReader
                 [, $prefix, $token] = $found[$i] ?? ['', '', '*'];
                 $mode[$name] = $prefix === '' ? $mode[$name] : $prefix;
                 if (is_numeric($token)) {
-                    $number = (float) $token;
+                    // What lies beyond this is on no paper, and sums of it would not be finite.
+                    $number = max(-self::FARTHEST, min(self::FARTHEST, (float) $token));
                     $was = $value[$name];
                     $value[$name] = match ($mode[$name]) {
                         "'" => $was + $number,

@@ -26,8 +26,8 @@ final class Lexer
 
     /** By what it makes of them. */
     private const PATTERNS = [
-        // Groups of three after a comma or a narrow space; otherwise a comma is a decimal point.
-        'grouped' => '\d{1,3}(?:[,\x{A0}\x{2009}\x{202F}]\d{3})+(?!\d)(?:\.\d+)?',
+        // Groups of three after a comma or a narrow space; otherwise, and always after a leading zero, a comma is a decimal point.
+        'grouped' => '[1-9]\d{0,2}(?:[,\x{A0}\x{2009}\x{202F}]\d{3})+(?!\d)(?:\.\d+)?',
         'spaced' => '[1-9]\d{0,2}(?: \d{3})+(?![\d\/ ]*\/)(?!\d)(?:\.\d+)?',
         'number' => '\d+(?:[.,]\d+)?|[.]\d+',
         'fraction' => '[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅐⅑⅒]',
@@ -44,7 +44,7 @@ final class Lexer
      */
     public static function cut(string $typed): array
     {
-        $text = trim(strtr(mb_scrub($typed), self::SAME));
+        $text = trim(strtr(Digits::plain(mb_scrub($typed)), self::SAME));
         if ($text === '') {
             throw UnreadableMaths::nothing();
         }

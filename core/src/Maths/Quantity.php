@@ -33,7 +33,7 @@ final readonly class Quantity
     /** @return array{string, string} the number and the unit */
     private static function parted(string $typed): array
     {
-        $text = (string) preg_replace(['/\\\\(?:text|mathrm)\s*\{([^{}]*)\}/u', '/^\s*([\p{L}])\s*=\s*/u', '/(?<=\d)\s*[xX]\s*(?=10\s*[\^⁰¹²³⁴⁵⁶⁷⁸⁹⁻])/u'], [' $1', '', '*'], mb_scrub($typed));
+        $text = (string) preg_replace(['/\\\\(?:text|mathrm)\s*\{([^{}]*)\}/u', '/^\s*([\p{L}])\s*=\s*/u', '/(?<=\d)\s*[xX]\s*(?=10\s*[\^⁰¹²³⁴⁵⁶⁷⁸⁹⁻])/u'], [' $1', '', '*'], Digits::plain(mb_scrub($typed)));
         if (preg_match('/^\s*(-?)\s*([£€$])\s*(.*)$/us', $text, $found) === 1) {
             return [$found[1].$found[3], $found[2]];
         }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Crag\Maths;
 
+use Throwable;
+
 /** An outcome and, where there is more to say, the sentence that says it. */
 final readonly class Verdict
 {
-    private function __construct(public Outcome $outcome, public string $why)
+    /** @param  ?Throwable  $fault  what went wrong in comparing, where it was no mistake of the answer's */
+    private function __construct(public Outcome $outcome, public string $why, public ?Throwable $fault = null)
     {
     }
 
@@ -29,6 +32,12 @@ final readonly class Verdict
     public static function unreadable(string $why): self
     {
         return new self(Outcome::Unreadable, $why);
+    }
+
+    /** An answer at which comparing itself failed. */
+    public static function broken(Throwable $fault): self
+    {
+        return new self(Outcome::Unreadable, 'This answer cannot be read.', $fault);
     }
 
     /** @return array{outcome: string, why: string} */

@@ -6,6 +6,7 @@ namespace Crag\Watch;
 
 use Crag\Maths\Outcome;
 use Crag\Prompt\Question\Question;
+use Throwable;
 
 /**
  * A class's answers, equal ones together: as {@see \Crag\Prompt\Question\Asked::isSame} compares them where the question is
@@ -14,8 +15,11 @@ use Crag\Prompt\Question\Question;
  */
 final readonly class AnswerGroups
 {
-    /** @param  list<AnswerGroup>  $groups  question by question, the most frequent first */
-    private function __construct(public array $groups)
+    /**
+     * @param  list<AnswerGroup>  $groups  question by question, the most frequent first
+     * @param  array<string, Throwable>  $unreadable  what went wrong at one student's answer, by seat
+     */
+    private function __construct(public array $groups, public array $unreadable)
     {
     }
 
@@ -26,9 +30,14 @@ final readonly class AnswerGroups
     {
         /** @var array<string, list<array{question: Question, answer: mixed, outcome: ?Outcome, seats: non-empty-list<string>, spellings: non-empty-array<string, int>}>> $found */
         $found = [];
+        $unreadable = [];
         foreach ($answers as [$seat, $question, $answer]) {
             $written = $question->asked->written($answer);
-            $outcome = $question->compare($answer)?->outcome;
+            $verdict = $question->compare($answer);
+            $outcome = $verdict?->outcome;
+            if ($verdict?->fault !== null) {
+                $unreadable[$seat] = $verdict->fault;
+            }
             $groups = $found[$question->id] ?? [];
             foreach ($groups as $i => $group) {
                 if ($group['outcome'] === $outcome && self::agree($group['question'], $group['answer'], $question, $answer, $outcome)) {
@@ -49,7 +58,7 @@ final readonly class AnswerGroups
             }
         }
 
-        return new self($all);
+        return new self($all, $unreadable);
     }
 
     /** @return list<AnswerGroup> the groups of one student's answers with an outcome */
@@ -61,7 +70,7 @@ final readonly class AnswerGroups
     private static function agree(Question $one, mixed $first, Question $other, mixed $second, ?Outcome $outcome): bool
     {
         return $one->asked->key() === $other->asked->key()
-            ? $one->asked->isSame($first, $second)
+            ? $one->isSame($first, $second)
             : $outcome === Outcome::Right || $one->asked->written($first) === $other->asked->written($second);
     }
 }

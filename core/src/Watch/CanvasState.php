@@ -12,6 +12,8 @@ enum CanvasState: string
 {
     /** The student waits to be let in. */
     case Knocking = 'knocking';
+    /** Something in it cannot be worked out: the others' go on. */
+    case Unreadable = 'unreadable';
     /** The student's page does not answer. */
     case Away = 'away';
     case HandUp = 'hand_up';
@@ -43,6 +45,7 @@ enum CanvasState: string
             default => self::Quiet,
         };
         $states = array_keys(array_filter([
+            self::Unreadable->value => $canvas->isUnreadable,
             self::Away->value => ! $canvas->isHere,
             self::HandUp->value => $canvas->hasHandUp,
             self::Sent->value => $canvas->sentAtMs !== null,

@@ -17,6 +17,7 @@ final readonly class Watched
      * @param  int  $rubbedOut  how often something was rubbed out, emptied or undone within {@see Signals::RUBBING_MS}
      * @param  int  $objects  how much was ever put on it
      * @param  int  $prompt  the place of the prompt at which the student is, from 1
+     * @param  bool  $isUnreadable  whether something in the seat's data cannot be worked out
      */
     public function __construct(
         public string $seat,
@@ -31,6 +32,13 @@ final readonly class Watched
         public int $rubbedOut = 0,
         public int $objects = 0,
         public int $prompt = 1,
+        public bool $isUnreadable = false,
     ) {
+    }
+
+    /** The same seat, known to hold something that cannot be worked out. */
+    public function unreadable(): self
+    {
+        return new self(...['isUnreadable' => true] + get_object_vars($this));
     }
 }

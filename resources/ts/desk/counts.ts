@@ -2,7 +2,7 @@ import { element } from '../page';
 import type { Tally } from './events';
 
 /** States that are counted only while there are any. */
-const RARE = new Set(['hand_up', 'sent', 'elsewhere', 'covered']);
+const RARE = new Set(['hand_up', 'sent', 'elsewhere', 'covered', 'unreadable']);
 
 /** How many are in each state. */
 export function showCounts(counts: Map<string, number>, all: number): void {

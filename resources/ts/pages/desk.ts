@@ -21,6 +21,7 @@ import { StrataMenu } from '../desk/strata';
 import { Talking } from '../desk/talking';
 import { Watch, type WatchAnswer } from '../desk/watch';
 import { Chosen } from '../grid/chosen';
+import { Freshness } from '../desk/freshness';
 import { Grid, type Kept } from '../grid/grid';
 import type { PagesShown, SeatAnswer, StateWords, Tile } from '../grid/tile';
 import { get, HttpProblem } from '../live/http';
@@ -115,6 +116,7 @@ const grid = new Grid({
     arranged: showArranged,
 });
 const watch = new Watch(grid, page.words);
+const freshness = new Freshness(element('#stale'), page.words.stale);
 const chosen = new Chosen(grid, page.words);
 const some = new Some({
     address: page.address,
@@ -283,6 +285,7 @@ async function countStates(): Promise<void> {
     const asked = at.looking;
     const { silent } = grid;
     const answer = await get<WatchAnswer>(`${page.address}/prompt/${asked}/states${silent.length === 0 ? '' : `?silent=${silent.join(',')}`}`).catch(() => null);
+    freshness.heard(answer !== null);
     if (answer !== null && asked === at.looking) {
         grid.showStates(answer.states);
         watch.take(answer);

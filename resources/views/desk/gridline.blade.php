@@ -1,14 +1,15 @@
-@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'quiet' => __('Quiet'), 'not_started' => __('Not started'), 'hand_up' => __('Hand up'), 'sent' => __('Sent'), 'elsewhere' => __('Elsewhere'), 'covered' => __('Covered'), 'away' => __('Away')])
+@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'quiet' => __('Quiet'), 'not_started' => __('Not started'), 'hand_up' => __('Hand up'), 'sent' => __('Sent'), 'elsewhere' => __('Elsewhere'), 'covered' => __('Covered'), 'unreadable' => __('Cannot be read'), 'away' => __('Away')])
 <div class="gridline">
     <div id="counts" class="counts" role="group" aria-label="{{ __('Show only') }}">
         @foreach ($filters as $state => $word)
-            <button class="count-filter" data-do="filter" data-filter="{{ $state }}" data-state="{{ $state }}" aria-pressed="{{ $state === '' ? 'true' : 'false' }}" @if (in_array($state, ['hand_up', 'sent', 'elsewhere', 'covered'], true)) hidden @endif>
+            <button class="count-filter" data-do="filter" data-filter="{{ $state }}" data-state="{{ $state }}" aria-pressed="{{ $state === '' ? 'true' : 'false' }}" @if (in_array($state, ['hand_up', 'sent', 'elsewhere', 'covered', 'unreadable'], true)) hidden @endif>
                 <span class="shape" aria-hidden="true"></span>{{ $word }} <b class="count">0</b>
             </button>
         @endforeach
         <button id="count-knocking" class="count-filter" data-do="door" data-state="knocking" hidden><span class="shape" aria-hidden="true"></span>{{ __('Knocking') }} <b class="count">0</b></button>
     </div>
     <span id="connection" class="connection" role="status" hidden></span>
+    <span id="stale" class="connection" data-state="stale" role="status" hidden></span>
     <button id="tally" class="tally" data-do="picture" title="{{ __('Class picture and next groups (M)') }}"><span class="visually-hidden">{{ __('Class picture. Checks of this prompt:') }}</span>
         @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
             <span data-level="{{ $level->value }}" title="{{ __($level->word()) }}"><x-strata :level="$level->value" /><span class="visually-hidden">{{ __($level->word()) }}</span> <b class="count">0</b></span>

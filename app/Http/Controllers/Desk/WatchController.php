@@ -12,6 +12,7 @@ use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
+use App\Sessions\EachSeat;
 use App\Sessions\Watching;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -36,7 +37,7 @@ final class WatchController
         ]);
         // Covered work does not even reach the desk's page.
         $canvases = $isCovered ? $canvases->take(0) : $canvases;
-        $kept = $canvases->mapWithKeys(static fn (Canvas $canvas): array => [$canvas->id => KeptScene::opening($canvas)])->filter();
+        $kept = $canvases->mapWithKeys(static fn (Canvas $canvas): array => [$canvas->id => EachSeat::read((string) $canvas->seat_id, static fn (): ?array => KeptScene::opening($canvas), static fn (): ?array => null)])->filter();
 
         return response()->stream(function () use ($prompt, $position, $seats, $canvases, $kept, $isCovered): void {
             echo '{"prompt":', json_encode($prompt->id), ',"covered":', json_encode($isCovered), ',"position":', json_encode($position), ',"seats":', $seats->toJson(), ',"kept":{';

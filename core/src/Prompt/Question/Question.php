@@ -9,6 +9,7 @@ use Crag\Canvas\UnreadableOperation;
 use Crag\Maths\UnreadableMaths;
 use Crag\Maths\Verdict;
 use Crag\Prompt\Draw;
+use Throwable;
 
 /**
  * One question of a prompt, under its words or at a spot on its pages.
@@ -67,13 +68,28 @@ final readonly class Question
         return new self($this->id, $draw->fill($this->words), $this->spot, $this->asked->filled($draw));
     }
 
-    /** Null where there is no right and wrong, or the right answer itself cannot be read. */
+    /**
+     * Null where there is no right and wrong, or the right answer itself cannot be read. Nothing is thrown: whatever one
+     * answer does to the comparison, the others' are still compared.
+     */
     public function compare(mixed $answer): ?Verdict
     {
         try {
             return $this->asked->hasKey() ? $this->asked->compare($answer) : null;
         } catch (UnreadableMaths) {
             return null;
+        } catch (Throwable $fault) {
+            return Verdict::broken($fault);
+        }
+    }
+
+    /** Whether two answers say the same; what cannot be compared is the same only when it is written alike. */
+    public function isSame(mixed $one, mixed $other): bool
+    {
+        try {
+            return $this->asked->isSame($one, $other);
+        } catch (Throwable) {
+            return $one === $other;
         }
     }
 

@@ -19,9 +19,9 @@ final class BenchWords
 
         return $stamps + [
             'typing' => __('Words on the page'), 'page' => __('Page :n of :all'), 'unreachable' => __('That did not reach the server. Nothing has changed; try again.'),
-            'no_camera' => __('There is no camera that this page may use. Choose a picture from a file instead.'), 'bringing' => __('Bringing it in…'), 'nothing_chosen' => __('Nothing is chosen.'), 'chosen' => __(':n chosen'),
+            'no_camera' => __('There is no camera that this page may use. Choose a picture from a file instead.'), 'bringing' => __('Bringing it in…'), 'only_lines_in_parts' => __('Only lines can be rubbed out in parts. Choose “Whole lines” to rub this out.'), 'nothing_chosen' => __('Nothing is chosen.'), 'chosen' => __(':n chosen'),
             'object' => __(':what, :where'), 'no_objects' => __('Nothing on this page yet.'),
-            'a_stroke' => __('Stroke'), 'a_highlight' => __('Highlighted line'), 'a_line' => __('Straight line'), 'a_arrow' => __('Arrow'),
+            'a_stroke' => __('Stroke'), 'a_writing' => __('Writing, :n strokes'), 'a_highlight' => __('Highlighted line'), 'a_line' => __('Straight line'), 'a_arrow' => __('Arrow'),
             'a_rectangle' => __('Rectangle'), 'a_ellipse' => __('Ellipse'), 'a_triangle' => __('Triangle'), 'a_polygon' => __('Polygon'), 'a_curve' => __('Curve'),
             'a_text' => __('Text “:text”'), 'a_note' => __('Sticky note “:text”'), 'a_maths' => __('Formula :text'), 'a_stamp' => __('Stamp: :text'),
             'a_picture' => __('Picture'), 'a_named_picture' => __('Picture: :text'), 'a_piece' => __('Piece: :text'), 'a_stack' => __('Stack: :text'),

@@ -327,7 +327,7 @@ final class CanvasTest extends BrowserTestCase
     {
         usleep(100_000);
         $n = $this->page->run(<<<'JS'
-            const dry = document.querySelector('#page > .page-dry'), paper = document.querySelector('#page .page-paper').getBoundingClientRect(), frame = dry.getBoundingClientRect();
+            const dry = document.querySelector('#page .page-dry'), paper = document.querySelector('#page .page-paper').getBoundingClientRect(), frame = dry.getBoundingClientRect();
             const x = paper.left - frame.left + arguments[0] * paper.width, y = paper.top - frame.top + arguments[1] * paper.height;
             const { data } = dry.getContext('2d').getImageData(x - 6 + (arguments[0] < .3 ? 8 : 0), y - 6, 12, 12);
             let n = 0;

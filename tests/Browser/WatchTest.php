@@ -243,14 +243,14 @@ final class WatchTest extends BrowserTestCase
 
     private function ofStudent(Page $student): float
     {
-        return $this->length($student, '#page > .page-dry');
+        return $this->length($student, '#page .page-dry');
     }
 
     /** The length of the ink in page widths: how many columns of pixels are inked, counted stroke by stroke from above. */
     private function length(Page $page, string $selector): float
     {
         $n = $page->run(<<<'JS'
-            const dry = document.querySelector(arguments[0]), paper = dry.parentElement.querySelector('.page-paper').getBoundingClientRect(), box = dry.getBoundingClientRect();
+            const dry = document.querySelector(arguments[0]), paper = dry.closest('.page').querySelector('.page-paper').getBoundingClientRect(), box = dry.getBoundingClientRect();
             const { data } = dry.getContext('2d').getImageData(0, 0, dry.width, dry.height);
             let runs = 0;
             for (let x = 0; x < dry.width; x++) {

@@ -1,8 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { entries } from '../../resources/ts/canvas/describe';
 import { inside, touches } from '../../resources/ts/canvas/hit';
+import { encodeInk } from '../../resources/ts/canvas/ink';
 import { outlineOf } from '../../resources/ts/canvas/mathjax';
 import type { Placed } from '../../resources/ts/canvas/model';
+import { Nearby } from '../../resources/ts/canvas/nearby';
 import { back, matrixOf, placeAfter, through } from '../../resources/ts/canvas/place';
 import { snapped } from '../../resources/ts/canvas/snap';
 
@@ -48,8 +51,10 @@ test('points snap to what is ruled', () => {
     near([x, y], [43.3, 25], 0.01);
     // An axis from -5 to 10 over the page between its margins: nought lies a third of the way.
     const axes = { kind: 'axes', x_from: -5, x_to: 10, x_step: 1, y_from: 0, y_to: 10, y_step: 2 };
-    near(snapped(axes, 560, 900), [70 + 1460 / 3, 930], 0.01);
-    near(snapped(axes, -900, 400), [70, 930 - 860 * 0.6], 0.01);
+    near(snapped({ ...axes, equal: 0 }, 560, 900), [70 + 1460 / 3, 930], 0.01);
+    near(snapped({ ...axes, equal: 0 }, -900, 400), [70, 930 - 860 * 0.6], 0.01);
+    // The same scale both ways: 86 units for each of ten upwards, so 1290 for the fifteen across.
+    near(snapped(axes, 560, 900), [155 + 430, 930], 0.01);
     near(snapped({ kind: 'number-line', from: 0, to: 2, step: 1, parts: 4 }, 280, 490), [90 + 1420 / 8, 500], 0.01);
 });
 
@@ -83,4 +88,38 @@ test('formulas become plain outlines, and what cannot be set says why', () => {
     assert.throws(() => outlineOf('\\frac{1}{'), /brace/);
     assert.throws(() => outlineOf('\\nonsense'), /nonsense/);
     assert.throws(() => outlineOf('\\text{قوة}'), /no letter/);
+});
+
+function shape(type: string, more: Record<string, unknown> = {}): Placed {
+    return { layer: 'student', page: '', object: { type, x: 1000, y: 1000, w: 4000, h: 2000, colour: '#000000', width: 40, filled: false, ...more } as unknown as Placed['object'] };
+}
+
+test('what is hollow is touched at its line alone', () => {
+    const polygon = shape('polygon', { points: [1000, 1000, 5000, 1000, 3000, 3000] });
+    for (const [one, on] of [[shape('rectangle'), [100, 200]], [shape('ellipse'), [300, 100]], [shape('triangle'), [300, 300]], [polygon, [300, 100]], [shape('curve', { points: [1000, 1000, 3000, 3000, 5000, 1000] }), [300, 300]]] as const) {
+        assert.equal(touches(one, on[0], on[1]), true, `${one.object.type} at its line`);
+        assert.equal(touches(one, 300, 190), false, `${one.object.type} in its middle`);
+    }
+    assert.equal(touches(shape('rectangle', { filled: true }), 300, 190), true, 'what is filled is touched anywhere');
+    const piece: Placed = { ...shape('rectangle'), layer: 'pieces', object: { type: 'piece', alt: 'Frame', locked: false, stack: false, of: shape('rectangle').object } };
+    assert.equal(touches(piece, 300, 190), true, 'a piece is made to be taken hold of');
+});
+
+test('what lies near a place is found without going through everything', () => {
+    const objects = Array.from({ length: 400 }, (_, i): [string, Placed] => [`o${i}`, shape('line', { x: (i % 20) * 800, y: Math.floor(i / 20) * 500, w: 100, h: 0 })]);
+    const nearby = new Nearby(objects);
+    const found = [...nearby.at(160, 100, 12)].map(([id]) => id);
+    assert.ok(found.includes('o42'), 'the one that is there');
+    assert.ok(found.length < 12, `${found.length} of 400 were looked at`);
+    assert.equal(new Set(found).size, found.length, 'each once');
+    assert.deepEqual([...new Nearby([['far', shape('line', { x: -90000, y: 90000, w: 10, h: 0 })]]).at(0, 0, 10)], [], 'what lies outside the page breaks nothing');
+});
+
+test('a line of writing is one entry of the list, a drawing each stroke', () => {
+    const stroke = (x: number, y: number, w = 300, h = 300): Placed => ({ layer: 'student', page: '', object: { type: 'stroke', colour: '#000000', width: 40, ink: encodeInk([[x, y, 128, 0], [x + w, y + h, 128, 20]]) } });
+    const all: [string, Placed][] = [
+        ['a', stroke(1000, 1000)], ['b', stroke(1500, 1020)], ['c', stroke(2000, 980)], ['d', shape('rectangle')],
+        ['e', stroke(1000, 4000)], ['f', stroke(1400, 4010)], ['g', stroke(1000, 6000, 9000, 3000)], ['h', stroke(1000, 9000)],
+    ];
+    assert.deepEqual(entries(all).map(({ ids }) => ids.join('')), ['abc', 'd', 'ef', 'g', 'h']);
 });

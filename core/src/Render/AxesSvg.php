@@ -20,21 +20,37 @@ final class AxesSvg
 
     public static function draw(Axes $axes): string
     {
-        $x = static fn (float $value): float => self::along($axes->x, $value, self::MARGIN, Page::WIDTH - self::MARGIN);
-        $y = static fn (float $value): float => self::along($axes->y, $value, Page::HEIGHT - self::MARGIN, self::MARGIN);
+        [$left, $right, $top, $bottom] = self::frame($axes);
+        $x = static fn (float $value): float => self::along($axes->x, $value, $left, $right);
+        $y = static fn (float $value): float => self::along($axes->y, $value, $bottom, $top);
         // An axis whose nought lies outside the range stands at the nearest edge.
         $originX = $x(max($axes->x->from, min($axes->x->to, 0.0)));
         $originY = $y(max($axes->y->from, min($axes->y->to, 0.0)));
 
-        return self::grid($axes, $x, $y)
-            .self::axes($originX, $originY)
+        return self::grid($axes, $x, $y, [$left, $right, $top, $bottom])
+            .self::axes($originX, $originY, [$left, $right, $top, $bottom])
             .self::numbers($axes->x, static fn (float $value): array => [$x($value), $originY + 24, 'middle'])
             .self::numbers($axes->y, static fn (float $value): array => [$originX - 10, $y($value) + 6, 'end'])
-            .self::write(Page::WIDTH - self::MARGIN + 12, $originY - 14, $axes->xLabel, 'end', 24)
-            .self::write($originX + 16, self::MARGIN - 34, $axes->yLabel, 'start', 24);
+            .self::write($right + 12, $originY - 14, $axes->xLabel, 'end', 24)
+            .self::write($originX + 16, $top - 34, $axes->yLabel, 'start', 24);
     }
 
-    private static function along(Range $range, float $value, int $first, int $last): float
+    /** @return array{float, float, float, float} left, right, top and bottom of the grid: in the middle of the page where both scales are the same */
+    private static function frame(Axes $axes): array
+    {
+        $width = Page::WIDTH - 2 * self::MARGIN;
+        $height = Page::HEIGHT - 2 * self::MARGIN;
+        if ($axes->isEqual) {
+            $across = $axes->x->to - $axes->x->from;
+            $up = $axes->y->to - $axes->y->from;
+            $unit = min($width / $across, $height / $up);
+            [$width, $height] = [$unit * $across, $unit * $up];
+        }
+
+        return [(Page::WIDTH - $width) / 2, (Page::WIDTH + $width) / 2, (Page::HEIGHT - $height) / 2, (Page::HEIGHT + $height) / 2];
+    }
+
+    private static function along(Range $range, float $value, float $first, float $last): float
     {
         return $first + ($value - $range->from) / ($range->to - $range->from) * ($last - $first);
     }
@@ -42,27 +58,29 @@ final class AxesSvg
     /**
      * @param  callable(float): float  $x
      * @param  callable(float): float  $y
+     * @param  array{float, float, float, float}  $frame
      */
-    private static function grid(Axes $axes, callable $x, callable $y): string
+    private static function grid(Axes $axes, callable $x, callable $y, array $frame): string
     {
+        [$left, $right, $top, $bottom] = array_map(Xml::number(...), $frame);
         $path = '';
         foreach ($axes->x->ticks() as $tick) {
-            $path .= 'M'.Xml::number($x($tick)).' '.self::MARGIN.'V'.(Page::HEIGHT - self::MARGIN);
+            $path .= 'M'.Xml::number($x($tick))." {$top}V{$bottom}";
         }
         foreach ($axes->y->ticks() as $tick) {
-            $path .= 'M'.self::MARGIN.' '.Xml::number($y($tick)).'H'.(Page::WIDTH - self::MARGIN);
+            $path .= "M{$left} ".Xml::number($y($tick))."H{$right}";
         }
 
         return Xml::element('path', ['d' => $path, 'stroke' => BackdropSvg::LINE, 'stroke-width' => 1.5, 'fill' => 'none']);
     }
 
-    private static function axes(float $originX, float $originY): string
+    /** @param  array{float, float, float, float}  $frame */
+    private static function axes(float $originX, float $originY, array $frame): string
     {
+        [$left, $right, $top, $bottom] = $frame;
         [$x, $y] = [Xml::number($originX), Xml::number($originY)];
-        $right = Page::WIDTH - self::MARGIN + 24;
-        $top = self::MARGIN - 24;
-        $path = 'M'.(self::MARGIN - 12)." {$y}H{$right}m-14 -7l14 7l-14 7"
-            ."M{$x} ".(Page::HEIGHT - self::MARGIN + 12)."V{$top}m-7 14l7 -14l7 14";
+        $path = 'M'.Xml::number($left - 12)." {$y}H".Xml::number($right + 24).'m-14 -7l14 7l-14 7'
+            ."M{$x} ".Xml::number($bottom + 12).'V'.Xml::number($top - 24).'m-7 14l7 -14l7 14';
 
         return Xml::element('path', ['d' => $path, 'stroke' => self::AXIS, 'stroke-width' => 2.5, 'fill' => 'none', 'stroke-linejoin' => 'round']);
     }

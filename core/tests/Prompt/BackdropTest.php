@@ -19,7 +19,7 @@ final class BackdropTest extends TestCase
 {
     private const AXES = [
         'kind' => 'axes', 'x_from' => -4, 'x_to' => 12, 'x_step' => 2, 'y_from' => 0, 'y_to' => 300, 'y_step' => 50,
-        'x_label' => 'd / m', 'y_label' => 'F / N',
+        'x_label' => 'd / m', 'y_label' => 'F / N', 'equal' => 0,
     ];
 
     private const LINE = ['kind' => 'number-line', 'from' => 0, 'to' => 2, 'step' => 1, 'parts' => 4];
@@ -67,6 +67,16 @@ final class BackdropTest extends TestCase
         self::assertSame(["\u{2212}4", "\u{2212}2", '2', '4', '6', '8', '10', '12', '50', '100', '150', '200', '250', '300', 'd / m', 'F / N'], $texts);
         // Nought on the x axis lies a quarter of the way from -4 to 12: 70 + 1460 / 4.
         self::assertStringContainsString('M435 942', self::string($paths, 'string(//path[2]/@d)'));
+    }
+
+    public function test_axes_have_the_same_scale_both_ways_unless_that_is_not_wanted(): void
+    {
+        $round = ['x_from' => 0, 'x_to' => 20, 'x_step' => 1, 'y_from' => 0, 'y_to' => 10, 'y_step' => 1] + self::AXES;
+        unset($round['equal']);
+        $paths = self::drawn($round);
+        // 1460 units for 20 are 73 for one; the page has room for 73 × 10 upwards, in its middle.
+        self::assertStringContainsString('M70 135V865M143 135V865', self::string($paths, 'string(//path[1]/@d)'));
+        self::assertStringContainsString('M70 865H1530M70 792H1530', self::string($paths, 'string(//path[1]/@d)'));
     }
 
     public function test_a_number_line_cut_in_quarters_names_them_in_lowest_terms(): void

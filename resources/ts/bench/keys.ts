@@ -9,7 +9,7 @@ const TOOLS: Record<string, ToolName> = {
 const STEP = 10;
 const FINE_STEP = 1;
 
-/** A canvas's keys: everything but drawing freehand. Each has a button too. */
+/** A canvas's keys: everything but drawing freehand. Each has a button too. On the desk plain letters are the room's. */
 export function listenToBenchKeys(bench: Workbench, tray: Tray): void {
     document.addEventListener('keydown', (event) => {
         if (bench.surface.offsetParent === null || bench.isLooking || isField(event.target) || event.altKey || (event.target as Element).closest('dialog') !== null) {
@@ -72,7 +72,7 @@ function alone(event: KeyboardEvent, bench: Workbench, tray: Tray): boolean {
         view.zoomBy(0.8);
     } else if (key === '0') {
         view.seeAll();
-    } else if (TOOLS[key] !== undefined && tray.has(TOOLS[key])) {
+    } else if (TOOLS[key] !== undefined && tray.has(TOOLS[key]) && (!bench.isOnDesk || event.shiftKey)) {
         tool(TOOLS[key], bench, tray);
     } else {
         return false;

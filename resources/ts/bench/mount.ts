@@ -14,7 +14,7 @@ export function mountBench(settings: Omit<WorkbenchSettings, 'changed'>, pieces?
             panel?.show();
         },
     });
-    tray = new Tray(bench, settings.root, pieces);
+    tray = new Tray(bench, settings.root, pieces, () => panel?.focusList());
     panel = new Panel(bench, settings.root, () => tray!);
     listenToBenchKeys(bench, tray);
     tray.show();

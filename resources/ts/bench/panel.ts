@@ -1,4 +1,4 @@
-import { describe } from '../canvas/describe';
+import { describeEntry, entries } from '../canvas/describe';
 import { isStack } from '../canvas/tools/select';
 import type { Workbench } from '../canvas/workbench';
 import { element, fill } from '../page';
@@ -27,6 +27,12 @@ export class Panel {
         };
     }
 
+    /** The keyboard goes to the list: to the first thing in it, or to the list where there is none. */
+    focusList(): void {
+        this.showList();
+        (this.list.querySelector<HTMLElement>('button:not(:disabled)') ?? this.list).focus();
+    }
+
     show(): void {
         const { bench, root } = this;
         const at = bench.pages.indexOf(bench.view.page);
@@ -51,8 +57,10 @@ export class Panel {
     private showList(): void {
         const { bench, list } = this;
         const there = new Map([...list.children].map((item) => [(item as HTMLElement).dataset.id, item as HTMLElement]));
-        const wanted = [...bench.view.here()].slice(-MOST_LISTED);
-        wanted.forEach(([id, placed], i) => {
+        const wanted = entries(bench.view.here()).slice(-MOST_LISTED);
+        wanted.forEach((entry, i) => {
+            const [id] = entry.ids;
+            const [placed] = entry.placed;
             let item = there.get(id);
             if (item === undefined) {
                 item = document.createElement('li');
@@ -61,11 +69,12 @@ export class Panel {
             }
             there.delete(id);
             const button = item.firstElementChild as HTMLButtonElement;
-            const words = describe(placed, bench.words);
+            item.dataset.ids = entry.ids.join(' ');
+            const words = describeEntry(entry, bench.words);
             if (button.textContent !== words) {
                 button.textContent = words;
             }
-            button.setAttribute('aria-pressed', String(bench.selection.ids.has(id)));
+            button.setAttribute('aria-pressed', String(entry.ids.every((one) => bench.selection.ids.has(one))));
             button.disabled = !bench.selection.mayMove(placed) && !isStack(placed);
             if (list.children[i] !== item) {
                 list.insertBefore(item, list.children[i] ?? null);
@@ -82,23 +91,26 @@ export class Panel {
             return;
         }
         const { pageStep, addPage, zoom } = button.dataset;
-        const id = button.closest<HTMLElement>('[data-id]')?.dataset.id;
+        const ids = button.closest<HTMLElement>('[data-ids]')?.dataset.ids?.split(' ');
         if (pageStep !== undefined) {
             bench.turnTo(bench.pages[bench.pages.indexOf(bench.view.page) + Number(pageStep)] ?? '');
         } else if (addPage !== undefined) {
             bench.addPage();
         } else if (zoom !== undefined) {
             zoom === 'fit' ? bench.view.seeAll() : bench.view.zoomBy(zoom === 'in' ? 1.25 : 0.8);
-        } else if (id !== undefined && this.tray().has('move')) {
+        } else if (ids !== undefined && this.tray().has('move')) {
             const chosen = more ? [...bench.selection.ids] : [];
             this.tray().choose('move');
-            const placed = bench.view.log.scene.objects.get(id)!;
+            const placed = bench.view.log.scene.objects.get(ids[0]);
+            if (placed === undefined) {
+                return;
+            }
             if (isStack(placed)) {
                 bench.takeCopy(placed, [60, 60]);
-            } else if (chosen.includes(id)) {
-                bench.selection.choose(chosen.filter((one) => one !== id));
+            } else if (ids.every((one) => chosen.includes(one))) {
+                bench.selection.choose(chosen.filter((one) => !ids.includes(one)));
             } else {
-                bench.selection.choose([...chosen, id]);
+                bench.selection.choose([...chosen, ...ids]);
             }
             this.showList();
         }

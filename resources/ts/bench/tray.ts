@@ -14,10 +14,11 @@ const CHOICES: Record<string, (value: string) => Partial<Settings>> = {
     shape: (shape) => ({ shape: shape as Settings['shape'] }),
     stamp: (stamp) => ({ stamp }),
     rub: (rub) => ({ rub: rub as Settings['rub'] }),
+    reach: (reach) => ({ reach: Number(reach) }),
     select: (select) => ({ select: select as Settings['select'] }),
 };
 /** What of a setting the chosen objects take over too. */
-const FIELDS: Record<string, string> = { colour: 'colour', note: 'colour', highlight: 'colour', width: 'width', size: 'size', align: 'align' };
+const RESTYLED = new Set(['colour', 'note', 'highlight', 'width', 'size', 'align']);
 
 /** The tool tray: what is chosen in it, what it offers, and which tools are in it at all. */
 export class Tray {
@@ -33,6 +34,7 @@ export class Tray {
         private readonly scope: HTMLElement,
         /** What is chosen becomes pieces; the lead canvas alone has it. */
         private readonly pieces: () => void = () => undefined,
+        private readonly listObjects: () => void = () => undefined,
     ) {
         this.root = element('.tray', scope);
         this.menu = element('.more-menu', scope);
@@ -87,8 +89,8 @@ export class Tray {
         if (name === 'colour' || name === 'size' || name === 'align') {
             this.bench.typing.set(change as Partial<{ colour: string; size: number; align: Settings['align'] }>);
         }
-        if (FIELDS[name] !== undefined && !this.bench.selection.isEmpty) {
-            this.bench.selection.set(FIELDS[name], Object.values(change)[0]);
+        if (RESTYLED.has(name) && !this.bench.selection.isEmpty) {
+            this.bench.selection.set(name, Object.values(change)[0]);
         }
         if (name === 'shape') {
             this.bench.choose('shapes');
@@ -99,7 +101,9 @@ export class Tray {
     /** Brings what is seen up to date with what is so. */
     show(): void {
         const { settings, selection } = this.bench;
-        const values: Record<string, string> = Object.fromEntries(Object.keys(CHOICES).map((name) => [name, String(settings[name as keyof Settings])]));
+        // With Move the tray says how what is chosen looks, not how the next thing will.
+        const restyled = settings.tool === 'move' ? selection.look() : {};
+        const values: Record<string, string> = Object.fromEntries(Object.keys(CHOICES).map((name) => [name, String(restyled[name] ?? settings[name as keyof Settings])]));
         for (const button of this.root.querySelectorAll<HTMLElement>('[data-tool]')) {
             button.setAttribute('aria-pressed', String(button.dataset.tool === settings.tool));
         }
@@ -110,10 +114,13 @@ export class Tray {
         }
         for (const group of this.root.querySelectorAll<HTMLElement>('[data-for]')) {
             const wanted = group.dataset.for!.split(' ').includes(settings.tool);
-            group.hidden = !wanted || (settings.tool === 'move' && group.dataset.with === 'colour' && selection.own.length === 0);
+            group.hidden = !wanted || (settings.tool === 'move' && group.dataset.with !== undefined && restyled[group.dataset.with] === undefined);
         }
-        this.free.closest('.swatch')!.classList.toggle('is-chosen', this.root.querySelector(`[data-colour="${settings.colour}"]`) === null);
-        element('[data-filled]', this.root).setAttribute('aria-pressed', String(settings.filled));
+        this.free.closest('.swatch')!.classList.toggle('is-chosen', this.root.querySelector(`[data-colour="${values.colour}"]`) === null);
+        this.root.querySelectorAll('[data-filled]').forEach((button) => button.setAttribute('aria-pressed', String(restyled.filled ?? settings.filled)));
+        const fingers = element<HTMLButtonElement>('.do-fingers', this.root);
+        fingers.hidden = !this.bench.hasStylus;
+        fingers.setAttribute('aria-pressed', String(this.bench.fingersDraw));
         element('[data-finish]', this.root).hidden = !this.bench.hasUnfinishedShape;
         element('.do-snap', this.root).setAttribute('aria-pressed', String(settings.snap));
         this.root.dataset.using = settings.tool;
@@ -218,10 +225,12 @@ export class Tray {
     private otherPressed(button: HTMLElement): void {
         const { settings } = this.bench;
         if (button.dataset.filled !== undefined) {
-            settings.filled = !settings.filled;
+            settings.filled = button.getAttribute('aria-pressed') !== 'true';
             this.bench.selection.set('filled', settings.filled);
         } else if (button.dataset.finish !== undefined) {
             this.bench.finishShape();
+        } else if (button.matches('.do-fingers')) {
+            this.bench.fingersDraw = !this.bench.fingersDraw;
         } else if (button.matches('.do-snap')) {
             settings.snap = !settings.snap;
         } else if (button.dataset.empty !== undefined) {
@@ -232,7 +241,7 @@ export class Tray {
             (this.scope.querySelector('.keys-window') as HTMLDialogElement).showModal();
         } else if (button.matches('.list-objects')) {
             this.closeMenu();
-            element('.bench-objects', this.scope).querySelector<HTMLElement>('button, ol')?.focus();
+            this.listObjects();
         } else if (button.dataset.format !== undefined) {
             this.closeMenu();
         }

@@ -223,29 +223,38 @@ class StrokePieces {
         return runs;
     }
 
-    /** Draws what came since the first `from` samples were drawn. */
+    /** Draws what came since the first `from` samples were drawn, up to the middle before the last one: the line's end is not known yet. */
     grow(context: CanvasRenderingContext2D, samples: Sample[], from: number, thinnest: number): void {
         prepare(context, this.colour);
-        for (let i = Math.max(0, from - 1); i < samples.length; i++) {
-            const here = at(samples[i]);
-            const start = i === 0 ? here : middle(samples[i - 1], samples[i]);
-            const end = i === samples.length - 1 ? here : middle(samples[i], samples[i + 1]);
+        for (let i = Math.max(0, from - 1); i + 1 < samples.length; i++) {
             context.lineWidth = Math.max(thinnest, widthAt(this.width, samples[i][2]));
             context.beginPath();
-            context.moveTo(...start);
-            context.quadraticCurveTo(...here, end[0] + (samples.length === 1 ? 0.01 : 0), end[1]);
+            context.moveTo(...(i === 0 ? at(samples[0]) : middle(samples[i - 1], samples[i])));
+            context.quadraticCurveTo(...at(samples[i]), ...middle(samples[i], samples[i + 1]));
             context.stroke();
         }
     }
 }
 
-/** Draws what came to a growing stroke since its first `from` samples were drawn. A highlighter's is drawn whole. */
-export function growStroke(context: CanvasRenderingContext2D, stroke: WetStroke, from: number, thinnest = 0): void {
+/** Draws what came to a growing stroke since its first `from` samples were drawn, in a small picture. */
+export function growStroke(context: CanvasRenderingContext2D, stroke: WetStroke, from: number, thinnest: number): void {
+    new StrokePieces(stroke.colour, stroke.width).grow(context, stroke.samples, from, thinnest);
+}
+
+/** A growing stroke just as it will be drawn when it is dry: nothing changes when the pen is lifted. */
+export function drawWetStroke(context: CanvasRenderingContext2D, stroke: WetStroke, thinnest = 0): void {
+    if (stroke.samples.length === 0) {
+        return;
+    }
     if (stroke.type === 'highlight') {
         drawHighlight(context, stroke.colour, stroke.width, stroke.samples);
         return;
     }
-    new StrokePieces(stroke.colour, stroke.width).grow(context, stroke.samples, from, thinnest);
+    prepare(context, stroke.colour);
+    for (const { width, path } of new StrokePieces(stroke.colour, stroke.width).runs(stroke.samples)) {
+        context.lineWidth = Math.max(thinnest, width);
+        context.stroke(path);
+    }
 }
 
 function at(sample: Sample): [number, number] {

@@ -25,6 +25,11 @@ const EVEN = 128;
 const TOGETHER_MS = 250;
 const WHEEL_ZOOM = 0.0016;
 
+/** So long after a stylus was on or over the page, a touch is the hand that holds it. */
+const PALM_MS = 600;
+/** A contact that is wider or higher than this, in CSS pixels, is no fingertip. */
+const BROAD = 60;
+
 /** The hand on the page. */
 export interface Hand {
     /** Whether something is being drawn. */
@@ -33,15 +38,30 @@ export interface Hand {
     rest(): void;
 }
 
+/** What works on the page. */
+export interface Works {
+    /** The tool that is chosen; null where nothing can be drawn. */
+    tool(): Tool | null;
+    /** What a finger does where a stylus draws: moves what is chosen, or a piece; null moves the page. */
+    finger(at: Point): Tool | null;
+    /** Whether fingers draw too, once a stylus has been seen. */
+    fingersDraw(): boolean;
+    /** A stylus has touched the page. */
+    sawStylus(): void;
+}
+
 /**
- * Who draws, and who moves the page. One pointer works the tool; two fingers pan and zoom. Once a stylus has been seen,
- * it works the tool and fingers only move the page, so that a resting palm draws nothing.
+ * Who draws, and who moves the page. One pointer works the tool; two fingers pan and zoom. Once a stylus has been seen, it
+ * works the tool and fingers move the page, what is chosen and pieces, unless "Fingers draw" is on. While the stylus is at
+ * the page, and a moment after, touches do nothing at all: they are the hand that rests there.
  */
-export function listenToGestures(surface: HTMLElement, view: View, tool: () => Tool | null): Hand {
+export function listenToGestures(surface: HTMLElement, view: View, works: Works): Hand {
     const fingers = new Map<number, { x: number; y: number }>();
     let drawing: { id: number; tool: Tool; began: number; last: Point } | null = null;
     let panning: number | null = null;
     let hasStylus = false;
+    /** When a stylus was last on the page or over it. */
+    let stylusAt = -Infinity;
     let spaceHeld = false;
 
     const point = (event: PointerEvent): Point => {
@@ -50,11 +70,11 @@ export function listenToGestures(surface: HTMLElement, view: View, tool: () => T
         return { x, y, pressure, ms: event.timeStamp, shift: event.shiftKey, pointer: event.pointerType };
     };
 
-    const stopDrawing = (): void => {
+    const stopDrawing = (soon = TOGETHER_MS): void => {
         if (drawing !== null) {
             const { tool: used, began, last } = drawing;
             drawing = null;
-            if (performance.now() - began < TOGETHER_MS) {
+            if (performance.now() - began < soon) {
                 used.cancel();
             } else {
                 used.up(last);
@@ -62,41 +82,79 @@ export function listenToGestures(surface: HTMLElement, view: View, tool: () => T
         }
     };
 
+    const isPalm = (event: PointerEvent): boolean =>
+        event.pointerType === 'touch' && (Math.max(event.width, event.height) > BROAD || drawing?.last.pointer === 'pen' || performance.now() - stylusAt < PALM_MS);
+
     const movesPage = (event: PointerEvent): boolean =>
-        (event.pointerType === 'mouse' && (event.button === 1 || spaceHeld)) || (event.pointerType === 'touch' && (hasStylus || fingers.size > 1));
+        (event.pointerType === 'mouse' && (event.button === 1 || spaceHeld)) || (event.pointerType === 'touch' && fingers.size > 1);
+
+    const seeStylus = (event: PointerEvent): void => {
+        if (event.pointerType === 'pen') {
+            stylusAt = performance.now();
+        }
+    };
+
+    /** What a pointer works with, where it works at all. */
+    const toolFor = (event: PointerEvent, at: Point): Tool | null => {
+        if (drawing !== null || panning !== null) {
+            return null;
+        }
+        return event.pointerType === 'touch' && hasStylus && !works.fingersDraw() ? works.finger(at) : works.tool();
+    };
+
+    const beginPanning = (event: PointerEvent): void => {
+        panning = event.pointerId;
+        fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
+        capture(surface, event.pointerId);
+        event.preventDefault();
+    };
 
     surface.addEventListener('pointerdown', (event) => {
         if (isField(event.target) || (event.pointerType === 'mouse' && event.button > 1)) {
             return;
         }
+        if (isPalm(event)) {
+            event.preventDefault();
+            return;
+        }
         if (event.pointerType === 'pen') {
+            // The hand may be there before the tip: what it began was not meant.
+            stopDrawing(PALM_MS);
             hasStylus = true;
             fingers.clear();
             panning = null;
+            seeStylus(event);
+            works.sawStylus();
         } else if (event.pointerType === 'touch') {
             fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
         }
         if (movesPage(event)) {
             stopDrawing();
-            panning = event.pointerId;
-            fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
-            capture(surface, event.pointerId);
-            event.preventDefault();
+            beginPanning(event);
             return;
         }
-        const chosen = drawing === null && panning === null ? tool() : null;
+        const at = point(event);
+        const chosen = toolFor(event, at);
         if (chosen !== null) {
             event.preventDefault();
             surface.focus({ preventScroll: true });
             capture(surface, event.pointerId);
-            const at = point(event);
             drawing = { id: event.pointerId, tool: chosen, began: performance.now(), last: at };
             chosen.down(at);
+        } else if (event.pointerType === 'touch' && hasStylus && !works.fingersDraw() && drawing === null) {
+            beginPanning(event);
         }
     });
 
     surface.addEventListener('pointermove', (event) => {
+        seeStylus(event);
         if (drawing?.id === event.pointerId) {
+            if (event.pointerType === 'touch' && Math.max(event.width, event.height) > BROAD) {
+                // The hand has come down around its fingertip.
+                stopDrawing(Infinity);
+                fingers.delete(event.pointerId);
+                return;
+            }
             const coalesced = event.getCoalescedEvents?.() ?? [];
             const points = (coalesced.length > 0 ? coalesced : [event]).map(point);
             drawing.last = points[points.length - 1];
@@ -127,6 +185,7 @@ export function listenToGestures(surface: HTMLElement, view: View, tool: () => T
     };
 
     const end = (event: PointerEvent): void => {
+        seeStylus(event);
         fingers.delete(event.pointerId);
         if (fingers.size === 0) {
             panning = null;

@@ -1,5 +1,6 @@
 import { boxOf, cornersOf, pageBox, union, type Box } from './bounds';
-import { TENTHS, newId, type Order, type Place, type Placed, type Placing } from './model';
+import { TENTHS, newId, type CanvasObject, type Order, type Place, type Placed, type Placing } from './model';
+import { HIGHLIGHT_WIDER } from './tools/settings';
 import { matrixOf, placeAfter, through } from './place';
 import { mayTouch } from './scene';
 import type { Workbench } from './workbench';
@@ -201,11 +202,39 @@ export class Selection {
         }
     }
 
-    /** Sets a field of every chosen object that has it. */
-    set(field: string, value: unknown): void {
+    /**
+     * How the first of what is chosen looks, by the names of the tray's choices; what none of it has is left out.
+     */
+    look(): Record<string, string | number | boolean> {
+        const look: Record<string, string | number | boolean> = {};
+        for (const [, { object, layer, locked }] of this.placed()) {
+            if (layer === this.bench.layer && locked !== true) {
+                for (const name of ['colour', 'note', 'highlight', 'width', 'filled', 'size', 'align']) {
+                    const field = fieldOf(object, name);
+                    if (field !== null && look[name] === undefined) {
+                        const value = (object as unknown as Record<string, string | number | boolean>)[field];
+                        look[name] = name === 'width' && object.type === 'highlight' ? (value as number) / HIGHLIGHT_WIDER : value;
+                    }
+                }
+            }
+        }
+        return look;
+    }
+
+    /** Gives a choice of the tray to everything chosen that has it; words find their lines and their room anew. */
+    set(name: string, value: unknown): void {
         for (const [id, { object, layer, locked }] of [...this.placed()]) {
-            if (layer === this.bench.layer && locked !== true && field in object && (object as unknown as Record<string, unknown>)[field] !== value) {
-                this.bench.make('change', { target: id, set: { [field]: value } });
+            const field = fieldOf(object, name);
+            if (layer !== this.bench.layer || locked === true || field === null) {
+                continue;
+            }
+            const worth = name === 'width' && object.type === 'highlight' ? (value as number) * HIGHLIGHT_WIDER : value;
+            const next = { ...object, [field]: worth } as CanvasObject;
+            const fresh = (name === 'size' ? this.bench.rewrapped(next) : next) as unknown as Record<string, unknown>;
+            const was = object as unknown as Record<string, unknown>;
+            const set = Object.fromEntries(Object.keys(fresh).filter((one) => fresh[one] !== was[one]).map((one) => [one, fresh[one]]));
+            if (Object.keys(set).length > 0) {
+                this.bench.make('change', { target: id, set });
             }
         }
     }
@@ -302,7 +331,7 @@ export class Selection {
         const was = object[side];
         const next = Math.round(was + (was < 0 ? -by : by) * TENTHS);
         const value = was < 0 ? Math.min(-50, next) : Math.max(placed.object.type === 'line' || placed.object.type === 'arrow' ? 0 : 50, next);
-        this.bench.view.float([[id, { ...placed, object: this.bench.rewrapped({ ...placed.object, [side]: value } as Placed['object'], true) }]]);
+        this.bench.view.float([[id, { ...placed, object: this.bench.rewrapped({ ...placed.object, [side]: value, ...(placed.object.type === 'text' && { fixed: true }) } as Placed['object']) }]]);
         this.place();
     }
 
@@ -324,6 +353,24 @@ export class Selection {
             set.fixed = true;
         }
         this.bench.make('change', { target: id, set });
+    }
+}
+
+/** The field of an object that a choice of the tray sets; null where it has none. */
+function fieldOf(object: CanvasObject, name: string): string | null {
+    switch (name) {
+        case 'note':
+            return object.type === 'note' ? 'colour' : null;
+        case 'highlight':
+            return object.type === 'highlight' ? 'colour' : null;
+        case 'colour':
+            return 'colour' in object && object.type !== 'note' && object.type !== 'highlight' ? 'colour' : null;
+        case 'filled':
+            return ['rectangle', 'ellipse', 'triangle', 'polygon'].includes(object.type) ? 'filled' : null;
+        case 'size':
+            return ['text', 'note', 'maths'].includes(object.type) ? 'size' : null;
+        default:
+            return name in object ? name : null;
     }
 }
 

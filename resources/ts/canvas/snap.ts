@@ -23,10 +23,7 @@ export function snapped(backdrop: Backdrop, x: number, y: number): [number, numb
         case 'lined':
             return [nearest(x, PLAIN), nearest(y, LINED)];
         case 'axes':
-            return [
-                onAxis(x, backdrop, 'x_', AXES_MARGIN, WIDTH - AXES_MARGIN),
-                onAxis(y, backdrop, 'y_', HEIGHT - AXES_MARGIN, AXES_MARGIN),
-            ];
+            return onAxes(backdrop, x, y);
         case 'number-line':
             return [onAxis(x, backdrop, '', LINE_MARGIN, WIDTH - LINE_MARGIN), nearest(y, PLAIN)];
         default:
@@ -36,6 +33,20 @@ export function snapped(backdrop: Backdrop, x: number, y: number): [number, numb
 
 function nearest(value: number, step: number, from = 0): number {
     return Math.round((value - from) / step) * step + from;
+}
+
+/** As core/src/Render/AxesSvg.php frames the grid. */
+function onAxes(backdrop: Backdrop, x: number, y: number): [number, number] {
+    let [width, height] = [WIDTH - 2 * AXES_MARGIN, HEIGHT - 2 * AXES_MARGIN];
+    if (Number(backdrop.equal ?? 1) === 1) {
+        const [across, up] = [Number(backdrop.x_to) - Number(backdrop.x_from), Number(backdrop.y_to) - Number(backdrop.y_from)];
+        const unit = Math.min(width / across, height / up);
+        [width, height] = [unit * across, unit * up];
+    }
+    return [
+        onAxis(x, backdrop, 'x_', (WIDTH - width) / 2, (WIDTH + width) / 2),
+        onAxis(y, backdrop, 'y_', (HEIGHT + height) / 2, (HEIGHT - height) / 2),
+    ];
 }
 
 /** The nearest tick, or part of a tick, of an axis that runs from one place to another. */

@@ -86,9 +86,11 @@ export class Typing {
         const { style } = field;
         style.transform = `matrix(${[a * scale, b * scale, c * scale, d * scale, atX * scale + x, atY * scale + y].join(',')})`;
         style.fontSize = `${object.size}px`;
-        style.color = object.type === 'note' ? '#25323b' : object.colour;
+        // The page draws the words as they will stand; the field gives the place to type, and is not read twice.
+        style.caretColor = object.type === 'note' ? '#25323b' : object.colour;
         style.textAlign = object.type === 'note' ? 'start' : ({ start: 'start', middle: 'center', end: 'end' } as const)[object.align];
-        const room = object.type === 'note' || object.fixed ? object.w / TENTHS - 2 * margin : Math.max(widthOf(object.text, object.size) + object.size, object.size * 4);
+        const isFree = object.type === 'text' && !object.fixed;
+        const room = !isFree ? object.w / TENTHS - 2 * margin : object.text.includes('\u2028') ? this.roomFor(object) : Math.max(widthOf(object.text, object.size) + object.size, object.size * 4);
         style.width = `${room}px`;
         style.height = `${heightOf(object.text, object.size) + object.size * 0.2}px`;
     }
@@ -145,11 +147,15 @@ export class Typing {
             return { ...object, text: wrap(object.text, object.size, object.w / TENTHS) };
         }
         const backwards = readsBackwards(object.text);
-        const at = this.anchor / TENTHS;
-        const room = Math.max(object.size * 3, backwards ? at - EDGE : WIDTH - EDGE - at);
-        const text = wrap(object.text, object.size, room);
+        const text = wrap(object.text, object.size, this.roomFor(object));
         const w = Math.ceil(widthOf(text, object.size) * TENTHS);
         return { ...object, text, w, x: backwards ? this.anchor - w : this.anchor };
+    }
+
+    /** How wide words may become: up to the edge of the page, the way that they read. */
+    private roomFor(object: Text | Note): number {
+        const at = this.anchor / TENTHS;
+        return Math.max(object.size * 3, readsBackwards(object.text) ? at - EDGE : WIDTH - EDGE - at);
     }
 
     private store(): void {

@@ -1,5 +1,5 @@
-import { around, overlaps, pageBox } from './bounds';
-import { drawPlaced, growStroke, type Palette } from './draw';
+import { around, overlaps, pageBox, union, type Box } from './bounds';
+import { drawPlaced, drawWetStroke, growStroke, type Palette } from './draw';
 import { Log } from './log';
 import { HEIGHT, WIDTH, type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from './model';
 import { Paper } from './paper';
@@ -38,6 +38,11 @@ export class View {
     private readonly paper: Paper;
     private readonly dry: CanvasRenderingContext2D;
     private readonly wet: CanvasRenderingContext2D;
+    /** Holds both surfaces, so that a highlighter's wet line darkens the dry ink and nothing below it. */
+    private readonly ink: HTMLElement;
+    /** The part of the page that is drawn anew with the next frame. */
+    private stale: Box | null = null;
+    private staleFrame = 0;
     private readonly leftOut = new Set<Placed['layer']>();
     private isAsleep = false;
     /** The frame's, in CSS pixels, as it was fitted last. */
@@ -65,12 +70,14 @@ export class View {
         this.paper = new Paper(assets);
         this.dry = this.surface('page-dry');
         this.wet = this.surface('page-wet');
-        frame.replaceChildren(this.paper.root, this.dry.canvas, this.wet.canvas);
+        this.ink = Object.assign(document.createElement('div'), { className: 'page-ink' });
+        this.ink.append(this.dry.canvas, this.wet.canvas);
+        frame.replaceChildren(this.paper.root, this.ink);
     }
 
     /** A sheet of its own between the paper and the ink, or over all: whoever draws there follows `camera`. */
     insert(sheet: HTMLElement, where: 'under' | 'over'): void {
-        where === 'under' ? this.paper.root.after(sheet) : this.wet.canvas.after(sheet);
+        where === 'under' ? this.paper.root.after(sheet) : this.ink.after(sheet);
     }
 
     /** Nobody sees it: nothing is drawn, and the surfaces are given back, until it is seen again. */
@@ -278,24 +285,72 @@ export class View {
 
     hide(...ids: string[]): void {
         ids.forEach((id) => this.hidden.add(id));
-        this.drawAll();
+        this.redrawSoon(ids);
     }
 
     unhide(...ids: string[]): void {
         ids.forEach((id) => this.hidden.delete(id));
-        this.drawAll();
+        this.redrawSoon(ids);
+    }
+
+    /** What floats is let go; what is on the page shows through again. */
+    settle(): void {
+        const ids = [...this.floating.keys()];
+        this.floating.clear();
+        this.redrawSoon(ids);
+        this.drawWet();
+    }
+
+    /** Draws with the next frame, once, where these are: of a page full of ink the rest stays as it is. */
+    private redrawSoon(ids: string[]): void {
+        const boxes = ids.map((id) => this.log.scene.objects.get(id)).filter((placed) => placed?.page === this.page).map((placed) => pageBox(placed!));
+        if (boxes.length === 0 || this.isAsleep) {
+            return;
+        }
+        this.stale = union(this.stale === null ? boxes : [this.stale, ...boxes]);
+        if (this.staleFrame === 0) {
+            this.staleFrame = requestAnimationFrame(() => {
+                this.staleFrame = 0;
+                this.stale !== null && this.drawPart(this.stale);
+            });
+        }
+    }
+
+    /** Draws one part of the dry ink anew, to whole pixels, so that no seam is seen. */
+    private drawPart(box: Box): void {
+        this.stale = null;
+        if (this.isAsleep) {
+            return;
+        }
+        const context = this.dry;
+        const { a, e, f } = context.getTransform();
+        const [left, top] = [Math.floor(box.left * a + e) - 2, Math.floor(box.top * a + f) - 2];
+        const [right, bottom] = [Math.ceil(box.right * a + e) + 2, Math.ceil(box.bottom * a + f) + 2];
+        const part = { left: (left - e) / a, top: (top - f) / a, right: (right - e) / a, bottom: (bottom - f) / a };
+        context.save();
+        context.beginPath();
+        context.rect(part.left, part.top, part.right - part.left, part.bottom - part.top);
+        context.clip();
+        context.clearRect(part.left, part.top, part.right - part.left, part.bottom - part.top);
+        for (const [id, placed] of this.log.scene.objects) {
+            if (this.isDry(id, placed) && overlaps(part, pageBox(placed))) {
+                this.drawOn(context, placed);
+            }
+        }
+        context.restore();
+    }
+
+    private isDry(id: string, placed: Placed): boolean {
+        return placed.page === this.page && !this.hidden.has(id) && !this.leftOut.has(placed.layer) && !this.wetObjects.has(id) && !this.floating.has(id);
     }
 
     /** Shows objects otherwise than they stand on the page, until `land` is called. */
     float(some: Iterable<[string, Placed]>): void {
         const fresh = [...some];
-        const redraw = fresh.some(([id]) => !this.floating.has(id) && this.log.scene.objects.has(id));
+        const lifted = fresh.map(([id]) => id).filter((id) => !this.floating.has(id) && this.log.scene.objects.has(id));
         fresh.forEach(([id, placed]) => this.floating.set(id, placed));
-        if (redraw) {
-            this.drawAll();
-        } else {
-            this.drawWet();
-        }
+        this.redrawSoon(lifted);
+        this.drawWet();
     }
 
     land(): void {
@@ -318,7 +373,7 @@ export class View {
         if (page !== this.page || this.isAsleep) {
             return;
         }
-        if (type === 'highlight') {
+        if (type === 'highlight' || this.thinnest === 0) {
             this.drawWet();
         } else {
             this.scale(this.wet);
@@ -352,6 +407,7 @@ export class View {
             return;
         }
         const began = performance.now();
+        this.stale = null;
         window.clearTimeout(this.restTimer);
         this.restTimer = 0;
         this.paper.show(this.log.scene.pages.get(this.page) ?? { kind: 'blank' });
@@ -361,7 +417,7 @@ export class View {
         const { scale, x, y } = this.camera;
         const seen = around([[-x / scale, -y / scale], [(this.size[0] - x) / scale, (this.size[1] - y) / scale]]);
         for (const [id, placed] of this.log.scene.objects) {
-            const shown = placed.page === this.page && !this.hidden.has(id) && !this.leftOut.has(placed.layer) && !this.wetObjects.has(id) && !this.floating.has(id);
+            const shown = this.isDry(id, placed);
             // Where the whole page is seen, nothing is worth the measuring.
             if (shown && (this.isFitted || overlaps(seen, pageBox(placed)))) {
                 this.drawOn(this.dry, placed);
@@ -385,7 +441,9 @@ export class View {
         }
         this.clear(this.wet);
         this.floating.forEach((placed) => placed.page === this.page && this.drawOn(this.wet, placed));
-        this.wetInk.forEach((stroke) => stroke.page === this.page && growStroke(this.wet, stroke, 0, this.thinnestUnits));
+        this.wetInk.forEach((stroke) => stroke.page === this.page && drawWetStroke(this.wet, stroke, this.thinnestUnits));
+        const highlights = [...this.wetInk.values()].some(({ type, page }) => type === 'highlight' && page === this.page);
+        this.wet.canvas.classList.toggle('is-highlighting', highlights);
         this.wetObjects.forEach(({ object, page }, id) => {
             const place = this.log.scene.objects.get(id)?.place;
             if (page === this.page) {
@@ -433,8 +491,7 @@ export class View {
             ? ''
             : `translate(${x - this.drawnWith.x * by}px, ${y - this.drawnWith.y * by}px) scale(${by})`;
         this.frame.classList.toggle('is-moving', moved !== '');
-        this.dry.canvas.style.transform = moved;
-        this.wet.canvas.style.transform = moved;
+        this.ink.style.transform = moved;
         this.placePointer();
     }
 

@@ -1,10 +1,10 @@
 import { post } from '../live/http';
 import type { WetSender } from '../live/wet';
 import { regrouped } from './clipboard';
-import { listenToGestures, type Hand, type Tool } from './gestures';
+import { listenToGestures, type Hand, type Point, type Tool } from './gestures';
 import { Incoming } from './incoming';
 import { MathsWindow } from './maths';
-import { TENTHS, newId, type CanvasObject, type Kind, type Operation, type Placed, type Placing } from './model';
+import { TENTHS, WIDTH, newId, type CanvasObject, type Kind, type Operation, type Placed, type Placing } from './model';
 import { placeAfter } from './place';
 import { Putting } from './putting';
 import { Selection } from './selection';
@@ -17,7 +17,7 @@ import { ShapeTool } from './tools/shape';
 import { TapTool } from './tools/tap';
 import { Typing, grown } from './typing';
 import { View } from './view';
-import { wrap, typed } from './words';
+import { readsBackwards, typed, widthOf, wrap } from './words';
 
 export interface WorkbenchSettings {
     /** Holds the stage, the tray and the windows of the tools. */
@@ -28,6 +28,8 @@ export interface WorkbenchSettings {
     words: Record<string, string>;
     /** Takes files in. */
     bringIn: string;
+    /** Plain letters are the desk's keys: tools are taken up with Shift. */
+    isOnDesk?: boolean;
     wet: WetSender | null;
     /** Something finished, to be delivered. */
     put(canvas: string, operation: Operation): void;
@@ -54,6 +56,10 @@ export class Workbench {
     readonly putting: Putting;
     readonly incoming: Incoming;
     private readonly shape: ShapeTool;
+    private readonly select: SelectTool;
+    /** Whether a stylus has touched this page, and whether fingers draw beside it. */
+    hasStylus = false;
+    fingersDraw = false;
     private readonly tools: Record<ToolName, Tool | null>;
     private lastTap: [string | null, number] = [null, 0];
     private lastWet = 0;
@@ -78,17 +84,23 @@ export class Workbench {
         this.selection = new Selection(this);
         this.putting = new Putting(this, new MathsWindow(root));
         this.shape = new ShapeTool(this);
+        this.select = new SelectTool(this);
         const ink = new InkTool(this);
         const tap = new TapTool(this);
         this.tools = {
-            pen: ink, highlighter: ink, eraser: new EraserTool(this), move: new SelectTool(this), shapes: this.shape,
+            pen: ink, highlighter: ink, eraser: new EraserTool(this), move: this.select, shapes: this.shape,
             text: tap, maths: tap, note: tap, stamps: tap, picture: null,
         };
         this.view.moved = () => {
             this.typing.fit();
             this.selection.place();
         };
-        this.hand = listenToGestures(this.surface, this.view, () => (!this.isLooking && this.mayDraw() ? this.tools[this.settings.tool] : null));
+        this.hand = listenToGestures(this.surface, this.view, {
+            tool: () => (!this.isLooking && this.mayDraw() ? this.tools[this.settings.tool] : null),
+            finger: (at) => this.finger(at),
+            fingersDraw: () => this.fingersDraw,
+            sawStylus: () => this.seeStylus(),
+        });
         new ResizeObserver(() => this.view.fit()).observe(this.surface);
         this.view.fit();
         this.incoming = new Incoming(this, around.bringIn);
@@ -105,6 +117,10 @@ export class Workbench {
 
     get words(): Record<string, string> {
         return this.around.words;
+    }
+
+    get isOnDesk(): boolean {
+        return this.around.isOnDesk === true;
     }
 
     say(sentence: string): void {
@@ -130,6 +146,21 @@ export class Workbench {
         }
         this.lock = reason;
         this.surface.classList.toggle('is-locked', reason !== '');
+    }
+
+    private seeStylus(): void {
+        if (!this.hasStylus) {
+            this.hasStylus = true;
+            this.refresh();
+        }
+    }
+
+    /** Where a stylus draws, a finger moves what is chosen and pieces, with any tool; with Move it chooses too. */
+    private finger(at: Point): Tool | null {
+        if (this.isLooking || this.lock !== '') {
+            return null;
+        }
+        return this.settings.tool === 'move' || this.select.isOnMovable(at) ? this.select : null;
     }
 
     private mayDraw(): boolean {
@@ -301,12 +332,22 @@ export class Workbench {
         }
     }
 
-    /** Words in lines as wide as their box. */
-    rewrapped(object: CanvasObject, fixed: boolean): CanvasObject {
+    /** Words in lines as wide as their box; where the box has no width of its own, as wide as the page has room. */
+    rewrapped(object: CanvasObject): CanvasObject {
         if (object.type === 'note') {
             return { ...grown(object), h: Math.max(object.h, grown({ ...object, h: 0 }).h) };
         }
-        return object.type === 'text' && fixed ? { ...object, text: wrap(typed(object.text), object.size, object.w / TENTHS) } : object;
+        if (object.type !== 'text') {
+            return object;
+        }
+        if (object.fixed) {
+            return { ...object, text: wrap(typed(object.text), object.size, object.w / TENTHS) };
+        }
+        const backwards = readsBackwards(object.text);
+        const room = backwards ? (object.x + object.w) / TENTHS : WIDTH - object.x / TENTHS;
+        const text = wrap(typed(object.text), object.size, Math.max(object.size * 3, room));
+        const w = Math.ceil(widthOf(text, object.size) * TENTHS);
+        return { ...object, text, w, x: backwards ? object.x + object.w - w : object.x };
     }
 
     addPage(): void {
@@ -338,12 +379,13 @@ export class Workbench {
 
     /** What is chosen becomes pieces on every canvas of a prompt. Resolves to how many canvases got them. */
     async handOutPieces(address: string, alt: string, how: 'move' | 'locked' | 'stack', to: { page: number; seats: string[] | null }): Promise<number> {
-        const objects = this.selection.placings().map(({ object, place }, i, all) => ({
+        const objects = regrouped(this.selection.placings()).map(({ object, place, group }, i, all) => ({
             object: {
                 type: 'piece', alt: all.length > 1 ? `${alt} ${i + 1}` : alt, locked: how === 'locked', stack: how === 'stack',
                 of: object.type === 'piece' ? object.of : object,
             },
             ...(place && { place }),
+            ...(group && { group }),
         }));
         return (await post<{ canvases: number }>(address, { what: 'pieces', mode: 'pieces', objects, ...to })).canvases;
     }

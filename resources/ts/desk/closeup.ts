@@ -257,6 +257,7 @@ export class CloseUp {
         const mounted = mountBench({
             root: element('.closeup-main', this.root),
             layer: 'coach',
+            isOnDesk: true,
             assets: settings.assets,
             stamps: settings.stamps,
             words: settings.words,

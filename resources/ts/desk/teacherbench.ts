@@ -54,6 +54,7 @@ export async function openTeacherBench(settings: Settings): Promise<{ bench: Wor
     const mounted = mountBench({
         root: settings.root,
         layer: 'lead',
+        isOnDesk: true,
         assets: settings.assets,
         stamps: settings.stamps,
         words,

@@ -125,7 +125,7 @@ function read(form: HTMLFormElement, kind: string): Backdrop {
         if (part.dataset.settings!.split(' ').includes(kind)) {
             for (const field of part.querySelectorAll<HTMLInputElement>('[name^="settings["]')) {
                 const name = field.name.slice(9, -1);
-                const isNumber = field.type === 'number';
+                const isNumber = field.type === 'number' || field.dataset.number !== undefined;
                 backdrop[name] = isNumber ? Number(field.value) : field.value;
             }
         }

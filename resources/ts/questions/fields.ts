@@ -46,7 +46,8 @@ const SIGNS = ['√', 'π', '²', '³', '^', '/', '×', '(', ')'];
 /** One question with what is needed to answer it. */
 export function questionField(asked: Asked, n: number, settings: FieldSettings): Field {
     const root = document.createElement('fieldset');
-    root.className = `question question-${asked.kind}`;
+    root.className = 'question';
+    root.dataset.kind = asked.kind;
     root.dataset.question = asked.id;
     const legend = document.createElement('legend');
     const number = Object.assign(document.createElement('span'), { className: 'question-n', textContent: `${n}.` });
@@ -135,7 +136,7 @@ function pad(input: HTMLInputElement, label: string): HTMLElement {
 function choices(root: HTMLElement, asked: Asked, settings: FieldSettings): Field['show'] {
     const several = asked.kind === 'choices';
     const inputs = (asked.options ?? []).map((option, i) => {
-        const label = Object.assign(document.createElement('label'), { className: 'question-choice' });
+        const label = Object.assign(document.createElement('label'), { className: 'question-option' });
         const input = Object.assign(document.createElement('input'), { type: several ? 'checkbox' : 'radio', name: `q-${asked.id}`, value: option.id });
         const words = document.createElement('span');
         words.dir = 'auto';
@@ -159,11 +160,11 @@ function choices(root: HTMLElement, asked: Asked, settings: FieldSettings): Fiel
 }
 
 function scale(root: HTMLElement, asked: Asked, settings: FieldSettings): Field['show'] {
-    const row = Object.assign(document.createElement('div'), { className: 'question-scale' });
+    const row = Object.assign(document.createElement('div'), { className: 'question-steps' });
     row.append(Object.assign(document.createElement('span'), { textContent: asked.low ?? '' }));
     const inputs: HTMLInputElement[] = [];
     for (let step = asked.from!; step <= asked.to!; step++) {
-        const label = Object.assign(document.createElement('label'), { className: 'question-choice' });
+        const label = Object.assign(document.createElement('label'), { className: 'question-option' });
         const input = Object.assign(document.createElement('input'), { type: 'radio', name: `q-${asked.id}`, value: String(step) });
         label.append(input, Object.assign(document.createElement('span'), { textContent: String(step) }));
         row.append(label);

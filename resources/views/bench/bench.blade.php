@@ -15,7 +15,7 @@
         <button class="mini bench-percent" data-zoom="fit" title="{{ __('The whole page (0)') }}"><span class="bench-percent-n">100 %</span><span class="visually-hidden">{{ __('See the whole page') }}</span></button>
         <button class="mini" data-zoom="in" title="{{ __('Larger (+)') }}"><x-icon name="zoom-in" /><span class="visually-hidden">{{ __('Larger') }}</span></button>
     </div>
-    <nav class="bench-objects" aria-label="{{ __('Objects on this page') }}"><ol></ol></nav>
+    <nav class="bench-objects" aria-label="{{ __('Objects on this page') }}"><ol tabindex="-1"></ol></nav>
 </div>
 @include('bench.tray')
 @include('bench.windows')

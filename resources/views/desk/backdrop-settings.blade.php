@@ -16,6 +16,11 @@
             <label>{{ __('label') }} <input name="settings[{{ $axis }}_label]" maxlength="20" value="{{ $label }}" class="form-control" dir="auto"></label>
         </fieldset>
     @endforeach
+    <label>{{ __('Scale') }}
+        <select name="settings[equal]" class="form-select" data-number>
+            <option value="1" selected>{{ __('Same scale both ways: circles are round') }}</option>
+            <option value="0">{{ __('Each axis fills the page') }}</option>
+        </select></label>
 </div>
 <div class="settings" data-settings="number-line">
     <div class="settings-row">

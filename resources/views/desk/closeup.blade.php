@@ -15,7 +15,7 @@
             <button class="btn btn-icon" data-do="close-closeup" title="{{ __('Back to the grid (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Back to the grid') }}</span></button>
         </div>
         <div class="closeup-stage">
-            @include('bench.bench', ['label' => __('Canvas in the close-up'), 'lead' => true, 'as' => 'closeup-', 'files' => '', 'pieces' => false])
+            @include('bench.bench', ['label' => __('Canvas in the close-up'), 'lead' => true, 'isOnDesk' => true, 'as' => 'closeup-', 'files' => '', 'pieces' => false])
             @include('desk.player')
         </div>
     </div>

@@ -1,4 +1,4 @@
-<section id="lead" class="lead bench" aria-labelledby="lead-title" hidden>
+<section id="lead" class="lead-bench bench" aria-labelledby="lead-title" hidden>
     <div class="lead-head">
         <h2 id="lead-title">{{ __('Lead canvas') }}</h2>
         <span id="lead-saved" class="lead-saved" role="status">{{ __('Saved') }}</span>
@@ -8,7 +8,7 @@
         <button class="chip" id="lead-ink" aria-pressed="false" title="{{ __('What you draw from now on appears live under everybody’s own ink') }}"><x-icon name="broadcast" /> {{ __('Lead ink') }}</button>
         <button class="btn btn-outline-slate" data-do="lead">{{ __('Back to the grid') }} <kbd>F</kbd></button>
     </div>
-    @include('bench.bench', ['label' => __('Lead canvas'), 'lead' => true, 'files' => '/desk/'.$session->id.'/work/CANVAS.FORMAT'])
+    @include('bench.bench', ['label' => __('Lead canvas'), 'lead' => true, 'isOnDesk' => true, 'files' => '/desk/'.$session->id.'/work/CANVAS.FORMAT'])
     @include('bench.pieces', [
         'title' => __('Hand out as pieces'), 'icon' => 'send', 'do' => __('Hand out'), 'to' => 'desk.pieces-to',
         'effect' => __('What is chosen goes onto the canvases of this prompt, above the ink. No work is lost; what goes to everybody, late-comers get too.'),

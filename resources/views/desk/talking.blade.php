@@ -10,5 +10,5 @@
         <button class="chip" id="talking-give" title="{{ __('To everybody to build on, under the ink. No work is lost.') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
         <button class="chip" data-do="talking" title="{{ __('Back to the grid (U)') }}">{{ __('Grid') }} <kbd>U</kbd></button>
     </div>
-    @include('bench.bench', ['label' => __('Over what the class sees'), 'lead' => true, 'as' => 'talking-', 'files' => '', 'pieces' => false])
+    @include('bench.bench', ['label' => __('Over what the class sees'), 'lead' => true, 'isOnDesk' => true, 'as' => 'talking-', 'files' => '', 'pieces' => false])
 </section>

@@ -2,89 +2,121 @@ import type { Point, Tool } from '../gestures';
 import { touches } from '../hit';
 import { encodeInk, partOfInk, type Sample } from '../ink';
 import { TENTHS, type Placed, type Stroke } from '../model';
+import { Nearby } from '../nearby';
 import { back, matrixOf } from '../place';
 import { samplesOf } from '../scene';
 import type { Workbench } from '../workbench';
-
-/** Between two places that the eraser looks at, in units. */
-const STEP = 8;
-/** How far the eraser reaches when it rubs out a part of a line, in units. */
-const RADIUS = 14;
 
 type Part = [from: number, to: number];
 
 /** Rubs out whole objects, or the parts of strokes that it goes over. One rub is one step to undo. */
 export class EraserTool implements Tool {
     private last: Point | null = null;
+    private nearby = new Nearby([]);
     private rubbed = new Set<string>();
     /** What is rubbed out of each stroke, in sixteenths of a sample. */
     private gone = new Map<string, Part[]>();
+    /** Whether it came over something of which no part can be rubbed out. */
+    private cameOverWhole = false;
+    private readonly ring: HTMLElement;
 
-    constructor(private readonly bench: Workbench) {}
+    constructor(private readonly bench: Workbench) {
+        this.ring = Object.assign(document.createElement('span'), { className: 'eraser-ring', hidden: true });
+        this.ring.setAttribute('aria-hidden', 'true');
+        bench.surface.append(this.ring);
+        bench.surface.addEventListener('pointermove', (event) => this.showRing(event));
+        bench.surface.addEventListener('pointerdown', (event) => this.showRing(event));
+        for (const leaves of ['pointerleave', 'pointercancel']) {
+            bench.surface.addEventListener(leaves, () => this.hideRing());
+        }
+    }
 
     down(at: Point): void {
         this.last = at;
         this.rubbed = new Set();
         this.gone = new Map();
-        this.rub(at.x, at.y);
+        this.cameOverWhole = false;
+        this.nearby = new Nearby(this.bench.view.mine(this.bench.layer, false));
+        this.rub([at]);
     }
 
     /** A fast hand leaves wide gaps between its events; they are filled. */
     move(points: Point[]): void {
+        const places: { x: number; y: number }[] = [];
+        const step = Math.max(4, this.reach / 2);
         for (const at of points) {
             const from = this.last ?? at;
-            const steps = Math.max(1, Math.ceil(Math.hypot(at.x - from.x, at.y - from.y) / STEP));
+            const steps = Math.max(1, Math.ceil(Math.hypot(at.x - from.x, at.y - from.y) / step));
             for (let i = 1; i <= steps; i++) {
-                this.rub(from.x + ((at.x - from.x) * i) / steps, from.y + ((at.y - from.y) * i) / steps);
+                places.push({ x: from.x + ((at.x - from.x) * i) / steps, y: from.y + ((at.y - from.y) * i) / steps });
             }
             this.last = at;
         }
-        if (this.gone.size > 0) {
-            this.showWhatIsLeft();
-        }
+        this.rub(places);
     }
 
     up(): void {
         const { bench } = this;
         const there = bench.view.log.scene.objects;
         const targets = [...this.rubbed].filter((id) => there.has(id));
+        const cuts = [...this.gone.keys()].filter((id) => there.has(id)).map((target) => ({ target, keep: this.left(target) }));
+        const didNothing = targets.length === 0 && cuts.length === 0;
         if (targets.length > 0) {
             bench.make('remove', { targets });
         }
-        const cuts = [...this.gone.keys()].filter((id) => there.has(id)).map((target) => ({ target, keep: this.left(target) }));
         if (cuts.length > 0) {
             bench.make('cut', { cuts });
         }
         this.forget();
+        if (didNothing && this.cameOverWhole) {
+            bench.say(bench.words.only_lines_in_parts);
+        }
     }
 
     cancel(): void {
         this.forget();
     }
 
+    /** How far it reaches, in units: on a phone's page a unit is a fraction of a pixel. */
+    private get reach(): number {
+        return this.bench.settings.reach * this.bench.view.unitsPerPixel;
+    }
+
     private forget(): void {
         const { view } = this.bench;
-        view.floating.clear();
+        view.settle();
         view.unhide(...this.rubbed);
         this.rubbed = new Set();
         this.gone = new Map();
+        this.nearby = new Nearby([]);
+        this.last = null;
     }
 
-    private rub(x: number, y: number): void {
-        const { bench } = this;
+    private rub(places: { x: number; y: number }[]): void {
+        const { bench, reach } = this;
         const hit: string[] = [];
-        for (const [id, placed] of bench.view.mine(bench.layer, false)) {
-            if (bench.settings.rub === 'whole') {
-                if (!this.rubbed.has(id) && touches(placed, x, y)) {
-                    hit.push(id);
+        const cut = new Set<string>();
+        for (const { x, y } of places) {
+            for (const [id, placed] of this.nearby.at(x, y, reach)) {
+                if (this.rubbed.has(id) || !touches(placed, x, y, reach)) {
+                    continue;
                 }
-            } else if (isStroke(placed) && touches(placed, x, y, RADIUS)) {
-                this.gone.set(id, merged([...(this.gone.get(id) ?? []), ...covered(placed, x, y)]));
+                if (bench.settings.rub === 'whole') {
+                    this.rubbed.add(id);
+                    hit.push(id);
+                } else if (isStroke(placed)) {
+                    this.gone.set(id, merged([...(this.gone.get(id) ?? []), ...covered(placed, x, y, reach)]));
+                    cut.add(id);
+                } else {
+                    this.cameOverWhole = true;
+                }
             }
         }
         if (hit.length > 0) {
-            hit.forEach((id) => this.rubbed.add(id));
             bench.view.hide(...hit);
+        }
+        if (cut.size > 0) {
+            this.showWhatIsLeft(cut);
         }
     }
 
@@ -102,10 +134,14 @@ export class EraserTool implements Tool {
         return parts.filter(([a, b]) => b - a >= 2).slice(0, 200);
     }
 
-    private showWhatIsLeft(): void {
+    /** Only the strokes that were rubbed at just now are cut anew. */
+    private showWhatIsLeft(cut: Set<string>): void {
         const { view } = this.bench;
         const shown: [string, Placed][] = [];
-        for (const id of this.gone.keys()) {
+        for (const id of [...view.floating.keys()].filter((one) => cut.has(one.split('~')[0]) && one.includes('~'))) {
+            view.floating.delete(id);
+        }
+        for (const id of cut) {
             const placed = view.log.scene.objects.get(id);
             if (placed === undefined) {
                 continue;
@@ -117,10 +153,23 @@ export class EraserTool implements Tool {
                 shown.push([`${id}~${i}`, { ...placed, object: { ...stroke, ink: encodeInk(partOfInk(samplesOf(stroke), from, to)) } }]);
             });
         }
-        for (const id of [...view.floating.keys()].filter((one) => one.includes('~'))) {
-            view.floating.delete(id);
-        }
         view.float(shown);
+    }
+
+    /** Where it is and how far it reaches. A finger has no pointer that hovers: there it is seen while it rubs. */
+    private showRing(event: PointerEvent): void {
+        const { settings, surface, isLooking } = this.bench;
+        this.ring.hidden = settings.tool !== 'eraser' || isLooking || (event.pointerType === 'touch' && this.last === null);
+        if (!this.ring.hidden) {
+            const box = surface.getBoundingClientRect();
+            const { style } = this.ring;
+            style.width = style.height = `${2 * settings.reach}px`;
+            style.transform = `translate(${event.clientX - box.left - settings.reach}px, ${event.clientY - box.top - settings.reach}px)`;
+        }
+    }
+
+    private hideRing(): void {
+        this.ring.hidden = true;
     }
 }
 
@@ -129,10 +178,10 @@ function isStroke({ object }: Placed): boolean {
 }
 
 /** The parts of a stroke under the eraser, in sixteenths of a sample. */
-function covered({ object, place }: Placed, x: number, y: number): Part[] {
+function covered({ object, place }: Placed, x: number, y: number, reach: number): Part[] {
     const samples = samplesOf(object as Stroke);
     const [atX, atY] = place === undefined ? [x, y] : back(matrixOf(place), x, y);
-    const radius = (RADIUS / ((place?.[3] ?? 10000) / 10000)) * TENTHS;
+    const radius = (reach / ((place?.[3] ?? 10000) / 10000) + (object as Stroke).width / TENTHS / 2) * TENTHS;
     const [cx, cy] = [atX * TENTHS, atY * TENTHS];
     if (samples.length === 1) {
         return [[0, 0]];

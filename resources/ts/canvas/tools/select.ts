@@ -32,6 +32,10 @@ export class SelectTool implements Tool {
             this.copy = hit[1];
             return;
         }
+        if (hit === null && at.pointer === 'touch' && this.isInChosen(at)) {
+            this.does = 'drag';
+            return;
+        }
         if (hit === null) {
             this.does = 'choose';
             if (!at.shift) {
@@ -91,6 +95,18 @@ export class SelectTool implements Tool {
     cancel(): void {
         this.bench.selection.showOutline([]);
         this.bench.view.land();
+    }
+
+    /** Whether something lies there that a finger may move whatever the tool: what is chosen, a piece, a stack. */
+    isOnMovable(at: Point): boolean {
+        const hit = this.at(at);
+        return hit === null ? this.isInChosen(at) : this.bench.selection.ids.has(hit[0]) || hit[1].layer === 'pieces';
+    }
+
+    /** A fingertip covers the line that it means: all that the frame holds will do. */
+    private isInChosen({ x, y }: Point): boolean {
+        const box = this.bench.selection.box();
+        return box !== null && x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
     }
 
     private at({ x, y }: Point): [string, Placed] | null {

@@ -11,6 +11,8 @@ export interface Settings {
     shape: BoxShape['type'] | PointShape['type'];
     filled: boolean;
     rub: 'whole' | 'part';
+    /** How far the eraser reaches, in CSS pixels. */
+    reach: number;
     select: 'box' | 'lasso';
     size: number;
     align: Text['align'];
@@ -21,7 +23,7 @@ export interface Settings {
 
 export function firstSettings(stamp: string): Settings {
     return {
-        tool: 'pen', colour: '#25323b', width: 40, highlight: '#f2d43d', shape: 'line', filled: false, rub: 'whole',
+        tool: 'pen', colour: '#25323b', width: 40, highlight: '#f2d43d', shape: 'line', filled: false, rub: 'whole', reach: 12,
         select: 'box', size: 36, align: 'start', note: '#f8e9ae', stamp, snap: false,
     };
 }

@@ -17,11 +17,16 @@ export class ShapeTool implements Tool {
     private object: CanvasObject | null = null;
     private points: number[] = [];
     private lastTap = 0;
+    /** What the points that were tapped become, whatever is chosen meanwhile. */
+    private settled: PointShape['type'] = 'polygon';
 
     constructor(private readonly bench: Workbench) {}
 
     down(at: Point): void {
         this.from = at;
+        if (this.isUnfinished && this.settled !== this.bench.settings.shape) {
+            this.finish();
+        }
         if (this.byPoints) {
             this.show(this.through(this.place(at)));
             return;
@@ -41,13 +46,7 @@ export class ShapeTool implements Tool {
             return;
         }
         const drawn = this.from !== null && Math.hypot(at.x - this.from.x, at.y - this.from.y) * this.bench.view.camera.scale > TAP;
-        const { object } = this;
-        this.object = null;
-        if (drawn && object !== null) {
-            this.bench.add(object, this.id);
-        } else {
-            this.drop();
-        }
+        this.end(drawn ? this.object : null);
     }
 
     cancel(): void {
@@ -62,14 +61,10 @@ export class ShapeTool implements Tool {
 
     /** The points so far become the shape. */
     finish(): void {
-        const enough = this.points.length >= (this.bench.settings.shape === 'polygon' ? 6 : 4);
+        const enough = this.points.length >= (this.settled === 'polygon' ? 6 : 4);
         const object = enough ? this.shape(this.points) : null;
         this.points = [];
-        if (object === null) {
-            this.drop();
-        } else {
-            this.bench.add(object, this.id);
-        }
+        this.end(object);
         this.bench.refresh();
     }
 
@@ -89,7 +84,7 @@ export class ShapeTool implements Tool {
             return;
         }
         if (this.points.length === 0) {
-            this.id = newId();
+            this.settled = this.bench.settings.shape as PointShape['type'];
         }
         this.points.push(Math.round(x * TENTHS), Math.round(y * TENTHS));
         this.show(this.through([x, y]));
@@ -136,7 +131,7 @@ export class ShapeTool implements Tool {
 
     private shape(points: number[]): PointShape {
         const { shape, colour, width, filled } = this.bench.settings;
-        return { type: shape as PointShape['type'], points: [...points], colour, width, filled };
+        return { type: this.isUnfinished || !this.byPoints ? this.settled : (shape as PointShape['type']), points: [...points], colour, width, filled };
     }
 
     private show(object: CanvasObject): void {
@@ -145,6 +140,18 @@ export class ShapeTool implements Tool {
             this.id = newId();
         }
         this.bench.showWet(this.id, object);
+    }
+
+    /** The next shape has an id of its own: whatever is shown under this one's would hide it. */
+    private end(object: CanvasObject | null): void {
+        const { id } = this;
+        if (object === null || id === '') {
+            this.drop();
+            return;
+        }
+        this.object = null;
+        this.id = '';
+        this.bench.add(object, id);
     }
 
     private drop(): void {

@@ -325,7 +325,7 @@ final class ReachTest extends BrowserTestCase
             const at = (source) => new Promise((done, failed) => { const i = new Image(); i.onload = () => done(i); i.onerror = failed; i.src = source; });
             const [width, height] = [1600, 1000];
             const surface = () => { const c = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true }); c.fillStyle = '#fff'; c.fillRect(0, 0, width, height); return c; };
-            const page = surface(), dry = document.querySelector('#page .page-dry');
+            const page = surface(), dry = document.querySelector('#page > .page-ink > .page-dry');
             if (arguments[1]) {
                 page.drawImage(await at(arguments[1]), 0, 0, width, height);
             } else {

@@ -243,7 +243,7 @@ final class WatchTest extends BrowserTestCase
 
     private function ofStudent(Page $student): float
     {
-        return $this->length($student, '#page .page-dry');
+        return $this->length($student, '#page > .page-ink > .page-dry');
     }
 
     /** The length of the ink in page widths: how many columns of pixels are inked, counted stroke by stroke from above. */

@@ -19,7 +19,7 @@
 </div>
 <div class="tray-group" data-for="eraser" role="group" aria-label="{{ __('Size of the eraser') }}">
     @foreach ([12 => __('Small eraser'), 24 => __('Medium eraser'), 44 => __('Large eraser')] as $reach => $name)
-        <button class="swatch" data-reach="{{ $reach }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}" aria-label="{{ $name }}" title="{{ $name }}"><svg viewBox="0 0 20 20" aria-hidden="true"><circle cx="10" cy="10" r="{{ 3 + 3 * $loop->index }}" fill="none" stroke="currentColor" stroke-width="1.5"/></svg></button>
+        <button class="swatch" data-reach="{{ $reach }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}" aria-label="{{ $name }}" title="{{ $name }}"><svg class="outlined" viewBox="0 0 20 20" aria-hidden="true"><circle cx="10" cy="10" r="{{ 3 + 3 * $loop->index }}" fill="none"/></svg></button>
     @endforeach
 </div>
 @include('bench.selection')

@@ -129,6 +129,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/run/{run}/next', [RunController::class, 'next'])->middleware(May::route(Deed::Ask))->name('desk.run.next');
     Route::post('/run/{run}/end', [RunController::class, 'end'])->middleware(May::route(Deed::Ask))->name('desk.run.end');
     Route::post('/run/{run}/show', [RunController::class, 'show'])->middleware(May::route(Deed::Ask))->name('desk.run.show');
+    Route::post('/run/{run}/away', [RunController::class, 'putAway'])->middleware(May::route(Deed::Ask))->name('desk.run.away');
     Route::post('/pens', [RoomController::class, 'pens'])->middleware(May::route(Deed::SetPens))->name('desk.pens');
     Route::post('/timer', [RoomController::class, 'timer'])->middleware(May::route(Deed::SetTimer))->name('desk.timer');
     Route::post('/door', [RoomController::class, 'door'])->middleware(May::route(Deed::SetDoor))->name('desk.door');
@@ -145,6 +146,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/message/{message}/remove', [SeatsController::class, 'removeMessage'])->middleware(May::route(Deed::Answer))->name('desk.message.remove');
     Route::post('/prompts', [PromptsController::class, 'add'])->middleware(May::route(Deed::Steer))->name('desk.prompts');
     Route::post('/prompt/{prompt}/gather', [PromptsController::class, 'gather'])->middleware(May::route(Deed::Steer))->name('desk.gather');
+    Route::post('/prompt/{prompt}/gather/back', [PromptsController::class, 'back'])->middleware(May::route(Deed::Steer))->name('desk.gather.back');
     Route::post('/prompt/{prompt}/state', [PromptsController::class, 'set'])->middleware(May::route(Deed::Steer))->name('desk.prompt.state');
     Route::post('/prompt/{prompt}/move', [PromptsController::class, 'move'])->middleware(May::route(Deed::Steer))->name('desk.prompt.move');
     Route::post('/prompt/{prompt}/reader', [PromptsController::class, 'reader'])->middleware(May::route(Deed::Steer))->name('desk.reader');

@@ -227,6 +227,8 @@ final readonly class AppendOperations
             $shown === null || app(Shown::class)->drawnOver($shown, $canvas);
         } elseif ($canvas->isLead()) {
             $this->announceLead($canvas, $added, $counts->lead);
+            $session = LiveSession::query()->find($canvas->live_session_id);
+            $session === null || app(Shown::class)->drawnOn($session, $canvas);
         }
     }
 

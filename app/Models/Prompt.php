@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Crag\Canvas\Author;
 use Crag\Canvas\Fields;
+use Crag\Canvas\Kind;
+use Crag\Canvas\Operation;
+use Crag\Canvas\Scene;
 use Crag\Prompt\Backdrop;
 use Crag\Prompt\PlanPrompt;
 use Crag\Prompt\PromptPage;
@@ -69,6 +73,28 @@ final class Prompt extends Model
         $pages[0] = new PromptPage($this->backdropValue(), $pages[0]->placings);
 
         return PromptPages::of($pages);
+    }
+
+    /** What everybody has on an untouched canvas: what was prepared, and what was handed out to all since. */
+    public function sceneForAll(): Scene
+    {
+        $n = 0;
+        $newId = static function () use (&$n): string {
+            return sprintf('forall%014d', ++$n);
+        };
+        $operations = $this->pagesValue()->operations($newId, true);
+        $pages = array_values(array_filter(array_map(static fn (array $one): string => $one['kind'] === Kind::Page->value ? $one['id'] : '', $operations)));
+        foreach ($this->handouts()->get() as $handout) {
+            array_push($operations, ...$handout->value()->operations(['', ...$pages], $newId));
+        }
+
+        return Scene::fold(array_map(static fn (array $one): Operation => Operation::read($one + ['at' => 0], Author::teacher()), $operations));
+    }
+
+    /** A word that changes whenever {@see sceneForAll} does. */
+    public function sceneVersion(): string
+    {
+        return hash('crc32b', (string) json_encode([$this->backdrop, $this->pages, $this->handouts()->pluck('id')]));
     }
 
     /** All but what is drawn. */

@@ -55,11 +55,12 @@ final class ShowcaseItem extends Model
     /**
      * What a page that shows it must know beside its picture.
      *
-     * @return array{n: int, version: string, over: int, ink: ?string, view: ?array{x: float, y: float, scale: float}, replay: ?array{from: int, speed: int}, name: string}
+     * @return array{key: string, n: int, version: string, over: int, ink: ?string, view: ?array{x: float, y: float, scale: float}, replay: ?array{from: int, speed: int}, name: string}
      */
     public function told(LiveSession $session): array
     {
         return [
+            'key' => substr(hash_hmac('sha256', "{$this->canvas_id} {$this->page}", config()->string('app.key')), 0, 12),
             'n' => $this->n, 'version' => $this->version(), 'over' => $this->over->operation_count ?? 0, 'ink' => $this->over?->id, 'view' => $this->view,
             'replay' => $this->replay_from_ms === null ? null : ['from' => $this->replay_from_ms, 'speed' => $this->replay_speed], 'name' => $this->label($session),
         ];

@@ -76,6 +76,9 @@ final readonly class Asking
             ($this->announce)($ask->session, Audience::desk($ask->session), 'answered', ['ask' => $ask->id]);
             if ($ask->is_tally_shown) {
                 $this->tell($ask->session);
+            } elseif ($ask->session->screen_view === ScreenView::Tally) {
+                // It says how many have answered.
+                ($this->announce)($ask->session, Audience::screen($ask->session), 'screen', ['view' => ScreenView::Tally->value]);
             }
         });
     }
@@ -96,6 +99,18 @@ final readonly class Asking
             'tally' => $ask->is_tally_shown ? self::bars($ask->tally(), $ask->is_right_shown) : null,
             'right' => $ask->is_right_shown && $question->asked->hasKey() ? $question->asked->key() : null,
         ];
+    }
+
+    /** @return array{ends: ?int, run: ?string, at: int, auto: bool}|null the ask before the class, so that every desk can count down and move its run on */
+    public static function underWay(LiveSession $session): ?array
+    {
+        $ask = $session->ask;
+        if ($ask === null) {
+            return null;
+        }
+        $run = $ask->run_id === null || $session->run === null || $session->run->isOver() ? null : $session->run;
+
+        return ['ends' => $ask->isOpen(Clock::ms()) ? $ask->ends_at_ms : null, 'run' => $run?->id, 'at' => $run->at ?? 0, 'auto' => $run->is_auto ?? false];
     }
 
     /** @return array{answered: int, bars: list<array{label: string, count: int, outcome: ?string}>, middle: ?string} counts alone: nobody is named */

@@ -19,6 +19,8 @@ final readonly class ChangeSettings
     public function __invoke(LiveSession $session, array $changes): void
     {
         DB::transaction(function () use ($session, $changes): void {
+            // Another desk may have changed something since this request read the session.
+            $session->refresh();
             $before = $session->settingsValue();
             $now = $before->with($changes);
             $session->update(['settings' => $now->toArray()]);

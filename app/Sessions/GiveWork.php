@@ -43,8 +43,14 @@ final readonly class GiveWork
         return DB::transaction(function () use ($session, $prompt, $value, $label, $seats): Handout {
             $canvases = array_map(fn (Seat $seat): Canvas => ($this->takeCanvas)($seat, $prompt), $seats ?? $session->seated()->get()->all());
             $handout = $this->note($session, $prompt, $value, $label, $seats === null);
+            // A fresh start is one from the beginning: what everybody was given as pieces lies there again.
+            $pieces = $value->mode === HandoutMode::Fresh ? $prompt->handouts()->where('mode', HandoutMode::Pieces)->where('id', '<', $handout->id)->get() : [];
             foreach ($canvases as $canvas) {
-                $this->put($handout, $canvas, $this->putOn->handout($canvas, $value));
+                $operations = $this->putOn->handout($canvas, $value);
+                foreach ($pieces as $piece) {
+                    array_push($operations, ...$this->putOn->handout($canvas, $piece->value()));
+                }
+                $this->put($handout, $canvas, $operations);
             }
 
             return $handout;

@@ -80,6 +80,16 @@ final readonly class RunAsks
         });
     }
 
+    /** A run that is over leaves the desk and the class screen; the record keeps it. */
+    public function putAway(LiveSession $session, Run $run): void
+    {
+        DB::transaction(function () use ($session, $run): void {
+            $this->show($session, $run, false);
+            $session->update(['run_id' => null]);
+            ($this->announce)($session, Audience::desk($session), 'ask');
+        });
+    }
+
     /** Runs whose desk is not there to move them on. */
     public function moveOn(): void
     {

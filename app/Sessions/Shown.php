@@ -98,6 +98,22 @@ final readonly class Shown
         });
     }
 
+    /** Whether the class sees this page of a canvas alone, as it is drawn on. */
+    public function isShown(LiveSession $session, Canvas $canvas, string $page): bool
+    {
+        $items = $session->screen_view === ScreenView::Showcase && $session->showcase !== null ? $session->showcase->items : null;
+
+        return $items?->count() === 1 && $items[0]?->canvas_id === $canvas->id && $items[0]->page === $page && $items[0]->at_operation === null;
+    }
+
+    /** Something was drawn on a canvas that may be shown as it is drawn on. */
+    public function drawnOn(LiveSession $session, Canvas $canvas): void
+    {
+        if ($session->screen_view === ScreenView::Showcase && ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->where('canvas_id', $canvas->id)->whereNull('at_operation')->exists()) {
+            $this->tell($session);
+        }
+    }
+
     /** Something was drawn over what is shown. */
     public function drawnOver(LiveSession $session, Canvas $over): void
     {

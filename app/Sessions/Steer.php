@@ -24,29 +24,43 @@ final readonly class Steer
     {
     }
 
-    public function pace(LiveSession $session, Pace $pace): void
+    /** @return ?array<string, mixed> the way back, where everybody was brought together */
+    public function pace(LiveSession $session, Pace $pace): ?array
     {
-        DB::transaction(function () use ($session, $pace): void {
+        return DB::transaction(function () use ($session, $pace): ?array {
+            $was = $session->pace;
             $session->update(['pace' => $pace]);
-            $pace === Pace::Together ? $this->gather($session, $session->prompt()->firstOrFail()) : $this->room->tell($session);
+            if ($pace === Pace::Own) {
+                $this->room->tell($session);
+
+                return null;
+            }
+
+            return ['pace' => $was->value] + $this->gather($session, $session->prompt()->firstOrFail());
         });
     }
 
     /**
-     * Brings everybody to a prompt, back from wherever they went. Their work stays where it is.
+     * Brings everybody to a prompt, back from wherever they went, and to one of its pages. Their work stays where it is; so
+     * does what the class screen shows, unless that is a prompt or how to join.
      *
-     * @param  ?int  $page  the number of its page, from 0; null where each was last
+     * @param  ?int  $page  the number of its page, from 0; null leaves each on the page that is open
+     * @return array{prompt: string, state: string, screen: string, seats: array<string, string>} how it was before, for {@see back}
      */
-    public function gather(LiveSession $session, Prompt $prompt, ?int $page = null): void
+    public function gather(LiveSession $session, Prompt $prompt, ?int $page = null): array
     {
-        DB::transaction(function () use ($session, $prompt, $page): void {
+        return DB::transaction(function () use ($session, $prompt, $page): array {
+            $before = [
+                'prompt' => (string) $session->prompt_id, 'state' => $prompt->state->value, 'screen' => $session->screen_view->value,
+                'seats' => Seat::query()->where('live_session_id', $session->id)->whereNotNull('prompt_id')->pluck('prompt_id', 'id')->map(strval(...))->all(),
+            ];
             if (! $prompt->state->isSeen()) {
                 $prompt->update(['state' => PromptState::Open, 'state_at_ms' => Clock::ms()]);
             }
             Seat::query()->where('live_session_id', $session->id)->whereNotNull('prompt_id')->update(['prompt_id' => null]);
             $this->takeCanvas->all($session->seated()->get(), $prompt);
             $session->prompt()->associate($prompt);
-            if ($session->screen_view !== ScreenView::Nothing) {
+            if ($session->screen_view === ScreenView::Join) {
                 $session->screen_view = ScreenView::Prompt;
             }
             $session->save();
@@ -55,6 +69,37 @@ final readonly class Steer
                 'prompt' => $prompt->announcement(), 'room' => RoomState::shared($session),
             ] + ($page === null ? [] : ['page' => $page]));
             $this->tellChecks($session);
+
+            return $before;
+        });
+    }
+
+    /**
+     * As it was before everybody was brought together: the prompt, those who were elsewhere, and the class screen.
+     *
+     * @param  array{pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>}  $before
+     * @param  Prompt  $from  where everybody was brought
+     */
+    public function back(LiveSession $session, Prompt $from, array $before): void
+    {
+        DB::transaction(function () use ($session, $from, $before): void {
+            $prompts = $session->prompts()->get()->keyBy('id');
+            $session->prompt()->associate($prompts->get($before['prompt']) ?? $from);
+            $session->screen_view = ScreenView::from($before['screen']);
+            $session->pace = isset($before['pace']) ? Pace::from($before['pace']) : $session->pace;
+            $session->save();
+            if ($from->id !== $session->prompt_id) {
+                $from->update(['state' => PromptState::from($before['state']), 'state_at_ms' => Clock::ms()]);
+            }
+            foreach ($session->seated()->get() as $seat) {
+                $to = $before['seats'][$seat->id] ?? null;
+                $seat->update(['prompt_id' => $to !== null && $prompts->has($to) ? $to : null]);
+            }
+            $prompt = $session->prompt()->firstOrFail();
+            DB::afterCommit(fn () => ($this->sendAhead)($session, $prompt));
+            ($this->announce)($session, Audience::room($session), 'prompt', ['prompt' => $prompt->announcement(), 'room' => RoomState::shared($session), 'back' => true]);
+            ($this->announce)($session, Audience::screen($session), 'screen', ['view' => $session->screen_view->value]);
+            $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellOwn($seat->setRelation('session', $session)));
         });
     }
 

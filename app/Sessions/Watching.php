@@ -73,7 +73,7 @@ final readonly class Watching
                 ];
             })->all(),
             'answers' => array_map(static fn (AnswerGroup $group): array => [
-                'question' => $group->question, 'written' => $group->written, 'outcome' => $group->outcome?->value, 'seats' => $group->seats,
+                'question' => $group->question, 'written' => $group->written, 'outcome' => $group->outcome?->value, 'seats' => $group->seats, 'otherwise' => (object) $group->otherwise,
             ], $answers->groups),
             'signals' => array_map(static fn (Noticed $one): array => [
                 'signal' => $one->signal->value, 'seat' => $one->seat, 'reason' => __($one->sentence, $one->values),

@@ -109,7 +109,7 @@ final class RoomTest extends OneStudentTestCase
         $this->appendAs($this->seat, $this->token, $this->stroke())->assertOk();
         [$again, $token] = $this->knock('tamsin');
         self::assertSame([SeatState::Knocking, $this->seat->id], [$again->state, $again->claims_id]);
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('It is the same student');
+        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('Who is it?')->assertSee('At the door: a laptop.')->assertDontSee('&quot;claimed&quot;:true', false);
         $this->desk('let-in', ['seats' => [$again->id], 'claimed' => true])->assertOk();
         self::assertNull(Seat::query()->find($again->id));
         self::assertStringContainsString('"become"', implode('', $this->published->on("seat.{$again->id}")));

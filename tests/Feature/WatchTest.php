@@ -101,7 +101,7 @@ final class WatchTest extends OneStudentTestCase
         $this->answer($ada, $adas, '240 N m');
         $this->answer($bo, $bos, '24');
         $this->answer($bo, $bos, '0.24 kN m');
-        $this->states()->assertJsonPath('answers.0', ['question' => 'q1', 'written' => '240 N m', 'outcome' => 'right', 'seats' => [$ada->id, $bo->id]])
+        $this->states()->assertJsonPath('answers.0', ['question' => 'q1', 'written' => '240 N m', 'outcome' => 'right', 'seats' => [$ada->id, $bo->id], 'otherwise' => [$bo->id => '0.24 kN m']])
             ->assertJsonPath('answers.1.seats', [$this->seat->id])->assertJsonPath('answers.1.outcome', 'wrong');
         $this->answer($ada, $adas, ' ');
         app(GiveWork::class)->give($this->session, $this->prompt, Handout::of(HandoutMode::Fresh, [new PromptPage(Backdrop::blank())]), 'Fresh', [$bo]);

@@ -270,14 +270,16 @@ final readonly class Grouping
             return new Group($ids, 'Nothing of theirs was checked yet');
         }
         $mean = array_sum($known) / count($known);
+        // What is said of a group is said of those who have a check; the others are counted beside it.
+        $unchecked = count($some) - count($known);
         if ($way === Way::Mixed) {
-            return new Group($ids, 'From :least to :most of 100 secure', ['least' => (int) round(100 * min($known)), 'most' => (int) round(100 * max($known))]);
+            return new Group($ids, 'From :least to :most of 100 secure'.($unchecked > 0 ? '; :n not checked yet' : ''), ['least' => (int) round(100 * min($known)), 'most' => (int) round(100 * max($known))] + ($unchecked > 0 ? ['n' => $unchecked] : []));
         }
 
         return new Group($ids, match (true) {
             $mean >= self::SECURE => 'Secure in most of what was checked',
             $mean < self::BEGINNING => 'Not yet secure in most of what was checked',
             default => 'On the way: secure in some of what was checked',
-        });
+        }.($unchecked > 0 ? '; :n not checked yet' : ''), $unchecked > 0 ? ['n' => $unchecked] : []);
     }
 }

@@ -72,13 +72,20 @@ final readonly class SessionSettings
     }
 
     /**
-     * The same with some of it otherwise.
+     * The same with some of it otherwise; of a group, what is not named stays.
      *
      * @param  array<string, mixed>  $changes
      */
     public function with(array $changes): self
     {
-        return self::read($changes + $this->toArray());
+        $now = $this->toArray();
+        foreach (['watch', 'feedback'] as $group) {
+            if (is_array($changes[$group] ?? null)) {
+                $changes[$group] += $now[$group];
+            }
+        }
+
+        return self::read($changes + $now);
     }
 
     /** @return array{desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool, offers: bool, keep_back: bool, expires_after: int, unsuitable: string, watch: array<string, mixed>, feedback: array<string, mixed>} */

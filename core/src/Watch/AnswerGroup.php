@@ -14,8 +14,9 @@ final readonly class AnswerGroup
      * @param  string  $written  as most of them wrote it
      * @param  ?Outcome  $outcome  null where there is no right and wrong
      * @param  non-empty-list<string>  $seats
+     * @param  array<string, string>  $otherwise  by seat, what those wrote who wrote it otherwise
      */
-    public function __construct(public string $question, public string $written, public ?Outcome $outcome, public array $seats)
+    public function __construct(public string $question, public string $written, public ?Outcome $outcome, public array $seats, public array $otherwise = [])
     {
     }
 }

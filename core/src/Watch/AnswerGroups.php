@@ -28,7 +28,7 @@ final readonly class AnswerGroups
      */
     public static function among(iterable $answers): self
     {
-        /** @var array<string, list<array{question: Question, answer: mixed, outcome: ?Outcome, seats: non-empty-list<string>, spellings: non-empty-array<string, int>}>> $found */
+        /** @var array<string, list<array{question: Question, answer: mixed, outcome: ?Outcome, seats: non-empty-list<string>, written: non-empty-array<string, string>}>> $found */
         $found = [];
         $unreadable = [];
         foreach ($answers as [$seat, $question, $answer]) {
@@ -42,19 +42,21 @@ final readonly class AnswerGroups
             foreach ($groups as $i => $group) {
                 if ($group['outcome'] === $outcome && self::agree($group['question'], $group['answer'], $question, $answer, $outcome)) {
                     $groups[$i]['seats'][] = $seat;
-                    $groups[$i]['spellings'][$written] = ($group['spellings'][$written] ?? 0) + 1;
+                    $groups[$i]['written'][$seat] = $written;
                     $found[$question->id] = $groups;
 
                     continue 2;
                 }
             }
-            $found[$question->id][] = ['question' => $question, 'answer' => $answer, 'outcome' => $outcome, 'seats' => [$seat], 'spellings' => [$written => 1]];
+            $found[$question->id][] = ['question' => $question, 'answer' => $answer, 'outcome' => $outcome, 'seats' => [$seat], 'written' => [$seat => $written]];
         }
         $all = [];
         foreach ($found as $id => $groups) {
             usort($groups, static fn (array $a, array $b): int => count($b['seats']) <=> count($a['seats']));
             foreach ($groups as $group) {
-                $all[] = new AnswerGroup((string) $id, (string) array_search(max($group['spellings']), $group['spellings'], true), $group['outcome'], $group['seats']);
+                $spellings = array_count_values($group['written']);
+                $written = (string) array_search(max($spellings), $spellings, true);
+                $all[] = new AnswerGroup((string) $id, $written, $group['outcome'], $group['seats'], array_filter($group['written'], static fn (string $one): bool => $one !== $written));
             }
         }
 

@@ -23,7 +23,9 @@ enum CanvasState: string
     case Elsewhere = 'elsewhere';
     /** Drawn on within {@see WatchSettings::$drawingSeconds}. */
     case Drawing = 'drawing';
-    /** Drawn on before that, and not since. */
+    /** Drawn on before that, but not so long ago that it is worth a word. */
+    case Pausing = 'pausing';
+    /** Not drawn on for {@see WatchSettings::$quietMinutes}. */
     case Quiet = 'quiet';
     /** The student has never drawn on it. */
     case NotStarted = 'not_started';
@@ -42,6 +44,7 @@ enum CanvasState: string
             $canvas->isCovered => self::Covered,
             $canvas->lastStrokeMs === null => self::NotStarted,
             $nowMs - $canvas->lastStrokeMs <= $settings->drawingSeconds * 1000 => self::Drawing,
+            $nowMs - $canvas->lastStrokeMs < $settings->quietMinutes * self::MINUTE_MS => self::Pausing,
             default => self::Quiet,
         };
         $states = array_keys(array_filter([

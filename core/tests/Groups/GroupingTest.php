@@ -20,7 +20,7 @@ final class GroupingTest extends TestCase
     {
         $groups = Grouping::of(self::students(['a' => 1.0, 'b' => 0.0, 'c' => 0.9, 'd' => 0.2, 'e' => null, 'f' => 0.5]), 2, Way::Alike);
         self::assertSame([['b', 'e'], ['d', 'f'], ['a', 'c']], self::ids($groups));
-        self::assertSame('Not yet secure in most of what was checked', $groups[0]->sentence);
+        self::assertSame(['Not yet secure in most of what was checked; :n not checked yet', ['n' => 1]], [$groups[0]->sentence, $groups[0]->values], 'nothing is said of those without a check');
         self::assertSame('Secure in most of what was checked', $groups[2]->sentence);
     }
 

@@ -28,7 +28,10 @@ final class CanvasStateTest extends TestCase
         yield 'nothing drawn' => [new Watched('a'), [CanvasState::NotStarted]];
         yield 'just now' => [new Watched('a', lastStrokeMs: self::NOW - 10_000), [CanvasState::Drawing]];
         yield 'a clock that runs ahead' => [new Watched('a', lastStrokeMs: self::NOW + 500), [CanvasState::Drawing]];
-        yield 'a moment ago' => [new Watched('a', lastStrokeMs: self::NOW - 10_001), [CanvasState::Quiet]];
+        yield 'a moment ago' => [new Watched('a', lastStrokeMs: self::NOW - 10_001), [CanvasState::Pausing]];
+        yield 'just under the minutes that are set' => [new Watched('a', lastStrokeMs: self::NOW - 59_999), [CanvasState::Pausing]];
+        yield 'as many minutes as are set' => [new Watched('a', lastStrokeMs: self::NOW - 60_000), [CanvasState::Quiet]];
+        yield 'what cannot be read comes first' => [(new Watched('a', isHere: false))->unreadable(), [CanvasState::Unreadable, CanvasState::Away, CanvasState::NotStarted]];
         yield 'away' => [new Watched('a', isHere: false), [CanvasState::Away, CanvasState::NotStarted]];
         yield 'away in mid-stroke' => [new Watched('a', isHere: false, lastStrokeMs: self::NOW), [CanvasState::Away]];
         yield 'a hand up while drawing' => [new Watched('a', hasHandUp: true, lastStrokeMs: self::NOW), [CanvasState::HandUp, CanvasState::Drawing]];

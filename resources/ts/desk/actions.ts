@@ -19,6 +19,7 @@ import type { RoomDesk } from './room';
 import type { Some } from './some';
 import type { StrataMenu } from './strata';
 import type { Watch } from './watch';
+import { WhoIsIt } from './whoisit';
 
 interface Parts {
     address: string;
@@ -131,6 +132,7 @@ function aboutCloseUp({ address, at, closeUp, compare, opened, some, run }: Part
 }
 
 function aboutTheRoom({ address, ask, lineUp, picture, drawer, opened, room, look, run }: Parts): Record<string, Action> {
+    const who = new WhoIsIt(address, run);
     const window = (id: string): Action => (button) => openWindow(id, button.dataset);
     const modal = (id: string): Action => () => element<HTMLDialogElement>(`#${id}`).showModal();
     return {
@@ -145,7 +147,12 @@ function aboutTheRoom({ address, ask, lineUp, picture, drawer, opened, room, loo
         talk: (button) => opened.talk(button.dataset.seat!),
         door: () => opened.door(),
         keys: () => drawer.open('keys'),
-        tools: () => drawer.open('tools'),
+        tools: () => {
+            room.showTray();
+            drawer.open('tools');
+        },
+        waiting: () => drawer.open('waiting-panel'),
+        'who-is-it': (button) => who.ask(button.dataset),
         settings: () => drawer.open('settings'),
         timer: () => drawer.open('timing'),
         pens: () => room.togglePens(),
@@ -210,7 +217,7 @@ function listenToLetters({ address, ask, lineUp, picture, at, grid, chosen, clos
             h: () => opened.handOut(),
             f: () => opened.flip(),
             n: () => room.nextNames(),
-            p: () => (closeUp.shown === null && !chosen.isEmpty ? some.pensDown() : room.togglePens()),
+            p: () => room.togglePens(),
             t: () => drawer.open('timing'),
             g: () => void run(`${address}/prompt/${at.looking}/gather`, {}),
             d: () => opened.door(),
@@ -225,6 +232,7 @@ function listenToLetters({ address, ask, lineUp, picture, at, grid, chosen, clos
             '+': () => resize(TILE_STEP),
             '=': () => resize(TILE_STEP),
             '-': () => resize(-TILE_STEP),
+            y: () => drawer.open('waiting-panel'),
             '?': () => drawer.open('keys'),
         },
         escape: () => opened.escape(),

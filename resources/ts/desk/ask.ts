@@ -1,5 +1,6 @@
 import htmx from 'htmx.org';
 import { post } from '../live/http';
+import { TimerFace } from '../live/timer';
 import { element, fill } from '../page';
 import type { Chosen } from '../grid/chosen';
 import type { Drawer } from './drawer';
@@ -10,6 +11,14 @@ interface Around {
     drawer: Drawer;
     chosen: Chosen;
     now(): number;
+}
+
+/** The ask before the class: App\Sessions\Asking::underWay. */
+interface UnderWay {
+    ends: number | null;
+    run: string | null;
+    at: number;
+    auto: boolean;
 }
 
 /** Answers that come together are counted together. */
@@ -23,11 +32,15 @@ export class AskPanel {
     private timer = 0;
     private ending = 0;
     private moving = 0;
+    private readonly face: TimerFace;
 
     /** Puts back what stood in the run form before the panel was freshened. */
     private keep: () => void = () => undefined;
 
     constructor(private readonly around: Around) {
+        this.face = new TimerFace(around.now, (words) => {
+            element('#ask-left').textContent = words ?? '';
+        }, () => undefined);
         document.addEventListener('htmx:beforeSwap', (event) => {
             if ((event.target as Element).id === 'ask-body') {
                 this.keep = typedRun();
@@ -53,33 +66,24 @@ export class AskPanel {
                 this.timer = 0;
                 void htmx.ajax('get', `${this.around.address}/ask`, { source: '#ask-body', target: '#ask-body', swap: 'innerHTML' }).then(() => {
                     this.keep();
-                    this.waitForEnd();
                 });
             }, wait);
         }
     }
 
-    /** When the time is up the buttons are others. */
-    private waitForEnd(): void {
+    /** What is before the class, as the now band says: the panel may be closed. */
+    follow(): void {
+        const under = JSON.parse(element('#now').dataset.ask ?? 'null') as UnderWay | null;
+        this.face.set(under?.ends == null ? null : { ends: under.ends, left: 0, sound: false, pens: false });
         window.clearTimeout(this.ending);
-        this.moveOn();
-        const ends = Number(document.querySelector<HTMLElement>('#ask-body [data-ends]')?.dataset.ends ?? '');
-        if (ends > 0) {
-            this.ending = window.setTimeout(() => this.refresh(), Math.max(0, ends - this.around.now()) + 100);
-        }
-    }
-
-    /** A run moves on by itself a moment after its ask's time is up. */
-    private moveOn(): void {
         window.clearTimeout(this.moving);
-        const run = document.querySelector<HTMLElement>('#ask-body [data-run][data-auto="1"]');
-        const ask = document.querySelector<HTMLElement>('#ask-body [data-ask]');
-        if (run === null || ask === null || this.form === null) {
-            return;
+        if (under?.ends != null) {
+            this.ending = window.setTimeout(() => this.refresh(), Math.max(0, under.ends - this.around.now()) + 100);
         }
-        const over = ask.dataset.ends === '' || Number(ask.dataset.ends) <= this.around.now();
-        const wait = over ? PAUSE_MS : Number(ask.dataset.ends) - this.around.now() + PAUSE_MS;
-        this.moving = window.setTimeout(() => void post(`${this.around.address}/run/${run.dataset.run}/next`, { at: Number(run.dataset.at) }).catch(() => this.refresh()), Math.max(0, wait));
+        if (under?.run != null && under.auto && this.form !== null) {
+            const wait = (under.ends === null ? 0 : Math.max(0, under.ends - this.around.now())) + PAUSE_MS;
+            this.moving = window.setTimeout(() => void post(`${this.around.address}/run/${under.run}/next`, { at: under.at }).catch(() => this.refresh()), wait);
+        }
     }
 
     private value(name: string): string {

@@ -61,6 +61,10 @@ export class CloseUp {
     private told: CloseAnswer | null = null;
     private notes = '';
     private begun: Promise<void> | null = null;
+    /** What the pen was wanted to do before the canvas was there, and before the page was. */
+    private wanted: Mode | null = null;
+    private early: Mode | null = null;
+    private opening: Tile | null = null;
     private dipped: 'coach' | 'private' = 'coach';
     private readonly colours: Record<'coach' | 'private', string>;
 
@@ -109,15 +113,20 @@ export class CloseUp {
     async show(tile: Tile, focus: boolean): Promise<void> {
         this.leave();
         this.tile = tile;
+        this.opening = tile;
+        this.early = null;
         this.root.hidden = false;
         document.body.classList.add('shows-closeup');
         await (this.begun ??= this.begin());
         if (this.tile !== tile) {
             return;
         }
+        this.opening = null;
         this.mode = 'look';
         this.told = null;
         this.notes = '';
+        this.wanted = this.early;
+        this.early = null;
         this.bench.beginWith(tile.seat.canvas!, tile.view.log.copy(), tile.view.page, 'coach');
         this.other.reset();
         tile.view.wetInk.forEach((stroke, id) => this.bench.view.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page));
@@ -138,6 +147,12 @@ export class CloseUp {
     /** What the pen does. Coach ink and private notes are drawn on logs of their own. */
     async use(mode: Mode): Promise<void> {
         const { tile } = this;
+        if (this.bench === undefined || (tile !== null && this.opening === tile)) {
+            // The page is only just opening.
+            this.early = mode === 'look' ? null : mode;
+            return;
+        }
+        this.wanted = null;
         if (tile === null || mode === this.mode || !this.isOpen) {
             return;
         }
@@ -145,7 +160,11 @@ export class CloseUp {
         if (mode === 'private' && this.notes === '') {
             await this.takeNotes();
         }
-        if (tile !== this.tile || (mode === 'private' && this.notes === '') || (mode === 'coach' && this.told === null)) {
+        if (mode === 'coach' && this.told === null && tile === this.tile) {
+            this.wanted = mode;
+            return;
+        }
+        if (tile !== this.tile || (mode === 'private' && this.notes === '')) {
             return;
         }
         this.swap(mode);
@@ -296,6 +315,9 @@ export class CloseUp {
         // What this desk has not heard yet, and what waits here for the server.
         this.bench.take([...told.operations, ...this.outbox.waitingFor(told.canvas)]);
         told.notes !== null && (await this.takeNotes());
+        const { wanted } = this;
+        this.wanted = null;
+        wanted !== null && tile === this.tile && (await this.use(wanted));
     }
 
     private async takeNotes(): Promise<void> {

@@ -42,6 +42,8 @@ export class Notice {
  * What the answer says is said, with a way back where there is one.
  */
 export class Commands {
+    private last: Promise<boolean> = Promise.resolve(true);
+
     constructor(
         private readonly notice: Notice,
         private readonly settings: Settings,
@@ -59,16 +61,22 @@ export class Commands {
                 void this.submit(form);
             }
         });
-        // Settings hold as soon as they are changed.
+        // Settings hold as soon as they are changed. What was changed is sent, and nothing that the form remembers beside it.
         document.addEventListener('change', (event) => {
             const field = event.target as HTMLInputElement;
-            if (field.dataset.to !== undefined) {
-                void this.run(field.dataset.to, { ...JSON.parse(field.dataset.body ?? '{}'), [field.name]: field.type === 'checkbox' ? field.checked : field.value === '' ? null : field.value });
-                return;
-            }
             const form = field.closest<HTMLFormElement>('form[data-live]');
-            form !== null && form.requestSubmit();
+            if (field.dataset.to !== undefined) {
+                this.inOrder(field.dataset.to, { ...JSON.parse(field.dataset.body ?? '{}'), [field.name]: field.type === 'checkbox' ? field.checked : field.value === '' ? null : field.value });
+            } else if (form !== null && field.name !== '') {
+                this.inOrder(form.dataset.post!, fieldsOf(form, field.name), form.dataset.then);
+            }
         });
+    }
+
+    /** One change after the other, as they were made: an earlier one can never come last. */
+    inOrder(address: string, body: unknown, then = ''): Promise<boolean> {
+        this.last = this.last.then(() => this.run(address, body, then));
+        return this.last;
     }
 
     /** Resolves to whether it was done. */
@@ -100,12 +108,12 @@ export class Commands {
     }
 }
 
-/** A form's fields as JSON: ticks are true or false, names that end in [] are lists, `group.name` stands in a group. */
-export function fieldsOf(form: HTMLFormElement): Record<string, unknown> {
+/** A form's fields as JSON: ticks are true or false, names that end in [] are lists, `group.name` stands in a group. With `only`, the fields of one name. */
+export function fieldsOf(form: HTMLFormElement, only?: string): Record<string, unknown> {
     const whole: Record<string, unknown> = {};
     for (const field of form.elements) {
         const { name: path, type, value, checked } = field as HTMLInputElement;
-        if (path === undefined || path === '') {
+        if (path === undefined || path === '' || (only !== undefined && path !== only)) {
             continue;
         }
         const [group, inner] = path.split('.');

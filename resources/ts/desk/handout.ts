@@ -13,6 +13,7 @@ interface Around {
 
 interface Told {
     canvases: number;
+    said: string;
     undo: { address: string; body: unknown };
 }
 
@@ -49,6 +50,8 @@ export class HandOutForm {
                 box.checked = seats.includes(box.value);
             }
         }
+        // What empties canvases is chosen anew each time.
+        this.choose('mode', 'backdrop');
         this.say('');
         this.sayEffect();
         this.value('what') === 'words' ? this.words.focus() : element('input[name=what]:checked', this.form).focus();
@@ -75,7 +78,7 @@ export class HandOutForm {
     private async giveWords(): Promise<void> {
         const told = await sendForm<Partial<Told> | undefined>(this.form.action, new FormData(this.form));
         this.drafted = false;
-        this.around.done(told?.canvases === undefined ? '' : fill(this.around.words.handed, { n: told.canvases }), told?.undo);
+        this.around.done(told?.said ?? '', told?.undo);
     }
 
     private async giveWork(): Promise<void> {
@@ -95,11 +98,18 @@ export class HandOutForm {
             body.asset = (await sendForm<{ asset: string }>(this.form.dataset.picture!, picture)).asset;
         }
         const told = await post<Told>(this.form.dataset.give!.replace('PROMPT', this.around.prompt()), body);
-        this.around.done(fill(this.around.words.handed, { n: told.canvases }), told.undo);
+        this.reset();
+        this.around.done(told.said, told.undo);
     }
 
     private value(name: string): string {
         return String(new FormData(this.form).get(name) ?? '');
+    }
+
+    /** After something was handed out, nothing dangerous stays chosen. */
+    private reset(): void {
+        this.choose('mode', 'backdrop');
+        this.sayEffect();
     }
 
     private get mode(): string {
@@ -149,6 +159,12 @@ export class HandOutForm {
         const n = what === 'words' || seats === null ? all : seats.length;
         const effect = what === 'words' ? (this.value('place') === 'next' ? words.handout_next : words.handout) : words[`give_${this.mode}`];
         element('#handout-effect').textContent = fill(effect, { n }) + (what !== 'words' && seats === null ? ` ${words.give_late}` : '');
-        element('#handout-do').textContent = what === 'words' || seats === null ? words.give_all : fill(words.give_some, { n });
+        const empties = what !== 'words' && this.mode === 'fresh';
+        const give = what === 'words' || seats === null ? words.give_all : fill(words.give_some, { n });
+        const empty = n === 1 ? words.give_fresh_one : fill(words.give_fresh_do, { n });
+        element('#handout-do').textContent = empties ? empty : give;
+        const button = element('#handout-do').closest('button')!;
+        button.classList.toggle('btn-end', empties);
+        button.classList.toggle('btn-go', !empties);
     }
 }

@@ -20,6 +20,19 @@ export function listenToKeys(grid: Grid, to: KeyListener): void {
     document.addEventListener('keydown', (event) => {
         const target = event.target as Element;
         const isField = target.closest('input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select, dialog') !== null;
+        // The Shield works from everywhere but from within words; while it is up, nothing is done that cannot be seen.
+        const isTyping = target.closest('input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select') !== null;
+        const isShielded = document.body.classList.contains('is-shielded');
+        const isBare = !event.ctrlKey && !event.metaKey && !event.altKey;
+        if (isBare && event.key.toLowerCase() === 'b' && !isTyping) {
+            event.preventDefault();
+            to.letter.b();
+            return;
+        }
+        if (isShielded) {
+            isBare && event.key.toLowerCase() === 'p' && to.letter.p();
+            return;
+        }
         if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a' && !isField && !event.altKey) {
             event.preventDefault();
             to.chooseAll();

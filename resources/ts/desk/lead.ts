@@ -52,6 +52,11 @@ export class Lead {
         show.setAttribute('aria-pressed', String(this.isPageShown));
         element('span', show).textContent = this.isPageShown ? words.hide_page : words.show_page;
         element('#lead-ink').setAttribute('aria-pressed', String(this.isInkOn));
+        const live = JSON.parse(element('#now').dataset.live ?? '[]') as [string, string][];
+        const isOnScreen = live.length === 1 && live[0][0] === this.bench.canvas && live[0][1] === this.bench.view.page;
+        const screen = element('#lead-screen');
+        screen.setAttribute('aria-pressed', String(isOnScreen));
+        element('span', screen).textContent = isOnScreen ? words.screen_down : words.screen_up;
         const [canvas, page] = seen.shown ?? ['', ''];
         const n = this.bench.pages.indexOf(page) + 1;
         element('#lead-shown').textContent = seen.shown === null ? words.look_none : canvas === this.bench.canvas ? fill(words.look_here, { n }) : '';

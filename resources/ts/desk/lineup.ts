@@ -90,10 +90,13 @@ export class LineUpBar {
             await this.around.run(`${at}/change`, { by: how === 'earlier' ? -1 : 1 });
         } else {
             const names = element<HTMLSelectElement>('#entry-names').value;
-            await this.around.run(`${at}/change`, {
+            const now: Record<string, unknown> = {
                 caption: element<HTMLInputElement>('#entry-caption').value, is_live: element<HTMLInputElement>('#entry-live').checked,
                 with_notes: element<HTMLInputElement>('#entry-notes').checked, names: names === '' ? null : names,
-            });
+            };
+            const was = this.entry as unknown as Record<string, unknown>;
+            const changed = Object.fromEntries(Object.entries(now).filter(([name, value]) => value !== was[name]));
+            Object.keys(changed).length > 0 && (await this.around.run(`${at}/change`, changed));
         }
     }
 }

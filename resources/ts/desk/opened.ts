@@ -153,6 +153,11 @@ export class Opened {
     shield(): void {
         const isUp = document.body.classList.toggle('is-shielded');
         element('#shield').hidden = !isUp;
+        // Neither keys nor a screen reader find what is hidden.
+        for (const part of document.querySelectorAll<HTMLElement>('.desk-middle, #lineup, body > dialog')) {
+            part.inert = isUp;
+        }
+        isUp && element('#shield button').focus();
         element('#shield-button').setAttribute('aria-pressed', String(isUp));
         this.parts.say(isUp ? this.parts.words.shielded : this.parts.words.unshielded);
     }

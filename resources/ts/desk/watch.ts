@@ -9,6 +9,8 @@ interface AnswerGroup {
     written: string;
     outcome: string | null;
     seats: string[];
+    /** What those wrote who wrote the same otherwise, by seat. */
+    otherwise: Record<string, string>;
 }
 
 interface Noticed {
@@ -55,6 +57,11 @@ export class Watch {
         const button = element('#count-knocking');
         button.hidden = knocking === 0;
         element('.count', button).textContent = String(knocking);
+    }
+
+    /** Names stand otherwise now. */
+    renamed(): void {
+        this.showSignals(this.signals);
     }
 
     /** Why one student is worth a look. */
@@ -116,7 +123,7 @@ export class Watch {
     private markTiles(): void {
         const said = new Map<string, AnswerGroup>();
         this.answers.forEach((group) => group.seats.forEach((seat) => said.has(seat) || said.set(seat, group)));
-        this.grid.tiles.forEach((tile, seat) => tile.showAnswer(said.get(seat)?.written ?? '', said.get(seat)?.outcome ?? null));
+        this.grid.tiles.forEach((tile, seat) => tile.showAnswer(said.get(seat)?.otherwise[seat] ?? said.get(seat)?.written ?? '', said.get(seat)?.outcome ?? null));
     }
 
     private showSignals(signals: Noticed[]): void {

@@ -177,6 +177,12 @@ export class Grid {
         notePainted(message.o, tile.view.wetInk.get(message.o)?.samples.length ?? Infinity);
     }
 
+    /** Names stand otherwise now: what reads them aloud follows. */
+    renamed(): void {
+        this.tiles.forEach((tile) => tile.sayName());
+        this.order.sort === 'name' && this.arrange(true);
+    }
+
     /** Seats whose pages told that they were there and have stopped: a socket can hang long after its network has gone. */
     get silent(): string[] {
         const now = performance.now();

@@ -1,6 +1,6 @@
 import type { Tile } from './tile';
 
-const STATES = ['hand_up', 'sent', 'quiet', 'not_started', 'drawing', 'elsewhere', 'away', 'covered', 'unreadable'];
+const STATES = ['hand_up', 'sent', 'quiet', 'not_started', 'pausing', 'drawing', 'elsewhere', 'away', 'covered', 'unreadable'];
 const bySeat = (a: Tile, b: Tile): number => a.seat.n - b.seat.n;
 
 /** The orders in which tiles can stand. Where two are alike, the seat decides. */

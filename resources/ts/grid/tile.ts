@@ -96,6 +96,7 @@ export class Tile {
         element('.tile-name .name-real', this.root).textContent = name;
         element('.tile-name .name-stone', this.root).textContent = stone;
         element('.tile-name .name-seat', this.root).textContent = fill(this.words.seat, { n });
+        this.sayName();
     }
 
     showSent(isSent: boolean): void {
@@ -121,18 +122,20 @@ export class Tile {
         this.objects = objects;
         const { state } = this;
         this.root.dataset.state = state;
-        // Under a minute a quiet student is just thinking: the frame says so without asking for attention.
-        const word = state === 'quiet' && minutes === 0 ? 'thinking' : state;
-        this.root.dataset.word = word;
         const values = { n: minutes, p: prompt };
-        const words = fill(this.words[`state_${word}`] ?? word, values);
+        const words = fill(this.words[`state_${state}`] ?? state, values);
         const place = element('.tile-state-words', this.root);
         if (place.textContent !== words) {
             place.textContent = words;
-            element('.tile-state-short', this.root).textContent = fill(this.words[`state_${word}_short`] ?? words, values);
-            this.open.setAttribute('aria-label', fill(this.words.tile, { name: this.nameShown, state: words }));
+            element('.tile-state-short', this.root).textContent = fill(this.words[`state_${state}_short`] ?? words, values);
+            this.sayName();
         }
         this.showLevel(level, changed);
+    }
+
+    /** For those who hear the page. */
+    sayName(): void {
+        this.open.setAttribute('aria-label', fill(this.words.tile, { name: this.nameShown, state: element('.tile-state-words', this.root).textContent ?? '' }));
     }
 
     get nameShown(): string {
@@ -299,7 +302,7 @@ export class Tile {
 
 /** Ink that comes in says more than what the server knew: whoever draws is here, and the first stroke is drawn before it is stored. */
 function drawn(states: string[]): string[] {
-    const here = states.filter((state) => state !== 'away').map((state) => (state === 'quiet' || state === 'not_started' ? 'drawing' : state));
+    const here = states.filter((state) => state !== 'away').map((state) => (['quiet', 'pausing', 'not_started'].includes(state) ? 'drawing' : state));
     return here.length === 0 ? ['drawing'] : here;
 }
 

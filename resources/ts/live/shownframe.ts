@@ -7,6 +7,8 @@ import { get } from './http';
 
 /** One canvas before the class: App\Models\ShowcaseItem::told. */
 export interface ShownItem {
+    /** The same for the same page of the same canvas, wherever it stands. */
+    key: string;
     n: number;
     version: string;
     /** How much is drawn over it, and on which canvas. */
@@ -73,9 +75,19 @@ export class ShownFrame {
         return this.item.n;
     }
 
-    take(item: ShownItem): void {
+    get key(): string {
+        return this.item.key;
+    }
+
+    /** Resolves when there is something to see. */
+    get isSeen(): Promise<void> {
+        return this.picture.complete && this.picture.naturalWidth > 0 ? Promise.resolve() : new Promise((seen) => this.picture.addEventListener('load', () => seen(), { once: true }));
+    }
+
+    take(item: ShownItem, address = this.around.address): void {
         this.item = item;
-        const { address, words } = this.around;
+        this.around.address = address;
+        const { words } = this.around;
         put(this.picture, `${address}/${item.n}.svg?${item.version}`);
         this.picture.alt = item.name === '' ? words.work_of_somebody : fill(words.work_of, { name: item.name });
         this.over.hidden = item.over === 0;
@@ -143,7 +155,10 @@ export class ShownFrame {
     }
 }
 
-/** The frames of a showcase in their place: those that stay are kept. */
+/** A new picture is waited for no longer than this before its frame is shown. */
+const MOST_WAIT_MS = 1500;
+
+/** The frames of a showcase in their place: those that stay are kept, and the others change when the new ones can be seen. */
 export class ShownFrames {
     private frames: ShownFrame[] = [];
     private id = '';
@@ -151,14 +166,37 @@ export class ShownFrames {
     constructor(private readonly place: HTMLElement, private readonly around: Omit<ShownAround, 'address'> & { addressOf(showcase: string): string }) {}
 
     take(id: string, items: ShownItem[]): void {
-        if (id !== this.id || items.length !== this.frames.length) {
-            this.frames.forEach((frame) => frame.end());
-            this.id = id;
-            this.frames = items.map((item) => new ShownFrame(item, { ...this.around, address: this.around.addressOf(id) }));
-            this.place.replaceChildren(...this.frames.map(({ root }) => root));
-            this.place.dataset.count = String(items.length);
-        } else {
+        const address = this.around.addressOf(id);
+        if (id === this.id && items.length === this.frames.length) {
             items.forEach((item, i) => this.frames[i].take(item));
+            return;
+        }
+        const old = new Map(this.frames.map((frame) => [frame.key, frame]));
+        const fresh: ShownFrame[] = [];
+        const next = items.map((item) => {
+            const kept = old.get(item.key);
+            old.delete(item.key);
+            if (kept !== undefined) {
+                kept.take(item, address);
+                return kept;
+            }
+            const made = new ShownFrame(item, { ...this.around, address });
+            fresh.push(made);
+            return made;
+        });
+        this.id = id;
+        this.frames = next;
+        old.forEach((frame) => frame.end());
+        const show = (): void => {
+            if (this.frames === next) {
+                this.place.replaceChildren(...next.map(({ root }) => root));
+                this.place.dataset.count = String(next.length);
+            }
+        };
+        if (fresh.length === 0 || this.place.childElementCount === 0) {
+            show();
+        } else {
+            void Promise.race([Promise.all(fresh.map(({ isSeen }) => isSeen)), new Promise((over) => window.setTimeout(over, MOST_WAIT_MS))]).then(show);
         }
     }
 
@@ -167,20 +205,28 @@ export class ShownFrames {
     }
 }
 
+/** Between a picture that did not come and asking for it again: the page may have heard of it before the server answers for it. */
+const AGAIN_MS = 600;
+
 /** The picture that is there stays until the next one is. */
 function put(image: HTMLImageElement, address: string): void {
     if (image.dataset.address === address) {
         return;
     }
     image.dataset.address = address;
-    if (!image.src) {
-        image.src = address;
-        return;
-    }
+    fetchInto(image, address, 0);
+}
+
+function fetchInto(image: HTMLImageElement, address: string, tries: number): void {
     const next = new Image();
     next.addEventListener('load', () => {
         if (image.dataset.address === address) {
             image.src = address;
+        }
+    });
+    next.addEventListener('error', () => {
+        if (image.dataset.address === address && tries < 5) {
+            window.setTimeout(() => fetchInto(image, address, tries + 1), AGAIN_MS);
         }
     });
     next.src = address;

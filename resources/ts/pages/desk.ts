@@ -78,7 +78,9 @@ const ahead = page.clock - Date.now();
 const notice = new Notice();
 const say = (sentence: string): void => notice.say(sentence);
 const bands = new Bands(`${page.address}/bands`, () => {
-    document.body.dataset.names = element('#now').dataset.names;
+    room.showNames();
+    room.showSettings();
+    ask.follow();
     lead.showSeen(room.read().lead);
     markRail(at.looking);
     waiting.listen();
@@ -102,7 +104,15 @@ const closeUp: CloseUp = new CloseUp({ ...page, say, run, reasons: (seat) => wat
 const compare = new Compare({ ...page, say });
 const lead = new Lead({ ...page, say, mayDraw: page.role === 'colleague', run, send: (text) => socket.send(text) });
 const talking = new Talking({ ...page, say, run, send: (text) => socket.send(text) });
-const room = new RoomDesk({ words: page.words, address: page.address, now: () => Date.now() + ahead, run, say });
+const room = new RoomDesk({
+    words: page.words, address: page.address, now: () => Date.now() + ahead, run, say,
+    inOrder: (address, body) => commands.inOrder(address, body),
+    renamed: () => {
+        grid.renamed();
+        watch.renamed();
+    },
+    refresh: () => bands.refresh(),
+});
 const grid = new Grid({
     assets: page.assets,
     stamps: page.stamps,
@@ -194,7 +204,8 @@ const streams: Streams = new Streams({}, {
 function receive(text: string): void {
     const message = JSON.parse(text) as Message | WetInk;
     if ('k' in message) {
-        at.isCovered || grid.wet(message);
+        // Covered ink is not shown; that a page is there still counts.
+        (message.b !== undefined || !at.isCovered) && grid.wet(message);
     } else if ('operations' in message) {
         takeOperations(message.operations, false);
     } else if ('event' in message) {
@@ -336,6 +347,7 @@ document.addEventListener('crag:problem', (event) => {
     }
 });
 
+ask.follow();
 await document.fonts.ready;
 await look(at.looking);
 socket.open();

@@ -5,7 +5,7 @@ import { Streams, type Message } from '../live/streams';
 import { element, pageData } from '../page';
 import type { WetInk } from '../canvas/model';
 import { ShownFrames, type ShownItem } from '../live/shownframe';
-import { chime, TimerFace, type Timer } from '../live/timer';
+import { chime, clockFace, TimerFace, type Timer } from '../live/timer';
 import { showAllWords } from '../questions/words';
 
 interface Page {
@@ -18,6 +18,9 @@ interface Page {
 }
 
 const LIVE_MS = 2500;
+/** Between these a list of results is set, in hundredths of the screen's shorter side. */
+const LARGEST_VMIN = 3.4;
+const SMALLEST_VMIN = 1.2;
 const page = pageData<Page>();
 const shown = element('#shown');
 
@@ -58,6 +61,7 @@ async function refresh(): Promise<void> {
             showAllWords(shown);
             takeRoom();
             takeFrames();
+            fitResults();
         }
     } catch {
         window.setTimeout(() => mine === asked && void refresh(), 1500);
@@ -85,6 +89,22 @@ function takeFrames(): void {
     place !== null && frames!.take(place.dataset.showcase!, JSON.parse(place.dataset.items!) as ShownItem[]);
 }
 
+/** Results are as large as they can be with all of them in view. */
+function fitResults(): void {
+    const place = shown.querySelector<HTMLElement>('.shown-results');
+    if (place === null) {
+        return;
+    }
+    for (let size = LARGEST_VMIN; size >= SMALLEST_VMIN; size -= 0.2) {
+        place.style.fontSize = `${size}vmin`;
+        if (place.scrollHeight <= place.clientHeight) {
+            return;
+        }
+    }
+}
+
+window.addEventListener('resize', fitResults);
+
 let ahead = 0;
 const face = new TimerFace(
     () => Date.now() + ahead,
@@ -108,8 +128,17 @@ function takeRoom(): void {
     face.set(timer);
 }
 
+/** What is asked counts down where it says so. */
+window.setInterval(() => {
+    const place = shown.querySelector<HTMLElement>('[data-ends]');
+    if (place !== null) {
+        place.textContent = clockFace(Number(place.dataset.ends) - Date.now() - ahead);
+    }
+}, 250);
+
 takeRoom();
 takeFrames();
+fitResults();
 socket.open();
 // What is shown live is looked at again and again; a picture that has not changed is not fetched.
 window.setInterval(() => shown.querySelector('[data-live]') !== null && void refresh(), LIVE_MS);

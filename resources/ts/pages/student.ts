@@ -99,7 +99,7 @@ const streams: Streams = new Streams({}, {
         } else if (event.type === 'room') {
             takeRoom(event.body.room as Room, undefined);
         } else if (event.type === 'prompt') {
-            void takePrompt(event.body.prompt as Prompt, event.body.room as Room, event.body.page as number | undefined);
+            void takePrompt(event.body.prompt as Prompt, event.body.room as Room, event.body.back === true ? 'back' : (event.body.page as number | undefined));
         } else if (event.type === 'tray') {
             tray.allow((event.body.tray as { tools: string[] }).tools);
             say(page.words.tray);
@@ -234,7 +234,14 @@ async function open(answer: CanvasAnswer): Promise<void> {
     }
 }
 
-async function takePrompt(next: Prompt, now: Room, at: number | undefined): Promise<void> {
+/** Where this page was before the class was brought together: the way back leads there. */
+let left: { prompt: string; page: string } | null = null;
+
+/** @param at the number of a page that everybody is brought to; "back" to where this one was before that */
+async function takePrompt(next: Prompt, now: Room, at: number | 'back' | undefined): Promise<void> {
+    if (typeof at === 'number') {
+        left = { prompt: prompt.id, page: bench.view.page };
+    }
     if (next.id !== prompt.id) {
         bench.rest();
         await (ahead?.prompt.id === next.id ? open(ahead) : load());
@@ -243,9 +250,10 @@ async function takePrompt(next: Prompt, now: Room, at: number | undefined): Prom
         takeRoom(now, undefined);
         await takeSame(next);
     }
-    if (at !== undefined && bench.pages[at] !== undefined) {
+    const to = at === 'back' ? (left?.prompt === prompt.id ? left.page : undefined) : at === undefined ? undefined : bench.pages[at];
+    if (to !== undefined && bench.pages.includes(to) && to !== bench.view.page) {
         bench.rest();
-        bench.turnTo(bench.pages[at]);
+        bench.turnTo(to);
     }
 }
 

@@ -1,5 +1,6 @@
 import { questionField, type Asked, type Field } from '../questions/fields';
 import { HttpProblem, post } from '../live/http';
+import { TimerFace } from '../live/timer';
 import { element, fill } from '../page';
 import type { AnswerValue } from '../canvas/model';
 
@@ -40,9 +41,15 @@ export class AskSheet {
     private ask: QuickAsk | null = null;
     private field: Field | null = null;
     private timer = 0;
+    private readonly face: TimerFace;
     private waiting: AnswerValue | null | undefined;
 
     constructor(private readonly around: Around) {
+        const left = element('#quick-ask-left');
+        this.face = new TimerFace(around.now, (words) => {
+            left.hidden = words === null;
+            left.textContent = words ?? '';
+        }, () => undefined);
         element('#quick-ask-fold').addEventListener('click', () => this.fold(this.root.classList.contains('is-folded') === false));
     }
 
@@ -51,6 +58,7 @@ export class AskSheet {
         this.ask = ask;
         this.root.hidden = ask === null;
         window.clearTimeout(this.timer);
+        this.face.set(ask?.isOpen === true && ask.ends !== null ? { ends: ask.ends, left: 0, sound: false, pens: false } : null);
         if (ask === null) {
             this.field = null;
             this.body.replaceChildren();

@@ -62,6 +62,8 @@ export class RoomPage {
     take(room: Room | undefined, own: Own | undefined, isHere = false): void {
         const before = this.own;
         const openBefore = this.room?.openUntil ?? null;
+        const wasOpen = this.room?.prompts.find(({ id }) => id === this.own?.prompt)?.state === 'open';
+        const promptBefore = this.own?.prompt;
         this.room = room ?? this.room;
         this.own = own ?? this.own;
         if (this.room === null || this.own === null) {
@@ -72,6 +74,11 @@ export class RoomPage {
         }
         if (before !== null && before.name !== this.own.name) {
             this.around.say(fill(this.around.words.renamed, { name: this.own.name }));
+        }
+        const isClosed = this.room.prompts.find(({ id }) => id === this.own!.prompt)?.state === 'closed';
+        if (isClosed && wasOpen && promptBefore === this.own.prompt) {
+            this.around.rest();
+            this.around.say(this.around.words.closed);
         }
         if (this.room.openUntil !== null && this.room.openUntil !== openBefore) {
             this.around.say(fill(this.around.words.open_until, { date: this.room.openUntil }));
@@ -99,12 +106,14 @@ export class RoomPage {
         this.lock();
         element('#cover-words').textContent = pens === null ? '' : pens.words || this.around.words.pens_down;
         cover.hidden = pens === null;
-        for (const part of document.querySelectorAll<HTMLElement>('#strip, #questions, #quick-ask, #shown-work, .sides, #letters')) {
+        document.body.classList.toggle('has-pens-down', pens !== null);
+        // Work that the teacher shows stays to be looked at.
+        for (const part of document.querySelectorAll<HTMLElement>('#strip, #questions, #quick-ask, .sides, #letters')) {
             part.inert = pens !== null;
         }
         if (pens !== null && !wasDown) {
             document.querySelectorAll<HTMLDialogElement>('dialog[open]').forEach((window) => window.close());
-            cover.focus();
+            element('#shown-work').hidden && cover.focus();
         } else if (pens === null && wasDown) {
             element('#page-frame').focus({ preventScroll: true });
         }

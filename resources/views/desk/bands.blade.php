@@ -2,6 +2,7 @@
 @include('desk.rail', ['swap' => true])
 @include('desk.lineup', ['swap' => true])
 @include('desk.missing', ['swap' => true])
+@include('desk.waiting', ['swap' => true, 'as' => 'waiting-all'])
 @include('desk.doorway', ['swap' => true])
 @include('desk.handouts', ['swap' => true])
 @include('desk.recipients', ['swap' => true])

@@ -9,7 +9,7 @@
     </span>
     <button class="chip" data-do="line-up" title="{{ __('Into the line-up (S)') }}"><x-icon name="collection" /> {{ __('Line-up') }}</button>
     <button class="chip" data-do="hand-out" title="{{ __('Hand out to these (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
-    @if ($runs) <button class="chip" data-do="pens-chosen" title="{{ __('Pens down for these (P)') }}"><x-icon name="pause-circle" /> {{ __('Pens down') }}</button> @endif
+    @if ($runs) <button class="chip" data-do="pens-chosen" title="{{ __('Pens down for these alone') }}"><x-icon name="pause-circle" /> {{ __('Pens down') }}</button> @endif
     <button class="chip" data-do="write-chosen" title="{{ __('Write to these (W)') }}"><x-icon name="chat-left-text" /> {{ __('Write') }}</button>
     <button class="chip" data-do="give-back-chosen" title="{{ __('As they were before they were last emptied') }}"><x-icon name="arrow-return-left" /> {{ __('Give back') }}</button>
     <button class="chip" data-do="compare" title="{{ __('Two to four side by side (V)') }}"><x-icon name="layout-split" /> {{ __('Compare') }}</button>

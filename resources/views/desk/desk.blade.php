@@ -21,7 +21,6 @@
                 <ul id="grid" class="grid" aria-label="{{ __('Canvases') }}"></ul>
             </div>
             @include('desk.chosen')
-            <div id="shield" class="shield" hidden><p><x-icon name="shield" /> {{ __('The Shield is up: no student work is shown here.') }} <button class="btn btn-slate" data-do="shield">{{ __('Take it down') }} <kbd>B</kbd></button></p></div>
         </main>
         @include('desk.lead')
         @if ($role === Crag\Session\Role::Colleague) @include('desk.talking') @else <div id="talking" hidden><div id="talking-which"></div><button id="talking-whole"></button><button id="talking-replay"></button><button id="talking-lead"></button><button id="talking-give"></button></div> @endif
@@ -30,6 +29,7 @@
         @include('desk.picture')
         @include('desk.drawer')
     </div>
+    <div id="shield" class="shield" role="status" hidden><p><x-icon name="shield" /> {{ __('Everything on this desk is hidden.') }} <button class="btn btn-slate" data-do="shield">{{ __('Show it again') }} <kbd>B</kbd></button></p></div>
     @include('desk.lineup')
     @include('desk.tile')
     @include('desk.small-windows')

@@ -17,8 +17,7 @@
                     <label class="choice"><input type="checkbox" name="seats[]" value="{{ $seat->id }}"> <b dir="auto">{{ $seat->name }}</b> <span class="form-text">{{ __($seat->device->word()) }}</span></label>
                     @if ($claims !== null)
                         <span class="form-text">{{ __(':name is in the room already.', ['name' => $claims->name]) }}</span>
-                        <button type="button" class="btn btn-sm btn-go" data-post="{{ $at }}/let-in" data-body="{{ json_encode(['seats' => [$seat->id], 'claimed' => true]) }}">{{ __('It is the same student') }}</button>
-                        <button type="button" class="btn btn-sm btn-outline-slate" data-post="{{ $at }}/let-in" data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Somebody else') }}</button>
+                        @include('desk.who-is-it')
                     @else
                         <button type="button" class="btn btn-sm btn-go" data-post="{{ $at }}/let-in" data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Let in') }}</button>
                     @endif

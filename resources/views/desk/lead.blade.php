@@ -4,7 +4,7 @@
         <span id="lead-saved" class="lead-saved" role="status">{{ __('Saved') }}</span>
         <button class="chip ms-auto" id="lead-show" aria-pressed="false" title="{{ __('Students can open this page of yours beside their own') }}"><x-icon name="layout-split" /> <span>{{ __('Let students look at this page') }}</span></button>
         <span id="lead-shown" class="lead-saved" role="status"></span>
-        <button class="chip" id="lead-screen" title="{{ __('This page alone, as you draw on it') }}"><x-icon name="easel" /> {{ __('On the class screen') }}</button>
+        <button class="chip" id="lead-screen" aria-pressed="false" title="{{ __('This page alone, on the class screen, as you draw on it') }}"><x-icon name="easel" /> <span>{{ __('On the class screen') }}</span></button>
         <button class="chip" id="lead-ink" aria-pressed="false" title="{{ __('What you draw from now on appears live under everybody’s own ink') }}"><x-icon name="broadcast" /> {{ __('Lead ink') }}</button>
         <button class="btn btn-outline-slate" data-do="lead">{{ __('Back to the grid') }} <kbd>F</kbd></button>
     </div>

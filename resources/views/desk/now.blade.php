@@ -3,7 +3,9 @@
 @php($lead = $session->leadSeen())
 @php($knocking = $seats->where('state', Crag\Session\SeatState::Knocking)->count())
 <header id="now" class="now" data-names="{{ $settings->deskNames->value }}" data-role="{{ $role->value }}" data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop) }}"
-        data-room="{{ json_encode(App\Sessions\RoomState::shared($session)) }}" data-covered="{{ $current->isCovered() ? '1' : '0' }}" @isset($swap) hx-swap-oob="true" @endisset>
+        data-room="{{ json_encode(App\Sessions\RoomState::shared($session)) }}" data-settings="{{ json_encode($settings->toArray()) }}" data-tray="{{ json_encode($current->trayInForce()->now->toArray()) }}"
+        data-ask="{{ json_encode(App\Sessions\Asking::underWay($session)) }}"
+        data-live="{{ json_encode($session->screen_view === Crag\Session\ScreenView::Showcase ? $session->showcase?->items->whereNull('at_operation')->map(fn ($item) => [$item->canvas_id, $item->page])->values() ?? [] : []) }}" data-covered="{{ $current->isCovered() ? '1' : '0' }}" @isset($swap) hx-swap-oob="true" @endisset>
     <a class="bar-home" href="{{ route('home') }}"><img src="/crag.svg" alt="{{ __('Home') }}" width="28" height="28"></a>
     <div class="now-prompt">
         <h1 class="now-label" title="{{ $session->title }}">{{ __(':title · students have', ['title' => $session->title]) }}</h1>
@@ -15,8 +17,10 @@
     <button id="pens" class="btn {{ $pens->isDown() ? 'btn-attention' : 'btn-paper' }}" data-do="pens" aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $runs) title="{{ __('Pens down for everybody, and up again (P)') }}"><x-icon name="pause-circle" /> <span class="pens-word">{{ $pens->isDown() ? __('Pens up') : __('Pens down') }}</span> <kbd>P</kbd></button>
     <button id="timer-button" class="btn btn-paper" data-do="timer" title="{{ __('Timer and words for pens down (T)') }}"><x-icon name="stopwatch" /> <span id="timer-left" class="timer-left" hx-preserve="true">{{ __('Timer') }}</span></button>
     <button id="lead-button" class="btn btn-paper" data-do="lead" aria-pressed="false" title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="easel" /> <span class="now-word">{{ __('Lead canvas') }}</span>@if ($lead->hasInk()) <span class="lamp" title="{{ __('Lead ink is on') }}"></span><span class="visually-hidden">{{ __('Lead ink is on') }}</span>@endif</button>
-    <button id="ask-button" class="btn btn-paper" data-do="ask" title="{{ __('Quick ask (A)') }}"><x-icon name="question-circle" /> <span class="now-word">{{ __('Ask') }}</span></button>
+    <button id="ask-button" class="btn btn-paper" data-do="ask" title="{{ __('Quick ask (A)') }}"><x-icon name="question-circle" /> <span class="now-word">{{ __('Ask') }}</span> <span id="ask-left" class="timer-left" hx-preserve="true" role="timer" aria-live="off"></span></button>
     <button id="hand-out" class="btn btn-paper" data-do="hand-out" title="{{ __('Hand out (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
+    @php($waits = $knocking + $seats->where('state', Crag\Session\SeatState::Seated)->whereNotNull('hand_at_ms')->count())
+    <button id="waiting-button" class="btn {{ $waits > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting" title="{{ __('Who is waiting for you (Y)') }}"><x-icon name="hand-index" /> <span class="now-word">{{ __('Waiting') }}</span> <b class="count">{{ $waits }}</b></button>
     <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $runs) aria-pressed="{{ $settings->deskNames === Crag\Session\NameMode::Real ? 'true' : 'false' }}" title="{{ __('Names on this desk: :mode. The next: N', ['mode' => __($settings->deskNames->word())]) }}">
         <x-icon :name="$settings->deskNames === Crag\Session\NameMode::Real ? 'eye' : 'eye-slash'" /><span class="visually-hidden">{{ __('Names') }}</span> <span class="now-word">{{ __($settings->deskNames->word()) }}</span>
     </button>

@@ -10,7 +10,7 @@
 @if ($result->teams !== [])
     <ol class="run-teams">
         @foreach ($result->teams as $team => $mean)
-            <li><span dir="auto">{{ $team }}</span> <meter class="tally-meter" min="0" max="{{ max(1, $result->of) }}" value="{{ $mean }}">{{ $mean }}</meter> <b>{{ number_format($mean, 1) }}</b></li>
+            <li><span dir="auto">{{ is_numeric($team) ? __('Team :n', ['n' => $team]) : $team }}</span> <meter class="tally-meter" min="0" max="{{ max(1, $result->of) }}" value="{{ $mean }}">{{ $mean }}</meter> <b>{{ number_format($mean, 1) }}</b></li>
         @endforeach
     </ol>
     <p class="form-text">{{ __('A team has the mean of its members’ right answers.') }}</p>

@@ -25,6 +25,19 @@
         <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-end">{{ __('Turn away') }}</button></div>
     </form>
 </dialog>
+<dialog id="who-is-it" class="small-window" aria-labelledby="who-is-it-title">
+    <form method="dialog">
+        <h2 id="who-is-it-title">{{ __('Is this') }} <span class="window-name" dir="auto"></span>?</h2>
+        <p>{{ __('Someone at the door typed a name that is taken.') }}</p>
+        <ul><li id="who-is-it-there"></li><li id="who-is-it-asks"></li></ul>
+        <p class="form-text">{{ __('If you say yes, the place and all its work move to the device at the door, and the other page closes.') }}</p>
+        <div class="maths-end">
+            <button class="btn btn-outline-danger" value="yes">{{ __('Yes, move the place') }}</button>
+            <button class="btn btn-outline-slate" value="other">{{ __('Let in as someone else') }}</button>
+            <button class="btn btn-go" value="no" autofocus>{{ __('No, turn away') }}</button>
+        </div>
+    </form>
+</dialog>
 <dialog id="send-out" class="small-window" aria-labelledby="send-out-title">
     <form data-post="/desk/{{ $session->id }}/send-out">
         <h2 id="send-out-title">{{ __('Send out') }} <span class="window-name" dir="auto"></span></h2>

@@ -1,16 +1,18 @@
 {{-- Who wants something, in order: those who knock, and hands. --}}
 @php($knocking = $seats->where('state', Crag\Session\SeatState::Knocking)->sortBy('state_at_ms'))
 @php($hands = $seats->where('state', Crag\Session\SeatState::Seated)->whereNotNull('hand_at_ms')->sortBy('hand_at_ms')->values())
-<section id="waiting" class="waiting" aria-label="{{ __('Who waits for you') }}">
+<section id="{{ $as ?? 'waiting' }}" class="waiting" aria-label="{{ __('Who waits for you') }}" @isset($swap) hx-swap-oob="true" @endisset>
+    @if ($knocking->isEmpty() && $hands->isEmpty()) <p class="waiting-none form-text">{{ __('Nobody is waiting.') }}</p> @endif
     @if ($knocking->isNotEmpty())
         <h2>{{ __('Knocking') }}</h2>
         @if ($session->carries_on_id !== null) <p class="waiting-note">{{ __('Earlier work goes on here: let in under a name only whom you know.') }}</p> @endif
-        @foreach ($knocking->take(3) as $seat)
+        @foreach (isset($as) ? $knocking : $knocking->take(3) as $seat)
             <div class="waiting-one is-knocking">
                 <span class="waiting-name" dir="auto">{{ $seat->name }}</span>
                 @if ($seat->claims_id !== null) <span class="waiting-note">{{ __('says: I am :name', ['name' => $seats->firstWhere('id', $seat->claims_id)?->name]) }}</span> @endif
                 <div class="rail-steps">
-                    <button class="btn btn-sm btn-go" data-post="/desk/{{ $session->id }}/let-in" data-body="{{ json_encode(['seats' => [$seat->id], 'claimed' => $seat->claims_id !== null]) }}">{{ $seat->claims_id === null ? __('Let in') : __('It is') }}</button>
+                    @if ($seat->claims_id === null) <button class="btn btn-sm btn-go" data-post="/desk/{{ $session->id }}/let-in" data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Let in') }}</button>
+                    @else @include('desk.who-is-it') @endif
                     <button class="rail-step" data-do="door" title="{{ __('The door, with all who knock') }}">…<span class="visually-hidden">{{ __('More') }}</span></button>
                 </div>
             </div>

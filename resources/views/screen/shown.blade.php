@@ -1,10 +1,14 @@
 @php($view = $session->isRunning() ? $session->screen_view->value : 'ended')
 @php($pens = App\Sessions\Standing::pens($session, null))
-@if ($session->isRunning() && $pens->isDown()) <div class="shown-pens" id="shown-pens"><p dir="auto">{{ $pens->words === '' ? __('Pens down') : $pens->words }}</p></div> @endif
+@if ($session->isRunning() && $pens->isDown()) <div class="shown-pens" id="shown-pens" role="status"><p dir="auto"><x-icon name="pause-circle" /> {{ $pens->words === '' ? __('Pens down') : $pens->words }}</p></div> @endif
 <div class="shown-{{ $view }}" id="shown-{{ $view }}" data-room="{{ json_encode(['timer' => $session->timerValue()?->toArray(), 'sound' => $session->settingsValue()->sound, 'clock' => App\Live\Clock::ms()]) }}">
     <p class="shown-timer" id="shown-timer" role="timer" hidden></p>
     @if ($view === 'join')
         <h1>{{ $session->title }}</h1>
+        @if ($session->door === Crag\Session\Door::Shut)
+            <p class="shown-words">{{ __('The door is shut.') }}</p>
+        @else
+        <p class="shown-n">{{ trans_choice('{0} Nobody is in yet|{1} :count student is in|[2,*] :count students are in', $session->seated()->count()) }}</p>
         <div class="shown-ways">
             <div class="shown-code">
                 <p>{{ __('Go to') }} <b>{{ request()->getHttpHost() }}</b></p>
@@ -13,11 +17,12 @@
             </div>
             <div class="shown-qr" data-qr="{{ route('join', $session->join_code) }}" role="img" aria-label="{{ __('QR code with the join link') }}"></div>
         </div>
+        @endif
     @elseif ($view === 'prompt')
         <p class="shown-n">{{ __('Prompt :n', ['n' => $session->prompt->n]) }}</p>
         <h1 class="shown-words" dir="auto" @if ($session->prompt->words !== '') data-maths="{{ $session->prompt->wordsForAll() }}" @endif>{{ $session->prompt->words === '' ? $session->title : $session->prompt->wordsForAll() }}</h1>
-        @if (! $session->prompt->pagesValue()->isBlank()) <img class="shown-picture" src="{{ route('screen.prompt', [$session, $session->prompt]) }}?{{ crc32((string) json_encode([$session->prompt->backdrop, $session->prompt->pages])) }}" alt="{{ __('What is drawn for the prompt') }}"> @endif
-        <p class="shown-late">{{ __('Late? The code is') }} <b>{{ $session->code()->spaced() }}</b></p>
+        @if (! $session->prompt->pagesValue()->isBlank() || $session->prompt->handouts()->exists()) <img class="shown-picture" src="{{ route('screen.prompt', [$session, $session->prompt]) }}?{{ $session->prompt->sceneVersion() }}" alt="{{ __('What is drawn for the prompt') }}"> @endif
+        @if ($session->door !== Crag\Session\Door::Shut) <p class="shown-late">{{ __('Late? The code is') }} <b>{{ $session->code()->spaced() }}</b></p> @endif
     @elseif ($view === 'showcase' && $session->showcase !== null)
         <h1 class="visually-hidden">{{ __('Showcase') }}</h1>
         @php($items = $session->shown_on->isOnScreen() ? $session->showcase->items : collect())
@@ -25,12 +30,13 @@
     @elseif ($view === 'tally' && $session->ask !== null)
         @php($ask = $session->ask)
         <h1 class="shown-words" dir="auto">{{ $ask->value()->words === '' ? __('Quick ask') : $ask->value()->words }}</h1>
-        <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers', $ask->tally()->answered) }}</p>
+        <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers', $ask->tally()->answered) }}@if ($ask->isOpen(App\Live\Clock::ms()) && $ask->ends_at_ms !== null) · <span class="timer-left" data-ends="{{ $ask->ends_at_ms }}" role="timer"></span>@endif</p>
         @if ($ask->is_tally_shown) @include('desk.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(), 'right' => $ask->is_right_shown]) @endif
         @if ($ask->is_right_shown && $ask->value()->asked->hasKey()) <p class="shown-right" dir="auto">{{ __('Right: :key', ['key' => $ask->value()->asked->key()]) }}</p> @endif
     @elseif ($view === 'run' && $session->run !== null && $session->run->is_shown)
+        @php($result = $session->run->result())
         <h1 class="shown-words">{{ __('How everybody did') }}</h1>
-        @include('desk.run-result', ['result' => $session->run->result()])
+        <div class="shown-results" data-rows="{{ max(count($result->asks), count($result->teams)) }}">@include('desk.run-result')</div>
     @elseif ($view === 'pick')
         @php($picked = $session->picks()->with('seat')->first()?->seat)
         @php($name = $picked === null ? '' : $session->settingsValue()->shownNames->show($picked->name, $picked->n))

@@ -38,7 +38,7 @@
     <p id="notice" class="notice" role="alert" hidden></p>
     <section id="letters" class="letters" aria-label="{{ __('From your teacher') }}" aria-live="polite"></section>
     <section id="quick-ask" class="quick-ask" aria-labelledby="quick-ask-title" hidden>
-        <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2>
+        <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2> <span id="quick-ask-left" class="timer-left" role="timer" aria-live="off" hidden></span>
             <button id="quick-ask-fold" class="btn btn-icon ms-auto" aria-expanded="true" aria-controls="quick-ask-body" title="{{ __('Fold away') }}"><x-icon name="chevron-down" /><span class="visually-hidden">{{ __('Fold away or open') }}</span></button></div>
         <div class="quick-ask-inner">
             <div id="quick-ask-body"></div>
@@ -70,9 +70,8 @@
         <div id="shown-work-items" class="shown-works"></div>
     </section>
     @include('student.windows')
-    <div id="cover" class="cover" role="alertdialog" aria-modal="true" aria-labelledby="cover-words" tabindex="-1" hidden>
+    <div id="cover" class="cover" role="alert" tabindex="-1" hidden>
         <p id="cover-words" class="cover-words" dir="auto"></p>
-        <p class="cover-safe">{{ __('Your work is safe underneath.') }}</p>
-        <p id="cover-timer" class="cover-safe" hidden></p>
+        <p class="cover-safe">{{ __('Your work is safe.') }}</p>
     </div>
 </x-layout>

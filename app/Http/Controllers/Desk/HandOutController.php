@@ -119,8 +119,13 @@ final class HandOutController
 
     private function told(LiveSession $session, Handout $handout): JsonResponse
     {
+        $n = $handout->canvases()->count();
+
         return response()->json([
-            'handout' => $handout->id, 'canvases' => $handout->canvases()->count(),
+            'handout' => $handout->id, 'canvases' => $n,
+            'said' => $handout->mode === HandoutMode::Fresh
+                ? trans_choice('{1} Emptied :count canvas and handed out. The old work is in Replay.|[2,*] Emptied :count canvases and handed out. The old work is in Replay.', $n)
+                : trans_choice('{0} Nobody has a canvas yet; late-comers get it.|{1} Handed out: on :count canvas.|[2,*] Handed out: on :count canvases.', $n),
             'undo' => ['address' => route('desk.handout.undo', [$session, $handout], false), 'body' => (object) []],
         ]);
     }

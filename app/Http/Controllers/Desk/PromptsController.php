@@ -12,7 +12,9 @@ use App\Sessions\Steer;
 use Crag\Prompt\Backdrop;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\Prompt as PromptValue;
+use Crag\Session\Pace;
 use Crag\Session\PromptState;
+use Crag\Session\ScreenView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -29,9 +31,39 @@ final class PromptsController
     {
         $this->mustBeOf($session, $prompt);
         $request->validate(['page' => ['nullable', 'integer', 'min:0', 'max:100']]);
-        $this->steer->gather($session, $prompt, $request->filled('page') ? $request->integer('page') : null);
+        $before = $this->steer->gather($session, $prompt, $request->integer('page'));
 
-        return response()->json([]);
+        return response()->json(self::gathered($session, $prompt, $before));
+    }
+
+    /** Everybody goes back to where they were before. */
+    public function back(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
+    {
+        $this->mustBeOf($session, $prompt);
+        /** @var array{pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>} $before */
+        $before = $request->validate([
+            'pace' => [Rule::enum(Pace::class)], 'prompt' => ['required', 'string'], 'state' => ['required', Rule::enum(PromptState::class)],
+            'screen' => ['required', Rule::enum(ScreenView::class)], 'seats' => ['array'], 'seats.*' => ['string'],
+        ]) + ['seats' => []];
+        $this->steer->back($session, $prompt, $before);
+
+        return response()->json(['said' => __('Everyone is back where they were.')]);
+    }
+
+    /**
+     * What is said after everybody was brought to a prompt, with the way back.
+     *
+     * @param  array<string, mixed>  $before
+     * @return array<string, mixed>
+     */
+    public static function gathered(LiveSession $session, Prompt $prompt, array $before): array
+    {
+        $stays = ! in_array($session->screen_view, [ScreenView::Prompt, ScreenView::Nothing], true);
+
+        return [
+            'said' => __('Everyone is at prompt :n.', ['n' => $prompt->n]).($stays ? ' '.__('The class screen keeps what it shows.') : ''),
+            'undo' => ['address' => route('desk.gather.back', [$session, $prompt], false), 'body' => $before],
+        ];
     }
 
     public function set(Request $request, LiveSession $session, Prompt $prompt): JsonResponse

@@ -84,9 +84,9 @@ final class RoomController
     public function pace(Request $request, LiveSession $session, Steer $steer): JsonResponse
     {
         $request->validate(['pace' => ['required', Rule::enum(Pace::class)]]);
-        $steer->pace($session, Pace::from($request->string('pace')->toString()));
+        $before = $steer->pace($session, Pace::from($request->string('pace')->toString()));
 
-        return response()->json([]);
+        return response()->json($before === null ? [] : PromptsController::gathered($session, $session->prompt()->firstOrFail(), $before));
     }
 
     public function settings(Request $request, LiveSession $session, ChangeSettings $change): JsonResponse

@@ -59,6 +59,14 @@ final class RunController
         return response()->json([]);
     }
 
+    public function putAway(LiveSession $session, Run $run): JsonResponse
+    {
+        abort_unless($this->of($session, $run)->isOver(), 409, __('Stop the run first.'));
+        $this->runs->putAway($session, $run);
+
+        return response()->json([]);
+    }
+
     private function of(LiveSession $session, Run $run): Run
     {
         abort_unless($run->live_session_id === $session->id, 404);

@@ -92,6 +92,13 @@ final class ScreenController
         $page = $request->string('page')->toString();
         $page = isset($lead->scene()->pages[$page]) ? $page : '';
         if ($request->boolean('alone')) {
+            if ($this->shown->isShown($session, $lead, $page)) {
+                $this->shown->view($session, ScreenView::Prompt);
+
+                return response()->json(['said' => __('Taken down. The class screen shows the prompt.')]);
+            }
+            // What the button says, whatever was chosen for work that was shown before.
+            $session->update(['shown_on' => ShownOn::Screen]);
             $this->shown->moments($session, [['canvas_id' => $lead->id, 'page' => $page, 'at_operation' => null]]);
 
             return response()->json(['said' => __('The class sees this page as you draw on it.')]);

@@ -68,7 +68,7 @@ final class ClassScreenController
     {
         abort_unless($prompt->id === $session->prompt_id, 404);
 
-        return self::svg(SceneSvg::document($prompt->pagesValue()->scene(), new EmbeddedPictures($session)));
+        return self::svg(SceneSvg::document($prompt->sceneForAll(), new EmbeddedPictures($session)));
     }
 
     /** One of the canvases that are shown, as it was when it was chosen or as it is now. */

@@ -374,7 +374,9 @@ final class RoomTest extends BrowserTestCase
         $other = $this->person('Tamsin again')->visit(self::$crag->address().'/join/'.$this->code);
         $other->type('#name', 'Tamsin')->click('form > .btn-go')->waitForText('h1', 'knocking');
         $this->teacher->waitForText('#waiting', 'says: I am Tamsin');
-        $this->teacher->click('#waiting .is-knocking .btn-go');
+        $this->teacher->click('#waiting .is-knocking [data-do=who-is-it]')->waitForText('#who-is-it', 'open now on a laptop');
+        self::assertSame('no', $this->teacher->run('return document.activeElement.value'), 'the easy answer gives nothing away');
+        $this->teacher->click('#who-is-it [value=yes]');
         $other->find('#page-frame[data-ready]');
         $other->waitForText('.strip-who', 'Tamsin');
         $other->until(fn (): bool => $this->inked($other, '#page') > 50, 'Tamsin\'s work');

@@ -65,7 +65,7 @@ final class WatchTest extends BrowserTestCase
         $this->teacher->waitForText('#chosen-count', '3 chosen');
         $this->teacher->run('document.querySelector(".tile-open").focus()');
         $this->teacher->press('x')->waitForText('#chosen-count', '2 chosen');
-        $this->teacher->press('p');
+        $this->teacher->click('#chosen [data-do=pens-chosen]');
         $class['Rafe']->seen('#cover');
         self::assertFalse($class['Tamsin']->find('#cover')->isDisplayed());
         $this->teacher->press('s')->waitForText('#lineup', 'Rafe');

@@ -101,7 +101,7 @@ export class RoomDesk {
             this.around.renamed();
         }
         element('#names').setAttribute('aria-pressed', String(names === MODES[0]));
-        element('#names .now-word').textContent = this.around.words[`names_${names}`];
+        element('#names .names-word').textContent = this.around.words[`names_${names}`];
     }
 
     /** The settings' fields say what holds, but for the one in which somebody is. */

@@ -31,6 +31,6 @@
     </label>
     <label class="gridline-field" title="{{ __('Smaller and larger tiles (− and +)') }}"><x-icon name="grid" /><span class="visually-hidden">{{ __('Size') }}</span> <input id="size" type="range" min="132" max="420" step="8" value="420"></label>
     <button id="pick-button" class="chip" data-do="pick" title="{{ __('Pick a student: everybody comes round before anyone comes twice (K)') }}"><x-icon name="shuffle" /> {{ __('Pick') }}</button>
-    <button id="shield-button" class="chip" data-do="shield" aria-pressed="false" title="{{ __('Shield: hide everything on this desk (B)') }}"><x-icon name="shield" /> {{ __('Shield') }}</button>
+    <button id="shield-button" class="chip" data-do="shield" aria-pressed="false" title="{{ __('Shield: hide everything on this desk (B)') }}"><x-icon name="shield" /><span class="visually-hidden">{{ __('Shield') }}</span></button>
 </div>
 <div id="answer-groups" class="answer-groups" role="group" aria-label="{{ __('Answers, equal ones together') }}" hidden></div>

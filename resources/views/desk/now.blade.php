@@ -20,9 +20,9 @@
     <button id="ask-button" class="btn btn-paper" data-do="ask" title="{{ __('Quick ask (A)') }}"><x-icon name="question-circle" /> <span class="now-word">{{ __('Ask') }}</span> <span id="ask-left" class="timer-left" hx-preserve="true" role="timer" aria-live="off"></span></button>
     <button id="hand-out" class="btn btn-paper" data-do="hand-out" title="{{ __('Hand out (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
     @php($waits = $knocking + $seats->where('state', Crag\Session\SeatState::Seated)->whereNotNull('hand_at_ms')->count())
-    <button id="waiting-button" class="btn {{ $waits > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting" title="{{ __('Who is waiting for you (Y)') }}"><x-icon name="hand-index" /> <span class="now-word">{{ __('Waiting') }}</span> <b class="count">{{ $waits }}</b></button>
+    <button id="waiting-button" class="btn {{ $waits > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting" title="{{ __('Who is waiting for you (Y)') }}"><x-icon name="hand-index" /><span class="visually-hidden">{{ __('Waiting') }}</span> <b class="count">{{ $waits }}</b></button>
     <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $runs) aria-pressed="{{ $settings->deskNames === Crag\Session\NameMode::Real ? 'true' : 'false' }}" title="{{ __('Names on this desk: :mode. The next: N', ['mode' => __($settings->deskNames->word())]) }}">
-        <x-icon :name="$settings->deskNames === Crag\Session\NameMode::Real ? 'eye' : 'eye-slash'" /><span class="visually-hidden">{{ __('Names') }}</span> <span class="now-word">{{ __($settings->deskNames->word()) }}</span>
+        <x-icon :name="$settings->deskNames === Crag\Session\NameMode::Real ? 'eye' : 'eye-slash'" /><span class="visually-hidden">{{ __('Names') }}: <span class="names-word">{{ __($settings->deskNames->word()) }}</span></span>
     </button>
     <button id="door-button" class="btn btn-code" data-do="door" title="{{ __('Door and seats (D)') }}"><x-icon :name="$session->door === Crag\Session\Door::Shut ? 'door-closed' : 'door-open'" /> <span class="door-letters">{{ $session->code()->spaced() }}</span> <span class="door-word">{{ __($session->door->word()) }}</span>
         @if ($knocking > 0) <span class="badge-count">{{ $knocking }}<span class="visually-hidden"> {{ __('knocking') }}</span></span> @endif</button>

@@ -2,7 +2,7 @@
 @php($knocking = $seats->where('state', Crag\Session\SeatState::Knocking)->sortBy('state_at_ms'))
 @php($hands = $seats->where('state', Crag\Session\SeatState::Seated)->whereNotNull('hand_at_ms')->sortBy('hand_at_ms')->values())
 <section id="{{ $as ?? 'waiting' }}" class="waiting" aria-label="{{ __('Who waits for you') }}" @isset($swap) hx-swap-oob="true" @endisset>
-    @if ($knocking->isEmpty() && $hands->isEmpty()) <p class="waiting-none form-text">{{ __('Nobody is waiting.') }}</p> @endif
+    @if (isset($as) && $knocking->isEmpty() && $hands->isEmpty()) <p class="waiting-none form-text">{{ __('Nobody is waiting.') }}</p> @endif
     @if ($knocking->isNotEmpty())
         <h2>{{ __('Knocking') }}</h2>
         @if ($session->carries_on_id !== null) <p class="waiting-note">{{ __('Earlier work goes on here: let in under a name only whom you know.') }}</p> @endif

@@ -53,7 +53,7 @@ export class SimulatedStudent {
     private canvas = '';
     private arePensDown = false;
     private answered = '';
-    private ahead: { canvas: string; prompt: { id: string } } | undefined;
+    private ahead: { canvas: string; waiting?: boolean; prompt: { id: string } } | undefined;
     /** Ended sessions take no more strokes. */
     over = false;
 
@@ -168,9 +168,10 @@ export class SimulatedStudent {
 
     private async takeCanvas(): Promise<void> {
         const response = await this.request(`/seat/${this.seat}/canvas`, { headers: { Accept: 'application/json' } });
-        const answer = (await response.json()) as { canvas: string; ended: boolean };
+        const answer = (await response.json()) as { canvas: string; ended: boolean; waiting?: boolean };
         this.canvas = answer.canvas;
         this.over ||= answer.ended;
+        answer.waiting === true && (await this.acknowledge());
     }
 
     private connect(): Promise<void> {
@@ -193,12 +194,13 @@ export class SimulatedStudent {
 
     /** What a page does about what it hears. */
     private hear(text: string): void {
-        const { event, opening } = JSON.parse(text) as { event?: { type: string; body: Record<string, never> }; opening?: { canvas: string; prompt: { id: string } } };
+        const { event, opening } = JSON.parse(text) as { event?: { type: string; body: Record<string, never> }; opening?: { canvas: string; waiting?: boolean; prompt: { id: string } } };
         const at = Date.now();
         if (opening !== undefined) {
             this.ahead = opening;
         } else if (event?.type === 'prompt' && this.ahead?.prompt.id === (event.body.prompt as { id: string }).id) {
             this.canvas = this.ahead.canvas;
+            this.ahead.waiting === true && void this.acknowledge();
             this.watch.heard?.('gather', at);
         } else if (event?.type === 'prompt') {
             void this.takeCanvas().then(() => this.watch.heard?.('gather', Date.now())).catch(() => undefined);
@@ -208,12 +210,17 @@ export class SimulatedStudent {
             this.watch.heard?.(this.arePensDown ? 'pens_down' : 'pens_up', at);
         } else if (event?.type === 'handout') {
             this.watch.heard?.('hand_out', at);
-            void this.request(`/seat/${this.seat}/got`, this.json({ canvas: this.canvas, handout: event.body.handout })).catch(() => undefined);
+            void this.acknowledge(event.body.handout);
         } else if (event?.type === 'own') {
             this.answer((event.body.own as { ask?: Asked | null }).ask ?? null);
         } else if (event?.type === 'ended') {
             this.leave();
         }
+    }
+
+    /** The page has what was handed out: one thing, or all that lies there. */
+    private async acknowledge(handout?: string): Promise<void> {
+        await this.request(`/seat/${this.seat}/got`, this.json({ canvas: this.canvas, ...(handout !== undefined && { handout }) })).catch(() => undefined);
     }
 
     /** A quick ask is thought about for a moment, and answered once. */

@@ -32,7 +32,7 @@ final readonly class DemoClass
         $this->instance->launch('class', [
             'node', "{$root}/storage/setup/demo/class.mjs", 'play', $this->instance->address(), $this->addresses['code'],
             "{$root}/demo/class.json", (string) $students,
-        ]);
+        ], isOnce: true);
     }
 
     /** @return array{desk: string, plans: string, join: string, code: string, screen: string, student: string} */

@@ -13,6 +13,9 @@ final class Instance
     /** @var array<string, Child> */
     private array $children = [];
 
+    /** @var array<string, true> parts that are not started again when they end */
+    private array $once = [];
+
     /** @param  string  $data where what is kept lives */
     private function __construct(
         public readonly string $run,
@@ -117,9 +120,15 @@ final class Instance
         return array_merge(...array_map(static fn (string $setting): array => ['-d', $setting], $settings));
     }
 
-    /** @param  list<string>  $command */
-    public function launch(string $name, array $command): void
+    /**
+     * @param  list<string>  $command
+     * @param  bool  $isOnce  whether it has done its work when it ends, and is not started again
+     */
+    public function launch(string $name, array $command, bool $isOnce = false): void
     {
+        if ($isOnce) {
+            $this->once[$name] = true;
+        }
         $stale = $name === 'nginx' ? ["{$this->run}/publish.sock"] : [];
         $child = $this->children[$name] = new Child($name, $command, "{$this->run}/{$name}.out", $this->environment(), $stale);
         $child->start();
@@ -150,6 +159,12 @@ final class Instance
                     // @phpstan-ignore if.alwaysFalse (a signal sets it)
                     if ($asked) {
                         break;
+                    }
+                    if (isset($this->once[$name])) {
+                        Console::step("{$name} has ended");
+                        unset($this->children[$name]);
+
+                        continue;
                     }
                     Console::step("{$name} ended; starting it again");
                     $child->start();

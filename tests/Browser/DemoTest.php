@@ -32,6 +32,19 @@ final class DemoTest extends TestCase
         $started = Child::descendants($pid);
         self::assertGreaterThanOrEqual(5, count($started));
 
+        // The class that has gone home does not come back again and again; another part that ends does.
+        $class = $this->part($pid, 'class.mjs');
+        $queue = $this->part($pid, 'queue:work');
+        posix_kill($class, SIGTERM);
+        posix_kill($queue, SIGKILL);
+        $until = microtime(true) + 20;
+        while (in_array($this->part($pid, 'queue:work'), [0, $queue], true) && microtime(true) < $until) {
+            usleep(50_000);
+        }
+        self::assertGreaterThan(0, $this->part($pid, 'queue:work'), 'what keeps Crag going is started again');
+        self::assertSame(0, $this->part($pid, 'class.mjs'));
+        $started = [...$started, ...Child::descendants($pid)];
+
         posix_kill($pid, SIGTERM);
         $until = microtime(true) + 10;
         while (proc_get_status($demo)['running'] && microtime(true) < $until) {
@@ -41,6 +54,18 @@ final class DemoTest extends TestCase
         self::assertSame([], array_values(array_filter($started, static fn (int $one): bool => is_dir("/proc/{$one}"))));
         proc_close($demo);
         Folder::remove(Setup::root()."/storage/run/demo-{$port}");
+    }
+
+    /** The process of a part that runs; 0 for none. */
+    private function part(int $of, string $command): int
+    {
+        foreach (Child::descendants($of) as $pid) {
+            if (str_contains((string) @file_get_contents("/proc/{$pid}/cmdline"), $command)) {
+                return $pid;
+            }
+        }
+
+        return 0;
     }
 
     public function test_what_is_typed_wrong_is_said(): void

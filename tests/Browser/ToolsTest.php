@@ -194,6 +194,23 @@ final class ToolsTest extends BrowserTestCase
         self::assertSame(88, $this->page->run('return document.querySelector(".eraser-ring").offsetWidth - 0'));
     }
 
+    public function test_on_a_phone_held_across_every_tool_is_in_view(): void
+    {
+        $this->begin('Lowen', 844, 390);
+        $outside = $this->page->run(<<<'JS'
+            return [...document.querySelectorAll('#tray .tool')].filter((one) => one.checkVisibility()).filter((one) => {
+                const box = one.getBoundingClientRect();
+                const at = document.elementFromPoint(box.left + box.width / 2, box.top + box.height / 2);
+                return box.bottom > innerHeight || box.height < 44 || at?.closest('.tool') !== one;
+            }).map((one) => one.textContent.trim());
+            JS);
+        self::assertSame([], $outside);
+        $this->page->run('drag([[.2, .3], [.5, .3], [.8, .3]], "touch")');
+        $this->latest($this->page, 'Lowen', 'add', 1);
+        $this->page->click('#undo');
+        $this->latest($this->page, 'Lowen', 'withdraw', 2);
+    }
+
     public function test_what_is_wet_looks_as_it_will_when_it_is_dry(): void
     {
         $this->begin('Morwen');

@@ -54,6 +54,16 @@ final class SessionFromPlanTest extends CragTestCase
         self::assertSame('Levers', $session->refresh()->title);
     }
 
+    public function test_starting_and_trying_warn_of_what_cannot_be_drawn(): void
+    {
+        $this->add(PreparedPrompt::saying('Weigh {num: 2..9} g'));
+        foreach (['start', 'try'] as $page) {
+            $this->get("/plan/{$this->plan->id}/{$page}")->assertOk()->assertSee('Mend this before the class sees it')->assertSee('Prompt 1: “num” is too long');
+        }
+        [$seat] = $this->seat($this->start());
+        self::assertSame('Weigh … g', $this->canvasOf($seat)->prompt->forSeat($seat)->words);
+    }
+
     public function test_the_class_screen_shows_what_is_drawn_for_the_present_prompt_alone(): void
     {
         $this->add($this->worksheet());

@@ -3,6 +3,7 @@ import { beforeEach, test } from 'node:test';
 import type { PlanState } from '../../resources/ts/plan/model';
 import { Saver } from '../../resources/ts/plan/saver';
 import { ranges } from '../../resources/ts/plan/takein';
+import { formulaParts } from '../../resources/ts/questions/words';
 
 interface Sent {
     address: string;
@@ -112,4 +113,12 @@ test('chosen pages are written as ranges', () => {
     assert.equal(ranges([2]), '2');
     assert.equal(ranges([]), '');
     assert.equal(ranges([1, 3, 4, 6, 7, 8]), '1, 3-4, 6-8');
+});
+
+test('a price is no formula', () => {
+    const formulas = (text: string): string[] => formulaParts(text).filter((_, i) => i % 2 === 1);
+    assert.deepEqual(formulas('It costs $5 and then $6'), []);
+    assert.deepEqual(formulas('It costs $5 for $x$ kg and $6'), ['$x$']);
+    assert.deepEqual(formulas('From \\$5 to \\$6, $x$'), ['$x$']);
+    assert.deepEqual(formulas('$\\frac{1}{2}$ of $ab$, $5,000–$6,000, a lone $ sign'), ['$\\frac{1}{2}$', '$ab$']);
 });

@@ -16,7 +16,7 @@ final class Braces
     public static function within(string $text): array
     {
         $found = [];
-        foreach (self::parts($text) as [$part, $isMaths]) {
+        foreach (Formulas::parts($text) as [$part, $isMaths]) {
             preg_match_all(self::ANY, $part, $matches);
             foreach ($matches[1] as $inside) {
                 if (! $isMaths || str_contains($inside, ':')) {
@@ -32,21 +32,10 @@ final class Braces
     public static function replace(string $text, callable $with): string
     {
         $result = '';
-        foreach (self::parts($text) as [$part, $isMaths]) {
+        foreach (Formulas::parts($text) as [$part, $isMaths]) {
             $result .= preg_replace_callback(self::ANY, static fn (array $found): string => $with($found[1], $isMaths) ?? $found[0], $part);
         }
 
         return $result;
-    }
-
-    /** @return list<array{string, bool}> the text in turns: words, and LaTeX with its dollar signs */
-    private static function parts(string $text): array
-    {
-        $parts = [];
-        foreach (preg_split('/(\$[^$\n]+\$)/u', $text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [] as $i => $part) {
-            $parts[] = [$part, $i % 2 === 1];
-        }
-
-        return $parts;
     }
 }

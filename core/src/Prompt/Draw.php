@@ -12,9 +12,21 @@ use Crag\Maths\Written;
 /** The values that one student has, and texts with them put in. */
 final readonly class Draw
 {
-    /** @param  array<string, Value>  $values  by name */
-    public function __construct(public array $values)
+    /** What gives values, or holds the name of one. */
+    private const MEANT = '/^\s*\p{L}[\p{L}\p{N}_]*\s*(?:[:=].*)?$/us';
+
+    /**
+     * @param  array<string, Value>  $values  by name
+     * @param  bool  $isUnknown  whether nothing can be drawn: dots stand for what was meant to be
+     */
+    public function __construct(public array $values, private bool $isUnknown = false)
     {
+    }
+
+    /** For a prompt whose values cannot be drawn: a student never sees how they were written. */
+    public static function unknown(): self
+    {
+        return new self([], true);
     }
 
     /** Every name standing for itself: how a prompt reads for everybody at once. */
@@ -25,6 +37,9 @@ final readonly class Draw
 
     public function fill(string $text): string
     {
+        if ($this->isUnknown) {
+            return Braces::replace($text, static fn (string $inside, bool $isMaths): ?string => preg_match(self::MEANT, $inside) === 1 && (! $isMaths || str_contains($inside, ':')) ? '…' : null);
+        }
         if ($this->values === [] || ! str_contains($text, '{')) {
             return $text;
         }

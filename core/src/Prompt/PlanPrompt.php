@@ -160,7 +160,7 @@ final readonly class PlanPrompt
      */
     public function values(): Values
     {
-        return Values::in([$this->words, ...array_merge(...array_map(static fn (Question $question): array => $question->texts(), $this->questions))]);
+        return Values::in($this->texts());
     }
 
     /**
@@ -175,7 +175,7 @@ final readonly class PlanPrompt
         } catch (InvalidValues $problem) {
             return [$problem->getMessage()];
         }
-        $problems = [];
+        $problems = $this->unknownNames();
         foreach ($mine->questions as $i => $question) {
             try {
                 $question->asked->hasKey() && $question->asked->compare($question->asked->kind() === Kind::Choices ? [] : '');
@@ -187,13 +187,35 @@ final readonly class PlanPrompt
         return $problems;
     }
 
-    /** As a student has it; where no values can be drawn, as it stands. */
+    /** @return list<string> a sentence for each single letter in braces that has no values, where the prompt has any */
+    private function unknownNames(): array
+    {
+        $values = $this->values();
+        $unknown = [];
+        foreach ($values->isEmpty() ? [] : $this->texts() as $text) {
+            foreach (Braces::within($text) as $inside) {
+                if (preg_match('/^\s*(\p{L})\s*$/u', $inside, $found) === 1 && ! in_array($found[1], $values->names(), true)) {
+                    $unknown[$found[1]] = InvalidValues::unknown($found[1])->getMessage();
+                }
+            }
+        }
+
+        return array_values($unknown);
+    }
+
+    /** @return list<string> everything that may hold values in braces */
+    private function texts(): array
+    {
+        return [$this->words, ...array_merge(...array_map(static fn (Question $question): array => $question->texts(), $this->questions))];
+    }
+
+    /** As a student has it; where no values can be drawn, dots stand for them. */
     public function forStudent(string $seed, int $n): self
     {
         try {
             return $this->filled($this->values()->draw($seed, $n));
         } catch (InvalidValues) {
-            return $this;
+            return $this->filled(Draw::unknown());
         }
     }
 
@@ -203,7 +225,7 @@ final readonly class PlanPrompt
         try {
             return Draw::names($this->values())->fill($this->words);
         } catch (InvalidValues) {
-            return $this->words;
+            return Draw::unknown()->fill($this->words);
         }
     }
 

@@ -29,6 +29,8 @@ final class Values
 
     private const DRAWN = '/^\s*(?<name>\p{L})\s*(?<sign>[:=])(?<rest>[^=].*)$/us';
 
+    private const LONG_NAME = '/^\s*(?<name>\p{L}[\p{L}\p{N}_]+)\s*:/us';
+
     private const UNSEEN = '/^\s*(?<name>\p{L})\s*:(?<rest>.*)$/us';
 
     private const CONDITION = '/^(?<one>.+?)(?<sign>≠|!=|<>|≤|<=|≥|>=|<|>|=)(?<two>.+)$/us';
@@ -56,6 +58,9 @@ final class Values
         foreach ($texts as $text) {
             foreach (Braces::within($text) as $inside) {
                 $parts = explode(';', $inside);
+                if (preg_match(self::LONG_NAME, $parts[0], $found) === 1) {
+                    throw InvalidValues::longName($found['name']);
+                }
                 if (preg_match(self::DRAWN, $parts[0], $found) !== 1) {
                     continue;
                 }
@@ -207,6 +212,9 @@ final class Values
         $number = '[-−]?\d+(?:\.\d+)?';
         if (preg_match("/^({$number})\s*(?:\.\.+|…)\s*({$number})(?:\s+step\s+({$number}))?$/u", $written, $found) === 1) {
             return self::range($name, $found[1], $found[2], $found[3] ?? '1');
+        }
+        if (preg_match("/^{$number}\s*[-–—]\s*\d/u", $written) === 1 && ! str_contains($written, ',')) {
+            throw InvalidValues::dash($written);
         }
         $choices = [];
         foreach (explode(',', $written) as $one) {

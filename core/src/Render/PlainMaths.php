@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
+use Crag\Prompt\Formulas;
+
 /** Words with formulas between dollar signs, for where only letters can stand: ½ as 1/2, powers raised where they can be. */
 final class PlainMaths
 {
@@ -18,7 +20,7 @@ final class PlainMaths
 
     public static function words(string $text): string
     {
-        return (string) preg_replace_callback('/\$([^$\n]+)\$/u', static fn (array $found): string => self::formula($found[1]), $text);
+        return Formulas::replaced($text, self::formula(...));
     }
 
     public static function formula(string $latex): string

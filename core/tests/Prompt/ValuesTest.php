@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
+use Crag\Canvas\Fields;
 use Crag\Maths\Written;
 use Crag\Prompt\Draw;
+use Crag\Prompt\Formulas;
 use Crag\Prompt\InvalidValues;
+use Crag\Prompt\PlanPrompt;
 use Crag\Prompt\Values;
+use Crag\Render\PlainMaths;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class ValuesTest extends TestCase
@@ -132,5 +137,50 @@ final class ValuesTest extends TestCase
         self::assertSame('${-3}$', $draw->fill('${a}$'));
         self::assertSame('${\frac{1}{3}}$', Values::in(['{a: 1/3}'])->draw('', 0)->fill('${a}$'));
         self::assertSame('2π', Written::plain($draw->values['a']->plus(\Crag\Maths\Value::number(5))->times(\Crag\Maths\Value::letter('π'))));
+    }
+
+    #[Test]
+    #[TestWith(['Weigh {a: 2-9} g', 'two dots'])]
+    #[TestWith(['Weigh {a: 2 – 9} g', 'two dots'])]
+    #[TestWith(['Weigh {num: 2..9} g', 'one letter'])]
+    #[TestWith(['Weigh {a: nothing at all} g', 'neither a range'])]
+    #[TestWith(['Weigh {a: 9..2} g', 'neither a range'])]
+    #[TestWith(['Weigh ${num: 2..9}$ g', 'one letter'])]
+    public function what_cannot_be_drawn_is_said_and_students_never_see_its_braces(string $words, string $said): void
+    {
+        $prompt = PlanPrompt::read(new Fields(['words' => $words, 'questions' => [['id' => 'q1', 'kind' => 'number', 'words' => 'And {a}?', 'spot' => null, 'right' => '{a} g']]]));
+        self::assertStringContainsString($said, implode(' ', $prompt->problems()));
+        $mine = $prompt->forStudent('seed', 3);
+        foreach ([$mine->words, $mine->questions[0]->words, $prompt->wordsForAll()] as $text) {
+            self::assertDoesNotMatchRegularExpression('/[{}]/', $text);
+            self::assertStringContainsString('…', $text);
+        }
+        self::assertNull($mine->questions[0]->compare('5 g'));
+    }
+
+    #[Test]
+    public function a_set_in_braces_stays_and_a_letter_without_values_is_said(): void
+    {
+        $set = PlanPrompt::saying('Which of {1, 2, 3} is even?');
+        self::assertSame([[], 'Which of {1, 2, 3} is even?'], [$set->problems(), $set->forStudent('seed', 1)->words]);
+        self::assertSame(['{b} has no values. Give it some where it first stands, such as {b: 2..9}.'], PlanPrompt::saying('{a: 2..9} and {b}')->problems());
+        self::assertSame([], PlanPrompt::saying('{a: -3, 2-9, 5}')->problems(), 'in a list a subtraction is one');
+    }
+
+    /** @param  list<string>  $formulas */
+    #[Test]
+    #[TestWith(['It costs $5 and then $6', []])]
+    #[TestWith(['It costs $5 for $x$ kg and $6', ['x']])]
+    #[TestWith(['$\frac{1}{2}$ of $ab$', ['\frac{1}{2}', 'ab']])]
+    #[TestWith(['From \$5 to \$6, $x$', ['x']])]
+    #[TestWith(['$5$ and $6$', ['5', '6']])]
+    #[TestWith(['Only $ signs $ here', []])]
+    #[TestWith(['$5,000–$6,000', []])]
+    public function a_price_is_no_formula(string $text, array $formulas): void
+    {
+        $found = array_values(array_filter(Formulas::parts($text), static fn (array $part): bool => $part[1]));
+        self::assertSame($formulas, array_map(static fn (array $part): string => substr($part[0], 1, -1), $found));
+        self::assertSame($text, implode('', array_column(Formulas::parts($text), 0)));
+        self::assertStringNotContainsString('\$', PlainMaths::words($text));
     }
 }

@@ -1,3 +1,11 @@
+/** As core/src/Prompt/Formulas.php finds them. */
+const FORMULA = /((?<!\\)\$(?=[^\s$])(?:\\.|[^$\\\n])+?(?<=\S)\$(?!\d))/u;
+
+/** The text in turns: words, and formulas with their dollar signs. */
+export function formulaParts(text: string): string[] {
+    return text.split(FORMULA);
+}
+
 /** Puts words in a place, formulas between dollar signs set properly as soon as the setting of formulas is here. */
 export function showWords(place: HTMLElement, text: string): void {
     if (place.dataset.words === text) {
@@ -5,9 +13,9 @@ export function showWords(place: HTMLElement, text: string): void {
     }
     place.dataset.words = text;
     place.replaceChildren();
-    text.split(/(\$[^$\n]+\$)/).forEach((part, i) => {
+    formulaParts(text).forEach((part, i) => {
         if (i % 2 === 0) {
-            place.append(part);
+            place.append(part.replaceAll('\\$', '$'));
             return;
         }
         const source = part.slice(1, -1);

@@ -6,6 +6,7 @@
             <h1>{{ __('Start “:title”', ['title' => $plan->title]) }}</h1>
             <p>{{ trans_choice('{0} It has no prompt yet: type them while you teach, and they go into the plan.|{1} It has :count prompt.|[2,*] It has :count prompts.', $prompts->count()) }}
                 @php($minutes = $prompts->sum(fn ($prompt) => $prompt->value()->minutes ?? 0)) @if ($minutes > 0) {{ __('About :n minutes.', ['n' => $minutes]) }} @endif</p>
+            @include('plans.problems')
             <form method="post" action="{{ route('plan.start.now', $plan) }}">
                 @csrf
                 @if ($teacher->name === '')

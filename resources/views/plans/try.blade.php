@@ -13,6 +13,7 @@
             @endforeach
         </div>
     </header>
+    @include('plans.problems')
     <main class="try-stage">
         <div class="try-device"><iframe class="try-frame" title="{{ __('The page of a student') }}" src="{{ route('plan.try.student', [$plan, $session]) }}" width="390" height="844"></iframe></div>
     </main>

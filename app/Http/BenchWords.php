@@ -19,7 +19,7 @@ final class BenchWords
 
         return $stamps + [
             'typing' => __('Words on the page'), 'page' => __('Page :n of :all'), 'unreachable' => __('That did not reach the server. Nothing has changed; try again.'),
-            'no_camera' => __('There is no camera that this page may use. Choose a picture from a file instead.'), 'bringing' => __('Bringing it in…'), 'only_lines_in_parts' => __('Only lines can be rubbed out in parts. Choose “Whole lines” to rub this out.'), 'nothing_chosen' => __('Nothing is chosen.'), 'chosen' => __(':n chosen'),
+            'no_camera' => __('There is no camera that this page may use. Choose a picture from a file instead.'), 'bringing' => __('Bringing it in…'), 'paste_cut' => __('Only the first :n characters fit into a box of text.'), 'only_lines_in_parts' => __('Only lines can be rubbed out in parts. Choose “Whole lines” to rub this out.'), 'nothing_chosen' => __('Nothing is chosen.'), 'chosen' => __(':n chosen'),
             'object' => __(':what, :where'), 'no_objects' => __('Nothing on this page yet.'),
             'a_stroke' => __('Stroke'), 'a_writing' => __('Writing, :n strokes'), 'a_highlight' => __('Highlighted line'), 'a_line' => __('Straight line'), 'a_arrow' => __('Arrow'),
             'a_rectangle' => __('Rectangle'), 'a_ellipse' => __('Ellipse'), 'a_triangle' => __('Triangle'), 'a_polygon' => __('Polygon'), 'a_curve' => __('Curve'),

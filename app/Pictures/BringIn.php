@@ -14,7 +14,7 @@ use Crag\Formats\InkMl;
 use Crag\Formats\SvgDrawing;
 use Crag\Formats\UnreadableFile;
 
-/** Makes objects of a file, whose kind is found from its bytes: ink, a drawing, or a picture. */
+/** Makes objects of a file, whose kind is found from its bytes: ink, a drawing, a picture, or a teacher's PDF, of which a page is taken. */
 final readonly class BringIn
 {
     /** So many pictures may one student bring into a session. */
@@ -35,7 +35,7 @@ final readonly class BringIn
      * @throws UnusablePicture
      * @throws UnreadableFile
      */
-    public function __invoke(Holder $holder, ?Seat $seat, string $bytes): array
+    public function __invoke(Holder $holder, ?Seat $seat, string $bytes, int $pdfPage = 1): array
     {
         $xml = ltrim($bytes, "\u{FEFF} \r\n\t");
         if (str_starts_with($xml, '<') && preg_match('/<([a-z]+:)?(ink|svg)[\s>]/', substr($xml, 0, 2000), $found) === 1) {
@@ -48,18 +48,22 @@ final readonly class BringIn
             throw UnusablePicture::tooMany(self::MOST_PICTURES);
         }
 
-        return [['object' => $this->picture($holder, $seat, $bytes)]];
+        return [['object' => $this->picture($holder, $seat, $bytes, $pdfPage)]];
     }
 
     /** @return array<string, mixed> */
-    private function picture(Holder $holder, ?Seat $seat, string $bytes): array
+    private function picture(Holder $holder, ?Seat $seat, string $bytes, int $pdfPage): array
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-picture');
         file_put_contents($file, $bytes);
+        $page = null;
         try {
-            $asset = ($this->storePicture)($holder, $file, $seat);
+            // Only a teacher's file is given to the reader of PDFs.
+            $page = $seat === null && PdfPage::is($file) ? PdfPage::picture($file, $pdfPage) : null;
+            $asset = ($this->storePicture)($holder, $page ?? $file, $seat);
         } finally {
             unlink($file);
+            $page === null || unlink($page);
         }
         $scale = min(1, self::WIDEST / $asset->width, self::TALLEST / $asset->height);
         [$w, $h] = [$asset->width * $scale, $asset->height * $scale];

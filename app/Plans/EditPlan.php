@@ -10,6 +10,7 @@ use App\Models\Prompt;
 use App\Models\Teacher;
 use Crag\Canvas\Fields;
 use Crag\Prompt\Backdrop;
+use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\Plan as PlanValue;
 use Crag\Prompt\PlanPrompt;
 use Crag\Prompt\TrayInForce;
@@ -134,7 +135,7 @@ final readonly class EditPlan
     {
         if ($prompt === null) {
             match ($field) {
-                'title' => $plan->title = PlanValue::title(is_string($to) ? $to : ''),
+                'title' => $plan->title = PlanValue::title(is_string($to) ? $to : '') ?: throw InvalidPrompt::untitled(),
                 'tags' => $plan->tags = PlanValue::tags(array_values(array_filter(is_array($to) ? $to : [], is_string(...)))),
                 default => abort(422, __('A plan has no such field.')),
             };

@@ -12,20 +12,43 @@ use App\Models\Plan;
 use App\Models\Prompt;
 use App\Sessions\RoomState;
 use App\Sessions\StartSession;
+use Crag\Prompt\PlanPrompt;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Brings what has changed in a plan into a running session. Words, questions and tools change for everybody; what is
- * drawn changes on canvases that nobody has begun, and stays as it was under work that is there. Prompts that are new
- * in the plan come at the end; none is taken away.
+ * drawn changes on canvases that nobody has begun, and stays as it was under work that is there. The order follows too;
+ * a prompt that is no longer in the plan goes when students have not seen it.
  */
 final readonly class FollowPlan
 {
+    /** Asked for every few seconds by each open page; what changes in the session itself is seen after so many seconds. */
+    private const REMEMBERED_S = 30;
+
     public function __construct(private MakePlan $plans, private TakeCanvas $takeCanvas, private Announce $announce)
     {
     }
 
-    /** @return int how many prompts changed or are new */
+    /** Whether the plan now says something that the session does not have. */
+    public function isBehind(LiveSession $session, Plan $plan): bool
+    {
+        return Cache::remember("behind.{$session->id}.{$plan->edit_count}.{$session->prompts()->count()}", self::REMEMBERED_S, function () use ($session, $plan): bool {
+            $copies = $session->prompts()->orderBy('n')->get();
+            $present = $plan->present();
+            foreach ($this->plans->prepared($plan) as $i => $prepared) {
+                $copy = $copies->firstWhere('source_id', $present[$i]->id ?? null);
+                if ($copy === null || $this->hasChanged($copy, $prepared)) {
+                    return true;
+                }
+            }
+
+            return $this->gone($session, $plan, $copies)->isNotEmpty() || self::order($copies, $plan->sequence) !== $copies->modelKeys();
+        });
+    }
+
+    /** @return int how many prompts changed, are new, went or stand elsewhere now */
     public function __invoke(LiveSession $session, Plan $plan): int
     {
         return DB::transaction(function () use ($session, $plan): int {
@@ -43,13 +66,69 @@ final readonly class FollowPlan
                 $copy === null ? StartSession::put($session, $prepared, ++$n, $source?->id) : $this->change($copy, $prepared);
                 $changed++;
             }
+            $copies = $session->prompts()->orderBy('n')->get();
+            $gone = $this->gone($session, $plan, $copies);
+            $gone->each(static fn (Prompt $prompt) => $prompt->delete());
+            $changed += $gone->count() + self::arrange($copies->diff($gone), $plan->sequence);
             if ($changed > 0) {
+                Cache::forget("behind.{$session->id}.{$plan->edit_count}.{$session->prompts()->count()}");
                 $prompt = $session->prompt()->firstOrFail();
                 ($this->announce)($session, Audience::room($session), 'prompt', ['prompt' => ['again' => true] + $prompt->announcement(), 'room' => RoomState::shared($session)]);
             }
 
             return $changed;
         });
+    }
+
+    /**
+     * What the plan held once and no longer does, where no student has seen it.
+     *
+     * @param  Collection<int, Prompt>  $copies
+     * @return Collection<int, Prompt>
+     */
+    private function gone(LiveSession $session, Plan $plan, Collection $copies): Collection
+    {
+        return $copies->filter(static fn (Prompt $copy): bool => $copy->source_id !== null && ! in_array($copy->source_id, $plan->sequence, true)
+            && ! $copy->state->isSeen() && $copy->id !== $session->prompt_id && $plan->prompts()->whereKey($copy->source_id)->exists());
+    }
+
+    /**
+     * The plan's prompts in the plan's order; one that is the session's own stays behind the one that it followed.
+     *
+     * @param  Collection<int, Prompt>  $copies  in the session's order
+     * @param  list<string>  $sequence
+     * @return list<string> ids
+     */
+    private static function order(Collection $copies, array $sequence): array
+    {
+        $bySource = $copies->whereIn('source_id', $sequence)->keyBy('source_id');
+        $order = array_values(array_filter(array_map(static fn (string $source): ?string => $bySource->get($source)?->id, $sequence)));
+        $before = null;
+        foreach ($copies as $copy) {
+            if (! in_array($copy->id, $order, true)) {
+                array_splice($order, $before === null ? 0 : (int) array_search($before, $order, true) + 1, 0, [$copy->id]);
+            }
+            $before = $copy->id;
+        }
+
+        return $order;
+    }
+
+    /**
+     * @param  Collection<int, Prompt>  $copies
+     * @param  list<string>  $sequence
+     * @return int how many stand elsewhere now
+     */
+    private static function arrange(Collection $copies, array $sequence): int
+    {
+        $order = self::order($copies, $sequence);
+        $n = array_flip($order);
+        $moved = $copies->filter(static fn (Prompt $copy): bool => $copy->n !== $n[$copy->id] + 1);
+        // No two may have the same number, not even on the way.
+        $moved->each(static fn (Prompt $copy) => $copy->update(['n' => $copy->n + PlanPrompt::MOST_PROMPTS * 10]));
+        $moved->each(static fn (Prompt $copy) => $copy->update(['n' => $n[$copy->id] + 1]));
+
+        return $order === $copies->modelKeys() ? 0 : $moved->count();
     }
 
     private function hasChanged(Prompt $copy, PreparedPrompt $prepared): bool

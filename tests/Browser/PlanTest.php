@@ -125,6 +125,43 @@ final class PlanTest extends BrowserTestCase
         $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 1, 'the prompt again');
     }
 
+    public function test_what_cannot_be_saved_stays_beside_its_field_until_it_is_mended(): void
+    {
+        $teacher = $this->newPlan('Scales');
+        // A file that is dropped on the empty page comes into the plan instead of taking the page's place.
+        self::assertTrue($teacher->run('const files = new DataTransfer(); files.items.add(new File(["One|"], "one.txt", { type: "text/plain" })); return ["dragover", "drop"].every((kind) => !document.querySelector("#plan-empty").dispatchEvent(new DragEvent(kind, { bubbles: true, cancelable: true, dataTransfer: files })));'));
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 1, 'a prompt of the dropped file');
+        $this->ready($teacher);
+        $teacher->run('document.querySelectorAll("#plan-side details").forEach((one) => { one.open = true; })');
+        $told = fn (string $field): string => (string) $teacher->run("const p = document.querySelector('[data-refused=\"{$field}\"]'); return p.hidden ? '' : p.textContent;");
+        $teacher->run('const asks = document.querySelector("#asks"); asks.value = "Which way? | up; *down\nHow far? | 3 m | soon\nHow heavy? | 80 N"; asks.dispatchEvent(new Event("change", { bubbles: true }));');
+        $teacher->waitForText('#plan-saved', '1 thing not saved');
+        self::assertStringContainsString('“How far? | 3 m | soon”: A time is written like 20 s or 2 min.', $told('asks'));
+        $asks = fn (): mixed => json_decode((string) $this->sql("select json_extract(details, '$.asks') from prompts where plan_id is not null order by id desc limit 1"));
+        $teacher->until(fn (): bool => $asks() === ['Which way? | up; *down', 'How heavy? | 80 N'], 'the good lines to be saved');
+        $teacher->type('#points', '1000')->click('#minutes');
+        $teacher->waitForText('#plan-saved', '2 things not saved');
+        // Axes that cannot be drawn stay in the form, and the page keeps what it had.
+        $teacher->run('const kind = document.querySelector("#backdrop-kind"); kind.value = "axes"; kind.dispatchEvent(new Event("change", { bubbles: true }));');
+        $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#plan-bench .page-backdrop")?.outerHTML.includes("axes") || document.querySelector("[name=\'settings[x_to]\']").offsetParent !== null') === true, 'the settings of axes');
+        $teacher->run('const to = document.querySelector("[name=\'settings[x_to]\']"); to.value = "-9"; to.dispatchEvent(new Event("change", { bubbles: true }));');
+        $teacher->waitForText('#plan-saved', '3 things not saved');
+        self::assertStringContainsString('Across: “to” must be above “from”.', $told('backdrop'));
+        // All of it is still there after a reload.
+        $teacher->driver->navigate()->refresh();
+        $this->ready($teacher);
+        $teacher->waitForText('#plan-saved', '3 things not saved');
+        self::assertSame("Which way? | up; *down\nHow far? | 3 m | soon\nHow heavy? | 80 N", $teacher->run('return document.querySelector("#asks").value'));
+        self::assertSame(['1000', '-9'], $teacher->run('return [document.querySelector("#points").value, document.querySelector("[name=\'settings[x_to]\']").value]'));
+        $teacher->run('document.querySelector("[data-refused=points] button").click(); document.querySelector("[data-refused=backdrop] button").click(); const asks = document.querySelector("#asks"); asks.value = asks.value.replace("soon", "20 s"); asks.dispatchEvent(new Event("change", { bubbles: true }));');
+        $this->saved($teacher);
+        self::assertSame([3, ''], [count((array) $asks()), $teacher->run('return document.querySelector("#points").value')]);
+        // An empty title is put back.
+        $teacher->run('const title = document.querySelector("#plan-title"); title.focus(); title.value = " "; title.dispatchEvent(new Event("input")); title.blur();');
+        $this->saved($teacher);
+        self::assertSame(['Scales', 'Scales'], [$this->sql('select title from plans order by id desc limit 1'), $teacher->run('return document.querySelector("#plan-title").value')]);
+    }
+
     public function test_a_plan_is_tried_on_devices_of_every_size(): void
     {
         $teacher = $this->newPlan('Scale');

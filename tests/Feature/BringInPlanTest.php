@@ -63,6 +63,17 @@ final class BringInPlanTest extends CragTestCase
         self::assertStringNotContainsString('script', (string) file_get_contents($this->plan->assets()->firstOrFail()->path()));
     }
 
+    public function test_a_page_of_a_pdf_is_brought_onto_the_canvas(): void
+    {
+        $bring = fn (int $page): TestResponse => $this->call('POST', "/plan/{$this->plan->id}/bring-in?pdf_page={$page}", [], $this->prepareCookiesForRequest(), [], [
+            'CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json',
+        ], SamplePdf::pages(3));
+        [$first, $third] = [$bring(1)->assertOk()->json('objects.0.object'), $bring(3)->assertOk()->json('objects.0.object')];
+        self::assertSame('picture', $first['type']);
+        self::assertNotSame(md5_file($this->plan->assets()->findOrFail($first['asset'])->path()), md5_file($this->plan->assets()->findOrFail($third['asset'])->path()));
+        $bring(4)->assertUnprocessable()->assertJsonFragment(['message' => 'That PDF has no page 4: it has 3.']);
+    }
+
     public function test_a_pdf_is_looked_at_first_and_its_chosen_pages_become_pages_of_one_prompt(): void
     {
         $this->postJson("/plan/{$this->plan->id}/prompts", ['words' => 'First', 'after' => null]);

@@ -111,6 +111,23 @@ final class PlanTest extends CragTestCase
         self::assertEquals($before, $prompt->refresh()->value()->toArray());
     }
 
+    public function test_of_a_list_it_is_said_which_lines_were_not_taken_and_why(): void
+    {
+        $prompt = $this->add('Balance it');
+        $asks = ['Which way? | up; *down', 'How far? | 3 m | soon', 'How heavy? | 80 N | 20 s', '| | | |'];
+        $answer = $this->edit($prompt, 'asks', [], $asks)->assertUnprocessable();
+        self::assertSame([1, 3], $answer->json('lines'));
+        self::assertSame('“How far? | 3 m | soon”: A time is written like 20 s or 2 min. “| | | |”: There are too many bars: words | answer | time is all that a line holds.', $answer->json('message'));
+        $aspects = [['name' => 'Method', 'levels' => []], ['name' => 'method', 'levels' => []], ['name' => 'Answer', 'levels' => ['one']]];
+        self::assertSame([1, 2], $this->edit($prompt, 'aspects', [], $aspects)->json('lines'));
+        $many = array_fill(0, 22, 'Ready? | sure');
+        self::assertSame(['There is room for 20 lines.', [20, 21]], [$this->edit($prompt, 'asks', [], $many)->json('message'), $this->edit($prompt, 'asks', [], $many)->json('lines')]);
+        self::assertSame('Points are whole or half, from 0 to 100.', $this->edit($prompt, 'points', null, 1000)->json('message'));
+        self::assertSame('A plan needs a title.', $this->edit(null, 'title', $this->plan->title, " \n")->assertUnprocessable()->json('message'));
+        self::assertSame('The words of a prompt can be 2000 characters long; these are 30001.', $this->edit($prompt, 'words', 'Balance it', str_repeat('Lever ', 5000).'!')->json('message'));
+        self::assertSame([[], []], [$prompt->refresh()->value()->asks, $prompt->value()->toArray()['aspects']]);
+    }
+
     public function test_values_that_cannot_be_drawn_are_kept_and_said(): void
     {
         $prompt = $this->add('');

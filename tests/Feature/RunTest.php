@@ -77,7 +77,7 @@ final class RunTest extends CragTestCase
 
     public function test_lines_that_cannot_be_asked_say_so_and_nothing_begins(): void
     {
-        $this->start('F? | 80 N | soon')->assertUnprocessable()->assertSee('the time is written like');
+        $this->start('F? | 80 N | soon')->assertUnprocessable()->assertSee('A time is written like');
         $this->start("\n  \n")->assertUnprocessable();
         $this->start(str_repeat("Why?\n", 41))->assertUnprocessable();
         self::assertSame(0, Run::query()->count() + Ask::query()->count());

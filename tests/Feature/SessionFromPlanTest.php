@@ -187,6 +187,34 @@ final class SessionFromPlanTest extends CragTestCase
         $this->postJson("/plan/{$this->plan->id}/follow/{$session->id}")->assertJson(['changed' => 0]);
     }
 
+    public function test_a_plan_says_that_a_session_is_behind_only_when_it_is(): void
+    {
+        [$one, $two, $three] = array_map(fn (string $words): Prompt => $this->add(PreparedPrompt::saying($words)), ['One', 'Two', 'Three']);
+        $session = $this->start();
+        $behind = fn (): bool => $this->getJson("/plan/{$this->plan->id}/state")->json('running.0.behind');
+        $follow = fn (): int => $this->postJson("/plan/{$this->plan->id}/follow/{$session->id}")->assertOk()->json('changed');
+        $edit = app(EditPlan::class);
+        self::assertFalse($behind(), 'nothing has changed yet');
+        $edit->set($this->plan, $this->teacher(), $two, 'words', 'Two', 'Second');
+        self::assertTrue($behind());
+        $edit->step($this->plan, $this->teacher(), false);
+        self::assertFalse($behind(), 'taken back');
+        $edit->move($this->plan, $this->teacher(), $three, $one->id);
+        self::assertSame([true, 2, false], [$behind(), $follow(), $behind()]);
+        self::assertSame(['One', 'Three', 'Two'], $session->prompts()->pluck('words')->all());
+        $edit->remove($this->plan, $this->teacher(), $two);
+        self::assertSame([true, 1, false], [$behind(), $follow(), $behind()]);
+        self::assertSame([1 => 'One', 2 => 'Three'], $session->prompts()->pluck('words', 'n')->all());
+        // The present one stays, whatever becomes of it in the plan; so does what was typed while teaching.
+        StartSession::put($session, PreparedPrompt::saying('Typed'), 3, null);
+        $edit->remove($this->plan, $this->teacher(), $one);
+        self::assertFalse($behind());
+        $edit->step($this->plan, $this->teacher(), false);
+        $edit->move($this->plan, $this->teacher(), $three, null);
+        self::assertSame([true, 3, false], [$behind(), $follow(), $behind()]);
+        self::assertSame(['Three', 'Typed', 'One'], $session->prompts()->pluck('words')->all());
+    }
+
     public function test_only_those_who_run_a_session_make_it_follow(): void
     {
         $session = $this->start();

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import type { PlanState } from '../../resources/ts/plan/model';
 import { Saver } from '../../resources/ts/plan/saver';
-import { ranges } from '../../resources/ts/plan/takein';
+import { pagesOf, ranges } from '../../resources/ts/plan/takein';
 import { formulaParts } from '../../resources/ts/questions/words';
 
 interface Sent {
@@ -16,13 +16,15 @@ interface Sent {
 let present: unknown;
 let sent: Sent[];
 let down: boolean;
+const kept = new Map<string, string>();
 
 beforeEach(() => {
     present = 'before';
     sent = [];
     down = false;
+    kept.clear();
     Object.assign(globalThis, {
-        window: { addEventListener: () => undefined, setTimeout, clearTimeout },
+        window: { addEventListener: () => undefined, setTimeout, clearTimeout, localStorage: { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => kept.set(key, value) } },
         document: { cookie: '' },
         fetch: async (address: string, { body }: { body: string }) => {
             if (down) {
@@ -30,6 +32,10 @@ beforeEach(() => {
             }
             const change = JSON.parse(body) as Omit<Sent, 'address'>;
             sent.push({ address, ...change });
+            const bad = Array.isArray(change.to) ? change.to.flatMap((one, i) => (one === 'bad' ? [i] : [])) : [];
+            if (change.to === 'bad' || bad.length > 0) {
+                return new Response(JSON.stringify({ message: 'no good', lines: bad }), { status: 422 });
+            }
             if (change.from !== present) {
                 return new Response(JSON.stringify({ message: 'changed', present }), { status: 409 });
             }
@@ -52,7 +58,8 @@ function saver(mine = true): { saver: Saver; known: () => unknown; conflicts: un
             conflicts.push([field, theirs, own]);
             return mine;
         },
-        refused: () => undefined,
+        kept: 'kept',
+        good: (_prompt, _field, list, refused) => list.filter((_, i) => !refused.includes(i)),
         changed: () => undefined,
     });
     return { saver: made, known: () => known, conflicts };
@@ -108,9 +115,39 @@ test('without a network nothing is given up', async () => {
     assert.equal(present, 'kept');
 });
 
+test('what is refused stays as it was typed, over a reload, until it is mended or given up', async () => {
+    const { saver: one } = saver();
+    one.set('x', 'points', 'bad');
+    await one.flush();
+    const refused = [{ prompt: 'x', field: 'points', to: 'bad', message: 'no good' }];
+    assert.deepEqual([one.notTaken, one.isBusy, present], [refused, false, 'before']);
+    const { saver: again } = saver();
+    assert.deepEqual(again.notTaken, refused);
+    again.set('x', 'points', 'good');
+    await again.flush();
+    assert.deepEqual([again.notTaken, saver().saver.notTaken, present], [[], [], 'good']);
+    again.set('x', 'points', 'bad');
+    await again.flush();
+    again.drop('x', 'points');
+    assert.deepEqual(saver().saver.notTaken, []);
+});
+
+test('the good lines of a list are saved, and the whole of it stays here', async () => {
+    const { saver: one } = saver();
+    one.set('x', 'asks', ['a', 'bad', 'c']);
+    await one.flush();
+    assert.deepEqual(present, ['a', 'c']);
+    assert.deepEqual(one.notTaken.map(({ to }) => to), [['a', 'bad', 'c']]);
+    one.set('x', 'asks', ['bad']);
+    await one.flush();
+    assert.deepEqual(present, ['a', 'c'], 'nothing good is no reason to save nothing');
+});
+
 test('chosen pages are written as ranges', () => {
     assert.equal(ranges([1, 2, 3, 7]), '1-3, 7');
     assert.equal(ranges([2]), '2');
+    assert.deepEqual([...pagesOf('2, 4-5')], [2, 4, 5]);
+    assert.deepEqual([...pagesOf(' 7–9,x,')], [7, 8, 9]);
     assert.equal(ranges([]), '');
     assert.equal(ranges([1, 3, 4, 6, 7, 8]), '1, 3-4, 6-8');
 });

@@ -35,7 +35,7 @@ final class PictureController
                 $request->query(),
             )));
         } catch (UnreadableOperation $problem) {
-            abort(404, $problem->getMessage());
+            abort(404, __($problem->getMessage()));
         }
         abort_unless($backdrop->isRuling(), 404);
 

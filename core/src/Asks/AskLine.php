@@ -6,6 +6,7 @@ namespace Crag\Asks;
 
 use Crag\Canvas\Fields;
 use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Question\Choosing;
 use Crag\Prompt\Question\Question;
 
 /**
@@ -31,18 +32,24 @@ final readonly class AskLine
     public static function read(string $line): self
     {
         if (mb_strlen($line) > self::LONGEST) {
-            throw UnreadableOperation::badValue('asks', 'holds a line that is longer than '.self::LONGEST.' characters');
+            throw UnreadableOperation::saying('A line can be '.self::LONGEST.' characters long.');
         }
         $parts = array_map(trim(...), explode('|', $line));
         if (count($parts) > 3) {
-            throw UnreadableOperation::badValue('asks', "holds “{$line}”: words, answer and time are all that stands between the bars");
+            throw UnreadableOperation::saying('There are too many bars: words | answer | time is all that a line holds.');
         }
         [$words, $answer, $time] = $parts + ['', '', ''];
         // A time may stand where there is no answer to give.
-        $seconds = self::seconds($time === '' && self::isTime($answer) ? $answer : $time, $line);
+        $seconds = self::seconds($time === '' && self::isTime($answer) ? $answer : $time);
         $answer = $time === '' && self::isTime($answer) ? '' : $answer;
 
-        return new self(Question::read(new Fields(['id' => 'ask', 'spot' => null, 'words' => $words] + self::asked($answer))), $seconds, trim($line));
+        try {
+            $question = Question::read(new Fields(['id' => 'ask', 'spot' => null, 'words' => $words] + self::asked($answer)));
+        } catch (UnreadableOperation) {
+            throw UnreadableOperation::saying('There can be up to '.Choosing::MOST_OPTIONS.' choices, and an answer is shorter than that.');
+        }
+
+        return new self($question, $seconds, trim($line));
     }
 
     /** @return array<string, mixed> the rest of the question's JSON form */
@@ -78,17 +85,17 @@ final readonly class AskLine
         return preg_match('/\A\d+\s*(?:s|sec|min)\z/', $text) === 1;
     }
 
-    private static function seconds(string $time, string $line): ?int
+    private static function seconds(string $time): ?int
     {
         if ($time === '') {
             return null;
         }
         if (preg_match('/\A(\d{1,4})\s*(s|sec|min)\z/', $time, $found) !== 1) {
-            throw UnreadableOperation::badValue('asks', "holds “{$line}”: the time is written like 20 s or 2 min");
+            throw UnreadableOperation::saying('A time is written like 20 s or 2 min.');
         }
         $seconds = (int) $found[1] * ($found[2] === 'min' ? 60 : 1);
         if ($seconds < 5 || $seconds > self::LONGEST_SECONDS) {
-            throw UnreadableOperation::badValue('asks', "holds “{$line}”: a time is from 5 seconds to an hour");
+            throw UnreadableOperation::saying('A time is from 5 seconds to an hour.');
         }
 
         return $seconds;

@@ -9,6 +9,12 @@ use InvalidArgumentException;
 /** What came in is not an operation: the sentence says what was wrong with what. */
 final class UnreadableOperation extends InvalidArgumentException
 {
+    /** What somebody typed in a form of ours: the sentence is for that person. */
+    public static function saying(string $sentence): self
+    {
+        return new self($sentence);
+    }
+
     public static function missing(string $field): self
     {
         return new self("The operation has no usable \"{$field}\".");

@@ -21,8 +21,8 @@ final readonly class Axes
     public static function read(Fields $fields): self
     {
         return new self(
-            Range::read($fields, 'x_'),
-            Range::read($fields, 'y_'),
+            Range::read($fields, 'x_', 'Across: '),
+            Range::read($fields, 'y_', 'Upwards: '),
             trim($fields->text('x_label', 20)),
             trim($fields->text('y_label', 20)),
             $fields->whole('equal', 0, 1, 1) === 1,

@@ -8,6 +8,11 @@ use InvalidArgumentException;
 
 final class InvalidPrompt extends InvalidArgumentException
 {
+    public static function untitled(): self
+    {
+        return new self('A plan needs a title.');
+    }
+
     public static function tooLong(int $length, int $longest): self
     {
         return new self("The words of a prompt can be {$longest} characters long; these are {$length}.");

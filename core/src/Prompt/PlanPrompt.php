@@ -26,7 +26,10 @@ final readonly class PlanPrompt
 
     public const MOST_PROMPTS = 200;
 
-    private const MOST_ASKS = 20;
+    public const MOST_ASKS = 20;
+
+    /** What is longer than a prompt's words may be is refused with its length, up to so many characters. */
+    private const LONGEST_PASTE = 1_000_000;
 
     private const MOST_POINTS = 100;
 
@@ -75,7 +78,7 @@ final readonly class PlanPrompt
         }
 
         return new self(
-            Prompt::of($fields->text('words', Prompt::LONGEST_WORDS + 100), Backdrop::blank())->words,
+            Prompt::of($fields->text('words', self::LONGEST_PASTE), Backdrop::blank())->words,
             $questions,
             $fields->isNull('tray') ? null : ToolTray::read($fields->object('tray')),
             $points,
@@ -136,7 +139,7 @@ final readonly class PlanPrompt
         $aspects = array_map(Aspect::read(...), $given);
         $names = array_map(static fn (Aspect $aspect): string => mb_strtolower($aspect->name), $aspects);
         if (count(array_unique($names)) < count($names) || (count($names) > 1 && in_array('', $names, true))) {
-            throw UnreadableOperation::badValue('aspects', 'need names of their own');
+            throw UnreadableOperation::saying('Each thing that is checked needs a name of its own.');
         }
 
         return $aspects;

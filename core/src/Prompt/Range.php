@@ -14,25 +14,33 @@ final readonly class Range
 
     private const FARTHEST = 1_000_000;
 
+    private const FINEST = 0.0001;
+
     private function __construct(public float $from, public float $to, public float $step)
     {
     }
 
     /**
      * @param  string  $prefix  before "from", "to" and "step" in the fields' names
+     * @param  string  $what  which of a form's ranges it is, for the sentence about what is wrong
      *
      * @throws UnreadableOperation
      */
-    public static function read(Fields $fields, string $prefix = ''): self
+    public static function read(Fields $fields, string $prefix = '', string $what = 'Numbers: '): self
     {
-        $from = $fields->number($prefix.'from', -self::FARTHEST, self::FARTHEST);
-        $to = $fields->number($prefix.'to', -self::FARTHEST, self::FARTHEST);
-        $step = $fields->number($prefix.'step', 0.0001, self::FARTHEST);
+        try {
+            [$from, $to, $step] = array_map(static fn (string $name): float => $fields->number($prefix.$name, -self::FARTHEST, self::FARTHEST), ['from', 'to', 'step']);
+        } catch (UnreadableOperation) {
+            throw UnreadableOperation::saying("{$what}“from”, “to” and “step” are numbers of up to a million.");
+        }
+        if ($step < self::FINEST) {
+            throw UnreadableOperation::saying("{$what}a step is a number above 0.");
+        }
         if ($to <= $from) {
-            throw UnreadableOperation::badValue($prefix.'to', 'is not above where it begins');
+            throw UnreadableOperation::saying("{$what}“to” must be above “from”.");
         }
         if (($to - $from) / $step > self::MOST_STEPS) {
-            throw UnreadableOperation::badValue($prefix.'step', 'is so small that there would be more than '.self::MOST_STEPS.' steps');
+            throw UnreadableOperation::saying("{$what}the step is so small that there would be more than ".self::MOST_STEPS.' lines.');
         }
 
         return new self($from, $to, $step);

@@ -1,8 +1,11 @@
 import { HttpProblem, sendFile } from '../live/http';
+import { fill } from '../page';
 import { keepCopy, readCopy } from './clipboard';
 import { TENTHS, WIDTH, type Placing } from './model';
 import type { Workbench } from './workbench';
 import { wrap } from './words';
+
+const LONGEST_PASTE = 1500;
 
 /** What comes onto a page from elsewhere: copies, pasted words, pictures and drawings from files, a drop or a camera. */
 export class Incoming {
@@ -89,7 +92,8 @@ export class Incoming {
 
     private pasteText(text: string): void {
         const { colour, size, align } = this.bench.settings;
-        const words = wrap(text.slice(0, 1500).trim(), size, WIDTH * 0.7);
+        const words = wrap(text.slice(0, LONGEST_PASTE).trim(), size, WIDTH * 0.7);
+        text.length > LONGEST_PASTE && this.bench.say(fill(this.bench.words.paste_cut, { n: LONGEST_PASTE }));
         if (words !== '') {
             this.bench.add({ type: 'text', x: 2000, y: 2000, w: WIDTH * 7, size, colour, align, fixed: true, text: words });
         }

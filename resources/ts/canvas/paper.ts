@@ -53,7 +53,7 @@ async function lettered(source: string): Promise<Node> {
 }
 
 /** Where the picture of a backdrop is; nowhere for blank paper. */
-function backdropAddress({ kind, asset, ...settings }: Backdrop, assets: string): string {
+export function backdropAddress({ kind, asset, ...settings }: Backdrop, assets: string): string {
     if (kind === 'picture') {
         return `${assets}/${asset}`;
     }

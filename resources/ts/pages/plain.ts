@@ -1,5 +1,6 @@
 import htmx from 'htmx.org';
 import QRCode from 'qrcode';
+import { guardThePage } from '../guards';
 import { token } from '../live/http';
 import { showAllWords } from '../questions/words';
 
@@ -120,6 +121,7 @@ showAllWords(document);
 listenToRequests();
 listenToCopying();
 listenToAsking();
+guardThePage();
 document.addEventListener('htmx:afterSettle', () => {
     drawCodes(document);
     showAllWords(document);

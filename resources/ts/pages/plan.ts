@@ -1,4 +1,5 @@
 import './plain';
+import type { Backdrop } from '../canvas/model';
 import { get, HttpProblem, post } from '../live/http';
 import { element, fill, pageData } from '../page';
 import { Drawing } from '../plan/drawing';
@@ -37,10 +38,14 @@ let steps = 0;
 const saver = new Saver({
     address: page.address,
     present: (prompt, field) => (prompt === null ? { title, tags }[field] : prompts.get(prompt)?.[field as keyof Fields]),
+    kept: `crag-refused-${page.plan}`,
     saved: take,
     conflict,
-    refused: say,
-    changed: sayState,
+    good,
+    changed: (waiting, reachable) => {
+        showRefused();
+        sayState(waiting, reachable);
+    },
 });
 const drawing = new Drawing({
     ...page,
@@ -50,7 +55,7 @@ const drawing = new Drawing({
         sayState(saver.isBusy, reachable);
     },
     changed: () => {
-        side.showBackdrop(drawing.backdrop);
+        showBackdrop();
         places.show(questions.all);
     },
 });
@@ -64,10 +69,16 @@ const questions: QuestionList = new QuestionList({
     page: () => drawing.page,
     say,
 });
-const side: Side = new Side({ ...page, set, putUnder: (backdrop) => drawing.putUnder(backdrop) });
+const side: Side = new Side({
+    ...page,
+    set,
+    putUnder: (backdrop) => drawing.putUnder(backdrop),
+    refused: (backdrop, message) => (message === null ? saver.drop(open, backdropField()) : saver.refuse({ prompt: open, field: backdropField(), to: backdrop, message })),
+});
 const rail = new Rail({
     ...page,
     open: (prompt) => void show(prompt),
+    isRefused: (prompt) => saver.notTaken.some((one) => one.prompt === prompt),
     place: (prompt, after) => void change(async () => {
         const n = sequence.indexOf(prompt) + 1;
         take(await post<PlanState>(`${page.address}/prompt/${prompt}/place`, { after }));
@@ -120,7 +131,7 @@ async function show(prompt: string): Promise<void> {
     rail.show(sequence.map((id) => prompts.get(id)!), open);
     if (prompt !== '') {
         element(`#plan-prompts [data-prompt="${prompt}"]`).scrollIntoView({ block: 'nearest' });
-        element<HTMLTextAreaElement>('#words').value = prompts.get(prompt)!.words;
+        element<HTMLTextAreaElement>('#words').value = shown(prompt)!.words;
         fillIn();
         await drawing.open(prompt).catch((problem: Error) => say(problem.message));
     }
@@ -130,7 +141,7 @@ async function show(prompt: string): Promise<void> {
 function fillIn(): void {
     put('#plan-title', title, null, 'title');
     put('#plan-tags', tags.join(', '), null, 'tags');
-    const prompt = prompts.get(open);
+    const prompt = shown(open);
     if (prompt === undefined) {
         return;
     }
@@ -140,10 +151,58 @@ function fillIn(): void {
         places.show(prompt.questions);
     }
     side.show(prompt);
+    showRefused();
     element('#plan-problems').textContent = prompt.problems.join(' ');
-    const shown = element('#words-shown');
-    shown.hidden = !/[${]/.test(prompt.words);
-    showWords(shown, prompt.words.replace(/\{\s*(\p{L})\s*[:=][^{}]*\}/gu, '{$1}').replace(/(?<!\\\w+(?:\{[^{}]*\})?|[_^])\{(\p{L})\}/gu, '$1'));
+    const preview = element('#words-shown');
+    preview.hidden = !/[${]/.test(prompt.words);
+    showWords(preview, prompt.words.replace(/\{\s*(\p{L})\s*[:=][^{}]*\}/gu, '{$1}').replace(/(?<!\\\w+(?:\{[^{}]*\})?|[_^])\{(\p{L})\}/gu, '$1'));
+}
+
+/** A prompt as it stands here: what was refused is as it was typed. */
+function shown(prompt: string): PlanPrompt | undefined {
+    const there = prompts.get(prompt);
+    const typed = saver.notTaken.filter((one) => one.prompt === prompt).map(({ field, to }) => [field, to]);
+    return there && { ...there, ...Object.fromEntries(typed) };
+}
+
+/** A backdrop belongs to a page. */
+function backdropField(): string {
+    return `backdrop ${drawing.page}`;
+}
+
+function showBackdrop(): void {
+    const typed = saver.notTaken.find((one) => one.prompt === open && one.field === backdropField());
+    side.showBackdrop((typed?.to as Backdrop | undefined) ?? drawing.backdrop);
+    showRefused();
+}
+
+/** A list without what was refused; a question that was there before stays as it was. */
+function good(prompt: string | null, field: string, list: unknown[], refused: number[]): unknown[] {
+    const before = field === 'questions' && prompt !== null ? (prompts.get(prompt)?.questions ?? []) : [];
+    return list.flatMap((one, i) => (refused.includes(i) ? before.filter(({ id }) => id === (one as { id: string }).id) : [one]));
+}
+
+/** Beside each field that holds something that could not be saved: why, and a way out. */
+function showRefused(): void {
+    for (const place of document.querySelectorAll<HTMLElement>('[data-refused]')) {
+        const field = place.dataset.refused === 'backdrop' ? backdropField() : place.dataset.refused;
+        const one = saver.notTaken.find((one) => one.field === field && (one.prompt ?? open) === open);
+        place.hidden = one === undefined;
+        for (const input of document.querySelectorAll<HTMLElement>(place.dataset.of!)) {
+            one === undefined ? input.removeAttribute('aria-invalid') : input.setAttribute('aria-invalid', 'true');
+        }
+        if (one !== undefined && place.dataset.message !== one.message) {
+            const back = Object.assign(document.createElement('button'), { type: 'button', className: 'btn btn-link btn-sm', textContent: page.words.give_up });
+            back.addEventListener('click', () => {
+                saver.drop(one.prompt, one.field);
+                fillIn();
+                showBackdrop();
+            });
+            place.replaceChildren(one.message, ' ', back);
+            place.closest('details')?.setAttribute('open', '');
+        }
+        place.dataset.message = one?.message ?? '';
+    }
 }
 
 function put(selector: string, value: string, prompt: string | null, field: string): void {
@@ -206,7 +265,7 @@ function conflict(field: string, theirs: unknown, mine: unknown): Promise<boolea
 function showRunning(running: PlanState['running']): void {
     const bar = element('#plan-running');
     const [session] = running;
-    bar.hidden = session === undefined;
+    bar.hidden = session?.behind !== true;
     if (session !== undefined) {
         element('span', bar).textContent = fill(page.words.running, { since: session.since });
         const button = element('button', bar);
@@ -226,13 +285,29 @@ function say(sentence: string): void {
 }
 
 function sayState(waiting: boolean, reachable: boolean): void {
-    const words = !reachable ? (steps > 0 ? fill(page.words.offline, { n: steps }) : page.words.unsaved) : waiting || steps > 0 ? page.words.saving : page.words.saved;
+    const lost = saver.notTaken.filter(({ prompt }) => prompt === null || sequence.includes(prompt)).length;
+    const [state, words] = !reachable ? ['offline', steps > 0 ? fill(page.words.offline, { n: steps }) : page.words.unsaved]
+        : waiting || steps > 0 ? ['saving', page.words.saving]
+        : lost > 0 ? ['refused', lost === 1 ? page.words.one_not_saved : fill(page.words.some_not_saved, { n: lost })]
+        : ['saved', page.words.saved];
     element('#plan-saved').textContent = words;
-    element('#plan-saved').dataset.state = !reachable ? 'offline' : waiting || steps > 0 ? 'saving' : 'saved';
+    element('#plan-saved').dataset.state = state;
 }
 
 element('#words').addEventListener('input', () => set('words', element<HTMLTextAreaElement>('#words').value));
-element('#plan-title').addEventListener('input', () => saver.set(null, 'title', element<HTMLInputElement>('#plan-title').value));
+const titleField = element<HTMLInputElement>('#plan-title');
+let titleBefore = '';
+titleField.addEventListener('focus', () => {
+    titleBefore = titleField.value;
+});
+titleField.addEventListener('input', () => titleField.value.trim() !== '' && saver.set(null, 'title', titleField.value));
+titleField.addEventListener('blur', () => {
+    if (titleField.value.trim() === '') {
+        titleField.value = titleBefore;
+        saver.set(null, 'title', titleBefore, true);
+        say(page.words.untitled);
+    }
+});
 element('#plan-tags').addEventListener('input', () => saver.set(null, 'tags', element<HTMLInputElement>('#plan-tags').value.split(',').map((tag) => tag.trim()).filter((tag) => tag !== '')));
 element('#plan-add').addEventListener('click', () => void add({}));
 element('#plan-ready').addEventListener('click', () => element<HTMLDialogElement>('#ready-window').showModal());
@@ -251,12 +326,13 @@ element('#plan-running button').addEventListener('click', (event) => void change
 }));
 drawing.bench.view.moved = ((before) => () => {
     before();
-    side.showBackdrop(drawing.backdrop);
+    showBackdrop();
 })(drawing.bench.view.moved);
 
 await document.fonts.ready;
 await drawing.begin();
 take(await get<PlanState>(`${page.address}/state`));
+sayState(saver.isBusy, true);
 page.intake !== null && takeIn.ask(page.intake);
 window.setInterval(() => document.visibilityState === 'visible' && !saver.isBusy && void look().catch(() => undefined), LOOK_MS);
 

@@ -1,5 +1,6 @@
 import { mountBench } from '../bench/mount';
 import type { Operation } from '../canvas/model';
+import { guardThePage } from '../guards';
 import { get, post } from '../live/http';
 import { Outbox } from '../live/outbox';
 import { Socket, type Connection } from '../live/socket';
@@ -60,6 +61,7 @@ interface Page {
     words: Record<string, string>;
 }
 
+guardThePage();
 const page = pageData<Page>();
 const BEAT_MS = 1500;
 

@@ -35,7 +35,7 @@ export interface PlanState {
     tags: string[];
     sequence: string[];
     prompts: PlanPrompt[];
-    running: { id: string; title: string; since: string }[];
+    running: { id: string; title: string; since: string; behind: boolean }[];
     undo: boolean;
     redo: boolean;
     added?: string;

@@ -5,6 +5,8 @@ interface Settings {
     address: string;
     words: Record<string, string>;
     open(prompt: string): void;
+    /** Whether something of it could not be saved. */
+    isRefused(prompt: string): boolean;
     /** Moves a prompt after another (null: to the first place), or out of the plan. */
     place(prompt: string, after: string | null | false): void;
 }
@@ -56,7 +58,7 @@ export class Rail {
             element('.plan-one', item).setAttribute('aria-current', String(prompt.id === open));
             element('.plan-one-n', item).textContent = String(i + 1);
             element('.plan-one-words', item).textContent = prompt.plain === '' ? this.settings.words.no_words : prompt.plain;
-            item.classList.toggle('has-problem', prompt.problems.length > 0);
+            item.classList.toggle('has-problem', prompt.problems.length > 0 || this.settings.isRefused(prompt.id));
             const picture = item.querySelector('img')!;
             const source = `${this.settings.address}/prompt/${prompt.id}/picture.png?n=${prompt.n}`;
             if (picture.getAttribute('src') !== source) {

@@ -13,26 +13,45 @@ interface Change {
     from: unknown;
 }
 
+/** What the server would not take, as it was typed. */
+export interface Refused {
+    prompt: string | null;
+    field: string;
+    to: unknown;
+    /** Why, in words. */
+    message: string;
+}
+
 interface Settings {
     address: string;
+    /** Under which name the browser keeps what was refused. */
+    kept: string;
     /** What the server has now. */
     present(prompt: string | null, field: string): unknown;
     saved(state: PlanState): void;
     /** The field is another's by now; resolves to whether mine shall stand. */
     conflict(field: string, theirs: unknown, mine: unknown): Promise<boolean>;
-    refused(message: string): void;
+    /** What a list becomes that is saved without the lines that were refused. */
+    good(prompt: string | null, field: string, list: unknown[], refused: number[]): unknown[];
     changed(waiting: boolean, reachable: boolean): void;
 }
 
-/** Saves field by field, each with what it was before, one after the other, until the server has all of it. */
+/**
+ * Saves field by field, each with what it was before, one after the other, until the server has all of it. What the server
+ * refuses stays here as it was typed, over a reload too, until it is mended or given up; of a list, the good lines are saved.
+ */
 export class Saver {
     private readonly waiting = new Map<string, Change>();
+    private readonly refused = new Map<string, Refused>();
     private sending = false;
     private timer = 0;
     private reachable = true;
 
     constructor(private readonly settings: Settings) {
         window.addEventListener('beforeunload', (event) => this.isBusy && event.preventDefault());
+        for (const one of JSON.parse(window.localStorage.getItem(settings.kept) ?? '[]') as Refused[]) {
+            this.refused.set(`${one.prompt}/${one.field}`, one);
+        }
     }
 
     get isBusy(): boolean {
@@ -44,10 +63,31 @@ export class Saver {
         return this.waiting.has(`${prompt}/${field}`);
     }
 
+    get notTaken(): Refused[] {
+        return [...this.refused.values()];
+    }
+
+    /** Keeps what cannot be saved, with the reason. */
+    refuse(one: Refused): void {
+        this.refused.set(`${one.prompt}/${one.field}`, one);
+        this.keep();
+    }
+
+    /** Gives up what was refused: what the server has is shown again. */
+    drop(prompt: string | null, field: string): void {
+        this.refused.delete(`${prompt}/${field}`) && this.keep();
+    }
+
+    private keep(): void {
+        window.localStorage.setItem(this.settings.kept, JSON.stringify(this.notTaken));
+        this.settings.changed(this.waiting.size > 0, this.reachable);
+    }
+
     set(prompt: string | null, field: string, to: unknown, at_once = false): void {
         const key = `${prompt}/${field}`;
         const from = this.waiting.get(key)?.from ?? this.settings.present(prompt, field);
         this.waiting.set(key, { prompt, field, to, from });
+        this.drop(prompt, field);
         this.settings.changed(true, this.reachable);
         window.clearTimeout(this.timer);
         this.timer = window.setTimeout(() => void this.flush(), at_once ? 0 : PAUSE_MS);
@@ -101,8 +141,16 @@ export class Saver {
                     this.waiting.get(key)!.from = theirs;
                     return;
                 }
+            } else if (this.waiting.get(key) === change) {
+                this.refuse({ prompt, field, to, message: problem.message });
+                const lines = (problem.told.lines ?? []) as number[];
+                const good = Array.isArray(to) && lines.length > 0 ? this.settings.good(prompt, field, to, lines) : [];
+                if (good.length > 0) {
+                    this.waiting.set(key, { ...change, to: good });
+                    return;
+                }
             } else {
-                this.settings.refused(problem.message);
+                return;
             }
             this.waiting.delete(key);
         }

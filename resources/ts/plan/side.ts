@@ -1,4 +1,5 @@
 import type { Backdrop } from '../canvas/model';
+import { backdropAddress } from '../canvas/paper';
 import { sendFile } from '../live/http';
 import { element } from '../page';
 import type { Fields, PlanPrompt } from './model';
@@ -7,6 +8,8 @@ interface Settings {
     address: string;
     set<F extends keyof Fields>(field: F, value: Fields[F]): void;
     putUnder(backdrop: Backdrop): void;
+    /** A backdrop that cannot be drawn, as it stands in the form, and why; null for one that can. */
+    refused(backdrop: Backdrop, message: string | null): void;
     words: Record<string, string>;
 }
 
@@ -16,14 +19,16 @@ const LISTS = ['steps', 'words', 'slips'] as const;
 export class Side {
     private readonly backdrop = element<HTMLFormElement>('#backdrop-form');
     private readonly tray = element('#tray-choice');
+    private tried = 0;
 
     constructor(private readonly settings: Settings) {
         this.backdrop.addEventListener('change', (event) => void this.putUnder(event.target as HTMLInputElement));
         this.backdrop.addEventListener('submit', (event) => event.preventDefault());
         this.tray.addEventListener('change', () => this.takeTray());
-        const number = (id: string): number | null => (input(id).value === '' ? null : Number(input(id).value));
-        input('minutes').addEventListener('change', () => settings.set('minutes', number('minutes') === null ? null : Math.round(number('minutes')!)));
-        input('points').addEventListener('change', () => settings.set('points', number('points') === null ? null : Math.round(number('points')! * 2) / 2));
+        for (const field of ['minutes', 'points'] as const) {
+            // What is no number at all leaves the field empty for scripts: the browser says so.
+            input(field).addEventListener('change', () => !input(field).validity.badInput && settings.set(field, input(field).value === '' ? null : Number(input(field).value)));
+        }
         for (const list of LISTS) {
             element(`#look-${list}`).addEventListener('input', () => settings.set('look_for', {
                 steps: lines('look-steps'), words: lines('look-words'), slips: lines('look-slips'),
@@ -57,7 +62,7 @@ export class Side {
         input('backdrop-kind').value = kind;
         for (const [name, value] of Object.entries(more)) {
             const field = this.backdrop.elements.namedItem(`settings[${name}]`) as HTMLInputElement | null;
-            field !== null && (field.value = String(value));
+            field !== null && field.type !== 'file' && (field.value = String(value));
         }
         this.showSettings(kind);
     }
@@ -74,16 +79,29 @@ export class Side {
         const problem = element('#backdrop-problem');
         problem.textContent = '';
         if (kind !== 'picture') {
-            this.settings.putUnder(read(this.backdrop, kind));
+            await this.tryOut(read(this.backdrop, kind));
         } else if (changed.type === 'file' && changed.files?.[0] !== undefined) {
             try {
-                const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(`${this.settings.address}/bring-in`, changed.files[0]);
+                const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(`${this.settings.address}/bring-in?pdf_page=${element<HTMLInputElement>('[name=pdf_page]', this.backdrop).value || 1}`, changed.files[0]);
                 const asset = objects[0]?.object.asset;
                 asset === undefined ? (problem.textContent = this.settings.words.picture_first) : this.settings.putUnder({ kind, asset });
             } catch (trouble) {
                 problem.textContent = (trouble as Error).message;
             }
             changed.value = '';
+        }
+    }
+
+    /** Only what can be drawn goes under the page; what cannot stays in the form, with the reason. */
+    private async tryOut(backdrop: Backdrop): Promise<void> {
+        const tried = ++this.tried;
+        const address = backdropAddress(backdrop, '');
+        const answer = address === '' ? null : await fetch(address, { headers: { Accept: 'application/json' } }).catch(() => null);
+        const reason = answer !== null && answer.status >= 400 && answer.status < 500 ? ((await answer.json()) as { message: string }).message : null;
+        // What was chosen since counts.
+        if (tried === this.tried) {
+            this.settings.refused(backdrop, reason);
+            reason === null && this.settings.putUnder(backdrop);
         }
     }
 
@@ -126,7 +144,7 @@ function read(form: HTMLFormElement, kind: string): Backdrop {
             for (const field of part.querySelectorAll<HTMLInputElement>('[name^="settings["]')) {
                 const name = field.name.slice(9, -1);
                 const isNumber = field.type === 'number' || field.dataset.number !== undefined;
-                backdrop[name] = isNumber ? Number(field.value) : field.value;
+                backdrop[name] = !isNumber ? field.value : field.value === '' ? '' : Number(field.value);
             }
         }
     }

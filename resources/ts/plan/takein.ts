@@ -25,7 +25,7 @@ const LOOK_MS = 700;
 const MOST_BYTES = 60 * 1024 * 1024;
 const MOST_SHOWN = 60;
 
-/** Brings files into the plan: chosen, dropped on the list of prompts, or pasted outside the canvas. */
+/** Brings files into the plan: chosen, or dropped or pasted anywhere but on the canvas. */
 export class TakeIn {
     private readonly dialog = element<HTMLDialogElement>('#pages-window');
     private readonly said = element('#plan-intake');
@@ -38,11 +38,10 @@ export class TakeIn {
             file !== undefined && void this.take(file);
             input.value = '';
         });
-        const rail = element('.plan-rail');
-        rail.addEventListener('dragover', (event) => event.dataTransfer?.types.includes('Files') && event.preventDefault());
-        rail.addEventListener('drop', (event) => {
+        // The canvas takes what is dropped on it; all the rest of the page brings a file into the plan.
+        document.addEventListener('drop', (event) => {
             const [file] = event.dataTransfer?.files ?? [];
-            if (file !== undefined) {
+            if (file !== undefined && !event.defaultPrevented && (event.target as Element).closest('input[type=file]') === null) {
                 event.preventDefault();
                 void this.take(file);
             }
@@ -53,6 +52,7 @@ export class TakeIn {
                 void this.take(file);
             }
         });
+        element<HTMLInputElement>('#pages-choice').addEventListener('input', (event) => this.tick((event.target as HTMLInputElement).value));
         element('[data-cancel]', this.dialog).addEventListener('click', () => this.dialog.close());
         this.dialog.addEventListener('submit', (event) => {
             event.preventDefault();
@@ -102,6 +102,14 @@ export class TakeIn {
         choice.focus();
     }
 
+    /** The pictures show what is typed. */
+    private tick(typed: string): void {
+        const pages = pagesOf(typed);
+        for (const box of this.dialog.querySelectorAll<HTMLInputElement>('.pages-one input')) {
+            box.checked = pages.has(Number(box.value));
+        }
+    }
+
     private async choose(): Promise<void> {
         const before = this.settings.sequence();
         const pages = element<HTMLInputElement>('#pages-choice').value;
@@ -121,6 +129,17 @@ export class TakeIn {
             element('#pages-problem').textContent = (problem as Error).message;
         }
     }
+}
+
+/** "1-3, 7" as the pages 1, 2, 3 and 7; what is no page or range is left out. */
+export function pagesOf(typed: string): Set<number> {
+    const pages = new Set<number>();
+    for (const [, from, to] of typed.matchAll(/(\d+)(?:\s*[-–]\s*(\d+))?/g)) {
+        for (let page = Number(from); page <= Math.min(Number(to ?? from), Number(from) + 500); page++) {
+            pages.add(page);
+        }
+    }
+    return pages;
 }
 
 /** 1, 2, 3, 7 as "1-3, 7". */

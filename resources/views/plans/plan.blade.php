@@ -5,7 +5,8 @@
     'removed' => __('Prompt :n is taken out. Undo brings it back.'), 'nothing_to_undo' => __('There is nothing to undo.'), 'changed_since' => __('Somebody has changed the same since: it cannot be taken back.'),
     'conflict' => __('“:field” was changed on another page meanwhile.'), 'bringing_pages' => __('Page :done of :total is in …'), 'brought_in' => __('It is in.'),
     'follows' => __(':n prompts changed in the running session.'), 'too_large' => __('That file has more than 60 MB.'),
-    'running' => __('A session of this plan is running since :since. What you change here is not there yet.'), 'follow' => __('Give the changes to the students'),
+    'running' => __('A session of this plan is running since :since. It does not have your changes yet.'), 'one_not_saved' => __('1 thing not saved'), 'some_not_saved' => __(':n things not saved'), 'give_up' => __('Take what is saved instead'), 'untitled' => __('A plan needs a title: it keeps the one that it had.'),
+    'follow' => __('Give the changes to the students'),
     'kinds' => array_combine(array_column(Crag\Prompt\Question\Kind::cases(), 'value'), array_map(fn ($kind) => __($kind->word()), Crag\Prompt\Question\Kind::cases())),
     'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'), 'picture_first' => __('Choose a picture first.'),
 ])
@@ -50,8 +51,9 @@
             <div id="plan-prompt" class="plan-prompt" hidden>
                 <div class="plan-words">
                     <label class="visually-hidden" for="words">{{ __('Words') }}</label>
-                    <textarea id="words" rows="2" maxlength="2000" dir="auto" placeholder="{{ __('What shall students do? Formulas stand between dollar signs: $\frac{1}{2}$. Values for each student: {a: 2..9}.') }}"></textarea>
+                    <textarea id="words" rows="2" dir="auto" placeholder="{{ __('What shall students do? Formulas stand between dollar signs: $\frac{1}{2}$. Values for each student: {a: 2..9}.') }}"></textarea>
                     <p id="words-shown" class="words-shown" dir="auto" hidden></p>
+                    <p class="problem" role="alert" data-refused="words" data-of="#words" hidden></p>
                     <p id="plan-problems" class="problem" role="alert"></p>
                 </div>
                 <section id="plan-bench" class="bench" aria-label="{{ __('Diagram') }}">

@@ -7,6 +7,7 @@
             <option value="">{{ __('Add a question …') }}</option>
             @foreach (Crag\Prompt\Question\Kind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
         </select>
+        <p class="problem" role="alert" data-refused="questions" data-of="#question-list" hidden></p>
         <p class="form-text">{{ __('Without a question the canvas alone is the answer.') }}</p>
     </details>
     <details>
@@ -18,6 +19,7 @@
             </select>
             @include('desk.backdrop-settings')
             <p id="backdrop-problem" class="problem" role="alert"></p>
+            <p class="problem" role="alert" data-refused="backdrop" data-of="#backdrop-form" hidden></p>
         </form>
         <p class="form-text">{{ __('More pages: the + at the lower left of the page.') }}</p>
     </details>
@@ -39,10 +41,13 @@
         <summary>{{ __('Time, points and checks') }}</summary>
         <label for="minutes">{{ __('Suggested minutes') }}</label>
         <input id="minutes" class="form-control" type="number" min="1" max="600" step="1">
+        <p class="problem" role="alert" data-refused="minutes" data-of="#minutes" hidden></p>
         <label for="points">{{ __('Points (none when empty)') }}</label>
         <input id="points" class="form-control" type="number" min="0" max="100" step="0.5">
+        <p class="problem" role="alert" data-refused="points" data-of="#points" hidden></p>
         <label for="aspects">{{ __('What is checked, a line each') }}</label>
         <textarea id="aspects" class="form-control" rows="3" dir="auto" placeholder="{{ __('Method: not there, some steps, complete') }}" aria-describedby="aspects-help"></textarea>
+        <p class="problem" role="alert" data-refused="aspects" data-of="#aspects" hidden></p>
         <p id="aspects-help" class="form-text">{{ __('A name, a colon, and two to six levels from the lowest with commas between. A name alone is checked by Strata; left empty, the canvas is.') }}</p>
     </details>
     <details>
@@ -51,13 +56,16 @@
             <label for="look-{{ $field }}">{{ $name }}</label>
             <textarea id="look-{{ $field }}" class="form-control" rows="2" dir="auto"></textarea>
         @endforeach
+        <p class="problem" role="alert" data-refused="look_for" data-of="#look-steps, #look-words, #look-slips" hidden></p>
         <label for="skills">{{ __('Skills, with commas between') }}</label>
         <input id="skills" class="form-control" maxlength="300" dir="auto">
+        <p class="problem" role="alert" data-refused="skills" data-of="#skills" hidden></p>
     </details>
     <details>
         <summary>{{ __('Quick asks') }}</summary>
         <label for="asks">{{ __('One on each line: words | answer | time') }}</label>
         <textarea id="asks" class="form-control" rows="4" dir="auto" placeholder="{{ __('Which way does it turn? | up; *down | 20 s') }}" aria-describedby="asks-help"></textarea>
+        <p class="problem" role="alert" data-refused="asks" data-of="#asks" hidden></p>
         <p id="asks-help" class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
     </details>
 </aside>

@@ -26,10 +26,13 @@ final class RunController
         $request->validate(['lines' => ['required', 'string', 'max:'.(self::MOST * AskLine::LONGEST)], 'seconds' => ['required', 'integer', 'min:5', 'max:'.AskLine::LONGEST_SECONDS], 'auto' => ['boolean'], 'teams' => ['boolean']]);
         $typed = array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $request->string('lines')->toString()) ?: [])));
         abort_if($typed === [] || count($typed) > self::MOST, 422, __('Write one to :n asks, one on each line.', ['n' => self::MOST]));
+        $lines = [];
         try {
-            $lines = array_map(AskLine::read(...), $typed);
+            foreach ($typed as $i => $line) {
+                $lines[] = AskLine::read($line);
+            }
         } catch (UnreadableOperation $problem) {
-            abort(422, $problem->getMessage());
+            abort(422, __('Line :n: :problem', ['n' => $i + 1, 'problem' => __($problem->getMessage())]));
         }
         $run = $this->runs->start($session, $lines, $request->integer('seconds'), $request->boolean('auto'), $request->boolean('teams'));
 

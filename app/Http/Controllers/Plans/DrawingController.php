@@ -65,7 +65,7 @@ final readonly class DrawingController
         abort_if(strlen($bytes) > self::MOST_BYTES, 422, __('That file has more than 10 MB.'));
         abort_if($bytes === '', 422, __('That file is empty.'));
         try {
-            return response()->json(['objects' => $bringIn($plan, null, $bytes)]);
+            return response()->json(['objects' => $bringIn($plan, null, $bytes, $request->integer('pdf_page', 1))]);
         } catch (UnusablePicture|UnreadableFile $problem) {
             abort(422, __($problem->getMessage()));
         }

@@ -10,6 +10,8 @@ use App\Models\Plan;
 use App\Models\Prompt;
 use App\Plans\ChangedMeanwhile;
 use App\Plans\EditPlan;
+use App\Plans\FollowPlan;
+use App\Plans\NotTaken;
 use App\Plans\PreparedPrompt;
 use App\Plans\ReadyPrompts;
 use Crag\Canvas\UnreadableOperation;
@@ -20,7 +22,7 @@ use Illuminate\Http\Request;
 /** What an open plan's page saves and asks for: every change is answered with what stands there now. */
 final readonly class EditController
 {
-    public function __construct(private EditPlan $edit, private ReadyPrompts $ready)
+    public function __construct(private EditPlan $edit, private ReadyPrompts $ready, private FollowPlan $follow)
     {
     }
 
@@ -41,7 +43,7 @@ final readonly class EditController
             'sequence' => $plan->sequence,
             'prompts' => $prompts->map(self::told(...))->values(),
             'running' => $plan->sessions()->whereNull('ended_at')->where('is_trial', false)->get()
-                ->map(static fn (LiveSession $session): array => ['id' => $session->id, 'title' => $session->title, 'since' => $session->created_at->translatedFormat('H:i')]),
+                ->map(fn (LiveSession $session): array => ['id' => $session->id, 'title' => $session->title, 'since' => $session->created_at->translatedFormat('H:i'), 'behind' => $this->follow->isBehind($session, $plan)]),
         ] + $this->edit->steps($plan, CurrentTeacher::found($request)));
     }
 
@@ -50,9 +52,13 @@ final readonly class EditController
         $field = $request->json('field');
         abort_unless(is_string($field), 422, __('A prompt has no such field.'));
 
-        return $this->tried($request, $plan, fn () => $this->edit->set(
-            $plan, CurrentTeacher::found($request), $prompt, $field, $request->json('from'), $request->json('to'),
-        ));
+        try {
+            return $this->tried($request, $plan, fn () => $this->edit->set(
+                $plan, CurrentTeacher::found($request), $prompt, $field, $request->json('from'), $request->json('to'),
+            ));
+        } catch (UnreadableOperation|InvalidPrompt $problem) {
+            return response()->json(get_object_vars(NotTaken::of($prompt, $field, $request->json('to'), $problem)), 422);
+        }
     }
 
     public function add(Request $request, Plan $plan): JsonResponse
@@ -92,15 +98,18 @@ final readonly class EditController
         return ['id' => $prompt->id, 'n' => $prompt->changed_n, 'plain' => $prompt->plainWords(), 'problems' => array_map(static fn (string $one): string => __($one), $value->problems())] + $value->toArray();
     }
 
-    /** @param  callable(): mixed  $change */
+    /**
+     * @param  callable(): mixed  $change
+     *
+     * @throws UnreadableOperation
+     * @throws InvalidPrompt
+     */
     private function tried(Request $request, Plan $plan, callable $change): JsonResponse
     {
         try {
             $change();
         } catch (ChangedMeanwhile $problem) {
             return response()->json(['message' => $problem->getMessage(), 'field' => $problem->field, 'present' => $problem->present], 409);
-        } catch (UnreadableOperation|InvalidPrompt $problem) {
-            abort(422, __($problem->getMessage()));
         }
 
         return $this->state($request, $plan->refresh());

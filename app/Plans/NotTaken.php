@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Models\Prompt;
+use Crag\Asks\AskLine;
+use Crag\Canvas\Fields;
+use Crag\Canvas\UnreadableOperation;
+use Crag\Checks\Aspect;
+use Crag\Prompt\InvalidPrompt;
+use Crag\Prompt\PlanPrompt;
+
+/** Why a prompt's field was not taken, in words for whom typed it; of a list, which of its lines were not. */
+final readonly class NotTaken
+{
+    /** @param  list<int>  $lines  places in the list that was given; none where it is no list, or no line alone is at fault */
+    private function __construct(public string $message, public array $lines)
+    {
+    }
+
+    public static function of(?Prompt $prompt, string $field, mixed $to, UnreadableOperation|InvalidPrompt $problem): self
+    {
+        if ($prompt === null || ! is_array($to) || ! array_is_list($to)) {
+            return new self(self::sentence($field, $problem), []);
+        }
+        $value = $prompt->value()->toArray();
+        [$good, $lines, $sentences] = [[], [], []];
+        foreach ($to as $i => $line) {
+            try {
+                PlanPrompt::read(new Fields([$field => [...$good, $line]] + $value));
+                $good[] = $line;
+            } catch (UnreadableOperation|InvalidPrompt $problem) {
+                $lines[] = $i;
+                $sentences[] = self::line($field, $i, $line, count($good), $problem);
+            }
+        }
+
+        return new self(implode(' ', array_unique($sentences)), $lines);
+    }
+
+    private static function sentence(string $field, UnreadableOperation|InvalidPrompt $problem): string
+    {
+        return match ($field) {
+            'points' => __('Points are whole or half, from 0 to 100.'),
+            'minutes' => __('Minutes are whole, from 1 to 600.'),
+            'look_for' => __('There is room for 12 lines in each box, with 200 characters in a line.'),
+            default => __($problem->getMessage()),
+        };
+    }
+
+    private static function line(string $field, int $i, mixed $line, int $before, UnreadableOperation|InvalidPrompt $problem): string
+    {
+        [$most, $words] = match ($field) {
+            'asks' => [PlanPrompt::MOST_ASKS, is_string($line) ? $line : ''],
+            'aspects' => [Aspect::MOST, is_array($line) && is_string($line['name'] ?? null) ? $line['name'] : ''],
+            default => [PlanPrompt::MOST_QUESTIONS, ''],
+        };
+        if ($before >= $most) {
+            return __('There is room for :n lines.', ['n' => $most]);
+        }
+
+        return match ($field) {
+            'asks' => __('“:line”: :problem', ['line' => mb_strimwidth($words, 0, 60, '…'), 'problem' => self::asked($line)]),
+            'aspects' => __('“:line”: a name of its own of up to 40 characters, then two to six levels with commas between.', ['line' => mb_strimwidth($words, 0, 60, '…')]),
+            'questions' => __('Question :n: :problem', ['n' => $i + 1, 'problem' => __($problem->getMessage())]),
+            default => __('There is room for 12 of them, with 200 characters in each.'),
+        };
+    }
+
+    private static function asked(mixed $line): string
+    {
+        try {
+            AskLine::read(is_string($line) ? $line : '');
+        } catch (UnreadableOperation $problem) {
+            return __($problem->getMessage());
+        }
+
+        return __('This is not an ask.');
+    }
+}

@@ -10,6 +10,13 @@ return [
             'path' => env('CRAG_RUN', storage_path('run/default')).'/crag.log',
             'level' => env('LOG_LEVEL', 'info'),
         ],
+        // The framework writes mails at the level "debug". They hold links that open accounts.
+        'mails' => [
+            'driver' => 'single',
+            'path' => env('CRAG_DATA', storage_path('data')).'/mails.log',
+            'level' => 'debug',
+            'permission' => 0600,
+        ],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
     ],
 ];

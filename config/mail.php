@@ -3,10 +3,11 @@
 declare(strict_types=1);
 
 return [
-    'default' => env('MAIL_MAILER', 'log'),
+    // With a mail server, what it does not take stands in the log: no mail is lost without a word.
+    'default' => env('MAIL_MAILER', 'log') === 'smtp' ? 'smtp-or-log' : env('MAIL_MAILER', 'log'),
     'mailers' => [
-        // Without a mail server mails stand in the log, under storage/run/…/log.
-        'log' => ['transport' => 'log', 'channel' => env('MAIL_LOG_CHANNEL')],
+        'log' => ['transport' => 'log', 'channel' => 'mails'],
+        'smtp-or-log' => ['transport' => 'failover', 'mailers' => ['smtp', 'log']],
         'smtp' => [
             'transport' => 'smtp', 'host' => env('MAIL_HOST', '127.0.0.1'), 'port' => env('MAIL_PORT', 25),
             'username' => env('MAIL_USERNAME'), 'password' => env('MAIL_PASSWORD'), 'timeout' => 20,

@@ -55,6 +55,7 @@ Route::middleware(IsTeacher::class)->group(function (): void {
     Route::get('/class/{roster}', [ClassesController::class, 'show'])->name('class');
     Route::post('/class/{roster}', [ClassesController::class, 'change'])->name('class.change');
     Route::post('/class/{roster}/names', [ClassesController::class, 'add'])->name('class.add');
+    Route::get('/class/{roster}/pins', [ClassesController::class, 'printPins'])->name('class.pins.print');
     Route::post('/class/{roster}/pins', [ClassesController::class, 'pins'])->name('class.pins');
     Route::get('/class/{roster}/sessions', [ClassesController::class, 'sessions'])->name('class.sessions');
     Route::get('/class/{roster}/list.csv', [ClassesController::class, 'csv'])->name('class.csv');

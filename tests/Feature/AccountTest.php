@@ -94,6 +94,21 @@ final class AccountTest extends CragTestCase
         self::assertSame(['Levers'], $stranger->plans()->pluck('title')->all());
     }
 
+    public function test_without_a_mail_server_the_mail_stands_in_a_file_of_its_own(): void
+    {
+        $this->make();
+        $settings = require base_path('config/mail.php');
+        self::assertSame(['transport' => 'log', 'channel' => 'mails'], $settings['mailers'][$settings['default']]);
+        $file = sys_get_temp_dir().'/crag-mails-'.getmypid().'.log';
+        config(['mail.default' => $settings['default'], 'logging.channels.mails.path' => $file]);
+        $this->asNobody()->post('/account/forgot', ['email' => 'lind@sillbeck.test'])->assertSessionHas('said');
+        self::assertSame(0600, fileperms($file) & 0777);
+        preg_match('#/account/reset/(\w+)\?#', quoted_printable_decode((string) file_get_contents($file)), $found);
+        unlink($file);
+        $this->post('/account/reset', ['token' => $found[1] ?? '', 'email' => 'lind@sillbeck.test', 'password' => 'quite another secret'])->assertRedirect('/account');
+        $this->signIn('quite another secret')->assertSessionHasNoErrors();
+    }
+
     public function test_a_forgotten_password_is_replaced_by_a_link_in_a_mail(): void
     {
         $this->make();

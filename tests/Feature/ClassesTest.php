@@ -42,12 +42,65 @@ final class ClassesTest extends CragTestCase
         self::assertSame(0, Roster::query()->count());
         $roster = $this->roster();
         [$ada, $ivo] = $roster->entries()->get()->all();
-        $change = fn (array $ivos) => $this->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [$ada->id => ['n' => '1', 'name' => 'Ada'], $ivo->id => $ivos]])->assertSessionHasErrors('entries');
+        $change = fn (array $ivos) => $this->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [$ada->id => ['n' => '1', 'name' => 'Ada'], $ivo->id => $ivos]])->assertSessionHasErrors("entries.{$ivo->id}");
         $change(['n' => '1', 'name' => 'Ivo']);
         $change(['n' => '0', 'name' => 'Ivo']);
         $change(['n' => '2', 'name' => str_repeat('x', 41)]);
         $change(['n' => '2', 'name' => 'Ivo', 'pin' => 'abc']);
         self::assertSame([1 => 'Ada', 2 => 'Ivo'], $roster->entries()->pluck('name', 'n')->all());
+    }
+
+    public function test_a_row_that_cannot_be_saved_keeps_none_of_the_others_back(): void
+    {
+        $roster = $this->roster();
+        [$ada, $ivo] = $roster->entries()->get()->all();
+        $this->asTeacher()->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [
+            $ada->id => ['name' => 'Ada Brook', 'pin' => '٠٤٢٠'], $ivo->id => ['n' => 'x', 'name' => 'Ivo Stone'],
+        ]])->assertSessionHasErrors("entries.{$ivo->id}")->assertSessionHas('said', 'The list is saved but for one row.');
+        self::assertSame([['Ada Brook', '0420'], ['Ivo', '']], $roster->entries()->get()->map(static fn ($entry): array => [$entry->name, $entry->pin])->all());
+        $this->get("/class/{$roster->id}")->assertSee('value="Ivo Stone"', false)->assertSee('Ivo: A seat is a number from 1 to 999.');
+        // A page that does not know of a row leaves it alone; two change places; nobody sits on another's seat.
+        $this->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [$ada->id => ['group' => 'Oak']]])->assertSessionHasNoErrors();
+        $this->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [$ada->id => ['n' => '2'], $ivo->id => ['n' => '1']]])->assertSessionHasNoErrors();
+        self::assertSame([1 => 'Ivo', 2 => 'Ada Brook'], $roster->entries()->pluck('name', 'n')->all());
+        $this->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [$ada->id => ['n' => '1', 'group' => 'Steel'], $ivo->id => ['group' => 'Steel']]])->assertSessionHasErrors(["entries.{$ada->id}" => 'Ada Brook: Seat 1 is somebody else’s.']);
+        self::assertSame(['Steel', 'Oak'], $roster->entries()->pluck('group')->all());
+    }
+
+    public function test_names_that_are_too_long_are_named_and_the_others_taken(): void
+    {
+        $long = str_repeat('Longname ', 10);
+        $this->asTeacher()->post('/classes', ['name' => '9B', 'names' => "Ada\n{$long}\nIvo"])->assertSessionHasErrors('names');
+        self::assertStringContainsString(trim($long), session('errors')->first('names'));
+        self::assertSame(['Ada', 'Ivo'], RosterEntry::query()->pluck('name')->all());
+        $this->post('/classes', ['name' => '9C', 'names' => $long])->assertSessionHasErrors(['names' => 'No name was found that is 40 characters long or shorter.']);
+    }
+
+    public function test_a_taken_name_asks_for_its_pin_before_anything_is_wrong(): void
+    {
+        $roster = $this->roster();
+        $ada = $roster->entries()->firstOrFail();
+        $ada->update(['pin' => '0420']);
+        $session = $this->sessionOf($roster);
+        $this->asNobody()->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => '०४२०'])->assertSessionHasNoErrors();
+        $this->asNobody()->get("/join/{$session->join_code}")->assertSee("entry={$ada->id}", false);
+        $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])->assertSessionHasNoErrors()->assertRedirect("/join/{$session->join_code}?entry={$ada->id}");
+        $this->get("/join/{$session->join_code}?entry={$ada->id}")->assertSee('PIN of Ada');
+        $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => ' '])->assertSessionHasErrors(['pin' => 'Type the PIN of Ada.']);
+        $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => '0420'])->assertSessionHasNoErrors();
+        self::assertSame([SeatState::Seated, SeatState::Knocking], $session->seats()->get()->pluck('state')->all());
+    }
+
+    public function test_pins_are_printed_and_changed_only_after_asking(): void
+    {
+        $roster = $this->roster();
+        $this->asTeacher()->get("/class/{$roster->id}")->assertDontSee('Take all the PINs away?');
+        $this->post("/class/{$roster->id}/pins");
+        $page = (string) $this->get("/class/{$roster->id}")->assertSee('Print the PINs')->getContent();
+        self::assertSame(3, substr_count($page, 'data-ask='), 'new PINs, no PINs, and deleting the class');
+        $slips = $this->get("/class/{$roster->id}/pins")->assertOk();
+        $roster->entries()->get()->each(static fn ($entry) => $slips->assertSee($entry->pin)->assertSee($entry->name));
+        $this->asTeacher('a-colleague')->get("/class/{$roster->id}/pins")->assertNotFound();
     }
 
     public function test_students_tap_their_name_and_have_the_same_seat_every_time(): void

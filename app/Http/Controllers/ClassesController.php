@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
 use App\Models\Roster;
+use App\Models\RosterEntry;
 use App\Models\Seat;
 use App\Sessions\Standings;
 use Crag\Checks\OverTime;
@@ -14,6 +15,7 @@ use Crag\Classes\ClassEntry;
 use Crag\Classes\ClassList;
 use Crag\Formats\Csv;
 use Crag\Formats\UnreadableFile;
+use Crag\Maths\Digits;
 use Crag\Session\InvalidName;
 use Crag\Session\PersonName;
 use Illuminate\Contracts\View\View;
@@ -42,15 +44,15 @@ final class ClassesController
     public function make(Request $request): RedirectResponse
     {
         $request->validate(['name' => ['required', 'string', 'max:60']], [], ['name' => __('name of the class')]);
-        $entries = $this->listed($request);
-        $roster = DB::transaction(function () use ($request, $entries): Roster {
+        $list = $this->listed($request);
+        $roster = DB::transaction(function () use ($request, $list): Roster {
             $roster = CurrentTeacher::found($request)->rosters()->create(['name' => $request->string('name')->trim()->toString()]);
-            $this->put($roster, $entries);
+            $this->put($roster, $list->entries);
 
             return $roster;
         });
 
-        return redirect()->route('class', $roster);
+        return redirect()->route('class', $roster)->withErrors(self::left($list));
     }
 
     public function show(Request $request, string $roster): View
@@ -64,29 +66,37 @@ final class ClassesController
     public function add(Request $request, string $roster): RedirectResponse
     {
         $found = $this->own($request, $roster);
-        $entries = $this->listed($request);
-        DB::transaction(fn () => $this->put($found, $entries));
+        $list = $this->listed($request);
+        DB::transaction(fn () => $this->put($found, $list->entries));
 
-        return redirect()->route('class', $found)->with('said', __('The names are in the list.'));
+        return redirect()->route('class', $found)->with('said', __('The names are in the list.'))->withErrors(self::left($list));
     }
 
-    /** The whole table as the page shows it: every row's name, seat, group and PIN; rows without a name are taken out. */
+    /**
+     * Rows of the table, of each the cells that were changed; a row whose name is emptied is taken out. A row that cannot be
+     * saved stays as it was, and is shown as it was typed with the reason; the others are saved.
+     */
     public function change(Request $request, string $roster): RedirectResponse
     {
         $found = $this->own($request, $roster);
         $request->validate(['name' => ['required', 'string', 'max:60']], [], ['name' => __('name of the class')]);
-        $rows = $this->rows($request, $found);
-        DB::transaction(static function () use ($request, $found, $rows): void {
+        $problems = DB::transaction(function () use ($request, $found): array {
             $found->update(['name' => $request->string('name')->trim()->toString()]);
-            $found->entries()->whereNotIn('id', array_keys($rows))->delete();
+            [$rows, $out, $problems] = $this->rows($request, $found);
+            $found->entries()->whereKey($out)->delete();
             // Seats may change places: first out of each other's way.
-            $found->entries()->update(['n' => DB::raw('n + 100000')]);
+            $found->entries()->whereKey(array_keys($rows))->update(['n' => DB::raw('n + 100000')]);
             foreach ($rows as $id => $row) {
                 $found->entries()->whereKey($id)->update($row);
             }
-        });
 
-        return redirect()->route('class', $found)->with('said', __('The list is saved.'));
+            return $problems;
+        });
+        $to = redirect()->route('class', $found);
+
+        return $problems === [] ? $to->with('said', __('The list is saved.'))
+            : $to->withInput(['entries' => array_intersect_key($request->array('entries'), $problems)])->withErrors(array_combine(array_map(static fn (string $id): string => "entries.{$id}", array_keys($problems)), $problems))
+                ->with('said', trans_choice('{1} The list is saved but for one row.|[2,*] The list is saved but for :count rows.', count($problems)));
     }
 
     /** A PIN for each, so that nobody takes another's name. */
@@ -97,7 +107,15 @@ final class ClassesController
             $entry->update(['pin' => $request->boolean('none') ? '' : sprintf('%04d', random_int(0, 9999))]);
         }
 
-        return redirect()->route('class', $found)->with('said', $request->boolean('none') ? __('Nobody needs a PIN now.') : __('Everybody has a PIN now: read them out or print them.'));
+        return redirect()->route('class', $found)->with('said', $request->boolean('none') ? __('Nobody needs a PIN now.') : __('Everybody has a PIN now.'));
+    }
+
+    /** To be printed and cut into slips. */
+    public function printPins(Request $request, string $roster): View
+    {
+        $found = $this->own($request, $roster);
+
+        return view('classes.pins', ['roster' => $found, 'entries' => $found->entries()->where('pin', '!=', '')->get()]);
     }
 
     /** What its sessions say of each skill, one after the other. */
@@ -139,13 +157,20 @@ final class ClassesController
         return CurrentTeacher::found($request)->rosters()->findOrFail($roster);
     }
 
-    /** @return list<ClassEntry> */
-    private function listed(Request $request): array
+    /** @return array<string, string> what of a list could not be taken, in words */
+    private static function left(ClassList $list): array
+    {
+        return $list->notTaken === [] ? [] : ['names' => trans_choice('{1} One name was not taken, it is longer than :most characters: :names|[2,*] :count names were not taken, they are longer than :most characters: :names', count($list->notTaken), [
+            'most' => PersonName::LONGEST, 'names' => implode('; ', array_map(static fn (string $name): string => mb_strimwidth($name, 0, 100, '…'), array_slice($list->notTaken, 0, 10))),
+        ])];
+    }
+
+    private function listed(Request $request): ClassList
     {
         $file = $request->file('file');
         $bytes = $file !== null && ! is_array($file) && $file->isValid() ? (string) file_get_contents($file->getPathname(), length: self::MOST_BYTES + 1) : $request->string('names')->toString();
         try {
-            return strlen($bytes) > self::MOST_BYTES ? throw UnreadableFile::notText() : ClassList::read($bytes)->entries;
+            return strlen($bytes) > self::MOST_BYTES ? throw UnreadableFile::notText() : ClassList::read($bytes);
         } catch (UnreadableFile $problem) {
             throw ValidationException::withMessages(['names' => __($problem->getMessage())]);
         }
@@ -172,33 +197,61 @@ final class ClassesController
         }
     }
 
-    /** @return array<string, array{n: int, name: string, group: string, pin: string}> by the entry's id */
+    /**
+     * @return array{array<string, array{n: int, name: string, group: string, pin: string}>, list<string>, array<string, string>}
+     *                                                                                                                            rows to save by the entry's id, ids to take out, and by id what is wrong with a row
+     */
     private function rows(Request $request, Roster $roster): array
     {
-        $rows = $seats = [];
         $given = $request->array('entries');
-        foreach ($roster->entries()->get() as $entry) {
-            $row = is_array($given[$entry->id] ?? null) ? array_map(static fn (mixed $cell): string => is_string($cell) ? trim($cell) : '', $given[$entry->id]) : null;
-            if ($row === null || ($row['name'] ?? '') === '') {
-                continue;
+        $entries = $roster->entries()->get();
+        $rows = $out = $problems = [];
+        foreach ($entries as $entry) {
+            $cells = is_array($given[$entry->id] ?? null) ? array_map(static fn (mixed $cell): string => is_string($cell) ? trim($cell) : '', $given[$entry->id]) : [];
+            if (($cells['name'] ?? $entry->name) === '') {
+                $out[] = $entry->id;
+            } elseif ($cells !== []) {
+                try {
+                    $rows[$entry->id] = self::row($entry, $cells);
+                } catch (InvalidName $problem) {
+                    $problems[$entry->id] = __(':name: :problem', ['name' => $entry->name, 'problem' => __($problem->getMessage())]);
+                }
             }
-            try {
-                $name = PersonName::read($row['name'])->value;
-            } catch (InvalidName $problem) {
-                throw ValidationException::withMessages(['entries' => "{$row['name']}: ".__($problem->getMessage())]);
+        }
+        // Two may change places, but not share one: whoever stays where somebody wants to be keeps the seat.
+        do {
+            $seats = array_count_values([...$entries->whereNotIn('id', [...$out, ...array_keys($rows)])->pluck('n')->all(), ...array_column($rows, 'n')]);
+            $shared = array_filter($rows, static fn (array $row): bool => $seats[$row['n']] > 1);
+            $moving = array_filter($shared, static fn (array $row, string $id): bool => $row['n'] !== $entries->find($id)?->n, ARRAY_FILTER_USE_BOTH);
+            foreach ($moving as $id => $row) {
+                $problems[$id] = __(':name: :problem', ['name' => $row['name'], 'problem' => __('Seat :n is somebody else’s.', ['n' => $row['n']])]);
+                unset($rows[$id]);
             }
-            $n = (int) ($row['n'] ?? $entry->n);
-            if ($n < 1 || $n > ClassList::HIGHEST_SEAT || isset($seats[$n])) {
-                throw ValidationException::withMessages(['entries' => __('Seat :n is there twice, or is no number from 1 to :most.', ['n' => $row['n'] ?? '', 'most' => ClassList::HIGHEST_SEAT])]);
-            }
-            $pin = $row['pin'] ?? '';
-            if (preg_match('/^(\d{4,6})?$/', $pin) !== 1) {
-                throw ValidationException::withMessages(['entries' => __('A PIN has four to six digits: :name', ['name' => $name])]);
-            }
-            $seats[$n] = true;
-            $rows[$entry->id] = ['n' => $n, 'name' => $name, 'group' => mb_substr($row['group'] ?? '', 0, ClassList::LONGEST_GROUP), 'pin' => $pin];
+        } while ($moving !== []);
+
+        return [$rows, $out, $problems];
+    }
+
+    /**
+     * @param  array<string, string>  $cells
+     * @return array{n: int, name: string, group: string, pin: string}
+     *
+     * @throws InvalidName
+     */
+    private static function row(RosterEntry $entry, array $cells): array
+    {
+        $n = Digits::plain($cells['n'] ?? (string) $entry->n);
+        if (preg_match('/\A\d{1,3}\z/', $n) !== 1 || (int) $n < 1) {
+            throw InvalidName::seat(ClassList::HIGHEST_SEAT);
+        }
+        $pin = Digits::plain($cells['pin'] ?? $entry->pin);
+        if (preg_match('/\A(\d{4,6})?\z/', $pin) !== 1) {
+            throw InvalidName::pin();
         }
 
-        return $rows;
+        return [
+            'n' => (int) $n, 'name' => PersonName::read($cells['name'] ?? $entry->name)->value,
+            'group' => mb_substr($cells['group'] ?? $entry->group, 0, ClassList::LONGEST_GROUP), 'pin' => $pin,
+        ];
     }
 }

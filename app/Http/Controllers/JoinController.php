@@ -10,6 +10,7 @@ use App\Models\RosterEntry;
 use App\Models\Seat;
 use App\Sessions\ComeIn;
 use App\Sessions\TakeSeat;
+use Crag\Maths\Digits;
 use Crag\Session\DeviceKind;
 use Crag\Session\InvalidJoinCode;
 use Crag\Session\InvalidName;
@@ -20,6 +21,7 @@ use Crag\Session\SeatState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Http\Exceptions\HttpResponseException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
@@ -92,7 +94,12 @@ final class JoinController
         if (RateLimiter::tooManyAttempts($tries, self::WRONG_PINS)) {
             throw ValidationException::withMessages(['pin' => __('Too many wrong PINs. Wait a minute, then try again.')])->redirectTo($back);
         }
-        if ($entry->pin !== '' && ! hash_equals($entry->pin, $request->string('pin')->trim()->toString())) {
+        $pin = Digits::plain($request->string('pin')->trim()->toString());
+        if ($entry->pin !== '' && $pin === '') {
+            // The name alone was tapped: the page asks for the PIN, and nothing was wrong yet.
+            throw $request->has('pin') ? ValidationException::withMessages(['pin' => __('Type the PIN of :name.', ['name' => $entry->name])])->redirectTo($back.'?entry='.$entry->id) : new HttpResponseException(redirect($back.'?entry='.$entry->id));
+        }
+        if ($entry->pin !== '' && ! hash_equals($entry->pin, $pin)) {
             RateLimiter::hit($tries);
             throw ValidationException::withMessages(['pin' => __('That is not the PIN of :name. Your teacher has it.', ['name' => $entry->name])])->redirectTo($back.'?entry='.$entry->id);
         }

@@ -32,8 +32,11 @@ final readonly class ClassList
         'status' => ['status'],
     ];
 
-    /** @param  list<ClassEntry>  $entries by seat number */
-    private function __construct(public array $entries)
+    /**
+     * @param  list<ClassEntry>  $entries by seat number
+     * @param  list<string>  $notTaken  what stands where a name should and cannot be one
+     */
+    private function __construct(public array $entries, public array $notTaken)
     {
     }
 
@@ -52,14 +55,17 @@ final readonly class ClassList
         } else {
             array_shift($rows);
         }
-        $entries = $taken = $names = [];
+        $entries = $taken = $names = $notTaken = [];
         foreach ($rows as $row) {
             $cell = static fn (string $column): string => $row[$columns[$column] ?? -1] ?? '';
             if (! self::isStudent($cell('role'), $cell('status'))) {
                 continue;
             }
-            $name = self::name($cell('name') !== '' ? $cell('name') : trim($cell('given').' '.$cell('family')));
+            $written = $cell('name') !== '' ? $cell('name') : trim($cell('given').' '.$cell('family'));
+            $name = self::name($written);
             if ($name === null) {
+                trim($written) === '' || $notTaken[] = trim($written);
+
                 continue;
             }
             $name = $name->apartFrom($names);
@@ -70,13 +76,13 @@ final readonly class ClassList
             $entries[] = [$seat, $name->value, mb_substr(trim((string) preg_replace('/\s+/u', ' ', $cell('group'))), 0, self::LONGEST_GROUP)];
         }
         if ($entries === []) {
-            throw UnreadableFile::noNames();
+            throw $notTaken === [] ? UnreadableFile::noNames() : UnreadableFile::longNames(PersonName::LONGEST);
         }
         if (count($entries) > self::MOST) {
             throw UnreadableFile::manyNames(count($entries), self::MOST);
         }
 
-        return new self(self::seated($entries, $taken));
+        return new self(self::seated($entries, $taken), $notTaken);
     }
 
     /**

@@ -29,6 +29,11 @@ final class UnreadableFile extends InvalidArgumentException
         return new self("This file has more than {$most} lines.");
     }
 
+    public static function longNames(int $longest): self
+    {
+        return new self("No name was found that is {$longest} characters long or shorter.");
+    }
+
     public static function noNames(): self
     {
         return new self('No names were found in it.');

@@ -18,6 +18,16 @@ final class InvalidName extends InvalidArgumentException
         return new self("A name can be {$longest} characters long.");
     }
 
+    public static function seat(int $most): self
+    {
+        return new self("A seat is a number from 1 to {$most}.");
+    }
+
+    public static function pin(): self
+    {
+        return new self('A PIN has four to six digits.');
+    }
+
     public static function noWords(): self
     {
         return new self('Please type a few words.');

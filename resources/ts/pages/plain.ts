@@ -65,6 +65,25 @@ function listenToAsking(): void {
     });
 }
 
+/** Forms that send only what was changed, and buttons that print. */
+function listenToTables(): void {
+    document.addEventListener('submit', (event) => {
+        const form = event.target as HTMLFormElement;
+        if (form.dataset.onlyChanged === undefined) {
+            return;
+        }
+        const same = [...form.querySelectorAll<HTMLInputElement>('input[data-before]')].filter((input) => input.value === input.dataset.before);
+        same.forEach((input) => {
+            input.disabled = true;
+        });
+        // Back on this page, all of it can be edited again.
+        window.setTimeout(() => same.forEach((input) => {
+            input.disabled = false;
+        }));
+    });
+    document.addEventListener('click', (event) => (event.target as Element).closest('[data-print]') !== null && window.print());
+}
+
 /** Requests by htmx carry the token and want their problems in a form that the page can tell. */
 function listenToRequests(): void {
     document.addEventListener('htmx:configRequest', (event) => {
@@ -121,6 +140,7 @@ showAllWords(document);
 listenToRequests();
 listenToCopying();
 listenToAsking();
+listenToTables();
 guardThePage();
 document.addEventListener('htmx:afterSettle', () => {
     drawCodes(document);

@@ -11,12 +11,12 @@
         <legend class="h6">{{ __('Tap your name') }}</legend>
         <div class="join-names">
             @foreach ($entries as $entry)
-                @if (in_array($entry->id, $taken, true))
-                    <button class="join-name is-taken" dir="auto" name="entry" value="{{ $entry->id }}" title="{{ __('Here already on another device. Your teacher is asked.') }}">{{ $entry->name }} <span class="visually-hidden">{{ __('is here already') }}</span></button>
-                @elseif ($entry->pin !== '')
-                    <a class="join-name" dir="auto" href="{{ route('join', ['code' => $session->join_code, 'entry' => $entry->id]) }}">{{ $entry->name }}</a>
+                @php($isTaken = in_array($entry->id, $taken, true))
+                @php($look = 'join-name'.($isTaken ? ' is-taken' : ''))
+                @if ($entry->pin !== '')
+                    <a class="{{ $look }}" dir="auto" href="{{ route('join', ['code' => $session->join_code, 'entry' => $entry->id]) }}">{{ $entry->name }} @if ($isTaken) <span class="visually-hidden">{{ __('is here already') }}</span> @endif</a>
                 @else
-                    <button class="join-name" dir="auto" name="entry" value="{{ $entry->id }}">{{ $entry->name }}</button>
+                    <button class="{{ $look }}" dir="auto" name="entry" value="{{ $entry->id }}" @if ($isTaken) title="{{ __('Here already on another device. Your teacher is asked.') }}" @endif>{{ $entry->name }} @if ($isTaken) <span class="visually-hidden">{{ __('is here already') }}</span> @endif</button>
                 @endif
             @endforeach
         </div>

@@ -35,6 +35,7 @@
                     </div>
                     <button class="btn btn-slate btn-lg w-100">{{ __('Start a session') }}</button>
                 </form>
+                @if ($teacher === null || ! $teacher->hasAccount()) <p class="mt-3 mb-0 text-center"><a href="{{ route('account') }}#account-in">{{ __('Sign in') }}</a></p> @endif
                 <p class="mt-3 mb-0"><a class="btn btn-outline-slate w-100" href="{{ route('plans') }}"><x-icon name="journal-plus" /> {{ __('Your plans and classes') }}</a></p>
             </section>
         </div>

@@ -56,6 +56,37 @@ final class PlanTest extends CragTestCase
         $this->get('/plans?tag=moments')->assertSee('Levers')->assertDontSee('Frames</a>', false);
     }
 
+    public function test_plans_are_sorted_and_tags_combine_with_each_other_and_with_the_search(): void
+    {
+        $this->edit(null, 'tags', [], ['moments', 'Year 9']);
+        $more = [];
+        foreach (['Trusses 10' => ['moments', 'Year 10'], 'Trusses 9' => ['moments', 'Year 9'], 'Beams' => array_map(static fn (int $n): string => "tag {$n}", range(1, 12))] as $title => $tags) {
+            $this->travel(1)->minutes();
+            $more[$title] = app(MakePlan::class)->empty($this->teacher(), $title);
+            $more[$title]->update(['tags' => $tags]);
+        }
+        $titles = function (string $query): array {
+            preg_match_all('#<h2><a href="[^"]*">([^<]+)</a>#', (string) $this->get("/plans?{$query}")->assertOk()->getContent(), $found);
+
+            return $found[1];
+        };
+        self::assertSame(['Beams', 'Levers', 'Trusses 9', 'Trusses 10'], $titles('sort=title'));
+        self::assertSame(['Beams', 'Trusses 9', 'Trusses 10', 'Levers'], $titles('sort=made'));
+        $more['Trusses 10']->update(['used_at' => now()->addHour()]);
+        self::assertSame('Trusses 10', $titles('')[0]);
+        self::assertSame(['Levers', 'Trusses 9'], $titles('sort=title&tag[]=moments&tag[]=Year+9'));
+        self::assertSame(['Trusses 9'], $titles('tag[]=moments&tag[]=Year+9&search=truss'));
+        self::assertSame([], $titles('tag=moments&search=beams&sort=nonsense'));
+        // Every tag can be chosen, and a chosen one takes the search along.
+        $page = $this->get('/plans?search=truss&dense=1')->assertSee('All 15 tags');
+        foreach (range(1, 12) as $n) {
+            $page->assertSee("search=truss&amp;tag%5B0%5D=tag%20{$n}\"", false);
+        }
+        $this->get('/plans')->assertSee('plan-list is-dense', false)->assertSee('With pictures');
+        $this->get('/plans?dense=0')->assertDontSee('is-dense', false);
+        $this->asNobody()->get('/')->assertSee('Sign in');
+    }
+
     public function test_a_plan_is_duplicated_archived_restored_and_deleted(): void
     {
         $this->add('One');

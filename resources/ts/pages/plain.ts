@@ -118,6 +118,7 @@ function listenToMenus(): void {
             form?.requestSubmit();
         }
     });
+    document.addEventListener('change', (event) => event.target instanceof HTMLSelectElement && event.target.dataset.send !== undefined && event.target.form?.requestSubmit());
     document.addEventListener('click', (event) => {
         for (const menu of document.querySelectorAll<HTMLDetailsElement>('details.menu-details[open]')) {
             if (!menu.contains(event.target as Node)) {

@@ -9,7 +9,7 @@
         <p>{{ trans_choice('{0} no prompt yet|{1} :count prompt|[2,*] :count prompts', count($plan->sequence)) }} ·
             {{ $plan->used_at === null ? __('not used yet') : __('last used :day', ['day' => $plan->used_at->translatedFormat('j F')]) }}
             @if ($plan->teacher_id !== $teacher->id) · {{ __('shared by :name', ['name' => $plan->teacher->name]) }} @endif</p>
-        <p>@foreach ($plan->tags as $one) <a class="chip" href="{{ route('plans', ['tag' => $one]) }}">{{ $one }}</a> @endforeach</p>
+        <p>@foreach ($plan->tags as $one) @include('plans.tag') @endforeach</p>
     </div>
     <div class="plan-card-do">
         @if ($plan->archived_at === null)

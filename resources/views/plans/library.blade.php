@@ -16,11 +16,16 @@
             </section>
         @endif
         <div class="library-head">
-            <h1>{{ $inArchive ? __('Archive') : __('Plans') }}</h1>
+            <h1>{{ $look->inArchive ? __('Archive') : __('Plans') }}</h1>
             <form class="library-search" role="search" method="get" action="{{ route('plans') }}">
                 <label class="visually-hidden" for="search">{{ __('Search plans') }}</label>
-                <input id="search" name="search" type="search" class="form-control" value="{{ $search }}" placeholder="{{ __('Search titles, tags and prompts') }}">
-                @if ($inArchive) <input type="hidden" name="archived" value="1"> @endif
+                <input id="search" name="search" type="search" class="form-control" value="{{ $look->search }}" placeholder="{{ __('Search titles, tags and prompts') }}">
+                @foreach ($look->tags as $one) <input type="hidden" name="tag[]" value="{{ $one }}"> @endforeach
+                @if ($look->inArchive) <input type="hidden" name="archived" value="1"> @endif
+                <label class="visually-hidden" for="sort">{{ __('Order') }}</label>
+                <select id="sort" name="sort" class="form-select" data-send>
+                    @foreach (App\Plans\LibraryLook::SORTS as $sort => $name) <option value="{{ $sort }}" @selected($look->sort === $sort)>{{ __($name) }}</option> @endforeach
+                </select>
                 <button class="btn btn-outline-slate"><x-icon name="search" /> {{ __('Search') }}</button>
             </form>
             <form class="library-new" method="post" action="{{ route('plans.make') }}">
@@ -34,21 +39,30 @@
             </form>
         </div>
         <div class="library-tags">
-            @foreach ($tags as $one)
-                <a class="chip {{ $one === $tag ? 'is-on' : '' }}" href="{{ route('plans', $one === $tag ? [] : ['tag' => $one]) }}" @if ($one === $tag) aria-current="true" @endif>{{ $one }}</a>
+            @foreach ($tags->take(12)->concat($look->tags)->unique() as $one)
+                @include('plans.tag')
             @endforeach
-            @if ($archived > 0 || $inArchive)
-                <a class="library-archive" href="{{ route('plans', $inArchive ? [] : ['archived' => 1]) }}"><x-icon name="archive" /> {{ $inArchive ? __('Back to the plans') : __('Archive (:n)', ['n' => $archived]) }}</a>
+            @if ($tags->count() > 12)
+                <details class="menu-details">
+                    <summary class="chip">{{ __('All :n tags', ['n' => $tags->count()]) }}</summary>
+                    <div class="menu library-all-tags">@foreach ($tags->sort(SORT_NATURAL | SORT_FLAG_CASE) as $one) @include('plans.tag') @endforeach</div>
+                </details>
             @endif
+            <span class="library-archive">
+                @if ($archived > 0 || $look->inArchive)
+                    <a href="{{ route('plans', $look->inArchive ? [] : ['archived' => 1]) }}"><x-icon name="archive" /> {{ $look->inArchive ? __('Back to the plans') : __('Archive (:n)', ['n' => $archived]) }}</a>
+                @endif
+                <a href="{{ $look->address(['dense' => $isDense ? '0' : '1']) }}"><x-icon :name="$isDense ? 'grid' : 'list-ul'" /> {{ $isDense ? __('With pictures') : __('Dense list') }}</a>
+            </span>
         </div>
         @if ($plans->isEmpty())
             <p class="nobody">
-                @if ($search !== '' || $tag !== '') {{ __('No plan fits. Search for something else, or show all.') }} <a href="{{ route('plans') }}">{{ __('Show all') }}</a>
-                @elseif ($inArchive) {{ __('The archive is empty.') }}
+                @if ($look->isNarrowed()) {{ __('No plan fits. Search for something else, or show all.') }} <a href="{{ route('plans') }}">{{ __('Show all') }}</a>
+                @elseif ($look->inArchive) {{ __('The archive is empty.') }}
                 @else {{ __('There is no plan yet. Make one, or bring one in: a PDF worksheet, pictures, plain text with a prompt a paragraph, or a plan from a zip.') }} @endif
             </p>
         @endif
-        <ul class="plan-list">
+        <ul class="plan-list {{ $isDense ? 'is-dense' : '' }}">
             @foreach ($plans as $plan)
                 @include('plans.card')
             @endforeach

@@ -11,6 +11,7 @@ use App\Models\LiveSession;
 use App\Models\Plan;
 use App\Models\Teacher;
 use App\Plans\BringInPlan;
+use App\Plans\LibraryLook;
 use App\Plans\MakePlan;
 use App\Plans\UnusablePlan;
 use Illuminate\Contracts\View\View;
@@ -31,18 +32,21 @@ final readonly class LibraryController
     public function show(Request $request): View
     {
         $teacher = CurrentTeacher::found($request);
-        $plans = $teacher->plans()->with('teacher')->get()
-            ->sortByDesc(static fn (Plan $plan): array => [max($plan->used_at?->getTimestamp() ?? 0, $plan->updated_at->getTimestamp()), $plan->id])->values();
-        $shown = $this->matching($plans, $request->string('search')->toString(), $request->string('tag')->toString(), $request->boolean('archived'));
+        $plans = $teacher->plans()->with('teacher')->get()->toBase();
+        $look = LibraryLook::of($request);
+        $shown = $look->shown($plans);
+        $request->has('dense') && $request->session()->put('library-is-dense', $request->boolean('dense'));
 
         return view('plans.library', [
             'teacher' => $teacher,
             'running' => $teacher->sessions()->where('is_trial', false)->whereNull('ended_at')->withCount('seats')->latest()->get(),
             'plans' => $shown,
             'lastClass' => $this->lastClasses($teacher, $shown),
-            'tags' => $plans->flatMap(static fn (Plan $plan): array => $plan->tags)->countBy(static fn (string $tag): string => $tag)->sortDesc()->keys()->take(20),
+            'tags' => $plans->filter(static fn (Plan $plan): bool => ($plan->archived_at !== null) === $look->inArchive)->flatMap(static fn (Plan $plan): array => $plan->tags)
+                ->countBy(static fn (string $tag): string => $tag)->sortDesc()->keys(),
             'archived' => $plans->whereNotNull('archived_at')->count(),
-            'search' => $request->string('search')->toString(), 'tag' => $request->string('tag')->toString(), 'inArchive' => $request->boolean('archived'),
+            'look' => $look,
+            'isDense' => $request->session()->get('library-is-dense') === true,
         ]);
     }
 
@@ -108,24 +112,6 @@ final readonly class LibraryController
         $teacher->name === '' && $name !== '' && $teacher->update(['name' => mb_substr($name, 0, 60)]);
 
         return $teacher;
-    }
-
-    /**
-     * @param  Collection<int, Plan>  $plans
-     * @return Collection<int, Plan>
-     */
-    private function matching(Collection $plans, string $search, string $tag, bool $archived): Collection
-    {
-        $words = array_filter(explode(' ', mb_strtolower($search)));
-
-        return $plans->filter(static function (Plan $plan) use ($words, $tag, $archived): bool {
-            if (($plan->archived_at !== null) !== $archived || ($tag !== '' && ! in_array($tag, $plan->tags, true))) {
-                return false;
-            }
-            $text = $words === [] ? '' : mb_strtolower($plan->title.' '.implode(' ', $plan->tags).' '.$plan->present()->implode('words', ' '));
-
-            return array_filter($words, static fn (string $word): bool => ! str_contains($text, $word)) === [];
-        })->values();
     }
 
     /**

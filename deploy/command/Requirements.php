@@ -24,6 +24,10 @@ final class Requirements
         'poppler-utils' => '/usr/bin/pdftoppm',
         'fontconfig' => '/usr/bin/fc-match',
         'fonts-dejavu-core' => '/usr/share/fonts/truetype/dejavu/DejaVuSans.ttf',
+        // Names in any script, and with an emoji, on the class screen and in PDFs.
+        'fonts-noto-core' => '/usr/share/fonts/truetype/noto/NotoSans-Regular.ttf',
+        'fonts-noto-cjk' => '/usr/share/fonts/opentype/noto/NotoSansCJK-Regular.ttc',
+        'fonts-noto-color-emoji' => '/usr/share/fonts/truetype/noto/NotoColorEmoji.ttf',
         'sqlite3' => '/usr/bin/sqlite3',
     ];
 

@@ -11,9 +11,13 @@ export function element<E extends HTMLElement = HTMLElement>(selector: string, w
     return found;
 }
 
-/** A sentence with its `:name` places filled in, as the server's translations write them. */
+/**
+ * A sentence with its `:name` places filled in, as the server's translations write them. One for a single thing and one for
+ * more stand with a bar between, and `n` says how many there are.
+ */
 export function fill(sentence: string, values: Record<string, string | number>): string {
-    return sentence.replace(/:([a-z]+)/g, (whole, name: string) => String(values[name] ?? whole));
+    const [one, more] = sentence.split('|');
+    return (more === undefined || Number(values.n) === 1 ? one : more).replace(/:([a-z]+)/g, (whole, name: string) => String(values[name] ?? whole));
 }
 
 /** Sizes `frame` to the largest page that fits into `stage`, now and whenever the stage changes. */

@@ -359,10 +359,15 @@ final class ReachTest extends BrowserTestCase
     {
         usleep(300_000);
         $page->run((string) file_get_contents(Setup::root().'/node_modules/axe-core/axe.min.js'));
-        $found = $page->run(<<<'JS'
-            const { violations } = await axe.run(document, { resultTypes: ['violations'] });
-            return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
-            JS);
-        self::assertSame([], $found, $what);
+        foreach (['light', 'dark'] as $scheme) {
+            // Colours change at once, as they do for whoever wants less motion.
+            $page->prefers(['prefers-color-scheme' => $scheme, 'prefers-reduced-motion' => 'reduce']);
+            $found = $page->run(<<<'JS'
+                const { violations } = await axe.run(document, { resultTypes: ['violations'], rules: { 'color-contrast': { enabled: true } } });
+                return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.any[0]?.data?.contrastRatio ?? ''}`).join(', ')}`);
+                JS);
+            self::assertSame([], $found, "{$what}, {$scheme}");
+        }
+        $page->prefers([]);
     }
 }

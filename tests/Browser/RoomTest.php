@@ -288,8 +288,8 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->run('document.querySelector(".tile-open").click()');
         $this->teacher->click('[data-do=hand-out-one]');
         $this->teacher->click('#handout [value=fresh]');
-        self::assertStringContainsString('Replaces the ink on 1 canvases', $this->teacher->text('#handout-effect'));
-        $this->teacher->click('#handout-form .btn-go');
+        self::assertStringContainsString('Empties 1 canvas first.', $this->teacher->text('#handout-effect'));
+        $this->teacher->click('#handout-form .btn-end');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === 0, 'an empty canvas');
         self::assertSame(2, $this->stored('Tamsin'));
         $tamsin->draw('.page-paper', [[.7, .1], [.8, .2], [.9, .1]], 'pen');

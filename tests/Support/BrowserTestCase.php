@@ -44,9 +44,18 @@ abstract class BrowserTestCase extends TestCase
             if ($this->status()->isError() || $this->status()->isFailure()) {
                 $this->keepPicture($who, $page);
             }
+            $this->checkPolicy($who, $page);
             $page->quit();
         }
         $this->people = [];
+    }
+
+    /** No page does what its own policy forbids: an inline style, a script from elsewhere. (Tests cut connections on purpose.) */
+    private function checkPolicy(string $who, Page $page): void
+    {
+        if ($this->status()->isSuccess() || $this->status()->isUnknown()) {
+            self::assertSame([], array_values(array_filter($page->complaints(), static fn (string $one): bool => str_contains($one, 'Content Security Policy') && ! str_contains($one, 'connect-src'))), $who);
+        }
     }
 
     /** What a failed test's page looked like, and what its browser complained of. */

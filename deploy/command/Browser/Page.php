@@ -27,9 +27,14 @@ final class Page
         $this->developer('Emulation.setDeviceMetricsOverride', [
             'width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false,
         ]);
-        if ($dark) {
-            $this->developer('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => 'dark']]]);
-        }
+        $dark && $this->prefers(['prefers-color-scheme' => 'dark']);
+    }
+
+    /** @param  array<string, string>  $settings  what the device's settings say, by the media feature's name */
+    public function prefers(array $settings): void
+    {
+        $features = array_map(static fn (string $name, string $value): array => ['name' => $name, 'value' => $value], array_keys($settings), $settings);
+        $this->developer('Emulation.setEmulatedMedia', ['features' => $features]);
     }
 
     /**
@@ -252,7 +257,7 @@ final class Page
     public function complaints(): array
     {
         $complaints = [];
-        foreach ($this->driver->manage()->getLog('browser') as $entry) {
+        foreach ($this->driver->manage()->getLog('browser') ?? [] as $entry) {
             if ($entry['level'] === 'SEVERE') {
                 $complaints[] = $entry['message'];
             }

@@ -161,8 +161,7 @@ export class HandOutForm {
         element('#handout-effect').textContent = fill(effect, { n }) + (what !== 'words' && seats === null ? ` ${words.give_late}` : '');
         const empties = what !== 'words' && this.mode === 'fresh';
         const give = what === 'words' || seats === null ? words.give_all : fill(words.give_some, { n });
-        const empty = n === 1 ? words.give_fresh_one : fill(words.give_fresh_do, { n });
-        element('#handout-do').textContent = empties ? empty : give;
+        element('#handout-do').textContent = empties ? fill(words.give_fresh_do, { n }) : give;
         const button = element('#handout-do').closest('button')!;
         button.classList.toggle('btn-end', empties);
         button.classList.toggle('btn-go', !empties);

@@ -288,7 +288,7 @@ function sayState(waiting: boolean, reachable: boolean): void {
     const lost = saver.notTaken.filter(({ prompt }) => prompt === null || sequence.includes(prompt)).length;
     const [state, words] = !reachable ? ['offline', steps > 0 ? fill(page.words.offline, { n: steps }) : page.words.unsaved]
         : waiting || steps > 0 ? ['saving', page.words.saving]
-        : lost > 0 ? ['refused', lost === 1 ? page.words.one_not_saved : fill(page.words.some_not_saved, { n: lost })]
+        : lost > 0 ? ['refused', fill(page.words.not_saved, { n: lost })]
         : ['saved', page.words.saved];
     element('#plan-saved').textContent = words;
     element('#plan-saved').dataset.state = state;

@@ -1,5 +1,5 @@
 @php($words = App\Http\BenchWords::all() + [
-    'saved' => __('Saved'), 'saving' => __('Saving…'), 'offline' => __('Offline — :n strokes kept here'), 'held' => __(':n strokes wait here: :reason'),
+    'saved' => __('Saved'), 'saving' => __('Saving…'), 'offline' => __('Offline — 1 stroke kept here|Offline — :n strokes kept here'), 'held' => __('1 stroke waits here: :reason|:n strokes wait here: :reason'),
     'polling' => __('Saved — slow connection'), 'refused' => __('Something could not be kept: :reason'),
     'prompt' => __('Prompt :n'), 'question' => __('Question :n'), 'choice' => __('Choice :n'), 'signs' => __('Signs'), 'tray' => __('Your teacher has changed the tools.'),
     'pens_down' => __('Pens down'), 'time_up' => __('Time is up'), 'paused' => __(':left, paused'), 'hand_up' => __('Hand up'), 'hand_down' => __('Hand is up'),
@@ -10,7 +10,7 @@
     'ask_closed' => __('Closed.'), 'ask_sent' => __('Your answer is in. You can change it until it is closed.'), 'ask_anonymous' => __('Nobody will know who answered what, not even your teacher.'), 'ask_right' => __('Right: :right'), 'ask_middle' => __('In the middle: :middle'),
     'shown_anonymous' => __('Your work is being shown, without your name.'), 'shown_named' => __('Your work is being shown.'), 'work_of' => __('Work of :name'), 'work_of_somebody' => __('Work of somebody in the class'), 'kept_back' => __('Your teacher sees that you ask not to be shown.'),
     'teacher' => __('Teacher'), 'coach_hide' => __('Hide'), 'coach_show' => __('Show'), 'about_coach' => __('About what you wrote on my canvas: '),
-    'open_until' => __('Open until :date. Go on whenever you like, with the same link.'), 'points' => __(':n points'), 'points_of' => __(':n of :most points'), 'offered' => __('Offered. Your teacher looks at it first.'), 'run_result' => __('You had :n of :of right.'), 'not_now' => __('That cannot be done now: :reason'),
+    'open_until' => __('Open until :date. Go on whenever you like, with the same link.'), 'points' => __('1 point|:n points'), 'points_of' => __(':n of :most points'), 'offered' => __('Offered. Your teacher looks at it first.'), 'run_result' => __('You had :n of :of right.'), 'not_now' => __('That cannot be done now: :reason'),
 ])
 <x-layout :title="$session->title" script="student" class="student"
     :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => substr(App\Models\Seat::channel($seat->id, $seat->turn), 5), 'ink' => $seat->ink_key, 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Object\StampArt::all(), 'words' => $words]">

@@ -7,7 +7,8 @@ return [
     'env' => env('APP_ENV', 'production'),
     'debug' => (bool) env('APP_DEBUG', false),
     'url' => env('APP_URL', 'http://localhost'),
-    'timezone' => env('APP_TIMEZONE', 'UTC'),
+    // What is stored; what is shown is in the school's zone (config/crag.php).
+    'timezone' => 'UTC',
     'locale' => env('APP_LOCALE', 'en'),
     'fallback_locale' => 'en',
     'key' => env('APP_KEY'),

@@ -15,6 +15,9 @@ return [
     // Where nginx takes messages for channels, a socket that only this machine's server can reach.
     'publish_socket' => env('CRAG_RUN', storage_path('run/default')).'/publish.sock',
 
+    // In which time zone times are shown, such as Europe/Helsinki; `./crag` sets the machine's where none is said.
+    'zone' => env('CRAG_ZONE') ?: 'UTC',
+
     // How many days what an ended session leaves behind is kept.
     'keep_days' => (int) env('CRAG_KEEP_DAYS', Crag\Session\Retention::USUAL_DAYS),
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Live\Clock;
+use App\Live\SchoolTime;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayInForce;
 use Crag\Prompt\TrayKind;
@@ -124,7 +125,7 @@ final class LiveSession extends Model implements Holder
 
     private static function day(int $ms): string
     {
-        return Carbon::createFromTimestampMs($ms, config()->string('app.timezone'))->translatedFormat('j F Y');
+        return SchoolTime::of($ms)->translatedFormat('j F Y');
     }
 
     public function column(): string

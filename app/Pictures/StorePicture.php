@@ -47,17 +47,17 @@ final class StorePicture
         if (! $picture instanceof GdImage) {
             throw UnusablePicture::damaged();
         }
-        $picture = self::scaled(self::upright($picture, $path, $size[2]));
+        $upright = self::scaled(self::upright($picture, $path, $size[2]));
+        $holes = self::hasHoles($upright);
+        $bytes = (string) file_get_contents($path);
+        // What was drawn anew once stays as it is, however often a plan is taken out and brought in.
+        $isOurs = $upright === $picture && $size[2] === ($holes ? IMAGETYPE_PNG : IMAGETYPE_JPEG) && OurPicture::isWritten($bytes, $holes);
 
-        return self::keep($holder, $owner, $picture, self::hasHoles($picture));
+        return self::keep($holder, $owner, $upright, $holes, $isOurs ? $bytes : OurPicture::write($upright, $holes));
     }
 
-    private static function keep(Holder $holder, ?Seat $owner, GdImage $picture, bool $holes): Asset
+    private static function keep(Holder $holder, ?Seat $owner, GdImage $picture, bool $holes, string $bytes): Asset
     {
-        ob_start();
-        imagesavealpha($picture, true);
-        $holes ? imagepng($picture, null, 7) : imagejpeg($picture, null, 85);
-        $bytes = (string) ob_get_clean();
         $asset = Asset::query()->create([
             $holder->column() => $holder->holderId(),
             'seat_id' => $owner?->id,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Live\SchoolTime;
 use App\Models\Asset;
 use App\Models\Holder;
 use App\Models\Plan;
@@ -27,7 +28,7 @@ final readonly class MakePlan
     public function empty(Teacher $teacher, string $title): Plan
     {
         $plan = Plan::query()->create([
-            'teacher_id' => $teacher->id, 'title' => PlanValue::title($title) ?: __('Plan of :day', ['day' => now()->translatedFormat('j F')]),
+            'teacher_id' => $teacher->id, 'title' => PlanValue::title($title) ?: __('Plan of :day', ['day' => SchoolTime::of(now())->translatedFormat('j F')]),
             'copy_key' => Str::random(40), 'edit_key' => Str::random(40),
         ]);
         $plan->teachers()->attach($teacher);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Live\SchoolTime;
 use App\Models\Ask;
 use App\Models\AskAnswer;
 use App\Models\Canvas;
@@ -12,7 +13,6 @@ use App\Models\LoggedOperation;
 use App\Models\Message;
 use App\Models\Offer;
 use App\Models\Seat;
-use Illuminate\Support\Carbon;
 
 /** Everything that a session holds about one student: the canvases as files, all the rest as one JSON file. */
 final class OneStudent
@@ -58,6 +58,6 @@ final class OneStudent
 
     private static function time(?int $ms): ?string
     {
-        return $ms === null ? null : Carbon::createFromTimestampMs($ms)->toIso8601String();
+        return $ms === null ? null : SchoolTime::of($ms)->toIso8601String();
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Live\SchoolTime;
 use App\Models\Ask;
 use App\Models\AskAnswer;
 use App\Models\Canvas;
@@ -22,7 +23,6 @@ use Crag\Formats\Csv;
 use Crag\Formats\Table;
 use Crag\Formats\Xapi;
 use Crag\Maths\Outcome;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 
 /** What came of a session in numbers: a row for each seat and prompt, the matrix, answers with their times, quick asks. */
@@ -207,6 +207,6 @@ final readonly class Results
 
     private static function time(?int $ms): string
     {
-        return $ms === null ? '' : Carbon::createFromTimestampMs($ms)->toIso8601String();
+        return $ms === null ? '' : SchoolTime::of($ms)->toIso8601String();
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Live\SchoolTime;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Pictures\EmbeddedPictures;
@@ -11,6 +12,8 @@ use App\Sessions\EachSeat;
 use Closure;
 use Crag\Canvas\Scene;
 use Crag\Checks\Judgement;
+use Crag\Prompt\PlanPrompt;
+use Crag\Render\PlainMaths;
 use Crag\Render\Sheet;
 use Crag\Render\SheetCell;
 use Illuminate\Support\Facades\File;
@@ -33,7 +36,7 @@ final class Sheets
         File::makeDirectory($folder, 0o700);
         try {
             $parts = [];
-            $done = 0;
+            [$done, $n] = [0, 0];
             $pictures = new EmbeddedPictures($session);
             $title = $session->title.($session->roster === null ? '' : ' · '.$session->roster->name);
             foreach (collect($canvases)->chunk(self::AT_ONCE * $choice->perSheet) as $some) {
@@ -42,8 +45,8 @@ final class Sheets
                 $files = [];
                 foreach (array_chunk($cells, $choice->perSheet) as $i => $onSheet) {
                     $files[] = $file = sprintf('%s/%04d-%04d.svg', $folder, count($parts), $i);
-                    $date = $session->created_at->format('Y-m-d');
-                    file_put_contents($file, $choice->perSheet === 1 ? Sheet::document($title, $date, $onSheet[0], $pictures) : Sheet::several($title, $date, $onSheet, $choice->perSheet, $pictures));
+                    $date = SchoolTime::of($session->created_at)->format('Y-m-d');
+                    file_put_contents($file, $choice->perSheet === 1 ? Sheet::document($title, $date, $onSheet[0], $pictures, ++$n) : Sheet::several($title, $date, $onSheet, $choice->perSheet, $pictures, ++$n));
                 }
                 Rsvg::pdf($files, $part);
                 $progress($done += $some->count());
@@ -68,6 +71,7 @@ final class Sheets
     private static function cells(Canvas $canvas, SheetChoice $choice): array
     {
         $prompt = $canvas->prompt;
+        $mine = $canvas->seat === null ? $prompt->value() : $prompt->forSeat($canvas->seat);
         $scene = $canvas->scene();
         $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
         $cells = [];
@@ -75,16 +79,33 @@ final class Sheets
             $of = count($scene->pages) > 1 ? ' · '.__('page :n of :all', ['n' => $i + 1, 'all' => count($scene->pages)]) : '';
             $cells[] = new SheetCell(
                 self::name($canvas, $choice),
-                __('Prompt :n', ['n' => $prompt->n]).$of.($prompt->words === '' || ! $choice->withWords ? '' : ': '.$prompt->plainWords()),
+                __('Prompt :n', ['n' => $prompt->n]).$of,
                 $scene,
                 (string) $page,
                 $choice->withChecks ? $canvas->check?->level : null,
                 self::found($canvas, $judgement, $choice),
                 $choice->withNotes ? $judgement->note : '',
+                $i > 0 || ! $choice->withWords ? '' : PlainMaths::words($mine->words),
+                $i > 0 ? [] : self::answers($mine, $scene, $choice),
             );
         }
 
         return $cells;
+    }
+
+    /** @return list<string> what was typed and chosen, with its question */
+    private static function answers(PlanPrompt $prompt, Scene $scene, SheetChoice $choice): array
+    {
+        $answers = [];
+        foreach ($prompt->questions as $i => $question) {
+            $value = $scene->answers[$question->id] ?? null;
+            $verdict = $value === null || ! $choice->withChecks ? null : $question->compare($value);
+            $answers[] = trim(($i + 1).'. '.PlainMaths::words($question->words)).' → '
+                .($value === null ? __('no answer') : PlainMaths::words($question->asked->written($value)))
+                .($verdict === null ? '' : ' ('.__($verdict->outcome->word()).')');
+        }
+
+        return $answers;
     }
 
     /** Levels and points in words. */
@@ -92,7 +113,7 @@ final class Sheets
     {
         $prompt = $canvas->prompt->value();
         $points = $judgement->points === null || ! $choice->withPoints ? '' : ($prompt->points === null
-            ? __(':n points', ['n' => $judgement->points])
+            ? trans_choice('{1} :count point|[0,*] :count points', $judgement->points)
             : __(':n of :most points', ['n' => $judgement->points, 'most' => $prompt->points]));
 
         return implode(' · ', array_filter([$choice->withChecks ? $judgement->words($prompt->aspects()) : '', $points]));

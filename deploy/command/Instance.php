@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use DateTimeZone;
+
 /**
  * One running Crag: nginx, php-fpm and a queue worker on a port of its own, everything that they need at run time
  * in one folder under storage/run/. Several live side by side.
@@ -52,6 +54,18 @@ final class Instance
         return "http://{$host}:{$this->port}";
     }
 
+    /** The time zone that is set, else the machine's. */
+    private static function zone(): string
+    {
+        $set = getenv('CRAG_ZONE') ?: '';
+        if ($set !== '' && ! in_array($set, DateTimeZone::listIdentifiers(), true)) {
+            throw new Problem("CRAG_ZONE is \"{$set}\", which is no time zone; one is written like Europe/Helsinki.");
+        }
+        $machine = [trim((string) @file_get_contents('/etc/timezone')), (string) preg_replace('#^.*/zoneinfo/#', '', (string) @readlink('/etc/localtime'))];
+
+        return $set !== '' ? $set : (array_values(array_intersect($machine, DateTimeZone::listIdentifiers()))[0] ?? 'UTC');
+    }
+
     /** @return array<string, string> what the application is told */
     public function environment(): array
     {
@@ -62,6 +76,7 @@ final class Instance
             'APP_URL' => $this->address(),
             'CRAG_RUN' => $this->run,
             'CRAG_DATA' => $this->data,
+            'CRAG_ZONE' => self::zone(),
             'CRAG_DEMO' => $this->demo ? 'true' : 'false',
             'DB_DATABASE' => "{$this->data}/crag.sqlite",
             'FONTCONFIG_FILE' => "{$this->run}/fonts.conf",

@@ -5,7 +5,7 @@
             @foreach ($sessions as $session)
                 <li>
                     <a href="{{ route('desk', $session) }}">{{ $session->title }}</a>
-                    <span>{{ $session->created_at->translatedFormat('j F Y, H:i') }}</span>
+                    <span>{{ App\Live\SchoolTime::of($session->created_at)->translatedFormat('j F Y, H:i') }}</span>
                     <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students', $session->seats_count) }}</span>
                     @if ($session->isRunning())
                         <a class="btn btn-sm btn-go" href="{{ route('desk', $session) }}">{{ __('Resume') }}</a>

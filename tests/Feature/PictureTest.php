@@ -42,6 +42,33 @@ final class PictureTest extends CragTestCase
         self::assertLessThan(60, imagecolorat($picture, $x, $y) & 0xFF);
     }
 
+    public function test_what_was_drawn_anew_once_keeps_its_bytes_and_nothing_else_does(): void
+    {
+        $store = fn (string $bytes): string => (string) file_get_contents(app(StorePicture::class)($this->session, self::file($bytes))->path());
+        $noise = imagecreatetruecolor(1600, 1000);
+        for ($i = 0; $i < 40_000; $i++) {
+            imagesetpixel($noise, random_int(0, 1599), random_int(0, 999), random_int(0, 0xFFFFFF));
+        }
+        ob_start();
+        imagepng($noise);
+        $jpeg = $store((string) ob_get_clean());
+        imagealphablending($noise, false);
+        imagefilledrectangle($noise, 0, 0, 400, 400, 0x7F000000);
+        imagesavealpha($noise, true);
+        ob_start();
+        imagepng($noise, null, 1);
+        $png = $store((string) ob_get_clean());
+        foreach (['jpeg' => $jpeg, 'png' => $png] as $kind => $bytes) {
+            self::assertTrue($store($bytes) === $bytes, "{$kind} stays");
+            self::assertStringNotContainsString('hidden', $store($bytes.'hidden'), $kind);
+        }
+        $withComment = substr($jpeg, 0, 2)."\xFF\xFE".pack('n', 8).'hidden'.substr($jpeg, 2);
+        $withText = substr($png, 0, -12).pack('N', 8).'tEXta'."\0".'hidden'.pack('N', crc32("tEXta\0hidden")).substr($png, -12);
+        foreach ([$withComment, $withText, str_replace('quality = 85', 'quality = 86', $jpeg)] as $bytes) {
+            self::assertDoesNotMatchRegularExpression('/hidden|quality = 86/', $store($bytes));
+        }
+    }
+
     public function test_what_claims_to_be_huge_is_not_even_opened(): void
     {
         $header = "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 50_000, 50_000)."\x08\x02\x00\x00\x00";

@@ -101,6 +101,36 @@ final class RecordTest extends CragTestCase
         self::assertStringContainsString('9B Beams', (string) shell_exec('pdftotext '.escapeshellarg(Record::query()->firstOrFail()->path()).' -'));
     }
 
+    public function test_each_table_has_a_file_name_of_its_own(): void
+    {
+        $names = array_map(fn (string $query): string => (string) $this->take("results.csv{$query}")->headers->get('Content-Disposition'), ['', '?table=matrix', '?table=answers', '?table=asks', '?table=nonsense']);
+        self::assertSame(['results', 'matrix', 'answers', 'quick-asks', 'results'], array_map(static fn (string $one): string => preg_match('/\d{4}-\d\d-\d\d-([a-z-]+)\.csv/', $one, $found) === 1 ? $found[1] : '', $names));
+    }
+
+    public function test_times_are_the_schools(): void
+    {
+        config(['crag.zone' => 'Asia/Kathmandu']);
+        $at = $this->session->created_at->copy()->addMinutes(345)->format('H:i');
+        self::assertStringContainsString('+05:45', (string) $this->take('results.csv?table=answers')->getContent());
+        $this->get('/')->assertSee($at);
+        self::assertSame($this->session->created_at->format('H:i'), $this->session->fresh()?->created_at->format('H:i'), 'what is stored stays in UTC');
+        // Open until the end of a day means the school's day.
+        $this->postJson("/desk/{$this->session->id}/own-time", ['until' => now()->addDays(2)->format('Y-m-d')])->assertOk();
+        self::assertSame(now()->addDays(2)->startOfDay()->addHours(18)->addMinutes(14)->addSeconds(59)->getTimestampMs(), $this->session->fresh()?->open_until_ms);
+    }
+
+    public function test_the_pdf_holds_every_word_of_the_prompt_and_what_was_answered(): void
+    {
+        $words = trim(str_repeat('A long way round the weir. ', 30));
+        $this->session->prompt()->firstOrFail()->update(['words' => $words]);
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'])->assertOk();
+        $text = (string) preg_replace('/\s+/', ' ', (string) shell_exec('pdftotext -layout '.escapeshellarg(Record::query()->latest('id')->firstOrFail()->path()).' -'));
+        self::assertSame(3, substr_count($text, $words));
+        foreach (['1. F? → 80 N (right)', '1. F? → 720 N (not right)', '1. F? → no answer'] as $answer) {
+            self::assertStringContainsString($answer, $text);
+        }
+    }
+
     public function test_several_canvases_stand_on_a_page_and_only_chosen_students_are_in_it(): void
     {
         $record = function (array $options): Record {

@@ -35,7 +35,7 @@ final class PromptSheet
         foreach ($pages as $i => $page) {
             $at = 96.0;
             $inside = self::head($title, $n, $i, count($pages));
-            foreach ($i === 0 ? self::wrapped(PlainMaths::words($prompt->words)) : [] as $line) {
+            foreach ($i === 0 ? Lines::of(PlainMaths::words($prompt->words), self::LETTERS) : [] as $line) {
                 $inside .= self::write(self::MARGIN, $at, 11.5, $line);
                 $at += self::LINE;
             }
@@ -102,7 +102,7 @@ final class PromptSheet
         foreach ($prompt->questions as $i => $question) {
             $spare = $question->spot === null;
             $words = PlainMaths::words($question->words);
-            foreach ($words === '' && ! $spare ? [] : self::wrapped(($i + 1).'.  '.$words) as $line) {
+            foreach ($words === '' && ! $spare ? [] : Lines::of(($i + 1).'.  '.$words, self::LETTERS) as $line) {
                 $lines[] = [$line, false];
             }
             foreach (self::offered($question) as $line) {
@@ -152,25 +152,6 @@ final class PromptSheet
         }
 
         return $inside;
-    }
-
-    /** @return list<string> */
-    private static function wrapped(string $words): array
-    {
-        $lines = [];
-        foreach ($words === '' ? [] : explode("\n", $words) as $paragraph) {
-            $line = '';
-            foreach (explode(' ', $paragraph) as $word) {
-                if ($line !== '' && mb_strwidth("{$line} {$word}") > self::LETTERS) {
-                    $lines[] = $line;
-                    $line = '';
-                }
-                $line .= ($line === '' ? '' : ' ').$word;
-            }
-            $lines[] = $line;
-        }
-
-        return $lines;
     }
 
     private static function write(float $x, float $y, float $size, string $text, string $weight = 'normal'): string

@@ -12,13 +12,24 @@ final readonly class SheetCell
 {
     /**
      * @param  string  $label  whose it is
-     * @param  string  $words  the prompt's
+     * @param  string  $heading  which prompt, and which page of the canvas
+     * @param  string  $words  the prompt's, as this student has them
+     * @param  list<string>  $answers  to the prompt's questions, each with its question
      * @param  string  $page  which of the canvas's pages
      * @param  ?Level  $level  the check to print, if any
      * @param  string  $found  what was found in it, in words; empty as the level says
      * @param  string  $note  what the teacher wrote about it
      */
-    public function __construct(public string $label, public string $words, public Scene $scene, public string $page = '', public ?Level $level = null, public string $found = '', public string $note = '')
-    {
+    public function __construct(
+        public string $label,
+        public string $heading,
+        public Scene $scene,
+        public string $page = '',
+        public ?Level $level = null,
+        public string $found = '',
+        public string $note = '',
+        public string $words = '',
+        public array $answers = [],
+    ) {
     }
 }

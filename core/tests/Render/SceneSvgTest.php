@@ -10,6 +10,7 @@ use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Operation;
 use Crag\Canvas\Scene;
 use Crag\Checks\Level;
+use Crag\Render\Lines;
 use Crag\Render\NoPictures;
 use Crag\Render\Pictures;
 use Crag\Render\SceneSvg;
@@ -81,6 +82,42 @@ final class SceneSvgTest extends TestCase
         foreach (['Tamsin', 'Bridges & Beams · 2026-11-20', 'Find the moment', 'Nearly'] as $words) {
             self::assertSame(1.0, $paths->evaluate("count(//s:text[.='{$words}'])"), $words);
         }
+    }
+
+    public function test_all_that_was_asked_and_answered_stands_on_the_sheet_with_its_number(): void
+    {
+        $words = implode(' ', array_map(static fn (int $n): string => "word{$n}", range(1, 250)));
+        $cell = new SheetCell('Tamsin', 'Prompt 1', Scene::fold([]), note: 'Say why.', words: $words, answers: ['1. F → 80 N (right)']);
+        $paths = self::paths(Sheet::document('Beams', '2026-11-20', $cell, new NoPictures, 7));
+        $texts = static function (DOMXPath $paths): string {
+            $all = [];
+            foreach ($paths->query('//s:text') ?: [] as $text) {
+                $all[] = $text->textContent;
+            }
+
+            return implode(' ', $all);
+        };
+        self::assertStringContainsString($words, $texts($paths));
+        self::assertStringContainsString('1. F → 80 N (right)', $texts($paths));
+        self::assertSame(1.0, $paths->evaluate("count(//s:text[.='7'])"));
+        self::assertTrue($paths->evaluate('//s:svg/s:svg/@y + //s:svg/s:svg/@height < 580'), 'the canvas ends above the note');
+        self::assertTrue($paths->evaluate('//s:svg/s:svg/@y > 200'), 'and begins below the words');
+        // Each canvas has its whole edge, outside what is cut off.
+        $four = self::paths(Sheet::several('Beams', '2026-11-20', [$cell, $cell, $cell, $cell], 4, new NoPictures, 12));
+        for ($i = 1; $i <= 4; $i++) {
+            self::assertSame(1.0, $four->evaluate("count(/s:svg/s:rect[@fill='none'][@x = (//s:svg/s:svg)[{$i}]/@x][@y = (//s:svg/s:svg)[{$i}]/@y][@width = (//s:svg/s:svg)[{$i}]/@width])"));
+        }
+        self::assertSame([4.0, 1.0], [$four->evaluate("count(//s:text[.='1. F → 80 N (right)'])"), $four->evaluate("count(//s:text[.='12'])")]);
+        self::assertStringContainsString('word60', $texts($four));
+    }
+
+    public function test_words_are_broken_into_lines_and_nothing_of_them_is_lost(): void
+    {
+        self::assertSame([], Lines::of('', 10));
+        self::assertSame(['Find the', 'moment', '', 'now'], Lines::of("Find the moment\n\nnow", 10));
+        self::assertSame(['abcdefghij', 'klm no'], Lines::of('abcdefghijklm no', 10));
+        self::assertSame(['力学的平衡', '問題'], Lines::of('力学的平衡問題', 10));
+        self::assertSame(['Find the', 'moment …'], Lines::atMost("Find the moment\nnow", 10, 2));
     }
 
     public function test_several_stand_on_a_sheet_apart_from_each_other(): void

@@ -11,7 +11,7 @@
         @else
             <div class="over-time"><table class="picture-table">
                 <caption>{{ __('How secure each skill was: the mean of what was checked, as a share of Secure') }}</caption>
-                <thead><tr><th scope="col">{{ __('Skill') }}</th>@foreach ($sessions as $session)<th scope="col"><a href="{{ route('desk', $session) }}">{{ $session->title }}</a><br><span class="form-text">{{ $session->created_at->translatedFormat('j M Y') }}</span></th>@endforeach</tr></thead>
+                <thead><tr><th scope="col">{{ __('Skill') }}</th>@foreach ($sessions as $session)<th scope="col"><a href="{{ route('desk', $session) }}">{{ $session->title }}</a><br><span class="form-text">{{ App\Live\SchoolTime::of($session->created_at)->translatedFormat('j M Y') }}</span></th>@endforeach</tr></thead>
                 <tbody>
                     @foreach ($time->skills as $skill => $of)
                         <tr><th scope="row" dir="auto">{{ $skill }}</th>@foreach ($sessions as $session)<td class="num">{{ $share($of[$session->id] ?? null) }}</td>@endforeach</tr>
@@ -20,7 +20,7 @@
             @foreach ($time->skills as $skill => $of)
                 <details class="mt-3"><summary><span dir="auto">{{ $skill }}</span>: {{ __('by student') }}</summary>
                     <div class="over-time"><table class="picture-table">
-                        <thead><tr><th scope="col">{{ __('Student') }}</th>@foreach ($sessions as $session)<th scope="col">{{ $session->created_at->translatedFormat('j M') }}</th>@endforeach<th scope="col">{{ __('Change') }}</th></tr></thead>
+                        <thead><tr><th scope="col">{{ __('Student') }}</th>@foreach ($sessions as $session)<th scope="col">{{ App\Live\SchoolTime::of($session->created_at)->translatedFormat('j M') }}</th>@endforeach<th scope="col">{{ __('Change') }}</th></tr></thead>
                         <tbody>@foreach ($entries as $entry)
                             @php($change = $time->change($skill, $entry->id))
                             <tr><th scope="row" dir="auto">{{ $entry->name }}</th>@foreach ($sessions as $session)<td class="num">{{ $share($time->students[$skill][$entry->id][$session->id] ?? null) }}</td>@endforeach

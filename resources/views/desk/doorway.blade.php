@@ -48,7 +48,7 @@
                     <span class="seat-n">{{ $seat->n }}</span> <span class="seat-name"><x-seat-name :seat="$seat" /></span>
                     <span class="seat-state" data-state-of="{{ $seat->id }}"></span>
                     <span class="form-text">{{ __($seat->device->word()) }}@if ($seat->light || $settings->light), {{ __('light data') }}@endif @if ($seat->answers_count > 0) · {{ trans_choice('{1} :count answer|[2,*] :count answers', $seat->answers_count) }} @endif
-                        @if ($seat->seen_at_ms > 0) · {{ __('seen :time', ['time' => Illuminate\Support\Carbon::createFromTimestampMs($seat->seen_at_ms, config('app.timezone'))->format('H:i')]) }} @endif</span>
+                        @if ($seat->seen_at_ms > 0) · {{ __('seen :time', ['time' => App\Live\SchoolTime::of($seat->seen_at_ms)->format('H:i')]) }} @endif</span>
                 </button></li>
             @endforeach
         </ul>

@@ -48,7 +48,7 @@
             <label for="keep-days">{{ __('Keep for so many days after the end; 0 deletes everything at the end') }}</label>
             <input id="keep-days" name="keep_days" type="number" min="0" max="{{ Crag\Session\Retention::LONGEST_DAYS }}" class="form-control mb-2" value="{{ $session->retention()->days }}" data-to="/desk/{{ $session->id }}/keep">
             <label for="own-time">{{ __('Own time: stay open without you until the end of this day') }}</label>
-            <input id="own-time" name="until" type="date" class="form-control" value="{{ $session->open_until_ms === null ? '' : Illuminate\Support\Carbon::createFromTimestampMs($session->open_until_ms, config('app.timezone'))->format('Y-m-d') }}" data-to="/desk/{{ $session->id }}/own-time">
+            <input id="own-time" name="until" type="date" class="form-control" value="{{ $session->open_until_ms === null ? '' : App\Live\SchoolTime::of($session->open_until_ms)->format('Y-m-d') }}" data-to="/desk/{{ $session->id }}/own-time">
             <p class="form-text">{{ $session->openUntil() === null ? __('Students then go on at their own pace, with the same link and the same places. Empty it to stop.') : __('Open until :date; then it ends by itself.', ['date' => $session->openUntil()]) }}</p>
             <label for="unsuitable">{{ __('Words that make a name knock, one on each line') }}</label>
             <textarea id="unsuitable" name="unsuitable" class="form-control mb-2" rows="3" dir="auto">{{ implode("\n", $settings->unsuitable->words) }}</textarea>

@@ -7,7 +7,7 @@
     <div class="plan-card-words">
         <h2><a href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></h2>
         <p>{{ trans_choice('{0} no prompt yet|{1} :count prompt|[2,*] :count prompts', count($plan->sequence)) }} ·
-            {{ $plan->used_at === null ? __('not used yet') : __('last used :day', ['day' => $plan->used_at->translatedFormat('j F')]) }}
+            {{ $plan->used_at === null ? __('not used yet') : __('last used :day', ['day' => App\Live\SchoolTime::of($plan->used_at)->translatedFormat('j F')]) }}
             @if ($plan->teacher_id !== $teacher->id) · {{ __('shared by :name', ['name' => $plan->teacher->name]) }} @endif</p>
         <p>@foreach ($plan->tags as $one) @include('plans.tag') @endforeach</p>
     </div>

@@ -8,7 +8,7 @@
                 @foreach ($running as $session)
                     <a class="running-one" href="{{ route('desk', $session) }}">
                         <x-icon name="play-circle" /> <b>{{ $session->title }}</b>
-                        <span>{{ __('running since :time', ['time' => $session->created_at->translatedFormat('H:i')]) }}</span>
+                        <span>{{ __('running since :time', ['time' => App\Live\SchoolTime::of($session->created_at)->translatedFormat('H:i')]) }}</span>
                         <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students', $session->seats_count) }}</span>
                         <span class="badge-code">{{ $session->code()->spaced() }}</span>
                     </a>

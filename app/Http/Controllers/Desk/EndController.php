@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Desk;
 use App\Http\CurrentRole;
 use App\Http\CurrentTeacher;
 use App\Jobs\MakeRecord;
+use App\Live\SchoolTime;
 use App\Models\LiveSession;
 use App\Models\Record;
 use App\Records\Results;
@@ -104,13 +105,15 @@ final class EndController
     public function sheet(Request $request, LiveSession $session, string $sheet): Response
     {
         $results = Results::of($session, $request->query('names') === 'stone');
+        $table = in_array($request->query('table'), ['matrix', 'answers', 'asks'], true) && $sheet === 'csv' ? $request->string('table')->toString() : 'rows';
+        $what = ['rows' => 'results', 'matrix' => 'matrix', 'answers' => 'answers', 'asks' => 'quick-asks'][$table];
         [$bytes, $mime] = match ($sheet) {
-            'csv' => [$results->csv($request->string('table', 'rows')->toString()), 'text/csv; charset=utf-8'],
+            'csv' => [$results->csv($table), 'text/csv; charset=utf-8'],
             'ods' => [Zip::bytes(Ods::files($results->tables())), Ods::MIME],
             default => [Zip::bytes(Xlsx::files($results->tables())), Xlsx::MIME],
         };
 
-        return response($bytes)->withHeaders(['Content-Type' => $mime, 'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-results.{$sheet}\""]);
+        return response($bytes)->withHeaders(['Content-Type' => $mime, 'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-{$what}.{$sheet}\""]);
     }
 
     /** Statements of the Experience API. */
@@ -140,6 +143,6 @@ final class EndController
 
     private function name(LiveSession $session): string
     {
-        return (Str::slug($session->title) ?: 'session').'-'.$session->created_at->format('Y-m-d');
+        return (Str::slug($session->title) ?: 'session').'-'.SchoolTime::of($session->created_at)->format('Y-m-d');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Desk;
 
 use App\Live\Clock;
+use App\Live\SchoolTime;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Records\OneStudent;
@@ -35,7 +36,7 @@ final class KeepController
     public function openUntil(Request $request, LiveSession $session, OwnTime $ownTime): JsonResponse
     {
         $request->validate(['until' => ['nullable', 'date_format:Y-m-d']], [], ['until' => __('date')]);
-        $until = $request->filled('until') ? Carbon::createFromFormat('Y-m-d', $request->string('until')->toString(), config('app.timezone'))?->endOfDay()->startOfSecond() : null;
+        $until = $request->filled('until') ? Carbon::createFromFormat('Y-m-d', $request->string('until')->toString(), SchoolTime::zone())?->endOfDay()->startOfSecond() : null;
         $ms = $until === null ? null : (int) $until->getTimestampMs();
         abort_if($ms !== null && ($ms <= Clock::ms() || $ms > Clock::ms() + self::LONGEST_OPEN_DAYS * 86_400_000), 422, __('Choose a day from today on, at most :n days ahead.', ['n' => self::LONGEST_OPEN_DAYS]));
         $ms === null ? $ownTime->stop($session) : $ownTime->start($session, $ms);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plans;
 
 use App\Http\CurrentTeacher;
+use App\Live\SchoolTime;
 use App\Models\LiveSession;
 use App\Models\Plan;
 use App\Models\Prompt;
@@ -43,7 +44,7 @@ final readonly class EditController
             'sequence' => $plan->sequence,
             'prompts' => $prompts->map(self::told(...))->values(),
             'running' => $plan->sessions()->whereNull('ended_at')->where('is_trial', false)->get()
-                ->map(fn (LiveSession $session): array => ['id' => $session->id, 'title' => $session->title, 'since' => $session->created_at->translatedFormat('H:i'), 'behind' => $this->follow->isBehind($session, $plan)]),
+                ->map(fn (LiveSession $session): array => ['id' => $session->id, 'title' => $session->title, 'since' => SchoolTime::of($session->created_at)->translatedFormat('H:i'), 'behind' => $this->follow->isBehind($session, $plan)]),
         ] + $this->edit->steps($plan, CurrentTeacher::found($request)));
     }
 

@@ -33,6 +33,7 @@ final class DeskWords
             'step_of' => __('step :at of :of'), 'now' => __('now'), 'pens_for' => __('Look up for a moment, please.'), 'no_canvas' => __('There is no canvas for this prompt yet.'), 'shielded' => __('Shield is up'), 'unshielded' => __('Shield is down'),
             'live' => __('Live'), 'screen_up' => __('On the class screen'), 'screen_down' => __('Take it off the class screen'), 'names_real' => __('Real'), 'names_stone' => __('Stone'), 'names_none' => __('None'), 'stale' => __('States and answers are as they were at :time. Trying again every 3 seconds.'), 'polling' => __('No live connection: looking every 2 seconds'), 'offline' => __('Offline: trying again'),
             'unreachable' => __('That did not reach the server. Nothing has changed; try again.'),
+            'question' => __('Question :n'), 'choice' => __('Choice :n'), 'signs' => __('Signs'),
             'saved' => __('Saved'), 'saving' => __('Saving…'), 'offline_lead' => __('Offline — 1 step kept here|Offline — :n steps kept here'), 'player_time' => __(':at of :of'),
             'hands' => __('Hand up: :name'), 'not_yours' => __('That is for the teacher who runs this session.'), 'knocks' => __('Knocking: :name'), 'covered' => __('Covered until you reveal'), 'undo' => __('Undo'), 'kept' => __('Done.'),
             'pens_down' => __('Pens down'), 'pens_up' => __('Pens up'), 'timer' => __('Timer'), 'time_up' => __('Time is up'), 'paused' => __(':left, paused'),

@@ -200,8 +200,19 @@ final class PlanTest extends BrowserTestCase
         $ivo->run('document.querySelector(".spots [data-question=q1] input").focus()');
         $ivo->type('.spots [data-question=q1] input', '2x+');
         $teacher->until(fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") === 3, 'three answers');
+        // The boxes are as large on every device as the page is; whoever types sees letters that can be read.
+        $ivo->run('document.activeElement.blur()');
+        usleep(200_000);
+        $ratio = 'const box = document.querySelector("#closeup:not([hidden]) .spots .question, body > :not(#closeup) .spots .question"); return parseFloat(getComputedStyle(box).fontSize) / box.closest(".bench, .closeup-main").querySelector(".page-paper").getBoundingClientRect().width';
+        $of = static fn (mixed $number): float => is_numeric($number) ? (float) $number : 0.0;
+        self::assertEqualsWithDelta($of($ada->run($ratio)), $of($ivo->run($ratio)), 0.0005);
+        $ivo->run('document.querySelector(".spots [data-question=q2] input").focus()');
+        $ivo->until(fn (): bool => $of($ivo->run('return parseFloat(getComputedStyle(document.querySelector(".spots [data-question=q2]")).fontSize)')) >= 16, 'letters that can be read');
         $this->assertAnswers($teacher, 'Ada Brook', ['right', 'right']);
+        self::assertSame(['2(x+3)', '0.24 kN m'], $teacher->run('return [...document.querySelectorAll("#closeup .spots input")].map((one) => one.value)'));
+        self::assertEqualsWithDelta($of($ada->run($ratio)), $of($teacher->run($ratio)), 0.0005);
         $this->assertAnswers($teacher, 'Ivo Stone', ['unreadable', 'none']);
+        self::assertSame(['2x+', ''], $teacher->run('return [...document.querySelectorAll("#closeup .spots input")].map((one) => one.value)'));
 
         // Everybody goes on to the prompt with numbers of their own.
         $teacher->press("\u{E00C}");

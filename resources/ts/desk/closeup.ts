@@ -12,6 +12,8 @@ import { Outbox } from '../live/outbox';
 import { PointerSender } from '../live/pointer';
 import { WetSender } from '../live/wet';
 import { element, fill } from '../page';
+import type { Asked } from '../questions/fields';
+import { Questions } from '../questions/panel';
 import type { AroundDesk } from './around';
 import { CloseUpSide } from './closeupside';
 import { CoachLine } from './coachline';
@@ -32,6 +34,8 @@ interface CloseAnswer {
     channel: string;
     /** Up to which operation a teacher had looked at it before. */
     looked: number;
+    /** The prompt's, as this student has them. */
+    questions: Asked[];
     /** The canvas of the private notes, where there are any. */
     notes: string | null;
     scene: KeptScene | null;
@@ -55,6 +59,7 @@ export class CloseUp {
     private bench!: Workbench;
     private tray!: Tray;
     private other!: View;
+    private questions!: Questions;
     private outbox!: Outbox;
     private tile: Tile | null = null;
     private mode: Mode = 'look';
@@ -127,6 +132,7 @@ export class CloseUp {
         this.notes = '';
         this.wanted = this.early;
         this.early = null;
+        this.questions.show([]);
         this.bench.beginWith(tile.seat.canvas!, tile.view.log.copy(), tile.view.page, 'coach');
         this.other.reset();
         tile.view.wetInk.forEach((stroke, id) => this.bench.view.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page));
@@ -232,7 +238,10 @@ export class CloseUp {
         const [here, there] = this.mode === 'private' ? [ofNotes, ofCanvas] : [ofCanvas, ofNotes];
         here.length > 0 && this.bench.take(here);
         there.length > 0 && this.other.take(there);
-        ofCanvas.some(({ kind }) => kind === 'answer' || kind === 'fresh') && this.side.showAnswers();
+        if (ofCanvas.some(({ kind }) => kind === 'answer' || kind === 'fresh')) {
+            this.side.showAnswers();
+            this.questions.freshen(this.viewOf(this.canvas)?.log.scene.answers);
+        }
         if (ofCanvas.some(({ kind }) => ['page', 'fresh', 'withdraw', 'reinstate', 'give_back'].includes(kind))) {
             this.turned();
         }
@@ -299,6 +308,7 @@ export class CloseUp {
         };
         this.bench.surface.addEventListener('pointermove', (event) => this.pointer.move(this.canvas, this.bench.view.toPage(event.clientX, event.clientY), this.bench.view.page));
         this.bench.surface.addEventListener('pointerleave', () => this.pointer.leave(this.canvas));
+        this.questions = new Questions(this.bench, { ...settings, list: null, isFixed: true });
         void this.outbox.flush();
     }
 
@@ -309,6 +319,7 @@ export class CloseUp {
             return;
         }
         this.told = told;
+        this.questions.show(told.questions);
         this.bench.clockAhead = told.clock - Date.now();
         this.tray.allow(told.tray.tools);
         this.bench.surface.dataset.ready = told.canvas;

@@ -152,7 +152,7 @@ const { bench, tray } = mountBench({
     whole: async (canvas) => (await get<CanvasAnswer>(`${page.address}/canvas/${canvas}/log`)).operations,
     say,
 });
-const questions = new Questions(bench, page);
+const questions = new Questions(bench, { ...page, list: element('#questions') });
 const lead = new LeadSide(bench, page);
 const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => socket.send(text), handUp: (words) => room.openHand(words) });
 const ask = new AskSheet({ address: page.address, assets: page.assets, words: page.words, now: () => Date.now() + bench.clockAhead, say });

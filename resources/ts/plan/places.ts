@@ -74,11 +74,9 @@ export class Places {
         });
         grip.addEventListener('pointermove', (event) => {
             if (from !== null) {
-                const { scale, x, y } = this.bench.view.camera;
+                const { scale } = this.bench.view.camera;
                 now = within(moved(Math.round((event.clientX - from.x) / scale), Math.round((event.clientY - from.y) / scale)));
-                box.style.left = `${x + now.x * scale}px`;
-                box.style.top = `${y + now.y * scale}px`;
-                box.style.width = `${now.w * scale}px`;
+                this.spots.put(box, now);
             }
         });
         const end = (): void => {

@@ -1,19 +1,26 @@
 import type { AnswerValue } from '../canvas/model';
 import type { Workbench } from '../canvas/workbench';
-import { element } from '../page';
 import { questionField, type Asked, type Field } from './fields';
 import { Spots } from './spots';
 
-/** A prompt's questions on the student's page: under the words, or at their places on the canvas. */
+interface Settings {
+    assets: string;
+    words: Record<string, string>;
+    /** Where those stand that have no place on the page; nowhere where the page shows them elsewhere. */
+    list: HTMLElement | null;
+    /** Whether they are only looked at. */
+    isFixed?: boolean;
+}
+
+/** A prompt's questions: under the words, or at their places on the canvas. */
 export class Questions {
-    private readonly list = element('#questions');
     private readonly spots: Spots;
     private fields = new Map<string, Field>();
     private shown = '';
 
     constructor(
         private readonly bench: Workbench,
-        private readonly settings: { assets: string; words: Record<string, string> },
+        private readonly settings: Settings,
     ) {
         this.spots = new Spots(bench.view, bench.surface, () => bench.pages);
     }
@@ -28,19 +35,20 @@ export class Questions {
             const placed: { element: HTMLElement; spot: NonNullable<Asked['spot']> }[] = [];
             questions.forEach((asked, i) => {
                 const field = questionField(asked, i + 1, { ...this.settings, answer: (value) => this.answer(asked.id, value) });
+                field.root.inert = this.settings.isFixed === true;
                 this.fields.set(asked.id, field);
                 asked.spot === null ? under.push(field.root) : placed.push({ element: field.root, spot: asked.spot });
             });
-            this.list.replaceChildren(...under);
-            this.list.hidden = under.length === 0;
+            const { list } = this.settings;
+            list?.replaceChildren(...under);
+            list !== null && (list.hidden = under.length === 0);
             this.spots.show(placed);
         }
         this.freshen();
     }
 
     /** What has been answered, here or on another page. */
-    freshen(): void {
-        const { answers } = this.bench.view.log.scene;
+    freshen(answers = this.bench.view.log.scene.answers): void {
         this.fields.forEach((field, id) => field.show(answers.get(id)));
         this.spots.place();
     }

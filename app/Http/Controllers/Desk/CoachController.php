@@ -16,6 +16,7 @@ use App\Models\LiveSession;
 use Crag\Canvas\Layer;
 use Crag\Canvas\RefusedOperation;
 use Crag\Canvas\UnreadableOperation;
+use Crag\Prompt\Question\Question;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayKind;
 use Illuminate\Http\JsonResponse;
@@ -33,9 +34,11 @@ final class CoachController
     public function canvas(LiveSession $session, string $canvas): Response
     {
         $found = $this->find($session, $canvas);
+        $seat = $found->seat ?? abort(404);
 
         return CanvasAnswer::opening($found, $this->tools() + [
-            'channel' => substr(Audience::seat($found->seat ?? abort(404))->channel, strlen('seat.')), 'looked' => $found->looked_at_operation, 'notes' => Canvas::query()->where('notes_on_id', $found->id)->value('id'),
+            'questions' => array_map(static fn (Question $question): array => $question->forStudent($seat->id), $found->prompt->forSeat($seat)->questions),
+            'channel' => substr(Audience::seat($seat)->channel, strlen('seat.')), 'looked' => $found->looked_at_operation, 'notes' => Canvas::query()->where('notes_on_id', $found->id)->value('id'),
         ], Layer::Coach);
     }
 

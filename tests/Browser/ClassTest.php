@@ -134,6 +134,9 @@ final class ClassTest extends BrowserTestCase
     {
         $desk->click("#rail-{$n}")->press('g');
         $phone->waitForText('#prompt-number', "Prompt {$n}");
+        // What is shown stays until the teacher puts something else on the class screen.
+        $n === 2 && self::assertCount(4, $screen->all('.shown-canvas'));
+        $desk->click('#screen-prompt');
         $screen->waitForText('#shown', "Prompt {$n}");
         $desk->until(fn (): bool => $desk->run('return document.querySelector("#grid").dataset.ready') === $this->sql('select id from prompts where n = ? and live_session_id = (select id from live_sessions where join_code = ?)', [$n, self::$class->addresses['code']]), 'the grid of the prompt');
     }

@@ -91,7 +91,7 @@ final class SharedCanvasTest extends BrowserTestCase
             $this->teacher->click('[data-tool=stamps]')->draw('#lead .page-paper', [[$x, .3]]);
             $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[$x, .3]]);
             $this->teacher->click('[data-chosen=pieces]')->type('#pieces-alt', "Weight {$how}")->click("#pieces [value={$how}]")->click('#pieces .btn-go');
-            $this->teacher->waitForText('#desk-notice', 'On 1 canvases');
+            $this->teacher->waitForText('#desk-notice', 'On 1 canvas, to be moved.');
             $this->teacher->run('document.querySelector("#desk-notice").hidden = true');
         }
         $page->until(fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 3, 'three pieces');

@@ -207,7 +207,7 @@ final class BenchTest extends OneStudentTestCase
         $backdrop = $this->canvasOf($this->seat)->scene()->backdrop()->toArray();
         self::assertSame([-2, 8, 0.5, 1000, '12'], [$backdrop['x_from'], $backdrop['x_to'], $backdrop['x_step'], $backdrop['y_to'], $backdrop['x_label']]);
         $problem = $this->handOut(['words' => '', 'backdrop' => 'axes', 'place' => 'under', 'settings' => ['x_to' => '-9'] + $axes])->assertUnprocessable()->json('message');
-        self::assertStringContainsString('not above', $problem);
+        self::assertStringContainsString('must be above', $problem);
         $this->handOut(['words' => '', 'backdrop' => 'number-line', 'place' => 'under', 'settings' => ['from' => '0', 'to' => '', 'step' => '1', 'parts' => '1']])->assertUnprocessable();
         self::assertSame('axes', $this->canvasOf($this->seat)->scene()->backdrop()->kind->value);
     }

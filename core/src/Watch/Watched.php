@@ -39,6 +39,9 @@ final readonly class Watched
     /** The same seat, known to hold something that cannot be worked out. */
     public function unreadable(): self
     {
-        return new self(...['isUnreadable' => true] + get_object_vars($this));
+        /** @var array{seat: string} $all the constructor's own */
+        $all = ['isUnreadable' => true] + get_object_vars($this);
+
+        return new self(...$all);
     }
 }

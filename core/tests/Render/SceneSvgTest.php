@@ -92,7 +92,7 @@ final class SceneSvgTest extends TestCase
         $texts = static function (DOMXPath $paths): string {
             $all = [];
             foreach ($paths->query('//s:text') ?: [] as $text) {
-                $all[] = $text->textContent;
+                $all[] = (string) $text->nodeValue;
             }
 
             return implode(' ', $all);

@@ -31,8 +31,12 @@ final class Requirements
         'sqlite3' => '/usr/bin/sqlite3',
     ];
 
+    /** Itself, not the script around it, which leaves it running when the driver ends it. */
+    public const BROWSER_PROGRAM = '/usr/lib/chromium/chromium-headless-shell';
+
     private const BROWSER = [
-        'chromium' => '/usr/bin/chromium',
+        // The browser without a window: half the work of the whole one, which the driver brings along.
+        'chromium-headless-shell' => self::BROWSER_PROGRAM,
         'chromium-driver' => '/usr/bin/chromedriver',
     ];
 

@@ -8,6 +8,7 @@ use Deploy\Child;
 use Deploy\Folder;
 use Deploy\Port;
 use Deploy\Problem;
+use Deploy\Requirements;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -16,7 +17,7 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 final class Chrome
 {
     private const ARGUMENTS = [
-        '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-sync',
+        '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-sync',
         '--disable-background-networking', '--disable-component-update', '--disable-dev-shm-usage',
         '--disable-background-timer-throttling', '--disable-backgrounding-occluded-windows',
         '--disable-renderer-backgrounding', '--hide-scrollbars', '--force-color-profile=srgb',
@@ -58,6 +59,7 @@ final class Chrome
         if ($touch) {
             $arguments[] = '--touch-events=enabled';
         }
+        $options->setBinary(Requirements::BROWSER_PROGRAM);
         $options->addArguments($arguments);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);

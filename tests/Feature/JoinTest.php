@@ -125,6 +125,9 @@ final class JoinTest extends CragTestCase
         $policy = (string) $this->get('/')->headers->get('Content-Security-Policy');
         self::assertStringContainsString("script-src 'self'", $policy);
         self::assertStringNotContainsString('unsafe', $policy);
+        // No page has a style in it that its own policy forbids, not even one for what nobody expects.
+        $page = (string) $this->get('/start')->assertStatus(405)->assertSee('That cannot be done')->assertDontSee('Supported methods')->getContent();
+        self::assertDoesNotMatchRegularExpression('/<style|style=/', $page);
         $this->get('/nowhere')->assertNotFound()->assertHeader('X-Content-Type-Options', 'nosniff')->assertSee('There is nothing here');
     }
 }

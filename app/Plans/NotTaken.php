@@ -15,6 +15,9 @@ use Crag\Prompt\PlanPrompt;
 /** Why a prompt's field was not taken, in words for whom typed it; of a list, which of its lines were not. */
 final readonly class NotTaken
 {
+    /** Longer lists are no work of a hand: they are refused whole. */
+    private const MOST_LINES = 300;
+
     /** @param  list<int>  $lines  places in the list that was given; none where it is no list, or no line alone is at fault */
     private function __construct(public string $message, public array $lines)
     {
@@ -22,7 +25,7 @@ final readonly class NotTaken
 
     public static function of(?Prompt $prompt, string $field, mixed $to, UnreadableOperation|InvalidPrompt $problem): self
     {
-        if ($prompt === null || ! is_array($to) || ! array_is_list($to)) {
+        if ($prompt === null || ! is_array($to) || ! array_is_list($to) || count($to) > self::MOST_LINES) {
             return new self(self::sentence($field, $problem), []);
         }
         $value = $prompt->value()->toArray();

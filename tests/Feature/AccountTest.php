@@ -11,6 +11,7 @@ use Illuminate\Mail\Transport\ArrayTransport;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Support\CragTestCase;
 
 /** An account is made, follows its teacher to other devices, and its password can be replaced. */
@@ -94,13 +95,15 @@ final class AccountTest extends CragTestCase
         self::assertSame(['Levers'], $stranger->plans()->pluck('title')->all());
     }
 
-    public function test_without_a_mail_server_the_mail_stands_in_a_file_of_its_own(): void
+    #[TestWith([null])]
+    #[TestWith(['smtp-or-log'])]
+    public function test_without_a_mail_server_or_with_one_that_does_not_answer_the_mail_stands_in_a_file(?string $mailer): void
     {
         $this->make();
         $settings = require base_path('config/mail.php');
         self::assertSame(['transport' => 'log', 'channel' => 'mails'], $settings['mailers'][$settings['default']]);
         $file = sys_get_temp_dir().'/crag-mails-'.getmypid().'.log';
-        config(['mail.default' => $settings['default'], 'logging.channels.mails.path' => $file]);
+        config(['mail.default' => $mailer ?? $settings['default'], 'mail.mailers.smtp.port' => 1, 'logging.channels.mails.path' => $file]);
         $this->asNobody()->post('/account/forgot', ['email' => 'lind@sillbeck.test'])->assertSessionHas('said');
         self::assertSame(0600, fileperms($file) & 0777);
         preg_match('#/account/reset/(\w+)\?#', quoted_printable_decode((string) file_get_contents($file)), $found);

@@ -304,7 +304,7 @@ titleField.addEventListener('input', () => titleField.value.trim() !== '' && sav
 titleField.addEventListener('blur', () => {
     if (titleField.value.trim() === '') {
         titleField.value = titleBefore;
-        saver.set(null, 'title', titleBefore, true);
+        titleBefore !== title && saver.set(null, 'title', titleBefore, true);
         say(page.words.untitled);
     }
 });

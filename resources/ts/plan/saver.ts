@@ -49,9 +49,7 @@ export class Saver {
 
     constructor(private readonly settings: Settings) {
         window.addEventListener('beforeunload', (event) => this.isBusy && event.preventDefault());
-        for (const one of JSON.parse(window.localStorage.getItem(settings.kept) ?? '[]') as Refused[]) {
-            this.refused.set(`${one.prompt}/${one.field}`, one);
-        }
+        kept(settings.kept).forEach((one) => this.refused.set(`${one.prompt}/${one.field}`, one));
     }
 
     get isBusy(): boolean {
@@ -79,7 +77,11 @@ export class Saver {
     }
 
     private keep(): void {
-        window.localStorage.setItem(this.settings.kept, JSON.stringify(this.notTaken));
+        try {
+            window.localStorage.setItem(this.settings.kept, JSON.stringify(this.notTaken));
+        } catch {
+            // Without storage it stays as long as the page does.
+        }
         this.settings.changed(this.waiting.size > 0, this.reachable);
     }
 
@@ -145,7 +147,7 @@ export class Saver {
                 this.refuse({ prompt, field, to, message: problem.message });
                 const lines = (problem.told.lines ?? []) as number[];
                 const good = Array.isArray(to) && lines.length > 0 ? this.settings.good(prompt, field, to, lines) : [];
-                if (good.length > 0) {
+                if (good.length > 0 && JSON.stringify(good) !== JSON.stringify(change.from)) {
                     this.waiting.set(key, { ...change, to: good });
                     return;
                 }
@@ -154,5 +156,14 @@ export class Saver {
             }
             this.waiting.delete(key);
         }
+    }
+}
+
+/** What the browser kept of an earlier page; nothing where it keeps nothing. */
+function kept(name: string): Refused[] {
+    try {
+        return JSON.parse(window.localStorage.getItem(name) ?? '[]') as Refused[];
+    } catch {
+        return [];
     }
 }

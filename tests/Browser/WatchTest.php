@@ -133,7 +133,7 @@ final class WatchTest extends BrowserTestCase
         $student->draw('.page-paper', [[.2, .8], [.4, .85]]);
         $this->teacher->until(fn (): bool => $this->teacher->all('#closeup .page-pointer') !== [], 'the student\'s pointer');
         $this->teacher->waitForText('#closeup-saved', 'The student has it');
-        self::assertSame(2, $this->stored('Solveig'), 'the student\'s own strokes, untouched');
+        $this->teacher->until(fn (): bool => $this->stored('Solveig') === 2, 'the student\'s own strokes, untouched');
 
         // The student hides it, shows it, and asks about it.
         $with = $student->until(fn (): int => $this->inked($student, '#page'), 'all ink');

@@ -94,8 +94,12 @@ final class OperationsTest extends CragTestCase
         $this->postJson("/seat/{$seat->id}/operations", ['canvas' => 'none', 'operations' => [$this->stroke()]])->assertNotFound();
         $this->post("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]])->assertForbidden();
         $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], ['Sec-Fetch-Site' => 'cross-site'])->assertForbidden();
+        foreach ([['Origin' => 'http://localhost:8443'], ['Origin' => 'http://elsewhere.test'], ['Content-Type' => 'text/plain;a=/json'], ['Content-Type' => 'text/plain']] as $headers) {
+            $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], $headers)->assertForbidden();
+        }
         $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], ['Origin' => 'http://elsewhere.test'])->assertForbidden();
         self::assertSame(0, LoggedOperation::query()->count());
+        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], ['Origin' => 'http://localhost', 'Content-Type' => 'application/json; charset=utf-8'])->assertOk();
     }
 
     public function test_ink_that_was_drawn_before_the_end_still_arrives_for_ten_minutes(): void

@@ -253,6 +253,11 @@ final class RoomTest extends OneStudentTestCase
         $this->desk("prompt/{$prompt}/reveal", [])->assertStatus(409);
         self::assertCount(1, json_decode($this->asTeacher()->getJson("/desk/{$this->session->id}/prompt/{$prompt}/canvases")->streamedContent(), true)['operations']);
         $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/take-back", ['canvas' => $canvas])->assertStatus(409)->assertJsonPath('refusal', 'revealed');
+        // Naming another prompt beside it does not have it judged by that one.
+        $other = $this->session->prompt()->firstOrFail()->replicate()->fill(['n' => 9, 'revealed_at_ms' => null]);
+        $other->save();
+        $this->postJson("/seat/{$this->seat->id}/take-back", ['canvas' => $canvas, 'prompt' => $other->id])->assertUnprocessable();
+        self::assertNotNull($this->canvasOf($this->seat)->sent_at_ms);
     }
 
     public function test_what_was_sent_is_not_drawn_on_until_it_is_taken_back(): void

@@ -55,23 +55,24 @@ final class May
         return self::class.':'.$deed->value;
     }
 
-    /** The prompt that is named, that of the canvas that is named, or the one that the student or the class has now. */
+    /**
+     * The prompt that is named, that of the canvas that is named, or the one that the student or the class has now. A request
+     * that names two would be judged by one and act on the other: it is refused.
+     */
     private static function prompt(Request $request, LiveSession $session, ?Seat $seat): ?Prompt
     {
+        $named = [];
         $prompt = $request->route('prompt') ?? ($seat === null ? null : $request->input('prompt'));
         if ($prompt !== null) {
             $id = $prompt instanceof Prompt ? $prompt->id : $prompt;
-
-            return $session->prompts()->findOrFail(is_string($id) ? $id : '');
+            $named[] = $session->prompts()->findOrFail(is_string($id) ? $id : '');
         }
-        $canvas = $request->route('canvas') ?? $request->input('canvas');
-        if (is_string($canvas)) {
-            $found = $seat === null ? Canvas::query()->where('live_session_id', $session->id)->findOrFail($canvas) : $seat->canvases()->find($canvas);
-            if ($found !== null) {
-                return $found->prompt;
-            }
+        foreach ([$request->route('canvas'), $request->input('canvas')] as $canvas) {
+            $found = ! is_string($canvas) ? null : ($seat === null ? Canvas::query()->where('live_session_id', $session->id)->findOrFail($canvas) : $seat->canvases()->find($canvas));
+            $found === null || $named[] = $found->prompt;
         }
+        abort_if(count(array_unique(array_map(static fn (Prompt $one): string => $one->id, $named))) > 1, 422, __('That names two prompts.'));
 
-        return $seat === null ? $session->prompts()->find($session->prompt_id) : $seat->presentPrompt();
+        return $named[0] ?? ($seat === null ? $session->prompts()->find($session->prompt_id) : $seat->presentPrompt());
     }
 }

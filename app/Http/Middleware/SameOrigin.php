@@ -20,8 +20,10 @@ final class SameOrigin
         $site = $request->headers->get('Sec-Fetch-Site', 'same-origin');
         $origin = $request->headers->get('Origin');
         $own = in_array($site, ['same-origin', 'none'], true)
-            && ($origin === null || parse_url($origin, PHP_URL_HOST) === $request->getHost());
-        abort_unless($own && ($request->isMethodSafe() || $request->isJson() || $request->headers->get('Content-Type') === 'application/octet-stream'), 403);
+            && ($origin === null || preg_replace('#\Ahttps?://#', '', $origin) === $request->headers->get('Host'));
+        // The type itself, not what stands behind it: text/plain;a=/json can be sent by any form.
+        $type = mb_strtolower(trim(explode(';', (string) $request->headers->get('Content-Type'))[0]));
+        abort_unless($own && ($request->isMethodSafe() || in_array($type, ['application/json', 'application/octet-stream'], true)), 403);
 
         return $next($request);
     }

@@ -6,7 +6,7 @@ namespace Crag\Formats;
 
 /**
  * Comma-separated values as RFC 4180 has them: CRLF line ends, quotes doubled; UTF-8 with a byte order mark,
- * without which spreadsheet programs misread names. A cell that a spreadsheet would run as a formula gets an
+ * without which spreadsheet programs misread names. Semicolons and tabs are quoted too: some programs part cells at them. A cell that a spreadsheet would run as a formula gets an
  * apostrophe in front.
  */
 final class Csv
@@ -33,6 +33,6 @@ final class Csv
             $value = "'".$value;
         }
 
-        return strpbrk($value, ",\"\r\n") === false ? $value : '"'.str_replace('"', '""', $value).'"';
+        return strpbrk($value, ",;\t\"\r\n") === false ? $value : '"'.str_replace('"', '""', $value).'"';
     }
 }

@@ -26,6 +26,7 @@ final class CsvTest extends TestCase
 
     public function test_it_starts_with_the_byte_order_mark_and_ends_lines_as_the_standard_says(): void
     {
+        self::assertSame("\xEF\xBB\xBF\"a;=1\",\"b\tc\"\r\n", Csv::write([['a;=1', "b\tc"]]));
         self::assertSame("\xEF\xBB\xBFa,1,\r\n", Csv::write([['a', 1, null]]));
     }
 

@@ -73,6 +73,7 @@ const side: Side = new Side({
     ...page,
     set,
     putUnder: (backdrop) => drawing.putUnder(backdrop),
+    where: () => `${open} ${drawing.page}`,
     refused: (backdrop, message) => (message === null ? saver.drop(open, backdropField()) : saver.refuse({ prompt: open, field: backdropField(), to: backdrop, message })),
 });
 const rail = new Rail({

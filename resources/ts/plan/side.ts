@@ -8,6 +8,8 @@ interface Settings {
     address: string;
     set<F extends keyof Fields>(field: F, value: Fields[F]): void;
     putUnder(backdrop: Backdrop): void;
+    /** The prompt and the page that are open. */
+    where(): string;
     /** A backdrop that cannot be drawn, as it stands in the form, and why; null for one that can. */
     refused(backdrop: Backdrop, message: string | null): void;
     words: Record<string, string>;
@@ -95,11 +97,12 @@ export class Side {
     /** Only what can be drawn goes under the page; what cannot stays in the form, with the reason. */
     private async tryOut(backdrop: Backdrop): Promise<void> {
         const tried = ++this.tried;
+        const where = this.settings.where();
         const address = backdropAddress(backdrop, '');
         const answer = address === '' ? null : await fetch(address, { headers: { Accept: 'application/json' } }).catch(() => null);
         const reason = answer !== null && answer.status >= 400 && answer.status < 500 ? ((await answer.json()) as { message: string }).message : null;
-        // What was chosen since counts.
-        if (tried === this.tried) {
+        // What was chosen since counts, and only where it was chosen.
+        if (tried === this.tried && where === this.settings.where()) {
             this.settings.refused(backdrop, reason);
             reason === null && this.settings.putUnder(backdrop);
         }

@@ -5,7 +5,7 @@
     'removed' => __('Prompt :n is taken out. Undo brings it back.'), 'nothing_to_undo' => __('There is nothing to undo.'), 'changed_since' => __('Somebody has changed the same since: it cannot be taken back.'),
     'conflict' => __('“:field” was changed on another page meanwhile.'), 'bringing_pages' => __('Page :done of :total is in …'), 'brought_in' => __('It is in.'),
     'follows' => __('1 prompt changed in the running session.|:n prompts changed in the running session.'), 'too_large' => __('That file has more than 60 MB.'),
-    'running' => __('A session of this plan is running since :since. It does not have your changes yet.'), 'not_saved' => __('1 thing not saved|:n things not saved'), 'give_up' => __('Take what is saved instead'), 'untitled' => __('A plan needs a title: it keeps the one that it had.'),
+    'running' => __('A session of this plan is running since :since, and does not have all that stands here.'), 'not_saved' => __('1 thing not saved|:n things not saved'), 'give_up' => __('Take what is saved instead'), 'untitled' => __('A plan needs a title: it keeps the one that it had.'),
     'follow' => __('Give the changes to the students'),
     'kinds' => array_combine(array_column(Crag\Prompt\Question\Kind::cases(), 'value'), array_map(fn ($kind) => __($kind->word()), Crag\Prompt\Question\Kind::cases())),
     'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'), 'picture_first' => __('Choose a picture first.'),

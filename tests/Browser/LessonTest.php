@@ -144,6 +144,8 @@ final class LessonTest extends BrowserTestCase
         $teacher->waitForText('.tile:nth-child(1)', 'Seat 1');
         self::assertStringNotContainsString('Tamsin', $teacher->text('#grid'));
         $teacher->press('n')->waitForText('.tile:nth-child(1)', 'Tamsin');
+        // The desk shows it before the server has been told.
+        $teacher->until(fn (): bool => $this->sql("select json_extract(settings, '$.desk_names') from live_sessions") === 'real', 'the server to know it');
     }
 
     private function ending(Page $teacher, Page $tamsin, Page $screen, string $code): void

@@ -147,6 +147,11 @@ final class PlanTest extends BrowserTestCase
         $teacher->run('const to = document.querySelector("[name=\'settings[x_to]\']"); to.value = "-9"; to.dispatchEvent(new Event("change", { bubbles: true }));');
         $teacher->waitForText('#plan-saved', '3 things not saved');
         self::assertStringContainsString('Across: “to” must be above “from”.', $told('backdrop'));
+        // It goes with its prompt, and comes back with it.
+        $teacher->run('document.querySelector("#plan-prompts [data-do=out]").click()');
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 0, 'the prompt to be taken out');
+        $this->saved($teacher);
+        $teacher->click('#plan-undo')->waitForText('#plan-saved', '3 things not saved');
         // All of it is still there after a reload.
         $teacher->driver->navigate()->refresh();
         $this->ready($teacher);

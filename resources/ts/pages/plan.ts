@@ -109,6 +109,8 @@ function take(state: PlanState): void {
     element<HTMLButtonElement>('#plan-undo').disabled = !state.undo;
     element<HTMLButtonElement>('#plan-redo').disabled = !state.redo;
     showRunning(state.running);
+    // A prompt that comes back brings along what could not be saved of it.
+    sayState(saver.isBusy, true);
     if (!sequence.includes(open)) {
         void show(sequence[0] ?? '');
     } else {
@@ -333,7 +335,6 @@ drawing.bench.view.moved = ((before) => () => {
 await document.fonts.ready;
 await drawing.begin();
 take(await get<PlanState>(`${page.address}/state`));
-sayState(saver.isBusy, true);
 page.intake !== null && takeIn.ask(page.intake);
 window.setInterval(() => document.visibilityState === 'visible' && !saver.isBusy && void look().catch(() => undefined), LOOK_MS);
 

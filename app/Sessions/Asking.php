@@ -68,15 +68,28 @@ final readonly class Asking
         });
     }
 
-    /** @param  mixed  $value  checked by the question; null takes the answer back */
+    /**
+     * The student's page hears of its own answer too: something that was told a moment before, and comes a moment after, must
+     * not be its last word.
+     *
+     * @param  mixed  $value  checked by the question; null takes the answer back
+     */
     public function answer(Ask $ask, Seat $seat, mixed $value): void
     {
         DB::transaction(function () use ($ask, $seat, $value): void {
+            // What the request read at its beginning may have been shown, or closed, since.
+            $ask->refresh();
+            $ask->session->refresh();
+            abort_unless($ask->isOpen(Clock::ms()), 409, __('It is closed: no more answers are taken.'));
             $ask->answers()->create(['voter' => $ask->voter($seat), 'value' => ['value' => $value], 'made_at_ms' => Clock::ms()]);
             ($this->announce)($ask->session, Audience::desk($ask->session), 'answered', ['ask' => $ask->id]);
             if ($ask->is_tally_shown) {
                 $this->tell($ask->session);
-            } elseif ($ask->session->screen_view === ScreenView::Tally) {
+
+                return;
+            }
+            $this->room->tellStudent($seat->setRelation('session', $ask->session));
+            if ($ask->session->screen_view === ScreenView::Tally) {
                 // It says how many have answered.
                 ($this->announce)($ask->session, Audience::screen($ask->session), 'screen', ['view' => ScreenView::Tally->value]);
             }

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Ask;
 use App\Models\LiveSession;
 use App\Models\Seat;
+use App\Sessions\Asking;
 use Crag\Session\ScreenView;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -57,6 +58,22 @@ final class AskTest extends CragTestCase
         $this->panel()->assertSee('2 of 2 answered')->assertSee('2 right')->assertSee('1 changed from Left to Right');
         $this->answer($this->otis, $this->otiss, $ask, null)->assertOk();
         $this->panel()->assertSee('1 of 2 answered')->assertSeeInOrder(['Not answered yet', 'Otis']);
+    }
+
+    public function test_an_answer_that_meets_the_showing_of_the_tally_is_the_last_word(): void
+    {
+        $ask = $this->ask(self::CHOICE);
+        // Read before the tally was shown, and stored after.
+        $read = Ask::query()->findOrFail($ask);
+        $this->desk("ask/{$ask}/show", ['tally' => true])->assertOk();
+        $this->app->make(Asking::class)->answer($read, $this->tamsin, 'o2');
+        $last = $this->published->on("seat.{$this->tamsin->id}");
+        self::assertStringContainsString('"mine":"o2"', (string) end($last));
+        self::assertStringContainsString('"answered":1', (string) end($last));
+        $this->desk("ask/{$ask}/show", ['tally' => false])->assertOk();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $last = $this->published->on("seat.{$this->tamsin->id}");
+        self::assertStringContainsString('"mine":"o1"', (string) end($last));
     }
 
     public function test_bad_answers_and_answers_to_what_is_not_asked_are_refused(): void

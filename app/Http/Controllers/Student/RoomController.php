@@ -90,9 +90,10 @@ final class RoomController
         return response()->json(['code' => JoinCode::read((string) $seat->code)->spaced()]);
     }
 
-    public function light(Request $request, Seat $seat): JsonResponse
+    public function light(Request $request, Seat $seat, RoomState $room): JsonResponse
     {
         $seat->update(['light' => $request->boolean('on')]);
+        $room->tellStudent($seat);
 
         return $this->own($seat);
     }
@@ -101,7 +102,7 @@ final class RoomController
     public function keepBack(Request $request, Seat $seat, RoomState $room): JsonResponse
     {
         $seat->update(['keeps_back' => $request->boolean('on')]);
-        $room->tellDesk($seat);
+        $room->tellOwn($seat);
 
         return $this->own($seat);
     }
@@ -130,7 +131,6 @@ final class RoomController
     {
         $ask = $seat->session->ask;
         abort_if($ask === null || $ask->id !== $request->input('ask') || ! $ask->isFor($seat), 409, __('This is not asked any more.'));
-        abort_unless($ask->isOpen(Clock::ms()), 409, __('It is closed: no more answers are taken.'));
         $value = $request->json('value');
         try {
             $asking->answer($ask, $seat, $value === null ? null : $ask->value()->asked->read($value));

@@ -1,0 +1,12 @@
+<details id="closeup-reader" class="closeup-reader"><summary>{{ __('What a reader would say') }}</summary><div id="closeup-reading"></div></details>
+<fieldset class="closeup-layers">
+    <legend>{{ __('Seen here') }}</legend>
+    <label class="choice"><input type="checkbox" data-layer="coach" checked> {{ __('Coach ink') }}</label>
+    <label class="choice"><input type="checkbox" data-layer="private" checked> {{ __('Private notes') }}</label>
+</fieldset>
+<p class="panel-files">
+    <span>{{ __('Save as') }}</span>
+    @foreach (['png' => 'PNG', 'svg' => 'SVG', 'pdf' => 'PDF', 'inkml' => 'InkML'] as $format => $name)
+        <a data-format="{{ $format }}" download>{{ $name }}</a>
+    @endforeach
+</p>

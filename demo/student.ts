@@ -47,6 +47,8 @@ function guess({ kind, options, from, to }: Asked['question']): unknown {
 export class SimulatedStudent {
     private readonly cookies = new Map<string, string>();
     private socket: WebSocket | null = null;
+    /** What is drawn, to the desks. */
+    private line: WebSocket | null = null;
     private seat = '';
     private session = '';
     private ink = '';
@@ -154,15 +156,17 @@ export class SimulatedStudent {
 
     leave(): void {
         this.over = true;
-        this.socket?.removeAllListeners('close');
-        this.socket?.close();
+        for (const socket of [this.socket, this.line]) {
+            socket?.removeAllListeners('close');
+            socket?.close();
+        }
     }
 
     private send(message: WetInk): boolean {
-        if (this.socket?.readyState !== WebSocket.OPEN) {
+        if (this.line?.readyState !== WebSocket.OPEN) {
             return false;
         }
-        this.socket.send(JSON.stringify(message));
+        this.line.send(JSON.stringify(message));
         return true;
     }
 
@@ -174,19 +178,28 @@ export class SimulatedStudent {
         answer.waiting === true && (await this.acknowledge());
     }
 
-    private connect(): Promise<void> {
+    private async connect(): Promise<void> {
+        await Promise.all([
+            this.open('seat', (socket) => {
+                this.socket = socket;
+                socket.on('message', (data) => this.hear(String(data)));
+            }),
+            this.open('wet', (socket) => {
+                this.line = socket;
+            }),
+        ]);
+    }
+
+    /** Opens a socket, again whenever it closes; resolves when it is open or cannot be. */
+    private open(what: 'seat' | 'wet', begun: (socket: WebSocket) => void): Promise<void> {
         return new Promise((opened) => {
-            const socket = new WebSocket(`${this.base.replace(/^http/, 'ws')}/live/seat/${this.session}/${this.seat}`, { headers: { Cookie: this.cookieHeader() } });
-            this.socket = socket;
+            const socket = new WebSocket(`${this.base.replace(/^http/, 'ws')}/live/${what}/${this.session}/${this.seat}`, { headers: { Cookie: this.cookieHeader() } });
+            begun(socket);
             socket.on('open', () => opened());
             socket.on('error', () => opened());
-            socket.on('message', (data) => {
-                const text = String(data);
-                this.hear(text);
-            });
             socket.on('close', () => {
                 if (!this.over) {
-                    setTimeout(() => void this.connect(), 1000 + Math.random() * 1000);
+                    setTimeout(() => void this.open(what, begun), 1000 + Math.random() * 1000);
                 }
             });
         });

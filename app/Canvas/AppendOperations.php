@@ -220,7 +220,7 @@ final readonly class AppendOperations
         $message = '{"stream":"operations","operations":['.$operations.']}';
         $this->publisher->publish(Audience::desk($session)->channel, $message);
         if ($canvas->seat_id !== null) {
-            $this->publisher->publish(Seat::channel($canvas->seat_id, $counts->turn), $message);
+            $this->publisher->publish('seat.'.Seat::channelOf($canvas->seat_id, $counts->turn), $message);
         } elseif ($canvas->over_item_id !== null) {
             // Everybody who sees what is shown sees what is drawn over it.
             $shown = LiveSession::query()->find($canvas->live_session_id);

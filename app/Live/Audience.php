@@ -10,14 +10,15 @@ use App\Models\Seat;
 /** Who an event is for, and the channel on which it goes out. */
 final readonly class Audience
 {
-    private function __construct(public string $name, public string $channel)
+    /** @param  list<string>  $beside  channels that end with it: strokes of the teacher, and ink as it is drawn */
+    private function __construct(public string $name, public string $channel, public array $beside = [])
     {
     }
 
     /** Everybody in the session: every seat, the desk, the class screen. */
     public static function room(LiveSession $session): self
     {
-        return new self('room', "room.{$session->id}");
+        return new self('room', "room.{$session->id}", ["lead.{$session->id}", "wet.{$session->id}", "leading.{$session->id}"]);
     }
 
     public static function desk(LiveSession $session): self
@@ -32,6 +33,6 @@ final readonly class Audience
 
     public static function seat(Seat $seat): self
     {
-        return new self("seat:{$seat->id}", Seat::channel($seat->id, $seat->turn));
+        return new self("seat:{$seat->id}", "seat.{$seat->channelId()}", ["coach.{$seat->channelId()}", "out.{$seat->channelId()}"]);
     }
 }

@@ -25,10 +25,12 @@ class Publisher
         $this->request('POST', $channel, $message);
     }
 
-    /** Closes every socket that listens to the channel. */
-    public function close(string $channel): void
+    /** Closes every socket of those for whom it is. */
+    public function close(Audience $audience): void
     {
-        $this->request('DELETE', $channel);
+        foreach ([$audience->channel, ...$audience->beside] as $channel) {
+            $this->request('DELETE', $channel);
+        }
     }
 
     /** How many pages listen to the channel. */

@@ -38,7 +38,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $home_key  opens the own work from anywhere; null until it is asked for
  * @property ?string $code
  * @property ?int $code_at_ms
- * @property int $turn  how often its channel was begun anew
+ * @property int $turn  how often its channels were begun anew
  * @property ?string $old_token_hash  of the device before this one
  * @property ?RosterEntry $entry
  * @property LiveSession $session
@@ -81,10 +81,15 @@ final class Seat extends Model
         return $this->belongsTo(RosterEntry::class, 'roster_entry_id');
     }
 
-    /** The name of its channel; no id holds a u. */
-    public static function channel(string $id, int $turn): string
+    /** Its part of its channels' names: its id, and how often they were begun anew; no id holds a u. */
+    public function channelId(): string
     {
-        return "seat.{$id}".($turn === 0 ? '' : "u{$turn}");
+        return self::channelOf($this->id, $this->turn);
+    }
+
+    public static function channelOf(string $id, int $turn): string
+    {
+        return $turn === 0 ? $id : "{$id}u{$turn}";
     }
 
     /** The prompt that the student has: the class's, or at the own pace the one chosen. */

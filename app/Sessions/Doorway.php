@@ -116,7 +116,7 @@ final readonly class Doorway
     /** Whatever still listens to the seat's channel hears nothing more of the room. */
     private function beginAnew(Seat $seat): void
     {
-        $before = Audience::seat($seat)->channel;
+        $before = Audience::seat($seat);
         $seat->update(['turn' => $seat->turn + 1]);
         DB::afterCommit(fn () => $this->publisher->close($before));
     }

@@ -21,10 +21,10 @@ final readonly class ForgetSession
     public function __invoke(LiveSession $session): void
     {
         foreach ($session->seats()->get() as $seat) {
-            $this->publisher->close(Audience::seat($seat)->channel);
+            $this->publisher->close(Audience::seat($seat));
         }
         foreach ([Audience::room($session), Audience::desk($session), Audience::screen($session)] as $audience) {
-            $this->publisher->close($audience->channel);
+            $this->publisher->close($audience);
         }
         // Foreign keys take every row that belongs to it along.
         DB::transaction(static function () use ($session): void {

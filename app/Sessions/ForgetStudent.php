@@ -51,7 +51,7 @@ final readonly class ForgetStudent
             $session->isRunning() && ($this->announce)($session, Audience::desk($session), 'seats');
             $session->isRunning() && $this->shown->again($session->refresh());
         });
-        $this->publisher->close(Audience::seat($seat)->channel);
+        $this->publisher->close(Audience::seat($seat));
         File::delete($files);
     }
 }

@@ -12,6 +12,9 @@ use DateTimeZone;
  */
 final class Instance
 {
+    /** What a part listens at in the instance's folder. */
+    private const SOCKETS = ['nginx' => ['publish', 'gate', 'live'], 'php-fpm' => ['php']];
+
     /** @var array<string, Child> */
     private array $children = [];
 
@@ -144,8 +147,8 @@ final class Instance
         if ($isOnce) {
             $this->once[$name] = true;
         }
-        $stale = $name === 'nginx' ? ["{$this->run}/publish.sock"] : [];
-        $child = $this->children[$name] = new Child($name, $command, "{$this->run}/{$name}.out", $this->environment(), $stale);
+        $sockets = array_map(fn (string $name): string => "{$this->run}/{$name}.sock", self::SOCKETS[$name] ?? []);
+        $child = $this->children[$name] = new Child($name, $command, "{$this->run}/{$name}.out", $this->environment(), $sockets);
         $child->start();
         file_put_contents("{$this->run}/{$name}.started", (string) $child->pid());
     }
@@ -222,6 +225,8 @@ final class Instance
         $cores = max(1, (int) shell_exec('nproc'));
         $fill = [
             'run' => $this->run, 'root' => Setup::root(), 'host' => $this->host, 'port' => (string) $this->port,
+            // As many as the machine lets us open, to a measure.
+            'files' => (string) min(16384, is_int($most = posix_getrlimit()['hard openfiles'] ?? 0) ? max(1024, $most) : 16384),
             'workers' => (string) max(1, intdiv($cores, 2)), 'children' => (string) max(4, 3 * $cores),
         ];
         $files = [
@@ -249,7 +254,7 @@ final class Instance
                     throw new Problem("{$name} ended as soon as it was started:\n{$words}\n".(string) @file_get_contents("{$this->run}/{$name}.log"));
                 }
             }
-            $answer = @file_get_contents($this->address().'/up', false, $context);
+            $answer = file_exists("{$this->run}/php.sock") ? @file_get_contents($this->address().'/up', false, $context) : false;
             if ($answer !== false && str_contains($http_response_header[0] ?? '', '200')) {
                 return;
             }

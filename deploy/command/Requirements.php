@@ -20,6 +20,9 @@ final class Requirements
         'php8.2-xml' => '/usr/lib/php/20220829/dom.so',
         'nginx' => '/usr/sbin/nginx',
         'libnginx-mod-nchan' => '/usr/lib/nginx/modules/ngx_nchan_module.so',
+        // The gate before the sockets: deploy/nginx/gate.js.
+        'libnginx-mod-stream' => '/usr/lib/nginx/modules/ngx_stream_module.so',
+        'libnginx-mod-stream-js' => '/usr/lib/nginx/modules/ngx_stream_js_module.so',
         'librsvg2-bin' => '/usr/bin/rsvg-convert',
         'poppler-utils' => '/usr/bin/pdftoppm',
         'fontconfig' => '/usr/bin/fc-match',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Live\Publisher;
 use Deploy\Browser\Page;
 use Tests\Support\BrowserTestCase;
 
@@ -105,7 +106,7 @@ final class FaultsTest extends BrowserTestCase
         foreach (["/seat/{$seat}", "/seat/{$seat}/canvas", "/desk/{$session}", "/screen/{$session}"] as $path) {
             self::assertSame(403, $thief->run('const r = await fetch(arguments[0]); return r.status', $path), $path);
         }
-        foreach (["/live/seat/{$session}/{$seat}", "/live/desk/{$session}", "/live/screen/{$session}"] as $path) {
+        foreach (["/live/seat/{$session}/{$seat}", "/live/wet/{$session}/{$seat}", "/live/desk/{$session}", "/live/pens/{$session}", "/live/screen/{$session}"] as $path) {
             self::assertSame('shut', $this->knock($thief, $path), $path);
         }
         self::assertSame('open', $this->knock($victim, "/live/seat/{$session}/{$seat}"));
@@ -114,7 +115,7 @@ final class FaultsTest extends BrowserTestCase
         $canvas = $this->sql('select id from canvases where seat_id = ?', [$seat]);
         $own = basename($thief->driver->getCurrentURL());
         $forged = json_encode(['k' => $this->sql('select ink_key from seats where id = ?', [$own]), 'c' => $canvas, 'o' => 'forged-stroke', 's' => ['#a8452e', 400], 'i' => 0, 'p' => '0A+AAv8BABAQAAAQEAAA']);
-        $thief->run('const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => s.send(arguments[1]);', "/live/seat/{$session}/{$own}", $forged);
+        $thief->run('const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => s.send(arguments[1]);', "/live/wet/{$session}/{$own}", $forged);
         usleep(800_000);
         self::assertSame(0, $this->inked($teacher, '.tile:nth-child(1)'));
 
@@ -123,9 +124,56 @@ final class FaultsTest extends BrowserTestCase
         $broken = array_map(static fn (array $object): string => (string) json_encode($mine + ['o' => 'broken-object', 't' => $object]), [
             ['type' => 'polygon'], ['type' => 'curve', 'points' => 'none', 'colour' => 7], ['type' => 'text', 'text' => 5], ['type' => 'picture', 'asset' => '../desk'],
         ]);
-        $thief->run('const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => arguments[1].forEach((one) => s.send(one));', "/live/seat/{$session}/{$own}", $broken);
+        $thief->run('const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => arguments[1].forEach((one) => s.send(one));', "/live/wet/{$session}/{$own}", $broken);
         $this->line($thief, .5);
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(2)') > 50, 'a stroke drawn after the mischief');
+    }
+
+    public function test_what_a_browser_sends_is_ink_or_nothing(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $student = $this->join('Esme', $code);
+        $teacher->until(fn (): bool => count($teacher->all('.tile')) === 1, 'a student');
+        $session = basename($teacher->driver->getCurrentURL());
+        $seat = basename($student->driver->getCurrentURL());
+        $teacher->run('window.here = true');
+        $student->run('window.here = true');
+        $events = [
+            ['stream' => 'room', 'event' => ['n' => 900, 'type' => 'ended', 'body' => []]],
+            ['stream' => 'desk', 'event' => ['n' => 901, 'type' => 'seat', 'body' => ['seat' => ['id' => 'ghost', 'name' => 'Ghost', 'ink' => 'x', 'channel' => 'x'], 'state' => 'seated', 'canvas' => null, 'operations' => 0]]],
+            ['stream' => 'desk', 'event' => ['n' => 902, 'type' => 'deed', 'body' => ['deed' => 'end', 'by' => 'x', 'name' => 'Ghost']]],
+            ['stream' => 'seat', 'event' => ['n' => 903, 'type' => 'moved', 'body' => []]],
+            ['stream' => 'operations', 'operations' => [['id' => 'x', 's' => 5000, 'canvas' => 'x']]],
+        ];
+        $send = 'await new Promise((sent) => { const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => { arguments[1].forEach((one) => s.send(one)); sent(); }; })';
+        $forged = array_map(json_encode(...), $events);
+        // A student to the desks; a teacher, who may be a helper, to the student.
+        $student->run($send, "/live/wet/{$session}/{$seat}", $forged);
+        $teacher->run($send, "/live/coach/{$session}/{$seat}", $forged);
+        // Whoever comes after that is there, and so is what is drawn.
+        $this->join('Gus', $code);
+        $teacher->until(fn (): bool => count($teacher->all('.tile')) === 2, 'the latecomer');
+        $this->line($student, .4);
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 50, 'the stroke');
+        self::assertStringNotContainsString('Ghost', (string) $teacher->driver->getPageSource());
+        self::assertTrue($teacher->run('return window.here'));
+        self::assertTrue($student->run('return window.here'));
+    }
+
+    public function test_a_desk_in_the_background_leaves_the_ink_and_has_the_strokes_when_it_comes_back(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $student = $this->join('Esme', $code);
+        $session = basename($teacher->driver->getCurrentURL());
+        $publisher = new Publisher(self::$crag->run.'/publish.sock');
+        $teacher->until(fn (): bool => $publisher->listeners("wet.{$session}") === 1, 'the desk to hear the pens');
+        $teacher->run('Object.defineProperty(document, "visibilityState", { configurable: true, get: () => "hidden" }); document.dispatchEvent(new Event("visibilitychange"))');
+        $teacher->until(fn (): bool => $publisher->listeners("wet.{$session}") === 0, 'the desk to leave the ink');
+        $this->line($student, .4);
+        $teacher->run('delete document.visibilityState; document.dispatchEvent(new Event("visibilitychange"))');
+        $teacher->until(fn (): bool => $publisher->listeners("wet.{$session}") === 1, 'the desk to hear the pens again');
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 50, 'the stroke that was drawn meanwhile');
+        self::assertStringNotContainsString('Away', $teacher->text('.tile:nth-child(1)'));
     }
 
     private function line(Page $page, float $y): void

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Live\Audience;
 use App\Live\Publisher;
+use App\Models\Seat;
 use CurlHandle;
 use Deploy\Instance;
 use Deploy\Port;
+use Deploy\Usage;
 use Tests\Support\BrowserTestCase;
 
 /** The running whole without a page: channels, many posts at once, two instances side by side. */
@@ -30,9 +33,36 @@ final class SocketsTest extends BrowserTestCase
         $student->until(fn (): bool => $student->run('return heard.join()') === 'open', 'a second socket');
         $publisher->publish("seat.{$seat}", '"a word"');
         $student->until(fn (): bool => $student->run('return heard.join()') === 'open,"a word"', 'the message');
-        $publisher->close("seat.{$seat}");
+        $publisher->close(Audience::seat((new Seat)->forceFill(['id' => $seat, 'turn' => 0])));
         $student->until(fn (): bool => $student->run('return heard.join()') === 'open,"a word",closed', 'the socket to be closed');
         self::assertSame(0, $publisher->listeners('seat.of-nobody'));
+    }
+
+    public function test_what_is_too_large_or_too_fast_ends_its_socket_and_takes_no_memory(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $student = $this->join('Leila', $code);
+        $session = basename($teacher->driver->getCurrentURL());
+        $seat = basename($student->driver->getCurrentURL());
+        $before = Usage::memory(self::$crag->child('nginx')->pid());
+        $flood = <<<'JS'
+            const [path, size, times] = arguments;
+            return await new Promise((told) => {
+                const s = new WebSocket(`ws://${location.host}${path}`);
+                s.onclose = () => told(`shut${s.extensions}`);
+                s.onopen = () => { for (let i = 0; i < times; i++) { s.send('x'.repeat(size)); } setTimeout(() => told('open'), 3000); };
+            });
+            JS;
+        self::assertSame('open', $student->run($flood, "/live/wet/{$session}/{$seat}", 12_000, 3), 'as much as a page sends');
+        foreach (["/live/wet/{$session}/{$seat}", "/live/seat/{$session}/{$seat}"] as $path) {
+            for ($i = 0; $i < 10; $i++) {
+                self::assertSame('shut', $student->run($flood, $path, 1_000_000, 4), 'large ones');
+                self::assertSame('shut', $student->run($flood, $path, 300, 2000), 'many');
+            }
+        }
+        self::assertLessThan($before + 8, Usage::memory(self::$crag->child('nginx')->pid()), 'megabytes of nginx');
+        $student->draw('.page-paper', [[.2, .2], [.5, .4], [.8, .2]]);
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 50, 'a stroke');
     }
 
     public function test_nothing_outside_can_publish(): void

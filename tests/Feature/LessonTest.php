@@ -229,7 +229,9 @@ final class LessonTest extends OneStudentTestCase
                 self::assertSame(0, DB::table($table)->count(), $table);
             }
         }
-        self::assertContains("room.{$this->session->id}", $this->published->closed);
+        foreach (['room', 'wet', 'leading'] as $channel) {
+            self::assertContains("{$channel}.{$this->session->id}", $this->published->closed);
+        }
         $this->asStudent($this->seat, $this->token)->get("/seat/{$this->seat->id}")->assertNotFound();
         $this->get("/join/{$this->session->join_code}")->assertSee('No session has');
     }

@@ -81,7 +81,7 @@ final class RoomTest extends OneStudentTestCase
         $canvas = $this->canvasOf($this->seat)->id;
         $late = ['at' => now()->getTimestampMs() - 20_000] + $this->stroke('drawn-before-the-end');
         $this->desk('send-out', ['seat' => $this->seat->id, 'reason' => 'Come to me.'])->assertJsonPath('undo.body.seats.0', $this->seat->id);
-        self::assertContains("seat.{$this->seat->id}", $this->published->closed);
+        self::assertSame(["seat.{$this->seat->id}", "coach.{$this->seat->id}", "out.{$this->seat->id}"], $this->published->closed);
         $this->asStudent($this->seat, $this->token)->get("/seat/{$this->seat->id}")->assertSee('Come to me.');
         $this->travel(1)->minutes();
         $this->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $canvas, 'operations' => [$late, ['at' => now()->getTimestampMs()] + $this->stroke('drawn-after-the-end')]])

@@ -185,17 +185,36 @@ final class WrongPersonTest extends CragTestCase
         $this->assertSocket(403, '/live/seat/other/'.$mate->id);
         $this->assertSocket(403, '/live/everything');
         $this->assertSocket(403, $own, ['Origin' => 'http://elsewhere.test']);
+        $this->assertSocket(403, $own, ['Origin' => 'http://localhost:81']);
+        $this->assertSocket(204, $own, ['Origin' => 'http://localhost']);
+        // Own ink goes out, the teacher's comes in; what pens draw and what the teacher leads with are not a student's.
+        $this->assertSocket(204, $wet = "/live/wet/{$this->session->id}/{$mate->id}");
+        $this->assertSocket(204, $lead = "/live/lead/{$this->session->id}/{$mate->id}");
+        $this->assertSocket(403, "/live/wet/{$this->session->id}/{$this->seat->id}");
+        $this->assertSocket(403, "/live/lead/{$this->session->id}/{$this->seat->id}");
+        foreach ([$pens = "/live/pens/{$this->session->id}", $leading = "/live/leading/{$this->session->id}", $shown = "/live/shown/{$this->session->id}", "/live/coach/{$this->session->id}/{$mate->id}", "/live/wet/{$this->session->id}", "/live/wet/{$this->session->id}/{$mate->id}/x"] as $path) {
+            $this->assertSocket(403, $path);
+        }
 
         $this->asTeacher();
         $this->assertSocket(204, $desk);
+        $this->assertSocket(204, $pens);
+        $this->assertSocket(204, $leading);
+        $this->assertSocket(403, $wet);
+        $this->assertSocket(403, $lead);
         $this->assertSocket(403, $own);
         $this->assertSocket(204, $coach = "/live/coach/{$this->session->id}/{$mate->id}");
         $this->assertSocket(403, "{$coach}u3");
         $this->asTeacher('another-teacher');
         $this->assertSocket(403, $desk);
         $this->assertSocket(403, $coach);
+        $this->assertSocket(403, $pens);
+        $this->assertSocket(403, $leading);
         $this->asScreen($this->session);
         $this->assertSocket(204, $screen);
+        $this->assertSocket(204, $shown);
+        $this->assertSocket(403, $pens);
+        $this->assertSocket(403, $leading);
         $this->assertSocket(403, $desk);
         $this->asNobody();
         foreach ([$own, $desk, $screen] as $address) {

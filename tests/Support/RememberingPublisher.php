@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use App\Live\Audience;
 use App\Live\Publisher;
 
 final class RememberingPublisher extends Publisher
@@ -27,9 +28,9 @@ final class RememberingPublisher extends Publisher
         $this->messages[] = [$channel, $message];
     }
 
-    public function close(string $channel): void
+    public function close(Audience $audience): void
     {
-        $this->closed[] = $channel;
+        array_push($this->closed, $audience->channel, ...$audience->beside);
     }
 
     public function listeners(string $channel): int

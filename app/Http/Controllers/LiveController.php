@@ -7,8 +7,12 @@ namespace App\Http\Controllers;
 use App\Http\CurrentScreen;
 use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
+use App\Http\Middleware\SameOrigin;
 use App\Models\LiveSession;
 use App\Models\Seat;
+use App\Sessions\Standing;
+use Crag\Session\Deed;
+use Crag\Session\Rules;
 use Crag\Session\SeatState;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -22,42 +26,51 @@ final class LiveController
     public function __invoke(Request $request): Response
     {
         $path = (string) parse_url((string) $request->header('X-Original-URI'), PHP_URL_PATH);
-        $may = match (true) {
-            preg_match('#\A/live/(seat|light)/([0-9A-Za-z]+)/([0-9A-Za-z]+?)(?:u(\d+))?\z#', $path, $ids) === 1 => $this->maySit($request, $ids[2], $ids[3], (int) ($ids[4] ?? 0)) === SeatState::Seated,
-            preg_match('#\A/live/door/([0-9A-Za-z]+?)(?:u(\d+))?\z#', $path, $ids) === 1 => $this->maySit($request, null, $ids[1], (int) ($ids[2] ?? 0)) !== null,
-            preg_match('#\A/live/desk/([0-9A-Za-z]+)\z#', $path, $ids) === 1 => $this->mayRun($request, $ids[1]),
-            preg_match('#\A/live/coach/([0-9A-Za-z]+)/([0-9A-Za-z]+?)(?:u(\d+))?\z#', $path, $ids) === 1 => $this->mayRun($request, $ids[1]) && $this->isSeatOf($ids[1], $ids[2], (int) ($ids[3] ?? 0)),
-            preg_match('#\A/live/screen/([0-9A-Za-z]+)\z#', $path, $ids) === 1 => $this->mayShow($request, $ids[1]),
+        preg_match('#\A/live/([a-z]+)/([0-9A-Za-z]+)(?:/([0-9A-Za-z]+))?\z#', $path, $parts);
+        [, $what, $first, $second] = $parts + ['', '', '', ''];
+        $may = match ("{$what} ".count($parts)) {
+            // What the server tells, and the ink that this page sends or is shown.
+            'seat 4', 'light 4', 'wet 4', 'lead 4' => $this->maySit($request, $first, $second) === SeatState::Seated,
+            'door 3' => $this->maySit($request, null, $first) !== null,
+            'desk 3', 'pens 3' => $this->mayRun($request, $first, Deed::Watch),
+            'leading 3' => $this->mayRun($request, $first, Deed::Lead),
+            'coach 4' => $this->mayRun($request, $first, Deed::Coach) && $this->isSeatOf($first, $second),
+            'screen 3', 'shown 3' => $this->mayShow($request, $first),
             default => false,
         };
-        // A page of another site can open a socket here with this device's cookies; its origin gives it away.
-        $origin = $request->header('Origin');
-        $same = $origin === null || parse_url($origin, PHP_URL_HOST) === $request->getHost();
 
-        return response('', $may && $same ? 204 : 403);
+        // A page of another site can open a socket here with this device's cookies; its origin gives it away.
+        return response('', $may && SameOrigin::isOurs($request) ? 204 : 403);
     }
 
     /** The seat's state, where this device holds it and means its present channel. A student who is out hears the door alone. */
-    private function maySit(Request $request, ?string $sessionId, string $seatId, int $turn): ?SeatState
+    private function maySit(Request $request, ?string $sessionId, string $channelId): ?SeatState
     {
-        $seat = Seat::query()->find($seatId);
+        $seat = self::seat($channelId);
         $isOwn = $seat !== null && ($sessionId === null || $seat->live_session_id === $sessionId) && CurrentSeat::holds($request, $seat);
 
-        return $isOwn && $seat->turn === $turn ? $seat->state : null;
+        return $isOwn ? $seat->state : null;
     }
 
-    private function mayRun(Request $request, string $sessionId): bool
+    private function mayRun(Request $request, string $sessionId, Deed $deed): bool
     {
         $session = LiveSession::query()->find($sessionId);
+        $role = $session === null ? null : CurrentTeacher::of($request)?->roleIn($session);
 
-        return $session !== null && CurrentTeacher::of($request)?->mayRun($session) === true;
+        return $role !== null && Rules::refusal($deed, $role, Standing::of($session)) === null;
     }
 
-    private function isSeatOf(string $sessionId, string $seatId, int $turn): bool
+    private function isSeatOf(string $sessionId, string $channelId): bool
     {
-        $seat = Seat::query()->find($seatId);
+        return self::seat($channelId)?->live_session_id === $sessionId;
+    }
 
-        return $seat !== null && $seat->live_session_id === $sessionId && $seat->turn === $turn;
+    /** The seat whose present channels these are; before it was last begun anew they were others. */
+    private static function seat(string $channelId): ?Seat
+    {
+        $seat = Seat::query()->find(explode('u', $channelId)[0]);
+
+        return $seat?->channelId() === $channelId ? $seat : null;
     }
 
     private function mayShow(Request $request, string $sessionId): bool

@@ -17,14 +17,19 @@ final class SameOrigin
 {
     public function handle(Request $request, Closure $next): Response
     {
-        $site = $request->headers->get('Sec-Fetch-Site', 'same-origin');
-        $origin = $request->headers->get('Origin');
-        $own = in_array($site, ['same-origin', 'none'], true)
-            && ($origin === null || preg_replace('#\Ahttps?://#', '', $origin) === $request->headers->get('Host'));
         // The type itself, not what stands behind it: text/plain;a=/json can be sent by any form.
         $type = mb_strtolower(trim(explode(';', (string) $request->headers->get('Content-Type'))[0]));
-        abort_unless($own && ($request->isMethodSafe() || in_array($type, ['application/json', 'application/octet-stream'], true)), 403);
+        abort_unless(self::isOurs($request) && ($request->isMethodSafe() || in_array($type, ['application/json', 'application/octet-stream'], true)), 403);
 
         return $next($request);
+    }
+
+    /** Whether the page that asks came from here; the port counts. */
+    public static function isOurs(Request $request): bool
+    {
+        $origin = $request->headers->get('Origin');
+
+        return in_array($request->headers->get('Sec-Fetch-Site', 'same-origin'), ['same-origin', 'none'], true)
+            && ($origin === null || preg_replace('#\Ahttps?://#', '', $origin) === $request->headers->get('Host'));
     }
 }

@@ -9,6 +9,7 @@ import { Player } from '../grid/player';
 import { showWet, type Tile } from '../grid/tile';
 import { get, post } from '../live/http';
 import { Outbox } from '../live/outbox';
+import { InkLine } from '../live/inkline';
 import { PointerSender } from '../live/pointer';
 import { WetSender } from '../live/wet';
 import { element, fill } from '../page';
@@ -16,7 +17,6 @@ import type { Asked } from '../questions/fields';
 import { Questions } from '../questions/panel';
 import type { AroundDesk } from './around';
 import { CloseUpSide } from './closeupside';
-import { CoachLine } from './coachline';
 
 interface Settings extends AroundDesk {
     /** This teacher's, to begin with. */
@@ -52,7 +52,9 @@ export class CloseUp {
     private readonly root = element('#closeup');
     readonly side: CloseUpSide;
     private readonly sheet = document.createElement('div');
-    private readonly line: CoachLine;
+    /** What is drawn and pointed at goes to the student's page as it happens. */
+    private readonly line: InkLine;
+    private coached: string | null = null;
     private readonly wetInk: WetSender;
     private readonly pointer: PointerSender;
     private readonly player: Player;
@@ -75,7 +77,7 @@ export class CloseUp {
 
     constructor(private readonly settings: Settings) {
         this.colours = { ...settings.colours };
-        this.line = new CoachLine(settings.session);
+        this.line = new InkLine({ path: () => this.coached && `/live/coach/${settings.session}/${this.coached}` });
         const send = (text: string): boolean => this.mode === 'coach' && this.line.send(text);
         this.wetInk = new WetSender('coach', send);
         this.pointer = new PointerSender('coach', send);
@@ -175,9 +177,14 @@ export class CloseUp {
         }
         this.swap(mode);
         this.dip(mode);
-        mode === 'coach' ? this.line.open(this.told!.channel) : this.pointer.leave(this.canvas);
+        mode === 'coach' ? this.coach(this.told!.channel) : this.pointer.leave(this.canvas);
         this.place();
         this.bench.surface.focus({ preventScroll: true });
+    }
+
+    private coach(channel: string | null): void {
+        this.coached = channel;
+        this.line.follow();
     }
 
     replay(): void {
@@ -464,7 +471,7 @@ export class CloseUp {
         }
         this.bench.rest();
         this.pointer.leave(this.canvas);
-        this.line.open('');
+        this.coach(null);
         const seen = (this.mode === 'private' ? this.other : this.bench.view).log.known;
         if (this.told !== null && seen > this.told.looked) {
             void post(this.addressOf('looked'), { n: seen }).catch(() => undefined);

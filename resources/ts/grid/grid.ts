@@ -1,5 +1,6 @@
 import type { Operation, WetInk } from '../canvas/model';
 import type { KeptScene } from '../canvas/scene';
+import { Ration } from '../live/ink';
 import { element } from '../page';
 import { pictureSize, tileWidth } from './layout';
 import { Order } from './order';
@@ -40,6 +41,7 @@ export class Grid {
     /** Operations on canvases that are not here yet: a seat and its first operations may come in any order. */
     private orphans: Operation[] = [];
     private wetWaiting: WetInk[] = [];
+    private readonly ration = new Ration(() => performance.now());
     /** When each page that tells so told last that it is there. */
     private readonly heard = new Map<string, number>();
     private widest = 420;
@@ -137,7 +139,11 @@ export class Grid {
     }
 
     /** Ink being drawn: what came since the last frame is drawn together, just before the next one. */
+    /** One whose key this desk does not know, or who floods it, is not shown. */
     wet(message: WetInk): void {
+        if (!this.byInk.has(message.k) || !this.ration.allows(message.k)) {
+            return;
+        }
         this.wetWaiting.push(message);
         if (this.wetWaiting.length === 1) {
             requestAnimationFrame(() => this.drawWaiting());
@@ -154,7 +160,7 @@ export class Grid {
         }
     }
 
-    /** One whose key this desk does not know, or that is meant for another's canvas, is not shown. */
+    /** What is meant for another's canvas is not shown. */
     private drawWet(message: WetInk): void {
         const tile = this.byInk.get(message.k);
         if (tile === undefined) {

@@ -1,10 +1,11 @@
 import { countBytes } from './meter';
+import type { Message } from './streams';
 
 export type Connection = 'live' | 'polling' | 'offline';
 
 interface Settings {
     path(): string;
-    message(text: string): void;
+    message(message: Message): void;
     /** After each opening, and at every beat while there is no socket: ask for what was missed. */
     catchUp(): Promise<boolean>;
     state(connection: Connection): void;
@@ -16,7 +17,7 @@ const LONGEST_WAIT_MS = 8000;
 const OPENING_MS = 6000;
 
 /**
- * The page's one socket. It opens again by itself; while there is none, the page asks every two seconds instead, and
+ * The page's socket for what the server tells; browsers cannot publish on its channels. It opens again by itself; while there is none, the page asks every two seconds instead, and
  * says so.
  */
 export class Socket {
@@ -59,7 +60,7 @@ export class Socket {
         });
         socket.addEventListener('message', (event) => {
             countBytes('socket', String(event.data).length);
-            this.settings.message(String(event.data));
+            this.settings.message(JSON.parse(String(event.data)) as Message);
         });
         socket.addEventListener('close', () => {
             window.clearTimeout(tooLong);
@@ -67,16 +68,6 @@ export class Socket {
                 this.lost();
             }
         });
-    }
-
-    /** Wet ink goes out, or is let go: it is not worth a queue. Says whether it went. */
-    send(text: string): boolean {
-        if (!this.isOpen || this.socket!.bufferedAmount > 65_536) {
-            return false;
-        }
-        countBytes('socket', text.length);
-        this.socket!.send(text);
-        return true;
     }
 
     /** Closes it and opens it at the address that holds now. */

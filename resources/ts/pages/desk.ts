@@ -1,5 +1,5 @@
 import './plain';
-import type { Operation, WetInk } from '../canvas/model';
+import type { Operation } from '../canvas/model';
 import { Bands, WaitingList } from '../desk/bands';
 import { listenToDesk } from '../desk/actions';
 import { AskPanel } from '../desk/ask';
@@ -25,6 +25,7 @@ import { Freshness } from '../desk/freshness';
 import { Grid, type Kept } from '../grid/grid';
 import type { PagesShown, SeatAnswer, StateWords, Tile } from '../grid/tile';
 import { get, HttpProblem } from '../live/http';
+import { InkLine } from '../live/inkline';
 import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { element, pageData } from '../page';
@@ -58,6 +59,8 @@ interface CanvasesAnswer {
 const STATES_MS = 3000;
 /** How often it is looked whether somebody has fallen silent. */
 const SILENCE_MS = 1000;
+/** A page that was turned away from for so long leaves the ink. */
+const UNSEEN_MS = 3000;
 /** So long after the grid the small class screen is opened. */
 const SMALL_SCREEN_MS = 1500;
 
@@ -102,8 +105,8 @@ const commands = new Commands(notice, {
 const run = (address: string, body: unknown): Promise<boolean> => commands.run(address, body);
 const closeUp: CloseUp = new CloseUp({ ...page, say, run, reasons: (seat) => watch.reasons(seat) });
 const compare = new Compare({ ...page, say });
-const lead = new Lead({ ...page, say, mayDraw: page.role === 'colleague', run, send: (text) => socket.send(text) });
-const talking = new Talking({ ...page, say, run, send: (text) => socket.send(text) });
+const lead = new Lead({ ...page, say, mayDraw: page.role === 'colleague', run, send: (text) => leading.send(text) });
+const talking = new Talking({ ...page, say, run, send: (text) => leading.send(text) });
 const room = new RoomDesk({
     words: page.words, address: page.address, now: () => Date.now() + ahead, run, say,
     inOrder: (address, body) => commands.inOrder(address, body),
@@ -201,12 +204,31 @@ const streams: Streams = new Streams({}, {
     refused: () => location.reload(),
 });
 
-function receive(text: string): void {
-    const message = JSON.parse(text) as Message | WetInk;
-    if ('k' in message) {
-        // Covered ink is not shown; that a page is there still counts.
-        (message.b !== undefined || !at.isCovered) && grid.wet(message);
-    } else if ('operations' in message) {
+/** What pens draw, while this page is looked at. */
+const pens = new InkLine({
+    path: () => (isLookedAt ? `/live/pens/${page.session}` : null),
+    // Covered ink is not shown; that a page is there still counts.
+    hear: (ink) => (ink.b !== undefined || (!at.isCovered && document.visibilityState === 'visible')) && grid.wet(ink),
+    closed: () => grid.forgetSilence(),
+});
+/** What this teacher draws, to those who are shown it. */
+const leading = new InkLine({ path: () => (page.role === 'colleague' && isLookedAt ? `/live/leading/${page.session}` : null) });
+let isLookedAt = true;
+let unseen = 0;
+
+/** A page in the background draws nothing: it leaves the ink that it would pile up, and has the finished strokes when it comes back. */
+function followLook(): void {
+    window.clearTimeout(unseen);
+    const isVisible = document.visibilityState === 'visible';
+    unseen = window.setTimeout(() => {
+        isLookedAt = isVisible;
+        pens.follow();
+        leading.follow();
+    }, isVisible ? 0 : UNSEEN_MS);
+}
+
+function receive(message: Message): void {
+    if ('operations' in message) {
         takeOperations(message.operations, false);
     } else if ('event' in message) {
         streams.take(message.stream, message.event);
@@ -351,6 +373,8 @@ ask.follow();
 await document.fonts.ready;
 await look(at.looking);
 socket.open();
+followLook();
+document.addEventListener('visibilitychange', followLook);
 // The small class screen waits until the grid is there.
 window.setTimeout(() => {
     const small = element<HTMLIFrameElement>('#mini-screen iframe');

@@ -1,7 +1,7 @@
 import './plain';
 import { HttpProblem, post } from '../live/http';
 import { Socket } from '../live/socket';
-import { Streams, type Message } from '../live/streams';
+import { Streams } from '../live/streams';
 import { element, pageData } from '../page';
 
 interface Page {
@@ -36,12 +36,7 @@ const streams = new Streams(page.position, {
 
 const socket: Socket = new Socket({
     path: () => `/live/door/${page.channel}`,
-    message: (text) => {
-        const message = JSON.parse(text) as Message;
-        if ('event' in message) {
-            streams.take(message.stream, message.event);
-        }
-    },
+    message: (message) => 'event' in message && streams.take(message.stream, message.event),
     catchUp: () => streams.catchUp(),
     state: () => undefined,
 });

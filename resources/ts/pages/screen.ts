@@ -1,9 +1,9 @@
 import { drawCodes } from './plain';
 import { Idiomorph } from 'idiomorph';
+import { InkLine } from '../live/inkline';
 import { Socket } from '../live/socket';
-import { Streams, type Message } from '../live/streams';
+import { Streams } from '../live/streams';
 import { element, pageData } from '../page';
-import type { WetInk } from '../canvas/model';
 import { ShownFrames, type ShownItem } from '../live/shownframe';
 import { chime, clockFace, TimerFace, type Timer } from '../live/timer';
 import { showAllWords } from '../questions/words';
@@ -34,19 +34,15 @@ const streams = new Streams(page.position, {
 
 const socket = new Socket({
     path: () => `/live/screen/${page.session}`,
-    message: (text) => {
-        const message = JSON.parse(text) as Message | WetInk;
-        if ('k' in message) {
-            frames?.wet(message);
-        } else if ('event' in message) {
-            streams.take(message.stream, message.event);
-        }
-    },
+    message: (message) => 'event' in message && streams.take(message.stream, message.event),
     catchUp: () => streams.catchUp(),
     state: (connection) => {
         document.body.dataset.connection = connection;
     },
 });
+
+/** The teacher's ink, and where the teacher points. */
+const lead = new InkLine({ path: () => `/live/shown/${page.session}`, hear: (ink) => frames?.wet(ink) });
 
 let asked = 0;
 
@@ -140,5 +136,6 @@ takeRoom();
 takeFrames();
 fitResults();
 socket.open();
+lead.follow();
 // What is shown live is looked at again and again; a picture that has not changed is not fetched.
 window.setInterval(() => shown.querySelector('[data-live]') !== null && void refresh(), LIVE_MS);

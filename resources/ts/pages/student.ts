@@ -3,6 +3,7 @@ import type { Operation } from '../canvas/model';
 import { guardThePage } from '../guards';
 import { get, post } from '../live/http';
 import { Outbox } from '../live/outbox';
+import { InkLine } from '../live/inkline';
 import { Socket, type Connection } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { WetSender } from '../live/wet';
@@ -77,7 +78,7 @@ let hushed = 0;
 
 const socket: Socket = new Socket({
     path: () => `/live/${room.isLight ? 'light' : 'seat'}/${page.session}/${page.channel}`,
-    message: (text) => receive(JSON.parse(text) as Message | WetInk),
+    message: receive,
     catchUp: () => streams.catchUp(),
     state: (now) => {
         connection = now;
@@ -85,11 +86,19 @@ const socket: Socket = new Socket({
         if (now !== 'offline' && waiting > 0) {
             void outbox.flush();
         }
-        // Lead ink that was drawn while there was no socket.
-        if (now === 'live') {
-            void lead.load();
-        }
     },
+});
+/** What is drawn here, to the desks; and what a teacher draws and points at on this canvas. */
+const line = new InkLine({ path: () => `/live/wet/${page.session}/${page.channel}`, hear: (ink) => coach.wet(ink) });
+/** The teacher's ink, while it is shown. With light data the finished strokes do. */
+const leadLine = new InkLine({
+    path: () => (room.seesTeacherDraw && !room.isLight ? `/live/lead/${page.session}/${page.channel}` : null),
+    hear: (ink) => {
+        lead.wet(ink);
+        shown.wet(ink);
+    },
+    // What was drawn before it was open.
+    opened: () => void lead.load(),
 });
 
 const streams: Streams = new Streams({}, {
@@ -138,7 +147,7 @@ const outbox = await Outbox.open({
     },
 });
 
-const wet = new WetSender(page.ink, (text) => socket.send(text));
+const wet = new WetSender(page.ink, (text) => line.send(text));
 const { bench, tray } = mountBench({
     root: element('#bench'),
     layer: 'student',
@@ -154,7 +163,7 @@ const { bench, tray } = mountBench({
 });
 const questions = new Questions(bench, { ...page, list: element('#questions') });
 const lead = new LeadSide(bench, page);
-const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => socket.send(text), handUp: (words) => room.openHand(words) });
+const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => line.send(text), handUp: (words) => room.openHand(words) });
 const ask = new AskSheet({ address: page.address, assets: page.assets, words: page.words, now: () => Date.now() + bench.clockAhead, say });
 const checkLine = new CheckLine(bench.surface, page);
 const shown = new ShownWork({ ...page, now: () => Date.now() + bench.clockAhead, say });
@@ -185,12 +194,13 @@ element('#unfold').addEventListener('click', () => {
 /** The desk hears that this page is there, and which page of its canvas it shows; a socket can hang long after its network has gone. */
 function beat(isThere: 0 | 1): void {
     const message: WetInk = { k: page.ink, c: bench.canvas, o: '', b: isThere, ...(bench.view.page !== '' && { g: bench.view.page }) };
-    socket.send(JSON.stringify(message));
+    line.send(JSON.stringify(message));
 }
 
 await document.fonts.ready;
 await load();
 socket.open();
+line.follow();
 void outbox.flush();
 // A page that is left or reloaded in the middle of a stroke keeps what there is of it.
 window.addEventListener('pagehide', () => {
@@ -277,6 +287,7 @@ async function takeSame(next: Prompt): Promise<void> {
 function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): void {
     room.take(now, own, isHere);
     lead.set(room.room!.lead, room.isLight);
+    leadLine.follow();
     own !== undefined && ask.take(own.ask);
     room.own !== null && shown.take(room.room!.showcase, room.own);
     room.own !== null && checkLine.take(room.own.checks, bench.canvas);
@@ -337,15 +348,8 @@ function showPrompt(now: Prompt): void {
     element('#strip').classList.toggle('is-wordless', now.words === '');
 }
 
-function receive(message: Message | WetInk): void {
-    if ('k' in message) {
-        if (message.k === 'coach') {
-            coach.wet(message);
-        } else {
-            lead.wet(message);
-            shown.wet(message);
-        }
-    } else if ('opening' in message) {
+function receive(message: Message): void {
+    if ('opening' in message) {
         ahead = message.opening as CanvasAnswer;
     } else if ('operations' in message && message.stream === 'lead') {
         lead.take(message.operations);

@@ -54,6 +54,11 @@ export class RoomPage {
         element('#more').addEventListener('click', () => this.showRate());
     }
 
+    /** Whether something is shown on which a teacher may draw or point. */
+    get seesTeacherDraw(): boolean {
+        return this.room !== null && this.own?.state === 'seated' && (this.room.lead.shown !== null || this.room.lead.ink !== null || this.room.showcase !== null);
+    }
+
     get isLight(): boolean {
         return this.own?.light === true || this.room?.light === true;
     }

@@ -5,7 +5,7 @@
     default => [__('You are outside for now'), __('Your teacher has asked you to leave the room for a while. Everything that you drew is kept.')],
 })
 <x-layout :title="$session->title" script="outside" class="home"
-    :page="['address' => '/seat/'.$seat->id, 'channel' => substr(App\Models\Seat::channel($seat->id, $seat->turn), 5), 'join' => '/join/'.$session->join_code, 'state' => $state->value, 'position' => App\Live\CatchUp::position($session, App\Live\Audience::seat($seat))]">
+    :page="['address' => '/seat/'.$seat->id, 'channel' => $seat->channelId(), 'join' => '/join/'.$session->join_code, 'state' => $state->value, 'position' => App\Live\CatchUp::position($session, App\Live\Audience::seat($seat))]">
     <x-bar />
     <main class="container-sm narrow py-4">
         <section class="card-paper outside" data-state="{{ $state->value }}" aria-live="polite">

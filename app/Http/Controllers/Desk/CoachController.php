@@ -10,7 +10,6 @@ use App\Canvas\PutOn;
 use App\Canvas\TakeCanvas;
 use App\Http\CanvasAnswer;
 use App\Http\Controllers\TakesOperations;
-use App\Live\Audience;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use Crag\Canvas\Layer;
@@ -38,7 +37,7 @@ final class CoachController
 
         return CanvasAnswer::opening($found, $this->tools() + [
             'questions' => array_map(static fn (Question $question): array => $question->forStudent($seat->id), $found->prompt->forSeat($seat)->questions),
-            'channel' => substr(Audience::seat($seat)->channel, strlen('seat.')), 'looked' => $found->looked_at_operation, 'notes' => Canvas::query()->where('notes_on_id', $found->id)->value('id'),
+            'channel' => $seat->channelId(), 'looked' => $found->looked_at_operation, 'notes' => Canvas::query()->where('notes_on_id', $found->id)->value('id'),
         ], Layer::Coach);
     }
 

@@ -1,0 +1,79 @@
+import type { WetInk } from '../canvas/model';
+import { MOST_INK, parseInk } from './ink';
+import { countBytes } from './meter';
+
+interface Settings {
+    /** Where it belongs now; null for nowhere. */
+    path(): string | null;
+    hear?(ink: WetInk): void;
+    /** It is open, for the first time or again: what was drawn meanwhile was not heard. */
+    opened?(): void;
+    closed?(): void;
+}
+
+const FIRST_WAIT_MS = 400;
+const LONGEST_WAIT_MS = 8000;
+
+/**
+ * A socket for ink as it is drawn, and for nothing else: what the server tells comes over another. What is lost here is
+ * not worth a second try; the finished stroke still comes.
+ */
+export class InkLine {
+    private socket: WebSocket | null = null;
+    private path: string | null = null;
+    private failures = 0;
+    private waiting = 0;
+
+    constructor(private readonly settings: Settings) {}
+
+    /** Opens it, closes it, or moves it to where it belongs now. */
+    follow(): void {
+        const path = this.settings.path();
+        if (path === this.path) {
+            return;
+        }
+        this.path = path;
+        this.failures = 0;
+        this.again();
+    }
+
+    /** Says whether it went. */
+    send(text: string): boolean {
+        if (this.socket?.readyState !== WebSocket.OPEN || this.socket.bufferedAmount > 65_536 || text.length > MOST_INK) {
+            return false;
+        }
+        countBytes('socket', text.length);
+        this.socket.send(text);
+        return true;
+    }
+
+    private again(): void {
+        window.clearTimeout(this.waiting);
+        const before = this.socket;
+        this.socket = null;
+        before?.close();
+        this.path !== null && this.connect(this.path);
+    }
+
+    private connect(path: string): void {
+        const socket = new WebSocket(`${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}${path}`);
+        this.socket = socket;
+        socket.addEventListener('open', () => {
+            this.failures = 0;
+            this.settings.opened?.();
+        });
+        socket.addEventListener('message', (event) => {
+            const text = String(event.data);
+            countBytes('socket', text.length);
+            const ink = parseInk(text);
+            ink !== null && this.settings.hear?.(ink);
+        });
+        socket.addEventListener('close', () => {
+            this.settings.closed?.();
+            if (this.socket === socket) {
+                const wait = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** this.failures++) * (0.7 + Math.random() * 0.6);
+                this.waiting = window.setTimeout(() => this.again(), wait);
+            }
+        });
+    }
+}

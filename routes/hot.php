@@ -40,7 +40,13 @@ use App\Http\Middleware\HoldsSeat;
 use App\Http\Middleware\May;
 use App\Http\Middleware\SeesScreen;
 use Crag\Session\Deed;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
+
+// A seat, session or plan that asks for too many files at once: nginx answers with this instead.
+Route::get('/busy', static fn (Request $request) => $request->expectsJson() || $request->isJson()
+    ? response()->json(['message' => __('Too many files at once. Wait for the others, then try again.')], 429)
+    : response()->view('refused', ['sentence' => __('Too many files at once. Wait for the others, then try again.')], 429));
 
 // Whether the application answers.
 Route::get('/up', static fn () => response('up')->header('Content-Type', 'text/plain'));

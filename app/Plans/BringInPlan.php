@@ -20,6 +20,7 @@ use Crag\Prompt\PlanPrompt;
 use Crag\Prompt\PromptPage;
 use Crag\Prompt\PromptPages;
 use Illuminate\Process\Exceptions\ProcessFailedException;
+use Illuminate\Process\Exceptions\ProcessTimedOutException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
@@ -136,10 +137,10 @@ final readonly class BringInPlan
     {
         $drawn = (string) tempnam(sys_get_temp_dir(), 'crag-svg');
         try {
-            file_put_contents($drawn, Rsvg::png((string) file_get_contents($path), 2400));
+            file_put_contents($drawn, Rsvg::pngOfUpload((string) file_get_contents($path), 2400));
 
             return $this->picture($plan, $drawn);
-        } catch (ProcessFailedException) {
+        } catch (ProcessFailedException|ProcessTimedOutException) {
             throw UnusablePlan::because(__('That SVG file is damaged and cannot be drawn.'));
         } finally {
             unlink($drawn);

@@ -72,10 +72,11 @@ final readonly class PlanZip
         try {
             $json = json_decode((string) $zip->getFromName('plan.json'), true, 64, JSON_THROW_ON_ERROR);
             is_array($json) || throw UnusablePlan::zip();
-            $names = [];
+            $names = $stored = [];
             foreach (is_array($json['pictures'] ?? null) ? $json['pictures'] : [] as $picture) {
                 if (is_array($picture) && is_string($picture['id'] ?? null) && is_string($picture['file'] ?? null)) {
-                    $names[$picture['id']] = $this->picture($zip, $picture['file'], $into);
+                    // However often a file is named, it is unpacked and drawn anew once.
+                    $names[$picture['id']] = $stored[$picture['file']] ??= $this->picture($zip, $picture['file'], $into);
                 }
             }
 

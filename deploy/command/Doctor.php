@@ -31,7 +31,7 @@ final class Doctor
         $this->check('Browser packages', is_dir("{$root}/node_modules/bootstrap"), './crag serve installs them.');
         $this->check('Built pages', is_file("{$root}/public/build/manifest.json"), './crag serve builds them.');
         $this->check('The storage folder can be written', is_writable("{$root}/storage"), "chown -R \$(id -un) {$root}/storage");
-        $socket = strlen("{$root}/storage/run/serve-65535/publish.sock");
+        $socket = strlen("{$root}/storage/run/serve-65535/php-live.sock");
         $this->check('The path is short enough for sockets', $socket <= 107, 'Move the project to a folder with a shorter path.');
         $free = disk_free_space($root);
         $this->check('Room on the disk', $free !== false && $free > 500e6, 'Less than 500 MB are free; make room.');

@@ -13,7 +13,7 @@ use DateTimeZone;
 final class Instance
 {
     /** What a part listens at in the instance's folder. */
-    private const SOCKETS = ['nginx' => ['publish', 'gate', 'live'], 'php-fpm' => ['php']];
+    private const SOCKETS = ['nginx' => ['publish', 'gate', 'live'], 'php-fpm' => ['php-live', 'php-page', 'php-dear']];
 
     /** @var array<string, Child> */
     private array $children = [];
@@ -80,6 +80,8 @@ final class Instance
             'CRAG_RUN' => $this->run,
             'CRAG_DATA' => $this->data,
             'CRAG_ZONE' => self::zone(),
+            // Half-made files lie with the data, and go when it is started again.
+            'TMPDIR' => "{$this->data}/tmp",
             'CRAG_DEMO' => $this->demo ? 'true' : 'false',
             'DB_DATABASE' => "{$this->data}/crag.sqlite",
             'FONTCONFIG_FILE' => "{$this->run}/fonts.conf",
@@ -94,8 +96,8 @@ final class Instance
     /** Starts everything and returns when it answers. */
     public function start(): void
     {
-        if (strlen("{$this->run}/publish.sock") > 107) {
-            throw new Problem("The project's folder is too deep: a socket's path may have 107 characters, and {$this->run}/publish.sock has ".strlen("{$this->run}/publish.sock").'.');
+        if (strlen("{$this->run}/php-live.sock") > 107) {
+            throw new Problem("The project's folder is too deep: a socket's path may have 107 characters, and {$this->run}/php-live.sock has ".strlen("{$this->run}/php-live.sock").'.');
         }
         $this->endLeftovers();
         if (Port::isTaken($this->host, $this->port)) {
@@ -132,7 +134,7 @@ final class Instance
         $settings = [
             'opcache.preload='.Setup::root().'/deploy/php-fpm/preload.php',
             'opcache.preload_user='.(posix_getpwuid(posix_geteuid())['name'] ?? 'root'),
-            'opcache.jit=disable', 'opcache.validate_timestamps=0',
+            'opcache.jit=disable', 'opcache.validate_timestamps=0', 'opcache.memory_consumption=128', 'opcache.max_accelerated_files=20000', 'realpath_cache_size=4M',
         ];
 
         return array_merge(...array_map(static fn (string $setting): array => ['-d', $setting], $settings));
@@ -209,6 +211,8 @@ final class Instance
 
     private function makeReady(): void
     {
+        Folder::remove("{$this->data}/tmp");
+        Folder::make("{$this->data}/tmp");
         foreach (['tmp', 'cache/views', 'cache/data', 'cache/fonts'] as $folder) {
             Folder::make("{$this->run}/{$folder}");
         }
@@ -227,7 +231,8 @@ final class Instance
             'run' => $this->run, 'root' => Setup::root(), 'host' => $this->host, 'port' => (string) $this->port,
             // As many as the machine lets us open, to a measure.
             'files' => (string) min(16384, is_int($most = posix_getrlimit()['hard openfiles'] ?? 0) ? max(1024, $most) : 16384),
-            'workers' => (string) max(1, intdiv($cores, 2)), 'children' => (string) max(4, 3 * $cores),
+            'workers' => (string) max(1, intdiv($cores, 2)),             'live_children' => (string) max(3, 2 * $cores), 'page_children' => (string) max(3, 2 * $cores), 'dear_children' => (string) max(2, $cores),
+            'nice' => $asRoot ? '10' : '0', 'data' => $this->data,
         ];
         $files = [
             'nginx/nginx.conf' => $asRoot ? 'user root;' : '', 'nginx/fastcgi.conf' => '',
@@ -254,7 +259,7 @@ final class Instance
                     throw new Problem("{$name} ended as soon as it was started:\n{$words}\n".(string) @file_get_contents("{$this->run}/{$name}.log"));
                 }
             }
-            $answer = file_exists("{$this->run}/php.sock") ? @file_get_contents($this->address().'/up', false, $context) : false;
+            $answer = file_exists("{$this->run}/php-live.sock") ? @file_get_contents($this->address().'/up', false, $context) : false;
             if ($answer !== false && str_contains($http_response_header[0] ?? '', '200')) {
                 return;
             }

@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use App\Live\Publisher;
 use Deploy\Browser\Page;
+use Deploy\Child;
 use Tests\Support\BrowserTestCase;
 
 /** What breaks in a real lesson: nothing that was finished is lost, and nothing is there twice. */
@@ -174,6 +175,39 @@ final class FaultsTest extends BrowserTestCase
         $teacher->until(fn (): bool => $publisher->listeners("wet.{$session}") === 1, 'the desk to hear the pens again');
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 50, 'the stroke that was drawn meanwhile');
         self::assertStringNotContainsString('Away', $teacher->text('.tile:nth-child(1)'));
+    }
+
+    public function test_files_that_take_long_hold_nobody_who_draws(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $student = $this->join('Linnea', $code);
+        $this->line($student, .3);
+        $teacher->until(fn (): bool => $this->stored('Linnea') === 1, 'a stroke');
+        $session = basename($teacher->driver->getCurrentURL());
+        $canvas = $student->find('#page-frame')->getAttribute('data-ready');
+        $ask = 'window.png = 0; fetch(arguments[0]).then((answer) => { window.png = answer.status; })';
+        foreach (['dear', 'page'] as $pool) {
+            $this->pool($pool, SIGSTOP);
+            try {
+                $teacher->run($ask, "/desk/{$session}/work/{$canvas}.png?while={$pool}");
+                $before = $this->stored('Linnea');
+                $this->line($student, $pool === 'dear' ? .5 : .7);
+                $teacher->until(fn (): bool => $this->stored('Linnea') === $before + 1, 'a stroke meanwhile');
+                $pool === 'dear' && $this->join('Odell', $code);
+                $pool === 'dear' && self::assertSame(0, $teacher->run('return window.png'), 'the file waits');
+            } finally {
+                $this->pool($pool, SIGCONT);
+            }
+            $teacher->until(fn (): bool => $teacher->run('return window.png') !== 0, "the file with {$pool} stopped");
+            self::assertSame(200, $teacher->run('return window.png'));
+        }
+    }
+
+    private function pool(string $name, int $signal): void
+    {
+        $workers = array_filter(Child::descendants(self::$crag->child('php-fpm')->pid()), static fn (int $pid): bool => str_contains((string) file_get_contents("/proc/{$pid}/cmdline"), "pool {$name}"));
+        self::assertGreaterThan(1, count($workers));
+        array_map(static fn (int $pid): bool => posix_kill($pid, $signal), $workers);
     }
 
     private function line(Page $page, float $y): void

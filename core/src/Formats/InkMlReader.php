@@ -26,8 +26,14 @@ final class InkMlReader
 
     private readonly DOMElement $root;
 
+    /** Points of all traces together; a page that is black with ink has 200,000. */
+    private const MOST_POINTS = 400_000;
+
     /** @var list<string> */
     private array $channels;
+
+    /** @var array<string, array{Colour, int, bool}> by the id of the brush */
+    private array $brushes = [];
 
     public function __construct(string $xml)
     {
@@ -37,6 +43,9 @@ final class InkMlReader
             $channels[] = $channel->getAttribute('name');
         }
         $this->channels = in_array('X', $channels, true) && in_array('Y', $channels, true) ? $channels : ['X', 'Y'];
+        foreach (XmlFile::all($this->root, 'brush') as $brush) {
+            $this->brushes[$brush->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'id')] ??= $this->brush($brush);
+        }
     }
 
     /**
@@ -46,15 +55,21 @@ final class InkMlReader
      */
     public function strokes(): array
     {
-        $traces = array_filter(
-            array_map(fn (DOMElement $trace): array => [$this->points($trace->textContent), $this->brush($trace)], XmlFile::all($this->root, 'trace')),
-            static fn (array $trace): bool => $trace[0] !== [],
-        );
+        $elements = XmlFile::all($this->root, 'trace');
+        if (count($elements) > Add::MOST_OBJECTS) {
+            throw UnreadableFile::tooMuch(self::FORMAT, Add::MOST_OBJECTS);
+        }
+        $traces = [];
+        $left = self::MOST_POINTS;
+        foreach ($elements as $element) {
+            $points = $this->points($element->textContent, $left);
+            $left -= count($points);
+            if ($points !== []) {
+                $traces[] = [$points, $this->brushes[ltrim($element->getAttribute('brushRef'), '#')] ?? self::plainBrush()];
+            }
+        }
         if ($traces === []) {
             throw UnreadableFile::nothingIn(self::FORMAT);
-        }
-        if (count($traces) > Add::MOST_OBJECTS) {
-            throw UnreadableFile::tooMuch(self::FORMAT, Add::MOST_OBJECTS);
         }
         [$scale, $left, $top] = $this->fit(array_merge(...array_column($traces, 0)));
         $strokes = [];
@@ -71,9 +86,16 @@ final class InkMlReader
         return $strokes === [] ? throw UnreadableFile::nothingIn(self::FORMAT) : $strokes;
     }
 
-    /** @return list<array<string, float>> values by channel */
-    private function points(string $trace): array
+    /**
+     * @return list<array<string, float>> values by channel
+     *
+     * @throws UnreadableFile if there are more than $most
+     */
+    private function points(string $trace, int $most): array
     {
+        if (substr_count($trace, ',') >= $most) {
+            throw UnreadableFile::tooMuch(self::FORMAT, self::MOST_POINTS, 'points');
+        }
         $points = [];
         $value = $speed = array_fill_keys($this->channels, 0.0);
         $mode = array_fill_keys($this->channels, '!');
@@ -106,28 +128,26 @@ final class InkMlReader
     }
 
     /** @return array{Colour, int, bool} */
-    private function brush(DOMElement $trace): array
+    private function brush(DOMElement $brush): array
     {
-        $wanted = ltrim($trace->getAttribute('brushRef'), '#');
-        $colour = Colour::from('#25323b');
-        $width = 40;
-        $highlights = false;
-        foreach (XmlFile::all($this->root, 'brush') as $brush) {
-            if ($wanted === '' || $brush->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'id') !== $wanted) {
-                continue;
-            }
-            foreach (XmlFile::all($brush, 'brushProperty') as $property) {
-                $value = $property->getAttribute('value');
-                match ($property->getAttribute('name')) {
-                    'color' => $colour = preg_match('/\A#[0-9a-fA-F]{6}\z/', $value) === 1 ? Colour::from($value) : $colour,
-                    'width' => $width = $this->width((float) $value, $property->getAttribute('units')),
-                    'rasterOp' => $highlights = $value === 'maskPen',
-                    default => null,
-                };
-            }
+        [$colour, $width, $highlights] = self::plainBrush();
+        foreach (XmlFile::all($brush, 'brushProperty') as $property) {
+            $value = $property->getAttribute('value');
+            match ($property->getAttribute('name')) {
+                'color' => $colour = preg_match('/\A#[0-9a-fA-F]{6}\z/', $value) === 1 ? Colour::from($value) : $colour,
+                'width' => $width = $this->width((float) $value, $property->getAttribute('units')),
+                'rasterOp' => $highlights = $value === 'maskPen',
+                default => null,
+            };
         }
 
         return [$colour, $width, $highlights];
+    }
+
+    /** @return array{Colour, int, bool} */
+    private static function plainBrush(): array
+    {
+        return [Colour::from('#25323b'), 40, false];
     }
 
     private function width(float $value, string $units): int

@@ -49,8 +49,8 @@ final class UnreadableFile extends InvalidArgumentException
         return new self("There is nothing in this {$format} file that a canvas can hold.");
     }
 
-    public static function tooMuch(string $format, int $most): self
+    public static function tooMuch(string $format, int $most, string $of = 'objects'): self
     {
-        return new self("There is more in this {$format} file than the {$most} objects that can be brought in at once.");
+        return new self("There is more in this {$format} file than the {$most} {$of} that can be brought in at once.");
     }
 }

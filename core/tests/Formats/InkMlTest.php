@@ -51,6 +51,27 @@ final class InkMlTest extends TestCase
         self::assertSame([[1000, 2000], [1020, 2040], [1045, 2070], [1071, 2102]], array_map(static fn (array $s): array => [$s[0], $s[1]], $stroke->ink->samples()));
     }
 
+    public function test_a_brush_is_found_by_its_name_however_many_there_are(): void
+    {
+        $brushes = implode('', array_map(static fn (int $n): string => sprintf('<brush xml:id="b%d"><brushProperty name="color" value="#%06x"/></brush>', $n, $n), range(1, 3000)));
+        $traces = implode('', array_map(static fn (int $n): string => "<trace brushRef=\"#b{$n}\">1 2, 3 4</trace>", range(2501, 3000)));
+        $strokes = InkMl::read("<ink>{$brushes}{$traces}</ink>");
+        self::assertCount(500, $strokes);
+        self::assertSame(sprintf('#%06x', 3000), end($strokes)->colour->hex);
+    }
+
+    public function test_more_than_a_canvas_takes_at_once_is_refused_before_it_is_read(): void
+    {
+        $this->expectExceptionMessage('500 objects');
+        InkMl::read('<ink>'.str_repeat('<brush xml:id="a"/>', 20_000).str_repeat('<trace brushRef="#a">1 2, 3 4</trace>', 20_000).'</ink>');
+    }
+
+    public function test_more_points_than_a_page_can_show_are_refused(): void
+    {
+        $this->expectExceptionMessage('400000 points');
+        InkMl::read('<ink>'.str_repeat('<trace>'.str_repeat('1 2,', 90_000).'</trace>', 5).'</ink>');
+    }
+
     public function test_ink_without_a_resolution_is_fitted_onto_the_page(): void
     {
         [$stroke] = InkMl::read('<ink xmlns="http://www.w3.org/2003/InkML"><trace>10 0, 9 14, 8 28, 7 42</trace></ink>');
@@ -72,6 +93,11 @@ final class InkMlTest extends TestCase
         yield 'nothing' => ['', 'not well-formed InkML'];
         yield 'half a file' => ['<ink><trace>', 'not well-formed'];
         yield 'another format' => ['<svg/>', 'not well-formed InkML'];
+        $hidden = '<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE ink [<!ENTITY a "b">]><ink><trace>1 2, 3 4</trace></ink>';
+        yield 'a document type in UTF-16' => ["\xFF\xFE".mb_convert_encoding($hidden, 'UTF-16LE', 'UTF-8'), 'not well-formed'];
+        yield 'a document type in UTF-16 without a mark' => [mb_convert_encoding($hidden, 'UTF-16BE', 'UTF-8'), 'not well-formed'];
+        yield 'a document type in UTF-7' => ['<?xml version="1.0" encoding="UTF-7"?>+ADwAIQ-DOCTYPE ink+AD4-<ink><trace>1 2, 3 4</trace></ink>', 'not well-formed'];
+        yield 'an encoding that nobody knows' => ['<?xml version="1.0" encoding="IBM037"?><ink><trace>1 2, 3 4</trace></ink>', 'not well-formed'];
         yield 'entities' => ['<!DOCTYPE ink [<!ENTITY a SYSTEM "file:///etc/passwd">]><ink><trace>&a;</trace></ink>', 'not well-formed'];
         yield 'no traces' => ['<ink xmlns="http://www.w3.org/2003/InkML"/>', 'nothing in this InkML'];
         yield 'words for points' => [self::file('<trace>one two, three four</trace>'), 'nothing in this InkML'];

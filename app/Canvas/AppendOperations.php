@@ -34,6 +34,8 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class AppendOperations
 {
+    private const MOST_LIVE_BYTES = 200_000;
+
     public function __construct(private Publisher $publisher)
     {
     }
@@ -105,6 +107,8 @@ final readonly class AppendOperations
             }
             try {
                 $this->rule($canvas, $counts, $known, $now, $layers)->check($operation);
+                $row = $this->row($canvas, $operation, $now);
+                $counts->bytes->take(strlen($row->body));
             } catch (RefusedOperation $problem) {
                 $refused[] = ['id' => $id, 'reason' => $problem->getMessage()];
 
@@ -114,7 +118,7 @@ final readonly class AppendOperations
             $counts->take(count($known[$id]->types));
             $places[$id] = $counts->operations;
             $accepted[] = ['id' => $id, 'n' => $counts->operations];
-            $added[] = $this->row($canvas, $operation, $counts->operations, $counts->ofSession, $now);
+            $added[] = $row->forceFill(['n' => $counts->operations, 'session_n' => $counts->ofSession]);
         }
         $this->store($canvas, $added, $counts, $now);
 
@@ -172,15 +176,14 @@ final readonly class AppendOperations
         return [$known, $places];
     }
 
-    private function row(Canvas $canvas, Operation $operation, int $n, ?int $sessionN, int $now): LoggedOperation
+    /** It has its places in the logs when it is taken. */
+    private function row(Canvas $canvas, Operation $operation, int $now): LoggedOperation
     {
         $json = $operation->toArray();
 
         return new LoggedOperation([
             'live_session_id' => $canvas->live_session_id,
             'canvas_id' => $canvas->id,
-            'n' => $n,
-            'session_n' => $sessionN,
             'op_id' => $json['id'],
             'seat_id' => $operation->author->seat,
             'layer' => $json['layer'],
@@ -202,10 +205,10 @@ final readonly class AppendOperations
         }
         $byStudent = $added[count($added) - 1]->seat_id !== null;
         DB::table('canvases')->where('id', $canvas->id)->update(
-            ['operation_count' => $counts->operations, 'added_count' => $counts->objects] + ($byStudent ? ['last_stroke_ms' => $now] : []),
+            ['operation_count' => $counts->operations, 'added_count' => $counts->objects, 'byte_count' => $counts->bytes->ofCanvas()] + ($byStudent ? ['last_stroke_ms' => $now] : []),
         );
         if ($canvas->live_session_id !== null) {
-            DB::table('live_sessions')->where('id', $canvas->live_session_id)->update(['operation_count' => $counts->ofSession]);
+            DB::table('live_sessions')->where('id', $canvas->live_session_id)->update(['operation_count' => $counts->ofSession, 'byte_count' => $counts->bytes->ofSession()]);
         }
     }
 
@@ -215,9 +218,8 @@ final readonly class AppendOperations
         if ($canvas->live_session_id === null) {
             return;
         }
-        $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $added));
         $session = (new LiveSession)->forceFill(['id' => $canvas->live_session_id]);
-        $message = '{"stream":"operations","operations":['.$operations.']}';
+        $message = self::message('operations', $added);
         $this->publisher->publish(Audience::desk($session)->channel, $message);
         if ($canvas->seat_id !== null) {
             $this->publisher->publish('seat.'.Seat::channelOf($canvas->seat_id, $counts->turn), $message);
@@ -242,8 +244,19 @@ final readonly class AppendOperations
         $seen = $lead->inkCanvas === $canvas->id ? $added : array_filter($added, static fn (LoggedOperation $row): bool => $lead->canvas === $canvas->id
             && (json_decode($row->body, true)['page'] ?? ($row->kind === Kind::Add->value || $row->kind === Kind::Clear->value || $row->kind === Kind::Backdrop->value ? '' : $lead->page)) === $lead->page);
         if ($seen !== []) {
-            $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $seen));
-            $this->publisher->publish("lead.{$canvas->live_session_id}", '{"stream":"lead","operations":['.$operations.']}');
+            $this->publisher->publish("lead.{$canvas->live_session_id}", self::message('lead', $seen));
         }
+    }
+
+    /**
+     * What is very large is only told of, and pages ask for it: all that is under way shares the channels' memory.
+     *
+     * @param  array<LoggedOperation>  $rows
+     */
+    private static function message(string $stream, array $rows): string
+    {
+        $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $rows));
+
+        return strlen($operations) > self::MOST_LIVE_BYTES ? '{"stream":"'.$stream.'","operations":[],"ask":true}' : '{"stream":"'.$stream.'","operations":['.$operations.']}';
     }
 }

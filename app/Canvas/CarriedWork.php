@@ -60,8 +60,8 @@ final readonly class CarriedWork
                     return ['live_session_id' => $session->id, 'canvas_id' => $canvas->id, 'session_n' => ++$count, 'seat_id' => $row['seat_id'] === null ? null : $seat->id, 'body' => strtr((string) $row['body'], $copies)] + $row;
                 })->values()->all());
             }
-            $canvas->update($from->only(['operation_count', 'added_count', 'last_stroke_ms']));
-            LiveSession::query()->whereKey($session->id)->update(['operation_count' => $count]);
+            $canvas->update($from->only(['operation_count', 'added_count', 'last_stroke_ms', 'byte_count']));
+            LiveSession::query()->whereKey($session->id)->update(['operation_count' => $count, 'byte_count' => DB::raw('byte_count + '.$from->byte_count)]);
         });
 
         return true;

@@ -6,6 +6,7 @@ namespace App\Canvas;
 
 use App\Live\Clock;
 use App\Models\Canvas;
+use Crag\Canvas\ByteBudget;
 use Crag\Prompt\ToolTray;
 use Crag\Prompt\TrayInForce;
 use Crag\Prompt\TrayKind;
@@ -32,6 +33,7 @@ final class Counts
         /** How often the seat's channel was begun anew. */
         public readonly int $turn,
         public readonly LeadSeen $lead,
+        public readonly ByteBudget $bytes,
     ) {
     }
 
@@ -43,14 +45,16 @@ final class Counts
                 'canvases.operation_count as operations', 'canvases.added_count as objects',
                 'live_sessions.operation_count as of_session', DB::raw('coalesce(prompts.tray, live_sessions.tray) as tray'),
                 'canvases.seat_id', 'canvases.sent_at_ms', 'prompts.state as prompt_state', 'prompts.state_at_ms as prompt_at', 'seats.state as seat_state', 'seats.state_at_ms as seat_at',
-                'seats.turn', 'seats.pens as own_pens', 'live_sessions.pens', 'live_sessions.timer', 'live_sessions.lead', 'live_sessions.ended_at',
+                'seats.turn', 'seats.pens as own_pens', 'canvases.byte_count as bytes', 'live_sessions.byte_count as bytes_of_session',
+                DB::raw('(select sum(byte_count) from canvases mine where mine.seat_id = canvases.seat_id) as bytes_of_seat'), 'live_sessions.pens', 'live_sessions.timer', 'live_sessions.lead', 'live_sessions.ended_at',
             ]);
         if ($row === null || ! is_numeric($row->operations) || ! is_numeric($row->objects)) {
             throw new RuntimeException("The canvas {$canvas->id} has gone.");
         }
         $tray = is_string($row->tray) ? TrayInForce::read(json_decode($row->tray, true, flags: JSON_THROW_ON_ERROR)) : TrayInForce::always(ToolTray::of(TrayKind::Standard));
 
-        return new self((int) $row->operations, (int) $row->objects, is_numeric($row->of_session) ? (int) $row->of_session : null, $tray, self::rule($row), is_numeric($row->turn) ? (int) $row->turn : 0, LeadSeen::read(self::json($row->lead) ?? []));
+        return new self((int) $row->operations, (int) $row->objects, is_numeric($row->of_session) ? (int) $row->of_session : null, $tray, self::rule($row), is_numeric($row->turn) ? (int) $row->turn : 0, LeadSeen::read(self::json($row->lead) ?? []),
+            new ByteBudget(self::int($row->bytes) ?? 0, self::int($row->bytes_of_seat), self::int($row->bytes_of_session)));
     }
 
     /** Whether a student's ink may go there: not while pens are down, the work is sent, the prompt is closed, or the student is out. */
@@ -69,6 +73,11 @@ final class Counts
             ->stopped(Refusal::PensDown, $pens->downSinceMs)
             ->stopped(Refusal::PromptClosed, $closed && is_numeric($row->prompt_at) ? (int) $row->prompt_at : null)
             ->stopped(Refusal::Sent, is_numeric($row->sent_at_ms) ? (int) $row->sent_at_ms : null);
+    }
+
+    private static function int(mixed $value): ?int
+    {
+        return is_numeric($value) ? (int) $value : null;
     }
 
     /** @return array<array-key, mixed>|null */

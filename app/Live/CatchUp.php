@@ -7,6 +7,7 @@ namespace App\Live;
 use App\Models\Event;
 use App\Models\LiveSession;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 /** What a page missed: everything for its audiences after the last number that it knows of each. */
 final class CatchUp
@@ -31,6 +32,15 @@ final class CatchUp
         }
 
         return $missed;
+    }
+
+    /** @param  array<string, list<array{n: int, type: string, body: mixed}>>  $events  by stream */
+    public static function answer(array $events, Portion $portion): Response
+    {
+        $more = $portion->hasMore || array_filter($events, static fn (array $some): bool => count($some) >= self::MOST) !== [];
+
+        return response(sprintf('{"events":%s,"operations":[%s],"more":%s}', json_encode($events, JSON_THROW_ON_ERROR), $portion->operations, $more ? 'true' : 'false'))
+            ->header('Content-Type', 'application/json');
     }
 
     /** @return array<string, int> the last number of each audience now, by stream */

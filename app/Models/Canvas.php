@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $prompt_id
  * @property ?string $seat_id
  * @property int $operation_count
+ * @property int $byte_count
  * @property int $added_count
  * @property ?string $notes_on_id  the student's canvas over which these are private notes
  * @property ?int $over_item_id  the shown canvas over which this is drawn before the class
@@ -40,7 +41,7 @@ final class Canvas extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['operation_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null, 'sent_at_ms' => null, 'notes_on_id' => null, 'over_item_id' => null, 'looked_at_operation' => 0];
+    protected $attributes = ['operation_count' => 0, 'byte_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null, 'sent_at_ms' => null, 'notes_on_id' => null, 'over_item_id' => null, 'looked_at_operation' => 0];
 
     /** Who draws on it. */
     public function author(): Author

@@ -53,6 +53,7 @@ use Illuminate\Support\Carbon;
  * @property ?int $open_until_ms  until when students go on without the teacher
  * @property ?array<string, mixed> $tray  null until it was changed
  * @property int $operation_count
+ * @property int $byte_count
  * @property ?string $plan_id  what it was started from
  * @property ?string $roster_id  the class that it is for
  * @property bool $is_trial  the teacher alone tries a plan
@@ -72,7 +73,7 @@ final class LiveSession extends Model implements Holder
     protected $guarded = [];
 
     protected $attributes = [
-        'operation_count' => 0, 'screen_view' => 'join', 'shown_on' => 'screen', 'ended_at' => null, 'tray' => null,
+        'operation_count' => 0, 'byte_count' => 0, 'screen_view' => 'join', 'shown_on' => 'screen', 'ended_at' => null, 'tray' => null,
         'plan_id' => null, 'roster_id' => null, 'is_trial' => false, 'door' => 'open', 'pace' => 'together', 'pens' => null,
         'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0, 'board' => null, 'carries_on_id' => null, 'run_id' => null, 'keep_days' => null, 'open_until_ms' => null,
     ];

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Canvas;
 use App\Models\LoggedOperation;
 use App\Sessions\EndSession;
+use Crag\Canvas\ByteBudget;
+use Crag\Canvas\Ink;
+use Illuminate\Support\Facades\DB;
 use Tests\Support\CragTestCase;
 
 final class OperationsTest extends CragTestCase
@@ -47,6 +51,64 @@ final class OperationsTest extends CragTestCase
             ->assertJsonPath('refused.3.reason', 'There is nothing called "nobody-made-this" on this canvas.')
             ->assertJsonCount(4, 'refused');
         self::assertSame(1, LoggedOperation::query()->count());
+    }
+
+    public function test_work_that_would_fill_the_disk_is_refused_with_its_reason(): void
+    {
+        $session = $this->newSession();
+        [$seat, $token] = $this->seat($session);
+        $fat = $this->heavy(450);
+        self::assertGreaterThan(ByteBudget::OPERATION, strlen((string) json_encode($fat['body'])));
+        $good = $this->stroke();
+        $this->appendAs($seat, $token, $fat, $good)->assertOk()->assertJsonPath('accepted.0.id', $good['id'])
+            ->assertJsonPath('refused.0.reason', 'That is too much at once: one step may have 2 MB.');
+        $canvas = $this->canvasOf($seat);
+        $stored = (int) LoggedOperation::query()->sum(DB::raw('length(cast(body as blob))'));
+        self::assertSame([$stored, $stored], [$canvas->byte_count, $session->refresh()->byte_count]);
+
+        $canvas->update(['byte_count' => ByteBudget::CANVAS - 50]);
+        $this->appendAs($seat, $token, $this->stroke())->assertJsonPath('refused.0.reason', 'This page is full: it holds 12 MB of work.');
+        // Another of the student's canvases is full; this one is not.
+        $canvas->update(['byte_count' => $stored]);
+        $other = $session->prompts()->create(['n' => 2, 'words' => '', 'backdrop' => ['kind' => 'blank']]);
+        Canvas::query()->create(['prompt_id' => $other->id, 'seat_id' => $seat->id, 'live_session_id' => $session->id, 'byte_count' => ByteBudget::SEAT - 50]);
+        $this->appendAs($seat, $token, $this->stroke())->assertJsonPath('refused.0.reason', "You have no room left in this session: one student's work may have 32 MB.");
+        [$mate, $mates] = $this->seat($session, 'Mate');
+        $this->appendAs($mate, $mates, $this->stroke())->assertJsonCount(1, 'accepted');
+        $session->update(['byte_count' => ByteBudget::SESSION - 50]);
+        $this->appendAs($mate, $mates, $this->stroke())->assertJsonPath('refused.0.reason', 'This session is full: it holds 512 MB of work. Tell your teacher.');
+    }
+
+    public function test_catching_up_comes_in_portions_and_what_is_large_is_only_told_of(): void
+    {
+        $session = $this->newSession();
+        [$seat, $token] = $this->seat($session);
+        for ($i = 0; $i < 3; $i++) {
+            $this->appendAs($seat, $token, $this->heavy(150), $this->stroke())->assertJsonCount(2, 'accepted');
+        }
+        self::assertSame(array_fill(0, 3, '{"stream":"operations","operations":[],"ask":true}'), array_values(array_filter($this->published->on("desk.{$session->id}"), static fn (string $one): bool => str_contains($one, '"operations":['))));
+        $canvas = $this->canvasOf($seat)->id;
+        foreach (["/desk/{$session->id}/catch-up?", "/seat/{$seat->id}/catch-up?canvas={$canvas}&"] as $address) {
+            str_starts_with($address, '/desk') ? $this->asTeacher() : $this->asStudent($seat, $token);
+            $n = $rounds = 0;
+            do {
+                $answer = $this->getJson("{$address}operations={$n}")->assertOk();
+                $got = array_column((array) $answer->json('operations'), 'n');
+                self::assertSame(range($n + 1, $n + count($got)), $got);
+                $n += count($got);
+                $rounds++;
+            } while ($answer->json('more') === true);
+            self::assertSame([6, 2], [$n, $rounds]);
+        }
+    }
+
+    /** @return array<string, mixed> an operation that brings in so many strokes of some 5 kB each */
+    private function heavy(int $strokes): array
+    {
+        $samples = array_map(static fn (int $i): array => [1000 + $i * 7 % 8000, 1000 + $i * 13 % 8000, 128, $i * 8], range(0, 1199));
+        $stroke = ['type' => 'stroke', 'colour' => '#25323b', 'width' => 40, 'ink' => Ink::of($samples)->encode()];
+
+        return ['body' => ['objects' => array_fill(0, $strokes, ['object' => $stroke])]] + $this->stroke();
     }
 
     public function test_an_operation_may_refer_to_one_before_it_in_the_same_batch(): void

@@ -14,7 +14,7 @@ globals.fetch = (address: string) => {
 };
 
 const event = (n: number): LiveEvent => ({ n, type: `e${n}`, body: {} });
-const caught = (events: Caught['events']): Response => new Response(JSON.stringify({ events, operations: [] }));
+const caught = (events: Caught['events']): Response => new Response(JSON.stringify({ events, operations: [], more: Object.values(events).some((some) => some.length >= 500) }));
 
 function listen(): { streams: Streams; heard: string[]; refused: number[] } {
     const heard: string[] = [];

@@ -34,6 +34,26 @@ final class RefusedOperation extends DomainException
         return new self("This canvas is full: it holds {$limit} operations.");
     }
 
+    public static function large(int $megabytes): self
+    {
+        return new self("That is too much at once: one step may have {$megabytes} MB.");
+    }
+
+    public static function heavyCanvas(int $megabytes): self
+    {
+        return new self("This page is full: it holds {$megabytes} MB of work.");
+    }
+
+    public static function heavySeat(int $megabytes): self
+    {
+        return new self("You have no room left in this session: one student's work may have {$megabytes} MB.");
+    }
+
+    public static function heavySession(int $megabytes): self
+    {
+        return new self("This session is full: it holds {$megabytes} MB of work. Tell your teacher.");
+    }
+
     public static function onlyAStudent(): self
     {
         return new self('Only students answer.');

@@ -166,7 +166,7 @@ export class Outbox {
             answer = await post<Answer>(this.settings.address, { canvas, operations: some.map((one) => one.operation) });
         } catch (problem) {
             // The server understood and will never take these: keep the page going, and say so.
-            if (problem instanceof HttpProblem && [404, 410, 422].includes(problem.status)) {
+            if (problem instanceof HttpProblem && [404, 410, 413, 422].includes(problem.status)) {
                 answer = { accepted: [], refused: some.map((one) => ({ id: one.operation.id, reason: problem.message })) };
             } else {
                 throw problem;

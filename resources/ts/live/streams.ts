@@ -10,10 +10,13 @@ export interface LiveEvent {
 export interface Caught {
     events: Record<string, LiveEvent[]>;
     operations: Operation[];
+    /** Whether there is more to ask for. */
+    more: boolean;
 }
 
 export type Message =
-    | { stream: 'operations' | 'lead'; operations: Operation[] }
+    /** Some are too large to be told live: they are asked for. */
+    | { stream: 'operations' | 'lead'; operations: Operation[]; ask?: boolean }
     | { stream: 'opening'; opening: unknown }
     | { stream: string; event: LiveEvent };
 
@@ -30,7 +33,6 @@ interface Settings {
 
 /** So much patience with a message that overtook another, before asking for what is missing. */
 const PATIENCE_MS = 400;
-const MOST = 500;
 
 /**
  * Events in order, each once, whatever the socket loses or turns round: a number that is too high is kept until the
@@ -106,7 +108,7 @@ export class Streams {
                 for (const [stream, events] of Object.entries(caught.events)) {
                     events.forEach((event) => this.take(stream, event));
                 }
-                more = caught.operations.length >= MOST || Object.values(caught.events).some((events) => events.length >= MOST);
+                more = caught.more;
             }
             return true;
         } catch (problem) {

@@ -230,6 +230,7 @@ function followLook(): void {
 function receive(message: Message): void {
     if ('operations' in message) {
         takeOperations(message.operations, false);
+        message.ask === true && void streams.catchUp();
     } else if ('event' in message) {
         streams.take(message.stream, message.event);
     }

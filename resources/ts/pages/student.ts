@@ -352,9 +352,10 @@ function receive(message: Message): void {
     if ('opening' in message) {
         ahead = message.opening as CanvasAnswer;
     } else if ('operations' in message && message.stream === 'lead') {
-        lead.take(message.operations);
+        message.ask === true ? void lead.load() : lead.take(message.operations);
     } else if ('operations' in message) {
         takeOperations(message.operations, false);
+        message.ask === true && void streams.catchUp();
     } else if ('event' in message) {
         streams.take(message.stream, message.event);
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Desk;
 use App\Canvas\KeptScene;
 use App\Live\Audience;
 use App\Live\CatchUp;
+use App\Live\Portion;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
@@ -61,12 +62,9 @@ final class WatchController
     public function catchUp(Request $request, LiveSession $session): Response
     {
         $events = CatchUp::events($session, $request, Audience::room($session), Audience::desk($session));
-        $operations = LoggedOperation::query()->where('live_session_id', $session->id)
-            ->where('session_n', '>', $request->integer('operations'))->orderBy('session_n')->limit(CatchUp::MOST)->get()
-            ->map(static fn (LoggedOperation $row): string => $row->wire())->implode(',');
+        $portion = Portion::of(LoggedOperation::query()->where('live_session_id', $session->id)->where('session_n', '>', $request->integer('operations'))->orderBy('session_n'));
 
-        return response(sprintf('{"events":%s,"operations":[%s]}', json_encode($events, JSON_THROW_ON_ERROR), $operations))
-            ->header('Content-Type', 'application/json');
+        return CatchUp::answer($events, $portion);
     }
 
     /** The state of each canvas of a prompt, the answers, and what is worth a look; `silent` are seats from whose pages this desk hears nothing. */

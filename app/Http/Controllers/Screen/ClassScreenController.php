@@ -8,6 +8,7 @@ use App\Http\CurrentScreen;
 use App\Http\CurrentTeacher;
 use App\Live\Audience;
 use App\Live\CatchUp;
+use App\Live\Portion;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Offer;
@@ -55,12 +56,9 @@ final class ClassScreenController
         return view('screen.shown', $this->shown($session));
     }
 
-    public function catchUp(Request $request, LiveSession $session): JsonResponse
+    public function catchUp(Request $request, LiveSession $session): Response
     {
-        return response()->json([
-            'events' => CatchUp::events($session, $request, Audience::room($session), Audience::screen($session)),
-            'operations' => [],
-        ]);
+        return CatchUp::answer(CatchUp::events($session, $request, Audience::room($session), Audience::screen($session)), Portion::none());
     }
 
     /** What is drawn for the present prompt; another one is nobody's to show yet. */

@@ -9,6 +9,7 @@ use App\Http\CanvasAnswer;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Live\Clock;
+use App\Live\Portion;
 use App\Models\Seat;
 use App\Sessions\GiveWork;
 use App\Sessions\RoomState;
@@ -71,10 +72,6 @@ final class SeatController
         $events = CatchUp::events($session, $request, ...$audiences);
         $canvas = ! $seat->isIn() ? null : $seat->canvases()->find($request->string('canvas')->toString());
 
-        return response(sprintf(
-            '{"events":%s,"operations":[%s]}',
-            json_encode($events, JSON_THROW_ON_ERROR),
-            $canvas === null ? '' : CanvasAnswer::log($canvas, $request->integer('operations')),
-        ))->header('Content-Type', 'application/json');
+        return CatchUp::answer($events, $canvas === null ? Portion::none() : Portion::of($canvas->operations()->where('n', '>', $request->integer('operations'))));
     }
 }

@@ -72,7 +72,8 @@ final class OperationsTest extends CragTestCase
         $canvas->update(['byte_count' => $stored]);
         $other = $session->prompts()->create(['n' => 2, 'words' => '', 'backdrop' => ['kind' => 'blank']]);
         Canvas::query()->create(['prompt_id' => $other->id, 'seat_id' => $seat->id, 'live_session_id' => $session->id, 'byte_count' => ByteBudget::SEAT - 50]);
-        $this->appendAs($seat, $token, $this->stroke())->assertJsonPath('refused.0.reason', "You have no room left in this session: one student's work may have 32 MB.");
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$this->stroke()]])
+            ->assertJsonPath('refused.0.reason', "You have no room left in this session: one student's work may have 32 MB.");
         [$mate, $mates] = $this->seat($session, 'Mate');
         $this->appendAs($mate, $mates, $this->stroke())->assertJsonCount(1, 'accepted');
         $session->update(['byte_count' => ByteBudget::SESSION - 50]);

@@ -57,7 +57,7 @@ final class InkMlTest extends TestCase
         $traces = implode('', array_map(static fn (int $n): string => "<trace brushRef=\"#b{$n}\">1 2, 3 4</trace>", range(2501, 3000)));
         $strokes = InkMl::read("<ink>{$brushes}{$traces}</ink>");
         self::assertCount(500, $strokes);
-        self::assertSame(sprintf('#%06x', 3000), end($strokes)->colour->hex);
+        self::assertSame(sprintf('#%06x', 3000), $strokes[499]->colour->hex);
     }
 
     public function test_more_than_a_canvas_takes_at_once_is_refused_before_it_is_read(): void

@@ -220,7 +220,7 @@ final readonly class AppendOperations
         }
         $session = (new LiveSession)->forceFill(['id' => $canvas->live_session_id]);
         $message = self::message('operations', $added);
-        $this->publisher->publish(Audience::desk($session)->channel, $message);
+        $this->publisher->publish(Audience::desk($session)->channel, $counts->isCovered ? self::coveredMessage($added) : $message);
         if ($canvas->seat_id !== null) {
             $this->publisher->publish('seat.'.Seat::channelOf($canvas->seat_id, $counts->turn), $message);
         } elseif ($canvas->over_item_id !== null) {
@@ -246,6 +246,12 @@ final readonly class AppendOperations
         if ($seen !== []) {
             $this->publisher->publish("lead.{$canvas->live_session_id}", self::message('lead', $seen));
         }
+    }
+
+    /** @param  list<LoggedOperation>  $rows */
+    private static function coveredMessage(array $rows): string
+    {
+        return '{"stream":"operations","operations":['.implode(',', array_map(static fn (LoggedOperation $row): string => $row->coveredWire(), $rows)).']}';
     }
 
     /**

@@ -16,6 +16,7 @@ use Crag\Session\Pens;
 use Crag\Session\PromptState;
 use Crag\Session\Refusal;
 use Crag\Session\SeatState;
+use Crag\Session\SessionSettings;
 use Crag\Session\Timer;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
@@ -34,6 +35,8 @@ final class Counts
         public readonly int $turn,
         public readonly LeadSeen $lead,
         public readonly ByteBudget $bytes,
+        /** Whether the desks may not see what is drawn there yet. */
+        public readonly bool $isCovered,
     ) {
     }
 
@@ -46,7 +49,7 @@ final class Counts
                 'live_sessions.operation_count as of_session', DB::raw('coalesce(prompts.tray, live_sessions.tray) as tray'),
                 'canvases.seat_id', 'canvases.sent_at_ms', 'prompts.state as prompt_state', 'prompts.state_at_ms as prompt_at', 'seats.state as seat_state', 'seats.state_at_ms as seat_at',
                 'seats.turn', 'seats.pens as own_pens', 'canvases.byte_count as bytes', 'live_sessions.byte_count as bytes_of_session',
-                DB::raw('(select sum(byte_count) from canvases mine where mine.seat_id = canvases.seat_id) as bytes_of_seat'), 'live_sessions.pens', 'live_sessions.timer', 'live_sessions.lead', 'live_sessions.ended_at',
+                DB::raw('(select sum(byte_count) from canvases mine where mine.seat_id = canvases.seat_id) as bytes_of_seat'), 'live_sessions.pens', 'live_sessions.timer', 'live_sessions.lead', 'live_sessions.ended_at', 'live_sessions.settings', 'prompts.revealed_at_ms',
             ]);
         if ($row === null || ! is_numeric($row->operations) || ! is_numeric($row->objects)) {
             throw new RuntimeException("The canvas {$canvas->id} has gone.");
@@ -54,7 +57,8 @@ final class Counts
         $tray = is_string($row->tray) ? TrayInForce::read(json_decode($row->tray, true, flags: JSON_THROW_ON_ERROR)) : TrayInForce::always(ToolTray::of(TrayKind::Standard));
 
         return new self((int) $row->operations, (int) $row->objects, is_numeric($row->of_session) ? (int) $row->of_session : null, $tray, self::rule($row), is_numeric($row->turn) ? (int) $row->turn : 0, LeadSeen::read(self::json($row->lead) ?? []),
-            new ByteBudget(self::int($row->bytes) ?? 0, self::int($row->bytes_of_seat), self::int($row->bytes_of_session)));
+            new ByteBudget(self::int($row->bytes) ?? 0, self::int($row->bytes_of_seat), self::int($row->bytes_of_session)),
+            $row->seat_id !== null && $row->ended_at === null && $row->revealed_at_ms === null && SessionSettings::read(self::json($row->settings) ?? [])->cover);
     }
 
     /** Whether a student's ink may go there: not while pens are down, the work is sent, the prompt is closed, or the student is out. */

@@ -55,7 +55,7 @@ final class MakeRecord implements ShouldQueue
         $seats = $record->options['seats'] ?? [];
         $bySeat = ($record->options['by'] ?? 'prompt') === 'seat';
 
-        return array_values(Canvas::query()->where('live_session_id', $record->live_session_id)->whereNotNull('seat_id')->when($prompts !== [], static fn (Builder $query) => $query->whereIn('prompt_id', $prompts))->when($seats !== [], static fn (Builder $query) => $query->whereIn('seat_id', $seats))->with(['seat', 'prompt', 'check'])->get()
+        return array_values($record->session->openCanvases()->when($prompts !== [], static fn (Builder $query) => $query->whereIn('prompt_id', $prompts))->when($seats !== [], static fn (Builder $query) => $query->whereIn('seat_id', $seats))->with(['seat', 'prompt', 'check'])->get()
             ->sortBy(static fn (Canvas $canvas): array => $bySeat ? [$canvas->seat?->n, $canvas->prompt->n] : [$canvas->prompt->n, $canvas->seat?->n])->all());
     }
 }

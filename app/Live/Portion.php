@@ -19,16 +19,21 @@ final readonly class Portion
     {
     }
 
-    /** @param  HasMany<LoggedOperation, Canvas>|Builder<LoggedOperation>  $rows in the order in which the page needs them */
-    public static function of(HasMany|Builder $rows): self
+    /**
+     * @param  HasMany<LoggedOperation, Canvas>|Builder<LoggedOperation>  $rows in the order in which the page needs them
+     * @param  list<string>  $covered  canvases of which the page may know nothing
+     */
+    public static function of(HasMany|Builder $rows, array $covered = []): self
     {
         $operations = '';
+        $hidden = array_flip($covered);
         $n = 0;
         foreach ($rows->toBase()->cursor() as $row) {
             if ($n === CatchUp::MOST || strlen($operations) > self::MOST_BYTES) {
                 return new self($operations, true);
             }
-            $operations .= ($n++ === 0 ? '' : ',').(new LoggedOperation)->setRawAttributes((array) $row)->wire();
+            $logged = (new LoggedOperation)->setRawAttributes((array) $row);
+            $operations .= ($n++ === 0 ? '' : ',').(isset($hidden[$logged->canvas_id]) ? $logged->coveredWire() : $logged->wire());
         }
 
         return new self($operations, false);

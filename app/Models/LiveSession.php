@@ -19,6 +19,7 @@ use Crag\Session\SeatState;
 use Crag\Session\SessionSettings;
 use Crag\Session\ShownOn;
 use Crag\Session\Timer;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -89,6 +90,28 @@ final class LiveSession extends Model implements Holder
     public function settingsValue(): SessionSettings
     {
         return SessionSettings::read($this->settings);
+    }
+
+    /** Whether work is hidden from its teachers until it is revealed. What has ended is open. */
+    public function coversWork(): bool
+    {
+        return $this->isRunning() && $this->settingsValue()->cover;
+    }
+
+    /**
+     * The students' canvases that their teachers may see now. Everything that shows or takes out work begins here.
+     *
+     * @return HasMany<Canvas, $this>
+     */
+    public function openCanvases(): HasMany
+    {
+        return $this->coversWork() ? $this->canvases()->whereHas('prompt', static fn (Builder $prompt) => $prompt->whereNotNull('revealed_at_ms')) : $this->canvases();
+    }
+
+    /** @return list<string> canvases that nothing may be told of to a desk */
+    public function coveredCanvases(): array
+    {
+        return ! $this->coversWork() ? [] : $this->canvases()->whereHas('prompt', static fn (Builder $prompt) => $prompt->whereNull('revealed_at_ms'))->pluck('id')->all();
     }
 
     public function timerValue(): ?Timer

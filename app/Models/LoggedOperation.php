@@ -61,6 +61,12 @@ final class LoggedOperation extends Model
         }
     }
 
+    /** For a desk that may not see it yet: that it was, and nothing of what it is. */
+    public function coveredWire(): string
+    {
+        return sprintf('{"s":%d,"covered":true}', $this->session_n);
+    }
+
     /** Its JSON form with its two numbers, for a page that already trusts what is stored: nothing is decoded. */
     public function wire(): string
     {

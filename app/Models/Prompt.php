@@ -131,7 +131,7 @@ final class Prompt extends Model
     /** Whether its work is hidden from the desk until it is revealed. */
     public function isCovered(): bool
     {
-        return $this->revealed_at_ms === null && $this->session->settingsValue()->cover;
+        return $this->revealed_at_ms === null && $this->session->coversWork();
     }
 
     /** Whose pictures it shows. */

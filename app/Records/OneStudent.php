@@ -19,7 +19,7 @@ final class OneStudent
 {
     public static function zip(Seat $seat, string $to): void
     {
-        $canvases = array_values($seat->canvases()->with('prompt', 'seat')->get()->sortBy('prompt.n')->all());
+        $canvases = array_values($seat->session->openCanvases()->where('seat_id', $seat->id)->with('prompt', 'seat')->get()->sortBy('prompt.n')->all());
         CanvasesZip::write($seat->session, $canvases, $to, false, static fn () => null, [
             'everything.json' => json_encode(self::rest($seat, $canvases), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
         ]);

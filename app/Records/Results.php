@@ -41,7 +41,7 @@ final readonly class Results
     {
         $seats = $session->seats()->has('canvases')->get();
         $prompts = $session->prompts()->get();
-        $canvases = $session->canvases()->with(['seat', 'prompt', 'check'])->get()->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])->values();
+        $canvases = $session->openCanvases()->with(['seat', 'prompt', 'check'])->get()->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])->values();
 
         return new self($session, $seats, $prompts, $canvases, $isStone);
     }

@@ -107,6 +107,7 @@ final readonly class RoomState
             'stone' => $session->settingsValue()->shownNames === NameMode::Stone ? $seat->stoneName() : null,
             'pens' => Pens::read($seat->pens)->toArray(),
             'prompt' => $prompt?->id,
+            'isCovered' => $prompt?->isCovered() ?? false,
             'isSent' => $canvas?->sent_at_ms !== null,
             'isRevealed' => $prompt?->revealed_at_ms !== null && $session->settingsValue()->cover,
             'hand' => $seat->hand_at_ms !== null,

@@ -37,7 +37,7 @@ final readonly class SendWork
         DB::transaction(function () use ($session, $prompt): void {
             $prompt->update(['revealed_at_ms' => Clock::ms()]);
             ($this->announce)($session, Audience::desk($session), 'reveal', ['prompt' => $prompt->id]);
-            foreach ($prompt->canvases()->whereNotNull('sent_at_ms')->with('seat.session')->get() as $canvas) {
+            foreach ($prompt->canvases()->with('seat.session')->get() as $canvas) {
                 $canvas->seat === null || ($this->announce)($session, Audience::seat($canvas->seat), 'own', ['own' => RoomState::own($canvas->seat)]);
             }
         });

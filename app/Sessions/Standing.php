@@ -19,7 +19,7 @@ final class Standing
     public static function of(LiveSession $session, ?Seat $seat = null, ?Prompt $prompt = null): Situation
     {
         $settings = $session->settingsValue();
-        $isCovered = $prompt !== null && $settings->cover && $prompt->revealed_at_ms === null;
+        $isCovered = $prompt !== null && $session->coversWork() && $prompt->revealed_at_ms === null;
 
         return new Situation(
             isRunning: $session->isRunning(),

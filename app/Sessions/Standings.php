@@ -37,7 +37,7 @@ final readonly class Standings
     {
         $seats = $session->seated()->with('entry')->get();
         $prompts = $session->prompts()->get()->filter(static fn (Prompt $prompt): bool => $prompt->state->isSeen())->values();
-        $canvases = $session->canvases()->whereIn('seat_id', $seats->pluck('id'))->with('check')->get();
+        $canvases = $session->openCanvases()->whereIn('seat_id', $seats->pluck('id'))->with('check')->get();
         $times = self::times($canvases);
         $values = $prompts->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => $prompt->value()])->all();
         $cells = [];
@@ -63,6 +63,9 @@ final readonly class Standings
     /** @return list<AnswerGroup> the wrong answers to a prompt that most gave */
     public function slips(Prompt $prompt): array
     {
+        if ($prompt->isCovered()) {
+            return [];
+        }
         $canvases = $prompt->canvases()->whereIn('seat_id', $this->seats->pluck('id'))->get()->keyBy('seat_id');
         $wrong = array_filter(GivenAnswers::to($prompt, $this->seats, $canvases)->groups, static fn (AnswerGroup $group): bool => $group->outcome === Outcome::Wrong);
         usort($wrong, static fn (AnswerGroup $a, AnswerGroup $b): int => count($b->seats) <=> count($a->seats));
@@ -74,7 +77,7 @@ final readonly class Standings
     public function named(Prompt $prompt): array
     {
         $words = $prompt->value()->lookFor->words;
-        if ($words === []) {
+        if ($words === [] || $prompt->isCovered()) {
             return [];
         }
         $named = ['' => 0] + array_fill_keys($words, 0);

@@ -9,14 +9,18 @@ use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Sessions\EndIdle;
+use App\Sessions\EndSession;
 use Crag\Session\Deed;
 use Crag\Session\Expiry;
 use Crag\Session\SeatState;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Tests\Support\OneStudentTestCase;
+use ZipArchive;
 
 /** The room: who is in, what holds for everybody, and what a student does there. */
 final class RoomTest extends OneStudentTestCase
@@ -229,6 +233,46 @@ final class RoomTest extends OneStudentTestCase
         $this->desk("prompt/{$first}/state", ['state' => 'skipped'])->assertOk();
         $this->desk("prompt/{$first}/state", ['state' => 'nowhere'])->assertUnprocessable();
         $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas")->assertJsonCount(1, 'room.prompts');
+    }
+
+    public function test_covered_work_leaks_by_no_other_way(): void
+    {
+        $prompt = (string) $this->session->prompt_id;
+        $canvas = $this->canvasOf($this->seat)->id;
+        $this->desk('settings', ['cover' => true])->assertOk();
+        $this->published->messages = [];
+        $stroke = $this->stroke('covered-stroke-0001');
+        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $canvas, 'operations' => [$stroke]])->assertJsonCount(1, 'accepted');
+        $ink = $stroke['body']['object']['ink'];
+        self::assertStringContainsString($ink, implode('', $this->published->on("seat.{$this->seat->id}")), 'the student has it');
+        self::assertSame(['{"stream":"operations","operations":[{"s":1,"covered":true}]}'], $this->published->on("desk.{$this->session->id}"));
+        $this->session->teachers()->attach($this->teacher('a-helper')->id, ['role' => 'helper']);
+        $ways = [
+            'catch-up?operations=0', "prompt/{$prompt}/canvases", "prompt/{$prompt}/states", 'picture', 'groups?size=2&way=mixed', 'take', 'bands', 'results.csv?table=answers', 'results.csv', 'results.csv?table=matrix', 'statements.json',
+            "student/{$this->seat->id}",
+        ];
+        foreach (['a-helper', 'the-teacher'] as $who) {
+            foreach ($ways as $way) {
+                $answer = $this->asTeacher($who)->get("/desk/{$this->session->id}/{$way}")->assertOk();
+                $said = $answer->baseResponse instanceof StreamedResponse ? $answer->streamedContent() : (string) $answer->getContent();
+                self::assertStringNotContainsString($ink, $said, "{$who} {$way}");
+                self::assertStringNotContainsString($stroke['id'], $said, "{$who} {$way}");
+            }
+            $this->postJson("/desk/{$this->session->id}/record", ['kind' => 'zip'])->assertStatus(409);
+            $file = $this->get("/desk/{$this->session->id}/student/{$this->seat->id}/everything.zip")->assertOk()->baseResponse;
+            self::assertInstanceOf(BinaryFileResponse::class, $file);
+            $zip = new ZipArchive;
+            $zip->open($file->getFile()->getPathname());
+            self::assertSame(1, $zip->numFiles);
+            self::assertStringNotContainsString($ink, (string) $zip->getFromIndex(0));
+        }
+        // Another prompt that is revealed is open; what has ended is open altogether.
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/prompt/{$prompt}/reveal")->assertOk();
+        self::assertStringContainsString($ink, (string) $this->get("/desk/{$this->session->id}/catch-up?operations=0")->getContent());
+        $this->session->prompts()->update(['revealed_at_ms' => null]);
+        self::assertCount(0, $this->session->refresh()->openCanvases()->get());
+        $this->app->make(EndSession::class)($this->session);
+        self::assertCount(1, $this->session->refresh()->openCanvases()->get());
     }
 
     public function test_covered_work_does_not_reach_the_desk_until_it_is_revealed(): void

@@ -163,6 +163,8 @@ export interface Operation {
     canvas?: string;
     /** Whether the seat's student made it. */
     mine?: boolean;
+    /** To a desk that may not see it yet: it has its place `s` and nothing else. */
+    covered?: true;
 }
 
 /** What is being drawn: what goes over the socket and is never stored. */

@@ -242,13 +242,14 @@ function takeOperations(operations: Operation[], caughtUp = false): void {
         early.push(...operations);
         return;
     }
-    lead.take(operations);
-    talking.takeOperations(operations);
     // Covered work comes whole when it is revealed.
+    const open = operations.filter(({ covered }) => covered !== true);
+    lead.take(open);
+    talking.takeOperations(open);
     if (!at.isCovered) {
-        grid.take(operations);
-        closeUp.take(operations);
-        compare.take(operations);
+        grid.take(open);
+        closeUp.take(open);
+        compare.take(open);
     }
     operations.forEach(({ s }) => overtaking.add(s!));
     if (caughtUp && operations.length > 0) {

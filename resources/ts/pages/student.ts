@@ -147,7 +147,7 @@ const outbox = await Outbox.open({
     },
 });
 
-const wet = new WetSender(page.ink, (text) => line.send(text));
+const wet = new WetSender(page.ink, (text) => room.own?.isCovered !== true && line.send(text));
 const { bench, tray } = mountBench({
     root: element('#bench'),
     layer: 'student',

@@ -41,6 +41,8 @@ export interface Own {
     stone: string | null;
     pens: Pens | null;
     prompt: string | null;
+    /** Whether the desks may not see it yet: nothing goes out while it is drawn. */
+    isCovered: boolean;
     isSent: boolean;
     isRevealed: boolean;
     hand: boolean;

@@ -65,7 +65,8 @@ final class EndController
     {
         abort_unless($session->canvases()->exists(), 422, __('Nobody joined, so there is no work to keep.'));
         $options = $request->validate(['kind' => ['in:pdf,zip'], 'by' => ['in:prompt,seat'], 'names' => ['in:real,stone'], 'checks' => ['boolean'], 'notes' => ['boolean'], 'words' => ['boolean'], 'per' => ['integer', Rule::in(Sheet::COUNTS)], 'prompts' => ['array'], 'prompts.*' => ['string'], 'seats' => ['array'], 'seats.*' => ['string']]);
-        $chosen = $session->canvases();
+        abort_unless($session->openCanvases()->exists(), 409, __('All work is covered. Reveal it first, or end the session.'));
+        $chosen = $session->openCanvases();
         isset($options['prompts']) && $chosen->whereIn('prompt_id', $options['prompts']);
         isset($options['seats']) && $chosen->whereIn('seat_id', $options['seats']);
         abort_if($chosen->doesntExist(), 422, __('There is no canvas for the prompts and students that are chosen.'));

@@ -62,7 +62,7 @@ final class WatchController
     public function catchUp(Request $request, LiveSession $session): Response
     {
         $events = CatchUp::events($session, $request, Audience::room($session), Audience::desk($session));
-        $portion = Portion::of(LoggedOperation::query()->where('live_session_id', $session->id)->where('session_n', '>', $request->integer('operations'))->orderBy('session_n'));
+        $portion = Portion::of(LoggedOperation::query()->where('live_session_id', $session->id)->where('session_n', '>', $request->integer('operations'))->orderBy('session_n'), $session->coveredCanvases());
 
         return CatchUp::answer($events, $portion);
     }

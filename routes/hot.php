@@ -175,9 +175,9 @@ Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): 
     Route::post('/take-back', [StudentRoom::class, 'takeBack'])->middleware(May::route(Deed::TakeBack))->name('seat.take-back');
     Route::post('/turn-to', [StudentRoom::class, 'turnTo'])->middleware(May::route(Deed::TurnTo))->name('seat.turn-to');
     Route::post('/code', [StudentRoom::class, 'code'])->middleware(May::route(Deed::ChangeDevice))->name('seat.code');
-    Route::get('/showcase/{showcase}/{n}.svg', [ClassScreenController::class, 'toStudent'])->middleware(May::route(Deed::Hear))->whereNumber('n')->name('seat.showcase');
-    Route::get('/showcase/{showcase}/{n}-over.svg', [ClassScreenController::class, 'overToStudent'])->middleware(May::route(Deed::Hear))->whereNumber('n')->name('seat.showcase.over');
-    Route::get('/showcase/{showcase}/{n}-replay.json', [ClassScreenController::class, 'replayToStudent'])->middleware(May::route(Deed::Hear))->whereNumber('n')->name('seat.showcase.replay');
+    Route::get('/showcase/{showcase}/{n}.svg', [ClassScreenController::class, 'toStudent'])->middleware(May::route(Deed::SeeShown))->whereNumber('n')->name('seat.showcase');
+    Route::get('/showcase/{showcase}/{n}-over.svg', [ClassScreenController::class, 'overToStudent'])->middleware(May::route(Deed::SeeShown))->whereNumber('n')->name('seat.showcase.over');
+    Route::get('/showcase/{showcase}/{n}-replay.json', [ClassScreenController::class, 'replayToStudent'])->middleware(May::route(Deed::SeeShown))->whereNumber('n')->name('seat.showcase.replay');
     Route::post('/keep-back', [StudentRoom::class, 'keepBack'])->middleware(May::route(Deed::Hear))->name('seat.keep-back');
     Route::post('/offer', [StudentRoom::class, 'offer'])->middleware(May::route(Deed::Offer))->name('seat.offer');
     Route::post('/ask', [StudentRoom::class, 'answerAsk'])->middleware(May::route(Deed::AnswerAsk))->name('seat.ask');

@@ -176,6 +176,16 @@ final class CoachTest extends OneStudentTestCase
         $this->postJson("/desk/{$this->session->id}/coach", ['canvas' => $lead->id, 'operations' => [['layer' => 'lead'] + $this->stroke()]])->assertNotFound();
     }
 
+    public function test_a_list_of_canvases_is_judged_by_each_of_them(): void
+    {
+        $other = $this->session->prompts()->create(['n' => 2, 'words' => '', 'state' => 'open', 'backdrop' => ['kind' => 'blank'], 'revealed_at_ms' => 1]);
+        $this->desk('settings', ['cover' => true])->assertOk();
+        $this->session->update(['prompt_id' => $other->id]);
+        foreach (['give-back' => ['canvases' => [$this->canvas->id]], 'give-back/undo' => ['given' => [['canvas' => $this->canvas->id, 'operation' => 'x']]]] as $what => $body) {
+            $this->desk($what, $body)->assertStatus(409)->assertJsonPath('refusal', 'covered');
+        }
+    }
+
     public function test_nothing_of_covered_work_is_coached_or_noted(): void
     {
         $this->desk('settings', ['cover' => true])->assertOk();

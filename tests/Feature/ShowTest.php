@@ -294,6 +294,19 @@ final class ShowTest extends CragTestCase
         $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [['body' => ['object' => $text]] + $this->stroke()]])->assertJsonCount(1, 'accepted');
     }
 
+    public function test_who_is_out_sees_nothing_that_is_shown(): void
+    {
+        $this->desk('showcase', ['canvas' => $this->canvasOf($this->class[0][0])->id])->assertSuccessful();
+        $this->desk('shown-on', ['on' => 'both'])->assertSuccessful();
+        $this->onPage(1)->assertSuccessful();
+        $this->desk('send-out', ['seat' => $this->class[1][0]->id])->assertSuccessful();
+        $this->onPage(1)->assertStatus(409);
+        [$seat, $token] = $this->class[1];
+        foreach (['1-over.svg', '1-replay.json'] as $what) {
+            $this->asStudent($seat->refresh(), $token)->getJson("/seat/{$seat->id}/showcase/{$this->session->refresh()->showcase_id}/{$what}")->assertStatus(409);
+        }
+    }
+
     /** @return list<int> */
     private function entries(): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Canvas\TakeCanvas;
+use App\Http\Middleware\PlainInput;
 use App\Models\Ask;
 use App\Models\Asset;
 use App\Models\Handout;
@@ -34,6 +35,7 @@ use Crag\Prompt\PromptPage;
 use Crag\Session\Note;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
+use ReflectionClassConstant;
 use Tests\Support\CragTestCase;
 
 /** Every route, asked by everybody whom it does not concern. */
@@ -42,6 +44,8 @@ final class WrongPersonTest extends CragTestCase
     private LiveSession $session;
 
     private Seat $seat;
+
+    private string $token;
 
     private Message $message;
 
@@ -61,7 +65,7 @@ final class WrongPersonTest extends CragTestCase
     {
         parent::setUp();
         $this->session = $this->newSession();
-        [$this->seat] = $this->seat($this->session, 'Tamsin');
+        [$this->seat, $this->token] = $this->seat($this->session, 'Tamsin');
         app(Shown::class)->canvas($this->session, $this->canvasOf($this->seat));
         app(Hands::class)->up($this->seat, Note::read('Stuck'));
         $this->message = $this->session->messages()->firstOrFail();
@@ -167,6 +171,37 @@ final class WrongPersonTest extends CragTestCase
         yield 'a student of another session' => ['other student'];
         yield 'the teacher of another session' => ['other teacher'];
         yield 'the class screen or the teacher of this one, in the other\'s place' => ['insider'];
+    }
+
+    public function test_a_list_where_one_thing_is_meant_is_refused_and_odd_lists_break_nothing(): void
+    {
+        $plan = app(MakePlan::class)->empty($this->teacher(), 'Levers');
+        $prompt = app(EditPlan::class)->add($plan, $this->teacher(), PreparedPrompt::saying('Where is the pivot?'), null);
+        $several = (new ReflectionClassConstant(PlainInput::class, 'SEVERAL'))->getValue();
+        self::assertIsArray($several);
+        $tried = 0;
+        $wrong = [];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $isSeat = str_starts_with($route->uri(), 'seat/');
+            // What ends, forgets or deletes takes no input.
+            if (preg_match('#^(desk|seat|plan|plans|classes|account|join|start)\b#', $route->uri()) !== 1 || preg_match('#/end$|forget|\{key\}|/handout/#', $route->uri()) === 1) {
+                continue;
+            }
+            foreach (array_intersect($route->methods(), ['GET', 'POST']) as $method) {
+                $isSeat ? $this->asStudent($this->seat, $this->token) : $this->asTeacher();
+                $address = '/'.strtr($this->fill($route->uri()), ['{plan}' => $plan->id, $this->session->id.'/pages' => 'x/pages']);
+                $address = str_starts_with($route->uri(), 'plan/') ? '/'.strtr($route->uri(), ['{plan}' => $plan->id, '{prompt}' => $prompt->id, '{run}' => 'x', '{intake}' => 'x', '{page}' => '1', '{format}' => 'png', '{canvas}' => 'x']) : $address;
+                $status = $this->json($method, $address, ['words' => ['one', ['two']]])->getStatusCode();
+                in_array($status, [422, 404, 403, 409], true) || $wrong[] = "{$method} {$address} {$status}";
+                foreach ([[[]], ['x' => [1]], [null, 5, ['deep']], [[['deeper']]], array_fill(0, 3, '01hzzzzzzzzzzzzzzzzzzzzzzz')] as $odd) {
+                    $response = $this->json($method, $address, array_fill_keys($several, $odd));
+                    $response->getStatusCode() < 500 || $wrong[] = "{$method} {$address} ".json_encode($odd).' '.$response->exception?->getMessage();
+                    $tried++;
+                }
+            }
+        }
+        self::assertSame([], $wrong);
+        self::assertGreaterThan(500, $tried);
     }
 
     public function test_the_socket_opens_for_its_own_page_and_for_nobody_else(): void

@@ -56,7 +56,7 @@ final class PictureController
         $may = CurrentTeacher::of($request)?->mayRun($session)
             || $this->isFor(CurrentSeat::in($request, $session), $asset)
             || (CurrentScreen::shows($request, $session) && ($asset->seat_id === null || ($session->shown_on->isOnScreen() && self::isReplayed($session, $asset))))
-            || (CurrentSeat::in($request, $session) !== null && $session->shown_on->isOnPages() && self::isReplayed($session, $asset));
+            || (CurrentSeat::in($request, $session)?->isIn() === true && $session->shown_on->isOnPages() && self::isReplayed($session, $asset));
         abort_unless($may, 403);
 
         return $this->file($asset);

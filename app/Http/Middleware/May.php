@@ -31,7 +31,9 @@ final class May
         $session = $request->route('session');
         $session = $session instanceof LiveSession ? $session : $seat?->session;
         abort_unless($session instanceof LiveSession, 404);
-        Rules::check(Deed::from($deed), CurrentRole::of($request), Standing::of($session, $seat, self::prompt($request, $session, $seat)));
+        foreach ([self::prompt($request, $session, $seat), ...self::several($request, $session)] as $prompt) {
+            Rules::check(Deed::from($deed), CurrentRole::of($request), Standing::of($session, $seat, $prompt));
+        }
 
         $response = $next($request);
         if (! $request->isMethodSafe() && $seat === null && $response->isSuccessful()) {
@@ -53,6 +55,24 @@ final class May
     public static function route(Deed $deed): string
     {
         return self::class.':'.$deed->value;
+    }
+
+    /**
+     * The prompts of the canvases in a list: what acts on all of them must be open for each.
+     *
+     * @return iterable<Prompt>
+     */
+    private static function several(Request $request, LiveSession $session): iterable
+    {
+        $ids = $request->array('canvases');
+        foreach (['chosen', 'given', 'items', 'before'] as $list) {
+            foreach ($request->array($list) as $one) {
+                $ids[] = is_array($one) ? $one['canvas'] ?? null : null;
+            }
+        }
+        $ids = array_filter($ids, is_string(...));
+
+        return $ids === [] ? [] : $session->prompts()->whereIn('id', $session->canvases()->whereIn('id', $ids)->select('prompt_id'))->get();
     }
 
     /**

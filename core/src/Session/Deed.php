@@ -9,6 +9,8 @@ enum Deed: string
 {
     // Students.
     case Hear = 'hear';
+    /** Work that is shown on students' own pages. */
+    case SeeShown = 'see_shown';
     case KnockAgain = 'knock_again';
     case SeeOwnWork = 'see_own_work';
     case Work = 'work';

@@ -21,6 +21,7 @@ final class Rules
         return match ($deed) {
             //  deed                     who              while
             Deed::Hear => [self::STUDENT, []],
+            Deed::SeeShown => [self::STUDENT, [C::In]],
             Deed::KnockAgain => [self::STUDENT, [C::Running, C::OutButNotKept, C::DoorNotShut]],
             Deed::SeeOwnWork => [self::STUDENT, [C::In, C::PromptSeen]],
             Deed::Work => [self::STUDENT, [C::Running, C::In, C::PensUp, C::PromptOpen, C::Unsent]],

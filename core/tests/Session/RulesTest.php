@@ -51,6 +51,7 @@ final class RulesTest extends TestCase
         $students = [
             'knock_again' => static fn (Situation $s): bool => $s->isRunning && $s->door !== Door::Shut && in_array($s->seat, [SeatState::TurnedAway, SeatState::SentOut], true),
             'see_own_work' => static fn (Situation $s): bool => $s->seat === SeatState::Seated && $seen($s),
+            'see_shown' => static fn (Situation $s): bool => $s->seat === SeatState::Seated,
             'work' => $draws, 'bring_in' => $draws,
             'turn_to' => static fn (Situation $s): bool => $in($s) && ! $s->isPensDown && $s->pace === Pace::Own && $seen($s),
             'see_lead' => static fn (Situation $s): bool => $in($s) && $s->isLeadShown,

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\GreetsVisitor;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SameOrigin;
 use App\Http\Middleware\SecurityHeaders;
@@ -33,7 +34,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $isJson = static fn (Request $request): bool => $request->isJson();
         $middleware->trimStrings(except: [$isJson]);
         $middleware->convertEmptyStringsToNull(except: [$isJson]);
-        $middleware->web(append: [PlainInput::class], replace: [StartSession::class => StartWebSession::class]);
+        $middleware->web(append: [PlainInput::class, GreetsVisitor::class], replace: [StartSession::class => StartWebSession::class]);
         // What open pages ask all day long: no session is opened for it.
         $middleware->group('hot', [EncryptCookies::class, PlainInput::class, SameOrigin::class, SubstituteBindings::class]);
         $middleware->trustProxies(at: ['127.0.0.1', '::1']);

@@ -67,8 +67,8 @@ Route::prefix('/plan/{plan}')->middleware(HoldsPlan::class)->group(function (): 
     Route::get('/prompt/{prompt}/picture.png', [DrawingController::class, 'picture'])->name('plan.picture');
     Route::post('/operations', [DrawingController::class, 'operations'])->name('plan.operations');
     Route::get('/canvas/{canvas}/log', [DrawingController::class, 'log'])->name('plan.log');
-    Route::post('/bring-in', [DrawingController::class, 'bringIn'])->name('plan.bring-in');
-    Route::post('/take-in', [TakeInController::class, 'file'])->name('plan.take-in');
+    Route::post('/bring-in', [DrawingController::class, 'bringIn'])->middleware('throttle:upload')->name('plan.bring-in');
+    Route::post('/take-in', [TakeInController::class, 'file'])->middleware('throttle:upload')->name('plan.take-in');
     Route::get('/intake/{intake}', [TakeInController::class, 'progress'])->name('plan.intake');
     Route::post('/intake/{intake}/pages', [TakeInController::class, 'pages'])->name('plan.intake.pages');
     Route::get('/intake/{intake}/page/{page}.png', [TakeInController::class, 'page'])->whereNumber('page')->name('plan.intake.page');
@@ -121,7 +121,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/line-up/{entry}/remove', [LineUpController::class, 'remove'])->middleware(May::route(Deed::LineUp))->name('desk.line-up.remove');
     Route::post('/line-up/{entry}/beside', [LineUpController::class, 'showBeside'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.beside');
     Route::post('/line-up/{entry}/show', [LineUpController::class, 'show'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.show');
-    Route::post('/bring-in', [BringInController::class, 'teacher'])->middleware(May::route(Deed::Lead))->name('desk.bring-in');
+    Route::post('/bring-in', [BringInController::class, 'teacher'])->middleware(['throttle:upload', May::route(Deed::Lead)])->name('desk.bring-in');
     Route::get('/picture', [StandingsController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.standings');
     Route::get('/groups', [StandingsController::class, 'groups'])->middleware(May::route(Deed::Watch))->name('desk.groups');
     Route::post('/groups', [StandingsController::class, 'keep'])->middleware(May::route(Deed::MakeGroups))->name('desk.groups.keep');
@@ -147,6 +147,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/let-in', [SeatsController::class, 'letIn'])->middleware(May::route(Deed::LetIn))->name('desk.let-in');
     Route::post('/turn-away', [SeatsController::class, 'turnAway'])->middleware(May::route(Deed::LetIn))->name('desk.turn-away');
     Route::post('/send-out', [SeatsController::class, 'sendOut'])->middleware(May::route(Deed::SendOut))->name('desk.send-out');
+    Route::post('/clear-fresh', [SeatsController::class, 'clearFresh'])->middleware(May::route(Deed::SendOut))->name('desk.clear-fresh');
     Route::post('/rename', [SeatsController::class, 'rename'])->middleware(May::route(Deed::Rename))->name('desk.rename');
     Route::post('/hand', [SeatsController::class, 'hand'])->middleware(May::route(Deed::Answer))->name('desk.hand');
     Route::post('/message/{message}/remove', [SeatsController::class, 'removeMessage'])->middleware(May::route(Deed::Answer))->name('desk.message.remove');
@@ -166,7 +167,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
 Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): void {
     Route::get('/canvas', [SeatController::class, 'canvas'])->middleware(May::route(Deed::SeeOwnWork))->name('seat.canvas');
     Route::get('/canvas/{canvas}/log', [SeatController::class, 'log'])->middleware(May::route(Deed::SeeOwnWork))->name('seat.log');
-    Route::post('/bring-in', [BringInController::class, 'student'])->middleware(May::route(Deed::BringIn))->name('seat.bring-in');
+    Route::post('/bring-in', [BringInController::class, 'student'])->middleware(['throttle:upload', May::route(Deed::BringIn)])->name('seat.bring-in');
     Route::get('/catch-up', [SeatController::class, 'catchUp'])->middleware(May::route(Deed::Hear))->name('seat.catch-up');
     Route::get('/lead', [StudentRoom::class, 'lead'])->middleware(May::route(Deed::SeeLead))->name('seat.lead');
     Route::post('/hand', [StudentRoom::class, 'hand'])->middleware(May::route(Deed::PutHandUp))->name('seat.hand');

@@ -34,24 +34,24 @@ use Illuminate\Support\Facades\Route;
 
 // Anybody.
 Route::get('/', HomeController::class)->name('home');
-Route::post('/start', [StartController::class, 'start'])->middleware('throttle:30,1,start')->name('start');
-Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:60,1,return')->name('return');
-Route::get('/beside/{session}/{key}', [StartController::class, 'invited'])->middleware('throttle:60,1,return')->name('beside');
-Route::post('/beside/{session}/{key}', [StartController::class, 'accept'])->middleware('throttle:60,1,return')->name('beside.accept');
+Route::post('/start', [StartController::class, 'start'])->middleware('throttle:start')->name('start');
+Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:link')->name('return');
+Route::get('/beside/{session}/{key}', [StartController::class, 'invited'])->middleware('throttle:link')->name('beside');
+Route::post('/beside/{session}/{key}', [StartController::class, 'accept'])->middleware('throttle:link')->name('beside.accept');
 Route::view('/kept', 'kept', ['days' => (int) config('crag.keep_days')])->name('kept');
 Route::get('/join/{code?}', [JoinController::class, 'show'])->name('join');
-Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:300,1,join')->name('join.in');
+Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:join')->name('join.in');
 
 // A teacher's plans, classes and account. A device that opens them becomes a teacher's: no account is needed.
 Route::middleware(IsTeacher::class)->group(function (): void {
     Route::get('/plans', [LibraryController::class, 'show'])->name('plans');
-    Route::post('/plans', [LibraryController::class, 'make'])->middleware('throttle:60,1,plans')->name('plans.make');
-    Route::post('/plans/bring-in', [LibraryController::class, 'bringIn'])->middleware('throttle:30,1,plans-in')->name('plans.bring-in');
-    Route::get('/plan-link/{plan}/{key}', [PlanController::class, 'shared'])->middleware('throttle:60,1,shared')->name('plan.shared');
-    Route::post('/plan-link/{plan}/{key}', [PlanController::class, 'takeShared'])->middleware('throttle:30,1,shared-take')->name('plan.shared.take');
+    Route::post('/plans', [LibraryController::class, 'make'])->middleware('throttle:make')->name('plans.make');
+    Route::post('/plans/bring-in', [LibraryController::class, 'bringIn'])->middleware('throttle:upload')->name('plans.bring-in');
+    Route::get('/plan-link/{plan}/{key}', [PlanController::class, 'shared'])->middleware('throttle:link')->name('plan.shared');
+    Route::post('/plan-link/{plan}/{key}', [PlanController::class, 'takeShared'])->middleware('throttle:make')->name('plan.shared.take');
 
     Route::get('/classes', [ClassesController::class, 'index'])->name('classes');
-    Route::post('/classes', [ClassesController::class, 'make'])->middleware('throttle:60,1,classes')->name('classes.make');
+    Route::post('/classes', [ClassesController::class, 'make'])->middleware('throttle:make')->name('classes.make');
     Route::get('/class/{roster}', [ClassesController::class, 'show'])->name('class');
     Route::post('/class/{roster}', [ClassesController::class, 'change'])->name('class.change');
     Route::post('/class/{roster}/names', [ClassesController::class, 'add'])->name('class.add');
@@ -62,16 +62,16 @@ Route::middleware(IsTeacher::class)->group(function (): void {
     Route::delete('/class/{roster}', [ClassesController::class, 'delete'])->name('class.delete');
 
     Route::get('/account', [AccountController::class, 'show'])->name('account');
-    Route::post('/account', [AccountController::class, 'make'])->middleware('throttle:20,1,account')->name('account.make');
-    Route::post('/account/sign-in', [AccountController::class, 'signIn'])->middleware('throttle:30,1,sign-in')->name('account.sign-in');
+    Route::post('/account', [AccountController::class, 'make'])->middleware('throttle:account')->name('account.make');
+    Route::post('/account/sign-in', [AccountController::class, 'signIn'])->middleware('throttle:account')->name('account.sign-in');
     Route::post('/account/sign-out', [AccountController::class, 'signOut'])->name('account.sign-out');
 });
 Route::get('/account/forgot', [AccountController::class, 'forgot'])->name('account.forgot');
-Route::post('/account/forgot', [AccountController::class, 'sendReset'])->middleware('throttle:6,1,forgot')->name('account.forgot.send');
+Route::post('/account/forgot', [AccountController::class, 'sendReset'])->middleware('throttle:mail')->name('account.forgot.send');
 Route::get('/account/reset/{token}', [AccountController::class, 'reset'])->name('account.reset');
-Route::post('/account/reset', [AccountController::class, 'setPassword'])->middleware('throttle:10,1,reset')->name('account.reset.set');
-Route::get('/back/{teacher}/{key}', [AccountController::class, 'return'])->middleware('throttle:60,1,back')->name('account.return');
-Route::post('/back/{teacher}/{key}', [AccountController::class, 'returnAndJoin'])->middleware('throttle:60,1,back')->name('account.return.join');
+Route::post('/account/reset', [AccountController::class, 'setPassword'])->middleware('throttle:account')->name('account.reset.set');
+Route::get('/back/{teacher}/{key}', [AccountController::class, 'return'])->middleware('throttle:link')->name('account.return');
+Route::post('/back/{teacher}/{key}', [AccountController::class, 'returnAndJoin'])->middleware('throttle:link')->name('account.return.join');
 
 // Those who may edit a plan.
 Route::prefix('/plan/{plan}')->middleware(HoldsPlan::class)->group(function (): void {
@@ -80,7 +80,7 @@ Route::prefix('/plan/{plan}')->middleware(HoldsPlan::class)->group(function (): 
     Route::post('/duplicate', [LibraryController::class, 'duplicate'])->name('plan.duplicate');
     Route::post('/archive', [LibraryController::class, 'archive'])->name('plan.archive');
     Route::get('/start', [PlanController::class, 'beforeStart'])->name('plan.start');
-    Route::post('/start', [PlanController::class, 'start'])->middleware('throttle:30,1,start')->name('plan.start.now');
+    Route::post('/start', [PlanController::class, 'start'])->middleware('throttle:start')->name('plan.start.now');
     Route::get('/try', [PlanController::class, 'try'])->name('plan.try');
     Route::get('/try/{run}', [PlanController::class, 'trySeat'])->name('plan.try.student');
     Route::get('/take-out/plan.zip', [TakeOutController::class, 'zip'])->name('plan.zip');
@@ -101,7 +101,7 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::get('/results.{sheet}', [EndController::class, 'sheet'])->whereIn('sheet', ['csv', 'ods', 'xlsx'])->middleware(May::route(Deed::TakeRecord))->name('desk.sheet');
     Route::get('/statements.json', [EndController::class, 'statements'])->middleware(May::route(Deed::TakeRecord))->name('desk.statements');
     Route::delete('/', [EndController::class, 'forget'])->middleware(May::route(Deed::Forget))->name('desk.forget');
-    Route::post('/go-on', [EndController::class, 'goOn'])->middleware(['throttle:30,1,start', May::route(Deed::GoOn)])->name('desk.go-on');
+    Route::post('/go-on', [EndController::class, 'goOn'])->middleware(['throttle:start', May::route(Deed::GoOn)])->name('desk.go-on');
     Route::post('/keep', [KeepController::class, 'days'])->middleware(May::route(Deed::ChooseKeep))->name('desk.keep');
     Route::get('/student/{student}/everything.zip', [KeepController::class, 'everything'])->middleware(May::route(Deed::TakeRecord))->name('desk.student.everything');
     Route::delete('/student/{student}', [KeepController::class, 'forgetStudent'])->middleware(May::route(Deed::ForgetStudent))->name('desk.student.forget');
@@ -127,7 +127,7 @@ Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): 
 });
 
 // A student's private link to the own work.
-Route::prefix('/home/{seat}/{key}')->middleware(['throttle:120,1,home', TakesHome::class, May::route(Deed::TakeHome)])->group(function (): void {
+Route::prefix('/home/{seat}/{key}')->middleware(['throttle:link', TakesHome::class, May::route(Deed::TakeHome)])->group(function (): void {
     Route::get('/', [WorkController::class, 'show'])->name('home.work');
     Route::get('/work.pdf', [WorkController::class, 'pdf'])->name('home.pdf');
     Route::get('/work/{canvas}.{format}', [WorkController::class, 'file'])->whereIn('format', array_keys(CanvasFile::MIME))->name('home.file');

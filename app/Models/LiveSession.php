@@ -69,6 +69,11 @@ use Illuminate\Support\Carbon;
  */
 final class LiveSession extends Model implements Holder
 {
+    public const FRESH_MINUTES = 3;
+
+    /** From so many on the desk offers to remove them at once. */
+    public const MANY_FRESH = 8;
+
     use HasUlids;
 
     protected $guarded = [];
@@ -106,6 +111,20 @@ final class LiveSession extends Model implements Holder
     public function openCanvases(): HasMany
     {
         return $this->coversWork() ? $this->canvases()->whereHas('prompt', static fn (Builder $prompt) => $prompt->whereNotNull('revealed_at_ms')) : $this->canvases();
+    }
+
+    /**
+     * Places that were taken in the last minutes and where nothing was drawn.
+     *
+     * @return HasMany<Seat, $this>
+     */
+    public function freshSeats(): HasMany
+    {
+        $fresh = $this->seats();
+        $fresh->where('created_at', '>=', now()->subMinutes(self::FRESH_MINUTES))
+            ->whereDoesntHave('canvases', static fn (Builder $canvas) => $canvas->whereNotNull('last_stroke_ms'));
+
+        return $fresh;
     }
 
     /** @return list<string> canvases that nothing may be told of to a desk */

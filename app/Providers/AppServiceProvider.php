@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Database\ImmediateConnector;
 use App\Http\Icons;
+use App\Http\Limits;
 use App\Live\Clock;
 use App\Live\Publisher;
 use App\Sessions\EndIdle;
@@ -33,6 +34,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->environment('production'));
+        Limits::define();
         // The queue's worker looks after what nobody is there to end.
         Queue::looping(static function (): void {
             if (Clock::ms() - self::$looked >= EndIdle::EVERY_MS) {

@@ -23,6 +23,21 @@ final readonly class ForgetStudent
     {
     }
 
+    /**
+     * Those who came in a moment ago and have drawn nothing: a joke, or a script. Their places are free again.
+     *
+     * @return int how many went
+     */
+    public function fresh(LiveSession $session): int
+    {
+        $seats = $session->freshSeats()->get();
+        foreach ($seats as $seat) {
+            ($this)($session, $seat);
+        }
+
+        return $seats->count();
+    }
+
     public function __invoke(LiveSession $session, Seat $seat): void
     {
         $files = [];

@@ -76,19 +76,72 @@ final class JoinTest extends CragTestCase
         self::assertSame(0, Seat::query()->count());
     }
 
-    public function test_guessing_is_stopped_and_a_right_code_is_no_guess(): void
+    public function test_guessing_is_slowed_and_a_right_code_always_goes_through(): void
     {
         $session = $this->newSession();
-        for ($i = 0; $i < 45; $i++) {
-            $this->get("/join/{$session->join_code}")->assertSee($session->title);
-        }
-        for ($i = 0; $i < 40; $i++) {
+        $this->visitor('guesser');
+        for ($i = 0; $i < 10; $i++) {
             $this->get('/join/CCCCCC')->assertSee('No session has');
         }
-        $this->get('/join/CCCCCD')->assertSee('Too many wrong codes');
-        $this->get("/join/{$session->join_code}")->assertSee('Too many wrong codes');
-        $this->travel(2)->minutes();
+        $this->get('/join/CCCCCC')->assertSee('Too many wrong codes');
         $this->get("/join/{$session->join_code}")->assertSee($session->title);
+        $this->visitor('another at the same address')->get('/join/CCCCCC')->assertSee('No session has');
+        // A script without a cookie, and one that takes a new one each time, are slowed by their address.
+        $this->asNobody();
+        for ($i = 0; $i < 400; $i++) {
+            $this->visitor("new {$i}")->get('/join/CCCCCC');
+        }
+        $this->visitor('the next')->get('/join/CCCCCC')->assertSee('Too many wrong codes');
+        $this->get("/join/{$session->join_code}")->assertSee($session->title);
+        $this->post('/join', ['code' => $session->join_code, 'name' => 'Tamsin'])->assertRedirectContains('/seat/');
+        $this->travel(2)->minutes();
+        $this->visitor('guesser')->get('/join/CCCCCC')->assertSee('No session has');
+    }
+
+    public function test_thirty_classes_begin_at_nine_behind_one_address(): void
+    {
+        for ($i = 0; $i < 30; $i++) {
+            $this->visitor("teacher {$i}")->post('/start', ['name' => "T{$i}", 'title' => "Class {$i}"])->assertRedirectContains('/desk/');
+        }
+        $sessions = LiveSession::query()->pluck('join_code')->all();
+        self::assertCount(30, $sessions);
+        foreach (range(1, 12) as $n) {
+            foreach ($sessions as $k => $code) {
+                $this->visitor("student {$n} of {$k}")->post('/join', ['code' => $code, 'name' => "S{$n}"])->assertRedirectContains('/seat/');
+            }
+        }
+    }
+
+    public function test_one_script_fills_neither_a_session_nor_the_school(): void
+    {
+        $session = $this->newSession();
+        $in = 0;
+        for ($i = 0; $i < 200; $i++) {
+            // However the code is typed, and with a new cookie each time.
+            $typed = $i % 2 === 0 ? $session->join_code : ' '.strtolower($session->code()->spaced());
+            $in += $this->visitor("fresh {$i}")->post('/join', ['code' => $typed, 'name' => "X{$i}"])->isRedirect() ? 1 : 0;
+        }
+        self::assertSame(120, $in);
+        self::assertSame(120, $session->seats()->count());
+        $this->asNobody()->post('/start', ['name' => 'T', 'title' => 'x'])->assertRedirect();
+        for ($i = 0; $i < 40; $i++) {
+            $last = $this->asNobody()->post('/start', ['name' => 'T', 'title' => 'x'])->status();
+        }
+        self::assertSame(429, $last);
+        $this->visitor('a teacher')->post('/start', ['name' => 'T', 'title' => 'x'])->assertRedirectContains('/desk/');
+
+        // The desk frees the places of those who came just now and drew nothing.
+        [$real] = $this->seat($session, 'Tamsin');
+        $real->canvases()->update(['last_stroke_ms' => 1]);
+        $this->asTeacher()->get("/desk/{$session->id}/bands")->assertSee('Remove these 120');
+        $this->postJson("/desk/{$session->id}/clear-fresh")->assertJsonPath('said', '120 places are free again.');
+        self::assertSame(['Tamsin'], $session->seats()->pluck('name')->all());
+        $this->postJson("/desk/{$session->id}/clear-fresh")->assertJsonPath('said', 'Everyone here has drawn something.');
+    }
+
+    private function visitor(string $name): self
+    {
+        return $this->asNobody()->withCookie('crag_visitor', $name);
     }
 
     #[TestWith([''])]

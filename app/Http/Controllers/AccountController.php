@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Accounts\JoinTeachers;
 use App\Http\CurrentTeacher;
+use App\Http\Visitor;
 use App\Models\Teacher;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -21,6 +22,9 @@ use Illuminate\Validation\ValidationException;
 final readonly class AccountController
 {
     private const TRIES_A_MINUTE = 6;
+
+    /** On one account, from wherever they come. */
+    private const TRIES_ON_AN_ACCOUNT = 30;
 
     public function __construct(private JoinTeachers $join)
     {
@@ -50,8 +54,9 @@ final readonly class AccountController
     public function signIn(Request $request): RedirectResponse
     {
         $email = self::email($request);
-        $tries = 'sign-in:'.$email.'|'.$request->ip();
-        if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE)) {
+        $tries = 'sign-in:'.$email.'|'.(Visitor::of($request) ?: $request->ip());
+        $onAccount = 'sign-in:'.$email;
+        if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE) || RateLimiter::tooManyAttempts($onAccount, self::TRIES_ON_AN_ACCOUNT)) {
             throw ValidationException::withMessages(['email' => __('Too many tries. Wait a minute, then try again.')]);
         }
         $teacher = Teacher::query()->where('email', $email)->first();
@@ -59,6 +64,7 @@ final readonly class AccountController
         $fits = Hash::check($request->string('password')->toString(), $teacher->password ?? '$2y$12$'.str_repeat('.', 53));
         if ($teacher === null || ! $fits) {
             RateLimiter::hit($tries);
+            RateLimiter::hit($onAccount);
             throw ValidationException::withMessages(['email' => __('That address and that password do not belong together.')]);
         }
         RateLimiter::clear($tries);

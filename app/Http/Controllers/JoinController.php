@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\CurrentSeat;
+use App\Http\Visitor;
 use App\Models\LiveSession;
 use App\Models\RosterEntry;
 use App\Models\Seat;
@@ -30,8 +31,10 @@ use Illuminate\Validation\ValidationException;
 /** A student comes in: by code, link or QR code, then a name. */
 final class JoinController
 {
-    /** Wrong codes from one address in a minute; a whole class may sit behind one address. */
-    private const WRONG_A_MINUTE = 40;
+    /** Wrong codes in a minute: by one browser, and by all at one address. Whoever has a right one comes in all the same. */
+    private const WRONG_BY_ONE = 10;
+
+    private const WRONG_FROM_AN_ADDRESS = 300;
 
     private const WRONG_PINS = 5;
 
@@ -163,26 +166,33 @@ final class JoinController
     /** @throws ValidationException with a helpful answer; wrong codes count against guessing */
     private function find(Request $request, string $typed): LiveSession
     {
-        $guesses = 'wrong-code:'.$request->ip();
-        if (RateLimiter::tooManyAttempts($guesses, self::WRONG_A_MINUTE)) {
-            throw self::problem(__('Too many wrong codes came from here. Wait a minute, then try again.'));
-        }
         try {
             $code = JoinCode::read($typed);
         } catch (InvalidJoinCode $problem) {
-            RateLimiter::hit($guesses);
-            throw self::problem(__($problem->getMessage()));
+            throw self::wrong($request, __($problem->getMessage()));
         }
         $session = LiveSession::query()->with('prompt')->where('join_code', $code->value)->first();
         if ($session === null) {
-            RateLimiter::hit($guesses);
-            throw self::problem(__('No session has the code :code. Look at the class screen once more.', ['code' => $code->spaced()]));
+            throw self::wrong($request, __('No session has the code :code. Look at the class screen once more.', ['code' => $code->spaced()]));
         }
         if (! $session->isRunning() && CurrentSeat::in($request, $session) === null) {
             throw self::problem(__('That session has ended. Ask your teacher for the new code.'));
         }
 
         return $session;
+    }
+
+    private static function wrong(Request $request, string $sentence): ValidationException
+    {
+        $visitor = Visitor::of($request);
+        $tries = ['wrong-code one '.($visitor ?: $request->ip()) => self::WRONG_BY_ONE, 'wrong-code all '.$request->ip() => self::WRONG_FROM_AN_ADDRESS];
+        $isTooMany = false;
+        foreach ($tries as $key => $most) {
+            $isTooMany = RateLimiter::tooManyAttempts($key, $most) || $isTooMany;
+            RateLimiter::hit($key);
+        }
+
+        return self::problem($isTooMany ? __('Too many wrong codes came from here. Wait a minute, then try again.') : $sentence);
     }
 
     private static function problem(string $sentence): ValidationException

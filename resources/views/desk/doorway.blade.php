@@ -53,4 +53,11 @@
             @endforeach
         </ul>
     @endif
+    @if ($runs && $fresh >= App\Models\LiveSession::MANY_FRESH)
+        <details class="door-join">
+            <summary>{{ __('Is somebody filling the room?') }}</summary>
+            <p class="form-text">{{ __('This takes the places of everyone who came in during the last :minutes minutes and has drawn nothing. They can join again while the door is open, so shut it first.', ['minutes' => App\Models\LiveSession::FRESH_MINUTES]) }}</p>
+            <button class="btn btn-sm btn-outline-danger" data-post="{{ $at }}/clear-fresh">{{ __('Remove these :n', ['n' => $fresh]) }}</button>
+        </details>
+    @endif
 </div>

@@ -44,6 +44,7 @@ final class DeskController
             'settings' => $session->settingsValue(),
             'role' => CurrentRole::of($request),
             'seats' => $session->seats()->with('entry')->withCount(['answers'])->get(),
+            'fresh' => $session->freshSeats()->count(),
             'lineup' => $session->lineup()->with('canvas.seat', 'canvas.prompt')->get(),
             'messages' => $session->messages()->get()->groupBy('seat_id'),
             'handouts' => $session->handouts()->whereNull('undone_at_ms')->has('canvases')->with(['canvases.seat', 'prompt'])->limit(8)->get(),

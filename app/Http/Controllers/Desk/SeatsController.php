@@ -10,6 +10,7 @@ use App\Models\Message;
 use App\Models\Seat;
 use App\Models\Teacher;
 use App\Sessions\Doorway;
+use App\Sessions\ForgetStudent;
 use App\Sessions\Hands;
 use Crag\Session\InvalidName;
 use Crag\Session\Note;
@@ -70,6 +71,12 @@ final class SeatsController
             'said' => $request->boolean('keep') ? __(':name is kept out. All work is kept.', ['name' => $seat->name]) : __(':name is sent out. All work is kept.', ['name' => $seat->name]),
             'undo' => ['address' => route('desk.let-in', $session, false), 'body' => ['seats' => [$seat->id]]],
         ]);
+    }
+
+    /** Places that were taken just now and stand empty, all of them. */
+    public function clearFresh(LiveSession $session, ForgetStudent $forget): JsonResponse
+    {
+        return response()->json(['said' => trans_choice('{0} Everyone here has drawn something.|{1} :count place is free again.|[2,*] :count places are free again.', $forget->fresh($session))]);
     }
 
     public function rename(Request $request, LiveSession $session): JsonResponse

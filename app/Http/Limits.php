@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Crag\Session\InvalidJoinCode;
+use Crag\Session\JoinCode;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
+
+/**
+ * How often in a minute something may be asked for: so often by one browser, so often by all that bring no cookie, and so
+ * often by everybody at one address, which may be a school where thirty classes begin at nine.
+ */
+final class Limits
+{
+    /** Name => [by one browser, by an address without a cookie, by one address]. */
+    private const A_MINUTE = [
+        'start' => [12, 30, 300],
+        'link' => [60, 60, 600],
+        'make' => [60, 30, 600],
+        'upload' => [30, 10, 300],
+        'join' => [20, 120, 3000],
+        'account' => [12, 12, 200],
+        'mail' => [4, 4, 60],
+    ];
+
+    /** A class that comes in at once has 35, a hall 100. */
+    private const INTO_ONE_SESSION = 120;
+
+    public static function define(): void
+    {
+        foreach (self::A_MINUTE as $name => [$browser, $stranger, $address]) {
+            RateLimiter::for($name, static fn (Request $request): array => [
+                self::browser($request, $browser, $stranger, $name),
+                Limit::perMinute($address)->by("{$name} address {$request->ip()}"),
+                ...($name === 'join' ? [Limit::perMinute(self::INTO_ONE_SESSION)->by("into {$request->ip()} ".self::code($request))] : []),
+            ]);
+        }
+    }
+
+    private static function browser(Request $request, int $known, int $stranger, string $name): Limit
+    {
+        $visitor = Visitor::of($request);
+
+        return $visitor === '' ? Limit::perMinute($stranger)->by("{$name} stranger {$request->ip()}") : Limit::perMinute($known)->by("{$name} visitor {$visitor}");
+    }
+
+    /** However it is typed. */
+    private static function code(Request $request): string
+    {
+        try {
+            return JoinCode::read($request->string('code')->toString())->value;
+        } catch (InvalidJoinCode) {
+            return '';
+        }
+    }
+}

@@ -13,6 +13,8 @@ return [
             'busy_timeout' => 10000,
             'journal_mode' => 'WAL',
             'synchronous' => 'NORMAL',
+            // What is deleted is written over.
+            'pragmas' => ['secure_delete' => 'on'],
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

@@ -9,6 +9,7 @@ return [
             'driver' => 'single',
             'path' => env('CRAG_RUN', storage_path('run/default')).'/crag.log',
             'level' => env('LOG_LEVEL', 'info'),
+            'tap' => [App\Log\Discreet::class],
         ],
         // The framework writes mails at the level "debug". They hold links that open accounts.
         'mails' => [

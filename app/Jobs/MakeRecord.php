@@ -19,6 +19,9 @@ final class MakeRecord implements ShouldQueue
 {
     use Queueable;
 
+    /** What fails once fails again; only a worker that was killed is worth another try. */
+    public int $maxExceptions = 1;
+
     public function __construct(private readonly string $recordId)
     {
     }

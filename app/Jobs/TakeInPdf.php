@@ -24,6 +24,9 @@ final class TakeInPdf implements ShouldQueue
 {
     use Queueable;
 
+    /** What fails once fails again; only a worker that was killed is worth another try. */
+    public int $maxExceptions = 1;
+
     public function __construct(private readonly string $intakeId)
     {
     }

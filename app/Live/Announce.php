@@ -8,7 +8,7 @@ use App\Models\Event;
 use App\Models\LiveSession;
 use Illuminate\Support\Facades\DB;
 
-/** Writes an event down and then sends it out. */
+/** Writes down that something happened, without whom it names, and then sends it out whole. */
 final readonly class Announce
 {
     public function __construct(private Publisher $publisher)
@@ -26,11 +26,11 @@ final readonly class Announce
                 'audience' => $audience->name,
                 'n' => (is_numeric($last) ? (int) $last : 0) + 1,
                 'type' => $type,
-                'body' => json_encode((object) $body, JSON_THROW_ON_ERROR),
+                'body' => json_encode((object) Told::kept($type, $body), JSON_THROW_ON_ERROR),
                 'at_ms' => Clock::ms(),
             ]);
         });
-        $message = json_encode(['stream' => self::stream($audience), 'event' => $event->wire()], JSON_THROW_ON_ERROR);
+        $message = json_encode(['stream' => self::stream($audience), 'event' => ['n' => $event->n, 'type' => $type, 'body' => (object) $body]], JSON_THROW_ON_ERROR);
         DB::afterCommit(fn () => $this->publisher->publish($audience->channel, $message));
     }
 

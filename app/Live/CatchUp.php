@@ -23,12 +23,11 @@ final class CatchUp
         $missed = [];
         foreach ($audiences as $audience) {
             $stream = explode(':', $audience->name)[0];
-            $missed[$stream] = array_values(Event::query()
+            $missed[$stream] = (new Told($session))->again(Event::query()
                 ->where('live_session_id', $session->id)
                 ->where('audience', $audience->name)
                 ->where('n', '>', $request->integer($stream))
-                ->orderBy('n')->limit(self::MOST)->get()
-                ->map(static fn (Event $event): array => $event->wire())->all());
+                ->orderBy('n')->limit(self::MOST)->get());
         }
 
         return $missed;

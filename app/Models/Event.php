@@ -19,10 +19,4 @@ final class Event extends Model
     protected $guarded = [];
 
     public $timestamps = false;
-
-    /** @return array{n: int, type: string, body: mixed} */
-    public function wire(): array
-    {
-        return ['n' => $this->n, 'type' => $this->type, 'body' => json_decode($this->body)];
-    }
 }

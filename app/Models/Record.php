@@ -18,11 +18,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?array{kind?: string, by?: string, names?: string, checks?: bool, notes?: bool, words?: bool, per?: int, prompts?: list<string>, seats?: list<string>} $options what was chosen
  * @property int $done pages drawn
  * @property int $total
+ * @property ?\Illuminate\Support\Carbon $updated_at
  * @property LiveSession $session
  */
 final class Record extends Model
 {
     use HasUlids;
+
+    private const PATIENCE_S = 120;
 
     protected $guarded = [];
 
@@ -49,8 +52,9 @@ final class Record extends Model
         return $this->state === 'ready';
     }
 
+    /** One of which nothing was heard for so long is not waited for: another can be made. */
     public function isUnderWay(): bool
     {
-        return in_array($this->state, ['waiting', 'making'], true);
+        return in_array($this->state, ['waiting', 'making'], true) && $this->updated_at?->greaterThan(now()->subSeconds(self::PATIENCE_S)) === true;
     }
 }

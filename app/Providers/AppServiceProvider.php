@@ -10,6 +10,7 @@ use App\Http\Limits;
 use App\Live\Clock;
 use App\Live\Publisher;
 use App\Sessions\EndIdle;
+use App\Sessions\LookAfter;
 use Crag\Reading\Reader;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Vite;
@@ -39,7 +40,7 @@ final class AppServiceProvider extends ServiceProvider
         Queue::looping(static function (): void {
             if (Clock::ms() - self::$looked >= EndIdle::EVERY_MS) {
                 self::$looked = Clock::ms();
-                app(EndIdle::class)();
+                app(LookAfter::class)();
             }
         });
         $this->app->make(Vite::class)->useBuildDirectory('build');

@@ -18,27 +18,33 @@ final readonly class EndIdle
 {
     public const EVERY_MS = 20_000;
 
+    /** After a gap, what should have ended by its date stays open so long. */
+    private const GRACE_MS = 1_800_000;
+
     public function __construct(private Announce $announce, private EndSession $end, private ForgetSession $forget, private RunAsks $runs)
     {
     }
 
-    public function __invoke(): void
+    /**
+     * @param  int  $aliveFromMs  sessions count as alive from then on, whatever they say: the clock was wrong, or the machine off
+     */
+    public function __invoke(int $aliveFromMs = 0, bool $mayForget = true): void
     {
         $this->runs->moveOn();
         // A session that cannot be read stops no other.
         foreach (LiveSession::query()->whereNull('ended_at')->get() as $session) {
-            EachSeat::read($session->id, fn () => $this->endIfIdle($session), static fn () => null);
+            EachSeat::read($session->id, fn () => $this->endIfIdle($session, $aliveFromMs), static fn () => null);
         }
-        foreach (self::keptLongEnough()->get() as $session) {
+        foreach ($mayForget ? self::keptLongEnough()->get() : [] as $session) {
             EachSeat::read($session->id, fn () => $this->forgetIfOver($session), static fn () => null);
         }
     }
 
-    private function endIfIdle(LiveSession $session): void
+    private function endIfIdle(LiveSession $session, int $aliveFromMs): void
     {
-        $sign = self::lastSign($session);
+        $sign = max($aliveFromMs, self::lastSign($session));
         $minutes = $session->settingsValue()->expiresAfterMinutes;
-        $expiry = $session->open_until_ms === null ? Expiry::of($sign, Clock::ms(), $minutes) : Expiry::at($session->open_until_ms, Clock::ms());
+        $expiry = $session->open_until_ms === null ? Expiry::of($sign, Clock::ms(), $minutes) : Expiry::at(max($session->open_until_ms, $aliveFromMs === 0 ? 0 : $aliveFromMs + self::GRACE_MS), Clock::ms());
         match ($expiry) {
             Expiry::Over => ($this->end)($session),
             Expiry::Warned => $this->warn($session, $sign),

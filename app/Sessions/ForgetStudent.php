@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Database\Wipe;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Publisher;
@@ -31,9 +32,7 @@ final readonly class ForgetStudent
     public function fresh(LiveSession $session): int
     {
         $seats = $session->freshSeats()->get();
-        foreach ($seats as $seat) {
-            ($this)($session, $seat);
-        }
+        $seats->each(fn (Seat $seat) => ($this)($session, $seat));
 
         return $seats->count();
     }
@@ -68,5 +67,6 @@ final readonly class ForgetStudent
         });
         $this->publisher->close(Audience::seat($seat));
         File::delete($files);
+        Wipe::log();
     }
 }

@@ -50,11 +50,18 @@ final readonly class RoomState
     /** Tells the desks alone. */
     public function tellDesk(Seat $seat): void
     {
+        ($this->announce)($seat->session, Audience::desk($seat->session), 'seat', self::ofSeat($seat));
+    }
+
+    /** @return array<string, mixed> a seat as the desks know it */
+    public static function ofSeat(Seat $seat): array
+    {
         $canvas = $seat->isIn() ? $seat->canvases()->where('prompt_id', $seat->session->prompt_id)->first(['id', 'operation_count']) : null;
-        ($this->announce)($seat->session, Audience::desk($seat->session), 'seat', [
+
+        return [
             'seat' => $seat->announcement(), 'state' => $seat->state->value, 'prompt' => $seat->session->prompt_id,
             'canvas' => $canvas?->id, 'operations' => $canvas->operation_count ?? 0,
-        ]);
+        ];
     }
 
     /** @return array<string, mixed> the same for every page */

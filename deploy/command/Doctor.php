@@ -18,7 +18,7 @@ final class Doctor
     public function run(Options $options): int
     {
         if ($options->has('forgotten')) {
-            return $this->forgotten($options->text('forgotten', $options->words[0] ?? ''));
+            return $this->forgotten($options->text('forgotten', $options->words[0] ?? ''), $options->text('name', ''));
         }
         $root = Setup::root();
         $packages = Requirements::missingPackages(false);
@@ -42,8 +42,12 @@ final class Doctor
         return $this->wrong === 0 ? 0 : 1;
     }
 
-    /** Looks for anything that is left of a session: rows that name it, and files. */
-    private function forgotten(string $id): int
+    /**
+     * Looks for anything that is left of a session or a student: rows, and files, the write-ahead log and the logs among them.
+     *
+     * @param  string  $name  of the student, to be looked for as well; empty for none
+     */
+    private function forgotten(string $id, string $name): int
     {
         $root = Setup::root();
         if (preg_match('/\A[0-9A-Za-z]{20,30}\z/', $id) !== 1) {
@@ -52,17 +56,46 @@ final class Doctor
         foreach (glob("{$root}/storage/{data,run/*/data}/crag.sqlite", GLOB_BRACE) ?: [] as $file) {
             $database = new PDO("sqlite:{$file}");
             $left = [];
-            foreach ($this->all($database, "select name from sqlite_master where type = 'table' and name not like 'sqlite_%'") as $table) {
-                foreach ($this->all($database, "select name from pragma_table_info('{$table}')") as $column) {
-                    $rows = $this->all($database, "select count(*) from \"{$table}\" where instr(lower(cast(\"{$column}\" as text)), lower('{$id}')) > 0")[0];
-                    (int) $rows === 0 || $left[] = "{$table}.{$column} ({$rows})";
-                }
+            $run = dirname($file) === "{$root}/storage/data" ? "{$root}/storage/run/serve-*" : dirname($file, 2);
+            $logs = glob("{$run}/*.{log,out}", GLOB_BRACE) ?: [];
+            foreach (array_filter([$id, $name]) as $wanted) {
+                array_push($left, ...$this->rowsNaming($database, $wanted), ...$this->filesNaming(dirname($file), $wanted));
+                array_push($left, ...array_filter($logs, fn (string $log): bool => $this->holds($log, $wanted)));
             }
-            array_push($left, ...$this->filesNaming(dirname($file), $id));
-            $this->check("Nothing of {$id} in {$file}", $left === [], 'There is: '.implode(', ', $left));
+            $this->check("Nothing of {$id} in {$file}", $left === [], 'There is: '.implode(', ', array_unique($left)));
         }
 
         return $this->wrong === 0 ? 0 : 1;
+    }
+
+    /** @return list<string> columns in which something holds it, and how many rows */
+    private function rowsNaming(PDO $database, string $wanted): array
+    {
+        $left = [];
+        foreach ($this->all($database, "select name from sqlite_master where type = 'table' and name not like 'sqlite_%'") as $table) {
+            foreach ($this->all($database, "select name from pragma_table_info('{$table}')") as $column) {
+                $rows = $this->all($database, "select count(*) from \"{$table}\" where instr(lower(cast(\"{$column}\" as text)), lower(".$database->quote($wanted).')) > 0')[0];
+                (int) $rows === 0 || $left[] = "{$table}.{$column} ({$rows})";
+            }
+        }
+
+        return $left;
+    }
+
+    /** Whether a file holds it, read piece by piece. */
+    private function holds(string $file, string $wanted): bool
+    {
+        $handle = @fopen($file, 'r');
+        $before = '';
+        while ($handle !== false && ! feof($handle)) {
+            $piece = $before.fread($handle, 1 << 20);
+            if (stripos($piece, $wanted) !== false) {
+                return true;
+            }
+            $before = substr($piece, -strlen($wanted));
+        }
+
+        return false;
     }
 
     /** @return list<string> files and folders below one whose name or content holds the id */
@@ -72,8 +105,8 @@ final class Doctor
         $all = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS), RecursiveIteratorIterator::SELF_FIRST);
         foreach ($all as $path => $one) {
             assert($one instanceof SplFileInfo);
-            $isDatabase = str_starts_with($one->getFilename(), 'crag.sqlite');
-            if (stripos($one->getFilename(), $id) !== false || (! $isDatabase && $one->isFile() && stripos((string) file_get_contents((string) $path), $id) !== false)) {
+            // The database's files too: what was deleted must be written over.
+            if (stripos($one->getFilename(), $id) !== false || ($one->isFile() && $this->holds((string) $path, $id))) {
                 $found[] = (string) $path;
             }
         }

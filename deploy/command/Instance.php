@@ -122,7 +122,7 @@ final class Instance
         $command = match ($name) {
             'php-fpm' => ['/usr/sbin/php-fpm8.2', '--nodaemonize', ...(posix_geteuid() === 0 ? ['--allow-to-run-as-root'] : []), '--fpm-config', "{$this->run}/php-fpm.conf", ...$this->speedUps()],
             'nginx' => ['/usr/sbin/nginx', '-p', $this->run, '-e', "{$this->run}/nginx.log", '-c', "{$this->run}/nginx.conf"],
-            'queue' => [PHP_BINARY, 'artisan', 'queue:work', '--sleep=1', '--tries=1', '--timeout=600', '--max-time=3600'],
+            'queue' => [PHP_BINARY, 'artisan', 'crag:work'],
             default => throw new Problem("There is no part called {$name}."),
         };
         $this->launch($name, $command);

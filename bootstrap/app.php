@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\GreetsVisitor;
+use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SameOrigin;
 use App\Http\Middleware\SecurityHeaders;
@@ -30,6 +31,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Every request is same-origin; the package that HandleCors needs is not here (packages/registry-gap).
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->prepend(KnownHost::class);
         // Forms are tidied; what a page sends as JSON is taken as it is, empty words and line ends too.
         $isJson = static fn (Request $request): bool => $request->isJson();
         $middleware->trimStrings(except: [$isJson]);
@@ -37,7 +39,6 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [PlainInput::class, GreetsVisitor::class], replace: [StartSession::class => StartWebSession::class]);
         // What open pages ask all day long: no session is opened for it.
         $middleware->group('hot', [EncryptCookies::class, PlainInput::class, SameOrigin::class, SubstituteBindings::class]);
-        $middleware->trustProxies(at: ['127.0.0.1', '::1']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['name']);

@@ -18,6 +18,12 @@ return [
     // In which time zone times are shown, such as Europe/Helsinki; `./crag` sets the machine's where none is said.
     'zone' => env('CRAG_ZONE') ?: 'UTC',
 
+    // The address by which people reach it, such as https://crag.sillbeck.example. Set, the server answers to no other name.
+    'url' => rtrim(mb_strtolower((string) env('CRAG_URL', '')), '/'),
+
+    // Who may begin sessions and make plans: anybody, whoever has an account, or whoever made one with an invitation.
+    'teachers' => (string) env('CRAG_TEACHERS', 'anybody'),
+
     // How many days what an ended session leaves behind is kept.
     'keep_days' => (int) env('CRAG_KEEP_DAYS', Crag\Session\Retention::USUAL_DAYS),
 

@@ -12,7 +12,7 @@ return [
     'encrypt' => false,
     'cookie' => 'crag_session',
     'path' => '/',
-    'secure' => env('CRAG_HTTPS_ONLY', false),
+    'secure' => str_starts_with((string) env('CRAG_URL', ''), 'https://'),
     'http_only' => true,
     'same_site' => 'lax',
 ];

@@ -27,6 +27,7 @@ use App\Http\Middleware\HoldsPlan;
 use App\Http\Middleware\HoldsSeat;
 use App\Http\Middleware\IsTeacher;
 use App\Http\Middleware\May;
+use App\Http\Middleware\MayTeach;
 use App\Http\Middleware\SeesScreen;
 use App\Http\Middleware\TakesHome;
 use Crag\Session\Deed;
@@ -34,7 +35,7 @@ use Illuminate\Support\Facades\Route;
 
 // Anybody.
 Route::get('/', HomeController::class)->name('home');
-Route::post('/start', [StartController::class, 'start'])->middleware('throttle:start')->name('start');
+Route::post('/start', [StartController::class, 'start'])->middleware(['throttle:start', MayTeach::class])->name('start');
 Route::get('/return/{session}/{key}', [StartController::class, 'return'])->middleware('throttle:link')->name('return');
 Route::get('/beside/{session}/{key}', [StartController::class, 'invited'])->middleware('throttle:link')->name('beside');
 Route::post('/beside/{session}/{key}', [StartController::class, 'accept'])->middleware('throttle:link')->name('beside.accept');
@@ -43,7 +44,7 @@ Route::get('/join/{code?}', [JoinController::class, 'show'])->name('join');
 Route::post('/join', [JoinController::class, 'join'])->middleware('throttle:join')->name('join.in');
 
 // A teacher's plans, classes and account. A device that opens them becomes a teacher's: no account is needed.
-Route::middleware(IsTeacher::class)->group(function (): void {
+Route::middleware([MayTeach::class, IsTeacher::class])->group(function (): void {
     Route::get('/plans', [LibraryController::class, 'show'])->name('plans');
     Route::post('/plans', [LibraryController::class, 'make'])->middleware('throttle:make')->name('plans.make');
     Route::post('/plans/bring-in', [LibraryController::class, 'bringIn'])->middleware('throttle:upload')->name('plans.bring-in');
@@ -61,11 +62,14 @@ Route::middleware(IsTeacher::class)->group(function (): void {
     Route::get('/class/{roster}/list.csv', [ClassesController::class, 'csv'])->name('class.csv');
     Route::delete('/class/{roster}', [ClassesController::class, 'delete'])->name('class.delete');
 
+});
+Route::middleware(IsTeacher::class)->group(function (): void {
     Route::get('/account', [AccountController::class, 'show'])->name('account');
     Route::post('/account', [AccountController::class, 'make'])->middleware('throttle:account')->name('account.make');
     Route::post('/account/sign-in', [AccountController::class, 'signIn'])->middleware('throttle:account')->name('account.sign-in');
     Route::post('/account/sign-out', [AccountController::class, 'signOut'])->name('account.sign-out');
 });
+Route::get('/invitation/{token}', [AccountController::class, 'invited'])->middleware('throttle:link')->name('invitation');
 Route::get('/account/forgot', [AccountController::class, 'forgot'])->name('account.forgot');
 Route::post('/account/forgot', [AccountController::class, 'sendReset'])->middleware('throttle:mail')->name('account.forgot.send');
 Route::get('/account/reset/{token}', [AccountController::class, 'reset'])->name('account.reset');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Http\PublicAddress;
 use Crag\Session\Role;
 use Illuminate\Auth\Passwords\CanResetPassword;
 use Illuminate\Contracts\Auth\CanResetPassword as Resettable;
@@ -51,7 +52,7 @@ final class Teacher extends Model implements Resettable
     /** @param  string  $token */
     public function sendPasswordResetNotification($token): void
     {
-        $link = route('account.reset', ['token' => $token, 'email' => $this->email]);
+        $link = PublicAddress::of('account.reset', ['token' => $token, 'email' => $this->email]);
         $words = __("Somebody asked for a new password for your Crag account. If it was you, open this link within an hour:\n\n:link\n\nIf it was not you, nothing has changed and there is nothing to do.", ['link' => $link]);
         Mail::raw($words, fn ($mail) => $mail->to((string) $this->email)->subject(__('A new password for Crag')));
     }

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Database\ImmediateConnector;
 use App\Http\Icons;
 use App\Http\Limits;
+use App\Http\PublicAddress;
 use App\Live\Clock;
 use App\Live\Publisher;
 use App\Sessions\EndIdle;
@@ -36,6 +37,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict(! $this->app->environment('production'));
         Limits::define();
+        PublicAddress::inLinks();
         // The queue's worker looks after what nobody is there to end.
         Queue::looping(static function (): void {
             if (Clock::ms() - self::$looked >= EndIdle::EVERY_MS) {

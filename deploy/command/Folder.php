@@ -11,9 +11,10 @@ use SplFileInfo;
 
 final class Folder
 {
+    /** For nobody but whoever runs Crag. */
     public static function make(string $path): void
     {
-        if (! is_dir($path) && ! @mkdir($path, 0o755, true) && ! is_dir($path)) {
+        if (! is_dir($path) && ! @mkdir($path, 0o700, true) && ! is_dir($path)) {
             throw new Problem("The folder {$path} cannot be made.");
         }
     }

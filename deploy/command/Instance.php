@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Deploy;
 
-use DateTimeZone;
-
 /**
  * One running Crag: nginx, php-fpm and a queue worker on a port of its own, everything that they need at run time
  * in one folder under storage/run/. Several live side by side.
@@ -17,6 +15,9 @@ final class Instance
 
     /** @var array<string, Child> */
     private array $children = [];
+
+    /** @var ?resource held while this process lives: two on the same data would spoil each other's work */
+    private $lock = null;
 
     /** @var array<string, true> parts that are not started again when they end */
     private array $once = [];
@@ -34,9 +35,7 @@ final class Instance
     /** An instance whose data lives on between starts. */
     public static function lasting(string $host, int $port): self
     {
-        $root = Setup::root();
-
-        return new self("{$root}/storage/run/serve-{$port}", "{$root}/storage/data", $host, $port, false);
+        return new self(Setting::run($port), Setting::data(), $host, $port, false);
     }
 
     /** An instance with empty data at each start. */
@@ -57,18 +56,6 @@ final class Instance
         return "http://{$host}:{$this->port}";
     }
 
-    /** The time zone that is set, else the machine's. */
-    private static function zone(): string
-    {
-        $set = getenv('CRAG_ZONE') ?: '';
-        if ($set !== '' && ! in_array($set, DateTimeZone::listIdentifiers(), true)) {
-            throw new Problem("CRAG_ZONE is \"{$set}\", which is no time zone; one is written like Europe/Helsinki.");
-        }
-        $machine = [trim((string) @file_get_contents('/etc/timezone')), (string) preg_replace('#^.*/zoneinfo/#', '', (string) @readlink('/etc/localtime'))];
-
-        return $set !== '' ? $set : (array_values(array_intersect($machine, DateTimeZone::listIdentifiers()))[0] ?? 'UTC');
-    }
-
     /** @return array<string, string> what the application is told */
     public function environment(): array
     {
@@ -79,7 +66,9 @@ final class Instance
             'APP_URL' => $this->address(),
             'CRAG_RUN' => $this->run,
             'CRAG_DATA' => $this->data,
-            'CRAG_ZONE' => self::zone(),
+            'CRAG_URL' => Setting::url(),
+            'CRAG_TEACHERS' => Setting::teachers(),
+            'CRAG_ZONE' => Setting::zone(),
             // Half-made files lie with the data, and go when it is started again.
             'TMPDIR' => "{$this->data}/tmp",
             'CRAG_DEMO' => $this->demo ? 'true' : 'false',
@@ -99,6 +88,7 @@ final class Instance
         if (strlen("{$this->run}/php-live.sock") > 107) {
             throw new Problem("The project's folder is too deep: a socket's path may have 107 characters, and {$this->run}/php-live.sock has ".strlen("{$this->run}/php-live.sock").'.');
         }
+        $this->lock();
         $this->endLeftovers();
         if (Port::isTaken($this->host, $this->port)) {
             throw new Problem("Port {$this->port} is taken. Choose another with --port=N.");
@@ -152,7 +142,7 @@ final class Instance
         $sockets = array_map(fn (string $name): string => "{$this->run}/{$name}.sock", self::SOCKETS[$name] ?? []);
         $child = $this->children[$name] = new Child($name, $command, "{$this->run}/{$name}.out", $this->environment(), $sockets);
         $child->start();
-        file_put_contents("{$this->run}/{$name}.started", (string) $child->pid());
+        $this->note($name, $child);
     }
 
     public function child(string $name): Child
@@ -175,23 +165,49 @@ final class Instance
             foreach ($this->children as $name => $child) {
                 // @phpstan-ignore booleanNot.alwaysTrue (a signal sets it)
                 if (! $asked && ! $child->isRunning()) {
-                    usleep(300_000);
-                    // @phpstan-ignore if.alwaysFalse (a signal sets it)
-                    if ($asked) {
-                        break;
-                    }
-                    if (isset($this->once[$name])) {
-                        Console::step("{$name} has ended");
-                        unset($this->children[$name]);
-
-                        continue;
-                    }
-                    Console::step("{$name} ended; starting it again");
-                    $child->start();
+                    $this->wentDown($name, $child);
                 }
             }
         }
         $this->stop();
+    }
+
+    /** A part has ended. Whatever it left running goes with it, and it is started again, after a while that grows if it keeps ending. */
+    private function wentDown(string $name, Child $child): void
+    {
+        if (isset($this->once[$name])) {
+            Console::step("{$name} has ended");
+            unset($this->children[$name]);
+
+            return;
+        }
+        if ($child->startsAgainIn() > 0) {
+            return;
+        }
+        Console::step("{$name} ended; starting it again");
+        $child->start();
+        $this->note($name, $child);
+    }
+
+    /** One Crag for one folder of data. The lock goes with this process, however it ends. */
+    private function lock(): void
+    {
+        Folder::make($this->data);
+        $lock = fopen("{$this->data}/lock", 'c+e');
+        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
+            $pid = $lock === false ? '' : trim((string) stream_get_contents($lock));
+            throw new Problem("Crag is running on {$this->data} already".($pid === '' ? '' : " (process {$pid})").'. Stop that one first, or set CRAG_DATA to another folder.');
+        }
+        ftruncate($lock, 0);
+        rewind($lock);
+        fwrite($lock, (string) getmypid());
+        fflush($lock);
+        $this->lock = $lock;
+    }
+
+    private function note(string $name, Child $child): void
+    {
+        file_put_contents("{$this->run}/{$name}.started", (string) $child->pid());
     }
 
     /** Ends every process that was started, the last one first. */
@@ -202,6 +218,10 @@ final class Instance
             @unlink("{$this->run}/{$name}.started");
         }
         $this->children = [];
+        if ($this->lock !== null) {
+            fclose($this->lock);
+            $this->lock = null;
+        }
     }
 
     public function removeAll(): void
@@ -232,6 +252,8 @@ final class Instance
             // As many as the machine lets us open, to a measure.
             'files' => (string) min(16384, is_int($most = posix_getrlimit()['hard openfiles'] ?? 0) ? max(1024, $most) : 16384),
             'workers' => (string) max(1, intdiv($cores, 2)),             'live_children' => (string) max(3, 2 * $cores), 'page_children' => (string) max(3, 2 * $cores), 'dear_children' => (string) max(2, $cores),
+            'https' => str_starts_with(Setting::url(), 'https://') ? 'on' : '',
+            'proxies' => Setting::proxies() === [] ? '' : implode(' ', array_map(static fn (string $one): string => "set_real_ip_from {$one};", Setting::proxies())).' real_ip_header X-Forwarded-For; real_ip_recursive on;',
             'nice' => $asRoot ? '10' : '0', 'data' => $this->data,
         ];
         $files = [
@@ -261,6 +283,9 @@ final class Instance
             }
             $answer = file_exists("{$this->run}/php-live.sock") ? @file_get_contents($this->address().'/up', false, $context) : false;
             if ($answer !== false && str_contains($http_response_header[0] ?? '', '200')) {
+                // nginx makes them for everybody.
+                array_map(static fn (string $socket): bool => @chmod($socket, 0o600), glob("{$this->run}/*.sock") ?: []);
+
                 return;
             }
             usleep(30_000);
@@ -273,15 +298,11 @@ final class Instance
     private function endLeftovers(): void
     {
         foreach (glob("{$this->run}/*.started") ?: [] as $file) {
-            $pid = (int) file_get_contents($file);
-            $command = (string) @file_get_contents("/proc/{$pid}/cmdline");
-            $environment = (string) @file_get_contents("/proc/{$pid}/environ");
-            if ($pid > 1 && $command !== '' && str_contains($environment, "CRAG_RUN={$this->run}\0")) {
-                if (getenv('CRAG_RUN') !== $this->run) {
-                    $family = [$pid, ...Child::descendants($pid)];
-                    array_map(static fn (int $one): bool => @posix_kill($one, SIGKILL), $family);
-                    usleep(100_000);
-                }
+            $group = (int) file_get_contents($file);
+            // Inside an instance's own process, as a test or a bench is, its parts are not leftovers.
+            if ($group > 1 && getenv('CRAG_RUN') !== $this->run && Child::isGroupOf($group, $this->run)) {
+                Child::killGroup($group);
+                usleep(100_000);
             }
             unlink($file);
         }

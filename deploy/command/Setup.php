@@ -108,7 +108,7 @@ final class Setup
         $hash = hash_init('sha256');
         foreach ($inputs as $input) {
             foreach (self::files(self::root().'/'.$input) as $file) {
-                hash_update($hash, $file."\0".hash_file('sha256', $file)."\0");
+                hash_update($hash, substr($file, strlen(self::root()))."\0".hash_file('sha256', $file)."\0");
             }
         }
 

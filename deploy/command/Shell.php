@@ -35,6 +35,21 @@ final class Shell
     }
 
     /**
+     * Runs it and gives what it printed.
+     *
+     * @param  list<string>  $command
+     * @param  array<string, string>  $environment
+     */
+    public static function output(array $command, string $folder, array $environment = []): string
+    {
+        $process = proc_open($command, [['file', '/dev/null', 'r'], ['pipe', 'w'], ['redirect', 1]], $pipes, $folder, [...getenv(), ...$environment]);
+        $output = $process === false ? '' : (string) stream_get_contents($pipes[1]);
+        $code = $process === false ? 127 : proc_close($process);
+
+        return $code === 0 ? $output : throw new Problem('`'.implode(' ', $command)."` failed ({$code}):\n".trim($output));
+    }
+
+    /**
      * Runs it with the terminal's own streams.
      *
      * @param  list<string>  $command

@@ -19,6 +19,10 @@
             </section>
             <section class="card-paper" aria-labelledby="way-teacher">
                 <h2 id="way-teacher">{{ __('I teach') }}</h2>
+                @if (! $mayTeach)
+                    <p>{{ __('Teachers sign in here first.') }}</p>
+                    <p class="mb-0"><a class="btn btn-slate btn-lg w-100" href="{{ route('account') }}">{{ __('Sign in') }}</a></p>
+                @else
                 <form action="{{ route('start') }}" method="post" novalidate>
                     @csrf
                     <div class="mb-2">
@@ -37,6 +41,7 @@
                 </form>
                 @if ($teacher === null || ! $teacher->hasAccount()) <p class="mt-3 mb-0 text-center"><a href="{{ route('account') }}#account-in">{{ __('Sign in') }}</a></p> @endif
                 <p class="mt-3 mb-0"><a class="btn btn-outline-slate w-100" href="{{ route('plans') }}"><x-icon name="journal-plus" /> {{ __('Your plans and classes') }}</a></p>
+                @endif
             </section>
         </div>
         @include('sessions', ['heading' => __('Running now'), 'sessions' => $running])

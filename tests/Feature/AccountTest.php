@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\LiveSession;
 use App\Models\Teacher;
 use App\Plans\MakePlan;
+use Illuminate\Http\Request;
 use Illuminate\Mail\Mailer;
 use Illuminate\Mail\Transport\ArrayTransport;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Support\CragTestCase;
@@ -78,7 +82,10 @@ final class AccountTest extends CragTestCase
     public function test_the_private_return_link_opens_the_plans_on_another_device(): void
     {
         app(MakePlan::class)->empty($this->teacher(), 'Levers');
-        $device = $this->asNobody()->get("/back/{$this->teacher()->id}/{$this->teacher()->return_key}")->assertRedirect('/plans')->getCookie('crag_teacher')?->getValue();
+        $link = "/back/{$this->teacher()->id}/{$this->teacher()->return_key}";
+        $this->asTeacher()->get($link)->assertRedirect('/plans');
+        $this->asNobody()->get($link)->assertOk()->assertSee('Go on only if the link is your own')->assertCookieMissing('crag_teacher');
+        $device = $this->post($link)->assertRedirect('/plans')->getCookie('crag_teacher')?->getValue();
         $this->withCookie('crag_teacher', (string) $device)->get('/plans')->assertSee('Levers');
     }
 
@@ -93,6 +100,108 @@ final class AccountTest extends CragTestCase
         $this->post("/back/{$stranger->id}/wrong")->assertNotFound();
         $this->post($link)->assertRedirect('/plans');
         self::assertSame(['Levers'], $stranger->plans()->pluck('title')->all());
+    }
+
+    public function test_whoever_has_an_account_is_asked_too(): void
+    {
+        $this->make();
+        $stranger = $this->teacher('a-stranger');
+        $link = "/back/{$stranger->id}/{$stranger->return_key}";
+        $this->asTeacher()->get($link)->assertOk()->assertSee('You are signed in here as Ms Okafor-Lind')->assertCookieMissing('crag_teacher');
+        // A session's return link has nobody take part in a stranger's session unasked.
+        $session = $this->newSession();
+        $this->asTeacher('a-stranger')->get("/return/{$session->id}/{$session->return_key}")->assertRedirect("/beside/{$session->id}/{$session->return_key}");
+        self::assertNull($stranger->roleIn($session));
+    }
+
+    public function test_a_mail_never_takes_its_address_from_the_request(): void
+    {
+        $this->make();
+        config(['mail.default' => 'array', 'app.url' => 'http://crag.test:8000']);
+        foreach ([['http://evil.example', []], ['http://localhost', ['HTTP_X_FORWARDED_HOST' => 'evil.example', 'REMOTE_ADDR' => '127.0.0.1']]] as [$called, $server]) {
+            $this->asNobody()->withServerVariables($server)->post("{$called}/account/forgot", ['email' => 'lind@sillbeck.test'])->assertSessionHas('said');
+            $this->travel(2)->minutes();
+        }
+        $mailer = Mail::mailer('array');
+        self::assertInstanceOf(Mailer::class, $mailer);
+        $transport = $mailer->getSymfonyTransport();
+        self::assertInstanceOf(ArrayTransport::class, $transport);
+        self::assertCount(2, $transport->messages());
+        foreach ($transport->messages() as $message) {
+            self::assertStringContainsString('http://crag.test:8000/account/reset/', quoted_printable_decode($message->toString()));
+            self::assertStringNotContainsString('evil', $message->toString());
+        }
+    }
+
+    public function test_with_a_public_address_other_names_are_refused(): void
+    {
+        config(['crag.url' => 'https://crag.sillbeck.test']);
+        foreach (['evil.example', 'crag.sillbeck.test:81', 'localhost', 'crag.sillbeck.test.evil.example'] as $host) {
+            $this->get("http://{$host}/")->assertStatus(421)->assertSee('https://crag.sillbeck.test');
+            $this->post("http://{$host}/join", ['code' => 'x'])->assertStatus(421);
+        }
+        $this->get('https://Crag.Sillbeck.test/')->assertOk();
+        $this->get('http://127.0.0.1:8000/up')->assertOk();
+    }
+
+    public function test_what_a_request_says_of_its_way_is_not_believed(): void
+    {
+        $seen = [];
+        Route::middleware('web')->get('/who', static function (Request $request) use (&$seen): string {
+            $seen[] = [$request->ip(), $request->getHost(), $request->isSecure()];
+
+            return '';
+        });
+        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->get('/who', ['X-Forwarded-For' => '10.9.8.7', 'X-Forwarded-Host' => 'evil.example', 'X-Forwarded-Proto' => 'https', 'Forwarded' => 'for=10.9.8.7;host=evil.example']);
+        self::assertSame([['127.0.0.1', 'localhost', false]], $seen);
+    }
+
+    public function test_tries_on_one_account_are_limited_wherever_they_come_from(): void
+    {
+        $this->make();
+        for ($i = 0; $i < 30; $i++) {
+            $this->asNobody()->withCookie('crag_visitor', "guesser {$i}")->withServerVariables(['REMOTE_ADDR' => "10.0.0.{$i}"]);
+            $this->signIn('wrong')->assertSessionHasErrors(['email' => 'That address and that password do not belong together.']);
+        }
+        $this->asNobody()->withCookie('crag_visitor', 'the next')->withServerVariables(['REMOTE_ADDR' => '10.0.1.1']);
+        $this->signIn()->assertSessionHasErrors(['email' => 'Too many tries. Wait a minute, then try again.']);
+        $this->travel(61)->seconds();
+        $this->signIn()->assertSessionHasNoErrors();
+    }
+
+    public function test_where_an_account_is_needed_nobody_teaches_without_one(): void
+    {
+        config(['crag.teachers' => 'account']);
+        $this->asNobody()->get('/')->assertOk()->assertSee('Teachers sign in here first')->assertDontSee('Start a session');
+        $this->post('/start', ['name' => 'X', 'title' => 'Y'])->assertRedirect('/account');
+        $this->get('/plans')->assertRedirect('/account');
+        $this->postJson('/classes', ['name' => 'x'])->assertForbidden();
+        self::assertSame([0, 0], [LiveSession::query()->count(), Teacher::query()->count()]);
+        $this->get('/account')->assertOk()->assertSee('Make the account');
+        $this->make()->assertRedirect('/plans');
+        $this->asTeacher()->post('/start', ['name' => 'Ms Okafor-Lind', 'title' => 'Levers'])->assertRedirectContains('/desk/');
+        // A student needs none.
+        $this->asNobody()->post('/join', ['code' => LiveSession::query()->firstOrFail()->join_code, 'name' => 'Tamsin'])->assertRedirectContains('/seat/');
+    }
+
+    public function test_where_an_invitation_is_needed_it_works_once_and_for_its_days(): void
+    {
+        config(['crag.teachers' => 'invitation', 'app.url' => 'http://crag.test']);
+        $this->make()->assertForbidden();
+        $this->asTeacher()->get('/account')->assertSee('takes an invitation')->assertDontSee('Make the account');
+        Artisan::call('crag:invite', ['--days' => 2]);
+        $link = trim(Artisan::output());
+        self::assertStringStartsWith('http://crag.test/invitation/', $link);
+        $path = substr($link, strlen('http://crag.test'));
+        $this->asTeacher()->get($path)->assertRedirect('/account');
+        $this->get('/account')->assertSee('Make the account');
+        $this->make()->assertRedirect('/plans');
+        $this->asNobody()->get($path)->assertNotFound();
+        Artisan::call('crag:invite', ['--days' => 2]);
+        $late = substr(trim(Artisan::output()), strlen('http://crag.test'));
+        $this->travel(3)->days();
+        $this->get($late)->assertNotFound();
+        $this->get('/invitation/guessed')->assertNotFound();
     }
 
     #[TestWith([null])]

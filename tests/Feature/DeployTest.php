@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Deploy\Child;
+use Deploy\Child;
 use Deploy\Folder;
 use Deploy\Options;
 use Deploy\Port;
@@ -114,5 +115,19 @@ final class DeployTest extends TestCase
         self::assertFileExists("{$root}/kept/file");
         Folder::remove($root);
         self::assertDirectoryDoesNotExist($root);
+    }
+
+    public function test_a_part_that_keeps_ending_is_started_again_after_longer_and_longer(): void
+    {
+        $child = new Child('false', ['false'], '/dev/null', []);
+        $waits = [];
+        for ($i = 0; $i < 4; $i++) {
+            $child->start();
+            while ($child->isRunning()) {
+                usleep(2000);
+            }
+            $waits[] = round($child->startsAgainIn(), 1);
+        }
+        self::assertSame([0.3, 2.0, 4.0, 8.0], $waits);
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Invitation;
 use App\Accounts\JoinTeachers;
+use App\Accounts\WhoTeaches;
 use App\Http\CurrentTeacher;
 use App\Http\Visitor;
 use App\Models\Teacher;
@@ -32,7 +34,7 @@ final readonly class AccountController
 
     public function show(Request $request): View
     {
-        return view('account.account', ['teacher' => CurrentTeacher::found($request)]);
+        return view('account.account', ['teacher' => CurrentTeacher::found($request), 'mayMake' => self::mayMake($request), 'who' => WhoTeaches::here()]);
     }
 
     /** The teacher of this device gets an account: the plans, classes and sessions are there already. */
@@ -40,6 +42,7 @@ final readonly class AccountController
     {
         $teacher = CurrentTeacher::found($request);
         abort_if($teacher->hasAccount(), 409, __('There is an account already.'));
+        abort_unless(self::mayMake($request), 403, __('An account here takes an invitation. Ask whoever looks after Crag at your school.'));
         $request->merge(['email' => self::email($request)]);
         $request->validate([
             'name' => ['required', 'string', 'max:60'],
@@ -47,8 +50,23 @@ final readonly class AccountController
             'password' => ['required', 'string', 'max:200', PasswordRule::min(10)],
         ], ['email.unique' => __('There is an account with this address. Sign in instead.')]);
         $teacher->update($request->only(['name', 'email', 'password']));
+        Invitation::use($request);
 
         return redirect()->route('plans')->with('said', __('The account is made. Sign in with it on any device.'));
+    }
+
+    /** With an invitation an account can be made. */
+    public function invited(Request $request, string $token): RedirectResponse
+    {
+        abort_unless(Invitation::holds($token), 404, __('This invitation was used already, or is too old. Ask for another.'));
+        Invitation::accept($request, $token);
+
+        return redirect()->route('account')->with('said', __('You are invited to teach with Crag here: make your account.'));
+    }
+
+    private static function mayMake(Request $request): bool
+    {
+        return WhoTeaches::here() !== WhoTeaches::Invitation || Invitation::isAccepted($request);
     }
 
     public function signIn(Request $request): RedirectResponse
@@ -88,12 +106,11 @@ final readonly class AccountController
     public function return(Request $request, Teacher $teacher, string $key): RedirectResponse|View
     {
         abort_unless(hash_equals($teacher->return_key, $key), 404);
-        // A link that a stranger sent must not carry this device's plans away.
-        if ($this->join->wouldTakeOver($request, $teacher)) {
-            return view('account.join', ['teacher' => $teacher, 'key' => $key]);
-        }
 
-        return $this->returnAndJoin($request, $teacher, $key);
+        // A link that a stranger sent must neither carry this device's plans away nor have it work in the stranger's name.
+        return CurrentTeacher::of($request)?->is($teacher) === true
+            ? redirect()->route('plans')
+            : view('account.join', ['teacher' => $teacher, 'key' => $key, 'takesOver' => $this->join->wouldTakeOver($request, $teacher), 'before' => CurrentTeacher::of($request)]);
     }
 
     public function returnAndJoin(Request $request, Teacher $teacher, string $key): RedirectResponse

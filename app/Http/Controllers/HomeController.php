@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\WhoTeaches;
 use App\Http\CurrentTeacher;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -17,6 +18,7 @@ final class HomeController
 
         return view('home', [
             'teacher' => $teacher,
+            'mayTeach' => WhoTeaches::here()->admits($teacher),
             'running' => $sessions->whereNull('ended_at'),
             'ended' => $sessions->whereNotNull('ended_at'),
         ]);

@@ -40,6 +40,11 @@ final class StartController
     public function return(Request $request, LiveSession $session, string $key): RedirectResponse
     {
         $role = $this->role($session, $key);
+        // A device that is somebody's already asks before it takes part in a session that is not theirs.
+        $known = CurrentTeacher::of($request);
+        if ($known !== null && $known->roleIn($session) === null) {
+            return redirect()->route('beside', [$session, $key]);
+        }
         $teacher = CurrentTeacher::orNew($request, '');
         if ($teacher->name === '' && $role === Role::Colleague) {
             $teacher->update(['name' => $session->teacher_name]);

@@ -7,10 +7,11 @@
             <p>{{ __('You are signed in as :name (:email). Your plans, classes and sessions are on every device where you sign in.', ['name' => $teacher->name, 'email' => $teacher->email]) }}</p>
             <form method="post" action="{{ route('account.sign-out') }}">@csrf <button class="btn btn-outline-slate">{{ __('Sign out on this device') }}</button></form>
         @else
-            <p>{{ __('Nothing needs an account. With one, your plans, classes and sessions follow you to other devices.') }}</p>
+            <p>{{ $who === App\Accounts\WhoTeaches::Anybody ? __('Nothing needs an account. With one, your plans, classes and sessions follow you to other devices.') : __('Teachers sign in here. Students need no account: they join with the code on the class screen.') }}</p>
             <div class="home-ways">
                 <section class="card-paper" aria-labelledby="account-new">
                     <h2 id="account-new">{{ __('Make an account') }}</h2>
+                    @if ($mayMake)
                     <form method="post" action="{{ route('account.make') }}">
                         @csrf
                         <label for="name">{{ __('Your name, as students see it') }}</label>
@@ -21,6 +22,9 @@
                         <input id="password" name="password" type="password" class="form-control mb-3" required minlength="10" autocomplete="new-password">
                         <button class="btn btn-go w-100">{{ __('Make the account') }}</button>
                     </form>
+                    @else
+                        <p>{{ __('An account here takes an invitation. Ask whoever looks after Crag at your school.') }}</p>
+                    @endif
                 </section>
                 <section class="card-paper" aria-labelledby="account-in">
                     <h2 id="account-in">{{ __('Sign in') }}</h2>

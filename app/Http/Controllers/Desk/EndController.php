@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Desk;
 
 use App\Http\CurrentRole;
 use App\Http\CurrentTeacher;
+use App\Http\PublicAddress;
 use App\Jobs\MakeRecord;
 use App\Live\SchoolTime;
 use App\Models\LiveSession;
@@ -120,7 +121,7 @@ final class EndController
     /** Statements of the Experience API. */
     public function statements(Request $request, LiveSession $session): Response
     {
-        $statements = Results::of($session, $request->query('names') === 'stone')->statements($request->getSchemeAndHttpHost());
+        $statements = Results::of($session, $request->query('names') === 'stone')->statements(PublicAddress::root());
 
         return response(json_encode($statements, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES))
             ->withHeaders(['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-xapi.json\""]);

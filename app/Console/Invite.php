@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Accounts\Invitation;
+use App\Http\PublicAddress;
+use Illuminate\Console\Command;
+
+/** Prints a link with which one teacher can make an account. */
+final class Invite extends Command
+{
+    protected $signature = 'crag:invite {--days=7}';
+
+    protected $description = 'Make a link with which one teacher can make an account';
+
+    public function handle(): int
+    {
+        $this->line(PublicAddress::of('invitation', ['token' => Invitation::make(max(1, (int) $this->option('days')))]));
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Deploy;
+
+use DateTimeZone;
+
+/** What an administrator sets in the environment; what cannot hold is said before anything starts. */
+final class Setting
+{
+    /** The address by which people reach it; empty for whatever they typed. */
+    public static function url(): string
+    {
+        $url = rtrim(mb_strtolower(getenv('CRAG_URL') ?: ''), '/');
+        if ($url !== '' && preg_match('#\Ahttps?://[a-z0-9.-]+(?::\d+)?\z#', $url) !== 1) {
+            throw new Problem("CRAG_URL is \"{$url}\"; an address is written like https://crag.sillbeck.example, without a path.");
+        }
+
+        return $url;
+    }
+
+    /** @return list<string> addresses and networks of the proxies whose X-Forwarded-For is believed */
+    public static function proxies(): array
+    {
+        $proxies = array_values(array_filter(preg_split('/[\s,]+/', getenv('CRAG_PROXIES') ?: '') ?: []));
+        foreach ($proxies as $one) {
+            [$address, $bits] = explode('/', $one, 2) + [1 => '0'];
+            if (filter_var($address, FILTER_VALIDATE_IP) === false || ! ctype_digit($bits) || (int) $bits > 128) {
+                throw new Problem("CRAG_PROXIES has \"{$one}\", which is neither an address nor a network like 10.0.0.0/8.");
+            }
+        }
+
+        return $proxies;
+    }
+
+    /** Where what is kept lives: pictures, records, the database, the key. */
+    public static function data(): string
+    {
+        return rtrim(getenv('CRAG_DATA') ?: Setup::root().'/storage/data', '/');
+    }
+
+    /** Where what runs has its sockets, logs and process ids; nothing in it need be kept. */
+    public static function run(int $port): string
+    {
+        return rtrim(getenv('CRAG_RUN_DIR') ?: Setup::root()."/storage/run/serve-{$port}", '/');
+    }
+
+    /** Who may teach here. */
+    public static function teachers(): string
+    {
+        $who = getenv('CRAG_TEACHERS') ?: 'anybody';
+        if (! in_array($who, ['anybody', 'account', 'invitation'], true)) {
+            throw new Problem("CRAG_TEACHERS is \"{$who}\"; it is anybody, account or invitation.");
+        }
+
+        return $who;
+    }
+
+    /** The time zone that is set, else the machine's. */
+    public static function zone(): string
+    {
+        $set = getenv('CRAG_ZONE') ?: '';
+        if ($set !== '' && ! in_array($set, DateTimeZone::listIdentifiers(), true)) {
+            throw new Problem("CRAG_ZONE is \"{$set}\", which is no time zone; one is written like Europe/Helsinki.");
+        }
+        $machine = [trim((string) @file_get_contents('/etc/timezone')), (string) preg_replace('#^.*/zoneinfo/#', '', (string) @readlink('/etc/localtime'))];
+
+        return $set !== '' ? $set : (array_values(array_intersect($machine, DateTimeZone::listIdentifiers()))[0] ?? 'UTC');
+    }
+}

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Deploy\Child;
-use Deploy\Child;
 use Deploy\Folder;
 use Deploy\Options;
 use Deploy\Port;

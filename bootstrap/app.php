@@ -8,6 +8,7 @@ use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SameOrigin;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartWebSession;
+use App\Live\Health;
 use Crag\Session\Refusal;
 use Crag\Session\RefusedDeed;
 use Illuminate\Cookie\Middleware\EncryptCookies;
@@ -44,6 +45,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontFlash(['name']);
         // What may not be done now is told with its reason; the page puts itself right by it.
         $exceptions->dontReport(RefusedDeed::class);
+        // A disk that is full, a database that is locked: said in a sentence, and the page tries again.
+        $exceptions->render(static function (PDOException $problem, Request $request) {
+            $said = Health::said($problem);
+
+            return $said === null ? null : ($request->expectsJson() || $request->isJson()
+                ? response()->json(['message' => $said], 503) : response()->view('refused', ['sentence' => $said], 503));
+        });
         $exceptions->render(static function (RefusedDeed $problem, Request $request) {
             $status = $problem->refusal === Refusal::NotYours ? 403 : 409;
 

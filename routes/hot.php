@@ -24,6 +24,7 @@ use App\Http\Controllers\Desk\ScreenController;
 use App\Http\Controllers\Desk\SeatsController;
 use App\Http\Controllers\Desk\StandingsController;
 use App\Http\Controllers\Desk\WatchController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\Plans\DrawingController;
@@ -49,7 +50,10 @@ Route::get('/busy', static fn (Request $request) => $request->expectsJson() || $
     : response()->view('refused', ['sentence' => __('Too many files at once. Wait for the others, then try again.')], 429));
 
 // Whether the application answers.
-Route::get('/up', static fn () => response('up')->header('Content-Type', 'text/plain'));
+Route::get('/up', [HealthController::class, 'up']);
+// For the administrator: nginx says from where (CRAG_WATCH_FROM).
+Route::get('/health', [HealthController::class, 'health']);
+Route::get('/metrics', [HealthController::class, 'metrics']);
 
 Route::get('/backdrop.svg', [PictureController::class, 'backdrop'])->name('backdrop');
 Route::get('/asset/{asset}', [PictureController::class, 'asset'])->name('asset');

@@ -25,7 +25,7 @@ final class PublicAddress
     {
         $public = config()->string('crag.url');
         if ($public !== '') {
-            URL::forceRootUrl($public);
+            URL::useOrigin($public);
             URL::forceScheme((string) parse_url($public, PHP_URL_SCHEME));
         }
     }

@@ -33,6 +33,15 @@ class Publisher
         }
     }
 
+    /** Whether something takes messages. */
+    public function isThere(): bool
+    {
+        $socket = @stream_socket_client("unix://{$this->socket}", timeout: 1);
+        $socket === false || fclose($socket);
+
+        return $socket !== false;
+    }
+
     /** How many pages listen to the channel. */
     public function listeners(string $channel): int
     {

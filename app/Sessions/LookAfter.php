@@ -6,6 +6,7 @@ namespace App\Sessions;
 
 use App\Database\Wipe;
 use App\Live\Clock;
+use App\Live\StoringTimes;
 use Crag\Session\Rounds;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
@@ -28,6 +29,7 @@ final readonly class LookAfter
         File::replace(self::file(), (string) json_encode($rounds->toArray()));
         ($this->endIdle)($rounds->aliveFromMs ?? 0, $rounds->mayForget($now));
         Wipe::log();
+        StoringTimes::trim();
     }
 
     /** The last round that there was. */

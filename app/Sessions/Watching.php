@@ -23,6 +23,7 @@ use Crag\Watch\Watched;
 use Crag\Watch\WatchSettings;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use PDOException;
 
 /** What the desk is told again and again of a prompt's canvases: their states, their answers, and what is worth a look. */
 final readonly class Watching
@@ -152,6 +153,10 @@ final readonly class Watching
     private function noteSeen(Collection $seats, array $watched, int $now): void
     {
         $here = $seats->filter(static fn (Seat $seat): bool => $watched[$seat->id]->isHere && $now - $seat->seen_at_ms > self::SEEN_MS)->pluck('id');
-        $here->isEmpty() || Seat::query()->whereIn('id', $here)->update(['seen_at_ms' => $now]);
+        try {
+            $here->isEmpty() || Seat::query()->whereIn('id', $here)->update(['seen_at_ms' => $now]);
+        } catch (PDOException) {
+            // A disk that is full must not take the view of the class away.
+        }
     }
 }

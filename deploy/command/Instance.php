@@ -254,6 +254,7 @@ final class Instance
             'workers' => (string) max(1, intdiv($cores, 2)),             'live_children' => (string) max(3, 2 * $cores), 'page_children' => (string) max(3, 2 * $cores), 'dear_children' => (string) max(2, $cores),
             'https' => str_starts_with(Setting::url(), 'https://') ? 'on' : '',
             'proxies' => Setting::proxies() === [] ? '' : implode(' ', array_map(static fn (string $one): string => "set_real_ip_from {$one};", Setting::proxies())).' real_ip_header X-Forwarded-For; real_ip_recursive on;',
+            'watchers' => implode(' ', array_map(static fn (string $one): string => "allow {$one};", Setting::watchers())),
             'nice' => $asRoot ? '10' : '0', 'data' => $this->data,
         ];
         $files = [

@@ -23,15 +23,27 @@ final class Setting
     /** @return list<string> addresses and networks of the proxies whose X-Forwarded-For is believed */
     public static function proxies(): array
     {
-        $proxies = array_values(array_filter(preg_split('/[\s,]+/', getenv('CRAG_PROXIES') ?: '') ?: []));
-        foreach ($proxies as $one) {
+        return self::networks('CRAG_PROXIES', '');
+    }
+
+    /** @return list<string> from where /health and /metrics may be read */
+    public static function watchers(): array
+    {
+        return self::networks('CRAG_WATCH_FROM', '127.0.0.1 ::1');
+    }
+
+    /** @return list<string> */
+    private static function networks(string $name, string $usual): array
+    {
+        $networks = array_values(array_filter(preg_split('/[\s,]+/', getenv($name) ?: $usual) ?: []));
+        foreach ($networks as $one) {
             [$address, $bits] = explode('/', $one, 2) + [1 => '0'];
             if (filter_var($address, FILTER_VALIDATE_IP) === false || ! ctype_digit($bits) || (int) $bits > 128) {
-                throw new Problem("CRAG_PROXIES has \"{$one}\", which is neither an address nor a network like 10.0.0.0/8.");
+                throw new Problem("{$name} has \"{$one}\", which is neither an address nor a network like 10.0.0.0/8.");
             }
         }
 
-        return $proxies;
+        return $networks;
     }
 
     /** Where what is kept lives: pictures, records, the database, the key. */

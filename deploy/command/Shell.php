@@ -42,7 +42,7 @@ final class Shell
      */
     public static function output(array $command, string $folder, array $environment = []): string
     {
-        $process = proc_open($command, [['file', '/dev/null', 'r'], ['pipe', 'w'], ['redirect', 1]], $pipes, $folder, [...getenv(), ...$environment]);
+        $process = proc_open($command, [['file', '/dev/null', 'r'], ['pipe', 'w']], $pipes, $folder, [...getenv(), ...$environment]);
         $output = $process === false ? '' : (string) stream_get_contents($pipes[1]);
         $code = $process === false ? 127 : proc_close($process);
 

@@ -10,10 +10,12 @@ export class Freshness {
         private readonly words: string,
     ) {}
 
-    heard(isFresh: boolean): void {
+    /** @param  trouble  what the server says of itself */
+    heard(isFresh: boolean, trouble: string | null = null): void {
         if (isFresh) {
             this.last = Date.now();
-            this.place.hidden = true;
+            this.place.textContent = trouble;
+            this.place.hidden = trouble === null;
         } else if (this.place.hidden) {
             const time = new Date(this.last).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', second: '2-digit' });
             this.place.textContent = fill(this.words, { time });

@@ -28,6 +28,8 @@ export interface WatchAnswer {
     started: number;
     tally: Tally;
     scale: Scale | null;
+    /** What the server says of itself, where it cannot store. */
+    trouble: string | null;
 }
 
 const MOST_GROUPS = 24;

@@ -320,7 +320,7 @@ async function countStates(): Promise<void> {
     const asked = at.looking;
     const { silent } = grid;
     const answer = await get<WatchAnswer>(`${page.address}/prompt/${asked}/states${silent.length === 0 ? '' : `?silent=${silent.join(',')}`}`).catch(() => null);
-    freshness.heard(answer !== null);
+    freshness.heard(answer !== null, answer?.trouble);
     if (answer !== null && asked === at.looking) {
         grid.showStates(answer.states);
         watch.take(answer);

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Desk;
 use App\Canvas\KeptScene;
 use App\Live\Audience;
 use App\Live\CatchUp;
+use App\Live\Health;
 use App\Live\Portion;
 use App\Models\Canvas;
 use App\Models\LiveSession;
@@ -72,6 +73,6 @@ final class WatchController
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
 
-        return response()->json($watching->of($session, $prompt, explode(',', $request->string('silent')->toString())));
+        return response()->json($watching->of($session, $prompt, explode(',', $request->string('silent')->toString())) + ['trouble' => Health::full()]);
     }
 }

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Live;
+
+use App\Sessions\LookAfter;
+use Illuminate\Support\Facades\DB;
+use PDOException;
+use Throwable;
+
+/** How the parts of this installation are: what is wrong is said in a sentence, for the administrator and for the desk. */
+final readonly class Health
+{
+    /** Below this nothing more can be stored for sure. */
+    private const FULL_BYTES = 16 * 1024 * 1024;
+
+    /** Below this somebody should make room. */
+    private const LOW_BYTES = 500 * 1024 * 1024;
+
+    /** A writer's turn takes milliseconds. */
+    private const LOCKED_MS = 1500;
+
+    /** The queue's worker makes a round every 20 s, but not while it draws a record. */
+    private const QUIET_MS = 15 * 60 * 1000;
+
+    public function __construct(private Publisher $publisher)
+    {
+    }
+
+    /** @return array{database: string, disk: string, queue: string, live: string} "ok", or what is wrong */
+    public function parts(): array
+    {
+        return ['database' => self::database(), 'disk' => self::disk(), 'queue' => self::queue(), 'live' => $this->publisher->isThere() ? 'ok' : __('Nothing is delivered live: nginx does not answer.')];
+    }
+
+    /** Whether strokes are stored; null, or why not. */
+    public static function trouble(): ?string
+    {
+        $wrong = array_filter([self::full(), self::database()], static fn (?string $said): bool => $said !== null && $said !== 'ok');
+
+        return array_values($wrong)[0] ?? null;
+    }
+
+    /** For the desk, which is told without the database being asked to write. */
+    public static function full(): ?string
+    {
+        $free = @disk_free_space(config()->string('crag.data'));
+
+        return $free !== false && $free < self::FULL_BYTES ? __('The server’s disk is full. Students go on drawing: what they draw waits on their devices until there is room.') : null;
+    }
+
+    /** What a fault of the database means for whoever waits for an answer; null where it is another fault. */
+    public static function said(Throwable $fault): ?string
+    {
+        $message = $fault instanceof PDOException ? $fault->getMessage() : '';
+
+        return match (true) {
+            str_contains($message, 'is full'), str_contains($message, 'disk I/O error') => __('The server cannot store anything: its disk is full or broken. Nothing is lost, it is tried again.'),
+            str_contains($message, 'is locked') => __('The server’s database is locked. Nothing is lost, it is tried again.'),
+            str_contains($message, 'malformed'), str_contains($message, 'not a database') => __('The server’s database is damaged. Whoever looks after Crag must restore a backup.'),
+            str_contains($message, 'readonly'), str_contains($message, 'unable to open') => __('The server’s database cannot be written.'),
+            default => null,
+        };
+    }
+
+    private static function database(): string
+    {
+        $pragma = static fn (int $ms): bool => DB::connection()->getPdo()->exec("PRAGMA busy_timeout = {$ms}") !== false;
+        $begun = false;
+        try {
+            $pragma(self::LOCKED_MS);
+            DB::beginTransaction();
+            $begun = true;
+            // Written and taken back: reading alone says nothing of a disk that is full.
+            DB::table('invitations')->insert(['token_hash' => 'health', 'expires_at' => '2000-01-01']);
+
+            return 'ok';
+        } catch (Throwable $fault) {
+            return self::said($fault) ?? __('The database cannot be used.');
+        } finally {
+            $begun && rescue(static fn () => DB::rollBack(), report: false);
+            rescue(static fn () => $pragma(config()->integer('database.connections.sqlite.busy_timeout')), report: false);
+        }
+    }
+
+    private static function disk(): string
+    {
+        $free = @disk_free_space(config()->string('crag.data'));
+
+        return self::full() ?? ($free !== false && $free < self::LOW_BYTES ? __('Only :n MB are free on the disk.', ['n' => intdiv((int) $free, 1024 * 1024)]) : 'ok');
+    }
+
+    private static function queue(): string
+    {
+        $quiet = Clock::ms() - LookAfter::last(Clock::ms())->lastMs;
+
+        return $quiet > self::QUIET_MS ? __('The queue has made no round for :n minutes.', ['n' => intdiv($quiet, 60_000)]) : 'ok';
+    }
+}

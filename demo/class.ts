@@ -3,6 +3,7 @@ import { decodeInk, encodeInk, type Sample } from '../resources/ts/canvas/ink';
 import type { Operation, Stroke, Text } from '../resources/ts/canvas/model';
 import { newId } from '../resources/ts/canvas/model';
 import { countBetween } from './counter';
+import { endure } from './enduring';
 import { SimulatedStudent, sleep } from './student';
 import { SimulatedTeacher } from './teacher';
 
@@ -12,6 +13,7 @@ import { SimulatedTeacher } from './teacher';
  *   class.mjs scribble BASE CODE STUDENTS SECONDS REPORT PAUSE BEFORE   a measurement: everybody draws, BEFORE strokes being there already
  *   class.mjs reach   BASE CODE DESK STUDENTS ROUNDS REPORT  a measurement: what the teacher does, until every page has it
  *   class.mjs record  BASE CODE DESK STUDENTS PROMPTS STROKES REPORT PDF   a measurement: a lesson, and its record
+ *   class.mjs endure  BASE CODE STUDENTS REPORT              a measurement: a class that draws on whatever is broken under it
  *   class.mjs count   PORT TARGET                            a measurement: counts the bytes between a browser and the server
  */
 
@@ -204,6 +206,8 @@ process.on('SIGINT', () => process.exit(0));
 
 if (mode === 'count') {
     countBetween(Number(base), Number(code));
+} else if (mode === 'endure') {
+    await endure(base, code, Number(rest[0]), rest[1], line);
 } else if (mode === 'reach') {
     await reach(rest[0], Number(rest[1]), Number(rest[2]), rest[3]);
 } else if (mode === 'record') {

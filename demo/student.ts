@@ -11,6 +11,8 @@ export interface Watch {
     posted?(ms: number, ids: string[]): void;
     /** The page has shown what the teacher did: milliseconds since 1970. */
     heard?(what: string, at: number): void;
+    /** What the page has of its own canvas's log, from the socket or from catching up. */
+    operations?(operations: Operation[]): void;
 }
 
 export const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, Math.max(0, ms)));
@@ -53,6 +55,8 @@ export class SimulatedStudent {
     private session = '';
     private ink = '';
     private canvas = '';
+    /** Up to here the canvas's log is whole. */
+    private known = 0;
     private arePensDown = false;
     private answered = '';
     private ahead: { canvas: string; waiting?: boolean; prompt: { id: string } } | undefined;
@@ -148,6 +152,39 @@ export class SimulatedStudent {
         }
     }
 
+    /** Once; null where there is no answer that says what became of them. */
+    protected async tryToPost(operations: Operation[]): Promise<{ accepted: { id: string; n: number }[]; refused: { id: string }[] } | null> {
+        const response = await this.request(`/seat/${this.seat}/operations`, { ...this.json({ canvas: this.canvas, operations }), signal: AbortSignal.timeout(15_000) }).catch(() => null);
+        return response?.ok ? ((await response.json().catch(() => null)) as { accepted: { id: string; n: number }[]; refused: { id: string }[] } | null) : null;
+    }
+
+    protected get canvasId(): string {
+        return this.canvas;
+    }
+
+    /** Asks for what was missed on the canvas, until there is no more. */
+    protected async catchUp(): Promise<void> {
+        for (let more = true; more; ) {
+            const response = await this.request(`/seat/${this.seat}/catch-up?canvas=${this.canvas}&operations=${this.known}`, { signal: AbortSignal.timeout(15_000) });
+            const answer = (await response.json()) as { operations: Operation[]; more: boolean };
+            this.take(answer.operations, true);
+            more = answer.more;
+        }
+    }
+
+    /** The network goes for a moment. */
+    cut(): void {
+        this.socket?.terminate();
+        this.line?.terminate();
+    }
+
+    /** As a page does: what came live is kept, and where a number is missing it asks. */
+    private take(operations: Operation[], caughtUp: boolean): void {
+        const here = operations.filter(({ canvas }) => canvas === this.canvas);
+        this.watch.operations?.(here);
+        here.forEach(({ n }) => caughtUp ? (this.known = Math.max(this.known, n!)) : n === this.known + 1 && this.known++);
+    }
+
     /** Presses "Send to teacher"; what is sent is not drawn on any more. */
     async sendWork(): Promise<void> {
         await this.request(`/seat/${this.seat}/send`, this.json({ canvas: this.canvas }));
@@ -207,9 +244,11 @@ export class SimulatedStudent {
 
     /** What a page does about what it hears. */
     private hear(text: string): void {
-        const { event, opening } = JSON.parse(text) as { event?: { type: string; body: Record<string, never> }; opening?: { canvas: string; waiting?: boolean; prompt: { id: string } } };
+        const { event, opening, operations } = JSON.parse(text) as { operations?: Operation[]; event?: { type: string; body: Record<string, never> }; opening?: { canvas: string; waiting?: boolean; prompt: { id: string } } };
         const at = Date.now();
-        if (opening !== undefined) {
+        if (operations !== undefined) {
+            this.take(operations, false);
+        } else if (opening !== undefined) {
             this.ahead = opening;
         } else if (event?.type === 'prompt' && this.ahead?.prompt.id === (event.body.prompt as { id: string }).id) {
             this.canvas = this.ahead.canvas;

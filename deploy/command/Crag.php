@@ -11,7 +11,7 @@ final class Crag
         'demo' => [Demo::class, 'start everything with the demo class, and print the addresses [--port=8000] [--host=127.0.0.1] [--json] [--students=24]'],
         'test' => [Test::class, 'static checks and every test, or one part of them [core|app|browser]'],
         'serve' => [Serve::class, 'start the application without demo data [--port=8000] [--host=0.0.0.0]'],
-        'bench' => [Bench::class, 'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], or canvas'],
+        'bench' => [Bench::class, 'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--seed=7], or canvas'],
         'shots' => [Shots::class, 'make the pictures in docs/screenshots from the demo class'],
         'invite' => [Invite::class, 'make a link with which one teacher can make an account [--days=7]'],
         'doctor' => [Doctor::class, 'say what is missing or wrong, and how to mend it'],

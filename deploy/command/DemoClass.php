@@ -21,8 +21,12 @@ final readonly class DemoClass
     {
         $instance = Instance::fresh($name, $host, $port, true);
         $instance->start();
-
-        return new self($instance, self::seed($instance));
+        try {
+            return new self($instance, self::seed($instance->environment()));
+        } catch (Problem $problem) {
+            $instance->stop();
+            throw $problem;
+        }
     }
 
     /** Lets so many students come in and draw. */
@@ -35,21 +39,23 @@ final readonly class DemoClass
         ], isOnce: true);
     }
 
-    /** @return array{desk: string, plans: string, join: string, code: string, screen: string, student: string} */
-    private static function seed(Instance $instance): array
+    /**
+     * @param  array<string, string>  $environment  of the instance
+     * @return array{desk: string, plans: string, join: string, code: string, screen: string, student: string}
+     */
+    public static function seed(array $environment): array
     {
         $process = proc_open(
             [PHP_BINARY, 'artisan', 'crag:demo'],
             [['file', '/dev/null', 'r'], ['pipe', 'w'], STDERR],
             $pipes,
             Setup::root(),
-            [...getenv(), ...$instance->environment()],
+            [...getenv(), ...$environment],
         );
         $printed = $process === false ? '' : (string) stream_get_contents($pipes[1]);
         $code = $process === false ? 1 : proc_close($process);
         $addresses = json_decode($printed, true);
         if ($code !== 0 || ! is_array($addresses)) {
-            $instance->stop();
             throw new Problem("The demo session could not be begun:\n{$printed}");
         }
 

@@ -19,15 +19,15 @@ use Random\Randomizer;
 final class BenchFaults
 {
     /** How often each kind comes, in shares. */
-    private const KINDS = ['worker' => 4, 'php-fpm' => 2, 'nginx' => 2, 'queue' => 1, 'crag' => 1, 'locked' => 2, 'full' => 1, 'stopped' => 2, 'cut' => 3, 'twice' => 3, 'turned' => 3];
+    private const KINDS = ['worker' => 4, 'php-fpm' => 2, 'nginx' => 2, 'queue' => 1, 'crag' => 2, 'locked' => 2, 'full' => 1, 'stopped' => 2, 'cut' => 3, 'twice' => 3, 'turned' => 3];
 
     private const DATA_MB = 96;
 
-    /** @var resource */
-    private $serve;
+    /** @var ?resource */
+    private $serve = null;
 
-    /** @var resource */
-    private $class;
+    /** @var ?resource */
+    private $class = null;
 
     /** @var array{resource, resource} */
     private array $pipes;
@@ -130,8 +130,10 @@ final class BenchFaults
     /** The supervisor is killed outright, and somebody starts it again. */
     private function restart(): void
     {
-        posix_kill(proc_get_status($this->serve)['pid'], SIGKILL);
-        proc_close($this->serve);
+        if ($this->serve !== null) {
+            posix_kill(proc_get_status($this->serve)['pid'], SIGKILL);
+            proc_close($this->serve);
+        }
         usleep(300_000);
         $this->serve();
         $this->untilUp();
@@ -197,7 +199,11 @@ final class BenchFaults
         return $sum;
     }
 
-    /** The desk that was open all the time shows each canvas as one that is opened now does. @return array{tiles: int, differ: int} */
+    /**
+     * The desk that was open all the time shows each canvas as one that is opened now does.
+     *
+     * @return array{tiles: int, differ: int}
+     */
     private function deskAgrees(Chrome $chrome, Page $desk): array
     {
         $fresh = $chrome->open(1280, 1600);
@@ -206,6 +212,7 @@ final class BenchFaults
             $fresh->driver->manage()->addCookie(['name' => $cookie->getName(), 'value' => $cookie->getValue(), 'path' => '/']);
         }
         $fresh->visit($desk->driver->getCurrentURL())->find('#grid[data-ready]');
+        /** @return array<string, string> */
         $pictures = static fn (Page $page): array => (array) $page->run('return Object.fromEntries([...document.querySelectorAll(".tile")].map((tile) => [tile.dataset.seat, [...tile.querySelectorAll("canvas")].map((one) => one.toDataURL()).join(" ")]))');
         $differ = [];
         $until = microtime(true) + 40;
@@ -279,7 +286,7 @@ final class BenchFaults
         $until = microtime(true) + $patience;
         $heard = '';
         while (! str_contains($heard, $word)) {
-            if (microtime(true) > $until || ! proc_get_status($this->class)['running']) {
+            if (microtime(true) > $until || $this->class === null || ! proc_get_status($this->class)['running']) {
                 throw new Problem("The simulated class did not say \"{$word}\":\n".(string) @file_get_contents("{$this->folder}/class.out"));
             }
             $heard .= (string) fgets($this->pipes[1]);
@@ -289,10 +296,10 @@ final class BenchFaults
 
     private function end(): void
     {
-        if (isset($this->class)) {
+        if ($this->class !== null) {
             proc_terminate($this->class);
         }
-        if (isset($this->serve)) {
+        if ($this->serve !== null) {
             $pid = proc_get_status($this->serve)['pid'];
             posix_kill($pid, SIGTERM);
             $until = microtime(true) + 15;

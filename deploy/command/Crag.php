@@ -13,6 +13,8 @@ final class Crag
         'serve' => [Serve::class, 'start the application without demo data [--port=8000] [--host=0.0.0.0]'],
         'bench' => [Bench::class, 'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--seed=7], or canvas'],
         'shots' => [Shots::class, 'make the pictures in docs/screenshots from the demo class'],
+        'backup' => [Backup::class, 'put everything that is kept into one file, while it runs [FILE | --into=FOLDER --keep=14]'],
+        'restore' => [Restore::class, 'put a backup back, in place of what is there [FILE]'],
         'invite' => [Invite::class, 'make a link with which one teacher can make an account [--days=7]'],
         'doctor' => [Doctor::class, 'say what is missing or wrong, and how to mend it'],
     ];

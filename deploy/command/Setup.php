@@ -106,6 +106,7 @@ final class Setup
     private static function fingerprint(array $inputs): string
     {
         $hash = hash_init('sha256');
+        // By its name within the project: a folder that is moved is still the same.
         foreach ($inputs as $input) {
             foreach (self::files(self::root().'/'.$input) as $file) {
                 hash_update($hash, substr($file, strlen(self::root()))."\0".hash_file('sha256', $file)."\0");

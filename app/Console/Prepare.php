@@ -5,20 +5,50 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Illuminate\Console\Command;
+use Illuminate\Database\Migrations\Migrator;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 
 /** Makes an instance ready to serve: tables, and the settings and routes in a form that loads fast. */
 final class Prepare extends Command
 {
+    /** Databases as they were before an upgrade; older ones go. */
+    private const KEPT = 3;
+
     protected $signature = 'crag:prepare';
 
-    protected $description = 'Migrate the database and cache configuration and routes';
+    protected $description = 'Migrate the database, which is set aside as it was first, and cache configuration and routes';
 
     public function handle(): int
     {
+        $aside = $this->setAside();
+        $aside === null || $this->line("The database as it was before this upgrade is in {$aside}.");
         $this->callSilent('migrate', ['--force' => true]);
         $this->callSilent('config:cache');
         $this->callSilent('route:cache');
 
         return self::SUCCESS;
+    }
+
+    /** @return ?string where the database as it is now was copied to; null where nothing will change it */
+    private function setAside(): ?string
+    {
+        /** @var Migrator $migrator */
+        $migrator = $this->laravel['migrator'];
+        $migrator->setConnection(DB::getDefaultConnection());
+        $done = $migrator->repositoryExists() ? $migrator->getRepository()->getRan() : [];
+        if ($done === [] || array_diff(array_keys($migrator->getMigrationFiles([database_path('migrations')])), $done) === []) {
+            return null;
+        }
+        $folder = config()->string('crag.data').'/backups';
+        File::ensureDirectoryExists($folder, 0o700);
+        $file = "{$folder}/before-upgrade-".now()->format('Y-m-d-His').'.sqlite';
+        DB::statement('VACUUM INTO ?', [$file]);
+        chmod($file, 0o600);
+        $made = glob("{$folder}/before-upgrade-*.sqlite") ?: [];
+        rsort($made);
+        File::delete(array_slice($made, self::KEPT));
+
+        return $file;
     }
 }

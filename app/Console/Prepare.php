@@ -33,6 +33,10 @@ final class Prepare extends Command
     /** @return ?string where the database as it is now was copied to; null where nothing will change it */
     private function setAside(): ?string
     {
+        // At the first start there is none; migrating makes it.
+        if (! is_file(DB::connection()->getDatabaseName())) {
+            return null;
+        }
         /** @var Migrator $migrator */
         $migrator = $this->laravel['migrator'];
         $migrator->setConnection(DB::getDefaultConnection());

@@ -237,8 +237,12 @@ final class BenchFaults
     {
         putenv("CRAG_DATA={$this->folder}/data");
         putenv("CRAG_RUN_DIR={$this->folder}/run");
-
-        return Instance::lasting('127.0.0.1', $this->port);
+        try {
+            return Instance::lasting('127.0.0.1', $this->port);
+        } finally {
+            putenv('CRAG_DATA');
+            putenv('CRAG_RUN_DIR');
+        }
     }
 
     /** @return array<string, string> */

@@ -8,6 +8,7 @@ use App\Canvas\TakeCanvas;
 use App\Http\Middleware\PlainInput;
 use App\Models\Ask;
 use App\Models\Asset;
+use App\Models\Canvas;
 use App\Models\Handout;
 use App\Models\HeldFolder;
 use App\Models\LineupEntry;
@@ -33,9 +34,12 @@ use Crag\Prompt\Handout as HandoutValue;
 use Crag\Prompt\HandoutMode;
 use Crag\Prompt\PromptPage;
 use Crag\Session\Note;
+use Crag\Session\SeatState;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 use ReflectionClassConstant;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Tests\Support\CragTestCase;
 
 /** Every route, asked by everybody whom it does not concern. */
@@ -171,6 +175,79 @@ final class WrongPersonTest extends CragTestCase
         yield 'a student of another session' => ['other student'];
         yield 'the teacher of another session' => ['other teacher'];
         yield 'the class screen or the teacher of this one, in the other\'s place' => ['insider'];
+    }
+
+    /** @return iterable<string, array{string, list<string>}> who, and what that person may read */
+    public static function nine(): iterable
+    {
+        yield 'nobody' => ['nobody', []];
+        yield 'a student of the same session' => ['classmate', []];
+        yield 'a student of another session' => ['other student', []];
+        yield 'a student who knocks' => ['knocking', []];
+        yield 'a student who was sent out' => ['sent out', []];
+        yield 'a helper' => ['helper', ['work', 'note', 'words', 'name']];
+        yield 'the teacher of another session' => ['other teacher', []];
+        yield 'the class screen, on which it is shown' => ['screen', ['work']];
+        yield 'the student whose it is' => ['owner', ['work', 'words', 'name']];
+    }
+
+    /** @param  list<string>  $may */
+    #[DataProvider('nine')]
+    public function test_nine_kinds_of_person_read_no_more_than_is_theirs_by_any_route(string $who, array $may): void
+    {
+        $text = static fn (string $words, string $layer): array => ['id' => Str::random(20), 'kind' => 'add', 'layer' => $layer, 'at' => 1, 'body' => ['object' => ['type' => 'text', 'text' => $words, 'x' => 2000, 'y' => 2000, 'size' => 300, 'colour' => '#25323b']]];
+        $canvas = $this->canvasOf($this->seat);
+        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$text('WORKOFTAMSIN', 'student')]])->assertJsonCount(1, 'accepted');
+        $this->asTeacher()->getJson("/desk/{$this->session->id}/canvas/{$canvas->id}/notes")->assertOk();
+        $notes = (string) Canvas::query()->where('notes_on_id', $canvas->id)->value('id');
+        $this->postJson("/desk/{$this->session->id}/coach", ['canvas' => $notes, 'operations' => [$text('PRIVATENOTE', 'private')]])->assertJsonCount(1, 'accepted');
+        app(Hands::class)->up($this->seat, Note::read('SECRETQUESTION'));
+        $roster = $this->teacher()->rosters()->create(['name' => '9B']);
+        $roster->entries()->create(['n' => 1, 'name' => 'Listed', 'pin' => '471188']);
+        $this->session->refresh()->update(['roster_id' => $roster->id]);
+        app(Shown::class)->canvas($this->session, $canvas->refresh());
+        $secrets = ['work' => 'WORKOFTAMSIN', 'note' => 'PRIVATENOTE', 'words' => 'SECRETQUESTION', 'name' => 'Tamsin', 'return' => $this->session->return_key, 'helper' => $this->session->helper_key, 'pin' => '471188', 'teacher' => $this->teacher()->return_key];
+        [$mate, $mates] = $this->seat($this->session, 'Mate');
+        $this->session->teachers()->attach($this->teacher('a-helper')->id, ['role' => 'helper']);
+        match ($who) {
+            'knocking' => $mate->update(['state' => SeatState::Knocking]),
+            'sent out' => $mate->update(['state' => SeatState::SentOut]),
+            default => null,
+        };
+        $read = $asked = 0;
+        $found = array_fill_keys($may, false);
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            if (preg_match('#^(desk|seat|screen|plan|class|join|live|asset|home|plans|classes|account|up|health)\b#', $route->uri()) !== 1 || ! in_array('GET', $route->methods(), true) || str_contains($route->uri(), '{key}')) {
+                continue;
+            }
+            // A student asks with the own seat and, where that says no, with the other's.
+            foreach (in_array($who, ['classmate', 'knocking', 'sent out'], true) && str_contains($route->uri(), '{seat}') ? [$mate->id, $this->seat->id] : [$this->seat->id] as $seat) {
+                match ($who) {
+                    'owner' => $this->asStudent($this->seat->refresh(), $this->token),
+                    'classmate', 'knocking', 'sent out' => $this->asStudent($mate->refresh(), $mates),
+                    'helper' => $this->asTeacher('a-helper'),
+                    'screen' => $this->asScreen($this->session),
+                    default => $this->become($who, 'desk'),
+                };
+                $formats = str_contains($route->uri(), '{format}') ? ['svg', 'inkml'] : ['svg'];
+                foreach ($formats as $format) {
+                    $address = '/'.str_replace(['{code?}', '/png'], [$this->session->join_code, "/{$format}"], $this->fill(str_replace(['{seat}', '{format}', '{sheet}'], [$seat, $format, 'csv'], $route->uri())));
+                    $answer = $this->get($address);
+                    $body = $answer->baseResponse instanceof StreamedResponse ? $answer->streamedContent() : (string) $answer->getContent();
+                    foreach ($secrets as $what => $secret) {
+                        if (str_contains($body, $secret)) {
+                            self::assertContains($what, $may, "{$who} reads the {$what} at {$address}");
+                            $found[$what] = true;
+                            $read++;
+                        }
+                    }
+                    $asked++;
+                }
+            }
+        }
+        self::assertGreaterThan(60, $asked);
+        // What may be read was read: the search would have found a leak.
+        self::assertSame(array_fill_keys($may, true), $found, "{$who}: {$read}");
     }
 
     public function test_a_list_where_one_thing_is_meant_is_refused_and_odd_lists_break_nothing(): void

@@ -150,5 +150,6 @@ Route::prefix('/screen/{session}')->middleware(SeesScreen::class)->group(functio
 });
 
 if (config('crag.demo')) {
+    Route::get('/demo/plans', [DemoController::class, 'plans'])->name('demo.plans');
     Route::get('/demo/student', [DemoController::class, 'student'])->name('demo.student');
 }

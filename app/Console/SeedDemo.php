@@ -39,7 +39,7 @@ final class SeedDemo extends Command
         $changeTray->ofSession($session, ToolTray::of(TrayKind::Maths));
         $this->line((string) json_encode([
             'desk' => route('return', [$session, $session->return_key]),
-            'plans' => route('account.return', [$teacher, $teacher->return_key]),
+            'plans' => route('demo.plans'),
             'join' => route('join', $session->join_code),
             'code' => $session->join_code,
             'screen' => route('screen.open', [$session, $session->screen_key]),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Database\Wipe;
 use App\Live\Audience;
 use App\Live\Publisher;
 use App\Models\HeldFolder;
@@ -34,5 +35,6 @@ final readonly class ForgetSession
             $session->delete();
         });
         HeldFolder::remove('sessions', $session->id);
+        Wipe::afterForgetting();
     }
 }

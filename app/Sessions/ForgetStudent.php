@@ -67,6 +67,6 @@ final readonly class ForgetStudent
         });
         $this->publisher->close(Audience::seat($seat));
         File::delete($files);
-        Wipe::log();
+        Wipe::afterForgetting();
     }
 }

@@ -7,6 +7,7 @@ namespace App\Sessions;
 use App\Database\Wipe;
 use App\Live\Clock;
 use App\Live\StoringTimes;
+use App\Models\LiveSession;
 use Crag\Session\Rounds;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
@@ -28,7 +29,8 @@ final readonly class LookAfter
         }
         File::replace(self::file(), (string) json_encode($rounds->toArray()));
         ($this->endIdle)($rounds->aliveFromMs ?? 0, $rounds->mayForget($now));
-        Wipe::log();
+        Wipe::emptyLog();
+        LiveSession::query()->whereNull('ended_at')->exists() || Wipe::inQuiet();
         StoringTimes::trim();
     }
 

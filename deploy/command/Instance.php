@@ -162,6 +162,7 @@ final class Instance
         }
         while (! $asked) {
             usleep(200_000);
+            $this->closeSockets();
             foreach ($this->children as $name => $child) {
                 // @phpstan-ignore booleanNot.alwaysTrue (a signal sets it)
                 if (! $asked && ! $child->isRunning()) {
@@ -203,6 +204,15 @@ final class Instance
         fwrite($lock, (string) getmypid());
         fflush($lock);
         $this->lock = $lock;
+    }
+
+    /** nginx makes its sockets for everybody; they are nobody's but ours. */
+    private function closeSockets(): void
+    {
+        clearstatcache();
+        foreach (glob("{$this->run}/*.sock") ?: [] as $socket) {
+            ((int) @fileperms($socket) & 0o777) === 0o600 || @chmod($socket, 0o600);
+        }
     }
 
     private function note(string $name, Child $child): void
@@ -284,8 +294,7 @@ final class Instance
             }
             $answer = file_exists("{$this->run}/php-live.sock") ? @file_get_contents($this->address().'/up', false, $context) : false;
             if ($answer !== false && str_contains($http_response_header[0] ?? '', '200')) {
-                // nginx makes them for everybody.
-                array_map(static fn (string $socket): bool => @chmod($socket, 0o600), glob("{$this->run}/*.sock") ?: []);
+                $this->closeSockets();
 
                 return;
             }

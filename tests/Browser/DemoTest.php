@@ -34,14 +34,14 @@ final class DemoTest extends TestCase
 
         // The class that has gone home does not come back again and again; another part that ends does.
         $class = $this->part($pid, 'class.mjs');
-        $queue = $this->part($pid, 'queue:work');
+        $queue = $this->part($pid, 'crag:work');
         posix_kill($class, SIGTERM);
         posix_kill($queue, SIGKILL);
         $until = microtime(true) + 20;
-        while (in_array($this->part($pid, 'queue:work'), [0, $queue], true) && microtime(true) < $until) {
+        while (in_array($this->part($pid, 'crag:work'), [0, $queue], true) && microtime(true) < $until) {
             usleep(50_000);
         }
-        self::assertGreaterThan(0, $this->part($pid, 'queue:work'), 'what keeps Crag going is started again');
+        self::assertGreaterThan(0, $this->part($pid, 'crag:work'), 'what keeps Crag going is started again');
         self::assertSame(0, $this->part($pid, 'class.mjs'));
         $started = [...$started, ...Child::descendants($pid)];
 

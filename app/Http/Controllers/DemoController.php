@@ -4,15 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\JoinTeachers;
 use App\Http\CurrentSeat;
 use App\Models\LiveSession;
 use App\Sessions\TakeSeat;
 use Crag\Session\PersonName;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 /** The demo's short ways in; the routes exist in a demo alone. */
 final class DemoController
 {
+    /** The demo's plans, on a device that was nobody's. */
+    public function plans(Request $request, JoinTeachers $join): RedirectResponse
+    {
+        $join->signIn($request, LiveSession::query()->oldest('id')->firstOrFail()->teachers()->firstOrFail());
+
+        return redirect()->route('plans');
+    }
+
     /** A fresh student of the demo class, without typing. */
     public function student(TakeSeat $takeSeat): RedirectResponse
     {

@@ -79,6 +79,11 @@ export class Commands {
         return this.last;
     }
 
+    /** What was pressed before is done, or could not be. */
+    async settled(): Promise<void> {
+        await this.last;
+    }
+
     /** Resolves to whether it was done. */
     async run(address: string, body: unknown, then = ''): Promise<boolean> {
         try {
@@ -94,6 +99,17 @@ export class Commands {
             this.settings.mend();
             return false;
         }
+    }
+
+    /** A form that leaves the page, as the one that ends the session does, waits for what was pressed before it. */
+    leaveInOrder(): void {
+        document.addEventListener('submit', (event) => {
+            const form = event.target as HTMLFormElement;
+            if (form.method === 'post' && form.dataset.post === undefined && !event.defaultPrevented) {
+                event.preventDefault();
+                void this.settled().then(() => form.submit());
+            }
+        });
     }
 
     private async submit(form: HTMLFormElement): Promise<void> {

@@ -102,6 +102,7 @@ const commands = new Commands(notice, {
     },
     mend: () => bands.refresh(),
 });
+commands.leaveInOrder();
 const run = (address: string, body: unknown): Promise<boolean> => commands.run(address, body);
 const closeUp: CloseUp = new CloseUp({ ...page, say, run, reasons: (seat) => watch.reasons(seat) });
 const compare = new Compare({ ...page, say });

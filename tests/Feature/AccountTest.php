@@ -84,7 +84,7 @@ final class AccountTest extends CragTestCase
         app(MakePlan::class)->empty($this->teacher(), 'Levers');
         $link = "/back/{$this->teacher()->id}/{$this->teacher()->return_key}";
         $this->asTeacher()->get($link)->assertRedirect('/plans');
-        $this->asNobody()->get($link)->assertOk()->assertSee('Go on only if the link is your own')->assertCookieMissing('crag_teacher');
+        $this->asNobody()->get($link)->assertOk()->assertSee('Only carry on if this is your own link')->assertCookieMissing('crag_teacher');
         $device = $this->post($link)->assertRedirect('/plans')->getCookie('crag_teacher')?->getValue();
         $this->withCookie('crag_teacher', (string) $device)->get('/plans')->assertSee('Levers');
     }
@@ -94,7 +94,7 @@ final class AccountTest extends CragTestCase
         $stranger = $this->teacher('a-stranger');
         app(MakePlan::class)->empty($this->teacher(), 'Levers');
         $link = "/back/{$stranger->id}/{$stranger->return_key}";
-        $this->asTeacher()->get($link)->assertOk()->assertSee('Go on only if the link is your own');
+        $this->asTeacher()->get($link)->assertOk()->assertSee('Only carry on if this is your own link');
         $this->get('/plans')->assertSee('Levers');
         self::assertSame(0, $stranger->plans()->count());
         $this->post("/back/{$stranger->id}/wrong")->assertNotFound();
@@ -107,7 +107,7 @@ final class AccountTest extends CragTestCase
         $this->make();
         $stranger = $this->teacher('a-stranger');
         $link = "/back/{$stranger->id}/{$stranger->return_key}";
-        $this->asTeacher()->get($link)->assertOk()->assertSee('You are signed in here as Ms Okafor-Lind')->assertCookieMissing('crag_teacher');
+        $this->asTeacher()->get($link)->assertOk()->assertSee('You’re signed in here as Ms Okafor-Lind')->assertCookieMissing('crag_teacher');
         // A session's return link has nobody take part in a stranger's session unasked.
         $session = $this->newSession();
         $this->asTeacher('a-stranger')->get("/return/{$session->id}/{$session->return_key}")->assertRedirect("/beside/{$session->id}/{$session->return_key}");
@@ -188,7 +188,7 @@ final class AccountTest extends CragTestCase
     {
         config(['crag.teachers' => 'invitation', 'app.url' => 'http://crag.test']);
         $this->make()->assertForbidden();
-        $this->asTeacher()->get('/account')->assertSee('takes an invitation')->assertDontSee('Make the account');
+        $this->asTeacher()->get('/account')->assertSee('need an invitation')->assertDontSee('Make the account');
         Artisan::call('crag:invite', ['--days' => 2]);
         $link = trim(Artisan::output());
         self::assertStringStartsWith('http://crag.test/invitation/', $link);

@@ -42,7 +42,7 @@ final readonly class AccountController
     {
         $teacher = CurrentTeacher::found($request);
         abort_if($teacher->hasAccount(), 409, __('There is an account already.'));
-        abort_unless(self::mayMake($request), 403, __('An account here takes an invitation. Ask whoever looks after Crag at your school.'));
+        abort_unless(self::mayMake($request), 403, __('You need an invitation to make an account here. Ask whoever looks after Crag at your school.'));
         $request->merge(['email' => self::email($request)]);
         $request->validate([
             'name' => ['required', 'string', 'max:60'],

@@ -23,7 +23,7 @@
                         <button class="btn btn-go w-100">{{ __('Make the account') }}</button>
                     </form>
                     @else
-                        <p>{{ __('An account here takes an invitation. Ask whoever looks after Crag at your school.') }}</p>
+                        <p>{{ __('You need an invitation to make an account here. Ask whoever looks after Crag at your school.') }}</p>
                     @endif
                 </section>
                 <section class="card-paper" aria-labelledby="account-in">

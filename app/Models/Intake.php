@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $id
  * @property string $plan_id
  * @property string $teacher_id
+ * @property ?\Illuminate\Support\Carbon $created_at
  * @property string $state  waiting, making, ready or failed
  * @property int $done  pages
  * @property int $total

@@ -6,8 +6,10 @@ namespace App\Pictures;
 
 use App\Models\Asset;
 use App\Models\Holder;
+use App\Models\Plan;
 use App\Models\Seat;
 use GdImage;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Takes an uploaded picture in: its kind is found from its bytes, it is drawn anew (which leaves every hidden
@@ -20,6 +22,12 @@ final class StorePicture
     private const WIDEST = 3200;
 
     private const TALLEST = 2000;
+
+    /** Of all pictures of one teacher's plans; a worksheet of 60 pages has some 20. */
+    public const TEACHER_MB = 1024;
+
+    /** Of all pictures in one session, the students' among them. */
+    public const SESSION_MB = 512;
 
     private const READERS = [
         IMAGETYPE_PNG => 'imagecreatefrompng',
@@ -36,6 +44,7 @@ final class StorePicture
      */
     public function __invoke(Holder $holder, string $path, ?Seat $owner = null): Asset
     {
+        self::checkRoom($holder);
         $size = @getimagesize($path);
         if ($size === false || ! isset(self::READERS[$size[2]])) {
             throw UnusablePicture::kind();
@@ -54,6 +63,17 @@ final class StorePicture
         $isOurs = $upright === $picture && $size[2] === ($holes ? IMAGETYPE_PNG : IMAGETYPE_JPEG) && OurPicture::isWritten($bytes, $holes);
 
         return self::keep($holder, $owner, $upright, $holes, $isOurs ? $bytes : OurPicture::write($upright, $holes));
+    }
+
+    /** @throws UnusablePicture */
+    private static function checkRoom(Holder $holder): void
+    {
+        [$pictures, $most] = $holder instanceof Plan
+            ? [Asset::query()->whereIn('plan_id', DB::table('plan_rights')->whereIn('teacher_id', $holder->teachers()->select('teachers.id'))->select('plan_id')), self::TEACHER_MB]
+            : [Asset::query()->where($holder->column(), $holder->holderId()), self::SESSION_MB];
+        if ((int) $pictures->sum('bytes') >= $most * 1024 * 1024) {
+            throw UnusablePicture::noRoom($most);
+        }
     }
 
     private static function keep(Holder $holder, ?Seat $owner, GdImage $picture, bool $holes, string $bytes): Asset

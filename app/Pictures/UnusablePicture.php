@@ -24,6 +24,11 @@ final class UnusablePicture extends DomainException
         return new self(__('You have brought in :n pictures already: no more fit into a session.', ['n' => $most]));
     }
 
+    public static function noRoom(int $megabytes): self
+    {
+        return new self(__('There is no room for more pictures here: :n MB are the most. Delete what you no longer need.', ['n' => $megabytes]));
+    }
+
     public static function lockedPdf(): self
     {
         return new self(__('That PDF is locked with a password. Save it without one and try again.'));

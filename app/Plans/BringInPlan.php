@@ -34,6 +34,9 @@ final readonly class BringInPlan
 
     private const MOST_TEXT = 200_000;
 
+    /** PDFs of one teacher that wait for pages to be chosen. */
+    private const MOST_CHOSEN = 4;
+
     public function __construct(private MakePlan $make, private EditPlan $edit, private PlanZip $zips, private StorePicture $storePicture)
     {
     }
@@ -176,7 +179,9 @@ final readonly class BringInPlan
         } catch (UnusablePicture $problem) {
             throw UnusablePlan::because($problem->getMessage());
         }
-        foreach (Intake::query()->where('plan_id', $plan->id)->where('state', 'chosen')->where('created_at', '<', now()->subHour())->get() as $forsaken) {
+        // PDFs that were looked at and left: after an hour, or when there are more than a few.
+        $left = Intake::query()->where('teacher_id', $teacher->id)->where('state', 'chosen')->with('plan')->latest()->get();
+        foreach ($left->filter(static fn (Intake $one, int $i): bool => $i >= self::MOST_CHOSEN - 1 || $one->created_at?->lessThan(now()->subHour()) === true) as $forsaken) {
             File::delete($forsaken->path());
             $forsaken->delete();
         }

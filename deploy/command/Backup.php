@@ -18,7 +18,7 @@ use SplFileInfo;
 final class Backup
 {
     /** Made anew, of this machine alone, or of no use elsewhere. */
-    private const LEFT_OUT = '#\A(?:crag\.sqlite|tmp/|web-sessions/|backups/|lock\z|to-rewrite\z|mails\.log\z|lost\+found|ballast\z)#';
+    private const LEFT_OUT = '#\A(?:crag\.sqlite|tmp/|web-sessions/|backups/|lock\z|to-rewrite\z|mails\.log\z|lost\+found)#';
 
     private const VERSION = 1;
 

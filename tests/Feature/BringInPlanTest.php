@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Asset;
 use App\Models\Intake;
 use App\Models\Plan;
+use App\Pictures\StorePicture;
 use App\Plans\EditPlan;
 use App\Plans\MakePlan;
 use App\Plans\PreparedPrompt;
@@ -61,6 +63,30 @@ final class BringInPlanTest extends CragTestCase
         $this->take('<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 50"><script>alert(1)</script><image href="http://elsewhere.test/x.png" width="9" height="9"/><rect width="80" height="50" fill="#f00"/></svg>')->assertJson(['done' => true]);
         $this->assertPictures([1]);
         self::assertStringNotContainsString('script', (string) file_get_contents($this->plan->assets()->firstOrFail()->path()));
+    }
+
+    public function test_a_teacher_has_room_for_so_many_pictures_and_no_more(): void
+    {
+        $png = (string) UploadedFile::fake()->image('frame.png', 20, 10)->getContent();
+        $this->take($png)->assertOk();
+        // In another plan of the same teacher: the room is the teacher's.
+        $other = app(MakePlan::class)->empty($this->teacher(), 'Worksheets');
+        Asset::query()->create(['plan_id' => $other->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => StorePicture::TEACHER_MB * 1024 * 1024]);
+        self::assertStringContainsString('no room for more pictures', (string) $this->take($png)->assertUnprocessable()->json('message'));
+        $theirs = app(MakePlan::class)->empty($this->teacher('another-teacher'), 'Theirs');
+        $this->asTeacher('another-teacher');
+        $this->plan = $theirs;
+        $this->take($png)->assertOk();
+    }
+
+    public function test_pdfs_that_are_looked_at_and_left_do_not_pile_up(): void
+    {
+        for ($i = 0; $i < 7; $i++) {
+            $this->travel(1)->seconds();
+            $this->take(SamplePdf::pages(2))->assertOk();
+        }
+        self::assertSame(4, Intake::query()->count());
+        self::assertCount(4, glob(config()->string('crag.data')."/plans/{$this->plan->id}/*.pdf") ?: []);
     }
 
     public function test_a_page_of_a_pdf_is_brought_onto_the_canvas(): void

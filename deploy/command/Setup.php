@@ -91,7 +91,7 @@ final class Setup
     private static function once(string $step, array $inputs, string $makes, callable $do): void
     {
         $stamp = self::root()."/storage/setup/{$step}";
-        $now = self::fingerprint($inputs);
+        $now = self::fingerprint($inputs, self::root());
         if (is_file($stamp) && file_get_contents($stamp) === $now && file_exists(self::root().'/'.$makes)) {
             return;
         }
@@ -102,14 +102,17 @@ final class Setup
         file_put_contents($stamp, $now);
     }
 
-    /** @param  list<string>  $inputs */
-    private static function fingerprint(array $inputs): string
+    /**
+     * By names within the project: a folder that is moved is still the same.
+     *
+     * @param  list<string>  $inputs
+     */
+    public static function fingerprint(array $inputs, string $root): string
     {
         $hash = hash_init('sha256');
-        // By its name within the project: a folder that is moved is still the same.
         foreach ($inputs as $input) {
-            foreach (self::files(self::root().'/'.$input) as $file) {
-                hash_update($hash, substr($file, strlen(self::root()))."\0".hash_file('sha256', $file)."\0");
+            foreach (self::files("{$root}/{$input}") as $file) {
+                hash_update($hash, substr($file, strlen($root))."\0".hash_file('sha256', $file)."\0");
             }
         }
 

@@ -194,6 +194,9 @@ final class FaultsTest extends BrowserTestCase
                 $this->line($student, $pool === 'dear' ? .5 : .7);
                 $teacher->until(fn (): bool => $this->stored('Linnea') === $before + 1, 'a stroke meanwhile');
                 $pool === 'dear' && $this->join('Odell', $code);
+                // One waits already; two more may, and the others are told so in words.
+                $more = 'return Promise.all([1, 2, 3, 4, 5].map((n) => Promise.race([fetch(`${arguments[0]}?again=${n}`, { headers: { Accept: "application/json" } }).then(async (answer) => `${answer.status} ${(await answer.json()).message}`), new Promise((late) => setTimeout(() => late("waits"), 2500))])))';
+                $pool === 'dear' && self::assertEquals(['waits' => 2, '429 Too many files at once. Wait for the others, then try again.' => 3], array_count_values((array) $teacher->run($more, "/desk/{$session}/work/{$canvas}.svg")));
                 $pool === 'dear' && self::assertSame(0, $teacher->run('return window.png'), 'the file waits');
             } finally {
                 $this->pool($pool, SIGCONT);

@@ -97,6 +97,21 @@ final class ServiceTest extends TestCase
         self::assertStringContainsString('read again and compared', $backup->getOutput());
     }
 
+    public function test_once_it_is_installed_a_start_fetches_nothing(): void
+    {
+        // In place of what could fetch something stand programs that only note that they were asked.
+        $fake = "{$this->folder}/fake";
+        Folder::make($fake);
+        foreach (['composer', 'npm', 'apt-get', 'sudo', 'curl', 'git'] as $program) {
+            file_put_contents("{$fake}/{$program}", "#!/bin/sh\necho {$program} >> {$fake}/asked\nexit 1\n");
+            chmod("{$fake}/{$program}", 0o755);
+        }
+        $port = Port::free();
+        $serve = $this->start([PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'], ['PATH' => "{$fake}:".getenv('PATH')] + $this->folders());
+        $this->untilUp("http://127.0.0.1:{$port}/up", $serve);
+        self::assertFileDoesNotExist("{$fake}/asked");
+    }
+
     /** @return iterable<string, array{string}> */
     public static function units(): iterable
     {

@@ -77,8 +77,10 @@ final class SupervisorTest extends TestCase
         posix_kill($before['php-fpm'], SIGSTOP);
         posix_kill((int) $first->getPid(), SIGKILL);
         $this->until(static fn (): bool => ! self::runs($before['nginx']), 'nginx to go with its supervisor');
+        file_put_contents("{$this->folder}/data/tmp/half-made", 'Tamsin');
         $this->serve($this->port);
         $this->untilUp();
+        self::assertFileDoesNotExist("{$this->folder}/data/tmp/half-made");
         $this->until(static fn (): bool => ! self::runs($before['php-fpm']), 'what was left to be ended');
         self::assertSame(0o700, fileperms($this->folder.'/data') & 0o777);
         self::assertSame(0o700, fileperms($this->folder.'/run') & 0o777);

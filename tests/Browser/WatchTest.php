@@ -106,6 +106,11 @@ final class WatchTest extends BrowserTestCase
         self::assertSame('visible', $this->teacher->run($visible, '.tile .page-dry'));
     }
 
+    private function point(Page $page, string $paper): void
+    {
+        $page->run('const paper = document.querySelector(arguments[0]); const at = paper.getBoundingClientRect(); paper.dispatchEvent(new PointerEvent("pointermove", { bubbles: true, pointerId: 77, pointerType: "mouse", clientX: at.x + at.width * (.4 + Math.random() / 5), clientY: at.y + at.height / 2 }))', $paper);
+    }
+
     /** Its socket hangs open, but nothing comes from it any more. */
     private function away(Page $student): void
     {
@@ -127,11 +132,22 @@ final class WatchTest extends BrowserTestCase
         // Coach ink is there before the pen is lifted, and the pointers of both.
         $this->teacher->press('c')->draw('#closeup .page-paper', [[.3, .6], [.5, .7], [.7, .6]], lift: false);
         $student->until(fn (): bool => $this->inked($student, '#page') > $own + 50, 'coach ink while it is drawn');
-        $student->until(fn (): bool => $student->all('.page-pointer') !== [] && $student->text('.page-pointer') === 'Teacher', 'the teacher\'s pointer');
+        // A pointer that rests is not shown for long: the hands move on until they were seen.
+        $seen = static fn (Page $page, string $in): bool => $page->run('return document.querySelector(`${arguments[0]} .page-pointer`)?.textContent ?? null', $in) !== null;
+        $student->until(function () use ($student): bool {
+            $this->point($this->teacher, '#closeup .page-paper');
+
+            return $student->run('return document.querySelector(".page-pointer")?.textContent ?? ""') === 'Teacher';
+        }, 'the teacher\'s pointer');
         $this->teacher->lift();
         $student->seen('#coach-bar');
         $student->draw('.page-paper', [[.2, .8], [.4, .85]]);
-        $this->teacher->until(fn (): bool => $this->teacher->all('#closeup .page-pointer') !== [], 'the student\'s pointer');
+        $this->teacher->until(function () use ($student, $seen): bool {
+            $this->point($this->teacher, '#closeup .page-paper');
+            $this->point($student, '.page-paper');
+
+            return $seen($this->teacher, '#closeup');
+        }, 'the student\'s pointer');
         $this->teacher->waitForText('#closeup-saved', 'The student has it');
         $this->teacher->until(fn (): bool => $this->stored('Solveig') === 2, 'the student\'s own strokes, untouched');
 

@@ -79,6 +79,22 @@ final class BringInPlanTest extends CragTestCase
         $this->take($png)->assertOk();
     }
 
+    public function test_a_picture_in_a_zip_is_drawn_anew_once_however_often_it_is_named(): void
+    {
+        $pictures = array_map(static fn (int $n): array => ['id' => "picture-{$n}", 'file' => 'pictures/one.png', 'width' => 20, 'height' => 10], range(1, 50));
+        $prompts = array_map(static fn (int $n): array => ['words' => "{$n}", 'pages' => [['backdrop' => ['kind' => 'picture', 'asset' => "picture-{$n}"], 'objects' => []]]], range(1, 50));
+        $this->take($this->zip(['plan.json' => (string) json_encode(['format' => 'crag-plan', 'version' => 1, 'title' => 'x', 'tags' => [], 'prompts' => $prompts, 'pictures' => $pictures]), 'pictures/one.png' => (string) UploadedFile::fake()->image('one.png', 20, 10)->getContent()]))->assertOk();
+        self::assertCount(50, $this->words());
+        self::assertSame(1, $this->plan->assets()->count());
+    }
+
+    public function test_an_svg_is_drawn_within_the_renderers_own_limits(): void
+    {
+        $svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 50"><path d="'.str_repeat('M0 0', 3_000_000).'"/></svg>';
+        self::assertStringContainsString('damaged', (string) $this->take($svg)->assertUnprocessable()->json('message'));
+        self::assertSame([], $this->words());
+    }
+
     public function test_pdfs_that_are_looked_at_and_left_do_not_pile_up(): void
     {
         for ($i = 0; $i < 7; $i++) {

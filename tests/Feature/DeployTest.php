@@ -10,6 +10,7 @@ use Deploy\Options;
 use Deploy\Port;
 use Deploy\Problem;
 use Deploy\Quantiles;
+use Deploy\Setup;
 use Deploy\Shell;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -128,5 +129,24 @@ final class DeployTest extends TestCase
             $waits[] = round($child->startsAgainIn(), 1);
         }
         self::assertSame([0.3, 2.0, 4.0, 8.0], $waits);
+    }
+
+    public function test_a_project_that_is_moved_is_still_the_same_and_one_that_changes_is_not(): void
+    {
+        $folder = sys_get_temp_dir().'/crag-moved-'.getmypid();
+        try {
+            foreach (['here', 'there'] as $place) {
+                Folder::make("{$folder}/{$place}/resources/ts");
+                file_put_contents("{$folder}/{$place}/resources/ts/desk.ts", 'one');
+            }
+            $here = Setup::fingerprint(['resources/ts'], "{$folder}/here");
+            self::assertSame($here, Setup::fingerprint(['resources/ts'], "{$folder}/there"));
+            file_put_contents("{$folder}/there/resources/ts/desk.ts", 'two');
+            self::assertNotSame($here, Setup::fingerprint(['resources/ts'], "{$folder}/there"));
+            rename("{$folder}/here/resources/ts/desk.ts", "{$folder}/here/resources/ts/seat.ts");
+            self::assertNotSame($here, Setup::fingerprint(['resources/ts'], "{$folder}/here"));
+        } finally {
+            Folder::remove($folder);
+        }
     }
 }

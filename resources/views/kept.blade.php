@@ -17,7 +17,7 @@
             <h2 class="h5">{{ __('Beside sessions') }}</h2>
             <ul>
                 <li>{{ __('Teachers: a name; with an account an e-mail address and a password that cannot be read back; plans and class lists until they delete them.') }}</li>
-                <li>{{ __('On devices: a cookie that remembers your place, and strokes that could not be sent yet.') }}</li>
+                <li>{{ __('On devices: cookies that remember your place and tell this browser from others, and strokes that could not be sent yet.') }}</li>
             </ul>
         </section>
         <p class="mt-3"><a href="{{ route('home') }}">{{ __('Home') }}</a></p>

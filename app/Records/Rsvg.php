@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Process;
 final class Rsvg
 {
     /** It stands back for whoever draws meanwhile. */
-    private const COMMAND = ['nice', '-n', '10', 'rsvg-convert'];
+    private const COMMAND = ['nice', '-n', '5', 'rsvg-convert'];
 
     /** @param  list<string>  $svgFiles one for each page */
     public static function pdf(array $svgFiles, string $to): void

@@ -290,10 +290,12 @@ final class BenchFaults
         $until = microtime(true) + $patience;
         $heard = '';
         while (! str_contains($heard, $word)) {
-            if (microtime(true) > $until || $this->class === null || ! proc_get_status($this->class)['running']) {
+            // Read first: it may have said so and gone.
+            $isThere = $this->class !== null && proc_get_status($this->class)['running'];
+            $heard .= (string) fgets($this->pipes[1]);
+            if (! str_contains($heard, $word) && (microtime(true) > $until || ! $isThere)) {
                 throw new Problem("The simulated class did not say \"{$word}\":\n".(string) @file_get_contents("{$this->folder}/class.out"));
             }
-            $heard .= (string) fgets($this->pipes[1]);
             usleep(20_000);
         }
     }

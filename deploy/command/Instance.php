@@ -265,7 +265,7 @@ final class Instance
             'https' => str_starts_with(Setting::url(), 'https://') ? 'on' : '',
             'proxies' => Setting::proxies() === [] ? '' : implode(' ', array_map(static fn (string $one): string => "set_real_ip_from {$one};", Setting::proxies())).' real_ip_header X-Forwarded-For; real_ip_recursive on;',
             'watchers' => implode(' ', array_map(static fn (string $one): string => "allow {$one};", Setting::watchers())),
-            'nice' => $asRoot ? '10' : '0', 'data' => $this->data,
+            'nice' => $asRoot ? '4' : '0', 'data' => $this->data,
         ];
         $files = [
             'nginx/nginx.conf' => $asRoot ? 'user root;' : '', 'nginx/fastcgi.conf' => '',

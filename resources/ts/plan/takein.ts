@@ -78,7 +78,8 @@ export class TakeIn {
                 this.ask(answer);
             }
         } catch (problem) {
-            this.said.textContent = '';
+            // It stays beside the button; the toast goes.
+            this.said.textContent = (problem as Error).message;
             say((problem as Error).message);
         }
     }

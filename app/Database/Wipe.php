@@ -15,6 +15,8 @@ use PDOException;
  */
 final class Wipe
 {
+    private const PATIENCE_MS = 400;
+
     /** Now: nothing reads as it was. Later, in a quiet moment: nothing lies in unused parts either. */
     public static function afterForgetting(): void
     {
@@ -22,16 +24,24 @@ final class Wipe
         self::emptyLog();
     }
 
-    /** Where somebody is reading just then, the next round does it. */
-    public static function emptyLog(): void
+    /** Whether anything was forgotten since the database was last written anew. */
+    public static function isDue(): bool
     {
-        self::run('PRAGMA wal_checkpoint(TRUNCATE)');
+        return File::exists(self::mark());
     }
 
-    /** Writes the database anew, if something was forgotten since it last was. Nobody may need it meanwhile. */
+    /** Whoever writes waits as long as this waits for whoever reads: a moment, and the next round tries again. */
+    public static function emptyLog(): void
+    {
+        self::run('PRAGMA busy_timeout = '.self::PATIENCE_MS);
+        self::run('PRAGMA wal_checkpoint(TRUNCATE)');
+        self::run('PRAGMA busy_timeout = '.config()->integer('database.connections.sqlite.busy_timeout'));
+    }
+
+    /** Writes the database anew. Nobody may need it meanwhile. */
     public static function inQuiet(): void
     {
-        if (File::exists(self::mark()) && self::run('VACUUM')) {
+        if (self::isDue() && self::run('VACUUM')) {
             File::delete(self::mark());
             self::emptyLog();
         }

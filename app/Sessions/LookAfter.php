@@ -29,8 +29,10 @@ final readonly class LookAfter
         }
         File::replace(self::file(), (string) json_encode($rounds->toArray()));
         ($this->endIdle)($rounds->aliveFromMs ?? 0, $rounds->mayForget($now));
-        Wipe::emptyLog();
-        LiveSession::query()->whereNull('ended_at')->exists() || Wipe::inQuiet();
+        if (Wipe::isDue()) {
+            Wipe::emptyLog();
+            LiveSession::query()->whereNull('ended_at')->exists() || Wipe::inQuiet();
+        }
         StoringTimes::trim();
     }
 

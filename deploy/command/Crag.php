@@ -13,6 +13,7 @@ final class Crag
         'serve' => [Serve::class, 'start the application without demo data [--port=8000] [--host=0.0.0.0]'],
         'bench' => [Bench::class, 'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--seed=7], or canvas'],
         'shots' => [Shots::class, 'make the pictures in docs/screenshots from the demo class'],
+        'install' => [Install::class, 'install what is missing and build the pages, and start nothing'],
         'backup' => [Backup::class, 'put everything that is kept into one file, while it runs [FILE | --into=FOLDER --keep=14]'],
         'restore' => [Restore::class, 'put a backup back, in place of what is there [FILE]'],
         'invite' => [Invite::class, 'make a link with which one teacher can make an account [--days=7]'],

@@ -23,37 +23,42 @@ final class DemoTest extends TestCase
         );
         self::assertIsResource($demo);
         $pid = proc_get_status($demo)['pid'];
-        $told = json_decode((string) fgets($pipes[1]), true);
-        self::assertIsArray($told);
-        self::assertSame(['desk', 'plans', 'join', 'code', 'screen', 'student'], array_keys($told));
-        foreach (['desk' => 'id="grid"', 'plans' => 'Bridges and Beams', 'join' => 'name="name"', 'screen' => 'id="shown"', 'student' => 'id="tray"'] as $way => $holds) {
-            self::assertStringContainsString($holds, $this->open($told[$way]), $way);
-        }
-        $started = Child::descendants($pid);
-        self::assertGreaterThanOrEqual(5, count($started));
+        try {
+            $told = json_decode((string) fgets($pipes[1]), true);
+            self::assertIsArray($told);
+            self::assertSame(['desk', 'plans', 'join', 'code', 'screen', 'student'], array_keys($told));
+            foreach (['desk' => 'id="grid"', 'plans' => 'Bridges and Beams', 'join' => 'name="name"', 'screen' => 'id="shown"', 'student' => 'id="tray"'] as $way => $holds) {
+                self::assertStringContainsString($holds, $this->open($told[$way]), $way);
+            }
+            $started = Child::descendants($pid);
+            self::assertGreaterThanOrEqual(5, count($started));
 
-        // The class that has gone home does not come back again and again; another part that ends does.
-        $class = $this->part($pid, 'class.mjs');
-        $queue = $this->part($pid, 'crag:work');
-        posix_kill($class, SIGTERM);
-        posix_kill($queue, SIGKILL);
-        $until = microtime(true) + 20;
-        while (in_array($this->part($pid, 'crag:work'), [0, $queue], true) && microtime(true) < $until) {
-            usleep(50_000);
-        }
-        self::assertGreaterThan(0, $this->part($pid, 'crag:work'), 'what keeps Crag going is started again');
-        self::assertSame(0, $this->part($pid, 'class.mjs'));
-        $started = [...$started, ...Child::descendants($pid)];
+            // The class that has gone home does not come back again and again; another part that ends does.
+            $class = $this->part($pid, 'class.mjs');
+            $queue = $this->part($pid, 'crag:work');
+            posix_kill($class, SIGTERM);
+            posix_kill($queue, SIGKILL);
+            $until = microtime(true) + 20;
+            while (in_array($this->part($pid, 'crag:work'), [0, $queue], true) && microtime(true) < $until) {
+                usleep(50_000);
+            }
+            self::assertGreaterThan(0, $this->part($pid, 'crag:work'), 'what keeps Crag going is started again');
+            self::assertSame(0, $this->part($pid, 'class.mjs'));
+            $started = [...$started, ...Child::descendants($pid)];
 
-        posix_kill($pid, SIGTERM);
-        $until = microtime(true) + 10;
-        while (proc_get_status($demo)['running'] && microtime(true) < $until) {
-            usleep(50_000);
+            posix_kill($pid, SIGTERM);
+            $until = microtime(true) + 10;
+            while (proc_get_status($demo)['running'] && microtime(true) < $until) {
+                usleep(50_000);
+            }
+            self::assertFalse(proc_get_status($demo)['running']);
+            self::assertSame([], array_values(array_filter($started, static fn (int $one): bool => is_dir("/proc/{$one}"))));
+        } finally {
+            // Whatever failed, nothing stays behind.
+            proc_get_status($demo)['running'] && posix_kill($pid, SIGTERM);
+            proc_close($demo);
+            Folder::remove(Setup::root()."/storage/run/demo-{$port}");
         }
-        self::assertFalse(proc_get_status($demo)['running']);
-        self::assertSame([], array_values(array_filter($started, static fn (int $one): bool => is_dir("/proc/{$one}"))));
-        proc_close($demo);
-        Folder::remove(Setup::root()."/storage/run/demo-{$port}");
     }
 
     /** The process of a part that runs; 0 for none. */

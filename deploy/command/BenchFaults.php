@@ -26,11 +26,7 @@ final class BenchFaults
     /** @var ?resource */
     private $serve = null;
 
-    /** @var ?resource */
-    private $class = null;
-
-    /** @var array{resource, resource} */
-    private array $pipes;
+    private ?SimulatedClass $class = null;
 
     private readonly string $folder;
 
@@ -60,12 +56,13 @@ final class BenchFaults
             $this->untilUp();
             $addresses = DemoClass::seed(['CRAG_DEMO' => 'true', 'APP_CONFIG_CACHE' => "{$this->folder}/no-config.php", 'APP_ROUTES_CACHE' => "{$this->folder}/no-routes.php"] + $this->environment() + $this->instance()->environment());
             $report = "{$this->folder}/report.json";
-            $this->begin($addresses['code'], $report);
+            $this->class = $class = new SimulatedClass('endure', "http://127.0.0.1:{$this->port}", $addresses['code'], (string) $this->students, $report);
+            $class->hear('joined', 60);
             $chrome = $this->withDesk ? Chrome::start() : null;
             $desk = $chrome?->open(1280, 1600)->visit("http://127.0.0.1:{$this->port}".(string) parse_url($addresses['desk'], PHP_URL_PATH));
             $done = $this->break();
-            $this->say('end');
-            $this->hear('done', 150);
+            $class->say('end');
+            $class->hear('done', 150);
 
             return ['faults' => array_sum($done), 'kinds' => $done] + $this->compare($report) + ['desk' => $desk === null || $chrome === null ? null : $this->deskAgrees($chrome, $desk)];
         } finally {
@@ -104,7 +101,7 @@ final class BenchFaults
             'locked' => $this->lock($this->chance->getInt(500, 3000)),
             'full' => $this->fill($this->chance->getInt(1000, 3000)),
             'stopped' => $this->stop($this->one([...Child::descendants($this->part('nginx')), ...Child::descendants($this->part('php-fpm'))]), $this->chance->getInt(300, 2000)),
-            default => $this->say($kind),
+            default => $this->class?->say($kind),
         };
     }
 
@@ -270,41 +267,9 @@ final class BenchFaults
         }
     }
 
-    private function begin(string $code, string $report): void
-    {
-        $command = ['setpriv', '--pdeathsig', 'TERM', '--', 'node', Setup::root().'/storage/setup/demo/class.mjs', 'endure', "http://127.0.0.1:{$this->port}", $code, (string) $this->students, $report];
-        $process = proc_open($command, [['pipe', 'r'], ['pipe', 'w'], ['file', "{$this->folder}/class.out", 'a']], $pipes);
-        $this->class = $process === false ? throw new Problem('The simulated class could not be started.') : $process;
-        $this->pipes = [$pipes[0], $pipes[1]];
-        stream_set_blocking($pipes[1], false);
-        $this->hear('joined', 60);
-    }
-
-    private function say(string $word): void
-    {
-        fwrite($this->pipes[0], $word."\n");
-    }
-
-    private function hear(string $word, int $patience): void
-    {
-        $until = microtime(true) + $patience;
-        $heard = '';
-        while (! str_contains($heard, $word)) {
-            // Read first: it may have said so and gone.
-            $isThere = $this->class !== null && proc_get_status($this->class)['running'];
-            $heard .= (string) fgets($this->pipes[1]);
-            if (! str_contains($heard, $word) && (microtime(true) > $until || ! $isThere)) {
-                throw new Problem("The simulated class did not say \"{$word}\":\n".(string) @file_get_contents("{$this->folder}/class.out"));
-            }
-            usleep(20_000);
-        }
-    }
-
     private function end(): void
     {
-        if ($this->class !== null) {
-            proc_terminate($this->class);
-        }
+        $this->class?->end();
         if ($this->serve !== null) {
             $pid = proc_get_status($this->serve)['pid'];
             posix_kill($pid, SIGTERM);

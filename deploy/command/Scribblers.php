@@ -9,11 +9,7 @@ use PDO;
 /** A simulated class that draws when it is told to, and tells afterwards what it made: demo/class.ts, "scribble". */
 final class Scribblers
 {
-    /** @var resource */
-    private $process;
-
-    /** @var array{resource, resource} */
-    private array $pipes;
+    private readonly SimulatedClass $process;
 
     private readonly string $report;
 
@@ -27,29 +23,21 @@ final class Scribblers
     public function __construct(private readonly DemoClass $class, int $students, private readonly int $seconds, int $pauseMs = 0, int $before = 0)
     {
         $this->report = tempnam(sys_get_temp_dir(), 'crag-bench') ?: throw new Problem('No temporary file can be made.');
-        $command = [
-            'setpriv', '--pdeathsig', 'TERM', '--', 'node', Setup::root().'/storage/setup/demo/class.mjs', 'scribble',
-            $class->instance->address(), $class->addresses['code'], (string) $students, (string) $seconds, $this->report, (string) $pauseMs, (string) $before,
-        ];
-        $process = proc_open($command, [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
-        if ($process === false) {
-            throw new Problem('The simulated class could not be started.');
-        }
-        $this->process = $process;
-        $this->pipes = [$pipes[0], $pipes[1]];
-        stream_set_blocking($pipes[1], false);
-        $this->hear('joined', 60 + $students + intdiv($students * $before, 100));
+        $this->process = new SimulatedClass(
+            'scribble', $class->instance->address(), $class->addresses['code'], (string) $students, (string) $seconds, $this->report, (string) $pauseMs, (string) $before,
+        );
+        $this->process->hear('joined', 60 + $students + intdiv($students * $before, 100));
     }
 
     public function begin(): void
     {
-        $this->say('go');
+        $this->process->say('go');
     }
 
     /** Waits until they have drawn for their seconds. */
     public function finish(): void
     {
-        $this->hear('done', $this->seconds + 60);
+        $this->process->hear('done', $this->seconds + 60);
         $this->made = json_decode((string) file_get_contents($this->report), true, flags: JSON_THROW_ON_ERROR);
     }
 
@@ -89,27 +77,7 @@ final class Scribblers
 
     public function leave(): void
     {
-        if (proc_get_status($this->process)['running']) {
-            $this->say('bye');
-        }
+        $this->process->end();
         @unlink($this->report);
-    }
-
-    private function say(string $word): void
-    {
-        fwrite($this->pipes[0], $word."\n");
-    }
-
-    private function hear(string $word, int $patience): void
-    {
-        $until = microtime(true) + $patience;
-        $heard = '';
-        while (! str_contains($heard, $word)) {
-            if (microtime(true) > $until || ! proc_get_status($this->process)['running']) {
-                throw new Problem("The simulated class did not say \"{$word}\".");
-            }
-            $heard .= (string) fgets($this->pipes[1]);
-            usleep(20_000);
-        }
     }
 }

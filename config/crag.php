@@ -25,7 +25,7 @@ return [
     'teachers' => (string) env('CRAG_TEACHERS', 'anybody'),
 
     // How many days what an ended session leaves behind is kept.
-    'keep_days' => (int) env('CRAG_KEEP_DAYS', Crag\Session\Retention::USUAL_DAYS),
+    'keep_days' => (int) env('CRAG_KEEP_DAYS', Crag\Session\Life\Retention::USUAL_DAYS),
 
     // What reads students' work and proposes feedback: a class of Crag\Reading\Reader. The one that ships is a set of rules.
     'reader' => env('CRAG_READER', Crag\Reading\RuleReader::class),

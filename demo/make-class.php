@@ -10,7 +10,7 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
-use Crag\Canvas\Ink;
+use Crag\Canvas\Drawing\Ink;
 
 final class Hand
 {

@@ -8,22 +8,22 @@ declare(strict_types=1);
 
 use App\Canvas\CanvasFile;
 use App\Http\Controllers\BringInController;
-use App\Http\Controllers\Desk\AskController;
-use App\Http\Controllers\Desk\CanvasController;
-use App\Http\Controllers\Desk\CoachController;
-use App\Http\Controllers\Desk\HandOutController;
-use App\Http\Controllers\Desk\KeepController;
-use App\Http\Controllers\Desk\LeadController;
-use App\Http\Controllers\Desk\LineUpController;
-use App\Http\Controllers\Desk\OffersController;
-use App\Http\Controllers\Desk\PickController;
-use App\Http\Controllers\Desk\PromptsController;
-use App\Http\Controllers\Desk\RoomController;
-use App\Http\Controllers\Desk\RunController;
-use App\Http\Controllers\Desk\ScreenController;
-use App\Http\Controllers\Desk\SeatsController;
-use App\Http\Controllers\Desk\StandingsController;
-use App\Http\Controllers\Desk\WatchController;
+use App\Http\Controllers\Desk\Asks\AskController;
+use App\Http\Controllers\Desk\Asks\RunController;
+use App\Http\Controllers\Desk\Checks\ClassPictureController;
+use App\Http\Controllers\Desk\Life\KeepController;
+use App\Http\Controllers\Desk\Room\PromptsController;
+use App\Http\Controllers\Desk\Room\RoomController;
+use App\Http\Controllers\Desk\Room\SeatsController;
+use App\Http\Controllers\Desk\Show\LineUpController;
+use App\Http\Controllers\Desk\Show\OffersController;
+use App\Http\Controllers\Desk\Show\ScreenController;
+use App\Http\Controllers\Desk\Watch\CanvasController;
+use App\Http\Controllers\Desk\Watch\CoachController;
+use App\Http\Controllers\Desk\Watch\PickController;
+use App\Http\Controllers\Desk\Watch\WatchController;
+use App\Http\Controllers\Desk\Work\HandOutController;
+use App\Http\Controllers\Desk\Work\LeadController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LiveController;
 use App\Http\Controllers\PictureController;
@@ -40,7 +40,7 @@ use App\Http\Middleware\HoldsPlan;
 use App\Http\Middleware\HoldsSeat;
 use App\Http\Middleware\May;
 use App\Http\Middleware\SeesScreen;
-use Crag\Session\Deed;
+use Crag\Session\Rules\Deed;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
 
@@ -126,9 +126,9 @@ Route::prefix('/desk/{session}')->middleware(HoldsDesk::class)->group(function (
     Route::post('/line-up/{entry}/beside', [LineUpController::class, 'showBeside'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.beside');
     Route::post('/line-up/{entry}/show', [LineUpController::class, 'show'])->middleware(May::route(Deed::ChooseScreen))->name('desk.line-up.show');
     Route::post('/bring-in', [BringInController::class, 'teacher'])->middleware(['throttle:upload', May::route(Deed::Lead)])->name('desk.bring-in');
-    Route::get('/picture', [StandingsController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.standings');
-    Route::get('/groups', [StandingsController::class, 'groups'])->middleware(May::route(Deed::Watch))->name('desk.groups');
-    Route::post('/groups', [StandingsController::class, 'keep'])->middleware(May::route(Deed::MakeGroups))->name('desk.groups.keep');
+    Route::get('/picture', [ClassPictureController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.standings');
+    Route::get('/groups', [ClassPictureController::class, 'groups'])->middleware(May::route(Deed::Watch))->name('desk.groups');
+    Route::post('/groups', [ClassPictureController::class, 'keep'])->middleware(May::route(Deed::MakeGroups))->name('desk.groups.keep');
     Route::get('/ask', [AskController::class, 'show'])->middleware(May::route(Deed::Watch))->name('desk.ask');
     Route::post('/asks', [AskController::class, 'ask'])->middleware(May::route(Deed::Ask))->name('desk.asks');
     Route::post('/ask/{ask}/close', [AskController::class, 'close'])->middleware(May::route(Deed::Ask))->name('desk.ask.close');
@@ -189,7 +189,7 @@ Route::prefix('/seat/{seat}')->middleware(HoldsSeat::class)->group(function (): 
     Route::post('/light', [StudentRoom::class, 'light'])->middleware(May::route(Deed::ChooseLight))->name('seat.light');
     Route::post('/knock', [StudentRoom::class, 'knock'])->middleware(May::route(Deed::KnockAgain))->name('seat.knock');
     Route::post('/got', [StudentRoom::class, 'got'])->middleware(May::route(Deed::Hear))->name('seat.got');
-    // Each operation is asked about by its own time: Crag\Session\MayDraw.
+    // Each operation is asked about by its own time: Crag\Session\Room\MayDraw.
     Route::post('/operations', OperationsController::class)->middleware(May::route(Deed::Hear))->name('seat.operations');
 });
 

@@ -6,13 +6,13 @@ use App\Canvas\CanvasFile;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ClassesController;
 use App\Http\Controllers\DemoController;
-use App\Http\Controllers\Desk\CheckController;
+use App\Http\Controllers\Desk\Checks\CheckController;
 use App\Http\Controllers\Desk\DeskController;
-use App\Http\Controllers\Desk\EndController;
-use App\Http\Controllers\Desk\HandOutController;
-use App\Http\Controllers\Desk\KeepController;
-use App\Http\Controllers\Desk\ScreenController;
-use App\Http\Controllers\Desk\TrayController;
+use App\Http\Controllers\Desk\Life\EndController;
+use App\Http\Controllers\Desk\Life\KeepController;
+use App\Http\Controllers\Desk\Show\ScreenController;
+use App\Http\Controllers\Desk\Work\HandOutController;
+use App\Http\Controllers\Desk\Work\TrayController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\Plans\LibraryController;
@@ -30,7 +30,7 @@ use App\Http\Middleware\May;
 use App\Http\Middleware\MayTeach;
 use App\Http\Middleware\SeesScreen;
 use App\Http\Middleware\TakesHome;
-use Crag\Session\Deed;
+use Crag\Session\Rules\Deed;
 use Illuminate\Support\Facades\Route;
 
 // Anybody.

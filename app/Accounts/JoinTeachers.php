@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 use App\Http\CurrentTeacher;
-use App\Models\Teacher;
+use App\Models\Teachers\Teacher;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Accounts;
 
-use App\Models\Teacher;
+use App\Models\Teachers\Teacher;
 
 /** Who may begin sessions and make plans in this installation: CRAG_TEACHERS. */
 enum WhoTeaches: string

@@ -12,19 +12,19 @@ use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Seat;
-use App\Sessions\Shown;
-use Crag\Canvas\Author;
-use Crag\Canvas\Kind;
-use Crag\Canvas\Known;
-use Crag\Canvas\Layer;
-use Crag\Canvas\MayAppend;
-use Crag\Canvas\ObjectId;
-use Crag\Canvas\Operation;
-use Crag\Canvas\RefusedOperation;
+use App\Sessions\Show\ShowToClass;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\EarlierOperation;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\MayAppend;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Log\RefusedOperation;
+use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\Scene;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\UnreadableFields;
 use Crag\Prompt\Question\Question;
-use Crag\Session\LeadSeen;
+use Crag\Session\Screen\LeadSharing;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -74,7 +74,7 @@ final readonly class AppendOperations
         foreach ($batch as $json) {
             try {
                 $operations[] = Operation::read(is_array($json) ? $json : [], $author);
-            } catch (UnreadableOperation $problem) {
+            } catch (UnreadableFields $problem) {
                 $refused[] = ['id' => is_array($json) ? $json['id'] ?? null : null, 'reason' => $problem->getMessage()];
             }
         }
@@ -114,7 +114,7 @@ final readonly class AppendOperations
 
                 continue;
             }
-            $known[$id] = Known::of($operation);
+            $known[$id] = EarlierOperation::of($operation);
             $counts->take(count($known[$id]->types));
             $places[$id] = $counts->operations;
             $accepted[] = ['id' => $id, 'n' => $counts->operations];
@@ -126,7 +126,7 @@ final readonly class AppendOperations
     }
 
     /**
-     * @param  array<string, Known>  $known
+     * @param  array<string, EarlierOperation>  $known
      * @param  list<Layer>  $layers
      */
     private function rule(Canvas $canvas, Counts $counts, array $known, int $now, array $layers): MayAppend
@@ -155,7 +155,7 @@ final readonly class AppendOperations
      * What the log says of the operations in the batch and of those that they refer to.
      *
      * @param  list<Operation>  $operations
-     * @return array{array<string, Known>, array<string, int>} what they are, and their places, by id
+     * @return array{array<string, EarlierOperation>, array<string, int>} what they are, and their places, by id
      */
     private function known(Canvas $canvas, array $operations): array
     {
@@ -168,7 +168,7 @@ final readonly class AppendOperations
         foreach (array_chunk(array_unique($ids), 500) as $some) {
             $rows = LoggedOperation::query()->where('canvas_id', $canvas->id)->whereIn('op_id', $some)->get();
             foreach ($rows as $row) {
-                $known[$row->op_id] = Known::of($row->operation());
+                $known[$row->op_id] = EarlierOperation::of($row->operation());
                 $places[$row->op_id] = $row->n;
             }
         }
@@ -226,11 +226,11 @@ final readonly class AppendOperations
         } elseif ($canvas->over_item_id !== null) {
             // Everybody who sees what is shown sees what is drawn over it.
             $shown = LiveSession::query()->find($canvas->live_session_id);
-            $shown === null || app(Shown::class)->drawnOver($shown, $canvas);
+            $shown === null || app(ShowToClass::class)->drawnOver($shown, $canvas);
         } elseif ($canvas->isLead()) {
             $this->announceLead($canvas, $added, $counts->lead);
             $session = LiveSession::query()->find($canvas->live_session_id);
-            $session === null || app(Shown::class)->drawnOn($session, $canvas);
+            $session === null || app(ShowToClass::class)->drawnOn($session, $canvas);
         }
     }
 
@@ -239,10 +239,10 @@ final readonly class AppendOperations
      *
      * @param  list<LoggedOperation>  $added
      */
-    private function announceLead(Canvas $canvas, array $added, LeadSeen $lead): void
+    private function announceLead(Canvas $canvas, array $added, LeadSharing $lead): void
     {
         $seen = $lead->inkCanvas === $canvas->id ? $added : array_filter($added, static fn (LoggedOperation $row): bool => $lead->canvas === $canvas->id
-            && (json_decode($row->body, true)['page'] ?? ($row->kind === Kind::Add->value || $row->kind === Kind::Clear->value || $row->kind === Kind::Backdrop->value ? '' : $lead->page)) === $lead->page);
+            && (json_decode($row->body, true)['page'] ?? ($row->kind === OperationKind::Add->value || $row->kind === OperationKind::Clear->value || $row->kind === OperationKind::Backdrop->value ? '' : $lead->page)) === $lead->page);
         if ($seen !== []) {
             $this->publisher->publish("lead.{$canvas->live_session_id}", self::message('lead', $seen));
         }

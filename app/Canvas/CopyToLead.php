@@ -6,16 +6,16 @@ namespace App\Canvas;
 
 use App\Models\Canvas;
 use App\Pictures\OwnCopies;
-use Crag\Canvas\Layer;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Placing;
-use Crag\Canvas\Placed;
-use Crag\Prompt\PictureIds;
+use Crag\Plan\PictureIds;
 use Illuminate\Support\Facades\DB;
 
 /** A page of a student's canvas, with its backdrop and without coach ink, as a new page of the prompt's lead canvas. */
 final readonly class CopyToLead
 {
-    public function __construct(private TakeCanvas $takeCanvas, private PutOn $putOn)
+    public function __construct(private TakeCanvas $takeCanvas, private AppendForTeacher $putOn)
     {
     }
 
@@ -25,8 +25,8 @@ final readonly class CopyToLead
         $scene = $canvas->scene();
         $page = isset($scene->pages[$page]) ? $page : '';
         $objects = array_values(array_map(
-            static fn (Placed $placed): array => (new Placing($placed->object, $placed->place, $placed->group))->toArray(),
-            array_filter($scene->onPage($page), static fn (Placed $placed): bool => $placed->layer !== Layer::Coach),
+            static fn (PlacedObject $placed): array => (new Placing($placed->object, $placed->place, $placed->group))->toArray(),
+            array_filter($scene->onPage($page), static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach),
         ));
 
         return DB::transaction(function () use ($canvas, $scene, $page, $objects): int {

@@ -6,18 +6,18 @@ namespace App\Canvas;
 
 use App\Live\Clock;
 use App\Models\Canvas;
-use Crag\Canvas\ByteBudget;
-use Crag\Prompt\ToolTray;
-use Crag\Prompt\TrayInForce;
-use Crag\Prompt\TrayKind;
-use Crag\Session\LeadSeen;
-use Crag\Session\MayDraw;
-use Crag\Session\Pens;
-use Crag\Session\PromptState;
-use Crag\Session\Refusal;
-use Crag\Session\SeatState;
-use Crag\Session\SessionSettings;
-use Crag\Session\Timer;
+use Crag\Canvas\Log\ByteBudget;
+use Crag\Canvas\Log\TrayInForce;
+use Crag\Prompt\Tray\ToolTray;
+use Crag\Prompt\Tray\TrayKind;
+use Crag\Session\Life\SessionSettings;
+use Crag\Session\Room\MayDraw;
+use Crag\Session\Room\Pens;
+use Crag\Session\Room\PromptState;
+use Crag\Session\Room\SeatState;
+use Crag\Session\Room\Timer;
+use Crag\Session\Rules\Refusal;
+use Crag\Session\Screen\LeadSharing;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
 use stdClass;
@@ -33,7 +33,7 @@ final class Counts
         public readonly MayDraw $mayDraw,
         /** How often the seat's channel was begun anew. */
         public readonly int $turn,
-        public readonly LeadSeen $lead,
+        public readonly LeadSharing $lead,
         public readonly ByteBudget $bytes,
         /** Whether the desks may not see what is drawn there yet. */
         public readonly bool $isCovered,
@@ -56,7 +56,7 @@ final class Counts
         }
         $tray = is_string($row->tray) ? TrayInForce::read(json_decode($row->tray, true, flags: JSON_THROW_ON_ERROR)) : TrayInForce::always(ToolTray::of(TrayKind::Standard));
 
-        return new self((int) $row->operations, (int) $row->objects, is_numeric($row->of_session) ? (int) $row->of_session : null, $tray, self::rule($row), is_numeric($row->turn) ? (int) $row->turn : 0, LeadSeen::read(self::json($row->lead) ?? []),
+        return new self((int) $row->operations, (int) $row->objects, is_numeric($row->of_session) ? (int) $row->of_session : null, $tray, self::rule($row), is_numeric($row->turn) ? (int) $row->turn : 0, LeadSharing::read(self::json($row->lead) ?? []),
             new ByteBudget(self::int($row->bytes) ?? 0, self::int($row->bytes_of_seat), self::int($row->bytes_of_session)),
             $row->seat_id !== null && $row->ended_at === null && $row->revealed_at_ms === null && SessionSettings::read(self::json($row->settings) ?? [])->cover);
     }

@@ -8,8 +8,8 @@ use App\Models\Canvas;
 use App\Models\Handout;
 use App\Models\Prompt;
 use App\Models\Seat;
-use App\Models\ShowcaseItem;
-use Crag\Prompt\PromptPages;
+use App\Models\Show\ShowcaseItem;
+use Crag\Plan\PromptPages;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -17,7 +17,7 @@ use Illuminate\Support\Str;
 /** A seat's canvas for a prompt, made when it is first needed with what the others were handed out. */
 final readonly class TakeCanvas
 {
-    public function __construct(private PutOn $putOn)
+    public function __construct(private AppendForTeacher $putOn)
     {
     }
 

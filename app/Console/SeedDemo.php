@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Teacher;
+use App\Models\Teachers\Teacher;
 use App\Plans\MakePlan;
 use App\Plans\PreparedPrompt;
-use App\Sessions\ChangeTray;
-use App\Sessions\GiveWork;
-use App\Sessions\StartSession;
-use Crag\Canvas\Fields;
+use App\Sessions\Life\StartSession;
+use App\Sessions\Work\ChangeTray;
+use App\Sessions\Work\HandOutWork;
 use Crag\Classes\ClassList;
-use Crag\Prompt\Backdrop;
-use Crag\Prompt\Plan as PlanValue;
+use Crag\Json\Fields;
+use Crag\Plan\Plan as PlanValue;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Prompt;
-use Crag\Prompt\ToolTray;
-use Crag\Prompt\TrayKind;
+use Crag\Prompt\Tray\ToolTray;
+use Crag\Prompt\Tray\TrayKind;
 use Illuminate\Console\Command;
 
 /** Begins the demo class's session and prints its ways in as one line of JSON. */
@@ -29,7 +29,7 @@ final class SeedDemo extends Command
     private const WORDS = 'A plank 4 m long rests on a pivot 1 m from its left end. A load of 240 N hangs from the left end. '
         .'Draw every force on the plank. What force at the right end keeps it level?';
 
-    public function handle(StartSession $start, GiveWork $handOut, ChangeTray $changeTray, MakePlan $plans): int
+    public function handle(StartSession $start, HandOutWork $handOut, ChangeTray $changeTray, MakePlan $plans): int
     {
         $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind']);
         $session = $start($teacher, 'Bridges and Beams');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use Crag\Canvas\Object\StampArt;
+use Crag\Canvas\Drawing\StampArt;
 
 /** The sentences that a canvas's script says. */
 final class BenchWords

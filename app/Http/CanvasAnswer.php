@@ -8,8 +8,8 @@ use App\Canvas\KeptScene;
 use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LoggedOperation;
-use Crag\Canvas\Kind;
-use Crag\Canvas\Layer;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\OperationKind;
 use Illuminate\Http\Response;
 
 /** A canvas as its page opens it: the scene that is kept and what came since, or the whole log when it is asked for. */
@@ -82,14 +82,14 @@ final class CanvasAnswer
         $own = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)
             ->where('seat_id', $layer === Layer::Student ? $canvas->seat_id : null)->where('layer', $layer->value);
         // What a fresh start put away is not the author's to undo.
-        $fresh = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)->where('kind', Kind::Fresh->value)
+        $fresh = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)->where('kind', OperationKind::Fresh->value)
             ->whereRaw("not exists (select 1 from operations w where w.canvas_id = operations.canvas_id and w.kind = 'withdraw' and json_extract(w.body, '$.target') = operations.op_id)")->max('n');
         $own->where('n', '>', is_numeric($fresh) ? (int) $fresh : 0);
         $last = $n === 0 ? null : (clone $own)->orderByDesc('n')->value('kind');
 
         return [
-            'undo' => $last !== null && $own->whereNotIn('kind', [Kind::Backdrop->value, Kind::Withdraw->value])->exists(),
-            'redo' => $last === Kind::Withdraw->value || $last === Kind::Reinstate->value,
+            'undo' => $last !== null && $own->whereNotIn('kind', [OperationKind::Backdrop->value, OperationKind::Withdraw->value])->exists(),
+            'redo' => $last === OperationKind::Withdraw->value || $last === OperationKind::Reinstate->value,
         ];
     }
 }

@@ -6,11 +6,11 @@ namespace App\Http;
 
 use App\Models\LiveSession;
 use App\Models\Prompt;
-use App\Sessions\Standing;
-use Crag\Session\Deed;
-use Crag\Session\RefusedDeed;
-use Crag\Session\Role;
-use Crag\Session\Rules;
+use App\Sessions\Room\CurrentSituation;
+use Crag\Session\Rules\Deed;
+use Crag\Session\Rules\RefusedDeed;
+use Crag\Session\Rules\Role;
+use Crag\Session\Rules\Rules;
 use Illuminate\Http\Request;
 
 /** As whom a request comes: found by the middleware that let it through. */
@@ -35,6 +35,6 @@ final class CurrentRole
      */
     public static function check(Request $request, LiveSession $session, Deed $deed, ?Prompt $prompt = null): void
     {
-        Rules::check($deed, self::of($request), Standing::of($session, null, $prompt));
+        Rules::check($deed, self::of($request), CurrentSituation::of($session, null, $prompt));
     }
 }

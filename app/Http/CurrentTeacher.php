@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Models\Device;
-use App\Models\Teacher;
+use App\Models\Teachers\Device;
+use App\Models\Teachers\Teacher;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Str;

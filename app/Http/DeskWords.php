@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use Crag\Maths\Outcome;
+use Crag\Maths\Comparing\Outcome;
 
 /** The sentences that the desk's script says. */
 final class DeskWords

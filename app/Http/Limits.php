@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use Crag\Session\InvalidJoinCode;
-use Crag\Session\JoinCode;
+use Crag\Session\Door\InvalidJoinCode;
+use Crag\Session\Door\JoinCode;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;

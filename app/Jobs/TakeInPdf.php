@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Models\Intake;
-use App\Models\Teacher;
+use App\Models\Teachers\Intake;
+use App\Models\Teachers\Teacher;
 use App\Pictures\PdfPage;
 use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
 use App\Plans\EditPlan;
 use App\Plans\PreparedPrompt;
-use Crag\Prompt\Backdrop;
-use Crag\Prompt\PromptPage;
-use Crag\Prompt\PromptPages;
+use Crag\Plan\PromptPage;
+use Crag\Plan\PromptPages;
+use Crag\Prompt\Backdrop\Backdrop;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\File;

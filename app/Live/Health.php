@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Live;
 
-use App\Sessions\LookAfter;
+use App\Sessions\Life\LookAfter;
 use Illuminate\Support\Facades\DB;
 use PDOException;
 use Throwable;

@@ -7,8 +7,8 @@ namespace App\Live;
 use App\Models\Event;
 use App\Models\LiveSession;
 use App\Models\Seat;
-use App\Models\Teacher;
-use App\Sessions\RoomState;
+use App\Models\Teachers\Teacher;
+use App\Sessions\Room\RoomState;
 
 /**
  * What is kept of an event, and what a page that catches up is told of it. The state of the room, of a student's page or of

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Canvas\KeptScene;
-use Crag\Canvas\Author;
-use Crag\Canvas\Layer;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Scene;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;

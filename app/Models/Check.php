@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Teachers\Teacher;
 use Crag\Checks\Judgement;
 use Crag\Checks\Level;
 use Illuminate\Database\Eloquent\Model;

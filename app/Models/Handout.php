@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Crag\Prompt\Handout as HandoutValue;
-use Crag\Prompt\HandoutMode;
+use Crag\Plan\Handout as HandoutValue;
+use Crag\Plan\HandoutMode;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

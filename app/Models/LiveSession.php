@@ -6,19 +6,27 @@ namespace App\Models;
 
 use App\Live\Clock;
 use App\Live\SchoolTime;
-use Crag\Prompt\ToolTray;
-use Crag\Prompt\TrayInForce;
-use Crag\Prompt\TrayKind;
-use Crag\Session\Door;
-use Crag\Session\JoinCode;
-use Crag\Session\LeadSeen;
-use Crag\Session\Pace;
-use Crag\Session\Retention;
-use Crag\Session\ScreenView;
-use Crag\Session\SeatState;
-use Crag\Session\SessionSettings;
-use Crag\Session\ShownOn;
-use Crag\Session\Timer;
+use App\Models\Asks\Ask;
+use App\Models\Asks\Run;
+use App\Models\Show\LineupEntry;
+use App\Models\Show\Offer;
+use App\Models\Show\Showcase;
+use App\Models\Teachers\Plan;
+use App\Models\Teachers\Roster;
+use App\Models\Teachers\Teacher;
+use Crag\Canvas\Log\TrayInForce;
+use Crag\Prompt\Tray\ToolTray;
+use Crag\Prompt\Tray\TrayKind;
+use Crag\Session\Door\Door;
+use Crag\Session\Door\JoinCode;
+use Crag\Session\Life\Retention;
+use Crag\Session\Life\SessionSettings;
+use Crag\Session\Room\Pace;
+use Crag\Session\Room\SeatState;
+use Crag\Session\Room\Timer;
+use Crag\Session\Screen\Destination;
+use Crag\Session\Screen\LeadSharing;
+use Crag\Session\Screen\ScreenView;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -39,13 +47,13 @@ use Illuminate\Support\Carbon;
  * @property ?string $ask_id  the quick ask that is before the class
  * @property ?string $run_id  the run of quick asks that is under way, or was last
  * @property ScreenView $screen_view
- * @property ShownOn $shown_on  where chosen work is to be seen
+ * @property Destination $shown_on  where chosen work is to be seen
  * @property Door $door
  * @property Pace $pace
  * @property ?array<string, mixed> $pens  null while they are up
  * @property ?array<string, mixed> $timer
  * @property array<string, mixed> $settings
- * @property ?array<string, mixed> $lead  what students have of the lead canvas: {@see LeadSeen}
+ * @property ?array<string, mixed> $lead  what students have of the lead canvas: {@see LeadSharing}
  * @property string $helper_key
  * @property int $warned_at_ms
  * @property ?string $carries_on_id  the earlier session that it goes on from
@@ -87,7 +95,7 @@ final class LiveSession extends Model implements Holder
     protected function casts(): array
     {
         return [
-            'ended_at' => 'datetime', 'screen_view' => ScreenView::class, 'shown_on' => ShownOn::class, 'tray' => 'array', 'is_trial' => 'boolean', 'door' => Door::class,
+            'ended_at' => 'datetime', 'screen_view' => ScreenView::class, 'shown_on' => Destination::class, 'tray' => 'array', 'is_trial' => 'boolean', 'door' => Door::class,
             'pace' => Pace::class, 'pens' => 'array', 'timer' => 'array', 'settings' => 'array', 'lead' => 'array', 'board' => 'array',
         ];
     }
@@ -138,9 +146,9 @@ final class LiveSession extends Model implements Holder
         return $this->timer === null ? null : Timer::read($this->timer);
     }
 
-    public function leadSeen(): LeadSeen
+    public function leadSeen(): LeadSharing
     {
-        return LeadSeen::read($this->lead ?? []);
+        return LeadSharing::read($this->lead ?? []);
     }
 
     /** The end that was, in milliseconds since 1970. */

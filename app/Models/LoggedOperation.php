@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Operation;
 use Generator;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;

@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\Fields;
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use App\Models\Teachers\Plan;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Log\TrayInForce;
 use Crag\Canvas\Scene;
-use Crag\Prompt\Backdrop;
-use Crag\Prompt\PlanPrompt;
-use Crag\Prompt\PromptPage;
-use Crag\Prompt\PromptPages;
+use Crag\Json\Fields;
+use Crag\Plan\PlanPrompt;
+use Crag\Plan\PromptPage;
+use Crag\Plan\PromptPages;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Question\Question;
-use Crag\Prompt\TrayInForce;
 use Crag\Render\PlainMaths;
-use Crag\Session\PromptState;
+use Crag\Session\Room\PromptState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -83,7 +84,7 @@ final class Prompt extends Model
             return sprintf('forall%014d', ++$n);
         };
         $operations = $this->pagesValue()->operations($newId, true);
-        $pages = array_values(array_filter(array_map(static fn (array $one): string => $one['kind'] === Kind::Page->value ? $one['id'] : '', $operations)));
+        $pages = array_values(array_filter(array_map(static fn (array $one): string => $one['kind'] === OperationKind::Page->value ? $one['id'] : '', $operations)));
         foreach ($this->handouts()->get() as $handout) {
             array_push($operations, ...$handout->value()->operations(['', ...$pages], $newId));
         }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\Kind;
-use Crag\Session\DeviceKind;
-use Crag\Session\SeatState;
-use Crag\Session\StoneName;
+use App\Models\Teachers\RosterEntry;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\OperationKind;
+use Crag\Session\Door\DeviceKind;
+use Crag\Session\Door\StoneName;
+use Crag\Session\Room\SeatState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -137,7 +138,7 @@ final class Seat extends Model
     public function answers(): HasMany
     {
         $answers = $this->hasMany(LoggedOperation::class);
-        $answers->where('kind', Kind::Answer->value);
+        $answers->where('kind', OperationKind::Answer->value);
 
         return $answers;
     }

@@ -9,10 +9,10 @@ use App\Models\Holder;
 use App\Models\Seat;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Operation\Placing;
-use Crag\Canvas\Page;
 use Crag\Formats\InkMl;
 use Crag\Formats\SvgDrawing;
 use Crag\Formats\UnreadableFile;
+use Crag\Prompt\Page;
 
 /** Makes objects of a file, whose kind is found from its bytes: ink, a drawing, a picture, or a teacher's PDF, of which a page is taken. */
 final readonly class BringIn

@@ -6,7 +6,7 @@ namespace App\Pictures;
 
 use App\Models\Asset;
 use App\Models\Canvas;
-use Crag\Prompt\PictureIds;
+use Crag\Plan\PictureIds;
 
 /** A student's pictures are that student's alone: what others are to see of them are copies of the teacher's. */
 final class OwnCopies

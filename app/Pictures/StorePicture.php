@@ -6,8 +6,8 @@ namespace App\Pictures;
 
 use App\Models\Asset;
 use App\Models\Holder;
-use App\Models\Plan;
 use App\Models\Seat;
+use App\Models\Teachers\Plan;
 use GdImage;
 use Illuminate\Support\Facades\DB;
 

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
-use App\Models\Plan;
-use App\Models\PlanEdit;
 use App\Models\Prompt;
-use App\Models\Teacher;
-use Crag\Canvas\Fields;
-use Crag\Prompt\Backdrop;
+use App\Models\Teachers\Plan;
+use App\Models\Teachers\PlanEdit;
+use App\Models\Teachers\Teacher;
+use Crag\Canvas\Log\TrayInForce;
+use Crag\Json\Fields;
+use Crag\Plan\Plan as PlanValue;
+use Crag\Plan\PlanPrompt;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\InvalidPrompt;
-use Crag\Prompt\Plan as PlanValue;
-use Crag\Prompt\PlanPrompt;
-use Crag\Prompt\TrayInForce;
 use Illuminate\Support\Facades\DB;
 
 /**

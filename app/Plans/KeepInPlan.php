@@ -6,7 +6,7 @@ namespace App\Plans;
 
 use App\Models\LiveSession;
 use App\Models\Prompt;
-use App\Models\Teacher;
+use App\Models\Teachers\Teacher;
 
 /** What a teacher types on the desk while teaching goes into the session's plan too, and is there for the next class. */
 final readonly class KeepInPlan

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
-use App\Models\Plan;
+use App\Models\Teachers\Plan;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 

@@ -6,11 +6,11 @@ namespace App\Plans;
 
 use App\Models\Prompt;
 use Crag\Asks\AskLine;
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
 use Crag\Checks\Aspect;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Plan\PlanPrompt;
 use Crag\Prompt\InvalidPrompt;
-use Crag\Prompt\PlanPrompt;
 
 /** Why a prompt's field was not taken, in words for whom typed it; of a list, which of its lines were not. */
 final readonly class NotTaken
@@ -23,7 +23,7 @@ final readonly class NotTaken
     {
     }
 
-    public static function of(?Prompt $prompt, string $field, mixed $to, UnreadableOperation|InvalidPrompt $problem): self
+    public static function of(?Prompt $prompt, string $field, mixed $to, UnreadableFields|InvalidPrompt $problem): self
     {
         if ($prompt === null || ! is_array($to) || ! array_is_list($to) || count($to) > self::MOST_LINES) {
             return new self(self::sentence($field, $problem), []);
@@ -34,7 +34,7 @@ final readonly class NotTaken
             try {
                 PlanPrompt::read(new Fields([$field => [...$good, $line]] + $value));
                 $good[] = $line;
-            } catch (UnreadableOperation|InvalidPrompt $problem) {
+            } catch (UnreadableFields|InvalidPrompt $problem) {
                 $lines[] = $i;
                 $sentences[] = self::line($field, $i, $line, count($good), $problem);
             }
@@ -43,7 +43,7 @@ final readonly class NotTaken
         return new self(implode(' ', array_unique($sentences)), $lines);
     }
 
-    private static function sentence(string $field, UnreadableOperation|InvalidPrompt $problem): string
+    private static function sentence(string $field, UnreadableFields|InvalidPrompt $problem): string
     {
         return match ($field) {
             'points' => __('Points are whole or half, from 0 to 100.'),
@@ -53,7 +53,7 @@ final readonly class NotTaken
         };
     }
 
-    private static function line(string $field, int $i, mixed $line, int $before, UnreadableOperation|InvalidPrompt $problem): string
+    private static function line(string $field, int $i, mixed $line, int $before, UnreadableFields|InvalidPrompt $problem): string
     {
         [$most, $words] = match ($field) {
             'asks' => [PlanPrompt::MOST_ASKS, is_string($line) ? $line : ''],
@@ -76,7 +76,7 @@ final readonly class NotTaken
     {
         try {
             AskLine::read(is_string($line) ? $line : '');
-        } catch (UnreadableOperation $problem) {
+        } catch (UnreadableFields $problem) {
             return __($problem->getMessage());
         }
 

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use App\Models\Asset;
-use App\Models\Plan;
+use App\Models\Teachers\Plan;
 use App\Pictures\EmbeddedPictures;
 use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\UnreadableFields;
+use Crag\Plan\PictureIds;
+use Crag\Plan\Plan as PlanValue;
 use Crag\Prompt\InvalidPrompt;
-use Crag\Prompt\PictureIds;
-use Crag\Prompt\Plan as PlanValue;
 use Crag\Render\SceneSvg;
 use Illuminate\Support\Str;
 use JsonException;
@@ -86,7 +86,7 @@ final readonly class PlanZip
             return PlanValue::read(PictureIds::renamed($json, $names + $unknown));
         } catch (JsonException) {
             throw UnusablePlan::zip();
-        } catch (UnreadableOperation|InvalidPrompt $problem) {
+        } catch (UnreadableFields|InvalidPrompt $problem) {
             throw UnusablePlan::because(__($problem->getMessage()));
         }
     }

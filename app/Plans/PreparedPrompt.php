@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
-use Crag\Prompt\PlanPrompt;
-use Crag\Prompt\PromptPages;
+use Crag\Plan\PlanPrompt;
+use Crag\Plan\PromptPages;
 
 /** A prompt that is not in a plan yet: all that it says, and all that is drawn for it. */
 final readonly class PreparedPrompt

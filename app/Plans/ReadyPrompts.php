@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
-use Crag\Canvas\Fields;
-use Crag\Prompt\PlanPrompt;
-use Crag\Prompt\PromptPages;
+use Crag\Json\Fields;
+use Crag\Plan\PlanPrompt;
+use Crag\Plan\PromptPages;
 
 /** Prompts that are there from the beginning, to be put into a plan and changed at will. */
 final class ReadyPrompts

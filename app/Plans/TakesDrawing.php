@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
-use App\Canvas\PutOn;
+use App\Canvas\AppendForTeacher;
 use App\Canvas\TakeCanvas;
 use App\Models\Canvas;
 use App\Models\Prompt;
-use Crag\Prompt\PromptPages;
+use Crag\Plan\PromptPages;
 
 /** What is drawn for a prompt of a plan: it stands on the prompt's lead canvas. */
 final readonly class TakesDrawing
 {
-    public function __construct(private TakeCanvas $takeCanvas, private PutOn $putOn)
+    public function __construct(private TakeCanvas $takeCanvas, private AppendForTeacher $putOn)
     {
     }
 

@@ -7,7 +7,7 @@ namespace App\Records;
 use App\Canvas\CanvasFile;
 use App\Models\Canvas;
 use App\Models\LiveSession;
-use App\Sessions\EachSeat;
+use App\Sessions\Room\EachSeat;
 use Closure;
 use Illuminate\Support\Str;
 

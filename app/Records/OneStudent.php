@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Live\SchoolTime;
-use App\Models\Ask;
-use App\Models\AskAnswer;
+use App\Models\Asks\Ask;
+use App\Models\Asks\AskAnswer;
 use App\Models\Canvas;
 use App\Models\Check;
 use App\Models\LoggedOperation;
 use App\Models\Message;
-use App\Models\Offer;
 use App\Models\Seat;
+use App\Models\Show\Offer;
 
 /** Everything that a session holds about one student: the canvases as files, all the rest as one JSON file. */
 final class OneStudent

@@ -5,24 +5,24 @@ declare(strict_types=1);
 namespace App\Records;
 
 use App\Live\SchoolTime;
-use App\Models\Ask;
-use App\Models\AskAnswer;
+use App\Models\Asks\Ask;
+use App\Models\Asks\AskAnswer;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
-use App\Sessions\EachSeat;
-use App\Sessions\Standings;
-use Crag\Canvas\Kind;
-use Crag\Checks\Cell;
+use App\Sessions\Checks\ClassOverview;
+use App\Sessions\Room\EachSeat;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Checks\DrawingTime;
 use Crag\Checks\Judgement;
-use Crag\Checks\Sum;
+use Crag\Checks\ResultTotals;
+use Crag\Checks\StudentResult;
 use Crag\Formats\Csv;
 use Crag\Formats\Table;
 use Crag\Formats\Xapi;
-use Crag\Maths\Outcome;
+use Crag\Maths\Comparing\Outcome;
 use Illuminate\Support\Collection;
 
 /** What came of a session in numbers: a row for each seat and prompt, the matrix, answers with their times, quick asks. */
@@ -86,18 +86,18 @@ final readonly class Results
     {
         $cells = [];
         foreach ($this->canvases as $canvas) {
-            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = Standings::cell($canvas, $canvas->prompt->value());
+            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = ClassOverview::cell($canvas, $canvas->prompt->value());
         }
-        $sum = static fn (iterable $some): Sum => Sum::of(array_values(array_filter(collect($some)->all(), static fn (mixed $cell): bool => $cell instanceof Cell)));
-        $share = static fn (Sum $sum): ?int => $sum->secure === null ? null : (int) round(100 * $sum->secure);
+        $sum = static fn (iterable $some): ResultTotals => ResultTotals::of(array_values(array_filter(collect($some)->all(), static fn (mixed $cell): bool => $cell instanceof StudentResult)));
+        $share = static fn (ResultTotals $sum): ?int => $sum->secure === null ? null : (int) round(100 * $sum->secure);
         $rows = [[__('Seat'), __('Name'), ...$this->prompts->map(static fn (Prompt $prompt): string => __('Prompt :n', ['n' => $prompt->n]))->all(), __('Points'), __('Secure (%)')]];
         foreach ($this->seats as $seat) {
-            $mine = $this->prompts->map(static fn (Prompt $prompt): ?Cell => $cells[$seat->id][$prompt->id] ?? null);
-            $rows[] = array_values([$seat->n, $this->name($seat), ...$mine->map(static fn (?Cell $cell): ?int => $cell?->level?->value)->all(), $sum($mine)->points, $share($sum($mine))]);
+            $mine = $this->prompts->map(static fn (Prompt $prompt): ?StudentResult => $cells[$seat->id][$prompt->id] ?? null);
+            $rows[] = array_values([$seat->n, $this->name($seat), ...$mine->map(static fn (?StudentResult $cell): ?int => $cell?->level?->value)->all(), $sum($mine)->points, $share($sum($mine))]);
         }
-        $columns = $this->prompts->map(fn (Prompt $prompt): Sum => $sum($this->seats->map(static fn (Seat $seat): ?Cell => $cells[$seat->id][$prompt->id] ?? null)));
+        $columns = $this->prompts->map(fn (Prompt $prompt): ResultTotals => $sum($this->seats->map(static fn (Seat $seat): ?StudentResult => $cells[$seat->id][$prompt->id] ?? null)));
         $whole = $sum(array_merge(...array_map(array_values(...), array_values($cells))));
-        $rows[] = array_values(['', __('Points'), ...$columns->map(static fn (Sum $one): ?float => $one->points)->all(), $whole->points, null]);
+        $rows[] = array_values(['', __('Points'), ...$columns->map(static fn (ResultTotals $one): ?float => $one->points)->all(), $whole->points, null]);
         $rows[] = array_values(['', __('Secure (%)'), ...$columns->map($share)->all(), null, $share($whole)]);
 
         return new Table(__('Matrix'), $rows);
@@ -177,7 +177,7 @@ final readonly class Results
     private static function givenOn(Canvas $canvas, Seat $seat): array
     {
         $given = [];
-        foreach (LoggedOperation::query()->where('canvas_id', $canvas->id)->where('kind', Kind::Answer->value)->orderBy('n')->get() as $row) {
+        foreach (LoggedOperation::query()->where('canvas_id', $canvas->id)->where('kind', OperationKind::Answer->value)->orderBy('n')->get() as $row) {
             $body = (array) json_decode($row->body, true, flags: JSON_THROW_ON_ERROR);
             $id = is_string($body['question'] ?? null) ? $body['question'] : '';
             $question = $canvas->prompt->question($id, $seat);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use Deploy\Install\Setup;
+
 /**
  * One process that an instance started, and all that it starts: a group of its own, known by the first one's id, so that
  * nothing outlives it.

@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use Deploy\Bench\Bench;
+use Deploy\Install\Doctor;
+use Deploy\Install\Install;
+use Deploy\Keep\Backup;
+use Deploy\Keep\Restore;
+
 /** The commands of `./crag`, by name. */
 final class Crag
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use Deploy\Install\Setup;
+
 /** Everything with the demo class, in the foreground. */
 final class Demo
 {

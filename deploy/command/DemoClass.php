@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use Deploy\Install\Setup;
+
 /** An instance with the demo class in it: the session begun, and a simulated class that joins and draws. */
 final readonly class DemoClass
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use Deploy\Install\Setup;
+
 /**
  * One running Crag: nginx, php-fpm and a queue worker on a port of its own, everything that they need at run time
  * in one folder under storage/run/. Several live side by side.

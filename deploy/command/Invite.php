@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use Deploy\Install\Setup;
+
 /** A link with which one teacher may make an account, where CRAG_TEACHERS=invitation. */
 final class Invite
 {

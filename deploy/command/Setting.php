@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Deploy;
 
 use DateTimeZone;
+use Deploy\Install\Setup;
 
 /** What an administrator sets in the environment; what cannot hold is said before anything starts. */
 final class Setting

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Deploy;
 
 use Deploy\Browser\Chrome;
+use Deploy\Install\Setup;
 
 /** The pictures in docs/screenshots, from the demo class. */
 final class Shots

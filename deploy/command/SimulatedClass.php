@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use Deploy\Install\Setup;
+
 /** The simulated class (demo/class.ts) as a process of its own: it is told words, and says words, a line each. */
 final class SimulatedClass
 {

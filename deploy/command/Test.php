@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Deploy;
 
+use Deploy\Install\Setup;
+
 /** Static checks and every test, or one part of them. Each part's runner prints its own closing lines. */
 final class Test
 {

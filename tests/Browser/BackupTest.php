@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Deploy\Backup;
 use Deploy\Folder;
+use Deploy\Install\Setup;
+use Deploy\Keep\Backup;
+use Deploy\Keep\Restore;
 use Deploy\Port;
 use Deploy\Problem;
-use Deploy\Restore;
-use Deploy\Setup;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Symfony\Component\Process\Process;
 use Tests\Support\BrowserTestCase;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Deploy\Bench\Scribblers;
 use Deploy\Browser\Chrome;
 use Deploy\Browser\Page;
 use Deploy\DemoClass;
+use Deploy\Install\Setup;
 use Deploy\Port;
-use Deploy\Scribblers;
-use Deploy\Setup;
 use SimpleXMLElement;
 use Symfony\Component\Process\Process;
 use Tests\Support\BrowserTestCase;
@@ -197,7 +197,7 @@ final class ClassTest extends BrowserTestCase
     {
         self::assertStringContainsString('There is', $this->doctor($id));
         foreach (['13 days', '14 days 1 hour'] as $later) {
-            $forget = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); Illuminate\Support\Carbon::setTestNow(now()->add("'.$later.'")); app(App\Sessions\EndIdle::class)();';
+            $forget = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); Illuminate\Support\Carbon::setTestNow(now()->add("'.$later.'")); app(App\Sessions\Life\EndIdle::class)();';
             (new Process([PHP_BINARY, '-r', $forget], Setup::root(), self::$crag->environment()))->mustRun();
             self::assertSame($later === '13 days' ? 1 : 0, $this->sql('select count(*) from live_sessions where id = ?', [$id]));
         }

@@ -6,8 +6,8 @@ namespace Tests\Browser;
 
 use Deploy\Child;
 use Deploy\Folder;
+use Deploy\Install\Setup;
 use Deploy\Port;
-use Deploy\Setup;
 use PHPUnit\Framework\TestCase;
 
 /** `./crag demo` as another process sees it. */

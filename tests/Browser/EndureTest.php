@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Deploy\BenchFaults;
+use Deploy\Bench\BenchFaults;
 use PHPUnit\Framework\TestCase;
 
 /** A short run of the fault injector; `./crag bench faults` is the long one. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Crag\Canvas\Fields;
-use Crag\Prompt\Backdrop;
+use Crag\Json\Fields;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Render\NoPictures;
 use Crag\Render\SceneSvg;
 use Crag\Tests\Canvas\Examples;
 use Crag\Tests\Canvas\Logs;
 use Deploy\Browser\Page;
-use Deploy\Setup;
+use Deploy\Install\Setup;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Process\Process;
 use Tests\Support\BrowserTestCase;

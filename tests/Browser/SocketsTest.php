@@ -8,9 +8,9 @@ use App\Live\Audience;
 use App\Live\Publisher;
 use App\Models\Seat;
 use CurlHandle;
+use Deploy\Bench\Usage;
 use Deploy\Instance;
 use Deploy\Port;
-use Deploy\Usage;
 use Tests\Support\BrowserTestCase;
 
 /** The running whole without a page: channels, many posts at once, two instances side by side. */

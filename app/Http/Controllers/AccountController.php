@@ -9,7 +9,7 @@ use App\Accounts\JoinTeachers;
 use App\Accounts\WhoTeaches;
 use App\Http\CurrentTeacher;
 use App\Http\Visitor;
-use App\Models\Teacher;
+use App\Models\Teachers\Teacher;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -9,7 +9,7 @@ use App\Models\Seat;
 use App\Pictures\BringIn;
 use App\Pictures\UnusablePicture;
 use Crag\Formats\UnreadableFile;
-use Crag\Prompt\Tool;
+use Crag\Prompt\Tray\Tool;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 

@@ -6,18 +6,18 @@ namespace App\Http\Controllers;
 
 use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
-use App\Models\Roster;
-use App\Models\RosterEntry;
 use App\Models\Seat;
-use App\Sessions\Standings;
+use App\Models\Teachers\Roster;
+use App\Models\Teachers\RosterEntry;
+use App\Sessions\Checks\ClassOverview;
 use Crag\Checks\OverTime;
 use Crag\Classes\ClassEntry;
 use Crag\Classes\ClassList;
 use Crag\Formats\Csv;
 use Crag\Formats\UnreadableFile;
-use Crag\Maths\Digits;
-use Crag\Session\InvalidName;
-use Crag\Session\PersonName;
+use Crag\Maths\Parsing\Digits;
+use Crag\Session\Door\InvalidName;
+use Crag\Session\Door\PersonName;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -124,7 +124,7 @@ final class ClassesController
         $found = $this->own($request, $roster);
         $sessions = LiveSession::query()->where('roster_id', $found->id)->where('is_trial', false)->latest()->limit(self::MOST_SESSIONS)->get()->reverse()->values();
         $time = OverTime::of($sessions->mapWithKeys(static function (LiveSession $session): array {
-            $stand = Standings::of($session);
+            $stand = ClassOverview::of($session);
 
             return [$session->id => ['picture' => $stand->picture, 'students' => $stand->seats->whereNotNull('roster_entry_id')->mapWithKeys(static fn (Seat $seat): array => [$seat->id => (string) $seat->roster_entry_id])->all()]];
         })->all());

@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Accounts\JoinTeachers;
 use App\Http\CurrentSeat;
 use App\Models\LiveSession;
-use App\Sessions\TakeSeat;
-use Crag\Session\PersonName;
+use App\Sessions\Room\TakeSeat;
+use Crag\Session\Door\PersonName;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 

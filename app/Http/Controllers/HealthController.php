@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Live\Clock;
 use App\Live\Health;
 use App\Live\StoringTimes;
-use Crag\Session\SeatState;
+use Crag\Session\Room\SeatState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;

@@ -10,10 +10,10 @@ use App\Http\CurrentTeacher;
 use App\Http\Middleware\SameOrigin;
 use App\Models\LiveSession;
 use App\Models\Seat;
-use App\Sessions\Standing;
-use Crag\Session\Deed;
-use Crag\Session\Rules;
-use Crag\Session\SeatState;
+use App\Sessions\Room\CurrentSituation;
+use Crag\Session\Room\SeatState;
+use Crag\Session\Rules\Deed;
+use Crag\Session\Rules\Rules;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
@@ -57,7 +57,7 @@ final class LiveController
         $session = LiveSession::query()->find($sessionId);
         $role = $session === null ? null : CurrentTeacher::of($request)?->roleIn($session);
 
-        return $role !== null && Rules::refusal($deed, $role, Standing::of($session)) === null;
+        return $role !== null && Rules::refusal($deed, $role, CurrentSituation::of($session)) === null;
     }
 
     private function isSeatOf(string $sessionId, string $channelId): bool

@@ -9,16 +9,16 @@ use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
 use App\Models\Asset;
 use App\Models\LiveSession;
-use App\Models\Plan;
 use App\Models\Seat;
-use App\Models\ShowcaseItem;
+use App\Models\Show\ShowcaseItem;
+use App\Models\Teachers\Plan;
 use App\Pictures\LightPicture;
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Backdrop;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Render\NoPictures;
 use Crag\Render\SceneSvg;
-use Crag\Session\ScreenView;
+use Crag\Session\Screen\ScreenView;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -34,7 +34,7 @@ final class PictureController
                 static fn (mixed $value): mixed => is_string($value) && is_numeric($value) ? $value + 0 : $value ?? '',
                 $request->query(),
             )));
-        } catch (UnreadableOperation $problem) {
+        } catch (UnreadableFields $problem) {
             abort(404, __($problem->getMessage()));
         }
         abort_unless($backdrop->isRuling(), 404);

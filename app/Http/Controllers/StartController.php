@@ -6,12 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
-use App\Models\Teacher;
+use App\Models\Teachers\Teacher;
 use App\Plans\MakePlan;
-use App\Sessions\StartSession;
-use Crag\Session\InvalidName;
-use Crag\Session\PersonName;
-use Crag\Session\Role;
+use App\Sessions\Life\StartSession;
+use Crag\Session\Door\InvalidName;
+use Crag\Session\Door\PersonName;
+use Crag\Session\Rules\Role;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

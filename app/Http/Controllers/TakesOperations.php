@@ -8,9 +8,9 @@ use App\Canvas\AppendOperations;
 use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LiveSession;
-use Crag\Canvas\Author;
-use Crag\Canvas\LateInk;
-use Crag\Canvas\Layer;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\LateInk;
+use Crag\Canvas\Log\Layer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Http\CurrentTeacher;
-use App\Models\Plan;
 use App\Models\Prompt;
+use App\Models\Teachers\Plan;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -8,7 +8,7 @@ use App\Http\CurrentRole;
 use App\Http\CurrentSeat;
 use App\Models\Seat;
 use Closure;
-use Crag\Session\Role;
+use Crag\Session\Rules\Role;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 

@@ -11,12 +11,12 @@ use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Seat;
-use App\Models\Teacher;
-use App\Sessions\Standing;
+use App\Models\Teachers\Teacher;
+use App\Sessions\Room\CurrentSituation;
 use Closure;
-use Crag\Session\Deed;
-use Crag\Session\RefusedDeed;
-use Crag\Session\Rules;
+use Crag\Session\Rules\Deed;
+use Crag\Session\Rules\RefusedDeed;
+use Crag\Session\Rules\Rules;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -32,7 +32,7 @@ final class May
         $session = $session instanceof LiveSession ? $session : $seat?->session;
         abort_unless($session instanceof LiveSession, 404);
         foreach ([self::prompt($request, $session, $seat), ...self::several($request, $session)] as $prompt) {
-            Rules::check(Deed::from($deed), CurrentRole::of($request), Standing::of($session, $seat, $prompt));
+            Rules::check(Deed::from($deed), CurrentRole::of($request), CurrentSituation::of($session, $seat, $prompt));
         }
 
         $response = $next($request);

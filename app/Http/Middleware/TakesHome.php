@@ -7,7 +7,7 @@ namespace App\Http\Middleware;
 use App\Http\CurrentRole;
 use App\Models\Seat;
 use Closure;
-use Crag\Session\Role;
+use Crag\Session\Rules\Role;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Route;
 use Symfony\Component\HttpFoundation\Response;

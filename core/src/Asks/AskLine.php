@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Asks;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 use Crag\Prompt\Question\Choosing;
 use Crag\Prompt\Question\Question;
 
@@ -28,15 +28,15 @@ final readonly class AskLine
     {
     }
 
-    /** @throws UnreadableOperation when it is no such line: its message says what is wrong */
+    /** @throws UnreadableFields when it is no such line: its message says what is wrong */
     public static function read(string $line): self
     {
         if (mb_strlen($line) > self::LONGEST) {
-            throw UnreadableOperation::saying('A line can be '.self::LONGEST.' characters long.');
+            throw UnreadableFields::saying('A line can be '.self::LONGEST.' characters long.');
         }
         $parts = array_map(trim(...), explode('|', $line));
         if (count($parts) > 3) {
-            throw UnreadableOperation::saying('There are too many bars: words | answer | time is all that a line holds.');
+            throw UnreadableFields::saying('There are too many bars: words | answer | time is all that a line holds.');
         }
         [$words, $answer, $time] = $parts + ['', '', ''];
         // A time may stand where there is no answer to give.
@@ -45,8 +45,8 @@ final readonly class AskLine
 
         try {
             $question = Question::read(new Fields(['id' => 'ask', 'spot' => null, 'words' => $words] + self::asked($answer)));
-        } catch (UnreadableOperation) {
-            throw UnreadableOperation::saying('There can be up to '.Choosing::MOST_OPTIONS.' choices, and an answer is shorter than that.');
+        } catch (UnreadableFields) {
+            throw UnreadableFields::saying('There can be up to '.Choosing::MOST_OPTIONS.' choices, and an answer is shorter than that.');
         }
 
         return new self($question, $seconds, trim($line));
@@ -91,11 +91,11 @@ final readonly class AskLine
             return null;
         }
         if (preg_match('/\A(\d{1,4})\s*(s|sec|min)\z/', $time, $found) !== 1) {
-            throw UnreadableOperation::saying('A time is written like 20 s or 2 min.');
+            throw UnreadableFields::saying('A time is written like 20 s or 2 min.');
         }
         $seconds = (int) $found[1] * ($found[2] === 'min' ? 60 : 1);
         if ($seconds < 5 || $seconds > self::LONGEST_SECONDS) {
-            throw UnreadableOperation::saying('A time is from 5 seconds to an hour.');
+            throw UnreadableFields::saying('A time is from 5 seconds to an hour.');
         }
 
         return $seconds;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Asks;
 
-use Crag\Maths\Outcome;
+use Crag\Maths\Comparing\Outcome;
 
 /** How many gave one answer. */
 final readonly class Bar

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Asks;
 
-use Crag\Maths\Outcome;
-use Crag\Maths\Quantity;
-use Crag\Maths\UnreadableMaths;
-use Crag\Prompt\Question\Kind;
+use Crag\Maths\Algebra\Quantity;
+use Crag\Maths\Comparing\Outcome;
+use Crag\Maths\Parsing\UnreadableMaths;
 use Crag\Prompt\Question\Question;
+use Crag\Prompt\Question\QuestionKind;
 use Crag\Watch\AnswerGroup;
 use Crag\Watch\AnswerGroups;
 
@@ -40,18 +40,18 @@ final readonly class Tally
         $answers = array_filter($answers, static fn (mixed $answer): bool => trim($question->asked->written($answer)) !== '');
         $kind = $question->asked->kind();
         $bars = match ($kind) {
-            Kind::Choice, Kind::Choices => self::choices($question, $answers),
-            Kind::Scale => self::steps($question, $answers),
+            QuestionKind::Choice, QuestionKind::Choices => self::choices($question, $answers),
+            QuestionKind::Scale => self::steps($question, $answers),
             default => self::equal($question, $answers),
         };
-        $line = $kind === Kind::Number ? self::line($bars) : [];
+        $line = $kind === QuestionKind::Number ? self::line($bars) : [];
 
         return new self(
             count($answers),
             $bars,
-            $kind === Kind::Scale ? self::mean($answers) : self::median($line),
+            $kind === QuestionKind::Scale ? self::mean($answers) : self::median($line),
             $line,
-            $kind === Kind::Text ? self::words($question, $answers) : [],
+            $kind === QuestionKind::Text ? self::words($question, $answers) : [],
         );
     }
 

@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace Crag\Canvas;
 
+use Crag\Canvas\Log\InForce;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Answer;
-use Crag\Prompt\Backdrop;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Backdrop\Backdrop;
 
 /** A log folded: what is on the pages now. Objects stand in the order in which they are drawn. */
 final readonly class Scene
 {
     /**
      * @param  array<string, Backdrop>  $pages  by id, in order; the first page's id is ""
-     * @param  array<string, Placed>  $placed  by id, on all pages together
+     * @param  array<string, PlacedObject>  $placed  by id, on all pages together
      * @param  array<string, string|int|list<string>>  $answers  by the question's id
      */
     public function __construct(public array $pages, public array $placed, public array $answers = [])
@@ -63,7 +68,7 @@ final readonly class Scene
      * @param  array<array-key, mixed>  $json
      * @param  bool  $kept  whether it comes from where only what was checked is kept
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      */
     public static function read(array $json, bool $kept = true): self
     {
@@ -74,7 +79,7 @@ final readonly class Scene
         }
         foreach ($fields->list('objects', 0, PHP_INT_MAX) as $one) {
             $object = new Fields(is_array($one) ? $one : [], $kept);
-            $placed[$object->text('id')] = Placed::read($object);
+            $placed[$object->text('id')] = PlacedObject::read($object);
         }
 
         $answers = [];
@@ -97,10 +102,10 @@ final readonly class Scene
         return $this->pages[$page] ?? Backdrop::blank();
     }
 
-    /** @return array<string, Placed> by id, in drawing order */
+    /** @return array<string, PlacedObject> by id, in drawing order */
     public function onPage(string $page): array
     {
-        return array_filter($this->placed, static fn (Placed $placed): bool => $placed->page === $page);
+        return array_filter($this->placed, static fn (PlacedObject $placed): bool => $placed->page === $page);
     }
 
     /** @return array{pages: list<array<string, mixed>>, objects: list<array<string, mixed>>, answers?: list<array<string, mixed>>} */

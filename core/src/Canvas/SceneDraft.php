@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Crag\Canvas;
 
 use Closure;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Object\CanvasObject;
+use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Order;
 use Crag\Canvas\Operation\Placing;
-use Crag\Prompt\Backdrop;
+use Crag\Prompt\Backdrop\Backdrop;
 
 /** A scene while a log is being folded into it. */
 final class SceneDraft
@@ -16,10 +19,10 @@ final class SceneDraft
     /** @var array<string, Backdrop> by the page's id */
     private array $pages;
 
-    /** @var array<string, Placed> in drawing order; what was cut up still holds its parts' place here */
+    /** @var array<string, PlacedObject> in drawing order; what was cut up still holds its parts' place here */
     private array $placed = [];
 
-    /** @var array<string, array<string, Placed>> the parts of what was cut up, by its id */
+    /** @var array<string, array<string, PlacedObject>> the parts of what was cut up, by its id */
     private array $parts = [];
 
     /** @var array<string, string|int|list<string>> by the question's id */
@@ -39,10 +42,10 @@ final class SceneDraft
 
     public function put(string $id, Layer $layer, string $page, Placing $placing): void
     {
-        $this->placed[$id] = new Placed($layer, $page, $placing->object, $placing->place, $placing->group);
+        $this->placed[$id] = new PlacedObject($layer, $page, $placing->object, $placing->place, $placing->group);
     }
 
-    public function placed(string $id): ?Placed
+    public function placed(string $id): ?PlacedObject
     {
         if (isset($this->parts[$id])) {
             return null;
@@ -52,7 +55,7 @@ final class SceneDraft
     }
 
     /** What is called so, if this author may do something to it. */
-    public function touchable(string $id, Author $author): ?Placed
+    public function touchable(string $id, Author $author): ?PlacedObject
     {
         $placed = $this->placed($id);
 
@@ -76,11 +79,11 @@ final class SceneDraft
         }
     }
 
-    /** @param  Closure(Placed): bool  $which */
+    /** @param  Closure(PlacedObject): bool  $which */
     public function takeWhere(Closure $which): void
     {
         $this->settle();
-        $this->placed = array_filter($this->placed, static fn (Placed $placed): bool => ! $which($placed));
+        $this->placed = array_filter($this->placed, static fn (PlacedObject $placed): bool => ! $which($placed));
     }
 
     /**
@@ -117,8 +120,8 @@ final class SceneDraft
         $this->parts = $this->partOf = [];
     }
 
-    /** @param  array<string, Placed>  $now */
-    private function lay(array &$now, string $id, Placed $placed): void
+    /** @param  array<string, PlacedObject>  $now */
+    private function lay(array &$now, string $id, PlacedObject $placed): void
     {
         if (! isset($this->parts[$id])) {
             $now[$id] = $placed;
@@ -182,13 +185,13 @@ final class SceneDraft
         $this->settle();
         $pages = $this->pages;
 
-        return new Scene($pages, array_filter($this->placed, static fn (Placed $placed): bool => isset($pages[$placed->page])), $this->answers);
+        return new Scene($pages, array_filter($this->placed, static fn (PlacedObject $placed): bool => isset($pages[$placed->page])), $this->answers);
     }
 
     /**
      * Each goes past the nearest one of its page and beyond it that does not move too.
      *
-     * @param  array<string, Placed>  $moving
+     * @param  array<string, PlacedObject>  $moving
      */
     private function step(array $moving, bool $forward): void
     {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Checks;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 
 /** One of the things that are checked on a canvas, such as method, answer or presentation, with its scale. */
 final readonly class Aspect
@@ -27,13 +27,13 @@ final readonly class Aspect
     /**
      * JSON form: {"name", "levels": [words, lowest first; none for Strata]}.
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      */
     public static function read(Fields $fields): self
     {
         $levels = $fields->has('levels') ? $fields->list('levels', 0, Scale::MOST + 1) : [];
         foreach ($levels as $level) {
-            is_string($level) || throw UnreadableOperation::badValue('levels', 'are not words');
+            is_string($level) || throw UnreadableFields::badValue('levels', 'are not words');
         }
 
         return new self(trim($fields->text('name', self::LONGEST_NAME)), Scale::of(array_values(array_filter($levels, is_string(...)))));

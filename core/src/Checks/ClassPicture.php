@@ -13,49 +13,49 @@ final readonly class ClassPicture
     /**
      * @param  list<string>  $seats
      * @param  list<string>  $prompts
-     * @param  array<string, array<string, Cell>>  $cells  by seat and prompt
-     * @param  array<string, Sum>  $rows  by seat
-     * @param  array<string, Sum>  $columns  by prompt
+     * @param  array<string, array<string, StudentResult>>  $cells  by seat and prompt
+     * @param  array<string, ResultTotals>  $rows  by seat
+     * @param  array<string, ResultTotals>  $columns  by prompt
      * @param  array<string, array{class: ?float, seats: array<string, ?float>}>  $skills  by tag
      */
-    private function __construct(public array $seats, public array $prompts, private array $cells, public array $rows, public array $columns, public Sum $whole, public array $skills)
+    private function __construct(public array $seats, public array $prompts, private array $cells, public array $rows, public array $columns, public ResultTotals $whole, public array $skills)
     {
     }
 
     /**
      * @param  list<string>  $seats
      * @param  array<string, list<string>>  $prompts  their skill tags by prompt, in order
-     * @param  array<string, array<string, Cell>>  $cells  by seat and prompt; what is missing is nothing
+     * @param  array<string, array<string, StudentResult>>  $cells  by seat and prompt; what is missing is nothing
      */
     public static function of(array $seats, array $prompts, array $cells): self
     {
-        $at = static fn (string $seat, string $prompt): Cell => $cells[$seat][$prompt] ?? Cell::none();
+        $at = static fn (string $seat, string $prompt): StudentResult => $cells[$seat][$prompt] ?? StudentResult::none();
         $ids = array_map(strval(...), array_keys($prompts));
         $rows = $columns = $skills = $all = [];
         foreach ($seats as $seat) {
-            $row = array_map(static fn (string $prompt): Cell => $at($seat, $prompt), $ids);
-            $rows[$seat] = Sum::of($row);
+            $row = array_map(static fn (string $prompt): StudentResult => $at($seat, $prompt), $ids);
+            $rows[$seat] = ResultTotals::of($row);
             array_push($all, ...$row);
         }
         foreach ($ids as $prompt) {
-            $columns[$prompt] = Sum::of(array_map(static fn (string $seat): Cell => $at($seat, $prompt), $seats));
+            $columns[$prompt] = ResultTotals::of(array_map(static fn (string $seat): StudentResult => $at($seat, $prompt), $seats));
         }
         foreach (array_unique(array_merge(...array_values($prompts))) as $skill) {
             $tagged = array_values(array_filter($ids, static fn (string $prompt): bool => in_array($skill, $prompts[$prompt], true)));
             $each = $cellsOfSkill = [];
             foreach ($seats as $seat) {
-                $mine = array_map(static fn (string $prompt): Cell => $at($seat, $prompt), $tagged);
-                $each[$seat] = Sum::of($mine)->secure;
+                $mine = array_map(static fn (string $prompt): StudentResult => $at($seat, $prompt), $tagged);
+                $each[$seat] = ResultTotals::of($mine)->secure;
                 array_push($cellsOfSkill, ...$mine);
             }
-            $skills[(string) $skill] = ['class' => Sum::of($cellsOfSkill)->secure, 'seats' => $each];
+            $skills[(string) $skill] = ['class' => ResultTotals::of($cellsOfSkill)->secure, 'seats' => $each];
         }
 
-        return new self($seats, $ids, $cells, $rows, $columns, Sum::of($all), $skills);
+        return new self($seats, $ids, $cells, $rows, $columns, ResultTotals::of($all), $skills);
     }
 
-    public function at(string $seat, string $prompt): Cell
+    public function at(string $seat, string $prompt): StudentResult
     {
-        return $this->cells[$seat][$prompt] ?? Cell::none();
+        return $this->cells[$seat][$prompt] ?? StudentResult::none();
     }
 }

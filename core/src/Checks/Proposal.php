@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Checks;
 
-use Crag\Maths\Outcome;
+use Crag\Maths\Comparing\Outcome;
 
 /** What the answers alone would say of a canvas. A teacher accepts it, or does not: it is never a check by itself. */
 final class Proposal

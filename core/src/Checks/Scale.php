@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Checks;
 
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\UnreadableFields;
 
 /** The levels of a check, from the lowest to the highest: Strata, or two to six with a teacher's own words. */
 final readonly class Scale
@@ -28,7 +28,7 @@ final readonly class Scale
     /**
      * @param  list<string>  $words  lowest first; none for Strata
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      */
     public static function of(array $words): self
     {
@@ -37,11 +37,11 @@ final readonly class Scale
         }
         $words = array_map(trim(...), $words);
         if (count($words) < self::LEAST || count($words) > self::MOST) {
-            throw UnreadableOperation::badValue('levels', 'must be '.self::LEAST.' to '.self::MOST.', not '.count($words));
+            throw UnreadableFields::badValue('levels', 'must be '.self::LEAST.' to '.self::MOST.', not '.count($words));
         }
         foreach ($words as $word) {
             if ($word === '' || mb_strlen($word) > self::LONGEST) {
-                throw UnreadableOperation::badValue('levels', "hold “{$word}”: each needs 1 to ".self::LONGEST.' characters');
+                throw UnreadableFields::badValue('levels', "hold “{$word}”: each needs 1 to ".self::LONGEST.' characters');
             }
         }
 

@@ -6,8 +6,8 @@ namespace Crag\Classes;
 
 use Crag\Formats\CsvReader;
 use Crag\Formats\UnreadableFile;
-use Crag\Session\InvalidName;
-use Crag\Session\PersonName;
+use Crag\Session\Door\InvalidName;
+use Crag\Session\Door\PersonName;
 
 /**
  * A class list as it is pasted or brought in: names a line each, or a table whose columns are found by their headings in

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Formats;
 
+use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Object\Stroke;
-use Crag\Canvas\Page;
-use Crag\Canvas\Placed;
 use Crag\Canvas\Scene;
+use Crag\Prompt\Page;
 use Crag\Render\Xml;
 
 /**
@@ -65,7 +65,7 @@ final class InkMl
         return Xml::element('context', ['xml:id' => 'page'], $source);
     }
 
-    private static function brush(Placed $placed): string
+    private static function brush(PlacedObject $placed): string
     {
         /** @var Stroke $stroke */
         $stroke = $placed->object;
@@ -76,7 +76,7 @@ final class InkMl
         return $brush.($stroke->highlights ? Xml::element('brushProperty', ['name' => 'rasterOp', 'value' => 'maskPen']) : '');
     }
 
-    private static function trace(Placed $placed): string
+    private static function trace(PlacedObject $placed): string
     {
         /** @var Stroke $stroke */
         $stroke = $placed->object;

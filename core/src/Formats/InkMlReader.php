@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Crag\Formats;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Ink;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Canvas\Drawing\Ink;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Operation\Add;
-use Crag\Canvas\Page;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Page;
 use DOMElement;
 
 /**
@@ -77,7 +77,7 @@ final class InkMlReader
             foreach (array_chunk($points, Ink::MOST_SAMPLES) as $some) {
                 try {
                     $strokes[] = new Stroke($colour, $width, $this->ink($some, $scale, $left, $top), $highlights);
-                } catch (UnreadableOperation) {
+                } catch (UnreadableFields) {
                     // A trace that lies off the page is left out.
                 }
             }
@@ -196,7 +196,7 @@ final class InkMlReader
     /**
      * @param  list<array<string, float>>  $points
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      */
     private function ink(array $points, float $scale, float $left, float $top): Ink
     {

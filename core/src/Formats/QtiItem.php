@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Formats;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Plan\PlanPrompt;
 use Crag\Prompt\InvalidPrompt;
-use Crag\Prompt\PlanPrompt;
 use DOMElement;
 
 /**
@@ -39,7 +39,7 @@ final class QtiItem
                 'words' => mb_substr($words === '' && $questions === [] ? $item->getAttribute('title') : $words, 0, 2000),
                 'questions' => array_slice($questions, 0, PlanPrompt::MOST_QUESTIONS),
             ]));
-        } catch (UnreadableOperation|InvalidPrompt $problem) {
+        } catch (UnreadableFields|InvalidPrompt $problem) {
             throw UnreadableFile::holds('QTI 3', $problem->getMessage());
         }
     }

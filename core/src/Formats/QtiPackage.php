@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Formats;
 
-use Crag\Prompt\PlanPrompt;
-use Crag\Prompt\Question\Kind;
+use Crag\Plan\PlanPrompt;
 use Crag\Prompt\Question\Question;
+use Crag\Prompt\Question\QuestionKind;
 use Crag\Render\PlainMaths;
 use Crag\Render\Xml;
 
@@ -64,18 +64,18 @@ final class QtiPackage
         $json = $question->toArray();
         $kind = $question->asked->kind();
         $options = match (true) {
-            $kind === Kind::Scale => array_map(static fn (int $step): array => ['id' => "s{$step}", 'words' => (string) $step], range(self::int($json['from']), self::int($json['to']))),
+            $kind === QuestionKind::Scale => array_map(static fn (int $step): array => ['id' => "s{$step}", 'words' => (string) $step], range(self::int($json['from']), self::int($json['to']))),
             is_array($json['options'] ?? null) => $json['options'],
             default => null,
         };
         $right = array_values(array_filter(is_array($json['right'] ?? null) ? $json['right'] : [$json['right'] ?? ''], static fn (mixed $one): bool => is_string($one) && $one !== ''));
         if ($options !== null) {
             return [
-                self::declaration($response, $kind === Kind::Choices ? 'multiple' : 'single', 'identifier', $right),
-                self::choices($response, $question, $options, $kind === Kind::Choices ? 0 : 1, ($json['shuffle'] ?? false) === true),
+                self::declaration($response, $kind === QuestionKind::Choices ? 'multiple' : 'single', 'identifier', $right),
+                self::choices($response, $question, $options, $kind === QuestionKind::Choices ? 0 : 1, ($json['shuffle'] ?? false) === true),
             ];
         }
-        $isPlain = $kind === Kind::Number && preg_match('/^-?\d+(\.\d+)?$/', $right[0] ?? '') === 1;
+        $isPlain = $kind === QuestionKind::Number && preg_match('/^-?\d+(\.\d+)?$/', $right[0] ?? '') === 1;
         $entry = Xml::element('p', [], Xml::text(PlainMaths::words($question->words)).' '.Xml::element('qti-text-entry-interaction', ['response-identifier' => $response]));
 
         return [self::declaration($response, 'single', $isPlain ? 'float' : 'string', $right), $entry];

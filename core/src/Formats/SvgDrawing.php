@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Crag\Formats;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Fields;
-use Crag\Canvas\Ink;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Canvas\Drawing\Ink;
 use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\Placing;
-use Crag\Canvas\Page;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Page;
 use Crag\Render\SceneSvg;
 use DOMElement;
 
@@ -95,7 +95,7 @@ final class SvgDrawing
             $placing = Placing::read(new Fields($json));
 
             return $placing->object->assets() === [] ? $placing : null;
-        } catch (UnreadableOperation) {
+        } catch (UnreadableFields) {
             return null;
         }
     }
@@ -228,7 +228,7 @@ final class SvgDrawing
     {
         try {
             $this->placings[] = new Placing($make());
-        } catch (UnreadableOperation) {
+        } catch (UnreadableFields) {
             // What a canvas cannot hold is left out.
         }
     }

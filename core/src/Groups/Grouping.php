@@ -33,7 +33,7 @@ final readonly class Grouping
      *
      * @throws InvalidWish
      */
-    public static function of(array $students, int $size, Way $way, array $together = [], array $apart = []): array
+    public static function of(array $students, int $size, Basis $way, array $together = [], array $apart = []): array
     {
         if ($size < self::LEAST || $size > self::MOST) {
             throw InvalidWish::sizeOutOfRange($size);
@@ -43,7 +43,7 @@ final readonly class Grouping
             return [];
         }
         $units = self::inOrder($units, $way);
-        $dealt = $way === Way::Mixed ? self::dealt($units, $size) : self::cut($units, $size);
+        $dealt = $way === Basis::Mixed ? self::dealt($units, $size) : self::cut($units, $size);
         $dealt = self::keptApart($dealt, $size, $apart);
 
         return array_map(static fn (array $some): Group => self::explained($some, $way), $dealt);
@@ -87,9 +87,9 @@ final readonly class Grouping
      * @param  non-empty-list<non-empty-list<Student>>  $units
      * @return non-empty-list<non-empty-list<Student>>
      */
-    private static function inOrder(array $units, Way $way): array
+    private static function inOrder(array $units, Basis $way): array
     {
-        $slips = $way === Way::Slip ? array_count_values(array_filter(array_map(self::slip(...), $units))) : [];
+        $slips = $way === Basis::Slip ? array_count_values(array_filter(array_map(self::slip(...), $units))) : [];
         usort($units, static fn (array $a, array $b): int => self::rank($a, $slips) <=> self::rank($b, $slips));
 
         return $units;
@@ -255,14 +255,14 @@ final readonly class Grouping
     }
 
     /** @param  list<Student>  $some */
-    private static function explained(array $some, Way $way): Group
+    private static function explained(array $some, Basis $way): Group
     {
         usort($some, static fn (Student $a, Student $b): int => $a->n <=> $b->n);
         $ids = array_column($some, 'id');
         $slips = array_count_values(array_filter(array_column($some, 'slip')));
         arsort($slips);
         $slip = (string) array_key_first($slips);
-        if ($way === Way::Slip && $slip !== '' && $slips[$slip] > 1) {
+        if ($way === Basis::Slip && $slip !== '' && $slips[$slip] > 1) {
             return new Group($ids, ':n answered :slip', ['n' => $slips[$slip], 'slip' => $slip]);
         }
         $known = array_filter(array_column($some, 'secure'), static fn (?float $secure): bool => $secure !== null);
@@ -272,7 +272,7 @@ final readonly class Grouping
         $mean = array_sum($known) / count($known);
         // What is said of a group is said of those who have a check; the others are counted beside it.
         $unchecked = count($some) - count($known);
-        if ($way === Way::Mixed) {
+        if ($way === Basis::Mixed) {
             return new Group($ids, 'From :least to :most of 100 secure'.($unchecked > 0 ? '; :n not checked yet' : ''), ['least' => (int) round(100 * min($known)), 'most' => (int) round(100 * max($known))] + ($unchecked > 0 ? ['n' => $unchecked] : []));
         }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Prompt;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 
 /** What a teacher wants to see in the work on a prompt. */
 final readonly class LookFor
@@ -28,7 +28,7 @@ final readonly class LookFor
         return new self([], [], []);
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $fields): self
     {
         return new self(self::lines($fields, 'steps'), self::lines($fields, 'words'), self::lines($fields, 'slips'));
@@ -48,14 +48,14 @@ final readonly class LookFor
     /**
      * @return list<string>
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      */
     public static function lines(Fields $fields, string $name): array
     {
         $lines = [];
         foreach ($fields->has($name) ? $fields->list($name, 0, self::MOST) : [] as $line) {
             if (! is_string($line) || ! mb_check_encoding($line, 'UTF-8') || mb_strlen($line) > self::LONGEST) {
-                throw UnreadableOperation::badValue($name, 'holds a line that is longer than '.self::LONGEST.' characters');
+                throw UnreadableFields::badValue($name, 'holds a line that is longer than '.self::LONGEST.' characters');
             }
             trim($line) === '' || $lines[] = trim($line);
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Prompt;
 
+use Crag\Prompt\Backdrop\Backdrop;
+
 /** One task: what it says, and what lies under the ink. Either may be left empty. */
 final readonly class Prompt
 {

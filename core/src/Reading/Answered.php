@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Reading;
 
-use Crag\Maths\Verdict;
+use Crag\Maths\Comparing\Verdict;
 
 /** A question of a prompt and what was answered to it. */
 final readonly class Answered

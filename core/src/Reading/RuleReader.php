@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Reading;
 
-use Crag\Maths\Outcome;
+use Crag\Maths\Comparing\Outcome;
 
 /**
  * A set of rules, and nothing else: it compares answers as the core does, and looks up words among what was typed.

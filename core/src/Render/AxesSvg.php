@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
-use Crag\Canvas\Page;
-use Crag\Prompt\Axes;
-use Crag\Prompt\Range;
+use Crag\Prompt\Backdrop\Axes;
+use Crag\Prompt\Page;
+use Crag\Prompt\Values\Range;
 
 /** Two axes with their grid, numbers and labels, over the whole page. */
 final class AxesSvg

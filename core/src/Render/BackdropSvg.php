@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
-use Crag\Canvas\Page;
-use Crag\Prompt\Backdrop;
-use Crag\Prompt\BackdropKind;
+use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Backdrop\BackdropKind;
+use Crag\Prompt\Page;
 
 /** A backdrop as SVG, in page units: white paper and what is ruled on it. */
 final class BackdropSvg

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
-use Crag\Canvas\Page;
-use Crag\Prompt\Range;
+use Crag\Prompt\Page;
+use Crag\Prompt\Values\Range;
 
 /** A number line across the middle of the page; its steps may be cut into equal parts, labelled as fractions. */
 final class NumberLineSvg

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
+use Crag\Canvas\Drawing\StampArt;
 use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\CanvasObject;
 use Crag\Canvas\Object\Maths;
@@ -12,11 +13,10 @@ use Crag\Canvas\Object\Picture;
 use Crag\Canvas\Object\Piece;
 use Crag\Canvas\Object\PointShape;
 use Crag\Canvas\Object\Stamp;
-use Crag\Canvas\Object\StampArt;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Object\Text;
 use Crag\Canvas\Object\Words;
-use Crag\Canvas\Page;
+use Crag\Prompt\Page;
 use LogicException;
 
 /** One object as SVG, in page units, where it stands before it is placed. resources/ts/canvas/draw.ts draws the same. */

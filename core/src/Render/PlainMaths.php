@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
-use Crag\Prompt\Formulas;
+use Crag\Prompt\Values\Formulas;
 
 /** Words with formulas between dollar signs, for where only letters can stand: ½ as 1/2, powers raised where they can be. */
 final class PlainMaths

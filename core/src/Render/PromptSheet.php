@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
-use Crag\Canvas\Page;
 use Crag\Canvas\Scene;
-use Crag\Prompt\PlanPrompt;
+use Crag\Plan\PlanPrompt;
+use Crag\Prompt\Page;
 use Crag\Prompt\Question\Question;
 
 /**

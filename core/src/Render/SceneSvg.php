@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
-use Crag\Canvas\CutOut;
-use Crag\Canvas\Page;
-use Crag\Canvas\Placed;
+use Crag\Canvas\Drawing\CutOut;
+use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Scene;
-use Crag\Prompt\Backdrop;
+use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Page;
 
 /** A scene's page as SVG: the one drawing from which every PDF and PNG is made. */
 final class SceneSvg
@@ -68,7 +68,7 @@ final class SceneSvg
         return $drawing;
     }
 
-    private static function placed(Placed $placed, string $drawing, bool $named): string
+    private static function placed(PlacedObject $placed, string $drawing, bool $named): string
     {
         $attributes = $named ? [self::OBJECT => self::named($placed)] : [];
         if ($placed->place !== null) {
@@ -79,7 +79,7 @@ final class SceneSvg
         return $attributes === [] ? $drawing : Xml::element('g', $attributes, $drawing);
     }
 
-    private static function named(Placed $placed): string
+    private static function named(PlacedObject $placed): string
     {
         return json_encode(
             ['object' => $placed->object->toArray()] + ($placed->place === null ? [] : ['place' => $placed->place->toArray()]),

@@ -6,7 +6,7 @@ namespace Crag\Render;
 
 use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\PointShape;
-use Crag\Canvas\Page;
+use Crag\Prompt\Page;
 
 /** The outline of a shape as SVG path data in units. resources/ts/canvas/shapes.ts draws the same. */
 final class ShapePath

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
-use Crag\Canvas\Page;
 use Crag\Checks\Level;
+use Crag\Prompt\Page;
 
 /** Canvases on a sheet of A4 across, with a header: a page of a record. Units are points (1/72 inch). */
 final class Sheet

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
-use Crag\Canvas\Ink;
+use Crag\Canvas\Drawing\Ink;
 use Crag\Canvas\Object\Stroke;
-use Crag\Canvas\Page;
+use Crag\Prompt\Page;
 
 /**
  * A stroke as path data, in runs of one width each.

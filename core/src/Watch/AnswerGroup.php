@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Watch;
 
-use Crag\Maths\Outcome;
+use Crag\Maths\Comparing\Outcome;
 
 /** Answers to one question that are equal, and who gave them. */
 final readonly class AnswerGroup

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Watch;
 
-use Crag\Maths\Outcome;
+use Crag\Maths\Comparing\Outcome;
 use Crag\Prompt\Question\Question;
 use Throwable;
 

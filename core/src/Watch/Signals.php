@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Watch;
 
-use Crag\Maths\Outcome;
+use Crag\Maths\Comparing\Outcome;
 
 /**
  * Which canvases are worth a teacher's look at this moment, and why.

@@ -6,24 +6,24 @@ namespace Crag\Tests\Asks;
 
 use Crag\Asks\AskLine;
 use Crag\Asks\RunResult;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Question\Kind;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Question\QuestionKind;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class RunTest extends TestCase
 {
-    #[TestWith(['Force at the end? | 80 N | 40 s', Kind::Number, '80 N', 40])]
-    #[TestWith(['Guess the mass | ?', Kind::Number, null, null])]
-    #[TestWith(['Which way? | up; *down; neither | 20 s', Kind::Choice, 'down', 20])]
-    #[TestWith(['Which hold? | *strut; *tie; paint', Kind::Choices, 'strut · tie', null])]
-    #[TestWith(['Which is best? | strut; tie', Kind::Choice, null, null])]
-    #[TestWith(['Expand it | maths: 2x + 2 | 2 min', Kind::Maths, '2x + 2', 120])]
-    #[TestWith(['It turns about the … | text: pivot / hinge', Kind::Text, 'pivot / hinge', null])]
-    #[TestWith(['What holds it?', Kind::Text, null, null])]
-    #[TestWith(['How was it? | scale | 15 s', Kind::Scale, null, 15])]
-    #[TestWith(['And now? | 30 s', Kind::Text, null, 30])]
-    public function test_a_line_is_an_ask(string $line, Kind $kind, ?string $key, ?int $seconds): void
+    #[TestWith(['Force at the end? | 80 N | 40 s', QuestionKind::Number, '80 N', 40])]
+    #[TestWith(['Guess the mass | ?', QuestionKind::Number, null, null])]
+    #[TestWith(['Which way? | up; *down; neither | 20 s', QuestionKind::Choice, 'down', 20])]
+    #[TestWith(['Which hold? | *strut; *tie; paint', QuestionKind::Choices, 'strut · tie', null])]
+    #[TestWith(['Which is best? | strut; tie', QuestionKind::Choice, null, null])]
+    #[TestWith(['Expand it | maths: 2x + 2 | 2 min', QuestionKind::Maths, '2x + 2', 120])]
+    #[TestWith(['It turns about the … | text: pivot / hinge', QuestionKind::Text, 'pivot / hinge', null])]
+    #[TestWith(['What holds it?', QuestionKind::Text, null, null])]
+    #[TestWith(['How was it? | scale | 15 s', QuestionKind::Scale, null, 15])]
+    #[TestWith(['And now? | 30 s', QuestionKind::Text, null, 30])]
+    public function test_a_line_is_an_ask(string $line, QuestionKind $kind, ?string $key, ?int $seconds): void
     {
         $ask = AskLine::read($line);
         self::assertSame([$kind, $key, $seconds], [$ask->question->asked->kind(), $ask->question->asked->hasKey() ? $ask->question->asked->key() : null, $ask->seconds]);
@@ -37,7 +37,7 @@ final class RunTest extends TestCase
     #[TestWith(['a | 80 N | 90 min'])]
     public function test_a_line_that_is_none_says_so(string $line): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         AskLine::read($line);
     }
 

@@ -7,8 +7,8 @@ namespace Crag\Tests\Asks;
 use Crag\Asks\Bar;
 use Crag\Asks\Changes;
 use Crag\Asks\Tally;
-use Crag\Canvas\Fields;
-use Crag\Maths\Outcome;
+use Crag\Json\Fields;
+use Crag\Maths\Comparing\Outcome;
 use Crag\Prompt\Question\Question;
 use PHPUnit\Framework\TestCase;
 

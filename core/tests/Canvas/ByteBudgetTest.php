@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\ByteBudget;
-use Crag\Canvas\RefusedOperation;
+use Crag\Canvas\Log\ByteBudget;
+use Crag\Canvas\Log\RefusedOperation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\CutOut;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Canvas\Drawing\CutOut;
+use Crag\Json\UnreadableFields;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +34,7 @@ final class CutOutTest extends TestCase
     #[TestWith([['y' => 0, 'w' => 400, 'h' => 400]])]
     public function test_nothing_to_be_seen_is_no_part(array $given): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         CutOut::read($given);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\Ink;
+use Crag\Canvas\Drawing\Ink;
 
 /** One of every kind of object in its JSON form. */
 final class Examples

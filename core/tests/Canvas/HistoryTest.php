@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\History;
-use Crag\Canvas\Layer;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\History;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\Operation;
 use PHPUnit\Framework\TestCase;
 
 final class HistoryTest extends TestCase

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\Ink;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Canvas\Drawing\Ink;
+use Crag\Json\UnreadableFields;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -68,7 +68,7 @@ final class InkTest extends TestCase
     #[DataProvider('unreadable')]
     public function test_what_cannot_be_ink_is_refused_with_the_reason(string $text, string $reason): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         $this->expectExceptionMessage($reason);
         Ink::decode($text);
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\Ink;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Drawing\Ink;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Operation;
 
 /** Operations for tests, short to write. */
 final class Logs

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\Fields;
-use Crag\Canvas\Known;
-use Crag\Canvas\MayAppend;
-use Crag\Canvas\Operation;
-use Crag\Canvas\RefusedOperation;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\EarlierOperation;
+use Crag\Canvas\Log\MayAppend;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\RefusedOperation;
+use Crag\Canvas\Log\TrayInForce;
 use Crag\Canvas\Scene;
+use Crag\Json\Fields;
 use Crag\Prompt\Question\Question;
-use Crag\Prompt\ToolTray;
-use Crag\Prompt\TrayInForce;
-use Crag\Prompt\TrayKind;
+use Crag\Prompt\Tray\ToolTray;
+use Crag\Prompt\Tray\TrayKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\DoesNotPerformAssertions;
 use PHPUnit\Framework\TestCase;
@@ -164,7 +164,7 @@ final class MayAppendTest extends TestCase
         ];
         $known = [];
         foreach ($log as $operation) {
-            $known[$operation->id->value] = Known::of($operation);
+            $known[$operation->id->value] = EarlierOperation::of($operation);
         }
 
         return new MayAppend(

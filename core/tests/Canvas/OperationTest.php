@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\Author;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Object\Text;
 use Crag\Canvas\Object\Words;
-use Crag\Canvas\Operation;
 use Crag\Canvas\Operation\Add;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\UnreadableFields;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -51,7 +51,7 @@ final class OperationTest extends TestCase
     public function test_what_is_not_an_operation_is_refused_with_the_reason(array $changes, string $reason): void
     {
         $good = Logs::stroke('s')->toArray();
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         $this->expectExceptionMessage($reason);
         Operation::read([...$good, ...$changes], Author::seat(Logs::SEAT));
     }

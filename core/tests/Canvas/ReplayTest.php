@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\Ink;
-use Crag\Canvas\Operation;
-use Crag\Canvas\Replay;
+use Crag\Canvas\Drawing\Ink;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\Replay;
 use PHPUnit\Framework\TestCase;
 
 final class ReplayTest extends TestCase

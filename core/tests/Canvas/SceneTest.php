@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Canvas;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\History;
-use Crag\Canvas\InForce;
-use Crag\Canvas\Layer;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\History;
+use Crag\Canvas\Log\InForce;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Object\Text;
-use Crag\Canvas\Operation;
 use Crag\Canvas\Scene;
-use Crag\Prompt\BackdropKind;
+use Crag\Prompt\Backdrop\BackdropKind;
 use PHPUnit\Framework\TestCase;
 
 final class SceneTest extends TestCase

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Checks;
 
-use Crag\Checks\Cell;
 use Crag\Checks\ClassPicture;
 use Crag\Checks\DrawingTime;
 use Crag\Checks\Level;
+use Crag\Checks\StudentResult;
 use PHPUnit\Framework\TestCase;
 
 final class ClassPictureTest extends TestCase
@@ -61,8 +61,8 @@ final class ClassPictureTest extends TestCase
     private static function picture(): ClassPicture
     {
         return ClassPicture::of(['a', 'b', 'c'], ['p' => ['moments'], 'q' => ['moments', 'ratio']], [
-            'a' => ['p' => new Cell(Level::Secure, true, true, 60_000), 'q' => new Cell(Level::NoAttempt, true, false, 30_000)],
-            'b' => ['p' => new Cell(Level::NotYet, true, false, 10_000)],
+            'a' => ['p' => new StudentResult(Level::Secure, true, true, 60_000), 'q' => new StudentResult(Level::NoAttempt, true, false, 30_000)],
+            'b' => ['p' => new StudentResult(Level::NotYet, true, false, 10_000)],
         ]);
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Checks;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
 use Crag\Checks\Aspect;
 use Crag\Checks\Feedback;
 use Crag\Checks\InvalidJudgement;
@@ -13,7 +11,9 @@ use Crag\Checks\Judgement;
 use Crag\Checks\Level;
 use Crag\Checks\Proposal;
 use Crag\Checks\Scale;
-use Crag\Maths\Outcome;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Comparing\Outcome;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -85,7 +85,7 @@ final class JudgementTest extends TestCase
     #[TestWith([['a', 3]])]
     public function test_a_scale_has_two_to_six_levels_with_words(array $levels): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         Aspect::read(new Fields(['name' => 'Method', 'levels' => $levels]));
     }
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Formats;
 
-use Crag\Canvas\Fields;
 use Crag\Formats\QtiItem;
 use Crag\Formats\QtiPackage;
 use Crag\Formats\UnreadableFile;
-use Crag\Prompt\PlanPrompt;
+use Crag\Json\Fields;
+use Crag\Plan\PlanPrompt;
 use Crag\Prompt\Question\Question;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

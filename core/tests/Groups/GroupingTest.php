@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Groups;
 
+use Crag\Groups\Basis;
 use Crag\Groups\Group;
 use Crag\Groups\Grouping;
 use Crag\Groups\InvalidWish;
 use Crag\Groups\Student;
-use Crag\Groups\Way;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -18,7 +18,7 @@ final class GroupingTest extends TestCase
 {
     public function test_those_with_a_like_need_come_together_least_secure_first(): void
     {
-        $groups = Grouping::of(self::students(['a' => 1.0, 'b' => 0.0, 'c' => 0.9, 'd' => 0.2, 'e' => null, 'f' => 0.5]), 2, Way::Alike);
+        $groups = Grouping::of(self::students(['a' => 1.0, 'b' => 0.0, 'c' => 0.9, 'd' => 0.2, 'e' => null, 'f' => 0.5]), 2, Basis::Alike);
         self::assertSame([['b', 'e'], ['d', 'f'], ['a', 'c']], self::ids($groups));
         self::assertSame(['Not yet secure in most of what was checked; :n not checked yet', ['n' => 1]], [$groups[0]->sentence, $groups[0]->values], 'nothing is said of those without a check');
         self::assertSame('Secure in most of what was checked', $groups[2]->sentence);
@@ -26,7 +26,7 @@ final class GroupingTest extends TestCase
 
     public function test_mixed_groups_have_some_of_all(): void
     {
-        $groups = Grouping::of(self::students(['a' => 0.0, 'b' => 0.1, 'c' => 0.9, 'd' => 1.0]), 2, Way::Mixed);
+        $groups = Grouping::of(self::students(['a' => 0.0, 'b' => 0.1, 'c' => 0.9, 'd' => 1.0]), 2, Basis::Mixed);
         self::assertSame([['a', 'd'], ['b', 'c']], self::ids($groups));
         self::assertSame(['least' => 0, 'most' => 100], $groups[0]->values);
     }
@@ -34,7 +34,7 @@ final class GroupingTest extends TestCase
     public function test_the_same_slip_comes_together_and_one_that_nobody_shares_groups_nobody(): void
     {
         $students = [new Student('a', 1, 1.0), new Student('b', 2, 0.5, '24 N m'), new Student('c', 3, 0.4, '9 N m'), new Student('d', 4, 0.1, '24 N m'), new Student('e', 5, 0.9), new Student('f', 6, 0.2, '24 N m')];
-        $groups = Grouping::of($students, 3, Way::Slip);
+        $groups = Grouping::of($students, 3, Basis::Slip);
         self::assertSame([['b', 'd', 'f'], ['a', 'c', 'e']], self::ids($groups));
         self::assertSame([':n answered :slip', ['n' => 3, 'slip' => '24 N m']], [$groups[0]->sentence, $groups[0]->values]);
     }
@@ -42,7 +42,7 @@ final class GroupingTest extends TestCase
     public function test_sizes_differ_by_one_at_most(): void
     {
         foreach ([[7, 3], [10, 4], [25, 4], [1, 5], [13, 12]] as [$count, $size]) {
-            foreach ([Way::Alike, Way::Mixed] as $way) {
+            foreach ([Basis::Alike, Basis::Mixed] as $way) {
                 $sizes = array_map('count', self::ids(Grouping::of(self::many($count), $size, $way)));
                 self::assertSame($count, array_sum($sizes));
                 sort($sizes);
@@ -61,7 +61,7 @@ final class GroupingTest extends TestCase
             $size = $random->getInt(3, 6);
             $together = [[$ids[0], $ids[3]]];
             $apart = [[$ids[1], $ids[2]], [$ids[1], $ids[4]], [$ids[0], $ids[5]]];
-            $way = Way::cases()[$round % 3];
+            $way = Basis::cases()[$round % 3];
             $groups = self::ids(Grouping::of($students, $size, $way, $together, $apart));
             self::assertEqualsCanonicalizing($ids, array_merge(...$groups));
             $of = [];
@@ -78,8 +78,8 @@ final class GroupingTest extends TestCase
 
     public function test_those_who_are_absent_are_left_out_of_wishes_too(): void
     {
-        self::assertSame([['a', 'b']], self::ids(Grouping::of(self::students(['a' => 1.0, 'b' => 0.0]), 2, Way::Alike, [['a', 'gone']], [['gone', 'b']])));
-        self::assertSame([], Grouping::of([], 3, Way::Alike));
+        self::assertSame([['a', 'b']], self::ids(Grouping::of(self::students(['a' => 1.0, 'b' => 0.0]), 2, Basis::Alike, [['a', 'gone']], [['gone', 'b']])));
+        self::assertSame([], Grouping::of([], 3, Basis::Alike));
     }
 
     /** @return iterable<array{list<list<string>>, list<array{string, string}>, int}> */
@@ -100,7 +100,7 @@ final class GroupingTest extends TestCase
     public function test_wishes_that_cannot_come_true_are_told(array $together, array $apart, int $size): void
     {
         $this->expectException(InvalidWish::class);
-        Grouping::of(self::students(['a' => 1.0, 'b' => 0.5, 'c' => 0.0]), $size, Way::Alike, $together, $apart);
+        Grouping::of(self::students(['a' => 1.0, 'b' => 0.5, 'c' => 0.0]), $size, Basis::Alike, $together, $apart);
     }
 
     /**

@@ -6,8 +6,6 @@ namespace Crag\Tests\Hostile;
 
 use Crag\Asks\AskLine;
 use Crag\Asks\Tally;
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
 use Crag\Checks\Feedback;
 use Crag\Classes\ClassList;
 use Crag\Formats\CsvReader;
@@ -15,21 +13,23 @@ use Crag\Formats\InkMl;
 use Crag\Formats\QtiItem;
 use Crag\Formats\SvgDrawing;
 use Crag\Formats\UnreadableFile;
-use Crag\Maths\Compare;
-use Crag\Maths\Form;
-use Crag\Maths\FormKind;
-use Crag\Maths\Tolerance;
-use Crag\Maths\UnreadableMaths;
-use Crag\Prompt\InvalidPages;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Comparing\Compare;
+use Crag\Maths\Comparing\Form;
+use Crag\Maths\Comparing\FormKind;
+use Crag\Maths\Comparing\Tolerance;
+use Crag\Maths\Parsing\UnreadableMaths;
+use Crag\Plan\InvalidPages;
+use Crag\Plan\PageChoice;
+use Crag\Plan\Plan;
 use Crag\Prompt\InvalidPrompt;
-use Crag\Prompt\InvalidValues;
-use Crag\Prompt\PageChoice;
-use Crag\Prompt\Plan;
 use Crag\Prompt\Question\Question;
-use Crag\Prompt\Values;
-use Crag\Session\InvalidName;
-use Crag\Session\PersonName;
-use Crag\Session\SessionSettings;
+use Crag\Prompt\Values\InvalidValues;
+use Crag\Prompt\Values\Values;
+use Crag\Session\Door\InvalidName;
+use Crag\Session\Door\PersonName;
+use Crag\Session\Life\SessionSettings;
 use Crag\Watch\AnswerGroups;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
@@ -88,7 +88,7 @@ final class AnyInputTest extends TestCase
         $random = self::random($seed);
         $asked = 0;
         for ($i = 0; $i < self::EACH; $i++) {
-            $question = self::allowed(static fn () => Question::read(new Fields(self::question($random))), [UnreadableOperation::class], []);
+            $question = self::allowed(static fn () => Question::read(new Fields(self::question($random))), [UnreadableFields::class], []);
             if (! $question instanceof Question) {
                 continue;
             }
@@ -96,7 +96,7 @@ final class AnyInputTest extends TestCase
             $given = [];
             for ($n = 0; $n < 6; $n++) {
                 $raw = $n % 2 === 0 ? self::text($random) : self::json($random, 2);
-                $answer = self::allowed(static fn () => $question->asked->read($raw), [UnreadableOperation::class], [$raw]);
+                $answer = self::allowed(static fn () => $question->asked->read($raw), [UnreadableFields::class], [$raw]);
                 self::allowed(static fn () => [$question->compare($raw), $question->asked->written($raw)], [], [$raw]);
                 $answer === null || $given[] = ["seat{$n}", $question, $answer];
             }
@@ -112,7 +112,7 @@ final class AnyInputTest extends TestCase
         $random = self::random($seed);
         for ($i = 0; $i < self::EACH; $i++) {
             $text = self::text($random);
-            self::allowed(static fn () => AskLine::read($text), [UnreadableOperation::class], [$text]);
+            self::allowed(static fn () => AskLine::read($text), [UnreadableFields::class], [$text]);
             self::allowed(static fn () => ClassList::read($text), [UnreadableFile::class], [$text]);
             self::allowed(static fn () => CsvReader::rows($text), [UnreadableFile::class], [$text]);
             self::allowed(static fn () => PageChoice::read($text, 60, 20), [InvalidPages::class], [$text]);
@@ -153,10 +153,10 @@ final class AnyInputTest extends TestCase
             foreach ($files as $file) {
                 $broken = self::broken($random, $file);
                 foreach ([InkMl::class, SvgDrawing::class, QtiItem::class] as $reader) {
-                    self::allowed(static fn () => $reader::read($broken), [UnreadableFile::class, UnreadableOperation::class, InvalidPrompt::class], [$broken]);
+                    self::allowed(static fn () => $reader::read($broken), [UnreadableFile::class, UnreadableFields::class, InvalidPrompt::class], [$broken]);
                 }
             }
-            self::allowed(static fn () => Plan::read(self::array($random)), [UnreadableOperation::class, InvalidPrompt::class], []);
+            self::allowed(static fn () => Plan::read(self::array($random)), [UnreadableFields::class, InvalidPrompt::class], []);
         }
         self::assertSame(self::EACH, $i);
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Maths;
 
-use Crag\Maths\Compare;
-use Crag\Maths\Form;
-use Crag\Maths\FormKind;
-use Crag\Maths\Outcome;
-use Crag\Maths\Tolerance;
-use Crag\Maths\UnreadableMaths;
-use Crag\Maths\Verdict;
+use Crag\Maths\Comparing\Compare;
+use Crag\Maths\Comparing\Form;
+use Crag\Maths\Comparing\FormKind;
+use Crag\Maths\Comparing\Outcome;
+use Crag\Maths\Comparing\Tolerance;
+use Crag\Maths\Comparing\Verdict;
+use Crag\Maths\Parsing\UnreadableMaths;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Backdrop;
-use Crag\Prompt\Range;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Values\Range;
 use Crag\Render\BackdropSvg;
 use Crag\Render\NoPictures;
 use DOMDocument;
@@ -97,7 +97,7 @@ final class BackdropTest extends TestCase
     #[DataProvider('unreadable')]
     public function test_what_cannot_be_drawn_is_refused_with_the_reason(array $json, string $reason): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         $this->expectExceptionMessage($reason);
         Backdrop::read(new Fields($json));
     }

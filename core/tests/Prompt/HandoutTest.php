@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\Fields;
-use Crag\Canvas\History;
-use Crag\Canvas\Layer;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\History;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Object\Piece;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Placing;
-use Crag\Canvas\Placed;
 use Crag\Canvas\Scene;
-use Crag\Prompt\Backdrop;
-use Crag\Prompt\BackdropKind;
-use Crag\Prompt\Handout;
-use Crag\Prompt\HandoutMode;
-use Crag\Prompt\InvalidPages;
-use Crag\Prompt\PromptPage;
+use Crag\Json\Fields;
+use Crag\Plan\Handout;
+use Crag\Plan\HandoutMode;
+use Crag\Plan\InvalidPages;
+use Crag\Plan\PromptPage;
+use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Backdrop\BackdropKind;
 use Crag\Tests\Canvas\Examples;
 use Crag\Tests\Canvas\Logs;
 use PHPUnit\Framework\TestCase;
@@ -32,7 +32,7 @@ final class HandoutTest extends TestCase
         $log = [Logs::stroke('mine'), ...$this->put(Handout::of(HandoutMode::Backdrop, [$this->page(2)]), [''])];
         $scene = Scene::fold($log);
         self::assertSame(BackdropKind::Squared, $scene->backdrop()->kind);
-        self::assertSame([Layer::Lead, Layer::Lead, Layer::Student], array_values(array_map(static fn (Placed $one): Layer => $one->layer, $scene->placed)));
+        self::assertSame([Layer::Lead, Layer::Lead, Layer::Student], array_values(array_map(static fn (PlacedObject $one): Layer => $one->layer, $scene->placed)));
     }
 
     public function test_pages_that_are_not_there_are_added(): void
@@ -49,7 +49,7 @@ final class HandoutTest extends TestCase
     {
         $scene = Scene::fold($this->put(Handout::of(HandoutMode::Pieces, [$this->page(2)], 'A weight'), ['']));
         self::assertSame(BackdropKind::Blank, $scene->backdrop()->kind);
-        $names = array_map(static fn (Placed $one): string => $one->layer->value.' '.($one->object instanceof Piece ? $one->object->alt : '?'), array_values($scene->placed));
+        $names = array_map(static fn (PlacedObject $one): string => $one->layer->value.' '.($one->object instanceof Piece ? $one->object->alt : '?'), array_values($scene->placed));
         self::assertSame(['pieces A weight 1', 'pieces A weight 2'], $names);
     }
 
@@ -60,7 +60,7 @@ final class HandoutTest extends TestCase
         $scene = Scene::fold([...$before, ...$fresh]);
         self::assertCount(1, $scene->pages);
         self::assertSame([], $scene->answers);
-        self::assertSame([Layer::Lead], array_values(array_map(static fn (Placed $one): Layer => $one->layer, $scene->placed)));
+        self::assertSame([Layer::Lead], array_values(array_map(static fn (PlacedObject $one): Layer => $one->layer, $scene->placed)));
         self::assertNull(History::of([...$before, ...$fresh], Author::seat(Logs::SEAT), Layer::Student)->undo(), 'undo does not reach behind it');
 
         $undo = array_map(fn (Operation $one): Operation => $this->withdraw($one), array_reverse($fresh));

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
-use Crag\Prompt\InvalidPages;
-use Crag\Prompt\PageChoice;
+use Crag\Plan\InvalidPages;
+use Crag\Plan\PageChoice;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

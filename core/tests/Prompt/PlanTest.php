@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\Fields;
-use Crag\Canvas\Layer;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Scene;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Plan\PictureIds;
+use Crag\Plan\Plan;
+use Crag\Plan\PlanPrompt;
+use Crag\Plan\PromptPages;
 use Crag\Prompt\InvalidPrompt;
-use Crag\Prompt\PictureIds;
-use Crag\Prompt\Plan;
-use Crag\Prompt\PlanPrompt;
-use Crag\Prompt\PromptPages;
 use Crag\Tests\Canvas\Examples;
 use Crag\Tests\Canvas\Logs;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -89,7 +89,7 @@ final class PlanTest extends TestCase
     #[DataProvider('broken')]
     public function a_broken_prompt_is_refused(array $json): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         self::prompt($json);
     }
 
@@ -146,14 +146,14 @@ final class PlanTest extends TestCase
     #[Test]
     public function another_format_is_refused(): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         Plan::read(['format' => 'slides', 'version' => 1, 'title' => '', 'prompts' => []]);
     }
 
     #[Test]
     public function a_later_version_is_refused(): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         $this->expectExceptionMessage('outside 1 to 1');
         Plan::read(['format' => 'crag-plan', 'version' => 2, 'title' => '', 'prompts' => []]);
     }

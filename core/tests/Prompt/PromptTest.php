@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
-use Crag\Prompt\Backdrop;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\Prompt;
 use PHPUnit\Framework\TestCase;

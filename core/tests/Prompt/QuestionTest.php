@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 use Crag\Prompt\Question\Question;
-use Crag\Prompt\Values;
+use Crag\Prompt\Values\Values;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
 use PHPUnit\Framework\TestCase;
@@ -115,7 +115,7 @@ final class QuestionTest extends TestCase
     #[DataProvider('impossible')]
     public function what_cannot_be_an_answer_is_refused(array $json, mixed $answer): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         self::question($json)->asked->read($answer);
     }
 
@@ -138,7 +138,7 @@ final class QuestionTest extends TestCase
     #[DataProvider('broken')]
     public function a_broken_question_is_refused(array $json): void
     {
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         self::question($json);
     }
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
-use Crag\Canvas\Author;
-use Crag\Canvas\Fields;
-use Crag\Canvas\Operation;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Tool;
-use Crag\Prompt\ToolTray;
-use Crag\Prompt\TrayInForce;
-use Crag\Prompt\TrayKind;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\TrayInForce;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\Tool;
+use Crag\Prompt\Tray\ToolTray;
+use Crag\Prompt\Tray\TrayKind;
 use Crag\Tests\Canvas\Examples;
 use Crag\Tests\Canvas\Logs;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -42,7 +42,7 @@ final class ToolTrayTest extends TestCase
         foreach ([ToolTray::of(TrayKind::Maths), ToolTray::of(TrayKind::Standard, pictures: false), ToolTray::of(TrayKind::Custom, [Tool::Text, Tool::Pen])] as $tray) {
             self::assertEquals($tray, ToolTray::read(new Fields($tray->toArray())));
         }
-        $this->expectException(UnreadableOperation::class);
+        $this->expectException(UnreadableFields::class);
         ToolTray::read(new Fields(['kind' => 'custom', 'tools' => ['chisel']]));
     }
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Prompt;
 
-use Crag\Canvas\Fields;
-use Crag\Maths\Written;
-use Crag\Prompt\Draw;
-use Crag\Prompt\Formulas;
-use Crag\Prompt\InvalidValues;
-use Crag\Prompt\PlanPrompt;
-use Crag\Prompt\Values;
+use Crag\Json\Fields;
+use Crag\Maths\Algebra\Written;
+use Crag\Plan\PlanPrompt;
+use Crag\Prompt\Values\Draw;
+use Crag\Prompt\Values\Formulas;
+use Crag\Prompt\Values\InvalidValues;
+use Crag\Prompt\Values\Values;
 use Crag\Render\PlainMaths;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Test;
@@ -136,7 +136,7 @@ final class ValuesTest extends TestCase
         self::assertSame('−3', $draw->fill('{a}'));
         self::assertSame('${-3}$', $draw->fill('${a}$'));
         self::assertSame('${\frac{1}{3}}$', Values::in(['{a: 1/3}'])->draw('', 0)->fill('${a}$'));
-        self::assertSame('2π', Written::plain($draw->values['a']->plus(\Crag\Maths\Value::number(5))->times(\Crag\Maths\Value::letter('π'))));
+        self::assertSame('2π', Written::plain($draw->values['a']->plus(\Crag\Maths\Algebra\Value::number(5))->times(\Crag\Maths\Algebra\Value::letter('π'))));
     }
 
     #[Test]

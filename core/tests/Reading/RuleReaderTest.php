@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Reading;
 
-use Crag\Canvas\Fields;
-use Crag\Maths\Verdict;
+use Crag\Json\Fields;
+use Crag\Maths\Comparing\Verdict;
 use Crag\Prompt\LookFor;
 use Crag\Reading\Answered;
 use Crag\Reading\Point;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Render;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Ink;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Canvas\Drawing\Ink;
+use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Object\Stroke;
-use Crag\Canvas\Operation;
 use Crag\Canvas\Scene;
 use Crag\Checks\Level;
 use Crag\Render\Lines;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Session;
 
-use Crag\Session\InvalidJoinCode;
-use Crag\Session\JoinCode;
+use Crag\Session\Door\InvalidJoinCode;
+use Crag\Session\Door\JoinCode;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Session;
 
-use Crag\Session\InvalidName;
-use Crag\Session\PersonName;
+use Crag\Session\Door\InvalidName;
+use Crag\Session\Door\PersonName;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

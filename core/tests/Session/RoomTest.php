@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Session;
 
-use Crag\Canvas\LateInk;
-use Crag\Session\DeviceKind;
-use Crag\Session\Expiry;
-use Crag\Session\InvalidName;
-use Crag\Session\InvalidTimer;
-use Crag\Session\MayDraw;
-use Crag\Session\NameMode;
-use Crag\Session\Note;
-use Crag\Session\Pens;
-use Crag\Session\PersonName;
-use Crag\Session\Refusal;
-use Crag\Session\Retention;
-use Crag\Session\SeatCode;
-use Crag\Session\SessionSettings;
-use Crag\Session\StoneName;
-use Crag\Session\Timer;
-use Crag\Session\UnsuitableWords;
+use Crag\Canvas\Log\LateInk;
+use Crag\Session\Door\DeviceKind;
+use Crag\Session\Door\InvalidName;
+use Crag\Session\Door\NameMode;
+use Crag\Session\Door\PersonName;
+use Crag\Session\Door\SeatCode;
+use Crag\Session\Door\StoneName;
+use Crag\Session\Door\UnsuitableWords;
+use Crag\Session\Life\Expiry;
+use Crag\Session\Life\Retention;
+use Crag\Session\Life\SessionSettings;
+use Crag\Session\Room\InvalidTimer;
+use Crag\Session\Room\MayDraw;
+use Crag\Session\Room\Pens;
+use Crag\Session\Room\ShortMessage;
+use Crag\Session\Room\Timer;
+use Crag\Session\Rules\Refusal;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -165,10 +165,10 @@ final class RoomTest extends TestCase
 
     public function test_a_note_has_words_and_not_too_many(): void
     {
-        self::assertSame("Stuck at\nb", Note::read(" Stuck at\nb\u{202e} ")->words);
+        self::assertSame("Stuck at\nb", ShortMessage::read(" Stuck at\nb\u{202e} ")->words);
         foreach (['  ', str_repeat('a', 301)] as $bad) {
             try {
-                Note::read($bad);
+                ShortMessage::read($bad);
                 self::fail($bad);
             } catch (InvalidName $problem) {
                 self::assertNotSame('', $problem->getMessage());

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Session;
 
-use Crag\Session\Rounds;
+use Crag\Session\Life\Rounds;
 use PHPUnit\Framework\TestCase;
 
 final class RoundsTest extends TestCase

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Watch;
 
-use Crag\Canvas\Fields;
-use Crag\Maths\Outcome;
+use Crag\Json\Fields;
+use Crag\Maths\Comparing\Outcome;
 use Crag\Prompt\Question\Question;
 use Crag\Watch\AnswerGroup;
 use Crag\Watch\AnswerGroups;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Watch;
 
-use Crag\Canvas\Fields;
+use Crag\Json\Fields;
 use Crag\Prompt\Question\Question;
 use Crag\Watch\AnswerGroups;
 use Crag\Watch\Noticed;

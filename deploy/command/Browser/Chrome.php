@@ -6,9 +6,9 @@ namespace Deploy\Browser;
 
 use Deploy\Child;
 use Deploy\Folder;
+use Deploy\Install\Requirements;
 use Deploy\Port;
 use Deploy\Problem;
-use Deploy\Requirements;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;

@@ -1,6 +1,6 @@
 {{-- The present ask and its tally, live. --}}
 @php($at = "/desk/{$session->id}")
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 @if ($run !== null) @include('desk.run') @endif
 @if ($ask !== null)
     @php($question = $ask->value())

@@ -1,5 +1,5 @@
 {{-- Quick ask: made here, answered on every student's page. --}}
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <section id="ask" class="panel" aria-labelledby="ask-title" hidden>
     <div class="panel-head">
         <h2 id="ask-title" tabindex="-1">{{ __('Quick ask') }}</h2>

@@ -1,8 +1,8 @@
 <div class="settings" data-settings="squared dotted isometric">
     <label>{{ __('Size') }}
         <select name="settings[size]" class="form-select">
-            @foreach (Crag\Prompt\BackdropSize::cases() as $size)
-                <option value="{{ $size->value }}" @selected($size === Crag\Prompt\BackdropSize::Middle)>{{ __($size->word()) }}</option>
+            @foreach (Crag\Prompt\Backdrop\BackdropSize::cases() as $size)
+                <option value="{{ $size->value }}" @selected($size === Crag\Prompt\Backdrop\BackdropSize::Middle)>{{ __($size->word()) }}</option>
             @endforeach
         </select></label>
 </div>

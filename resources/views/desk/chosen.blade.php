@@ -1,5 +1,5 @@
 {{-- What can be done with the tiles that are chosen. --}}
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <div id="chosen" class="chosen" role="region" aria-label="{{ __('What is chosen') }}" hidden>
     <b id="chosen-count" role="status"></b>
     <span class="chosen-strata" role="group" aria-label="{{ __('Check') }}">

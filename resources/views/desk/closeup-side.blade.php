@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <aside class="closeup-side" aria-label="{{ __('About this canvas') }}">
     <p id="closeup-signals" class="closeup-signals" hidden></p>
     <div class="closeup-checks" role="group" aria-label="{{ __('Check') }}">

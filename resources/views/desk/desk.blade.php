@@ -1,5 +1,5 @@
 <x-layout :title="$session->title" script="desk" class="desk {{ $current->isCovered() ? 'is-covered' : '' }}" data-names="{{ $settings->deskNames->value }}"
-    :page="['session' => $session->id, 'prompt' => $current->id, 'me' => App\Http\CurrentTeacher::of(request())?->id, 'role' => $role->value, 'colours' => ['coach' => Crag\Canvas\Palette::PENS[$role === Crag\Session\Role::Helper ? 'Lichen' : 'Heather'], 'private' => Crag\Canvas\Palette::PENS['Rust']], 'clock' => App\Live\Clock::ms(), 'ink' => $session->id, 'address' => '/desk/'.$session->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Object\StampArt::all(), 'words' => App\Http\DeskWords::all()]">
+    :page="['session' => $session->id, 'prompt' => $current->id, 'me' => App\Http\CurrentTeacher::of(request())?->id, 'role' => $role->value, 'colours' => ['coach' => Crag\Canvas\Drawing\Palette::PENS[$role === Crag\Session\Rules\Role::Helper ? 'Lichen' : 'Heather'], 'private' => Crag\Canvas\Drawing\Palette::PENS['Rust']], 'clock' => App\Live\Clock::ms(), 'ink' => $session->id, 'address' => '/desk/'.$session->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\DeskWords::all()]">
     @include('desk.now')
     <div class="desk-middle">
         <div class="rail-side">
@@ -23,7 +23,7 @@
             @include('desk.chosen')
         </main>
         @include('desk.lead')
-        @if ($role === Crag\Session\Role::Colleague) @include('desk.talking') @else <div id="talking" hidden><div id="talking-which"></div><button id="talking-whole"></button><button id="talking-replay"></button><button id="talking-lead"></button><button id="talking-give"></button></div> @endif
+        @if ($role === Crag\Session\Rules\Role::Colleague) @include('desk.talking') @else <div id="talking" hidden><div id="talking-which"></div><button id="talking-whole"></button><button id="talking-replay"></button><button id="talking-lead"></button><button id="talking-give"></button></div> @endif
         @include('desk.closeup')
         @include('desk.compare')
         @include('desk.picture')

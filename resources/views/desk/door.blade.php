@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <section id="door" class="panel" aria-labelledby="door-title" hidden>
     <div class="panel-head">
         <h2 id="door-title" tabindex="-1">{{ __('Door and seats') }}</h2>

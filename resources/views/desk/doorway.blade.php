@@ -1,5 +1,5 @@
 {{-- What changes while people come and go. --}}
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 @php($at = "/desk/{$session->id}")
 @php($by = $seats->groupBy(fn ($seat) => $seat->state->value))
 <div id="doorway" @isset($swap) hx-swap-oob="true" @endisset>

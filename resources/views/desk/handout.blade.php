@@ -16,10 +16,10 @@
             <textarea id="handout-words" name="words" class="form-control" rows="3" maxlength="2000" dir="auto">{{ $current->words }}</textarea>
             <fieldset class="backdrops">
                 <legend>{{ __('Backdrop') }}</legend>
-                @foreach (Crag\Prompt\BackdropKind::cases() as $kind)
+                @foreach (Crag\Prompt\Backdrop\BackdropKind::cases() as $kind)
                     <label class="backdrop-choice">
                         <input type="radio" name="backdrop" value="{{ $kind->value }}" @checked($kind === $present->kind)>
-                        @if ($kind === Crag\Prompt\BackdropKind::Picture)
+                        @if ($kind === Crag\Prompt\Backdrop\BackdropKind::Picture)
                             <span class="backdrop-sample"><x-icon name="image" /></span>
                         @else
                             <img class="backdrop-sample" src="{{ route('backdrop') }}?kind={{ $kind->value }}&{{ $samples[$kind->value] ?? '' }}" alt="" loading="lazy">

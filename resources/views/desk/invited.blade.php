@@ -4,7 +4,7 @@
         <section class="card-paper">
             <h1>{{ $session->title }}</h1>
             <p>{{ __('with :teacher', ['teacher' => $session->teacher_name]) }}</p>
-            <p>{{ $role === Crag\Session\Role::Helper
+            <p>{{ $role === Crag\Session\Rules\Role::Helper
                 ? __('You come in as a helper: you see every canvas, coach and check. The class is led by somebody else.')
                 : __('You come in as a full colleague: you can do whatever the teacher can, ending the session too.') }}</p>
             <form action="{{ route('beside.accept', [$session, $key]) }}" method="post" novalidate>

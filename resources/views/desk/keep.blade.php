@@ -8,7 +8,7 @@
 @if ($runs)
     <form method="post" action="{{ route('desk.keep', $session) }}" class="keep-days">
         @csrf
-        <label>{{ __('Days after the end') }} <input type="number" name="keep_days" class="form-control" min="{{ $session->isRunning() ? 0 : 1 }}" max="{{ Crag\Session\Retention::LONGEST_DAYS }}" value="{{ $retention->days }}" required></label>
+        <label>{{ __('Days after the end') }} <input type="number" name="keep_days" class="form-control" min="{{ $session->isRunning() ? 0 : 1 }}" max="{{ Crag\Session\Life\Retention::LONGEST_DAYS }}" value="{{ $retention->days }}" required></label>
         <button class="btn btn-outline-slate">{{ __('Keep so long') }}</button>
     </form>
 @endif

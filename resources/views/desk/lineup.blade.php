@@ -1,5 +1,5 @@
 @php($view = $session->screen_view)
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <footer id="lineup" class="lineup" aria-label="{{ __('Class screen') }}" @isset($swap) hx-swap-oob="true" @endisset>
     <span class="lineup-label"><x-icon name="easel" /><span class="visually-hidden">{{ __('The class screen shows') }}</span></span>
     @foreach (['join' => __('How to join'), 'prompt' => __('The prompt')] + ($session->ask_id === null ? [] : ['tally' => __('The tally')]) + ['nothing' => __('Nothing')] as $value => $word)
@@ -39,10 +39,10 @@
         <button class="btn btn-icon" id="talking-button" data-do="talking" title="{{ __('Draw over what the class sees, point, make it larger (U)') }}"><x-icon name="pen" /><span class="visually-hidden">{{ __('Draw over what the class sees') }}</span></button>
     @endif
     <select id="shown-on" class="form-select form-select-sm lineup-on" aria-label="{{ __('Where chosen work is shown') }}" @disabled(! $runs)>
-        @foreach (Crag\Session\ShownOn::cases() as $where)<option value="{{ $where->value }}" @selected($where === $session->shown_on)>{{ __($where->word()) }}</option>@endforeach
+        @foreach (Crag\Session\Screen\Destination::cases() as $where)<option value="{{ $where->value }}" @selected($where === $session->shown_on)>{{ __($where->word()) }}</option>@endforeach
     </select>
     <div class="lineup-names" role="group" aria-label="{{ __('Names on what is shown') }}">
-        @foreach (Crag\Session\NameMode::cases() as $mode)
+        @foreach (Crag\Session\Door\NameMode::cases() as $mode)
             <button id="shown-{{ $mode->value }}" class="chip chip-quiet" @disabled(! $runs) data-post="/desk/{{ $session->id }}/settings" data-body="{{ json_encode(['shown_names' => $mode->value]) }}" aria-pressed="{{ $settings->shownNames === $mode ? 'true' : 'false' }}">{{ __($mode->word()) }}</button>
         @endforeach
     </div>

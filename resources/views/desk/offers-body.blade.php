@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 @php($board = $session->board ?? ['headings' => [''], 'open' => false])
 @php($waiting = $offers->where('state', 'waiting'))
 @php($desk = "/desk/{$session->id}")
@@ -27,7 +27,7 @@
         @foreach ($board['headings'] as $i => $heading)<input name="headings[]" class="form-control" maxlength="60" value="{{ $heading }}" placeholder="{{ __('Heading of column :n', ['n' => $i + 1]) }}" aria-label="{{ __('Heading of column :n', ['n' => $i + 1]) }}" dir="auto">@endforeach
     </form>
     <div class="panel-row">
-        @if (count($board['headings']) < App\Sessions\Offering::MOST_COLUMNS) <button class="mini-text" data-post="{{ $desk }}/offers/board" data-body="{{ json_encode(['headings' => [...$board['headings'], '']]) }}" data-then="offers"><x-icon name="plus-lg" /> {{ __('Column') }}</button> @endif
+        @if (count($board['headings']) < App\Sessions\Show\Offering::MOST_COLUMNS) <button class="mini-text" data-post="{{ $desk }}/offers/board" data-body="{{ json_encode(['headings' => [...$board['headings'], '']]) }}" data-then="offers"><x-icon name="plus-lg" /> {{ __('Column') }}</button> @endif
         @if (count($board['headings']) > 1) <button class="mini-text" data-post="{{ $desk }}/offers/board" data-body="{{ json_encode(['headings' => array_slice($board['headings'], 0, -1)]) }}" data-then="offers"><x-icon name="dash-lg" /> {{ __('Column') }}</button> @endif
         <button class="btn btn-sm btn-slate" hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"board"}' hx-swap="none"><x-icon name="easel" /> {{ __('Show the page') }}</button>
     </div>

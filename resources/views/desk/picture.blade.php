@@ -13,7 +13,7 @@
                 <div class="settings-row ask-row">
                     <label>{{ __('Groups of') }} <input name="size" type="number" class="form-control" min="{{ Crag\Groups\Grouping::LEAST }}" max="{{ Crag\Groups\Grouping::MOST }}" value="3"></label>
                     <label>{{ __('By') }}
-                        <select name="way" class="form-select">@foreach (Crag\Groups\Way::cases() as $way)<option value="{{ $way->value }}">{{ __($way->word()) }}</option>@endforeach</select></label>
+                        <select name="way" class="form-select">@foreach (Crag\Groups\Basis::cases() as $way)<option value="{{ $way->value }}">{{ __($way->word()) }}</option>@endforeach</select></label>
                 </div>
                 <details><summary>{{ __('Keep together, keep apart') }}</summary>
                     <label for="groups-together">{{ __('Together: names with commas, one wish on each line') }}</label>

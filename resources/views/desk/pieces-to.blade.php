@@ -1,4 +1,4 @@
-@php($inside = $seats->where('state', Crag\Session\SeatState::Seated))
+@php($inside = $seats->where('state', Crag\Session\Room\SeatState::Seated))
 <div id="pieces-to" @isset($swap) hx-swap-oob="true" @endisset>
     <label for="pieces-seats">{{ __('To') }}</label>
     <select id="pieces-seats" name="to" class="form-select">
@@ -7,7 +7,7 @@
             <option value="{{ $members->pluck('id')->implode(' ') }}">{{ __('Group :group (:n)', ['group' => $group, 'n' => $members->count()]) }}</option>
         @endforeach
         @foreach ($inside as $seat)
-            <option value="{{ $seat->id }}" dir="auto">{{ $settings->deskNames === Crag\Session\NameMode::None ? __('Seat :n', ['n' => $seat->n]) : $settings->deskNames->show($seat->name, $seat->n) }}</option>
+            <option value="{{ $seat->id }}" dir="auto">{{ $settings->deskNames === Crag\Session\Door\NameMode::None ? __('Seat :n', ['n' => $seat->n]) : $settings->deskNames->show($seat->name, $seat->n) }}</option>
         @endforeach
     </select>
 </div>

@@ -13,13 +13,13 @@
     @if ($prompt->isCovered() && $prompt->state->isSeen())
         <button class="btn btn-sm btn-slate" data-post="{{ $at }}/reveal" data-body="{}">{{ __('Reveal') }}</button>
     @endif
-    @if ($prompt->state === Crag\Session\PromptState::Open)
+    @if ($prompt->state === Crag\Session\Room\PromptState::Open)
         <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"closed"}' title="{{ __('No more work on it is taken') }}">{{ __('Close') }}</button>
     @else
         <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"open"}' title="{{ __('Students can work on it') }}">{{ __('Open') }}</button>
     @endif
     @if ($prompt->id !== $current->id)
-        @if ($prompt->state !== Crag\Session\PromptState::Skipped)
+        @if ($prompt->state !== Crag\Session\Room\PromptState::Skipped)
             <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"skipped"}' title="{{ __('Leave it out of this session') }}">{{ __('Skip') }}</button>
         @endif
         @if ($prompt->state->isSeen())

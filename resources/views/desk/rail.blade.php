@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <nav id="rail" class="rail" aria-label="{{ __('Prompts and hands') }}" @isset($swap) hx-swap-oob="true" @endisset>
     @foreach ($prompts as $prompt)
         @php($tally = Crag\Checks\LevelTally::of($prompt->canvases->map(fn ($canvas) => $canvas->check?->level)))
@@ -9,7 +9,7 @@
             @if ($prompt->sent_count > 0) <span class="rail-count">{{ __(':n sent', ['n' => $prompt->sent_count]) }}</span> @endif
             @if ($tally->unchecked < $prompt->canvases_count) <span class="rail-count">{{ __(':n checked', ['n' => $prompt->canvases_count - $tally->unchecked]) }}</span> @endif
             @if ($prompt->id === $current->id) <span class="rail-here">{{ __('students are here') }}</span> @endif
-            @if ($prompt->state !== Crag\Session\PromptState::Open) <span class="rail-state">{{ __($prompt->state->word()) }}</span> @endif
+            @if ($prompt->state !== Crag\Session\Room\PromptState::Open) <span class="rail-state">{{ __($prompt->state->word()) }}</span> @endif
             @if ($tally->unchecked < $prompt->canvases_count)
                 <span class="rail-spread">
                     @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)

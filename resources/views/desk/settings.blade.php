@@ -1,5 +1,5 @@
 @php($watch = $settings->watch)
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <section id="settings" class="panel" aria-labelledby="settings-title" hidden>
     <div class="panel-head">
         <h2 id="settings-title" tabindex="-1">{{ __('Settings') }}</h2>
@@ -10,7 +10,7 @@
             @foreach (['desk_names' => [__('Names on the desk'), $settings->deskNames], 'shown_names' => [__('Names on what is shown to others'), $settings->shownNames]] as $field => [$word, $mode])
                 <label for="{{ $field }}">{{ $word }}</label>
                 <select id="{{ $field }}" name="{{ $field }}" class="form-select mb-2">
-                    @foreach (Crag\Session\NameMode::cases() as $case)<option value="{{ $case->value }}" @selected($case === $mode)>{{ __($case->word()) }}</option>@endforeach
+                    @foreach (Crag\Session\Door\NameMode::cases() as $case)<option value="{{ $case->value }}" @selected($case === $mode)>{{ __($case->word()) }}</option>@endforeach
                 </select>
             @endforeach
             <p class="form-text">{{ __('Stone names are minerals: the same one for a seat all session long.') }}</p>
@@ -46,7 +46,7 @@
             <label for="expires">{{ __('End by itself after so many minutes without a sign of life') }}</label>
             <input id="expires" name="expires_after" type="number" min="15" max="1440" class="form-control mb-2" value="{{ $settings->expiresAfterMinutes }}">
             <label for="keep-days">{{ __('Keep for so many days after the end; 0 deletes everything at the end') }}</label>
-            <input id="keep-days" name="keep_days" type="number" min="0" max="{{ Crag\Session\Retention::LONGEST_DAYS }}" class="form-control mb-2" value="{{ $session->retention()->days }}" data-to="/desk/{{ $session->id }}/keep">
+            <input id="keep-days" name="keep_days" type="number" min="0" max="{{ Crag\Session\Life\Retention::LONGEST_DAYS }}" class="form-control mb-2" value="{{ $session->retention()->days }}" data-to="/desk/{{ $session->id }}/keep">
             <label for="own-time">{{ __('Own time: stay open without you until the end of this day') }}</label>
             <input id="own-time" name="until" type="date" class="form-control" value="{{ $session->open_until_ms === null ? '' : App\Live\SchoolTime::of($session->open_until_ms)->format('Y-m-d') }}" data-to="/desk/{{ $session->id }}/own-time">
             <p class="form-text">{{ $session->openUntil() === null ? __('Students then go on at their own pace, with the same link and the same places. Empty it to stop.') : __('Open until :date; then it ends by itself.', ['date' => $session->openUntil()]) }}</p>

@@ -54,7 +54,7 @@
         <h2 id="pick-title">{{ __('Picked') }}</h2>
         <p id="pick-name" class="pick-name" dir="auto" role="status"></p>
         <p id="pick-among" class="form-text"></p>
-        <div class="maths-end"><button class="btn btn-outline-slate" value="undo">{{ __('Not this time') }}</button><button class="btn btn-outline-slate" value="again">{{ __('Another one') }}</button><button class="btn btn-outline-slate" value="close-up">{{ __('Close-up') }}</button>@if ($role === Crag\Session\Role::Colleague)<button class="btn btn-outline-slate" value="screen">{{ __('On the class screen') }}</button>@endif<button class="btn btn-go" value="" autofocus>{{ __('Good') }}</button></div>
+        <div class="maths-end"><button class="btn btn-outline-slate" value="undo">{{ __('Not this time') }}</button><button class="btn btn-outline-slate" value="again">{{ __('Another one') }}</button><button class="btn btn-outline-slate" value="close-up">{{ __('Close-up') }}</button>@if ($role === Crag\Session\Rules\Role::Colleague)<button class="btn btn-outline-slate" value="screen">{{ __('On the class screen') }}</button>@endif<button class="btn btn-go" value="" autofocus>{{ __('Good') }}</button></div>
     </form>
 </dialog>
 <dialog id="write-chosen" class="small-window" aria-labelledby="write-chosen-title">
@@ -82,7 +82,7 @@
         <label for="entry-names">{{ __('Name') }}</label>
         <select id="entry-names" class="form-select mb-2">
             <option value="">{{ __('as for all that is shown') }}</option>
-            @foreach (Crag\Session\NameMode::cases() as $mode)<option value="{{ $mode->value }}">{{ __($mode->word()) }}</option>@endforeach
+            @foreach (Crag\Session\Door\NameMode::cases() as $mode)<option value="{{ $mode->value }}">{{ __($mode->word()) }}</option>@endforeach
         </select>
         <div class="panel-row"><button class="btn btn-outline-slate" value="earlier"><x-icon name="arrow-left" /> {{ __('Earlier') }}</button><button class="btn btn-outline-slate" value="later"><x-icon name="arrow-right" /> {{ __('Later') }}</button><button class="btn btn-outline-danger" value="remove">{{ __('Out of the line-up') }}</button></div>
         <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go" value="save">{{ __('Save') }}</button></div>

@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Role::Colleague)
+@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <section id="timing" class="panel" aria-labelledby="timing-title" hidden>
     <div class="panel-head">
         <h2 id="timing-title" tabindex="-1">{{ __('Timer and pens') }}</h2>

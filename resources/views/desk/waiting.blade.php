@@ -1,6 +1,6 @@
 {{-- Who wants something, in order: those who knock, and hands. --}}
-@php($knocking = $seats->where('state', Crag\Session\SeatState::Knocking)->sortBy('state_at_ms'))
-@php($hands = $seats->where('state', Crag\Session\SeatState::Seated)->whereNotNull('hand_at_ms')->sortBy('hand_at_ms')->values())
+@php($knocking = $seats->where('state', Crag\Session\Room\SeatState::Knocking)->sortBy('state_at_ms'))
+@php($hands = $seats->where('state', Crag\Session\Room\SeatState::Seated)->whereNotNull('hand_at_ms')->sortBy('hand_at_ms')->values())
 <section id="{{ $as ?? 'waiting' }}" class="waiting" aria-label="{{ __('Who waits for you') }}" @isset($swap) hx-swap-oob="true" @endisset>
     @if (isset($as) && $knocking->isEmpty() && $hands->isEmpty()) <p class="waiting-none form-text">{{ __('Nobody is waiting.') }}</p> @endif
     @if ($knocking->isNotEmpty())

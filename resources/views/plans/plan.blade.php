@@ -7,11 +7,11 @@
     'follows' => __('1 prompt changed in the running session.|:n prompts changed in the running session.'), 'too_large' => __('That file has more than 60 MB.'),
     'running' => __('A session of this plan is running since :since, and does not have all that stands here.'), 'not_saved' => __('1 thing not saved|:n things not saved'), 'give_up' => __('Take what is saved instead'), 'untitled' => __('A plan needs a title: it keeps the one that it had.'),
     'follow' => __('Give the changes to the students'),
-    'kinds' => array_combine(array_column(Crag\Prompt\Question\Kind::cases(), 'value'), array_map(fn ($kind) => __($kind->word()), Crag\Prompt\Question\Kind::cases())),
+    'kinds' => array_combine(array_column(Crag\Prompt\Question\QuestionKind::cases(), 'value'), array_map(fn ($kind) => __($kind->word()), Crag\Prompt\Question\QuestionKind::cases())),
     'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'), 'picture_first' => __('Choose a picture first.'),
 ])
 <x-layout :title="$plan->title" script="plan" class="plan"
-    :page="['plan' => $plan->id, 'address' => '/plan/'.$plan->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Object\StampArt::all(), 'words' => $words, 'intake' => $intake]">
+    :page="['plan' => $plan->id, 'address' => '/plan/'.$plan->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => $words, 'intake' => $intake]">
     <header class="bar plan-bar">
         <a class="bar-home" href="{{ route('plans') }}" title="{{ __('All plans') }}"><img src="/crag.svg" alt="{{ __('All plans') }}" width="28" height="28"></a>
         <h1 class="visually-hidden">{{ $plan->title }}</h1>

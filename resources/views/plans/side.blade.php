@@ -5,7 +5,7 @@
         <label class="visually-hidden" for="question-new">{{ __('Add a question') }}</label>
         <select id="question-new" class="form-select">
             <option value="">{{ __('Add a question …') }}</option>
-            @foreach (Crag\Prompt\Question\Kind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
+            @foreach (Crag\Prompt\Question\QuestionKind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
         </select>
         <p class="problem" role="alert" data-refused="questions" data-of="#question-list" hidden></p>
         <p class="form-text">{{ __('Without a question the canvas alone is the answer.') }}</p>
@@ -15,7 +15,7 @@
         <form id="backdrop-form" class="panel">
             <label class="visually-hidden" for="backdrop-kind">{{ __('Backdrop') }}</label>
             <select id="backdrop-kind" name="backdrop" class="form-select">
-                @foreach (Crag\Prompt\BackdropKind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
+                @foreach (Crag\Prompt\Backdrop\BackdropKind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
             </select>
             @include('desk.backdrop-settings')
             <p id="backdrop-problem" class="problem" role="alert"></p>
@@ -27,11 +27,11 @@
         <summary>{{ __('Tools for students') }}</summary>
         <div id="tray-choice" role="group" aria-label="{{ __('Tool tray') }}">
             <label class="choice"><input type="radio" name="tray" value=""> {{ __('As the session has them') }}</label>
-            @foreach (Crag\Prompt\TrayKind::cases() as $kind)
+            @foreach (Crag\Prompt\Tray\TrayKind::cases() as $kind)
                 <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}"> {{ __($kind->word()) }}</label>
             @endforeach
             <div id="tray-tools" class="tray-tools-choice" hidden>
-                @foreach (Crag\Prompt\Tool::cases() as $tool)
+                @foreach (Crag\Prompt\Tray\Tool::cases() as $tool)
                     <label class="choice"><input type="checkbox" value="{{ $tool->value }}"> {{ __($tool->word()) }}</label>
                 @endforeach
             </div>

@@ -25,17 +25,17 @@
                 @php($tray = $rosters->firstWhere('id', $last)?->settings['tray'] ?? 'standard')
                 <fieldset class="mb-3">
                     <legend class="h6">{{ __('Tools, where a prompt has none of its own') }}</legend>
-                    @foreach (Crag\Prompt\TrayKind::cases() as $kind)
-                        @if ($kind !== Crag\Prompt\TrayKind::Custom)
+                    @foreach (Crag\Prompt\Tray\TrayKind::cases() as $kind)
+                        @if ($kind !== Crag\Prompt\Tray\TrayKind::Custom)
                             <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}" @checked($kind->value === $tray)> <b>{{ __($kind->word()) }}</b>
                                 <span class="form-text">{{ implode(', ', array_map(fn ($tool) => __($tool->word()), $kind->tools())) }}</span></label>
                         @endif
                     @endforeach
                 </fieldset>
-                @php($settings = Crag\Session\SessionSettings::read($rosters->firstWhere('id', $last)?->settings['session'] ?? []))
+                @php($settings = Crag\Session\Life\SessionSettings::read($rosters->firstWhere('id', $last)?->settings['session'] ?? []))
                 <fieldset class="mb-3">
                     <legend class="h6">{{ __('In the room') }}</legend>
-                    <label class="choice"><input type="checkbox" name="names" value="1" @checked($settings->deskNames !== Crag\Session\NameMode::None)> {{ __('Names on the desk') }}</label>
+                    <label class="choice"><input type="checkbox" name="names" value="1" @checked($settings->deskNames !== Crag\Session\Door\NameMode::None)> {{ __('Names on the desk') }}</label>
                     <label class="choice"><input type="checkbox" name="messages" value="1" @checked($settings->messages)> {{ __('Messages between students and teachers') }}</label>
                     <label class="choice"><input type="checkbox" name="cover" value="1" @checked($settings->cover)> {{ __('Work is covered until you reveal it') }}</label>
                 </fieldset>

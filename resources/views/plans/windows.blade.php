@@ -71,7 +71,7 @@
             </div>
             <div data-kinds="number maths" class="question-row">
                 <label>{{ __('Form') }} <select class="form-select" data-field="form-kind">
-                    @foreach (Crag\Maths\FormKind::cases() as $form)<option value="{{ $form->value }}" data-for="{{ in_array($form, [Crag\Maths\FormKind::Any, Crag\Maths\FormKind::Surd], true) ? 'number maths' : ($form === Crag\Maths\FormKind::Expanded ? 'maths' : 'number') }}">{{ __($form->word()) }}</option>@endforeach
+                    @foreach (Crag\Maths\Comparing\FormKind::cases() as $form)<option value="{{ $form->value }}" data-for="{{ in_array($form, [Crag\Maths\Comparing\FormKind::Any, Crag\Maths\Comparing\FormKind::Surd], true) ? 'number maths' : ($form === Crag\Maths\Comparing\FormKind::Expanded ? 'maths' : 'number') }}">{{ __($form->word()) }}</option>@endforeach
                 </select></label>
                 <label>{{ __('digits') }} <input class="form-control" type="number" min="0" max="12" data-field="form-digits"></label>
             </div>

@@ -1,11 +1,11 @@
 @php($view = $session->isRunning() ? $session->screen_view->value : 'ended')
-@php($pens = App\Sessions\Standing::pens($session, null))
+@php($pens = App\Sessions\Room\CurrentSituation::pens($session, null))
 @if ($session->isRunning() && $pens->isDown()) <div class="shown-pens" id="shown-pens" role="status"><p dir="auto"><x-icon name="pause-circle" /> {{ $pens->words === '' ? __('Pens down') : $pens->words }}</p></div> @endif
 <div class="shown-{{ $view }}" id="shown-{{ $view }}" data-room="{{ json_encode(['timer' => $session->timerValue()?->toArray(), 'sound' => $session->settingsValue()->sound, 'clock' => App\Live\Clock::ms()]) }}">
     <p class="shown-timer" id="shown-timer" role="timer" hidden></p>
     @if ($view === 'join')
         <h1>{{ $session->title }}</h1>
-        @if ($session->door === Crag\Session\Door::Shut)
+        @if ($session->door === Crag\Session\Door\Door::Shut)
             <p class="shown-words">{{ __('The door is shut.') }}</p>
         @else
         <p class="shown-n">{{ trans_choice('{0} Nobody is in yet|{1} :count student is in|[2,*] :count students are in', $session->seated()->count()) }}</p>
@@ -22,7 +22,7 @@
         <p class="shown-n">{{ __('Prompt :n', ['n' => $session->prompt->n]) }}</p>
         <h1 class="shown-words" dir="auto" @if ($session->prompt->words !== '') data-maths="{{ $session->prompt->wordsForAll() }}" @endif>{{ $session->prompt->words === '' ? $session->title : $session->prompt->wordsForAll() }}</h1>
         @if (! $session->prompt->pagesValue()->isBlank() || $session->prompt->handouts()->exists()) <img class="shown-picture" src="{{ route('screen.prompt', [$session, $session->prompt]) }}?{{ $session->prompt->sceneVersion() }}" alt="{{ __('What is drawn for the prompt') }}"> @endif
-        @if ($session->door !== Crag\Session\Door::Shut) <p class="shown-late">{{ __('Late? The code is') }} <b>{{ $session->code()->spaced() }}</b></p> @endif
+        @if ($session->door !== Crag\Session\Door\Door::Shut) <p class="shown-late">{{ __('Late? The code is') }} <b>{{ $session->code()->spaced() }}</b></p> @endif
     @elseif ($view === 'showcase' && $session->showcase !== null)
         <h1 class="visually-hidden">{{ __('Showcase') }}</h1>
         @php($items = $session->shown_on->isOnScreen() ? $session->showcase->items : collect())

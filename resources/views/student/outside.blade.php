@@ -1,7 +1,7 @@
 @php($state = $seat->state)
 @php($told = match ($state) {
-    Crag\Session\SeatState::Knocking => [__('You are knocking'), __('Your teacher sees you as “:name” and lets you in soon. Leave this page open.', ['name' => $seat->name])],
-    Crag\Session\SeatState::TurnedAway => [__('Not this time'), __('Your teacher did not let you in.')],
+    Crag\Session\Room\SeatState::Knocking => [__('You are knocking'), __('Your teacher sees you as “:name” and lets you in soon. Leave this page open.', ['name' => $seat->name])],
+    Crag\Session\Room\SeatState::TurnedAway => [__('Not this time'), __('Your teacher did not let you in.')],
     default => [__('You are outside for now'), __('Your teacher has asked you to leave the room for a while. Everything that you drew is kept.')],
 })
 <x-layout :title="$session->title" script="outside" class="home"
@@ -12,9 +12,9 @@
             <h1>{{ $told[0] }}</h1>
             <p>{{ $told[1] }}</p>
             @if ($seat->reason !== '') <blockquote class="outside-reason" dir="auto">{{ $seat->reason }}</blockquote> @endif
-            @if ($state === Crag\Session\SeatState::Knocking)
+            @if ($state === Crag\Session\Room\SeatState::Knocking)
                 <p class="outside-wait" aria-hidden="true"><i></i><i></i><i></i></p>
-            @elseif ($state === Crag\Session\SeatState::KeptOut)
+            @elseif ($state === Crag\Session\Room\SeatState::KeptOut)
                 <p class="mb-0">{{ __('Talk to your teacher: this page opens by itself when you may come back.') }}</p>
             @else
                 <button id="knock" class="btn btn-go btn-lg w-100"><x-icon name="door-open" /> {{ __('Knock') }}</button>

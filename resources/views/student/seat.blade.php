@@ -13,7 +13,7 @@
     'open_until' => __('Open until :date. Go on whenever you like, with the same link.'), 'points' => __('1 point|:n points'), 'points_of' => __(':n of :most points'), 'offered' => __('Offered. Your teacher looks at it first.'), 'run_result' => __('You had :n of :of right.'), 'not_now' => __('That cannot be done now: :reason'),
 ])
 <x-layout :title="$session->title" script="student" class="student"
-    :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => $seat->channelId(), 'ink' => $seat->ink_key, 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Object\StampArt::all(), 'words' => $words]">
+    :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => $seat->channelId(), 'ink' => $seat->ink_key, 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => $words]">
     <header id="strip" class="strip {{ $prompt->words === '' ? 'is-wordless' : '' }}">
         <h1 class="visually-hidden">{{ $session->title }}</h1>
         <div class="strip-number">

@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Desk;
 use App\Http\CurrentRole;
 use App\Models\LiveSession;
 use App\Models\Prompt;
-use Crag\Session\SeatState;
+use Crag\Session\Room\SeatState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

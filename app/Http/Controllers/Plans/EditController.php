@@ -7,15 +7,15 @@ namespace App\Http\Controllers\Plans;
 use App\Http\CurrentTeacher;
 use App\Live\SchoolTime;
 use App\Models\LiveSession;
-use App\Models\Plan;
 use App\Models\Prompt;
+use App\Models\Teachers\Plan;
 use App\Plans\ChangedMeanwhile;
 use App\Plans\EditPlan;
 use App\Plans\FollowPlan;
 use App\Plans\NotTaken;
 use App\Plans\PreparedPrompt;
 use App\Plans\ReadyPrompts;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\UnreadableFields;
 use Crag\Prompt\InvalidPrompt;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -57,7 +57,7 @@ final readonly class EditController
             return $this->tried($request, $plan, fn () => $this->edit->set(
                 $plan, CurrentTeacher::found($request), $prompt, $field, $request->json('from'), $request->json('to'),
             ));
-        } catch (UnreadableOperation|InvalidPrompt $problem) {
+        } catch (UnreadableFields|InvalidPrompt $problem) {
             return response()->json(get_object_vars(NotTaken::of($prompt, $field, $request->json('to'), $problem)), 422);
         }
     }
@@ -102,7 +102,7 @@ final readonly class EditController
     /**
      * @param  callable(): mixed  $change
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      * @throws InvalidPrompt
      */
     private function tried(Request $request, Plan $plan, callable $change): JsonResponse

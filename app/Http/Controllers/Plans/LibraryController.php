@@ -6,10 +6,10 @@ namespace App\Http\Controllers\Plans;
 
 use App\Http\CurrentTeacher;
 use App\Models\HeldFolder;
-use App\Models\Intake;
 use App\Models\LiveSession;
-use App\Models\Plan;
-use App\Models\Teacher;
+use App\Models\Teachers\Intake;
+use App\Models\Teachers\Plan;
+use App\Models\Teachers\Teacher;
 use App\Plans\BringInPlan;
 use App\Plans\LibraryLook;
 use App\Plans\MakePlan;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Plans;
 
-use App\Models\Plan;
 use App\Models\Prompt;
+use App\Models\Teachers\Plan;
 use App\Pictures\EmbeddedPictures;
 use App\Plans\MakePlan;
 use App\Plans\PlanZip;

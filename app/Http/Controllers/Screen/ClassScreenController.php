@@ -11,19 +11,19 @@ use App\Live\CatchUp;
 use App\Live\Portion;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
-use App\Models\Offer;
 use App\Models\Prompt;
 use App\Models\Seat;
-use App\Models\Showcase;
-use App\Models\ShowcaseItem;
+use App\Models\Show\Offer;
+use App\Models\Show\Showcase;
+use App\Models\Show\ShowcaseItem;
 use App\Pictures\EmbeddedPictures;
-use Crag\Canvas\Kind;
-use Crag\Canvas\Layer;
-use Crag\Canvas\Placed;
-use Crag\Canvas\Replay;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Log\Replay;
+use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Scene;
 use Crag\Render\SceneSvg;
-use Crag\Session\ScreenView;
+use Crag\Session\Screen\ScreenView;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -113,7 +113,7 @@ final class ClassScreenController
     public static function part(LiveSession $session, Offer $offer): Response
     {
         $scene = $offer->canvas->scene($offer->at_operation);
-        $scene = new Scene($scene->pages, array_filter($scene->placed, static fn (Placed $placed): bool => $placed->layer !== Layer::Coach));
+        $scene = new Scene($scene->pages, array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach));
         $cut = $offer->cutOut();
 
         return self::svg($cut === null ? SceneSvg::document($scene, new EmbeddedPictures($session), $offer->page) : SceneSvg::part($scene, new EmbeddedPictures($session), $offer->page, $cut));
@@ -155,7 +155,7 @@ final class ClassScreenController
     private static function played(ShowcaseItem $item): JsonResponse
     {
         abort_if($item->replay_from_ms === null, 404);
-        $rows = LoggedOperation::query()->where('canvas_id', $item->canvas_id)->where('n', '<=', $item->at_operation ?? PHP_INT_MAX)->where('kind', '!=', Kind::Answer->value)->where('layer', '!=', Layer::Coach->value)->orderBy('n')->get();
+        $rows = LoggedOperation::query()->where('canvas_id', $item->canvas_id)->where('n', '<=', $item->at_operation ?? PHP_INT_MAX)->where('kind', '!=', OperationKind::Answer->value)->where('layer', '!=', Layer::Coach->value)->orderBy('n')->get();
         $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), $item->canvas->author());
 
         return response()->json([

@@ -6,23 +6,23 @@ namespace App\Http\Controllers\Student;
 
 use App\Live\Clock;
 use App\Models\Canvas;
-use App\Models\Offer;
 use App\Models\Prompt;
 use App\Models\Seat;
-use App\Sessions\Asking;
-use App\Sessions\Doorway;
-use App\Sessions\GiveWork;
-use App\Sessions\Hands;
-use App\Sessions\LeadCanvas;
-use App\Sessions\Offering;
-use App\Sessions\RoomState;
-use App\Sessions\SendWork;
-use App\Sessions\Steer;
-use Crag\Canvas\CutOut;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Session\InvalidName;
-use Crag\Session\JoinCode;
-use Crag\Session\Note;
+use App\Models\Show\Offer;
+use App\Sessions\Asks\Asking;
+use App\Sessions\Room\AdmitStudents;
+use App\Sessions\Room\ChangePrompts;
+use App\Sessions\Room\Hands;
+use App\Sessions\Room\RoomState;
+use App\Sessions\Show\Offering;
+use App\Sessions\Work\HandOutWork;
+use App\Sessions\Work\LeadCanvas;
+use App\Sessions\Work\SendWork;
+use Crag\Canvas\Drawing\CutOut;
+use Crag\Json\UnreadableFields;
+use Crag\Session\Door\InvalidName;
+use Crag\Session\Door\JoinCode;
+use Crag\Session\Room\ShortMessage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -61,7 +61,7 @@ final class RoomController
     }
 
     /** At the own pace, to another prompt that is open. */
-    public function turnTo(Request $request, Seat $seat, Steer $steer): JsonResponse
+    public function turnTo(Request $request, Seat $seat, ChangePrompts $steer): JsonResponse
     {
         $steer->turn($seat, Prompt::query()->where('live_session_id', $seat->live_session_id)->findOrFail($request->string('prompt')->toString()));
 
@@ -118,7 +118,7 @@ final class RoomController
         $page = $request->string('page')->toString();
         try {
             $cut = $request->input('cut') === null ? null : CutOut::read((array) $request->json('cut'));
-        } catch (UnreadableOperation $problem) {
+        } catch (UnreadableFields $problem) {
             abort(422, $problem->getMessage());
         }
         $offering->offer($seat, $canvas, isset($canvas->scene()->pages[$page]) ? $page : '', $cut, $request->string('words')->trim()->toString());
@@ -134,14 +134,14 @@ final class RoomController
         $value = $request->json('value');
         try {
             $asking->answer($ask, $seat, $value === null ? null : $ask->value()->asked->read($value));
-        } catch (UnreadableOperation $problem) {
+        } catch (UnreadableFields $problem) {
             abort(422, $problem->getMessage());
         }
 
         return response()->json([]);
     }
 
-    public function knock(Seat $seat, Doorway $doorway): JsonResponse
+    public function knock(Seat $seat, AdmitStudents $doorway): JsonResponse
     {
         $doorway->knockAgain($seat);
 
@@ -149,7 +149,7 @@ final class RoomController
     }
 
     /** The page has what was handed out. */
-    public function got(Request $request, Seat $seat, GiveWork $handOut): JsonResponse
+    public function got(Request $request, Seat $seat, HandOutWork $handOut): JsonResponse
     {
         $handOut->got(self::canvas($request, $seat), $request->filled('handout') ? $request->string('handout')->toString() : null);
 
@@ -166,10 +166,10 @@ final class RoomController
         return $seat->canvases()->findOrFail($request->string('canvas')->toString())->setRelation('seat', $seat);
     }
 
-    private static function note(string $words): Note
+    private static function note(string $words): ShortMessage
     {
         try {
-            return Note::read($words);
+            return ShortMessage::read($words);
         } catch (InvalidName $problem) {
             abort(422, __($problem->getMessage()));
         }

@@ -11,8 +11,8 @@ use App\Live\CatchUp;
 use App\Live\Clock;
 use App\Live\Portion;
 use App\Models\Seat;
-use App\Sessions\GiveWork;
-use App\Sessions\RoomState;
+use App\Sessions\Room\RoomState;
+use App\Sessions\Work\HandOutWork;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -37,7 +37,7 @@ final class SeatController
     }
 
     /** The canvas for the present prompt, and where the streams stand. */
-    public function canvas(Seat $seat, TakeCanvas $takeCanvas, GiveWork $handOut): Response
+    public function canvas(Seat $seat, TakeCanvas $takeCanvas, HandOutWork $handOut): Response
     {
         $session = $seat->session;
         $position = CatchUp::position($session, Audience::room($session), Audience::seat($seat));

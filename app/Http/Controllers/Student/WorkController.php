@@ -9,7 +9,7 @@ use App\Models\Message;
 use App\Models\Seat;
 use App\Records\SheetChoice;
 use App\Records\Sheets;
-use App\Sessions\FeedbackSeen;
+use App\Sessions\Checks\FeedbackForStudent;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -33,7 +33,7 @@ final class WorkController
         return view('student.home', [
             'seat' => $seat, 'session' => $seat->session, 'at' => is_string($at) ? $at : "/seat/{$seat->id}",
             'canvases' => $seat->canvases()->with('prompt')->get()->sortBy('prompt.n'),
-            'checks' => FeedbackSeen::by($seat),
+            'checks' => FeedbackForStudent::by($seat),
             'notes' => $seat->messages()->get()->reject(static fn (Message $one): bool => $one->isFromStudent()),
         ]);
     }

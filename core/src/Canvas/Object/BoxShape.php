@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Fields;
-use Crag\Prompt\Tool;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Json\Fields;
+use Crag\Prompt\Tray\Tool;
 
 /**
  * A shape drawn from one corner to the opposite one: for a line or an arrow, from its beginning to its end. Corner and

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Prompt\Tool;
+use Crag\Prompt\Tray\Tool;
 
 /**
  * Something on a canvas that an operation can add. Every kind is one file here, listed in {@see ReadObject}; a piece

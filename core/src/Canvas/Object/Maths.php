@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Fields;
-use Crag\Canvas\PathData;
-use Crag\Prompt\Tool;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Canvas\Drawing\PathData;
+use Crag\Json\Fields;
+use Crag\Prompt\Tray\Tool;
 
 /**
  * A formula: its LaTeX source, and beside it the outline that the page set from it. Top left corner in tenths, the size

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Fields;
-use Crag\Prompt\Tool;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Json\Fields;
+use Crag\Prompt\Tray\Tool;
 
 /** A sticky note: words on a coloured sheet. Corner, width and height in tenths, the size of the letters in units. */
 final readonly class Note implements CanvasObject

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Tool;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\Tool;
 
 /** A picture of the session's. Corner, width and height in tenths. */
 final readonly class Picture implements CanvasObject
@@ -29,7 +29,7 @@ final readonly class Picture implements CanvasObject
     {
         $asset = $fields->text('asset', 40);
         if (preg_match('/\A[0-9a-zA-Z]{20,40}\z/', $asset) !== 1) {
-            throw UnreadableOperation::missing('asset');
+            throw UnreadableFields::missing('asset');
         }
 
         return new self(

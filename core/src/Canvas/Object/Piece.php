@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Tool;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\Tool;
 
 /**
  * Something for students to move: any other object, with words for those who do not see it. A locked one stays where it
@@ -30,11 +30,11 @@ final readonly class Piece implements CanvasObject
     {
         $alt = ReadField::alt($fields);
         if (trim($alt) === '') {
-            throw UnreadableOperation::badValue('alt', 'is empty: a piece needs words for those who do not see it');
+            throw UnreadableFields::badValue('alt', 'is empty: a piece needs words for those who do not see it');
         }
         $of = ReadObject::from($fields->object('of'));
         if ($of instanceof self) {
-            throw UnreadableOperation::badValue('of', 'is a piece itself');
+            throw UnreadableFields::badValue('of', 'is a piece itself');
         }
 
         return new self($alt, $fields->flag('locked'), $fields->flag('stack'), $of);

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Fields;
-use Crag\Canvas\Page;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Tool;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Page;
+use Crag\Prompt\Tray\Tool;
 
 /** A shape through chosen points: a closed polygon, or an open smooth curve. Points as x, y, x, y … in tenths. */
 final readonly class PointShape implements CanvasObject
@@ -34,11 +34,11 @@ final readonly class PointShape implements CanvasObject
         $type = $fields->oneOf('type', self::TYPES);
         $points = $fields->integers('points', $type === 'polygon' ? 6 : 4, 2 * self::MOST_POINTS);
         if (count($points) % 2 !== 0) {
-            throw UnreadableOperation::badValue('points', 'ends in the middle of a point');
+            throw UnreadableFields::badValue('points', 'ends in the middle of a point');
         }
         foreach (array_chunk($points, 2) as [$x, $y]) {
             if (! Page::reaches($x, $y)) {
-                throw UnreadableOperation::badValue('points', "has a point at {$x}, {$y}, off the page");
+                throw UnreadableFields::badValue('points', "has a point at {$x}, {$y}, off the page");
             }
         }
 

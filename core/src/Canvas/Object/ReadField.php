@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Fields;
-use Crag\Canvas\Page;
-use Crag\Canvas\PathData;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Canvas\Drawing\PathData;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Page;
 
-/** The fields that kinds of objects share; each throws an {@see UnreadableOperation} when it is not what it must be. */
+/** The fields that kinds of objects share; each throws an {@see UnreadableFields} when it is not what it must be. */
 final class ReadField
 {
     public const LONGEST_WORDS = 2000;
@@ -80,7 +80,7 @@ final class ReadField
     {
         $source = trim(self::plain($fields->text('source', self::LONGEST_SOURCE)));
 
-        return $source === '' ? throw UnreadableOperation::badValue('source', 'is empty') : $source;
+        return $source === '' ? throw UnreadableFields::badValue('source', 'is empty') : $source;
     }
 
     public static function path(Fields $fields): PathData

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 
 /** The one list of object kinds: their JSON "type", what reads them, and what of them can be changed. */
 final class ReadObject
@@ -21,7 +21,7 @@ final class ReadObject
         Piece::TYPE => Piece::CHANGEABLE,
     ];
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function from(Fields $fields): CanvasObject
     {
         $type = $fields->text('type');
@@ -43,7 +43,7 @@ final class ReadObject
         return match (true) {
             in_array($type, BoxShape::TYPES, true) => BoxShape::read($fields),
             in_array($type, PointShape::TYPES, true) => PointShape::read($fields),
-            default => throw UnreadableOperation::unknownObject($type),
+            default => throw UnreadableFields::unknownObject($type),
         };
     }
 
@@ -62,14 +62,14 @@ final class ReadObject
      *
      * @param  array<string, mixed>  $set  fields as {@see self::settings} gives them
      *
-     * @throws UnreadableOperation when they make no such object
+     * @throws UnreadableFields when they make no such object
      */
     public static function with(CanvasObject $object, array $set): CanvasObject
     {
         $before = $object->toArray();
         $type = is_string($before['type']) ? $before['type'] : '';
         if (array_diff(array_keys($set), self::changeable($type)) !== []) {
-            throw UnreadableOperation::badValue('set', 'names a field that cannot be changed');
+            throw UnreadableFields::badValue('set', 'names a field that cannot be changed');
         }
 
         return self::from(new Fields([...$before, ...$set], true));
@@ -80,7 +80,7 @@ final class ReadObject
      *
      * @return array<string, mixed>
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      */
     public static function settings(Fields $set): array
     {
@@ -99,10 +99,10 @@ final class ReadObject
                 'source' => ReadField::source($set),
                 'path' => ReadField::path($set)->path,
                 'wide', 'tall' => ReadField::ems($set, $name),
-                default => throw UnreadableOperation::badValue('set', "cannot change \"{$name}\""),
+                default => throw UnreadableFields::badValue('set', "cannot change \"{$name}\""),
             };
         }
 
-        return $checked === [] ? throw UnreadableOperation::missing('set') : $checked;
+        return $checked === [] ? throw UnreadableFields::missing('set') : $checked;
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Fields;
-use Crag\Prompt\Tool;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Canvas\Drawing\StampArt;
+use Crag\Json\Fields;
+use Crag\Prompt\Tray\Tool;
 
 /** One of our small drawings, as large as its size in units; its middle stands at x, y in tenths. */
 final readonly class Stamp implements CanvasObject

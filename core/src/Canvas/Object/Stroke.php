@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Fields;
-use Crag\Canvas\Ink;
-use Crag\Prompt\Tool;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Canvas\Drawing\Ink;
+use Crag\Json\Fields;
+use Crag\Prompt\Tray\Tool;
 
 /**
  * One line of the pen or the highlighter, from touching the page to leaving it. Width in tenths of a unit, for a pen at

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Colour;
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Tool;
+use Crag\Canvas\Drawing\Colour;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\Tool;
 
 /**
  * Typed words in a box: top left corner and width in tenths, the size of the letters in units. The page that wrote them
@@ -37,7 +37,7 @@ final readonly class Text implements CanvasObject
     {
         $text = ReadField::words($fields);
         if (trim($text) === '') {
-            throw UnreadableOperation::badValue('text', 'is empty');
+            throw UnreadableFields::badValue('text', 'is empty');
         }
 
         return new self(

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 
 /** Puts objects on a page, above what is there: one, or several that were pasted or brought in together. */
 final readonly class Add implements Effect
@@ -23,7 +23,7 @@ final readonly class Add implements Effect
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
         $single = ! $body->has('objects');
@@ -35,16 +35,16 @@ final readonly class Add implements Effect
     /**
      * The page that a body names: the id of the operation that added it, "" for the first one.
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      */
     public static function page(Fields $body): string
     {
         return $body->has('page') ? $body->id('page') : '';
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Add;
+        return OperationKind::Add;
     }
 
     public function toArray(): array

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
-use Crag\Prompt\Tool;
+use Crag\Prompt\Tray\Tool;
 
 /** Adds a page after the last one, known by the operation's id, with the first page's ruling. */
 final readonly class AddPage implements Effect
 {
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Page;
+        return OperationKind::Page;
     }
 
     public function toArray(): array

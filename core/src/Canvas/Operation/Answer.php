@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 use Crag\Prompt\Question\QuestionId;
 
 /**
@@ -26,15 +26,15 @@ final readonly class Answer implements Effect
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
         return new self(QuestionId::read($body, 'question'), self::value($body));
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Answer;
+        return OperationKind::Answer;
     }
 
     public function toArray(): array
@@ -60,7 +60,7 @@ final readonly class Answer implements Effect
     /**
      * @return string|int|list<string>|null
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      */
     private static function value(Fields $body): string|int|array|null
     {
@@ -70,7 +70,7 @@ final readonly class Answer implements Effect
         if ($body->isList('value')) {
             $ids = [];
             foreach ($body->list('value', 0, self::MOST_CHOSEN) as $id) {
-                $ids[] = is_string($id) && strlen($id) <= 24 ? $id : throw UnreadableOperation::missing('value');
+                $ids[] = is_string($id) && strlen($id) <= 24 ? $id : throw UnreadableFields::missing('value');
             }
 
             return $ids;

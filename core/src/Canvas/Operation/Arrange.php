@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
-use Crag\Canvas\Place;
+use Crag\Canvas\Drawing\Place;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Tool;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\Tool;
 
 /**
  * Moves objects: to places (moved, turned, scaled), in the order in which they are drawn, into or out of a group, or
@@ -31,7 +31,7 @@ final readonly class Arrange implements Effect
     ) {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
         $targets = $body->ids('targets');
@@ -42,21 +42,21 @@ final readonly class Arrange implements Effect
                 $body->list('places', count($targets), count($targets)),
             );
         } elseif ($body->has('order')) {
-            $order = Order::tryFrom($body->text('order')) ?? throw UnreadableOperation::missing('order');
+            $order = Order::tryFrom($body->text('order')) ?? throw UnreadableFields::missing('order');
         } elseif ($body->has('group')) {
             $group = Placing::groupId($body);
         } elseif ($body->has('lock')) {
             $lock = $body->flag('lock');
         } else {
-            throw UnreadableOperation::missing('places');
+            throw UnreadableFields::missing('places');
         }
 
         return new self($targets, $places ?? [], $order, $group, $lock);
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Arrange;
+        return OperationKind::Arrange;
     }
 
     public function toArray(): array

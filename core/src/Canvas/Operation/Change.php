@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\Kind;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\Object\ReadObject;
-use Crag\Canvas\Operation;
 use Crag\Canvas\SceneDraft;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Tool;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\Tool;
 
 /** Sets some fields of an object anew; the latest change to a field holds. */
 final readonly class Change implements Effect
@@ -20,15 +20,15 @@ final readonly class Change implements Effect
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
         return new self($body->id('target'), ReadObject::settings($body->object('set')));
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Change;
+        return OperationKind::Change;
     }
 
     public function toArray(): array
@@ -54,7 +54,7 @@ final readonly class Change implements Effect
         }
         try {
             $draft->replace($this->target, ReadObject::with($object, $this->set));
-        } catch (UnreadableOperation) {
+        } catch (UnreadableFields) {
             // A change that does not fit what it names leaves it as it was.
         }
     }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\Kind;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\Object\Picture;
 use Crag\Canvas\Object\Piece;
-use Crag\Canvas\Operation;
-use Crag\Canvas\Placed;
+use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\SceneDraft;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Tool;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\Tool;
 
 /** Empties its own layer on one page, pictures and copied pieces kept or not. What was handed out and what others wrote stay. */
 final readonly class Clear implements Effect
@@ -21,15 +21,15 @@ final readonly class Clear implements Effect
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
         return new self($body->oneOf('what', ['ink', 'all'], 'all') === 'ink', Add::page($body));
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Clear;
+        return OperationKind::Clear;
     }
 
     public function toArray(): array
@@ -49,7 +49,7 @@ final readonly class Clear implements Effect
 
     public function apply(SceneDraft $draft, Operation $operation): void
     {
-        $draft->takeWhere(fn (Placed $placed): bool => $placed->layer === $operation->layer
+        $draft->takeWhere(fn (PlacedObject $placed): bool => $placed->layer === $operation->layer
             && $placed->page === $this->page
             && $placed->mayBeTouchedBy($operation->author)
             && ! ($this->inkOnly && ($placed->object instanceof Picture || $placed->object instanceof Piece)));

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\Ink;
-use Crag\Canvas\Kind;
+use Crag\Canvas\Drawing\Ink;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\Object\Stroke;
-use Crag\Canvas\Operation;
 use Crag\Canvas\SceneDraft;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Tool;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\Tool;
 
 /**
  * Rubs out parts of strokes: each stroke that it names gives way to the parts of it that are left, which stand where it
@@ -28,7 +28,7 @@ final readonly class Cut implements Effect
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
         return new self(array_map(static fn (Fields $cut): array => [
@@ -37,9 +37,9 @@ final readonly class Cut implements Effect
         ], $body->objects('cuts', self::MOST_STROKES)));
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Cut;
+        return OperationKind::Cut;
     }
 
     public function toArray(): array
@@ -100,7 +100,7 @@ final readonly class Cut implements Effect
                 && is_int($part[0]) && is_int($part[1])
                 && $part[0] > $last && $part[1] >= $part[0] && $part[1] <= 16 * Ink::MOST_SAMPLES;
             if (! $fits) {
-                throw UnreadableOperation::badValue('keep', 'is not a list of parts, one after the other');
+                throw UnreadableFields::badValue('keep', 'is not a list of parts, one after the other');
             }
             $keep[] = [$part[0], $part[1]];
             $last = $part[1];

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
-use Crag\Prompt\Tool;
+use Crag\Prompt\Tray\Tool;
 
 /** What one kind of operation does to a scene. */
 interface Effect
 {
-    public function kind(): Kind;
+    public function kind(): OperationKind;
 
     /** @return array<string, mixed> the JSON body */
     public function toArray(): array;

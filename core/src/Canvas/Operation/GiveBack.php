@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
 
 /**
  * A teacher gives a canvas back as it was just after an operation: what came between counts as not made, whoever made it.
- * Withdrawing it brings all of that back. Read by {@see \Crag\Canvas\InForce} before anything is applied.
+ * Withdrawing it brings all of that back. Read by {@see \Crag\Canvas\Log\InForce} before anything is applied.
  */
 final readonly class GiveBack implements Effect
 {
@@ -18,9 +18,9 @@ final readonly class GiveBack implements Effect
     {
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::GiveBack;
+        return OperationKind::GiveBack;
     }
 
     public function toArray(): array

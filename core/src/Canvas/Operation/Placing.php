@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Fields;
+use Crag\Canvas\Drawing\Place;
 use Crag\Canvas\Object\CanvasObject;
 use Crag\Canvas\Object\ReadObject;
-use Crag\Canvas\Place;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 
 /** An object to be put on a page, where, and with which others it belongs together. */
 final readonly class Placing
@@ -17,7 +17,7 @@ final readonly class Placing
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $fields): self
     {
         $place = $fields->has('place') ? Place::read($fields->list('place', 4, 4)) : null;
@@ -29,12 +29,12 @@ final readonly class Placing
         );
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function groupId(Fields $fields): string
     {
         $group = $fields->text('group', 32);
 
-        return preg_match('/\A[A-Za-z0-9_-]{0,32}\z/', $group) === 1 ? $group : throw UnreadableOperation::missing('group');
+        return preg_match('/\A[A-Za-z0-9_-]{0,32}\z/', $group) === 1 ? $group : throw UnreadableFields::missing('group');
     }
 
     /** @return array<string, mixed> */

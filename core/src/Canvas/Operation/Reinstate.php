@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
 
 /** Redo: the operation that it names counts again. Read by {@see \Crag\Canvas\Scene::fold} before anything is applied. */
@@ -15,9 +15,9 @@ final readonly class Reinstate implements Effect
     {
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Reinstate;
+        return OperationKind::Reinstate;
     }
 
     public function toArray(): array

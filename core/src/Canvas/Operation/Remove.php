@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
-use Crag\Prompt\Tool;
+use Crag\Prompt\Tray\Tool;
 
 /** Takes objects off the page: one rub of the eraser. */
 final readonly class Remove implements Effect
@@ -17,9 +17,9 @@ final readonly class Remove implements Effect
     {
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Remove;
+        return OperationKind::Remove;
     }
 
     public function toArray(): array

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Backdrop;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Backdrop\Backdrop;
 
 /** Puts a backdrop under all ink; no ink is touched. */
 final readonly class SetBackdrop implements Effect
@@ -18,15 +18,15 @@ final readonly class SetBackdrop implements Effect
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
         return new self(Backdrop::read($body->object('backdrop')), Add::page($body));
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Backdrop;
+        return OperationKind::Backdrop;
     }
 
     public function toArray(): array

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
 
 /** A teacher empties a canvas, whoever made what is on it: one blank page is left. Withdrawing it gives all of it back. */
 final readonly class StartFresh implements Effect
 {
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Fresh;
+        return OperationKind::Fresh;
     }
 
     public function toArray(): array

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Kind;
-use Crag\Canvas\Operation;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
 
 /** Undo: the operation that it names counts as not made, until it is reinstated. Read by {@see \Crag\Canvas\Scene::fold} before anything is applied. */
@@ -15,9 +15,9 @@ final readonly class Withdraw implements Effect
     {
     }
 
-    public function kind(): Kind
+    public function kind(): OperationKind
     {
-        return Kind::Withdraw;
+        return OperationKind::Withdraw;
     }
 
     public function toArray(): array

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\UnreadableOperation;
-use Crag\Maths\Verdict;
-use Crag\Prompt\Draw;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Comparing\Verdict;
+use Crag\Prompt\Values\Draw;
 
 /** What is particular to one kind of question: what it offers, what answers it takes, and which are right. */
 interface Asked
 {
-    public function kind(): Kind;
+    public function kind(): QuestionKind;
 
     /** @return array<string, mixed> its fields in the JSON form of a question */
     public function toArray(): array;
@@ -38,7 +38,7 @@ interface Asked
     /**
      * An answer in its JSON form, checked.
      *
-     * @throws UnreadableOperation
+     * @throws UnreadableFields
      */
     public function read(mixed $answer): mixed;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Maths\Verdict;
-use Crag\Prompt\Draw;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Comparing\Verdict;
+use Crag\Prompt\Values\Draw;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -20,27 +20,27 @@ final readonly class Choosing implements Asked
      * @param  list<Option>  $options
      * @param  list<string>  $right  ids of the right choices; none where there is no right and wrong
      */
-    private function __construct(private Kind $kind, private array $options, private array $right, private bool $isShuffled)
+    private function __construct(private QuestionKind $kind, private array $options, private array $right, private bool $isShuffled)
     {
     }
 
-    /** @throws UnreadableOperation */
-    public static function of(Kind $kind, Fields $fields): self
+    /** @throws UnreadableFields */
+    public static function of(QuestionKind $kind, Fields $fields): self
     {
         $options = array_map(Option::read(...), $fields->objects('options', self::MOST_OPTIONS));
         $ids = array_map(static fn (Option $option): string => $option->id, $options);
         if (count(array_unique($ids)) < count($ids)) {
-            throw UnreadableOperation::badValue('options', 'hold an id twice');
+            throw UnreadableFields::badValue('options', 'hold an id twice');
         }
         $right = [];
-        foreach ($fields->list('right', 0, $kind === Kind::Choice ? 1 : self::MOST_OPTIONS) as $id) {
-            $right[] = is_string($id) && in_array($id, $ids, true) ? $id : throw UnreadableOperation::badValue('right', 'names no choice');
+        foreach ($fields->list('right', 0, $kind === QuestionKind::Choice ? 1 : self::MOST_OPTIONS) as $id) {
+            $right[] = is_string($id) && in_array($id, $ids, true) ? $id : throw UnreadableFields::badValue('right', 'names no choice');
         }
 
         return new self($kind, $options, array_values(array_unique($right)), $fields->flag('shuffle'));
     }
 
-    public function kind(): Kind
+    public function kind(): QuestionKind
     {
         return $this->kind;
     }
@@ -79,23 +79,23 @@ final readonly class Choosing implements Asked
 
     public function key(): string
     {
-        return $this->written($this->kind === Kind::Choice ? $this->right[0] ?? '' : $this->right);
+        return $this->written($this->kind === QuestionKind::Choice ? $this->right[0] ?? '' : $this->right);
     }
 
     public function read(mixed $answer): mixed
     {
         $ids = array_map(static fn (Option $option): string => $option->id, $this->options);
-        $chosen = $this->kind === Kind::Choice ? [$answer] : $answer;
+        $chosen = $this->kind === QuestionKind::Choice ? [$answer] : $answer;
         if (! is_array($chosen) || ! array_is_list($chosen) || count($chosen) > self::MOST_OPTIONS) {
-            throw UnreadableOperation::missing('value');
+            throw UnreadableFields::missing('value');
         }
         foreach ($chosen as $id) {
-            in_array($id, $ids, true) || throw UnreadableOperation::badValue('value', 'names no choice');
+            in_array($id, $ids, true) || throw UnreadableFields::badValue('value', 'names no choice');
         }
         // In the order of the choices, so that equal answers are the same.
         $chosen = array_values(array_intersect($ids, $chosen));
 
-        return $this->kind === Kind::Choice ? $chosen[0] : $chosen;
+        return $this->kind === QuestionKind::Choice ? $chosen[0] : $chosen;
     }
 
     public function written(mixed $answer): string

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Maths\Compare;
-use Crag\Maths\Form;
-use Crag\Maths\Verdict;
-use Crag\Prompt\Draw;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Comparing\Compare;
+use Crag\Maths\Comparing\Form;
+use Crag\Maths\Comparing\Verdict;
+use Crag\Prompt\Values\Draw;
 
 /** An expression or an equation with letters. An answer is what was typed. */
 final readonly class MathsAsked implements Asked
@@ -20,15 +20,15 @@ final readonly class MathsAsked implements Asked
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function of(Fields $fields): self
     {
         return new self(trim($fields->text('right', Question::LONGEST_ANSWER)), NumberAsked::form($fields));
     }
 
-    public function kind(): Kind
+    public function kind(): QuestionKind
     {
-        return Kind::Maths;
+        return QuestionKind::Maths;
     }
 
     public function toArray(): array

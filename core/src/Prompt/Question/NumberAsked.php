@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Maths\Compare;
-use Crag\Maths\Form;
-use Crag\Maths\FormKind;
-use Crag\Maths\Tolerance;
-use Crag\Maths\UnreadableMaths;
-use Crag\Maths\Verdict;
-use Crag\Prompt\Draw;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Comparing\Compare;
+use Crag\Maths\Comparing\Form;
+use Crag\Maths\Comparing\FormKind;
+use Crag\Maths\Comparing\Tolerance;
+use Crag\Maths\Comparing\Verdict;
+use Crag\Maths\Parsing\UnreadableMaths;
+use Crag\Prompt\Values\Draw;
 
 /** A number, with a unit or without. An answer is what was typed. */
 final readonly class NumberAsked implements Asked
@@ -23,7 +23,7 @@ final readonly class NumberAsked implements Asked
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function of(Fields $fields): self
     {
         try {
@@ -31,13 +31,13 @@ final readonly class NumberAsked implements Asked
                 ? Tolerance::of($fields->object('tolerance')->oneOf('kind', ['none', 'within', 'percent'], 'none'), $fields->object('tolerance')->text('most', 40))
                 : Tolerance::none();
         } catch (UnreadableMaths) {
-            throw UnreadableOperation::badValue('tolerance', 'is no number');
+            throw UnreadableFields::badValue('tolerance', 'is no number');
         }
 
         return new self(trim($fields->text('right', Question::LONGEST_ANSWER)), $tolerance, self::form($fields), $fields->flag('own_unit'));
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function form(Fields $fields): Form
     {
         if (! $fields->has('form')) {
@@ -48,9 +48,9 @@ final readonly class NumberAsked implements Asked
         return Form::of(FormKind::from($form->oneOf('kind', array_column(FormKind::cases(), 'value'))), $form->whole('digits', 0, Form::MOST_DIGITS, 0));
     }
 
-    public function kind(): Kind
+    public function kind(): QuestionKind
     {
-        return Kind::Number;
+        return QuestionKind::Number;
     }
 
     public function toArray(): array

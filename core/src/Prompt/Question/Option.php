@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Prompt\Draw;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Values\Draw;
 
 /** One of the answers to choose from: words, a picture, or both. */
 final readonly class Option
@@ -17,7 +17,7 @@ final readonly class Option
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $fields): self
     {
         return new self(

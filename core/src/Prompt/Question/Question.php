@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Maths\UnreadableMaths;
-use Crag\Maths\Verdict;
-use Crag\Prompt\Draw;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Comparing\Verdict;
+use Crag\Maths\Parsing\UnreadableMaths;
+use Crag\Prompt\Values\Draw;
 use Throwable;
 
 /**
@@ -26,21 +26,21 @@ final readonly class Question
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $fields): self
     {
-        $kind = Kind::tryFrom($fields->text('kind')) ?? throw UnreadableOperation::missing('kind');
+        $kind = QuestionKind::tryFrom($fields->text('kind')) ?? throw UnreadableFields::missing('kind');
 
         return new self(
             QuestionId::read($fields),
             trim($fields->text('words', self::LONGEST_WORDS)),
             $fields->isNull('spot') ? null : Spot::read($fields->object('spot')),
             match ($kind) {
-                Kind::Choice, Kind::Choices => Choosing::of($kind, $fields),
-                Kind::Number => NumberAsked::of($fields),
-                Kind::Maths => MathsAsked::of($fields),
-                Kind::Text => TextAsked::of($fields),
-                Kind::Scale => ScaleAsked::of($fields),
+                QuestionKind::Choice, QuestionKind::Choices => Choosing::of($kind, $fields),
+                QuestionKind::Number => NumberAsked::of($fields),
+                QuestionKind::Maths => MathsAsked::of($fields),
+                QuestionKind::Text => TextAsked::of($fields),
+                QuestionKind::Scale => ScaleAsked::of($fields),
             },
         );
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Maths\Verdict;
-use Crag\Prompt\Draw;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Comparing\Verdict;
+use Crag\Prompt\Values\Draw;
 
 /** A step on a scale from one number to another. There is no right one. */
 final readonly class ScaleAsked implements Asked
@@ -18,7 +18,7 @@ final readonly class ScaleAsked implements Asked
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function of(Fields $fields): self
     {
         $from = $fields->whole('from', 0, 1, 1);
@@ -31,9 +31,9 @@ final readonly class ScaleAsked implements Asked
         );
     }
 
-    public function kind(): Kind
+    public function kind(): QuestionKind
     {
-        return Kind::Scale;
+        return QuestionKind::Scale;
     }
 
     public function toArray(): array
@@ -69,7 +69,7 @@ final readonly class ScaleAsked implements Asked
     public function read(mixed $answer): mixed
     {
         return is_int($answer) && $answer >= $this->from && $answer <= $this->to
-            ? $answer : throw UnreadableOperation::badValue('value', "is no step from {$this->from} to {$this->to}");
+            ? $answer : throw UnreadableFields::badValue('value', "is no step from {$this->from} to {$this->to}");
     }
 
     public function written(mixed $answer): string

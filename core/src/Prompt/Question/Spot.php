@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\Page;
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Page;
 
 /** Where on a prompt's pages a question stands: the page from 0, the left upper corner and the width in units. */
 final readonly class Spot
@@ -17,7 +17,7 @@ final readonly class Spot
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function read(Fields $fields): self
     {
         $w = $fields->whole('w', self::NARROWEST, Page::WIDTH);

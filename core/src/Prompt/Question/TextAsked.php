@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\Fields;
-use Crag\Canvas\UnreadableOperation;
-use Crag\Maths\Verdict;
-use Crag\Prompt\Draw;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Comparing\Verdict;
+use Crag\Prompt\Values\Draw;
 use Normalizer;
 
 /** A few words. Any of several answers is right; small and large letters, accents' spelling and spaces do not count. */
@@ -22,22 +22,22 @@ final readonly class TextAsked implements Asked
     {
     }
 
-    /** @throws UnreadableOperation */
+    /** @throws UnreadableFields */
     public static function of(Fields $fields): self
     {
         $right = [];
         foreach ($fields->list('right', 0, self::MOST_RIGHT) as $one) {
             $text = is_string($one) && mb_check_encoding($one, 'UTF-8') && mb_strlen($one) <= Question::LONGEST_ANSWER
-                ? trim($one) : throw UnreadableOperation::badValue('right', 'holds something that is no answer');
+                ? trim($one) : throw UnreadableFields::badValue('right', 'holds something that is no answer');
             $text === '' || $right[] = $text;
         }
 
         return new self($right);
     }
 
-    public function kind(): Kind
+    public function kind(): QuestionKind
     {
-        return Kind::Text;
+        return QuestionKind::Text;
     }
 
     public function toArray(): array

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Question;
 
-use Crag\Canvas\UnreadableOperation;
+use Crag\Json\UnreadableFields;
 
 /** What answers that are typed have in common. */
 trait TypedAnswer
@@ -22,7 +22,7 @@ trait TypedAnswer
     public function read(mixed $answer): mixed
     {
         if (! is_string($answer) || ! mb_check_encoding($answer, 'UTF-8') || mb_strlen($answer) > Question::LONGEST_ANSWER) {
-            throw UnreadableOperation::badValue('value', 'is no answer of at most '.Question::LONGEST_ANSWER.' characters');
+            throw UnreadableFields::badValue('value', 'is no answer of at most '.Question::LONGEST_ANSWER.' characters');
         }
 
         return trim($answer);

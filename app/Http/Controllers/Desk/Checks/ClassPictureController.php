@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk\Checks;
+
+use App\Http\CurrentRole;
+use App\Models\LiveSession;
+use App\Models\Seat;
+use App\Sessions\Checks\ClassOverview;
+use App\Sessions\Checks\KeepGroups;
+use App\Sessions\Room\Presence;
+use Crag\Groups\Basis;
+use Crag\Groups\Grouping;
+use Crag\Groups\InvalidWish;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
+use Illuminate\Validation\Rule;
+
+/** The class picture, and the next groups that follow from it. */
+final class ClassPictureController
+{
+    public function show(Request $request, LiveSession $session): View
+    {
+        return view('desk.picture-body', ['session' => $session, 'stand' => ClassOverview::of($session), 'role' => CurrentRole::of($request)]);
+    }
+
+    /** Proposes groups of those who are here; nothing is kept yet. */
+    public function groups(Request $request, LiveSession $session, Presence $presence): View
+    {
+        $request->validate(['size' => ['required', 'integer', 'min:'.Grouping::LEAST, 'max:'.Grouping::MOST], 'way' => ['required', Rule::enum(Basis::class)], 'together' => ['nullable', 'string', 'max:2000'], 'apart' => ['nullable', 'string', 'max:2000'], 'absent' => ['boolean']]);
+        $stand = ClassOverview::of($session);
+        $here = $stand->seats->filter(static fn (Seat $seat): bool => $request->boolean('absent') || $presence->isHere($seat));
+        $students = $stand->students(array_values($here->map(static fn (Seat $seat): string => $seat->id)->all()));
+        try {
+            $together = self::wishes($request->string('together')->toString(), $stand->seats);
+            $apart = self::pairs(self::wishes($request->string('apart')->toString(), $stand->seats));
+            $groups = Grouping::of($students, $request->integer('size'), Basis::from($request->string('way')->toString()), $together, $apart);
+        } catch (InvalidWish $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+
+        return view('desk.groups', ['groups' => $groups, 'seats' => $stand->seats->keyBy('id'), 'left' => $stand->seats->count() - count($students)]);
+    }
+
+    /** They hold for hand-outs from now on, and for the class list where there is one. */
+    public function keep(Request $request, LiveSession $session, KeepGroups $keep): JsonResponse
+    {
+        $request->validate(['groups' => ['required', 'array', 'max:100'], 'groups.*' => ['array'], 'groups.*.*' => ['string']]);
+        $n = $keep($session, array_values(array_map(static fn (mixed $group): array => array_values(array_filter((array) $group, is_string(...))), $request->array('groups'))));
+
+        return response()->json(['said' => trans_choice('{1} :count group is kept: choose it when you hand out.|[2,*] :count groups are kept: choose one when you hand out.', $n)]);
+    }
+
+    /**
+     * One wish on each line, names separated by commas.
+     *
+     * @param  Collection<int, Seat>  $seats
+     * @return list<list<string>> ids
+     *
+     * @throws InvalidWish
+     */
+    private static function wishes(string $typed, Collection $seats): array
+    {
+        $wishes = [];
+        foreach (preg_split('/\R/u', $typed) ?: [] as $line) {
+            $ids = [];
+            foreach (array_filter(array_map(trim(...), explode(',', $line))) as $name) {
+                $found = $seats->filter(static fn (Seat $seat): bool => mb_strtolower($seat->name) === mb_strtolower($name));
+                $found = $found->isNotEmpty() ? $found : $seats->filter(static fn (Seat $seat): bool => str_starts_with(mb_strtolower($seat->name), mb_strtolower($name)));
+                $ids[] = $found->count() === 1 ? $found->firstOrFail()->id : abort(422, __('Who is “:name”? Write the name as it stands on the tile.', ['name' => $name]));
+            }
+            count($ids) > 1 && $wishes[] = $ids;
+        }
+
+        return $wishes;
+    }
+
+    /**
+     * @param  list<list<string>>  $wishes
+     * @return list<array{string, string}> each of them with each other
+     */
+    private static function pairs(array $wishes): array
+    {
+        $pairs = [];
+        foreach ($wishes as $ids) {
+            foreach ($ids as $i => $one) {
+                foreach (array_slice($ids, $i + 1) as $other) {
+                    $pairs[] = [$one, $other];
+                }
+            }
+        }
+
+        return $pairs;
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk\Show;
+
+use App\Http\Controllers\Screen\ClassScreenController;
+use App\Http\CurrentRole;
+use App\Models\LiveSession;
+use App\Models\Show\Offer;
+use App\Sessions\Show\LineUp;
+use App\Sessions\Show\Offering;
+use Crag\Session\Rules\Deed;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** What students offer, and the page on which it stands. */
+final class OffersController
+{
+    public function __construct(private readonly Offering $offering)
+    {
+    }
+
+    public function show(Request $request, LiveSession $session): View
+    {
+        return view('desk.offers-body', ['session' => $session, 'role' => CurrentRole::of($request), 'offers' => $session->offers()->with('seat', 'canvas.prompt')->get()]);
+    }
+
+    public function picture(LiveSession $session, Offer $offer): Response
+    {
+        return ClassScreenController::part($session, $this->of($session, $offer));
+    }
+
+    public function accept(LiveSession $session, Offer $offer): JsonResponse
+    {
+        $this->offering->accept($session, $this->of($session, $offer));
+
+        return response()->json([]);
+    }
+
+    public function decline(LiveSession $session, Offer $offer): JsonResponse
+    {
+        $this->offering->decline($session, $this->of($session, $offer));
+
+        return response()->json([]);
+    }
+
+    /** Another column, or another place in its own. */
+    public function arrange(Request $request, LiveSession $session, Offer $offer): JsonResponse
+    {
+        $request->validate(['column' => ['integer', 'min:0', 'max:'.(count($session->board['headings'] ?? ['']) - 1)], 'by' => ['integer', 'in:-1,1']]);
+        $this->of($session, $offer);
+        $request->has('column') ? $this->offering->place($session, $offer, $request->integer('column')) : $this->offering->move($session, $offer, $request->integer('by'));
+
+        return response()->json([]);
+    }
+
+    /** The whole canvas among those that are to be talked about. */
+    public function lineUp(Request $request, LiveSession $session, Offer $offer, LineUp $lineUp): JsonResponse
+    {
+        $canvas = $this->of($session, $offer)->canvas;
+        CurrentRole::check($request, $session, Deed::LineUp, $canvas->prompt);
+        $lineUp->add($session, [[$canvas, $offer->page]], false);
+
+        return response()->json(['said' => __('It is in the line-up.')]);
+    }
+
+    /** One to four columns with their headings; whether everything that is offered stands there at once. */
+    public function board(Request $request, LiveSession $session): JsonResponse
+    {
+        $request->validate(['headings' => ['array', 'min:1', 'max:'.Offering::MOST_COLUMNS], 'headings.*' => ['nullable', 'string', 'max:60'], 'open' => ['boolean']]);
+        $headings = $request->has('headings') ? array_values(array_map(static fn (mixed $one): string => trim((string) $one), $request->array('headings'))) : null;
+        $this->offering->arrange($session, $headings, $request->has('open') ? $request->boolean('open') : null);
+
+        return response()->json([]);
+    }
+
+    private function of(LiveSession $session, Offer $offer): Offer
+    {
+        abort_unless($offer->live_session_id === $session->id, 404);
+
+        return $offer;
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk\Watch;
+
+use App\Canvas\CanvasFile;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\LoggedOperation;
+use App\Models\Teachers\Teacher;
+use App\Sessions\Checks\FeedbackForStudent;
+use App\Sessions\Checks\ReadWork;
+use Crag\Canvas\Log\Replay;
+use Crag\Checks\Judgement;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** One canvas of the session, the lead canvas too: its files and its replay. */
+final class CanvasController
+{
+    private const MOST_CHECKS = 20;
+
+    public function file(Request $request, LiveSession $session, string $canvas, string $format): Response
+    {
+        return CanvasFile::answer($this->find($session, $canvas), $format, $request->integer('page', 1));
+    }
+
+    /** The whole log with the time of each step; `author` is "own" for the steps of the canvas's own author alone. */
+    public function replay(Request $request, LiveSession $session, string $canvas): Response
+    {
+        $found = $this->find($session, $canvas);
+        $rows = $found->operations()->get();
+        $author = $request->string('author')->is('own') ? $found->author() : null;
+        $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), $author);
+
+        return response(sprintf(
+            '{"lasts":%d,"rubbed":%s,"steps":%s,"operations":[%s]}',
+            $replay->lasts(),
+            json_encode($replay->rubbedOut, JSON_THROW_ON_ERROR),
+            json_encode(array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps), JSON_THROW_ON_ERROR),
+            $rows->map(static fn (LoggedOperation $row): string => $row->wire())->implode(','),
+        ))->header('Content-Type', 'application/json');
+    }
+
+    /** What was answered on it, beside what is right, and how it was checked. */
+    public function answers(Request $request, LiveSession $session, string $canvas): View
+    {
+        $found = $this->find($session, $canvas);
+        abort_if($found->seat === null, 404);
+        $mine = $found->prompt->forSeat($found->seat);
+
+        $teacher = $request->attributes->get('teacher');
+
+        return view('desk.answers', [
+            'session' => $session, 'canvas' => $found, 'prompt' => $mine, 'questions' => $mine->questions, 'answers' => $found->scene()->answers, 'lookFor' => $mine->lookFor,
+            'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get(), 'judgement' => $found->check?->judgement() ?? Judgement::nothing(),
+            'phrases' => $teacher instanceof Teacher ? $teacher->phrases ?? [] : [], 'seen' => FeedbackForStudent::said($session->settingsValue()->feedback),
+        ]);
+    }
+
+    /** What a reader of work proposes: the teacher sends it, changes it or drops it. */
+    public function reading(LiveSession $session, string $canvas, ReadWork $read): View
+    {
+        $found = $this->find($session, $canvas);
+        abort_if($found->seat === null, 404);
+
+        return view('desk.reading', ['session' => $session, 'prompt' => $found->prompt, 'seat' => $found->seat, 'reading' => $read($found, $found->seat), 'reader' => $read->name()]);
+    }
+
+    private function find(LiveSession $session, string $canvas): Canvas
+    {
+        return Canvas::query()->where('live_session_id', $session->id)->with('prompt.session')->findOrFail($canvas);
+    }
+}

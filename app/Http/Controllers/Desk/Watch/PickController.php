@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk\Watch;
+
+use App\Models\LiveSession;
+use App\Models\Pick;
+use App\Sessions\Watch\PickStudent;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** A fair random student. */
+final class PickController
+{
+    public function __construct(private readonly PickStudent $pick)
+    {
+    }
+
+    public function draw(Request $request, LiveSession $session): JsonResponse
+    {
+        $request->validate(['seats' => ['nullable', 'array'], 'seats.*' => ['string']]);
+        $pick = ($this->pick)($session, $request->input('seats') === null ? null : array_values(array_filter($request->array('seats'), is_string(...))));
+        abort_if($pick === null, 422, __('Nobody who could be picked is here.'));
+
+        return response()->json(['pick' => $pick->id, 'seat' => $pick->seat_id, 'among' => $pick->among]);
+    }
+
+    public function undo(LiveSession $session, Pick $pick): JsonResponse
+    {
+        abort_unless($pick->live_session_id === $session->id, 404);
+        $this->pick->undo($session, $pick);
+
+        return response()->json(['said' => __('Not picked: :name comes round again.', ['name' => $pick->seat->name])]);
+    }
+}

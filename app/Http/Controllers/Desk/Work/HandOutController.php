@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Desk\Work;
+
+use App\Http\CurrentRole;
+use App\Http\Requests\HandoutRequest;
+use App\Models\Asset;
+use App\Models\Handout;
+use App\Models\LiveSession;
+use App\Models\Prompt;
+use App\Pictures\PdfPage;
+use App\Pictures\StorePicture;
+use App\Pictures\UnusablePicture;
+use App\Sessions\Work\HandOutWork;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Plan\HandoutMode;
+use Crag\Plan\InvalidPages;
+use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Backdrop\BackdropKind;
+use Crag\Prompt\InvalidPrompt;
+use Crag\Prompt\Prompt as PromptValue;
+use Crag\Session\Rules\Deed;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
+
+/** Words and a backdrop to every canvas. */
+final class HandOutController
+{
+    public function __construct(private readonly HandOutWork $handOut)
+    {
+    }
+
+    public function store(Request $request, LiveSession $session, StorePicture $storePicture): JsonResponse
+    {
+        $request->validate([
+            'backdrop' => ['required', new Enum(BackdropKind::class)],
+            'settings' => ['array'],
+            'place' => ['required', Rule::in(['under', 'next'])],
+            'picture' => ['nullable', 'file', 'max:10240'],
+        ], ['picture.max' => __('That file has more than 10 MB.'), 'picture.uploaded' => __('That file has more than 10 MB.')]);
+        try {
+            $value = PromptValue::of($request->string('words')->toString(), $this->backdrop($request, $session, $storePicture));
+        } catch (InvalidPrompt|UnusablePicture|UnreadableFields $problem) {
+            throw ValidationException::withMessages(['words' => __($problem->getMessage())]);
+        }
+        if ($request->string('place')->is('next')) {
+            $this->handOut->asNext($session, $value);
+
+            return response()->json([]);
+        }
+        $handout = $this->handOut->underPresentWork($session, $value);
+
+        return $handout === null ? response()->json([]) : $this->told($session, $handout);
+    }
+
+    /**
+     * The prompt as it was prepared, pages of the lead canvas, a picture, or pieces, to everybody or to some.
+     */
+    public function give(Request $request, LiveSession $session, Prompt $prompt, HandoutRequest $what): JsonResponse
+    {
+        abort_unless($prompt->live_session_id === $session->id, 404);
+        $request->validate([
+            'what' => ['required', Rule::in(['prompt', 'lead', 'picture', 'pieces'])], 'mode' => ['required', new Enum(HandoutMode::class)],
+            'seats' => ['nullable', 'array'], 'pages' => ['nullable', 'string', 'max:100'], 'alt' => ['nullable', 'string', 'max:280'],
+        ]);
+        $seats = $request->input('seats') === null ? null : $session->seated()->whereIn('id', $request->array('seats'))->get()->all();
+        abort_if($seats === [], 422, __('Choose at least one student.'));
+        CurrentRole::check($request, $session, $seats === null ? Deed::HandOut : Deed::HandOutToSome);
+        try {
+            [$value, $label] = $what->of($session, $prompt, $request);
+            $handout = $this->handOut->give($session, $prompt, $value, $label, $seats === null ? null : array_values($seats));
+        } catch (InvalidPages|UnreadableFields $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+
+        return $this->told($session, $handout);
+    }
+
+    /** Takes it back from everybody, or from one student. */
+    public function undo(Request $request, LiveSession $session, Handout $handout): JsonResponse
+    {
+        abort_unless($handout->live_session_id === $session->id, 404);
+        $seat = $request->filled('seat') ? $session->seats()->findOrFail($request->string('seat')->toString()) : null;
+        CurrentRole::check($request, $session, $handout->isForEverybody() && $seat === null ? Deed::HandOut : Deed::HandOutToSome);
+        abort_if($handout->undone_at_ms !== null, 409, __('It was taken back already.'));
+        $this->handOut->undo($handout, $seat);
+
+        return response()->json(['said' => __('Taken back. No ink of the students was touched.')]);
+    }
+
+    /** One page is told once more to look. */
+    public function again(Request $request, LiveSession $session, Handout $handout): JsonResponse
+    {
+        abort_unless($handout->live_session_id === $session->id, 404);
+        $this->handOut->again($handout, $session->seats()->findOrFail($request->string('seat')->toString()));
+
+        return response()->json([]);
+    }
+
+    /** A picture or a page of a PDF that is to be handed out. */
+    public function picture(Request $request, LiveSession $session, StorePicture $storePicture): JsonResponse
+    {
+        $file = $request->file('picture');
+        abort_if($file === null || is_array($file), 422, __('Choose a picture or a PDF first.'));
+        try {
+            $asset = $this->storePicture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture);
+        } catch (UnusablePicture $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+
+        return response()->json(['asset' => $asset->id]);
+    }
+
+    private function told(LiveSession $session, Handout $handout): JsonResponse
+    {
+        $n = $handout->canvases()->count();
+
+        return response()->json([
+            'handout' => $handout->id, 'canvases' => $n,
+            'said' => $handout->mode === HandoutMode::Fresh
+                ? trans_choice('{1} Emptied :count canvas and handed out. The old work is in Replay.|[2,*] Emptied :count canvases and handed out. The old work is in Replay.', $n)
+                : trans_choice('{0} Nobody has a canvas yet; late-comers get it.|{1} Handed out: on :count canvas.|[2,*] Handed out: on :count canvases.', $n),
+            'undo' => ['address' => route('desk.handout.undo', [$session, $handout], false), 'body' => (object) []],
+        ]);
+    }
+
+    /**
+     * @throws UnreadableFields
+     * @throws UnusablePicture
+     */
+    private function backdrop(Request $request, LiveSession $session, StorePicture $storePicture): Backdrop
+    {
+        if ($request->input('backdrop') !== BackdropKind::Picture->value) {
+            return Backdrop::read(new Fields(['kind' => $request->input('backdrop')] + self::settings($request)));
+        }
+        $file = $request->file('picture');
+        if ($file !== null && ! is_array($file)) {
+            return Backdrop::picture($this->storePicture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture)->id);
+        }
+        $present = $session->prompt()->firstOrFail()->backdropValue();
+        if ($present->kind !== BackdropKind::Picture) {
+            throw ValidationException::withMessages(['picture' => __('Choose a picture or a PDF first.')]);
+        }
+
+        return $present;
+    }
+
+    private function storePicture(LiveSession $session, string $path, int $page, StorePicture $storePicture): Asset
+    {
+        if (! PdfPage::is($path)) {
+            return $storePicture($session, $path);
+        }
+        $drawn = PdfPage::picture($path, $page);
+        try {
+            return $storePicture($session, $drawn);
+        } finally {
+            unlink($drawn);
+        }
+    }
+
+    /** @return array<string, string|int|float> a ruling's settings, numbers as numbers */
+    private static function settings(Request $request): array
+    {
+        $settings = [];
+        foreach ($request->input('settings', []) ?: [] as $name => $value) {
+            $value = is_string($value) ? trim($value) : '';
+            $isLabel = str_ends_with((string) $name, '_label');
+            $settings[(string) $name] = ! $isLabel && is_numeric($value) ? $value + 0 : $value;
+        }
+
+        return $settings;
+    }
+}

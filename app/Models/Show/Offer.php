@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Show;
+
+use App\Models\Canvas;
+use App\Models\Seat;
+use Crag\Canvas\Drawing\CutOut;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A canvas, or a part of it, that a student offers to the class with a line of words. Nobody sees it but the teachers until
+ * one of them accepts it.
+ *
+ * @property string $id
+ * @property string $live_session_id
+ * @property string $seat_id
+ * @property string $canvas_id
+ * @property string $page
+ * @property int $at_operation  the moment of the work that is offered
+ * @property ?array{x: float, y: float, w: float, h: float} $cut  in units; null for the whole page
+ * @property string $words
+ * @property string $state  waiting, accepted or declined
+ * @property int $column  of the page of offers, from 0
+ * @property int $place  in its column
+ * @property int $made_at_ms
+ * @property Seat $seat
+ * @property Canvas $canvas
+ */
+final class Offer extends Model
+{
+    use HasUlids;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $attributes = ['page' => '', 'cut' => null, 'words' => '', 'state' => 'waiting', 'column' => 0, 'place' => 0];
+
+    protected function casts(): array
+    {
+        return ['cut' => 'array'];
+    }
+
+    public function cutOut(): ?CutOut
+    {
+        return $this->cut === null ? null : CutOut::read($this->cut);
+    }
+
+    /** @return BelongsTo<Seat, $this> */
+    public function seat(): BelongsTo
+    {
+        return $this->belongsTo(Seat::class);
+    }
+
+    /** @return BelongsTo<Canvas, $this> */
+    public function canvas(): BelongsTo
+    {
+        return $this->belongsTo(Canvas::class);
+    }
+}

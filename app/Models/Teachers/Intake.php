@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Teachers;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A PDF on its way into a plan.
+ *
+ * @property string $id
+ * @property string $plan_id
+ * @property string $teacher_id
+ * @property ?\Illuminate\Support\Carbon $created_at
+ * @property string $state  waiting, making, ready or failed
+ * @property int $done  pages
+ * @property int $total
+ * @property array{pages: list<int>, as: string, after: string} $settings
+ * @property string $problem
+ * @property Plan $plan
+ */
+final class Intake extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0, 'problem' => ''];
+
+    protected function casts(): array
+    {
+        return ['settings' => 'array'];
+    }
+
+    /** @return BelongsTo<Plan, $this> */
+    public function plan(): BelongsTo
+    {
+        return $this->belongsTo(Plan::class);
+    }
+
+    public function path(): string
+    {
+        return $this->plan->folder()."/{$this->id}.pdf";
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Teachers;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A student of a class. The PIN only keeps classmates from taking each other's names; it stands in the list that the
+ * teacher reads out, so it is kept as it is.
+ *
+ * @property string $id
+ * @property string $roster_id
+ * @property int $n  the seat's number
+ * @property string $name
+ * @property string $group
+ * @property string $pin
+ * @property Roster $roster
+ */
+final class RosterEntry extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $attributes = ['group' => '', 'pin' => ''];
+
+    /** @return BelongsTo<Roster, $this> */
+    public function roster(): BelongsTo
+    {
+        return $this->belongsTo(Roster::class);
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Teachers;
+
+use App\Http\PublicAddress;
+use App\Models\LiveSession;
+use Crag\Session\Rules\Role;
+use Illuminate\Auth\Passwords\CanResetPassword;
+use Illuminate\Contracts\Auth\CanResetPassword as Resettable;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Str;
+
+/**
+ * A teacher: of one device until another device is opened with the private return link or the account.
+ *
+ * @property string $id
+ * @property string $name
+ * @property ?string $email  null without an account
+ * @property ?string $password  hashed
+ * @property string $return_key
+ * @property ?list<string> $phrases  for notes on checks
+ */
+final class Teacher extends Model implements Resettable
+{
+    use CanResetPassword;
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $attributes = ['name' => '', 'email' => null, 'password' => null, 'return_key' => ''];
+
+    protected $hidden = ['password', 'return_key'];
+
+    protected static function booted(): void
+    {
+        self::creating(static function (self $teacher): void {
+            $teacher->return_key = Str::random(40);
+        });
+    }
+
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'phrases' => 'array'];
+    }
+
+    /** @param  string  $token */
+    public function sendPasswordResetNotification($token): void
+    {
+        $link = PublicAddress::of('account.reset', ['token' => $token, 'email' => $this->email]);
+        $words = __("Somebody asked for a new password for your Crag account. If it was you, open this link within an hour:\n\n:link\n\nIf it was not you, nothing has changed and there is nothing to do.", ['link' => $link]);
+        Mail::raw($words, fn ($mail) => $mail->to((string) $this->email)->subject(__('A new password for Crag')));
+    }
+
+    public function hasAccount(): bool
+    {
+        return $this->email !== null;
+    }
+
+    /** @return BelongsToMany<LiveSession, $this> */
+    public function sessions(): BelongsToMany
+    {
+        return $this->belongsToMany(LiveSession::class, 'desk_rights')->withPivot('role');
+    }
+
+    /** @return BelongsToMany<Plan, $this> the own ones, and those that others share for editing */
+    public function plans(): BelongsToMany
+    {
+        return $this->belongsToMany(Plan::class, 'plan_rights');
+    }
+
+    /** @return HasMany<Roster, $this> */
+    public function rosters(): HasMany
+    {
+        return $this->hasMany(Roster::class)->orderBy('name');
+    }
+
+    /** @return HasMany<Device, $this> */
+    public function devices(): HasMany
+    {
+        return $this->hasMany(Device::class);
+    }
+
+    /** As whom the teacher acts in a session; null for none of theirs. */
+    public function roleIn(LiveSession $session): ?Role
+    {
+        $role = DB::table('desk_rights')->where('live_session_id', $session->id)->where('teacher_id', $this->id)->value('role');
+
+        return is_string($role) ? Role::from($role) : null;
+    }
+
+    public function mayRun(LiveSession $session): bool
+    {
+        return $this->roleIn($session) !== null;
+    }
+
+    public function mayEdit(Plan $plan): bool
+    {
+        return $this->plans()->whereKey($plan->id)->exists();
+    }
+}

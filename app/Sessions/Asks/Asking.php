@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Asks;
+
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Live\Clock;
+use App\Models\Asks\Ask;
+use App\Models\LiveSession;
+use App\Models\Seat;
+use App\Sessions\Room\RoomState;
+use App\Sessions\Show\ShowToClass;
+use Crag\Asks\Bar;
+use Crag\Asks\Tally;
+use Crag\Prompt\Question\Question;
+use Crag\Session\Screen\ScreenView;
+use Illuminate\Support\Facades\DB;
+
+/** Quick asks: made, answered, closed, shown, asked again. One at a time is before the class. */
+final readonly class Asking
+{
+    public function __construct(private Announce $announce, private RoomState $room, private ShowToClass $shown)
+    {
+    }
+
+    /** @param  ?list<string>  $seats  who is asked; null for everybody */
+    public function ask(LiveSession $session, Question $question, ?array $seats, ?int $seconds, bool $isAnonymous, ?Ask $again = null): Ask
+    {
+        return DB::transaction(function () use ($session, $question, $seats, $seconds, $isAnonymous, $again): Ask {
+            $this->end($session);
+            $now = Clock::ms();
+            $last = Ask::query()->where('live_session_id', $session->id)->max('n');
+            $ask = Ask::query()->create([
+                'live_session_id' => $session->id, 'n' => (is_numeric($last) ? (int) $last : 0) + 1, 'question' => $question->toArray(), 'seats' => $seats,
+                'is_anonymous' => $isAnonymous, 'made_at_ms' => $now, 'ends_at_ms' => $seconds === null ? null : $now + $seconds * 1000, 'again_of_id' => $again?->id,
+            ]);
+            $session->update(['ask_id' => $ask->id]);
+            $this->tell($session);
+
+            return $ask;
+        });
+    }
+
+    /** No more answers are taken; it stays before the class until it is put away. */
+    public function close(LiveSession $session, Ask $ask): void
+    {
+        DB::transaction(function () use ($session, $ask): void {
+            $ask->update(['closed_at_ms' => $ask->closed_at_ms ?? Clock::ms()]);
+            $this->tell($session);
+        });
+    }
+
+    public function putAway(LiveSession $session): void
+    {
+        DB::transaction(function () use ($session): void {
+            $this->end($session);
+            $session->update(['ask_id' => null] + ($session->screen_view === ScreenView::Tally ? ['screen_view' => ScreenView::Prompt] : []));
+            $this->tell($session);
+        });
+    }
+
+    /** What everybody may see of it. */
+    public function show(LiveSession $session, Ask $ask, ?bool $tally, ?bool $right): void
+    {
+        DB::transaction(function () use ($session, $ask, $tally, $right): void {
+            $ask->update(array_filter(['is_tally_shown' => $tally, 'is_right_shown' => $right], is_bool(...)));
+            $this->tell($session);
+        });
+    }
+
+    /**
+     * The student's page hears of its own answer too: something that was told a moment before, and comes a moment after, must
+     * not be its last word.
+     *
+     * @param  mixed  $value  checked by the question; null takes the answer back
+     */
+    public function answer(Ask $ask, Seat $seat, mixed $value): void
+    {
+        DB::transaction(function () use ($ask, $seat, $value): void {
+            // What the request read at its beginning may have been shown, or closed, since.
+            $ask->refresh();
+            $ask->session->refresh();
+            abort_unless($ask->isOpen(Clock::ms()), 409, __('It is closed: no more answers are taken.'));
+            $ask->answers()->create(['voter' => $ask->voter($seat), 'value' => ['value' => $value], 'made_at_ms' => Clock::ms()]);
+            ($this->announce)($ask->session, Audience::desk($ask->session), 'answered', ['ask' => $ask->id]);
+            if ($ask->is_tally_shown) {
+                $this->tell($ask->session);
+
+                return;
+            }
+            $this->room->tellStudent($seat->setRelation('session', $ask->session));
+            if ($ask->session->screen_view === ScreenView::Tally) {
+                // It says how many have answered.
+                ($this->announce)($ask->session, Audience::screen($ask->session), 'screen', ['view' => ScreenView::Tally->value]);
+            }
+        });
+    }
+
+    /** @return array<string, mixed>|null what a student's page knows of the present ask; null where there is none for this student */
+    public static function toStudent(Seat $seat): ?array
+    {
+        $ask = $seat->session->ask;
+        if ($ask === null || ! $ask->isFor($seat)) {
+            return null;
+        }
+        $question = $ask->value();
+        $mine = $ask->answers()->where('voter', $ask->voter($seat))->reorder('id', 'desc')->first();
+
+        return [
+            'id' => $ask->id, 'n' => $ask->n, 'question' => $question->forStudent($ask->id), 'ends' => $ask->ends_at_ms, 'isOpen' => $ask->isOpen(Clock::ms()),
+            'isAnonymous' => $ask->is_anonymous, 'mine' => $mine?->value['value'],
+            'tally' => $ask->is_tally_shown ? self::bars($ask->tally(), $ask->is_right_shown) : null,
+            'right' => $ask->is_right_shown && $question->asked->hasKey() ? $question->asked->key() : null,
+        ];
+    }
+
+    /** @return array{ends: ?int, run: ?string, at: int, auto: bool}|null the ask before the class, so that every desk can count down and move its run on */
+    public static function underWay(LiveSession $session): ?array
+    {
+        $ask = $session->ask;
+        if ($ask === null) {
+            return null;
+        }
+        $run = $ask->run_id === null || $session->run === null || $session->run->isOver() ? null : $session->run;
+
+        return ['ends' => $ask->isOpen(Clock::ms()) ? $ask->ends_at_ms : null, 'run' => $run?->id, 'at' => $run->at ?? 0, 'auto' => $run->is_auto ?? false];
+    }
+
+    /** @return array{answered: int, bars: list<array{label: string, count: int, outcome: ?string}>, middle: ?string} counts alone: nobody is named */
+    public static function bars(Tally $tally, bool $isRightShown): array
+    {
+        return [
+            'answered' => $tally->answered,
+            'bars' => array_map(static fn (Bar $bar): array => ['label' => $bar->label, 'count' => $bar->count(), 'outcome' => $isRightShown ? $bar->outcome?->value : null], $tally->bars),
+            'middle' => $tally->middle,
+        ];
+    }
+
+    private function end(LiveSession $session): void
+    {
+        Ask::query()->where('live_session_id', $session->id)->whereNull('closed_at_ms')->update(['closed_at_ms' => Clock::ms()]);
+    }
+
+    /** Each page hears what it has to ask; the class screen shows the tally anew. */
+    private function tell(LiveSession $session): void
+    {
+        $session->unsetRelation('ask');
+        foreach ($session->seated()->with('messages')->get() as $seat) {
+            $this->room->tellStudent($seat->setRelation('session', $session));
+        }
+        ($this->announce)($session, Audience::desk($session), 'ask');
+        $this->shown->again($session);
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Checks;
+
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\Seat;
+use Crag\Checks\Feedback;
+use Crag\Checks\Judgement;
+use Crag\Session\Room\Pace;
+use Crag\Session\Room\PromptState;
+
+/** What a student sees of the checks on the own work. */
+final class FeedbackForStudent
+{
+    /** @return list<array{canvas: string, n: int, level: ?int, words: string, points: ?float, most: ?float, note: string}> in the order of the prompts */
+    public static function by(Seat $seat): array
+    {
+        $session = $seat->session;
+        $feedback = $session->settingsValue()->feedback;
+        if ($feedback->isNothing()) {
+            return [];
+        }
+        $seen = [];
+        foreach ($seat->canvases()->with(['check', 'prompt'])->get()->sortBy('prompt.n') as $canvas) {
+            $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
+            if ($judgement->isEmpty() || ! $feedback->isDue(self::isOver($session, $canvas), ! $session->isRunning())) {
+                continue;
+            }
+            $prompt = $canvas->prompt->value();
+            $one = [
+                'canvas' => $canvas->id, 'n' => $canvas->prompt->n,
+                'level' => $feedback->shows('level') ? $canvas->check?->level?->value : null,
+                'words' => $feedback->shows('level') ? self::words($judgement, $prompt->aspects()) : '',
+                'points' => $feedback->shows('points') ? $judgement->points : null,
+                'most' => $feedback->shows('points') ? $prompt->points : null,
+                'note' => $feedback->shows('note') ? $judgement->note : '',
+            ];
+            $one['words'] === '' && $one['points'] === null && $one['note'] === '' || $seen[] = $one;
+        }
+
+        return $seen;
+    }
+
+    /** What students see and when, for the teacher. */
+    public static function said(Feedback $feedback): string
+    {
+        if ($feedback->isNothing()) {
+            return __('Students see nothing of checks (Settings).');
+        }
+        $what = implode(', ', array_map(static fn (string $one): string => match ($one) {
+            'level' => __('the level'), 'note' => __('the note'), default => __('points')
+        }, $feedback->what));
+
+        return match ($feedback->when) {
+            Feedback::AT_ONCE => __('The student sees at once: :what.', ['what' => $what]),
+            Feedback::WITH_PROMPT => __('The student sees when the prompt is over: :what.', ['what' => $what]),
+            default => __('The student sees at the end of the session: :what.', ['what' => $what]),
+        };
+    }
+
+    /** @param  list<\Crag\Checks\Aspect>  $aspects */
+    private static function words(Judgement $judgement, array $aspects): string
+    {
+        return implode(', ', array_map(static fn (string $part): string => __($part), explode(', ', $judgement->words($aspects))));
+    }
+
+    /** Its prompt is closed, or the class has gone on together. */
+    private static function isOver(LiveSession $session, Canvas $canvas): bool
+    {
+        return $canvas->prompt->state === PromptState::Closed || ($session->pace === Pace::Together && $canvas->prompt_id !== $session->prompt_id);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Life;
+
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Models\LiveSession;
+use Illuminate\Support\Carbon;
+
+/** Ends it for everybody; what was drawn stays until it is forgotten. */
+final readonly class EndSession
+{
+    public function __construct(private Announce $announce)
+    {
+    }
+
+    public function __invoke(LiveSession $session): void
+    {
+        if ($session->isRunning()) {
+            $session->update(['ended_at' => Carbon::now()]);
+            ($this->announce)($session, Audience::room($session), 'ended');
+        }
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Life;
+
+use App\Database\Wipe;
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Live\Publisher;
+use App\Models\Asks\AskAnswer;
+use App\Models\Asset;
+use App\Models\Event;
+use App\Models\LiveSession;
+use App\Models\Record;
+use App\Models\Seat;
+use App\Sessions\Show\ShowToClass;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+
+/** Removes everything of one student from a session: rows, pictures, what was said about the seat, and records that show it. */
+final readonly class ForgetStudent
+{
+    public function __construct(private Publisher $publisher, private Announce $announce, private ShowToClass $shown)
+    {
+    }
+
+    /**
+     * Those who came in a moment ago and have drawn nothing: a joke, or a script. Their places are free again.
+     *
+     * @return int how many went
+     */
+    public function fresh(LiveSession $session): int
+    {
+        $seats = $session->freshSeats()->get();
+        $seats->each(fn (Seat $seat) => ($this)($session, $seat));
+
+        return $seats->count();
+    }
+
+    public function __invoke(LiveSession $session, Seat $seat): void
+    {
+        $files = [];
+        DB::transaction(function () use ($session, $seat, &$files): void {
+            foreach (Asset::query()->where('seat_id', $seat->id)->get() as $asset) {
+                $files[] = $asset->path();
+                $asset->delete();
+            }
+            // Exports show the whole class: they are made anew when somebody wants them.
+            foreach (Record::query()->where('live_session_id', $session->id)->get() as $record) {
+                $files[] = $record->path();
+                $record->delete();
+            }
+            foreach ($session->asks()->get() as $ask) {
+                AskAnswer::query()->where('ask_id', $ask->id)->where('voter', $ask->voter($seat))->delete();
+                $ask->seats === null || $ask->update(['seats' => array_values(array_diff($ask->seats, [$seat->id]))]);
+            }
+            // Streams have no gaps: what was told of the seat keeps its number and loses its words.
+            $events = Event::query()->where('live_session_id', $session->id);
+            (clone $events)->where('audience', Audience::seat($seat)->name)->delete();
+            $events->whereRaw('instr(body, ?) > 0', [$seat->id])->update(['type' => 'gone', 'body' => '{}']);
+            $seat->canvases()->get()->each->delete();
+            // Whoever claimed to be this student claims it no more.
+            Seat::query()->where('claims_id', $seat->id)->update(['claims_id' => null]);
+            $seat->delete();
+            $session->isRunning() && ($this->announce)($session, Audience::desk($session), 'seats');
+            $session->isRunning() && $this->shown->again($session->refresh());
+        });
+        $this->publisher->close(Audience::seat($seat));
+        File::delete($files);
+        Wipe::afterForgetting();
+    }
+}

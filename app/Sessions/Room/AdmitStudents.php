@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Room;
+
+use App\Canvas\TakeCanvas;
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Live\Clock;
+use App\Live\Publisher;
+use App\Models\LiveSession;
+use App\Models\Seat;
+use Crag\Session\Door\Door;
+use Crag\Session\Door\PersonName;
+use Crag\Session\Room\SeatState;
+use Illuminate\Support\Facades\DB;
+
+/** Who comes in, who stays outside, and under which name. Nothing that was drawn is touched by any of it. */
+final readonly class AdmitStudents
+{
+    public function __construct(
+        private TakeCanvas $takeCanvas,
+        private RoomState $room,
+        private Announce $announce,
+        private Publisher $publisher,
+    ) {
+    }
+
+    public function set(LiveSession $session, Door $door): void
+    {
+        DB::transaction(function () use ($session, $door): void {
+            $session->update(['door' => $door]);
+            $this->room->tell($session);
+        });
+    }
+
+    /** Into the room, from knocking or back from outside. */
+    public function letIn(Seat $seat): void
+    {
+        if ($seat->isIn()) {
+            return;
+        }
+        DB::transaction(function () use ($seat): void {
+            $this->become($seat, SeatState::Seated);
+            ($this->takeCanvas)($seat, $seat->presentPrompt());
+            $this->room->tellOwn($seat);
+        });
+    }
+
+    /** A knocking student is the one of another seat: that seat, with all its work, moves to this device. */
+    public function letInAs(Seat $knocking, Seat $seat): void
+    {
+        DB::transaction(function () use ($knocking, $seat): void {
+            $token = $knocking->token_hash;
+            $device = $knocking->device;
+            ($this->announce)($seat->session, Audience::seat($knocking), 'become', ['seat' => $seat->id]);
+            $knocking->state = SeatState::TurnedAway;
+            $this->room->tellDesk($knocking);
+            $knocking->delete();
+            $this->moveTo($seat, $token);
+            $seat->update(['device' => $device]);
+            $seat->isIn() ? $this->room->tellDesk($seat) : $this->letIn($seat);
+        });
+    }
+
+    /** Another device holds the seat from now on. The one before may still deliver what was drawn on it. */
+    public function moveTo(Seat $seat, string $tokenHash): void
+    {
+        ($this->announce)($seat->session, Audience::seat($seat), 'moved');
+        $seat->update(['old_token_hash' => $seat->token_hash, 'token_hash' => $tokenHash, 'code' => null, 'code_at_ms' => null]);
+        $this->beginAnew($seat);
+    }
+
+    public function turnAway(Seat $seat, string $reason): void
+    {
+        DB::transaction(function () use ($seat, $reason): void {
+            $this->become($seat, SeatState::TurnedAway, $reason);
+            $this->room->tellOwn($seat);
+        });
+    }
+
+    /** @param  bool  $keep  until let back in: neither this device nor this name comes in */
+    public function sendOut(Seat $seat, string $reason, bool $keep): void
+    {
+        DB::transaction(function () use ($seat, $reason, $keep): void {
+            $this->become($seat, $keep ? SeatState::KeptOut : SeatState::SentOut, $reason);
+            $this->room->tellOwn($seat);
+            $this->beginAnew($seat);
+        });
+    }
+
+    public function knockAgain(Seat $seat): void
+    {
+        DB::transaction(function () use ($seat): void {
+            $this->become($seat, SeatState::Knocking);
+            $this->room->tellOwn($seat);
+        });
+    }
+
+    /** The name stays one of its own in the room. */
+    public function rename(Seat $seat, PersonName $name): void
+    {
+        DB::transaction(function () use ($seat, $name): void {
+            $taken = $seat->session->seats()->whereKeyNot($seat->id)->pluck('name')->map(strval(...))->values()->all();
+            $seat->update(['name' => $name->apartFrom($taken)->value]);
+            $this->room->tellOwn($seat);
+        });
+    }
+
+    private function become(Seat $seat, SeatState $state, string $reason = ''): void
+    {
+        $seat->update(['state' => $state, 'state_at_ms' => Clock::ms(), 'reason' => $reason, 'claims_id' => null, 'hand_at_ms' => null]);
+    }
+
+    /** Whatever still listens to the seat's channel hears nothing more of the room. */
+    private function beginAnew(Seat $seat): void
+    {
+        $before = Audience::seat($seat);
+        $seat->update(['turn' => $seat->turn + 1]);
+        DB::afterCommit(fn () => $this->publisher->close($before));
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Room;
+
+use App\Canvas\TakeCanvas;
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Live\Clock;
+use App\Models\LiveSession;
+use App\Models\Prompt;
+use App\Models\Seat;
+use Crag\Checks\Feedback;
+use Crag\Session\Room\Pace;
+use Crag\Session\Room\PromptState;
+use Crag\Session\Screen\ScreenView;
+use Illuminate\Support\Facades\DB;
+
+/** Which prompts there are, which are open, and where everybody is. */
+final readonly class ChangePrompts
+{
+    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce, private RoomState $room, private SendAhead $sendAhead)
+    {
+    }
+
+    /** @return ?array<string, mixed> the way back, where everybody was brought together */
+    public function pace(LiveSession $session, Pace $pace): ?array
+    {
+        return DB::transaction(function () use ($session, $pace): ?array {
+            $was = $session->pace;
+            $session->update(['pace' => $pace]);
+            if ($pace === Pace::Own) {
+                $this->room->tell($session);
+
+                return null;
+            }
+
+            return ['pace' => $was->value] + $this->gather($session, $session->prompt()->firstOrFail());
+        });
+    }
+
+    /**
+     * Brings everybody to a prompt, back from wherever they went, and to one of its pages. Their work stays where it is; so
+     * does what the class screen shows, unless that is a prompt or how to join.
+     *
+     * @param  ?int  $page  the number of its page, from 0; null leaves each on the page that is open
+     * @return array{prompt: string, state: string, screen: string, seats: array<string, string>} how it was before, for {@see back}
+     */
+    public function gather(LiveSession $session, Prompt $prompt, ?int $page = null): array
+    {
+        return DB::transaction(function () use ($session, $prompt, $page): array {
+            $before = [
+                'prompt' => (string) $session->prompt_id, 'state' => $prompt->state->value, 'screen' => $session->screen_view->value,
+                'seats' => Seat::query()->where('live_session_id', $session->id)->whereNotNull('prompt_id')->pluck('prompt_id', 'id')->map(strval(...))->all(),
+            ];
+            if (! $prompt->state->isSeen()) {
+                $prompt->update(['state' => PromptState::Open, 'state_at_ms' => Clock::ms()]);
+            }
+            Seat::query()->where('live_session_id', $session->id)->whereNotNull('prompt_id')->update(['prompt_id' => null]);
+            $this->takeCanvas->all($session->seated()->get(), $prompt);
+            $session->prompt()->associate($prompt);
+            if ($session->screen_view === ScreenView::Join) {
+                $session->screen_view = ScreenView::Prompt;
+            }
+            $session->save();
+            DB::afterCommit(fn () => ($this->sendAhead)($session, $prompt));
+            ($this->announce)($session, Audience::room($session), 'prompt', [
+                'prompt' => $prompt->announcement(), 'room' => RoomState::shared($session),
+            ] + ($page === null ? [] : ['page' => $page]));
+            $this->tellChecks($session);
+
+            return $before;
+        });
+    }
+
+    /**
+     * As it was before everybody was brought together: the prompt, those who were elsewhere, and the class screen.
+     *
+     * @param  array{pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>}  $before
+     * @param  Prompt  $from  where everybody was brought
+     */
+    public function back(LiveSession $session, Prompt $from, array $before): void
+    {
+        DB::transaction(function () use ($session, $from, $before): void {
+            $prompts = $session->prompts()->get()->keyBy('id');
+            $session->prompt()->associate($prompts->get($before['prompt']) ?? $from);
+            $session->screen_view = ScreenView::from($before['screen']);
+            $session->pace = isset($before['pace']) ? Pace::from($before['pace']) : $session->pace;
+            $session->save();
+            if ($from->id !== $session->prompt_id) {
+                $from->update(['state' => PromptState::from($before['state']), 'state_at_ms' => Clock::ms()]);
+            }
+            foreach ($session->seated()->get() as $seat) {
+                $to = $before['seats'][$seat->id] ?? null;
+                $seat->update(['prompt_id' => $to !== null && $prompts->has($to) ? $to : null]);
+            }
+            $prompt = $session->prompt()->firstOrFail();
+            DB::afterCommit(fn () => ($this->sendAhead)($session, $prompt));
+            ($this->announce)($session, Audience::room($session), 'prompt', ['prompt' => $prompt->announcement(), 'room' => RoomState::shared($session), 'back' => true]);
+            ($this->announce)($session, Audience::screen($session), 'screen', ['view' => $session->screen_view->value]);
+            $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellOwn($seat->setRelation('session', $session)));
+        });
+    }
+
+    /** Opens it, closes it for further work, skips it, or hides it again. */
+    public function set(LiveSession $session, Prompt $prompt, PromptState $state): void
+    {
+        DB::transaction(function () use ($session, $prompt, $state): void {
+            $prompt->update(['state' => $state, 'state_at_ms' => Clock::ms()]);
+            if (! $state->isSeen()) {
+                Seat::query()->where('prompt_id', $prompt->id)->update(['prompt_id' => null]);
+            }
+            $this->room->tell($session);
+            $this->tellChecks($session);
+        });
+    }
+
+    /** A prompt that is over may open what students see of their checks. */
+    private function tellChecks(LiveSession $session): void
+    {
+        if ($session->settingsValue()->feedback->when === Feedback::WITH_PROMPT && ! $session->settingsValue()->feedback->isNothing()) {
+            $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellStudent($seat->setRelation('session', $session)));
+        }
+    }
+
+    /** One place earlier or later among the session's prompts. */
+    public function move(LiveSession $session, Prompt $prompt, int $by): void
+    {
+        DB::transaction(function () use ($session, $prompt, $by): void {
+            $ids = $session->prompts()->pluck('id')->all();
+            $at = (int) array_search($prompt->id, $ids, true);
+            $to = max(0, min(count($ids) - 1, $at + $by));
+            array_splice($ids, $to, 0, array_splice($ids, $at, 1));
+            // Numbers are unique: all of them step aside first.
+            $session->prompts()->reorder()->increment('n', 10_000);
+            foreach ($ids as $i => $id) {
+                Prompt::query()->whereKey($id)->update(['n' => $i + 1]);
+            }
+            $this->room->tell($session);
+        });
+    }
+
+    /** At the own pace, one student turns to a prompt. */
+    public function turn(Seat $seat, Prompt $prompt): void
+    {
+        DB::transaction(function () use ($seat, $prompt): void {
+            $seat->update(['prompt_id' => $prompt->id === $seat->session->prompt_id ? null : $prompt->id]);
+            ($this->takeCanvas)($seat, $prompt);
+            $this->room->tellOwn($seat);
+        });
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Room;
+
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Models\LiveSession;
+use App\Models\Message;
+use App\Models\Prompt;
+use App\Models\Seat;
+use App\Models\Show\ShowcaseItem;
+use App\Sessions\Asks\Asking;
+use App\Sessions\Asks\RunAsks;
+use App\Sessions\Checks\FeedbackForStudent;
+use Crag\Session\Door\NameMode;
+use Crag\Session\Room\Pens;
+use Crag\Session\Room\PromptState;
+use Crag\Session\Screen\ScreenView;
+
+/**
+ * What pages must know of the room, always whole: a page that hears it, that comes late or that was reloaded has the same
+ * from one answer, and puts itself right by it.
+ */
+final readonly class RoomState
+{
+    public const MOST_MESSAGES = 30;
+
+    public function __construct(private Announce $announce)
+    {
+    }
+
+    /** Tells everybody in the room. */
+    public function tell(LiveSession $session): void
+    {
+        ($this->announce)($session, Audience::room($session), 'room', ['room' => self::shared($session)]);
+    }
+
+    /** Tells one student's page alone. */
+    public function tellStudent(Seat $seat): void
+    {
+        ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => self::own($seat)]);
+    }
+
+    /** Tells one student's page, and the desks that something about this seat has changed. */
+    public function tellOwn(Seat $seat): void
+    {
+        $this->tellStudent($seat);
+        $this->tellDesk($seat);
+    }
+
+    /** Tells the desks alone. */
+    public function tellDesk(Seat $seat): void
+    {
+        ($this->announce)($seat->session, Audience::desk($seat->session), 'seat', self::ofSeat($seat));
+    }
+
+    /** @return array<string, mixed> a seat as the desks know it */
+    public static function ofSeat(Seat $seat): array
+    {
+        $canvas = $seat->isIn() ? $seat->canvases()->where('prompt_id', $seat->session->prompt_id)->first(['id', 'operation_count']) : null;
+
+        return [
+            'seat' => $seat->announcement(), 'state' => $seat->state->value, 'prompt' => $seat->session->prompt_id,
+            'canvas' => $canvas?->id, 'operations' => $canvas->operation_count ?? 0,
+        ];
+    }
+
+    /** @return array<string, mixed> the same for every page */
+    public static function shared(LiveSession $session): array
+    {
+        // What a request read at its beginning, another one may have changed since: told is what holds now.
+        $session = $session->fresh() ?? $session;
+        $settings = $session->settingsValue();
+        $lead = $session->leadSeen();
+        $seen = $session->prompts()->whereIn('state', [PromptState::Open, PromptState::Closed])->get(['id', 'n', 'state']);
+
+        return [
+            'pens' => Pens::read($session->pens)->toArray(),
+            'timer' => $session->timerValue()?->toArray(),
+            'pace' => $session->pace->value,
+            'here' => $session->prompt_id,
+            'prompts' => $seen->map(static fn (Prompt $prompt): array => ['id' => $prompt->id, 'n' => $prompt->n, 'state' => $prompt->state->value])->all(),
+            'lead' => ['shown' => $lead->isShown() ? [$lead->canvas, $lead->page] : null, 'ink' => $lead->inkCanvas, 'from' => $lead->inkFrom],
+            'showcase' => self::showcase($session),
+            'messages' => $settings->messages,
+            'openUntil' => $session->openUntil(),
+            'offers' => $settings->offers,
+            'keepBack' => $settings->keepBack,
+            'sound' => $settings->sound,
+            'light' => $settings->light,
+        ];
+    }
+
+    /** @return array{id: string, items: list<array<string, mixed>>}|null work that is shown on the students' own pages: {@see ShowcaseItem::told} */
+    private static function showcase(LiveSession $session): ?array
+    {
+        $isThere = $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnPages() && $session->showcase_id !== null;
+
+        return ! $isThere ? null : ['id' => (string) $session->showcase_id, 'items' => array_values(
+            ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->with('canvas.seat', 'over')->orderBy('n')->get()
+                ->map(static fn (ShowcaseItem $item): array => $item->told($session))->all(),
+        )];
+    }
+
+    /** @return array<string, mixed> of one seat */
+    public static function own(Seat $seat): array
+    {
+        $session = $seat->session;
+        $prompt = $seat->isIn() ? $seat->presentPrompt() : null;
+        $canvas = $prompt === null ? null : $seat->canvases()->where('prompt_id', $prompt->id)->first(['id', 'sent_at_ms']);
+
+        return [
+            'state' => $seat->state->value,
+            'name' => $seat->name,
+            'stone' => $session->settingsValue()->shownNames === NameMode::Stone ? $seat->stoneName() : null,
+            'pens' => Pens::read($seat->pens)->toArray(),
+            'prompt' => $prompt?->id,
+            'isCovered' => $prompt?->isCovered() ?? false,
+            'isSent' => $canvas?->sent_at_ms !== null,
+            'isRevealed' => $prompt?->revealed_at_ms !== null && $session->settingsValue()->cover,
+            'hand' => $seat->hand_at_ms !== null,
+            'light' => $seat->light,
+            'isShown' => $session->screen_view === ScreenView::Showcase && $session->showcase_id !== null && ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->whereIn('canvas_id', $seat->canvases()->select('id'))->exists(),
+            'shownName' => $session->settingsValue()->shownNames === NameMode::Real,
+            'keepsBack' => $seat->keeps_back,
+            'checks' => $seat->isIn() ? FeedbackForStudent::by($seat) : [],
+            'run' => $seat->isIn() ? RunAsks::of($seat) : null,
+            'ask' => $seat->isIn() ? Asking::toStudent($seat) : null,
+            'messages' => ($seat->relationLoaded('messages') ? $seat->messages : $seat->messages()->get())->slice(-self::MOST_MESSAGES)->values()->map(static fn (Message $one): array => $one->toStudent())->all(),
+        ];
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Room;
+
+use App\Http\CanvasAnswer;
+use App\Live\Audience;
+use App\Live\Publisher;
+use App\Models\LiveSession;
+use App\Models\Prompt;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Before a class is gathered at a prompt, each page is sent what it would ask for when it hears of it: a class that asks all
+ * at once would wait for each other. A page that did not get it, or has a full canvas there, asks as always.
+ */
+final readonly class SendAhead
+{
+    /** A log that is longer is asked for. */
+    private const MOST_OPERATIONS = 40;
+
+    public function __construct(private Publisher $publisher)
+    {
+    }
+
+    public function __invoke(LiveSession $session, Prompt $prompt): void
+    {
+        $room = RoomState::shared($session);
+        $tray = $prompt->trayInForce()->now->toArray();
+        $canvases = $prompt->canvases()->where('operation_count', '<=', self::MOST_OPERATIONS)->get()->keyBy('seat_id');
+        $waiting = DB::table('handout_canvases')->whereIn('canvas_id', $canvases->pluck('id'))->whereNull('got_at_ms')->pluck('handout_id', 'canvas_id');
+        foreach ($session->seated()->with('messages')->get() as $seat) {
+            $canvas = $canvases->get($seat->id);
+            if ($canvas === null) {
+                continue;
+            }
+            $seat->setRelation('session', $session);
+            $opening = CanvasAnswer::openingBody($canvas->setRelation('seat', $seat)->setRelation('prompt', $prompt), [
+                'room' => $room, 'own' => RoomState::own($seat), 'prompt' => $prompt->announcementTo($seat), 'tray' => $tray,
+                'ended' => false, 'waiting' => $waiting->has($canvas->id),
+            ]);
+            $this->publisher->publish(Audience::seat($seat)->channel, '{"stream":"opening","opening":'.$opening.'}');
+        }
+    }
+}

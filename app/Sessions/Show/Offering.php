@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Show;
+
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Live\Clock;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\Seat;
+use App\Models\Show\Offer;
+use Crag\Canvas\Drawing\CutOut;
+use Crag\Session\Screen\ScreenView;
+use Illuminate\Support\Facades\DB;
+
+/** What students offer to the class: it waits for the teacher, and stands on a page of its own once it is accepted. */
+final readonly class Offering
+{
+    public const MOST_WAITING = 5;
+
+    /** Of one student, those that were declined too. */
+    public const MOST = 40;
+
+    public const MOST_COLUMNS = 4;
+
+    public function __construct(private Announce $announce, private ShowToClass $shown)
+    {
+    }
+
+    public function offer(Seat $seat, Canvas $canvas, string $page, ?CutOut $cut, string $words): Offer
+    {
+        return DB::transaction(function () use ($seat, $canvas, $page, $cut, $words): Offer {
+            $offer = Offer::query()->create([
+                'live_session_id' => $seat->live_session_id, 'seat_id' => $seat->id, 'canvas_id' => $canvas->id, 'page' => $page, 'at_operation' => $canvas->operation_count,
+                'cut' => $cut?->toArray(), 'words' => $words, 'made_at_ms' => Clock::ms(),
+            ]);
+            ($seat->session->board['open'] ?? false) === true ? $this->accept($seat->session, $offer) : $this->tell($seat->session);
+
+            return $offer;
+        });
+    }
+
+    public function accept(LiveSession $session, Offer $offer): void
+    {
+        $this->place($session, $offer, 0, ['state' => 'accepted']);
+    }
+
+    /** It vanishes quietly: its student is told nothing. */
+    public function decline(LiveSession $session, Offer $offer): void
+    {
+        DB::transaction(function () use ($session, $offer): void {
+            $offer->update(['state' => 'declined']);
+            $this->tell($session);
+        });
+    }
+
+    /**
+     * At the end of a column.
+     *
+     * @param  array<string, mixed>  $also
+     */
+    public function place(LiveSession $session, Offer $offer, int $column, array $also = []): void
+    {
+        DB::transaction(function () use ($session, $offer, $column, $also): void {
+            $last = Offer::query()->where('live_session_id', $session->id)->where('state', 'accepted')->where('column', $column)->max('place');
+            $offer->update($also + ['column' => $column, 'place' => (is_numeric($last) ? (int) $last : 0) + 1]);
+            $this->tell($session);
+        });
+    }
+
+    /** One place up or down in its column. */
+    public function move(LiveSession $session, Offer $offer, int $by): void
+    {
+        DB::transaction(function () use ($session, $offer, $by): void {
+            $ids = Offer::query()->where('live_session_id', $session->id)->where('state', 'accepted')->where('column', $offer->column)->orderBy('place')->pluck('id')->all();
+            $at = (int) array_search($offer->id, $ids, true);
+            array_splice($ids, max(0, min(count($ids) - 1, $at + $by)), 0, array_splice($ids, $at, 1));
+            foreach ($ids as $i => $id) {
+                Offer::query()->whereKey($id)->update(['place' => $i + 1]);
+            }
+            $this->tell($session);
+        });
+    }
+
+    /**
+     * @param  ?list<string>  $headings  of the columns, from left to right; null leaves them as they are
+     * @param  ?bool  $isOpen  whether what is offered stands there without being looked at first
+     */
+    public function arrange(LiveSession $session, ?array $headings, ?bool $isOpen): void
+    {
+        DB::transaction(function () use ($session, $headings, $isOpen): void {
+            $board = $session->board ?? ['headings' => [''], 'open' => false];
+            $session->update(['board' => ['headings' => $headings ?? $board['headings'], 'open' => $isOpen ?? $board['open']]]);
+            $columns = count($session->board['headings'] ?? ['']);
+            Offer::query()->where('live_session_id', $session->id)->where('column', '>=', $columns)->update(['column' => $columns - 1]);
+            if ($isOpen === true) {
+                $session->offers()->where('state', 'waiting')->get()->each(fn (Offer $offer) => $this->accept($session, $offer));
+            }
+            $this->tell($session);
+        });
+    }
+
+    private function tell(LiveSession $session): void
+    {
+        ($this->announce)($session, Audience::desk($session), 'offer');
+        $session->screen_view === ScreenView::Board && $this->shown->again($session);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Work;
+
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Live\Clock;
+use App\Models\Canvas;
+use App\Models\LiveSession;
+use App\Models\Prompt;
+use App\Models\Seat;
+use App\Sessions\Checks\ReadWork;
+use App\Sessions\Room\EachSeat;
+use App\Sessions\Room\Hands;
+use App\Sessions\Room\RoomState;
+use Illuminate\Support\Facades\DB;
+
+/** A student sends a canvas to the teacher, or takes it back; covered work is revealed. */
+final readonly class SendWork
+{
+    public function __construct(private Announce $announce, private ReadWork $read, private Hands $hands)
+    {
+    }
+
+    public function send(Seat $seat, Canvas $canvas, bool $isSent): void
+    {
+        DB::transaction(function () use ($seat, $canvas, $isSent): void {
+            $canvas->update(['sent_at_ms' => $isSent ? Clock::ms() : null]);
+            ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => RoomState::own($seat)]);
+            ($this->announce)($seat->session, Audience::desk($seat->session), 'sent', ['canvas' => $canvas->id, 'isSent' => $isSent]);
+            $words = $isSent && $canvas->prompt->reads_at_once ? EachSeat::read($seat->id, fn (): string => ReadWork::words(($this->read)($canvas, $seat)), static fn (): string => '') : '';
+            $words === '' || $this->hands->read($seat, $words, $this->read->shortName());
+        });
+    }
+
+    /** All work on a prompt opens on the desks at once; nothing sent can be taken back from now on. */
+    public function reveal(LiveSession $session, Prompt $prompt): void
+    {
+        DB::transaction(function () use ($session, $prompt): void {
+            $prompt->update(['revealed_at_ms' => Clock::ms()]);
+            ($this->announce)($session, Audience::desk($session), 'reveal', ['prompt' => $prompt->id]);
+            foreach ($prompt->canvases()->with('seat.session')->get() as $canvas) {
+                $canvas->seat === null || ($this->announce)($session, Audience::seat($canvas->seat), 'own', ['own' => RoomState::own($canvas->seat)]);
+            }
+        });
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas\Log;
+
+/** The kinds of operation that a log can hold. */
+enum OperationKind: string
+{
+    case Add = 'add';
+    case Change = 'change';
+    case Remove = 'remove';
+    case Cut = 'cut';
+    case Arrange = 'arrange';
+    case Clear = 'clear';
+    case Page = 'page';
+    case Backdrop = 'backdrop';
+    case Answer = 'answer';
+    case Fresh = 'fresh';
+    case GiveBack = 'give_back';
+    case Withdraw = 'withdraw';
+    case Reinstate = 'reinstate';
+
+    /** Whether undo can take it back. What was handed out is not an author's to undo; an answer is changed by answering. */
+    public function isUndoable(): bool
+    {
+        return match ($this) {
+            self::Backdrop, self::Answer, self::Withdraw, self::Reinstate => false,
+            default => true,
+        };
+    }
+
+    /** Whether something that was there goes with it. */
+    public function takesAway(): bool
+    {
+        return match ($this) {
+            self::Remove, self::Cut, self::Clear, self::Fresh, self::GiveBack, self::Withdraw => true,
+            default => false,
+        };
+    }
+
+    /** Whether it empties a canvas or a page of it. */
+    public function empties(): bool
+    {
+        return $this === self::Clear || $this === self::Fresh;
+    }
+}

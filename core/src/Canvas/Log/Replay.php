@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Canvas\Log;
+
+use Crag\Canvas\Object\Stroke;
+use Crag\Canvas\Operation\Add;
+
+/**
+ * The steps of a canvas in time: when each operation of its log begins and ends when it is played again. A stroke takes
+ * as long as the hand took; a pause longer than {@see self::LONGEST_PAUSE_MS} is shortened to that.
+ */
+final readonly class Replay
+{
+    public const LONGEST_PAUSE_MS = 1_200;
+
+    /** What a step without ink takes to be seen. */
+    private const MOMENT_MS = 250;
+
+    /**
+     * @param  list<array{from: int, to: int}>  $steps  milliseconds since the replay began, one for each operation
+     * @param  list<int>  $rubbedOut  the moments at which something went: rubbed out, removed, emptied, undone or given back
+     */
+    private function __construct(public array $steps, public array $rubbedOut)
+    {
+    }
+
+    /**
+     * @param  iterable<Operation>  $log  in the order of the log
+     * @param  ?Author  $author  whose steps take time; what others did is there at once. Null for everybody's
+     */
+    public static function of(iterable $log, ?Author $author = null): self
+    {
+        $steps = $rubbedOut = [];
+        $at = 0;
+        $before = null;
+        foreach ($log as $operation) {
+            if ($author !== null && ! $operation->author->is($author)) {
+                $steps[] = ['from' => $at, 'to' => $at];
+
+                continue;
+            }
+            $takes = self::takes($operation);
+            $pause = $before === null ? 0 : $operation->madeAtMs - $takes - $before;
+            $from = $at + max(0, min(self::LONGEST_PAUSE_MS, $pause));
+            $at = $from + max($takes, self::MOMENT_MS);
+            $steps[] = ['from' => $from, 'to' => $at];
+            $before = $operation->madeAtMs;
+            if ($operation->effect->kind()->takesAway()) {
+                $rubbedOut[] = $at;
+            }
+        }
+
+        return new self($steps, $rubbedOut);
+    }
+
+    /** Milliseconds from the first step to the last. */
+    public function lasts(): int
+    {
+        return $this->steps === [] ? 0 : max(array_column($this->steps, 'to'));
+    }
+
+    /** How many operations are finished at a time: the log up to there is what is to be seen. */
+    public function finishedAt(int $ms): int
+    {
+        $low = 0;
+        $high = count($this->steps);
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($this->steps[$middle]['to'] <= $ms) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $low;
+    }
+
+    /** How long the hand took. */
+    private static function takes(Operation $operation): int
+    {
+        $object = $operation->effect instanceof Add ? $operation->effect->placings[0]->object : null;
+
+        return $object instanceof Stroke ? $object->ink->lasts() : 0;
+    }
+}

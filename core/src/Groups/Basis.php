@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Groups;
+
+/** By what groups are made. */
+enum Basis: string
+{
+    /** Students with a like need together. */
+    case Alike = 'alike';
+    /** In each group some who are secure and some who are not. */
+    case Mixed = 'mixed';
+    /** Those with the same slip together, the others by need. */
+    case Slip = 'slip';
+
+    public function word(): string
+    {
+        return match ($this) {
+            self::Alike => 'A like need',
+            self::Mixed => 'Mixed on purpose',
+            self::Slip => 'The same slip',
+        };
+    }
+}

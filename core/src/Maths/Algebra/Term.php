@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Maths\Algebra;
+
+use Brick\Math\BigRational;
+use Crag\Maths\Parsing\UnreadableMaths;
+
+/**
+ * A rational number times powers of letters and roots of primes. π is a letter here: no sum of its powers with rational
+ * factors is nought, so it may be treated as one (Lindemann 1882).
+ */
+final readonly class Term
+{
+    /**
+     * @param  array<string, array{int, int}>  $powers  by letter, or "√p" for a prime p, in order: above and below the
+     *                                                 fraction line, in lowest terms; a prime's lie between 0 and 1
+     */
+    private function __construct(public BigRational $factor, public array $powers)
+    {
+    }
+
+    public static function number(BigRational $factor): self
+    {
+        return new self($factor->simplified(), []);
+    }
+
+    public static function letter(string $letter): self
+    {
+        return new self(BigRational::one(), [$letter => [1, 1]]);
+    }
+
+    /** The root of a prime, to a power between 0 and 1. */
+    public static function root(int $prime, int $over, int $under): self
+    {
+        return self::of(BigRational::one(), ["√{$prime}" => [$over, $under]]);
+    }
+
+    /** What tells it from terms that cannot be added to it. */
+    public function kind(): string
+    {
+        $kind = '';
+        foreach ($this->powers as $name => [$over, $under]) {
+            $kind .= "{$name}^{$over}/{$under}·";
+        }
+
+        return $kind;
+    }
+
+    public function times(self $other): self
+    {
+        $powers = $this->powers;
+        foreach ($other->powers as $name => [$over, $under]) {
+            [$before, $by] = $powers[$name] ?? [0, 1];
+            $powers[$name] = [$before * $under + $over * $by, $by * $under];
+        }
+
+        return self::of($this->factor->multipliedBy($other->factor), $powers);
+    }
+
+    /** With another of the same kind. */
+    public function plus(self $other): self
+    {
+        return new self($this->factor->plus($other->factor)->simplified(), $this->powers);
+    }
+
+    public function by(BigRational $factor): self
+    {
+        return new self($this->factor->multipliedBy($factor)->simplified(), $this->powers);
+    }
+
+    public function isNumber(): bool
+    {
+        return $this->powers === [];
+    }
+
+    /** Whether a letter other than π is in it. */
+    public function hasLetters(): bool
+    {
+        foreach ($this->powers as $name => $power) {
+            if ($name !== 'π' && ! self::isRoot($name)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** One over it. Letters get powers below nought, so that only a number may be turned over for good. */
+    public function turnedOver(): self
+    {
+        return self::of($this->factor->reciprocal(), array_map(static fn (array $power): array => [-$power[0], $power[1]], $this->powers));
+    }
+
+    /** @throws UnreadableMaths where the sign of a letter would matter */
+    public function letterRoot(int $order): self
+    {
+        $powers = [];
+        foreach ($this->powers as $name => [$over, $under]) {
+            $isEven = $under === 1 && $over % 2 === 0;
+            $root = self::lowest($over, $under * $order);
+            if ($order % 2 === 0 && $isEven && $name !== 'π' && ! self::isRoot($name) && ($root[1] !== 1 || $root[0] % 2 !== 0)) {
+                throw UnreadableMaths::rootOfPower($name);
+            }
+            $powers[$name] = $root;
+        }
+
+        return self::of(BigRational::one(), $powers);
+    }
+
+    public static function isRoot(string $name): bool
+    {
+        return str_starts_with($name, '√');
+    }
+
+    /**
+     * @param  array<string, array{int, int}>  $powers
+     */
+    private static function of(BigRational $factor, array $powers): self
+    {
+        $kept = [];
+        foreach ($powers as $name => [$over, $under]) {
+            [$over, $under] = self::lowest($over, $under);
+            if (self::isRoot($name)) {
+                $whole = (int) floor($over / $under);
+                $taken = BigRational::of(substr($name, 3))->power(abs($whole));
+                $factor = $whole < 0 ? $factor->dividedBy($taken) : $factor->multipliedBy($taken);
+                $over -= $whole * $under;
+            }
+            if ($over !== 0) {
+                $kept[$name] = [$over, $under];
+            }
+        }
+        ksort($kept);
+
+        return new self($factor->simplified(), $kept);
+    }
+
+    /** @return array{int, int} */
+    private static function lowest(int $over, int $under): array
+    {
+        [$a, $b] = [abs($over), $under];
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return $a === 0 ? [0, 1] : [intdiv($over, $a), intdiv($under, $a)];
+    }
+}

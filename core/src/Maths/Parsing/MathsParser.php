@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Maths\Parsing;
+
+/**
+ * Reads an expression by recursive descent. Products without a sign bind as strongly as those with one, from left to
+ * right: 1/2x is half of x.
+ */
+final class MathsParser
+{
+    private const DEEPEST = 40;
+
+    private int $at = 0;
+
+    private int $depth = 0;
+
+    /** @param  list<Token>  $tokens */
+    private function __construct(private readonly array $tokens)
+    {
+    }
+
+    /** @throws UnreadableMaths */
+    public static function expression(string $typed): Node
+    {
+        $reader = new self(Lexer::cut($typed));
+        $node = $reader->sum();
+        if ($reader->at < count($reader->tokens)) {
+            $rest = $reader->tokens[$reader->at];
+            throw $rest->kind === 'number' ? UnreadableMaths::sideBySide($rest->text) : UnreadableMaths::extra($rest->text);
+        }
+
+        return $node;
+    }
+
+    private function next(int $ahead = 0): ?Token
+    {
+        return $this->tokens[$this->at + $ahead] ?? null;
+    }
+
+    private function nextIs(string ...$kinds): bool
+    {
+        return in_array($this->next()?->kind, $kinds, true);
+    }
+
+    private function take(string ...$kinds): ?Token
+    {
+        return $this->nextIs(...$kinds) ? $this->tokens[$this->at++] : null;
+    }
+
+    private function sum(): Node
+    {
+        if (++$this->depth > self::DEEPEST) {
+            throw UnreadableMaths::large();
+        }
+        $parts = [$this->signed()];
+        while ($this->nextIs('+', '-')) {
+            $minus = $this->take('-') !== null;
+            $minus || $this->take('+');
+            $product = $this->signed();
+            $parts[] = $minus ? Node::of(NodeKind::Negative, $product) : $product;
+        }
+        $this->depth--;
+
+        return count($parts) === 1 ? $parts[0] : Node::of(NodeKind::Sum, ...$parts);
+    }
+
+    private function signed(): Node
+    {
+        $sign = $this->take('-', '+');
+
+        return $sign?->kind === '-' ? Node::of(NodeKind::Negative, $this->signed()) : ($sign === null ? $this->product() : $this->signed());
+    }
+
+    private function product(): Node
+    {
+        $node = $this->power();
+        while (true) {
+            if ($this->take('/') !== null) {
+                $node = Node::of(NodeKind::Quotient, $node, $this->factor());
+            } elseif ($this->take('*') !== null) {
+                $node = self::times($node, $this->factor());
+            } elseif ($this->nextIs('letter', 'command', '(', '[', '{', '√')) {
+                $node = self::times($node, $this->power());
+            } else {
+                return $node;
+            }
+        }
+    }
+
+    /** What stands after a sign: 2 × −3 is read too. */
+    private function factor(): Node
+    {
+        return $this->take('-') !== null ? Node::of(NodeKind::Negative, $this->factor()) : $this->power();
+    }
+
+    private static function times(Node $one, Node $two): Node
+    {
+        return $one->is(NodeKind::Product) ? Node::of(NodeKind::Product, ...$one->parts, ...[$two]) : Node::of(NodeKind::Product, $one, $two);
+    }
+
+    private function power(): Node
+    {
+        $node = $this->primary();
+        while (true) {
+            if (($raised = $this->take('raised')) !== null) {
+                $node = Node::of(NodeKind::Power, $node, self::whole($raised->text));
+            } elseif ($this->take('^') !== null) {
+                $node = Node::of(NodeKind::Power, $node, $this->factor());
+            } elseif ($this->take('%') !== null) {
+                $node = Node::of(NodeKind::Percent, $node);
+            } else {
+                return $node;
+            }
+        }
+    }
+
+    private static function whole(string $text): Node
+    {
+        $number = Node::number(Numeral::of(ltrim($text, '-')));
+
+        return str_starts_with($text, '-') ? Node::of(NodeKind::Negative, $number) : $number;
+    }
+
+    private function primary(): Node
+    {
+        $token = $this->next();
+        if ($token === null) {
+            throw UnreadableMaths::expected('a number or a letter', '');
+        }
+        $this->at++;
+
+        return match ($token->kind) {
+            'number' => $this->number($token),
+            'fraction' => self::fraction($token),
+            'letter' => Node::letter($token->text),
+            '(', '[', '{' => $this->inBrackets($token->kind),
+            '√' => Node::root(2, $this->primary()),
+            'command' => $this->command($token),
+            default => throw UnreadableMaths::expected('a number or a letter', $token->text),
+        };
+    }
+
+    private function number(Token $token): Node
+    {
+        $goesOn = $this->take('…') !== null;
+        $number = Node::number(Numeral::of($token->text, $goesOn));
+        if (! $number->isWhole()) {
+            return $this->inTens($number);
+        }
+        if ($this->nextIs('fraction')) {
+            return Node::of(NodeKind::Mixed, $number, self::fraction($this->tokens[$this->at++]));
+        }
+        [$over, $line, $under] = [$this->next(), $this->next(1), $this->next(2)];
+        if ($over?->kind === 'number' && $over->spaceBefore && $line?->kind === '/' && $under?->kind === 'number') {
+            $this->at += 3;
+            $fraction = Node::of(NodeKind::Quotient, Node::number(Numeral::of($over->text)), Node::number(Numeral::of($under->text)));
+            if (! $fraction->isFraction()) {
+                throw UnreadableMaths::sideBySide($over->text);
+            }
+
+            return Node::of(NodeKind::Mixed, $number, $fraction);
+        }
+        if ($this->next()?->kind === 'command' && in_array($this->next()->text, ['frac'], true)) {
+            $fraction = $this->primary();
+
+            return $fraction->isFraction() ? Node::of(NodeKind::Mixed, $number, $fraction) : self::times($number, $fraction);
+        }
+
+        return $this->inTens($number);
+    }
+
+    /** 1.2e3, as calculators write it. */
+    private function inTens(Node $number): Node
+    {
+        $e = $this->next();
+        if ($e?->kind !== 'letter' || ! in_array($e->text, ['e', 'E'], true) || $e->spaceBefore) {
+            return $number;
+        }
+        $sign = in_array($this->next(1)?->kind, ['-', '+'], true) ? $this->next(1)->kind : '';
+        $tens = $this->next($sign === '' ? 1 : 2);
+        if ($tens?->kind !== 'number' || $tens->spaceBefore) {
+            return $number;
+        }
+        $this->at += $sign === '' ? 2 : 3;
+
+        return self::times($number, Node::of(NodeKind::Power, Node::number(Numeral::of('10')), self::whole(($sign === '-' ? '-' : '').$tens->text)));
+    }
+
+    private static function fraction(Token $token): Node
+    {
+        [$over, $under] = explode('/', $token->text);
+
+        return Node::of(NodeKind::Quotient, Node::number(Numeral::of($over)), Node::number(Numeral::of($under)));
+    }
+
+    private function inBrackets(string $open): Node
+    {
+        $inside = $this->sum();
+        if ($this->take(['(' => ')', '[' => ']', '{' => '}'][$open]) === null) {
+            $found = $this->next();
+            throw $found === null ? UnreadableMaths::open() : ($found->kind === 'number' ? UnreadableMaths::sideBySide($found->text) : UnreadableMaths::extra($found->text));
+        }
+
+        return $inside;
+    }
+
+    private function command(Token $token): Node
+    {
+        if ($token->text === 'frac') {
+            $over = $this->primary();
+
+            return Node::of(NodeKind::Quotient, $over, $this->primary());
+        }
+        if (in_array($token->text, ['sqrt', 'root'], true)) {
+            return Node::root($this->order(), $this->primary());
+        }
+        if ($token->text === 'cbrt') {
+            return Node::root(3, $this->primary());
+        }
+        throw UnreadableMaths::word($token->text);
+    }
+
+    /** The number in \sqrt[3]{…}. */
+    private function order(): int
+    {
+        if (! $this->nextIs('[') || $this->next(1)?->kind !== 'number' || $this->next(2)?->kind !== ']') {
+            return 2;
+        }
+        $order = (int) $this->next(1)->text;
+        if ($order < 2 || $order > 12) {
+            throw UnreadableMaths::large();
+        }
+        $this->at += 3;
+
+        return $order;
+    }
+}

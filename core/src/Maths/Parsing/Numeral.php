@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Maths\Parsing;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+
+/** A number as it was written: its exact value, and how many places and figures it shows. */
+final readonly class Numeral
+{
+    private function __construct(
+        public BigRational $value,
+        /** Digits after the decimal point. */
+        public int $places,
+        /** Significant figures; noughts at the end of a whole number may count or not. */
+        public int $leastFigures,
+        public int $mostFigures,
+        /** Whether dots say that more digits follow. */
+        public bool $goesOn,
+    ) {
+    }
+
+    /** @param  string  $digits  digits with at most one point */
+    public static function of(string $digits, bool $goesOn = false): self
+    {
+        [$whole, $after] = [...explode('.', $digits, 2), ''];
+        $figures = ltrim($whole.$after, '0');
+        $isWhole = ! str_contains($digits, '.');
+
+        return new self(
+            BigDecimal::of(($whole === '' ? '0' : $whole).($after === '' ? '' : ".{$after}"))->toBigRational()->simplified(),
+            strlen($after),
+            max(1, strlen($isWhole ? rtrim($figures, '0') : $figures)),
+            max(1, strlen($figures)),
+            $goesOn,
+        );
+    }
+
+    public static function fraction(int $over, int $under): self
+    {
+        return new self(BigRational::nd($over, $under), 0, 1, 1, false);
+    }
+
+    public function isWhole(): bool
+    {
+        return $this->value->getDenominator()->isEqualTo(1);
+    }
+}

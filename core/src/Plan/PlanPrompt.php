@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Plan;
+
+use Crag\Asks\AskLine;
+use Crag\Checks\Aspect;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Parsing\UnreadableMaths;
+use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\InvalidPrompt;
+use Crag\Prompt\LookFor;
+use Crag\Prompt\Prompt;
+use Crag\Prompt\Question\Question;
+use Crag\Prompt\Question\QuestionKind;
+use Crag\Prompt\Tray\ToolTray;
+use Crag\Prompt\Values\Braces;
+use Crag\Prompt\Values\Draw;
+use Crag\Prompt\Values\InvalidValues;
+use Crag\Prompt\Values\Values;
+
+/**
+ * A prompt as a plan holds it, but for what is drawn, which is a scene of its own.
+ *
+ * JSON form: {"words", "questions": […], "tray": null or {"kind", "tools"}, "points": null or halves from 0 to 100,
+ * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […],
+ * "aspects": what is checked, {"name", "levels"} each; none for Strata alone, "asks": quick asks that are planned, a line each
+ * (Crag\Asks\AskLine)}.
+ */
+final readonly class PlanPrompt
+{
+    public const MOST_QUESTIONS = 40;
+
+    public const MOST_PROMPTS = 200;
+
+    public const MOST_ASKS = 20;
+
+    /** What is longer than a prompt's words may be is refused with its length, up to so many characters. */
+    private const LONGEST_PASTE = 1_000_000;
+
+    private const MOST_POINTS = 100;
+
+    private const MOST_MINUTES = 600;
+
+    /**
+     * @param  list<Question>  $questions
+     * @param  list<string>  $skills
+     * @param  list<Aspect>  $aspects
+     * @param  list<string>  $asks  lines of quick asks
+     */
+    private function __construct(
+        public string $words,
+        public array $questions,
+        public ?ToolTray $tray,
+        public ?float $points,
+        public ?int $minutes,
+        public LookFor $lookFor,
+        public array $skills,
+        private array $aspects,
+        public array $asks,
+    ) {
+    }
+
+    public static function saying(string $words): self
+    {
+        return new self(Prompt::of($words, Backdrop::blank())->words, [], null, null, null, LookFor::nothing(), [], [], []);
+    }
+
+    /**
+     * @throws UnreadableFields
+     * @throws InvalidPrompt
+     */
+    public static function read(Fields $fields): self
+    {
+        $questions = [];
+        foreach ($fields->has('questions') && $fields->list('questions', 0, self::MOST_QUESTIONS) !== [] ? $fields->objects('questions', self::MOST_QUESTIONS) : [] as $one) {
+            $questions[] = $question = Question::read($one);
+            if (count(array_filter($questions, static fn (Question $other): bool => $other->id === $question->id)) > 1) {
+                throw UnreadableFields::badValue('questions', "hold the id {$question->id} twice");
+            }
+        }
+        $points = $fields->isNull('points') ? null : $fields->number('points', 0, self::MOST_POINTS);
+        if ($points !== null && floor($points * 2) !== $points * 2) {
+            throw UnreadableFields::badValue('points', 'are neither whole nor half');
+        }
+
+        return new self(
+            Prompt::of($fields->text('words', self::LONGEST_PASTE), Backdrop::blank())->words,
+            $questions,
+            $fields->isNull('tray') ? null : ToolTray::read($fields->object('tray')),
+            $points,
+            $fields->isNull('minutes') ? null : $fields->whole('minutes', 1, self::MOST_MINUTES),
+            $fields->isNull('look_for') ? LookFor::nothing() : LookFor::read($fields->object('look_for')),
+            LookFor::lines($fields, 'skills'),
+            self::readAspects($fields),
+            self::readAsks($fields),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'words' => $this->words,
+            'questions' => array_map(static fn (Question $question): array => $question->toArray(), $this->questions),
+            'tray' => $this->tray?->toArray(),
+            'points' => $this->points,
+            'minutes' => $this->minutes,
+            'look_for' => $this->lookFor->toArray(),
+            'skills' => $this->skills,
+            'aspects' => array_map(static fn (Aspect $aspect): array => $aspect->toArray(), $this->aspects),
+            'asks' => $this->asks,
+        ];
+    }
+
+    /** @return list<Aspect> what is checked: at least one */
+    public function aspects(): array
+    {
+        return $this->aspects === [] ? [Aspect::whole()] : $this->aspects;
+    }
+
+    /**
+     * @return list<string>
+     *
+     * @throws UnreadableFields
+     */
+    private static function readAsks(Fields $fields): array
+    {
+        $lines = [];
+        foreach ($fields->has('asks') ? $fields->list('asks', 0, self::MOST_ASKS) : [] as $line) {
+            $line = is_string($line) ? trim($line) : throw UnreadableFields::badValue('asks', 'are not lines');
+            $line === '' || $lines[] = AskLine::read($line)->line;
+        }
+
+        return $lines;
+    }
+
+    /**
+     * @return list<Aspect>
+     *
+     * @throws UnreadableFields
+     */
+    private static function readAspects(Fields $fields): array
+    {
+        $given = $fields->has('aspects') && $fields->list('aspects', 0, Aspect::MOST) !== [] ? $fields->objects('aspects', Aspect::MOST) : [];
+        $aspects = array_map(Aspect::read(...), $given);
+        $names = array_map(static fn (Aspect $aspect): string => mb_strtolower($aspect->name), $aspects);
+        if (count(array_unique($names)) < count($names) || (count($names) > 1 && in_array('', $names, true))) {
+            throw UnreadableFields::saying('Each thing that is checked needs a name of its own.');
+        }
+
+        return $aspects;
+    }
+
+    public function question(string $id): ?Question
+    {
+        foreach ($this->questions as $question) {
+            if ($question->id === $id) {
+                return $question;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What is drawn for each student.
+     *
+     * @throws InvalidValues
+     */
+    public function values(): Values
+    {
+        return Values::in($this->texts());
+    }
+
+    /**
+     * What a teacher should mend before a class sees it: values that cannot be drawn, right answers that cannot be read.
+     *
+     * @return list<string> sentences
+     */
+    public function problems(): array
+    {
+        try {
+            $mine = $this->filled($this->values()->draw('', 0));
+        } catch (InvalidValues $problem) {
+            return [$problem->getMessage()];
+        }
+        $problems = $this->unknownNames();
+        foreach ($mine->questions as $i => $question) {
+            try {
+                $question->asked->hasKey() && $question->asked->compare($question->asked->kind() === QuestionKind::Choices ? [] : '');
+            } catch (UnreadableMaths $problem) {
+                $problems[] = 'Question '.($i + 1).", the right answer: {$problem->getMessage()}";
+            }
+        }
+
+        return $problems;
+    }
+
+    /** @return list<string> a sentence for each single letter in braces that has no values, where the prompt has any */
+    private function unknownNames(): array
+    {
+        $values = $this->values();
+        $unknown = [];
+        foreach ($values->isEmpty() ? [] : $this->texts() as $text) {
+            foreach (Braces::within($text) as $inside) {
+                if (preg_match('/^\s*(\p{L})\s*$/u', $inside, $found) === 1 && ! in_array($found[1], $values->names(), true)) {
+                    $unknown[$found[1]] = InvalidValues::unknown($found[1])->getMessage();
+                }
+            }
+        }
+
+        return array_values($unknown);
+    }
+
+    /** @return list<string> everything that may hold values in braces */
+    private function texts(): array
+    {
+        return [$this->words, ...array_merge(...array_map(static fn (Question $question): array => $question->texts(), $this->questions))];
+    }
+
+    /** As a student has it; where no values can be drawn, dots stand for them. */
+    public function forStudent(string $seed, int $n): self
+    {
+        try {
+            return $this->filled($this->values()->draw($seed, $n));
+        } catch (InvalidValues) {
+            return $this->filled(Draw::unknown());
+        }
+    }
+
+    /** For everybody at once: every value stands as its name. */
+    public function wordsForAll(): string
+    {
+        try {
+            return Draw::names($this->values())->fill($this->words);
+        } catch (InvalidValues) {
+            return Draw::unknown()->fill($this->words);
+        }
+    }
+
+    /** As one student has it, with the drawn values put in. */
+    public function filled(Draw $draw): self
+    {
+        return new self(
+            $draw->fill($this->words),
+            array_map(static fn (Question $question): Question => $question->filled($draw), $this->questions),
+            $this->tray, $this->points, $this->minutes, $this->lookFor, $this->skills, $this->aspects, $this->asks,
+        );
+    }
+
+    /** @return list<string> the pictures that its questions show */
+    public function assets(): array
+    {
+        return array_merge(...array_map(static fn (Question $question): array => $question->asked->assets(), $this->questions));
+    }
+}

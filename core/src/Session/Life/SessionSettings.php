@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Session\Life;
+
+use Crag\Checks\Feedback;
+use Crag\Session\Door\NameMode;
+use Crag\Session\Door\UnsuitableWords;
+use Crag\Watch\WatchSettings;
+
+/** What a teacher chooses for a session beside its tools: before it, during it, and kept for the class's next one. */
+final readonly class SessionSettings
+{
+    private const SHORTEST_MINUTES = 15;
+
+    private const LONGEST_MINUTES = 1440;
+
+    /**
+     * @param  NameMode  $shownNames  on what is shown to others
+     * @param  bool  $messages  whether students and teachers write to each other
+     * @param  bool  $cover  whether work is hidden from the desk until it is revealed
+     * @param  bool  $sound  whether pages make a sound when time is up
+     * @param  bool  $light  fewer bytes for everybody
+     * @param  bool  $offers  whether students may offer work to the class
+     * @param  bool  $keepBack  whether students can say "Please do not show mine"
+     */
+    private function __construct(
+        public NameMode $deskNames,
+        public NameMode $shownNames,
+        public bool $messages,
+        public bool $cover,
+        public bool $sound,
+        public bool $light,
+        public bool $offers,
+        public bool $keepBack,
+        public int $expiresAfterMinutes,
+        public UnsuitableWords $unsuitable,
+        public WatchSettings $watch,
+        public Feedback $feedback,
+    ) {
+    }
+
+    public static function usual(): self
+    {
+        return self::read([]);
+    }
+
+    /**
+     * What is missing or makes no sense is as usual.
+     *
+     * @param  array<array-key, mixed>  $json
+     */
+    public static function read(array $json): self
+    {
+        $names = static fn (string $key, NameMode $usual): NameMode => is_string($json[$key] ?? null) ? NameMode::tryFrom($json[$key]) ?? $usual : $usual;
+        $flag = static fn (string $key, bool $usual): bool => isset($json[$key]) ? filter_var($json[$key], FILTER_VALIDATE_BOOL) : $usual;
+        $minutes = $json['expires_after'] ?? null;
+
+        return new self(
+            $names('desk_names', NameMode::Real),
+            $names('shown_names', NameMode::None),
+            $flag('messages', true),
+            $flag('cover', false),
+            $flag('sound', true),
+            $flag('light', false),
+            $flag('offers', true),
+            $flag('keep_back', true),
+            is_numeric($minutes) ? max(self::SHORTEST_MINUTES, min(self::LONGEST_MINUTES, (int) $minutes)) : Expiry::USUAL_MINUTES,
+            is_string($json['unsuitable'] ?? null) ? UnsuitableWords::read($json['unsuitable']) : UnsuitableWords::none(),
+            WatchSettings::read(is_array($json['watch'] ?? null) ? $json['watch'] : []),
+            Feedback::read(is_array($json['feedback'] ?? null) ? $json['feedback'] : []),
+        );
+    }
+
+    /**
+     * The same with some of it otherwise; of a group, what is not named stays.
+     *
+     * @param  array<string, mixed>  $changes
+     */
+    public function with(array $changes): self
+    {
+        $now = $this->toArray();
+        foreach (['watch', 'feedback'] as $group) {
+            if (is_array($changes[$group] ?? null)) {
+                $changes[$group] += $now[$group];
+            }
+        }
+
+        return self::read($changes + $now);
+    }
+
+    /** @return array{desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool, offers: bool, keep_back: bool, expires_after: int, unsuitable: string, watch: array<string, mixed>, feedback: array<string, mixed>} */
+    public function toArray(): array
+    {
+        return [
+            'desk_names' => $this->deskNames->value,
+            'shown_names' => $this->shownNames->value,
+            'messages' => $this->messages,
+            'cover' => $this->cover,
+            'sound' => $this->sound,
+            'light' => $this->light,
+            'offers' => $this->offers,
+            'keep_back' => $this->keepBack,
+            'expires_after' => $this->expiresAfterMinutes,
+            'unsuitable' => implode("\n", $this->unsuitable->words),
+            'watch' => $this->watch->toArray(),
+            'feedback' => $this->feedback->toArray(),
+        ];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Session\Rules;
+
+/** As whom somebody acts in a session. */
+enum Role: string
+{
+    case Student = 'student';
+    /** A second teacher who sees, coaches and checks. */
+    case Helper = 'helper';
+    /** The teacher, and every colleague with the same rights. */
+    case Colleague = 'colleague';
+
+    public function word(): string
+    {
+        return match ($this) {
+            self::Student => 'Student',
+            self::Helper => 'Helper',
+            self::Colleague => 'Colleague',
+        };
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Session\Rules;
+
+use Crag\Session\Rules\Condition as C;
+
+/** Who may do what, and when: the one table that every route asks. */
+final class Rules
+{
+    private const STUDENT = [Role::Student];
+
+    private const TEACHERS = [Role::Helper, Role::Colleague];
+
+    private const RUNS_IT = [Role::Colleague];
+
+    /** @return array{list<Role>, list<Condition>} who may do it at all, and what must hold then; the first that does not is told */
+    public static function of(Deed $deed): array
+    {
+        return match ($deed) {
+            //  deed                     who              while
+            Deed::Hear => [self::STUDENT, []],
+            Deed::SeeShown => [self::STUDENT, [C::In]],
+            Deed::KnockAgain => [self::STUDENT, [C::Running, C::OutButNotKept, C::DoorNotShut]],
+            Deed::SeeOwnWork => [self::STUDENT, [C::In, C::PromptSeen]],
+            Deed::Work => [self::STUDENT, [C::Running, C::In, C::PensUp, C::PromptOpen, C::Unsent]],
+            Deed::BringIn => [self::STUDENT, [C::Running, C::In, C::PensUp, C::PromptOpen, C::Unsent]],
+            Deed::TurnTo => [self::STUDENT, [C::Running, C::In, C::PensUp, C::OwnPace, C::PromptSeen]],
+            Deed::SeeLead => [self::STUDENT, [C::Running, C::In, C::LeadShown]],
+            Deed::Send => [self::STUDENT, [C::Running, C::In, C::PromptOpen, C::Unsent]],
+            Deed::TakeBack => [self::STUDENT, [C::Running, C::In, C::PromptOpen, C::IsSent, C::NotRevealed]],
+            Deed::PutHandUp => [self::STUDENT, [C::Running, C::In]],
+            Deed::Write => [self::STUDENT, [C::Running, C::In, C::MessagesOn]],
+            Deed::ChangeDevice => [self::STUDENT, [C::Running, C::In]],
+            Deed::ChooseLight => [self::STUDENT, [C::Running, C::In]],
+            Deed::Offer => [self::STUDENT, [C::Running, C::In, C::PromptSeen]],
+            Deed::AnswerAsk => [self::STUDENT, [C::Running, C::In]],
+            Deed::TakeHome => [self::STUDENT, []],
+
+            Deed::Watch => [self::TEACHERS, []],
+            Deed::SeeWork => [self::TEACHERS, [C::Uncovered]],
+            Deed::Check => [self::TEACHERS, [C::Running, C::Uncovered]],
+            Deed::Answer => [self::TEACHERS, [C::Running]],
+            Deed::LetIn => [self::TEACHERS, [C::Running]],
+            Deed::Rename => [self::TEACHERS, [C::Running]],
+            Deed::HandOutToSome => [self::TEACHERS, [C::Running]],
+            Deed::Coach => [self::TEACHERS, [C::Running, C::Uncovered]],
+            Deed::KeepNotes => [self::TEACHERS, [C::Uncovered]],
+            Deed::LineUp => [self::TEACHERS, [C::Running, C::Uncovered]],
+            Deed::Pick => [self::TEACHERS, [C::Running]],
+
+            Deed::HandOut => [self::RUNS_IT, [C::Running]],
+            Deed::SendOut => [self::RUNS_IT, [C::Running]],
+            Deed::SetDoor => [self::RUNS_IT, [C::Running]],
+            Deed::Steer => [self::RUNS_IT, [C::Running]],
+            Deed::SetPens => [self::RUNS_IT, [C::Running]],
+            Deed::SetTimer => [self::RUNS_IT, [C::Running]],
+            Deed::Ask => [self::RUNS_IT, [C::Running]],
+            Deed::MakeGroups => [self::RUNS_IT, [C::Running]],
+            Deed::Reveal => [self::RUNS_IT, [C::Running, C::IsCovered]],
+            Deed::Lead => [self::RUNS_IT, [C::Running]],
+            Deed::ChooseScreen => [self::RUNS_IT, [C::Running]],
+            Deed::ChangeSettings => [self::RUNS_IT, [C::Running]],
+            Deed::KeepOpen => [self::TEACHERS, [C::Running]],
+            Deed::End => [self::RUNS_IT, [C::Running]],
+            Deed::TakeRecord => [self::TEACHERS, []],
+            Deed::ChooseKeep => [self::RUNS_IT, []],
+            Deed::GoOn => [self::RUNS_IT, []],
+            Deed::ForgetStudent => [self::RUNS_IT, []],
+            Deed::Forget => [self::RUNS_IT, [C::Over]],
+        };
+    }
+
+    /** Null when it may be done. */
+    public static function refusal(Deed $deed, Role $role, Situation $now): ?Refusal
+    {
+        [$who, $conditions] = self::of($deed);
+        if (! in_array($role, $who, true)) {
+            return Refusal::NotYours;
+        }
+        foreach ($conditions as $condition) {
+            $refusal = $condition->refusal($now);
+            if ($refusal !== null) {
+                return $refusal;
+            }
+        }
+
+        return null;
+    }
+
+    /** @throws RefusedDeed */
+    public static function check(Deed $deed, Role $role, Situation $now): void
+    {
+        $refusal = self::refusal($deed, $role, $now);
+        if ($refusal !== null) {
+            throw RefusedDeed::because($refusal);
+        }
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Asks;
+
+use App\Models\Asks\Ask;
+use App\Models\LiveSession;
+use App\Models\Seat;
+use App\Sessions\Asks\Asking;
+use Crag\Session\Screen\ScreenView;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\Support\CragTestCase;
+
+/** Quick asks, from the question to the counted answers. */
+final class AskTest extends CragTestCase
+{
+    private const CHOICE = ['kind' => 'choice', 'words' => 'Which way does it turn?', 'options' => [['id' => 'o1', 'words' => 'Left'], ['id' => 'o2', 'words' => 'Right']], 'right' => ['o2'], 'shuffle' => false];
+
+    private LiveSession $session;
+
+    private Seat $tamsin;
+
+    private string $tamsins;
+
+    private Seat $otis;
+
+    private string $otiss;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->session = $this->newSession();
+        [$this->tamsin, $this->tamsins] = $this->seat($this->session, 'Tamsin');
+        [$this->otis, $this->otiss] = $this->seat($this->session, 'Otis');
+    }
+
+    public function test_what_nobody_has_answered_yet_has_an_empty_tally(): void
+    {
+        foreach ([['kind' => 'number', 'words' => 'F?', 'right' => ''], ['kind' => 'text', 'words' => 'Why?', 'right' => []]] as $question) {
+            $this->asTeacher()->postJson("/desk/{$this->session->id}/asks", ['question' => $question])->assertOk();
+            $this->get("/desk/{$this->session->id}/ask")->assertOk()->assertSee('0 of');
+            $this->postJson("/desk/{$this->session->id}/screen", ['view' => 'tally'])->assertNoContent();
+            $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertOk()->assertSee('Nobody has answered yet');
+        }
+    }
+
+    public function test_it_is_asked_answered_changed_and_counted(): void
+    {
+        $ask = $this->ask(self::CHOICE);
+        self::assertStringContainsString('Which way does it turn?', implode('', $this->published->on("seat.{$this->tamsin->id}")));
+        $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask.isOpen', true)->assertJsonPath('own.ask.tally', null)->assertJsonMissingPath('own.ask.question.right');
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $this->answer($this->otis, $this->otiss, $ask, 'o2')->assertOk();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o2')->assertOk();
+        $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask.mine', 'o2');
+        $this->panel()->assertSee('2 of 2 answered')->assertSee('2 right')->assertSee('1 changed from Left to Right');
+        $this->answer($this->otis, $this->otiss, $ask, null)->assertOk();
+        $this->panel()->assertSee('1 of 2 answered')->assertSeeInOrder(['Not answered yet', 'Otis']);
+    }
+
+    public function test_an_answer_that_meets_the_showing_of_the_tally_is_the_last_word(): void
+    {
+        $ask = $this->ask(self::CHOICE);
+        // Read before the tally was shown, and stored after.
+        $read = Ask::query()->findOrFail($ask);
+        $this->desk("ask/{$ask}/show", ['tally' => true])->assertOk();
+        $this->app->make(Asking::class)->answer($read, $this->tamsin, 'o2');
+        $last = $this->published->on("seat.{$this->tamsin->id}");
+        self::assertStringContainsString('"mine":"o2"', (string) end($last));
+        self::assertStringContainsString('"answered":1', (string) end($last));
+        $this->desk("ask/{$ask}/show", ['tally' => false])->assertOk();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $last = $this->published->on("seat.{$this->tamsin->id}");
+        self::assertStringContainsString('"mine":"o1"', (string) end($last));
+    }
+
+    public function test_bad_answers_and_answers_to_what_is_not_asked_are_refused(): void
+    {
+        $ask = $this->ask(self::CHOICE);
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o9')->assertUnprocessable();
+        $this->answer($this->tamsin, $this->tamsins, $ask, ['o1', 'o2'])->assertUnprocessable();
+        $again = $this->ask(self::CHOICE);
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertStatus(409);
+        $this->desk("ask/{$again}/close")->assertOk();
+        $this->answer($this->tamsin, $this->tamsins, $again, 'o1')->assertStatus(409);
+        $this->desk('ask-away')->assertOk();
+        $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask', null);
+        self::assertSame(0, Ask::query()->findOrFail($again)->answers()->count());
+        foreach ([['kind' => 'choice', 'words' => 'x', 'options' => [], 'right' => ['o1'], 'shuffle' => false], ['kind' => 'riddle', 'words' => 'x'], []] as $bad) {
+            $this->desk('asks', ['question' => $bad])->assertUnprocessable();
+        }
+        $this->desk('asks', ['question' => self::CHOICE, 'seats' => ['nobody']])->assertUnprocessable();
+    }
+
+    public function test_it_ends_when_its_time_is_up(): void
+    {
+        $ask = $this->ask(self::CHOICE, ['seconds' => 30]);
+        $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask.isOpen', true);
+        $this->travel(31)->seconds();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertStatus(409);
+        $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask.isOpen', false);
+        $this->panel()->assertSee('closed');
+    }
+
+    public function test_only_those_who_are_chosen_are_asked(): void
+    {
+        $ask = $this->ask(self::CHOICE, ['seats' => [$this->otis->id]]);
+        $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask', null);
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertStatus(409);
+        $this->answer($this->otis, $this->otiss, $ask, 'o1')->assertOk();
+        $this->panel()->assertSee('1 of 1 answered');
+    }
+
+    public function test_what_is_anonymous_names_nobody_and_still_counts_each_once(): void
+    {
+        $ask = $this->ask(self::CHOICE, ['anonymous' => true]);
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o2')->assertOk();
+        $this->answer($this->otis, $this->otiss, $ask, 'o1')->assertOk();
+        $this->panel()->assertSee('2 of 2 answered')->assertSee('anonymous')->assertDontSee('Not answered yet');
+        $stored = (string) json_encode(Ask::query()->findOrFail($ask)->answers()->get());
+        self::assertStringNotContainsString($this->tamsin->id, $stored);
+        $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask.mine', 'o2');
+    }
+
+    public function test_the_tally_is_shown_to_all_only_when_the_teacher_shows_it_and_names_nobody(): void
+    {
+        $ask = $this->ask(self::CHOICE);
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/screen", ['view' => 'tally'])->assertNoContent();
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('1 answer')->assertDontSee('Left');
+        $this->desk("ask/{$ask}/show", ['tally' => true])->assertOk();
+        $this->asked($this->otis, $this->otiss)->assertJsonPath('own.ask.tally.bars.0', ['label' => 'Left', 'count' => 1, 'outcome' => null])->assertJsonPath('own.ask.right', null);
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('Left')->assertDontSee('Tamsin')->assertDontSee('not right');
+        $this->desk("ask/{$ask}/show", ['right' => true])->assertOk();
+        $this->asked($this->otis, $this->otiss)->assertJsonPath('own.ask.right', 'Right')->assertJsonPath('own.ask.tally.bars.0.outcome', 'wrong');
+        $this->desk('ask-away')->assertOk();
+        self::assertSame(ScreenView::Prompt, $this->session->refresh()->screen_view);
+    }
+
+    public function test_asked_again_shows_before_beside_after(): void
+    {
+        $ask = $this->ask(['kind' => 'number', 'words' => 'F?', 'right' => '80 N']);
+        $this->answer($this->tamsin, $this->tamsins, $ask, '720 N')->assertOk();
+        $again = (string) $this->desk("ask/{$ask}/again")->assertOk()->json('ask');
+        $this->answer($this->tamsin, $this->tamsins, $again, '0.08 kN')->assertOk();
+        $this->panel()->assertSee('before: 0')->assertSee('1 right')->assertSee('Asked before')->assertSee('720 N');
+    }
+
+    /**
+     * @param  array<string, mixed>  $question
+     * @param  array<string, mixed>  $how
+     */
+    private function ask(array $question, array $how = []): string
+    {
+        return (string) $this->desk('asks', ['question' => $question] + $how)->assertOk()->json('ask');
+    }
+
+    /** @return TestResponse<Response> */
+    private function answer(Seat $seat, string $token, string $ask, mixed $value): TestResponse
+    {
+        return $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/ask", ['ask' => $ask, 'value' => $value]);
+    }
+
+    /** @return TestResponse<Response> */
+    private function asked(Seat $seat, string $token): TestResponse
+    {
+        return $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->assertOk();
+    }
+
+    /** @return TestResponse<Response> */
+    private function panel(): TestResponse
+    {
+        return $this->asTeacher()->get("/desk/{$this->session->id}/ask")->assertOk();
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return TestResponse<Response>
+     */
+    private function desk(string $what, array $body = []): TestResponse
+    {
+        return $this->asTeacher()->postJson("/desk/{$this->session->id}/{$what}", $body);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\House;
+
+use Crag\Canvas\Drawing\Ink;
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\History;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Scene;
+use Crag\Tests\Canvas\Logs;
+use Crag\Tests\Canvas\RandomLog;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+
+/** The browser's code and the core make the same of the same logs and the same ink. */
+final class AgreementTest extends TestCase
+{
+    public function test_random_logs_fold_to_the_same_scene_and_the_same_next_undo(): void
+    {
+        $logs = array_map(self::randomLog(...), range(1, 80));
+        $browser = self::ask(array_map(static fn (array $log): array => ['log' => self::wire($log)], $logs));
+        foreach ($logs as $i => $log) {
+            $history = History::of($log, Author::seat(Logs::SEAT), Layer::Student);
+            $core = ['scene' => Scene::fold($log)->toArray(), 'undo' => $history->undo(), 'redo' => $history->redo()];
+            self::assertEquals(self::json($core), $browser[$i], "log {$i}");
+        }
+    }
+
+    public function test_kept_scenes_go_on_alike_and_both_know_when_they_cannot(): void
+    {
+        $cases = $expected = [];
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $log = self::randomLog($seed);
+            $cut = mt_rand(1, count($log) - 1);
+            $kept = Scene::fold(array_slice($log, 0, $cut));
+            $cases[] = ['kept' => $kept->toArray(), 'log' => self::wire(array_slice($log, $cut))];
+            $expected[] = self::json($kept->and(array_slice($log, $cut))?->toArray());
+        }
+        $browser = self::ask($cases);
+        self::assertContains(null, $expected);
+        foreach ($expected as $i => $scene) {
+            self::assertEquals($scene, $browser[$i]['scene'], "log {$i}");
+        }
+    }
+
+    public function test_ink_is_written_alike(): void
+    {
+        mt_srand(11);
+        $inks = [];
+        for ($i = 0; $i < 60; $i++) {
+            $ms = 0;
+            $inks[] = array_map(static function () use (&$ms): array {
+                return [mt_rand(-2000, 18000), mt_rand(-2000, 12000), mt_rand(0, 255), $ms += mt_rand(0, 300)];
+            }, range(1, mt_rand(1, 80)));
+        }
+        foreach (self::ask(array_map(static fn (array $ink): array => ['ink' => $ink], $inks)) as $i => $answer) {
+            self::assertSame(Ink::of($inks[$i])->encode(), $answer['text']);
+            self::assertSame($inks[$i], $answer['back']);
+            self::assertSame($inks[$i], Ink::decode($answer['text'])->samples());
+        }
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $cases
+     * @return list<array<string, mixed>>
+     */
+    private static function ask(array $cases): array
+    {
+        $root = dirname(__DIR__, 3);
+        $node = new Process(['node', "{$root}/storage/setup/ts-tests/agree.mjs"], input: (string) json_encode($cases));
+        $node->mustRun();
+
+        return json_decode($node->getOutput(), true, flags: JSON_THROW_ON_ERROR);
+    }
+
+    private static function json(mixed $value): mixed
+    {
+        return json_decode((string) json_encode($value), true);
+    }
+
+    /**
+     * @param  list<Operation>  $log
+     * @return list<array<string, mixed>>
+     */
+    private static function wire(array $log): array
+    {
+        return array_map(static fn (Operation $operation): array => $operation->toArray(), $log);
+    }
+
+    /** @return list<Operation> what a student does, the teacher's hand-outs and pieces among it, some of it twice */
+    private static function randomLog(int $seed): array
+    {
+        $log = [];
+        foreach (RandomLog::of($seed, 60) as $i => $operation) {
+            $log[] = $operation;
+            $dice = mt_rand(1, 14);
+            if ($dice === 1) {
+                $log[] = $log[array_rand($log)];
+            } elseif ($dice === 2) {
+                $log[] = Logs::operation("teacher-{$i}", 'backdrop', ['backdrop' => ['kind' => ['blank', 'squared', 'lined', 'picture'][mt_rand(0, 3)], 'asset' => 'abc']], null);
+            } elseif ($dice === 3) {
+                $log[] = Logs::piece("piece-{$i}", ['stack' => mt_rand(0, 1) === 1]);
+                $log[] = Logs::operation("moved-{$i}", 'arrange', ['targets' => [Logs::id("piece-{$i}")], 'places' => [[mt_rand(0, 900), 0, 0, 10_000]]]);
+            } elseif ($dice === 4) {
+                $log[] = Logs::operation("lock-{$i}", 'arrange', ['targets' => [$operation->id->value], 'lock' => true], null);
+            }
+        }
+
+        return $log;
+    }
+}

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Room;
+
+use App\Canvas\TakeCanvas;
+use App\Models\Asks\Ask;
+use App\Models\Prompt;
+use App\Sessions\Work\HandOutWork;
+use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Prompt as PromptValue;
+use Crag\Session\Room\Pace;
+use Crag\Session\Room\PromptState;
+use Crag\Session\Screen\ScreenView;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\Support\OneStudentTestCase;
+
+/** What is done to everybody at once: it does what it says, nothing beside, and there is a way back. */
+final class TogetherTest extends OneStudentTestCase
+{
+    private Prompt $first;
+
+    private Prompt $second;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->first = $this->session->prompt()->firstOrFail();
+        $this->second = app(HandOutWork::class)->add($this->session, PromptValue::of('Second', Backdrop::blank()));
+    }
+
+    public function test_an_old_form_never_brings_an_old_value_back(): void
+    {
+        $this->desk('settings', ['shown_names' => 'real'])->assertOk();
+        $this->desk('settings', ['shown_names' => 'none'])->assertOk();
+        $this->desk('settings', ['sound' => false])->assertOk();
+        $this->desk('settings', ['watch' => ['still_minutes' => 9]])->assertOk();
+        $this->desk('settings', ['watch' => ['rub_outs' => 5]])->assertOk();
+        $this->desk('settings', ['feedback' => ['what' => ['note']]])->assertOk();
+        $this->desk('settings', ['feedback' => ['when' => 'at_once']])->assertOk();
+        $settings = $this->session->refresh()->settingsValue()->toArray();
+        self::assertSame(['none', false, 9, 5], [$settings['shown_names'], $settings['sound'], $settings['watch']['still_minutes'], $settings['watch']['rub_outs']]);
+        self::assertSame(['what' => ['note'], 'when' => 'at_once'], $settings['feedback']);
+        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('data-settings=', false)->assertSee('&quot;still_minutes&quot;:9', false);
+    }
+
+    public function test_everyone_is_brought_to_the_first_page_and_back_again(): void
+    {
+        $this->desk('pace', ['pace' => Pace::Own->value])->assertOk();
+        $this->desk("prompt/{$this->second->id}/state", ['state' => 'open'])->assertOk();
+        [$ada, $token] = $this->seat($this->session, 'Ada');
+        $this->asStudent($ada, $token)->postJson("/seat/{$ada->id}/turn-to", ['prompt' => $this->second->id])->assertOk();
+        $this->published->messages = [];
+        $told = $this->desk("prompt/{$this->first->id}/gather")->assertOk()->assertJsonPath('said', 'Everyone is at prompt 1.');
+        self::assertStringContainsString('"page":0', implode('', $this->published->on("room.{$this->session->id}")));
+        self::assertNull($ada->refresh()->prompt_id);
+        $this->undo($told)->assertJsonPath('said', 'Everyone is back where they were.');
+        self::assertSame($this->second->id, $ada->refresh()->prompt_id);
+        self::assertStringContainsString('"back":true', implode('', $this->published->on("room.{$this->session->id}")));
+        self::assertSame(Pace::Own, $this->session->refresh()->pace);
+    }
+
+    public function test_undo_puts_the_prompt_its_state_the_pace_and_the_class_screen_back(): void
+    {
+        $this->session->update(['screen_view' => ScreenView::Join]);
+        $told = $this->desk("prompt/{$this->second->id}/gather")->assertOk()->assertJsonPath('said', 'Everyone is at prompt 2.');
+        self::assertSame([$this->second->id, ScreenView::Prompt], [$this->session->refresh()->prompt_id, $this->session->screen_view]);
+        $this->undo($told);
+        self::assertSame([$this->first->id, ScreenView::Join], [$this->session->refresh()->prompt_id, $this->session->screen_view]);
+        self::assertSame(PromptState::Unseen, $this->second->refresh()->state);
+        $this->desk('pace', ['pace' => Pace::Own->value])->assertOk()->assertJsonMissingPath('undo');
+        $this->undo($this->desk('pace', ['pace' => Pace::Together->value])->assertOk());
+        self::assertSame(Pace::Own, $this->session->refresh()->pace);
+    }
+
+    public function test_work_that_is_shown_stays_on_the_class_screen_when_everyone_is_brought_on(): void
+    {
+        $this->desk('showcase', ['canvas' => $this->canvasOf($this->seat)->id])->assertNoContent();
+        $this->desk("prompt/{$this->second->id}/gather")->assertOk()->assertJsonPath('said', 'Everyone is at prompt 2. The class screen keeps what it shows.');
+        self::assertSame(ScreenView::Showcase, $this->session->refresh()->screen_view);
+    }
+
+    #[TestWith(['nobody'])]
+    #[TestWith(['student'])]
+    public function test_the_way_back_is_a_teachers(string $who): void
+    {
+        $body = ['prompt' => $this->first->id, 'state' => 'open', 'screen' => 'prompt', 'seats' => []];
+        $who === 'nobody' ? $this->asNobody() : $this->asStudent($this->seat, $this->token);
+        self::assertContains($this->postJson("/desk/{$this->session->id}/prompt/{$this->second->id}/gather/back", $body)->status(), [302, 401, 403, 404]);
+        $this->desk("prompt/{$this->second->id}/gather/back", ['screen' => 'nonsense'] + $body)->assertUnprocessable();
+        // What is no prompt of this session is not gone to.
+        $other = $this->newSession('Other')->prompt()->firstOrFail();
+        $this->desk("prompt/{$this->second->id}/gather/back", ['prompt' => $other->id, 'seats' => [$this->seat->id => $other->id]] + $body)->assertOk();
+        self::assertNull($this->seat->refresh()->prompt_id);
+        self::assertNotSame($other->id, $this->session->refresh()->prompt_id);
+    }
+
+    public function test_the_lead_canvas_goes_to_the_class_screen_alone_lives_there_and_comes_down(): void
+    {
+        $this->desk('shown-on', ['on' => 'pages'])->assertNoContent();
+        $this->desk('lead-beside', ['prompt' => $this->first->id, 'alone' => true])->assertOk();
+        self::assertSame('screen', $this->session->refresh()->shown_on->value);
+        $lead = app(TakeCanvas::class)->lead($this->first);
+        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee("data-live=\"[[&quot;{$lead->id}", false);
+        $this->published->messages = [];
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/operations", ['canvas' => $lead->id, 'operations' => [['layer' => 'lead'] + $this->stroke()]])->assertJsonCount(1, 'accepted');
+        self::assertNotSame([], $this->published->on("screen.{$this->session->id}"), 'the class screen hears of each stroke');
+        $this->desk('lead-beside', ['prompt' => $this->first->id, 'alone' => true])->assertOk()->assertJsonPath('said', 'Taken down. The class screen shows the prompt.');
+        self::assertSame(ScreenView::Prompt, $this->session->refresh()->screen_view);
+    }
+
+    public function test_a_fresh_start_says_its_number_keeps_pieces_and_can_be_undone(): void
+    {
+        $piece = ['type' => 'piece', 'alt' => 'Weight', 'locked' => false, 'stack' => false, 'of' => ['type' => 'stamp', 'stamp' => 'weight', 'x' => 3000, 'y' => 3000, 'size' => 90, 'colour' => '#25323b']];
+        $group = ['group' => 'g1'];
+        $this->desk("prompt/{$this->first->id}/hand-out", ['what' => 'pieces', 'mode' => 'pieces', 'page' => 0, 'objects' => [['object' => $piece] + $group, ['object' => $piece] + $group]])->assertOk();
+        $groups = array_column(array_map(static fn ($placed): array => ['group' => $placed->group], $this->canvasOf($this->seat)->scene()->placed), 'group');
+        self::assertSame([2, 1], [count($groups), count(array_unique($groups))], 'what belongs together stays together');
+        $this->appendAs($this->seat, $this->token, $this->stroke())->assertJsonCount(1, 'accepted');
+        $told = $this->desk("prompt/{$this->first->id}/hand-out", ['what' => 'prompt', 'mode' => 'fresh', 'seats' => [$this->seat->id]])->assertOk()
+            ->assertJsonPath('said', 'Emptied 1 canvas and handed out. The old work is in Replay.');
+        self::assertCount(2, $this->canvasOf($this->seat)->scene()->placed);
+        $this->undo($told);
+        self::assertCount(3, $this->canvasOf($this->seat)->scene()->placed);
+    }
+
+    public function test_the_class_screens_prompt_holds_what_everybody_was_handed_out(): void
+    {
+        $address = "/screen/{$this->session->id}/prompt/{$this->first->id}.svg";
+        $before = $this->asScreen($this->session)->get($address)->assertOk()->getContent();
+        $this->desk("prompt/{$this->first->id}/hand-out", ['what' => 'pieces', 'mode' => 'pieces', 'page' => 0, 'objects' => [['object' => ['type' => 'piece', 'alt' => 'Beam', 'locked' => false, 'stack' => false, 'of' => ['type' => 'rectangle', 'x' => 1000, 'y' => 1000, 'w' => 4000, 'h' => 500, 'colour' => '#25323b', 'width' => 40, 'filled' => true]]]]])->assertOk();
+        $after = $this->asScreen($this->session)->get($address)->assertOk()->getContent();
+        self::assertGreaterThan(strlen((string) $before), strlen((string) $after));
+        $this->desk('screen', ['view' => 'prompt'])->assertNoContent();
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('shown-picture');
+    }
+
+    public function test_nobody_is_invited_through_a_shut_door(): void
+    {
+        $code = $this->session->code()->spaced();
+        foreach (['join', 'prompt'] as $view) {
+            $this->desk('screen', ['view' => $view])->assertNoContent();
+            $this->desk('door', ['door' => 'open'])->assertOk();
+            $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee($code);
+            $this->desk('door', ['door' => 'shut'])->assertOk();
+            $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertDontSee($code);
+        }
+    }
+
+    public function test_the_class_screen_hears_of_every_answer_and_says_how_many_there_are(): void
+    {
+        $this->desk('asks', ['question' => ['kind' => 'number', 'words' => 'F?', 'right' => '80 N'], 'seconds' => 60])->assertOk();
+        $this->desk('screen', ['view' => 'tally'])->assertNoContent();
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('Nobody has answered yet')->assertSee('data-ends=', false);
+        $this->published->messages = [];
+        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/ask", ['ask' => Ask::query()->firstOrFail()->id, 'value' => '80 N'])->assertOk();
+        self::assertNotSame([], $this->published->on("screen.{$this->session->id}"));
+        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('1 answer');
+    }
+
+    public function test_a_runs_ask_is_known_to_every_desk_and_its_result_can_be_closed(): void
+    {
+        $this->desk('runs', ['lines' => "F? | 80 N\nM? | 2 N m", 'seconds' => 30, 'auto' => true])->assertOk();
+        $run = $this->session->refresh()->run()->firstOrFail();
+        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee("&quot;run&quot;:&quot;{$run->id}&quot;,&quot;at&quot;:1,&quot;auto&quot;:true", false);
+        $this->desk("run/{$run->id}/away")->assertStatus(409);
+        $this->desk("run/{$run->id}/end")->assertOk();
+        $this->desk("run/{$run->id}/show", ['on' => true])->assertOk();
+        self::assertSame(ScreenView::Run, $this->session->refresh()->screen_view);
+        $this->desk("run/{$run->id}/away")->assertOk();
+        self::assertSame([null, ScreenView::Prompt], [$this->session->refresh()->run_id, $this->session->screen_view]);
+        $this->asTeacher()->get("/desk/{$this->session->id}/ask")->assertDontSee('How everybody did');
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @return TestResponse<Response>
+     */
+    private function desk(string $what, array $body = []): TestResponse
+    {
+        return $this->asTeacher()->postJson("/desk/{$this->session->id}/{$what}", $body);
+    }
+
+    /**
+     * @param  TestResponse<Response>  $told
+     * @return TestResponse<Response>
+     */
+    private function undo(TestResponse $told): TestResponse
+    {
+        $address = $told->json('undo.address');
+        $body = $told->json('undo.body');
+        self::assertIsString($address);
+
+        return $this->asTeacher()->postJson($address, is_array($body) ? $body : [])->assertOk();
+    }
+}

@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { decodeInk, encodeInk, type Sample } from '../resources/ts/canvas/ink';
-import type { Operation, Stroke, Text } from '../resources/ts/canvas/model';
-import { newId } from '../resources/ts/canvas/model';
+import { decodeInk, encodeInk, type Sample } from '../resources/ts/canvas/model/ink';
+import type { Operation, Stroke, Text } from '../resources/ts/canvas/model/objects';
+import { newId } from '../resources/ts/canvas/model/objects';
 import { countBetween } from './counter';
 import { endure } from './enduring';
 import { SimulatedStudent, sleep } from './student';

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { encodeInk, type Sample } from '../resources/ts/canvas/ink';
-import { newId, type Operation } from '../resources/ts/canvas/model';
+import { encodeInk, type Sample } from '../resources/ts/canvas/model/ink';
+import { newId, type Operation } from '../resources/ts/canvas/model/objects';
 import { SimulatedStudent, sleep } from './student';
 
 /** What a student's page holds at the end: which strokes it was told are stored, and what it saw on its canvas. */

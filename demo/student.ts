@@ -1,6 +1,6 @@
 import { WebSocket } from 'ws';
-import { encodeInk, type Sample } from '../resources/ts/canvas/ink';
-import { newId, type Operation, type Stroke, type Text, type WetInk } from '../resources/ts/canvas/model';
+import { encodeInk, type Sample } from '../resources/ts/canvas/model/ink';
+import { newId, type Operation, type Stroke, type Text, type WetInk } from '../resources/ts/canvas/model/objects';
 
 /** As the page sends it: resources/ts/live/wet.ts. */
 const BEAT_MS = 33;

@@ -12,13 +12,11 @@ use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Seat;
-use App\Sessions\Show\ShowToClass;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\EarlierOperation;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\MayAppend;
 use Crag\Canvas\Log\Operation;
-use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\Log\RefusedOperation;
 use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\Scene;
@@ -223,14 +221,9 @@ final readonly class AppendOperations
         $this->publisher->publish(Audience::desk($session)->channel, $counts->isCovered ? self::coveredMessage($added) : $message);
         if ($canvas->seat_id !== null) {
             $this->publisher->publish('seat.'.Seat::channelOf($canvas->seat_id, $counts->turn), $message);
-        } elseif ($canvas->over_item_id !== null) {
-            // Everybody who sees what is shown sees what is drawn over it.
-            $shown = LiveSession::query()->find($canvas->live_session_id);
-            $shown === null || app(ShowToClass::class)->drawnOver($shown, $canvas);
-        } elseif ($canvas->isLead()) {
+        } else {
             $this->announceLead($canvas, $added, $counts->lead);
-            $session = LiveSession::query()->find($canvas->live_session_id);
-            $session === null || app(ShowToClass::class)->drawnOn($session, $canvas);
+            event(new TeacherDrew($canvas));
         }
     }
 
@@ -241,8 +234,7 @@ final readonly class AppendOperations
      */
     private function announceLead(Canvas $canvas, array $added, LeadSharing $lead): void
     {
-        $seen = $lead->inkCanvas === $canvas->id ? $added : array_filter($added, static fn (LoggedOperation $row): bool => $lead->canvas === $canvas->id
-            && (json_decode($row->body, true)['page'] ?? ($row->kind === OperationKind::Add->value || $row->kind === OperationKind::Clear->value || $row->kind === OperationKind::Backdrop->value ? '' : $lead->page)) === $lead->page);
+        $seen = array_filter($added, static fn ($row): bool => $lead->lets($canvas->id, $row->operation()));
         if ($seen !== []) {
             $this->publisher->publish("lead.{$canvas->live_session_id}", self::message('lead', $seen));
         }

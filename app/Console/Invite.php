@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Accounts\Invitation;
-use App\Http\PublicAddress;
+use App\Live\PublicAddress;
 use Illuminate\Console\Command;
 
 /** Prints a link with which one teacher can make an account. */

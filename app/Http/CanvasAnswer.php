@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Canvas\KeptScene;
-use App\Live\Clock;
+use App\Canvas\CanvasJson;
 use App\Models\Canvas;
-use App\Models\LoggedOperation;
 use Crag\Canvas\Log\Layer;
-use Crag\Canvas\Log\OperationKind;
 use Illuminate\Http\Response;
 
 /** A canvas as its page opens it: the scene that is kept and what came since, or the whole log when it is asked for. */
@@ -21,19 +18,7 @@ final class CanvasAnswer
      */
     public static function opening(Canvas $canvas, array $also, ?Layer $layer = null): Response
     {
-        return self::json(self::openingBody($canvas, $also, $layer));
-    }
-
-    /**
-     * The same as JSON, to be sent ahead to a page that will open it.
-     *
-     * @param  array<string, mixed>  $also
-     */
-    public static function openingBody(Canvas $canvas, array $also, ?Layer $layer = null): string
-    {
-        $kept = KeptScene::opening($canvas);
-
-        return self::body($canvas, $kept['n'] ?? 0, $kept['body'] ?? 'null', $also, $layer);
+        return self::json(CanvasJson::opening($canvas, $also, $layer));
     }
 
     public static function whole(Canvas $canvas): Response
@@ -44,52 +29,11 @@ final class CanvasAnswer
     /** What came after an operation. */
     public static function since(Canvas $canvas, int $after): Response
     {
-        return self::json(self::body($canvas, $after, 'null', []));
-    }
-
-    /** Operations after a place in the log, as pages read them. */
-    public static function log(Canvas $canvas, int $after): string
-    {
-        return $canvas->operations()->where('n', '>', $after)->get()
-            ->map(static fn (LoggedOperation $row): string => $row->wire())->implode(',');
-    }
-
-    /** @param  array<string, mixed>  $also */
-    private static function body(Canvas $canvas, int $n, string $scene, array $also, ?Layer $layer = null): string
-    {
-        $also += ['canvas' => $canvas->id, 'clock' => Clock::ms(), 'n' => $n, 'older' => self::older($canvas, $n, $layer ?? $canvas->layer())];
-
-        return sprintf(
-            '%s,"scene":%s,"operations":[%s]}',
-            substr(json_encode($also, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 0, -1),
-            $scene,
-            self::log($canvas, $n),
-        );
+        return self::json(CanvasJson::since($canvas, $after));
     }
 
     private static function json(string $body): Response
     {
         return response($body)->header('Content-Type', 'application/json');
-    }
-
-    /**
-     * Whether the author may have something to undo or to redo among what is folded into the kept scene.
-     *
-     * @return array{undo: bool, redo: bool}
-     */
-    private static function older(Canvas $canvas, int $n, Layer $layer): array
-    {
-        $own = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)
-            ->where('seat_id', $layer === Layer::Student ? $canvas->seat_id : null)->where('layer', $layer->value);
-        // What a fresh start put away is not the author's to undo.
-        $fresh = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)->where('kind', OperationKind::Fresh->value)
-            ->whereRaw("not exists (select 1 from operations w where w.canvas_id = operations.canvas_id and w.kind = 'withdraw' and json_extract(w.body, '$.target') = operations.op_id)")->max('n');
-        $own->where('n', '>', is_numeric($fresh) ? (int) $fresh : 0);
-        $last = $n === 0 ? null : (clone $own)->orderByDesc('n')->value('kind');
-
-        return [
-            'undo' => $last !== null && $own->whereNotIn('kind', [OperationKind::Backdrop->value, OperationKind::Withdraw->value])->exists(),
-            'redo' => $last === OperationKind::Withdraw->value || $last === OperationKind::Reinstate->value,
-        ];
     }
 }

@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Canvas\TeacherDrew;
 use App\Database\ImmediateConnector;
 use App\Http\Icons;
 use App\Http\Limits;
-use App\Http\PublicAddress;
 use App\Live\Clock;
+use App\Live\PublicAddress;
 use App\Live\Publisher;
 use App\Sessions\Life\EndIdle;
 use App\Sessions\Life\LookAfter;
+use App\Sessions\Show\KeepShownCurrent;
 use Crag\Reading\Reader;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Vite;
 use Illuminate\Support\Facades\Blade;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\ServiceProvider;
 
@@ -45,6 +48,7 @@ final class AppServiceProvider extends ServiceProvider
                 app(LookAfter::class)();
             }
         });
+        Event::listen(TeacherDrew::class, KeepShownCurrent::class);
         $this->app->make(Vite::class)->useBuildDirectory('build');
         Blade::anonymousComponentPath(resource_path('views/partials'));
         Blade::precompiler(Icons::inline(...));

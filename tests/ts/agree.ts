@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { decodeInk, encodeInk, type Sample } from '../../resources/ts/canvas/ink';
-import { fold, history, readScene, type KeptScene, type Scene } from '../../resources/ts/canvas/scene';
-import type { Operation } from '../../resources/ts/canvas/model';
+import { decodeInk, encodeInk, type Sample } from '../../resources/ts/canvas/model/ink';
+import { fold, history, readScene, type KeptScene, type Scene } from '../../resources/ts/canvas/model/scene';
+import type { Operation } from '../../resources/ts/canvas/model/objects';
 
 /*
  * Reads cases as JSON from standard input and answers what the browser's code makes of them, so that a test can hold

@@ -1,13 +1,13 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { entries } from '../../resources/ts/canvas/describe';
-import { inside, touches } from '../../resources/ts/canvas/hit';
-import { encodeInk } from '../../resources/ts/canvas/ink';
-import { outlineOf } from '../../resources/ts/canvas/mathjax';
-import type { Placed } from '../../resources/ts/canvas/model';
-import { Nearby } from '../../resources/ts/canvas/nearby';
-import { back, matrixOf, placeAfter, through } from '../../resources/ts/canvas/place';
-import { snapped } from '../../resources/ts/canvas/snap';
+import { entries } from '../../resources/ts/bench/describe';
+import { inside, touches } from '../../resources/ts/canvas/model/hit';
+import { encodeInk } from '../../resources/ts/canvas/model/ink';
+import { outlineOf } from '../../resources/ts/canvas/drawing/mathjax';
+import type { Placed } from '../../resources/ts/canvas/model/objects';
+import { Nearby } from '../../resources/ts/canvas/model/nearby';
+import { back, matrixOf, placeAfter, through } from '../../resources/ts/canvas/model/place';
+import { snapped } from '../../resources/ts/canvas/model/snap';
 
 const near = (a: [number, number], b: [number, number], within = 0.2): void => {
     assert.ok(Math.hypot(a[0] - b[0], a[1] - b[1]) <= within, `${a} is not ${b}`);

@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { encodeInk, type Sample } from '../../resources/ts/canvas/ink';
-import type { Operation } from '../../resources/ts/canvas/model';
-import type { View } from '../../resources/ts/canvas/view';
+import { encodeInk, type Sample } from '../../resources/ts/canvas/model/ink';
+import type { Operation } from '../../resources/ts/canvas/model/objects';
+import type { View } from '../../resources/ts/canvas/drawing/view';
 import { Film, finishedAt, type ReplayAnswer } from '../../resources/ts/grid/film';
 
 const samples: Sample[] = Array.from({ length: 11 }, (_, i): Sample => [1000 + 100 * i, 2000, 128, 20 * i]);

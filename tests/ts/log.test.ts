@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { Log } from '../../resources/ts/canvas/log';
-import type { Operation } from '../../resources/ts/canvas/model';
+import { Log } from '../../resources/ts/canvas/model/log';
+import type { Operation } from '../../resources/ts/canvas/model/objects';
 
 const stroke = (id: string, n?: number): Operation => ({
     id, n, kind: 'add', layer: 'student', at: 0, body: { object: { type: 'stroke', colour: '#000000', width: 40, ink: 'AgICAg' } },

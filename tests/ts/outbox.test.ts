@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { Operation } from '../../resources/ts/canvas/model';
+import type { Operation } from '../../resources/ts/canvas/model/objects';
 import { Outbox } from '../../resources/ts/live/outbox';
 
 /** A page without a database, and a server that answers as it is told. */

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { decodeInk, type Sample } from '../../resources/ts/canvas/ink';
-import type { WetInk } from '../../resources/ts/canvas/model';
+import { decodeInk, type Sample } from '../../resources/ts/canvas/model/ink';
+import type { WetInk } from '../../resources/ts/canvas/model/objects';
 import { tileWidth } from '../../resources/ts/grid/layout';
 import { WetSender } from '../../resources/ts/live/wet';
 import { fill } from '../../resources/ts/page';

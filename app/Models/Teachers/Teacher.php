@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Teachers;
 
-use App\Http\PublicAddress;
+use App\Live\PublicAddress;
 use App\Models\LiveSession;
 use Crag\Session\Rules\Role;
 use Illuminate\Auth\Passwords\CanResetPassword;

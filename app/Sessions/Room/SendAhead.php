@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions\Room;
 
-use App\Http\CanvasAnswer;
+use App\Canvas\CanvasJson;
 use App\Live\Audience;
 use App\Live\Publisher;
 use App\Models\LiveSession;
@@ -36,7 +36,7 @@ final readonly class SendAhead
                 continue;
             }
             $seat->setRelation('session', $session);
-            $opening = CanvasAnswer::openingBody($canvas->setRelation('seat', $seat)->setRelation('prompt', $prompt), [
+            $opening = CanvasJson::opening($canvas->setRelation('seat', $seat)->setRelation('prompt', $prompt), [
                 'room' => $room, 'own' => RoomState::own($seat), 'prompt' => $prompt->announcementTo($seat), 'tray' => $tray,
                 'ended' => false, 'waiting' => $waiting->has($canvas->id),
             ]);

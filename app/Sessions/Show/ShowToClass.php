@@ -110,15 +110,14 @@ final readonly class ShowToClass
     /** Something was drawn on a canvas that may be shown as it is drawn on. */
     public function drawnOn(LiveSession $session, Canvas $canvas): void
     {
-        if ($session->screen_view === ScreenView::Showcase && ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->where('canvas_id', $canvas->id)->whereNull('at_operation')->exists()) {
-            $this->tell($session);
+        if ($session->screen_view !== ScreenView::Showcase) {
+            return;
         }
-    }
-
-    /** Something was drawn over what is shown. */
-    public function drawnOver(LiveSession $session, Canvas $over): void
-    {
-        if ($session->screen_view === ScreenView::Showcase && $session->showcase?->items()->whereKey($over->over_item_id)->exists() === true) {
+        $items = ShowcaseItem::query()->where('showcase_id', $session->showcase_id);
+        $shown = $canvas->over_item_id === null
+            ? $items->where('canvas_id', $canvas->id)->whereNull('at_operation')
+            : $items->whereKey($canvas->over_item_id);
+        if ($shown->exists()) {
             $this->tell($session);
         }
     }

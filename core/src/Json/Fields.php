@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Crag\Json;
 
-use Crag\Canvas\Object\ObjectId;
-
 /** The fields of a decoded JSON object, each read as what it must be or refused by name. */
 final readonly class Fields
 {
@@ -150,30 +148,6 @@ final readonly class Fields
             static fn (mixed $one): int => is_int($one) ? $one : throw UnreadableFields::badValue($name, 'holds something that is not a whole number'),
             $this->list($name, $fewest, $most),
         );
-    }
-
-    /** The id of an operation or an object. */
-    public function id(string $name): string
-    {
-        $id = $this->text($name);
-
-        return $this->kept ? $id : ObjectId::from($id)->value;
-    }
-
-    /**
-     * @return list<string>
-     *
-     * @throws UnreadableFields
-     */
-    public function ids(string $name, int $most = 2000): array
-    {
-        $ids = $this->list($name, 1, $most);
-        if ($this->kept) {
-            /** @var list<string> $ids */
-            return $ids;
-        }
-
-        return array_map(static fn (mixed $id): string => ObjectId::from($id)->value, $ids);
     }
 
     /**

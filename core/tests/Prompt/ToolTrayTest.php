@@ -66,17 +66,18 @@ final class ToolTrayTest extends TestCase
     #[DataProvider('made')]
     public function test_what_a_tool_makes_needs_that_tool(Tool $tool, Operation $operation): void
     {
-        self::assertTrue(ToolTray::of(TrayKind::Custom, [$tool])->allows($operation));
+        self::assertTrue($operation->fits(ToolTray::of(TrayKind::Custom, [$tool])));
         $others = array_values(array_filter(Tool::cases(), static fn (Tool $one): bool => $one !== $tool));
-        self::assertFalse(ToolTray::of(TrayKind::Custom, $others)->allows($operation));
-        self::assertTrue(ToolTray::of(TrayKind::Custom)->allows(new Operation($operation->id, $operation->layer, Author::teacher(), 0, $operation->effect)));
+        self::assertFalse($operation->fits(ToolTray::of(TrayKind::Custom, $others)));
+        $teachers = new Operation($operation->id, $operation->layer, Author::teacher(), 0, $operation->effect);
+        self::assertTrue($teachers->fits(ToolTray::of(TrayKind::Custom)));
     }
 
     public function test_pasting_needs_the_tool_of_everything_that_is_pasted(): void
     {
         $paste = Logs::operation('n', 'add', ['objects' => [['object' => Examples::note()], ['object' => Examples::stamp()]]]);
-        self::assertFalse(ToolTray::of(TrayKind::Custom, [Tool::Note])->allows($paste));
-        self::assertTrue(ToolTray::of(TrayKind::Custom, [Tool::Note, Tool::Stamps])->allows($paste));
+        self::assertFalse($paste->fits(ToolTray::of(TrayKind::Custom, [Tool::Note])));
+        self::assertTrue($paste->fits(ToolTray::of(TrayKind::Custom, [Tool::Note, Tool::Stamps])));
     }
 
     public function test_what_was_made_before_the_tray_changed_is_still_taken_for_a_while(): void

@@ -1,4 +1,4 @@
-import { isField } from '../canvas/gestures';
+import { isField } from '../canvas/tools/gestures';
 import type { ToolName } from '../canvas/tools/settings';
 import type { Workbench } from '../canvas/workbench';
 import type { Tray } from './tray';

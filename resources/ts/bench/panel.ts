@@ -1,4 +1,4 @@
-import { describeEntry, entries } from '../canvas/describe';
+import { describeEntry, entries } from './describe';
 import { isStack } from '../canvas/tools/select';
 import type { Workbench } from '../canvas/workbench';
 import { element, fill } from '../page';

@@ -1,4 +1,4 @@
-import { CameraWindow } from '../canvas/camera';
+import { PhotoWindow } from '../canvas/tools/photo';
 import type { Settings, ToolName } from '../canvas/tools/settings';
 import type { Workbench } from '../canvas/workbench';
 import { element } from '../page';
@@ -27,7 +27,7 @@ export class Tray {
     private readonly more: HTMLButtonElement;
     private readonly free: HTMLInputElement;
     private allowed: string[] = [];
-    private camera: CameraWindow | null = null;
+    private camera: PhotoWindow | null = null;
 
     constructor(
         private readonly bench: Workbench,
@@ -144,12 +144,12 @@ export class Tray {
 
     /** With the camera of a laptop in a window of ours; a phone brings its own. */
     async askForPhoto(): Promise<void> {
-        if (!CameraWindow.isThere) {
+        if (!PhotoWindow.isThere) {
             element<HTMLInputElement>('.bench-camera', this.scope).click();
             return;
         }
         try {
-            this.camera ??= new CameraWindow(this.scope);
+            this.camera ??= new PhotoWindow(this.scope);
             const picture = await this.camera.take();
             if (picture !== null) {
                 await this.bench.incoming.bringIn(picture);

@@ -1,23 +1,23 @@
 import { post } from '../live/http';
 import type { WetSender } from '../live/wet';
-import { regrouped } from './clipboard';
-import { listenToGestures, type Hand, type Point, type Tool } from './gestures';
-import { Incoming } from './incoming';
-import { MathsWindow } from './maths';
-import { TENTHS, WIDTH, newId, type CanvasObject, type Kind, type Operation, type Placed, type Placing } from './model';
-import { placeAfter } from './place';
-import { Putting } from './putting';
-import { Selection } from './selection';
-import { history } from './scene';
+import { regrouped } from './tools/clipboard';
+import { listenToGestures, type Hand, type Point, type Tool } from './tools/gestures';
+import { Incoming } from './tools/incoming';
+import { MathsWindow } from './tools/maths';
+import { TENTHS, WIDTH, newId, type CanvasObject, type Kind, type Operation, type Placed, type Placing } from './model/objects';
+import { placeAfter } from './model/place';
+import { Putting } from './tools/putting';
+import { Selection } from './tools/selection';
+import { history } from './model/scene';
 import { EraserTool } from './tools/eraser';
 import { InkTool } from './tools/ink';
 import { SelectTool } from './tools/select';
 import { firstSettings, type Settings, type ToolName } from './tools/settings';
 import { ShapeTool } from './tools/shape';
 import { TapTool } from './tools/tap';
-import { Typing, grown } from './typing';
-import { View } from './view';
-import { readsBackwards, typed, widthOf, wrap } from './words';
+import { Typing, grown } from './tools/typing';
+import { View } from './drawing/view';
+import { readsBackwards, typed, widthOf, wrap } from './drawing/words';
 
 export interface WorkbenchSettings {
     /** Holds the stage, the tray and the windows of the tools. */

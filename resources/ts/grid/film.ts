@@ -1,6 +1,6 @@
-import type { Operation, Stroke } from '../canvas/model';
-import { samplesOf } from '../canvas/scene';
-import type { View } from '../canvas/view';
+import type { Operation, Stroke } from '../canvas/model/objects';
+import { samplesOf } from '../canvas/model/scene';
+import type { View } from '../canvas/drawing/view';
 
 /** A log with its times: what Crag\Canvas\Replay computes. */
 export interface ReplayAnswer {

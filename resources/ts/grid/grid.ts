@@ -1,5 +1,5 @@
-import type { Operation, WetInk } from '../canvas/model';
-import type { KeptScene } from '../canvas/scene';
+import type { Operation, WetInk } from '../canvas/model/objects';
+import type { KeptScene } from '../canvas/model/scene';
 import { Ration } from '../live/ink';
 import { element } from '../page';
 import { pictureSize, tileWidth } from './layout';

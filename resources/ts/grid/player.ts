@@ -1,4 +1,4 @@
-import { View } from '../canvas/view';
+import { View } from '../canvas/drawing/view';
 import { get } from '../live/http';
 import { element, fill } from '../page';
 import { Film, type ReplayAnswer } from './film';

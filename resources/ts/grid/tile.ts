@@ -1,7 +1,7 @@
-import { decodeInk } from '../canvas/ink';
-import type { Operation, WetInk } from '../canvas/model';
-import type { KeptScene } from '../canvas/scene';
-import { View } from '../canvas/view';
+import { decodeInk } from '../canvas/model/ink';
+import type { Operation, WetInk } from '../canvas/model/objects';
+import type { KeptScene } from '../canvas/model/scene';
+import { View } from '../canvas/drawing/view';
 import { element, fill } from '../page';
 
 export interface SeatAnswer {

@@ -1,4 +1,4 @@
-import type { WetInk } from '../canvas/model';
+import type { WetInk } from '../canvas/model/objects';
 
 /** Characters in a message of ink; the server ends a socket that sends more than 16 kB at once. */
 export const MOST_INK = 12_000;

@@ -1,4 +1,4 @@
-import type { WetInk } from '../canvas/model';
+import type { WetInk } from '../canvas/model/objects';
 import { MOST_INK, parseInk } from './ink';
 import { countBytes } from './meter';
 

@@ -1,5 +1,5 @@
 import { openDB, type IDBPDatabase } from 'idb';
-import type { Operation } from '../canvas/model';
+import type { Operation } from '../canvas/model/objects';
 import { HttpProblem, post, postAndLeave } from './http';
 
 interface Waiting {

@@ -1,4 +1,4 @@
-import type { WetInk } from '../canvas/model';
+import type { WetInk } from '../canvas/model/objects';
 
 /** Between two messages about where a pointer is. */
 const BEAT_MS = 60;

@@ -1,5 +1,5 @@
-import type { WetInk } from '../canvas/model';
-import { View } from '../canvas/view';
+import type { WetInk } from '../canvas/model/objects';
+import { View } from '../canvas/drawing/view';
 import { Film, type ReplayAnswer } from '../grid/film';
 import { showWet } from '../grid/tile';
 import { fill } from '../page';

@@ -1,4 +1,4 @@
-import type { Operation } from '../canvas/model';
+import type { Operation } from '../canvas/model/objects';
 import { get, HttpProblem } from './http';
 
 export interface LiveEvent {

@@ -1,5 +1,5 @@
-import { encodeInk, type Sample } from '../canvas/ink';
-import type { CanvasObject, Stroke, WetInk } from '../canvas/model';
+import { encodeInk, type Sample } from '../canvas/model/ink';
+import type { CanvasObject, Stroke, WetInk } from '../canvas/model/objects';
 
 /** Between two messages about one stroke; the first goes at once. */
 const BEAT_MS = 33;

@@ -1,27 +1,27 @@
 import './plain';
-import type { Operation } from '../canvas/model';
-import { Bands, WaitingList } from '../desk/bands';
-import { listenToDesk } from '../desk/actions';
-import { AskPanel } from '../desk/ask';
-import { CloseUp } from '../desk/closeup';
-import { Commands, listenToCancels, Notice } from '../desk/commands';
-import { Compare } from '../desk/compare';
-import { Drawer } from '../desk/drawer';
-import { markRail, showArranged, showCounts, showTally } from '../desk/counts';
-import { deskEvents } from '../desk/events';
-import { HandOutForm } from '../desk/handout';
-import { Lead } from '../desk/lead';
-import { Opened } from '../desk/opened';
-import { LineUpBar } from '../desk/lineup';
-import { ClassPicture } from '../desk/picture';
-import { PickWindow } from '../desk/pick';
-import { RoomDesk } from '../desk/room';
-import { Some } from '../desk/some';
-import { StrataMenu } from '../desk/strata';
-import { Talking } from '../desk/talking';
-import { Watch, type WatchAnswer } from '../desk/watch';
+import type { Operation } from '../canvas/model/objects';
+import { Bands, WaitingList } from '../desk/shell/bands';
+import { listenToDesk } from '../desk/shell/actions';
+import { AskPanel } from '../desk/asks/ask';
+import { CloseUp } from '../desk/watch/closeup';
+import { Commands, listenToCancels, Notice } from '../desk/shell/commands';
+import { Compare } from '../desk/watch/compare';
+import { Drawer } from '../desk/shell/drawer';
+import { markRail, showArranged, showCounts, showTally } from '../desk/watch/counts';
+import { deskEvents } from '../desk/shell/events';
+import { HandOutForm } from '../desk/work/handout';
+import { Lead } from '../desk/work/lead';
+import { Overlays } from '../desk/shell/overlays';
+import { LineUpBar } from '../desk/show/lineup';
+import { ClassPicture } from '../desk/checks/picture';
+import { PickWindow } from '../desk/watch/pick';
+import { RoomDesk } from '../desk/room/room';
+import { CanvasActions } from '../desk/watch/canvasactions';
+import { StrataMenu } from '../desk/checks/strata';
+import { Talking } from '../desk/show/talking';
+import { Watch, type WatchAnswer } from '../desk/watch/watch';
 import { Chosen } from '../grid/chosen';
-import { Freshness } from '../desk/freshness';
+import { Freshness } from '../desk/shell/freshness';
 import { Grid, type Kept } from '../grid/grid';
 import type { PagesShown, SeatAnswer, StateWords, Tile } from '../grid/tile';
 import { get, HttpProblem } from '../live/http';
@@ -132,7 +132,7 @@ const grid = new Grid({
 const watch = new Watch(grid, page.words);
 const freshness = new Freshness(element('#stale'), page.words.stale);
 const chosen = new Chosen(grid, page.words);
-const some = new Some({
+const some = new CanvasActions({
     address: page.address,
     words: page.words,
     notice,
@@ -170,7 +170,7 @@ const ask = new AskPanel({ address: page.address, words: page.words, drawer, cho
 const picture = new ClassPicture({ address: page.address, words: page.words, run });
 const lineUp = new LineUpBar({ address: page.address, run });
 const strata = new StrataMenu();
-const opened: Opened = new Opened({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, talking, picture: () => picture, say, sayStates });
+const opened: Overlays = new Overlays({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, talking, picture: () => picture, say, sayStates });
 
 const socket: Socket = new Socket({
     path: () => `/live/desk/${page.session}`,

@@ -1,5 +1,5 @@
 import './plain';
-import type { Backdrop } from '../canvas/model';
+import type { Backdrop } from '../canvas/model/objects';
 import { get, HttpProblem, post } from '../live/http';
 import { element, fill, pageData } from '../page';
 import { Drawing } from '../plan/drawing';

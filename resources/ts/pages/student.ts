@@ -1,5 +1,5 @@
 import { mountBench } from '../bench/mount';
-import type { Operation } from '../canvas/model';
+import type { Operation } from '../canvas/model/objects';
 import { guardThePage } from '../guards';
 import { get, post } from '../live/http';
 import { Outbox } from '../live/outbox';
@@ -18,7 +18,7 @@ import { LeadSide } from '../student/lead';
 import { ShownWork } from '../student/shown';
 import { RoomPage } from '../student/room';
 import type { Own, Room } from '../student/state';
-import type { WetInk } from '../canvas/model';
+import type { WetInk } from '../canvas/model/objects';
 
 interface Prompt {
     id: string;

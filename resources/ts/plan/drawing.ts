@@ -1,6 +1,6 @@
 import { mountBench } from '../bench/mount';
 import type { Tray } from '../bench/tray';
-import type { Backdrop, Operation, Placing } from '../canvas/model';
+import type { Backdrop, Operation, Placing } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { get } from '../live/http';
 import { Outbox } from '../live/outbox';

@@ -1,4 +1,4 @@
-import { HEIGHT, WIDTH } from '../canvas/model';
+import { HEIGHT, WIDTH } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { fill } from '../page';
 import { questionField, type Spot } from '../questions/fields';

@@ -1,5 +1,5 @@
-import type { Backdrop } from '../canvas/model';
-import { backdropAddress } from '../canvas/paper';
+import type { Backdrop } from '../canvas/model/objects';
+import { backdropAddress } from '../canvas/drawing/paper';
 import { sendFile } from '../live/http';
 import { element } from '../page';
 import type { Fields, PlanPrompt } from './model';

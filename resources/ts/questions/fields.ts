@@ -1,4 +1,4 @@
-import type { AnswerValue } from '../canvas/model';
+import type { AnswerValue } from '../canvas/model/objects';
 import { fill } from '../page';
 import { showWords } from './words';
 

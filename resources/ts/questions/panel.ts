@@ -1,4 +1,4 @@
-import type { AnswerValue } from '../canvas/model';
+import type { AnswerValue } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { questionField, type Asked, type Field } from './fields';
 import { Spots } from './spots';

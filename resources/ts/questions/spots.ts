@@ -1,4 +1,4 @@
-import type { View } from '../canvas/view';
+import type { View } from '../canvas/drawing/view';
 import type { Spot } from './fields';
 
 /** Letters are so large on the page, in its units: as words that are written on it. */

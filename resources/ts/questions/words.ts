@@ -34,7 +34,7 @@ export function showAllWords(within: ParentNode): void {
 
 async function set(place: HTMLElement, source: string): Promise<void> {
     try {
-        const { inlineOf } = await import('../canvas/mathjax');
+        const { inlineOf } = await import('../canvas/drawing/mathjax');
         const { path, wide, tall, deep } = inlineOf(source);
         const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
         svg.setAttribute('viewBox', `0 0 ${wide} ${tall}`);

@@ -2,7 +2,7 @@ import { questionField, type Asked, type Field } from '../questions/fields';
 import { HttpProblem, post } from '../live/http';
 import { TimerFace } from '../live/timer';
 import { element, fill } from '../page';
-import type { AnswerValue } from '../canvas/model';
+import type { AnswerValue } from '../canvas/model/objects';
 
 /** Counted answers: App\Sessions\Asking::bars. */
 export interface Counted {

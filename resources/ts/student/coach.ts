@@ -1,4 +1,4 @@
-import type { WetInk } from '../canvas/model';
+import type { WetInk } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { showWet } from '../grid/tile';
 import { PointerSender } from '../live/pointer';

@@ -1,6 +1,6 @@
-import type { Operation, WetInk } from '../canvas/model';
-import type { KeptScene } from '../canvas/scene';
-import { View } from '../canvas/view';
+import type { Operation, WetInk } from '../canvas/model/objects';
+import type { KeptScene } from '../canvas/model/scene';
+import { View } from '../canvas/drawing/view';
 import type { Workbench } from '../canvas/workbench';
 import { showWet } from '../grid/tile';
 import { get } from '../live/http';

@@ -1,4 +1,4 @@
-import type { WetInk } from '../canvas/model';
+import type { WetInk } from '../canvas/model/objects';
 import { ShownFrames } from '../live/shownframe';
 import { element } from '../page';
 import type { Own, Room } from './state';

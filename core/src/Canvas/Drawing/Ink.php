@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Drawing;
 
+use Crag\Canvas\Log\UnreadableOperation;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Page;
 
@@ -36,21 +37,21 @@ final class Ink
     public static function of(array $samples): self
     {
         if ($samples === []) {
-            throw UnreadableFields::badInk('it has no points');
+            throw UnreadableOperation::badInk('it has no points');
         }
         if (count($samples) > self::MOST_SAMPLES) {
-            throw UnreadableFields::badInk('it has more than '.self::MOST_SAMPLES.' points');
+            throw UnreadableOperation::badInk('it has more than '.self::MOST_SAMPLES.' points');
         }
         $last = 0;
         foreach ($samples as [$x, $y, $pressure, $ms]) {
             if (! Page::reaches($x, $y)) {
-                throw UnreadableFields::badInk("a point lies at {$x}, {$y}, off the page");
+                throw UnreadableOperation::badInk("a point lies at {$x}, {$y}, off the page");
             }
             if ($pressure < 0 || $pressure > 255) {
-                throw UnreadableFields::badInk("a pressure is {$pressure}");
+                throw UnreadableOperation::badInk("a pressure is {$pressure}");
             }
             if ($ms < $last || $ms > self::LONGEST_MS) {
-                throw UnreadableFields::badInk('its times do not rise');
+                throw UnreadableOperation::badInk('its times do not rise');
             }
             $last = $ms;
         }
@@ -134,11 +135,11 @@ final class Ink
     {
         $bytes = base64_decode($text, true);
         if ($bytes === false) {
-            throw UnreadableFields::badInk('it is not base64');
+            throw UnreadableOperation::badInk('it is not base64');
         }
         $numbers = self::numbers($bytes);
         if (count($numbers) % 4 !== 0) {
-            throw UnreadableFields::badInk('it ends in the middle of a point');
+            throw UnreadableOperation::badInk('it ends in the middle of a point');
         }
         $samples = [];
         $x = $y = $pressure = $ms = 0;
@@ -182,11 +183,11 @@ final class Ink
                 $numbers[] = ($value >> 1) ^ -($value & 1);
                 $value = $shift = 0;
             } elseif (($shift += 7) > 28) {
-                throw UnreadableFields::badInk('a number in it is too large');
+                throw UnreadableOperation::badInk('a number in it is too large');
             }
         }
         if ($shift !== 0) {
-            throw UnreadableFields::badInk('it ends in the middle of a number');
+            throw UnreadableOperation::badInk('it ends in the middle of a number');
         }
 
         return $numbers;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Log;
 
+use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\AddPage;
 use Crag\Canvas\Operation\Answer;
@@ -20,6 +21,7 @@ use Crag\Canvas\Operation\StartFresh;
 use Crag\Canvas\Operation\Withdraw;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\ToolTray;
 
 /**
  * One entry of a canvas's log: who did what, on which layer, when.
@@ -59,6 +61,29 @@ final readonly class Operation
         );
     }
 
+    /** @return ?string the id of the page that it names, "" for the first; null where it names objects or no page at all */
+    public function page(): ?string
+    {
+        $effect = $this->effect;
+
+        return $effect instanceof Add || $effect instanceof Clear || $effect instanceof SetBackdrop ? $effect->page : null;
+    }
+
+    /** Whether its author could make it with these tools. A teacher has every tool. */
+    public function fits(ToolTray $tray): bool
+    {
+        if ($this->author->is(Author::teacher())) {
+            return true;
+        }
+        foreach ($this->effect->madeWith() as $any) {
+            if (array_filter($any, $tray->has(...)) === []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /** @return array{id: string, kind: string, layer: string, at: int, body: array<string, mixed>|object} */
     public function toArray(): array
     {
@@ -73,10 +98,10 @@ final readonly class Operation
 
     private static function effect(string $kind, Fields $body): Effect
     {
-        return match (OperationKind::tryFrom($kind) ?? throw UnreadableFields::unknownKind($kind)) {
+        return match (OperationKind::tryFrom($kind) ?? throw UnreadableOperation::unknownKind($kind)) {
             OperationKind::Add => Add::read($body),
             OperationKind::Change => Change::read($body),
-            OperationKind::Remove => new Remove($body->ids('targets')),
+            OperationKind::Remove => new Remove(ObjectId::allIn($body, 'targets')),
             OperationKind::Cut => Cut::read($body),
             OperationKind::Arrange => Arrange::read($body),
             OperationKind::Clear => Clear::read($body),

@@ -56,8 +56,8 @@ final readonly class TrayInForce
     /** @param  int  $nowMs  milliseconds since 1970, as the operation's own time */
     public function allows(Operation $operation, int $nowMs): bool
     {
-        return $this->now->allows($operation)
-            || ($this->before?->allows($operation) === true && $this->isLate($operation, $nowMs));
+        return $operation->fits($this->now)
+            || ($this->before !== null && $operation->fits($this->before) && $this->isLate($operation, $nowMs));
     }
 
     private function isLate(Operation $operation, int $nowMs): bool

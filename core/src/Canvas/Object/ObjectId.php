@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
+use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 
 /**
@@ -12,6 +13,9 @@ use Crag\Json\UnreadableFields;
  */
 final readonly class ObjectId
 {
+    /** So many objects can be moved, put in order or rubbed out in one step. */
+    private const MOST_AT_ONCE = 2000;
+
     private function __construct(public string $value)
     {
     }
@@ -24,6 +28,30 @@ final readonly class ObjectId
         }
 
         return new self($value);
+    }
+
+    /** @throws UnreadableFields */
+    public static function in(Fields $fields, string $name): string
+    {
+        $id = $fields->text($name);
+
+        return $fields->kept ? $id : self::from($id)->value;
+    }
+
+    /**
+     * @return list<string> one or more
+     *
+     * @throws UnreadableFields
+     */
+    public static function allIn(Fields $fields, string $name): array
+    {
+        $ids = $fields->list($name, 1, self::MOST_AT_ONCE);
+        if ($fields->kept) {
+            /** @var list<string> $ids */
+            return $ids;
+        }
+
+        return array_map(static fn (mixed $id): string => self::from($id)->value, $ids);
     }
 
     /** The id of the operation that put it there. */

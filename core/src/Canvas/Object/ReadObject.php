@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
+use Crag\Canvas\Log\UnreadableOperation;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 
@@ -43,7 +44,7 @@ final class ReadObject
         return match (true) {
             in_array($type, BoxShape::TYPES, true) => BoxShape::read($fields),
             in_array($type, PointShape::TYPES, true) => PointShape::read($fields),
-            default => throw UnreadableFields::unknownObject($type),
+            default => throw UnreadableOperation::unknownObject($type),
         };
     }
 

@@ -6,6 +6,7 @@ namespace Crag\Canvas\Operation;
 
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\SceneDraft;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
@@ -39,7 +40,7 @@ final readonly class Add implements Effect
      */
     public static function page(Fields $body): string
     {
-        return $body->has('page') ? $body->id('page') : '';
+        return $body->has('page') ? ObjectId::in($body, 'page') : '';
     }
 
     public function kind(): OperationKind

@@ -7,6 +7,7 @@ namespace Crag\Canvas\Operation;
 use Crag\Canvas\Drawing\Place;
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\SceneDraft;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
@@ -34,7 +35,7 @@ final readonly class Arrange implements Effect
     /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
-        $targets = $body->ids('targets');
+        $targets = ObjectId::allIn($body, 'targets');
         $places = $order = $group = $lock = null;
         if ($body->has('places')) {
             $places = array_map(

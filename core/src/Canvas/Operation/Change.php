@@ -6,6 +6,7 @@ namespace Crag\Canvas\Operation;
 
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\SceneDraft;
 use Crag\Json\Fields;
@@ -23,7 +24,7 @@ final readonly class Change implements Effect
     /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
-        return new self($body->id('target'), ReadObject::settings($body->object('set')));
+        return new self(ObjectId::in($body, 'target'), ReadObject::settings($body->object('set')));
     }
 
     public function kind(): OperationKind

@@ -7,6 +7,7 @@ namespace Crag\Canvas\Operation;
 use Crag\Canvas\Drawing\Ink;
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\SceneDraft;
 use Crag\Json\Fields;
@@ -32,7 +33,7 @@ final readonly class Cut implements Effect
     public static function read(Fields $body): self
     {
         return new self(array_map(static fn (Fields $cut): array => [
-            'target' => $cut->id('target'),
+            'target' => ObjectId::in($cut, 'target'),
             'keep' => self::keep($cut),
         ], $body->objects('cuts', self::MOST_STROKES)));
     }

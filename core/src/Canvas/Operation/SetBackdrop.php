@@ -14,7 +14,7 @@ use Crag\Prompt\Backdrop\Backdrop;
 /** Puts a backdrop under all ink; no ink is touched. */
 final readonly class SetBackdrop implements Effect
 {
-    private function __construct(public Backdrop $backdrop, private string $page)
+    private function __construct(public Backdrop $backdrop, public string $page)
     {
     }
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Crag\Prompt\Tray;
 
-use Crag\Canvas\Log\Author;
-use Crag\Canvas\Log\Operation;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 
@@ -49,20 +47,5 @@ final readonly class ToolTray
     public function has(Tool $tool): bool
     {
         return in_array($tool, $this->tools, true);
-    }
-
-    /** Whether its author could make this operation with it. A teacher has every tool. */
-    public function allows(Operation $operation): bool
-    {
-        if ($operation->author->is(Author::teacher())) {
-            return true;
-        }
-        foreach ($operation->effect->madeWith() as $any) {
-            if (array_filter($any, $this->has(...)) === []) {
-                return false;
-            }
-        }
-
-        return true;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Session\Screen;
 
+use Crag\Canvas\Log\Operation;
+
 /** What students have of the teacher's lead canvas: a page to look at, and its ink under their own. */
 final readonly class LeadSharing
 {
@@ -38,6 +40,13 @@ final readonly class LeadSharing
     public function withoutInk(): self
     {
         return new self($this->canvas, $this->page, null, 0);
+    }
+
+    /** Whether students hear of what was drawn on a lead canvas: their ink from it, or the page that they look at. */
+    public function lets(string $canvas, Operation $drawn): bool
+    {
+        return $this->inkCanvas === $canvas
+            || ($this->canvas === $canvas && ($drawn->page() ?? $this->page) === $this->page);
     }
 
     public function isShown(): bool

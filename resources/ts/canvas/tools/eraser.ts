@@ -1,10 +1,10 @@
-import type { Point, Tool } from '../gestures';
-import { touches } from '../hit';
-import { encodeInk, partOfInk, type Sample } from '../ink';
-import { TENTHS, type Placed, type Stroke } from '../model';
-import { Nearby } from '../nearby';
-import { back, matrixOf } from '../place';
-import { samplesOf } from '../scene';
+import type { Point, Tool } from './gestures';
+import { touches } from '../model/hit';
+import { encodeInk, partOfInk, type Sample } from '../model/ink';
+import { TENTHS, type Placed, type Stroke } from '../model/objects';
+import { Nearby } from '../model/nearby';
+import { back, matrixOf } from '../model/place';
+import { samplesOf } from '../model/scene';
 import type { Workbench } from '../workbench';
 
 type Part = [from: number, to: number];

@@ -1,6 +1,6 @@
-import type { Point, Tool } from '../gestures';
-import { encodeInk, type Sample } from '../ink';
-import { HEIGHT, TENTHS, WIDTH, newId, type Stroke } from '../model';
+import type { Point, Tool } from './gestures';
+import { encodeInk, type Sample } from '../model/ink';
+import { HEIGHT, TENTHS, WIDTH, newId, type Stroke } from '../model/objects';
 import type { Workbench } from '../workbench';
 import { HIGHLIGHT_WIDER } from './settings';
 

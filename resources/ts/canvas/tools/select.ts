@@ -1,9 +1,9 @@
-import { around, pageBox } from '../bounds';
-import type { Point, Tool } from '../gestures';
-import { inside, touches } from '../hit';
-import type { Placed } from '../model';
-import { placeAfter } from '../place';
-import { snapped } from '../snap';
+import { around, pageBox } from '../model/bounds';
+import type { Point, Tool } from './gestures';
+import { inside, touches } from '../model/hit';
+import type { Placed } from '../model/objects';
+import { placeAfter } from '../model/place';
+import { snapped } from '../model/snap';
 import type { Workbench } from '../workbench';
 
 const TAP = 5;

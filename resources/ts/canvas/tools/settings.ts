@@ -1,4 +1,4 @@
-import type { BoxShape, PointShape, Text } from '../model';
+import type { BoxShape, PointShape, Text } from '../model/objects';
 
 export type ToolName = 'pen' | 'highlighter' | 'eraser' | 'move' | 'shapes' | 'text' | 'maths' | 'note' | 'stamps' | 'picture';
 

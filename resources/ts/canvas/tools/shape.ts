@@ -1,6 +1,6 @@
-import type { Point, Tool } from '../gestures';
-import { HEIGHT, TENTHS, WIDTH, newId, type BoxShape, type CanvasObject, type PointShape } from '../model';
-import { snapped } from '../snap';
+import type { Point, Tool } from './gestures';
+import { HEIGHT, TENTHS, WIDTH, newId, type BoxShape, type CanvasObject, type PointShape } from '../model/objects';
+import { snapped } from '../model/snap';
 import type { Workbench } from '../workbench';
 
 /** A drag shorter than this, in CSS pixels, is a tap. */

@@ -1,5 +1,5 @@
-import type { Point, Tool } from '../gestures';
-import { touches } from '../hit';
+import type { Point, Tool } from './gestures';
+import { touches } from '../model/hit';
 import type { Workbench } from '../workbench';
 
 /** A longer way than this between touching and leaving, in CSS pixels, is no tap. */

@@ -6,8 +6,8 @@ namespace App\Http\Controllers\Desk\Life;
 
 use App\Http\CurrentRole;
 use App\Http\CurrentTeacher;
-use App\Http\PublicAddress;
 use App\Jobs\MakeRecord;
+use App\Live\PublicAddress;
 use App\Live\SchoolTime;
 use App\Models\LiveSession;
 use App\Models\Record;

@@ -1,0 +1,266 @@
+import { walkInk, type Sample } from '../model/ink';
+import { TENTHS, type CanvasObject, type Maths, type Piece, type Placed, type Stamp, type Stroke, type WetStroke } from '../model/objects';
+import { matrixOf } from '../model/place';
+import { samplesOf } from '../model/scene';
+import { shapePath } from './shapes';
+import { drawNote, drawText } from './words';
+
+const HIGHLIGHT_OPACITY = 0.45;
+const FILL_OPACITY = 0.18;
+const STAMP_LINE = 7;
+const STAMP_FIELD = 100;
+
+interface Run {
+    width: number;
+    path: Path2D;
+}
+
+/** What drawing needs beside the objects: pictures as they come in, and the lines of the stamps by name. */
+export interface Palette {
+    picture(asset: string): CanvasImageSource | null;
+    stamps: Record<string, string>;
+}
+
+/** In a small picture, of what lies closer together than this, in units, every third sample is enough. */
+const COARSE = 5;
+
+const runs = new WeakMap<Stroke, Run[]>();
+/** The same strokes for small pictures: one even line each, of fewer points, without the samples being kept. */
+const coarse = new WeakMap<Stroke, Run>();
+const paths = new WeakMap<CanvasObject, Path2D>();
+
+function pathOf(object: CanvasObject, make: () => Path2D): Path2D {
+    let path = paths.get(object);
+    if (path === undefined) {
+        path = make();
+        paths.set(object, path);
+    }
+    return path;
+}
+
+/** Draws an object where it was placed, in page units; core/src/Render draws the same. */
+export function drawPlaced(context: CanvasRenderingContext2D, placed: Placed, palette: Palette, thinnest = 0): void {
+    if (placed.place === undefined) {
+        drawObject(context, placed.object, palette, thinnest);
+        return;
+    }
+    context.save();
+    try {
+        context.transform(...matrixOf(placed.place));
+        drawObject(context, placed.object, palette, thinnest / (placed.place[3] / 10000));
+    } finally {
+        context.restore();
+    }
+}
+
+export function drawObject(context: CanvasRenderingContext2D, object: CanvasObject, palette: Palette, thinnest = 0): void {
+    switch (object.type) {
+        case 'stroke':
+            return drawStroke(context, object, thinnest);
+        case 'highlight':
+            return drawHighlight(context, object.colour, object.width, samplesOf(object));
+        case 'text':
+            return drawText(context, object);
+        case 'note':
+            return drawNote(context, object);
+        case 'maths':
+            return drawMaths(context, object);
+        case 'stamp':
+            return drawStamp(context, object, palette);
+        case 'picture': {
+            const picture = palette.picture(object.asset);
+            if (picture !== null) {
+                context.drawImage(picture, object.x / TENTHS, object.y / TENTHS, Math.max(0, object.w) / TENTHS, Math.max(0, object.h) / TENTHS);
+            }
+            return;
+        }
+        case 'piece':
+            return drawObject(context, (object as Piece).of, palette, thinnest);
+        default: {
+            const path = pathOf(object, () => shapePath(object));
+            if (object.filled && !['line', 'arrow', 'curve'].includes(object.type)) {
+                context.globalAlpha = FILL_OPACITY;
+                context.fillStyle = object.colour;
+                context.fill(path);
+                context.globalAlpha = 1;
+            }
+            prepare(context, object.colour);
+            context.lineWidth = Math.max(thinnest, object.width / TENTHS);
+            context.stroke(path);
+        }
+    }
+}
+
+function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke, thinnest: number): void {
+    if (thinnest > 0) {
+        drawCoarse(context, stroke, thinnest);
+        return;
+    }
+    let drawn = runs.get(stroke);
+    if (drawn === undefined) {
+        drawn = new StrokePieces(stroke.colour, stroke.width).runs(samplesOf(stroke));
+        runs.set(stroke, drawn);
+    }
+    prepare(context, stroke.colour);
+    for (const { width, path } of drawn) {
+        context.lineWidth = Math.max(thinnest, width);
+        context.stroke(path);
+    }
+}
+
+/** As a tile shows it: at a tenth of the size nobody sees how the width changes along it, and a class has many strokes. */
+function drawCoarse(context: CanvasRenderingContext2D, stroke: Stroke, thinnest: number): void {
+    let run = coarse.get(stroke);
+    if (run === undefined) {
+        run = coarseRun(stroke);
+        coarse.set(stroke, run);
+    }
+    prepare(context, stroke.colour);
+    context.lineWidth = Math.max(thinnest, run.width);
+    context.stroke(run.path);
+}
+
+/** Of samples that lie close together every third is enough; the last one always counts. */
+function coarseRun(stroke: Stroke): Run {
+    const path = new Path2D();
+    let [count, pressures, x, y, lastX, lastY, keptX, keptY] = [0, 0, 0, 0, 0, 0, 0, 0];
+    walkInk(stroke.ink, (nextX, nextY, pressure) => {
+        x = nextX / TENTHS;
+        y = nextY / TENTHS;
+        pressures += pressure;
+        if (count === 0) {
+            path.moveTo(x, y);
+            [keptX, keptY] = [x, y];
+        } else if (Math.abs(x - lastX) + Math.abs(y - lastY) >= COARSE || count % 3 === 0) {
+            path.quadraticCurveTo(keptX, keptY, (keptX + x) / 2, (keptY + y) / 2);
+            keptX = x;
+            keptY = y;
+        }
+        lastX = x;
+        lastY = y;
+        count++;
+    });
+    path.lineTo(count === 1 ? x + 0.01 : x, y);
+    return { width: widthAt(stroke.width, pressures / Math.max(1, count)), path };
+}
+
+/** One even line that lets through what it goes over, so that ink under it stays as dark as it was. */
+function drawHighlight(context: CanvasRenderingContext2D, colour: string, width: number, samples: Sample[]): void {
+    const even = samples.map(([x, y]): Sample => [x, y, 0, 0]);
+    prepare(context, colour);
+    context.globalAlpha = HIGHLIGHT_OPACITY;
+    context.globalCompositeOperation = 'multiply';
+    context.lineWidth = width / TENTHS;
+    context.stroke(new StrokePieces(colour, width).runs(even)[0].path);
+    context.globalAlpha = 1;
+    context.globalCompositeOperation = 'source-over';
+}
+
+function drawMaths(context: CanvasRenderingContext2D, maths: Maths): void {
+    context.save();
+    context.translate(maths.x / TENTHS, maths.y / TENTHS);
+    context.scale(maths.size / 1000, maths.size / 1000);
+    context.fillStyle = maths.colour;
+    context.fill(pathOf(maths, () => new Path2D(maths.path)));
+    context.restore();
+}
+
+function drawStamp(context: CanvasRenderingContext2D, stamp: Stamp, palette: Palette): void {
+    context.save();
+    context.translate(stamp.x / TENTHS - stamp.size / 2, stamp.y / TENTHS - stamp.size / 2);
+    context.scale(stamp.size / STAMP_FIELD, stamp.size / STAMP_FIELD);
+    prepare(context, stamp.colour);
+    context.lineWidth = STAMP_LINE;
+    context.stroke(pathOf(stamp, () => new Path2D(palette.stamps[stamp.stamp] ?? '')));
+    context.restore();
+}
+
+function prepare(context: CanvasRenderingContext2D, colour: string): void {
+    context.strokeStyle = colour;
+    context.lineCap = 'round';
+    context.lineJoin = 'round';
+}
+
+function widthAt(width: number, pressure: number): number {
+    return ((width / TENTHS) * (6 + (pressure >> 4))) / 14;
+}
+
+/** The pieces of a stroke, whole or while it grows; core/src/Render/StrokeRuns.php says how they are cut. */
+class StrokePieces {
+    constructor(
+        private readonly colour: string,
+        private readonly width: number,
+    ) {}
+
+    runs(samples: Sample[]): Run[] {
+        const runs: Run[] = [];
+        let path = new Path2D();
+        const [x0, y0] = at(samples[0]);
+        path.moveTo(x0, y0);
+        if (samples.length === 1) {
+            path.lineTo(x0 + 0.01, y0);
+            return [{ width: widthAt(this.width, samples[0][2]), path }];
+        }
+        let from = middle(samples[0], samples[1]);
+        path.lineTo(...from);
+        let step = samples[0][2] >> 4;
+        for (let i = 1; i < samples.length; i++) {
+            const now = samples[i][2] >> 4;
+            if (now !== step) {
+                runs.push({ width: widthAt(this.width, step << 4), path });
+                path = new Path2D();
+                path.moveTo(...from);
+                step = now;
+            }
+            if (i === samples.length - 1) {
+                path.lineTo(...at(samples[i]));
+            } else {
+                from = middle(samples[i], samples[i + 1]);
+                path.quadraticCurveTo(...at(samples[i]), ...from);
+            }
+        }
+        runs.push({ width: widthAt(this.width, step << 4), path });
+        return runs;
+    }
+
+    /** Draws what came since the first `from` samples were drawn, up to the middle before the last one: the line's end is not known yet. */
+    grow(context: CanvasRenderingContext2D, samples: Sample[], from: number, thinnest: number): void {
+        prepare(context, this.colour);
+        for (let i = Math.max(0, from - 1); i + 1 < samples.length; i++) {
+            context.lineWidth = Math.max(thinnest, widthAt(this.width, samples[i][2]));
+            context.beginPath();
+            context.moveTo(...(i === 0 ? at(samples[0]) : middle(samples[i - 1], samples[i])));
+            context.quadraticCurveTo(...at(samples[i]), ...middle(samples[i], samples[i + 1]));
+            context.stroke();
+        }
+    }
+}
+
+/** Draws what came to a growing stroke since its first `from` samples were drawn, in a small picture. */
+export function growStroke(context: CanvasRenderingContext2D, stroke: WetStroke, from: number, thinnest: number): void {
+    new StrokePieces(stroke.colour, stroke.width).grow(context, stroke.samples, from, thinnest);
+}
+
+/** A growing stroke just as it will be drawn when it is dry: nothing changes when the pen is lifted. */
+export function drawWetStroke(context: CanvasRenderingContext2D, stroke: WetStroke, thinnest = 0): void {
+    if (stroke.samples.length === 0) {
+        return;
+    }
+    if (stroke.type === 'highlight') {
+        drawHighlight(context, stroke.colour, stroke.width, stroke.samples);
+        return;
+    }
+    prepare(context, stroke.colour);
+    for (const { width, path } of new StrokePieces(stroke.colour, stroke.width).runs(stroke.samples)) {
+        context.lineWidth = Math.max(thinnest, width);
+        context.stroke(path);
+    }
+}
+
+function at(sample: Sample): [number, number] {
+    return [sample[0] / TENTHS, sample[1] / TENTHS];
+}
+
+function middle(a: Sample, b: Sample): [number, number] {
+    return [(a[0] + b[0]) / (2 * TENTHS), (a[1] + b[1]) / (2 * TENTHS)];
+}

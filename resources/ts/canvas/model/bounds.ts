@@ -1,0 +1,91 @@
+import { NOTE_MARGIN, heightOf, widthOf } from '../drawing/words';
+import { TENTHS, type CanvasObject, type Placed } from './objects';
+import { matrixOf, through } from './place';
+import { samplesOf } from './scene';
+
+/** In units; right and bottom are not less than left and top. */
+export interface Box {
+    left: number;
+    top: number;
+    right: number;
+    bottom: number;
+}
+
+const known = new WeakMap<CanvasObject, Box>();
+
+/** What an object covers before it is placed, with half its line's width around it. */
+export function boxOf(object: CanvasObject): Box {
+    let box = known.get(object);
+    if (box === undefined) {
+        box = measured(object);
+        known.set(object, box);
+    }
+    return box;
+}
+
+/** What it covers on the page: an upright box around it. */
+export function pageBox({ object, place }: Placed): Box {
+    const box = boxOf(object);
+    return place === undefined ? box : around(cornersOf(box).map(([x, y]) => through(matrixOf(place), x, y)));
+}
+
+export function cornersOf({ left, top, right, bottom }: Box): [number, number][] {
+    return [[left, top], [right, top], [right, bottom], [left, bottom]];
+}
+
+export function around(points: [number, number][], margin = 0): Box {
+    const box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
+    for (const [x, y] of points) {
+        box.left = Math.min(box.left, x - margin);
+        box.top = Math.min(box.top, y - margin);
+        box.right = Math.max(box.right, x + margin);
+        box.bottom = Math.max(box.bottom, y + margin);
+    }
+    return box;
+}
+
+export function union(boxes: Box[]): Box {
+    return around(boxes.flatMap(({ left, top, right, bottom }): [number, number][] => [[left, top], [right, bottom]]));
+}
+
+export function overlaps(a: Box, b: Box): boolean {
+    return a.left <= b.right && a.right >= b.left && a.top <= b.bottom && a.bottom >= b.top;
+}
+
+function measured(object: CanvasObject): Box {
+    switch (object.type) {
+        case 'stroke':
+        case 'highlight':
+            return around(samplesOf(object).map(([x, y]) => [x / TENTHS, y / TENTHS]), (object.width / TENTHS) * 0.75);
+        case 'polygon':
+        case 'curve': {
+            const points: [number, number][] = [];
+            for (let i = 0; i < object.points.length; i += 2) {
+                points.push([object.points[i] / TENTHS, object.points[i + 1] / TENTHS]);
+            }
+            return around(points, object.width / TENTHS / 2);
+        }
+        case 'text': {
+            const width = Math.max(object.w / TENTHS || 0, widthOf(object.text, object.size));
+            return box(object.x, object.y, width, heightOf(object.text, object.size));
+        }
+        case 'note':
+            return box(object.x, object.y, object.w / TENTHS, Math.max(object.h / TENTHS, heightOf(object.text, object.size) + 2 * NOTE_MARGIN));
+        case 'maths':
+            return box(object.x, object.y, (object.wide * object.size) / 1000, (object.tall * object.size) / 1000);
+        case 'stamp':
+            return around([[object.x / TENTHS, object.y / TENTHS]], object.size / 2);
+        case 'piece':
+            return boxOf(object.of);
+        case 'picture':
+            return box(object.x, object.y, object.w / TENTHS, object.h / TENTHS);
+        default: {
+            const margin = object.type === 'arrow' ? object.width / TENTHS * 2.5 + 7 : object.width / TENTHS / 2;
+            return around([[object.x / TENTHS, object.y / TENTHS], [(object.x + object.w) / TENTHS, (object.y + object.h) / TENTHS]], margin);
+        }
+    }
+}
+
+function box(x: number, y: number, w: number, h: number): Box {
+    return { left: x / TENTHS, top: y / TENTHS, right: x / TENTHS + Math.max(0, w), bottom: y / TENTHS + Math.max(0, h) };
+}

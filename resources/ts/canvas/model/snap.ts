@@ -1,0 +1,59 @@
+import { HEIGHT, WIDTH, type Backdrop } from './objects';
+
+const STEPS: Record<string, number> = { small: 25, middle: 50, large: 100 };
+const LINED = 60;
+/** Between the axes' grid and the page's edges, in units, as core/src/Render/AxesSvg.php draws it. */
+const AXES_MARGIN = 70;
+const LINE_MARGIN = 90;
+/** Where nothing is ruled, things still line up with each other. */
+const PLAIN = 25;
+
+/** The nearest point of what is ruled on a backdrop; in units. */
+export function snapped(backdrop: Backdrop, x: number, y: number): [number, number] {
+    const step = STEPS[String(backdrop.size)] ?? 50;
+    switch (backdrop.kind) {
+        case 'squared':
+        case 'dotted':
+            return [nearest(x, step), nearest(y, step)];
+        case 'isometric': {
+            const across = (step * Math.sqrt(3)) / 2;
+            const column = Math.round(x / across);
+            return [column * across, nearest(y, step, (column % 2) * (step / 2))];
+        }
+        case 'lined':
+            return [nearest(x, PLAIN), nearest(y, LINED)];
+        case 'axes':
+            return onAxes(backdrop, x, y);
+        case 'number-line':
+            return [onAxis(x, backdrop, '', LINE_MARGIN, WIDTH - LINE_MARGIN), nearest(y, PLAIN)];
+        default:
+            return [nearest(x, PLAIN), nearest(y, PLAIN)];
+    }
+}
+
+function nearest(value: number, step: number, from = 0): number {
+    return Math.round((value - from) / step) * step + from;
+}
+
+/** As core/src/Render/AxesSvg.php frames the grid. */
+function onAxes(backdrop: Backdrop, x: number, y: number): [number, number] {
+    let [width, height] = [WIDTH - 2 * AXES_MARGIN, HEIGHT - 2 * AXES_MARGIN];
+    if (Number(backdrop.equal ?? 1) === 1) {
+        const [across, up] = [Number(backdrop.x_to) - Number(backdrop.x_from), Number(backdrop.y_to) - Number(backdrop.y_from)];
+        const unit = Math.min(width / across, height / up);
+        [width, height] = [unit * across, unit * up];
+    }
+    return [
+        onAxis(x, backdrop, 'x_', (WIDTH - width) / 2, (WIDTH + width) / 2),
+        onAxis(y, backdrop, 'y_', (HEIGHT + height) / 2, (HEIGHT - height) / 2),
+    ];
+}
+
+/** The nearest tick, or part of a tick, of an axis that runs from one place to another. */
+function onAxis(place: number, backdrop: Backdrop, prefix: string, first: number, last: number): number {
+    const [from, to, step] = ['from', 'to', 'step'].map((name) => Number(backdrop[prefix + name]));
+    const unit = (last - first) / (to - from);
+    const value = from + (place - first) / unit;
+    const tick = step / Number(backdrop.parts ?? 1);
+    return first + (Math.max(from, Math.min(to, nearest(value, tick))) - from) * unit;
+}

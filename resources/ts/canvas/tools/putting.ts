@@ -1,0 +1,76 @@
+import type { MathsWindow } from './maths';
+import { HEIGHT, TENTHS, WIDTH, newId, type Stamp } from '../model/objects';
+import { snapped } from '../model/snap';
+import type { Workbench } from '../workbench';
+
+/** What tools put on the page with one tap, or without a pointer in the middle of what is to be seen. */
+export class Putting {
+    constructor(
+        private readonly bench: Workbench,
+        private readonly maths: MathsWindow,
+    ) {}
+
+    /** A tap with a tool that puts one thing there. */
+    tap(x: number, y: number): void {
+        const { tool, colour, size, align, note, stamp, snap } = this.bench.settings;
+        if (snap && tool !== 'text') {
+            [x, y] = snapped(this.bench.view.log.scene.pages.get(this.bench.view.page) ?? { kind: 'blank' }, x, y);
+        }
+        [x, y] = [Math.max(0, Math.min(WIDTH, x)), Math.max(0, Math.min(HEIGHT, y))];
+        const at = { x: Math.round(x * TENTHS), y: Math.round(y * TENTHS) };
+        if (tool === 'text') {
+            this.bench.typing.begin(x, y, { colour, size, align });
+        } else if (tool === 'note') {
+            const id = newId();
+            const [w, h] = [2600, 1800];
+            this.bench.add({ type: 'note', x: Math.min(at.x, WIDTH * TENTHS - w), y: Math.min(at.y, HEIGHT * TENTHS - h), w, h, size: 26, colour: note, text: '' }, id);
+            this.bench.typing.edit(id);
+        } else if (tool === 'stamps') {
+            this.bench.add({ type: 'stamp', stamp, ...at, size: 90, colour } satisfies Stamp);
+        } else if (tool === 'maths') {
+            void this.writeMaths(at.x, at.y);
+        }
+    }
+
+    /** The same without a pointer: in the middle of what is to be seen. */
+    tapMiddle(): void {
+        const box = this.bench.surface.getBoundingClientRect();
+        const [x, y] = this.bench.view.toPage(box.left + box.width * 0.4, box.top + box.height * 0.4);
+        if (this.bench.settings.tool === 'shapes') {
+            this.addShape(x, y);
+        } else {
+            this.tap(x, y);
+        }
+    }
+
+    private addShape(x: number, y: number): void {
+        const { shape, colour, width, filled } = this.bench.settings;
+        const [left, top] = [Math.round(x * TENTHS), Math.round(y * TENTHS)];
+        const id = newId();
+        if (shape === 'polygon' || shape === 'curve') {
+            const points = [left, top, left + 2000, top, left + 2400, top + 1400, left + 1000, top + 2000];
+            this.bench.add({ type: shape, points, colour, width, filled }, id);
+        } else {
+            this.bench.add({ type: shape, x: left, y: top, w: 3000, h: shape === 'line' || shape === 'arrow' ? 0 : 2000, colour, width, filled }, id);
+        }
+        this.bench.choose('move');
+        this.bench.selection.choose([id]);
+    }
+
+    private async writeMaths(x: number, y: number): Promise<void> {
+        const made = await this.maths.ask();
+        if (made !== null) {
+            const { colour, size } = this.bench.settings;
+            this.bench.add({ type: 'maths', x, y, size: Math.max(40, size), colour, ...made });
+        }
+        this.bench.surface.focus();
+    }
+
+    async rewriteMaths(id: string, source: string): Promise<void> {
+        const made = await this.maths.ask(source);
+        if (made !== null && made.source !== source) {
+            this.bench.make('change', { target: id, set: { ...made } });
+        }
+        this.bench.surface.focus();
+    }
+}

@@ -1,0 +1,393 @@
+import { boxOf, cornersOf, pageBox, union, type Box } from '../model/bounds';
+import { TENTHS, newId, type CanvasObject, type Order, type Place, type Placed, type Placing } from '../model/objects';
+import { HIGHLIGHT_WIDER } from './settings';
+import { matrixOf, placeAfter, through } from '../model/place';
+import { mayTouch } from '../model/scene';
+import type { Workbench } from '../workbench';
+
+interface Shift {
+    about?: [number, number];
+    scale?: number;
+    turn?: number;
+    by?: [number, number];
+}
+
+/** Turning by hand stops at whole fifteenths of a right angle when Shift is held. */
+const EVEN_TURN = 15;
+
+/** What is chosen on a page, the frame around it, and what can be done to it. */
+export class Selection {
+    readonly ids = new Set<string>();
+    private readonly frame: HTMLElement;
+    private readonly outline: SVGPolygonElement;
+    private pending: Shift | null = null;
+    private side: 'w' | 'h' | null = null;
+
+    constructor(private readonly bench: Workbench) {
+        this.frame = document.createElement('div');
+        this.frame.className = 'selection';
+        this.frame.hidden = true;
+        for (const handle of ['nw', 'ne', 'se', 'sw', 'e', 's', 'turn']) {
+            const knob = document.createElement('div');
+            knob.className = 'knob';
+            knob.dataset.handle = handle;
+            knob.addEventListener('pointerdown', (event) => this.hold(event, handle));
+            this.frame.append(knob);
+        }
+        const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
+        svg.classList.add('selection-outline');
+        this.outline = document.createElementNS('http://www.w3.org/2000/svg', 'polygon');
+        svg.append(this.outline);
+        bench.surface.append(svg, this.frame);
+    }
+
+    choose(ids: string[]): void {
+        this.ids.clear();
+        ids.forEach((id) => this.ids.add(id));
+        // What belongs together is chosen together.
+        const groups = new Set([...this.placed()].map(([, { group }]) => group).filter((group) => group !== undefined));
+        if (groups.size > 0) {
+            for (const [id, { group }] of this.bench.view.here()) {
+                if (group !== undefined && groups.has(group)) {
+                    this.ids.add(id);
+                }
+            }
+        }
+        this.freshen();
+        this.bench.refresh();
+    }
+
+    toggle(id: string): void {
+        const next = new Set(this.ids);
+        if (!next.delete(id)) {
+            next.add(id);
+        }
+        this.choose([...next]);
+    }
+
+    all(): void {
+        this.choose([...this.bench.view.here()].filter(([, placed]) => this.mayMove(placed)).map(([id]) => id));
+    }
+
+    clear(): void {
+        if (this.ids.size > 0) {
+            this.choose([]);
+        }
+    }
+
+    /** Forgets what is no longer on the page, and puts the frame where it belongs. */
+    freshen(): void {
+        const { objects } = this.bench.view.log.scene;
+        for (const id of this.ids) {
+            if (objects.get(id)?.page !== this.bench.view.page) {
+                this.ids.delete(id);
+            }
+        }
+        this.place();
+    }
+
+    get isEmpty(): boolean {
+        return this.ids.size === 0;
+    }
+
+    *placed(): Iterable<[string, Placed]> {
+        for (const id of this.ids) {
+            const placed = this.bench.view.log.scene.objects.get(id);
+            if (placed !== undefined) {
+                yield [id, placed];
+            }
+        }
+    }
+
+    /** In drawing order, each with where it stands. */
+    placings(): Placing[] {
+        return [...this.bench.view.here()]
+            .filter(([id]) => this.ids.has(id))
+            .map(([, { object, place, group }]) => ({ object, ...(place && { place }), ...(group && { group }) }));
+    }
+
+    /** What its author may move, be it a piece. The teacher may choose what is locked, to unlock it. */
+    mayMove(placed: Placed): boolean {
+        const teacher = this.bench.layer === 'lead';
+        const pieces = placed.layer === 'pieces' && (teacher || this.bench.layer === 'student');
+        return (placed.layer === this.bench.layer || pieces) && mayTouch(placed, teacher);
+    }
+
+    get own(): string[] {
+        return [...this.placed()].filter(([, placed]) => placed.layer === this.bench.layer && placed.locked !== true).map(([id]) => id);
+    }
+
+    box(): Box | null {
+        const boxes = [...this.placed()].map(([, placed]) => pageBox(placed));
+        return boxes.length === 0 ? null : union(boxes);
+    }
+
+    /** Shows the chosen objects moved, before they are let go. */
+    shift(shift: Shift): void {
+        this.pending = shift;
+        const moving = [...this.placed()].filter(([, { locked }]) => locked !== true);
+        this.bench.view.float(moving.map(([id, placed]): [string, Placed] => [id, { ...placed, place: placeAfter(placed.place, shift) }]));
+        this.place();
+    }
+
+    /** What was shown moved is moved. */
+    land(): void {
+        const { pending } = this;
+        this.pending = null;
+        this.bench.view.floating.clear();
+        if (pending === null) {
+            this.bench.view.drawAll();
+            return;
+        }
+        this.move(pending);
+    }
+
+    /** Moves, turns or scales what is chosen, in one step. */
+    move(shift: Shift): void {
+        const moving = [...this.placed()].filter(([, { locked }]) => locked !== true);
+        if (moving.length === 0) {
+            return;
+        }
+        const places = moving.map(([, { place }]): Place => placeAfter(place, shift));
+        this.bench.make('arrange', { targets: moving.map(([id]) => id), places });
+    }
+
+    /** About its own middle. */
+    turn(degrees: number): void {
+        this.move({ about: this.middle(), turn: degrees });
+    }
+
+    scale(by: number): void {
+        this.move({ about: this.middle(), scale: by });
+    }
+
+    order(order: Order): void {
+        if (!this.isEmpty) {
+            this.bench.make('arrange', { targets: [...this.ids], order });
+        }
+    }
+
+    group(): void {
+        if (this.ids.size > 1) {
+            this.bench.make('arrange', { targets: [...this.ids], group: newId() });
+        }
+    }
+
+    ungroup(): void {
+        if (!this.isEmpty) {
+            this.bench.make('arrange', { targets: [...this.ids], group: '' });
+        }
+    }
+
+    get isGrouped(): boolean {
+        return [...this.placed()].some(([, { group }]) => group !== undefined);
+    }
+
+    get isLocked(): boolean {
+        return [...this.placed()].some(([, { locked }]) => locked === true);
+    }
+
+    lock(): void {
+        if (!this.isEmpty) {
+            this.bench.make('arrange', { targets: [...this.ids], lock: !this.isLocked });
+            this.bench.refresh();
+        }
+    }
+
+    remove(): void {
+        const targets = this.own;
+        if (targets.length > 0) {
+            this.clear();
+            this.bench.make('remove', { targets });
+        }
+    }
+
+    /**
+     * How the first of what is chosen looks, by the names of the tray's choices; what none of it has is left out.
+     */
+    look(): Record<string, string | number | boolean> {
+        const look: Record<string, string | number | boolean> = {};
+        for (const [, { object, layer, locked }] of this.placed()) {
+            if (layer === this.bench.layer && locked !== true) {
+                for (const name of ['colour', 'note', 'highlight', 'width', 'filled', 'size', 'align']) {
+                    const field = fieldOf(object, name);
+                    if (field !== null && look[name] === undefined) {
+                        const value = (object as unknown as Record<string, string | number | boolean>)[field];
+                        look[name] = name === 'width' && object.type === 'highlight' ? (value as number) / HIGHLIGHT_WIDER : value;
+                    }
+                }
+            }
+        }
+        return look;
+    }
+
+    /** Gives a choice of the tray to everything chosen that has it; words find their lines and their room anew. */
+    set(name: string, value: unknown): void {
+        for (const [id, { object, layer, locked }] of [...this.placed()]) {
+            const field = fieldOf(object, name);
+            if (layer !== this.bench.layer || locked === true || field === null) {
+                continue;
+            }
+            const worth = name === 'width' && object.type === 'highlight' ? (value as number) * HIGHLIGHT_WIDER : value;
+            const next = { ...object, [field]: worth } as CanvasObject;
+            const fresh = (name === 'size' ? this.bench.rewrapped(next) : next) as unknown as Record<string, unknown>;
+            const was = object as unknown as Record<string, unknown>;
+            const set = Object.fromEntries(Object.keys(fresh).filter((one) => fresh[one] !== was[one]).map((one) => [one, fresh[one]]));
+            if (Object.keys(set).length > 0) {
+                this.bench.make('change', { target: id, set });
+            }
+        }
+    }
+
+    duplicate(): void {
+        this.bench.addCopies(this.placings(), [40, 40]);
+    }
+
+    showOutline(points: [number, number][]): void {
+        const { view } = this.bench;
+        this.outline.setAttribute('points', points.map(([x, y]) => view.toFrame(x, y).join(',')).join(' '));
+    }
+
+    /** Puts the frame around what is chosen: turned with it when it is one object, upright around several. */
+    place(): void {
+        const { view } = this.bench;
+        const shown = [...this.placed()].map(([id, placed]) => view.floating.get(id) ?? placed);
+        this.frame.hidden = shown.length === 0;
+        if (shown.length === 0) {
+            return;
+        }
+        const [only] = shown;
+        const single = shown.length === 1;
+        const box = single ? boxOf(only.object) : union(shown.map(pageBox));
+        const matrix = matrixOf(single ? only.place : undefined);
+        const [x, y] = view.toFrame(...through(matrix, box.left, box.top));
+        const scale = view.camera.scale * Math.hypot(matrix[0], matrix[1]);
+        const { style } = this.frame;
+        style.width = `${(box.right - box.left) * scale}px`;
+        style.height = `${(box.bottom - box.top) * scale}px`;
+        style.transform = `translate(${x}px, ${y}px) rotate(${Math.atan2(matrix[1], matrix[0])}rad)`;
+        this.frame.classList.toggle('has-sides', single && sides(only).length > 0 && only.locked !== true && only.layer === this.bench.layer);
+        this.frame.classList.toggle('is-locked', shown.some(({ locked }) => locked === true));
+        this.frame.classList.toggle('is-flat', single && !sides(only).includes('h'));
+    }
+
+    private middle(): [number, number] {
+        const box = this.box();
+        return box === null ? [0, 0] : [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
+    }
+
+    /** A handle is held: corners scale, the knob above turns, the sides make wider or taller. */
+    private hold(event: PointerEvent, handle: string): void {
+        event.preventDefault();
+        event.stopPropagation();
+        const knob = event.currentTarget as HTMLElement;
+        knob.setPointerCapture(event.pointerId);
+        const { view } = this.bench;
+        const about = handle === 'turn' ? this.middle() : this.opposite(handle);
+        const start = view.toPage(event.clientX, event.clientY);
+        const [only] = [...this.placed()];
+        const move = (moved: PointerEvent): void => {
+            const now = view.toPage(moved.clientX, moved.clientY);
+            if (handle === 'turn') {
+                const turn = ((Math.atan2(now[1] - about[1], now[0] - about[0]) - Math.atan2(start[1] - about[1], start[0] - about[0])) * 180) / Math.PI;
+                this.shift({ about, turn: moved.shiftKey ? Math.round(turn / EVEN_TURN) * EVEN_TURN : turn });
+            } else if (handle === 'e' || handle === 's') {
+                this.stretch(only, handle === 'e' ? 'w' : 'h', start, now);
+            } else {
+                const was = Math.hypot(start[0] - about[0], start[1] - about[1]);
+                const is = Math.hypot(now[0] - about[0], now[1] - about[1]);
+                this.shift({ about, scale: Math.max(0.05, is / Math.max(1, was)) });
+            }
+        };
+        const up = (): void => {
+            knob.removeEventListener('pointermove', move);
+            if (this.side === null) {
+                this.land();
+            } else {
+                this.landStretch(only[0]);
+            }
+        };
+        knob.addEventListener('pointermove', move);
+        knob.addEventListener('pointerup', up, { once: true });
+        knob.addEventListener('pointercancel', up, { once: true });
+    }
+
+    /** The corner across, on the page: it stays where it is. */
+    private opposite(handle: string): [number, number] {
+        const shown = [...this.placed()].map(([, placed]) => placed);
+        const single = shown.length === 1;
+        const box = single ? boxOf(shown[0].object) : this.box()!;
+        const [x, y] = cornersOf(box)[{ nw: 2, ne: 3, se: 0, sw: 1 }[handle] ?? 0];
+        return single ? through(matrixOf(shown[0].place), x, y) : [x, y];
+    }
+
+    private stretch([id, placed]: [string, Placed], side: 'w' | 'h', start: [number, number], now: [number, number]): void {
+        this.side = side;
+        const [a, b, c, d] = matrixOf(placed.place);
+        const [dx, dy] = [now[0] - start[0], now[1] - start[1]];
+        const all = a * d - b * c;
+        const by = side === 'w' ? (d * dx - c * dy) / all : (a * dy - b * dx) / all;
+        const object = placed.object as unknown as Record<string, number>;
+        const was = object[side];
+        const next = Math.round(was + (was < 0 ? -by : by) * TENTHS);
+        const value = was < 0 ? Math.min(-50, next) : Math.max(placed.object.type === 'line' || placed.object.type === 'arrow' ? 0 : 50, next);
+        this.bench.view.float([[id, { ...placed, object: this.bench.rewrapped({ ...placed.object, [side]: value, ...(placed.object.type === 'text' && { fixed: true }) } as Placed['object']) }]]);
+        this.place();
+    }
+
+    private landStretch(id: string): void {
+        const { view } = this.bench;
+        const side = this.side!;
+        const object = view.floating.get(id)?.object as unknown as Record<string, unknown> | undefined;
+        this.side = null;
+        view.floating.clear();
+        if (object === undefined) {
+            view.drawAll();
+            return;
+        }
+        const set: Record<string, unknown> = { [side]: object[side] };
+        if (object.type === 'text' || object.type === 'note') {
+            set.text = object.text;
+        }
+        if (object.type === 'text') {
+            set.fixed = true;
+        }
+        this.bench.make('change', { target: id, set });
+    }
+}
+
+/** The field of an object that a choice of the tray sets; null where it has none. */
+function fieldOf(object: CanvasObject, name: string): string | null {
+    switch (name) {
+        case 'note':
+            return object.type === 'note' ? 'colour' : null;
+        case 'highlight':
+            return object.type === 'highlight' ? 'colour' : null;
+        case 'colour':
+            return 'colour' in object && object.type !== 'note' && object.type !== 'highlight' ? 'colour' : null;
+        case 'filled':
+            return ['rectangle', 'ellipse', 'triangle', 'polygon'].includes(object.type) ? 'filled' : null;
+        case 'size':
+            return ['text', 'note', 'maths'].includes(object.type) ? 'size' : null;
+        default:
+            return name in object ? name : null;
+    }
+}
+
+/** Which sides of an object can be pulled by themselves. */
+function sides({ object }: Placed): ('w' | 'h')[] {
+    switch (object.type) {
+        case 'text':
+            return ['w'];
+        case 'note':
+        case 'picture':
+        case 'rectangle':
+        case 'ellipse':
+        case 'triangle':
+        case 'line':
+        case 'arrow':
+            return ['w', 'h'];
+        default:
+            return [];
+    }
+}

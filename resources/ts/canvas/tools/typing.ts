@@ -1,0 +1,192 @@
+import { HEIGHT, TENTHS, WIDTH, newId, type Note, type Operation, type Text } from '../model/objects';
+import { matrixOf } from '../model/place';
+import { LINE_HEIGHT, NOTE_MARGIN, heightOf, readsBackwards, typed, widthOf, wrap } from '../drawing/words';
+import type { View } from '../drawing/view';
+
+export interface TypingListener {
+    /** Each change, at once. */
+    type(id: string, object: Text | Note): void;
+    operation(kind: Operation['kind'], id: string, body: Operation['body']): void;
+}
+
+/** After so long without a key, what stands there is stored, though the typing goes on. */
+const PAUSE_MS = 1500;
+/** Left free between words and the page's edge, in units. */
+const EDGE = 20;
+
+/** Typed words, on the page or on a note: a field laid over the page where the words will stand. */
+export class Typing {
+    private field: HTMLTextAreaElement | null = null;
+    private id = '';
+    private object: Text | Note | null = null;
+    private stored: Text | Note | null = null;
+    private timer = 0;
+    /** Where the words began, in tenths: from there they go to the right or to the left. */
+    private anchor = 0;
+
+    constructor(
+        private readonly view: View,
+        private readonly label: string,
+        private readonly to: TypingListener,
+    ) {}
+
+    get isOpen(): boolean {
+        return this.field !== null;
+    }
+
+    /** Begins new words at a place in units. */
+    begin(x: number, y: number, { colour, size, align }: { colour: string; size: number; align: Text['align'] }): void {
+        const left = Math.round(Math.max(0, Math.min(WIDTH - size, x)) * TENTHS);
+        const top = Math.round(Math.max(0, Math.min(HEIGHT - size * LINE_HEIGHT, y - size * 0.6)) * TENTHS);
+        this.open(newId(), { type: 'text', x: left, y: top, w: 0, size, colour, align, fixed: false, text: '' }, null);
+    }
+
+    /** Begins a note that is on the page already, or goes on with words that are there. */
+    edit(id: string): void {
+        const object = this.view.log.scene.objects.get(id)?.object;
+        if (object?.type === 'text' || object?.type === 'note') {
+            this.open(id, { ...object, text: typed(object.text) }, object);
+        }
+    }
+
+    /** Ends the typing; what was typed is stored. */
+    close(): void {
+        if (this.field === null) {
+            return;
+        }
+        const field = this.field;
+        this.field = null;
+        this.store();
+        if (this.object!.type === 'text' && this.object!.text.trim() === '' && this.stored !== null) {
+            this.to.operation('remove', newId(), { targets: [this.id] });
+        }
+        this.view.unhide(this.id);
+        field.remove();
+    }
+
+    /** Changes the look of the words that are being typed. */
+    set(change: Partial<Pick<Text, 'colour' | 'size' | 'align'>>): void {
+        if (this.object !== null && this.field !== null) {
+            this.object = { ...this.object, ...change } as Text | Note;
+            this.typed(this.field.value);
+        }
+    }
+
+    /** Puts the field where it belongs after the page has moved. */
+    fit(): void {
+        const { field, object, view } = this;
+        if (field === null || object === null) {
+            return;
+        }
+        const margin = object.type === 'note' ? NOTE_MARGIN : 0;
+        const [a, b, c, d, e, f] = matrixOf(view.log.scene.objects.get(this.id)?.place);
+        const { scale, x, y } = view.camera;
+        const [left, top] = [object.x / TENTHS + margin, object.y / TENTHS + margin];
+        const [atX, atY] = [a * left + c * top + e, b * left + d * top + f];
+        const { style } = field;
+        style.transform = `matrix(${[a * scale, b * scale, c * scale, d * scale, atX * scale + x, atY * scale + y].join(',')})`;
+        style.fontSize = `${object.size}px`;
+        // The page draws the words as they will stand; the field gives the place to type, and is not read twice.
+        style.caretColor = object.type === 'note' ? '#25323b' : object.colour;
+        style.textAlign = object.type === 'note' ? 'start' : ({ start: 'start', middle: 'center', end: 'end' } as const)[object.align];
+        const isFree = object.type === 'text' && !object.fixed;
+        const room = !isFree ? object.w / TENTHS - 2 * margin : object.text.includes('\u2028') ? this.roomFor(object) : Math.max(widthOf(object.text, object.size) + object.size, object.size * 4);
+        style.width = `${room}px`;
+        style.height = `${heightOf(object.text, object.size) + object.size * 0.2}px`;
+    }
+
+    private open(id: string, object: Text | Note, stored: Text | Note | null): void {
+        this.close();
+        this.id = id;
+        this.object = object;
+        this.stored = stored;
+        const backwards = stored !== null && readsBackwards(stored.text);
+        this.anchor = object.x + (backwards && object.type === 'text' ? object.w : 0);
+        this.view.hide(id);
+        const field = document.createElement('textarea');
+        field.className = `page-typing${object.type === 'note' ? ' is-note' : ''}`;
+        field.setAttribute('aria-label', this.label);
+        field.maxLength = 1900;
+        field.spellcheck = false;
+        field.dir = 'auto';
+        field.value = object.text;
+        field.addEventListener('input', () => this.typed(field.value));
+        field.addEventListener('blur', () => this.close());
+        field.addEventListener('keydown', (event) => {
+            if (event.key === 'Escape') {
+                event.preventDefault();
+                this.close();
+                this.view.frame.closest<HTMLElement>('[tabindex]')?.focus();
+            }
+            event.stopPropagation();
+        });
+        field.addEventListener('pointerdown', (event) => event.stopPropagation());
+        this.field = field;
+        this.view.frame.append(field);
+        if (object.text !== '' || object.type === 'note') {
+            this.typed(object.text);
+        }
+        this.fit();
+        field.focus();
+    }
+
+    private typed(value: string): void {
+        this.object = this.wrapped({ ...this.object!, text: value });
+        this.fit();
+        this.to.type(this.id, this.object);
+        window.clearTimeout(this.timer);
+        this.timer = window.setTimeout(() => this.store(), PAUSE_MS);
+    }
+
+    /** Lines end where there is no more room; words that read to the left grow to the left. */
+    private wrapped(object: Text | Note): Text | Note {
+        if (object.type === 'note') {
+            return grown(object);
+        }
+        if (object.fixed) {
+            return { ...object, text: wrap(object.text, object.size, object.w / TENTHS) };
+        }
+        const backwards = readsBackwards(object.text);
+        const text = wrap(object.text, object.size, this.roomFor(object));
+        const w = Math.ceil(widthOf(text, object.size) * TENTHS);
+        return { ...object, text, w, x: backwards ? this.anchor - w : this.anchor };
+    }
+
+    /** How wide words may become: up to the edge of the page, the way that they read. */
+    private roomFor(object: Text | Note): number {
+        const at = this.anchor / TENTHS;
+        return Math.max(object.size * 3, readsBackwards(object.text) ? at - EDGE : WIDTH - EDGE - at);
+    }
+
+    private store(): void {
+        window.clearTimeout(this.timer);
+        const object = this.object!;
+        const { stored } = this;
+        const empty = object.type === 'text' && object.text.trim() === '';
+        if (empty || JSON.stringify(object) === JSON.stringify(stored)) {
+            return;
+        }
+        if (stored === null) {
+            this.to.operation('add', this.id, { object });
+        } else {
+            const fields = object.type === 'note' ? ['text', 'h', 'size', 'colour'] : ['text', 'x', 'w', 'size', 'colour', 'align'];
+            const set: Record<string, unknown> = {};
+            for (const field of fields) {
+                const now = (object as unknown as Record<string, unknown>)[field];
+                if (now !== (stored as unknown as Record<string, unknown>)[field]) {
+                    set[field] = now;
+                }
+            }
+            if (Object.keys(set).length > 0) {
+                this.to.operation('change', newId(), { target: this.id, set });
+            }
+        }
+        this.stored = object;
+    }
+}
+
+/** A note with its words in lines, and tall enough for them. */
+export function grown(note: Note): Note {
+    const text = wrap(typed(note.text), note.size, Math.max(note.size, note.w / TENTHS - 2 * NOTE_MARGIN));
+    return { ...note, text, h: Math.max(note.h, Math.ceil((heightOf(text, note.size) + 2 * NOTE_MARGIN) * TENTHS)) };
+}

@@ -1,0 +1,93 @@
+import htmx from 'htmx.org';
+import { HttpProblem } from '../../live/http';
+import { element } from '../../page';
+
+interface Around {
+    address: string;
+    words: Record<string, string>;
+    run(address: string, body: unknown): Promise<boolean>;
+}
+
+/** Where everybody stands, over the grid; and groups, which can be changed by hand before they are kept. */
+export class ClassPicture {
+    private readonly root = element('#picture');
+    private readonly made = element('#groups-made');
+    private before: HTMLElement | null = null;
+
+    constructor(private readonly around: Around) {
+        const form = element<HTMLFormElement>('#groups-form');
+        form.addEventListener('submit', (event) => {
+            event.preventDefault();
+            void this.propose(form);
+        });
+        this.made.addEventListener('change', (event) => {
+            const select = (event.target as Element).closest<HTMLSelectElement>('.group-of');
+            select !== null && this.move(select.closest<HTMLElement>('.group-student')!, select.value);
+        });
+        this.listenToDrags();
+    }
+
+    get isOpen(): boolean {
+        return !this.root.hidden;
+    }
+
+    open(): void {
+        this.before = document.activeElement as HTMLElement | null;
+        this.root.hidden = false;
+        element('#picture-title').focus();
+        this.refresh();
+    }
+
+    close(): void {
+        this.root.hidden = true;
+        this.before?.focus();
+    }
+
+    refresh(): void {
+        this.isOpen && void htmx.ajax('get', `${this.around.address}/picture`, { source: '#picture-body', target: '#picture-body', swap: 'innerHTML' });
+    }
+
+    keep(): void {
+        const groups = [...this.made.querySelectorAll<HTMLElement>('.group')].map((group) => [...group.querySelectorAll<HTMLElement>('.group-student')].map(({ dataset }) => dataset.seat!));
+        void this.around.run(`${this.around.address}/groups`, { groups });
+    }
+
+    private async propose(form: HTMLFormElement): Promise<void> {
+        const asked = new URLSearchParams([...new FormData(form)].map(([name, value]) => [name, String(value)]));
+        const problem = element('#groups-problem');
+        problem.textContent = '';
+        try {
+            const answer = await fetch(`${this.around.address}/groups?${asked}`, { headers: { Accept: 'application/json' } });
+            if (!answer.ok) {
+                const told = (await answer.json().catch(() => ({}))) as { message?: string };
+                throw new HttpProblem(answer.status, told.message ?? this.around.words.unreachable);
+            }
+            this.made.innerHTML = await answer.text();
+        } catch (found) {
+            problem.textContent = found instanceof HttpProblem ? found.message : this.around.words.unreachable;
+        }
+    }
+
+    private move(student: HTMLElement, to: string): void {
+        element('ul', element(`.group[data-group="${to}"]`, this.made)).append(student);
+        element<HTMLSelectElement>('.group-of', student).value = to;
+    }
+
+    private listenToDrags(): void {
+        let dragged: HTMLElement | null = null;
+        this.made.addEventListener('dragstart', (event) => {
+            dragged = (event.target as Element).closest<HTMLElement>('.group-student');
+        });
+        this.made.addEventListener('dragover', (event) => {
+            dragged !== null && (event.target as Element).closest('.group') !== null && event.preventDefault();
+        });
+        this.made.addEventListener('drop', (event) => {
+            const group = (event.target as Element).closest<HTMLElement>('.group');
+            if (dragged !== null && group !== null) {
+                event.preventDefault();
+                this.move(dragged, group.dataset.group!);
+            }
+            dragged = null;
+        });
+    }
+}

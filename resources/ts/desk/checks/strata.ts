@@ -1,0 +1,77 @@
+import { element } from '../../page';
+
+export type Scale = { word: string; level: number }[];
+
+function levelButton(model: HTMLElement, key: number, level: number, word: string): HTMLElement {
+    const button = model.cloneNode(true) as HTMLElement;
+    const mark = element('.strata', button);
+    button.dataset.level = String(key);
+    mark.dataset.level = String(level);
+    button.title = `${word} (${key})`;
+    const isShort = button.querySelector('.visually-hidden') !== null;
+    button.replaceChildren(mark, isShort
+        ? Object.assign(document.createElement('span'), { className: 'visually-hidden', textContent: word })
+        : document.createTextNode(` ${word} `));
+    isShort || button.append(Object.assign(document.createElement('kbd'), { textContent: String(key) }));
+    return button;
+}
+
+/** The small menu of levels that a tile's Strata mark opens. */
+export class StrataMenu {
+    private readonly root = element('#strata-menu');
+
+    /** The levels of a teacher's own scale, the lowest first; null for Strata. */
+    private scale: Scale | null = null;
+    private readonly strata = new Map<HTMLElement, string>();
+
+    get isStrata(): boolean {
+        return this.scale === null;
+    }
+
+    /** The menu, and the row for those that are chosen, say the levels of the prompt that is looked at. */
+    show(scale: Scale | null): void {
+        if (JSON.stringify(scale) === JSON.stringify(this.scale)) {
+            return;
+        }
+        this.scale = scale;
+        for (const place of document.querySelectorAll<HTMLElement>('#strata-menu, .chosen-strata')) {
+            this.strata.has(place) || this.strata.set(place, place.innerHTML);
+            place.innerHTML = this.strata.get(place)!;
+            if (scale === null) {
+                continue;
+            }
+            const [model] = place.querySelectorAll<HTMLElement>('[data-level="3"]');
+            const buttons = scale.map(({ word, level }, i) => levelButton(model, i + 1, level, word)).reverse();
+            place.querySelectorAll('[data-level="3"], [data-level="2"], [data-level="1"]').forEach((button) => button.remove());
+            place.prepend(...(place.id === 'strata-menu' ? buttons : buttons.reverse()));
+        }
+    }
+
+    /** The seat whose mark was pressed. */
+    get seat(): string {
+        return this.root.dataset.seat ?? '';
+    }
+
+    get isOpen(): boolean {
+        return !this.root.hidden;
+    }
+
+    open(button: HTMLElement): void {
+        const box = button.getBoundingClientRect();
+        this.root.dataset.seat = button.closest<HTMLElement>('.tile')!.dataset.seat!;
+        this.root.hidden = false;
+        this.root.style.left = `${Math.min(box.left, window.innerWidth - this.root.offsetWidth - 8)}px`;
+        this.root.style.top = `${Math.max(8, box.top - this.root.offsetHeight - 4)}px`;
+        element('button', this.root).focus();
+    }
+
+    close(): void {
+        this.root.hidden = true;
+    }
+
+    pressedOutside(target: Element): void {
+        if (this.isOpen && target.closest('#strata-menu, [data-do="strata"]') === null) {
+            this.close();
+        }
+    }
+}

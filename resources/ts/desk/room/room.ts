@@ -1,0 +1,146 @@
+import { chime, TimerFace } from '../../live/timer';
+import { element, fill } from '../../page';
+import type { Room } from '../../student/state';
+
+interface Around {
+    words: Record<string, string>;
+    address: string;
+    now(): number;
+    run(address: string, body: unknown): Promise<boolean>;
+    /** The same, after whatever was told before. */
+    inOrder(address: string, body: unknown): Promise<boolean>;
+    /** Names stand otherwise: what is written out follows. */
+    renamed(): void;
+    /** The bands are asked for again. */
+    refresh(): void;
+    say(sentence: string): void;
+}
+
+const MODES = ['real', 'stone', 'none'];
+
+/** What holds for the whole room, as the now band says it, and the keys that change it. */
+export class RoomDesk {
+    room: Room;
+    /** How many changes of the names are on their way. */
+    private telling = 0;
+    private readonly face: TimerFace;
+
+    constructor(private readonly around: Around) {
+        this.face = new TimerFace(around.now, (words, isPaused) => {
+            const said = words === null ? around.words.timer : isPaused ? fill(around.words.paused, { left: words }) : words;
+            for (const place of document.querySelectorAll<HTMLElement>('#timer-left, #timing-left')) {
+                const shown = place.id === 'timing-left' && words === null ? '–:––' : said;
+                if (place.textContent !== shown) {
+                    place.textContent = shown;
+                }
+            }
+        }, ({ sound }) => {
+            around.say(around.words.time_up);
+            sound && chime();
+            this.showPens();
+        });
+        this.room = this.read();
+        element<HTMLFormElement>('#timer-form').addEventListener('submit', (event) => {
+            event.preventDefault();
+            const form = new FormData(event.target as HTMLFormElement);
+            this.setTimer(Number(form.get('minutes')) * 60 + Number(form.get('seconds')));
+        });
+    }
+
+    take(room: Room): void {
+        this.room = room;
+        this.face.set(room.timer);
+        this.showPens();
+    }
+
+    /** What the server has written into the now band. */
+    read(): Room {
+        const room = JSON.parse(element('#now').dataset.room!) as Room;
+        this.room = room;
+        this.face.set(room.timer);
+        this.showPens();
+        return room;
+    }
+
+    get arePensDown(): boolean {
+        return this.room.pens !== null || this.face.bringsPensDown;
+    }
+
+    togglePens(): void {
+        void this.around.run(`${this.around.address}/pens`, { down: !this.arePensDown, words: element<HTMLInputElement>('#pens-words').value });
+    }
+
+    setTimer(seconds: number): void {
+        void this.around.run(`${this.around.address}/timer`, { do: 'set', seconds, pens: element<HTMLInputElement>('#timer-pens').checked });
+    }
+
+    pauseTimer(): void {
+        const { timer } = this.room;
+        timer !== null && void this.around.run(`${this.around.address}/timer`, { do: timer.ends === null ? 'resume' : 'pause' });
+    }
+
+    /** Names on this desk: real, then stone, then none. Here at once, then told: two presses are two steps. */
+    nextNames(): void {
+        const names = MODES[(MODES.indexOf(document.body.dataset.names!) + 1) % MODES.length];
+        this.telling++;
+        this.putNames(names);
+        void this.around.inOrder(`${this.around.address}/settings`, { desk_names: names }).finally(() => {
+            this.telling--;
+            this.telling === 0 && this.around.refresh();
+        });
+    }
+
+    /** As the server says, unless this desk is just telling it. */
+    showNames(): void {
+        this.telling === 0 && this.putNames(element('#now').dataset.names!);
+    }
+
+    private putNames(names: string): void {
+        if (document.body.dataset.names !== names) {
+            document.body.dataset.names = names;
+            this.around.renamed();
+        }
+        element('#names').setAttribute('aria-pressed', String(names === MODES[0]));
+        element('#names .names-word').textContent = this.around.words[`names_${names}`];
+    }
+
+    /** The settings' fields say what holds, but for the one in which somebody is. */
+    showSettings(): void {
+        const settings = JSON.parse(element('#now').dataset.settings!) as Record<string, unknown>;
+        for (const field of document.querySelectorAll<HTMLInputElement>('#settings form [name]')) {
+            const value = field.name.replace('[]', '').split('.').reduce<unknown>((at, name) => (at as Record<string, unknown> | undefined)?.[name], settings);
+            if (value === undefined || field === document.activeElement) {
+                continue;
+            }
+            if (field.type === 'checkbox') {
+                field.checked = Array.isArray(value) ? value.includes(field.value) : value === true;
+            } else {
+                field.value = String(value);
+            }
+        }
+    }
+
+    /** The tools' form begins with what students have now. */
+    showTray(): void {
+        const { kind, tools } = JSON.parse(element('#now').dataset.tray!) as { kind: string; tools: string[] };
+        for (const field of document.querySelectorAll<HTMLInputElement>('#tools form input')) {
+            if (field.name === 'tray') {
+                field.checked = field.value === kind;
+            } else if (field.name === 'tools[]' && field.type === 'checkbox') {
+                field.checked = tools.includes(field.value);
+            } else if (field.name === 'pictures' || field.name === 'pages') {
+                field.checked = tools.includes(field.name === 'pictures' ? 'picture' : 'pages');
+            }
+        }
+    }
+
+    private showPens(): void {
+        const button = document.querySelector<HTMLElement>('#pens');
+        if (button !== null) {
+            button.setAttribute('aria-pressed', String(this.arePensDown));
+            button.classList.toggle('btn-attention', this.arePensDown);
+            button.classList.toggle('btn-paper', !this.arePensDown);
+            element('.pens-word', button).textContent = this.arePensDown ? this.around.words.pens_up : this.around.words.pens_down;
+        }
+    }
+}

@@ -1,0 +1,27 @@
+import { mountWindow } from '../../bench/window';
+import { element } from '../../page';
+
+/** Somebody types the name of a student who is in: the teacher sees both devices before a place changes hands. */
+export class WhoIsIt {
+    private seat = '';
+    private readonly window: HTMLDialogElement;
+
+    constructor(address: string, run: (address: string, body: unknown) => Promise<boolean>) {
+        this.window = mountWindow('#who-is-it', (answer) => {
+            const seats = [this.seat];
+            if (answer === 'yes' || answer === 'other') {
+                void run(`${address}/let-in`, { seats, claimed: answer === 'yes' });
+            } else if (answer === 'no') {
+                void run(`${address}/turn-away`, { seats, reason: element('#turn-away-reason').getAttribute('value') });
+            }
+        });
+    }
+
+    ask({ seat = '', name = '', there = '', asks = '' }: DOMStringMap): void {
+        this.seat = seat;
+        element('.window-name', this.window).textContent = name;
+        element('#who-is-it-there').textContent = there;
+        element('#who-is-it-asks').textContent = asks;
+        this.window.showModal();
+    }
+}

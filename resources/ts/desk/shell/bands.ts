@@ -1,0 +1,89 @@
+import htmx from 'htmx.org';
+import { element } from '../../page';
+
+const WAIT_MS = 120;
+
+/**
+ * The parts of the desk that the server writes: asked for again, together, a moment after something has changed. What the
+ * teacher has ticked or opened in them meanwhile stays.
+ */
+export class Bands {
+    private timer = 0;
+    private ticked = new Map<string, boolean>();
+    private open = new Set<string>();
+    private focused = '';
+    private chosen = '';
+
+    constructor(
+        private readonly address: string,
+        private readonly changed: () => void,
+    ) {
+        document.addEventListener('htmx:oobBeforeSwap', () => this.keep());
+        document.addEventListener('htmx:oobAfterSwap', () => {
+            this.restore();
+            this.changed();
+        });
+    }
+
+    refresh(): void {
+        if (this.timer === 0) {
+            this.timer = window.setTimeout(() => {
+                this.timer = 0;
+                void htmx.ajax('get', this.address, { source: '#bands-sink', target: '#bands-sink', swap: 'none' });
+            }, WAIT_MS);
+        }
+    }
+
+    private keep(): void {
+        for (const field of document.querySelectorAll<HTMLInputElement>('#doorway input[type=checkbox], #recipients input')) {
+            this.ticked.set(`${field.name} ${field.value} ${field.dataset.seats ?? ''}`, field.checked);
+        }
+        this.chosen = document.querySelector<HTMLSelectElement>('#pieces-seats')?.value ?? '';
+        this.open = new Set([...document.querySelectorAll<HTMLDetailsElement>('details[id][open]')].map(({ id }) => id));
+        this.focused = document.activeElement?.id ?? '';
+    }
+
+    private restore(): void {
+        for (const field of document.querySelectorAll<HTMLInputElement>('#doorway input[type=checkbox], #recipients input')) {
+            const was = this.ticked.get(`${field.name} ${field.value} ${field.dataset.seats ?? ''}`);
+            field.checked = was ?? field.checked;
+        }
+        const pieces = document.querySelector<HTMLSelectElement>('#pieces-seats');
+        if (pieces !== null && [...pieces.options].some(({ value }) => value === this.chosen)) {
+            pieces.value = this.chosen;
+        }
+        document.querySelectorAll<HTMLDetailsElement>('details[id]').forEach((details) => {
+            details.open = details.open || this.open.has(details.id);
+        });
+        if (this.focused !== '' && document.activeElement === document.body) {
+            document.querySelector<HTMLElement>(`#${CSS.escape(this.focused)}`)?.focus({ preventScroll: true });
+        }
+    }
+}
+
+/** Says to those who hear the page who has begun to wait. */
+export class WaitingList {
+    private before = new Set<string>();
+
+    constructor(private readonly words: Record<string, string>) {}
+
+    listen(): void {
+        const now = new Map<string, string>();
+        for (const one of document.querySelectorAll<HTMLElement>('#waiting .waiting-one')) {
+            const name = [...element('.waiting-name', one).childNodes].map((node) => node.textContent).join(' ').trim();
+            const isKnocking = one.classList.contains('is-knocking');
+            now.set(`${isKnocking} ${one.dataset.seat ?? name}`, (isKnocking ? this.words.knocks : this.words.hands).replace(':name', shownName(one) || name));
+        }
+        const fresh = [...now].filter(([id]) => !this.before.has(id)).map(([, said]) => said);
+        if (fresh.length > 0) {
+            element('#desk-heard').textContent = fresh.join('. ');
+        }
+        this.before = new Set(now.keys());
+    }
+}
+
+/** The name as this desk shows names. */
+function shownName(within: HTMLElement): string {
+    const kind = { real: '.name-real', stone: '.name-stone', none: '.name-seat' }[document.body.dataset.names ?? 'real'] ?? '.name-real';
+    return within.querySelector(kind)?.textContent ?? '';
+}

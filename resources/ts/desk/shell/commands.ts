@@ -1,0 +1,174 @@
+import { HttpProblem, post } from '../../live/http';
+import { element } from '../../page';
+
+interface Told {
+    said?: string | null;
+    undo?: { address: string; body: unknown };
+}
+
+interface Settings {
+    words: Record<string, string>;
+    /** After what a command with `data-then` did. */
+    then(name: string): void;
+    /** The server refused: the page puts itself right. */
+    mend(): void;
+}
+
+/** Says sentences of the desk's, one at a time, with a button where there is something to do about it. */
+export class Notice {
+    private hushed = 0;
+
+    say(sentence: string, button?: { word: string; press(): void }, ms = 7000): void {
+        const notice = element('#desk-notice');
+        notice.textContent = sentence;
+        if (button !== undefined) {
+            const press = Object.assign(document.createElement('button'), { type: 'button', className: 'btn btn-sm btn-paper', textContent: button.word });
+            press.addEventListener('click', () => {
+                notice.hidden = true;
+                button.press();
+            });
+            notice.append(' ', press);
+        }
+        notice.hidden = false;
+        window.clearTimeout(this.hushed);
+        this.hushed = window.setTimeout(() => {
+            notice.hidden = true;
+        }, button === undefined ? ms : Math.max(ms, 15_000));
+    }
+}
+
+/**
+ * Buttons and forms that say in the page what they do: `data-post` is where to, `data-body` what; a form sends its fields.
+ * What the answer says is said, with a way back where there is one.
+ */
+export class Commands {
+    private last: Promise<boolean> = Promise.resolve(true);
+
+    constructor(
+        private readonly notice: Notice,
+        private readonly settings: Settings,
+    ) {
+        document.addEventListener('click', (event) => {
+            const button = (event.target as Element).closest<HTMLElement>('[data-post]:not(form)');
+            if (button !== null) {
+                void this.run(button.dataset.post!, JSON.parse(button.dataset.body ?? '{}'), button.dataset.then);
+            }
+        });
+        document.addEventListener('submit', (event) => {
+            const form = event.target as HTMLFormElement;
+            if (form.dataset.post !== undefined) {
+                event.preventDefault();
+                void this.submit(form);
+            }
+        });
+        // Settings hold as soon as they are changed. What was changed is sent, and nothing that the form remembers beside it.
+        document.addEventListener('change', (event) => {
+            const field = event.target as HTMLInputElement;
+            const form = field.closest<HTMLFormElement>('form[data-live]');
+            if (field.dataset.to !== undefined) {
+                this.inOrder(field.dataset.to, { ...JSON.parse(field.dataset.body ?? '{}'), [field.name]: field.type === 'checkbox' ? field.checked : field.value === '' ? null : field.value });
+            } else if (form !== null && field.name !== '') {
+                this.inOrder(form.dataset.post!, fieldsOf(form, field.name), form.dataset.then);
+            }
+        });
+    }
+
+    /** One change after the other, as they were made: an earlier one can never come last. */
+    inOrder(address: string, body: unknown, then = ''): Promise<boolean> {
+        this.last = this.last.then(() => this.run(address, body, then));
+        return this.last;
+    }
+
+    /** What was pressed before is done, or could not be. */
+    async settled(): Promise<void> {
+        await this.last;
+    }
+
+    /** Resolves to whether it was done. */
+    async run(address: string, body: unknown, then = ''): Promise<boolean> {
+        try {
+            const told = (await post<Told | undefined>(address, body)) ?? {};
+            const { undo } = told;
+            if (told.said) {
+                this.notice.say(told.said, undo && { word: this.settings.words.undo, press: () => void this.run(undo.address, undo.body) });
+            }
+            this.settings.then(then);
+            return true;
+        } catch (problem) {
+            this.notice.say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.settings.words.unreachable);
+            this.settings.mend();
+            return false;
+        }
+    }
+
+    /** A form that leaves the page, as the one that ends the session does, waits for what was pressed before it. */
+    leaveInOrder(): void {
+        document.addEventListener('submit', (event) => {
+            const form = event.target as HTMLFormElement;
+            if (form.method === 'post' && form.dataset.post === undefined && !event.defaultPrevented) {
+                event.preventDefault();
+                void this.settled().then(() => form.submit());
+            }
+        });
+    }
+
+    private async submit(form: HTMLFormElement): Promise<void> {
+        const body = fieldsOf(form);
+        const done = await this.run(form.dataset.post!, body, form.dataset.then);
+        if (done && form.dataset.live === undefined) {
+            form.closest('dialog')?.close();
+            form.querySelectorAll<HTMLTextAreaElement>('textarea').forEach((field) => {
+                field.value = '';
+            });
+        }
+    }
+}
+
+/** A form's fields as JSON: ticks are true or false, names that end in [] are lists, `group.name` stands in a group. With `only`, the fields of one name. */
+export function fieldsOf(form: HTMLFormElement, only?: string): Record<string, unknown> {
+    const whole: Record<string, unknown> = {};
+    for (const field of form.elements) {
+        const { name: path, type, value, checked } = field as HTMLInputElement;
+        if (path === undefined || path === '' || (only !== undefined && path !== only)) {
+            continue;
+        }
+        const [group, inner] = path.split('.');
+        const name = inner ?? path;
+        const body = inner === undefined ? whole : ((whole[group] ??= {}) as Record<string, unknown>);
+        if (name.endsWith('[]')) {
+            const list = (body[name.slice(0, -2)] ??= []) as string[];
+            (type !== 'checkbox' || checked) && list.push(value);
+        } else if (type === 'checkbox') {
+            body[name] = checked;
+        } else if (type !== 'radio' || checked) {
+            body[name] = value;
+        }
+    }
+    return whole;
+}
+
+/** The small windows that ask for a reason or a name about one student. */
+export function openWindow(id: string, { seat, name }: { seat?: string; name?: string }): void {
+    const window = element<HTMLDialogElement>(`#${id}`);
+    for (const field of window.querySelectorAll<HTMLInputElement>('input[type=hidden]')) {
+        field.value = seat ?? '';
+    }
+    const title = window.querySelector<HTMLElement>('.window-name');
+    if (title !== null) {
+        title.textContent = name ?? '';
+    }
+    const typed = window.querySelector<HTMLInputElement>('input[name=name]');
+    if (typed !== null) {
+        typed.value = name ?? '';
+    }
+    window.showModal();
+    typed?.select();
+}
+
+export function listenToCancels(): void {
+    document.addEventListener('click', (event) => {
+        const button = (event.target as Element).closest<HTMLElement>('dialog [data-cancel]');
+        button?.closest('dialog')?.close();
+    });
+}
+

@@ -1,0 +1,494 @@
+import { mountBench } from '../../bench/mount';
+import type { Tray } from '../../bench/tray';
+import { Log } from '../../canvas/model/log';
+import type { Operation, WetInk } from '../../canvas/model/objects';
+import type { KeptScene } from '../../canvas/model/scene';
+import { View } from '../../canvas/drawing/view';
+import type { Workbench } from '../../canvas/workbench';
+import { Player } from '../../grid/player';
+import { showWet, type Tile } from '../../grid/tile';
+import { get, post } from '../../live/http';
+import { Outbox } from '../../live/outbox';
+import { InkLine } from '../../live/inkline';
+import { PointerSender } from '../../live/pointer';
+import { WetSender } from '../../live/wet';
+import { element, fill } from '../../page';
+import type { Asked } from '../../questions/fields';
+import { Questions } from '../../questions/panel';
+import type { DeskContext } from '../shell/context';
+import { CloseUpSide } from './closeupside';
+
+interface Settings extends DeskContext {
+    /** This teacher's, to begin with. */
+    colours: Record<'coach' | 'private', string>;
+    /** Why a student is worth a look; empty for nothing. */
+    reasons(seat: string): string;
+}
+
+interface CloseAnswer {
+    canvas: string;
+    tray: { tools: string[] };
+    clock: number;
+    n: number;
+    /** The student's own channel. */
+    channel: string;
+    /** Up to which operation a teacher had looked at it before. */
+    looked: number;
+    /** The prompt's, as this student has them. */
+    questions: Asked[];
+    /** The canvas of the private notes, where there are any. */
+    notes: string | null;
+    scene: KeptScene | null;
+    operations: Operation[];
+}
+
+export type Mode = 'look' | 'coach' | 'private';
+
+/**
+ * One canvas as large as the page allows, as live as its tile. It is looked at, coached, or has private notes written over
+ * it: the bench draws on one of the two logs, and the other lies over or under it on a sheet.
+ */
+export class CloseUp {
+    private readonly root = element('#closeup');
+    readonly side: CloseUpSide;
+    private readonly sheet = document.createElement('div');
+    /** What is drawn and pointed at goes to the student's page as it happens. */
+    private readonly line: InkLine;
+    private coached: string | null = null;
+    private uses = 0;
+    private readonly wetInk: WetSender;
+    private readonly pointer: PointerSender;
+    private readonly player: Player;
+    private bench!: Workbench;
+    private tray!: Tray;
+    private other!: View;
+    private questions!: Questions;
+    private outbox!: Outbox;
+    private tile: Tile | null = null;
+    private mode: Mode = 'look';
+    private told: CloseAnswer | null = null;
+    private notes = '';
+    private begun: Promise<void> | null = null;
+    /** What the pen was wanted to do before the canvas was there, and before the page was. */
+    private wanted: Mode | null = null;
+    private early: Mode | null = null;
+    private opening: Tile | null = null;
+    private dipped: 'coach' | 'private' = 'coach';
+    private readonly colours: Record<'coach' | 'private', string>;
+
+    constructor(private readonly settings: Settings) {
+        this.colours = { ...settings.colours };
+        this.line = new InkLine({ path: () => this.coached && `/live/coach/${settings.session}/${this.coached}` });
+        const send = (text: string): boolean => this.mode === 'coach' && this.line.send(text);
+        this.wetInk = new WetSender('coach', send);
+        this.pointer = new PointerSender('coach', send);
+        this.player = new Player(element('#player'), settings, (isOpen) => this.root.classList.toggle('is-replayed', isOpen), (operation) => void this.giveBack(operation));
+        this.sheet.className = 'page page-over';
+        this.side = new CloseUpSide(this.root, (what) => (this.canvas === '' ? null : this.addressOf(what)));
+        this.root.addEventListener('click', (event) => {
+            const mode = (event.target as Element).closest<HTMLElement>('[data-mode]:not(#closeup)')?.dataset.mode as Mode | undefined;
+            mode !== undefined && void this.use(mode);
+        });
+        this.root.addEventListener('change', (event) => (event.target as Element).closest('[data-layer]') !== null && this.showLayers());
+    }
+
+    get shown(): Tile | null {
+        return this.tile;
+    }
+
+    get isOpen(): boolean {
+        return !this.root.hidden;
+    }
+
+    get isReplaying(): boolean {
+        return this.player.isOpen;
+    }
+
+    get isDrawing(): boolean {
+        return this.isOpen && this.mode !== 'look';
+    }
+
+    /** The private notes are to be taken along. */
+    get withNotes(): boolean {
+        return element<HTMLInputElement>('#closeup-with-notes input').checked;
+    }
+
+    /** The page of a tile's canvas that the teacher is looking at. */
+    pageOf(tile: Tile): string {
+        return tile === this.tile ? this.bench.view.page : tile.view.page;
+    }
+
+    async show(tile: Tile, focus: boolean): Promise<void> {
+        this.leave();
+        this.tile = tile;
+        this.opening = tile;
+        this.early = null;
+        this.root.hidden = false;
+        document.body.classList.add('shows-closeup');
+        await (this.begun ??= this.begin());
+        if (this.tile !== tile) {
+            return;
+        }
+        this.opening = null;
+        this.mode = 'look';
+        this.told = null;
+        this.notes = '';
+        this.wanted = this.early;
+        this.early = null;
+        this.questions.show([]);
+        this.bench.beginWith(tile.seat.canvas!, tile.view.log.copy(), tile.view.page, 'coach');
+        this.other.reset();
+        tile.view.wetInk.forEach((stroke, id) => this.bench.view.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page));
+        this.place();
+        this.name(tile);
+        this.side.begin();
+        focus && element('#closeup-name').focus({ preventScroll: true });
+        await this.ask(tile);
+    }
+
+    hide(): void {
+        this.leave();
+        this.tile = null;
+        this.root.hidden = true;
+        document.body.classList.remove('shows-closeup');
+    }
+
+    /** What the pen does. Coach ink and private notes are drawn on logs of their own. */
+    async use(mode: Mode): Promise<void> {
+        const { tile } = this;
+        if (this.bench === undefined || (tile !== null && this.opening === tile)) {
+            // The page is only just opening.
+            this.early = mode === 'look' ? null : mode;
+            return;
+        }
+        this.wanted = null;
+        // The last press counts: what waits for notes to come gives way to what was pressed since.
+        const mine = ++this.uses;
+        if (tile === null || mode === this.mode || !this.isOpen) {
+            return;
+        }
+        this.player.close();
+        if (mode === 'private' && this.notes === '') {
+            await this.takeNotes();
+        }
+        if (mine !== this.uses) {
+            return;
+        }
+        if (mode === 'coach' && this.told === null && tile === this.tile) {
+            this.wanted = mode;
+            return;
+        }
+        if (tile !== this.tile || (mode === 'private' && this.notes === '')) {
+            return;
+        }
+        this.swap(mode);
+        this.dip(mode);
+        mode === 'coach' ? this.coach(this.told!.channel) : this.pointer.leave(this.canvas);
+        this.place();
+        this.bench.surface.focus({ preventScroll: true });
+    }
+
+    private coach(channel: string | null): void {
+        this.coached = channel;
+        this.line.follow();
+    }
+
+    replay(): void {
+        if (this.tile !== null) {
+            void this.use('look').then(() => this.player.open(this.addressOf('replay')));
+        }
+    }
+
+    /** As it was when a teacher last looked. */
+    lastLook(): void {
+        const looked = this.told?.looked ?? 0;
+        if (this.player.isOpen) {
+            this.player.close();
+        } else if (looked === 0) {
+            this.settings.say(this.settings.words.never_looked);
+        } else {
+            void this.use('look').then(() => this.player.open(this.addressOf('replay'), looked));
+            this.settings.say(this.settings.words.as_looked);
+        }
+    }
+
+    get lookedAt(): number {
+        return this.told?.looked ?? 0;
+    }
+
+    stopReplay(): void {
+        this.player.close();
+    }
+
+    /** The state, the check and why it is worth a look, as the tile has them. */
+    freshen(): void {
+        const { tile } = this;
+        if (tile === null) {
+            return;
+        }
+        element('#closeup-state').textContent = element('.tile-state-words', tile.root).textContent;
+        const reasons = this.settings.reasons(tile.seat.id);
+        const signals = element('#closeup-signals');
+        signals.hidden = reasons === '';
+        signals.textContent = reasons;
+        for (const button of this.root.querySelectorAll<HTMLButtonElement>('.closeup-checks [data-level]')) {
+            button.setAttribute('aria-pressed', String(button.dataset.level === String(tile.level ?? '')));
+        }
+    }
+
+    /** A check was made: its history has one more. */
+    checked(canvas: string): void {
+        canvas === this.tile?.seat.canvas && this.side.showAnswers();
+        this.freshen();
+    }
+
+    take(operations: Operation[]): void {
+        if (this.tile === null || this.begun === null || this.bench === undefined) {
+            return;
+        }
+        const ofCanvas = operations.filter(({ canvas }) => canvas === this.canvas);
+        const ofNotes = this.notes === '' ? [] : operations.filter(({ canvas }) => canvas === this.notes);
+        const [here, there] = this.mode === 'private' ? [ofNotes, ofCanvas] : [ofCanvas, ofNotes];
+        here.length > 0 && this.bench.take(here);
+        there.length > 0 && this.other.take(there);
+        if (ofCanvas.some(({ kind }) => kind === 'answer' || kind === 'fresh')) {
+            this.side.showAnswers();
+            this.questions.freshen(this.viewOf(this.canvas)?.log.scene.answers);
+        }
+        if (ofCanvas.some(({ kind }) => ['page', 'fresh', 'withdraw', 'reinstate', 'give_back'].includes(kind))) {
+            this.turned();
+        }
+    }
+
+    wet(seat: string, message: WetInk): void {
+        if (this.tile?.seat.id !== seat || this.bench === undefined) {
+            return;
+        }
+        const view = this.mode === 'private' ? this.other : this.bench.view;
+        if (message.at !== undefined) {
+            view.pointAt({ x: message.at[0], y: message.at[1], page: message.g ?? '', name: this.tile.nameShown });
+        } else {
+            showWet(view, message);
+        }
+        this.freshen();
+    }
+
+    private get canvas(): string {
+        return this.tile?.seat.canvas ?? '';
+    }
+
+    private addressOf(what: string): string {
+        return `${this.settings.address}/canvas/${this.canvas}/${what}`;
+    }
+
+    private async begin(): Promise<void> {
+        const { settings } = this;
+        this.outbox = await Outbox.open({
+            seat: `close-${settings.session}`,
+            address: `${settings.address}/coach`,
+            accepted: (where, accepted) => this.viewOf(where)?.confirm(accepted),
+            refused: (where, id, reason) => {
+                const view = this.viewOf(where);
+                view?.log.drop(id);
+                view?.drawAll();
+                settings.say(reason);
+            },
+            changed: (waiting, reachable) => this.saySaved(waiting, reachable),
+        });
+        const mounted = mountBench({
+            root: element('.closeup-main', this.root),
+            layer: 'coach',
+            isOnDesk: true,
+            assets: settings.assets,
+            stamps: settings.stamps,
+            words: settings.words,
+            bringIn: `${settings.address}/bring-in`,
+            wet: this.wetInk,
+            put: (canvas, operation) => void this.outbox.put(canvas, operation),
+            whole: async (canvas) => (await get<{ operations: Operation[] }>(`${settings.address}/canvas/${canvas}/log`)).operations,
+            say: settings.say,
+            turned: () => this.turned(),
+        });
+        this.bench = mounted.bench;
+        this.bench.settings.colour = this.colours.coach;
+        this.tray = mounted.tray;
+        this.other = new View(this.sheet, settings.assets, settings.stamps);
+        this.bench.view.insert(this.sheet, 'over');
+        const before = this.bench.view.moved;
+        this.bench.view.moved = () => {
+            before();
+            this.followCamera();
+        };
+        this.bench.surface.addEventListener('pointermove', (event) => this.pointer.move(this.canvas, this.bench.view.toPage(event.clientX, event.clientY), this.bench.view.page));
+        this.bench.surface.addEventListener('pointerleave', () => this.pointer.leave(this.canvas));
+        this.questions = new Questions(this.bench, { ...settings, list: null, isFixed: true });
+        void this.outbox.flush();
+    }
+
+    private async ask(tile: Tile): Promise<void> {
+        const told = await get<CloseAnswer>(this.addressOf('close')).catch(() => null);
+        if (told === null || tile !== this.tile) {
+            told === null && tile === this.tile && this.settings.say(this.settings.words.unreachable);
+            return;
+        }
+        this.told = told;
+        this.questions.show(told.questions);
+        this.bench.clockAhead = told.clock - Date.now();
+        this.tray.allow(told.tray.tools);
+        this.bench.surface.dataset.ready = told.canvas;
+        // What this desk has not heard yet, and what waits here for the server.
+        this.bench.take([...told.operations, ...this.outbox.waitingFor(told.canvas)]);
+        told.notes !== null && (await this.takeNotes());
+        const { wanted } = this;
+        this.wanted = null;
+        wanted !== null && tile === this.tile && (await this.use(wanted));
+    }
+
+    private async takeNotes(): Promise<void> {
+        const { tile } = this;
+        const told = await get<CloseAnswer>(this.addressOf('notes')).catch(() => null);
+        if (told === null || tile !== this.tile) {
+            told === null && this.settings.say(this.settings.words.unreachable);
+            return;
+        }
+        this.notes = told.canvas;
+        this.other.reset();
+        this.other.begin(told.scene, told.n);
+        this.other.take([...told.operations, ...this.outbox.waitingFor(told.canvas)]);
+        this.turned();
+        this.place();
+    }
+
+    /** The two logs change places where the mode asks for it. */
+    private swap(mode: Mode): void {
+        const [wasNotes, isNotes] = [this.mode === 'private', mode === 'private'];
+        const { bench, other } = this;
+        const { page, camera } = bench.view;
+        this.mode = mode;
+        if (wasNotes === isNotes) {
+            bench.rest();
+            return;
+        }
+        bench.rest();
+        const [log, sheet] = [bench.view.log, other.log];
+        bench.view.insert(this.sheet, isNotes ? 'under' : 'over');
+        this.sheet.className = isNotes ? 'page page-below' : 'page page-over';
+        bench.beginWith(isNotes ? this.notes : this.canvas, sheet, page, isNotes ? 'private' : 'coach');
+        other.reset();
+        other.log = log;
+        other.page = page;
+        other.follow(camera);
+        isNotes && this.mirrorPages();
+    }
+
+    /** Coach ink and private notes are told apart by their colours, which the teacher may change. */
+    private dip(mode: Mode): void {
+        this.colours[this.dipped] = this.bench.settings.colour;
+        if (mode !== 'look') {
+            this.dipped = mode;
+            this.bench.settings.colour = this.colours[mode];
+            this.tray.show();
+        }
+    }
+
+    /** The notes have the pages of the canvas. */
+    private mirrorPages(): void {
+        if (this.mode === 'private') {
+            for (const page of this.other.log.scene.pages.keys()) {
+                this.bench.pages.includes(page) || this.bench.make('page', {}, page);
+            }
+        }
+    }
+
+    private viewOf(canvas: string): View | null {
+        const isNotes = canvas === this.notes && canvas !== '';
+        if (!isNotes && canvas !== this.canvas) {
+            return null;
+        }
+        return (this.mode === 'private') === isNotes ? this.bench.view : this.other;
+    }
+
+    private turned(): void {
+        this.mirrorPages();
+        this.other.page = this.bench.view.page;
+        this.followCamera();
+    }
+
+    private followCamera(): void {
+        if (!this.sheet.hidden) {
+            this.other.fit();
+            this.other.follow(this.bench.view.camera);
+        }
+    }
+
+    /** What stands around the page follows the mode. */
+    private place(): void {
+        this.root.dataset.mode = this.mode;
+        this.bench.isLooking = this.mode === 'look';
+        for (const button of this.root.querySelectorAll<HTMLElement>('.closeup-modes [data-mode]')) {
+            button.setAttribute('aria-pressed', String(button.dataset.mode === this.mode));
+        }
+        this.sheet.hidden = this.notes === '' && this.mode !== 'private';
+        const hasNotes = this.notes !== '' && (this.mode === 'private' ? this.bench.view : this.other).log.scene.objects.size > 0;
+        element('#closeup-with-notes').hidden = !hasNotes;
+        this.showLayers();
+        this.bench.view.fit();
+        this.followCamera();
+        this.freshen();
+        this.saySaved(this.outbox.count, true);
+    }
+
+    private showLayers(): void {
+        const isShown = (layer: string): boolean => element<HTMLInputElement>(`[data-layer="${layer}"]`, this.root).checked;
+        const [canvas, notes] = this.mode === 'private' ? [this.other, this.bench.view] : [this.bench.view, this.other];
+        canvas.showLayer('coach', this.mode === 'coach' || isShown('coach'));
+        notes.showLayer('private', this.mode === 'private' || isShown('private'));
+        canvas.showLayer('private', true);
+        notes.showLayer('coach', true);
+    }
+
+    private name(tile: Tile): void {
+        element('#closeup-name .name-real').textContent = tile.seat.name;
+        element('#closeup-name .name-stone').textContent = tile.seat.stone;
+        element('#closeup-name .name-seat').textContent = element('.tile-name .name-seat', tile.root).textContent;
+        for (const link of this.root.querySelectorAll<HTMLAnchorElement>('[data-format]')) {
+            link.href = `${this.settings.address}/work/${tile.seat.canvas}.${link.dataset.format}`;
+        }
+    }
+
+    private saySaved(waiting: number, isReachable: boolean): void {
+        const { words } = this.settings;
+        const said = !isReachable ? fill(words.offline_close, { n: waiting }) : waiting > 0 ? words.saving : this.mode === 'coach' ? words.coach_saved : this.mode === 'private' ? words.notes_saved : '';
+        element('#closeup-saved').textContent = said;
+    }
+
+    private async giveBack(operation: string): Promise<void> {
+        if (await this.settings.run(this.addressOf('give-back'), { to: operation })) {
+            this.player.close();
+        }
+    }
+
+    /** The teacher turns away from the canvas: up to here it was seen. */
+    private leave(): void {
+        const { tile } = this;
+        this.player.close();
+        if (tile === null || this.bench === undefined) {
+            return;
+        }
+        this.bench.rest();
+        this.pointer.leave(this.canvas);
+        this.coach(null);
+        const seen = (this.mode === 'private' ? this.other : this.bench.view).log.known;
+        if (this.told !== null && seen > this.told.looked) {
+            void post(this.addressOf('looked'), { n: seen }).catch(() => undefined);
+        }
+        if (this.mode === 'private') {
+            this.swap('look');
+        }
+        this.mode = 'look';
+        this.bench.view.pointAt(null);
+        this.bench.beginWith('', new Log(), '', 'coach');
+        this.other.reset();
+        delete this.bench.surface.dataset.ready;
+    }
+}

@@ -1,0 +1,157 @@
+import type { Operation, WetInk } from '../../canvas/model/objects';
+import { View } from '../../canvas/drawing/view';
+import { showWet, type Tile } from '../../grid/tile';
+import { get } from '../../live/http';
+import { element, fill } from '../../page';
+import type { CanvasContext } from '../shell/context';
+
+/** One of the canvases that stand side by side: at a moment of its own, or live. */
+class Pane {
+    readonly root: HTMLElement;
+    private readonly view: View;
+    private readonly slider: HTMLInputElement;
+    private operations: Operation[] = [];
+    private at = 0;
+    private isLive = true;
+
+    constructor(readonly tile: Tile, template: HTMLTemplateElement, private readonly settings: CanvasContext) {
+        this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
+        element('.compare-name', this.root).textContent = tile.nameShown;
+        this.view = new View(element('.page', this.root), settings.assets, settings.stamps);
+        this.slider = element<HTMLInputElement>('.compare-at', this.root);
+        this.slider.addEventListener('input', () => this.show(Number(this.slider.value)));
+        element('.compare-pages', this.root).addEventListener('click', (event) => {
+            const page = (event.target as Element).closest<HTMLElement>('[data-turn]')?.dataset.turn;
+            if (page !== undefined) {
+                this.view.showPage(page);
+                this.sayPages();
+            }
+        });
+    }
+
+    /** Its log from the server, and the moment at which it begins; none for now. */
+    async begin(moment?: number): Promise<void> {
+        this.operations = (await get<{ operations: Operation[] }>(`${this.settings.address}/canvas/${this.tile.seat.canvas}/log`)).operations;
+        this.slider.max = String(this.operations.length);
+        this.view.fit();
+        this.view.page = this.tile.view.page;
+        const all = this.operations.length;
+        // A moment that is none would show the same twice.
+        this.show(moment === undefined ? all : moment > 0 && moment < all ? moment : Math.floor(all / 2));
+    }
+
+    /** What it shows: a page of its canvas after so many operations. */
+    get moment(): { canvas: string; page: string; at: number } {
+        return { canvas: this.tile.seat.canvas!, page: this.view.page, at: this.operations[this.at - 1]?.n ?? 0 };
+    }
+
+    fit(): void {
+        this.view.fit();
+    }
+
+    take(operations: Operation[]): void {
+        const fresh = operations.filter(({ canvas, id }) => canvas === this.tile.seat.canvas && !this.operations.some((one) => one.id === id));
+        if (fresh.length === 0) {
+            return;
+        }
+        this.operations.push(...fresh);
+        this.operations.sort((a, b) => a.n! - b.n!);
+        this.slider.max = String(this.operations.length);
+        this.isLive ? this.show(this.operations.length) : this.say();
+    }
+
+    wet(message: WetInk): void {
+        this.isLive && message.at === undefined && showWet(this.view, message);
+    }
+
+    private show(at: number): void {
+        const { page } = this.view;
+        if (at < this.at) {
+            this.view.reset();
+            this.view.take(this.operations.slice(0, at));
+        } else {
+            this.view.take(this.operations.slice(this.at, at));
+        }
+        this.at = at;
+        this.isLive = at === this.operations.length;
+        this.slider.value = String(at);
+        this.view.showPage(this.view.log.scene.pages.has(page) ? page : '');
+        this.say();
+        this.sayPages();
+    }
+
+    private say(): void {
+        const { words } = this.settings;
+        element('.compare-when', this.root).textContent = this.isLive ? words.now : fill(words.step_of, { at: this.at, of: this.operations.length });
+    }
+
+    private sayPages(): void {
+        const pages = [...this.view.log.scene.pages.keys()];
+        element('.compare-pages', this.root).replaceChildren(...(pages.length === 1 ? [] : pages.map((page, i) => {
+            const button = Object.assign(document.createElement('button'), { type: 'button', className: 'chip', textContent: String(i + 1) });
+            button.dataset.turn = page;
+            button.setAttribute('aria-label', fill(this.settings.words.page_n, { n: i + 1 }));
+            button.setAttribute('aria-pressed', String(page === this.view.page));
+            return button;
+        })));
+    }
+}
+
+/** Two to four canvases side by side, or one at two moments. */
+export class Compare {
+    private readonly root = element('#compare');
+    private readonly template = element<HTMLTemplateElement>('#compare-template');
+    private panes: Pane[] = [];
+    private before: HTMLElement | null = null;
+
+    constructor(private readonly settings: CanvasContext) {
+        new ResizeObserver(() => this.panes.forEach((pane) => pane.fit())).observe(this.root);
+    }
+
+    get isOpen(): boolean {
+        return !this.root.hidden;
+    }
+
+    /** @param some tiles, each with the number of the operation at which it begins, or none for now */
+    async open(some: [Tile, number?][]): Promise<void> {
+        const { words } = this.settings;
+        if (some.length < 2 || some.length > 4 || some.some(([tile]) => tile.seat.canvas === null)) {
+            this.settings.say(words.compare_few);
+            return;
+        }
+        this.before = document.activeElement as HTMLElement | null;
+        this.root.hidden = false;
+        this.root.dataset.panes = String(some.length);
+        this.panes = some.map(([tile]) => new Pane(tile, this.template, this.settings));
+        element('.compare-panes', this.root).replaceChildren(...this.panes.map(({ root }) => root));
+        element('#compare-title').focus();
+        try {
+            await Promise.all(this.panes.map((pane, i) => pane.begin(some[i][1])));
+            this.root.dataset.ready = '1';
+        } catch {
+            this.settings.say(words.unreachable);
+            this.close();
+        }
+    }
+
+    close(): void {
+        this.root.hidden = true;
+        delete this.root.dataset.ready;
+        this.panes = [];
+        element('.compare-panes', this.root).replaceChildren();
+        this.before?.focus();
+    }
+
+    /** As they stand beside each other now. */
+    get moments(): { canvas: string; page: string; at: number }[] {
+        return this.panes.map(({ moment }) => moment);
+    }
+
+    take(operations: Operation[]): void {
+        this.panes.forEach((pane) => pane.take(operations));
+    }
+
+    wet(seat: string, message: WetInk): void {
+        this.panes.forEach((pane) => pane.tile.seat.id === seat && pane.wet(message));
+    }
+}

@@ -1,0 +1,194 @@
+import type { Grid } from '../../grid/grid';
+import type { StateAnswer } from '../../grid/tile';
+import { element, fill } from '../../page';
+import type { Tally } from '../shell/events';
+import type { Scale } from '../checks/strata';
+
+interface AnswerGroup {
+    question: string;
+    written: string;
+    outcome: string | null;
+    seats: string[];
+    /** What those wrote who wrote the same otherwise, by seat. */
+    otherwise: Record<string, string>;
+}
+
+interface Noticed {
+    signal: string;
+    seat: string;
+    reason: string;
+}
+
+/** What the server knows of a prompt's canvases: App\Sessions\Watching. */
+export interface WatchAnswer {
+    states: StateAnswer[];
+    answers: AnswerGroup[];
+    signals: Noticed[];
+    knocking: number;
+    started: number;
+    tally: Tally;
+    scale: Scale | null;
+    /** What the server says of itself, where it cannot store. */
+    trouble: string | null;
+}
+
+const MOST_GROUPS = 24;
+const MOST_NAMES = 2;
+
+/** What is worth a look, and which answers are equal. */
+export class Watch {
+    private answers: AnswerGroup[] = [];
+    private drawn = '';
+    private heard = new Set<string>();
+    private signals: Noticed[] = [];
+
+    constructor(
+        private readonly grid: Grid,
+        private readonly words: Record<string, string>,
+    ) {
+        const line = element('#answer-groups');
+        line.addEventListener('pointerover', (event) => this.light(this.groupOf(event.target as Element)));
+        line.addEventListener('pointerleave', () => this.light(undefined));
+        line.addEventListener('focusin', (event) => this.light(this.groupOf(event.target as Element)));
+        line.addEventListener('focusout', () => this.light(undefined));
+    }
+
+    take({ answers, signals, knocking }: WatchAnswer): void {
+        this.showAnswers(answers);
+        this.showSignals(signals);
+        const button = element('#count-knocking');
+        button.hidden = knocking === 0;
+        element('.count', button).textContent = String(knocking);
+    }
+
+    /** Names stand otherwise now. */
+    renamed(): void {
+        this.showSignals(this.signals);
+    }
+
+    /** Why one student is worth a look. */
+    reasons(seat: string): string {
+        return this.signals.filter((one) => one.seat === seat).map(({ reason }) => reason).join(' · ');
+    }
+
+    groupOf(target: Element): AnswerGroup | undefined {
+        const at = target.closest<HTMLElement>('[data-answer]')?.dataset.answer;
+        return at === undefined ? undefined : this.answers[Number(at)];
+    }
+
+    private light(group: AnswerGroup | undefined): void {
+        this.grid.tiles.forEach((tile, seat) => tile.root.classList.toggle('is-alike', group?.seats.includes(seat) === true));
+    }
+
+    private showAnswers(answers: AnswerGroup[]): void {
+        const now = JSON.stringify(answers);
+        if (now === this.drawn && this.grid.tiles.size > 0) {
+            this.markTiles();
+            return;
+        }
+        this.drawn = now;
+        this.answers = answers;
+        const questions = [...new Set(answers.map(({ question }) => question))];
+        const line = element('#answer-groups');
+        const focused = (document.activeElement as HTMLElement | null)?.dataset.key;
+        line.hidden = answers.length === 0;
+        line.replaceChildren(...questions.flatMap((question, n) => [
+            ...(questions.length > 1 ? [Object.assign(document.createElement('b'), { textContent: fill(this.words.question_n, { n: n + 1 }), className: 'answer-question' })] : []),
+            ...answers.map((group, i) => [group, i] as const).filter(([group]) => group.question === question).slice(0, MOST_GROUPS).map(([group, i]) => this.chip(group, i)),
+        ]));
+        answers.some(({ outcome }) => outcome !== null) && line.append(this.proposal());
+        focused !== undefined && [...line.querySelectorAll<HTMLElement>('[data-key]')].find(({ dataset }) => dataset.key === focused)?.focus();
+        this.markTiles();
+        this.grid.showAnswers(answers.length > 0);
+    }
+
+    private chip({ question, written, outcome, seats }: AnswerGroup, i: number): HTMLElement {
+        const chip = Object.assign(document.createElement('button'), { type: 'button', className: 'answer-chip' });
+        const [before, after] = this.words.answers_say.replace(':n', '').split(':answer');
+        const answer = Object.assign(document.createElement('b'), { textContent: written, dir: 'auto' });
+        chip.append(Object.assign(document.createElement('b'), { className: 'answer-n', textContent: String(seats.length) }), before, answer, after);
+        if (outcome !== null) {
+            chip.append(Object.assign(document.createElement('span'), { className: 'answer-outcome', textContent: this.words[`outcome_${outcome}`] }));
+        }
+        Object.assign(chip.dataset, { do: 'choose-answer', answer: String(i), outcome: outcome ?? '', key: `${question} ${written}` });
+        return chip;
+    }
+
+    /** What the answers would say of everybody, to be accepted. */
+    private proposal(): HTMLElement {
+        const button = Object.assign(document.createElement('button'), { type: 'button', className: 'chip chip-quiet', textContent: this.words.propose });
+        Object.assign(button.dataset, { do: 'propose-answers', key: 'propose' });
+        return button;
+    }
+
+    /** On each tile what its student says to the first question that is answered. */
+    private markTiles(): void {
+        const said = new Map<string, AnswerGroup>();
+        this.answers.forEach((group) => group.seats.forEach((seat) => said.has(seat) || said.set(seat, group)));
+        this.grid.tiles.forEach((tile, seat) => tile.showAnswer(said.get(seat)?.otherwise[seat] ?? said.get(seat)?.written ?? '', said.get(seat)?.outcome ?? null));
+    }
+
+    private showSignals(signals: Noticed[]): void {
+        const known = signals.filter(({ seat }) => this.grid.tiles.has(seat));
+        this.signals = known;
+        const together = gathered(known);
+        const list = element('#signals ul');
+        element('#signals').hidden = known.length === 0;
+        const there = new Map([...list.children].map((item) => [(item as HTMLElement).dataset.key!, item as HTMLElement]));
+        const wanted = together.map((some) => {
+            const [one] = some;
+            const key = `${one.signal} ${some.map(({ seat }) => seat).join(' ')}`;
+            const item = there.get(key) ?? this.item(some);
+            item.dataset.key = key;
+            element('.signal-name', item).textContent = this.named(some);
+            const reason = element('.signal-reason', item);
+            reason.textContent === one.reason || (reason.textContent = one.reason);
+            return item;
+        });
+        if (wanted.some((item, i) => list.children[i] !== item) || list.children.length !== wanted.length) {
+            const focused = document.activeElement as HTMLElement | null;
+            list.replaceChildren(...wanted);
+            focused?.closest('#signals') != null && focused.focus();
+        }
+        this.grid.tiles.forEach((tile, seat) => tile.showSignal(this.reasons(seat)));
+        this.sayNew(known);
+    }
+
+    /** The first few by name. */
+    private named(some: Noticed[]): string {
+        const names = some.slice(0, MOST_NAMES).map(({ seat }) => this.grid.tiles.get(seat)!.nameShown).join(', ');
+        return some.length > MOST_NAMES ? fill(this.words.and_others, { names, n: some.length - MOST_NAMES }) : names;
+    }
+
+    private item(some: Noticed[]): HTMLElement {
+        const item = document.createElement('li');
+        const button = Object.assign(document.createElement('button'), { type: 'button', className: 'signal' });
+        const seats = some.map(({ seat }) => seat).join(' ');
+        Object.assign(button.dataset, { do: some.length > 1 ? 'choose-seats' : 'open-seat', seat: seats, signal: some[0].signal });
+        button.append(
+            Object.assign(document.createElement('b'), { className: 'signal-name', dir: 'auto' }),
+            Object.assign(document.createElement('span'), { className: 'signal-reason', dir: 'auto' }),
+        );
+        item.append(button);
+        return item;
+    }
+
+    /** Says to those who hear the page what has come to be worth a look. */
+    private sayNew(signals: Noticed[]): void {
+        const fresh = signals.filter(({ signal, seat }) => !this.heard.has(`${signal} ${seat}`));
+        this.heard = new Set(signals.map(({ signal, seat }) => `${signal} ${seat}`));
+        if (fresh.length > 0) {
+            element('#desk-heard').textContent = fresh.map(({ seat, reason }) => fill(this.words.signal, { name: this.grid.tiles.get(seat)!.nameShown, reason })).join('. ');
+        }
+    }
+}
+
+/** Those of whom the same is said stand together. */
+function gathered(signals: Noticed[]): Noticed[][] {
+    const groups = new Map<string, Noticed[]>();
+    for (const one of signals) {
+        const key = `${one.signal} ${one.reason}`;
+        groups.set(key, [...(groups.get(key) ?? []), one]);
+    }
+    return [...groups.values()];
+}

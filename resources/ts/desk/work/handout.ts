@@ -1,0 +1,169 @@
+import type { Backdrop } from '../../canvas/model/objects';
+import { post, sendForm } from '../../live/http';
+import { element, fill } from '../../page';
+
+interface Around {
+    words: Record<string, string>;
+    /** The prompt whose canvases the teacher looks at. */
+    prompt(): string;
+    /** The number of the lead canvas's page that is open, from 1. */
+    leadPage(): number;
+    done(sentence: string, undo?: { address: string; body: unknown }): void;
+}
+
+interface Told {
+    canvases: number;
+    said: string;
+    undo: { address: string; body: unknown };
+}
+
+/** The hand-out panel: what, how, to whom; in numbers what will happen; and then what did. */
+export class HandOutForm {
+    private readonly form = element<HTMLFormElement>('#handout-form');
+    private readonly words = element<HTMLTextAreaElement>('#handout-words');
+    private drafted = false;
+    private busy = false;
+
+    constructor(private readonly around: Around) {
+        this.form.addEventListener('input', (event) => {
+            this.drafted ||= (event.target as Element).closest('[data-for="words"]') !== null;
+            this.sayEffect();
+        });
+        this.form.addEventListener('submit', (event) => {
+            event.preventDefault();
+            void this.give();
+        });
+    }
+
+    /** A draft that was not handed out yet is still there; otherwise the present prompt is. */
+    show(seats: string[] = []): void {
+        if (!this.drafted) {
+            const { words, backdrop } = element('#now').dataset;
+            this.words.value = words!;
+            this.fillBackdrop(JSON.parse(backdrop!) as Backdrop);
+            this.choose('place', 'under');
+        }
+        if (seats.length > 0 || element('#now').dataset.role === 'helper') {
+            this.choose('what', 'prompt');
+            this.choose('to', 'some');
+            for (const box of this.form.querySelectorAll<HTMLInputElement>('[name="seats[]"]')) {
+                box.checked = seats.includes(box.value);
+            }
+        }
+        // What empties canvases is chosen anew each time.
+        this.choose('mode', 'backdrop');
+        this.say('');
+        this.sayEffect();
+        this.value('what') === 'words' ? this.words.focus() : element('input[name=what]:checked', this.form).focus();
+    }
+
+    say(problem: string): void {
+        element('#handout-problem').textContent = problem;
+    }
+
+    private async give(): Promise<void> {
+        if (this.busy) {
+            return;
+        }
+        this.busy = true;
+        try {
+            await (this.value('what') === 'words' ? this.giveWords() : this.giveWork());
+        } catch (problem) {
+            this.say((problem as Error).message);
+        } finally {
+            this.busy = false;
+        }
+    }
+
+    private async giveWords(): Promise<void> {
+        const told = await sendForm<Partial<Told> | undefined>(this.form.action, new FormData(this.form));
+        this.drafted = false;
+        this.around.done(told?.said ?? '', told?.undo);
+    }
+
+    private async giveWork(): Promise<void> {
+        const what = this.value('what');
+        const body: Record<string, unknown> = { what, mode: this.mode, alt: this.value('alt'), seats: this.seats };
+        if (what === 'lead') {
+            const pages: Record<string, string> = { this: String(this.around.leadPage()), all: 'all', some: this.value('pages') };
+            body.pages = pages[this.value('which')];
+        } else if (what === 'picture') {
+            const file = element<HTMLInputElement>('#give-picture').files?.[0];
+            if (file === undefined) {
+                throw new Error(this.around.words.choose_file);
+            }
+            const picture = new FormData();
+            picture.set('picture', file);
+            picture.set('pdf_page', this.value('give_pdf_page'));
+            body.asset = (await sendForm<{ asset: string }>(this.form.dataset.picture!, picture)).asset;
+        }
+        const told = await post<Told>(this.form.dataset.give!.replace('PROMPT', this.around.prompt()), body);
+        this.reset();
+        this.around.done(told.said, told.undo);
+    }
+
+    private value(name: string): string {
+        return String(new FormData(this.form).get(name) ?? '');
+    }
+
+    /** After something was handed out, nothing dangerous stays chosen. */
+    private reset(): void {
+        this.choose('mode', 'backdrop');
+        this.sayEffect();
+    }
+
+    private get mode(): string {
+        const mode = this.value('mode');
+        return mode === 'pieces' && this.value('what') !== 'lead' ? 'backdrop' : mode;
+    }
+
+    /** Null for everybody. */
+    private get seats(): string[] | null {
+        const to = this.form.querySelector<HTMLInputElement>('[name=to]:checked');
+        if (to === null || to.value === 'all') {
+            return null;
+        }
+        return to.value === 'group' ? to.dataset.seats!.split(' ') : new FormData(this.form).getAll('seats[]').map(String);
+    }
+
+    private fillBackdrop({ kind, ...settings }: Backdrop): void {
+        this.choose('backdrop', kind);
+        for (const [name, value] of Object.entries(settings)) {
+            const field = this.form.elements.namedItem(`settings[${name}]`) as HTMLInputElement | null;
+            if (field !== null) {
+                field.value = String(value);
+            }
+        }
+    }
+
+    private choose(name: string, value: string): void {
+        element<HTMLInputElement>(`input[name=${name}][value=${value}]`, this.form).checked = true;
+    }
+
+    /** In numbers what will happen, before it does. */
+    private sayEffect(): void {
+        const { words } = this.around;
+        const what = this.value('what');
+        for (const part of this.form.querySelectorAll<HTMLElement>('[data-for]')) {
+            part.hidden = !part.dataset.for!.split(' ').includes(what);
+        }
+        for (const part of this.form.querySelectorAll<HTMLElement>('[data-for-mode]')) {
+            part.hidden = part.dataset.forMode !== this.mode;
+        }
+        for (const settings of this.form.querySelectorAll<HTMLElement>('[data-settings]')) {
+            settings.hidden = !settings.dataset.settings!.split(' ').includes(this.value('backdrop'));
+        }
+        const all = this.form.querySelectorAll('[name="seats[]"]').length;
+        const { seats } = this;
+        element('.recipient-list', this.form).hidden = this.form.querySelector<HTMLInputElement>('[name=to]:checked')?.value !== 'some';
+        const n = what === 'words' || seats === null ? all : seats.length;
+        const effect = what === 'words' ? (this.value('place') === 'next' ? words.handout_next : words.handout) : words[`give_${this.mode}`];
+        element('#handout-effect').textContent = fill(effect, { n }) + (what !== 'words' && seats === null ? ` ${words.give_late}` : '');
+        const empties = what !== 'words' && this.mode === 'fresh';
+        const give = what === 'words' || seats === null ? words.give_all : fill(words.give_some, { n });
+        element('#handout-do').textContent = empties ? fill(words.give_fresh_do, { n }) : give;
+        const button = element('#handout-do').closest('button')!;
+        button.classList.toggle('btn-end', empties);
+        button.classList.toggle('btn-go', !empties);
+    }
+}

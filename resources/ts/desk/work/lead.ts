@@ -1,0 +1,164 @@
+import { mountWindow } from '../../bench/window';
+import type { Tray } from '../../bench/tray';
+import type { Operation } from '../../canvas/model/objects';
+import type { Workbench } from '../../canvas/workbench';
+import { get } from '../../live/http';
+import type { Outbox } from '../../live/outbox';
+import { WetSender } from '../../live/wet';
+import { element, fill } from '../../page';
+import type { Room } from '../../student/state';
+import type { DeskContext } from '../shell/context';
+import { openTeacherBench, type OpenedCanvas } from './teacherbench';
+
+interface Settings extends DeskContext {
+    send(text: string): boolean;
+    /** A helper looks at it. */
+    mayDraw: boolean;
+}
+
+/** The teacher's own canvas, in the grid's place: opened with the prompt that the teacher is looking at. */
+export class Lead {
+    private readonly root = element('#lead');
+    private readonly dialog = element<HTMLDialogElement>('#pieces');
+    private bench: Workbench | null = null;
+    private tray: Tray | null = null;
+    private outbox: Outbox | null = null;
+    private prompt = '';
+    private seen: Room['lead'] = { shown: null, ink: null, from: 0 };
+    private readonly wet: WetSender;
+    private readonly inkOff: HTMLDialogElement;
+
+    constructor(private readonly settings: Settings) {
+        // What is drawn goes out as it is drawn to those who may see it, and to nobody else.
+        this.wet = new WetSender('lead', (text) => this.isSeen && settings.send(text));
+        this.dialog.addEventListener('submit', (event) => {
+            event.preventDefault();
+            void this.handOut();
+        });
+        this.inkOff = mountWindow('#ink-off', (how) => void this.tell('ink', { on: false, stays: how === 'stays' }));
+        element('#lead-ink').addEventListener('click', () => (this.isInkOn ? this.inkOff.showModal() : void this.tell('ink', { on: true })));
+        element('#lead-screen').addEventListener('click', () => void settings.run(`${settings.address}/lead-beside`, { prompt: this.prompt, page: this.bench!.view.page, alone: true }));
+        element('#lead-show').addEventListener('click', () => void this.tell('show', { page: this.isPageShown ? null : this.bench!.view.page }));
+    }
+
+    /** What students have of it, as the room says. */
+    showSeen(seen: Room['lead']): void {
+        this.seen = seen;
+        if (this.bench === null) {
+            return;
+        }
+        const { words } = this.settings;
+        const show = element('#lead-show');
+        show.setAttribute('aria-pressed', String(this.isPageShown));
+        element('span', show).textContent = this.isPageShown ? words.hide_page : words.show_page;
+        element('#lead-ink').setAttribute('aria-pressed', String(this.isInkOn));
+        const live = JSON.parse(element('#now').dataset.live ?? '[]') as [string, string][];
+        const isOnScreen = live.length === 1 && live[0][0] === this.bench.canvas && live[0][1] === this.bench.view.page;
+        const screen = element('#lead-screen');
+        screen.setAttribute('aria-pressed', String(isOnScreen));
+        element('span', screen).textContent = isOnScreen ? words.screen_down : words.screen_up;
+        const [canvas, page] = seen.shown ?? ['', ''];
+        const n = this.bench.pages.indexOf(page) + 1;
+        element('#lead-shown').textContent = seen.shown === null ? words.look_none : canvas === this.bench.canvas ? fill(words.look_here, { n }) : '';
+    }
+
+    /** The number of the page that is open, from 1. */
+    get page(): number {
+        return this.bench === null ? 1 : Math.max(0, this.bench.pages.indexOf(this.bench.view.page)) + 1;
+    }
+
+    private get isPageShown(): boolean {
+        return this.seen.shown?.[0] === this.bench?.canvas && this.seen.shown?.[1] === this.bench?.view.page;
+    }
+
+    private get isInkOn(): boolean {
+        return this.seen.ink !== null && this.seen.ink === this.bench?.canvas;
+    }
+
+    private get isSeen(): boolean {
+        return this.isInkOn || this.isPageShown;
+    }
+
+    private async tell(what: 'show' | 'ink', body: unknown): Promise<void> {
+        await this.settings.run(`${this.settings.address}/prompt/${this.prompt}/lead/${what}`, body);
+    }
+
+    get isOpen(): boolean {
+        return !this.root.hidden;
+    }
+
+    async open(prompt: string): Promise<void> {
+        this.root.hidden = false;
+        element('#lead-button').setAttribute('aria-pressed', 'true');
+        document.body.classList.add('shows-lead');
+        if (this.bench === null) {
+            await this.begin();
+        }
+        if (this.prompt !== prompt) {
+            await this.load(prompt);
+        }
+        this.bench!.view.fit();
+        this.bench!.surface.focus();
+    }
+
+    close(): void {
+        this.bench?.typing.close();
+        this.root.hidden = true;
+        element('#lead-button').setAttribute('aria-pressed', 'false');
+        document.body.classList.remove('shows-lead');
+    }
+
+    /** Operations that a desk was told; those of the lead canvas are taken. */
+    take(operations: Operation[]): void {
+        const here = operations.filter(({ canvas }) => canvas === this.bench?.canvas && canvas !== '');
+        if (here.length > 0) {
+            this.bench!.take(here);
+        }
+    }
+
+    private async begin(): Promise<void> {
+        const { bench, tray, outbox } = await openTeacherBench({
+            ...this.settings, root: this.root, saved: '#lead-saved', box: `lead-${this.settings.session}`, wet: this.wet,
+            turned: () => this.showSeen(this.seen), pieces: () => this.askForPieces(),
+        });
+        this.outbox = outbox;
+        this.bench = bench;
+        this.tray = tray;
+        if (!this.settings.mayDraw) {
+            bench.lockBy(this.settings.words.not_yours);
+            element<HTMLButtonElement>('#lead-show').disabled = true;
+            element<HTMLButtonElement>('#lead-screen').disabled = true;
+            element<HTMLButtonElement>('#lead-ink').disabled = true;
+        }
+    }
+
+    private async load(prompt: string): Promise<void> {
+        const answer = await get<OpenedCanvas>(`${this.settings.address}/prompt/${prompt}/lead`);
+        this.prompt = prompt;
+        this.bench!.begin(answer, this.outbox!.waitingFor(answer.canvas));
+        this.tray!.allow(answer.tray.tools);
+        this.showSeen(this.seen);
+        this.root.querySelector<HTMLElement>('.page-frame')!.dataset.ready = answer.canvas;
+    }
+
+    private askForPieces(): void {
+        if (!this.bench!.selection.isEmpty) {
+            this.dialog.showModal();
+            element<HTMLInputElement>('#pieces-alt').focus();
+        }
+    }
+
+    private async handOut(): Promise<void> {
+        const form = new FormData(element<HTMLFormElement>('form', this.dialog));
+        const alt = String(form.get('alt')).trim();
+        const to = String(form.get('to'));
+        const how = String(form.get('how')) as 'move' | 'locked' | 'stack';
+        this.dialog.close();
+        try {
+            const n = await this.bench!.handOutPieces(`${this.settings.address}/prompt/${this.prompt}/hand-out`, alt, how, { page: this.page - 1, seats: to === '' ? null : to.split(' ') });
+            this.settings.say(fill(this.settings.words.pieces_out, { n }));
+        } catch (problem) {
+            this.settings.say((problem as Error).message);
+        }
+    }
+}

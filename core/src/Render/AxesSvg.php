@@ -11,7 +11,7 @@ use Crag\Prompt\Values\Range;
 /** Two axes with their grid, numbers and labels, over the whole page. */
 final class AxesSvg
 {
-    /** Between the grid and the page's edges, in units; resources/ts/canvas/snap.ts snaps to the same grid. */
+    /** Between the grid and the page's edges, in units; resources/ts/canvas/model/snap.ts snaps to the same grid. */
     public const MARGIN = 70;
 
     private const AXIS = '#4a5a64';

@@ -8,7 +8,7 @@ use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\PointShape;
 use Crag\Prompt\Page;
 
-/** The outline of a shape as SVG path data in units. resources/ts/canvas/shapes.ts draws the same. */
+/** The outline of a shape as SVG path data in units. resources/ts/canvas/drawing/shapes.ts draws the same. */
 final class ShapePath
 {
     /** How far an arrow's head reaches back along it, in line widths, at least and beside the width. */

@@ -14,7 +14,7 @@ use Crag\Prompt\Page;
  * The line runs through the midpoints between samples, each sample being the control point of a quadratic curve;
  * the first and the last half segment are straight. Pressure in 16 steps sets the width: (6 + step) / 14 of the
  * stroke's, which is just its width at middle pressure. Neighbouring pieces of the same step make one run.
- * resources/ts/canvas/draw.ts draws the same pieces.
+ * resources/ts/canvas/drawing/draw.ts draws the same pieces.
  */
 final class StrokeRuns
 {

@@ -2,7 +2,7 @@ import type { Operation, Stroke } from '../canvas/model/objects';
 import { samplesOf } from '../canvas/model/scene';
 import type { View } from '../canvas/drawing/view';
 
-/** A log with its times: what Crag\Canvas\Replay computes. */
+/** A log with its times: what Crag\Canvas\Log\Replay computes. */
 export interface ReplayAnswer {
     /** Milliseconds. */
     lasts: number;

@@ -14,7 +14,7 @@ export interface SeatAnswer {
     isSent?: boolean;
 }
 
-/** What the server knows of a canvas at this moment: App\Sessions\Watching. */
+/** What the server knows of a canvas at this moment: App\Sessions\Watch\Watching. */
 export interface StateAnswer {
     seat: string;
     /** All that hold, the one that the frame says first. */

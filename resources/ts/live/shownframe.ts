@@ -5,7 +5,7 @@ import { showWet } from '../grid/tile';
 import { fill } from '../page';
 import { get } from './http';
 
-/** One canvas before the class: App\Models\ShowcaseItem::told. */
+/** One canvas before the class: App\Models\Show\ShowcaseItem::told. */
 export interface ShownItem {
     /** The same for the same page of the same canvas, wherever it stands. */
     key: string;

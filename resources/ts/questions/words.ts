@@ -1,4 +1,4 @@
-/** As core/src/Prompt/Formulas.php finds them. */
+/** As core/src/Prompt/Values/Formulas.php finds them. */
 const FORMULA = /((?<!\\)\$(?=[^\s$])(?:\\.|[^$\\\n])+?(?<=\S)\$(?!\d))/u;
 
 /** The text in turns: words, and formulas with their dollar signs. */

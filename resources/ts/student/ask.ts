@@ -4,14 +4,14 @@ import { TimerFace } from '../live/timer';
 import { element, fill } from '../page';
 import type { AnswerValue } from '../canvas/model/objects';
 
-/** Counted answers: App\Sessions\Asking::bars. */
+/** Counted answers: App\Sessions\Asks\Asking::bars. */
 export interface Counted {
     answered: number;
     bars: { label: string; count: number; outcome: string | null }[];
     middle: string | null;
 }
 
-/** A quick ask as a student's page knows it: App\Sessions\Asking::toStudent. */
+/** A quick ask as a student's page knows it: App\Sessions\Asks\Asking::toStudent. */
 export interface QuickAsk {
     id: string;
     n: number;

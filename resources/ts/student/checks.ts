@@ -1,6 +1,6 @@
 import { element, fill } from '../page';
 
-/** What a student sees of a check: App\Sessions\FeedbackSeen. */
+/** What a student sees of a check: App\Sessions\Checks\FeedbackForStudent. */
 export interface SeenCheck {
     canvas: string;
     n: number;

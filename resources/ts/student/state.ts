@@ -8,7 +8,7 @@ export interface Pens {
     words: string;
 }
 
-/** What holds for everybody: App\Sessions\RoomState::shared. */
+/** What holds for everybody: App\Sessions\Room\RoomState::shared. */
 export interface Room {
     pens: Pens | null;
     timer: Timer | null;
@@ -34,7 +34,7 @@ export interface Letter {
     words: string;
 }
 
-/** What holds for this student: App\Sessions\RoomState::own. */
+/** What holds for this student: App\Sessions\Room\RoomState::own. */
 export interface Own {
     state: string;
     name: string;

@@ -17,7 +17,7 @@
             <select id="backdrop-kind" name="backdrop" class="form-select">
                 @foreach (Crag\Prompt\Backdrop\BackdropKind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
             </select>
-            @include('desk.backdrop-settings')
+            @include('desk.work.backdrop-settings')
             <p id="backdrop-problem" class="problem" role="alert"></p>
             <p class="problem" role="alert" data-refused="backdrop" data-of="#backdrop-form" hidden></p>
         </form>

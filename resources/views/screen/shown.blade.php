@@ -31,12 +31,12 @@
         @php($ask = $session->ask)
         <h1 class="shown-words" dir="auto">{{ $ask->value()->words === '' ? __('Quick ask') : $ask->value()->words }}</h1>
         <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers', $ask->tally()->answered) }}@if ($ask->isOpen(App\Live\Clock::ms()) && $ask->ends_at_ms !== null) · <span class="timer-left" data-ends="{{ $ask->ends_at_ms }}" role="timer"></span>@endif</p>
-        @if ($ask->is_tally_shown) @include('desk.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(), 'right' => $ask->is_right_shown]) @endif
+        @if ($ask->is_tally_shown) @include('desk.asks.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(), 'right' => $ask->is_right_shown]) @endif
         @if ($ask->is_right_shown && $ask->value()->asked->hasKey()) <p class="shown-right" dir="auto">{{ __('Right: :key', ['key' => $ask->value()->asked->key()]) }}</p> @endif
     @elseif ($view === 'run' && $session->run !== null && $session->run->is_shown)
         @php($result = $session->run->result())
         <h1 class="shown-words">{{ __('How everybody did') }}</h1>
-        <div class="shown-results" data-rows="{{ max(count($result->asks), count($result->teams)) }}">@include('desk.run-result')</div>
+        <div class="shown-results" data-rows="{{ max(count($result->asks), count($result->teams)) }}">@include('desk.asks.run-result')</div>
     @elseif ($view === 'pick')
         @php($picked = $session->picks()->with('seat')->first()?->seat)
         @php($name = $picked === null ? '' : $session->settingsValue()->shownNames->show($picked->name, $picked->n))

@@ -1,7 +1,7 @@
 /** x and y in tenths of a unit, pressure 0–255, milliseconds since the stroke began. */
 export type Sample = [x: number, y: number, pressure: number, ms: number];
 
-/** The text form of ink; core/src/Canvas/Ink.php describes it. */
+/** The text form of ink; core/src/Canvas/Drawing/Ink.php describes it. */
 export function encodeInk(samples: readonly Sample[]): string {
     const bytes: number[] = [];
     let before: Sample = [0, 0, 0, 0];
@@ -68,7 +68,7 @@ export function walkInk(text: string, visit: (...sample: Sample) => void): void 
     }
 }
 
-/** The part between two places, in sixteenths of a sample; core/src/Canvas/Ink.php cuts the same. */
+/** The part between two places, in sixteenths of a sample; core/src/Canvas/Drawing/Ink.php cuts the same. */
 export function partOfInk(samples: readonly Sample[], from: number, to: number): Sample[] {
     const part = [between(samples, from)];
     for (let i = Math.floor(from / 16) + 1; i * 16 < to; i++) {

@@ -204,7 +204,7 @@ interface InForce {
 }
 
 /**
- * Which operations of a log are in force, as core/src/Canvas/InForce.php says it: read from the end, so that what is put
+ * Which operations of a log are in force, as core/src/Canvas/Log/InForce.php says it: read from the end, so that what is put
  * away by giving back an earlier state has no say. Null when a log that is not whole refers to something older.
  */
 function inForce(log: Iterable<Operation>, isWhole: boolean): InForce | null {
@@ -268,7 +268,7 @@ function finish(scene: Scene): Scene {
 
 const NOT_UNDOABLE = new Set(['backdrop', 'answer', 'withdraw', 'reinstate']);
 
-/** What the author of a layer can undo and redo, as core/src/Canvas/History.php has it. */
+/** What the author of a layer can undo and redo, as core/src/Canvas/Log/History.php has it. */
 export function history(log: Iterable<Operation>, layer: Operation['layer'] = 'student'): { undo?: string; redo?: string } {
     const { kept, withdrawn } = inForce(log, true)!;
     let undoable: string[] = [];

@@ -13,7 +13,7 @@ interface Around {
     now(): number;
 }
 
-/** The ask before the class: App\Sessions\Asking::underWay. */
+/** The ask before the class: App\Sessions\Asks\Asking::underWay. */
 interface UnderWay {
     ends: number | null;
     run: string | null;
@@ -23,7 +23,7 @@ interface UnderWay {
 
 /** Answers that come together are counted together. */
 const WAIT_MS = 400;
-/** The answers to one ask of a run stand for so long before the next one comes: App\Sessions\RunAsks. */
+/** The answers to one ask of a run stand for so long before the next one comes: App\Sessions\Asks\RunAsks. */
 const PAUSE_MS = 4000;
 
 /** The quick ask's panel: what is asked and how it counts; the server writes the tally. */

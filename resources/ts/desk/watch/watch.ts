@@ -19,7 +19,7 @@ interface Noticed {
     reason: string;
 }
 
-/** What the server knows of a prompt's canvases: App\Sessions\Watching. */
+/** What the server knows of a prompt's canvases: App\Sessions\Watch\Watching. */
 export interface WatchAnswer {
     states: StateAnswer[];
     answers: AnswerGroup[];

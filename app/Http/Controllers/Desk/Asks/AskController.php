@@ -29,7 +29,7 @@ final class AskController
     {
         $session->load('ask.againOf', 'run', 'prompt');
 
-        return view('desk.ask-body', [
+        return view('desk.asks.ask-body', [
             'session' => $session, 'ask' => $session->ask, 'role' => CurrentRole::of($request), 'settings' => $session->settingsValue(),
             'seats' => $session->seated()->get()->keyBy('id'), 'run' => $session->run, 'planned' => $session->prompt?->value()->asks ?? [], 'before' => $session->asks()->whereKeyNot($session->ask_id ?? '')->limit(20)->get(),
         ]);

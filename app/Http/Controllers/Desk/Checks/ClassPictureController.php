@@ -24,7 +24,7 @@ final class ClassPictureController
 {
     public function show(Request $request, LiveSession $session): View
     {
-        return view('desk.picture-body', ['session' => $session, 'stand' => ClassOverview::of($session), 'role' => CurrentRole::of($request)]);
+        return view('desk.checks.picture-body', ['session' => $session, 'stand' => ClassOverview::of($session), 'role' => CurrentRole::of($request)]);
     }
 
     /** Proposes groups of those who are here; nothing is kept yet. */
@@ -42,7 +42,7 @@ final class ClassPictureController
             abort(422, __($problem->getMessage()));
         }
 
-        return view('desk.groups', ['groups' => $groups, 'seats' => $stand->seats->keyBy('id'), 'left' => $stand->seats->count() - count($students)]);
+        return view('desk.checks.groups', ['groups' => $groups, 'seats' => $stand->seats->keyBy('id'), 'left' => $stand->seats->count() - count($students)]);
     }
 
     /** They hold for hand-outs from now on, and for the class list where there is one. */

@@ -47,7 +47,7 @@ final class EndController
 
         return $session->isRunning()
             ? redirect()->route('desk', $session)
-            : view('desk.ended', [
+            : view('desk.life.ended', [
                 'session' => $session->loadCount(['seats', 'canvases', 'prompts']),
                 'record' => $session->records()->first(),
                 'prompts' => $session->prompts()->get(),
@@ -58,7 +58,7 @@ final class EndController
     /** What can be taken, while the session runs and after. */
     public function take(Request $request, LiveSession $session): View
     {
-        return view('desk.take', ['session' => $session->loadCount(['seats', 'canvases', 'prompts']), 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get(), 'runs' => CurrentRole::of($request) === Role::Colleague]);
+        return view('desk.work.take', ['session' => $session->loadCount(['seats', 'canvases', 'prompts']), 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get(), 'runs' => CurrentRole::of($request) === Role::Colleague]);
     }
 
     /** A PDF or a zip of the canvases, all of them or chosen ones, made beside the lesson. */
@@ -77,13 +77,13 @@ final class EndController
             MakeRecord::dispatch($record->id);
         }
 
-        return view('desk.record', ['session' => $session, 'record' => $record, 'prompts' => $session->prompts()->get()]);
+        return view('desk.life.record', ['session' => $session, 'record' => $record, 'prompts' => $session->prompts()->get()]);
     }
 
     /** How far the record is. */
     public function progress(LiveSession $session): View
     {
-        return view('desk.record', ['session' => $session, 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get()]);
+        return view('desk.life.record', ['session' => $session, 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get()]);
     }
 
     public function pdf(LiveSession $session): BinaryFileResponse

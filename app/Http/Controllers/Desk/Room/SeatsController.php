@@ -35,7 +35,7 @@ final class SeatsController
     {
         abort_unless($student->live_session_id === $session->id, 404);
 
-        return view('desk.talk-body', ['session' => $session, 'seat' => $student, 'messages' => $student->messages()->get(), 'role' => CurrentRole::of($request)]);
+        return view('desk.room.talk-body', ['session' => $session, 'seat' => $student, 'messages' => $student->messages()->get(), 'role' => CurrentRole::of($request)]);
     }
 
     /** Those who are named, or all who knock. One who says to be somebody else's seat can be let in as that. */

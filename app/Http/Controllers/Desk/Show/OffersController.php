@@ -25,7 +25,7 @@ final class OffersController
 
     public function show(Request $request, LiveSession $session): View
     {
-        return view('desk.offers-body', ['session' => $session, 'role' => CurrentRole::of($request), 'offers' => $session->offers()->with('seat', 'canvas.prompt')->get()]);
+        return view('desk.show.offers-body', ['session' => $session, 'role' => CurrentRole::of($request), 'offers' => $session->offers()->with('seat', 'canvas.prompt')->get()]);
     }
 
     public function picture(LiveSession $session, Offer $offer): Response

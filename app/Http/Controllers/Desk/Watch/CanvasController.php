@@ -53,7 +53,7 @@ final class CanvasController
 
         $teacher = $request->attributes->get('teacher');
 
-        return view('desk.answers', [
+        return view('desk.watch.answers', [
             'session' => $session, 'canvas' => $found, 'prompt' => $mine, 'questions' => $mine->questions, 'answers' => $found->scene()->answers, 'lookFor' => $mine->lookFor,
             'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get(), 'judgement' => $found->check?->judgement() ?? Judgement::nothing(),
             'phrases' => $teacher instanceof Teacher ? $teacher->phrases ?? [] : [], 'seen' => FeedbackForStudent::said($session->settingsValue()->feedback),
@@ -66,7 +66,7 @@ final class CanvasController
         $found = $this->find($session, $canvas);
         abort_if($found->seat === null, 404);
 
-        return view('desk.reading', ['session' => $session, 'prompt' => $found->prompt, 'seat' => $found->seat, 'reading' => $read($found, $found->seat), 'reader' => $read->name()]);
+        return view('desk.checks.reading', ['session' => $session, 'prompt' => $found->prompt, 'seat' => $found->seat, 'reading' => $read($found, $found->seat), 'reader' => $read->name()]);
     }
 
     private function find(LiveSession $session, string $canvas): Canvas

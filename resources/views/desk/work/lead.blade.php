@@ -10,7 +10,7 @@
     </div>
     @include('bench.bench', ['label' => __('Lead canvas'), 'lead' => true, 'isOnDesk' => true, 'files' => '/desk/'.$session->id.'/work/CANVAS.FORMAT'])
     @include('bench.pieces', [
-        'title' => __('Hand out as pieces'), 'icon' => 'send', 'do' => __('Hand out'), 'to' => 'desk.pieces-to',
+        'title' => __('Hand out as pieces'), 'icon' => 'send', 'do' => __('Hand out'), 'to' => 'desk.work.pieces-to',
         'effect' => __('What is chosen goes onto the canvases of this prompt, above the ink. No work is lost; what goes to everybody, late-comers get too.'),
     ])
 </section>

@@ -10,7 +10,7 @@
     @php($result = $run->result())
     <article class="ask-now run-result">
         <h3 class="h6">{{ __('How everybody did') }}</h3>
-        @include('desk.run-result')
+        @include('desk.asks.run-result')
         <details><summary>{{ __('By student: on this desk alone') }}</summary>
             <ul class="run-students">@foreach ($seats->filter(fn ($seat) => isset($result->right[$seat->id])) as $seat)<li><x-seat-name :seat="$seat" /> <b>{{ __(':n of :of', ['n' => $result->right[$seat->id], 'of' => $result->of]) }}</b></li>@endforeach</ul></details>
         @if ($runs) <div class="panel-row"><button class="btn btn-outline-slate" aria-pressed="{{ $run->is_shown ? 'true' : 'false' }}" data-post="{{ $at }}/show" data-body="{{ json_encode(['on' => ! $run->is_shown]) }}" data-then="ask">{{ $run->is_shown ? __('Hide it from the class') : __('Show the class') }}</button>

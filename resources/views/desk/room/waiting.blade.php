@@ -12,7 +12,7 @@
                 @if ($seat->claims_id !== null) <span class="waiting-note">{{ __('says: I am :name', ['name' => $seats->firstWhere('id', $seat->claims_id)?->name]) }}</span> @endif
                 <div class="rail-steps">
                     @if ($seat->claims_id === null) <button class="btn btn-sm btn-go" data-post="/desk/{{ $session->id }}/let-in" data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Let in') }}</button>
-                    @else @include('desk.who-is-it') @endif
+                    @else @include('desk.room.who-is-it') @endif
                     <button class="rail-step" data-do="door" title="{{ __('The door, with all who knock') }}">…<span class="visually-hidden">{{ __('More') }}</span></button>
                 </div>
             </div>

@@ -16,8 +16,8 @@
         </div>
         <div class="closeup-stage">
             @include('bench.bench', ['label' => __('Canvas in the close-up'), 'lead' => true, 'isOnDesk' => true, 'as' => 'closeup-', 'files' => '', 'pieces' => false])
-            @include('desk.player')
+            @include('desk.watch.player')
         </div>
     </div>
-    @include('desk.closeup-side')
+    @include('desk.watch.closeup-side')
 </section>

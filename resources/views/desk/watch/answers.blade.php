@@ -25,7 +25,7 @@
         @endforeach
     </details>
 @endunless
-@include('desk.marking')
+@include('desk.checks.marking')
 @if ($checks->isNotEmpty())
     <details class="check-history"><summary>{{ __('Checks so far') }} <b>{{ $checks->count() }}</b></summary>
         <ol>

@@ -17,7 +17,7 @@
                     <label class="choice"><input type="checkbox" name="seats[]" value="{{ $seat->id }}"> <b dir="auto">{{ $seat->name }}</b> <span class="form-text">{{ __($seat->device->word()) }}</span></label>
                     @if ($claims !== null)
                         <span class="form-text">{{ __(':name is in the room already.', ['name' => $claims->name]) }}</span>
-                        @include('desk.who-is-it')
+                        @include('desk.room.who-is-it')
                     @else
                         <button type="button" class="btn btn-sm btn-go" data-post="{{ $at }}/let-in" data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Let in') }}</button>
                     @endif

@@ -1,7 +1,7 @@
 {{-- The present ask and its tally, live. --}}
 @php($at = "/desk/{$session->id}")
 @php($runs = $role === Crag\Session\Rules\Role::Colleague)
-@if ($run !== null) @include('desk.run') @endif
+@if ($run !== null) @include('desk.asks.run') @endif
 @if ($ask !== null)
     @php($question = $ask->value())
     @php($tally = $ask->tally())
@@ -10,7 +10,7 @@
     <article class="ask-now" data-ask="{{ $ask->id }}" data-ends="{{ $isOpen ? $ask->ends_at_ms : '' }}">
         <h3 class="ask-words" dir="auto">{{ $question->words === '' ? __('Quick ask :n', ['n' => $ask->n]) : $question->words }}</h3>
         <p class="ask-count" role="status"><b>{{ __(':n of :all answered', ['n' => $tally->answered, 'all' => $all]) }}</b> @if ($tally->right() !== null) · {{ __(':n right', ['n' => $tally->right()]) }} @endif @if (! $isOpen) · {{ __('closed') }} @endif @if ($ask->is_anonymous) · {{ __('anonymous') }} @endif</p>
-        @include('desk.tally', ['tally' => $tally, 'before' => $ask->againOf?->tally(), 'right' => true])
+        @include('desk.asks.tally', ['tally' => $tally, 'before' => $ask->againOf?->tally(), 'right' => true])
         @unless ($ask->is_anonymous)
             @php($missing = ($ask->seats === null ? $seats : $seats->only($ask->seats))->except(array_keys($ask->latest())))
             @if ($missing->isNotEmpty()) <details><summary>{{ __('Not answered yet') }} <b>{{ $missing->count() }}</b></summary> <p class="ask-missing">@foreach ($missing as $seat)<x-seat-name :seat="$seat" />@if (! $loop->last), @endif @endforeach</p></details> @endif
@@ -50,7 +50,7 @@
     <details class="mb-2"><summary>{{ __('Asked before') }} <b>{{ $before->count() }}</b></summary>
         @foreach ($before as $one)
             <h4 class="h6 mt-2" dir="auto">{{ $one->n }}. {{ $one->value()->words === '' ? __('Quick ask') : $one->value()->words }}</h4>
-            @include('desk.tally', ['tally' => $one->tally(), 'before' => null, 'right' => true])
+            @include('desk.asks.tally', ['tally' => $one->tally(), 'before' => null, 'right' => true])
             @if ($runs) <button class="chip" data-post="{{ $at }}/ask/{{ $one->id }}/again" data-body="{}" data-then="ask">{{ __('Ask again') }}</button> @endif
         @endforeach
     </details>

@@ -8,7 +8,7 @@
         <button class="chip chip-quiet" data-do="check" data-level="" aria-pressed="true">{{ __('No check') }} <kbd>{{ __('Del') }}</kbd></button>
     </div>
     <div id="closeup-answers" class="closeup-answers"></div>
-    @include('desk.closeup-seen')
+    @include('desk.watch.closeup-seen')
     {{-- What comes late stands above, and these are held at the foot: no button moves away from under the hand. --}}
     <div class="closeup-foot">
         <div class="closeup-do">

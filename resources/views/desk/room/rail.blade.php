@@ -18,8 +18,8 @@
                 </span>
             @endif
         </button>
-        @if ($runs) @include('desk.rail-actions') @endif
+        @if ($runs) @include('desk.room.rail-actions') @endif
     @endforeach
     @if ($runs) <button id="add-prompt-button" class="rail-add" data-do="add-prompt"><x-icon name="plus-lg" /> {{ __('Add a prompt') }}</button> @endif
-    @include('desk.waiting')
+    @include('desk.room.waiting')
 </nav>

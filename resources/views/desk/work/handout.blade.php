@@ -28,7 +28,7 @@
                     </label>
                 @endforeach
             </fieldset>
-            @include('desk.backdrop-settings')
+            @include('desk.work.backdrop-settings')
             <fieldset>
                 <legend>{{ __('Where') }}</legend>
                 <label class="choice"><input type="radio" name="place" value="under" checked> {{ __('Under the present work') }}</label>
@@ -58,7 +58,7 @@
                 <label class="choice"><input type="radio" name="mode" value="fresh"> <b>{{ __('Fresh start') }}</b> <span class="form-text">{{ __('on an emptied canvas; the old work stays in Replay and can be given back') }}</span></label>
             </fieldset>
             <div data-for-mode="pieces"><label for="handout-alt">{{ __('What is it? Students who do not see it hear this.') }}</label><input id="handout-alt" name="alt" class="form-control" maxlength="280" dir="auto"></div>
-            @include('desk.recipients')
+            @include('desk.work.recipients')
         </div>
         <div class="handout-end">
             <p id="handout-effect" class="form-text"></p>
@@ -66,5 +66,5 @@
             <button class="btn btn-go btn-lg w-100"><x-icon name="send" /> <span id="handout-do">{{ __('Hand out to everybody') }}</span></button>
         </div>
     </form>
-    @include('desk.handouts')
+    @include('desk.work.handouts')
 </section>

@@ -4,7 +4,7 @@
         <h2 id="door-title" tabindex="-1">{{ __('Door and seats') }}</h2>
         <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button>
     </div>
-    @include('desk.doorway')
+    @include('desk.room.doorway')
     <details class="door-join" @if ($seats->isEmpty()) open @endif>
         <summary>{{ __('How students join') }}</summary>
         <p class="door-code">{{ $session->code()->spaced() }}</p>
@@ -17,7 +17,7 @@
             @if ($runs) <button class="btn btn-outline-slate" hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"join"}' hx-swap="none"><x-icon name="easel" /> {{ __('On the class screen') }}</button> @endif
         </p>
     </details>
-    @include('desk.missing')
+    @include('desk.checks.missing')
     @if ($runs)
         <details class="door-join">
             <summary>{{ __('A second teacher, and your other devices') }}</summary>

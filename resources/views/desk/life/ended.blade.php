@@ -7,12 +7,12 @@
                 {{ __('The code :code no longer works. Students can still take their own work.', ['code' => $session->code()->spaced()]) }}</p>
             <x-said />
             @if ($session->canvases_count > 0)
-                @include('desk.record')
-                @include('desk.results')
+                @include('desk.life.record')
+                @include('desk.checks.results')
             @else
                 <p>{{ __('There is no work to keep.') }}</p>
             @endif
-            @include('desk.keep')
+            @include('desk.life.keep')
             @if ($runs)
                 <h2 class="h6 mt-3">{{ __('Go on from it') }}</h2>
                 <form action="{{ route('desk.go-on', $session) }}" method="post" class="panel-row">@csrf

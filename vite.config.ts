@@ -17,6 +17,13 @@ export default defineConfig({
             refresh: false,
         }),
     ],
-    css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] } } },
+    css: {
+        preprocessorOptions: {
+            scss: {
+                quietDeps: true,
+                silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],
+            },
+        },
+    },
     build: { target: 'es2022', assetsInlineLimit: 0 },
 });

@@ -32,8 +32,42 @@ interface Recorded {
 }
 
 /** Names for a class that is larger than the recorded one. */
-const FIRST = ['Ida', 'Corin', 'Malia', 'Teodor', 'Wanda', 'Ravi', 'Sunniva', 'Pim', 'Lucasta', 'Odell', 'Zofia', 'Bram', 'Keziah', 'Anselm', 'Nila', 'Eskil', 'Tamar', 'Joss', 'Ulla'];
-const LAST = ['Fernhill', 'Tarn', 'Copperwell', 'Moss', 'Girder', 'Hollins', 'Strand', 'Peat', 'Lantern', 'Rook', 'Sallow', 'Cairn', 'Weir'];
+const FIRST = [
+    'Ida',
+    'Corin',
+    'Malia',
+    'Teodor',
+    'Wanda',
+    'Ravi',
+    'Sunniva',
+    'Pim',
+    'Lucasta',
+    'Odell',
+    'Zofia',
+    'Bram',
+    'Keziah',
+    'Anselm',
+    'Nila',
+    'Eskil',
+    'Tamar',
+    'Joss',
+    'Ulla',
+];
+const LAST = [
+    'Fernhill',
+    'Tarn',
+    'Copperwell',
+    'Moss',
+    'Girder',
+    'Hollins',
+    'Strand',
+    'Peat',
+    'Lantern',
+    'Rook',
+    'Sallow',
+    'Cairn',
+    'Weir',
+];
 
 const [mode, base, code, ...rest] = process.argv.slice(2);
 
@@ -63,18 +97,28 @@ async function perform(student: SimulatedStudent, { steps, answer }: Recorded, p
             before.push({ id, kind: 'add', layer: 'student', at: Date.now(), body: { object } });
             there.push(id);
         } else {
-            before.push({ id, kind: 'remove', layer: 'student', at: Date.now(), body: { targets: there.splice(-step.rub!) } });
+            before.push({
+                id,
+                kind: 'remove',
+                layer: 'student',
+                at: Date.now(),
+                body: { targets: there.splice(-step.rub!) },
+            });
         }
     }
     for (let i = 0; i < before.length; i += 50) {
         await student.postAll(before.slice(i, i + 50));
     }
     const isDone = start === steps.length;
-    isDone && (await give(student, answer, place));
+    if (isDone) {
+        await give(student, answer, place);
+    }
     for (const step of steps.slice(start)) {
         await once(student, step, there);
     }
-    isDone || (await give(student, answer, place));
+    if (!isDone) {
+        await give(student, answer, place);
+    }
     // Gently on: the last few strokes are rubbed out now and then, and made again.
     const again = steps.filter((step) => step.stroke !== undefined).slice(-6);
     while (!student.over && again.length > 0) {
@@ -90,7 +134,9 @@ async function perform(student: SimulatedStudent, { steps, answer }: Recorded, p
 async function give(student: SimulatedStudent, answer: string | null, place: number): Promise<void> {
     if (answer !== null) {
         await student.post('answer', { question: 'force', value: answer });
-        place % 6 === 1 && (await student.sendWork());
+        if (place % 6 === 1) {
+            await student.sendWork();
+        }
     }
 }
 
@@ -131,21 +177,29 @@ async function scribble(count: number, seconds: number, report: string, pause: n
     );
     for (const [i, student] of students.entries()) {
         for (let n = 0; n < before; n += 50) {
-            await student.postAll(Array.from({ length: Math.min(50, before - n) }, (_, k): Operation => ({
-                id: newId(), kind: 'add', layer: 'student', at: Date.now(), body: { object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(line(i, n + k)) } },
-            })));
+            await student.postAll(
+                Array.from({ length: Math.min(50, before - n) }, (_, k): Operation => ({
+                    id: newId(),
+                    kind: 'add',
+                    layer: 'student',
+                    at: Date.now(),
+                    body: { object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(line(i, n + k)) } },
+                })),
+            );
         }
     }
     console.log('joined');
     await new Promise((go) => process.stdin.once('data', go));
     const until = Date.now() + seconds * 1000;
-    await Promise.all(students.map(async (student, i) => {
-        await sleep(Math.random() * 1000);
-        for (let n = 0; Date.now() < until; n++) {
-            await student.draw({ colour: '#25323b', width: 40 }, line(i, before + n));
-            await sleep(pause * (0.5 + Math.random()));
-        }
-    }));
+    await Promise.all(
+        students.map(async (student, i) => {
+            await sleep(Math.random() * 1000);
+            for (let n = 0; Date.now() < until; n++) {
+                await student.draw({ colour: '#25323b', width: 40 }, line(i, before + n));
+                await sleep(pause * (0.5 + Math.random()));
+            }
+        }),
+    );
     writeFileSync(report, JSON.stringify({ sent, posts, ids, joins }));
     console.log('done');
     await new Promise((go) => process.stdin.once('data', go));
@@ -162,30 +216,49 @@ async function reach(desk: string, count: number, rounds: number, report: string
     }
     await teacher.open(desk);
     // The class works meanwhile, calmly.
-    students.forEach((student, i) => void (async () => {
-        for (let n = 0; !student.over; n++) {
-            await sleep(4000 + Math.random() * 8000);
-            await student.draw({ colour: '#25323b', width: 40 }, line(i, n));
-        }
-    })());
+    students.forEach(
+        (student, i) =>
+            void (async () => {
+                for (let n = 0; !student.over; n++) {
+                    await sleep(4000 + Math.random() * 8000);
+                    await student.draw({ colour: '#25323b', width: 40 }, line(i, n));
+                }
+            })(),
+    );
     await sleep(2000);
     writeFileSync(report, JSON.stringify(await teacher.measure(students, rounds)));
     students.forEach((student) => student.leave());
     process.exit(0);
 }
 
-async function record(desk: string, count: number, prompts: number, strokes: number, report: string, pdf: string): Promise<void> {
+async function record(
+    desk: string,
+    count: number,
+    prompts: number,
+    strokes: number,
+    report: string,
+    pdf: string,
+): Promise<void> {
     const teacher = new SimulatedTeacher(base);
-    const students = Array.from({ length: count }, (_, i) => new SimulatedStudent(base, `Student ${i + 1}`, { heard: (what, at) => teacher.heard(what, at) }));
+    const students = Array.from(
+        { length: count },
+        (_, i) => new SimulatedStudent(base, `Student ${i + 1}`, { heard: (what, at) => teacher.heard(what, at) }),
+    );
     for (const student of students) {
         await student.join(code);
     }
     await teacher.open(desk);
     await teacher.teach(students, prompts, async (student, n) => {
         for (let i = 0; i < strokes; i += 50) {
-            await student.postAll(Array.from({ length: Math.min(50, strokes - i) }, (_, k): Operation => ({
-                id: newId(), kind: 'add', layer: 'student', at: Date.now(), body: { object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(line(n, i + k)) } },
-            })));
+            await student.postAll(
+                Array.from({ length: Math.min(50, strokes - i) }, (_, k): Operation => ({
+                    id: newId(),
+                    kind: 'add',
+                    layer: 'student',
+                    at: Date.now(),
+                    body: { object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(line(n, i + k)) } },
+                })),
+            );
         }
     });
     const taken = await teacher.takeRecord();
@@ -198,7 +271,12 @@ async function record(desk: string, count: number, prompts: number, strokes: num
 /** About a second of a wave across the page, 60 points a second. */
 function line(seed: number, n: number): Sample[] {
     const y = 500 + ((n * 397 + seed * 71) % 9000);
-    return Array.from({ length: 60 }, (_, i): Sample => [1000 + i * 230, Math.round(y + 300 * Math.sin((i + seed) / 5)), 128, Math.round(i * 16.67)]);
+    return Array.from({ length: 60 }, (_, i): Sample => [
+        1000 + i * 230,
+        Math.round(y + 300 * Math.sin((i + seed) / 5)),
+        128,
+        Math.round(i * 16.67),
+    ]);
 }
 
 process.on('SIGTERM', () => process.exit(0));

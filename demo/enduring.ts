@@ -39,7 +39,15 @@ export class EnduringStudent extends SimulatedStudent {
             if (this.done) {
                 return;
             }
-            this.waiting.push({ id: newId(), kind: 'add', layer: 'student', at: Date.now(), body: { object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(line(seed, this.made++)) } } });
+            this.waiting.push({
+                id: newId(),
+                kind: 'add',
+                layer: 'student',
+                at: Date.now(),
+                body: {
+                    object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(line(seed, this.made++)) },
+                },
+            });
         }
     }
 
@@ -47,15 +55,24 @@ export class EnduringStudent extends SimulatedStudent {
     async finish(): Promise<Endured> {
         this.done = true;
         const until = Date.now() + PATIENCE_MS;
-        while ((this.waiting.length > 0 || [...this.acknowledged.keys()].some((id) => !this.seen.has(id))) && Date.now() < until) {
+        while (
+            (this.waiting.length > 0 || [...this.acknowledged.keys()].some((id) => !this.seen.has(id))) &&
+            Date.now() < until
+        ) {
             await sleep(200);
             await this.catchUp().catch(() => undefined);
         }
-        return { canvas: this.canvasId, made: this.made, acknowledged: [...this.acknowledged], refused: [...this.refused], seen: [...this.seen] };
+        return {
+            canvas: this.canvasId,
+            made: this.made,
+            acknowledged: [...this.acknowledged],
+            refused: [...this.refused],
+            seen: [...this.seen],
+        };
     }
 
     private async deliver(): Promise<void> {
-        for (let failures = 0; !this.done || this.waiting.length > 0; ) {
+        for (let failures = 0; !this.done || this.waiting.length > 0;) {
             if (this.waiting.length === 0) {
                 await sleep(100);
                 continue;
@@ -63,8 +80,14 @@ export class EnduringStudent extends SimulatedStudent {
             const { times, turned } = this.mischief;
             this.mischief = { times: 1, turned: false };
             const batch = this.waiting.slice(0, 20);
-            const parts = turned ? [batch.slice(batch.length / 2).reverse(), batch.slice(0, batch.length / 2)] : [batch];
-            const answers = await Promise.all(Array.from({ length: times }, () => parts).flat().map((part) => (part.length === 0 ? null : this.tryToPost(part))));
+            const parts = turned
+                ? [batch.slice(batch.length / 2).reverse(), batch.slice(0, batch.length / 2)]
+                : [batch];
+            const answers = await Promise.all(
+                Array.from({ length: times }, () => parts)
+                    .flat()
+                    .map((part) => (part.length === 0 ? null : this.tryToPost(part))),
+            );
             for (const answer of answers) {
                 answer?.accepted.forEach(({ id, n }) => this.acknowledged.set(id, n));
                 answer?.refused.forEach(({ id }) => this.refused.add(id));
@@ -72,13 +95,21 @@ export class EnduringStudent extends SimulatedStudent {
             const left = this.waiting.filter(({ id }) => !this.acknowledged.has(id) && !this.refused.has(id));
             failures = left.length < this.waiting.length ? 0 : failures + 1;
             this.waiting.splice(0, this.waiting.length, ...left);
-            failures > 0 && (await sleep(Math.min(2000, 150 * 2 ** failures)));
+            if (failures > 0) {
+                await sleep(Math.min(2000, 150 * 2 ** failures));
+            }
         }
     }
 }
 
 /** A class of them, told what to do line by line: twice, turned, cut, end. */
-export async function endure(base: string, code: string, count: number, report: string, line: (seed: number, n: number) => Sample[]): Promise<void> {
+export async function endure(
+    base: string,
+    code: string,
+    count: number,
+    report: string,
+    line: (seed: number, n: number) => Sample[],
+): Promise<void> {
     const students = Array.from({ length: count }, (_, i) => new EnduringStudent(base, `Student ${i + 1}`));
     for (const student of students) {
         await student.join(code);

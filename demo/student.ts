@@ -77,7 +77,9 @@ export class SimulatedStudent {
             headers: { 'Content-Type': 'application/x-www-form-urlencoded' },
             body: new URLSearchParams({ _token: token, code, name: this.name }).toString(),
         });
-        const page = await (await this.request(new URL(joined.headers.get('location') ?? '/', this.base).pathname)).text();
+        const page = await (
+            await this.request(new URL(joined.headers.get('location') ?? '/', this.base).pathname)
+        ).text();
         const data = /data-page="([^"]+)"/.exec(page)?.[1];
         if (data === undefined) {
             throw new Error(`${this.name} did not get in.`);
@@ -106,7 +108,14 @@ export class SimulatedStudent {
                 made++;
             }
             if (made > sent) {
-                const message: WetInk = { k: this.ink, c: this.canvas, o: id, s: [stroke.colour, stroke.width], i: sent, p: encodeInk(samples.slice(sent, made)) };
+                const message: WetInk = {
+                    k: this.ink,
+                    c: this.canvas,
+                    o: id,
+                    s: [stroke.colour, stroke.width],
+                    i: sent,
+                    p: encodeInk(samples.slice(sent, made)),
+                };
                 if (this.send(message)) {
                     for (let i = sent; i < made; i++) {
                         this.watch.sent?.(id, i, began + samples[i][3]);
@@ -138,10 +147,16 @@ export class SimulatedStudent {
     async postAll(operations: Operation[]): Promise<void> {
         for (let tries = 0; !this.over; tries++) {
             const began = performance.now();
-            const response = await this.request(`/seat/${this.seat}/operations`, this.json({ canvas: this.canvas, operations })).catch(() => null);
+            const response = await this.request(
+                `/seat/${this.seat}/operations`,
+                this.json({ canvas: this.canvas, operations }),
+            ).catch(() => null);
             if (response?.ok) {
                 await response.arrayBuffer();
-                this.watch.posted?.(performance.now() - began, operations.map(({ id }) => id));
+                this.watch.posted?.(
+                    performance.now() - began,
+                    operations.map(({ id }) => id),
+                );
                 return;
             }
             if (response?.status === 410 || response?.status === 403 || response?.status === 404) {
@@ -153,9 +168,19 @@ export class SimulatedStudent {
     }
 
     /** Once; null where there is no answer that says what became of them. */
-    protected async tryToPost(operations: Operation[]): Promise<{ accepted: { id: string; n: number }[]; refused: { id: string }[] } | null> {
-        const response = await this.request(`/seat/${this.seat}/operations`, { ...this.json({ canvas: this.canvas, operations }), signal: AbortSignal.timeout(15_000) }).catch(() => null);
-        return response?.ok ? ((await response.json().catch(() => null)) as { accepted: { id: string; n: number }[]; refused: { id: string }[] } | null) : null;
+    protected async tryToPost(
+        operations: Operation[],
+    ): Promise<{ accepted: { id: string; n: number }[]; refused: { id: string }[] } | null> {
+        const response = await this.request(`/seat/${this.seat}/operations`, {
+            ...this.json({ canvas: this.canvas, operations }),
+            signal: AbortSignal.timeout(15_000),
+        }).catch(() => null);
+        return response?.ok
+            ? ((await response.json().catch(() => null)) as {
+                  accepted: { id: string; n: number }[];
+                  refused: { id: string }[];
+              } | null)
+            : null;
     }
 
     protected get canvasId(): string {
@@ -164,8 +189,11 @@ export class SimulatedStudent {
 
     /** Asks for what was missed on the canvas, until there is no more. */
     protected async catchUp(): Promise<void> {
-        for (let more = true; more; ) {
-            const response = await this.request(`/seat/${this.seat}/catch-up?canvas=${this.canvas}&operations=${this.known}`, { signal: AbortSignal.timeout(15_000) });
+        for (let more = true; more;) {
+            const response = await this.request(
+                `/seat/${this.seat}/catch-up?canvas=${this.canvas}&operations=${this.known}`,
+                { signal: AbortSignal.timeout(15_000) },
+            );
             const answer = (await response.json()) as { operations: Operation[]; more: boolean };
             this.take(answer.operations, true);
             more = answer.more;
@@ -182,7 +210,9 @@ export class SimulatedStudent {
     private take(operations: Operation[], caughtUp: boolean): void {
         const here = operations.filter(({ canvas }) => canvas === this.canvas);
         this.watch.operations?.(here);
-        here.forEach(({ n }) => caughtUp ? (this.known = Math.max(this.known, n!)) : n === this.known + 1 && this.known++);
+        here.forEach(({ n }) =>
+            caughtUp ? (this.known = Math.max(this.known, n!)) : n === this.known + 1 && this.known++,
+        );
     }
 
     /** Presses "Send to teacher"; what is sent is not drawn on any more. */
@@ -212,7 +242,9 @@ export class SimulatedStudent {
         const answer = (await response.json()) as { canvas: string; ended: boolean; waiting?: boolean };
         this.canvas = answer.canvas;
         this.over ||= answer.ended;
-        answer.waiting === true && (await this.acknowledge());
+        if (answer.waiting === true) {
+            await this.acknowledge();
+        }
     }
 
     private async connect(): Promise<void> {
@@ -230,7 +262,10 @@ export class SimulatedStudent {
     /** Opens a socket, again whenever it closes; resolves when it is open or cannot be. */
     private open(what: 'seat' | 'wet', begun: (socket: WebSocket) => void): Promise<void> {
         return new Promise((opened) => {
-            const socket = new WebSocket(`${this.base.replace(/^http/, 'ws')}/live/${what}/${this.session}/${this.seat}`, { headers: { Cookie: this.cookieHeader() } });
+            const socket = new WebSocket(
+                `${this.base.replace(/^http/, 'ws')}/live/${what}/${this.session}/${this.seat}`,
+                { headers: { Cookie: this.cookieHeader() } },
+            );
             begun(socket);
             socket.on('open', () => opened());
             socket.on('error', () => opened());
@@ -244,7 +279,11 @@ export class SimulatedStudent {
 
     /** What a page does about what it hears. */
     private hear(text: string): void {
-        const { event, opening, operations } = JSON.parse(text) as { operations?: Operation[]; event?: { type: string; body: Record<string, never> }; opening?: { canvas: string; waiting?: boolean; prompt: { id: string } } };
+        const { event, opening, operations } = JSON.parse(text) as {
+            operations?: Operation[];
+            event?: { type: string; body: Record<string, never> };
+            opening?: { canvas: string; waiting?: boolean; prompt: { id: string } };
+        };
         const at = Date.now();
         if (operations !== undefined) {
             this.take(operations, false);
@@ -252,10 +291,14 @@ export class SimulatedStudent {
             this.ahead = opening;
         } else if (event?.type === 'prompt' && this.ahead?.prompt.id === (event.body.prompt as { id: string }).id) {
             this.canvas = this.ahead.canvas;
-            this.ahead.waiting === true && void this.acknowledge();
+            if (this.ahead.waiting === true) {
+                void this.acknowledge();
+            }
             this.watch.heard?.('gather', at);
         } else if (event?.type === 'prompt') {
-            void this.takeCanvas().then(() => this.watch.heard?.('gather', Date.now())).catch(() => undefined);
+            void this.takeCanvas()
+                .then(() => this.watch.heard?.('gather', Date.now()))
+                .catch(() => undefined);
         } else if (event?.type === 'room') {
             const { pens } = event.body.room as { pens: unknown };
             this.arePensDown = pens !== null;
@@ -272,7 +315,10 @@ export class SimulatedStudent {
 
     /** The page has what was handed out: one thing, or all that lies there. */
     private async acknowledge(handout?: string): Promise<void> {
-        await this.request(`/seat/${this.seat}/got`, this.json({ canvas: this.canvas, ...(handout !== undefined && { handout }) })).catch(() => undefined);
+        await this.request(
+            `/seat/${this.seat}/got`,
+            this.json({ canvas: this.canvas, ...(handout !== undefined && { handout }) }),
+        ).catch(() => undefined);
     }
 
     /** A quick ask is thought about for a moment, and answered once. */
@@ -281,19 +327,34 @@ export class SimulatedStudent {
             return;
         }
         this.answered = ask.id;
-        setTimeout(() => void this.request(`/seat/${this.seat}/ask`, this.json({ ask: ask.id, value: guess(ask.question) })).catch(() => undefined), 800 + Math.random() * 5000);
+        setTimeout(
+            () =>
+                void this.request(
+                    `/seat/${this.seat}/ask`,
+                    this.json({ ask: ask.id, value: guess(ask.question) }),
+                ).catch(() => undefined),
+            800 + Math.random() * 5000,
+        );
     }
 
     private json(body: unknown): RequestInit {
         return {
             method: 'POST',
-            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? '') },
+            headers: {
+                'Content-Type': 'application/json',
+                Accept: 'application/json',
+                'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? ''),
+            },
             body: JSON.stringify(body),
         };
     }
 
     private async request(path: string, init: RequestInit = {}): Promise<Response> {
-        const response = await fetch(this.base + path, { ...init, redirect: 'manual', headers: { ...(init.headers as Record<string, string>), Cookie: this.cookieHeader() } });
+        const response = await fetch(this.base + path, {
+            ...init,
+            redirect: 'manual',
+            headers: { ...(init.headers as Record<string, string>), Cookie: this.cookieHeader() },
+        });
         for (const line of response.headers.getSetCookie()) {
             const [name, value] = line.split(';', 1)[0].split(/=(.*)/s);
             this.cookies.set(name, value);

@@ -24,7 +24,9 @@ export class SimulatedTeacher {
         this.desk = new URL(opened.headers.get('location') ?? '', this.base).pathname;
         const page = await (await this.request(this.desk)).text();
         this.prompts.push(/&quot;prompt&quot;:&quot;(\w+)/.exec(page)![1]);
-        this.prompts.push(((await (await this.post('/prompts', { words: 'Brace the frame.' })).json()) as { prompt: string }).prompt);
+        this.prompts.push(
+            ((await (await this.post('/prompts', { words: 'Brace the frame.' })).json()) as { prompt: string }).prompt,
+        );
     }
 
     /** A student's page has shown something. */
@@ -56,10 +58,16 @@ export class SimulatedTeacher {
     }
 
     /** So many prompts, on each of which every student draws. */
-    async teach(students: SimulatedStudent[], prompts: number, draw: (student: SimulatedStudent, prompt: number) => Promise<void>): Promise<void> {
+    async teach(
+        students: SimulatedStudent[],
+        prompts: number,
+        draw: (student: SimulatedStudent, prompt: number) => Promise<void>,
+    ): Promise<void> {
         for (let n = 0; n < prompts; n++) {
             if (n > 0) {
-                const { prompt } = (await (await this.post('/prompts', { words: `Prompt ${n + 1}` })).json()) as { prompt: string };
+                const { prompt } = (await (await this.post('/prompts', { words: `Prompt ${n + 1}` })).json()) as {
+                    prompt: string;
+                };
                 await this.once('gather', `/prompt/${prompt}/gather`, {}, students.length);
             }
             for (const student of students) {
@@ -104,11 +112,26 @@ export class SimulatedTeacher {
     }
 
     private post(address: string, body: unknown): Promise<Response> {
-        return this.request(this.desk + address, { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? '') }, body: JSON.stringify(body) });
+        return this.request(this.desk + address, {
+            method: 'POST',
+            headers: {
+                'Content-Type': 'application/json',
+                Accept: 'application/json',
+                'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? ''),
+            },
+            body: JSON.stringify(body),
+        });
     }
 
     private async request(path: string, init: RequestInit = {}): Promise<Response> {
-        const response = await fetch(this.base + path, { ...init, redirect: 'manual', headers: { ...(init.headers as Record<string, string>), Cookie: [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ') } });
+        const response = await fetch(this.base + path, {
+            ...init,
+            redirect: 'manual',
+            headers: {
+                ...(init.headers as Record<string, string>),
+                Cookie: [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; '),
+            },
+        });
         for (const line of response.headers.getSetCookie()) {
             const [name, value] = line.split(';', 1)[0].split(/=(.*)/s);
             this.cookies.set(name, value);

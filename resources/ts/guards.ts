@@ -28,7 +28,9 @@ export function guardThePage(): void {
             said.textContent = fill(document.body.dataset.pasteCut!, { n: field.maxLength });
             field.after(said);
             // The paste itself is an input.
-            window.setTimeout(() => ['input', 'blur'].forEach((kind) => field.addEventListener(kind, () => said.remove(), { once: true })));
+            window.setTimeout(() =>
+                ['input', 'blur'].forEach((kind) => field.addEventListener(kind, () => said.remove(), { once: true })),
+            );
         }
     });
 }

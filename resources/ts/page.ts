@@ -17,7 +17,9 @@ export function element<E extends HTMLElement = HTMLElement>(selector: string, w
  */
 export function fill(sentence: string, values: Record<string, string | number>): string {
     const [one, more] = sentence.split('|');
-    return (more === undefined || Number(values.n) === 1 ? one : more).replace(/:([a-z]+)/g, (whole, name: string) => String(values[name] ?? whole));
+    return (more === undefined || Number(values.n) === 1 ? one : more).replace(/:([a-z]+)/g, (whole, name: string) =>
+        String(values[name] ?? whole),
+    );
 }
 
 /** Sizes `frame` to the largest page that fits into `stage`, now and whenever the stage changes. */

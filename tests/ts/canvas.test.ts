@@ -60,7 +60,9 @@ test('points snap to what is ruled', () => {
 
 test('what was turned and scaled is touched where it is seen', () => {
     const line: Placed = {
-        layer: 'student', page: '', place: [5000, 2000, 9000, 20000],
+        layer: 'student',
+        page: '',
+        place: [5000, 2000, 9000, 20000],
         object: { type: 'line', x: 0, y: 0, w: 1000, h: 0, colour: '#000000', width: 40, filled: false },
     };
     assert.equal(touches(line, 500, 300), true);
@@ -69,7 +71,13 @@ test('what was turned and scaled is touched where it is seen', () => {
 });
 
 test('a lasso holds what lies inside it, dents and all', () => {
-    const dented: [number, number][] = [[0, 0], [10, 0], [10, 10], [5, 4], [0, 10]];
+    const dented: [number, number][] = [
+        [0, 0],
+        [10, 0],
+        [10, 10],
+        [5, 4],
+        [0, 10],
+    ];
     assert.equal(inside(dented, 2, 3), true);
     assert.equal(inside(dented, 5, 8), false);
     assert.equal(inside(dented, 11, 5), false);
@@ -77,8 +85,18 @@ test('a lasso holds what lies inside it, dents and all', () => {
 
 test('formulas become plain outlines, and what cannot be set says why', () => {
     const number = '-?\\d{1,6}';
-    const simple = new RegExp(`^(?:M${number} ${number}(?:[ML]${number} ${number}|Q${number}(?: ${number}){3}|C${number}(?: ${number}){5}|Z)*)?$`);
-    for (const source of ['x', '\\frac{240\\times 1}{3}', '\\sqrt[3]{x^2+1}', '\\left(\\frac{a}{b}\\right)_{n}', '\\vec{F}\\cdot\\pi\\le\\Omega^\\circ', '\\text{N m}', '\\begin{pmatrix}1&0\\\\0&1\\end{pmatrix}']) {
+    const simple = new RegExp(
+        `^(?:M${number} ${number}(?:[ML]${number} ${number}|Q${number}(?: ${number}){3}|C${number}(?: ${number}){5}|Z)*)?$`,
+    );
+    for (const source of [
+        'x',
+        '\\frac{240\\times 1}{3}',
+        '\\sqrt[3]{x^2+1}',
+        '\\left(\\frac{a}{b}\\right)_{n}',
+        '\\vec{F}\\cdot\\pi\\le\\Omega^\\circ',
+        '\\text{N m}',
+        '\\begin{pmatrix}1&0\\\\0&1\\end{pmatrix}',
+    ]) {
         const { path, wide, tall } = outlineOf(source);
         assert.match(path, simple, source);
         assert.ok(wide > 100 && tall > 100 && wide < 20000, source);
@@ -91,35 +109,87 @@ test('formulas become plain outlines, and what cannot be set says why', () => {
 });
 
 function shape(type: string, more: Record<string, unknown> = {}): Placed {
-    return { layer: 'student', page: '', object: { type, x: 1000, y: 1000, w: 4000, h: 2000, colour: '#000000', width: 40, filled: false, ...more } as unknown as Placed['object'] };
+    return {
+        layer: 'student',
+        page: '',
+        object: {
+            type,
+            x: 1000,
+            y: 1000,
+            w: 4000,
+            h: 2000,
+            colour: '#000000',
+            width: 40,
+            filled: false,
+            ...more,
+        } as unknown as Placed['object'],
+    };
 }
 
 test('what is hollow is touched at its line alone', () => {
     const polygon = shape('polygon', { points: [1000, 1000, 5000, 1000, 3000, 3000] });
-    for (const [one, on] of [[shape('rectangle'), [100, 200]], [shape('ellipse'), [300, 100]], [shape('triangle'), [300, 300]], [polygon, [300, 100]], [shape('curve', { points: [1000, 1000, 3000, 3000, 5000, 1000] }), [300, 300]]] as const) {
+    for (const [one, on] of [
+        [shape('rectangle'), [100, 200]],
+        [shape('ellipse'), [300, 100]],
+        [shape('triangle'), [300, 300]],
+        [polygon, [300, 100]],
+        [shape('curve', { points: [1000, 1000, 3000, 3000, 5000, 1000] }), [300, 300]],
+    ] as const) {
         assert.equal(touches(one, on[0], on[1]), true, `${one.object.type} at its line`);
         assert.equal(touches(one, 300, 190), false, `${one.object.type} in its middle`);
     }
     assert.equal(touches(shape('rectangle', { filled: true }), 300, 190), true, 'what is filled is touched anywhere');
-    const piece: Placed = { ...shape('rectangle'), layer: 'pieces', object: { type: 'piece', alt: 'Frame', locked: false, stack: false, of: shape('rectangle').object } };
+    const piece: Placed = {
+        ...shape('rectangle'),
+        layer: 'pieces',
+        object: { type: 'piece', alt: 'Frame', locked: false, stack: false, of: shape('rectangle').object },
+    };
     assert.equal(touches(piece, 300, 190), true, 'a piece is made to be taken hold of');
 });
 
 test('what lies near a place is found without going through everything', () => {
-    const objects = Array.from({ length: 400 }, (_, i): [string, Placed] => [`o${i}`, shape('line', { x: (i % 20) * 800, y: Math.floor(i / 20) * 500, w: 100, h: 0 })]);
+    const objects = Array.from({ length: 400 }, (_, i): [string, Placed] => [
+        `o${i}`,
+        shape('line', { x: (i % 20) * 800, y: Math.floor(i / 20) * 500, w: 100, h: 0 }),
+    ]);
     const nearby = new Nearby(objects);
     const found = [...nearby.at(160, 100, 12)].map(([id]) => id);
     assert.ok(found.includes('o42'), 'the one that is there');
     assert.ok(found.length < 12, `${found.length} of 400 were looked at`);
     assert.equal(new Set(found).size, found.length, 'each once');
-    assert.deepEqual([...new Nearby([['far', shape('line', { x: -90000, y: 90000, w: 10, h: 0 })]]).at(0, 0, 10)], [], 'what lies outside the page breaks nothing');
+    assert.deepEqual(
+        [...new Nearby([['far', shape('line', { x: -90000, y: 90000, w: 10, h: 0 })]]).at(0, 0, 10)],
+        [],
+        'what lies outside the page breaks nothing',
+    );
 });
 
 test('a line of writing is one entry of the list, a drawing each stroke', () => {
-    const stroke = (x: number, y: number, w = 300, h = 300): Placed => ({ layer: 'student', page: '', object: { type: 'stroke', colour: '#000000', width: 40, ink: encodeInk([[x, y, 128, 0], [x + w, y + h, 128, 20]]) } });
+    const stroke = (x: number, y: number, w = 300, h = 300): Placed => ({
+        layer: 'student',
+        page: '',
+        object: {
+            type: 'stroke',
+            colour: '#000000',
+            width: 40,
+            ink: encodeInk([
+                [x, y, 128, 0],
+                [x + w, y + h, 128, 20],
+            ]),
+        },
+    });
     const all: [string, Placed][] = [
-        ['a', stroke(1000, 1000)], ['b', stroke(1500, 1020)], ['c', stroke(2000, 980)], ['d', shape('rectangle')],
-        ['e', stroke(1000, 4000)], ['f', stroke(1400, 4010)], ['g', stroke(1000, 6000, 9000, 3000)], ['h', stroke(1000, 9000)],
+        ['a', stroke(1000, 1000)],
+        ['b', stroke(1500, 1020)],
+        ['c', stroke(2000, 980)],
+        ['d', shape('rectangle')],
+        ['e', stroke(1000, 4000)],
+        ['f', stroke(1400, 4010)],
+        ['g', stroke(1000, 6000, 9000, 3000)],
+        ['h', stroke(1000, 9000)],
     ];
-    assert.deepEqual(entries(all).map(({ ids }) => ids.join('')), ['abc', 'd', 'ef', 'g', 'h']);
+    assert.deepEqual(
+        entries(all).map(({ ids }) => ids.join('')),
+        ['abc', 'd', 'ef', 'g', 'h'],
+    );
 });

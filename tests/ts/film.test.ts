@@ -6,8 +6,25 @@ import type { View } from '../../resources/ts/canvas/drawing/view';
 import { Film, finishedAt, type ReplayAnswer } from '../../resources/ts/grid/film';
 
 const samples: Sample[] = Array.from({ length: 11 }, (_, i): Sample => [1000 + 100 * i, 2000, 128, 20 * i]);
-const stroke = (n: number): Operation => ({ n, id: `s${n}`, kind: 'add', layer: 'student', at: 0, body: { object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(samples) } } }) as Operation;
-const replay: ReplayAnswer = { lasts: 900, rubbed: [], steps: [[0, 200], [400, 600], [700, 900]], operations: [stroke(1), stroke(2), stroke(3)] };
+const stroke = (n: number): Operation =>
+    ({
+        n,
+        id: `s${n}`,
+        kind: 'add',
+        layer: 'student',
+        at: 0,
+        body: { object: { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(samples) } },
+    }) as Operation;
+const replay: ReplayAnswer = {
+    lasts: 900,
+    rubbed: [],
+    steps: [
+        [0, 200],
+        [400, 600],
+        [700, 900],
+    ],
+    operations: [stroke(1), stroke(2), stroke(3)],
+};
 
 /** What a view is told, in short. */
 function remembered(): { view: View; told: string[] } {
@@ -18,14 +35,18 @@ function remembered(): { view: View; told: string[] } {
         reset: () => told.push('reset'),
         take: (operations: Operation[]) => told.push(`take ${operations.map(({ id }) => id).join(' ')}`),
         dropWet: () => undefined,
-        growWet: (_: string, __: string, ___: string, ____: number, drawn: Sample[]) => told.push(`grow ${drawn.length}`),
+        growWet: (_: string, __: string, ___: string, ____: number, drawn: Sample[]) =>
+            told.push(`grow ${drawn.length}`),
         showPage: (page: string) => told.push(`page ${page}`),
     };
     return { view: view as unknown as View, told };
 }
 
 test('as many steps are finished as have ended', () => {
-    assert.deepEqual([0, 199, 200, 599, 600, 5000].map((at) => finishedAt(replay.steps, at)), [0, 0, 1, 1, 2, 3]);
+    assert.deepEqual(
+        [0, 199, 200, 599, 600, 5000].map((at) => finishedAt(replay.steps, at)),
+        [0, 0, 1, 1, 2, 3],
+    );
     assert.equal(finishedAt([], 5), 0);
 });
 

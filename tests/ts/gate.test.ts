@@ -10,7 +10,12 @@ const head = Buffer.from('GET /live/wet/a/b HTTP/1.1\r\nHost: crag\r\nUpgrade: w
 
 /** RFC 6455, 5.2: a text frame as a browser sends it, masked. */
 function frame(length: number, told = length): Buffer {
-    const size = told < 126 ? [0x80 | told] : told < 65536 ? [0x80 | 126, told >> 8, told & 255] : [0x80 | 127, 0, 0, 0, 0, ...[24, 16, 8, 0].map((by) => (told >>> by) & 255)];
+    const size =
+        told < 126
+            ? [0x80 | told]
+            : told < 65536
+              ? [0x80 | 126, told >> 8, told & 255]
+              : [0x80 | 127, 0, 0, 0, 0, ...[24, 16, 8, 0].map((by) => (told >>> by) & 255)];
     return Buffer.concat([Buffer.from([0x81, ...size, 1, 2, 3, 4]), Buffer.alloc(length, 120)]);
 }
 

@@ -8,7 +8,16 @@ type Facts = Partial<Pick<Tile, 'nameShown' | 'state' | 'states' | 'last' | 'obj
 
 /** What an order reads of a tile. */
 function tile(n: number, facts: Facts = {}): Tile {
-    return { seat: { n }, nameShown: `Student ${n}`, state: 'drawing', states: ['drawing'], last: 0, objects: 0, level: null, ...facts } as unknown as Tile;
+    return {
+        seat: { n },
+        nameShown: `Student ${n}`,
+        state: 'drawing',
+        states: ['drawing'],
+        last: 0,
+        objects: 0,
+        level: null,
+        ...facts,
+    } as unknown as Tile;
 }
 
 const seats = (tiles: Tile[]): number[] => tiles.map(({ seat }) => seat.n);
@@ -21,10 +30,33 @@ function ordered(sort: string, tiles: Tile[]): number[] {
 
 test('every order puts first what a teacher looks for, and the seat decides between equals', () => {
     assert.deepEqual(ordered('seat', [tile(3), tile(1), tile(2)]), [1, 2, 3]);
-    assert.deepEqual(ordered('name', [tile(1, { nameShown: 'Wren' }), tile(2, { nameShown: 'Élan' }), tile(4, { nameShown: 'Otis' }), tile(3, { nameShown: 'Otis' })]), [2, 3, 4, 1]);
-    assert.deepEqual(ordered('state', [tile(1), tile(2, { state: 'away' }), tile(3, { state: 'hand_up' }), tile(4, { state: 'quiet' }), tile(5, { state: 'sent' })]), [3, 5, 4, 1, 2]);
-    assert.deepEqual(ordered('last', [tile(1, { last: 900 }), tile(2, { last: 100 }), tile(3, { last: 500 })]), [2, 3, 1]);
-    assert.deepEqual(ordered('amount', [tile(1, { objects: 2 }), tile(3, { objects: 40 }), tile(2, { objects: 40 })]), [2, 3, 1]);
+    assert.deepEqual(
+        ordered('name', [
+            tile(1, { nameShown: 'Wren' }),
+            tile(2, { nameShown: 'Élan' }),
+            tile(4, { nameShown: 'Otis' }),
+            tile(3, { nameShown: 'Otis' }),
+        ]),
+        [2, 3, 4, 1],
+    );
+    assert.deepEqual(
+        ordered('state', [
+            tile(1),
+            tile(2, { state: 'away' }),
+            tile(3, { state: 'hand_up' }),
+            tile(4, { state: 'quiet' }),
+            tile(5, { state: 'sent' }),
+        ]),
+        [3, 5, 4, 1, 2],
+    );
+    assert.deepEqual(
+        ordered('last', [tile(1, { last: 900 }), tile(2, { last: 100 }), tile(3, { last: 500 })]),
+        [2, 3, 1],
+    );
+    assert.deepEqual(
+        ordered('amount', [tile(1, { objects: 2 }), tile(3, { objects: 40 }), tile(2, { objects: 40 })]),
+        [2, 3, 1],
+    );
     assert.deepEqual(ordered('check', [tile(1, { level: 3 }), tile(2), tile(3, { level: 0 })]), [2, 3, 1]);
 });
 
@@ -59,15 +91,24 @@ test('a filter keeps who has come to be like it and does not drop who is so no l
     const up: Facts = { state: 'hand_up', states: ['hand_up', 'quiet'] };
     const [one, two, three] = [tile(1), tile(2, up), tile(3)];
     order.begin([one, two, three]);
-    assert.deepEqual([one, two, three].map((each) => order.isShown(each)), [false, true, false]);
+    assert.deepEqual(
+        [one, two, three].map((each) => order.isShown(each)),
+        [false, true, false],
+    );
     Object.assign(one, up);
     Object.assign(two, { state: 'drawing', states: ['drawing'] });
     assert.deepEqual(seats(order.goOn([one, two, three])), [2, 1, 3]);
-    assert.deepEqual([one, two, three].map((each) => order.isShown(each)), [true, true, false]);
+    assert.deepEqual(
+        [one, two, three].map((each) => order.isShown(each)),
+        [true, true, false],
+    );
     assert.deepEqual([order.isPast(one), order.isPast(two), order.isPast(three)], [false, true, false]);
     assert.equal(order.isStale, true);
     order.begin([one, two, three]);
-    assert.deepEqual([one, two, three].map((each) => order.isShown(each)), [true, false, false]);
+    assert.deepEqual(
+        [one, two, three].map((each) => order.isShown(each)),
+        [true, false, false],
+    );
 });
 
 /** Whether so many tiles stand within a height, in rows as the page lays them out. */
@@ -91,7 +132,11 @@ test('a class fits on one screen as long as its tiles can be read', () => {
 });
 
 test('a picture is whole pixels high at every width a tile can have', () => {
-    const widths = new Set([1, 3, 12, 30, 60, 100].flatMap((count) => [800, 1240, 1877].map((width) => tileWidth(count, width, 700, 900, false))));
+    const widths = new Set(
+        [1, 3, 12, 30, 60, 100].flatMap((count) =>
+            [800, 1240, 1877].map((width) => tileWidth(count, width, 700, 900, false)),
+        ),
+    );
     assert.ok(widths.size > 5);
     for (const wide of widths) {
         const [width, height] = pictureSize(wide);

@@ -4,9 +4,21 @@ import { Log } from '../../resources/ts/canvas/model/log';
 import type { Operation } from '../../resources/ts/canvas/model/objects';
 
 const stroke = (id: string, n?: number): Operation => ({
-    id, n, kind: 'add', layer: 'student', at: 0, body: { object: { type: 'stroke', colour: '#000000', width: 40, ink: 'AgICAg' } },
+    id,
+    n,
+    kind: 'add',
+    layer: 'student',
+    at: 0,
+    body: { object: { type: 'stroke', colour: '#000000', width: 40, ink: 'AgICAg' } },
 });
-const remove = (id: string, target: string, n?: number): Operation => ({ id, n, kind: 'remove', layer: 'student', at: 0, body: { targets: [target] } });
+const remove = (id: string, target: string, n?: number): Operation => ({
+    id,
+    n,
+    kind: 'remove',
+    layer: 'student',
+    at: 0,
+    body: { targets: [target] },
+});
 const shown = (log: Log): string[] => [...log.scene.objects.keys()];
 
 test('a stroke on top needs only itself drawn', () => {

@@ -14,28 +14,48 @@ Object.assign(globalThis, {
 
 const operation = (id: string): Operation => ({ id, kind: 'add', layer: 'student', at: 5, body: {} });
 
-async function outbox(answer: (ids: string[]) => object): Promise<{ outbox: Outbox; sent: string[][]; said: string[] }> {
+async function outbox(
+    answer: (ids: string[]) => object,
+): Promise<{ outbox: Outbox; sent: string[][]; said: string[] }> {
     const sent: string[][] = [];
     const said: string[] = [];
     globalThis.fetch = (async (_: string, { body }: { body: string }) => {
         const ids = (JSON.parse(body) as { operations: Operation[] }).operations.map(({ id }) => id);
         sent.push(ids);
-        return new Response(JSON.stringify({ accepted: [], refused: [], held: [], ...answer(ids) }), { headers: { 'Content-Type': 'application/json' } });
+        return new Response(JSON.stringify({ accepted: [], refused: [], held: [], ...answer(ids) }), {
+            headers: { 'Content-Type': 'application/json' },
+        });
     }) as typeof fetch;
-    const made = await Outbox.open({ seat: 's', address: '/operations', accepted: () => undefined, refused: () => undefined, changed: (waiting, _, held) => said.push(`${waiting} ${held}`) });
+    const made = await Outbox.open({
+        seat: 's',
+        address: '/operations',
+        accepted: () => undefined,
+        refused: () => undefined,
+        changed: (waiting, _, held) => said.push(`${waiting} ${held}`),
+    });
     return { outbox: made, sent, said };
 }
 
 test('what the server holds back stays, is said, and goes out again when something has changed', async () => {
     let arePensDown = true;
-    const { outbox: box, sent, said } = await outbox((ids) =>
-        arePensDown ? { held: ids.map((id) => ({ id, why: 'pens_down', reason: 'Pens are down.' })) } : { accepted: ids.map((id, n) => ({ id, n })) });
+    const {
+        outbox: box,
+        sent,
+        said,
+    } = await outbox((ids) =>
+        arePensDown
+            ? { held: ids.map((id) => ({ id, why: 'pens_down', reason: 'Pens are down.' })) }
+            : { accepted: ids.map((id, n) => ({ id, n })) },
+    );
     await box.put('c', operation('one'));
     await box.put('c', operation('two'));
     assert.deepEqual(sent, [['one'], ['two']], 'none of them is sent over and over');
     assert.equal(said.at(-1), '2 Pens are down.');
     assert.equal(box.isDelivered, true);
-    assert.deepEqual(box.waitingFor('c').map(({ id }) => id), ['one', 'two']);
+    assert.deepEqual(
+        box.waitingFor('c').map(({ id }) => id),
+        ['one', 'two'],
+    );
     arePensDown = false;
     box.release();
     await new Promise((later) => setTimeout(later, 20));
@@ -51,6 +71,9 @@ test('what is held lets the rest through', async () => {
     }));
     await box.put('c', operation('late'));
     await box.put('d', operation('early'));
-    assert.deepEqual([...box.waitingFor('c'), ...box.waitingFor('d')].map(({ id }) => id), ['late']);
+    assert.deepEqual(
+        [...box.waitingFor('c'), ...box.waitingFor('d')].map(({ id }) => id),
+        ['late'],
+    );
     assert.equal(said.at(-1), '1 Sent.');
 });

@@ -24,7 +24,15 @@ beforeEach(() => {
     down = false;
     kept.clear();
     Object.assign(globalThis, {
-        window: { addEventListener: () => undefined, setTimeout, clearTimeout, localStorage: { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => kept.set(key, value) } },
+        window: {
+            addEventListener: () => undefined,
+            setTimeout,
+            clearTimeout,
+            localStorage: {
+                getItem: (key: string) => kept.get(key) ?? null,
+                setItem: (key: string, value: string) => kept.set(key, value),
+            },
+        },
         document: { cookie: '' },
         fetch: async (address: string, { body }: { body: string }) => {
             if (down) {
@@ -82,7 +90,13 @@ test('what is typed while a change is on its way follows on top of it', async ()
     one.set(null, 'title', 'second');
     await flushing;
     await one.flush();
-    assert.deepEqual(sent.map(({ from, to }) => [from, to]), [['before', 'first'], ['first', 'second']]);
+    assert.deepEqual(
+        sent.map(({ from, to }) => [from, to]),
+        [
+            ['before', 'first'],
+            ['first', 'second'],
+        ],
+    );
     assert.equal(present, 'second');
 });
 
@@ -137,7 +151,10 @@ test('the good lines of a list are saved, and the whole of it stays here', async
     one.set('x', 'asks', ['a', 'bad', 'c']);
     await one.flush();
     assert.deepEqual(present, ['a', 'c']);
-    assert.deepEqual(one.notTaken.map(({ to }) => to), [['a', 'bad', 'c']]);
+    assert.deepEqual(
+        one.notTaken.map(({ to }) => to),
+        [['a', 'bad', 'c']],
+    );
     one.set('x', 'asks', ['bad']);
     await one.flush();
     assert.deepEqual(present, ['a', 'c'], 'nothing good is no reason to save nothing');

@@ -14,18 +14,24 @@ globals.fetch = (address: string) => {
 };
 
 const event = (n: number): LiveEvent => ({ n, type: `e${n}`, body: {} });
-const caught = (events: Caught['events']): Response => new Response(JSON.stringify({ events, operations: [], more: Object.values(events).some((some) => some.length >= 500) }));
+const caught = (events: Caught['events']): Response =>
+    new Response(
+        JSON.stringify({ events, operations: [], more: Object.values(events).some((some) => some.length >= 500) }),
+    );
 
 function listen(): { streams: Streams; heard: string[]; refused: number[] } {
     const heard: string[] = [];
     const refused: number[] = [];
-    const streams = new Streams({ room: 0, desk: 0 }, {
-        address: '/catch-up',
-        also: () => ({ operations: 7 }),
-        event: (stream, one) => heard.push(`${stream}${one.n}`),
-        operations: () => undefined,
-        refused: (status) => refused.push(status),
-    });
+    const streams = new Streams(
+        { room: 0, desk: 0 },
+        {
+            address: '/catch-up',
+            also: () => ({ operations: 7 }),
+            event: (stream, one) => heard.push(`${stream}${one.n}`),
+            operations: () => undefined,
+            refused: (status) => refused.push(status),
+        },
+    );
     return { streams, heard, refused };
 }
 

@@ -9,7 +9,8 @@ import { fill } from '../../resources/ts/page';
 (globalThis as unknown as Record<string, unknown>).window = globalThis;
 const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 const ink = { type: 'stroke' as const, colour: '#000000', width: 40, page: '' };
-const samples = (from: number, count: number): Sample[] => Array.from({ length: count }, (_, i): Sample => [from + i, 0, 128, from + i]);
+const samples = (from: number, count: number): Sample[] =>
+    Array.from({ length: count }, (_, i): Sample => [from + i, 0, 128, from + i]);
 
 function collect(open = true): { sender: WetSender; sent: WetInk[]; gate: { open: boolean } } {
     const sent: WetInk[] = [];
@@ -58,18 +59,27 @@ test('a new stroke takes nothing over from the one before', async () => {
     await sleep(40);
     sender.grow('canvas', 'two', samples(9, 1), 0, { ...ink, colour: '#a8452e', width: 20 });
     sender.finish();
-    assert.deepEqual(sent.map(({ o, i, s }) => [o, i, s]), [['two', 0, ['#a8452e', 20]]]);
+    assert.deepEqual(
+        sent.map(({ o, i, s }) => [o, i, s]),
+        [['two', 0, ['#a8452e', 20]]],
+    );
 });
 
 test('tiles of a class of 30 fit beside the rail at 1280 by 800, with a line of answers too', () => {
     const width = 1120;
-    for (const [hasAnswers, height, frame] of [[false, 644, 28], [true, 610, 50]] as const) {
+    for (const [hasAnswers, height, frame] of [
+        [false, 644, 28],
+        [true, 610, 50],
+    ] as const) {
         for (const count of [1, 2, 7, 24, 30, ...(hasAnswers ? [] : [35])]) {
             const tile = tileWidth(count, width, height, 420, hasAnswers);
             const columns = Math.floor((width + 8) / (tile + 8));
             const rows = Math.ceil(count / columns);
             assert.ok(tile >= 130 && tile <= 420 && (tile - 2) % 8 === 0, `${count}: ${tile}`);
-            assert.ok(rows * (tile / 1.6 + frame) + (rows - 1) * 8 <= height + 1, `${count} tiles of ${tile} in ${rows} rows`);
+            assert.ok(
+                rows * (tile / 1.6 + frame) + (rows - 1) * 8 <= height + 1,
+                `${count} tiles of ${tile} in ${rows} rows`,
+            );
         }
     }
     assert.equal(tileWidth(100, width, 644, 420, false), 130);
@@ -89,6 +99,9 @@ test('with light data fewer points go out, less often, and the last of them at t
         await sleep(5);
     }
     sender.finish();
-    assert.deepEqual(together(sent), samples(0, 60).filter((_, i) => i % 3 === 0));
+    assert.deepEqual(
+        together(sent),
+        samples(0, 60).filter((_, i) => i % 3 === 0),
+    );
     assert.ok(sent.length <= 4, `${sent.length} messages in a third of a second`);
 });

@@ -27,8 +27,16 @@ export function entries(objects: Iterable<[string, Placed]>): Entry[] {
     for (const [id, placed] of objects) {
         const box = pageBox(placed);
         const last = all.at(-1);
-        const isWriting = placed.object.type === 'stroke' && box.bottom - box.top <= TALLEST && box.right - box.left <= WIDEST;
-        if (isWriting && last !== undefined && line !== null && last.placed[0].layer === placed.layer && last.placed[0].group === placed.group && isInLine(line, box)) {
+        const isWriting =
+            placed.object.type === 'stroke' && box.bottom - box.top <= TALLEST && box.right - box.left <= WIDEST;
+        if (
+            isWriting &&
+            last !== undefined &&
+            line !== null &&
+            last.placed[0].layer === placed.layer &&
+            last.placed[0].group === placed.group &&
+            isInLine(line, box)
+        ) {
             last.ids.push(id);
             last.placed.push(placed);
             line = union([line, box]);
@@ -43,16 +51,31 @@ export function entries(objects: Iterable<[string, Placed]>): Entry[] {
 function isInLine(line: Box, box: Box): boolean {
     const middle = (box.top + box.bottom) / 2;
     const room = Math.max(20, (line.bottom - line.top) / 2);
-    return middle >= line.top - room && middle <= line.bottom + room && box.left - line.right <= GAP && line.left - box.right <= GAP && line.bottom - line.top <= TALLEST;
+    return (
+        middle >= line.top - room &&
+        middle <= line.bottom + room &&
+        box.left - line.right <= GAP &&
+        line.left - box.right <= GAP &&
+        line.bottom - line.top <= TALLEST
+    );
 }
 
 /** What an entry is, for those who do not see it. */
 export function describeEntry({ placed }: Entry, words: Record<string, string>): string {
-    return placed.length === 1 ? describe(placed[0], words) : fill(words.object, { what: fill(words.a_writing, { n: placed.length }), where: whereIs(union(placed.map(pageBox)), words) });
+    return placed.length === 1
+        ? describe(placed[0], words)
+        : fill(words.object, {
+              what: fill(words.a_writing, { n: placed.length }),
+              where: whereIs(union(placed.map(pageBox)), words),
+          });
 }
 
 function whereIs({ left, top }: Box, words: Record<string, string>): string {
-    return words[`at_${top < 333 ? 'top' : top < 667 ? 'middle' : 'bottom'}_${left < 533 ? 'left' : left < 1067 ? 'centre' : 'right'}`] ?? '';
+    return (
+        words[
+            `at_${top < 333 ? 'top' : top < 667 ? 'middle' : 'bottom'}_${left < 533 ? 'left' : left < 1067 ? 'centre' : 'right'}`
+        ] ?? ''
+    );
 }
 
 function what(object: CanvasObject, words: Record<string, string>): string {

@@ -4,23 +4,43 @@ import type { Workbench } from '../canvas/workbench';
 import type { Tray } from './tray';
 
 const TOOLS: Record<string, ToolName> = {
-    p: 'pen', h: 'highlighter', e: 'eraser', m: 'move', s: 'shapes', t: 'text', x: 'maths', n: 'note', a: 'stamps', i: 'picture',
+    p: 'pen',
+    h: 'highlighter',
+    e: 'eraser',
+    m: 'move',
+    s: 'shapes',
+    t: 'text',
+    x: 'maths',
+    n: 'note',
+    a: 'stamps',
+    i: 'picture',
 };
 const STEP = 10;
 const FINE_STEP = 1;
 
 /** A canvas's keys: everything but drawing freehand. Each has a button too. On the desk plain letters are the room's. */
 export function listenToBenchKeys(bench: Workbench, tray: Tray): void {
-    document.addEventListener('keydown', (event) => {
-        if (bench.surface.offsetParent === null || bench.isLooking || isField(event.target) || event.altKey || (event.target as Element).closest('dialog') !== null) {
-            return;
-        }
-        const handled = event.ctrlKey || event.metaKey ? withControl(event, bench, tray) : alone(event, bench, tray);
-        if (handled) {
-            event.preventDefault();
-            event.stopPropagation();
-        }
-    }, { capture: true });
+    document.addEventListener(
+        'keydown',
+        (event) => {
+            if (
+                bench.surface.offsetParent === null ||
+                bench.isLooking ||
+                isField(event.target) ||
+                event.altKey ||
+                (event.target as Element).closest('dialog') !== null
+            ) {
+                return;
+            }
+            const handled =
+                event.ctrlKey || event.metaKey ? withControl(event, bench, tray) : alone(event, bench, tray);
+            if (handled) {
+                event.preventDefault();
+                event.stopPropagation();
+            }
+        },
+        { capture: true },
+    );
 }
 
 function withControl(event: KeyboardEvent, bench: Workbench, tray: Tray): boolean {
@@ -48,7 +68,12 @@ function alone(event: KeyboardEvent, bench: Workbench, tray: Tray): boolean {
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     const onButton = (event.target as Element).closest('button, a, input, summary') !== null;
     const step = event.shiftKey ? FINE_STEP : STEP;
-    const arrows: Record<string, [number, number]> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] };
+    const arrows: Record<string, [number, number]> = {
+        ArrowLeft: [-step, 0],
+        ArrowRight: [step, 0],
+        ArrowUp: [0, -step],
+        ArrowDown: [0, step],
+    };
     if (arrows[key] !== undefined && !selection.isEmpty) {
         selection.move({ by: arrows[key] });
     } else if (arrows[key] !== undefined && event.target === bench.surface) {
@@ -65,7 +90,11 @@ function alone(event: KeyboardEvent, bench: Workbench, tray: Tray): boolean {
     } else if ((key === ',' || key === '.') && !selection.isEmpty) {
         selection.scale(key === '.' ? 1.1 : 1 / 1.1);
     } else if (key === 'PageUp' || key === 'PageDown') {
-        selection.isEmpty ? turn(bench, key === 'PageUp' ? -1 : 1) : selection.order(key === 'PageUp' ? 'forward' : 'backward');
+        if (selection.isEmpty) {
+            turn(bench, key === 'PageUp' ? -1 : 1);
+        } else {
+            selection.order(key === 'PageUp' ? 'forward' : 'backward');
+        }
     } else if (key === '+' || key === '=') {
         view.zoomBy(1.25);
     } else if (key === '-') {

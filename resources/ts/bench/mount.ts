@@ -4,7 +4,10 @@ import { Panel } from './panel';
 import { Tray } from './tray';
 
 /** A canvas with its tray, its keys and what stands around it. */
-export function mountBench(settings: Omit<WorkbenchSettings, 'changed'>, pieces?: () => void): { bench: Workbench; tray: Tray } {
+export function mountBench(
+    settings: Omit<WorkbenchSettings, 'changed'>,
+    pieces?: () => void,
+): { bench: Workbench; tray: Tray } {
     let tray: Tray | null = null;
     let panel: Panel | null = null;
     const bench = new Workbench({

@@ -19,7 +19,9 @@ export class Panel {
         private readonly tray: () => Tray,
     ) {
         this.list = element('.bench-objects ol', root);
-        root.addEventListener('click', (event) => this.pressed((event.target as Element).closest('button'), event.shiftKey || event.ctrlKey));
+        root.addEventListener('click', (event) =>
+            this.pressed((event.target as Element).closest('button'), event.shiftKey || event.ctrlKey),
+        );
         const before = bench.view.moved;
         bench.view.moved = () => {
             before();
@@ -56,7 +58,9 @@ export class Panel {
     /** Kept as it is where nothing changed, so that a reader's place in it is not lost. */
     private showList(): void {
         const { bench, list } = this;
-        const there = new Map([...list.children].map((item) => [(item as HTMLElement).dataset.id, item as HTMLElement]));
+        const there = new Map(
+            [...list.children].map((item) => [(item as HTMLElement).dataset.id, item as HTMLElement]),
+        );
         const wanted = entries(bench.view.here()).slice(-MOST_LISTED);
         wanted.forEach((entry, i) => {
             const [id] = entry.ids;
@@ -97,7 +101,11 @@ export class Panel {
         } else if (addPage !== undefined) {
             bench.addPage();
         } else if (zoom !== undefined) {
-            zoom === 'fit' ? bench.view.seeAll() : bench.view.zoomBy(zoom === 'in' ? 1.25 : 0.8);
+            if (zoom === 'fit') {
+                bench.view.seeAll();
+            } else {
+                bench.view.zoomBy(zoom === 'in' ? 1.25 : 0.8);
+            }
         } else if (ids !== undefined && this.tray().has('move')) {
             const chosen = more ? [...bench.selection.ids] : [];
             this.tray().choose('move');

@@ -103,7 +103,9 @@ export class Tray {
         const { settings, selection } = this.bench;
         // With Move the tray says how what is chosen looks, not how the next thing will.
         const restyled = settings.tool === 'move' ? selection.look() : {};
-        const values: Record<string, string> = Object.fromEntries(Object.keys(CHOICES).map((name) => [name, String(restyled[name] ?? settings[name as keyof Settings])]));
+        const values: Record<string, string> = Object.fromEntries(
+            Object.keys(CHOICES).map((name) => [name, String(restyled[name] ?? settings[name as keyof Settings])]),
+        );
         for (const button of this.root.querySelectorAll<HTMLElement>('[data-tool]')) {
             button.setAttribute('aria-pressed', String(button.dataset.tool === settings.tool));
         }
@@ -114,10 +116,18 @@ export class Tray {
         }
         for (const group of this.root.querySelectorAll<HTMLElement>('[data-for]')) {
             const wanted = group.dataset.for!.split(' ').includes(settings.tool);
-            group.hidden = !wanted || (settings.tool === 'move' && group.dataset.with !== undefined && restyled[group.dataset.with] === undefined);
+            group.hidden =
+                !wanted ||
+                (settings.tool === 'move' &&
+                    group.dataset.with !== undefined &&
+                    restyled[group.dataset.with] === undefined);
         }
-        this.free.closest('.swatch')!.classList.toggle('is-chosen', this.root.querySelector(`[data-colour="${values.colour}"]`) === null);
-        this.root.querySelectorAll('[data-filled]').forEach((button) => button.setAttribute('aria-pressed', String(restyled.filled ?? settings.filled)));
+        this.free
+            .closest('.swatch')!
+            .classList.toggle('is-chosen', this.root.querySelector(`[data-colour="${values.colour}"]`) === null);
+        this.root
+            .querySelectorAll('[data-filled]')
+            .forEach((button) => button.setAttribute('aria-pressed', String(restyled.filled ?? settings.filled)));
         const fingers = element<HTMLButtonElement>('.do-fingers', this.root);
         fingers.hidden = !this.bench.hasStylus;
         fingers.setAttribute('aria-pressed', String(this.bench.fingersDraw));
@@ -164,11 +174,19 @@ export class Tray {
         const { selection } = this.bench;
         const [only] = selection.ids;
         const actions: Record<string, () => void> = {
-            duplicate: () => selection.duplicate(), copy: () => this.bench.incoming.copy(), paste: () => this.bench.incoming.paste(),
-            front: () => selection.order('front'), forward: () => selection.order('forward'),
-            backward: () => selection.order('backward'), back: () => selection.order('back'),
-            group: () => selection.group(), ungroup: () => selection.ungroup(), delete: () => selection.remove(),
-            edit: () => only !== undefined && this.bench.open(only), lock: () => selection.lock(), pieces: () => this.pieces(),
+            duplicate: () => selection.duplicate(),
+            copy: () => this.bench.incoming.copy(),
+            paste: () => this.bench.incoming.paste(),
+            front: () => selection.order('front'),
+            forward: () => selection.order('forward'),
+            backward: () => selection.order('backward'),
+            back: () => selection.order('back'),
+            group: () => selection.group(),
+            ungroup: () => selection.ungroup(),
+            delete: () => selection.remove(),
+            edit: () => only !== undefined && this.bench.open(only),
+            lock: () => selection.lock(),
+            pieces: () => this.pieces(),
         };
         actions[action]();
         this.show();
@@ -178,9 +196,14 @@ export class Tray {
         const { selection } = this.bench;
         const own = selection.own.length;
         const [first] = [...selection.placed()];
-        const editable = selection.ids.size === 1 && own === 1 && ['text', 'note', 'maths'].includes(first?.[1].object.type ?? '');
+        const editable =
+            selection.ids.size === 1 && own === 1 && ['text', 'note', 'maths'].includes(first?.[1].object.type ?? '');
         const can: Record<string, boolean> = {
-            paste: true, group: selection.ids.size > 1, ungroup: selection.isGrouped, delete: own > 0, edit: editable,
+            paste: true,
+            group: selection.ids.size > 1,
+            ungroup: selection.isGrouped,
+            delete: own > 0,
+            edit: editable,
         };
         for (const button of this.root.querySelectorAll<HTMLButtonElement>('[data-chosen]')) {
             const does = button.dataset.chosen!;
@@ -213,10 +236,18 @@ export class Tray {
         } else if (button.matches('.do-redo')) {
             this.redo();
         } else if (button === this.more) {
-            this.menu.hidden ? this.openMenu() : this.closeMenu();
+            if (this.menu.hidden) {
+                this.openMenu();
+            } else {
+                this.closeMenu();
+            }
         } else if (dataset.file !== undefined || dataset.camera !== undefined) {
             this.closeMenu();
-            dataset.camera === undefined ? this.askForFile() : void this.askForPhoto();
+            if (dataset.camera === undefined) {
+                this.askForFile();
+            } else {
+                void this.askForPhoto();
+            }
         } else {
             this.otherPressed(button);
         }

@@ -4,7 +4,16 @@ import { regrouped } from './tools/clipboard';
 import { listenToGestures, type Hand, type Point, type Tool } from './tools/gestures';
 import { Incoming } from './tools/incoming';
 import { MathsWindow } from './tools/maths';
-import { TENTHS, WIDTH, newId, type CanvasObject, type Kind, type Operation, type Placed, type Placing } from './model/objects';
+import {
+    TENTHS,
+    WIDTH,
+    newId,
+    type CanvasObject,
+    type Kind,
+    type Operation,
+    type Placed,
+    type Placing,
+} from './model/objects';
 import { placeAfter } from './model/place';
 import { Putting } from './tools/putting';
 import { Selection } from './tools/selection';
@@ -88,8 +97,16 @@ export class Workbench {
         const ink = new InkTool(this);
         const tap = new TapTool(this);
         this.tools = {
-            pen: ink, highlighter: ink, eraser: new EraserTool(this), move: this.select, shapes: this.shape,
-            text: tap, maths: tap, note: tap, stamps: tap, picture: null,
+            pen: ink,
+            highlighter: ink,
+            eraser: new EraserTool(this),
+            move: this.select,
+            shapes: this.shape,
+            text: tap,
+            maths: tap,
+            note: tap,
+            stamps: tap,
+            picture: null,
         };
         this.view.moved = () => {
             this.typing.fit();
@@ -193,7 +210,17 @@ export class Workbench {
     }
 
     /** Begins with a canvas as the server tells it. */
-    begin(answer: { canvas: string; clock: number; n: number; older: { undo: boolean; redo: boolean }; scene: never; operations: Operation[] }, waiting: Operation[]): void {
+    begin(
+        answer: {
+            canvas: string;
+            clock: number;
+            n: number;
+            older: { undo: boolean; redo: boolean };
+            scene: never;
+            operations: Operation[];
+        },
+        waiting: Operation[],
+    ): void {
         this.typing.close();
         this.selection.clear();
         this.shape.cancel();
@@ -241,7 +268,13 @@ export class Workbench {
             return;
         }
         const page = ['add', 'clear'].includes(kind) && this.view.page !== '' ? { page: this.view.page } : {};
-        const operation: Operation = { id, kind, layer: this.layer, at: Date.now() + this.clockAhead, body: { ...body, ...page } };
+        const operation: Operation = {
+            id,
+            kind,
+            layer: this.layer,
+            at: Date.now() + this.clockAhead,
+            body: { ...body, ...page },
+        };
         this.view.take([operation]);
         this.refresh();
         this.around.put(this.canvas, operation);
@@ -273,13 +306,17 @@ export class Workbench {
     can(): { undo: boolean; redo: boolean } {
         const { undo, redo } = history(this.view.log.all(), this.layer);
         const older = this.view.log.hasOlder;
-        return { undo: undo !== undefined || (older && this.older.undo), redo: redo !== undefined || (older && this.older.redo && undo === undefined) };
+        return {
+            undo: undo !== undefined || (older && this.older.undo),
+            redo: redo !== undefined || (older && this.older.redo && undo === undefined),
+        };
     }
 
     async step(kind: 'withdraw' | 'reinstate'): Promise<void> {
         this.typing.close();
         this.shape.cancel();
-        const next = (): string | undefined => history(this.view.log.all(), this.layer)[kind === 'withdraw' ? 'undo' : 'redo'];
+        const next = (): string | undefined =>
+            history(this.view.log.all(), this.layer)[kind === 'withdraw' ? 'undo' : 'redo'];
         if (next() === undefined && this.view.log.hasOlder) {
             await this.takeWhole();
         }
@@ -378,10 +415,18 @@ export class Workbench {
     }
 
     /** What is chosen becomes pieces on every canvas of a prompt. Resolves to how many canvases got them. */
-    async handOutPieces(address: string, alt: string, how: 'move' | 'locked' | 'stack', to: { page: number; seats: string[] | null }): Promise<number> {
+    async handOutPieces(
+        address: string,
+        alt: string,
+        how: 'move' | 'locked' | 'stack',
+        to: { page: number; seats: string[] | null },
+    ): Promise<number> {
         const objects = regrouped(this.selection.placings()).map(({ object, place, group }, i, all) => ({
             object: {
-                type: 'piece', alt: all.length > 1 ? `${alt} ${i + 1}` : alt, locked: how === 'locked', stack: how === 'stack',
+                type: 'piece',
+                alt: all.length > 1 ? `${alt} ${i + 1}` : alt,
+                locked: how === 'locked',
+                stack: how === 'stack',
                 of: object.type === 'piece' ? object.of : object,
             },
             ...(place && { place }),

@@ -32,7 +32,9 @@ export class Chosen {
     }
 
     toggle(tile: Tile): void {
-        this.seats.delete(tile.seat.id) || this.seats.add(tile.seat.id);
+        if (!this.seats.delete(tile.seat.id)) {
+            this.seats.add(tile.seat.id);
+        }
         this.last = tile.seat.id;
         this.show();
     }
@@ -40,7 +42,10 @@ export class Chosen {
     /** From the one that was chosen last up to this one. */
     upTo(tile: Tile): void {
         const tiles = this.grid.visible();
-        const from = Math.max(0, tiles.findIndex(({ seat }) => seat.id === this.last));
+        const from = Math.max(
+            0,
+            tiles.findIndex(({ seat }) => seat.id === this.last),
+        );
         const to = tiles.indexOf(tile);
         tiles.slice(Math.min(from, to), Math.max(from, to) + 1).forEach(({ seat }) => this.seats.add(seat.id));
         this.show();
@@ -48,7 +53,9 @@ export class Chosen {
 
     /** The one from which the next reach begins. */
     startAt(tile: Tile): void {
-        this.seats.size === 0 && (this.last = tile.seat.id);
+        if (this.seats.size === 0) {
+            this.last = tile.seat.id;
+        }
     }
 
     choose(seats: Iterable<string>): void {
@@ -81,7 +88,11 @@ export class Chosen {
         const space = element('#grid-space');
         const box = Object.assign(document.createElement('div'), { className: 'choose-box' });
         space.addEventListener('pointerdown', (down) => {
-            if (down.pointerType === 'touch' || down.button !== 0 || (down.target as Element).closest('.tile, button') !== null) {
+            if (
+                down.pointerType === 'touch' ||
+                down.button !== 0 ||
+                (down.target as Element).closest('.tile, button') !== null
+            ) {
                 return;
             }
             const before = down.shiftKey || down.ctrlKey ? new Set(this.seats) : new Set<string>();
@@ -93,8 +104,15 @@ export class Chosen {
                 }
                 const [left, right] = [down.clientX, event.clientX].sort((a, b) => a - b);
                 const [top, bottom] = [down.clientY, event.clientY].sort((a, b) => a - b);
-                Object.assign(box.style, { left: `${left}px`, top: `${top}px`, width: `${right - left}px`, height: `${bottom - top}px` });
-                box.isConnected || document.body.append(box);
+                Object.assign(box.style, {
+                    left: `${left}px`,
+                    top: `${top}px`,
+                    width: `${right - left}px`,
+                    height: `${bottom - top}px`,
+                });
+                if (!box.isConnected) {
+                    document.body.append(box);
+                }
                 const inside = this.grid.visible().filter(({ root }) => {
                     const at = root.getBoundingClientRect();
                     return at.left < right && at.right > left && at.top < bottom && at.bottom > top;
@@ -106,7 +124,9 @@ export class Chosen {
                 window.removeEventListener('pointermove', move);
                 window.removeEventListener('pointerup', end);
                 window.removeEventListener('pointercancel', end);
-                isBox || before.size > 0 || this.choose([]);
+                if (!(isBox || before.size > 0)) {
+                    this.choose([]);
+                }
             };
             window.addEventListener('pointermove', move);
             window.addEventListener('pointerup', end);

@@ -18,7 +18,10 @@ export class Film {
     /** How many operations are finished. */
     finished = 0;
 
-    constructor(private readonly view: View, private readonly replay: ReplayAnswer) {}
+    constructor(
+        private readonly view: View,
+        private readonly replay: ReplayAnswer,
+    ) {}
 
     show(at: number): void {
         const { view, replay } = this;
@@ -40,7 +43,11 @@ export class Film {
         view.dropWet('replayed');
         const stroke = growing?.body.object;
         const [from, to] = replay.steps[finished] ?? [0, 0];
-        if ((stroke?.type === 'stroke' || stroke?.type === 'highlight') && at > from && growing.body.place === undefined) {
+        if (
+            (stroke?.type === 'stroke' || stroke?.type === 'highlight') &&
+            at > from &&
+            growing.body.place === undefined
+        ) {
             const drawn = samplesUpTo(stroke, (at - from) / Math.max(1, to - from));
             view.growWet('replayed', stroke.type, stroke.colour, stroke.width, drawn, page);
         }

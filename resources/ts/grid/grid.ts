@@ -50,12 +50,19 @@ export class Grid {
     constructor(private readonly settings: Settings) {
         const space = element('#grid-space');
         new ResizeObserver(() => this.fit()).observe(space);
-        this.seen = new IntersectionObserver((entries) => {
-            for (const { target, isIntersecting } of entries) {
-                const tile = this.tiles.get((target as HTMLElement).dataset.seat!);
-                isIntersecting ? tile?.wake() : tile?.sleep();
-            }
-        }, { root: space, rootMargin: '60px' });
+        this.seen = new IntersectionObserver(
+            (entries) => {
+                for (const { target, isIntersecting } of entries) {
+                    const tile = this.tiles.get((target as HTMLElement).dataset.seat!);
+                    if (isIntersecting) {
+                        tile?.wake();
+                    } else {
+                        tile?.sleep();
+                    }
+                }
+            },
+            { root: space, rootMargin: '60px' },
+        );
     }
 
     /** Shows another prompt's canvases, or the same ones from the start. */
@@ -134,7 +141,9 @@ export class Grid {
             if (tile.view.log.isShort) {
                 this.settings.short(tile);
             }
-            some.some(({ kind }) => kind === 'page') && this.tellArranged();
+            if (some.some(({ kind }) => kind === 'page')) {
+                this.tellArranged();
+            }
         });
     }
 
@@ -167,14 +176,22 @@ export class Grid {
             return;
         }
         if (message.b !== undefined) {
-            message.b === 1 ? this.heard.set(tile.seat.id, performance.now()) : this.heard.delete(tile.seat.id);
-            message.c === tile.seat.canvas && tile.follow(message.g ?? '');
+            if (message.b === 1) {
+                this.heard.set(tile.seat.id, performance.now());
+            } else {
+                this.heard.delete(tile.seat.id);
+            }
+            if (message.c === tile.seat.canvas) {
+                tile.follow(message.g ?? '');
+            }
             return;
         }
         if (tile.seat.canvas !== message.c) {
             return;
         }
-        this.heard.has(tile.seat.id) && this.heard.set(tile.seat.id, performance.now());
+        if (this.heard.has(tile.seat.id)) {
+            this.heard.set(tile.seat.id, performance.now());
+        }
         if (message.at === undefined) {
             tile.wet(message);
         }
@@ -186,7 +203,9 @@ export class Grid {
     /** Names stand otherwise now: what reads them aloud follows. */
     renamed(): void {
         this.tiles.forEach((tile) => tile.sayName());
-        this.order.sort === 'name' && this.arrange(true);
+        if (this.order.sort === 'name') {
+            this.arrange(true);
+        }
     }
 
     /** Seats whose pages told that they were there and have stopped: a socket can hang long after its network has gone. */
@@ -291,7 +310,9 @@ export class Grid {
         this.list.append(tile.root);
         tile.sleep();
         this.seen.observe(tile.root);
-        this.pages !== 'theirs' && tile.showPages(this.pages);
+        if (this.pages !== 'theirs') {
+            tile.showPages(this.pages);
+        }
     }
 
     /** Order and filter, as the teacher asked for them last. */

@@ -1,6 +1,17 @@
 import type { Tile } from './tile';
 
-const STATES = ['hand_up', 'sent', 'quiet', 'not_started', 'pausing', 'drawing', 'elsewhere', 'away', 'covered', 'unreadable'];
+const STATES = [
+    'hand_up',
+    'sent',
+    'quiet',
+    'not_started',
+    'pausing',
+    'drawing',
+    'elsewhere',
+    'away',
+    'covered',
+    'unreadable',
+];
 const bySeat = (a: Tile, b: Tile): number => a.seat.n - b.seat.n;
 
 /** The orders in which tiles can stand. Where two are alike, the seat decides. */
@@ -65,6 +76,9 @@ export class Order {
 
     /** Whether asking again would change anything. */
     get isStale(): boolean {
-        return this.shown.some((tile) => !this.isLike(tile)) || this.sorted(this.shown).some((tile, i) => tile !== this.shown[i]);
+        return (
+            this.shown.some((tile) => !this.isLike(tile)) ||
+            this.sorted(this.shown).some((tile, i) => tile !== this.shown[i])
+        );
     }
 }

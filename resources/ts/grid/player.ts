@@ -46,7 +46,9 @@ export class Player {
         element('.player-close', root).addEventListener('click', () => this.close());
         element('.player-give', root).addEventListener('click', () => {
             const { id } = this.replay.operations[(this.film?.finished ?? 0) - 1] ?? {};
-            id !== undefined && this.give(id);
+            if (id !== undefined) {
+                this.give(id);
+            }
         });
         for (const button of root.querySelectorAll<HTMLElement>('.player-rub')) {
             button.addEventListener('click', () => this.toRubbedOut(Number(button.dataset.by)));
@@ -61,7 +63,9 @@ export class Player {
     /** Plays from the first stroke, or stands still where so many operations were finished. */
     async open(address: string, finished?: number): Promise<void> {
         this.address = address;
-        this.replay = await get<ReplayAnswer>(`${address}?author=${this.own.checked && finished === undefined ? 'own' : 'all'}`);
+        this.replay = await get<ReplayAnswer>(
+            `${address}?author=${this.own.checked && finished === undefined ? 'own' : 'all'}`,
+        );
         this.root.hidden = false;
         this.opened(true);
         this.view = new View(element('.player-page', this.root), this.settings.assets, this.settings.stamps);
@@ -91,11 +95,13 @@ export class Player {
     /** The moments at which something was rubbed out stand on the track. */
     private mark(): void {
         const { lasts, rubbed } = this.replay;
-        element('.player-marks', this.root).replaceChildren(...rubbed.map((at) => {
-            const mark = document.createElement('i');
-            mark.style.left = `${(100 * at) / Math.max(1, lasts)}%`;
-            return mark;
-        }));
+        element('.player-marks', this.root).replaceChildren(
+            ...rubbed.map((at) => {
+                const mark = document.createElement('i');
+                mark.style.left = `${(100 * at) / Math.max(1, lasts)}%`;
+                return mark;
+            }),
+        );
     }
 
     /** To just before something is rubbed out, forward or back. */
@@ -103,7 +109,9 @@ export class Player {
         const before = this.replay.rubbed.map((at) => Math.max(0, at - BEFORE_MS));
         const next = by > 0 ? before.find((at) => at > this.at + 1) : before.filter((at) => at < this.at - 1).at(-1);
         this.pause();
-        next !== undefined && this.show(next);
+        if (next !== undefined) {
+            this.show(next);
+        }
     }
 
     private play(): void {
@@ -138,7 +146,10 @@ export class Player {
         }
         this.at = at;
         this.slider.value = String(at);
-        element('.player-time', this.root).textContent = fill(this.settings.words.player_time, { at: clock(at), of: clock(replay.lasts) });
+        element('.player-time', this.root).textContent = fill(this.settings.words.player_time, {
+            at: clock(at),
+            of: clock(replay.lasts),
+        });
         film.show(at);
         element<HTMLButtonElement>('.player-give', this.root).disabled = film.finished === 0;
         for (const button of this.root.querySelectorAll<HTMLButtonElement>('.player-rub')) {

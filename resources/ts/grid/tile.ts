@@ -87,7 +87,18 @@ export class Tile {
         this.pages = element('.tile-pages', this.root);
         this.rename(seat);
         this.view = new View(element('.tile-page', this.root), assets, stamps, THINNEST);
-        this.showState({ seat: seat.id, states: ['not_started'], minutes: 0, last: 0, objects: 0, prompt: 1, level: null, changed: false, isSent: seat.isSent === true, hand: false });
+        this.showState({
+            seat: seat.id,
+            states: ['not_started'],
+            minutes: 0,
+            last: 0,
+            objects: 0,
+            prompt: 1,
+            level: null,
+            changed: false,
+            isSent: seat.isSent === true,
+            hand: false,
+        });
     }
 
     /** The seat as it is called now. */
@@ -127,7 +138,10 @@ export class Tile {
         const place = element('.tile-state-words', this.root);
         if (place.textContent !== words) {
             place.textContent = words;
-            element('.tile-state-short', this.root).textContent = fill(this.words[`state_${state}_short`] ?? words, values);
+            element('.tile-state-short', this.root).textContent = fill(
+                this.words[`state_${state}_short`] ?? words,
+                values,
+            );
             this.sayName();
         }
         this.showLevel(level, changed);
@@ -135,11 +149,21 @@ export class Tile {
 
     /** For those who hear the page. */
     sayName(): void {
-        this.open.setAttribute('aria-label', fill(this.words.tile, { name: this.nameShown, state: element('.tile-state-words', this.root).textContent ?? '' }));
+        this.open.setAttribute(
+            'aria-label',
+            fill(this.words.tile, {
+                name: this.nameShown,
+                state: element('.tile-state-words', this.root).textContent ?? '',
+            }),
+        );
     }
 
     get nameShown(): string {
-        const shown: Record<string, string> = { real: this.seat.name, stone: this.seat.stone, none: fill(this.words.seat, { n: this.seat.n }) };
+        const shown: Record<string, string> = {
+            real: this.seat.name,
+            stone: this.seat.stone,
+            none: fill(this.words.seat, { n: this.seat.n }),
+        };
         return shown[document.body.dataset.names ?? 'real'];
     }
 
@@ -150,7 +174,11 @@ export class Tile {
         this.root.classList.toggle('has-changed', this.hasChanged);
         const mark = element('.strata', this.root);
         mark.dataset.level = level === null ? '' : String(level);
-        mark.setAttribute('aria-label', fill(this.words.check, { level: level === null ? this.words.unchecked : this.words[`level${level}`] }) + (this.hasChanged ? `. ${this.words.changed_since}` : ''));
+        mark.setAttribute(
+            'aria-label',
+            fill(this.words.check, { level: level === null ? this.words.unchecked : this.words[`level${level}`] }) +
+                (this.hasChanged ? `. ${this.words.changed_since}` : ''),
+        );
         mark.title = this.hasChanged ? this.words.changed_since : this.words.check_keys;
     }
 
@@ -190,7 +218,7 @@ export class Tile {
         this.others.forEach((view) => view.show(change, operations));
         const last = operations.at(-1);
         if (last !== undefined) {
-            this.follow(last.kind === 'page' ? last.id : last.body.page ?? pageOf(this.view, last));
+            this.follow(last.kind === 'page' ? last.id : (last.body.page ?? pageOf(this.view, last)));
         }
         if (this.level !== null && operations.some(({ layer }) => layer === 'student')) {
             this.showLevel(this.level, true);
@@ -262,7 +290,11 @@ export class Tile {
             this.theirs = '';
         }
         const stale = this.shown === 'all' && Math.min(pages.size, MOST_PAGES) !== this.others.length + 1;
-        if ((this.shown === 'theirs' && this.theirs !== this.view.page) || stale || (typeof this.shown === 'number' && this.root.classList.contains('has-no-page'))) {
+        if (
+            (this.shown === 'theirs' && this.theirs !== this.view.page) ||
+            stale ||
+            (typeof this.shown === 'number' && this.root.classList.contains('has-no-page'))
+        ) {
             this.showPages(this.shown);
         }
         this.sayPage();
@@ -282,7 +314,13 @@ export class Tile {
         [this.view, ...this.others].forEach((view) => showWet(view, message));
         this.drawingNow();
         window.clearTimeout(this.wetTimer);
-        this.wetTimer = window.setTimeout(() => [this.view, ...this.others].forEach((view) => [...view.wetInk.keys()].forEach((id) => view.dropWet(id))), WET_LIFE_MS);
+        this.wetTimer = window.setTimeout(
+            () =>
+                [this.view, ...this.others].forEach((view) =>
+                    [...view.wetInk.keys()].forEach((id) => view.dropWet(id)),
+                ),
+            WET_LIFE_MS,
+        );
     }
 
     /** Ink is coming in: the frame says so at once, and the next count of states confirms it. */
@@ -293,8 +331,16 @@ export class Tile {
         }, DRAWING_MS);
         if (drawn(this.states)[0] !== this.state) {
             this.showState({
-                seat: this.seat.id, states: this.states, minutes: 0, last: this.last, objects: this.objects, prompt: 1, level: this.level, changed: this.hasChanged,
-                isSent: this.root.classList.contains('is-sent'), hand: !element('.tile-hand', this.root).hidden,
+                seat: this.seat.id,
+                states: this.states,
+                minutes: 0,
+                last: this.last,
+                objects: this.objects,
+                prompt: 1,
+                level: this.level,
+                changed: this.hasChanged,
+                isSent: this.root.classList.contains('is-sent'),
+                hand: !element('.tile-hand', this.root).hidden,
             });
         }
     }
@@ -302,7 +348,9 @@ export class Tile {
 
 /** Ink that comes in says more than what the server knew: whoever draws is here, and the first stroke is drawn before it is stored. */
 function drawn(states: string[]): string[] {
-    const here = states.filter((state) => state !== 'away').map((state) => (['quiet', 'pausing', 'not_started'].includes(state) ? 'drawing' : state));
+    const here = states
+        .filter((state) => state !== 'away')
+        .map((state) => (['quiet', 'pausing', 'not_started'].includes(state) ? 'drawing' : state));
     return here.length === 0 ? ['drawing'] : here;
 }
 

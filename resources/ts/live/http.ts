@@ -26,7 +26,13 @@ export function isSlow(ms = 1500, few = 4): boolean {
     return took.length >= few && took.slice(-few).every((one) => one > ms);
 }
 
-async function ask<T>(method: string, address: string, body?: string | Blob | FormData, type = 'application/json', patience = 20_000): Promise<T> {
+async function ask<T>(
+    method: string,
+    address: string,
+    body?: string | Blob | FormData,
+    type = 'application/json',
+    patience = 20_000,
+): Promise<T> {
     let response: Response;
     const headers: Record<string, string> = { Accept: 'application/json', 'X-XSRF-TOKEN': token() };
     if (body !== undefined && type !== '') {
@@ -46,18 +52,26 @@ async function ask<T>(method: string, address: string, body?: string | Blob | Fo
         const told = (await response.json().catch(() => ({}))) as { message?: string };
         throw new HttpProblem(response.status, told.message ?? response.statusText, told);
     }
-    return response.status === 204 ? (undefined as T) : ((await response.json().catch(() => {
-        throw new HttpProblem(0, 'The answer was cut off');
-    })) as T);
+    return response.status === 204
+        ? (undefined as T)
+        : ((await response.json().catch(() => {
+              throw new HttpProblem(0, 'The answer was cut off');
+          })) as T);
 }
 
 export const get = <T>(address: string): Promise<T> => ask<T>('GET', address);
 export const post = <T>(address: string, body: unknown): Promise<T> => ask<T>('POST', address, JSON.stringify(body));
 /** Goes out even though the page goes away; nobody waits for an answer. */
 export const postAndLeave = (address: string, body: unknown): void => {
-    void fetch(address, { method: 'POST', keepalive: true, headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() }, body: JSON.stringify(body) }).catch(() => undefined);
+    void fetch(address, {
+        method: 'POST',
+        keepalive: true,
+        headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
+        body: JSON.stringify(body),
+    }).catch(() => undefined);
 };
 /** A form with files, as browsers send forms. */
 export const sendForm = <T>(address: string, form: FormData): Promise<T> => ask<T>('POST', address, form, '', 90_000);
 /** A file as it is; its kind is found from its bytes. */
-export const sendFile = <T>(address: string, file: Blob): Promise<T> => ask<T>('POST', address, file, 'application/octet-stream', 90_000);
+export const sendFile = <T>(address: string, file: Blob): Promise<T> =>
+    ask<T>('POST', address, file, 'application/octet-stream', 90_000);

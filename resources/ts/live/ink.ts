@@ -14,8 +14,17 @@ export function parseInk(text: string): WetInk | null {
     } catch {
         return null;
     }
-    return typeof ink === 'object' && ink !== null && isText(ink.k) && isText(ink.c) && isText(ink.o) && (ink.g === undefined || isText(ink.g))
-        && isPoint(ink.at) && (ink.b === undefined || ink.b === 0 || ink.b === 1) && (ink.p === undefined || typeof ink.p === 'string') ? (ink as unknown as WetInk) : null;
+    return typeof ink === 'object' &&
+        ink !== null &&
+        isText(ink.k) &&
+        isText(ink.c) &&
+        isText(ink.o) &&
+        (ink.g === undefined || isText(ink.g)) &&
+        isPoint(ink.at) &&
+        (ink.b === undefined || ink.b === 0 || ink.b === 1) &&
+        (ink.p === undefined || typeof ink.p === 'string')
+        ? (ink as unknown as WetInk)
+        : null;
 }
 
 function isText(value: unknown): value is string {

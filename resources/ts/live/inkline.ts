@@ -39,7 +39,11 @@ export class InkLine {
 
     /** Says whether it went. */
     send(text: string): boolean {
-        if (this.socket?.readyState !== WebSocket.OPEN || this.socket.bufferedAmount > 65_536 || text.length > MOST_INK) {
+        if (
+            this.socket?.readyState !== WebSocket.OPEN ||
+            this.socket.bufferedAmount > 65_536 ||
+            text.length > MOST_INK
+        ) {
             return false;
         }
         countBytes('socket', text.length);
@@ -52,7 +56,9 @@ export class InkLine {
         const before = this.socket;
         this.socket = null;
         before?.close();
-        this.path !== null && this.connect(this.path);
+        if (this.path !== null) {
+            this.connect(this.path);
+        }
     }
 
     private connect(path: string): void {
@@ -66,12 +72,15 @@ export class InkLine {
             const text = String(event.data);
             countBytes('socket', text.length);
             const ink = parseInk(text);
-            ink !== null && this.settings.hear?.(ink);
+            if (ink !== null) {
+                this.settings.hear?.(ink);
+            }
         });
         socket.addEventListener('close', () => {
             this.settings.closed?.();
             if (this.socket === socket) {
-                const wait = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** this.failures++) * (0.7 + Math.random() * 0.6);
+                const wait =
+                    Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** this.failures++) * (0.7 + Math.random() * 0.6);
                 this.waiting = window.setTimeout(() => this.again(), wait);
             }
         });

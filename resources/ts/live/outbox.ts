@@ -57,7 +57,9 @@ export class Outbox {
         try {
             database = await openDB('crag', 1, {
                 upgrade: (fresh) => {
-                    fresh.createObjectStore('outbox', { keyPath: 'key', autoIncrement: true }).createIndex('seat', 'seat');
+                    fresh
+                        .createObjectStore('outbox', { keyPath: 'key', autoIncrement: true })
+                        .createIndex('seat', 'seat');
                 },
             });
         } catch {
@@ -118,7 +120,9 @@ export class Outbox {
                 some.push(operation);
             }
         }
-        some.length > 0 && postAndLeave(this.settings.address, { canvas, operations: some });
+        if (some.length > 0) {
+            postAndLeave(this.settings.address, { canvas, operations: some });
+        }
     }
 
     /** Whether everything that may be sent was. */
@@ -163,11 +167,17 @@ export class Outbox {
         }
         let answer: Answer;
         try {
-            answer = await post<Answer>(this.settings.address, { canvas, operations: some.map((one) => one.operation) });
+            answer = await post<Answer>(this.settings.address, {
+                canvas,
+                operations: some.map((one) => one.operation),
+            });
         } catch (problem) {
             // The server understood and will never take these: keep the page going, and say so.
             if (problem instanceof HttpProblem && [404, 410, 413, 422].includes(problem.status)) {
-                answer = { accepted: [], refused: some.map((one) => ({ id: one.operation.id, reason: problem.message })) };
+                answer = {
+                    accepted: [],
+                    refused: some.map((one) => ({ id: one.operation.id, reason: problem.message })),
+                };
             } else {
                 throw problem;
             }

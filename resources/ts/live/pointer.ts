@@ -20,7 +20,13 @@ export class PointerSender {
         }
         this.last = now;
         this.isThere = true;
-        const message: WetInk = { k: this.key, c: canvas, o: '', at: [Math.round(x), Math.round(y)], ...(page !== '' && { g: page }) };
+        const message: WetInk = {
+            k: this.key,
+            c: canvas,
+            o: '',
+            at: [Math.round(x), Math.round(y)],
+            ...(page !== '' && { g: page }),
+        };
         this.send(JSON.stringify(message));
     }
 

@@ -51,7 +51,10 @@ export class ShownFrame {
     private frame = 0;
     private wetTimer = 0;
 
-    constructor(private item: ShownItem, private readonly around: ShownAround) {
+    constructor(
+        private item: ShownItem,
+        private readonly around: ShownAround,
+    ) {
         this.root.className = 'shown-work';
         const frame = Object.assign(document.createElement('div'), { className: 'shown-frame' });
         const cell = Object.assign(document.createElement('div'), { className: 'shown-cell' });
@@ -81,7 +84,9 @@ export class ShownFrame {
 
     /** Resolves when there is something to see. */
     get isSeen(): Promise<void> {
-        return this.picture.complete && this.picture.naturalWidth > 0 ? Promise.resolve() : new Promise((seen) => this.picture.addEventListener('load', () => seen(), { once: true }));
+        return this.picture.complete && this.picture.naturalWidth > 0
+            ? Promise.resolve()
+            : new Promise((seen) => this.picture.addEventListener('load', () => seen(), { once: true }));
     }
 
     take(item: ShownItem, address = this.around.address): void {
@@ -91,11 +96,14 @@ export class ShownFrame {
         put(this.picture, `${address}/${item.n}.svg?${item.version}`);
         this.picture.alt = item.name === '' ? words.work_of_somebody : fill(words.work_of, { name: item.name });
         this.over.hidden = item.over === 0;
-        item.over > 0 && put(this.over, `${address}/${item.n}-over.svg?${item.over}`);
+        if (item.over > 0) {
+            put(this.over, `${address}/${item.n}-over.svg?${item.over}`);
+        }
         this.name.textContent = item.name;
         this.name.hidden = item.name === '';
         const { x, y, scale } = item.view ?? { x: 0, y: 0, scale: 1 };
-        this.zoom.style.transform = item.view === null ? '' : `scale(${scale}) translate(${(-100 * x) / WIDTH}%, ${(-100 * y) / HEIGHT}%)`;
+        this.zoom.style.transform =
+            item.view === null ? '' : `scale(${scale}) translate(${(-100 * x) / WIDTH}%, ${(-100 * y) / HEIGHT}%)`;
         const played = JSON.stringify(item.replay);
         if (played !== this.played) {
             this.played = played;
@@ -120,7 +128,10 @@ export class ShownFrame {
             // What cannot be read is let go; the finished stroke still comes.
         }
         window.clearTimeout(this.wetTimer);
-        this.wetTimer = window.setTimeout(() => [...this.ink!.wetInk.keys()].forEach((id) => this.ink!.dropWet(id)), WET_LIFE_MS);
+        this.wetTimer = window.setTimeout(
+            () => [...this.ink!.wetInk.keys()].forEach((id) => this.ink!.dropWet(id)),
+            WET_LIFE_MS,
+        );
     }
 
     end(): void {
@@ -163,7 +174,10 @@ export class ShownFrames {
     private frames: ShownFrame[] = [];
     private id = '';
 
-    constructor(private readonly place: HTMLElement, private readonly around: Omit<ShownAround, 'address'> & { addressOf(showcase: string): string }) {}
+    constructor(
+        private readonly place: HTMLElement,
+        private readonly around: Omit<ShownAround, 'address'> & { addressOf(showcase: string): string },
+    ) {}
 
     take(id: string, items: ShownItem[]): void {
         const address = this.around.addressOf(id);
@@ -196,7 +210,10 @@ export class ShownFrames {
         if (fresh.length === 0 || this.place.childElementCount === 0) {
             show();
         } else {
-            void Promise.race([Promise.all(fresh.map(({ isSeen }) => isSeen)), new Promise((over) => window.setTimeout(over, MOST_WAIT_MS))]).then(show);
+            void Promise.race([
+                Promise.all(fresh.map(({ isSeen }) => isSeen)),
+                new Promise((over) => window.setTimeout(over, MOST_WAIT_MS)),
+            ]).then(show);
         }
     }
 

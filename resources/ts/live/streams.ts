@@ -112,7 +112,12 @@ export class Streams {
             }
             return true;
         } catch (problem) {
-            if (problem instanceof HttpProblem && problem.status >= 400 && problem.status < 500 && problem.status !== 429) {
+            if (
+                problem instanceof HttpProblem &&
+                problem.status >= 400 &&
+                problem.status < 500 &&
+                problem.status !== 429
+            ) {
                 this.settings.refused(problem.status);
             }
             return false;

@@ -23,7 +23,13 @@ export class WetSender {
         private readonly send: (text: string) => boolean,
     ) {}
 
-    grow(canvas: string, id: string, samples: Sample[], first: number, ink: { type: Stroke['type']; colour: string; width: number; page: string }): void {
+    grow(
+        canvas: string,
+        id: string,
+        samples: Sample[],
+        first: number,
+        ink: { type: Stroke['type']; colour: string; width: number; page: string },
+    ): void {
         if (id !== this.id) {
             this.id = id;
             this.waiting = [];
@@ -31,7 +37,13 @@ export class WetSender {
         }
         this.waiting.push(...(this.light ? samples.filter((_, i) => (first + i) % LIGHT_EVERY === 0) : samples));
         const { type, colour, width, page } = ink;
-        this.about = { k: this.key, c: canvas, o: id, s: type === 'highlight' ? [colour, width, 1] : [colour, width], ...(page !== '' && { g: page }) };
+        this.about = {
+            k: this.key,
+            c: canvas,
+            o: id,
+            s: type === 'highlight' ? [colour, width, 1] : [colour, width],
+            ...(page !== '' && { g: page }),
+        };
         if (this.timer === 0) {
             const wait = (this.light ? LIGHT_BEAT_MS : BEAT_MS) - (performance.now() - this.last);
             if (wait <= 0) {

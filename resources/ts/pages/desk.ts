@@ -94,10 +94,18 @@ const waiting = new WaitingList(page.words);
 const commands = new Commands(notice, {
     words: page.words,
     then: (what) => {
-        what === 'ask' && ask.refresh(0);
-        what === 'talk' && at.talked !== '' && opened.talk(at.talked, false);
-        what === 'offers' && opened.freshenOffers();
-        what === 'phrases' && closeUp.side.showAnswers();
+        if (what === 'ask') {
+            ask.refresh(0);
+        }
+        if (what === 'talk' && at.talked !== '') {
+            opened.talk(at.talked, false);
+        }
+        if (what === 'offers') {
+            opened.freshenOffers();
+        }
+        if (what === 'phrases') {
+            closeUp.side.showAnswers();
+        }
         bands.refresh();
     },
     mend: () => bands.refresh(),
@@ -109,7 +117,11 @@ const compare = new Compare({ ...page, say });
 const lead = new Lead({ ...page, say, mayDraw: page.role === 'colleague', run, send: (text) => leading.send(text) });
 const talking = new Talking({ ...page, say, run, send: (text) => leading.send(text) });
 const room = new RoomDesk({
-    words: page.words, address: page.address, now: () => Date.now() + ahead, run, say,
+    words: page.words,
+    address: page.address,
+    now: () => Date.now() + ahead,
+    run,
+    say,
     inOrder: (address, body) => commands.inOrder(address, body),
     renamed: () => {
         grid.renamed();
@@ -143,14 +155,22 @@ const some = new CanvasActions({
     },
     tiles: () => opened.meant,
     checked: (tally) => {
-        tally !== null && showTally(tally);
+        if (tally !== null) {
+            showTally(tally);
+        }
         closeUp.freshen();
     },
     pageOf: (tile) => closeUp.pageOf(tile),
     withNotes: () => closeUp.isOpen && closeUp.withNotes,
     isStrata: () => strata.isStrata,
 });
-const pick = new PickWindow(grid, { address: page.address, words: page.words, run, problem: (problem) => opened.problem(problem), open: (tile) => opened.closeUp(tile) });
+const pick = new PickWindow(grid, {
+    address: page.address,
+    words: page.words,
+    run,
+    problem: (problem) => opened.problem(problem),
+    open: (tile) => opened.closeUp(tile),
+});
 const drawer = new Drawer((panel) => {
     at.talked = panel === 'talk' ? '' : at.talked;
 });
@@ -161,7 +181,9 @@ const handOut = new HandOutForm({
     leadPage: () => lead.page,
     done: (sentence, undo) => {
         drawer.close();
-        sentence !== '' && notice.say(sentence, undo && { word: page.words.undo, press: () => void run(undo.address, undo.body) });
+        if (sentence !== '') {
+            notice.say(sentence, undo && { word: page.words.undo, press: () => void run(undo.address, undo.body) });
+        }
         bands.refresh();
     },
 });
@@ -170,7 +192,23 @@ const ask = new AskPanel({ address: page.address, words: page.words, drawer, cho
 const picture = new ClassPicture({ address: page.address, words: page.words, run });
 const lineUp = new LineUpBar({ address: page.address, run });
 const strata = new StrataMenu();
-const opened: Overlays = new Overlays({ address: page.address, words: page.words, at, grid, chosen, closeUp, compare, lead, drawer, handOut, strata, talking, picture: () => picture, say, sayStates });
+const opened: Overlays = new Overlays({
+    address: page.address,
+    words: page.words,
+    at,
+    grid,
+    chosen,
+    closeUp,
+    compare,
+    lead,
+    drawer,
+    handOut,
+    strata,
+    talking,
+    picture: () => picture,
+    say,
+    sayStates,
+});
 
 const socket: Socket = new Socket({
     path: () => `/live/desk/${page.session}`,
@@ -181,13 +219,27 @@ const socket: Socket = new Socket({
         said.dataset.state = connection;
         said.textContent = page.words[connection];
         said.hidden = connection === 'live';
-        connection === 'live' || grid.forgetSilence();
+        if (connection !== 'live') {
+            grid.forgetSilence();
+        }
     },
 });
 
 const events = deskEvents({
-    me: page.me, address: page.address, words: page.words, grid, closeUp, bands, notice, at,
-    look, takeWhole, takeRoom, countStates, showTally, run,
+    me: page.me,
+    address: page.address,
+    words: page.words,
+    grid,
+    closeUp,
+    bands,
+    notice,
+    at,
+    look,
+    takeWhole,
+    takeRoom,
+    countStates,
+    showTally,
+    run,
     openTalk: (seat, focus) => opened.talk(seat, focus),
     closeCloseUp: () => opened.closeCloseUp(),
     changed: () => chosen.show(),
@@ -197,13 +249,16 @@ const events = deskEvents({
     heardPick: (which, seat) => pick.hear(which, seat),
 });
 
-const streams: Streams = new Streams({}, {
-    address: `${page.address}/catch-up`,
-    also: () => ({ operations: lastOperation }),
-    event: takeEvent,
-    operations: takeOperations,
-    refused: () => location.reload(),
-});
+const streams: Streams = new Streams(
+    {},
+    {
+        address: `${page.address}/catch-up`,
+        also: () => ({ operations: lastOperation }),
+        event: takeEvent,
+        operations: takeOperations,
+        refused: () => location.reload(),
+    },
+);
 
 /** What pens draw, while this page is looked at. */
 const pens = new InkLine({
@@ -213,7 +268,9 @@ const pens = new InkLine({
     closed: () => grid.forgetSilence(),
 });
 /** What this teacher draws, to those who are shown it. */
-const leading = new InkLine({ path: () => (page.role === 'colleague' && isLookedAt ? `/live/leading/${page.session}` : null) });
+const leading = new InkLine({
+    path: () => (page.role === 'colleague' && isLookedAt ? `/live/leading/${page.session}` : null),
+});
 let isLookedAt = true;
 let unseen = 0;
 
@@ -221,17 +278,22 @@ let unseen = 0;
 function followLook(): void {
     window.clearTimeout(unseen);
     const isVisible = document.visibilityState === 'visible';
-    unseen = window.setTimeout(() => {
-        isLookedAt = isVisible;
-        pens.follow();
-        leading.follow();
-    }, isVisible ? 0 : UNSEEN_MS);
+    unseen = window.setTimeout(
+        () => {
+            isLookedAt = isVisible;
+            pens.follow();
+            leading.follow();
+        },
+        isVisible ? 0 : UNSEEN_MS,
+    );
 }
 
 function receive(message: Message): void {
     if ('operations' in message) {
         takeOperations(message.operations, false);
-        message.ask === true && void streams.catchUp();
+        if (message.ask === true) {
+            void streams.catchUp();
+        }
     } else if ('event' in message) {
         streams.take(message.stream, message.event);
     }
@@ -320,7 +382,9 @@ async function look(prompt: string): Promise<void> {
 async function countStates(): Promise<void> {
     const asked = at.looking;
     const { silent } = grid;
-    const answer = await get<WatchAnswer>(`${page.address}/prompt/${asked}/states${silent.length === 0 ? '' : `?silent=${silent.join(',')}`}`).catch(() => null);
+    const answer = await get<WatchAnswer>(
+        `${page.address}/prompt/${asked}/states${silent.length === 0 ? '' : `?silent=${silent.join(',')}`}`,
+    ).catch(() => null);
     freshness.heard(answer !== null, answer?.trouble);
     if (answer !== null && asked === at.looking) {
         grid.showStates(answer.states);
@@ -338,7 +402,9 @@ async function countStates(): Promise<void> {
 
 /** The whole log of a canvas, where something older than what its tile has was taken back. */
 async function takeWhole(tile: Tile): Promise<void> {
-    const answer = await get<{ operations: Operation[] }>(`${page.address}/canvas/${tile.seat.canvas}/log`).catch(() => null);
+    const answer = await get<{ operations: Operation[] }>(`${page.address}/canvas/${tile.seat.canvas}/log`).catch(
+        () => null,
+    );
     if (answer !== null) {
         tile.restart(answer.operations);
     }
@@ -354,14 +420,37 @@ function sayStates(): void {
     });
 }
 
-listenToDesk({ address: page.address, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, strata, watch, ask, lineUp, picture, look, run });
+listenToDesk({
+    address: page.address,
+    at,
+    grid,
+    chosen,
+    closeUp,
+    compare,
+    drawer,
+    opened,
+    pick,
+    room,
+    some,
+    strata,
+    watch,
+    ask,
+    lineUp,
+    picture,
+    look,
+    run,
+});
 listenToCancels();
-element<HTMLSelectElement>('#sort').addEventListener('change', (event) => grid.sortBy((event.target as HTMLSelectElement).value));
+element<HTMLSelectElement>('#sort').addEventListener('change', (event) =>
+    grid.sortBy((event.target as HTMLSelectElement).value),
+);
 element<HTMLSelectElement>('#pages-shown').addEventListener('change', (event) => {
     const { value } = event.target as HTMLSelectElement;
     grid.showPages(value === 'theirs' || value === 'all' ? value : (Number(value) as PagesShown));
 });
-element<HTMLInputElement>('#size').addEventListener('input', (event) => grid.resize(Number((event.target as HTMLInputElement).value)));
+element<HTMLInputElement>('#size').addEventListener('input', (event) =>
+    grid.resize(Number((event.target as HTMLInputElement).value)),
+);
 document.body.addEventListener('crag:handed-out', () => drawer.close());
 document.addEventListener('crag:problem', (event) => {
     const told = (event as CustomEvent<string>).detail;
@@ -387,6 +476,8 @@ window.setInterval(() => void countStates(), STATES_MS);
 let silentBefore = '';
 window.setInterval(() => {
     const silent = grid.silent.join(',');
-    silent === silentBefore || void countStates();
+    if (silent !== silentBefore) {
+        void countStates();
+    }
     silentBefore = silent;
 }, SILENCE_MS);

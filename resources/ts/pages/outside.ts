@@ -42,8 +42,11 @@ const socket: Socket = new Socket({
 });
 
 document.querySelector('#knock')?.addEventListener('click', () => {
-    post(`${page.address}/knock`, {}).then(() => location.reload()).catch((problem: unknown) => {
-        element('#knock-problem').textContent = problem instanceof HttpProblem && problem.status > 0 ? problem.message : '';
-    });
+    post(`${page.address}/knock`, {})
+        .then(() => location.reload())
+        .catch((problem: unknown) => {
+            element('#knock-problem').textContent =
+                problem instanceof HttpProblem && problem.status > 0 ? problem.message : '';
+        });
 });
 socket.open();

@@ -11,7 +11,12 @@ htmx.config.selfRequestsOnly = true;
 /** Draws the QR codes that the page asks for. */
 export function drawCodes(within: ParentNode): void {
     for (const place of within.querySelectorAll<HTMLElement>('[data-qr]:empty')) {
-        QRCode.toString(place.dataset.qr!, { type: 'svg', margin: 2, errorCorrectionLevel: 'M', color: { dark: '#25323b', light: '#ffffff' } })
+        QRCode.toString(place.dataset.qr!, {
+            type: 'svg',
+            margin: 2,
+            errorCorrectionLevel: 'M',
+            color: { dark: '#25323b', light: '#ffffff' },
+        })
             .then((svg) => {
                 place.innerHTML = svg;
             })
@@ -72,16 +77,23 @@ function listenToTables(): void {
         if (form.dataset.onlyChanged === undefined) {
             return;
         }
-        const same = [...form.querySelectorAll<HTMLInputElement>('input[data-before]')].filter((input) => input.value === input.dataset.before);
+        const same = [...form.querySelectorAll<HTMLInputElement>('input[data-before]')].filter(
+            (input) => input.value === input.dataset.before,
+        );
         same.forEach((input) => {
             input.disabled = true;
         });
         // Back on this page, all of it can be edited again.
-        window.setTimeout(() => same.forEach((input) => {
-            input.disabled = false;
-        }));
+        window.setTimeout(() =>
+            same.forEach((input) => {
+                input.disabled = false;
+            }),
+        );
     });
-    document.addEventListener('click', (event) => (event.target as Element).closest('[data-print]') !== null && window.print());
+    document.addEventListener(
+        'click',
+        (event) => (event.target as Element).closest('[data-print]') !== null && window.print(),
+    );
 }
 
 /** Requests by htmx carry the token and want their problems in a form that the page can tell. */
@@ -118,7 +130,13 @@ function listenToMenus(): void {
             form?.requestSubmit();
         }
     });
-    document.addEventListener('change', (event) => event.target instanceof HTMLSelectElement && event.target.dataset.send !== undefined && event.target.form?.requestSubmit());
+    document.addEventListener(
+        'change',
+        (event) =>
+            event.target instanceof HTMLSelectElement &&
+            event.target.dataset.send !== undefined &&
+            event.target.form?.requestSubmit(),
+    );
     document.addEventListener('click', (event) => {
         for (const menu of document.querySelectorAll<HTMLDetailsElement>('details.menu-details[open]')) {
             if (!menu.contains(event.target as Node)) {
@@ -127,7 +145,8 @@ function listenToMenus(): void {
         }
     });
     document.addEventListener('keydown', (event) => {
-        const menu = event.key === 'Escape' ? document.querySelector<HTMLDetailsElement>('details.menu-details[open]') : null;
+        const menu =
+            event.key === 'Escape' ? document.querySelector<HTMLDetailsElement>('details.menu-details[open]') : null;
         if (menu !== null) {
             menu.open = false;
             menu.querySelector<HTMLElement>('summary')?.focus();

@@ -37,7 +37,8 @@ let steps = 0;
 
 const saver = new Saver({
     address: page.address,
-    present: (prompt, field) => (prompt === null ? { title, tags }[field] : prompts.get(prompt)?.[field as keyof Fields]),
+    present: (prompt, field) =>
+        prompt === null ? { title, tags }[field] : prompts.get(prompt)?.[field as keyof Fields],
     kept: `crag-refused-${page.plan}`,
     saved: take,
     conflict,
@@ -74,17 +75,23 @@ const side: Side = new Side({
     set,
     putUnder: (backdrop) => drawing.putUnder(backdrop),
     where: () => `${open} ${drawing.page}`,
-    refused: (backdrop, message) => (message === null ? saver.drop(open, backdropField()) : saver.refuse({ prompt: open, field: backdropField(), to: backdrop, message })),
+    refused: (backdrop, message) =>
+        message === null
+            ? saver.drop(open, backdropField())
+            : saver.refuse({ prompt: open, field: backdropField(), to: backdrop, message }),
 });
 const rail = new Rail({
     ...page,
     open: (prompt) => void show(prompt),
     isRefused: (prompt) => saver.notTaken.some((one) => one.prompt === prompt),
-    place: (prompt, after) => void change(async () => {
-        const n = sequence.indexOf(prompt) + 1;
-        take(await post<PlanState>(`${page.address}/prompt/${prompt}/place`, { after }));
-        after === false && say(fill(page.words.removed, { n }));
-    }),
+    place: (prompt, after) =>
+        void change(async () => {
+            const n = sequence.indexOf(prompt) + 1;
+            take(await post<PlanState>(`${page.address}/prompt/${prompt}/place`, { after }));
+            if (after === false) {
+                say(fill(page.words.removed, { n }));
+            }
+        }),
 });
 const takeIn = new TakeIn({
     ...page,
@@ -93,7 +100,9 @@ const takeIn = new TakeIn({
     arrived: async (before) => {
         await look();
         const first = sequence.find((id) => !before.includes(id));
-        first !== undefined && (await show(first));
+        if (first !== undefined) {
+            await show(first);
+        }
     },
     say,
 });
@@ -114,15 +123,22 @@ function take(state: PlanState): void {
     if (!sequence.includes(open)) {
         void show(sequence[0] ?? '');
     } else {
-        rail.show(sequence.map((id) => prompts.get(id)!), open);
+        rail.show(
+            sequence.map((id) => prompts.get(id)!),
+            open,
+        );
         fillIn();
-        redrawn && !drawing.isBusy && void drawing.catchUp(open).catch(() => undefined);
+        if (redrawn && !drawing.isBusy) {
+            void drawing.catchUp(open).catch(() => undefined);
+        }
     }
 }
 
 async function look(): Promise<void> {
     const state = await get<PlanState>(`${page.address}/state?after=${known}`);
-    saver.isBusy || take(state);
+    if (!saver.isBusy) {
+        take(state);
+    }
 }
 
 async function show(prompt: string): Promise<void> {
@@ -131,7 +147,10 @@ async function show(prompt: string): Promise<void> {
     element('#plan-empty').hidden = prompt !== '';
     element('#plan-prompt').hidden = prompt === '';
     element('#plan-side').hidden = prompt === '';
-    rail.show(sequence.map((id) => prompts.get(id)!), open);
+    rail.show(
+        sequence.map((id) => prompts.get(id)!),
+        open,
+    );
     if (prompt !== '') {
         element(`#plan-prompts [data-prompt="${prompt}"]`).scrollIntoView({ block: 'nearest' });
         element<HTMLTextAreaElement>('#words').value = shown(prompt)!.words;
@@ -158,7 +177,12 @@ function fillIn(): void {
     element('#plan-problems').textContent = prompt.problems.join(' ');
     const preview = element('#words-shown');
     preview.hidden = !/[${]/.test(prompt.words);
-    showWords(preview, prompt.words.replace(/\{\s*(\p{L})\s*[:=][^{}]*\}/gu, '{$1}').replace(/(?<!\\\w+(?:\{[^{}]*\})?|[_^])\{(\p{L})\}/gu, '$1'));
+    showWords(
+        preview,
+        prompt.words
+            .replace(/\{\s*(\p{L})\s*[:=][^{}]*\}/gu, '{$1}')
+            .replace(/(?<!\\\w+(?:\{[^{}]*\})?|[_^])\{(\p{L})\}/gu, '$1'),
+    );
 }
 
 /** A prompt as it stands here: what was refused is as it was typed. */
@@ -182,7 +206,9 @@ function showBackdrop(): void {
 /** A list without what was refused; a question that was there before stays as it was. */
 function good(prompt: string | null, field: string, list: unknown[], refused: number[]): unknown[] {
     const before = field === 'questions' && prompt !== null ? (prompts.get(prompt)?.questions ?? []) : [];
-    return list.flatMap((one, i) => (refused.includes(i) ? before.filter(({ id }) => id === (one as { id: string }).id) : [one]));
+    return list.flatMap((one, i) =>
+        refused.includes(i) ? before.filter(({ id }) => id === (one as { id: string }).id) : [one],
+    );
 }
 
 /** Beside each field that holds something that could not be saved: why, and a way out. */
@@ -192,10 +218,18 @@ function showRefused(): void {
         const one = saver.notTaken.find((one) => one.field === field && (one.prompt ?? open) === open);
         place.hidden = one === undefined;
         for (const input of document.querySelectorAll<HTMLElement>(place.dataset.of!)) {
-            one === undefined ? input.removeAttribute('aria-invalid') : input.setAttribute('aria-invalid', 'true');
+            if (one === undefined) {
+                input.removeAttribute('aria-invalid');
+            } else {
+                input.setAttribute('aria-invalid', 'true');
+            }
         }
         if (one !== undefined && place.dataset.message !== one.message) {
-            const back = Object.assign(document.createElement('button'), { type: 'button', className: 'btn btn-link btn-sm', textContent: page.words.give_up });
+            const back = Object.assign(document.createElement('button'), {
+                type: 'button',
+                className: 'btn btn-link btn-sm',
+                textContent: page.words.give_up,
+            });
             back.addEventListener('click', () => {
                 saver.drop(one.prompt, one.field);
                 fillIn();
@@ -216,7 +250,9 @@ function put(selector: string, value: string, prompt: string | null, field: stri
 }
 
 function set<F extends keyof Fields>(field: F, value: Fields[F]): void {
-    open !== '' && saver.set(open, field, value);
+    if (open !== '') {
+        saver.set(open, field, value);
+    }
 }
 
 /** Something that changes the order: what waits is saved first, and the list follows the server. */
@@ -229,12 +265,15 @@ async function change(what: () => Promise<void>): Promise<void> {
     }
 }
 
-const add = (what: { words?: string; ready?: string }): Promise<void> => change(async () => {
-    const state = await post<PlanState>(`${page.address}/prompts`, { ...what, after: open === '' ? null : open });
-    take(state);
-    await show(state.added!);
-    what.ready === undefined && element('#words').focus();
-});
+const add = (what: { words?: string; ready?: string }): Promise<void> =>
+    change(async () => {
+        const state = await post<PlanState>(`${page.address}/prompts`, { ...what, after: open === '' ? null : open });
+        take(state);
+        await show(state.added!);
+        if (what.ready === undefined) {
+            element('#words').focus();
+        }
+    });
 
 async function step(again: boolean): Promise<void> {
     await saver.flush();
@@ -242,7 +281,11 @@ async function step(again: boolean): Promise<void> {
         take(await post<PlanState>(`${page.address}/step`, { again }));
         fillIn();
     } catch (problem) {
-        say(problem instanceof HttpProblem && problem.status === 409 ? page.words.changed_since : page.words.unreachable);
+        say(
+            problem instanceof HttpProblem && problem.status === 409
+                ? page.words.changed_since
+                : page.words.unreachable,
+        );
     }
 }
 
@@ -255,14 +298,20 @@ function conflict(field: string, theirs: unknown, mine: unknown): Promise<boolea
     element('#conflict-mine').textContent = written(mine);
     dialog.returnValue = '';
     dialog.showModal();
-    return new Promise((resolve) => dialog.addEventListener('close', () => {
-        const keep = dialog.returnValue === 'mine';
-        if (!keep) {
-            (document.activeElement as HTMLElement | null)?.blur();
-            window.setTimeout(() => void look().then(fillIn));
-        }
-        resolve(keep);
-    }, { once: true }));
+    return new Promise((resolve) =>
+        dialog.addEventListener(
+            'close',
+            () => {
+                const keep = dialog.returnValue === 'mine';
+                if (!keep) {
+                    (document.activeElement as HTMLElement | null)?.blur();
+                    window.setTimeout(() => void look().then(fillIn));
+                }
+                resolve(keep);
+            },
+            { once: true },
+        ),
+    );
 }
 
 function showRunning(running: PlanState['running']): void {
@@ -289,10 +338,13 @@ function say(sentence: string): void {
 
 function sayState(waiting: boolean, reachable: boolean): void {
     const lost = saver.notTaken.filter(({ prompt }) => prompt === null || sequence.includes(prompt)).length;
-    const [state, words] = !reachable ? ['offline', steps > 0 ? fill(page.words.offline, { n: steps }) : page.words.unsaved]
-        : waiting || steps > 0 ? ['saving', page.words.saving]
-        : lost > 0 ? ['refused', fill(page.words.not_saved, { n: lost })]
-        : ['saved', page.words.saved];
+    const [state, words] = !reachable
+        ? ['offline', steps > 0 ? fill(page.words.offline, { n: steps }) : page.words.unsaved]
+        : waiting || steps > 0
+          ? ['saving', page.words.saving]
+          : lost > 0
+            ? ['refused', fill(page.words.not_saved, { n: lost })]
+            : ['saved', page.words.saved];
     element('#plan-saved').textContent = words;
     element('#plan-saved').dataset.state = state;
 }
@@ -303,15 +355,29 @@ let titleBefore = '';
 titleField.addEventListener('focus', () => {
     titleBefore = titleField.value;
 });
-titleField.addEventListener('input', () => titleField.value.trim() !== '' && saver.set(null, 'title', titleField.value));
+titleField.addEventListener(
+    'input',
+    () => titleField.value.trim() !== '' && saver.set(null, 'title', titleField.value),
+);
 titleField.addEventListener('blur', () => {
     if (titleField.value.trim() === '') {
         titleField.value = titleBefore;
-        titleBefore !== title && saver.set(null, 'title', titleBefore, true);
+        if (titleBefore !== title) {
+            saver.set(null, 'title', titleBefore, true);
+        }
         say(page.words.untitled);
     }
 });
-element('#plan-tags').addEventListener('input', () => saver.set(null, 'tags', element<HTMLInputElement>('#plan-tags').value.split(',').map((tag) => tag.trim()).filter((tag) => tag !== '')));
+element('#plan-tags').addEventListener('input', () =>
+    saver.set(
+        null,
+        'tags',
+        element<HTMLInputElement>('#plan-tags')
+            .value.split(',')
+            .map((tag) => tag.trim())
+            .filter((tag) => tag !== ''),
+    ),
+);
 element('#plan-add').addEventListener('click', () => void add({}));
 element('#plan-ready').addEventListener('click', () => element<HTMLDialogElement>('#ready-window').showModal());
 element('#ready-window').addEventListener('click', (event) => {
@@ -323,10 +389,17 @@ element('#ready-window').addEventListener('click', (event) => {
 });
 element('#plan-undo').addEventListener('click', () => void step(false));
 element('#plan-redo').addEventListener('click', () => void step(true));
-element('#plan-running button').addEventListener('click', (event) => void change(async () => {
-    const { changed } = await post<{ changed: number }>(`${page.address}/follow/${(event.target as HTMLElement).dataset.session}`, {});
-    say(fill(page.words.follows, { n: changed }));
-}));
+element('#plan-running button').addEventListener(
+    'click',
+    (event) =>
+        void change(async () => {
+            const { changed } = await post<{ changed: number }>(
+                `${page.address}/follow/${(event.target as HTMLElement).dataset.session}`,
+                {},
+            );
+            say(fill(page.words.follows, { n: changed }));
+        }),
+);
 drawing.bench.view.moved = ((before) => () => {
     before();
     showBackdrop();
@@ -335,6 +408,10 @@ drawing.bench.view.moved = ((before) => () => {
 await document.fonts.ready;
 await drawing.begin();
 take(await get<PlanState>(`${page.address}/state`));
-page.intake !== null && takeIn.ask(page.intake);
-window.setInterval(() => document.visibilityState === 'visible' && !saver.isBusy && void look().catch(() => undefined), LOOK_MS);
-
+if (page.intake !== null) {
+    takeIn.ask(page.intake);
+}
+window.setInterval(
+    () => document.visibilityState === 'visible' && !saver.isBusy && void look().catch(() => undefined),
+    LOOK_MS,
+);

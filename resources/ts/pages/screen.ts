@@ -52,7 +52,10 @@ async function refresh(): Promise<void> {
     try {
         const response = await fetch(`${page.address}/shown`);
         if (response.ok && mine === asked) {
-            Idiomorph.morph(shown, await response.text(), { morphStyle: 'innerHTML', callbacks: { beforeNodeMorphed: keepFrames } });
+            Idiomorph.morph(shown, await response.text(), {
+                morphStyle: 'innerHTML',
+                callbacks: { beforeNodeMorphed: keepFrames },
+            });
             drawCodes(shown);
             showAllWords(shown);
             takeRoom();
@@ -66,7 +69,12 @@ async function refresh(): Promise<void> {
 
 /** What is in the frames is this page's: of what the server says only the items are taken. */
 function keepFrames(old: Node, next: Node): boolean {
-    if (old instanceof HTMLElement && next instanceof HTMLElement && old.id === 'shown-works' && next.id === 'shown-works') {
+    if (
+        old instanceof HTMLElement &&
+        next instanceof HTMLElement &&
+        old.id === 'shown-works' &&
+        next.id === 'shown-works'
+    ) {
         Object.assign(old.dataset, next.dataset);
         return false;
     }
@@ -80,9 +88,18 @@ function takeFrames(): void {
     const place = shown.querySelector<HTMLElement>('#shown-works');
     if (place !== framed) {
         framed = place;
-        frames = place === null ? null : new ShownFrames(place, { ...page, now: () => Date.now() + ahead, addressOf: (id) => `${page.address}/showcase/${id}` });
+        frames =
+            place === null
+                ? null
+                : new ShownFrames(place, {
+                      ...page,
+                      now: () => Date.now() + ahead,
+                      addressOf: (id) => `${page.address}/showcase/${id}`,
+                  });
     }
-    place !== null && frames!.take(place.dataset.showcase!, JSON.parse(place.dataset.items!) as ShownItem[]);
+    if (place !== null) {
+        frames!.take(place.dataset.showcase!, JSON.parse(place.dataset.items!) as ShownItem[]);
+    }
 }
 
 /** Results are as large as they can be with all of them in view. */
@@ -113,13 +130,18 @@ const face = new TimerFace(
         }
     },
     ({ sound }) => {
-        sound && chime();
+        if (sound) {
+            chime();
+        }
         void refresh();
     },
 );
 
 function takeRoom(): void {
-    const { timer, clock } = JSON.parse(element('[data-room]', shown).dataset.room!) as { timer: Timer | null; clock: number };
+    const { timer, clock } = JSON.parse(element('[data-room]', shown).dataset.room!) as {
+        timer: Timer | null;
+        clock: number;
+    };
     ahead = clock - Date.now();
     face.set(timer);
 }

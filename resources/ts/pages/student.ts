@@ -101,27 +101,38 @@ const leadLine = new InkLine({
     opened: () => void lead.load(),
 });
 
-const streams: Streams = new Streams({}, {
-    address: `${page.address}/catch-up`,
-    also: () => ({ canvas: bench.canvas, operations: bench.view.log.known, ...(socket.isPolling ? { polling: 1 } : {}) }),
-    event: (stream, event) => {
-        if (stream === 'seat') {
-            takeOwn(event);
-        } else if (event.type === 'room') {
-            takeRoom(event.body.room as Room, undefined);
-        } else if (event.type === 'prompt') {
-            void takePrompt(event.body.prompt as Prompt, event.body.room as Room, event.body.back === true ? 'back' : (event.body.page as number | undefined));
-        } else if (event.type === 'tray') {
-            tray.allow((event.body.tray as { tools: string[] }).tools);
-            say(page.words.tray);
-        } else if (event.type === 'ended') {
-            void leave();
-        }
+const streams: Streams = new Streams(
+    {},
+    {
+        address: `${page.address}/catch-up`,
+        also: () => ({
+            canvas: bench.canvas,
+            operations: bench.view.log.known,
+            ...(socket.isPolling ? { polling: 1 } : {}),
+        }),
+        event: (stream, event) => {
+            if (stream === 'seat') {
+                takeOwn(event);
+            } else if (event.type === 'room') {
+                takeRoom(event.body.room as Room, undefined);
+            } else if (event.type === 'prompt') {
+                void takePrompt(
+                    event.body.prompt as Prompt,
+                    event.body.room as Room,
+                    event.body.back === true ? 'back' : (event.body.page as number | undefined),
+                );
+            } else if (event.type === 'tray') {
+                tray.allow((event.body.tray as { tools: string[] }).tools);
+                say(page.words.tray);
+            } else if (event.type === 'ended') {
+                void leave();
+            }
+        },
+        operations: takeOperations,
+        // The place is on another device, or forgotten: the way in says where it is.
+        refused: (status) => (status === 403 || status === 404 ? location.assign(page.join) : location.reload()),
     },
-    operations: takeOperations,
-    // The place is on another device, or forgotten: the way in says where it is.
-    refused: (status) => (status === 403 || status === 404 ? location.assign(page.join) : location.reload()),
-});
+);
 
 const outbox = await Outbox.open({
     seat: page.seat,
@@ -163,8 +174,19 @@ const { bench, tray } = mountBench({
 });
 const questions = new Questions(bench, { ...page, list: element('#questions') });
 const lead = new LeadSide(bench, page);
-const coach = new CoachSide(bench, { key: page.ink, words: page.words, send: (text) => line.send(text), handUp: (words) => room.openHand(words) });
-const ask = new AskSheet({ address: page.address, assets: page.assets, words: page.words, now: () => Date.now() + bench.clockAhead, say });
+const coach = new CoachSide(bench, {
+    key: page.ink,
+    words: page.words,
+    send: (text) => line.send(text),
+    handUp: (words) => room.openHand(words),
+});
+const ask = new AskSheet({
+    address: page.address,
+    assets: page.assets,
+    words: page.words,
+    now: () => Date.now() + bench.clockAhead,
+    say,
+});
 const checkLine = new CheckLine(bench.surface, page);
 const shown = new ShownWork({ ...page, now: () => Date.now() + bench.clockAhead, say });
 const room: RoomPage = new RoomPage({
@@ -193,7 +215,13 @@ element('#unfold').addEventListener('click', () => {
 
 /** The desk hears that this page is there, and which page of its canvas it shows; a socket can hang long after its network has gone. */
 function beat(isThere: 0 | 1): void {
-    const message: WetInk = { k: page.ink, c: bench.canvas, o: '', b: isThere, ...(bench.view.page !== '' && { g: bench.view.page }) };
+    const message: WetInk = {
+        k: page.ink,
+        c: bench.canvas,
+        o: '',
+        b: isThere,
+        ...(bench.view.page !== '' && { g: bench.view.page }),
+    };
     line.send(JSON.stringify(message));
 }
 
@@ -232,7 +260,9 @@ async function load(): Promise<void> {
 
 /** Begins with a canvas as the server tells it. */
 async function open(answer: CanvasAnswer): Promise<void> {
-    answer.position !== undefined && streams.reset(answer.position);
+    if (answer.position !== undefined) {
+        streams.reset(answer.position);
+    }
     bench.begin(answer, outbox.waitingFor(answer.canvas));
     tray.allow(answer.tray.tools);
     showPrompt(answer.prompt);
@@ -262,7 +292,14 @@ async function takePrompt(next: Prompt, now: Room, at: number | 'back' | undefin
         takeRoom(now, undefined);
         await takeSame(next);
     }
-    const to = at === 'back' ? (left?.prompt === prompt.id ? left.page : undefined) : at === undefined ? undefined : bench.pages[at];
+    const to =
+        at === 'back'
+            ? left?.prompt === prompt.id
+                ? left.page
+                : undefined
+            : at === undefined
+              ? undefined
+              : bench.pages[at];
     if (to !== undefined && bench.pages.includes(to) && to !== bench.view.page) {
         bench.rest();
         bench.turnTo(to);
@@ -288,9 +325,15 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
     room.take(now, own, isHere);
     lead.set(room.room!.lead, room.isLight);
     leadLine.follow();
-    own !== undefined && ask.take(own.ask);
-    room.own !== null && shown.take(room.room!.showcase, room.own);
-    room.own !== null && checkLine.take(room.own.checks, bench.canvas);
+    if (own !== undefined) {
+        ask.take(own.ask);
+    }
+    if (room.own !== null) {
+        shown.take(room.room!.showcase, room.own);
+    }
+    if (room.own !== null) {
+        checkLine.take(room.own.checks, bench.canvas);
+    }
     outbox.release();
 }
 
@@ -336,7 +379,9 @@ function useLight(now: boolean): void {
         isLight = now;
         wet.light = now;
         bench.view.useAssets(now ? '/asset-light' : page.assets);
-        socket.isOpen && socket.again();
+        if (socket.isOpen) {
+            socket.again();
+        }
     }
 }
 
@@ -352,10 +397,16 @@ function receive(message: Message): void {
     if ('opening' in message) {
         ahead = message.opening as CanvasAnswer;
     } else if ('operations' in message && message.stream === 'lead') {
-        message.ask === true ? void lead.load() : lead.take(message.operations);
+        if (message.ask === true) {
+            void lead.load();
+        } else {
+            lead.take(message.operations);
+        }
     } else if ('operations' in message) {
         takeOperations(message.operations, false);
-        message.ask === true && void streams.catchUp();
+        if (message.ask === true) {
+            void streams.catchUp();
+        }
     } else if ('event' in message) {
         streams.take(message.stream, message.event);
     }
@@ -380,13 +431,21 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
 
 /** What the teacher has put on this canvas while it was open. */
 function sayNew(operations: Operation[]): void {
-    const theirs = operations.filter(({ layer, kind }) => layer !== 'student' && layer !== 'coach' && ['add', 'backdrop', 'fresh'].includes(kind));
+    const theirs = operations.filter(
+        ({ layer, kind }) => layer !== 'student' && layer !== 'coach' && ['add', 'backdrop', 'fresh'].includes(kind),
+    );
     if (theirs.length === 0) {
         return;
     }
     const at = bench.pages.indexOf(theirs.at(-1)!.body.page ?? '');
     const isElsewhere = bench.pages[at] !== undefined && bench.pages[at] !== bench.view.page;
-    say(theirs.some(({ kind }) => kind === 'fresh') ? page.words.fresh : isElsewhere ? fill(page.words.new_page, { n: at + 1 }) : page.words.new_work);
+    say(
+        theirs.some(({ kind }) => kind === 'fresh')
+            ? page.words.fresh
+            : isElsewhere
+              ? fill(page.words.new_page, { n: at + 1 })
+              : page.words.new_work,
+    );
 }
 
 /** The session has ended: what waits is delivered first. */
@@ -418,8 +477,15 @@ function say(sentence: string): void {
 function sayState(): void {
     const state = element('#saved');
     const offline = connection === 'offline' || !reachable;
-    const words = offline ? page.words.offline : waiting > 0 ? page.words.saving : connection === 'polling' ? page.words.polling : page.words.saved;
-    const said = held !== '' && !offline ? fill(page.words.held, { n: waiting, reason: held }) : fill(words, { n: waiting });
+    const words = offline
+        ? page.words.offline
+        : waiting > 0
+          ? page.words.saving
+          : connection === 'polling'
+            ? page.words.polling
+            : page.words.saved;
+    const said =
+        held !== '' && !offline ? fill(page.words.held, { n: waiting, reason: held }) : fill(words, { n: waiting });
     if (state.textContent !== said) {
         state.textContent = said;
         state.title = said;

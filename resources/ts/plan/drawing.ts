@@ -39,21 +39,24 @@ export class Drawing {
 
     constructor(private readonly settings: Settings) {
         const { address, words, say } = settings;
-        const { bench, tray } = mountBench({
-            root: element('#plan-bench'),
-            layer: 'lead',
-            assets: settings.assets,
-            stamps: settings.stamps,
-            words,
-            bringIn: `${address}/bring-in`,
-            wet: null,
-            put: (canvas, operation) => {
-                void this.outbox!.put(canvas, operation);
-                settings.changed();
+        const { bench, tray } = mountBench(
+            {
+                root: element('#plan-bench'),
+                layer: 'lead',
+                assets: settings.assets,
+                stamps: settings.stamps,
+                words,
+                bringIn: `${address}/bring-in`,
+                wet: null,
+                put: (canvas, operation) => {
+                    void this.outbox!.put(canvas, operation);
+                    settings.changed();
+                },
+                whole: async (canvas) => (await get<CanvasAnswer>(`${address}/canvas/${canvas}/log`)).operations,
+                say,
             },
-            whole: async (canvas) => (await get<CanvasAnswer>(`${address}/canvas/${canvas}/log`)).operations,
-            say,
-        }, () => this.askForPieces());
+            () => this.askForPieces(),
+        );
         this.bench = bench;
         this.tray = tray;
         element('[data-cancel]', this.dialog).addEventListener('click', () => this.dialog.close());
@@ -103,8 +106,12 @@ export class Drawing {
     async catchUp(prompt: string): Promise<void> {
         const { bench } = this;
         if (prompt === this.prompt) {
-            const answer = await get<CanvasAnswer>(`${this.settings.address}/canvas/${bench.canvas}/log?after=${bench.view.log.known}`);
-            answer.canvas === bench.canvas && bench.take(answer.operations);
+            const answer = await get<CanvasAnswer>(
+                `${this.settings.address}/canvas/${bench.canvas}/log?after=${bench.view.log.known}`,
+            );
+            if (answer.canvas === bench.canvas) {
+                bench.take(answer.operations);
+            }
             this.settings.changed();
         }
     }
@@ -139,7 +146,10 @@ export class Drawing {
         const targets = [...bench.selection.ids];
         const objects = bench.selection.placings().map(({ object, place, group }, i, all): Placing => ({
             object: {
-                type: 'piece', alt: all.length > 1 ? `${alt} ${i + 1}` : alt, locked: how === 'locked', stack: how === 'stack',
+                type: 'piece',
+                alt: all.length > 1 ? `${alt} ${i + 1}` : alt,
+                locked: how === 'locked',
+                stack: how === 'stack',
                 of: object.type === 'piece' ? object.of : object,
             },
             ...(place && { place }),

@@ -34,16 +34,26 @@ export class Places {
         }
         this.shown = now;
         const focused = (document.activeElement as HTMLElement | null)?.dataset.spot;
-        this.spots.show(questions.flatMap((question, i) => {
-            return question.spot === null ? [] : [{ element: this.box(question, question.spot, i), spot: question.spot }];
-        }));
-        focused !== undefined && this.spots.root.querySelector<HTMLElement>(`[data-spot="${focused}"]`)?.focus();
+        this.spots.show(
+            questions.flatMap((question, i) => {
+                return question.spot === null
+                    ? []
+                    : [{ element: this.box(question, question.spot, i), spot: question.spot }];
+            }),
+        );
+        if (focused !== undefined) {
+            this.spots.root.querySelector<HTMLElement>(`[data-spot="${focused}"]`)?.focus();
+        }
     }
 
     private box(question: Question, spot: Spot, i: number): HTMLElement {
         const box = document.createElement('div');
         box.className = 'spot-edit';
-        const handle = Object.assign(document.createElement('button'), { type: 'button', className: 'spot-handle', textContent: `${i + 1}` });
+        const handle = Object.assign(document.createElement('button'), {
+            type: 'button',
+            className: 'spot-handle',
+            textContent: `${i + 1}`,
+        });
         handle.dataset.spot = question.id;
         handle.setAttribute('aria-label', fill(this.settings.words.move_spot, { n: i + 1 }));
         const edge = Object.assign(document.createElement('span'), { className: 'spot-edge' });
@@ -53,10 +63,19 @@ export class Places {
         this.drag(handle, box, (dx, dy) => ({ ...spot, x: spot.x + dx, y: spot.y + dy }), question.id);
         this.drag(edge, box, (dx) => ({ ...spot, w: spot.w + dx }), question.id);
         handle.addEventListener('keydown', (event) => {
-            const by = { ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0], ArrowUp: [0, -STEP], ArrowDown: [0, STEP] }[event.key];
+            const by = { ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0], ArrowUp: [0, -STEP], ArrowDown: [0, STEP] }[
+                event.key
+            ];
             if (by !== undefined) {
                 event.preventDefault();
-                this.settings.placed(question.id, within(event.shiftKey ? { ...spot, w: spot.w + by[0] } : { ...spot, x: spot.x + by[0], y: spot.y + by[1] }));
+                this.settings.placed(
+                    question.id,
+                    within(
+                        event.shiftKey
+                            ? { ...spot, w: spot.w + by[0] }
+                            : { ...spot, x: spot.x + by[0], y: spot.y + by[1] },
+                    ),
+                );
             }
         });
         return box;
@@ -75,13 +94,17 @@ export class Places {
         grip.addEventListener('pointermove', (event) => {
             if (from !== null) {
                 const { scale } = this.bench.view.camera;
-                now = within(moved(Math.round((event.clientX - from.x) / scale), Math.round((event.clientY - from.y) / scale)));
+                now = within(
+                    moved(Math.round((event.clientX - from.x) / scale), Math.round((event.clientY - from.y) / scale)),
+                );
                 this.spots.put(box, now);
             }
         });
         const end = (): void => {
             box.classList.remove('is-dragged');
-            now !== null && this.settings.placed(id, now);
+            if (now !== null) {
+                this.settings.placed(id, now);
+            }
             from = now = null;
         };
         grip.addEventListener('pointerup', end);
@@ -91,5 +114,10 @@ export class Places {
 
 function within({ page, x, y, w }: Spot): Spot {
     const left = Math.max(0, Math.min(WIDTH - NARROWEST, x));
-    return { page, x: left, y: Math.max(0, Math.min(HEIGHT - 40, y)), w: Math.max(NARROWEST, Math.min(WIDTH - left, w)) };
+    return {
+        page,
+        x: left,
+        y: Math.max(0, Math.min(HEIGHT - 40, y)),
+        w: Math.max(NARROWEST, Math.min(WIDTH - left, w)),
+    };
 }

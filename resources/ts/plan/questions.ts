@@ -20,10 +20,14 @@ export class QuestionList {
     constructor(private readonly settings: Settings) {
         element<HTMLSelectElement>('#question-new').addEventListener('change', (event) => {
             const select = event.target as HTMLSelectElement;
-            select.value !== '' && this.add(select.value as Question['kind']);
+            if (select.value !== '') {
+                this.add(select.value as Question['kind']);
+            }
             select.value = '';
         });
-        this.list.addEventListener('input', (event) => this.collect((event.target as Element).closest<HTMLElement>('li')!));
+        this.list.addEventListener('input', (event) =>
+            this.collect((event.target as Element).closest<HTMLElement>('li')!),
+        );
         this.list.addEventListener('click', (event) => {
             const button = (event.target as Element).closest<HTMLElement>('[data-do], [data-option="out"]');
             const item = button?.closest<HTMLElement>('li');
@@ -41,14 +45,21 @@ export class QuestionList {
 
     /** What the server has, unless this page is just changing it. */
     show(questions: Question[]): void {
-        if (JSON.stringify(questions) === JSON.stringify(this.questions) && this.list.children.length === questions.length) {
+        if (
+            JSON.stringify(questions) === JSON.stringify(this.questions) &&
+            this.list.children.length === questions.length
+        ) {
             return;
         }
-        const focus = this.list.contains(document.activeElement) ? this.pathOf(document.activeElement as HTMLElement) : null;
+        const focus = this.list.contains(document.activeElement)
+            ? this.pathOf(document.activeElement as HTMLElement)
+            : null;
         this.questions = structuredClone(questions);
         this.list.replaceChildren(...this.questions.map((question, i) => this.item(question, i)));
         element('#question-count').textContent = questions.length === 0 ? '' : String(questions.length);
-        focus !== null && this.list.querySelector<HTMLElement>(focus)?.focus();
+        if (focus !== null) {
+            this.list.querySelector<HTMLElement>(focus)?.focus();
+        }
     }
 
     get all(): Question[] {
@@ -63,7 +74,9 @@ export class QuestionList {
 
     private pathOf(field: HTMLElement): string | null {
         const id = field.closest('li')?.dataset.question;
-        return id === undefined || field.dataset.field === undefined ? null : `[data-question="${id}"] [data-field="${field.dataset.field}"]`;
+        return id === undefined || field.dataset.field === undefined
+            ? null
+            : `[data-question="${id}"] [data-field="${field.dataset.field}"]`;
     }
 
     private add(kind: Question['kind']): void {
@@ -73,11 +86,26 @@ export class QuestionList {
             n++;
         }
         const common = { id: `q${n}`, kind, words: '', spot: null };
-        const choices = { options: [{ id: 'c1', words: '' }, { id: 'c2', words: '' }], right: [], shuffle: false };
-        const own: Partial<Question> = kind === 'choice' || kind === 'choices' ? choices
-            : kind === 'scale' ? { from: 1, to: 5, low: '', high: '' }
-            : kind === 'text' ? { right: [] }
-            : { right: '', form: { kind: 'any', digits: 0 }, ...(kind === 'number' && { tolerance: { kind: 'none', most: '' }, own_unit: false }) };
+        const choices = {
+            options: [
+                { id: 'c1', words: '' },
+                { id: 'c2', words: '' },
+            ],
+            right: [],
+            shuffle: false,
+        };
+        const own: Partial<Question> =
+            kind === 'choice' || kind === 'choices'
+                ? choices
+                : kind === 'scale'
+                  ? { from: 1, to: 5, low: '', high: '' }
+                  : kind === 'text'
+                    ? { right: [] }
+                    : {
+                          right: '',
+                          form: { kind: 'any', digits: 0 },
+                          ...(kind === 'number' && { tolerance: { kind: 'none', most: '' }, own_unit: false }),
+                      };
         this.questions = [...this.questions, { ...common, ...own } as Question];
         this.again();
         this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')!.focus();
@@ -91,7 +119,9 @@ export class QuestionList {
     }
 
     private item(question: Question, i: number): HTMLElement {
-        const item = element<HTMLTemplateElement>('#question-template').content.firstElementChild!.cloneNode(true) as HTMLElement;
+        const item = element<HTMLTemplateElement>('#question-template').content.firstElementChild!.cloneNode(
+            true,
+        ) as HTMLElement;
         item.dataset.question = question.id;
         element('.question-edit-n', item).textContent = `${i + 1}.`;
         element('.question-edit-kind', item).textContent = this.settings.words.kinds[question.kind];
@@ -99,32 +129,51 @@ export class QuestionList {
             part.hidden = !part.dataset.kinds!.split(' ').includes(question.kind);
         }
         for (const option of item.querySelectorAll<HTMLOptionElement>('option[data-for]')) {
-            option.dataset.for!.split(' ').includes(question.kind) || option.remove();
+            if (!option.dataset.for!.split(' ').includes(question.kind)) {
+                option.remove();
+            }
         }
         const put = (field: string, value: string | number | boolean | undefined): void => {
             const input = element<HTMLInputElement>(`[data-field="${field}"]`, item);
-            typeof value === 'boolean' ? (input.checked = value) : (input.value = String(value ?? ''));
+            if (typeof value === 'boolean') {
+                input.checked = value;
+            } else {
+                input.value = String(value ?? '');
+            }
         };
         put('words', question.words);
         put('shuffle', question.shuffle === true);
         put('own_unit', question.own_unit === true);
-        typeof question.right === 'string' && put('right', question.right);
-        question.kind === 'text' && put('rights', (question.right as string[]).join('\n'));
+        if (typeof question.right === 'string') {
+            put('right', question.right);
+        }
+        if (question.kind === 'text') {
+            put('rights', (question.right as string[]).join('\n'));
+        }
         put('tolerance-kind', question.tolerance?.kind ?? 'none');
         put('tolerance-most', question.tolerance?.most);
         put('form-kind', question.form?.kind ?? 'any');
         put('form-digits', question.form?.digits ?? 0);
         // What is set stands open, so that it is not overlooked.
-        element<HTMLDetailsElement>('.question-exact', item).open = (question.tolerance?.kind ?? 'none') !== 'none' || (question.form?.kind ?? 'any') !== 'any' || question.own_unit === true;
+        element<HTMLDetailsElement>('.question-exact', item).open =
+            (question.tolerance?.kind ?? 'none') !== 'none' ||
+            (question.form?.kind ?? 'any') !== 'any' ||
+            question.own_unit === true;
         ['to', 'low', 'high'].forEach((field) => put(field, question[field as 'to' | 'low' | 'high']));
-        element('.question-options', item).append(...(question.options ?? []).map((option) => this.option(question, option)));
-        element('[data-do="spot"] span', item).textContent = question.spot === null ? this.settings.words.place : this.settings.words.unplace;
-        element('.question-where', item).textContent = question.spot === null ? '' : fill(this.settings.words.on_page, { n: question.spot.page + 1 });
+        element('.question-options', item).append(
+            ...(question.options ?? []).map((option) => this.option(question, option)),
+        );
+        element('[data-do="spot"] span', item).textContent =
+            question.spot === null ? this.settings.words.place : this.settings.words.unplace;
+        element('.question-where', item).textContent =
+            question.spot === null ? '' : fill(this.settings.words.on_page, { n: question.spot.page + 1 });
         return item;
     }
 
     private option(question: Question, option: Choice): HTMLElement {
-        const row = element<HTMLTemplateElement>('#option-template').content.firstElementChild!.cloneNode(true) as HTMLElement;
+        const row = element<HTMLTemplateElement>('#option-template').content.firstElementChild!.cloneNode(
+            true,
+        ) as HTMLElement;
         row.dataset.id = option.id;
         row.dataset.picture = option.picture ?? '';
         row.classList.toggle('has-picture', option.picture !== undefined);
@@ -145,17 +194,31 @@ export class QuestionList {
         if (before.kind === 'choice' || before.kind === 'choices') {
             const rows = [...item.querySelectorAll<HTMLElement>('.option-edit')];
             next.options = rows.map((row) => ({
-                id: row.dataset.id!, words: element<HTMLInputElement>('[data-option="words"]', row).value, ...(row.dataset.picture !== '' && { picture: row.dataset.picture }),
+                id: row.dataset.id!,
+                words: element<HTMLInputElement>('[data-option="words"]', row).value,
+                ...(row.dataset.picture !== '' && { picture: row.dataset.picture }),
             }));
-            next.right = rows.filter((row) => element<HTMLInputElement>('[data-option="right"]', row).checked).map((row) => row.dataset.id!);
+            next.right = rows
+                .filter((row) => element<HTMLInputElement>('[data-option="right"]', row).checked)
+                .map((row) => row.dataset.id!);
             next.shuffle = field('shuffle').checked;
         } else if (before.kind === 'text') {
-            next.right = field('rights').value.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+            next.right = field('rights')
+                .value.split('\n')
+                .map((line) => line.trim())
+                .filter((line) => line !== '');
         } else if (before.kind === 'scale') {
-            Object.assign(next, { to: Math.max(2, Math.min(10, Number(field('to').value) || 5)), low: field('low').value, high: field('high').value });
+            Object.assign(next, {
+                to: Math.max(2, Math.min(10, Number(field('to').value) || 5)),
+                low: field('low').value,
+                high: field('high').value,
+            });
         } else {
             next.right = field('right').value;
-            next.form = { kind: field('form-kind').value, digits: Math.max(0, Math.min(12, Number(field('form-digits').value) || 0)) };
+            next.form = {
+                kind: field('form-kind').value,
+                digits: Math.max(0, Math.min(12, Number(field('form-digits').value) || 0)),
+            };
             if (before.kind === 'number') {
                 next.tolerance = { kind: field('tolerance-kind').value as 'none', most: field('tolerance-most').value };
                 next.own_unit = field('own_unit').checked;
@@ -171,10 +234,17 @@ export class QuestionList {
         const all = [...this.questions];
         if (button.dataset.option === 'out') {
             const id = button.closest<HTMLElement>('.option-edit')!.dataset.id;
-            all[at] = { ...question, options: question.options!.filter((option) => option.id !== id), right: (question.right as string[]).filter((one) => one !== id) };
+            all[at] = {
+                ...question,
+                options: question.options!.filter((option) => option.id !== id),
+                right: (question.right as string[]).filter((one) => one !== id),
+            };
         } else if (button.dataset.do === 'option') {
             const numbers = question.options!.map(({ id }) => Number(id.replace(/\D/g, '')) || 0);
-            all[at] = { ...question, options: [...question.options!, { id: `c${Math.max(0, ...numbers) + 1}`, words: '' }] };
+            all[at] = {
+                ...question,
+                options: [...question.options!, { id: `c${Math.max(0, ...numbers) + 1}`, words: '' }],
+            };
         } else if (button.dataset.do === 'out') {
             all.splice(at, 1);
         } else if (button.dataset.do === 'up' && at > 0) {
@@ -185,13 +255,18 @@ export class QuestionList {
         }
         this.questions = all;
         this.again();
-        button.dataset.do === 'option' && this.list.children[at].querySelector<HTMLElement>('.option-edit:last-child [data-option="words"]')!.focus();
+        if (button.dataset.do === 'option') {
+            this.list.children[at].querySelector<HTMLElement>('.option-edit:last-child [data-option="words"]')!.focus();
+        }
     }
 
     private async picture(input: HTMLInputElement, file: File): Promise<void> {
         const row = input.closest<HTMLElement>('.option-edit')!;
         try {
-            const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(`${this.settings.address}/bring-in`, file);
+            const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(
+                `${this.settings.address}/bring-in`,
+                file,
+            );
             const asset = objects[0]?.object.asset;
             if (asset === undefined) {
                 this.settings.say(this.settings.words.picture_first);

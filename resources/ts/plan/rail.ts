@@ -50,14 +50,17 @@ export class Rail {
 
     show(prompts: PlanPrompt[], open: string): void {
         const focused = (document.activeElement?.closest('#plan-prompts li') as HTMLElement | null)?.dataset.prompt;
-        const there = new Map([...this.list.children].map((item) => [(item as HTMLElement).dataset.prompt!, item as HTMLElement]));
+        const there = new Map(
+            [...this.list.children].map((item) => [(item as HTMLElement).dataset.prompt!, item as HTMLElement]),
+        );
         prompts.forEach((prompt, i) => {
             const item = there.get(prompt.id) ?? this.item(prompt.id);
             there.delete(prompt.id);
             item.classList.toggle('is-open', prompt.id === open);
             element('.plan-one', item).setAttribute('aria-current', String(prompt.id === open));
             element('.plan-one-n', item).textContent = String(i + 1);
-            element('.plan-one-words', item).textContent = prompt.plain === '' ? this.settings.words.no_words : prompt.plain;
+            element('.plan-one-words', item).textContent =
+                prompt.plain === '' ? this.settings.words.no_words : prompt.plain;
             item.classList.toggle('has-problem', prompt.problems.length > 0 || this.settings.isRefused(prompt.id));
             const picture = item.querySelector('img')!;
             const source = `${this.settings.address}/prompt/${prompt.id}/picture.png?n=${prompt.n}`;
@@ -79,7 +82,9 @@ export class Rail {
     }
 
     private item(id: string): HTMLElement {
-        const item = element<HTMLTemplateElement>('#plan-one-template').content.firstElementChild!.cloneNode(true) as HTMLElement;
+        const item = element<HTMLTemplateElement>('#plan-one-template').content.firstElementChild!.cloneNode(
+            true,
+        ) as HTMLElement;
         item.dataset.prompt = id;
         return item;
     }
@@ -98,4 +103,3 @@ export class Rail {
         }
     }
 }
-

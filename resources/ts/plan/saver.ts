@@ -73,7 +73,9 @@ export class Saver {
 
     /** Gives up what was refused: what the server has is shown again. */
     drop(prompt: string | null, field: string): void {
-        this.refused.delete(`${prompt}/${field}`) && this.keep();
+        if (this.refused.delete(`${prompt}/${field}`)) {
+            this.keep();
+        }
     }
 
     private keep(): void {
@@ -129,11 +131,19 @@ export class Saver {
             }
         };
         try {
-            const state = await post<PlanState>(`${this.settings.address}${prompt === null ? '' : `/prompt/${prompt}`}/edits`, { field, from, to });
+            const state = await post<PlanState>(
+                `${this.settings.address}${prompt === null ? '' : `/prompt/${prompt}`}/edits`,
+                { field, from, to },
+            );
             this.settings.saved(state);
             done();
         } catch (problem) {
-            if (!(problem instanceof HttpProblem) || problem.status === 0 || problem.status >= 500 || problem.status === 429) {
+            if (
+                !(problem instanceof HttpProblem) ||
+                problem.status === 0 ||
+                problem.status >= 500 ||
+                problem.status === 429
+            ) {
                 throw problem;
             }
             if (problem.status === 409) {

@@ -29,16 +29,33 @@ export class Side {
         this.tray.addEventListener('change', () => this.takeTray());
         for (const field of ['minutes', 'points'] as const) {
             // What is no number at all leaves the field empty for scripts: the browser says so.
-            input(field).addEventListener('change', () => !input(field).validity.badInput && settings.set(field, input(field).value === '' ? null : Number(input(field).value)));
+            input(field).addEventListener(
+                'change',
+                () =>
+                    !input(field).validity.badInput &&
+                    settings.set(field, input(field).value === '' ? null : Number(input(field).value)),
+            );
         }
         for (const list of LISTS) {
-            element(`#look-${list}`).addEventListener('input', () => settings.set('look_for', {
-                steps: lines('look-steps'), words: lines('look-words'), slips: lines('look-slips'),
-            }));
+            element(`#look-${list}`).addEventListener('input', () =>
+                settings.set('look_for', {
+                    steps: lines('look-steps'),
+                    words: lines('look-words'),
+                    slips: lines('look-slips'),
+                }),
+            );
         }
         element('#asks').addEventListener('change', () => settings.set('asks', lines('asks')));
         element('#aspects').addEventListener('change', () => settings.set('aspects', lines('aspects').map(aspect)));
-        input('skills').addEventListener('input', () => settings.set('skills', input('skills').value.split(',').map((one) => one.trim()).filter((one) => one !== '')));
+        input('skills').addEventListener('input', () =>
+            settings.set(
+                'skills',
+                input('skills')
+                    .value.split(',')
+                    .map((one) => one.trim())
+                    .filter((one) => one !== ''),
+            ),
+        );
     }
 
     /** Fields that somebody is typing in stay as they are. */
@@ -47,7 +64,12 @@ export class Side {
         put('points', prompt.points === null ? '' : String(prompt.points));
         LISTS.forEach((list) => put(`look-${list}`, prompt.look_for[list].join('\n')));
         put('asks', prompt.asks.join('\n'));
-        put('aspects', prompt.aspects.map(({ name, levels }) => (levels.length === 0 ? name : `${name}: ${levels.join(', ')}`)).join('\n'));
+        put(
+            'aspects',
+            prompt.aspects
+                .map(({ name, levels }) => (levels.length === 0 ? name : `${name}: ${levels.join(', ')}`))
+                .join('\n'),
+        );
         put('skills', prompt.skills.join(', '));
         const kind = prompt.tray?.kind ?? '';
         element<HTMLInputElement>(`input[name=tray][value="${kind}"]`, this.tray).checked = true;
@@ -64,7 +86,9 @@ export class Side {
         input('backdrop-kind').value = kind;
         for (const [name, value] of Object.entries(more)) {
             const field = this.backdrop.elements.namedItem(`settings[${name}]`) as HTMLInputElement | null;
-            field !== null && field.type !== 'file' && (field.value = String(value));
+            if (field !== null && field.type !== 'file') {
+                field.value = String(value);
+            }
         }
         this.showSettings(kind);
     }
@@ -84,9 +108,16 @@ export class Side {
             await this.tryOut(read(this.backdrop, kind));
         } else if (changed.type === 'file' && changed.files?.[0] !== undefined) {
             try {
-                const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(`${this.settings.address}/bring-in?pdf_page=${element<HTMLInputElement>('[name=pdf_page]', this.backdrop).value || 1}`, changed.files[0]);
+                const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(
+                    `${this.settings.address}/bring-in?pdf_page=${element<HTMLInputElement>('[name=pdf_page]', this.backdrop).value || 1}`,
+                    changed.files[0],
+                );
                 const asset = objects[0]?.object.asset;
-                asset === undefined ? (problem.textContent = this.settings.words.picture_first) : this.settings.putUnder({ kind, asset });
+                if (asset === undefined) {
+                    problem.textContent = this.settings.words.picture_first;
+                } else {
+                    this.settings.putUnder({ kind, asset });
+                }
             } catch (trouble) {
                 problem.textContent = (trouble as Error).message;
             }
@@ -99,19 +130,27 @@ export class Side {
         const tried = ++this.tried;
         const where = this.settings.where();
         const address = backdropAddress(backdrop, '');
-        const answer = address === '' ? null : await fetch(address, { headers: { Accept: 'application/json' } }).catch(() => null);
-        const reason = answer !== null && answer.status >= 400 && answer.status < 500 ? ((await answer.json()) as { message: string }).message : null;
+        const answer =
+            address === '' ? null : await fetch(address, { headers: { Accept: 'application/json' } }).catch(() => null);
+        const reason =
+            answer !== null && answer.status >= 400 && answer.status < 500
+                ? ((await answer.json()) as { message: string }).message
+                : null;
         // What was chosen since counts, and only where it was chosen.
         if (tried === this.tried && where === this.settings.where()) {
             this.settings.refused(backdrop, reason);
-            reason === null && this.settings.putUnder(backdrop);
+            if (reason === null) {
+                this.settings.putUnder(backdrop);
+            }
         }
     }
 
     private takeTray(): void {
         const kind = element<HTMLInputElement>('input[name=tray]:checked', this.tray).value;
         element('#tray-tools').hidden = kind !== 'custom';
-        const tools = [...this.tray.querySelectorAll<HTMLInputElement>('#tray-tools input:checked')].map(({ value }) => value);
+        const tools = [...this.tray.querySelectorAll<HTMLInputElement>('#tray-tools input:checked')].map(
+            ({ value }) => value,
+        );
         // Which tools a tray holds is the server's to say; a custom one holds those that are ticked.
         this.settings.set('tray', kind === '' ? null : { kind, tools: kind === 'custom' ? tools : ['picture'] });
     }
@@ -132,11 +171,20 @@ function put(id: string, value: string): void {
 function aspect(line: string): { name: string; levels: string[] } {
     const at = line.indexOf(':');
     const [name, levels] = at < 0 ? [line, ''] : [line.slice(0, at), line.slice(at + 1)];
-    return { name: name.trim(), levels: levels.split(',').map((one) => one.trim()).filter((one) => one !== '') };
+    return {
+        name: name.trim(),
+        levels: levels
+            .split(',')
+            .map((one) => one.trim())
+            .filter((one) => one !== ''),
+    };
 }
 
 function lines(id: string): string[] {
-    return input(id).value.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+    return input(id)
+        .value.split('\n')
+        .map((line) => line.trim())
+        .filter((line) => line !== '');
 }
 
 /** A ruling's settings, numbers as numbers; what belongs to other rulings is left out. */

@@ -35,24 +35,36 @@ export class TakeIn {
         const input = element<HTMLInputElement>('#plan-file');
         input.addEventListener('change', () => {
             const [file] = input.files ?? [];
-            file !== undefined && void this.take(file);
+            if (file !== undefined) {
+                void this.take(file);
+            }
             input.value = '';
         });
         // The canvas takes what is dropped on it; all the rest of the page brings a file into the plan.
         document.addEventListener('drop', (event) => {
             const [file] = event.dataTransfer?.files ?? [];
-            if (file !== undefined && !event.defaultPrevented && (event.target as Element).closest('input[type=file]') === null) {
+            if (
+                file !== undefined &&
+                !event.defaultPrevented &&
+                (event.target as Element).closest('input[type=file]') === null
+            ) {
                 event.preventDefault();
                 void this.take(file);
             }
         });
         document.addEventListener('paste', (event) => {
             const [file] = event.clipboardData?.files ?? [];
-            if (file !== undefined && !event.defaultPrevented && (event.target as Element).closest('#plan-bench') === null) {
+            if (
+                file !== undefined &&
+                !event.defaultPrevented &&
+                (event.target as Element).closest('#plan-bench') === null
+            ) {
                 void this.take(file);
             }
         });
-        element<HTMLInputElement>('#pages-choice').addEventListener('input', (event) => this.tick((event.target as HTMLInputElement).value));
+        element<HTMLInputElement>('#pages-choice').addEventListener('input', (event) =>
+            this.tick((event.target as HTMLInputElement).value),
+        );
         element('[data-cancel]', this.dialog).addEventListener('click', () => this.dialog.close());
         this.dialog.addEventListener('submit', (event) => {
             event.preventDefault();
@@ -90,15 +102,35 @@ export class TakeIn {
         const choice = element<HTMLInputElement>('#pages-choice');
         choice.value = intake.total === 1 ? '1' : `1-${Math.min(intake.total, MOST_SHOWN)}`;
         element('#pages-problem').textContent = '';
-        element('#pages-pictures').replaceChildren(...Array.from({ length: Math.min(intake.total, MOST_SHOWN) }, (_, i) => {
-            const label = Object.assign(document.createElement('label'), { className: 'pages-one' });
-            const box = Object.assign(document.createElement('input'), { type: 'checkbox', checked: true, value: String(i + 1) });
-            box.addEventListener('change', () => {
-                choice.value = ranges([...this.dialog.querySelectorAll<HTMLInputElement>('.pages-one input:checked')].map(({ value }) => Number(value)));
-            });
-            label.append(Object.assign(document.createElement('img'), { src: `${this.settings.address}/intake/${intake.id}/page/${i + 1}.png`, alt: '', loading: 'lazy', width: 90, height: 110 }), box, String(i + 1));
-            return label;
-        }));
+        element('#pages-pictures').replaceChildren(
+            ...Array.from({ length: Math.min(intake.total, MOST_SHOWN) }, (_, i) => {
+                const label = Object.assign(document.createElement('label'), { className: 'pages-one' });
+                const box = Object.assign(document.createElement('input'), {
+                    type: 'checkbox',
+                    checked: true,
+                    value: String(i + 1),
+                });
+                box.addEventListener('change', () => {
+                    choice.value = ranges(
+                        [...this.dialog.querySelectorAll<HTMLInputElement>('.pages-one input:checked')].map(
+                            ({ value }) => Number(value),
+                        ),
+                    );
+                });
+                label.append(
+                    Object.assign(document.createElement('img'), {
+                        src: `${this.settings.address}/intake/${intake.id}/page/${i + 1}.png`,
+                        alt: '',
+                        loading: 'lazy',
+                        width: 90,
+                        height: 110,
+                    }),
+                    box,
+                    String(i + 1),
+                );
+                return label;
+            }),
+        );
         this.dialog.showModal();
         choice.focus();
     }
@@ -116,16 +148,25 @@ export class TakeIn {
         const pages = element<HTMLInputElement>('#pages-choice').value;
         const as = this.dialog.querySelector<HTMLInputElement>('input[name=as]:checked')!.value;
         try {
-            let now = await post<Intake>(`${this.settings.address}/intake/${this.intake!.id}/pages`, { pages, as, after: this.settings.after() });
+            let now = await post<Intake>(`${this.settings.address}/intake/${this.intake!.id}/pages`, {
+                pages,
+                as,
+                after: this.settings.after(),
+            });
             this.dialog.close();
             while (now.state === 'waiting' || now.state === 'making') {
-                this.said.textContent = fill(this.settings.words.bringing_pages, { done: Number(now.done), total: now.total });
+                this.said.textContent = fill(this.settings.words.bringing_pages, {
+                    done: Number(now.done),
+                    total: now.total,
+                });
                 await new Promise((again) => window.setTimeout(again, LOOK_MS));
                 now = await get<Intake>(`${this.settings.address}/intake/${now.id}`).catch(() => now);
             }
             await this.settings.arrived(before);
             this.said.textContent = now.state === 'ready' ? this.settings.words.brought_in : '';
-            now.state === 'failed' && this.settings.say(now.problem);
+            if (now.state === 'failed') {
+                this.settings.say(now.problem);
+            }
         } catch (problem) {
             element('#pages-problem').textContent = (problem as Error).message;
         }
@@ -148,7 +189,11 @@ export function ranges(pages: number[]): string {
     const parts: [number, number][] = [];
     for (const page of pages) {
         const last = parts.at(-1);
-        last !== undefined && last[1] === page - 1 ? (last[1] = page) : parts.push([page, page]);
+        if (last !== undefined && last[1] === page - 1) {
+            last[1] = page;
+        } else {
+            parts.push([page, page]);
+        }
     }
     return parts.map(([from, to]) => (from === to ? String(from) : `${from}-${to}`)).join(', ');
 }

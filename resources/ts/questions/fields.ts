@@ -55,17 +55,29 @@ export function questionField(asked: Asked, n: number, settings: FieldSettings):
     words.dir = 'auto';
     showWords(words, asked.words);
     const name = fill(settings.words.question, { n });
-    asked.words === '' && legend.append(Object.assign(document.createElement('span'), { className: 'visually-hidden', textContent: name }));
+    if (asked.words === '') {
+        legend.append(
+            Object.assign(document.createElement('span'), { className: 'visually-hidden', textContent: name }),
+        );
+    }
     legend.append(number, ' ', words);
     root.append(legend);
-    const show = asked.kind === 'choice' || asked.kind === 'choices' ? choices(root, asked, settings)
-        : asked.kind === 'scale' ? scale(root, asked, settings)
-        : typed(root, asked, name, settings);
+    const show =
+        asked.kind === 'choice' || asked.kind === 'choices'
+            ? choices(root, asked, settings)
+            : asked.kind === 'scale'
+              ? scale(root, asked, settings)
+              : typed(root, asked, name, settings);
     return { root, show };
 }
 
 function typed(root: HTMLElement, asked: Asked, name: string, settings: FieldSettings): Field['show'] {
-    const input = Object.assign(document.createElement('input'), { type: 'text', maxLength: 300, autocomplete: 'off', className: 'form-control question-typed' });
+    const input = Object.assign(document.createElement('input'), {
+        type: 'text',
+        maxLength: 300,
+        autocomplete: 'off',
+        className: 'form-control question-typed',
+    });
     input.setAttribute('aria-label', asked.words === '' ? name : asked.words);
     input.autocapitalize = 'off';
     input.spellcheck = false;
@@ -125,7 +137,12 @@ function pad(input: HTMLInputElement, label: string): HTMLElement {
         button.addEventListener('pointerdown', (event) => event.preventDefault());
         button.addEventListener('click', () => {
             input.focus();
-            input.setRangeText(sign, input.selectionStart ?? input.value.length, input.selectionEnd ?? input.value.length, 'end');
+            input.setRangeText(
+                sign,
+                input.selectionStart ?? input.value.length,
+                input.selectionEnd ?? input.value.length,
+                'end',
+            );
             input.dispatchEvent(new Event('input'));
         });
         row.append(button);
@@ -137,15 +154,23 @@ function choices(root: HTMLElement, asked: Asked, settings: FieldSettings): Fiel
     const several = asked.kind === 'choices';
     const inputs = (asked.options ?? []).map((option, i) => {
         const label = Object.assign(document.createElement('label'), { className: 'question-option' });
-        const input = Object.assign(document.createElement('input'), { type: several ? 'checkbox' : 'radio', name: `q-${asked.id}`, value: option.id });
+        const input = Object.assign(document.createElement('input'), {
+            type: several ? 'checkbox' : 'radio',
+            name: `q-${asked.id}`,
+            value: option.id,
+        });
         const words = document.createElement('span');
         words.dir = 'auto';
         showWords(words, option.words);
         label.append(input, words);
         if (option.picture !== undefined) {
-            label.append(Object.assign(document.createElement('img'), {
-                src: `${settings.assets}/${option.picture}`, alt: option.words === '' ? fill(settings.words.choice, { n: i + 1 }) : '', className: 'question-picture',
-            }));
+            label.append(
+                Object.assign(document.createElement('img'), {
+                    src: `${settings.assets}/${option.picture}`,
+                    alt: option.words === '' ? fill(settings.words.choice, { n: i + 1 }) : '',
+                    className: 'question-picture',
+                }),
+            );
         }
         root.append(label);
         return input;
@@ -154,9 +179,10 @@ function choices(root: HTMLElement, asked: Asked, settings: FieldSettings): Fiel
         const chosen = inputs.filter(({ checked }) => checked).map(({ value }) => value);
         settings.answer(several ? (chosen.length === 0 ? null : chosen) : (chosen[0] ?? null));
     });
-    return (value) => inputs.forEach((input) => {
-        input.checked = Array.isArray(value) ? value.includes(input.value) : value === input.value;
-    });
+    return (value) =>
+        inputs.forEach((input) => {
+            input.checked = Array.isArray(value) ? value.includes(input.value) : value === input.value;
+        });
 }
 
 function scale(root: HTMLElement, asked: Asked, settings: FieldSettings): Field['show'] {
@@ -165,7 +191,11 @@ function scale(root: HTMLElement, asked: Asked, settings: FieldSettings): Field[
     const inputs: HTMLInputElement[] = [];
     for (let step = asked.from!; step <= asked.to!; step++) {
         const label = Object.assign(document.createElement('label'), { className: 'question-option' });
-        const input = Object.assign(document.createElement('input'), { type: 'radio', name: `q-${asked.id}`, value: String(step) });
+        const input = Object.assign(document.createElement('input'), {
+            type: 'radio',
+            name: `q-${asked.id}`,
+            value: String(step),
+        });
         label.append(input, Object.assign(document.createElement('span'), { textContent: String(step) }));
         row.append(label);
         inputs.push(input);
@@ -173,7 +203,8 @@ function scale(root: HTMLElement, asked: Asked, settings: FieldSettings): Field[
     row.append(Object.assign(document.createElement('span'), { textContent: asked.high ?? '' }));
     root.append(row);
     root.addEventListener('change', () => settings.answer(Number(inputs.find(({ checked }) => checked)!.value)));
-    return (value) => inputs.forEach((input) => {
-        input.checked = input.value === String(value ?? '');
-    });
+    return (value) =>
+        inputs.forEach((input) => {
+            input.checked = input.value === String(value ?? '');
+        });
 }

@@ -34,14 +34,23 @@ export class Questions {
             const under: HTMLElement[] = [];
             const placed: { element: HTMLElement; spot: NonNullable<Asked['spot']> }[] = [];
             questions.forEach((asked, i) => {
-                const field = questionField(asked, i + 1, { ...this.settings, answer: (value) => this.answer(asked.id, value) });
+                const field = questionField(asked, i + 1, {
+                    ...this.settings,
+                    answer: (value) => this.answer(asked.id, value),
+                });
                 field.root.inert = this.settings.isFixed === true;
                 this.fields.set(asked.id, field);
-                asked.spot === null ? under.push(field.root) : placed.push({ element: field.root, spot: asked.spot });
+                if (asked.spot === null) {
+                    under.push(field.root);
+                } else {
+                    placed.push({ element: field.root, spot: asked.spot });
+                }
             });
             const { list } = this.settings;
             list?.replaceChildren(...under);
-            list !== null && (list.hidden = under.length === 0);
+            if (list !== null) {
+                list.hidden = under.length === 0;
+            }
             this.spots.show(placed);
         }
         this.freshen();

@@ -46,11 +46,17 @@ export class AskSheet {
 
     constructor(private readonly around: Around) {
         const left = element('#quick-ask-left');
-        this.face = new TimerFace(around.now, (words) => {
-            left.hidden = words === null;
-            left.textContent = words ?? '';
-        }, () => undefined);
-        element('#quick-ask-fold').addEventListener('click', () => this.fold(this.root.classList.contains('is-folded') === false));
+        this.face = new TimerFace(
+            around.now,
+            (words) => {
+                left.hidden = words === null;
+                left.textContent = words ?? '';
+            },
+            () => undefined,
+        );
+        element('#quick-ask-fold').addEventListener('click', () =>
+            this.fold(this.root.classList.contains('is-folded') === false),
+        );
     }
 
     take(ask: QuickAsk | null): void {
@@ -58,14 +64,19 @@ export class AskSheet {
         this.ask = ask;
         this.root.hidden = ask === null;
         window.clearTimeout(this.timer);
-        this.face.set(ask?.isOpen === true && ask.ends !== null ? { ends: ask.ends, left: 0, sound: false, pens: false } : null);
+        this.face.set(
+            ask?.isOpen === true && ask.ends !== null ? { ends: ask.ends, left: 0, sound: false, pens: false } : null,
+        );
         if (ask === null) {
             this.field = null;
             this.body.replaceChildren();
             return;
         }
         if (before?.id !== ask.id || this.field === null) {
-            this.field = questionField(ask.question, ask.n, { ...this.around, answer: (value) => void this.answer(value) });
+            this.field = questionField(ask.question, ask.n, {
+                ...this.around,
+                answer: (value) => void this.answer(value),
+            });
             this.body.replaceChildren(this.field.root);
             this.waiting = undefined;
             this.fold(false);
@@ -90,11 +101,20 @@ export class AskSheet {
         this.body.querySelectorAll<HTMLFieldSetElement>('fieldset').forEach((set) => {
             set.disabled = !this.isOpen;
         });
-        const said = !this.isOpen ? words.ask_closed : ask.mine === null && this.waiting === undefined ? (ask.isAnonymous ? words.ask_anonymous : '') : words.ask_sent;
-        this.state.textContent = ask.right === null ? said : `${said} ${fill(words.ask_right, { right: ask.right })}`.trim();
+        const said = !this.isOpen
+            ? words.ask_closed
+            : ask.mine === null && this.waiting === undefined
+              ? ask.isAnonymous
+                  ? words.ask_anonymous
+                  : ''
+              : words.ask_sent;
+        this.state.textContent =
+            ask.right === null ? said : `${said} ${fill(words.ask_right, { right: ask.right })}`.trim();
         const tally = element('#quick-ask-tally');
         tally.hidden = ask.tally === null;
-        ask.tally !== null && tally.replaceChildren(...bars(ask.tally, words));
+        if (ask.tally !== null) {
+            tally.replaceChildren(...bars(ask.tally, words));
+        }
     }
 
     private fold(isFolded: boolean): void {
@@ -115,7 +135,9 @@ export class AskSheet {
                 this.waiting = undefined;
             }
         } catch (problem) {
-            this.around.say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.around.words.unreachable);
+            this.around.say(
+                problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.around.words.unreachable,
+            );
             this.waiting = undefined;
         }
         this.show();
@@ -126,16 +148,36 @@ export class AskSheet {
 function bars({ bars: some, middle }: Counted, words: Record<string, string>): HTMLElement[] {
     const most = Math.max(1, ...some.map(({ count }) => count));
     const list = Object.assign(document.createElement('ol'), { className: 'tally-bars' });
-    list.append(...some.map(({ label, count, outcome }) => {
-        const item = Object.assign(document.createElement('li'), { className: 'tally-bar' });
-        item.dataset.outcome = outcome ?? '';
-        const meter = Object.assign(document.createElement('meter'), { className: 'tally-meter', min: 0, max: most, value: count });
-        meter.setAttribute('aria-label', label);
-        item.append(
-            Object.assign(document.createElement('span'), { className: 'tally-label', dir: 'auto', textContent: label }), meter,
-            Object.assign(document.createElement('b'), { className: 'tally-n', textContent: String(count) }),
-        );
-        return item;
-    }));
-    return middle === null ? [list] : [list, Object.assign(document.createElement('p'), { className: 'form-text', textContent: fill(words.ask_middle, { middle }) })];
+    list.append(
+        ...some.map(({ label, count, outcome }) => {
+            const item = Object.assign(document.createElement('li'), { className: 'tally-bar' });
+            item.dataset.outcome = outcome ?? '';
+            const meter = Object.assign(document.createElement('meter'), {
+                className: 'tally-meter',
+                min: 0,
+                max: most,
+                value: count,
+            });
+            meter.setAttribute('aria-label', label);
+            item.append(
+                Object.assign(document.createElement('span'), {
+                    className: 'tally-label',
+                    dir: 'auto',
+                    textContent: label,
+                }),
+                meter,
+                Object.assign(document.createElement('b'), { className: 'tally-n', textContent: String(count) }),
+            );
+            return item;
+        }),
+    );
+    return middle === null
+        ? [list]
+        : [
+              list,
+              Object.assign(document.createElement('p'), {
+                  className: 'form-text',
+                  textContent: fill(words.ask_middle, { middle }),
+              }),
+          ];
 }

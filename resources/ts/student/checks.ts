@@ -20,7 +20,10 @@ export class CheckLine {
     private readonly root = element('#own-check');
     private known = '';
 
-    constructor(surface: HTMLElement, private readonly around: Around) {
+    constructor(
+        surface: HTMLElement,
+        private readonly around: Around,
+    ) {
         // With the other small things at the stage's edges.
         surface.after(this.root);
         element('#own-check-away').addEventListener('click', () => {
@@ -40,13 +43,17 @@ export class CheckLine {
             const mark = element('.strata', this.root);
             mark.hidden = mine.level === null;
             mark.dataset.level = String(mine.level ?? '');
-            element('#own-check-words').textContent = [mine.words, this.points(mine)].filter((part) => part !== '').join(' · ');
+            element('#own-check-words').textContent = [mine.words, this.points(mine)]
+                .filter((part) => part !== '')
+                .join(' · ');
             element('#own-check-note').textContent = mine.note;
         }
     }
 
     private points({ points, most }: SeenCheck): string {
         const { words } = this.around;
-        return points === null ? '' : fill(most === null ? words.points : words.points_of, { n: points, most: most ?? 0 });
+        return points === null
+            ? ''
+            : fill(most === null ? words.points : words.points_of, { n: points, most: most ?? 0 });
     }
 }

@@ -29,10 +29,15 @@ export class CoachSide {
     ) {
         // With the other small things at the stage's corners.
         bench.surface.after(this.bar);
-        this.pointer = new PointerSender(around.key, (text) => performance.now() < this.closeUntil && around.send(text));
+        this.pointer = new PointerSender(
+            around.key,
+            (text) => performance.now() < this.closeUntil && around.send(text),
+        );
         this.hide.addEventListener('click', () => this.show(this.isHidden));
         element('#coach-ask').addEventListener('click', () => around.handUp(around.words.about_coach));
-        bench.surface.addEventListener('pointermove', (event) => this.pointer.move(bench.canvas, bench.view.toPage(event.clientX, event.clientY), bench.view.page));
+        bench.surface.addEventListener('pointermove', (event) =>
+            this.pointer.move(bench.canvas, bench.view.toPage(event.clientX, event.clientY), bench.view.page),
+        );
         bench.surface.addEventListener('pointerleave', () => this.pointer.leave(bench.canvas));
     }
 
@@ -43,7 +48,12 @@ export class CoachSide {
         }
         this.closeUntil = performance.now() + CLOSE_MS;
         if (message.at !== undefined) {
-            this.bench.view.pointAt({ x: message.at[0], y: message.at[1], page: message.g ?? '', name: this.around.words.teacher });
+            this.bench.view.pointAt({
+                x: message.at[0],
+                y: message.at[1],
+                page: message.g ?? '',
+                name: this.around.words.teacher,
+            });
         } else if (!this.isHidden) {
             try {
                 showWet(this.bench.view, message);
@@ -69,6 +79,8 @@ export class CoachSide {
         this.isHidden = !isShown;
         this.bench.view.showLayer('coach', isShown);
         this.hide.setAttribute('aria-pressed', String(this.isHidden));
-        element('span', this.hide).textContent = this.isHidden ? this.around.words.coach_show : this.around.words.coach_hide;
+        element('span', this.hide).textContent = this.isHidden
+            ? this.around.words.coach_show
+            : this.around.words.coach_hide;
     }
 }

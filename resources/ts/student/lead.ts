@@ -80,16 +80,26 @@ export class LeadSide {
         this.early?.operations.push(...operations);
         const looked = operations.filter(({ canvas }) => canvas === this.lookCanvas);
         const inked = operations.filter(({ canvas }) => canvas === this.inkCanvas);
-        looked.length > 0 && this.look.take(looked);
-        inked.length > 0 && this.ink.take(inked);
-        if (this.early === null && (this.look.log.isShort || this.ink.log.isShort || inked.some(({ kind }) => kind === 'page'))) {
+        if (looked.length > 0) {
+            this.look.take(looked);
+        }
+        if (inked.length > 0) {
+            this.ink.take(inked);
+        }
+        if (
+            this.early === null &&
+            (this.look.log.isShort || this.ink.log.isShort || inked.some(({ kind }) => kind === 'page'))
+        ) {
             void this.load();
         }
     }
 
     wet(message: WetInk): void {
         this.early?.wet.push(message);
-        for (const [canvas, view] of [[this.lookCanvas, this.look], [this.inkCanvas, this.ink]] as const) {
+        for (const [canvas, view] of [
+            [this.lookCanvas, this.look],
+            [this.inkCanvas, this.ink],
+        ] as const) {
             if (message.c === canvas && canvas !== '') {
                 try {
                     showWet(view, message);
@@ -124,7 +134,9 @@ export class LeadSide {
         const wanted = this.told.shown !== null || this.told.ink !== null;
         const early = { operations: [], wet: [] } as NonNullable<typeof this.early>;
         this.early = early;
-        const answer = wanted ? await get<LeadAnswer>(`${this.settings.address}/lead`).catch(() => null) : { look: null, ink: null };
+        const answer = wanted
+            ? await get<LeadAnswer>(`${this.settings.address}/lead`).catch(() => null)
+            : { look: null, ink: null };
         if (mine !== this.asked) {
             return;
         }

@@ -45,7 +45,9 @@ export class RoomPage {
             },
             ({ sound }) => {
                 around.say(around.words.time_up);
-                sound && chime();
+                if (sound) {
+                    chime();
+                }
                 this.cover();
             },
         );
@@ -56,7 +58,11 @@ export class RoomPage {
 
     /** Whether something is shown on which a teacher may draw or point. */
     get seesTeacherDraw(): boolean {
-        return this.room !== null && this.own?.state === 'seated' && (this.room.lead.shown !== null || this.room.lead.ink !== null || this.room.showcase !== null);
+        return (
+            this.room !== null &&
+            this.own?.state === 'seated' &&
+            (this.room.lead.shown !== null || this.room.lead.ink !== null || this.room.showcase !== null)
+        );
     }
 
     get isLight(): boolean {
@@ -74,7 +80,13 @@ export class RoomPage {
         if (this.room === null || this.own === null) {
             return;
         }
-        if (!isHere && before !== null && (this.own.state !== 'seated' || this.own.prompt !== before.prompt || !this.room.prompts.some(({ id }) => id === this.own!.prompt))) {
+        if (
+            !isHere &&
+            before !== null &&
+            (this.own.state !== 'seated' ||
+                this.own.prompt !== before.prompt ||
+                !this.room.prompts.some(({ id }) => id === this.own!.prompt))
+        ) {
             this.around.moved();
         }
         if (before !== null && before.name !== this.own.name) {
@@ -92,7 +104,9 @@ export class RoomPage {
         if (told !== '' && told !== (before?.run == null ? '' : `${before.run.right}/${before.run.of}`)) {
             this.around.say(fill(this.around.words.run_result, { n: this.own.run!.right, of: this.own.run!.of }));
         }
-        room !== undefined && this.face.set(this.room.timer);
+        if (room !== undefined) {
+            this.face.set(this.room.timer);
+        }
         this.cover();
         this.show();
         this.around.light(this.isLight);
@@ -101,7 +115,9 @@ export class RoomPage {
     /** Pens for everybody, for this student, or because the time is up. */
     private get pens(): Pens | null {
         const { words } = this.around;
-        return this.room?.pens ?? this.own?.pens ?? (this.face.bringsPensDown ? { since: 0, words: words.time_up } : null);
+        return (
+            this.room?.pens ?? this.own?.pens ?? (this.face.bringsPensDown ? { since: 0, words: words.time_up } : null)
+        );
     }
 
     private cover(): void {
@@ -118,7 +134,9 @@ export class RoomPage {
         }
         if (pens !== null && !wasDown) {
             document.querySelectorAll<HTMLDialogElement>('dialog[open]').forEach((window) => window.close());
-            element('#shown-work').hidden && cover.focus();
+            if (element('#shown-work').hidden) {
+                cover.focus();
+            }
         } else if (pens === null && wasDown) {
             element('#page-frame').focus({ preventScroll: true });
         }
@@ -144,7 +162,11 @@ export class RoomPage {
         element('span', hand).textContent = own.hand ? words.hand_down : words.hand_up;
         const send = element<HTMLButtonElement>('#send');
         send.classList.toggle('is-done', own.isSent);
-        element('span', send).textContent = own.isSent ? (own.isRevealed ? words.sent : `${words.sent} · ${words.take_back}`) : words.send;
+        element('span', send).textContent = own.isSent
+            ? own.isRevealed
+                ? words.sent
+                : `${words.sent} · ${words.take_back}`
+            : words.send;
         const isClosed = room.prompts.find(({ id }) => id === own.prompt)?.state === 'closed';
         send.disabled = (own.isSent && own.isRevealed) || isClosed;
         const who = element('.strip-who');
@@ -160,7 +182,10 @@ export class RoomPage {
     private showTurns(): void {
         const { room, own } = this as { room: Room; own: Own };
         const at = room.prompts.findIndex(({ id }) => id === own.prompt);
-        for (const [id, step] of [['#prompt-before', -1], ['#prompt-after', 1]] as const) {
+        for (const [id, step] of [
+            ['#prompt-before', -1],
+            ['#prompt-after', 1],
+        ] as const) {
             const button = element<HTMLButtonElement>(id);
             button.hidden = room.pace !== 'own' || room.prompts.length < 2;
             button.disabled = room.prompts[at + step] === undefined;
@@ -172,7 +197,9 @@ export class RoomPage {
         const turn = async (step: number): Promise<void> => {
             const prompts = this.room?.prompts ?? [];
             const next = prompts[prompts.findIndex(({ id }) => id === this.own?.prompt) + step];
-            next !== undefined && (await this.ask('turn-to', { prompt: next.id }));
+            if (next !== undefined) {
+                await this.ask('turn-to', { prompt: next.id });
+            }
         };
         element('#prompt-before').addEventListener('click', () => void turn(-1));
         element('#prompt-after').addEventListener('click', () => void turn(1));
@@ -189,14 +216,22 @@ export class RoomPage {
         });
         element('#send').addEventListener('click', () => void this.send());
         element('#other-device').addEventListener('click', () => {
-            void post<{ code: string }>(`${address}/code`, {}).then(({ code }) => {
-                element('#device-code').textContent = code;
-                element<HTMLDialogElement>('#device-window').showModal();
-            }).catch((problem: unknown) => this.tell(problem));
+            void post<{ code: string }>(`${address}/code`, {})
+                .then(({ code }) => {
+                    element('#device-code').textContent = code;
+                    element<HTMLDialogElement>('#device-window').showModal();
+                })
+                .catch((problem: unknown) => this.tell(problem));
         });
         const offer = mountWindow('#offer-window', () => void this.offer());
         element('#offer').addEventListener('click', () => offer.showModal());
-        element('#keep-back').addEventListener('click', () => void this.ask('keep-back', { on: this.own?.keepsBack !== true }).then((done) => done && this.own?.keepsBack === true && this.around.say(this.around.words.kept_back)));
+        element('#keep-back').addEventListener(
+            'click',
+            () =>
+                void this.ask('keep-back', { on: this.own?.keepsBack !== true }).then(
+                    (done) => done && this.own?.keepsBack === true && this.around.say(this.around.words.kept_back),
+                ),
+        );
         element('#light').addEventListener('click', () => void this.ask('light', { on: this.own?.light !== true }));
     }
 
@@ -206,7 +241,11 @@ export class RoomPage {
         this.around.rest();
         await this.around.deliver();
         try {
-            await post(`${this.around.address}/offer`, { canvas: this.around.canvas(), ...this.around.seen(isPart), words: words.value });
+            await post(`${this.around.address}/offer`, {
+                canvas: this.around.canvas(),
+                ...this.around.seen(isPart),
+                words: words.value,
+            });
             words.value = '';
             this.around.say(this.around.words.offered);
         } catch (problem) {
@@ -246,7 +285,11 @@ export class RoomPage {
 
     private tell(problem: unknown): void {
         const { words } = this.around;
-        this.around.say(problem instanceof HttpProblem && problem.status > 0 ? fill(words.not_now, { reason: problem.message }) : words.unreachable);
+        this.around.say(
+            problem instanceof HttpProblem && problem.status > 0
+                ? fill(words.not_now, { reason: problem.message })
+                : words.unreachable,
+        );
     }
 
     /** What it costs, and a word when the connection is slow. */
@@ -257,10 +300,12 @@ export class RoomPage {
             element('#keep-back').hidden = this.room?.keepBack === false;
             element('#light').setAttribute('aria-pressed', String(this.isLight));
             element('#keep-back').setAttribute('aria-pressed', String(this.own?.keepsBack === true));
-            element('#light .light-rate').textContent = `· ${fill(words.rate, { n: Math.round(bytesAMinute() / 1024) })}`;
+            element('#light .light-rate').textContent =
+                `· ${fill(words.rate, { n: Math.round(bytesAMinute() / 1024) })}`;
         }
         const { connection } = navigator as { connection?: { saveData?: boolean; effectiveType?: string } };
-        const slow = isSlow() || connection?.saveData === true || ['slow-2g', '2g'].includes(connection?.effectiveType ?? '');
+        const slow =
+            isSlow() || connection?.saveData === true || ['slow-2g', '2g'].includes(connection?.effectiveType ?? '');
         if (slow && !this.isLight && !this.suggested) {
             this.suggested = true;
             this.around.say(`${words.slow} (${words.use_light}: ⋯)`);

@@ -21,7 +21,10 @@ export class ShownWork {
     private told = '';
 
     constructor(private readonly around: Around) {
-        this.frames = new ShownFrames(element('#shown-work-items'), { ...around, addressOf: (id) => `${around.address}/showcase/${id}` });
+        this.frames = new ShownFrames(element('#shown-work-items'), {
+            ...around,
+            addressOf: (id) => `${around.address}/showcase/${id}`,
+        });
         element('#shown-work-away').addEventListener('click', () => this.open(false));
         this.button.addEventListener('click', () => this.open(this.root.hidden));
     }
@@ -31,7 +34,13 @@ export class ShownWork {
         const id = showcase?.id ?? null;
         const isNew = id !== null && id !== this.shown;
         this.shown = id;
-        showcase === null ? this.open(false) : isNew && this.open(true);
+        if (showcase === null) {
+            this.open(false);
+        } else {
+            if (isNew) {
+                this.open(true);
+            }
+        }
         this.frames.take(id ?? '', showcase?.items ?? []);
         this.tellOwner(own);
     }
@@ -45,7 +54,9 @@ export class ShownWork {
         const now = isShown ? 'shown' : '';
         if (now !== this.told) {
             this.told = now;
-            isShown && this.around.say(shownName ? this.around.words.shown_named : this.around.words.shown_anonymous);
+            if (isShown) {
+                this.around.say(shownName ? this.around.words.shown_named : this.around.words.shown_anonymous);
+            }
         }
     }
 

@@ -1,5 +1,14 @@
 import { walkInk, type Sample } from '../model/ink';
-import { TENTHS, type CanvasObject, type Maths, type Piece, type Placed, type Stamp, type Stroke, type WetStroke } from '../model/objects';
+import {
+    TENTHS,
+    type CanvasObject,
+    type Maths,
+    type Piece,
+    type Placed,
+    type Stamp,
+    type Stroke,
+    type WetStroke,
+} from '../model/objects';
 import { matrixOf } from '../model/place';
 import { samplesOf } from '../model/scene';
 import { shapePath } from './shapes';
@@ -53,7 +62,12 @@ export function drawPlaced(context: CanvasRenderingContext2D, placed: Placed, pa
     }
 }
 
-export function drawObject(context: CanvasRenderingContext2D, object: CanvasObject, palette: Palette, thinnest = 0): void {
+export function drawObject(
+    context: CanvasRenderingContext2D,
+    object: CanvasObject,
+    palette: Palette,
+    thinnest = 0,
+): void {
     switch (object.type) {
         case 'stroke':
             return drawStroke(context, object, thinnest);
@@ -70,7 +84,13 @@ export function drawObject(context: CanvasRenderingContext2D, object: CanvasObje
         case 'picture': {
             const picture = palette.picture(object.asset);
             if (picture !== null) {
-                context.drawImage(picture, object.x / TENTHS, object.y / TENTHS, Math.max(0, object.w) / TENTHS, Math.max(0, object.h) / TENTHS);
+                context.drawImage(
+                    picture,
+                    object.x / TENTHS,
+                    object.y / TENTHS,
+                    Math.max(0, object.w) / TENTHS,
+                    Math.max(0, object.h) / TENTHS,
+                );
             }
             return;
         }

@@ -64,7 +64,9 @@ function walk(element: LiteElement, matrix: Matrix, path: string[]): void {
             const [x, y, w, h] = [get('x'), get('y'), get('width'), get('height')];
             path.push(flat(`M${x} ${y}L${x + w} ${y}L${x + w} ${y + h}L${x} ${y + h}Z`, here));
         } else if (child.kind === 'text') {
-            throw new Error(`There is no letter for “${adaptor.textContent(child)}” in the type for formulas. Write it as text beside it.`);
+            throw new Error(
+                `There is no letter for “${adaptor.textContent(child)}” in the type for formulas. Write it as text beside it.`,
+            );
         } else {
             walk(child, here, path);
         }
@@ -96,9 +98,12 @@ function moved(matrix: Matrix, transform: string): Matrix {
 
 function times(m: Matrix, n: Matrix): Matrix {
     return [
-        m[0] * n[0] + m[2] * n[1], m[1] * n[0] + m[3] * n[1],
-        m[0] * n[2] + m[2] * n[3], m[1] * n[2] + m[3] * n[3],
-        m[0] * n[4] + m[2] * n[5] + m[4], m[1] * n[4] + m[3] * n[5] + m[5],
+        m[0] * n[0] + m[2] * n[1],
+        m[1] * n[0] + m[3] * n[1],
+        m[0] * n[2] + m[2] * n[3],
+        m[1] * n[2] + m[3] * n[3],
+        m[0] * n[4] + m[2] * n[5] + m[4],
+        m[1] * n[4] + m[3] * n[5] + m[5],
     ];
 }
 

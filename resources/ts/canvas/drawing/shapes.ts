@@ -24,9 +24,18 @@ export function shapePath(shape: BoxShape | PointShape): Path2D {
             head(path, x + w, y + h, w, h, shape.width / TENTHS);
         }
     } else if (shape.type === 'rectangle') {
-        polygon(path, [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]);
+        polygon(path, [
+            [x, y],
+            [x + w, y],
+            [x + w, y + h],
+            [x, y + h],
+        ]);
     } else if (shape.type === 'triangle') {
-        polygon(path, [[x + w / 2, y], [x + w, y + h], [x, y + h]]);
+        polygon(path, [
+            [x + w / 2, y],
+            [x + w, y + h],
+            [x, y + h],
+        ]);
     } else {
         ellipse(path, x + w / 2, y + h / 2, w / 2, h / 2);
     }

@@ -1,7 +1,15 @@
 import { around, overlaps, pageBox, union, type Box } from '../model/bounds';
 import { drawPlaced, drawWetStroke, growStroke, type Palette } from './draw';
 import { Log } from '../model/log';
-import { HEIGHT, WIDTH, type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from '../model/objects';
+import {
+    HEIGHT,
+    WIDTH,
+    type CanvasObject,
+    type Operation,
+    type Placed,
+    type Stroke,
+    type WetStroke,
+} from '../model/objects';
 import { Paper } from './paper';
 import { mayTouch, type KeptScene } from '../model/scene';
 
@@ -77,7 +85,11 @@ export class View {
 
     /** A sheet of its own between the paper and the ink, or over all: whoever draws there follows `camera`. */
     insert(sheet: HTMLElement, where: 'under' | 'over'): void {
-        where === 'under' ? this.paper.root.after(sheet) : this.ink.after(sheet);
+        if (where === 'under') {
+            this.paper.root.after(sheet);
+        } else {
+            this.ink.after(sheet);
+        }
     }
 
     /** Nobody sees it: nothing is drawn, and the surfaces are given back, until it is seen again. */
@@ -100,7 +112,11 @@ export class View {
 
     /** A layer's ink is left out, or shown again. */
     showLayer(layer: Placed['layer'], isShown: boolean): void {
-        isShown ? this.leftOut.delete(layer) : this.leftOut.add(layer);
+        if (isShown) {
+            this.leftOut.delete(layer);
+        } else {
+            this.leftOut.add(layer);
+        }
         this.drawAll();
     }
 
@@ -176,7 +192,10 @@ export class View {
 
     toPage(clientX: number, clientY: number): [number, number] {
         const box = this.frame.getBoundingClientRect();
-        return [(clientX - box.left - this.camera.x) / this.camera.scale, (clientY - box.top - this.camera.y) / this.camera.scale];
+        return [
+            (clientX - box.left - this.camera.x) / this.camera.scale,
+            (clientY - box.top - this.camera.y) / this.camera.scale,
+        ];
     }
 
     toFrame(x: number, y: number): [number, number] {
@@ -246,7 +265,10 @@ export class View {
             this.drawAll();
         } else if (change !== 'nothing') {
             this.scale(this.dry);
-            change.forEach((placed) => placed.page === this.page && !this.leftOut.has(placed.layer) && this.drawOn(this.dry, placed));
+            change.forEach(
+                (placed) =>
+                    placed.page === this.page && !this.leftOut.has(placed.layer) && this.drawOn(this.dry, placed),
+            );
         }
         if (hadWet && change !== 'all') {
             this.drawWet();
@@ -303,7 +325,10 @@ export class View {
 
     /** Draws with the next frame, once, where these are: of a page full of ink the rest stays as it is. */
     private redrawSoon(ids: string[]): void {
-        const boxes = ids.map((id) => this.log.scene.objects.get(id)).filter((placed) => placed?.page === this.page).map((placed) => pageBox(placed!));
+        const boxes = ids
+            .map((id) => this.log.scene.objects.get(id))
+            .filter((placed) => placed?.page === this.page)
+            .map((placed) => pageBox(placed!));
         if (boxes.length === 0 || this.isAsleep) {
             return;
         }
@@ -311,7 +336,9 @@ export class View {
         if (this.staleFrame === 0) {
             this.staleFrame = requestAnimationFrame(() => {
                 this.staleFrame = 0;
-                this.stale !== null && this.drawPart(this.stale);
+                if (this.stale !== null) {
+                    this.drawPart(this.stale);
+                }
             });
         }
     }
@@ -341,7 +368,13 @@ export class View {
     }
 
     private isDry(id: string, placed: Placed): boolean {
-        return placed.page === this.page && !this.hidden.has(id) && !this.leftOut.has(placed.layer) && !this.wetObjects.has(id) && !this.floating.has(id);
+        return (
+            placed.page === this.page &&
+            !this.hidden.has(id) &&
+            !this.leftOut.has(placed.layer) &&
+            !this.wetObjects.has(id) &&
+            !this.floating.has(id)
+        );
     }
 
     /** Shows objects otherwise than they stand on the page, until `land` is called. */
@@ -359,7 +392,14 @@ export class View {
     }
 
     /** Ink that is being drawn: `samples` are added to the stroke called `id`. */
-    growWet(id: string, type: Stroke['type'], colour: string, width: number, samples: WetStroke['samples'], page: string): void {
+    growWet(
+        id: string,
+        type: Stroke['type'],
+        colour: string,
+        width: number,
+        samples: WetStroke['samples'],
+        page: string,
+    ): void {
         if (this.log.has(id)) {
             return;
         }
@@ -415,7 +455,10 @@ export class View {
         this.place();
         this.clear(this.dry);
         const { scale, x, y } = this.camera;
-        const seen = around([[-x / scale, -y / scale], [(this.size[0] - x) / scale, (this.size[1] - y) / scale]]);
+        const seen = around([
+            [-x / scale, -y / scale],
+            [(this.size[0] - x) / scale, (this.size[1] - y) / scale],
+        ]);
         for (const [id, placed] of this.log.scene.objects) {
             const shown = this.isDry(id, placed);
             // Where the whole page is seen, nothing is worth the measuring.
@@ -441,8 +484,12 @@ export class View {
         }
         this.clear(this.wet);
         this.floating.forEach((placed) => placed.page === this.page && this.drawOn(this.wet, placed));
-        this.wetInk.forEach((stroke) => stroke.page === this.page && drawWetStroke(this.wet, stroke, this.thinnestUnits));
-        const highlights = [...this.wetInk.values()].some(({ type, page }) => type === 'highlight' && page === this.page);
+        this.wetInk.forEach(
+            (stroke) => stroke.page === this.page && drawWetStroke(this.wet, stroke, this.thinnestUnits),
+        );
+        const highlights = [...this.wetInk.values()].some(
+            ({ type, page }) => type === 'highlight' && page === this.page,
+        );
         this.wet.canvas.classList.toggle('is-highlighting', highlights);
         this.wetObjects.forEach(({ object, page }, id) => {
             const place = this.log.scene.objects.get(id)?.place;
@@ -487,9 +534,10 @@ export class View {
         const { scale, x, y } = this.camera;
         this.paper.root.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
         const by = scale / this.drawnWith.scale;
-        const moved = this.camera === this.drawnWith
-            ? ''
-            : `translate(${x - this.drawnWith.x * by}px, ${y - this.drawnWith.y * by}px) scale(${by})`;
+        const moved =
+            this.camera === this.drawnWith
+                ? ''
+                : `translate(${x - this.drawnWith.x * by}px, ${y - this.drawnWith.y * by}px) scale(${by})`;
         this.frame.classList.toggle('is-moving', moved !== '');
         this.ink.style.transform = moved;
         this.placePointer();
@@ -505,7 +553,9 @@ export class View {
         this.pointer.textContent = pointed.name;
         const [x, y] = this.toFrame(pointed.x, pointed.y);
         this.pointer.style.transform = `translate(${x}px, ${y}px)`;
-        this.pointer.isConnected || this.frame.append(this.pointer);
+        if (!this.pointer.isConnected) {
+            this.frame.append(this.pointer);
+        }
     }
 
     private whole(): Camera {

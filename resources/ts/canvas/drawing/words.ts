@@ -92,7 +92,15 @@ export function drawNote(context: CanvasRenderingContext2D, note: Note): void {
     drawLines(context, text, x + margin, y + margin, Math.max(0, w - 2 * margin), size, 'start');
 }
 
-function drawLines(context: CanvasRenderingContext2D, text: string, x: number, y: number, w: number, size: number, align: Text['align']): void {
+function drawLines(
+    context: CanvasRenderingContext2D,
+    text: string,
+    x: number,
+    y: number,
+    w: number,
+    size: number,
+    align: Text['align'],
+): void {
     context.font = `${size}px ${FONT}`;
     context.textBaseline = 'alphabetic';
     context.textRendering = 'geometricPrecision';

@@ -30,7 +30,12 @@ export function pageBox({ object, place }: Placed): Box {
 }
 
 export function cornersOf({ left, top, right, bottom }: Box): [number, number][] {
-    return [[left, top], [right, top], [right, bottom], [left, bottom]];
+    return [
+        [left, top],
+        [right, top],
+        [right, bottom],
+        [left, bottom],
+    ];
 }
 
 export function around(points: [number, number][], margin = 0): Box {
@@ -45,7 +50,12 @@ export function around(points: [number, number][], margin = 0): Box {
 }
 
 export function union(boxes: Box[]): Box {
-    return around(boxes.flatMap(({ left, top, right, bottom }): [number, number][] => [[left, top], [right, bottom]]));
+    return around(
+        boxes.flatMap(({ left, top, right, bottom }): [number, number][] => [
+            [left, top],
+            [right, bottom],
+        ]),
+    );
 }
 
 export function overlaps(a: Box, b: Box): boolean {
@@ -56,7 +66,10 @@ function measured(object: CanvasObject): Box {
     switch (object.type) {
         case 'stroke':
         case 'highlight':
-            return around(samplesOf(object).map(([x, y]) => [x / TENTHS, y / TENTHS]), (object.width / TENTHS) * 0.75);
+            return around(
+                samplesOf(object).map(([x, y]) => [x / TENTHS, y / TENTHS]),
+                (object.width / TENTHS) * 0.75,
+            );
         case 'polygon':
         case 'curve': {
             const points: [number, number][] = [];
@@ -70,7 +83,12 @@ function measured(object: CanvasObject): Box {
             return box(object.x, object.y, width, heightOf(object.text, object.size));
         }
         case 'note':
-            return box(object.x, object.y, object.w / TENTHS, Math.max(object.h / TENTHS, heightOf(object.text, object.size) + 2 * NOTE_MARGIN));
+            return box(
+                object.x,
+                object.y,
+                object.w / TENTHS,
+                Math.max(object.h / TENTHS, heightOf(object.text, object.size) + 2 * NOTE_MARGIN),
+            );
         case 'maths':
             return box(object.x, object.y, (object.wide * object.size) / 1000, (object.tall * object.size) / 1000);
         case 'stamp':
@@ -80,12 +98,23 @@ function measured(object: CanvasObject): Box {
         case 'picture':
             return box(object.x, object.y, object.w / TENTHS, object.h / TENTHS);
         default: {
-            const margin = object.type === 'arrow' ? object.width / TENTHS * 2.5 + 7 : object.width / TENTHS / 2;
-            return around([[object.x / TENTHS, object.y / TENTHS], [(object.x + object.w) / TENTHS, (object.y + object.h) / TENTHS]], margin);
+            const margin = object.type === 'arrow' ? (object.width / TENTHS) * 2.5 + 7 : object.width / TENTHS / 2;
+            return around(
+                [
+                    [object.x / TENTHS, object.y / TENTHS],
+                    [(object.x + object.w) / TENTHS, (object.y + object.h) / TENTHS],
+                ],
+                margin,
+            );
         }
     }
 }
 
 function box(x: number, y: number, w: number, h: number): Box {
-    return { left: x / TENTHS, top: y / TENTHS, right: x / TENTHS + Math.max(0, w), bottom: y / TENTHS + Math.max(0, h) };
+    return {
+        left: x / TENTHS,
+        top: y / TENTHS,
+        right: x / TENTHS + Math.max(0, w),
+        bottom: y / TENTHS + Math.max(0, h),
+    };
 }

@@ -28,7 +28,10 @@ export function touches({ object, place }: Placed, x: number, y: number, reach =
     }
     if (object.type === 'line' || object.type === 'arrow') {
         const { x: fromX, y: fromY, w, h } = object;
-        return distance(atX * TENTHS, atY * TENTHS, fromX, fromY, fromX + w, fromY + h) <= (near + object.width / TENTHS / 2) * TENTHS;
+        return (
+            distance(atX * TENTHS, atY * TENTHS, fromX, fromY, fromX + w, fromY + h) <=
+            (near + object.width / TENTHS / 2) * TENTHS
+        );
     }
     const line = outline(object);
     if (line === null || ('filled' in object && object.filled && object.type !== 'curve' && inside(line, atX, atY))) {
@@ -54,14 +57,23 @@ function outline(object: CanvasObject): [number, number][] | null {
         case 'ellipse': {
             const [x, y, w, h] = [object.x / TENTHS, object.y / TENTHS, object.w / TENTHS, object.h / TENTHS];
             if (object.type === 'rectangle') {
-                return [[x, y], [x + w, y], [x + w, y + h], [x, y + h]];
+                return [
+                    [x, y],
+                    [x + w, y],
+                    [x + w, y + h],
+                    [x, y + h],
+                ];
             }
             return object.type === 'triangle'
-                ? [[x + w / 2, y], [x + w, y + h], [x, y + h]]
+                ? [
+                      [x + w / 2, y],
+                      [x + w, y + h],
+                      [x, y + h],
+                  ]
                 : Array.from({ length: ROUND }, (_, i): [number, number] => {
-                    const angle = (2 * Math.PI * i) / ROUND;
-                    return [x + (w / 2) * (1 + Math.cos(angle)), y + (h / 2) * (1 + Math.sin(angle))];
-                });
+                      const angle = (2 * Math.PI * i) / ROUND;
+                      return [x + (w / 2) * (1 + Math.cos(angle)), y + (h / 2) * (1 + Math.sin(angle))];
+                  });
         }
         default:
             return null;
@@ -69,7 +81,10 @@ function outline(object: CanvasObject): [number, number][] | null {
 }
 
 function pairs(points: number[]): [number, number][] {
-    return Array.from({ length: points.length / 2 }, (_, i): [number, number] => [points[2 * i] / TENTHS, points[2 * i + 1] / TENTHS]);
+    return Array.from({ length: points.length / 2 }, (_, i): [number, number] => [
+        points[2 * i] / TENTHS,
+        points[2 * i + 1] / TENTHS,
+    ]);
 }
 
 /** Points along a curve through these, as `shapePath` draws it. */

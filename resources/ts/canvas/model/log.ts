@@ -138,7 +138,8 @@ export class Log {
     private takeOne(operation: Operation): 'nothing' | 'end' | 'refold' {
         const known = this.ids.get(operation.id);
         if (known !== undefined) {
-            const settled = known.n === undefined && operation.n !== undefined ? this.settle(known, operation.n) : 'nothing';
+            const settled =
+                known.n === undefined && operation.n !== undefined ? this.settle(known, operation.n) : 'nothing';
             return settled === 'all' ? 'refold' : 'nothing';
         }
         if (operation.n !== undefined && operation.n <= this.from) {

@@ -16,7 +16,11 @@ export class Nearby {
             for (let x = field(box.left); x <= field(box.right); x++) {
                 for (let y = field(box.top); y <= field(box.bottom); y++) {
                     const there = this.fields.get(key(x, y));
-                    there === undefined ? this.fields.set(key(x, y), [one]) : there.push(one);
+                    if (there === undefined) {
+                        this.fields.set(key(x, y), [one]);
+                    } else {
+                        there.push(one);
+                    }
                 }
             }
         }

@@ -147,7 +147,20 @@ export type Body = {
 /** What a student answered: typed words, a step of a scale, a choice, or several. */
 export type AnswerValue = string | number | string[];
 
-export type Kind = 'add' | 'change' | 'remove' | 'cut' | 'arrange' | 'clear' | 'page' | 'backdrop' | 'answer' | 'fresh' | 'give_back' | 'withdraw' | 'reinstate';
+export type Kind =
+    | 'add'
+    | 'change'
+    | 'remove'
+    | 'cut'
+    | 'arrange'
+    | 'clear'
+    | 'page'
+    | 'backdrop'
+    | 'answer'
+    | 'fresh'
+    | 'give_back'
+    | 'withdraw'
+    | 'reinstate';
 
 export interface Operation {
     id: string;
@@ -207,5 +220,7 @@ export function placings(id: string, body: Body): [string, Placing][] {
 /** An id that works without a secure context, where crypto.randomUUID is not there. */
 export function newId(): string {
     const bytes = crypto.getRandomValues(new Uint8Array(15));
-    return btoa(String.fromCharCode(...bytes)).replace(/\+/g, '-').replace(/\//g, '_');
+    return btoa(String.fromCharCode(...bytes))
+        .replace(/\+/g, '-')
+        .replace(/\//g, '_');
 }

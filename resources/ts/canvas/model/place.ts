@@ -28,7 +28,12 @@ export function back([a, b, c, d, e, f]: Matrix, x: number, y: number): [number,
 /** A place after being scaled and turned about a point of the page (units) and moved (units). */
 export function placeAfter(
     place: Place | undefined,
-    { about = [0, 0], scale = 1, turn = 0, by = [0, 0] }: { about?: [number, number]; scale?: number; turn?: number; by?: [number, number] },
+    {
+        about = [0, 0],
+        scale = 1,
+        turn = 0,
+        by = [0, 0],
+    }: { about?: [number, number]; scale?: number; turn?: number; by?: [number, number] },
 ): Place {
     const [x, y, turned, scaled] = place ?? UNTOUCHED;
     const radians = (turn * Math.PI) / 180;
@@ -38,5 +43,10 @@ export function placeAfter(
     const nextX = about[0] + cos * dx - sin * dy + by[0];
     const nextY = about[1] + sin * dx + cos * dy + by[1];
     const reach = (value: number): number => Math.round(Math.max(-20000, Math.min(20000, value)) * TENTHS);
-    return [reach(nextX), reach(nextY), (((turned + Math.round(turn * 100)) % 36000) + 36000) % 36000, Math.round(scaled * limited)];
+    return [
+        reach(nextX),
+        reach(nextY),
+        (((turned + Math.round(turn * 100)) % 36000) + 36000) % 36000,
+        Math.round(scaled * limited),
+    ];
 }

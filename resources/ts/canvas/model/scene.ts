@@ -1,5 +1,13 @@
 import { decodeInk, encodeInk, partOfInk, type Sample } from './ink';
-import { placings, type AnswerValue, type Backdrop, type Operation, type Order, type Placed, type Stroke } from './objects';
+import {
+    placings,
+    type AnswerValue,
+    type Backdrop,
+    type Operation,
+    type Order,
+    type Placed,
+    type Stroke,
+} from './objects';
 
 export interface Scene {
     /** By the page's id, in order; the first page's is "". */
@@ -87,7 +95,11 @@ export function apply(scene: Scene, operation: Operation): void {
         pages.set(id, first.kind === 'picture' ? { kind: 'blank' } : first);
     } else if (kind === 'answer') {
         const { question, value } = body;
-        value === null || value === undefined ? scene.answers.delete(question!) : scene.answers.set(question!, value);
+        if (value === null || value === undefined) {
+            scene.answers.delete(question!);
+        } else {
+            scene.answers.set(question!, value);
+        }
     } else if (kind === 'fresh') {
         objects.clear();
         scene.answers.clear();
@@ -230,7 +242,9 @@ function inForce(log: Iterable<Operation>, isWhole: boolean): InForce | null {
             return null;
         }
         if (kind !== 'give_back') {
-            isWithdrawn.has(body.target!) || isWithdrawn.set(body.target!, kind === 'withdraw');
+            if (!isWithdrawn.has(body.target!)) {
+                isWithdrawn.set(body.target!, kind === 'withdraw');
+            }
         } else if (isWithdrawn.get(id) !== true) {
             i = Math.min(i, (at ?? i - 1) + 1);
         }
@@ -247,7 +261,10 @@ export function fold(log: Iterable<Operation>, base?: Scene): Scene | null {
     if (found === null) {
         return null;
     }
-    const scene: Scene = base === undefined ? emptyScene() : { pages: new Map(base.pages), objects: new Map(base.objects), answers: new Map(base.answers) };
+    const scene: Scene =
+        base === undefined
+            ? emptyScene()
+            : { pages: new Map(base.pages), objects: new Map(base.objects), answers: new Map(base.answers) };
     for (const operation of found.kept) {
         if (!found.withdrawn.has(operation.id)) {
             apply(scene, operation);
@@ -269,7 +286,10 @@ function finish(scene: Scene): Scene {
 const NOT_UNDOABLE = new Set(['backdrop', 'answer', 'withdraw', 'reinstate']);
 
 /** What the author of a layer can undo and redo, as core/src/Canvas/Log/History.php has it. */
-export function history(log: Iterable<Operation>, layer: Operation['layer'] = 'student'): { undo?: string; redo?: string } {
+export function history(
+    log: Iterable<Operation>,
+    layer: Operation['layer'] = 'student',
+): { undo?: string; redo?: string } {
     const { kept, withdrawn } = inForce(log, true)!;
     let undoable: string[] = [];
     let redoable: string[] = [];

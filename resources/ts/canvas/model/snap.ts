@@ -39,7 +39,10 @@ function nearest(value: number, step: number, from = 0): number {
 function onAxes(backdrop: Backdrop, x: number, y: number): [number, number] {
     let [width, height] = [WIDTH - 2 * AXES_MARGIN, HEIGHT - 2 * AXES_MARGIN];
     if (Number(backdrop.equal ?? 1) === 1) {
-        const [across, up] = [Number(backdrop.x_to) - Number(backdrop.x_from), Number(backdrop.y_to) - Number(backdrop.y_from)];
+        const [across, up] = [
+            Number(backdrop.x_to) - Number(backdrop.x_from),
+            Number(backdrop.y_to) - Number(backdrop.y_from),
+        ];
         const unit = Math.min(width / across, height / up);
         [width, height] = [unit * across, unit * up];
     }

@@ -59,7 +59,9 @@ export class EraserTool implements Tool {
         const { bench } = this;
         const there = bench.view.log.scene.objects;
         const targets = [...this.rubbed].filter((id) => there.has(id));
-        const cuts = [...this.gone.keys()].filter((id) => there.has(id)).map((target) => ({ target, keep: this.left(target) }));
+        const cuts = [...this.gone.keys()]
+            .filter((id) => there.has(id))
+            .map((target) => ({ target, keep: this.left(target) }));
         const didNothing = targets.length === 0 && cuts.length === 0;
         if (targets.length > 0) {
             bench.make('remove', { targets });
@@ -150,7 +152,10 @@ export class EraserTool implements Tool {
             // What stands for the whole stroke while it is rubbed at: nothing, and beside it every part that is left.
             shown.push([id, { ...placed, page: '-' }]);
             this.left(id).forEach(([from, to], i) => {
-                shown.push([`${id}~${i}`, { ...placed, object: { ...stroke, ink: encodeInk(partOfInk(samplesOf(stroke), from, to)) } }]);
+                shown.push([
+                    `${id}~${i}`,
+                    { ...placed, object: { ...stroke, ink: encodeInk(partOfInk(samplesOf(stroke), from, to)) } },
+                ]);
             });
         }
         view.float(shown);
@@ -159,7 +164,8 @@ export class EraserTool implements Tool {
     /** Where it is and how far it reaches. A finger has no pointer that hovers: there it is seen while it rubs. */
     private showRing(event: PointerEvent): void {
         const { settings, surface, isLooking } = this.bench;
-        this.ring.hidden = settings.tool !== 'eraser' || isLooking || (event.pointerType === 'touch' && this.last === null);
+        this.ring.hidden =
+            settings.tool !== 'eraser' || isLooking || (event.pointerType === 'touch' && this.last === null);
         if (!this.ring.hidden) {
             const box = surface.getBoundingClientRect();
             const { style } = this.ring;

@@ -83,10 +83,14 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
     };
 
     const isPalm = (event: PointerEvent): boolean =>
-        event.pointerType === 'touch' && (Math.max(event.width, event.height) > BROAD || drawing?.last.pointer === 'pen' || performance.now() - stylusAt < PALM_MS);
+        event.pointerType === 'touch' &&
+        (Math.max(event.width, event.height) > BROAD ||
+            drawing?.last.pointer === 'pen' ||
+            performance.now() - stylusAt < PALM_MS);
 
     const movesPage = (event: PointerEvent): boolean =>
-        (event.pointerType === 'mouse' && (event.button === 1 || spaceHeld)) || (event.pointerType === 'touch' && fingers.size > 1);
+        (event.pointerType === 'mouse' && (event.button === 1 || spaceHeld)) ||
+        (event.pointerType === 'touch' && fingers.size > 1);
 
     const seeStylus = (event: PointerEvent): void => {
         if (event.pointerType === 'pen') {
@@ -175,8 +179,12 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
             return;
         }
         const after = [...fingers.values()];
-        const middle = (two: { x: number; y: number }[]): [number, number] => [(two[0].x + two[1].x) / 2, (two[0].y + two[1].y) / 2];
-        const apart = (two: { x: number; y: number }[]): number => Math.max(8, Math.hypot(two[0].x - two[1].x, two[0].y - two[1].y));
+        const middle = (two: { x: number; y: number }[]): [number, number] => [
+            (two[0].x + two[1].x) / 2,
+            (two[0].y + two[1].y) / 2,
+        ];
+        const apart = (two: { x: number; y: number }[]): number =>
+            Math.max(8, Math.hypot(two[0].x - two[1].x, two[0].y - two[1].y));
         const [fromX, fromY] = middle(before);
         const [toX, toY] = middle(after);
         const box = surface.getBoundingClientRect();
@@ -203,17 +211,25 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
     surface.addEventListener('pointerup', end);
     surface.addEventListener('pointercancel', end);
 
-    surface.addEventListener('wheel', (event) => {
-        event.preventDefault();
-        const box = surface.getBoundingClientRect();
-        const line = event.deltaMode === 1 ? 24 : 1;
-        if (event.ctrlKey || event.metaKey) {
-            view.zoomBy(Math.exp(-event.deltaY * line * WHEEL_ZOOM * (Math.abs(event.deltaY) < 40 ? 4 : 1)), event.clientX - box.left, event.clientY - box.top);
-        } else {
-            const [dx, dy] = event.shiftKey ? [event.deltaY, 0] : [event.deltaX, event.deltaY];
-            view.panBy(-dx * line, -dy * line);
-        }
-    }, { passive: false });
+    surface.addEventListener(
+        'wheel',
+        (event) => {
+            event.preventDefault();
+            const box = surface.getBoundingClientRect();
+            const line = event.deltaMode === 1 ? 24 : 1;
+            if (event.ctrlKey || event.metaKey) {
+                view.zoomBy(
+                    Math.exp(-event.deltaY * line * WHEEL_ZOOM * (Math.abs(event.deltaY) < 40 ? 4 : 1)),
+                    event.clientX - box.left,
+                    event.clientY - box.top,
+                );
+            } else {
+                const [dx, dy] = event.shiftKey ? [event.deltaY, 0] : [event.deltaX, event.deltaY];
+                view.panBy(-dx * line, -dy * line);
+            }
+        },
+        { passive: false },
+    );
 
     surface.addEventListener('mousedown', (event) => {
         if (!isField(event.target)) {
@@ -253,5 +269,9 @@ function capture(surface: HTMLElement, id: number): void {
 }
 
 export function isField(target: EventTarget | null): boolean {
-    return target instanceof HTMLTextAreaElement || target instanceof HTMLInputElement || target instanceof HTMLSelectElement;
+    return (
+        target instanceof HTMLTextAreaElement ||
+        target instanceof HTMLInputElement ||
+        target instanceof HTMLSelectElement
+    );
 }

@@ -42,17 +42,24 @@ export class Incoming {
             }
             const [only] = objects;
             if (objects.length === 1 && only.object.type === 'picture' && x !== undefined && y !== undefined) {
-                only.object = { ...only.object, x: Math.round(x * TENTHS - only.object.w / 2), y: Math.round(y * TENTHS - only.object.h / 2) };
+                only.object = {
+                    ...only.object,
+                    x: Math.round(x * TENTHS - only.object.w / 2),
+                    y: Math.round(y * TENTHS - only.object.h / 2),
+                };
             }
             this.bench.addCopies(objects, [0, 0]);
         } catch (problem) {
-            this.bench.say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.bench.words.unreachable);
+            this.bench.say(
+                problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.bench.words.unreachable,
+            );
         }
     }
 
     private listen(): void {
         const elsewhere = (event: Event): boolean =>
-            this.bench.surface.offsetParent === null || (event.target instanceof Element && event.target.closest('input, textarea, dialog') !== null);
+            this.bench.surface.offsetParent === null ||
+            (event.target instanceof Element && event.target.closest('input, textarea, dialog') !== null);
         document.addEventListener('copy', (event) => {
             if (!elsewhere(event) && !this.bench.selection.isEmpty) {
                 event.preventDefault();
@@ -93,9 +100,21 @@ export class Incoming {
     private pasteText(text: string): void {
         const { colour, size, align } = this.bench.settings;
         const words = wrap(text.slice(0, LONGEST_PASTE).trim(), size, WIDTH * 0.7);
-        text.length > LONGEST_PASTE && this.bench.say(fill(this.bench.words.paste_cut, { n: LONGEST_PASTE }));
+        if (text.length > LONGEST_PASTE) {
+            this.bench.say(fill(this.bench.words.paste_cut, { n: LONGEST_PASTE }));
+        }
         if (words !== '') {
-            this.bench.add({ type: 'text', x: 2000, y: 2000, w: WIDTH * 7, size, colour, align, fixed: true, text: words });
+            this.bench.add({
+                type: 'text',
+                x: 2000,
+                y: 2000,
+                w: WIDTH * 7,
+                size,
+                colour,
+                align,
+                fixed: true,
+                text: words,
+            });
         }
     }
 }

@@ -66,13 +66,23 @@ export class InkTool implements Tool {
             const fresh = this.samples.slice(first);
             const { view, wet, canvas } = this.bench;
             view.growWet(this.id, this.type, this.colour, this.width, fresh, view.page);
-            wet?.grow(canvas, this.id, fresh, first, { type: this.type, colour: this.colour, width: this.width, page: view.page });
+            wet?.grow(canvas, this.id, fresh, first, {
+                type: this.type,
+                colour: this.colour,
+                width: this.width,
+                page: view.page,
+            });
         }
     }
 
     private finish(): void {
         this.bench.wet?.finish();
-        const object: Stroke = { type: this.type, colour: this.colour, width: this.width, ink: encodeInk(this.samples) };
+        const object: Stroke = {
+            type: this.type,
+            colour: this.colour,
+            width: this.width,
+            ink: encodeInk(this.samples),
+        };
         this.bench.add(object, this.id);
     }
 }

@@ -22,7 +22,9 @@ export class PhotoWindow {
 
     /** Resolves to the picture, or to null when none was taken. Rejects when there is no camera, or it may not be used. */
     async take(): Promise<Blob | null> {
-        this.stream = await navigator.mediaDevices.getUserMedia({ video: { width: { ideal: 1920 }, facingMode: 'environment' } });
+        this.stream = await navigator.mediaDevices.getUserMedia({
+            video: { width: { ideal: 1920 }, facingMode: 'environment' },
+        });
         this.video.srcObject = this.stream;
         this.dialog.showModal();
         await this.video.play();
@@ -36,10 +38,14 @@ export class PhotoWindow {
         canvas.width = this.video.videoWidth;
         canvas.height = this.video.videoHeight;
         canvas.getContext('2d')!.drawImage(this.video, 0, 0);
-        canvas.toBlob((picture) => {
-            this.end(picture);
-            this.dialog.close();
-        }, 'image/jpeg', 0.9);
+        canvas.toBlob(
+            (picture) => {
+                this.end(picture);
+                this.dialog.close();
+            },
+            'image/jpeg',
+            0.9,
+        );
     }
 
     private end(picture: Blob | null): void {

@@ -23,7 +23,19 @@ export class Putting {
         } else if (tool === 'note') {
             const id = newId();
             const [w, h] = [2600, 1800];
-            this.bench.add({ type: 'note', x: Math.min(at.x, WIDTH * TENTHS - w), y: Math.min(at.y, HEIGHT * TENTHS - h), w, h, size: 26, colour: note, text: '' }, id);
+            this.bench.add(
+                {
+                    type: 'note',
+                    x: Math.min(at.x, WIDTH * TENTHS - w),
+                    y: Math.min(at.y, HEIGHT * TENTHS - h),
+                    w,
+                    h,
+                    size: 26,
+                    colour: note,
+                    text: '',
+                },
+                id,
+            );
             this.bench.typing.edit(id);
         } else if (tool === 'stamps') {
             this.bench.add({ type: 'stamp', stamp, ...at, size: 90, colour } satisfies Stamp);
@@ -51,7 +63,19 @@ export class Putting {
             const points = [left, top, left + 2000, top, left + 2400, top + 1400, left + 1000, top + 2000];
             this.bench.add({ type: shape, points, colour, width, filled }, id);
         } else {
-            this.bench.add({ type: shape, x: left, y: top, w: 3000, h: shape === 'line' || shape === 'arrow' ? 0 : 2000, colour, width, filled }, id);
+            this.bench.add(
+                {
+                    type: shape,
+                    x: left,
+                    y: top,
+                    w: 3000,
+                    h: shape === 'line' || shape === 'arrow' ? 0 : 2000,
+                    colour,
+                    width,
+                    filled,
+                },
+                id,
+            );
         }
         this.bench.choose('move');
         this.bench.selection.choose([id]);

@@ -66,14 +66,20 @@ export class SelectTool implements Tool {
             points.forEach(({ x, y }) => this.outline.push([x, y]));
         } else {
             const { x, y } = this.from!;
-            this.outline = [[x, y], [at.x, y], [at.x, at.y], [x, at.y]];
+            this.outline = [
+                [x, y],
+                [at.x, y],
+                [at.x, at.y],
+                [x, at.y],
+            ];
         }
         this.bench.selection.showOutline(this.outline);
     }
 
     up(at: Point): void {
         const { bench } = this;
-        const moved = this.from !== null && Math.hypot(at.x - this.from.x, at.y - this.from.y) * bench.view.camera.scale > TAP;
+        const moved =
+            this.from !== null && Math.hypot(at.x - this.from.x, at.y - this.from.y) * bench.view.camera.scale > TAP;
         bench.selection.showOutline([]);
         if (this.does === 'choose') {
             if (moved) {
@@ -113,7 +119,10 @@ export class SelectTool implements Tool {
         let found: [string, Placed] | null = null;
         const reach = Math.max(9, 14 * this.bench.view.unitsPerPixel);
         for (const one of this.bench.view.here()) {
-            const own = one[1].layer === this.bench.layer || this.bench.selection.mayMove(one[1]) || (isStack(one[1]) && one[1].layer === 'pieces');
+            const own =
+                one[1].layer === this.bench.layer ||
+                this.bench.selection.mayMove(one[1]) ||
+                (isStack(one[1]) && one[1].layer === 'pieces');
             if (own && touches(one[1], x, y, reach)) {
                 found = one;
             }

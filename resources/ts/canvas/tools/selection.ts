@@ -114,7 +114,9 @@ export class Selection {
     }
 
     get own(): string[] {
-        return [...this.placed()].filter(([, placed]) => placed.layer === this.bench.layer && placed.locked !== true).map(([id]) => id);
+        return [...this.placed()]
+            .filter(([, placed]) => placed.layer === this.bench.layer && placed.locked !== true)
+            .map(([id]) => id);
     }
 
     box(): Box | null {
@@ -126,7 +128,9 @@ export class Selection {
     shift(shift: Shift): void {
         this.pending = shift;
         const moving = [...this.placed()].filter(([, { locked }]) => locked !== true);
-        this.bench.view.float(moving.map(([id, placed]): [string, Placed] => [id, { ...placed, place: placeAfter(placed.place, shift) }]));
+        this.bench.view.float(
+            moving.map(([id, placed]): [string, Placed] => [id, { ...placed, place: placeAfter(placed.place, shift) }]),
+        );
         this.place();
     }
 
@@ -213,7 +217,10 @@ export class Selection {
                     const field = fieldOf(object, name);
                     if (field !== null && look[name] === undefined) {
                         const value = (object as unknown as Record<string, string | number | boolean>)[field];
-                        look[name] = name === 'width' && object.type === 'highlight' ? (value as number) / HIGHLIGHT_WIDER : value;
+                        look[name] =
+                            name === 'width' && object.type === 'highlight'
+                                ? (value as number) / HIGHLIGHT_WIDER
+                                : value;
                     }
                 }
             }
@@ -232,7 +239,11 @@ export class Selection {
             const next = { ...object, [field]: worth } as CanvasObject;
             const fresh = (name === 'size' ? this.bench.rewrapped(next) : next) as unknown as Record<string, unknown>;
             const was = object as unknown as Record<string, unknown>;
-            const set = Object.fromEntries(Object.keys(fresh).filter((one) => fresh[one] !== was[one]).map((one) => [one, fresh[one]]));
+            const set = Object.fromEntries(
+                Object.keys(fresh)
+                    .filter((one) => fresh[one] !== was[one])
+                    .map((one) => [one, fresh[one]]),
+            );
             if (Object.keys(set).length > 0) {
                 this.bench.make('change', { target: id, set });
             }
@@ -266,8 +277,14 @@ export class Selection {
         style.width = `${(box.right - box.left) * scale}px`;
         style.height = `${(box.bottom - box.top) * scale}px`;
         style.transform = `translate(${x}px, ${y}px) rotate(${Math.atan2(matrix[1], matrix[0])}rad)`;
-        this.frame.classList.toggle('has-sides', single && sides(only).length > 0 && only.locked !== true && only.layer === this.bench.layer);
-        this.frame.classList.toggle('is-locked', shown.some(({ locked }) => locked === true));
+        this.frame.classList.toggle(
+            'has-sides',
+            single && sides(only).length > 0 && only.locked !== true && only.layer === this.bench.layer,
+        );
+        this.frame.classList.toggle(
+            'is-locked',
+            shown.some(({ locked }) => locked === true),
+        );
         this.frame.classList.toggle('is-flat', single && !sides(only).includes('h'));
     }
 
@@ -289,7 +306,11 @@ export class Selection {
         const move = (moved: PointerEvent): void => {
             const now = view.toPage(moved.clientX, moved.clientY);
             if (handle === 'turn') {
-                const turn = ((Math.atan2(now[1] - about[1], now[0] - about[0]) - Math.atan2(start[1] - about[1], start[0] - about[0])) * 180) / Math.PI;
+                const turn =
+                    ((Math.atan2(now[1] - about[1], now[0] - about[0]) -
+                        Math.atan2(start[1] - about[1], start[0] - about[0])) *
+                        180) /
+                    Math.PI;
                 this.shift({ about, turn: moved.shiftKey ? Math.round(turn / EVEN_TURN) * EVEN_TURN : turn });
             } else if (handle === 'e' || handle === 's') {
                 this.stretch(only, handle === 'e' ? 'w' : 'h', start, now);
@@ -321,7 +342,12 @@ export class Selection {
         return single ? through(matrixOf(shown[0].place), x, y) : [x, y];
     }
 
-    private stretch([id, placed]: [string, Placed], side: 'w' | 'h', start: [number, number], now: [number, number]): void {
+    private stretch(
+        [id, placed]: [string, Placed],
+        side: 'w' | 'h',
+        start: [number, number],
+        now: [number, number],
+    ): void {
         this.side = side;
         const [a, b, c, d] = matrixOf(placed.place);
         const [dx, dy] = [now[0] - start[0], now[1] - start[1]];
@@ -330,8 +356,23 @@ export class Selection {
         const object = placed.object as unknown as Record<string, number>;
         const was = object[side];
         const next = Math.round(was + (was < 0 ? -by : by) * TENTHS);
-        const value = was < 0 ? Math.min(-50, next) : Math.max(placed.object.type === 'line' || placed.object.type === 'arrow' ? 0 : 50, next);
-        this.bench.view.float([[id, { ...placed, object: this.bench.rewrapped({ ...placed.object, [side]: value, ...(placed.object.type === 'text' && { fixed: true }) } as Placed['object']) }]]);
+        const value =
+            was < 0
+                ? Math.min(-50, next)
+                : Math.max(placed.object.type === 'line' || placed.object.type === 'arrow' ? 0 : 50, next);
+        this.bench.view.float([
+            [
+                id,
+                {
+                    ...placed,
+                    object: this.bench.rewrapped({
+                        ...placed.object,
+                        [side]: value,
+                        ...(placed.object.type === 'text' && { fixed: true }),
+                    } as Placed['object']),
+                },
+            ],
+        ]);
         this.place();
     }
 

@@ -1,6 +1,7 @@
 import type { BoxShape, PointShape, Text } from '../model/objects';
 
-export type ToolName = 'pen' | 'highlighter' | 'eraser' | 'move' | 'shapes' | 'text' | 'maths' | 'note' | 'stamps' | 'picture';
+export type ToolName =
+    'pen' | 'highlighter' | 'eraser' | 'move' | 'shapes' | 'text' | 'maths' | 'note' | 'stamps' | 'picture';
 
 /** What is chosen in the tray. Widths are tenths of a unit, sizes units. */
 export interface Settings {
@@ -23,8 +24,20 @@ export interface Settings {
 
 export function firstSettings(stamp: string): Settings {
     return {
-        tool: 'pen', colour: '#25323b', width: 40, highlight: '#f2d43d', shape: 'line', filled: false, rub: 'whole', reach: 12,
-        select: 'box', size: 36, align: 'start', note: '#f8e9ae', stamp, snap: false,
+        tool: 'pen',
+        colour: '#25323b',
+        width: 40,
+        highlight: '#f2d43d',
+        shape: 'line',
+        filled: false,
+        rub: 'whole',
+        reach: 12,
+        select: 'box',
+        size: 36,
+        align: 'start',
+        note: '#f8e9ae',
+        stamp,
+        snap: false,
     };
 }
 

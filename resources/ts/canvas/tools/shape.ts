@@ -37,7 +37,11 @@ export class ShapeTool implements Tool {
 
     move(points: Point[]): void {
         const at = points[points.length - 1];
-        this.show(this.byPoints ? this.through(this.place(at, this.lastPoint())) : this.between(this.place(at, this.start, at.shift), at.shift));
+        this.show(
+            this.byPoints
+                ? this.through(this.place(at, this.lastPoint()))
+                : this.between(this.place(at, this.start, at.shift), at.shift),
+        );
     }
 
     up(at: Point): void {
@@ -45,7 +49,9 @@ export class ShapeTool implements Tool {
             this.addPoint(at);
             return;
         }
-        const drawn = this.from !== null && Math.hypot(at.x - this.from.x, at.y - this.from.y) * this.bench.view.camera.scale > TAP;
+        const drawn =
+            this.from !== null &&
+            Math.hypot(at.x - this.from.x, at.y - this.from.y) * this.bench.view.camera.scale > TAP;
         this.end(drawn ? this.object : null);
     }
 
@@ -75,7 +81,10 @@ export class ShapeTool implements Tool {
     private addPoint(at: Point): void {
         const [x, y] = this.place(at, this.lastPoint(), at.shift);
         const pixels = (ax: number, ay: number): number => Math.hypot(ax - x, ay - y) * this.bench.view.camera.scale;
-        const closes = this.points.length >= 6 && this.bench.settings.shape === 'polygon' && pixels(this.points[0] / TENTHS, this.points[1] / TENTHS) < CLOSE;
+        const closes =
+            this.points.length >= 6 &&
+            this.bench.settings.shape === 'polygon' &&
+            pixels(this.points[0] / TENTHS, this.points[1] / TENTHS) < CLOSE;
         const last = this.lastPoint();
         const again = last !== undefined && pixels(...last) < CLOSE && at.ms - this.lastTap < TWICE_MS;
         this.lastTap = at.ms;
@@ -120,7 +129,14 @@ export class ShapeTool implements Tool {
         }
         const tenths = (value: number): number => Math.round(value * TENTHS);
         return {
-            type: shape as BoxShape['type'], x: tenths(this.start[0]), y: tenths(this.start[1]), w: tenths(w), h: tenths(h), colour, width, filled,
+            type: shape as BoxShape['type'],
+            x: tenths(this.start[0]),
+            y: tenths(this.start[1]),
+            w: tenths(w),
+            h: tenths(h),
+            colour,
+            width,
+            filled,
         };
     }
 
@@ -131,7 +147,13 @@ export class ShapeTool implements Tool {
 
     private shape(points: number[]): PointShape {
         const { shape, colour, width, filled } = this.bench.settings;
-        return { type: this.isUnfinished || !this.byPoints ? this.settled : (shape as PointShape['type']), points: [...points], colour, width, filled };
+        return {
+            type: this.isUnfinished || !this.byPoints ? this.settled : (shape as PointShape['type']),
+            points: [...points],
+            colour,
+            width,
+            filled,
+        };
     }
 
     private show(object: CanvasObject): void {

@@ -26,7 +26,10 @@ export class TapTool implements Tool {
 
     move(points: Point[]): void {
         const at = points[points.length - 1];
-        if (this.from !== null && Math.hypot(at.x - this.from.x, at.y - this.from.y) * this.bench.view.camera.scale > FARTHEST) {
+        if (
+            this.from !== null &&
+            Math.hypot(at.x - this.from.x, at.y - this.from.y) * this.bench.view.camera.scale > FARTHEST
+        ) {
             this.from = null;
         }
     }

@@ -88,9 +88,16 @@ export class Typing {
         style.fontSize = `${object.size}px`;
         // The page draws the words as they will stand; the field gives the place to type, and is not read twice.
         style.caretColor = object.type === 'note' ? '#25323b' : object.colour;
-        style.textAlign = object.type === 'note' ? 'start' : ({ start: 'start', middle: 'center', end: 'end' } as const)[object.align];
+        style.textAlign =
+            object.type === 'note'
+                ? 'start'
+                : ({ start: 'start', middle: 'center', end: 'end' } as const)[object.align];
         const isFree = object.type === 'text' && !object.fixed;
-        const room = !isFree ? object.w / TENTHS - 2 * margin : object.text.includes('\u2028') ? this.roomFor(object) : Math.max(widthOf(object.text, object.size) + object.size, object.size * 4);
+        const room = !isFree
+            ? object.w / TENTHS - 2 * margin
+            : object.text.includes('\u2028')
+              ? this.roomFor(object)
+              : Math.max(widthOf(object.text, object.size) + object.size, object.size * 4);
         style.width = `${room}px`;
         style.height = `${heightOf(object.text, object.size) + object.size * 0.2}px`;
     }
@@ -169,7 +176,10 @@ export class Typing {
         if (stored === null) {
             this.to.operation('add', this.id, { object });
         } else {
-            const fields = object.type === 'note' ? ['text', 'h', 'size', 'colour'] : ['text', 'x', 'w', 'size', 'colour', 'align'];
+            const fields =
+                object.type === 'note'
+                    ? ['text', 'h', 'size', 'colour']
+                    : ['text', 'x', 'w', 'size', 'colour', 'align'];
             const set: Record<string, unknown> = {};
             for (const field of fields) {
                 const now = (object as unknown as Record<string, unknown>)[field];

@@ -38,9 +38,13 @@ export class AskPanel {
     private keep: () => void = () => undefined;
 
     constructor(private readonly around: Around) {
-        this.face = new TimerFace(around.now, (words) => {
-            element('#ask-left').textContent = words ?? '';
-        }, () => undefined);
+        this.face = new TimerFace(
+            around.now,
+            (words) => {
+                element('#ask-left').textContent = words ?? '';
+            },
+            () => undefined,
+        );
         document.addEventListener('htmx:beforeSwap', (event) => {
             if ((event.target as Element).id === 'ask-body') {
                 this.keep = typedRun();
@@ -64,9 +68,15 @@ export class AskPanel {
         if (this.around.drawer.panel === 'ask' && this.timer === 0) {
             this.timer = window.setTimeout(() => {
                 this.timer = 0;
-                void htmx.ajax('get', `${this.around.address}/ask`, { source: '#ask-body', target: '#ask-body', swap: 'innerHTML' }).then(() => {
-                    this.keep();
-                });
+                void htmx
+                    .ajax('get', `${this.around.address}/ask`, {
+                        source: '#ask-body',
+                        target: '#ask-body',
+                        swap: 'innerHTML',
+                    })
+                    .then(() => {
+                        this.keep();
+                    });
             }, wait);
         }
     }
@@ -82,7 +92,13 @@ export class AskPanel {
         }
         if (under?.run != null && under.auto && this.form !== null) {
             const wait = (under.ends === null ? 0 : Math.max(0, under.ends - this.around.now())) + PAUSE_MS;
-            this.moving = window.setTimeout(() => void post(`${this.around.address}/run/${under.run}/next`, { at: under.at }).catch(() => this.refresh()), wait);
+            this.moving = window.setTimeout(
+                () =>
+                    void post(`${this.around.address}/run/${under.run}/next`, { at: under.at }).catch(() =>
+                        this.refresh(),
+                    ),
+                wait,
+            );
         }
     }
 
@@ -110,7 +126,9 @@ export class AskPanel {
         element('#ask-problem').textContent = '';
         try {
             await post(`${this.around.address}/asks`, {
-                question: this.question(), seconds: seconds === '' ? null : Number(seconds), anonymous: this.value('anonymous') === '1',
+                question: this.question(),
+                seconds: seconds === '' ? null : Number(seconds),
+                anonymous: this.value('anonymous') === '1',
                 seats: chosen.length > 0 && this.value('chosen') === '1' ? chosen : null,
             });
             this.refresh(0);
@@ -126,14 +144,30 @@ export class AskPanel {
         switch (this.value('kind')) {
             case 'choice':
             case 'choices': {
-                const lines = this.value('options').split('\n').map((line) => line.trim()).filter((line) => line !== '');
+                const lines = this.value('options')
+                    .split('\n')
+                    .map((line) => line.trim())
+                    .filter((line) => line !== '');
                 const options = lines.map((line, i) => ({ id: `o${i + 1}`, words: line.replace(/^\*\s*/, '') }));
-                return { kind: this.value('kind'), words, options, right: options.filter((_, i) => lines[i].startsWith('*')).map(({ id }) => id), shuffle: false };
+                return {
+                    kind: this.value('kind'),
+                    words,
+                    options,
+                    right: options.filter((_, i) => lines[i].startsWith('*')).map(({ id }) => id),
+                    shuffle: false,
+                };
             }
             case 'scale':
                 return { kind: 'scale', words, from: 1, to: 5, low: '', high: '' };
             case 'sure':
-                return { kind: 'scale', words: words === '' ? this.around.words.ask_sure : words, from: 1, to: 4, low: this.around.words.ask_guessed, high: this.around.words.ask_certain };
+                return {
+                    kind: 'scale',
+                    words: words === '' ? this.around.words.ask_sure : words,
+                    from: 1,
+                    to: 4,
+                    low: this.around.words.ask_guessed,
+                    high: this.around.words.ask_certain,
+                };
             case 'text':
                 return { kind: 'text', words, right: right === '' ? [] : [right] };
             default:
@@ -145,8 +179,11 @@ export class AskPanel {
 /** What is being typed for a run outlives the panel's freshening: the open fold, its fields, and where the hand is. */
 function typedRun(): () => void {
     const run = document.querySelector<HTMLDetailsElement>('#ask-run[open]');
-    const fields = [...(run?.querySelectorAll<HTMLInputElement>('textarea, input') ?? [])].map(({ name, value, checked }) => ({ name, value, checked }));
-    const focused = run?.contains(document.activeElement) === true ? (document.activeElement as HTMLInputElement).name : '';
+    const fields = [...(run?.querySelectorAll<HTMLInputElement>('textarea, input') ?? [])].map(
+        ({ name, value, checked }) => ({ name, value, checked }),
+    );
+    const focused =
+        run?.contains(document.activeElement) === true ? (document.activeElement as HTMLInputElement).name : '';
     return () => {
         const now = document.querySelector<HTMLDetailsElement>('#ask-run');
         if (run === null || now === null) {
@@ -155,8 +192,12 @@ function typedRun(): () => void {
         now.open = true;
         fields.forEach(({ name, value, checked }) => {
             const field = now.querySelector<HTMLInputElement>(`[name="${name}"]`);
-            field !== null && Object.assign(field, { value, checked });
+            if (field !== null) {
+                Object.assign(field, { value, checked });
+            }
         });
-        focused !== '' && now.querySelector<HTMLElement>(`[name="${focused}"]`)?.focus();
+        if (focused !== '') {
+            now.querySelector<HTMLElement>(`[name="${focused}"]`)?.focus();
+        }
     };
 }

@@ -22,7 +22,9 @@ export class ClassPicture {
         });
         this.made.addEventListener('change', (event) => {
             const select = (event.target as Element).closest<HTMLSelectElement>('.group-of');
-            select !== null && this.move(select.closest<HTMLElement>('.group-student')!, select.value);
+            if (select !== null) {
+                this.move(select.closest<HTMLElement>('.group-student')!, select.value);
+            }
         });
         this.listenToDrags();
     }
@@ -44,11 +46,19 @@ export class ClassPicture {
     }
 
     refresh(): void {
-        this.isOpen && void htmx.ajax('get', `${this.around.address}/picture`, { source: '#picture-body', target: '#picture-body', swap: 'innerHTML' });
+        if (this.isOpen) {
+            void htmx.ajax('get', `${this.around.address}/picture`, {
+                source: '#picture-body',
+                target: '#picture-body',
+                swap: 'innerHTML',
+            });
+        }
     }
 
     keep(): void {
-        const groups = [...this.made.querySelectorAll<HTMLElement>('.group')].map((group) => [...group.querySelectorAll<HTMLElement>('.group-student')].map(({ dataset }) => dataset.seat!));
+        const groups = [...this.made.querySelectorAll<HTMLElement>('.group')].map((group) =>
+            [...group.querySelectorAll<HTMLElement>('.group-student')].map(({ dataset }) => dataset.seat!),
+        );
         void this.around.run(`${this.around.address}/groups`, { groups });
     }
 
@@ -57,7 +67,9 @@ export class ClassPicture {
         const problem = element('#groups-problem');
         problem.textContent = '';
         try {
-            const answer = await fetch(`${this.around.address}/groups?${asked}`, { headers: { Accept: 'application/json' } });
+            const answer = await fetch(`${this.around.address}/groups?${asked}`, {
+                headers: { Accept: 'application/json' },
+            });
             if (!answer.ok) {
                 const told = (await answer.json().catch(() => ({}))) as { message?: string };
                 throw new HttpProblem(answer.status, told.message ?? this.around.words.unreachable);
@@ -79,7 +91,9 @@ export class ClassPicture {
             dragged = (event.target as Element).closest<HTMLElement>('.group-student');
         });
         this.made.addEventListener('dragover', (event) => {
-            dragged !== null && (event.target as Element).closest('.group') !== null && event.preventDefault();
+            if (dragged !== null && (event.target as Element).closest('.group') !== null) {
+                event.preventDefault();
+            }
         });
         this.made.addEventListener('drop', (event) => {
             const group = (event.target as Element).closest<HTMLElement>('.group');

@@ -9,10 +9,15 @@ function levelButton(model: HTMLElement, key: number, level: number, word: strin
     mark.dataset.level = String(level);
     button.title = `${word} (${key})`;
     const isShort = button.querySelector('.visually-hidden') !== null;
-    button.replaceChildren(mark, isShort
-        ? Object.assign(document.createElement('span'), { className: 'visually-hidden', textContent: word })
-        : document.createTextNode(` ${word} `));
-    isShort || button.append(Object.assign(document.createElement('kbd'), { textContent: String(key) }));
+    button.replaceChildren(
+        mark,
+        isShort
+            ? Object.assign(document.createElement('span'), { className: 'visually-hidden', textContent: word })
+            : document.createTextNode(` ${word} `),
+    );
+    if (!isShort) {
+        button.append(Object.assign(document.createElement('kbd'), { textContent: String(key) }));
+    }
     return button;
 }
 
@@ -35,14 +40,18 @@ export class StrataMenu {
         }
         this.scale = scale;
         for (const place of document.querySelectorAll<HTMLElement>('#strata-menu, .chosen-strata')) {
-            this.strata.has(place) || this.strata.set(place, place.innerHTML);
+            if (!this.strata.has(place)) {
+                this.strata.set(place, place.innerHTML);
+            }
             place.innerHTML = this.strata.get(place)!;
             if (scale === null) {
                 continue;
             }
             const [model] = place.querySelectorAll<HTMLElement>('[data-level="3"]');
             const buttons = scale.map(({ word, level }, i) => levelButton(model, i + 1, level, word)).reverse();
-            place.querySelectorAll('[data-level="3"], [data-level="2"], [data-level="1"]').forEach((button) => button.remove());
+            place
+                .querySelectorAll('[data-level="3"], [data-level="2"], [data-level="1"]')
+                .forEach((button) => button.remove());
             place.prepend(...(place.id === 'strata-menu' ? buttons : buttons.reverse()));
         }
     }

@@ -26,19 +26,26 @@ export class RoomDesk {
     private readonly face: TimerFace;
 
     constructor(private readonly around: Around) {
-        this.face = new TimerFace(around.now, (words, isPaused) => {
-            const said = words === null ? around.words.timer : isPaused ? fill(around.words.paused, { left: words }) : words;
-            for (const place of document.querySelectorAll<HTMLElement>('#timer-left, #timing-left')) {
-                const shown = place.id === 'timing-left' && words === null ? '–:––' : said;
-                if (place.textContent !== shown) {
-                    place.textContent = shown;
+        this.face = new TimerFace(
+            around.now,
+            (words, isPaused) => {
+                const said =
+                    words === null ? around.words.timer : isPaused ? fill(around.words.paused, { left: words }) : words;
+                for (const place of document.querySelectorAll<HTMLElement>('#timer-left, #timing-left')) {
+                    const shown = place.id === 'timing-left' && words === null ? '–:––' : said;
+                    if (place.textContent !== shown) {
+                        place.textContent = shown;
+                    }
                 }
-            }
-        }, ({ sound }) => {
-            around.say(around.words.time_up);
-            sound && chime();
-            this.showPens();
-        });
+            },
+            ({ sound }) => {
+                around.say(around.words.time_up);
+                if (sound) {
+                    chime();
+                }
+                this.showPens();
+            },
+        );
         this.room = this.read();
         element<HTMLFormElement>('#timer-form').addEventListener('submit', (event) => {
             event.preventDefault();
@@ -67,16 +74,25 @@ export class RoomDesk {
     }
 
     togglePens(): void {
-        void this.around.run(`${this.around.address}/pens`, { down: !this.arePensDown, words: element<HTMLInputElement>('#pens-words').value });
+        void this.around.run(`${this.around.address}/pens`, {
+            down: !this.arePensDown,
+            words: element<HTMLInputElement>('#pens-words').value,
+        });
     }
 
     setTimer(seconds: number): void {
-        void this.around.run(`${this.around.address}/timer`, { do: 'set', seconds, pens: element<HTMLInputElement>('#timer-pens').checked });
+        void this.around.run(`${this.around.address}/timer`, {
+            do: 'set',
+            seconds,
+            pens: element<HTMLInputElement>('#timer-pens').checked,
+        });
     }
 
     pauseTimer(): void {
         const { timer } = this.room;
-        timer !== null && void this.around.run(`${this.around.address}/timer`, { do: timer.ends === null ? 'resume' : 'pause' });
+        if (timer !== null) {
+            void this.around.run(`${this.around.address}/timer`, { do: timer.ends === null ? 'resume' : 'pause' });
+        }
     }
 
     /** Names on this desk: real, then stone, then none. Here at once, then told: two presses are two steps. */
@@ -86,13 +102,17 @@ export class RoomDesk {
         this.putNames(names);
         void this.around.inOrder(`${this.around.address}/settings`, { desk_names: names }).finally(() => {
             this.telling--;
-            this.telling === 0 && this.around.refresh();
+            if (this.telling === 0) {
+                this.around.refresh();
+            }
         });
     }
 
     /** As the server says, unless this desk is just telling it. */
     showNames(): void {
-        this.telling === 0 && this.putNames(element('#now').dataset.names!);
+        if (this.telling === 0) {
+            this.putNames(element('#now').dataset.names!);
+        }
     }
 
     private putNames(names: string): void {
@@ -108,7 +128,10 @@ export class RoomDesk {
     showSettings(): void {
         const settings = JSON.parse(element('#now').dataset.settings!) as Record<string, unknown>;
         for (const field of document.querySelectorAll<HTMLInputElement>('#settings form [name]')) {
-            const value = field.name.replace('[]', '').split('.').reduce<unknown>((at, name) => (at as Record<string, unknown> | undefined)?.[name], settings);
+            const value = field.name
+                .replace('[]', '')
+                .split('.')
+                .reduce<unknown>((at, name) => (at as Record<string, unknown> | undefined)?.[name], settings);
             if (value === undefined || field === document.activeElement) {
                 continue;
             }
@@ -140,7 +163,9 @@ export class RoomDesk {
             button.setAttribute('aria-pressed', String(this.arePensDown));
             button.classList.toggle('btn-attention', this.arePensDown);
             button.classList.toggle('btn-paper', !this.arePensDown);
-            element('.pens-word', button).textContent = this.arePensDown ? this.around.words.pens_up : this.around.words.pens_down;
+            element('.pens-word', button).textContent = this.arePensDown
+                ? this.around.words.pens_up
+                : this.around.words.pens_down;
         }
     }
 }

@@ -61,7 +61,8 @@ export function listenToDesk(parts: Parts): void {
     listenToLetters(parts);
 }
 
-const levelOf = (button: HTMLElement): number | null => (button.dataset.level === '' ? null : Number(button.dataset.level));
+const levelOf = (button: HTMLElement): number | null =>
+    button.dataset.level === '' ? null : Number(button.dataset.level);
 
 function aboutTiles({ grid, chosen, opened, some, strata, watch, ...parts }: Parts): Record<string, Action> {
     const tileOf = (button: HTMLElement): Tile => grid.tiles.get(button.closest<HTMLElement>('.tile')!.dataset.seat!)!;
@@ -69,7 +70,15 @@ function aboutTiles({ grid, chosen, opened, some, strata, watch, ...parts }: Par
         // A tile opens; with Ctrl it is chosen, with Shift all up to it.
         'close-up': (button, event) => {
             const tile = tileOf(button);
-            event.ctrlKey || event.metaKey ? chosen.toggle(tile) : event.shiftKey ? chosen.upTo(tile) : opened.closeUp(tile);
+            if (event.ctrlKey || event.metaKey) {
+                chosen.toggle(tile);
+            } else {
+                if (event.shiftKey) {
+                    chosen.upTo(tile);
+                } else {
+                    opened.closeUp(tile);
+                }
+            }
         },
         choose: (button, event) => (event.shiftKey ? chosen.upTo(tileOf(button)) : chosen.toggle(tileOf(button))),
         'choose-none': () => chosen.choose([]),
@@ -78,7 +87,8 @@ function aboutTiles({ grid, chosen, opened, some, strata, watch, ...parts }: Par
             opened.closeAll();
             chosen.choose(button.dataset.seat!.split(' '));
         },
-        'open-seat': (button) => grid.tiles.has(button.dataset.seat!) && opened.closeUp(grid.tiles.get(button.dataset.seat!)!),
+        'open-seat': (button) =>
+            grid.tiles.has(button.dataset.seat!) && opened.closeUp(grid.tiles.get(button.dataset.seat!)!),
         'check-chosen': (button) => void some.check(levelOf(button)),
         'line-up': () => some.lineUp(),
         'pens-chosen': () => some.pensDown(),
@@ -91,14 +101,18 @@ function aboutTiles({ grid, chosen, opened, some, strata, watch, ...parts }: Par
         filter: (button) => {
             const state = button.dataset.filter!;
             grid.filterBy(state);
-            document.querySelectorAll<HTMLElement>('#counts [data-filter]').forEach((one) => one.setAttribute('aria-pressed', String(one.dataset.filter === state)));
+            document
+                .querySelectorAll<HTMLElement>('#counts [data-filter]')
+                .forEach((one) => one.setAttribute('aria-pressed', String(one.dataset.filter === state)));
             chosen.show();
         },
         strata: (button) => strata.open(button),
         level: (button) => {
             const tile = grid.tiles.get(strata.seat);
             strata.close();
-            tile && void some.check(levelOf(button), [tile]);
+            if (tile) {
+                void some.check(levelOf(button), [tile]);
+            }
             tile?.focus();
         },
     };
@@ -107,9 +121,18 @@ function aboutTiles({ grid, chosen, opened, some, strata, watch, ...parts }: Par
 function aboutCloseUp({ address, at, closeUp, compare, opened, some, run }: Parts): Record<string, Action> {
     const emptyOne = mountWindow('#empty-one', (how) => {
         const { shown } = closeUp;
-        how === 'empty' && shown !== null && void run(`${address}/prompt/${at.looking}/hand-out`, { what: 'prompt', mode: 'fresh', seats: [shown.seat.id] });
+        if (how === 'empty' && shown !== null) {
+            void run(`${address}/prompt/${at.looking}/hand-out`, {
+                what: 'prompt',
+                mode: 'fresh',
+                seats: [shown.seat.id],
+            });
+        }
     });
-    const onShown = (act: (tile: Tile) => void): Action => () => closeUp.shown !== null && act(closeUp.shown);
+    const onShown =
+        (act: (tile: Tile) => void): Action =>
+        () =>
+            closeUp.shown !== null && act(closeUp.shown);
     return {
         'close-closeup': () => opened.closeCloseUp(),
         'close-compare': () => compare.close(),
@@ -122,8 +145,13 @@ function aboutCloseUp({ address, at, closeUp, compare, opened, some, run }: Part
         check: (button) => closeUp.shown !== null && void some.check(levelOf(button), [closeUp.shown]),
         phrase: (button) => closeUp.side.phrase(button.dataset.phrase!),
         'propose-answers': () => void some.propose(at.looking),
-        show: onShown((tile) => void opened.tell(post(`${address}/showcase`, { canvas: tile.seat.canvas, page: closeUp.pageOf(tile) }))),
-        'copy-to-lead': onShown((tile) => void run(`${address}/canvas/${tile.seat.canvas}/copy-to-lead`, { page: closeUp.pageOf(tile) })),
+        show: onShown(
+            (tile) =>
+                void opened.tell(post(`${address}/showcase`, { canvas: tile.seat.canvas, page: closeUp.pageOf(tile) })),
+        ),
+        'copy-to-lead': onShown(
+            (tile) => void run(`${address}/canvas/${tile.seat.canvas}/copy-to-lead`, { page: closeUp.pageOf(tile) }),
+        ),
         'empty-one': () => emptyOne.showModal(),
         'send-out-one': onShown((tile) => openWindow('send-out', { seat: tile.seat.id, name: tile.nameShown })),
         'talk-closeup': onShown((tile) => opened.talk(tile.seat.id)),
@@ -131,10 +159,26 @@ function aboutCloseUp({ address, at, closeUp, compare, opened, some, run }: Part
     };
 }
 
-function aboutTheRoom({ address, ask, lineUp, picture, drawer, opened, room, look, run }: Parts): Record<string, Action> {
+function aboutTheRoom({
+    address,
+    ask,
+    lineUp,
+    picture,
+    drawer,
+    opened,
+    room,
+    look,
+    run,
+}: Parts): Record<string, Action> {
     const who = new WhoIsIt(address, run);
-    const window = (id: string): Action => (button) => openWindow(id, button.dataset);
-    const modal = (id: string): Action => () => element<HTMLDialogElement>(`#${id}`).showModal();
+    const window =
+        (id: string): Action =>
+        (button) =>
+            openWindow(id, button.dataset);
+    const modal =
+        (id: string): Action =>
+        () =>
+            element<HTMLDialogElement>(`#${id}`).showModal();
     return {
         'hand-out': () => opened.handOut(),
         ask: () => ask.open(),
@@ -142,7 +186,8 @@ function aboutTheRoom({ address, ask, lineUp, picture, drawer, opened, room, loo
         picture: () => picture.open(),
         'close-picture': () => picture.close(),
         'keep-groups': () => picture.keep(),
-        'show-entry': (button, event) => lineUp.show(button.dataset.entry!, event.ctrlKey || event.metaKey || event.shiftKey),
+        'show-entry': (button, event) =>
+            lineUp.show(button.dataset.entry!, event.ctrlKey || event.metaKey || event.shiftKey),
         entry: (button) => lineUp.open(JSON.parse(button.dataset.entry!)),
         talk: (button) => opened.talk(button.dataset.seat!),
         door: () => opened.door(),
@@ -183,7 +228,23 @@ function write(opened: Overlays, some: CanvasActions): void {
     }
 }
 
-function listenToLetters({ address, ask, lineUp, picture, at, grid, chosen, closeUp, compare, drawer, opened, pick, room, some, run }: Parts): void {
+function listenToLetters({
+    address,
+    ask,
+    lineUp,
+    picture,
+    at,
+    grid,
+    chosen,
+    closeUp,
+    compare,
+    drawer,
+    opened,
+    pick,
+    room,
+    some,
+    run,
+}: Parts): void {
     const resize = (by: number): void => {
         const slider = element<HTMLInputElement>('#size');
         slider.value = String(Math.min(Number(slider.value), grid.visible()[0]?.root.offsetWidth ?? Infinity) + by);
@@ -194,11 +255,15 @@ function listenToLetters({ address, ask, lineUp, picture, at, grid, chosen, clos
         hasTiles: () => opened.meant.length > 0,
         look: (tile, choose) => {
             if (closeUp.shown !== null) {
-                compare.isOpen || opened.closeUp(tile, false);
+                if (!compare.isOpen) {
+                    opened.closeUp(tile, false);
+                }
                 return;
             }
             if (choose) {
-                grid.focused && chosen.startAt(grid.focused);
+                if (grid.focused) {
+                    chosen.startAt(grid.focused);
+                }
                 chosen.upTo(tile);
             }
             tile.focus();

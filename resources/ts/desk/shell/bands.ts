@@ -35,16 +35,22 @@ export class Bands {
     }
 
     private keep(): void {
-        for (const field of document.querySelectorAll<HTMLInputElement>('#doorway input[type=checkbox], #recipients input')) {
+        for (const field of document.querySelectorAll<HTMLInputElement>(
+            '#doorway input[type=checkbox], #recipients input',
+        )) {
             this.ticked.set(`${field.name} ${field.value} ${field.dataset.seats ?? ''}`, field.checked);
         }
         this.chosen = document.querySelector<HTMLSelectElement>('#pieces-seats')?.value ?? '';
-        this.open = new Set([...document.querySelectorAll<HTMLDetailsElement>('details[id][open]')].map(({ id }) => id));
+        this.open = new Set(
+            [...document.querySelectorAll<HTMLDetailsElement>('details[id][open]')].map(({ id }) => id),
+        );
         this.focused = document.activeElement?.id ?? '';
     }
 
     private restore(): void {
-        for (const field of document.querySelectorAll<HTMLInputElement>('#doorway input[type=checkbox], #recipients input')) {
+        for (const field of document.querySelectorAll<HTMLInputElement>(
+            '#doorway input[type=checkbox], #recipients input',
+        )) {
             const was = this.ticked.get(`${field.name} ${field.value} ${field.dataset.seats ?? ''}`);
             field.checked = was ?? field.checked;
         }
@@ -70,9 +76,15 @@ export class WaitingList {
     listen(): void {
         const now = new Map<string, string>();
         for (const one of document.querySelectorAll<HTMLElement>('#waiting .waiting-one')) {
-            const name = [...element('.waiting-name', one).childNodes].map((node) => node.textContent).join(' ').trim();
+            const name = [...element('.waiting-name', one).childNodes]
+                .map((node) => node.textContent)
+                .join(' ')
+                .trim();
             const isKnocking = one.classList.contains('is-knocking');
-            now.set(`${isKnocking} ${one.dataset.seat ?? name}`, (isKnocking ? this.words.knocks : this.words.hands).replace(':name', shownName(one) || name));
+            now.set(
+                `${isKnocking} ${one.dataset.seat ?? name}`,
+                (isKnocking ? this.words.knocks : this.words.hands).replace(':name', shownName(one) || name),
+            );
         }
         const fresh = [...now].filter(([id]) => !this.before.has(id)).map(([, said]) => said);
         if (fresh.length > 0) {
@@ -84,6 +96,8 @@ export class WaitingList {
 
 /** The name as this desk shows names. */
 function shownName(within: HTMLElement): string {
-    const kind = { real: '.name-real', stone: '.name-stone', none: '.name-seat' }[document.body.dataset.names ?? 'real'] ?? '.name-real';
+    const kind =
+        { real: '.name-real', stone: '.name-stone', none: '.name-seat' }[document.body.dataset.names ?? 'real'] ??
+        '.name-real';
     return within.querySelector(kind)?.textContent ?? '';
 }

@@ -22,7 +22,11 @@ export class Notice {
         const notice = element('#desk-notice');
         notice.textContent = sentence;
         if (button !== undefined) {
-            const press = Object.assign(document.createElement('button'), { type: 'button', className: 'btn btn-sm btn-paper', textContent: button.word });
+            const press = Object.assign(document.createElement('button'), {
+                type: 'button',
+                className: 'btn btn-sm btn-paper',
+                textContent: button.word,
+            });
             press.addEventListener('click', () => {
                 notice.hidden = true;
                 button.press();
@@ -31,9 +35,12 @@ export class Notice {
         }
         notice.hidden = false;
         window.clearTimeout(this.hushed);
-        this.hushed = window.setTimeout(() => {
-            notice.hidden = true;
-        }, button === undefined ? ms : Math.max(ms, 15_000));
+        this.hushed = window.setTimeout(
+            () => {
+                notice.hidden = true;
+            },
+            button === undefined ? ms : Math.max(ms, 15_000),
+        );
     }
 }
 
@@ -66,7 +73,10 @@ export class Commands {
             const field = event.target as HTMLInputElement;
             const form = field.closest<HTMLFormElement>('form[data-live]');
             if (field.dataset.to !== undefined) {
-                this.inOrder(field.dataset.to, { ...JSON.parse(field.dataset.body ?? '{}'), [field.name]: field.type === 'checkbox' ? field.checked : field.value === '' ? null : field.value });
+                this.inOrder(field.dataset.to, {
+                    ...JSON.parse(field.dataset.body ?? '{}'),
+                    [field.name]: field.type === 'checkbox' ? field.checked : field.value === '' ? null : field.value,
+                });
             } else if (form !== null && field.name !== '') {
                 this.inOrder(form.dataset.post!, fieldsOf(form, field.name), form.dataset.then);
             }
@@ -90,12 +100,19 @@ export class Commands {
             const told = (await post<Told | undefined>(address, body)) ?? {};
             const { undo } = told;
             if (told.said) {
-                this.notice.say(told.said, undo && { word: this.settings.words.undo, press: () => void this.run(undo.address, undo.body) });
+                this.notice.say(
+                    told.said,
+                    undo && { word: this.settings.words.undo, press: () => void this.run(undo.address, undo.body) },
+                );
             }
             this.settings.then(then);
             return true;
         } catch (problem) {
-            this.notice.say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.settings.words.unreachable);
+            this.notice.say(
+                problem instanceof HttpProblem && problem.status > 0
+                    ? problem.message
+                    : this.settings.words.unreachable,
+            );
             this.settings.mend();
             return false;
         }
@@ -137,7 +154,9 @@ export function fieldsOf(form: HTMLFormElement, only?: string): Record<string, u
         const body = inner === undefined ? whole : ((whole[group] ??= {}) as Record<string, unknown>);
         if (name.endsWith('[]')) {
             const list = (body[name.slice(0, -2)] ??= []) as string[];
-            (type !== 'checkbox' || checked) && list.push(value);
+            if (type !== 'checkbox' || checked) {
+                list.push(value);
+            }
         } else if (type === 'checkbox') {
             body[name] = checked;
         } else if (type !== 'radio' || checked) {
@@ -171,4 +190,3 @@ export function listenToCancels(): void {
         button?.closest('dialog')?.close();
     });
 }
-

@@ -47,7 +47,9 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
     return {
         seat: (body) => {
             takeSeat(desk, body);
-            at.talked === (body.seat as SeatAnswer).id && desk.openTalk(at.talked, false);
+            if (at.talked === (body.seat as SeatAnswer).id) {
+                desk.openTalk(at.talked, false);
+            }
             desk.changed();
             void desk.countStates();
             bands.refresh();
@@ -56,7 +58,9 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
             const tile = grid.ofCanvas(body.canvas as string);
             tile?.showLevel(body.level as number | null);
             closeUp.checked(body.canvas as string);
-            tile !== undefined && desk.showTally(body.tally as Tally);
+            if (tile !== undefined) {
+                desk.showTally(body.tally as Tally);
+            }
         },
         prompt: (body) => {
             const { id: next, again } = body.prompt as { id: string; again?: boolean };
@@ -77,14 +81,20 @@ export function deskEvents(desk: DeskParts): Record<string, (body: Told) => void
         },
         reveal: (body) => {
             bands.refresh();
-            body.prompt === at.looking && void desk.look(at.looking);
+            if (body.prompt === at.looking) {
+                void desk.look(at.looking);
+            }
         },
         ended: () => {
             location.href = `${desk.address}/ended`;
         },
         ending: (body) => {
             const time = new Date(body.at as number).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
-            notice.say(fill(words.ending, { time }), { word: words.keep, press: () => void desk.run(`${desk.address}/keep-open`, {}) }, 600_000);
+            notice.say(
+                fill(words.ending, { time }),
+                { word: words.keep, press: () => void desk.run(`${desk.address}/keep-open`, {}) },
+                600_000,
+            );
         },
         deed: (body) => {
             const what = words[`told_${String(body.deed)}`];
@@ -119,7 +129,9 @@ function takeSeat({ grid, closeUp, closeCloseUp, at, takeWhole }: DeskParts, bod
     const seat = body.seat as Omit<SeatAnswer, 'canvas'>;
     const there = grid.tiles.get(seat.id);
     if (body.state !== 'seated') {
-        closeUp.shown?.seat.id === seat.id && closeCloseUp();
+        if (closeUp.shown?.seat.id === seat.id) {
+            closeCloseUp();
+        }
         grid.remove(seat.id);
     } else if (there !== undefined) {
         there.rename(seat);

@@ -17,7 +17,11 @@ export class Freshness {
             this.place.textContent = trouble;
             this.place.hidden = trouble === null;
         } else if (this.place.hidden) {
-            const time = new Date(this.last).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', second: '2-digit' });
+            const time = new Date(this.last).toLocaleTimeString([], {
+                hour: '2-digit',
+                minute: '2-digit',
+                second: '2-digit',
+            });
             this.place.textContent = fill(this.words, { time });
             this.place.hidden = false;
         }

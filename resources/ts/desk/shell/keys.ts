@@ -19,9 +19,13 @@ interface KeyListener {
 export function listenToKeys(grid: Grid, to: KeyListener): void {
     document.addEventListener('keydown', (event) => {
         const target = event.target as Element;
-        const isField = target.closest('input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select, dialog') !== null;
+        const isField =
+            target.closest(
+                'input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select, dialog',
+            ) !== null;
         // The Shield works from everywhere but from within words; while it is up, nothing is done that cannot be seen.
-        const isTyping = target.closest('input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select') !== null;
+        const isTyping =
+            target.closest('input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select') !== null;
         const isShielded = document.body.classList.contains('is-shielded');
         const isBare = !event.ctrlKey && !event.metaKey && !event.altKey;
         if (isBare && event.key.toLowerCase() === 'b' && !isTyping) {
@@ -30,7 +34,9 @@ export function listenToKeys(grid: Grid, to: KeyListener): void {
             return;
         }
         if (isShielded) {
-            isBare && event.key.toLowerCase() === 'p' && to.letter.p();
+            if (isBare && event.key.toLowerCase() === 'p') {
+                to.letter.p();
+            }
             return;
         }
         if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a' && !isField && !event.altKey) {
@@ -42,7 +48,9 @@ export function listenToKeys(grid: Grid, to: KeyListener): void {
             return;
         }
         if (event.key === 'Escape') {
-            target.closest('dialog') === null && to.escape();
+            if (target.closest('dialog') === null) {
+                to.escape();
+            }
             return;
         }
         if (!isField && alone(event, grid, to)) {
@@ -56,7 +64,9 @@ function alone(event: KeyboardEvent, grid: Grid, to: KeyListener): boolean {
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     if (key.startsWith('Arrow') && (event.target as Element).closest('input') === null) {
         const next = grid.beside(tile, event.key);
-        next !== undefined && to.look(next, event.shiftKey);
+        if (next !== undefined) {
+            to.look(next, event.shiftKey);
+        }
         return next !== undefined;
     }
     if (key === 'x' && tile !== undefined) {

@@ -56,13 +56,21 @@ export class Overlays {
             say(words.no_canvas);
             return;
         }
-        lead.isOpen && lead.close();
+        if (lead.isOpen) {
+            lead.close();
+        }
         this.parts.talking.close();
-        this.parts.picture().isOpen && this.parts.picture().close();
+        if (this.parts.picture().isOpen) {
+            this.parts.picture().close();
+        }
         grid.tiles.forEach((one) => one.root.classList.toggle('is-close', one === tile));
         void this.tell(closeUp.show(tile, focus));
         // Messages stand beside the canvas of the one who writes.
-        drawer.panel === 'talk' ? this.talk(tile.seat.id, false) : drawer.close();
+        if (drawer.panel === 'talk') {
+            this.talk(tile.seat.id, false);
+        } else {
+            drawer.close();
+        }
     }
 
     closeCloseUp(): void {
@@ -77,7 +85,9 @@ export class Overlays {
     step(key: string): void {
         const { grid, closeUp } = this.parts;
         const next = grid.beside(closeUp.shown ?? undefined, key);
-        next !== undefined && this.closeUp(next, false);
+        if (next !== undefined) {
+            this.closeUp(next, false);
+        }
     }
 
     compare(): void {
@@ -108,7 +118,9 @@ export class Overlays {
             talking.close();
         } else {
             this.closeAll();
-            lead.isOpen && lead.close();
+            if (lead.isOpen) {
+                lead.close();
+            }
             void this.tell(talking.open());
         }
     }
@@ -124,11 +136,21 @@ export class Overlays {
     talk(seat: string, focus = true): void {
         const { at, drawer, address } = this.parts;
         at.talked = seat;
-        drawer.panel === 'talk' || drawer.open('talk', false);
-        void htmx.ajax('get', `${address}/student/${seat}`, { source: '#talk-body', target: '#talk-body', swap: 'innerHTML' }).then(() => {
-            const field = document.querySelector<HTMLElement>('#talk-words');
-            focus && field?.focus();
-        });
+        if (drawer.panel !== 'talk') {
+            drawer.open('talk', false);
+        }
+        void htmx
+            .ajax('get', `${address}/student/${seat}`, {
+                source: '#talk-body',
+                target: '#talk-body',
+                swap: 'innerHTML',
+            })
+            .then(() => {
+                const field = document.querySelector<HTMLElement>('#talk-words');
+                if (focus) {
+                    field?.focus();
+                }
+            });
     }
 
     /** What students offer to the class. */
@@ -140,8 +162,15 @@ export class Overlays {
     freshenOffers(): void {
         const body = element('#offers-body');
         // A heading that is being typed stays.
-        if (this.parts.drawer.panel === 'offers' && !(body.contains(document.activeElement) && document.activeElement!.matches('input:not([type=checkbox])'))) {
-            void htmx.ajax('get', `${this.parts.address}/offers`, { source: '#offers-body', target: '#offers-body', swap: 'innerHTML' });
+        if (
+            this.parts.drawer.panel === 'offers' &&
+            !(body.contains(document.activeElement) && document.activeElement!.matches('input:not([type=checkbox])'))
+        ) {
+            void htmx.ajax('get', `${this.parts.address}/offers`, {
+                source: '#offers-body',
+                target: '#offers-body',
+                swap: 'innerHTML',
+            });
         }
     }
 
@@ -157,7 +186,9 @@ export class Overlays {
         for (const part of document.querySelectorAll<HTMLElement>('.desk-middle, #lineup, body > dialog')) {
             part.inert = isUp;
         }
-        isUp && element('#shield button').focus();
+        if (isUp) {
+            element('#shield button').focus();
+        }
         element('#shield-button').setAttribute('aria-pressed', String(isUp));
         this.parts.say(isUp ? this.parts.words.shielded : this.parts.words.unshielded);
     }
@@ -165,10 +196,16 @@ export class Overlays {
     /** Back to the grid alone. */
     closeAll(): void {
         const { compare, closeUp } = this.parts;
-        compare.isOpen && compare.close();
+        if (compare.isOpen) {
+            compare.close();
+        }
         this.parts.talking.close();
-        this.parts.picture().isOpen && this.parts.picture().close();
-        closeUp.isOpen && this.closeCloseUp();
+        if (this.parts.picture().isOpen) {
+            this.parts.picture().close();
+        }
+        if (closeUp.isOpen) {
+            this.closeCloseUp();
+        }
     }
 
     /** Closes what was opened last; with nothing open, nothing is chosen any more. */
@@ -205,6 +242,8 @@ export class Overlays {
     }
 
     problem(problem: unknown): void {
-        this.parts.say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.parts.words.unreachable);
+        this.parts.say(
+            problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.parts.words.unreachable,
+        );
     }
 }

@@ -28,7 +28,9 @@ export class LineUpBar {
         this.listenToOrder();
         document.addEventListener('change', (event) => {
             const select = event.target as HTMLSelectElement;
-            select.id === 'shown-on' && void around.run(`${around.address}/shown-on`, { on: select.value });
+            if (select.id === 'shown-on') {
+                void around.run(`${around.address}/shown-on`, { on: select.value });
+            }
         });
     }
 
@@ -39,24 +41,36 @@ export class LineUpBar {
 
     /** By Alt and an arrow, or dragged to another's place. */
     private listenToOrder(): void {
-        const entryOf = (target: EventTarget | null): string | undefined => (target as Element | null)?.closest<HTMLElement>('.lineup-entry')?.dataset.entry;
+        const entryOf = (target: EventTarget | null): string | undefined =>
+            (target as Element | null)?.closest<HTMLElement>('.lineup-entry')?.dataset.entry;
         let dragged: string | undefined;
-        document.addEventListener('keydown', (event) => {
-            const entry = entryOf(event.target);
-            if (entry !== undefined && event.altKey && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
-                event.preventDefault();
-                event.stopPropagation();
-                void this.move(entry, event.key === 'ArrowLeft' ? -1 : 1);
-            }
-        }, true);
+        document.addEventListener(
+            'keydown',
+            (event) => {
+                const entry = entryOf(event.target);
+                if (entry !== undefined && event.altKey && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
+                    event.preventDefault();
+                    event.stopPropagation();
+                    void this.move(entry, event.key === 'ArrowLeft' ? -1 : 1);
+                }
+            },
+            true,
+        );
         document.addEventListener('dragstart', (event) => {
             dragged = entryOf(event.target);
-            dragged !== undefined && event.dataTransfer?.setData('text/plain', dragged);
+            if (dragged !== undefined) {
+                event.dataTransfer?.setData('text/plain', dragged);
+            }
         });
-        document.addEventListener('dragover', (event) => dragged !== undefined && entryOf(event.target) !== undefined && event.preventDefault());
+        document.addEventListener(
+            'dragover',
+            (event) => dragged !== undefined && entryOf(event.target) !== undefined && event.preventDefault(),
+        );
         document.addEventListener('drop', (event) => {
             const to = entryOf(event.target);
-            const all = [...document.querySelectorAll<HTMLElement>('.lineup-entry')].map(({ dataset }) => dataset.entry!);
+            const all = [...document.querySelectorAll<HTMLElement>('.lineup-entry')].map(
+                ({ dataset }) => dataset.entry!,
+            );
             if (dragged !== undefined && to !== undefined && to !== dragged) {
                 event.preventDefault();
                 void this.move(dragged, all.indexOf(to) - all.indexOf(dragged));
@@ -91,12 +105,16 @@ export class LineUpBar {
         } else {
             const names = element<HTMLSelectElement>('#entry-names').value;
             const now: Record<string, unknown> = {
-                caption: element<HTMLInputElement>('#entry-caption').value, is_live: element<HTMLInputElement>('#entry-live').checked,
-                with_notes: element<HTMLInputElement>('#entry-notes').checked, names: names === '' ? null : names,
+                caption: element<HTMLInputElement>('#entry-caption').value,
+                is_live: element<HTMLInputElement>('#entry-live').checked,
+                with_notes: element<HTMLInputElement>('#entry-notes').checked,
+                names: names === '' ? null : names,
             };
             const was = this.entry as unknown as Record<string, unknown>;
             const changed = Object.fromEntries(Object.entries(now).filter(([name, value]) => value !== was[name]));
-            Object.keys(changed).length > 0 && (await this.around.run(`${at}/change`, changed));
+            if (Object.keys(changed).length > 0) {
+                await this.around.run(`${at}/change`, changed);
+            }
         }
     }
 }

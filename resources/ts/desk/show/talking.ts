@@ -50,13 +50,24 @@ export class Talking {
         this.sheet.append(this.picture);
         element('#talking-which').addEventListener('click', (event) => {
             const n = (event.target as Element).closest<HTMLElement>('[data-n]')?.dataset.n;
-            n !== undefined && void this.take(Number(n));
+            if (n !== undefined) {
+                void this.take(Number(n));
+            }
         });
         element('#talking-whole').addEventListener('click', () => {
             this.bench?.view.seeAll();
         });
-        element('#talking-replay').addEventListener('click', () => void this.tell('replay', { on: this.item?.replay === null }).then(() => this.freshen()));
-        element('#talking-lead').addEventListener('click', () => void settings.run(`${settings.address}/lead-beside`, { prompt: this.item?.prompt ?? null }).then(() => this.freshen()));
+        element('#talking-replay').addEventListener(
+            'click',
+            () => void this.tell('replay', { on: this.item?.replay === null }).then(() => this.freshen()),
+        );
+        element('#talking-lead').addEventListener(
+            'click',
+            () =>
+                void settings
+                    .run(`${settings.address}/lead-beside`, { prompt: this.item?.prompt ?? null })
+                    .then(() => this.freshen()),
+        );
         element('#talking-give').addEventListener('click', () => void settings.run(this.addressOf('hand-out'), {}));
     }
 
@@ -85,7 +96,9 @@ export class Talking {
     close(): void {
         if (this.isOpen) {
             this.bench?.typing.close();
-            this.item?.ink && this.pointer.leave(this.item.ink);
+            if (this.item?.ink) {
+                this.pointer.leave(this.item.ink);
+            }
             this.root.hidden = true;
             document.body.classList.remove('shows-lead');
         }
@@ -109,7 +122,9 @@ export class Talking {
 
     takeOperations(operations: Operation[]): void {
         const here = operations.filter(({ canvas }) => canvas !== '' && canvas === this.bench?.canvas);
-        here.length > 0 && this.bench!.take(here);
+        if (here.length > 0) {
+            this.bench!.take(here);
+        }
     }
 
     private async ask(): Promise<void> {
@@ -150,18 +165,32 @@ export class Talking {
         if (this.picture.getAttribute('src') !== address) {
             this.picture.src = address;
         }
-        element('#talking-which').replaceChildren(...(this.items.length < 2 ? [] : this.items).map(({ n, owner }) => {
-            const chip = Object.assign(document.createElement('button'), { type: 'button', className: 'chip', textContent: `${n} ${owner}` });
-            chip.dataset.n = String(n);
-            chip.setAttribute('aria-pressed', String(n === this.n));
-            return chip;
-        }));
+        element('#talking-which').replaceChildren(
+            ...(this.items.length < 2 ? [] : this.items).map(({ n, owner }) => {
+                const chip = Object.assign(document.createElement('button'), {
+                    type: 'button',
+                    className: 'chip',
+                    textContent: `${n} ${owner}`,
+                });
+                chip.dataset.n = String(n);
+                chip.setAttribute('aria-pressed', String(n === this.n));
+                return chip;
+            }),
+        );
         element('#talking-replay').setAttribute('aria-pressed', String(item.replay !== null));
-        element<HTMLButtonElement>('#talking-lead').disabled = this.items.length >= 4 && !this.items.some(({ owner }) => owner === this.settings.words.lead_canvas);
+        element<HTMLButtonElement>('#talking-lead').disabled =
+            this.items.length >= 4 && !this.items.some(({ owner }) => owner === this.settings.words.lead_canvas);
     }
 
     private async begin(): Promise<void> {
-        const { bench, tray, outbox } = await openTeacherBench({ ...this.settings, root: this.root, saved: '#talking-saved', box: `over-${this.settings.session}`, wet: this.wet, turned: () => undefined });
+        const { bench, tray, outbox } = await openTeacherBench({
+            ...this.settings,
+            root: this.root,
+            saved: '#talking-saved',
+            box: `over-${this.settings.session}`,
+            wet: this.wet,
+            turned: () => undefined,
+        });
         this.outbox = outbox;
         this.bench = bench;
         this.tray = tray;
@@ -175,7 +204,11 @@ export class Talking {
             window.clearTimeout(this.lookTimer);
             this.lookTimer = window.setTimeout(() => void this.look(), LOOK_MS);
         };
-        bench.surface.addEventListener('pointermove', (event) => this.item?.ink && this.pointer.move(this.item.ink, bench.view.toPage(event.clientX, event.clientY), ''));
+        bench.surface.addEventListener(
+            'pointermove',
+            (event) =>
+                this.item?.ink && this.pointer.move(this.item.ink, bench.view.toPage(event.clientX, event.clientY), ''),
+        );
         bench.surface.addEventListener('pointerleave', () => this.item?.ink && this.pointer.leave(this.item.ink));
     }
 
@@ -194,8 +227,16 @@ export class Talking {
         const [across, down] = [bench.surface.clientWidth / camera.scale, bench.surface.clientHeight / camera.scale];
         const scale = Math.max(1, Math.min(8, Math.round(zoom * 100) / 100));
         const [width, height] = [WIDTH / scale, HEIGHT / scale];
-        const corner = (at: number, size: number, whole: number): number => Math.round(Math.max(0, Math.min(whole - size, at - size / 2)));
-        const view = scale === 1 ? null : { x: corner(across / 2 - camera.x / camera.scale, width, WIDTH), y: corner(down / 2 - camera.y / camera.scale, height, HEIGHT), scale };
+        const corner = (at: number, size: number, whole: number): number =>
+            Math.round(Math.max(0, Math.min(whole - size, at - size / 2)));
+        const view =
+            scale === 1
+                ? null
+                : {
+                      x: corner(across / 2 - camera.x / camera.scale, width, WIDTH),
+                      y: corner(down / 2 - camera.y / camera.scale, height, HEIGHT),
+                      scale,
+                  };
         if (JSON.stringify(view) !== this.looked) {
             this.looked = JSON.stringify(view);
             await this.tell('look', { view });

@@ -51,13 +51,21 @@ export class CanvasActions {
         }
         const { address, words, notice } = this.around;
         // A key of a teacher's own scale says its level when the server has it.
-        this.around.isStrata() && withCanvas.forEach((tile) => tile.showLevel(level));
+        if (this.around.isStrata()) {
+            withCanvas.forEach((tile) => tile.showLevel(level));
+        }
         this.around.checked(null);
         try {
-            const { tally, before } = await post<CheckAnswer>(`${address}/checks`, { canvases: withCanvas.map(({ seat }) => seat.canvas), level });
+            const { tally, before } = await post<CheckAnswer>(`${address}/checks`, {
+                canvases: withCanvas.map(({ seat }) => seat.canvas),
+                level,
+            });
             this.around.checked(tally);
             if (withCanvas.length > 1) {
-                notice.say(fill(words.checked_some, { n: withCanvas.length }), { word: words.undo, press: () => void this.restore(before) });
+                notice.say(fill(words.checked_some, { n: withCanvas.length }), {
+                    word: words.undo,
+                    press: () => void this.restore(before),
+                });
             }
         } catch (problem) {
             this.around.problem(problem);
@@ -77,13 +85,19 @@ export class CanvasActions {
     async propose(prompt: string): Promise<void> {
         const { address, words, notice } = this.around;
         try {
-            const { counts } = await get<{ counts: { word: string; n: number }[] }>(`${address}/prompt/${prompt}/proposed`);
+            const { counts } = await get<{ counts: { word: string; n: number }[] }>(
+                `${address}/prompt/${prompt}/proposed`,
+            );
             if (counts.length === 0) {
                 notice.say(words.nothing_proposed);
                 return;
             }
             const said = counts.map(({ word, n }) => `${n} × ${word}`).join(', ');
-            notice.say(fill(words.proposed, { counts: said }), { word: words.accept, press: () => void this.acceptProposed(prompt) }, 60_000);
+            notice.say(
+                fill(words.proposed, { counts: said }),
+                { word: words.accept, press: () => void this.acceptProposed(prompt) },
+                60_000,
+            );
         } catch (problem) {
             this.around.problem(problem);
         }
@@ -95,20 +109,34 @@ export class CanvasActions {
         try {
             const { tally, before } = await post<CheckAnswer>(`${address}/prompt/${prompt}/proposed`, {});
             this.around.checked(tally);
-            notice.say(fill(words.checked_some, { n: before.length }), { word: words.undo, press: () => void this.restore(before) });
+            notice.say(fill(words.checked_some, { n: before.length }), {
+                word: words.undo,
+                press: () => void this.restore(before),
+            });
         } catch (problem) {
             this.around.problem(problem);
         }
     }
 
     lineUp(): void {
-        const chosen = this.around.tiles().filter(({ seat }) => seat.canvas !== null).map((tile) => ({ canvas: tile.seat.canvas, page: this.around.pageOf(tile) }));
-        chosen.length > 0 && void this.around.run(`${this.around.address}/line-up`, { chosen, notes: this.around.withNotes() });
+        const chosen = this.around
+            .tiles()
+            .filter(({ seat }) => seat.canvas !== null)
+            .map((tile) => ({ canvas: tile.seat.canvas, page: this.around.pageOf(tile) }));
+        if (chosen.length > 0) {
+            void this.around.run(`${this.around.address}/line-up`, { chosen, notes: this.around.withNotes() });
+        }
     }
 
     pensDown(): void {
         const seats = this.around.tiles().map(({ seat }) => seat.id);
-        seats.length > 0 && void this.around.run(`${this.around.address}/pens`, { down: true, seats, words: this.around.words.pens_for });
+        if (seats.length > 0) {
+            void this.around.run(`${this.around.address}/pens`, {
+                down: true,
+                seats,
+                words: this.around.words.pens_for,
+            });
+        }
     }
 
     write(): void {
@@ -119,6 +147,8 @@ export class CanvasActions {
 
     giveBack(): void {
         const { canvases } = this;
-        canvases.length > 0 && void this.around.run(`${this.around.address}/give-back`, { canvases });
+        if (canvases.length > 0) {
+            void this.around.run(`${this.around.address}/give-back`, { canvases });
+        }
     }
 }

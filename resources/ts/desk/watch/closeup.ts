@@ -82,14 +82,25 @@ export class CloseUp {
         const send = (text: string): boolean => this.mode === 'coach' && this.line.send(text);
         this.wetInk = new WetSender('coach', send);
         this.pointer = new PointerSender('coach', send);
-        this.player = new Player(element('#player'), settings, (isOpen) => this.root.classList.toggle('is-replayed', isOpen), (operation) => void this.giveBack(operation));
+        this.player = new Player(
+            element('#player'),
+            settings,
+            (isOpen) => this.root.classList.toggle('is-replayed', isOpen),
+            (operation) => void this.giveBack(operation),
+        );
         this.sheet.className = 'page page-over';
         this.side = new CloseUpSide(this.root, (what) => (this.canvas === '' ? null : this.addressOf(what)));
         this.root.addEventListener('click', (event) => {
-            const mode = (event.target as Element).closest<HTMLElement>('[data-mode]:not(#closeup)')?.dataset.mode as Mode | undefined;
-            mode !== undefined && void this.use(mode);
+            const mode = (event.target as Element).closest<HTMLElement>('[data-mode]:not(#closeup)')?.dataset.mode as
+                Mode | undefined;
+            if (mode !== undefined) {
+                void this.use(mode);
+            }
         });
-        this.root.addEventListener('change', (event) => (event.target as Element).closest('[data-layer]') !== null && this.showLayers());
+        this.root.addEventListener(
+            'change',
+            (event) => (event.target as Element).closest('[data-layer]') !== null && this.showLayers(),
+        );
     }
 
     get shown(): Tile | null {
@@ -138,11 +149,15 @@ export class CloseUp {
         this.questions.show([]);
         this.bench.beginWith(tile.seat.canvas!, tile.view.log.copy(), tile.view.page, 'coach');
         this.other.reset();
-        tile.view.wetInk.forEach((stroke, id) => this.bench.view.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page));
+        tile.view.wetInk.forEach((stroke, id) =>
+            this.bench.view.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page),
+        );
         this.place();
         this.name(tile);
         this.side.begin();
-        focus && element('#closeup-name').focus({ preventScroll: true });
+        if (focus) {
+            element('#closeup-name').focus({ preventScroll: true });
+        }
         await this.ask(tile);
     }
 
@@ -183,7 +198,11 @@ export class CloseUp {
         }
         this.swap(mode);
         this.dip(mode);
-        mode === 'coach' ? this.coach(this.told!.channel) : this.pointer.leave(this.canvas);
+        if (mode === 'coach') {
+            this.coach(this.told!.channel);
+        } else {
+            this.pointer.leave(this.canvas);
+        }
         this.place();
         this.bench.surface.focus({ preventScroll: true });
     }
@@ -238,7 +257,9 @@ export class CloseUp {
 
     /** A check was made: its history has one more. */
     checked(canvas: string): void {
-        canvas === this.tile?.seat.canvas && this.side.showAnswers();
+        if (canvas === this.tile?.seat.canvas) {
+            this.side.showAnswers();
+        }
         this.freshen();
     }
 
@@ -249,8 +270,12 @@ export class CloseUp {
         const ofCanvas = operations.filter(({ canvas }) => canvas === this.canvas);
         const ofNotes = this.notes === '' ? [] : operations.filter(({ canvas }) => canvas === this.notes);
         const [here, there] = this.mode === 'private' ? [ofNotes, ofCanvas] : [ofCanvas, ofNotes];
-        here.length > 0 && this.bench.take(here);
-        there.length > 0 && this.other.take(there);
+        if (here.length > 0) {
+            this.bench.take(here);
+        }
+        if (there.length > 0) {
+            this.other.take(there);
+        }
         if (ofCanvas.some(({ kind }) => kind === 'answer' || kind === 'fresh')) {
             this.side.showAnswers();
             this.questions.freshen(this.viewOf(this.canvas)?.log.scene.answers);
@@ -305,7 +330,8 @@ export class CloseUp {
             bringIn: `${settings.address}/bring-in`,
             wet: this.wetInk,
             put: (canvas, operation) => void this.outbox.put(canvas, operation),
-            whole: async (canvas) => (await get<{ operations: Operation[] }>(`${settings.address}/canvas/${canvas}/log`)).operations,
+            whole: async (canvas) =>
+                (await get<{ operations: Operation[] }>(`${settings.address}/canvas/${canvas}/log`)).operations,
             say: settings.say,
             turned: () => this.turned(),
         });
@@ -319,7 +345,9 @@ export class CloseUp {
             before();
             this.followCamera();
         };
-        this.bench.surface.addEventListener('pointermove', (event) => this.pointer.move(this.canvas, this.bench.view.toPage(event.clientX, event.clientY), this.bench.view.page));
+        this.bench.surface.addEventListener('pointermove', (event) =>
+            this.pointer.move(this.canvas, this.bench.view.toPage(event.clientX, event.clientY), this.bench.view.page),
+        );
         this.bench.surface.addEventListener('pointerleave', () => this.pointer.leave(this.canvas));
         this.questions = new Questions(this.bench, { ...settings, list: null, isFixed: true });
         void this.outbox.flush();
@@ -328,7 +356,9 @@ export class CloseUp {
     private async ask(tile: Tile): Promise<void> {
         const told = await get<CloseAnswer>(this.addressOf('close')).catch(() => null);
         if (told === null || tile !== this.tile) {
-            told === null && tile === this.tile && this.settings.say(this.settings.words.unreachable);
+            if (told === null && tile === this.tile) {
+                this.settings.say(this.settings.words.unreachable);
+            }
             return;
         }
         this.told = told;
@@ -338,17 +368,23 @@ export class CloseUp {
         this.bench.surface.dataset.ready = told.canvas;
         // What this desk has not heard yet, and what waits here for the server.
         this.bench.take([...told.operations, ...this.outbox.waitingFor(told.canvas)]);
-        told.notes !== null && (await this.takeNotes());
+        if (told.notes !== null) {
+            await this.takeNotes();
+        }
         const { wanted } = this;
         this.wanted = null;
-        wanted !== null && tile === this.tile && (await this.use(wanted));
+        if (wanted !== null && tile === this.tile) {
+            await this.use(wanted);
+        }
     }
 
     private async takeNotes(): Promise<void> {
         const { tile } = this;
         const told = await get<CloseAnswer>(this.addressOf('notes')).catch(() => null);
         if (told === null || tile !== this.tile) {
-            told === null && this.settings.say(this.settings.words.unreachable);
+            if (told === null) {
+                this.settings.say(this.settings.words.unreachable);
+            }
             return;
         }
         this.notes = told.canvas;
@@ -378,7 +414,9 @@ export class CloseUp {
         other.log = log;
         other.page = page;
         other.follow(camera);
-        isNotes && this.mirrorPages();
+        if (isNotes) {
+            this.mirrorPages();
+        }
     }
 
     /** Coach ink and private notes are told apart by their colours, which the teacher may change. */
@@ -395,7 +433,9 @@ export class CloseUp {
     private mirrorPages(): void {
         if (this.mode === 'private') {
             for (const page of this.other.log.scene.pages.keys()) {
-                this.bench.pages.includes(page) || this.bench.make('page', {}, page);
+                if (!this.bench.pages.includes(page)) {
+                    this.bench.make('page', {}, page);
+                }
             }
         }
     }
@@ -429,7 +469,8 @@ export class CloseUp {
             button.setAttribute('aria-pressed', String(button.dataset.mode === this.mode));
         }
         this.sheet.hidden = this.notes === '' && this.mode !== 'private';
-        const hasNotes = this.notes !== '' && (this.mode === 'private' ? this.bench.view : this.other).log.scene.objects.size > 0;
+        const hasNotes =
+            this.notes !== '' && (this.mode === 'private' ? this.bench.view : this.other).log.scene.objects.size > 0;
         element('#closeup-with-notes').hidden = !hasNotes;
         this.showLayers();
         this.bench.view.fit();
@@ -439,7 +480,8 @@ export class CloseUp {
     }
 
     private showLayers(): void {
-        const isShown = (layer: string): boolean => element<HTMLInputElement>(`[data-layer="${layer}"]`, this.root).checked;
+        const isShown = (layer: string): boolean =>
+            element<HTMLInputElement>(`[data-layer="${layer}"]`, this.root).checked;
         const [canvas, notes] = this.mode === 'private' ? [this.other, this.bench.view] : [this.bench.view, this.other];
         canvas.showLayer('coach', this.mode === 'coach' || isShown('coach'));
         notes.showLayer('private', this.mode === 'private' || isShown('private'));
@@ -458,7 +500,15 @@ export class CloseUp {
 
     private saySaved(waiting: number, isReachable: boolean): void {
         const { words } = this.settings;
-        const said = !isReachable ? fill(words.offline_close, { n: waiting }) : waiting > 0 ? words.saving : this.mode === 'coach' ? words.coach_saved : this.mode === 'private' ? words.notes_saved : '';
+        const said = !isReachable
+            ? fill(words.offline_close, { n: waiting })
+            : waiting > 0
+              ? words.saving
+              : this.mode === 'coach'
+                ? words.coach_saved
+                : this.mode === 'private'
+                  ? words.notes_saved
+                  : '';
         element('#closeup-saved').textContent = said;
     }
 

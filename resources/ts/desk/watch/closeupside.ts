@@ -29,9 +29,12 @@ export class CloseUpSide {
         const isTyped = this.answers.contains(activeElement) && activeElement!.matches('textarea, input');
         const address = this.addressOf('answers');
         if (address !== null && !isTyped) {
-            void htmx.ajax('get', address, { source: '#closeup-answers', target: '#closeup-answers', swap: 'innerHTML' }).then(() => {
-                element('.closeup-checks', this.root).hidden = this.answers.querySelector('.marking[data-own]') !== null;
-            });
+            void htmx
+                .ajax('get', address, { source: '#closeup-answers', target: '#closeup-answers', swap: 'innerHTML' })
+                .then(() => {
+                    element('.closeup-checks', this.root).hidden =
+                        this.answers.querySelector('.marking[data-own]') !== null;
+                });
         }
     }
 
@@ -45,7 +48,11 @@ export class CloseUpSide {
     private showReading(): void {
         const address = this.addressOf('reading');
         if (address !== null && this.reader.open) {
-            void htmx.ajax('get', address, { source: '#closeup-reading', target: '#closeup-reading', swap: 'innerHTML' });
+            void htmx.ajax('get', address, {
+                source: '#closeup-reading',
+                target: '#closeup-reading',
+                swap: 'innerHTML',
+            });
         }
     }
 }

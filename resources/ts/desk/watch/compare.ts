@@ -14,7 +14,11 @@ class Pane {
     private at = 0;
     private isLive = true;
 
-    constructor(readonly tile: Tile, template: HTMLTemplateElement, private readonly settings: CanvasContext) {
+    constructor(
+        readonly tile: Tile,
+        template: HTMLTemplateElement,
+        private readonly settings: CanvasContext,
+    ) {
         this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
         element('.compare-name', this.root).textContent = tile.nameShown;
         this.view = new View(element('.page', this.root), settings.assets, settings.stamps);
@@ -31,7 +35,9 @@ class Pane {
 
     /** Its log from the server, and the moment at which it begins; none for now. */
     async begin(moment?: number): Promise<void> {
-        this.operations = (await get<{ operations: Operation[] }>(`${this.settings.address}/canvas/${this.tile.seat.canvas}/log`)).operations;
+        this.operations = (
+            await get<{ operations: Operation[] }>(`${this.settings.address}/canvas/${this.tile.seat.canvas}/log`)
+        ).operations;
         this.slider.max = String(this.operations.length);
         this.view.fit();
         this.view.page = this.tile.view.page;
@@ -50,18 +56,26 @@ class Pane {
     }
 
     take(operations: Operation[]): void {
-        const fresh = operations.filter(({ canvas, id }) => canvas === this.tile.seat.canvas && !this.operations.some((one) => one.id === id));
+        const fresh = operations.filter(
+            ({ canvas, id }) => canvas === this.tile.seat.canvas && !this.operations.some((one) => one.id === id),
+        );
         if (fresh.length === 0) {
             return;
         }
         this.operations.push(...fresh);
         this.operations.sort((a, b) => a.n! - b.n!);
         this.slider.max = String(this.operations.length);
-        this.isLive ? this.show(this.operations.length) : this.say();
+        if (this.isLive) {
+            this.show(this.operations.length);
+        } else {
+            this.say();
+        }
     }
 
     wet(message: WetInk): void {
-        this.isLive && message.at === undefined && showWet(this.view, message);
+        if (this.isLive && message.at === undefined) {
+            showWet(this.view, message);
+        }
     }
 
     private show(at: number): void {
@@ -82,18 +96,28 @@ class Pane {
 
     private say(): void {
         const { words } = this.settings;
-        element('.compare-when', this.root).textContent = this.isLive ? words.now : fill(words.step_of, { at: this.at, of: this.operations.length });
+        element('.compare-when', this.root).textContent = this.isLive
+            ? words.now
+            : fill(words.step_of, { at: this.at, of: this.operations.length });
     }
 
     private sayPages(): void {
         const pages = [...this.view.log.scene.pages.keys()];
-        element('.compare-pages', this.root).replaceChildren(...(pages.length === 1 ? [] : pages.map((page, i) => {
-            const button = Object.assign(document.createElement('button'), { type: 'button', className: 'chip', textContent: String(i + 1) });
-            button.dataset.turn = page;
-            button.setAttribute('aria-label', fill(this.settings.words.page_n, { n: i + 1 }));
-            button.setAttribute('aria-pressed', String(page === this.view.page));
-            return button;
-        })));
+        element('.compare-pages', this.root).replaceChildren(
+            ...(pages.length === 1
+                ? []
+                : pages.map((page, i) => {
+                      const button = Object.assign(document.createElement('button'), {
+                          type: 'button',
+                          className: 'chip',
+                          textContent: String(i + 1),
+                      });
+                      button.dataset.turn = page;
+                      button.setAttribute('aria-label', fill(this.settings.words.page_n, { n: i + 1 }));
+                      button.setAttribute('aria-pressed', String(page === this.view.page));
+                      return button;
+                  })),
+        );
     }
 }
 

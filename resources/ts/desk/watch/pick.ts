@@ -20,14 +20,19 @@ export class PickWindow {
     private among: string[] | null = null;
     private readonly window: HTMLDialogElement;
 
-    constructor(private readonly grid: Grid, private readonly around: Around) {
+    constructor(
+        private readonly grid: Grid,
+        private readonly around: Around,
+    ) {
         this.window = mountWindow('#pick', (how) => void this.done(how));
     }
 
     async draw(among: string[] | null): Promise<void> {
         this.among = among;
         try {
-            const told = await post<{ pick: number; seat: string; among: number }>(`${this.around.address}/pick`, { seats: among });
+            const told = await post<{ pick: number; seat: string; among: number }>(`${this.around.address}/pick`, {
+                seats: among,
+            });
             this.show(told.pick, told.seat, told.among);
         } catch (problem) {
             this.around.problem(problem);
@@ -36,7 +41,9 @@ export class PickWindow {
 
     /** Another desk has drawn, or taken it back. */
     hear(pick: number | null, seat: string): void {
-        this.grid.tiles.forEach((tile) => tile.root.classList.toggle('is-picked', pick !== null && tile.seat.id === seat));
+        this.grid.tiles.forEach((tile) =>
+            tile.root.classList.toggle('is-picked', pick !== null && tile.seat.id === seat),
+        );
     }
 
     private show(pick: number, seat: string, among: number): void {
@@ -46,7 +53,9 @@ export class PickWindow {
         this.hear(pick, seat);
         element('#pick-name').textContent = tile?.nameShown ?? '';
         element('#pick-among').textContent = fill(this.around.words.picked_among, { n: among });
-        this.window.open || this.window.showModal();
+        if (!this.window.open) {
+            this.window.showModal();
+        }
         tile?.root.scrollIntoView({ block: 'nearest' });
     }
 

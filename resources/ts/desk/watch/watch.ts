@@ -68,7 +68,10 @@ export class Watch {
 
     /** Why one student is worth a look. */
     reasons(seat: string): string {
-        return this.signals.filter((one) => one.seat === seat).map(({ reason }) => reason).join(' · ');
+        return this.signals
+            .filter((one) => one.seat === seat)
+            .map(({ reason }) => reason)
+            .join(' · ');
     }
 
     groupOf(target: Element): AnswerGroup | undefined {
@@ -77,7 +80,9 @@ export class Watch {
     }
 
     private light(group: AnswerGroup | undefined): void {
-        this.grid.tiles.forEach((tile, seat) => tile.root.classList.toggle('is-alike', group?.seats.includes(seat) === true));
+        this.grid.tiles.forEach((tile, seat) =>
+            tile.root.classList.toggle('is-alike', group?.seats.includes(seat) === true),
+        );
     }
 
     private showAnswers(answers: AnswerGroup[]): void {
@@ -92,12 +97,31 @@ export class Watch {
         const line = element('#answer-groups');
         const focused = (document.activeElement as HTMLElement | null)?.dataset.key;
         line.hidden = answers.length === 0;
-        line.replaceChildren(...questions.flatMap((question, n) => [
-            ...(questions.length > 1 ? [Object.assign(document.createElement('b'), { textContent: fill(this.words.question_n, { n: n + 1 }), className: 'answer-question' })] : []),
-            ...answers.map((group, i) => [group, i] as const).filter(([group]) => group.question === question).slice(0, MOST_GROUPS).map(([group, i]) => this.chip(group, i)),
-        ]));
-        answers.some(({ outcome }) => outcome !== null) && line.append(this.proposal());
-        focused !== undefined && [...line.querySelectorAll<HTMLElement>('[data-key]')].find(({ dataset }) => dataset.key === focused)?.focus();
+        line.replaceChildren(
+            ...questions.flatMap((question, n) => [
+                ...(questions.length > 1
+                    ? [
+                          Object.assign(document.createElement('b'), {
+                              textContent: fill(this.words.question_n, { n: n + 1 }),
+                              className: 'answer-question',
+                          }),
+                      ]
+                    : []),
+                ...answers
+                    .map((group, i) => [group, i] as const)
+                    .filter(([group]) => group.question === question)
+                    .slice(0, MOST_GROUPS)
+                    .map(([group, i]) => this.chip(group, i)),
+            ]),
+        );
+        if (answers.some(({ outcome }) => outcome !== null)) {
+            line.append(this.proposal());
+        }
+        if (focused !== undefined) {
+            [...line.querySelectorAll<HTMLElement>('[data-key]')]
+                .find(({ dataset }) => dataset.key === focused)
+                ?.focus();
+        }
         this.markTiles();
         this.grid.showAnswers(answers.length > 0);
     }
@@ -106,17 +130,36 @@ export class Watch {
         const chip = Object.assign(document.createElement('button'), { type: 'button', className: 'answer-chip' });
         const [before, after] = this.words.answers_say.replace(':n', '').split(':answer');
         const answer = Object.assign(document.createElement('b'), { textContent: written, dir: 'auto' });
-        chip.append(Object.assign(document.createElement('b'), { className: 'answer-n', textContent: String(seats.length) }), before, answer, after);
+        chip.append(
+            Object.assign(document.createElement('b'), { className: 'answer-n', textContent: String(seats.length) }),
+            before,
+            answer,
+            after,
+        );
         if (outcome !== null) {
-            chip.append(Object.assign(document.createElement('span'), { className: 'answer-outcome', textContent: this.words[`outcome_${outcome}`] }));
+            chip.append(
+                Object.assign(document.createElement('span'), {
+                    className: 'answer-outcome',
+                    textContent: this.words[`outcome_${outcome}`],
+                }),
+            );
         }
-        Object.assign(chip.dataset, { do: 'choose-answer', answer: String(i), outcome: outcome ?? '', key: `${question} ${written}` });
+        Object.assign(chip.dataset, {
+            do: 'choose-answer',
+            answer: String(i),
+            outcome: outcome ?? '',
+            key: `${question} ${written}`,
+        });
         return chip;
     }
 
     /** What the answers would say of everybody, to be accepted. */
     private proposal(): HTMLElement {
-        const button = Object.assign(document.createElement('button'), { type: 'button', className: 'chip chip-quiet', textContent: this.words.propose });
+        const button = Object.assign(document.createElement('button'), {
+            type: 'button',
+            className: 'chip chip-quiet',
+            textContent: this.words.propose,
+        });
         Object.assign(button.dataset, { do: 'propose-answers', key: 'propose' });
         return button;
     }
@@ -125,7 +168,12 @@ export class Watch {
     private markTiles(): void {
         const said = new Map<string, AnswerGroup>();
         this.answers.forEach((group) => group.seats.forEach((seat) => said.has(seat) || said.set(seat, group)));
-        this.grid.tiles.forEach((tile, seat) => tile.showAnswer(said.get(seat)?.otherwise[seat] ?? said.get(seat)?.written ?? '', said.get(seat)?.outcome ?? null));
+        this.grid.tiles.forEach((tile, seat) =>
+            tile.showAnswer(
+                said.get(seat)?.otherwise[seat] ?? said.get(seat)?.written ?? '',
+                said.get(seat)?.outcome ?? null,
+            ),
+        );
     }
 
     private showSignals(signals: Noticed[]): void {
@@ -134,7 +182,9 @@ export class Watch {
         const together = gathered(known);
         const list = element('#signals ul');
         element('#signals').hidden = known.length === 0;
-        const there = new Map([...list.children].map((item) => [(item as HTMLElement).dataset.key!, item as HTMLElement]));
+        const there = new Map(
+            [...list.children].map((item) => [(item as HTMLElement).dataset.key!, item as HTMLElement]),
+        );
         const wanted = together.map((some) => {
             const [one] = some;
             const key = `${one.signal} ${some.map(({ seat }) => seat).join(' ')}`;
@@ -142,13 +192,17 @@ export class Watch {
             item.dataset.key = key;
             element('.signal-name', item).textContent = this.named(some);
             const reason = element('.signal-reason', item);
-            reason.textContent === one.reason || (reason.textContent = one.reason);
+            if (reason.textContent !== one.reason) {
+                reason.textContent = one.reason;
+            }
             return item;
         });
         if (wanted.some((item, i) => list.children[i] !== item) || list.children.length !== wanted.length) {
             const focused = document.activeElement as HTMLElement | null;
             list.replaceChildren(...wanted);
-            focused?.closest('#signals') != null && focused.focus();
+            if (focused?.closest('#signals') != null) {
+                focused.focus();
+            }
         }
         this.grid.tiles.forEach((tile, seat) => tile.showSignal(this.reasons(seat)));
         this.sayNew(known);
@@ -156,7 +210,10 @@ export class Watch {
 
     /** The first few by name. */
     private named(some: Noticed[]): string {
-        const names = some.slice(0, MOST_NAMES).map(({ seat }) => this.grid.tiles.get(seat)!.nameShown).join(', ');
+        const names = some
+            .slice(0, MOST_NAMES)
+            .map(({ seat }) => this.grid.tiles.get(seat)!.nameShown)
+            .join(', ');
         return some.length > MOST_NAMES ? fill(this.words.and_others, { names, n: some.length - MOST_NAMES }) : names;
     }
 
@@ -164,7 +221,11 @@ export class Watch {
         const item = document.createElement('li');
         const button = Object.assign(document.createElement('button'), { type: 'button', className: 'signal' });
         const seats = some.map(({ seat }) => seat).join(' ');
-        Object.assign(button.dataset, { do: some.length > 1 ? 'choose-seats' : 'open-seat', seat: seats, signal: some[0].signal });
+        Object.assign(button.dataset, {
+            do: some.length > 1 ? 'choose-seats' : 'open-seat',
+            seat: seats,
+            signal: some[0].signal,
+        });
         button.append(
             Object.assign(document.createElement('b'), { className: 'signal-name', dir: 'auto' }),
             Object.assign(document.createElement('span'), { className: 'signal-reason', dir: 'auto' }),
@@ -178,7 +239,11 @@ export class Watch {
         const fresh = signals.filter(({ signal, seat }) => !this.heard.has(`${signal} ${seat}`));
         this.heard = new Set(signals.map(({ signal, seat }) => `${signal} ${seat}`));
         if (fresh.length > 0) {
-            element('#desk-heard').textContent = fresh.map(({ seat, reason }) => fill(this.words.signal, { name: this.grid.tiles.get(seat)!.nameShown, reason })).join('. ');
+            element('#desk-heard').textContent = fresh
+                .map(({ seat, reason }) =>
+                    fill(this.words.signal, { name: this.grid.tiles.get(seat)!.nameShown, reason }),
+                )
+                .join('. ');
         }
     }
 }

@@ -54,7 +54,11 @@ export class HandOutForm {
         this.choose('mode', 'backdrop');
         this.say('');
         this.sayEffect();
-        this.value('what') === 'words' ? this.words.focus() : element('input[name=what]:checked', this.form).focus();
+        if (this.value('what') === 'words') {
+            this.words.focus();
+        } else {
+            element('input[name=what]:checked', this.form).focus();
+        }
     }
 
     say(problem: string): void {
@@ -85,7 +89,11 @@ export class HandOutForm {
         const what = this.value('what');
         const body: Record<string, unknown> = { what, mode: this.mode, alt: this.value('alt'), seats: this.seats };
         if (what === 'lead') {
-            const pages: Record<string, string> = { this: String(this.around.leadPage()), all: 'all', some: this.value('pages') };
+            const pages: Record<string, string> = {
+                this: String(this.around.leadPage()),
+                all: 'all',
+                some: this.value('pages'),
+            };
             body.pages = pages[this.value('which')];
         } else if (what === 'picture') {
             const file = element<HTMLInputElement>('#give-picture').files?.[0];
@@ -123,7 +131,9 @@ export class HandOutForm {
         if (to === null || to.value === 'all') {
             return null;
         }
-        return to.value === 'group' ? to.dataset.seats!.split(' ') : new FormData(this.form).getAll('seats[]').map(String);
+        return to.value === 'group'
+            ? to.dataset.seats!.split(' ')
+            : new FormData(this.form).getAll('seats[]').map(String);
     }
 
     private fillBackdrop({ kind, ...settings }: Backdrop): void {
@@ -155,10 +165,17 @@ export class HandOutForm {
         }
         const all = this.form.querySelectorAll('[name="seats[]"]').length;
         const { seats } = this;
-        element('.recipient-list', this.form).hidden = this.form.querySelector<HTMLInputElement>('[name=to]:checked')?.value !== 'some';
+        element('.recipient-list', this.form).hidden =
+            this.form.querySelector<HTMLInputElement>('[name=to]:checked')?.value !== 'some';
         const n = what === 'words' || seats === null ? all : seats.length;
-        const effect = what === 'words' ? (this.value('place') === 'next' ? words.handout_next : words.handout) : words[`give_${this.mode}`];
-        element('#handout-effect').textContent = fill(effect, { n }) + (what !== 'words' && seats === null ? ` ${words.give_late}` : '');
+        const effect =
+            what === 'words'
+                ? this.value('place') === 'next'
+                    ? words.handout_next
+                    : words.handout
+                : words[`give_${this.mode}`];
+        element('#handout-effect').textContent =
+            fill(effect, { n }) + (what !== 'words' && seats === null ? ` ${words.give_late}` : '');
         const empties = what !== 'words' && this.mode === 'fresh';
         const give = what === 'words' || seats === null ? words.give_all : fill(words.give_some, { n });
         element('#handout-do').textContent = empties ? fill(words.give_fresh_do, { n }) : give;

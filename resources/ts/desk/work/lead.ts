@@ -36,9 +36,22 @@ export class Lead {
             void this.handOut();
         });
         this.inkOff = mountWindow('#ink-off', (how) => void this.tell('ink', { on: false, stays: how === 'stays' }));
-        element('#lead-ink').addEventListener('click', () => (this.isInkOn ? this.inkOff.showModal() : void this.tell('ink', { on: true })));
-        element('#lead-screen').addEventListener('click', () => void settings.run(`${settings.address}/lead-beside`, { prompt: this.prompt, page: this.bench!.view.page, alone: true }));
-        element('#lead-show').addEventListener('click', () => void this.tell('show', { page: this.isPageShown ? null : this.bench!.view.page }));
+        element('#lead-ink').addEventListener('click', () =>
+            this.isInkOn ? this.inkOff.showModal() : void this.tell('ink', { on: true }),
+        );
+        element('#lead-screen').addEventListener(
+            'click',
+            () =>
+                void settings.run(`${settings.address}/lead-beside`, {
+                    prompt: this.prompt,
+                    page: this.bench!.view.page,
+                    alone: true,
+                }),
+        );
+        element('#lead-show').addEventListener(
+            'click',
+            () => void this.tell('show', { page: this.isPageShown ? null : this.bench!.view.page }),
+        );
     }
 
     /** What students have of it, as the room says. */
@@ -59,7 +72,8 @@ export class Lead {
         element('span', screen).textContent = isOnScreen ? words.screen_down : words.screen_up;
         const [canvas, page] = seen.shown ?? ['', ''];
         const n = this.bench.pages.indexOf(page) + 1;
-        element('#lead-shown').textContent = seen.shown === null ? words.look_none : canvas === this.bench.canvas ? fill(words.look_here, { n }) : '';
+        element('#lead-shown').textContent =
+            seen.shown === null ? words.look_none : canvas === this.bench.canvas ? fill(words.look_here, { n }) : '';
     }
 
     /** The number of the page that is open, from 1. */
@@ -118,8 +132,13 @@ export class Lead {
 
     private async begin(): Promise<void> {
         const { bench, tray, outbox } = await openTeacherBench({
-            ...this.settings, root: this.root, saved: '#lead-saved', box: `lead-${this.settings.session}`, wet: this.wet,
-            turned: () => this.showSeen(this.seen), pieces: () => this.askForPieces(),
+            ...this.settings,
+            root: this.root,
+            saved: '#lead-saved',
+            box: `lead-${this.settings.session}`,
+            wet: this.wet,
+            turned: () => this.showSeen(this.seen),
+            pieces: () => this.askForPieces(),
         });
         this.outbox = outbox;
         this.bench = bench;
@@ -155,7 +174,12 @@ export class Lead {
         const how = String(form.get('how')) as 'move' | 'locked' | 'stack';
         this.dialog.close();
         try {
-            const n = await this.bench!.handOutPieces(`${this.settings.address}/prompt/${this.prompt}/hand-out`, alt, how, { page: this.page - 1, seats: to === '' ? null : to.split(' ') });
+            const n = await this.bench!.handOutPieces(
+                `${this.settings.address}/prompt/${this.prompt}/hand-out`,
+                alt,
+                how,
+                { page: this.page - 1, seats: to === '' ? null : to.split(' ') },
+            );
             this.settings.say(fill(this.settings.words.pieces_out, { n }));
         } catch (problem) {
             this.settings.say((problem as Error).message);

@@ -38,7 +38,9 @@ export async function openTeacherBench(settings: Settings): Promise<{ bench: Wor
         seat: settings.box,
         address: `${address}/operations`,
         accepted: (where, accepted) => {
-            where === bench?.canvas && bench.view.confirm(accepted);
+            if (where === bench?.canvas) {
+                bench.view.confirm(accepted);
+            }
         },
         refused: (where, id, reason) => {
             if (where === bench?.canvas) {
@@ -48,23 +50,29 @@ export async function openTeacherBench(settings: Settings): Promise<{ bench: Wor
             say(reason);
         },
         changed: (waiting, reachable) => {
-            element(settings.saved).textContent = fill(words[reachable ? (waiting > 0 ? 'saving' : 'saved') : 'offline_lead'], { n: waiting });
+            element(settings.saved).textContent = fill(
+                words[reachable ? (waiting > 0 ? 'saving' : 'saved') : 'offline_lead'],
+                { n: waiting },
+            );
         },
     });
-    const mounted = mountBench({
-        root: settings.root,
-        layer: 'lead',
-        isOnDesk: true,
-        assets: settings.assets,
-        stamps: settings.stamps,
-        words,
-        bringIn: `${address}/bring-in`,
-        wet: settings.wet,
-        put: (canvas, operation) => void outbox.put(canvas, operation),
-        whole: async (canvas) => (await get<OpenedCanvas>(`${address}/canvas/${canvas}/log`)).operations,
-        say,
-        turned: () => settings.turned(),
-    }, settings.pieces);
+    const mounted = mountBench(
+        {
+            root: settings.root,
+            layer: 'lead',
+            isOnDesk: true,
+            assets: settings.assets,
+            stamps: settings.stamps,
+            words,
+            bringIn: `${address}/bring-in`,
+            wet: settings.wet,
+            put: (canvas, operation) => void outbox.put(canvas, operation),
+            whole: async (canvas) => (await get<OpenedCanvas>(`${address}/canvas/${canvas}/log`)).operations,
+            say,
+            turned: () => settings.turned(),
+        },
+        settings.pieces,
+    );
     bench = mounted.bench;
     void outbox.flush();
     return { ...mounted, outbox };

@@ -37,9 +37,17 @@ return Application::configure(basePath: dirname(__DIR__))
         $isJson = static fn (Request $request): bool => $request->isJson();
         $middleware->trimStrings(except: [$isJson]);
         $middleware->convertEmptyStringsToNull(except: [$isJson]);
-        $middleware->web(append: [PlainInput::class, GreetsVisitor::class], replace: [StartSession::class => StartWebSession::class]);
+        $middleware->web(
+            append: [PlainInput::class, GreetsVisitor::class],
+            replace: [StartSession::class => StartWebSession::class],
+        );
         // What open pages ask all day long: no session is opened for it.
-        $middleware->group('hot', [EncryptCookies::class, PlainInput::class, SameOrigin::class, SubstituteBindings::class]);
+        $middleware->group('hot', [
+            EncryptCookies::class,
+            PlainInput::class,
+            SameOrigin::class,
+            SubstituteBindings::class,
+        ]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['name']);
@@ -49,14 +57,20 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(static function (PDOException $problem, Request $request) {
             $said = Health::said($problem);
 
-            return $said === null ? null : ($request->expectsJson() || $request->isJson()
-                ? response()->json(['message' => $said], 503) : response()->view('refused', ['sentence' => $said], 503));
+            return $said === null
+                ? null
+                : ($request->expectsJson() || $request->isJson()
+                    ? response()->json(['message' => $said], 503)
+                    : response()->view('refused', ['sentence' => $said], 503));
         });
         $exceptions->render(static function (RefusedDeed $problem, Request $request) {
             $status = $problem->refusal === Refusal::NotYours ? 403 : 409;
 
             return $request->expectsJson() || $request->isJson()
-                ? response()->json(['message' => __($problem->getMessage()), 'refusal' => $problem->refusal->value], $status)
+                ? response()->json(
+                    ['message' => __($problem->getMessage()), 'refusal' => $problem->refusal->value],
+                    $status,
+                )
                 : response()->view('refused', ['sentence' => __($problem->getMessage())], $status);
         });
     })

@@ -78,7 +78,7 @@ final class Hand
 
     public function write(float $x, float $y, string $words, float $scale = 1.0): void
     {
-        $unit = $this->size * $scale / 21;
+        $unit = ($this->size * $scale) / 21;
         foreach (str_split($words) as $letter) {
             [$width, $lines] = self::glyph($letter);
             $up = self::noise($this->size * 0.04);
@@ -125,7 +125,11 @@ final class Hand
 
     public function effort(string $label = 'F', bool $down = true): void
     {
-        $down ? $this->arrow(1338, 150, 1338, 290) : $this->arrow(1338, 470, 1338, 340);
+        if ($down) {
+            $this->arrow(1338, 150, 1338, 290);
+        } else {
+            $this->arrow(1338, 470, 1338, 340);
+        }
         $this->write(1275, $down ? 190 : 440, $label);
     }
 
@@ -162,9 +166,17 @@ final class Hand
 
     public function text(int $x, int $y, string $words): void
     {
-        $this->steps[] = ['wait' => 1500, 'text' => [
-            'type' => 'text', 'x' => $x * 10, 'y' => $y * 10, 'size' => 40, 'colour' => $this->colour, 'text' => $words,
-        ]];
+        $this->steps[] = [
+            'wait' => 1500,
+            'text' => [
+                'type' => 'text',
+                'x' => $x * 10,
+                'y' => $y * 10,
+                'size' => 40,
+                'colour' => $this->colour,
+                'text' => $words,
+            ],
+        ];
     }
 
     /** Rubs out the last so many strokes. */
@@ -260,7 +272,7 @@ $class = [
             $x = 300 + 340 * $i;
             $path = [];
             for ($a = 0; $a <= 20; $a++) {
-                $path[] = [$x + 160 - 160 * cos(M_PI * $a / 20), 620 - 190 * sin(M_PI * $a / 20)];
+                $path[] = [$x + 160 - 160 * cos((M_PI * $a) / 20), 620 - 190 * sin((M_PI * $a) / 20)];
             }
             $h->line($path, 500);
         }
@@ -395,9 +407,24 @@ $class = [
 
 /** What each types as the force at the right end; who is not here has not got so far. */
 $answers = [
-    'Tamsin Vale' => '80 N', 'Ikenna Orr' => '80', 'Solveig Marsh' => '60 N', 'نور الهدى' => '80 N', 'Rafe Dunmore' => '720 N', 'Wren Ashgrove' => '80 N',
-    'Jory Penhale' => '80N', 'Dilan Aras' => '80 N', 'Cosmo Fell' => '8 N', 'Esme Quarry' => '80 N', 'Priya Stonewell' => '0.08 kN', 'Leila Winmoor' => '80 N',
-    'Hana Broadwater' => '80 N', 'Tova Lindqvale' => '80 N', 'Yusra Fenwick' => '720 N', 'Finn Harrowgate' => '240 N', 'Gus Millbeam' => '240 N', 'Silas Ridge' => '240 N',
+    'Tamsin Vale' => '80 N',
+    'Ikenna Orr' => '80',
+    'Solveig Marsh' => '60 N',
+    'نور الهدى' => '80 N',
+    'Rafe Dunmore' => '720 N',
+    'Wren Ashgrove' => '80 N',
+    'Jory Penhale' => '80N',
+    'Dilan Aras' => '80 N',
+    'Cosmo Fell' => '8 N',
+    'Esme Quarry' => '80 N',
+    'Priya Stonewell' => '0.08 kN',
+    'Leila Winmoor' => '80 N',
+    'Hana Broadwater' => '80 N',
+    'Tova Lindqvale' => '80 N',
+    'Yusra Fenwick' => '720 N',
+    'Finn Harrowgate' => '240 N',
+    'Gus Millbeam' => '240 N',
+    'Silas Ridge' => '240 N',
 ];
 
 $students = [];
@@ -422,4 +449,9 @@ foreach ($class as $name => $does) {
 
 $json = json_encode(['students' => $students], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
 file_put_contents(__DIR__.'/class.json', $json."\n");
-printf("%d students, %d steps, %d bytes\n", count($students), array_sum(array_map(fn ($s) => count($s['steps']), $students)), strlen($json));
+printf(
+    "%d students, %d steps, %d bytes\n",
+    count($students),
+    array_sum(array_map(fn ($s) => count($s['steps']), $students)),
+    strlen($json),
+);

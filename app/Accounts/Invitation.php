@@ -18,14 +18,20 @@ final class Invitation
     {
         DB::table('invitations')->where('expires_at', '<', now())->delete();
         $token = Str::random(40);
-        DB::table('invitations')->insert(['token_hash' => hash('sha256', $token), 'expires_at' => now()->addDays($days)]);
+        DB::table('invitations')->insert([
+            'token_hash' => hash('sha256', $token),
+            'expires_at' => now()->addDays($days),
+        ]);
 
         return $token;
     }
 
     public static function holds(string $token): bool
     {
-        return DB::table('invitations')->where('token_hash', hash('sha256', $token))->where('expires_at', '>=', now())->exists();
+        return DB::table('invitations')
+            ->where('token_hash', hash('sha256', $token))
+            ->where('expires_at', '>=', now())
+            ->exists();
     }
 
     /** This browser may make an account with it. */
@@ -45,6 +51,8 @@ final class Invitation
     public static function use(Request $request): void
     {
         $token = $request->session()->pull(self::KEY);
-        is_string($token) && DB::table('invitations')->where('token_hash', hash('sha256', $token))->delete();
+        if (is_string($token)) {
+            DB::table('invitations')->where('token_hash', hash('sha256', $token))->delete();
+        }
     }
 }

@@ -29,21 +29,30 @@ final class JoinTeachers
     {
         $before = CurrentTeacher::of($request);
 
-        return $before !== null && ! $before->is($teacher) && ! $before->hasAccount()
-            && ($before->plans()->exists() || $before->rosters()->exists() || $before->sessions()->exists());
+        return $before !== null &&
+            ! $before->is($teacher) &&
+            ! $before->hasAccount() &&
+            ($before->plans()->exists() || $before->rosters()->exists() || $before->sessions()->exists());
     }
 
     private function takeOver(Teacher $from, Teacher $to): void
     {
         DB::transaction(static function () use ($from, $to): void {
             foreach (['plans', 'rosters', 'intakes', 'plan_edits', 'checks', 'devices'] as $table) {
-                DB::table($table)->where('teacher_id', $from->id)->update(['teacher_id' => $to->id]);
+                DB::table($table)
+                    ->where('teacher_id', $from->id)
+                    ->update(['teacher_id' => $to->id]);
             }
             foreach (['desk_rights' => 'live_session_id', 'plan_rights' => 'plan_id'] as $table => $column) {
                 $held = DB::table($table)->where('teacher_id', $to->id)->pluck($column);
-                DB::table($table)->where('teacher_id', $from->id)->whereNotIn($column, $held)->update(['teacher_id' => $to->id]);
+                DB::table($table)
+                    ->where('teacher_id', $from->id)
+                    ->whereNotIn($column, $held)
+                    ->update(['teacher_id' => $to->id]);
             }
-            $to->name === '' && $to->update(['name' => $from->name]);
+            if ($to->name === '') {
+                $to->update(['name' => $from->name]);
+            }
             $from->delete();
         });
     }

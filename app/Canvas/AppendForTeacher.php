@@ -41,12 +41,20 @@ final readonly class AppendForTeacher
     {
         $first = array_key_last($handout->pages) === 0;
 
-        return $this->take($canvas, $handout->operations($first ? [''] : array_map(strval(...), array_keys($canvas->scene()->pages)), $this->newId(...)));
+        return $this->take(
+            $canvas,
+            $handout->operations(
+                $first ? [''] : array_map(strval(...), array_keys($canvas->scene()->pages)),
+                $this->newId(...),
+            ),
+        );
     }
 
     public function backdrop(Canvas $canvas, Backdrop $backdrop): string
     {
-        return $this->take($canvas, [self::operation($this->newId(), OperationKind::Backdrop, ['backdrop' => $backdrop->toArray()])])[0];
+        return $this->take($canvas, [
+            self::operation($this->newId(), OperationKind::Backdrop, ['backdrop' => $backdrop->toArray()]),
+        ])[0];
     }
 
     /**
@@ -56,7 +64,9 @@ final readonly class AppendForTeacher
      */
     public function earlier(Canvas $canvas, string $operation): string
     {
-        return $this->take($canvas, [self::operation($this->newId(), OperationKind::GiveBack, ['target' => $operation])])[0];
+        return $this->take($canvas, [
+            self::operation($this->newId(), OperationKind::GiveBack, ['target' => $operation]),
+        ])[0];
     }
 
     /**
@@ -81,7 +91,10 @@ final readonly class AppendForTeacher
         $page = $this->newId();
         $operations = [
             self::operation($page, OperationKind::Page, []),
-            self::operation($this->newId(), OperationKind::Backdrop, ['page' => $page, 'backdrop' => $backdrop->toArray()]),
+            self::operation($this->newId(), OperationKind::Backdrop, [
+                'page' => $page,
+                'backdrop' => $backdrop->toArray(),
+            ]),
         ];
         foreach (array_chunk($objects, Add::MOST_OBJECTS) as $some) {
             $operations[] = self::operation($this->newId(), OperationKind::Add, ['page' => $page, 'objects' => $some]);
@@ -97,10 +110,21 @@ final readonly class AppendForTeacher
     public function withdraw(Canvas $canvas, array $ids): void
     {
         $ids = array_map(strval(...), array_filter($ids, is_string(...)));
-        $pages = LoggedOperation::query()->where('canvas_id', $canvas->id)->whereIn('op_id', $ids)->where('kind', OperationKind::Page->value)->pluck('op_id')->all();
+        $pages = LoggedOperation::query()
+            ->where('canvas_id', $canvas->id)
+            ->whereIn('op_id', $ids)
+            ->where('kind', OperationKind::Page->value)
+            ->pluck('op_id')
+            ->all();
         $scene = $pages === [] ? null : $canvas->scene();
-        $used = array_filter($pages, static fn (mixed $page): bool => $scene !== null
-            && array_filter($scene->onPage((string) $page), static fn (PlacedObject $placed): bool => $placed->layer === Layer::Student) !== []);
+        $used = array_filter(
+            $pages,
+            static fn (mixed $page): bool => $scene !== null &&
+                array_filter(
+                    $scene->onPage((string) $page),
+                    static fn (PlacedObject $placed): bool => $placed->layer === Layer::Student,
+                ) !== [],
+        );
         $operations = [];
         foreach (array_reverse(array_diff($ids, $used)) as $id) {
             $operations[] = self::operation($this->newId(), OperationKind::Withdraw, ['target' => $id]);
@@ -129,7 +153,14 @@ final readonly class AppendForTeacher
     private function take(Canvas $canvas, array $operations): array
     {
         $at = Clock::ms();
-        $answer = $operations === [] ? ['refused' => []] : ($this->append)($canvas, Author::teacher(), array_map(static fn (array $one): array => $one + ['at' => $at], $operations));
+        $answer =
+            $operations === []
+                ? ['refused' => []]
+                : ($this->append)(
+                    $canvas,
+                    Author::teacher(),
+                    array_map(static fn (array $one): array => $one + ['at' => $at], $operations),
+                );
         if ($answer['refused'] !== []) {
             throw UnreadableFields::badValue('body', 'was refused: '.$answer['refused'][0]['reason']);
         }

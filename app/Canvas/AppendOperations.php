@@ -48,9 +48,22 @@ final readonly class AppendOperations
         [$operations, $refused] = $this->read($batch, $author);
         $added = $held = [];
         $counts = null;
-        $accepted = DB::transaction(function () use ($canvas, $operations, $only, &$added, &$refused, &$held, &$counts): array {
+        $accepted = DB::transaction(function () use (
+            $canvas,
+            $operations,
+            $only,
+            &$added,
+            &$refused,
+            &$held,
+            &$counts,
+        ): array {
             $counts = Counts::of($canvas);
-            [$accepted, $added, $bad, $held] = $this->append($canvas, $operations, $counts, $only === null ? $canvas->layers() : [$only]);
+            [$accepted, $added, $bad, $held] = $this->append(
+                $canvas,
+                $operations,
+                $counts,
+                $only === null ? $canvas->layers() : [$only],
+            );
             $refused = [...$refused, ...$bad];
 
             return $accepted;
@@ -134,11 +147,16 @@ final readonly class AppendOperations
             $known,
             $counts->tray,
             $now,
-            static fn (string $id): bool => Asset::query()->whereKey($id)->where(self::holder($canvas))
-                ->where(static fn ($owner) => $owner->whereNull('seat_id')->orWhere('seat_id', $canvas->seat_id))->exists(),
+            static fn (string $id): bool => Asset::query()
+                ->whereKey($id)
+                ->where(self::holder($canvas))
+                ->where(static fn ($owner) => $owner->whereNull('seat_id')->orWhere('seat_id', $canvas->seat_id))
+                ->exists(),
             $counts->objects,
             static fn (): Scene => KeptScene::of($canvas)->scene,
-            static fn (string $id): ?Question => $canvas->seat === null ? null : $canvas->prompt->question($id, $canvas->seat),
+            static fn (string $id): ?Question => $canvas->seat === null
+                ? null
+                : $canvas->prompt->question($id, $canvas->seat),
             $layers,
         );
     }
@@ -146,7 +164,9 @@ final readonly class AppendOperations
     /** @return array<string, ?string> whose pictures may be shown on it */
     private static function holder(Canvas $canvas): array
     {
-        return $canvas->live_session_id === null ? ['plan_id' => $canvas->prompt->plan_id] : ['live_session_id' => $canvas->live_session_id];
+        return $canvas->live_session_id === null
+            ? ['plan_id' => $canvas->prompt->plan_id]
+            : ['live_session_id' => $canvas->live_session_id];
     }
 
     /**
@@ -199,14 +219,24 @@ final readonly class AppendOperations
             return;
         }
         foreach (array_chunk($added, 500) as $some) {
-            LoggedOperation::query()->insert(array_map(static fn (LoggedOperation $row): array => $row->getAttributes(), $some));
+            LoggedOperation::query()->insert(
+                array_map(static fn (LoggedOperation $row): array => $row->getAttributes(), $some),
+            );
         }
         $byStudent = $added[count($added) - 1]->seat_id !== null;
-        DB::table('canvases')->where('id', $canvas->id)->update(
-            ['operation_count' => $counts->operations, 'added_count' => $counts->objects, 'byte_count' => $counts->bytes->ofCanvas()] + ($byStudent ? ['last_stroke_ms' => $now] : []),
-        );
+        DB::table('canvases')
+            ->where('id', $canvas->id)
+            ->update(
+                [
+                    'operation_count' => $counts->operations,
+                    'added_count' => $counts->objects,
+                    'byte_count' => $counts->bytes->ofCanvas(),
+                ] + ($byStudent ? ['last_stroke_ms' => $now] : []),
+            );
         if ($canvas->live_session_id !== null) {
-            DB::table('live_sessions')->where('id', $canvas->live_session_id)->update(['operation_count' => $counts->ofSession, 'byte_count' => $counts->bytes->ofSession()]);
+            DB::table('live_sessions')
+                ->where('id', $canvas->live_session_id)
+                ->update(['operation_count' => $counts->ofSession, 'byte_count' => $counts->bytes->ofSession()]);
         }
     }
 
@@ -216,9 +246,12 @@ final readonly class AppendOperations
         if ($canvas->live_session_id === null) {
             return;
         }
-        $session = (new LiveSession)->forceFill(['id' => $canvas->live_session_id]);
+        $session = (new LiveSession())->forceFill(['id' => $canvas->live_session_id]);
         $message = self::message('operations', $added);
-        $this->publisher->publish(Audience::desk($session)->channel, $counts->isCovered ? self::coveredMessage($added) : $message);
+        $this->publisher->publish(
+            Audience::desk($session)->channel,
+            $counts->isCovered ? self::coveredMessage($added) : $message,
+        );
         if ($canvas->seat_id !== null) {
             $this->publisher->publish('seat.'.Seat::channelOf($canvas->seat_id, $counts->turn), $message);
         } else {
@@ -243,7 +276,9 @@ final readonly class AppendOperations
     /** @param  list<LoggedOperation>  $rows */
     private static function coveredMessage(array $rows): string
     {
-        return '{"stream":"operations","operations":['.implode(',', array_map(static fn (LoggedOperation $row): string => $row->coveredWire(), $rows)).']}';
+        return '{"stream":"operations","operations":['.
+            implode(',', array_map(static fn (LoggedOperation $row): string => $row->coveredWire(), $rows)).
+            ']}';
     }
 
     /**
@@ -255,6 +290,8 @@ final readonly class AppendOperations
     {
         $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $rows));
 
-        return strlen($operations) > self::MOST_LIVE_BYTES ? '{"stream":"'.$stream.'","operations":[],"ask":true}' : '{"stream":"'.$stream.'","operations":['.$operations.']}';
+        return strlen($operations) > self::MOST_LIVE_BYTES
+            ? '{"stream":"'.$stream.'","operations":[],"ask":true}'
+            : '{"stream":"'.$stream.'","operations":['.$operations.']}';
     }
 }

@@ -18,14 +18,20 @@ use Illuminate\Support\Str;
 final class CanvasFile
 {
     public const MIME = [
-        'png' => 'image/png', 'svg' => 'image/svg+xml', 'pdf' => 'application/pdf', 'inkml' => 'application/inkml+xml',
+        'png' => 'image/png',
+        'svg' => 'image/svg+xml',
+        'pdf' => 'application/pdf',
+        'inkml' => 'application/inkml+xml',
     ];
 
     /** @param  int  $page  which page, from 1, where the format holds one */
     public static function answer(Canvas $canvas, string $format, int $page): Response
     {
         $bytes = self::bytes($canvas, $format, $page) ?? abort(404);
-        $name = (Str::slug($canvas->prompt->plan->title ?? $canvas->prompt->session->title) ?: 'work')."-{$canvas->prompt->n}".($page > 1 ? "-{$page}" : '');
+        $name =
+            (Str::slug($canvas->prompt->plan->title ?? $canvas->prompt->session->title) ?: 'work').
+            "-{$canvas->prompt->n}".
+            ($page > 1 ? "-{$page}" : '');
 
         return response($bytes)->withHeaders([
             'Content-Type' => self::MIME[$format],
@@ -42,15 +48,19 @@ final class CanvasFile
         $pictures = new EmbeddedPictures($canvas->prompt->holder());
         $pageId = array_map(strval(...), array_keys($scene->pages))[$page - 1] ?? null;
 
-        return $pageId === null ? null : match ($format) {
-            'png' => Rsvg::png(SceneSvg::document($scene, $pictures, $pageId), Page::WIDTH),
-            'svg' => SceneSvg::exchange($scene, $pictures, $pageId),
-            'inkml' => InkMl::write($scene),
-            default => self::pdf(array_map(
-                static fn (int|string $id): string => SceneSvg::document($scene, $pictures, (string) $id),
-                array_keys($scene->pages),
-            )),
-        };
+        return $pageId === null
+            ? null
+            : match ($format) {
+                'png' => Rsvg::png(SceneSvg::document($scene, $pictures, $pageId), Page::WIDTH),
+                'svg' => SceneSvg::exchange($scene, $pictures, $pageId),
+                'inkml' => InkMl::write($scene),
+                default => self::pdf(
+                    array_map(
+                        static fn (int|string $id): string => SceneSvg::document($scene, $pictures, (string) $id),
+                        array_keys($scene->pages),
+                    ),
+                ),
+            };
     }
 
     /** @param  list<string>  $pages  SVG documents */

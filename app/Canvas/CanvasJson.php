@@ -33,14 +33,23 @@ final class CanvasJson
     /** Operations after a place in the log, as pages read them. */
     public static function log(Canvas $canvas, int $after): string
     {
-        return $canvas->operations()->where('n', '>', $after)->get()
-            ->map(static fn (LoggedOperation $row): string => $row->wire())->implode(',');
+        return $canvas
+            ->operations()
+            ->where('n', '>', $after)
+            ->get()
+            ->map(static fn (LoggedOperation $row): string => $row->wire())
+            ->implode(',');
     }
 
     /** @param  array<string, mixed>  $also */
     private static function body(Canvas $canvas, int $n, string $scene, array $also, ?Layer $layer = null): string
     {
-        $also += ['canvas' => $canvas->id, 'clock' => Clock::ms(), 'n' => $n, 'older' => self::older($canvas, $n, $layer ?? $canvas->layer())];
+        $also += [
+            'canvas' => $canvas->id,
+            'clock' => Clock::ms(),
+            'n' => $n,
+            'older' => self::older($canvas, $n, $layer ?? $canvas->layer()),
+        ];
 
         return sprintf(
             '%s,"scene":%s,"operations":[%s]}',
@@ -57,16 +66,26 @@ final class CanvasJson
      */
     private static function older(Canvas $canvas, int $n, Layer $layer): array
     {
-        $own = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)
-            ->where('seat_id', $layer === Layer::Student ? $canvas->seat_id : null)->where('layer', $layer->value);
+        $own = LoggedOperation::query()
+            ->where('canvas_id', $canvas->id)
+            ->where('n', '<=', $n)
+            ->where('seat_id', $layer === Layer::Student ? $canvas->seat_id : null)
+            ->where('layer', $layer->value);
         // What a fresh start put away is not the author's to undo.
-        $fresh = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '<=', $n)->where('kind', OperationKind::Fresh->value)
-            ->whereRaw("not exists (select 1 from operations w where w.canvas_id = operations.canvas_id and w.kind = 'withdraw' and json_extract(w.body, '$.target') = operations.op_id)")->max('n');
+        $fresh = LoggedOperation::query()
+            ->where('canvas_id', $canvas->id)
+            ->where('n', '<=', $n)
+            ->where('kind', OperationKind::Fresh->value)
+            ->whereRaw(
+                "not exists (select 1 from operations w where w.canvas_id = operations.canvas_id and w.kind = 'withdraw' and json_extract(w.body, '$.target') = operations.op_id)",
+            )
+            ->max('n');
         $own->where('n', '>', is_numeric($fresh) ? (int) $fresh : 0);
         $last = $n === 0 ? null : (clone $own)->orderByDesc('n')->value('kind');
 
         return [
-            'undo' => $last !== null && $own->whereNotIn('kind', [OperationKind::Backdrop->value, OperationKind::Withdraw->value])->exists(),
+            'undo' => $last !== null &&
+                $own->whereNotIn('kind', [OperationKind::Backdrop->value, OperationKind::Withdraw->value])->exists(),
             'redo' => $last === OperationKind::Withdraw->value || $last === OperationKind::Reinstate->value,
         ];
     }

@@ -31,13 +31,16 @@ final readonly class CarriedWork
         }
         $seats = Seat::query()->where('live_session_id', $session->carries_on_id);
 
-        return ($entry === null ? null : (clone $seats)->where('roster_entry_id', $entry)->first()) ?? $seats->where('name', $name)->first();
+        return ($entry === null ? null : (clone $seats)->where('roster_entry_id', $entry)->first()) ??
+            $seats->where('name', $name)->first();
     }
 
     /** Whose earlier work whoever comes in under this name would have; null for nobody's. */
     public static function waitsFor(LiveSession $session, string $name, ?string $entry): ?Seat
     {
-        return $session->carries_on_id !== null && $session->prompts()->whereNotNull('carries_prompt_id')->exists() ? self::earlier($session, $name, $entry) : null;
+        return $session->carries_on_id !== null && $session->prompts()->whereNotNull('carries_prompt_id')->exists()
+            ? self::earlier($session, $name, $entry)
+            : null;
     }
 
     /** @return bool whether there was any */
@@ -53,15 +56,28 @@ final readonly class CarriedWork
             $count = $session->operation_count;
             $copies = self::pictures($from, $seat, $session);
             foreach ($from->operations()->toBase()->get()->chunk(300) as $some) {
-                LoggedOperation::query()->insert($some->map(static function (object $row) use ($canvas, $seat, $session, $copies, &$count): array {
-                    $row = (array) $row;
-                    unset($row['id']);
+                LoggedOperation::query()->insert(
+                    $some
+                        ->map(static function (object $row) use ($canvas, $seat, $session, $copies, &$count): array {
+                            $row = (array) $row;
+                            unset($row['id']);
 
-                    return ['live_session_id' => $session->id, 'canvas_id' => $canvas->id, 'session_n' => ++$count, 'seat_id' => $row['seat_id'] === null ? null : $seat->id, 'body' => strtr((string) $row['body'], $copies)] + $row;
-                })->values()->all());
+                            return [
+                                'live_session_id' => $session->id,
+                                'canvas_id' => $canvas->id,
+                                'session_n' => ++$count,
+                                'seat_id' => $row['seat_id'] === null ? null : $seat->id,
+                                'body' => strtr((string) $row['body'], $copies),
+                            ] + $row;
+                        })
+                        ->values()
+                        ->all(),
+                );
             }
             $canvas->update($from->only(['operation_count', 'added_count', 'last_stroke_ms', 'byte_count']));
-            LiveSession::query()->whereKey($session->id)->update(['operation_count' => $count, 'byte_count' => DB::raw('byte_count + '.$from->byte_count)]);
+            LiveSession::query()
+                ->whereKey($session->id)
+                ->update(['operation_count' => $count, 'byte_count' => DB::raw('byte_count + '.$from->byte_count)]);
         });
 
         return true;
@@ -72,9 +88,16 @@ final readonly class CarriedWork
     {
         $copies = [];
         foreach (Asset::query()->where('live_session_id', $from->live_session_id)->get() as $asset) {
-            if ($from->operations()->where('body', 'like', "%{$asset->id}%")->exists()) {
+            if (
+                $from
+                    ->operations()
+                    ->where('body', 'like', "%{$asset->id}%")
+                    ->exists()
+            ) {
                 $copy = $asset->copyTo($session);
-                $asset->seat_id === null || $copy->update(['seat_id' => $seat->id]);
+                if ($asset->seat_id !== null) {
+                    $copy->update(['seat_id' => $seat->id]);
+                }
                 $copies[$asset->id] = $copy->id;
             }
         }

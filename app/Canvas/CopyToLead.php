@@ -24,14 +24,27 @@ final readonly class CopyToLead
     {
         $scene = $canvas->scene();
         $page = isset($scene->pages[$page]) ? $page : '';
-        $objects = array_values(array_map(
-            static fn (PlacedObject $placed): array => (new Placing($placed->object, $placed->place, $placed->group))->toArray(),
-            array_filter($scene->onPage($page), static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach),
-        ));
+        $objects = array_values(
+            array_map(
+                static fn (PlacedObject $placed): array => (new Placing(
+                    $placed->object,
+                    $placed->place,
+                    $placed->group,
+                ))->toArray(),
+                array_filter(
+                    $scene->onPage($page),
+                    static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach,
+                ),
+            ),
+        );
 
         return DB::transaction(function () use ($canvas, $scene, $page, $objects): int {
             $lead = $this->takeCanvas->lead($canvas->prompt)->refresh();
-            $this->putOn->newPage($lead, $scene->backdrop($page), PictureIds::renamed($objects, OwnCopies::of($canvas, $objects)));
+            $this->putOn->newPage(
+                $lead,
+                $scene->backdrop($page),
+                PictureIds::renamed($objects, OwnCopies::of($canvas, $objects)),
+            );
 
             return count($lead->refresh()->scene()->pages);
         });

@@ -42,23 +42,61 @@ final class Counts
 
     public static function of(Canvas $canvas): self
     {
-        $row = DB::table('canvases')->leftJoin('live_sessions', 'live_sessions.id', '=', 'canvases.live_session_id')
-            ->join('prompts', 'prompts.id', '=', 'canvases.prompt_id')->leftJoin('seats', 'seats.id', '=', 'canvases.seat_id')->where('canvases.id', $canvas->id)
+        $row = DB::table('canvases')
+            ->leftJoin('live_sessions', 'live_sessions.id', '=', 'canvases.live_session_id')
+            ->join('prompts', 'prompts.id', '=', 'canvases.prompt_id')
+            ->leftJoin('seats', 'seats.id', '=', 'canvases.seat_id')
+            ->where('canvases.id', $canvas->id)
             ->first([
-                'canvases.operation_count as operations', 'canvases.added_count as objects',
-                'live_sessions.operation_count as of_session', DB::raw('coalesce(prompts.tray, live_sessions.tray) as tray'),
-                'canvases.seat_id', 'canvases.sent_at_ms', 'prompts.state as prompt_state', 'prompts.state_at_ms as prompt_at', 'seats.state as seat_state', 'seats.state_at_ms as seat_at',
-                'seats.turn', 'seats.pens as own_pens', 'canvases.byte_count as bytes', 'live_sessions.byte_count as bytes_of_session',
-                DB::raw('(select sum(byte_count) from canvases mine where mine.seat_id = canvases.seat_id) as bytes_of_seat'), 'live_sessions.pens', 'live_sessions.timer', 'live_sessions.lead', 'live_sessions.ended_at', 'live_sessions.settings', 'prompts.revealed_at_ms',
+                'canvases.operation_count as operations',
+                'canvases.added_count as objects',
+                'live_sessions.operation_count as of_session',
+                DB::raw('coalesce(prompts.tray, live_sessions.tray) as tray'),
+                'canvases.seat_id',
+                'canvases.sent_at_ms',
+                'prompts.state as prompt_state',
+                'prompts.state_at_ms as prompt_at',
+                'seats.state as seat_state',
+                'seats.state_at_ms as seat_at',
+                'seats.turn',
+                'seats.pens as own_pens',
+                'canvases.byte_count as bytes',
+                'live_sessions.byte_count as bytes_of_session',
+                DB::raw(
+                    '(select sum(byte_count) from canvases mine where mine.seat_id = canvases.seat_id) as bytes_of_seat',
+                ),
+                'live_sessions.pens',
+                'live_sessions.timer',
+                'live_sessions.lead',
+                'live_sessions.ended_at',
+                'live_sessions.settings',
+                'prompts.revealed_at_ms',
             ]);
         if ($row === null || ! is_numeric($row->operations) || ! is_numeric($row->objects)) {
             throw new RuntimeException("The canvas {$canvas->id} has gone.");
         }
-        $tray = is_string($row->tray) ? TrayInForce::read(json_decode($row->tray, true, flags: JSON_THROW_ON_ERROR)) : TrayInForce::always(ToolTray::of(TrayKind::Standard));
+        $tray = is_string($row->tray)
+            ? TrayInForce::read(json_decode($row->tray, true, flags: JSON_THROW_ON_ERROR))
+            : TrayInForce::always(ToolTray::of(TrayKind::Standard));
 
-        return new self((int) $row->operations, (int) $row->objects, is_numeric($row->of_session) ? (int) $row->of_session : null, $tray, self::rule($row), is_numeric($row->turn) ? (int) $row->turn : 0, LeadSharing::read(self::json($row->lead) ?? []),
-            new ByteBudget(self::int($row->bytes) ?? 0, self::int($row->bytes_of_seat), self::int($row->bytes_of_session)),
-            $row->seat_id !== null && $row->ended_at === null && $row->revealed_at_ms === null && SessionSettings::read(self::json($row->settings) ?? [])->cover);
+        return new self(
+            (int) $row->operations,
+            (int) $row->objects,
+            is_numeric($row->of_session) ? (int) $row->of_session : null,
+            $tray,
+            self::rule($row),
+            is_numeric($row->turn) ? (int) $row->turn : 0,
+            LeadSharing::read(self::json($row->lead) ?? []),
+            new ByteBudget(
+                self::int($row->bytes) ?? 0,
+                self::int($row->bytes_of_seat),
+                self::int($row->bytes_of_session),
+            ),
+            $row->seat_id !== null &&
+                $row->ended_at === null &&
+                $row->revealed_at_ms === null &&
+                SessionSettings::read(self::json($row->settings) ?? [])->cover,
+        );
     }
 
     /** Whether a student's ink may go there: not while pens are down, the work is sent, the prompt is closed, or the student is out. */
@@ -68,7 +106,11 @@ final class Counts
             return MayDraw::always();
         }
         $timer = self::json($row->timer);
-        $pens = Pens::inForce(Pens::read(self::json($row->pens)), Pens::read(self::json($row->own_pens)), $timer === null ? Pens::up() : Timer::read($timer)->pens(Clock::ms(), ''));
+        $pens = Pens::inForce(
+            Pens::read(self::json($row->pens)),
+            Pens::read(self::json($row->own_pens)),
+            $timer === null ? Pens::up() : Timer::read($timer)->pens(Clock::ms(), ''),
+        );
         $closed = $row->prompt_state !== PromptState::Open->value;
         $out = $row->seat_state !== SeatState::Seated->value;
 

@@ -25,9 +25,14 @@ final readonly class KeptScene
     /** The scene with every operation of the log. */
     public static function of(Canvas $canvas): self
     {
-        $kept = DB::table('scenes')->where('canvas_id', $canvas->id)->first(['n', 'body']);
+        $kept = DB::table('scenes')
+            ->where('canvas_id', $canvas->id)
+            ->first(['n', 'body']);
         $since = is_numeric($kept?->n) ? (int) $kept->n : 0;
-        $scene = $kept !== null && is_string($kept->body) ? Scene::read(json_decode($kept->body, true, flags: JSON_THROW_ON_ERROR)) : null;
+        $scene =
+            $kept !== null && is_string($kept->body)
+                ? Scene::read(json_decode($kept->body, true, flags: JSON_THROW_ON_ERROR))
+                : null;
         $log = iterator_to_array(LoggedOperation::read($canvas->operations()->where('n', '>', $since)));
         $now = $scene?->and($log);
         if ($now === null) {
@@ -49,17 +54,28 @@ final readonly class KeptScene
         if ($canvas->operation_count - (is_numeric($n) ? (int) $n : 0) >= self::WORTH_KEEPING) {
             self::of($canvas);
         }
-        $kept = DB::table('scenes')->where('canvas_id', $canvas->id)->first(['n', 'body']);
+        $kept = DB::table('scenes')
+            ->where('canvas_id', $canvas->id)
+            ->first(['n', 'body']);
 
-        return $kept !== null && is_numeric($kept->n) && is_string($kept->body) ? ['n' => (int) $kept->n, 'body' => $kept->body] : null;
+        return $kept !== null && is_numeric($kept->n) && is_string($kept->body)
+            ? ['n' => (int) $kept->n, 'body' => $kept->body]
+            : null;
     }
 
     private function keep(Canvas $canvas): void
     {
-        DB::table('scenes')->upsert([
-            'canvas_id' => $canvas->id,
-            'n' => $this->n,
-            'body' => json_encode($this->scene->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
-        ], ['canvas_id'], ['n', 'body']);
+        DB::table('scenes')->upsert(
+            [
+                'canvas_id' => $canvas->id,
+                'n' => $this->n,
+                'body' => json_encode(
+                    $this->scene->toArray(),
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                ),
+            ],
+            ['canvas_id'],
+            ['n', 'body'],
+        );
     }
 }

@@ -25,7 +25,9 @@ final readonly class TakeCanvas
     {
         $which = ['prompt_id' => $prompt->id, 'seat_id' => $seat->id];
         // Mostly it is there: looking first spares a whole class at once the wait for each other's writing.
-        $canvas = Canvas::query()->where($which)->first() ?? Canvas::query()->createOrFirst($which, ['live_session_id' => $seat->live_session_id]);
+        $canvas =
+            Canvas::query()->where($which)->first() ??
+            Canvas::query()->createOrFirst($which, ['live_session_id' => $seat->live_session_id]);
         $canvas->setRelation('seat', $seat)->setRelation('prompt', $prompt);
         if ($canvas->wasRecentlyCreated) {
             $this->lay($canvas, $prompt->pagesValue(), $prompt->handouts()->get());
@@ -43,9 +45,18 @@ final readonly class TakeCanvas
     {
         $missing = $seats->whereNotIn('id', $prompt->canvases()->pluck('seat_id'));
         $now = now();
-        $rows = $missing->map(static fn (Seat $seat): array => [
-            'id' => strtolower((string) Str::ulid()), 'prompt_id' => $prompt->id, 'seat_id' => $seat->id, 'live_session_id' => $seat->live_session_id, 'created_at' => $now, 'updated_at' => $now,
-        ])->values();
+        $rows = $missing
+            ->map(
+                static fn (Seat $seat): array => [
+                    'id' => strtolower((string) Str::ulid()),
+                    'prompt_id' => $prompt->id,
+                    'seat_id' => $seat->id,
+                    'live_session_id' => $seat->live_session_id,
+                    'created_at' => $now,
+                    'updated_at' => $now,
+                ],
+            )
+            ->values();
         Canvas::query()->insert($rows->all());
         $pages = $prompt->pagesValue();
         $handouts = $prompt->handouts()->get();
@@ -54,7 +65,11 @@ final readonly class TakeCanvas
         }
         $made = Canvas::query()->whereIn('id', $rows->pluck('id'))->get()->keyBy('seat_id');
         foreach ($missing as $seat) {
-            $this->lay(($made->get($seat->id) ?? abort(500))->setRelation('seat', $seat)->setRelation('prompt', $prompt), $pages, $handouts);
+            $this->lay(
+                ($made->get($seat->id) ?? abort(500))->setRelation('seat', $seat)->setRelation('prompt', $prompt),
+                $pages,
+                $handouts,
+            );
         }
     }
 
@@ -66,7 +81,9 @@ final readonly class TakeCanvas
     private function lay(Canvas $canvas, PromptPages $pages, Collection $handouts): void
     {
         $isCarried = $canvas->seat !== null && CarriedWork::onto($canvas, $canvas->seat, $canvas->prompt);
-        $isCarried || $this->putOn->pages($canvas, $pages, true);
+        if (! $isCarried) {
+            $this->putOn->pages($canvas, $pages, true);
+        }
         foreach ($handouts as $handout) {
             $ids = $this->putOn->handout($canvas, $handout->value());
             $handout->canvases()->attach($canvas->id, ['operations' => json_encode($ids, JSON_THROW_ON_ERROR)]);
@@ -76,26 +93,45 @@ final readonly class TakeCanvas
     /** The teacher's own canvas for a prompt. */
     public function lead(Prompt $prompt): Canvas
     {
-        $lead = Canvas::query()->where('prompt_id', $prompt->id)
-            ->whereNull('seat_id')->whereNull('notes_on_id')->whereNull('over_item_id');
+        $lead = Canvas::query()
+            ->where('prompt_id', $prompt->id)
+            ->whereNull('seat_id')
+            ->whereNull('notes_on_id')
+            ->whereNull('over_item_id');
 
         // Looked for once more inside the transaction: two teachers may open it at the same moment.
-        return $lead->firstOr(fn () => DB::transaction(fn () => $lead->firstOr(fn (): Canvas => tap(
-            Canvas::query()->create(['prompt_id' => $prompt->id, 'live_session_id' => $prompt->live_session_id]),
-            fn (Canvas $canvas) => $this->putOn->pages($canvas, $prompt->pagesValue(), false),
-        ))));
+        return $lead->firstOr(
+            fn () => DB::transaction(
+                fn () => $lead->firstOr(
+                    fn (): Canvas => tap(
+                        Canvas::query()->create([
+                            'prompt_id' => $prompt->id,
+                            'live_session_id' => $prompt->live_session_id,
+                        ]),
+                        fn (Canvas $canvas) => $this->putOn->pages($canvas, $prompt->pagesValue(), false),
+                    ),
+                ),
+            ),
+        );
     }
 
     /** A teacher's private notes over a student's canvas. */
     public function notes(Canvas $canvas): Canvas
     {
-        return Canvas::query()->where('notes_on_id', $canvas->id)->first()
-            ?? Canvas::query()->createOrFirst(['notes_on_id' => $canvas->id], ['prompt_id' => $canvas->prompt_id, 'live_session_id' => $canvas->live_session_id]);
+        return Canvas::query()->where('notes_on_id', $canvas->id)->first() ??
+            Canvas::query()->createOrFirst(
+                ['notes_on_id' => $canvas->id],
+                ['prompt_id' => $canvas->prompt_id, 'live_session_id' => $canvas->live_session_id],
+            );
     }
 
     /** What is drawn over a shown canvas before the class. */
     public function over(ShowcaseItem $item): Canvas
     {
-        return $item->over ?? Canvas::query()->createOrFirst(['over_item_id' => $item->id], ['prompt_id' => $item->canvas->prompt_id, 'live_session_id' => $item->canvas->live_session_id]);
+        return $item->over ??
+            Canvas::query()->createOrFirst(
+                ['over_item_id' => $item->id],
+                ['prompt_id' => $item->canvas->prompt_id, 'live_session_id' => $item->canvas->live_session_id],
+            );
     }
 }

@@ -17,7 +17,9 @@ final class Invite extends Command
 
     public function handle(): int
     {
-        $this->line(PublicAddress::of('invitation', ['token' => Invitation::make(max(1, (int) $this->option('days')))]));
+        $this->line(
+            PublicAddress::of('invitation', ['token' => Invitation::make(max(1, (int) $this->option('days')))]),
+        );
 
         return self::SUCCESS;
     }

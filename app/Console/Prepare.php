@@ -22,7 +22,9 @@ final class Prepare extends Command
     public function handle(): int
     {
         $aside = $this->setAside();
-        $aside === null || $this->line("The database as it was before this upgrade is in {$aside}.");
+        if ($aside !== null) {
+            $this->line("The database as it was before this upgrade is in {$aside}.");
+        }
         $this->callSilent('migrate', ['--force' => true]);
         $this->callSilent('config:cache');
         $this->callSilent('route:cache');
@@ -41,7 +43,10 @@ final class Prepare extends Command
         $migrator = $this->laravel['migrator'];
         $migrator->setConnection(DB::getDefaultConnection());
         $done = $migrator->repositoryExists() ? $migrator->getRepository()->getRan() : [];
-        if ($done === [] || array_diff(array_keys($migrator->getMigrationFiles([database_path('migrations')])), $done) === []) {
+        if (
+            $done === [] ||
+            array_diff(array_keys($migrator->getMigrationFiles([database_path('migrations')])), $done) === []
+        ) {
             return null;
         }
         $folder = config()->string('crag.data').'/backups';

@@ -26,25 +26,49 @@ final class SeedDemo extends Command
 
     protected $description = 'Begin the demo session and print its addresses';
 
-    private const WORDS = 'A plank 4 m long rests on a pivot 1 m from its left end. A load of 240 N hangs from the left end. '
-        .'Draw every force on the plank. What force at the right end keeps it level?';
+    private const WORDS =
+        'A plank 4 m long rests on a pivot 1 m from its left end. A load of 240 N hangs from the left end. '.
+        'Draw every force on the plank. What force at the right end keeps it level?';
 
     public function handle(StartSession $start, HandOutWork $handOut, ChangeTray $changeTray, MakePlan $plans): int
     {
         $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind']);
         $session = $start($teacher, 'Bridges and Beams');
-        $handOut->underPresentWork($session, Prompt::of(self::WORDS, Backdrop::read(new Fields(['kind' => 'squared']))));
-        $session->prompt()->firstOrFail()->update(['details' => ['questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'The force at the right end', 'spot' => null, 'right' => '80 N']]]]);
+        $handOut->underPresentWork(
+            $session,
+            Prompt::of(self::WORDS, Backdrop::read(new Fields(['kind' => 'squared']))),
+        );
+        $session
+            ->prompt()
+            ->firstOrFail()
+            ->update([
+                'details' => [
+                    'questions' => [
+                        [
+                            'id' => 'force',
+                            'kind' => 'number',
+                            'words' => 'The force at the right end',
+                            'spot' => null,
+                            'right' => '80 N',
+                        ],
+                    ],
+                ],
+            ]);
         $this->prepare($plans, $teacher);
         $changeTray->ofSession($session, ToolTray::of(TrayKind::Maths));
-        $this->line((string) json_encode([
-            'desk' => route('return', [$session, $session->return_key]),
-            'plans' => route('demo.plans'),
-            'join' => route('join', $session->join_code),
-            'code' => $session->join_code,
-            'screen' => route('screen.open', [$session, $session->screen_key]),
-            'student' => route('demo.student'),
-        ], JSON_UNESCAPED_SLASHES));
+        $this->line(
+            (string) json_encode(
+                [
+                    'desk' => route('return', [$session, $session->return_key]),
+                    'plans' => route('demo.plans'),
+                    'join' => route('join', $session->join_code),
+                    'code' => $session->join_code,
+                    'screen' => route('screen.open', [$session, $session->screen_key]),
+                    'student' => route('demo.student'),
+                ],
+                JSON_UNESCAPED_SLASHES,
+            ),
+        );
 
         return self::SUCCESS;
     }
@@ -56,7 +80,15 @@ final class SeedDemo extends Command
             $value = PlanValue::read((array) $json);
             $plan = $plans->empty($teacher, $value->title);
             $plan->update(['tags' => $value->tags]);
-            $plans->append($plan, $teacher, array_map(static fn (array $one): PreparedPrompt => new PreparedPrompt($one[0], $one[1]), $value->prompts), null);
+            $plans->append(
+                $plan,
+                $teacher,
+                array_map(
+                    static fn (array $one): PreparedPrompt => new PreparedPrompt($one[0], $one[1]),
+                    $value->prompts,
+                ),
+                null,
+            );
         }
         $roster = $teacher->rosters()->create(['name' => '9B Beams']);
         foreach (ClassList::read((string) file_get_contents(base_path('demo/class.csv')))->entries as $entry) {

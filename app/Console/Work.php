@@ -19,8 +19,16 @@ final class Work extends Command
 
     public function handle(): int
     {
-        DB::table('jobs')->whereNotNull('reserved_at')->update(['reserved_at' => null]);
+        DB::table('jobs')
+            ->whereNotNull('reserved_at')
+            ->update(['reserved_at' => null]);
 
-        return $this->call('queue:work', ['--sleep' => 1, '--tries' => self::TRIES, '--timeout' => 600, '--max-time' => 3600, '--stop-when-empty' => $this->option('stop-when-empty')]);
+        return $this->call('queue:work', [
+            '--sleep' => 1,
+            '--tries' => self::TRIES,
+            '--timeout' => 600,
+            '--max-time' => 3600,
+            '--stop-when-empty' => $this->option('stop-when-empty'),
+        ]);
     }
 }

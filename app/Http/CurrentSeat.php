@@ -36,7 +36,9 @@ final class CurrentSeat
     {
         $token = $request->cookie(Seat::cookieFor($seat->live_session_id));
 
-        return is_string($token) && $seat->old_token_hash !== null && hash_equals($seat->old_token_hash, hash('sha256', $token));
+        return is_string($token) &&
+            $seat->old_token_hash !== null &&
+            hash_equals($seat->old_token_hash, hash('sha256', $token));
     }
 
     public static function remember(Seat $seat, string $token): void

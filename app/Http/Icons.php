@@ -12,12 +12,20 @@ final class Icons
 {
     public static function svg(string $name): string
     {
-        return str_replace('<svg ', '<svg aria-hidden="true" focusable="false" ', trim((string) file_get_contents(resource_path("icons/{$name}.svg"))));
+        return str_replace(
+            '<svg ',
+            '<svg aria-hidden="true" focusable="false" ',
+            trim((string) file_get_contents(resource_path("icons/{$name}.svg"))),
+        );
     }
 
     /** A view's text with the icons that it names outright; one whose name is worked out is left to its component. */
     public static function inline(string $view): string
     {
-        return (string) preg_replace_callback('~<x-icon name="([a-z0-9-]+)"\s*/>~', static fn (array $found): string => self::svg($found[1]), $view);
+        return (string) preg_replace_callback(
+            '~<x-icon name="([a-z0-9-]+)"\s*/>~',
+            static fn (array $found): string => self::svg($found[1]),
+            $view,
+        );
     }
 }

@@ -33,11 +33,20 @@ final class Limits
     public static function define(): void
     {
         foreach (self::A_MINUTE as $name => [$browser, $stranger, $address]) {
-            RateLimiter::for($name, static fn (Request $request): array => [
-                self::browser($request, $browser, $stranger, $name),
-                Limit::perMinute($address)->by("{$name} address {$request->ip()}"),
-                ...($name === 'join' ? [Limit::perMinute(self::INTO_ONE_SESSION)->by("into {$request->ip()} ".self::code($request))] : []),
-            ]);
+            RateLimiter::for(
+                $name,
+                static fn (Request $request): array => [
+                    self::browser($request, $browser, $stranger, $name),
+                    Limit::perMinute($address)->by("{$name} address {$request->ip()}"),
+                    ...$name === 'join'
+                        ? [
+                            Limit::perMinute(self::INTO_ONE_SESSION)->by(
+                                "into {$request->ip()} ".self::code($request),
+                            ),
+                        ]
+                        : [],
+                ],
+            );
         }
     }
 
@@ -45,7 +54,9 @@ final class Limits
     {
         $visitor = Visitor::of($request);
 
-        return $visitor === '' ? Limit::perMinute($stranger)->by("{$name} stranger {$request->ip()}") : Limit::perMinute($known)->by("{$name} visitor {$visitor}");
+        return $visitor === ''
+            ? Limit::perMinute($stranger)->by("{$name} stranger {$request->ip()}")
+            : Limit::perMinute($known)->by("{$name} visitor {$visitor}");
     }
 
     /** However it is typed. */

@@ -27,6 +27,8 @@ final class Visitor
     /** From its first page on a browser is told apart from the others. */
     public static function greet(Request $request): void
     {
-        self::of($request) === '' && Cookie::queue(Cookie::make(self::COOKIE, Str::random(24)));
+        if (self::of($request) === '') {
+            Cookie::queue(Cookie::make(self::COOKIE, Str::random(24)));
+        }
     }
 }

@@ -41,14 +41,22 @@ final class MakeRecord implements ShouldQueue
         if ($record->kind === 'zip') {
             CanvasesZip::write($record->session, $canvases, $record->path(), $isStone, $progress);
         } else {
-            Sheets::pdf($record->session, $canvases, $record->path(), SheetChoice::read($record->options ?? []), $progress);
+            Sheets::pdf(
+                $record->session,
+                $canvases,
+                $record->path(),
+                SheetChoice::read($record->options ?? []),
+                $progress,
+            );
         }
         $record->update(['state' => 'ready']);
     }
 
     public function failed(?Throwable $reason): void
     {
-        Record::query()->whereKey($this->recordId)->update(['state' => 'failed']);
+        Record::query()
+            ->whereKey($this->recordId)
+            ->update(['state' => 'failed']);
     }
 
     /** @return list<Canvas> of the chosen prompts, by prompt and then by seat, or the other way round */
@@ -58,7 +66,19 @@ final class MakeRecord implements ShouldQueue
         $seats = $record->options['seats'] ?? [];
         $bySeat = ($record->options['by'] ?? 'prompt') === 'seat';
 
-        return array_values($record->session->openCanvases()->when($prompts !== [], static fn (Builder $query) => $query->whereIn('prompt_id', $prompts))->when($seats !== [], static fn (Builder $query) => $query->whereIn('seat_id', $seats))->with(['seat', 'prompt', 'check'])->get()
-            ->sortBy(static fn (Canvas $canvas): array => $bySeat ? [$canvas->seat?->n, $canvas->prompt->n] : [$canvas->prompt->n, $canvas->seat?->n])->all());
+        return array_values(
+            $record->session
+                ->openCanvases()
+                ->when($prompts !== [], static fn (Builder $query) => $query->whereIn('prompt_id', $prompts))
+                ->when($seats !== [], static fn (Builder $query) => $query->whereIn('seat_id', $seats))
+                ->with(['seat', 'prompt', 'check'])
+                ->get()
+                ->sortBy(
+                    static fn (Canvas $canvas): array => $bySeat
+                        ? [$canvas->seat?->n, $canvas->prompt->n]
+                        : [$canvas->prompt->n, $canvas->seat?->n],
+                )
+                ->all(),
+        );
     }
 }

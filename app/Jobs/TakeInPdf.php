@@ -47,12 +47,22 @@ final class TakeInPdf implements ShouldQueue
                 if ($as === 'pages') {
                     $pages[] = $page;
                 } else {
-                    $after = $edit->add($intake->plan, $teacher, PreparedPrompt::saying('', PromptPages::of([$page])), $after === '' ? null : $after)->id;
+                    $after = $edit->add(
+                        $intake->plan,
+                        $teacher,
+                        PreparedPrompt::saying('', PromptPages::of([$page])),
+                        $after === '' ? null : $after,
+                    )->id;
                 }
                 $intake->update(['done' => $intake->done + 1]);
             }
             if ($pages !== []) {
-                $edit->add($intake->plan, $teacher, PreparedPrompt::saying('', PromptPages::of($pages)), $after === '' ? null : $after);
+                $edit->add(
+                    $intake->plan,
+                    $teacher,
+                    PreparedPrompt::saying('', PromptPages::of($pages)),
+                    $after === '' ? null : $after,
+                );
             }
             $intake->update(['state' => 'ready']);
         } catch (UnusablePicture $problem) {
@@ -64,7 +74,9 @@ final class TakeInPdf implements ShouldQueue
 
     public function failed(?Throwable $reason): void
     {
-        Intake::query()->whereKey($this->intakeId)->update(['state' => 'failed', 'problem' => __('That PDF could not be drawn.')]);
+        Intake::query()
+            ->whereKey($this->intakeId)
+            ->update(['state' => 'failed', 'problem' => __('That PDF could not be drawn.')]);
     }
 
     private function picture(Intake $intake, int $number, StorePicture $storePicture): string

@@ -19,7 +19,10 @@ final readonly class Announce
     public function __invoke(LiveSession $session, Audience $audience, string $type, array $body = []): void
     {
         $event = DB::transaction(static function () use ($session, $audience, $type, $body): Event {
-            $last = Event::query()->where('live_session_id', $session->id)->where('audience', $audience->name)->max('n');
+            $last = Event::query()
+                ->where('live_session_id', $session->id)
+                ->where('audience', $audience->name)
+                ->max('n');
 
             return Event::query()->create([
                 'live_session_id' => $session->id,
@@ -30,7 +33,13 @@ final readonly class Announce
                 'at_ms' => Clock::ms(),
             ]);
         });
-        $message = json_encode(['stream' => self::stream($audience), 'event' => ['n' => $event->n, 'type' => $type, 'body' => (object) $body]], JSON_THROW_ON_ERROR);
+        $message = json_encode(
+            [
+                'stream' => self::stream($audience),
+                'event' => ['n' => $event->n, 'type' => $type, 'body' => (object) $body],
+            ],
+            JSON_THROW_ON_ERROR,
+        );
         DB::afterCommit(fn () => $this->publisher->publish($audience->channel, $message));
     }
 

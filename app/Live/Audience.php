@@ -18,7 +18,11 @@ final readonly class Audience
     /** Everybody in the session: every seat, the desk, the class screen. */
     public static function room(LiveSession $session): self
     {
-        return new self('room', "room.{$session->id}", ["lead.{$session->id}", "wet.{$session->id}", "leading.{$session->id}"]);
+        return new self('room', "room.{$session->id}", [
+            "lead.{$session->id}",
+            "wet.{$session->id}",
+            "leading.{$session->id}",
+        ]);
     }
 
     public static function desk(LiveSession $session): self
@@ -33,6 +37,9 @@ final readonly class Audience
 
     public static function seat(Seat $seat): self
     {
-        return new self("seat:{$seat->id}", "seat.{$seat->channelId()}", ["coach.{$seat->channelId()}", "out.{$seat->channelId()}"]);
+        return new self("seat:{$seat->id}", "seat.{$seat->channelId()}", [
+            "coach.{$seat->channelId()}",
+            "out.{$seat->channelId()}",
+        ]);
     }
 }

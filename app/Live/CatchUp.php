@@ -23,11 +23,15 @@ final class CatchUp
         $missed = [];
         foreach ($audiences as $audience) {
             $stream = explode(':', $audience->name)[0];
-            $missed[$stream] = (new Told($session))->again(Event::query()
-                ->where('live_session_id', $session->id)
-                ->where('audience', $audience->name)
-                ->where('n', '>', $request->integer($stream))
-                ->orderBy('n')->limit(self::MOST)->get());
+            $missed[$stream] = (new Told($session))->again(
+                Event::query()
+                    ->where('live_session_id', $session->id)
+                    ->where('audience', $audience->name)
+                    ->where('n', '>', $request->integer($stream))
+                    ->orderBy('n')
+                    ->limit(self::MOST)
+                    ->get(),
+            );
         }
 
         return $missed;
@@ -36,10 +40,18 @@ final class CatchUp
     /** @param  array<string, list<array{n: int, type: string, body: mixed}>>  $events  by stream */
     public static function answer(array $events, Portion $portion): Response
     {
-        $more = $portion->hasMore || array_filter($events, static fn (array $some): bool => count($some) >= self::MOST) !== [];
+        $more =
+            $portion->hasMore ||
+            array_filter($events, static fn (array $some): bool => count($some) >= self::MOST) !== [];
 
-        return response(sprintf('{"events":%s,"operations":[%s],"more":%s}', json_encode($events, JSON_THROW_ON_ERROR), $portion->operations, $more ? 'true' : 'false'))
-            ->header('Content-Type', 'application/json');
+        return response(
+            sprintf(
+                '{"events":%s,"operations":[%s],"more":%s}',
+                json_encode($events, JSON_THROW_ON_ERROR),
+                $portion->operations,
+                $more ? 'true' : 'false',
+            ),
+        )->header('Content-Type', 'application/json');
     }
 
     /** @return array<string, int> the last number of each audience now, by stream */
@@ -47,7 +59,10 @@ final class CatchUp
     {
         $position = [];
         foreach ($audiences as $audience) {
-            $last = Event::query()->where('live_session_id', $session->id)->where('audience', $audience->name)->max('n');
+            $last = Event::query()
+                ->where('live_session_id', $session->id)
+                ->where('audience', $audience->name)
+                ->max('n');
             $position[explode(':', $audience->name)[0]] = is_numeric($last) ? (int) $last : 0;
         }
 

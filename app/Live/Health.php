@@ -31,13 +31,21 @@ final readonly class Health
     /** @return array{database: string, disk: string, queue: string, live: string} "ok", or what is wrong */
     public function parts(): array
     {
-        return ['database' => self::database(), 'disk' => self::disk(), 'queue' => self::queue(), 'live' => $this->publisher->isThere() ? 'ok' : __('Nothing is delivered live: nginx does not answer.')];
+        return [
+            'database' => self::database(),
+            'disk' => self::disk(),
+            'queue' => self::queue(),
+            'live' => $this->publisher->isThere() ? 'ok' : __('Nothing is delivered live: nginx does not answer.'),
+        ];
     }
 
     /** Whether strokes are stored; null, or why not. */
     public static function trouble(): ?string
     {
-        $wrong = array_filter([self::full(), self::database()], static fn (?string $said): bool => $said !== null && $said !== 'ok');
+        $wrong = array_filter(
+            [self::full(), self::database()],
+            static fn (?string $said): bool => $said !== null && $said !== 'ok',
+        );
 
         return array_values($wrong)[0] ?? null;
     }
@@ -47,7 +55,11 @@ final readonly class Health
     {
         $free = @disk_free_space(config()->string('crag.data'));
 
-        return $free !== false && $free < self::FULL_BYTES ? __('The server’s disk is full. Students go on drawing: what they draw waits on their devices until there is room.') : null;
+        return $free !== false && $free < self::FULL_BYTES
+            ? __(
+                'The server’s disk is full. Students go on drawing: what they draw waits on their devices until there is room.',
+            )
+            : null;
     }
 
     /** What a fault of the database means for whoever waits for an answer; null where it is another fault. */
@@ -56,17 +68,27 @@ final readonly class Health
         $message = $fault instanceof PDOException ? $fault->getMessage() : '';
 
         return match (true) {
-            str_contains($message, 'is full'), str_contains($message, 'disk I/O error') => __('The server cannot store anything: its disk is full or broken. Nothing is lost, it is tried again.'),
-            str_contains($message, 'is locked') => __('The server’s database is locked. Nothing is lost, it is tried again.'),
-            str_contains($message, 'malformed'), str_contains($message, 'not a database') => __('The server’s database is damaged. Whoever looks after Crag must restore a backup.'),
-            str_contains($message, 'readonly'), str_contains($message, 'unable to open') => __('The server’s database cannot be written.'),
+            str_contains($message, 'is full'), str_contains($message, 'disk I/O error') => __(
+                'The server cannot store anything: its disk is full or broken. Nothing is lost, it is tried again.',
+            ),
+            str_contains($message, 'is locked') => __(
+                'The server’s database is locked. Nothing is lost, it is tried again.',
+            ),
+            str_contains($message, 'malformed'), str_contains($message, 'not a database') => __(
+                'The server’s database is damaged. Whoever looks after Crag must restore a backup.',
+            ),
+            str_contains($message, 'readonly'), str_contains($message, 'unable to open') => __(
+                'The server’s database cannot be written.',
+            ),
             default => null,
         };
     }
 
     private static function database(): string
     {
-        $pragma = static fn (int $ms): bool => DB::connection()->getPdo()->exec("PRAGMA busy_timeout = {$ms}") !== false;
+        $pragma = static fn (int $ms): bool => DB::connection()
+            ->getPdo()
+            ->exec("PRAGMA busy_timeout = {$ms}") !== false;
         $begun = false;
         try {
             $pragma(self::LOCKED_MS);
@@ -79,8 +101,13 @@ final readonly class Health
         } catch (Throwable $fault) {
             return self::said($fault) ?? __('The database cannot be used.');
         } finally {
-            $begun && rescue(static fn () => DB::rollBack(), report: false);
-            rescue(static fn () => $pragma(config()->integer('database.connections.sqlite.busy_timeout')), report: false);
+            if ($begun) {
+                rescue(static fn () => DB::rollBack(), report: false);
+            }
+            rescue(
+                static fn () => $pragma(config()->integer('database.connections.sqlite.busy_timeout')),
+                report: false,
+            );
         }
     }
 
@@ -88,13 +115,18 @@ final readonly class Health
     {
         $free = @disk_free_space(config()->string('crag.data'));
 
-        return self::full() ?? ($free !== false && $free < self::LOW_BYTES ? __('Only :n MB are free on the disk.', ['n' => intdiv((int) $free, 1024 * 1024)]) : 'ok');
+        return self::full() ??
+            ($free !== false && $free < self::LOW_BYTES
+                ? __('Only :n MB are free on the disk.', ['n' => intdiv((int) $free, 1024 * 1024)])
+                : 'ok');
     }
 
     private static function queue(): string
     {
         $quiet = Clock::ms() - LookAfter::last(Clock::ms())->lastMs;
 
-        return $quiet > self::QUIET_MS ? __('The queue has made no round for :n minutes.', ['n' => intdiv($quiet, 60_000)]) : 'ok';
+        return $quiet > self::QUIET_MS
+            ? __('The queue has made no round for :n minutes.', ['n' => intdiv($quiet, 60_000)])
+            : 'ok';
     }
 }

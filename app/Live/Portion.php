@@ -32,8 +32,10 @@ final readonly class Portion
             if ($n === CatchUp::MOST || strlen($operations) > self::MOST_BYTES) {
                 return new self($operations, true);
             }
-            $logged = (new LoggedOperation)->setRawAttributes((array) $row);
-            $operations .= ($n++ === 0 ? '' : ',').(isset($hidden[$logged->canvas_id]) ? $logged->coveredWire() : $logged->wire());
+            $logged = (new LoggedOperation())->setRawAttributes((array) $row);
+            $operations .=
+                ($n++ === 0 ? '' : ',').
+                (isset($hidden[$logged->canvas_id]) ? $logged->coveredWire() : $logged->wire());
         }
 
         return new self($operations, false);

@@ -37,7 +37,9 @@ class Publisher
     public function isThere(): bool
     {
         $socket = @stream_socket_client("unix://{$this->socket}", timeout: 1);
-        $socket === false || fclose($socket);
+        if ($socket !== false) {
+            fclose($socket);
+        }
 
         return $socket !== false;
     }

@@ -13,7 +13,9 @@ final class SchoolTime
     /** @param  CarbonInterface|int  $moment  an int in milliseconds since 1970 */
     public static function of(CarbonInterface|int $moment): Carbon
     {
-        return (is_int($moment) ? Carbon::createFromTimestampMs($moment) : Carbon::instance($moment))->setTimezone(self::zone());
+        return (is_int($moment) ? Carbon::createFromTimestampMs($moment) : Carbon::instance($moment))->setTimezone(
+            self::zone(),
+        );
     }
 
     public static function zone(): string

@@ -24,7 +24,10 @@ final readonly class StoringTimes
         $seconds = [];
         foreach (explode("\n", $text) as $line) {
             // The first may have been cut in two.
-            if (preg_match('/\A(\d+\.\d+) (\d+\.\d+) 200\z/', $line, $found) === 1 && (float) $found[1] * 1000 >= $nowMs - $minutes * 60_000) {
+            if (
+                preg_match('/\A(\d+\.\d+) (\d+\.\d+) 200\z/', $line, $found) === 1 &&
+                (float) $found[1] * 1000 >= $nowMs - $minutes * 60_000
+            ) {
                 $seconds[] = (float) $found[2];
             }
         }
@@ -36,13 +39,17 @@ final readonly class StoringTimes
     /** @return float|string seconds; NaN where nothing was stored */
     public function quantile(float $share): float|string
     {
-        return $this->seconds === [] ? 'NaN' : $this->seconds[(int) min($this->count - 1, floor($share * $this->count))];
+        return $this->seconds === []
+            ? 'NaN'
+            : $this->seconds[(int) min($this->count - 1, floor($share * $this->count))];
     }
 
     /** The file begins anew when it has grown. */
     public static function trim(): void
     {
-        (int) @filesize(self::file()) < self::MOST_KEPT || @file_put_contents(self::file(), '');
+        if ((int) @filesize(self::file()) >= self::MOST_KEPT) {
+            @file_put_contents(self::file(), '');
+        }
     }
 
     private static function file(): string

@@ -70,7 +70,9 @@ final class Told
         $body = json_decode($event->body, true);
         $body = is_array($body) ? $body : [];
         $isAll = in_array($event->type, self::STATES, true);
-        $key = "{$event->audience} {$event->type} ".($event->type === 'seat' && is_string($body['seat'] ?? null) ? $body['seat'] : '');
+        $key =
+            "{$event->audience} {$event->type} ".
+            ($event->type === 'seat' && is_string($body['seat'] ?? null) ? $body['seat'] : '');
         if (($isAll || $event->type === 'seat') && isset($this->told[$key])) {
             return ['n' => $event->n, 'type' => 'gone', 'body' => (object) []];
         }
@@ -79,7 +81,10 @@ final class Told
             $seat = $this->session->seats()->find($body['seat'] ?? null);
 
             // One that is no more: the desk looks who is there.
-            return ['n' => $event->n] + ($seat === null ? ['type' => 'seats', 'body' => (object) []] : ['type' => 'seat', 'body' => RoomState::ofSeat($seat->setRelation('session', $this->session))]);
+            return ['n' => $event->n] +
+                ($seat === null
+                    ? ['type' => 'seats', 'body' => (object) []]
+                    : ['type' => 'seat', 'body' => RoomState::ofSeat($seat->setRelation('session', $this->session))]);
         }
         foreach (self::STATES as $state) {
             if (array_key_exists($state, $body)) {
@@ -98,8 +103,12 @@ final class Told
         if ($state === 'room') {
             return RoomState::shared($this->session);
         }
-        $seat = Seat::query()->where('live_session_id', $this->session->id)->find(explode(':', $audience)[1] ?? '');
+        $seat = Seat::query()
+            ->where('live_session_id', $this->session->id)
+            ->find(explode(':', $audience)[1] ?? '');
 
-        return $seat === null ? null : RoomState::own($seat->setRelation('session', $this->session->fresh() ?? $this->session));
+        return $seat === null
+            ? null
+            : RoomState::own($seat->setRelation('session', $this->session->fresh() ?? $this->session));
     }
 }

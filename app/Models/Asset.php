@@ -27,9 +27,10 @@ final class Asset extends Model
 
     public function path(): string
     {
-        $folder = $this->live_session_id === null
-            ? HeldFolder::of('plans', (string) $this->plan_id)
-            : HeldFolder::of('sessions', $this->live_session_id);
+        $folder =
+            $this->live_session_id === null
+                ? HeldFolder::of('plans', (string) $this->plan_id)
+                : HeldFolder::of('sessions', $this->live_session_id);
 
         return "{$folder}/{$this->id}";
     }
@@ -37,7 +38,9 @@ final class Asset extends Model
     /** The same picture for another holder. */
     public function copyTo(Holder $holder): self
     {
-        $copy = self::query()->create([$holder->column() => $holder->holderId()] + $this->only(['mime', 'width', 'height', 'bytes']));
+        $copy = self::query()->create(
+            [$holder->column() => $holder->holderId()] + $this->only(['mime', 'width', 'height', 'bytes']),
+        );
         copy($this->path(), $copy->path());
 
         return $copy;

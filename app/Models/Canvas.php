@@ -41,7 +41,16 @@ final class Canvas extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['operation_count' => 0, 'byte_count' => 0, 'added_count' => 0, 'last_stroke_ms' => null, 'sent_at_ms' => null, 'notes_on_id' => null, 'over_item_id' => null, 'looked_at_operation' => 0];
+    protected $attributes = [
+        'operation_count' => 0,
+        'byte_count' => 0,
+        'added_count' => 0,
+        'last_stroke_ms' => null,
+        'sent_at_ms' => null,
+        'notes_on_id' => null,
+        'over_item_id' => null,
+        'looked_at_operation' => 0,
+    ];
 
     /** Who draws on it. */
     public function author(): Author

@@ -40,7 +40,12 @@ final class Check extends Model
 
     public function judgement(): Judgement
     {
-        return Judgement::kept($this->is_no_attempt, $this->marks ?? ($this->level === null ? [] : [$this->level->value]), $this->points, $this->note);
+        return Judgement::kept(
+            $this->is_no_attempt,
+            $this->marks ?? ($this->level === null ? [] : [$this->level->value]),
+            $this->points,
+            $this->note,
+        );
     }
 
     /** @return BelongsTo<Teacher, $this> */

@@ -87,16 +87,45 @@ final class LiveSession extends Model implements Holder
     protected $guarded = [];
 
     protected $attributes = [
-        'operation_count' => 0, 'byte_count' => 0, 'screen_view' => 'join', 'shown_on' => 'screen', 'ended_at' => null, 'tray' => null,
-        'plan_id' => null, 'roster_id' => null, 'is_trial' => false, 'door' => 'open', 'pace' => 'together', 'pens' => null,
-        'timer' => null, 'settings' => '{}', 'lead' => null, 'helper_key' => '', 'warned_at_ms' => 0, 'board' => null, 'carries_on_id' => null, 'run_id' => null, 'keep_days' => null, 'open_until_ms' => null,
+        'operation_count' => 0,
+        'byte_count' => 0,
+        'screen_view' => 'join',
+        'shown_on' => 'screen',
+        'ended_at' => null,
+        'tray' => null,
+        'plan_id' => null,
+        'roster_id' => null,
+        'is_trial' => false,
+        'door' => 'open',
+        'pace' => 'together',
+        'pens' => null,
+        'timer' => null,
+        'settings' => '{}',
+        'lead' => null,
+        'helper_key' => '',
+        'warned_at_ms' => 0,
+        'board' => null,
+        'carries_on_id' => null,
+        'run_id' => null,
+        'keep_days' => null,
+        'open_until_ms' => null,
     ];
 
     protected function casts(): array
     {
         return [
-            'ended_at' => 'datetime', 'screen_view' => ScreenView::class, 'shown_on' => Destination::class, 'tray' => 'array', 'is_trial' => 'boolean', 'door' => Door::class,
-            'pace' => Pace::class, 'pens' => 'array', 'timer' => 'array', 'settings' => 'array', 'lead' => 'array', 'board' => 'array',
+            'ended_at' => 'datetime',
+            'screen_view' => ScreenView::class,
+            'shown_on' => Destination::class,
+            'tray' => 'array',
+            'is_trial' => 'boolean',
+            'door' => Door::class,
+            'pace' => Pace::class,
+            'pens' => 'array',
+            'timer' => 'array',
+            'settings' => 'array',
+            'lead' => 'array',
+            'board' => 'array',
         ];
     }
 
@@ -118,7 +147,12 @@ final class LiveSession extends Model implements Holder
      */
     public function openCanvases(): HasMany
     {
-        return $this->coversWork() ? $this->canvases()->whereHas('prompt', static fn (Builder $prompt) => $prompt->whereNotNull('revealed_at_ms')) : $this->canvases();
+        return $this->coversWork()
+            ? $this->canvases()->whereHas(
+                'prompt',
+                static fn (Builder $prompt) => $prompt->whereNotNull('revealed_at_ms'),
+            )
+            : $this->canvases();
     }
 
     /**
@@ -129,7 +163,8 @@ final class LiveSession extends Model implements Holder
     public function freshSeats(): HasMany
     {
         $fresh = $this->seats();
-        $fresh->where('created_at', '>=', now()->subMinutes(self::FRESH_MINUTES))
+        $fresh
+            ->where('created_at', '>=', now()->subMinutes(self::FRESH_MINUTES))
             ->whereDoesntHave('canvases', static fn (Builder $canvas) => $canvas->whereNotNull('last_stroke_ms'));
 
         return $fresh;
@@ -138,7 +173,12 @@ final class LiveSession extends Model implements Holder
     /** @return list<string> canvases that nothing may be told of to a desk */
     public function coveredCanvases(): array
     {
-        return ! $this->coversWork() ? [] : $this->canvases()->whereHas('prompt', static fn (Builder $prompt) => $prompt->whereNull('revealed_at_ms'))->pluck('id')->all();
+        return ! $this->coversWork()
+            ? []
+            : $this->canvases()
+                ->whereHas('prompt', static fn (Builder $prompt) => $prompt->whereNull('revealed_at_ms'))
+                ->pluck('id')
+                ->all();
     }
 
     public function timerValue(): ?Timer
@@ -214,7 +254,9 @@ final class LiveSession extends Model implements Holder
     /** The tools that students have where a prompt has no tray of its own. */
     public function trayInForce(): TrayInForce
     {
-        return $this->tray === null ? TrayInForce::always(ToolTray::of(TrayKind::Standard)) : TrayInForce::read($this->tray);
+        return $this->tray === null
+            ? TrayInForce::always(ToolTray::of(TrayKind::Standard))
+            : TrayInForce::read($this->tray);
     }
 
     public function code(): JoinCode

@@ -56,7 +56,7 @@ final class LoggedOperation extends Model
     public static function read(HasMany|Builder $rows): Generator
     {
         foreach ($rows->toBase()->cursor() as $row) {
-            $logged = (new self)->setRawAttributes((array) $row);
+            $logged = (new self())->setRawAttributes((array) $row);
             yield $logged->n => $logged->operation();
         }
     }
@@ -72,8 +72,15 @@ final class LoggedOperation extends Model
     {
         return sprintf(
             '{"n":%d,"s":%d,"canvas":"%s","mine":%s,"id":"%s","kind":"%s","layer":"%s","at":%d,"body":%s}',
-            $this->n, $this->session_n, $this->canvas_id, $this->seat_id === null ? 'false' : 'true',
-            $this->op_id, $this->kind, $this->layer, $this->made_at_ms, $this->body,
+            $this->n,
+            $this->session_n,
+            $this->canvas_id,
+            $this->seat_id === null ? 'false' : 'true',
+            $this->op_id,
+            $this->kind,
+            $this->layer,
+            $this->made_at_ms,
+            $this->body,
         );
     }
 }

@@ -52,11 +52,29 @@ final class Prompt extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['tray' => null, 'pages' => null, 'details' => '{}', 'changed_n' => 0, 'n' => 0, 'state' => 'unseen', 'state_at_ms' => 0, 'revealed_at_ms' => null, 'reads_at_once' => false, 'carries_prompt_id' => null];
+    protected $attributes = [
+        'tray' => null,
+        'pages' => null,
+        'details' => '{}',
+        'changed_n' => 0,
+        'n' => 0,
+        'state' => 'unseen',
+        'state_at_ms' => 0,
+        'revealed_at_ms' => null,
+        'reads_at_once' => false,
+        'carries_prompt_id' => null,
+    ];
 
     protected function casts(): array
     {
-        return ['backdrop' => 'array', 'tray' => 'array', 'state' => PromptState::class, 'pages' => 'array', 'details' => 'array', 'reads_at_once' => 'boolean'];
+        return [
+            'backdrop' => 'array',
+            'tray' => 'array',
+            'state' => PromptState::class,
+            'pages' => 'array',
+            'details' => 'array',
+            'reads_at_once' => 'boolean',
+        ];
     }
 
     public function backdropValue(): Backdrop
@@ -84,12 +102,24 @@ final class Prompt extends Model
             return sprintf('forall%014d', ++$n);
         };
         $operations = $this->pagesValue()->operations($newId, true);
-        $pages = array_values(array_filter(array_map(static fn (array $one): string => $one['kind'] === OperationKind::Page->value ? $one['id'] : '', $operations)));
+        $pages = array_values(
+            array_filter(
+                array_map(
+                    static fn (array $one): string => $one['kind'] === OperationKind::Page->value ? $one['id'] : '',
+                    $operations,
+                ),
+            ),
+        );
         foreach ($this->handouts()->get() as $handout) {
             array_push($operations, ...$handout->value()->operations(['', ...$pages], $newId));
         }
 
-        return Scene::fold(array_map(static fn (array $one): Operation => Operation::read($one + ['at' => 0], Author::teacher()), $operations));
+        return Scene::fold(
+            array_map(
+                static fn (array $one): Operation => Operation::read($one + ['at' => 0], Author::teacher()),
+                $operations,
+            ),
+        );
     }
 
     /** A word that changes whenever {@see sceneForAll} does. */
@@ -180,7 +210,13 @@ final class Prompt extends Model
     /** @return array<string, mixed> what every page of the session is told */
     public function announcement(): array
     {
-        return ['id' => $this->id, 'n' => $this->n, 'words' => $this->wordsForAll(), 'own' => str_contains($this->words, '{'), 'backdrop' => $this->backdrop];
+        return [
+            'id' => $this->id,
+            'n' => $this->n,
+            'words' => $this->wordsForAll(),
+            'own' => str_contains($this->words, '{'),
+            'backdrop' => $this->backdrop,
+        ];
     }
 
     /** @return array<string, mixed> what one student's page is told */
@@ -190,7 +226,10 @@ final class Prompt extends Model
 
         return [
             'words' => $mine->words,
-            'questions' => array_map(static fn (Question $question): array => $question->forStudent($seat->id), $mine->questions),
+            'questions' => array_map(
+                static fn (Question $question): array => $question->forStudent($seat->id),
+                $mine->questions,
+            ),
             'points' => $mine->points,
             'minutes' => $mine->minutes,
         ] + $this->announcement();

@@ -55,6 +55,7 @@ final class Record extends Model
     /** One of which nothing was heard for so long is not waited for: another can be made. */
     public function isUnderWay(): bool
     {
-        return in_array($this->state, ['waiting', 'making'], true) && $this->updated_at?->greaterThan(now()->subSeconds(self::PATIENCE_S)) === true;
+        return in_array($this->state, ['waiting', 'making'], true) &&
+            $this->updated_at?->greaterThan(now()->subSeconds(self::PATIENCE_S)) === true;
     }
 }

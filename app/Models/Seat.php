@@ -55,14 +55,36 @@ final class Seat extends Model
     protected $guarded = [];
 
     protected $attributes = [
-        'polled_at_ms' => 0, 'roster_entry_id' => null, 'state' => 'seated', 'state_at_ms' => 0, 'claims_id' => null, 'reason' => '',
-        'device' => 'laptop', 'seen_at_ms' => 0, 'pens' => null, 'prompt_id' => null, 'hand_at_ms' => null, 'light' => false, 'keeps_back' => false, 'group' => null,
-        'home_key' => null, 'code' => null, 'code_at_ms' => null, 'turn' => 0, 'old_token_hash' => null,
+        'polled_at_ms' => 0,
+        'roster_entry_id' => null,
+        'state' => 'seated',
+        'state_at_ms' => 0,
+        'claims_id' => null,
+        'reason' => '',
+        'device' => 'laptop',
+        'seen_at_ms' => 0,
+        'pens' => null,
+        'prompt_id' => null,
+        'hand_at_ms' => null,
+        'light' => false,
+        'keeps_back' => false,
+        'group' => null,
+        'home_key' => null,
+        'code' => null,
+        'code_at_ms' => null,
+        'turn' => 0,
+        'old_token_hash' => null,
     ];
 
     protected function casts(): array
     {
-        return ['state' => SeatState::class, 'device' => DeviceKind::class, 'pens' => 'array', 'light' => 'boolean', 'keeps_back' => 'boolean'];
+        return [
+            'state' => SeatState::class,
+            'device' => DeviceKind::class,
+            'pens' => 'array',
+            'light' => 'boolean',
+            'keeps_back' => 'boolean',
+        ];
     }
 
     public function author(): Author
@@ -112,7 +134,7 @@ final class Seat extends Model
     /** In which group the student works; empty for none. */
     public function groupName(): string
     {
-        return $this->group ?? $this->entry->group ?? '';
+        return $this->group ?? ($this->entry->group ?? '');
     }
 
     public function isIn(): bool
@@ -152,7 +174,14 @@ final class Seat extends Model
     /** @return array{id: string, n: int, name: string, stone: string, ink: string} what desks are told, and nobody else */
     public function announcement(): array
     {
-        return ['id' => $this->id, 'n' => $this->n, 'name' => $this->name, 'stone' => $this->stoneName(), 'ink' => $this->ink_key, 'keepsBack' => $this->keeps_back];
+        return [
+            'id' => $this->id,
+            'n' => $this->n,
+            'name' => $this->name,
+            'stone' => $this->stoneName(),
+            'ink' => $this->ink_key,
+            'keepsBack' => $this->keeps_back,
+        ];
     }
 
     /** The name of the cookie that holds a place in this session. */

@@ -38,7 +38,10 @@ final readonly class BringIn
     public function __invoke(Holder $holder, ?Seat $seat, string $bytes, int $pdfPage = 1): array
     {
         $xml = ltrim($bytes, "\u{FEFF} \r\n\t");
-        if (str_starts_with($xml, '<') && preg_match('/<([a-z]+:)?(ink|svg)[\s>]/', substr($xml, 0, 2000), $found) === 1) {
+        if (
+            str_starts_with($xml, '<') &&
+            preg_match('/<([a-z]+:)?(ink|svg)[\s>]/', substr($xml, 0, 2000), $found) === 1
+        ) {
             return array_map(
                 static fn (Placing|Stroke $one): array => ($one instanceof Stroke ? new Placing($one) : $one)->toArray(),
                 $found[2] === 'ink' ? InkMl::read($xml) : SvgDrawing::read($xml),
@@ -63,15 +66,21 @@ final readonly class BringIn
             $asset = ($this->storePicture)($holder, $page ?? $file, $seat);
         } finally {
             unlink($file);
-            $page === null || unlink($page);
+            if ($page !== null) {
+                unlink($page);
+            }
         }
         $scale = min(1, self::WIDEST / $asset->width, self::TALLEST / $asset->height);
         [$w, $h] = [$asset->width * $scale, $asset->height * $scale];
 
         return [
-            'type' => 'picture', 'asset' => $asset->id, 'alt' => '',
-            'x' => (int) ((Page::WIDTH - $w) / 2 * Page::TENTHS), 'y' => (int) ((Page::HEIGHT - $h) / 2 * Page::TENTHS),
-            'w' => (int) ($w * Page::TENTHS), 'h' => (int) ($h * Page::TENTHS),
+            'type' => 'picture',
+            'asset' => $asset->id,
+            'alt' => '',
+            'x' => (int) (((Page::WIDTH - $w) / 2) * Page::TENTHS),
+            'y' => (int) (((Page::HEIGHT - $h) / 2) * Page::TENTHS),
+            'w' => (int) ($w * Page::TENTHS),
+            'h' => (int) ($h * Page::TENTHS),
         ];
     }
 }

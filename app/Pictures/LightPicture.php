@@ -20,7 +20,8 @@ final class LightPicture
         if (is_file($path)) {
             return $path;
         }
-        $image = $asset->width <= self::WIDEST ? false : imagecreatefromstring((string) file_get_contents($asset->path()));
+        $image =
+            $asset->width <= self::WIDEST ? false : imagecreatefromstring((string) file_get_contents($asset->path()));
         $small = $image === false ? false : imagescale($image, self::WIDEST);
         if ($small === false) {
             return null;
@@ -30,7 +31,11 @@ final class LightPicture
         if ($made === false) {
             return null;
         }
-        $asset->mime === 'image/png' ? imagepng($small, $made, 9) : imagejpeg($small, $made, self::QUALITY);
+        if ($asset->mime === 'image/png') {
+            imagepng($small, $made, 9);
+        } else {
+            imagejpeg($small, $made, self::QUALITY);
+        }
         rename($made, $path);
 
         return $path;

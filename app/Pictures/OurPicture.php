@@ -31,7 +31,11 @@ final class OurPicture
     {
         ob_start();
         imagesavealpha($picture, true);
-        $hasHoles ? imagepng($picture, null, 7) : imagejpeg($picture, null, self::QUALITY);
+        if ($hasHoles) {
+            imagepng($picture, null, 7);
+        } else {
+            imagejpeg($picture, null, self::QUALITY);
+        }
 
         return (string) ob_get_clean();
     }
@@ -64,11 +68,17 @@ final class OurPicture
             $body = substr($bytes, $at + 4, max(0, $size - 2));
             if ($marker === 0xDA) {
                 // The picture itself runs to the first marker that is none within it, and that is the end of all.
-                return preg_match('/\A(?:[^\xFF]|\xFF[\x00\xD0-\xD7])*+\xFF\xD9\z/s', substr($bytes, $at + 2 + $size)) === 1 && str_contains(substr($bytes, 0, $at), 'CREATOR: gd-jpeg');
+                return preg_match(
+                    '/\A(?:[^\xFF]|\xFF[\x00\xD0-\xD7])*+\xFF\xD9\z/s',
+                    substr($bytes, $at + 2 + $size),
+                ) === 1 && str_contains(substr($bytes, 0, $at), 'CREATOR: gd-jpeg');
             }
             $isOurs = match ($marker) {
                 0xE0 => str_starts_with($body, "JFIF\0") && $size === 16,
-                0xFE => preg_match('/\ACREATOR: gd-jpeg v1\.0 \(using IJG JPEG v\d+\), quality = '.self::QUALITY.'\n\z/', $body) === 1,
+                0xFE => preg_match(
+                    '/\ACREATOR: gd-jpeg v1\.0 \(using IJG JPEG v\d+\), quality = '.self::QUALITY.'\n\z/',
+                    $body,
+                ) === 1,
                 default => in_array($marker, self::SEGMENTS, true),
             };
             if (! $isOurs) {

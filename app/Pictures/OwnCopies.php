@@ -18,7 +18,13 @@ final class OwnCopies
     public static function of(Canvas $canvas, array $objects): array
     {
         $copies = [];
-        foreach (Asset::query()->whereIn('id', PictureIds::in($objects))->whereNotNull('seat_id')->where('seat_id', $canvas->seat_id)->get() as $asset) {
+        foreach (
+            Asset::query()
+                ->whereIn('id', PictureIds::in($objects))
+                ->whereNotNull('seat_id')
+                ->where('seat_id', $canvas->seat_id)
+                ->get() as $asset
+        ) {
             $copies[$asset->id] = $asset->copyTo($canvas->prompt->session)->id;
         }
 

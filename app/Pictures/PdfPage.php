@@ -52,8 +52,17 @@ final class PdfPage
         }
         $to = (string) tempnam(sys_get_temp_dir(), 'crag-pdf');
         $drawn = Process::timeout(self::SECONDS)->run([
-            'pdftocairo', '-png', '-singlefile', '-f', (string) $page, '-l', (string) $page,
-            '-scale-to', (string) $widest, $pdf, $to,
+            'pdftocairo',
+            '-png',
+            '-singlefile',
+            '-f',
+            (string) $page,
+            '-l',
+            (string) $page,
+            '-scale-to',
+            (string) $widest,
+            $pdf,
+            $to,
         ]);
         unlink($to);
         if ($drawn->failed() || ! is_file("{$to}.png")) {

@@ -53,14 +53,17 @@ final class StorePicture
             throw UnusablePicture::tooLarge($size[0], $size[1]);
         }
         $picture = @self::READERS[$size[2]]($path);
-        if (! $picture instanceof GdImage) {
+        if (! ($picture instanceof GdImage)) {
             throw UnusablePicture::damaged();
         }
         $upright = self::scaled(self::upright($picture, $path, $size[2]));
         $holes = self::hasHoles($upright);
         $bytes = (string) file_get_contents($path);
         // What was drawn anew once stays as it is, however often a plan is taken out and brought in.
-        $isOurs = $upright === $picture && $size[2] === ($holes ? IMAGETYPE_PNG : IMAGETYPE_JPEG) && OurPicture::isWritten($bytes, $holes);
+        $isOurs =
+            $upright === $picture &&
+            $size[2] === ($holes ? IMAGETYPE_PNG : IMAGETYPE_JPEG) &&
+            OurPicture::isWritten($bytes, $holes);
 
         return self::keep($holder, $owner, $upright, $holes, $isOurs ? $bytes : OurPicture::write($upright, $holes));
     }
@@ -68,9 +71,18 @@ final class StorePicture
     /** @throws UnusablePicture */
     private static function checkRoom(Holder $holder): void
     {
-        [$pictures, $most] = $holder instanceof Plan
-            ? [Asset::query()->whereIn('plan_id', DB::table('plan_rights')->whereIn('teacher_id', $holder->teachers()->select('teachers.id'))->select('plan_id')), self::TEACHER_MB]
-            : [Asset::query()->where($holder->column(), $holder->holderId()), self::SESSION_MB];
+        [$pictures, $most] =
+            $holder instanceof Plan
+                ? [
+                    Asset::query()->whereIn(
+                        'plan_id',
+                        DB::table('plan_rights')
+                            ->whereIn('teacher_id', $holder->teachers()->select('teachers.id'))
+                            ->select('plan_id'),
+                    ),
+                    self::TEACHER_MB,
+                ]
+                : [Asset::query()->where($holder->column(), $holder->holderId()), self::SESSION_MB];
         if ((int) $pictures->sum('bytes') >= $most * 1024 * 1024) {
             throw UnusablePicture::noRoom($most);
         }
@@ -96,7 +108,10 @@ final class StorePicture
     {
         $exif = $type === IMAGETYPE_JPEG && function_exists('exif_read_data') ? @exif_read_data($path) : false;
         $turn = match ($exif['Orientation'] ?? 1) {
-            3 => 180, 6 => 270, 8 => 90, default => 0
+            3 => 180,
+            6 => 270,
+            8 => 90,
+            default => 0,
         };
 
         return $turn === 0 ? $picture : (imagerotate($picture, $turn, 0) ?: $picture);
@@ -113,7 +128,13 @@ final class StorePicture
             return $picture;
         }
 
-        return imagescale($picture, max(1, (int) (imagesx($picture) * $scale)), max(1, (int) (imagesy($picture) * $scale)), IMG_BICUBIC) ?: $picture;
+        return imagescale(
+            $picture,
+            max(1, (int) (imagesx($picture) * $scale)),
+            max(1, (int) (imagesy($picture) * $scale)),
+            IMG_BICUBIC,
+        ) ?:
+            $picture;
     }
 
     private static function hasHoles(GdImage $picture): bool
@@ -121,7 +142,7 @@ final class StorePicture
         $step = max(1, intdiv(imagesx($picture), 400));
         for ($y = 0; $y < imagesy($picture); $y += $step) {
             for ($x = 0; $x < imagesx($picture); $x += $step) {
-                if ((imagecolorat($picture, $x, $y) >> 24 & 0x7F) > 0) {
+                if (((imagecolorat($picture, $x, $y) >> 24) & 0x7F) > 0) {
                     return true;
                 }
             }

@@ -16,7 +16,12 @@ final class UnusablePicture extends DomainException
 
     public static function tooLarge(int $width, int $height): self
     {
-        return new self(__('That picture is too large (:width × :height): 40 million pixels are the most.', ['width' => $width, 'height' => $height]));
+        return new self(
+            __('That picture is too large (:width × :height): 40 million pixels are the most.', [
+                'width' => $width,
+                'height' => $height,
+            ]),
+        );
     }
 
     public static function tooMany(int $most): self
@@ -26,7 +31,11 @@ final class UnusablePicture extends DomainException
 
     public static function noRoom(int $megabytes): self
     {
-        return new self(__('There is no room for more pictures here: :n MB are the most. Delete what you no longer need.', ['n' => $megabytes]));
+        return new self(
+            __('There is no room for more pictures here: :n MB are the most. Delete what you no longer need.', [
+                'n' => $megabytes,
+            ]),
+        );
     }
 
     public static function lockedPdf(): self

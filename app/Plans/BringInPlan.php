@@ -37,8 +37,12 @@ final readonly class BringInPlan
     /** PDFs of one teacher that wait for pages to be chosen. */
     private const MOST_CHOSEN = 4;
 
-    public function __construct(private MakePlan $make, private EditPlan $edit, private PlanZip $zips, private StorePicture $storePicture)
-    {
+    public function __construct(
+        private MakePlan $make,
+        private EditPlan $edit,
+        private PlanZip $zips,
+        private StorePicture $storePicture,
+    ) {
     }
 
     /** @throws UnusablePlan and then no plan is made */
@@ -75,7 +79,12 @@ final readonly class BringInPlan
         DB::transaction(function () use ($plan, $teacher, $prompts, $after): void {
             foreach ($prompts as $prepared) {
                 $sequence = $plan->refresh()->sequence;
-                $after = $this->edit->add($plan, $teacher, $prepared, $after ?? ($sequence === [] ? null : end($sequence)))->id;
+                $after = $this->edit->add(
+                    $plan,
+                    $teacher,
+                    $prepared,
+                    $after ?? ($sequence === [] ? null : end($sequence)),
+                )->id;
             }
         });
 
@@ -95,7 +104,9 @@ final readonly class BringInPlan
             $head === '' => throw UnusablePlan::because(__('That file is empty.')),
             str_starts_with($head, "PK\x03\x04") => $this->zip($plan, $path),
             @getimagesize($path) !== false => [$this->picture($plan, $path)],
-            str_contains($head, '<qti-assessment-item') => [new PreparedPrompt(QtiItem::read((string) file_get_contents($path)), PromptPages::blank())],
+            str_contains($head, '<qti-assessment-item') => [
+                new PreparedPrompt(QtiItem::read((string) file_get_contents($path)), PromptPages::blank()),
+            ],
             preg_match('/<([a-z]+:)?svg[\s>]/', $head) === 1 => [$this->svg($plan, $path)],
             default => $this->paragraphs($path),
         };
@@ -104,16 +115,21 @@ final readonly class BringInPlan
     /** @return list<PreparedPrompt> */
     private function zip(Plan $plan, string $path): array
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             throw UnusablePlan::zip();
         }
         try {
             if ($zip->locateName('plan.json') !== false) {
                 $value = $this->zips->read($zip, $plan);
-                $plan->sequence === [] && $plan->update(['title' => $value->title ?: $plan->title, 'tags' => $value->tags]);
+                if ($plan->sequence === []) {
+                    $plan->update(['title' => $value->title ?: $plan->title, 'tags' => $value->tags]);
+                }
 
-                return array_map(static fn (array $one): PreparedPrompt => new PreparedPrompt($one[0], $one[1]), $value->prompts);
+                return array_map(
+                    static fn (array $one): PreparedPrompt => new PreparedPrompt($one[0], $one[1]),
+                    $value->prompts,
+                );
             }
             PlanZip::checkSize($zip);
             $manifest = $zip->getFromName('imsmanifest.xml');
@@ -122,7 +138,13 @@ final readonly class BringInPlan
                 throw UnusablePlan::zip();
             }
 
-            return array_map(static fn (string $file): PreparedPrompt => new PreparedPrompt(QtiItem::read((string) $zip->getFromName($file)), PromptPages::blank()), $items);
+            return array_map(
+                static fn (string $file): PreparedPrompt => new PreparedPrompt(
+                    QtiItem::read((string) $zip->getFromName($file)),
+                    PromptPages::blank(),
+                ),
+                $items,
+            );
         } finally {
             $zip->close();
         }
@@ -166,10 +188,14 @@ final readonly class BringInPlan
         }
         $prompts = [];
         foreach (preg_split('/\R\s*\R/u', trim(str_replace("\u{FEFF}", '', $text))) ?: [] as $paragraph) {
-            trim($paragraph) === '' || $prompts[] = PreparedPrompt::saying($paragraph);
+            if (trim($paragraph) !== '') {
+                $prompts[] = PreparedPrompt::saying($paragraph);
+            }
         }
 
-        return $prompts === [] ? throw UnusablePlan::because(__('That file is empty.')) : array_slice($prompts, 0, PlanPrompt::MOST_PROMPTS);
+        return $prompts === []
+            ? throw UnusablePlan::because(__('That file is empty.'))
+            : array_slice($prompts, 0, PlanPrompt::MOST_PROMPTS);
     }
 
     private function pdf(Plan $plan, Teacher $teacher, string $path): Intake
@@ -180,13 +206,27 @@ final readonly class BringInPlan
             throw UnusablePlan::because($problem->getMessage());
         }
         // PDFs that were looked at and left: after an hour, or when there are more than a few.
-        $left = Intake::query()->where('teacher_id', $teacher->id)->where('state', 'chosen')->with('plan')->latest()->get();
-        foreach ($left->filter(static fn (Intake $one, int $i): bool => $i >= self::MOST_CHOSEN - 1 || $one->created_at?->lessThan(now()->subHour()) === true) as $forsaken) {
+        $left = Intake::query()
+            ->where('teacher_id', $teacher->id)
+            ->where('state', 'chosen')
+            ->with('plan')
+            ->latest()
+            ->get();
+        foreach (
+            $left->filter(
+                static fn (Intake $one, int $i): bool => $i >= self::MOST_CHOSEN - 1 ||
+                    $one->created_at?->lessThan(now()->subHour()) === true,
+            ) as $forsaken
+        ) {
             File::delete($forsaken->path());
             $forsaken->delete();
         }
         $intake = Intake::query()->create([
-            'id' => (string) Str::ulid(), 'plan_id' => $plan->id, 'teacher_id' => $teacher->id, 'state' => 'chosen', 'total' => $pages,
+            'id' => (string) Str::ulid(),
+            'plan_id' => $plan->id,
+            'teacher_id' => $teacher->id,
+            'state' => 'chosen',
+            'total' => $pages,
             'settings' => ['pages' => [], 'as' => 'prompts', 'after' => ''],
         ]);
         copy($path, $intake->path());

@@ -43,7 +43,14 @@ final readonly class EditPlan
             }
             $this->put($plan, $prompt, $field, $to);
 
-            return $this->write($plan, $teacher, $prompt, $field, $present, self::present($plan, $prompt)[$field] ?? null);
+            return $this->write(
+                $plan,
+                $teacher,
+                $prompt,
+                $field,
+                $present,
+                self::present($plan, $prompt)[$field] ?? null,
+            );
         });
     }
 
@@ -52,8 +59,14 @@ final readonly class EditPlan
     {
         return DB::transaction(function () use ($plan, $teacher, $prepared, $after): Prompt {
             $plan->refresh();
-            abort_if(count($plan->sequence) >= PlanPrompt::MOST_PROMPTS, 422, __('A plan has room for :n prompts.', ['n' => PlanPrompt::MOST_PROMPTS]));
-            $prompt = Prompt::query()->create(['plan_id' => $plan->id, 'backdrop' => Backdrop::blank()->toArray()] + self::columns($prepared->prompt));
+            abort_if(
+                count($plan->sequence) >= PlanPrompt::MOST_PROMPTS,
+                422,
+                __('A plan has room for :n prompts.', ['n' => PlanPrompt::MOST_PROMPTS]),
+            );
+            $prompt = Prompt::query()->create(
+                ['plan_id' => $plan->id, 'backdrop' => Backdrop::blank()->toArray()] + self::columns($prepared->prompt),
+            );
             $this->drawing->begin($prompt, $prepared->pages);
             $this->reorder($plan, $teacher, $prompt, self::inserted($plan->sequence, $prompt->id, $after));
 
@@ -73,7 +86,12 @@ final readonly class EditPlan
     {
         DB::transaction(function () use ($plan, $teacher, $prompt, $after): void {
             $plan->refresh();
-            $this->reorder($plan, $teacher, $prompt, self::inserted(array_values(array_diff($plan->sequence, [$prompt->id])), $prompt->id, $after));
+            $this->reorder(
+                $plan,
+                $teacher,
+                $prompt,
+                self::inserted(array_values(array_diff($plan->sequence, [$prompt->id])), $prompt->id, $after),
+            );
         });
     }
 
@@ -87,8 +105,12 @@ final readonly class EditPlan
     {
         return DB::transaction(function () use ($plan, $teacher, $again): ?PlanEdit {
             $plan->refresh();
-            $edit = PlanEdit::query()->where('plan_id', $plan->id)->where('teacher_id', $teacher->id)->where('undone', $again)
-                ->orderBy('n', $again ? 'asc' : 'desc')->first();
+            $edit = PlanEdit::query()
+                ->where('plan_id', $plan->id)
+                ->where('teacher_id', $teacher->id)
+                ->where('undone', $again)
+                ->orderBy('n', $again ? 'asc' : 'desc')
+                ->first();
             if ($edit === null) {
                 return null;
             }
@@ -97,7 +119,10 @@ final readonly class EditPlan
             if ($edit->field === 'place') {
                 // The place among the others may have shifted: the prompt goes where it was, after the same one.
                 $sequence = array_values(array_diff($plan->sequence, [$edit->prompt_id]));
-                $plan->sequence = $to === false ? $sequence : self::inserted($sequence, (string) $edit->prompt_id, is_string($to) ? $to : null);
+                $plan->sequence =
+                    $to === false
+                        ? $sequence
+                        : self::inserted($sequence, (string) $edit->prompt_id, is_string($to) ? $to : null);
             } else {
                 if (! self::same(self::present($plan, $prompt)[$edit->field] ?? null, $from)) {
                     throw new ChangedMeanwhile($edit->field, self::present($plan, $prompt)[$edit->field] ?? null);
@@ -116,7 +141,10 @@ final readonly class EditPlan
     {
         $edits = $plan->edits()->where('teacher_id', $teacher->id)->reorder();
 
-        return ['undo' => (clone $edits)->where('undone', false)->exists(), 'redo' => (clone $edits)->where('undone', true)->exists()];
+        return [
+            'undo' => (clone $edits)->where('undone', false)->exists(),
+            'redo' => (clone $edits)->where('undone', true)->exists(),
+        ];
     }
 
     /** Something was drawn: other pages of the plan shall hear of it. */
@@ -135,8 +163,11 @@ final readonly class EditPlan
     {
         if ($prompt === null) {
             match ($field) {
-                'title' => $plan->title = PlanValue::title(is_string($to) ? $to : '') ?: throw InvalidPrompt::untitled(),
-                'tags' => $plan->tags = PlanValue::tags(array_values(array_filter(is_array($to) ? $to : [], is_string(...)))),
+                'title' => ($plan->title =
+                    PlanValue::title(is_string($to) ? $to : '') ?: throw InvalidPrompt::untitled()),
+                'tags' => ($plan->tags = PlanValue::tags(
+                    array_values(array_filter(is_array($to) ? $to : [], is_string(...))),
+                )),
                 default => abort(422, __('A plan has no such field.')),
             };
 
@@ -167,16 +198,30 @@ final readonly class EditPlan
         $this->write($plan, $teacher, $prompt, 'place', $before, self::place($sequence, $prompt->id));
     }
 
-    private function write(Plan $plan, Teacher $teacher, ?Prompt $prompt, string $field, mixed $before, mixed $after): PlanEdit
-    {
+    private function write(
+        Plan $plan,
+        Teacher $teacher,
+        ?Prompt $prompt,
+        string $field,
+        mixed $before,
+        mixed $after,
+    ): PlanEdit {
         // What was taken back cannot be done again once something new was done.
         $plan->edits()->where('teacher_id', $teacher->id)->where('undone', true)->delete();
-        $plan->edits()->where('n', '<', $plan->edit_count - self::KEPT_EDITS)->delete();
+        $plan
+            ->edits()
+            ->where('n', '<', $plan->edit_count - self::KEPT_EDITS)
+            ->delete();
         $this->count($plan, $prompt);
 
         return PlanEdit::query()->create([
-            'plan_id' => $plan->id, 'n' => $plan->edit_count, 'teacher_id' => $teacher->id, 'prompt_id' => $prompt?->id,
-            'field' => $field, 'before' => $before, 'after' => $after,
+            'plan_id' => $plan->id,
+            'n' => $plan->edit_count,
+            'teacher_id' => $teacher->id,
+            'prompt_id' => $prompt?->id,
+            'field' => $field,
+            'before' => $before,
+            'after' => $after,
         ]);
     }
 

@@ -34,18 +34,23 @@ final readonly class FollowPlan
     /** Whether the plan now says something that the session does not have. */
     public function isBehind(LiveSession $session, Plan $plan): bool
     {
-        return Cache::remember("behind.{$session->id}.{$plan->edit_count}.{$session->prompts()->count()}", self::REMEMBERED_S, function () use ($session, $plan): bool {
-            $copies = $session->prompts()->orderBy('n')->get();
-            $present = $plan->present();
-            foreach ($this->plans->prepared($plan) as $i => $prepared) {
-                $copy = $copies->firstWhere('source_id', $present[$i]->id ?? null);
-                if ($copy === null || $this->hasChanged($copy, $prepared)) {
-                    return true;
+        return Cache::remember(
+            "behind.{$session->id}.{$plan->edit_count}.{$session->prompts()->count()}",
+            self::REMEMBERED_S,
+            function () use ($session, $plan): bool {
+                $copies = $session->prompts()->orderBy('n')->get();
+                $present = $plan->present();
+                foreach ($this->plans->prepared($plan) as $i => $prepared) {
+                    $copy = $copies->firstWhere('source_id', $present[$i]->id ?? null);
+                    if ($copy === null || $this->hasChanged($copy, $prepared)) {
+                        return true;
+                    }
                 }
-            }
 
-            return $this->gone($session, $plan, $copies)->isNotEmpty() || self::order($copies, $plan->sequence) !== $copies->modelKeys();
-        });
+                return $this->gone($session, $plan, $copies)->isNotEmpty() ||
+                    self::order($copies, $plan->sequence) !== $copies->modelKeys();
+            },
+        );
     }
 
     /** @return int how many prompts changed, are new, went or stand elsewhere now */
@@ -63,7 +68,11 @@ final readonly class FollowPlan
                     continue;
                 }
                 $prepared = MakePlan::withPictures($prepared, $plan, $session);
-                $copy === null ? StartSession::put($session, $prepared, ++$n, $source?->id) : $this->change($copy, $prepared);
+                if ($copy === null) {
+                    StartSession::put($session, $prepared, ++$n, $source?->id);
+                } else {
+                    $this->change($copy, $prepared);
+                }
                 $changed++;
             }
             $copies = $session->prompts()->orderBy('n')->get();
@@ -73,7 +82,10 @@ final readonly class FollowPlan
             if ($changed > 0) {
                 Cache::forget("behind.{$session->id}.{$plan->edit_count}.{$session->prompts()->count()}");
                 $prompt = $session->prompt()->firstOrFail();
-                ($this->announce)($session, Audience::room($session), 'prompt', ['prompt' => ['again' => true] + $prompt->announcement(), 'room' => RoomState::shared($session)]);
+                ($this->announce)($session, Audience::room($session), 'prompt', [
+                    'prompt' => ['again' => true] + $prompt->announcement(),
+                    'room' => RoomState::shared($session),
+                ]);
             }
 
             return $changed;
@@ -88,8 +100,13 @@ final readonly class FollowPlan
      */
     private function gone(LiveSession $session, Plan $plan, Collection $copies): Collection
     {
-        return $copies->filter(static fn (Prompt $copy): bool => $copy->source_id !== null && ! in_array($copy->source_id, $plan->sequence, true)
-            && ! $copy->state->isSeen() && $copy->id !== $session->prompt_id && $plan->prompts()->whereKey($copy->source_id)->exists());
+        return $copies->filter(
+            static fn (Prompt $copy): bool => $copy->source_id !== null &&
+                ! in_array($copy->source_id, $plan->sequence, true) &&
+                ! $copy->state->isSeen() &&
+                $copy->id !== $session->prompt_id &&
+                $plan->prompts()->whereKey($copy->source_id)->exists(),
+        );
     }
 
     /**
@@ -102,11 +119,15 @@ final readonly class FollowPlan
     private static function order(Collection $copies, array $sequence): array
     {
         $bySource = $copies->whereIn('source_id', $sequence)->keyBy('source_id');
-        $order = array_values(array_filter(array_map(static fn (string $source): ?string => $bySource->get($source)?->id, $sequence)));
+        $order = array_values(
+            array_filter(array_map(static fn (string $source): ?string => $bySource->get($source)?->id, $sequence)),
+        );
         $before = null;
         foreach ($copies as $copy) {
             if (! in_array($copy->id, $order, true)) {
-                array_splice($order, $before === null ? 0 : (int) array_search($before, $order, true) + 1, 0, [$copy->id]);
+                array_splice($order, $before === null ? 0 : (int) array_search($before, $order, true) + 1, 0, [
+                    $copy->id,
+                ]);
             }
             $before = $copy->id;
         }
@@ -133,8 +154,8 @@ final readonly class FollowPlan
 
     private function hasChanged(Prompt $copy, PreparedPrompt $prepared): bool
     {
-        return self::bare($copy->value()->toArray()) !== self::bare($prepared->prompt->toArray())
-            || self::bare($copy->pages ?? []) !== self::bare($prepared->pages->toArray());
+        return self::bare($copy->value()->toArray()) !== self::bare($prepared->prompt->toArray()) ||
+            self::bare($copy->pages ?? []) !== self::bare($prepared->pages->toArray());
     }
 
     private function change(Prompt $copy, PreparedPrompt $prepared): void
@@ -146,7 +167,9 @@ final readonly class FollowPlan
         }
         foreach ($copy->canvases()->with('seat')->whereNull('last_stroke_ms')->get() as $canvas) {
             $canvas->delete();
-            $canvas->seat === null || ($this->takeCanvas)($canvas->seat, $copy);
+            if ($canvas->seat !== null) {
+                ($this->takeCanvas)($canvas->seat, $copy);
+            }
         }
     }
 

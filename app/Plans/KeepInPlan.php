@@ -19,7 +19,10 @@ final readonly class KeepInPlan
     public function __invoke(LiveSession $session, Prompt $prompt, string $before): void
     {
         $plan = $session->is_trial ? null : $session->plan;
-        $teacher = $session->teachers()->get()->first(static fn (Teacher $one): bool => $plan !== null && $one->mayEdit($plan));
+        $teacher = $session
+            ->teachers()
+            ->get()
+            ->first(static fn (Teacher $one): bool => $plan !== null && $one->mayEdit($plan));
         if ($plan === null || $teacher === null) {
             return;
         }
@@ -34,9 +37,21 @@ final readonly class KeepInPlan
     private function add(LiveSession $session, Prompt $prompt, Teacher $teacher): void
     {
         $plan = $session->plan()->firstOrFail();
-        $before = $session->prompts()->where('n', '<', $prompt->n)->whereIn('source_id', $plan->sequence)->reorder()->orderByDesc('n')->value('source_id');
+        $before = $session
+            ->prompts()
+            ->where('n', '<', $prompt->n)
+            ->whereIn('source_id', $plan->sequence)
+            ->reorder()
+            ->orderByDesc('n')
+            ->value('source_id');
         $last = $plan->sequence === [] ? null : $plan->sequence[count($plan->sequence) - 1];
-        $prepared = MakePlan::withPictures(new PreparedPrompt($prompt->value(), $prompt->pagesValue()), $session, $plan);
-        $prompt->update(['source_id' => $this->edit->add($plan, $teacher, $prepared, is_string($before) ? $before : $last)->id]);
+        $prepared = MakePlan::withPictures(
+            new PreparedPrompt($prompt->value(), $prompt->pagesValue()),
+            $session,
+            $plan,
+        );
+        $prompt->update([
+            'source_id' => $this->edit->add($plan, $teacher, $prepared, is_string($before) ? $before : $last)->id,
+        ]);
     }
 }

@@ -17,8 +17,12 @@ final readonly class LibraryLook
      * @param  list<string>  $tags  of which a plan has all
      * @param  string  $sort  one of SORTS' keys
      */
-    private function __construct(public string $search, public array $tags, public string $sort, public bool $inArchive)
-    {
+    private function __construct(
+        public string $search,
+        public array $tags,
+        public string $sort,
+        public bool $inArchive,
+    ) {
     }
 
     public static function of(Request $request): self
@@ -27,7 +31,16 @@ final readonly class LibraryLook
 
         return new self(
             $request->string('search')->trim()->toString(),
-            array_values(array_unique(array_filter(array_map(static fn (mixed $tag): string => is_string($tag) ? $tag : '', (array) $request->query('tag', []))))),
+            array_values(
+                array_unique(
+                    array_filter(
+                        array_map(
+                            static fn (mixed $tag): string => is_string($tag) ? $tag : '',
+                            (array) $request->query('tag', []),
+                        ),
+                    ),
+                ),
+            ),
             isset(self::SORTS[$sort]) ? $sort : 'latest',
             $request->boolean('archived'),
         );
@@ -45,15 +58,31 @@ final readonly class LibraryLook
      */
     public function address(array $but = []): string
     {
-        return route('plans', array_filter(array_replace([
-            'search' => $this->search, 'tag' => $this->tags, 'sort' => $this->sort === 'latest' ? '' : $this->sort, 'archived' => $this->inArchive ? 1 : '',
-        ], $but), static fn (mixed $value): bool => $value !== '' && $value !== []));
+        return route(
+            'plans',
+            array_filter(
+                array_replace(
+                    [
+                        'search' => $this->search,
+                        'tag' => $this->tags,
+                        'sort' => $this->sort === 'latest' ? '' : $this->sort,
+                        'archived' => $this->inArchive ? 1 : '',
+                    ],
+                    $but,
+                ),
+                static fn (mixed $value): bool => $value !== '' && $value !== [],
+            ),
+        );
     }
 
     /** With a tag more, or without it. */
     public function withTag(string $tag): string
     {
-        return $this->address(['tag' => in_array($tag, $this->tags, true) ? array_values(array_diff($this->tags, [$tag])) : [...$this->tags, $tag]]);
+        return $this->address([
+            'tag' => in_array($tag, $this->tags, true)
+                ? array_values(array_diff($this->tags, [$tag]))
+                : [...$this->tags, $tag],
+        ]);
     }
 
     /**
@@ -64,17 +93,33 @@ final readonly class LibraryLook
     {
         $words = array_filter(explode(' ', mb_strtolower($this->search)));
         $fits = static function (Plan $plan) use ($words): bool {
-            $text = $words === [] ? '' : mb_strtolower($plan->title.' '.implode(' ', $plan->tags).' '.$plan->present()->implode('words', ' '));
+            $text =
+                $words === []
+                    ? ''
+                    : mb_strtolower(
+                        $plan->title.' '.implode(' ', $plan->tags).' '.$plan->present()->implode('words', ' '),
+                    );
 
             return array_filter($words, static fn (string $word): bool => ! str_contains($text, $word)) === [];
         };
-        $shown = $plans->filter(fn (Plan $plan): bool => ($plan->archived_at !== null) === $this->inArchive && array_diff($this->tags, $plan->tags) === [] && $fits($plan));
+        $shown = $plans->filter(
+            fn (Plan $plan): bool => ($plan->archived_at !== null) === $this->inArchive &&
+                array_diff($this->tags, $plan->tags) === [] &&
+                $fits($plan),
+        );
 
         return match ($this->sort) {
             'title' => $shown->sortBy(static fn (Plan $plan): string => mb_strtolower($plan->title), SORT_NATURAL),
-            'changed' => $shown->sortByDesc(static fn (Plan $plan): array => [$plan->updated_at->getTimestamp(), $plan->id]),
+            'changed' => $shown->sortByDesc(
+                static fn (Plan $plan): array => [$plan->updated_at->getTimestamp(), $plan->id],
+            ),
             'made' => $shown->sortByDesc(static fn (Plan $plan): string => $plan->id),
-            default => $shown->sortByDesc(static fn (Plan $plan): array => [max($plan->used_at?->getTimestamp() ?? 0, $plan->updated_at->getTimestamp()), $plan->id]),
+            default => $shown->sortByDesc(
+                static fn (Plan $plan): array => [
+                    max($plan->used_at?->getTimestamp() ?? 0, $plan->updated_at->getTimestamp()),
+                    $plan->id,
+                ],
+            ),
         };
     }
 }

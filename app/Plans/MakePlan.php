@@ -28,8 +28,11 @@ final readonly class MakePlan
     public function empty(Teacher $teacher, string $title): Plan
     {
         $plan = Plan::query()->create([
-            'teacher_id' => $teacher->id, 'title' => PlanValue::title($title) ?: __('Plan of :day', ['day' => SchoolTime::of(now())->translatedFormat('j F')]),
-            'copy_key' => Str::random(40), 'edit_key' => Str::random(40),
+            'teacher_id' => $teacher->id,
+            'title' => PlanValue::title($title) ?:
+                __('Plan of :day', ['day' => SchoolTime::of(now())->translatedFormat('j F')]),
+            'copy_key' => Str::random(40),
+            'edit_key' => Str::random(40),
         ]);
         $plan->teachers()->attach($teacher);
 
@@ -51,16 +54,27 @@ final readonly class MakePlan
     /** Whatever stands in a plan, free of it. */
     public function value(Plan $plan): PlanValue
     {
-        return PlanValue::of($plan->title, $plan->tags, array_map(
-            static fn (PreparedPrompt $one): array => [$one->prompt, $one->pages],
-            $this->prepared($plan),
-        ));
+        return PlanValue::of(
+            $plan->title,
+            $plan->tags,
+            array_map(static fn (PreparedPrompt $one): array => [$one->prompt, $one->pages], $this->prepared($plan)),
+        );
     }
 
     /** @return list<PreparedPrompt> */
     public function prepared(Plan $plan): array
     {
-        return array_values($plan->present()->map(fn (Prompt $prompt): PreparedPrompt => new PreparedPrompt($prompt->value(), $this->drawing->of($prompt)))->all());
+        return array_values(
+            $plan
+                ->present()
+                ->map(
+                    fn (Prompt $prompt): PreparedPrompt => new PreparedPrompt(
+                        $prompt->value(),
+                        $this->drawing->of($prompt),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -74,7 +88,12 @@ final readonly class MakePlan
         foreach ($prompts as $prompt) {
             $plan->refresh();
             $sequence = $plan->sequence;
-            $this->edit->add($plan, $teacher, $from === null ? $prompt : self::withPictures($prompt, $from, $plan), $sequence === [] ? null : end($sequence));
+            $this->edit->add(
+                $plan,
+                $teacher,
+                $from === null ? $prompt : self::withPictures($prompt, $from, $plan),
+                $sequence === [] ? null : end($sequence),
+            );
         }
     }
 
@@ -93,9 +112,11 @@ final readonly class MakePlan
     /** @param  array<string, string>  $names  pictures' new ids by their old ones */
     public static function renamed(PreparedPrompt $prepared, array $names): PreparedPrompt
     {
-        return $names === [] ? $prepared : new PreparedPrompt(
-            PlanPrompt::read(new Fields(PictureIds::renamed($prepared->prompt->toArray(), $names))),
-            PromptPages::read(PictureIds::renamed($prepared->pages->toArray(), $names), true),
-        );
+        return $names === []
+            ? $prepared
+            : new PreparedPrompt(
+                PlanPrompt::read(new Fields(PictureIds::renamed($prepared->prompt->toArray(), $names))),
+                PromptPages::read(PictureIds::renamed($prepared->pages->toArray(), $names), true),
+            );
     }
 }

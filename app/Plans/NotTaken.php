@@ -53,8 +53,13 @@ final readonly class NotTaken
         };
     }
 
-    private static function line(string $field, int $i, mixed $line, int $before, UnreadableFields|InvalidPrompt $problem): string
-    {
+    private static function line(
+        string $field,
+        int $i,
+        mixed $line,
+        int $before,
+        UnreadableFields|InvalidPrompt $problem,
+    ): string {
         [$most, $words] = match ($field) {
             'asks' => [PlanPrompt::MOST_ASKS, is_string($line) ? $line : ''],
             'aspects' => [Aspect::MOST, is_array($line) && is_string($line['name'] ?? null) ? $line['name'] : ''],
@@ -65,8 +70,14 @@ final readonly class NotTaken
         }
 
         return match ($field) {
-            'asks' => __('“:line”: :problem', ['line' => mb_strimwidth($words, 0, 60, '…'), 'problem' => self::asked($line)]),
-            'aspects' => __('“:line”: a name of its own of up to 40 characters, then two to six levels with commas between.', ['line' => mb_strimwidth($words, 0, 60, '…')]),
+            'asks' => __('“:line”: :problem', [
+                'line' => mb_strimwidth($words, 0, 60, '…'),
+                'problem' => self::asked($line),
+            ]),
+            'aspects' => __(
+                '“:line”: a name of its own of up to 40 characters, then two to six levels with commas between.',
+                ['line' => mb_strimwidth($words, 0, 60, '…')],
+            ),
             'questions' => __('Question :n: :problem', ['n' => $i + 1, 'problem' => __($problem->getMessage())]),
             default => __('There is room for 12 of them, with 200 characters in each.'),
         };

@@ -27,14 +27,17 @@ final readonly class PlanZip
 
     private const LARGEST_FILE = 40 * 1024 * 1024;
 
-    public function __construct(private MakePlan $plans, private TakesDrawing $drawing, private StorePicture $storePicture)
-    {
+    public function __construct(
+        private MakePlan $plans,
+        private TakesDrawing $drawing,
+        private StorePicture $storePicture,
+    ) {
     }
 
     /** @param  string  $to  a file to write */
     public function write(Plan $plan, string $to): void
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($to, ZipArchive::CREATE | ZipArchive::OVERWRITE);
         $json = $this->plans->value($plan)->toArray();
         $names = [];
@@ -43,19 +46,30 @@ final readonly class PlanZip
             $asset = Asset::query()->where('plan_id', $plan->id)->find($id);
             if ($asset !== null) {
                 $names[$id] = $name = 'picture-'.($i + 1);
-                $pictures[] = ['id' => $name, 'file' => $file = "pictures/{$name}.".($asset->mime === 'image/png' ? 'png' : 'jpg'), 'width' => $asset->width, 'height' => $asset->height];
+                $pictures[] = [
+                    'id' => $name,
+                    'file' => ($file = "pictures/{$name}.".($asset->mime === 'image/png' ? 'png' : 'jpg')),
+                    'width' => $asset->width,
+                    'height' => $asset->height,
+                ];
                 $zip->addFile($asset->path(), $file);
                 $zip->setCompressionName($file, ZipArchive::CM_STORE);
             }
         }
-        $zip->addFromString('plan.json', json_encode(
-            PictureIds::renamed($json, $names) + ['pictures' => $pictures],
-            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
-        ));
+        $zip->addFromString(
+            'plan.json',
+            json_encode(
+                PictureIds::renamed($json, $names) + ['pictures' => $pictures],
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+            ),
+        );
         foreach ($plan->present() as $n => $prompt) {
             $scene = $this->drawing->canvas($prompt)->scene();
             foreach (array_keys($scene->pages) as $i => $page) {
-                $zip->addFromString(sprintf('svg/prompt-%02d-page-%d.svg', $n + 1, $i + 1), SceneSvg::exchange($scene, new EmbeddedPictures($plan), (string) $page));
+                $zip->addFromString(
+                    sprintf('svg/prompt-%02d-page-%d.svg', $n + 1, $i + 1),
+                    SceneSvg::exchange($scene, new EmbeddedPictures($plan), (string) $page),
+                );
             }
         }
         $zip->close();
@@ -71,17 +85,26 @@ final readonly class PlanZip
         self::checkSize($zip);
         try {
             $json = json_decode((string) $zip->getFromName('plan.json'), true, 64, JSON_THROW_ON_ERROR);
-            is_array($json) || throw UnusablePlan::zip();
+            if (! is_array($json)) {
+                throw UnusablePlan::zip();
+            }
             $names = $stored = [];
             foreach (is_array($json['pictures'] ?? null) ? $json['pictures'] : [] as $picture) {
                 if (is_array($picture) && is_string($picture['id'] ?? null) && is_string($picture['file'] ?? null)) {
                     // However often a file is named, it is unpacked and drawn anew once.
-                    $names[$picture['id']] = $stored[$picture['file']] ??= $this->picture($zip, $picture['file'], $into);
+                    $names[$picture['id']] = $stored[$picture['file']] ??= $this->picture(
+                        $zip,
+                        $picture['file'],
+                        $into,
+                    );
                 }
             }
 
             // Pictures that the file does not bring along are of nobody's: they must not name another plan's.
-            $unknown = array_fill_keys(array_diff(PictureIds::in($json['prompts'] ?? []), array_keys($names)), (string) Str::ulid());
+            $unknown = array_fill_keys(
+                array_diff(PictureIds::in($json['prompts'] ?? []), array_keys($names)),
+                (string) Str::ulid(),
+            );
 
             return PlanValue::read(PictureIds::renamed($json, $names + $unknown));
         } catch (JsonException) {

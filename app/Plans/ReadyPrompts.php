@@ -36,15 +36,54 @@ final class ReadyPrompts
         [$prompt, $page] = match ($key) {
             'squared' => [[], self::page('squared')],
             'tools' => $this->tools(),
-            'sketch' => [['words' => __('Sketch it on the left. Explain it in words on the right.')], self::page('blank', [
-                self::line(800, 60, 0, 880), self::text(60, 50, __('Sketch'), 30), self::text(860, 50, __('In words'), 30),
-            ])],
-            'three-two-one' => [['words' => __('Three things that you know now, two that you could tell a friend, one question that is left.'), 'minutes' => 5], self::page('lined', [
-                self::text(60, 50, __('3 that I know now'), 34), self::text(60, 420, __('2 that I could tell a friend'), 34), self::text(60, 700, __('1 question that is left'), 34),
-            ])],
-            'snapshot' => [['words' => __('Take a photo of your work and put it on the page. Then write: what went well, and where did you get stuck?'), 'tray' => ['kind' => 'standard', 'tools' => ['pen', 'highlighter', 'eraser', 'move', 'shapes', 'text', 'note', 'stamps', 'picture', 'pages']]], self::page('blank', [
-                self::box(60, 90, 940, 820), self::text(80, 40, __('Your photo'), 30), self::text(1060, 40, __('In words'), 30),
-            ])],
+            'sketch' => [
+                ['words' => __('Sketch it on the left. Explain it in words on the right.')],
+                self::page('blank', [
+                    self::line(800, 60, 0, 880),
+                    self::text(60, 50, __('Sketch'), 30),
+                    self::text(860, 50, __('In words'), 30),
+                ]),
+            ],
+            'three-two-one' => [
+                [
+                    'words' => __(
+                        'Three things that you know now, two that you could tell a friend, one question that is left.',
+                    ),
+                    'minutes' => 5,
+                ],
+                self::page('lined', [
+                    self::text(60, 50, __('3 that I know now'), 34),
+                    self::text(60, 420, __('2 that I could tell a friend'), 34),
+                    self::text(60, 700, __('1 question that is left'), 34),
+                ]),
+            ],
+            'snapshot' => [
+                [
+                    'words' => __(
+                        'Take a photo of your work and put it on the page. Then write: what went well, and where did you get stuck?',
+                    ),
+                    'tray' => [
+                        'kind' => 'standard',
+                        'tools' => [
+                            'pen',
+                            'highlighter',
+                            'eraser',
+                            'move',
+                            'shapes',
+                            'text',
+                            'note',
+                            'stamps',
+                            'picture',
+                            'pages',
+                        ],
+                    ],
+                ],
+                self::page('blank', [
+                    self::box(60, 90, 940, 820),
+                    self::text(80, 40, __('Your photo'), 30),
+                    self::text(1060, 40, __('In words'), 30),
+                ]),
+            ],
             'odd-one' => $this->oddOne(),
             'slip' => $this->slip(),
             'agree' => $this->agree(),
@@ -63,22 +102,36 @@ final class ReadyPrompts
     private function tools(): array
     {
         $tasks = [
-            __('1. Write a greeting with the pen.'), __('2. Change the colour and the width, and underline it.'), __('3. Put a stamp beside it.'),
-            __('4. Draw a triangle with the shapes.'), __('5. Move the triangle here → and turn it.'), __('6. Type your name as text.'),
+            __('1. Write a greeting with the pen.'),
+            __('2. Change the colour and the width, and underline it.'),
+            __('3. Put a stamp beside it.'),
+            __('4. Draw a triangle with the shapes.'),
+            __('5. Move the triangle here → and turn it.'),
+            __('6. Type your name as text.'),
         ];
         $objects = [];
         foreach ($tasks as $i => $task) {
             $objects[] = self::text(60, 60 + 150 * $i, $task, 30);
         }
 
-        return [['words' => __('Try out the tools. Nothing can go wrong: Undo takes anything back.'), 'minutes' => 5], self::page('dotted', [...$objects, self::box(1200, 640, 300, 220)])];
+        return [
+            ['words' => __('Try out the tools. Nothing can go wrong: Undo takes anything back.'), 'minutes' => 5],
+            self::page('dotted', [...$objects, self::box(1200, 640, 300, 220)]),
+        ];
     }
 
     /** @return array{array<string, mixed>, array<string, mixed>} */
     private function oddOne(): array
     {
         $objects = [];
-        foreach ([[__('A door'), 120, 150], [__('A seesaw'), 860, 150], [__('A wheelbarrow'), 120, 560], [__('A shelf'), 860, 560]] as [$words, $x, $y]) {
+        foreach (
+            [
+                [__('A door'), 120, 150],
+                [__('A seesaw'), 860, 150],
+                [__('A wheelbarrow'), 120, 560],
+                [__('A shelf'), 860, 560],
+            ] as [$words, $x, $y]
+        ) {
             array_push($objects, self::box($x, $y, 620, 340), self::text($x + 24, $y + 20, $words, 36));
         }
 
@@ -98,7 +151,14 @@ final class ReadyPrompts
         }
 
         return [
-            ['words' => __('There is one slip in this answer. Ring it, put it right, and say how it came about.'), 'look_for' => ['steps' => [__('rings the last line'), __('multiplies instead of adding')], 'words' => [], 'slips' => []]],
+            [
+                'words' => __('There is one slip in this answer. Ring it, put it right, and say how it came about.'),
+                'look_for' => [
+                    'steps' => [__('rings the last line'), __('multiplies instead of adding')],
+                    'words' => [],
+                    'slips' => [],
+                ],
+            ],
             self::page('squared', $objects),
         ];
     }
@@ -106,12 +166,28 @@ final class ReadyPrompts
     /** @return array{array<string, mixed>, array<string, mixed>} */
     private function agree(): array
     {
-        $options = [['id' => 'yes', 'words' => __('I agree')], ['id' => 'no', 'words' => __('I disagree')], ['id' => 'depends', 'words' => __('It depends')]];
+        $options = [
+            ['id' => 'yes', 'words' => __('I agree')],
+            ['id' => 'no', 'words' => __('I disagree')],
+            ['id' => 'depends', 'words' => __('It depends')],
+        ];
 
         return [
             [
-                'words' => __('“The longer the plank, the more it can carry.” Take a side and give your reasons on the page.'),
-                'questions' => [['id' => 'side', 'kind' => 'choice', 'words' => '', 'spot' => null, 'options' => $options, 'right' => [], 'shuffle' => false]],
+                'words' => __(
+                    '“The longer the plank, the more it can carry.” Take a side and give your reasons on the page.',
+                ),
+                'questions' => [
+                    [
+                        'id' => 'side',
+                        'kind' => 'choice',
+                        'words' => '',
+                        'spot' => null,
+                        'options' => $options,
+                        'right' => [],
+                        'shuffle' => false,
+                    ],
+                ],
             ],
             self::page('lined'),
         ];
@@ -120,23 +196,45 @@ final class ReadyPrompts
     /** @return array{array<string, mixed>, array<string, mixed>} */
     private function order(): array
     {
-        $objects = [self::line(120, 780, 1360, 0), self::text(120, 810, __('smallest'), 30), self::text(1340, 810, __('largest'), 30)];
+        $objects = [
+            self::line(120, 780, 1360, 0),
+            self::text(120, 810, __('smallest'), 30),
+            self::text(1340, 810, __('largest'), 30),
+        ];
         foreach (['1.2 kN', '240 N', '0.5 kN', '2400 N', '24 N'] as $i => $words) {
             $objects[] = self::piece(120 + 290 * $i, 200 + 90 * ($i % 2), $words);
         }
 
-        return [['words' => __('Move the pieces into order, from the smallest to the largest.')], self::page('blank', $objects)];
+        return [
+            ['words' => __('Move the pieces into order, from the smallest to the largest.')],
+            self::page('blank', $objects),
+        ];
     }
 
     /** @return array{array<string, mixed>, array<string, mixed>} */
     private function times(): array
     {
         $questions = [];
-        foreach ([['{a: 2..12} × {b: 2..12}', '{a*b}'], ['{c: 2..12} × {d: 2..12; c ≠ a}', '{c*d}'], ['{f*g} ÷ {f: 2..12}', '{g}'], ['{h: 2..12} × {g: 2..12}', '{g*h}']] as $i => [$words, $right]) {
+        foreach (
+            [
+                ['{a: 2..12} × {b: 2..12}', '{a*b}'],
+                ['{c: 2..12} × {d: 2..12; c ≠ a}', '{c*d}'],
+                ['{f*g} ÷ {f: 2..12}', '{g}'],
+                ['{h: 2..12} × {g: 2..12}', '{g*h}'],
+            ] as $i => [$words, $right]
+        ) {
             $questions[] = self::number("q{$i}", $words, $right);
         }
 
-        return [['words' => __('Times tables: everybody has numbers of their own.'), 'questions' => $questions, 'points' => 4, 'skills' => [__('times tables')]], self::page('squared')];
+        return [
+            [
+                'words' => __('Times tables: everybody has numbers of their own.'),
+                'questions' => $questions,
+                'points' => 4,
+                'skills' => [__('times tables')],
+            ],
+            self::page('squared'),
+        ];
     }
 
     /** @return array{array<string, mixed>, array<string, mixed>} */
@@ -144,10 +242,21 @@ final class ReadyPrompts
     {
         return [
             [
-                'words' => __('Work out').' $\frac{{a: 1..4}}{{b: 3..9; b > a}} + \frac{{c: 1..4}}{{d: 3..9; d > c; b ≠ d}}$. '.__('Show each step.'),
-                'questions' => [self::number('sum', __('As a fraction in lowest terms'), '{a/b + c/d}', ['form' => ['kind' => 'lowest', 'digits' => 0]])],
-                'points' => 2, 'skills' => [__('fractions')],
-                'look_for' => ['steps' => [__('finds a common denominator'), __('adds the numerators')], 'words' => [], 'slips' => [__('adds the denominators')]],
+                'words' => __('Work out').
+                    ' $\frac{{a: 1..4}}{{b: 3..9; b > a}} + \frac{{c: 1..4}}{{d: 3..9; d > c; b ≠ d}}$. '.
+                    __('Show each step.'),
+                'questions' => [
+                    self::number('sum', __('As a fraction in lowest terms'), '{a/b + c/d}', [
+                        'form' => ['kind' => 'lowest', 'digits' => 0],
+                    ]),
+                ],
+                'points' => 2,
+                'skills' => [__('fractions')],
+                'look_for' => [
+                    'steps' => [__('finds a common denominator'), __('adds the numerators')],
+                    'words' => [],
+                    'slips' => [__('adds the denominators')],
+                ],
             ],
             self::page('squared'),
         ];
@@ -160,8 +269,13 @@ final class ReadyPrompts
             [
                 'words' => __('Solve').' {a: 2..9}x + {b: 1..20} = {c = a*x + b; x: -6..9; x ≠ 0}. '.__('Show each step.'),
                 'questions' => [self::number('x', 'x =', '{x}')],
-                'points' => 2, 'skills' => [__('equations')],
-                'look_for' => ['steps' => [__('does the same to both sides')], 'words' => [], 'slips' => [__('divides before subtracting')]],
+                'points' => 2,
+                'skills' => [__('equations')],
+                'look_for' => [
+                    'steps' => [__('does the same to both sides')],
+                    'words' => [],
+                    'slips' => [__('divides before subtracting')],
+                ],
             ],
             self::page('squared'),
         ];
@@ -172,19 +286,61 @@ final class ReadyPrompts
     {
         $beam = [
             self::line(200, 420, 1200, 0, 80),
-            ['object' => ['type' => 'triangle', 'x' => 7000, 'y' => 4240, 'w' => 1400, 'h' => 1200, 'colour' => '#25323b', 'width' => 40, 'filled' => false]],
-            ['object' => ['type' => 'arrow', 'x' => 2600, 'y' => 4200, 'w' => 0, 'h' => 2000, 'colour' => '#a8452e', 'width' => 60, 'filled' => false]],
+            [
+                'object' => [
+                    'type' => 'triangle',
+                    'x' => 7000,
+                    'y' => 4240,
+                    'w' => 1400,
+                    'h' => 1200,
+                    'colour' => '#25323b',
+                    'width' => 40,
+                    'filled' => false,
+                ],
+            ],
+            [
+                'object' => [
+                    'type' => 'arrow',
+                    'x' => 2600,
+                    'y' => 4200,
+                    'w' => 0,
+                    'h' => 2000,
+                    'colour' => '#a8452e',
+                    'width' => 60,
+                    'filled' => false,
+                ],
+            ],
             self::text(220, 640, __('load'), 34),
-            ['object' => ['type' => 'arrow', 'x' => 13400, 'y' => 4200, 'w' => 0, 'h' => 2000, 'colour' => '#2c6e8f', 'width' => 60, 'filled' => false]],
+            [
+                'object' => [
+                    'type' => 'arrow',
+                    'x' => 13400,
+                    'y' => 4200,
+                    'w' => 0,
+                    'h' => 2000,
+                    'colour' => '#2c6e8f',
+                    'width' => 60,
+                    'filled' => false,
+                ],
+            ],
             self::text(1330, 640, 'F', 34),
         ];
 
         return [
             [
-                'words' => __('A beam rests on a pivot. A load of {f: 60..300 step 20} N hangs {a: 1..4} m left of it. What force F, {b: 1..4; b ≠ a} m right of the pivot, keeps it level?'),
-                'questions' => [self::number('force', 'F =', '{f*a/b} N', ['tolerance' => ['kind' => 'percent', 'most' => '1']])],
-                'points' => 3, 'skills' => [__('moments')],
-                'look_for' => ['steps' => [__('draws both forces'), __('takes moments about the pivot')], 'words' => [__('moment'), __('pivot')], 'slips' => [__('sets the forces equal')]],
+                'words' => __(
+                    'A beam rests on a pivot. A load of {f: 60..300 step 20} N hangs {a: 1..4} m left of it. What force F, {b: 1..4; b ≠ a} m right of the pivot, keeps it level?',
+                ),
+                'questions' => [
+                    self::number('force', 'F =', '{f*a/b} N', ['tolerance' => ['kind' => 'percent', 'most' => '1']]),
+                ],
+                'points' => 3,
+                'skills' => [__('moments')],
+                'look_for' => [
+                    'steps' => [__('draws both forces'), __('takes moments about the pivot')],
+                    'words' => [__('moment'), __('pivot')],
+                    'slips' => [__('sets the forces equal')],
+                ],
             ],
             self::page('squared', $beam),
         ];
@@ -205,36 +361,84 @@ final class ReadyPrompts
      */
     private static function page(string $backdrop, array $objects = []): array
     {
-        return ['backdrop' => ['kind' => $backdrop] + (in_array($backdrop, ['squared', 'dotted'], true) ? ['size' => 'middle'] : []), 'objects' => $objects];
+        return [
+            'backdrop' => ['kind' => $backdrop] + (in_array($backdrop, ['squared', 'dotted'], true) ? ['size' => 'middle'] : []),
+            'objects' => $objects,
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function text(int $x, int $y, string $words, int $size): array
     {
-        return ['object' => [
-            'type' => 'text', 'x' => $x * 10, 'y' => $y * 10, 'w' => (int) min(14_000, mb_strlen($words) * $size * 6), 'size' => $size,
-            'colour' => '#25323b', 'align' => 'start', 'fixed' => false, 'text' => $words,
-        ]];
+        return [
+            'object' => [
+                'type' => 'text',
+                'x' => $x * 10,
+                'y' => $y * 10,
+                'w' => (int) min(14_000, mb_strlen($words) * $size * 6),
+                'size' => $size,
+                'colour' => '#25323b',
+                'align' => 'start',
+                'fixed' => false,
+                'text' => $words,
+            ],
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function box(int $x, int $y, int $w, int $h): array
     {
-        return ['object' => ['type' => 'rectangle', 'x' => $x * 10, 'y' => $y * 10, 'w' => $w * 10, 'h' => $h * 10, 'colour' => '#25323b', 'width' => 20, 'filled' => false]];
+        return [
+            'object' => [
+                'type' => 'rectangle',
+                'x' => $x * 10,
+                'y' => $y * 10,
+                'w' => $w * 10,
+                'h' => $h * 10,
+                'colour' => '#25323b',
+                'width' => 20,
+                'filled' => false,
+            ],
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function line(int $x, int $y, int $w, int $h, int $width = 30): array
     {
-        return ['object' => ['type' => 'line', 'x' => $x * 10, 'y' => $y * 10, 'w' => $w * 10, 'h' => $h * 10, 'colour' => '#25323b', 'width' => $width, 'filled' => false]];
+        return [
+            'object' => [
+                'type' => 'line',
+                'x' => $x * 10,
+                'y' => $y * 10,
+                'w' => $w * 10,
+                'h' => $h * 10,
+                'colour' => '#25323b',
+                'width' => $width,
+                'filled' => false,
+            ],
+        ];
     }
 
     /** @return array<string, mixed> words on a note, to be moved */
     private static function piece(int $x, int $y, string $words): array
     {
-        return ['object' => [
-            'type' => 'piece', 'alt' => $words, 'locked' => false, 'stack' => false,
-            'of' => ['type' => 'note', 'x' => $x * 10, 'y' => $y * 10, 'w' => 2200, 'h' => 1000, 'size' => 36, 'colour' => '#f8e9ae', 'text' => $words],
-        ]];
+        return [
+            'object' => [
+                'type' => 'piece',
+                'alt' => $words,
+                'locked' => false,
+                'stack' => false,
+                'of' => [
+                    'type' => 'note',
+                    'x' => $x * 10,
+                    'y' => $y * 10,
+                    'w' => 2200,
+                    'h' => 1000,
+                    'size' => 36,
+                    'colour' => '#f8e9ae',
+                    'text' => $words,
+                ],
+            ],
+        ];
     }
 }

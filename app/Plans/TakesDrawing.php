@@ -29,7 +29,12 @@ final readonly class TakesDrawing
 
     public function of(Prompt $prompt): PromptPages
     {
-        $canvas = Canvas::query()->where('prompt_id', $prompt->id)->whereNull('seat_id')->whereNull('notes_on_id')->whereNull('over_item_id')->first();
+        $canvas = Canvas::query()
+            ->where('prompt_id', $prompt->id)
+            ->whereNull('seat_id')
+            ->whereNull('notes_on_id')
+            ->whereNull('over_item_id')
+            ->first();
 
         return $canvas === null ? PromptPages::blank() : PromptPages::from($canvas->scene());
     }

@@ -11,7 +11,9 @@ final class UnusablePlan extends DomainException
 {
     public static function kind(): self
     {
-        return new self(__('That file is of no kind that can be brought in. Plans (zip), QTI 3, PDF, pictures and plain text can.'));
+        return new self(
+            __('That file is of no kind that can be brought in. Plans (zip), QTI 3, PDF, pictures and plain text can.'),
+        );
     }
 
     public static function zip(): self

@@ -31,9 +31,10 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->bind(Reader::class, config()->string('crag.reader'));
-        $this->app->singleton(Publisher::class, static fn (): Publisher => new Publisher(
-            config()->string('crag.publish_socket'),
-        ));
+        $this->app->singleton(
+            Publisher::class,
+            static fn (): Publisher => new Publisher(config()->string('crag.publish_socket')),
+        );
     }
 
     public function boot(): void

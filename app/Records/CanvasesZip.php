@@ -19,15 +19,25 @@ final class CanvasesZip
      * @param  Closure(int): void  $progress
      * @param  array<string, string>  $beside  more files, by name
      */
-    public static function write(LiveSession $session, array $canvases, string $to, bool $isStone, Closure $progress, array $beside = []): void
-    {
+    public static function write(
+        LiveSession $session,
+        array $canvases,
+        string $to,
+        bool $isStone,
+        Closure $progress,
+        array $beside = [],
+    ): void {
         $files = static function () use ($canvases, $isStone, $progress, $beside): iterable {
             yield from $beside;
             foreach ($canvases as $i => $canvas) {
                 $name = $isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name;
                 $folder = sprintf('%02d-%s', $canvas->seat->n ?? 0, Str::slug((string) $name) ?: 'student');
                 $file = sprintf('%s/prompt-%02d', $folder, $canvas->prompt->n);
-                $pages = EachSeat::read((string) $canvas->seat_id, static fn (): int => count($canvas->scene()->pages), static fn (): int => 0);
+                $pages = EachSeat::read(
+                    (string) $canvas->seat_id,
+                    static fn (): int => count($canvas->scene()->pages),
+                    static fn (): int => 0,
+                );
                 if ($pages === 0) {
                     yield "{$file}.txt" => __('This canvas cannot be read.');
                     $progress($i + 1);

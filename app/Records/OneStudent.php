@@ -19,9 +19,20 @@ final class OneStudent
 {
     public static function zip(Seat $seat, string $to): void
     {
-        $canvases = array_values($seat->session->openCanvases()->where('seat_id', $seat->id)->with('prompt', 'seat')->get()->sortBy('prompt.n')->all());
+        $canvases = array_values(
+            $seat->session
+                ->openCanvases()
+                ->where('seat_id', $seat->id)
+                ->with('prompt', 'seat')
+                ->get()
+                ->sortBy('prompt.n')
+                ->all(),
+        );
         CanvasesZip::write($seat->session, $canvases, $to, false, static fn () => null, [
-            'everything.json' => json_encode(self::rest($seat, $canvases), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            'everything.json' => json_encode(
+                self::rest($seat, $canvases),
+                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            ),
         ]);
     }
 
@@ -38,21 +49,84 @@ final class OneStudent
             'group' => $seat->groupName(),
             'device' => $seat->device->value,
             'asks_not_to_be_shown' => $seat->keeps_back,
-            'canvases' => array_map(static fn (Canvas $canvas): array => [
-                'prompt' => $canvas->prompt->n,
-                'words' => $canvas->prompt->forSeat($seat)->words,
-                'sent_at' => self::time($canvas->sent_at_ms),
-                'checks' => Check::query()->where('canvas_id', $canvas->id)->orderBy('id')->get()->map(static fn (Check $check): array => ['level' => $check->level?->word(), 'at' => self::time($check->made_at_ms)])->all(),
-                'steps' => LoggedOperation::query()->where('canvas_id', $canvas->id)->orderBy('n')->get()->map(static fn (LoggedOperation $one): array => [
-                    'n' => $one->n, 'kind' => $one->kind, 'layer' => $one->layer, 'at' => self::time($one->made_at_ms), 'body' => json_decode((string) $one->getRawOriginal('body'), true),
-                ])->all(),
-            ], $canvases),
-            'messages' => $seat->messages()->get()->map(static fn (Message $one): array => ['from' => $one->sender, 'words' => $one->words, 'at' => self::time($one->made_at_ms)])->all(),
-            'offers' => Offer::query()->where('seat_id', $seat->id)->orderBy('id')->get()->map(static fn (Offer $one): array => ['words' => $one->words, 'state' => $one->state, 'at' => self::time($one->made_at_ms)])->all(),
-            'quick_asks' => $seat->session->asks()->where('is_anonymous', false)->with('answers')->get()->map(static fn (Ask $ask): array => [
-                'words' => $ask->value()->words,
-                'answers' => array_values($ask->answers->where('voter', $seat->id)->map(static fn (AskAnswer $one): array => ['answer' => $one->value['value'], 'at' => self::time($one->made_at_ms)])->all()),
-            ])->all(),
+            'canvases' => array_map(
+                static fn (Canvas $canvas): array => [
+                    'prompt' => $canvas->prompt->n,
+                    'words' => $canvas->prompt->forSeat($seat)->words,
+                    'sent_at' => self::time($canvas->sent_at_ms),
+                    'checks' => Check::query()
+                        ->where('canvas_id', $canvas->id)
+                        ->orderBy('id')
+                        ->get()
+                        ->map(
+                            static fn (Check $check): array => [
+                                'level' => $check->level?->word(),
+                                'at' => self::time($check->made_at_ms),
+                            ],
+                        )
+                        ->all(),
+                    'steps' => LoggedOperation::query()
+                        ->where('canvas_id', $canvas->id)
+                        ->orderBy('n')
+                        ->get()
+                        ->map(
+                            static fn (LoggedOperation $one): array => [
+                                'n' => $one->n,
+                                'kind' => $one->kind,
+                                'layer' => $one->layer,
+                                'at' => self::time($one->made_at_ms),
+                                'body' => json_decode((string) $one->getRawOriginal('body'), true),
+                            ],
+                        )
+                        ->all(),
+                ],
+                $canvases,
+            ),
+            'messages' => $seat
+                ->messages()
+                ->get()
+                ->map(
+                    static fn (Message $one): array => [
+                        'from' => $one->sender,
+                        'words' => $one->words,
+                        'at' => self::time($one->made_at_ms),
+                    ],
+                )
+                ->all(),
+            'offers' => Offer::query()
+                ->where('seat_id', $seat->id)
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    static fn (Offer $one): array => [
+                        'words' => $one->words,
+                        'state' => $one->state,
+                        'at' => self::time($one->made_at_ms),
+                    ],
+                )
+                ->all(),
+            'quick_asks' => $seat->session
+                ->asks()
+                ->where('is_anonymous', false)
+                ->with('answers')
+                ->get()
+                ->map(
+                    static fn (Ask $ask): array => [
+                        'words' => $ask->value()->words,
+                        'answers' => array_values(
+                            $ask->answers
+                                ->where('voter', $seat->id)
+                                ->map(
+                                    static fn (AskAnswer $one): array => [
+                                        'answer' => $one->value['value'],
+                                        'at' => self::time($one->made_at_ms),
+                                    ],
+                                )
+                                ->all(),
+                        ),
+                    ],
+                )
+                ->all(),
         ];
     }
 

@@ -143,15 +143,23 @@ final readonly class Results
             }
             $who = [$canvas->seat->id, $this->name($canvas->seat), $canvas->prompt_id, $canvas->prompt->plainWords()];
             $first = $canvas->operations()->whereNotNull('seat_id')->min('made_at_ms');
-            is_numeric($first) && $stated[] = $xapi->attempted(...$who, atMs: (int) $first);
-            $canvas->sent_at_ms === null || $stated[] = $xapi->completed(...$who, atMs: $canvas->sent_at_ms);
+            if (is_numeric($first)) {
+                $stated[] = $xapi->attempted(...$who, atMs: (int) $first);
+            }
+            if ($canvas->sent_at_ms !== null) {
+                $stated[] = $xapi->completed(...$who, atMs: $canvas->sent_at_ms);
+            }
             $prompt = $canvas->prompt->value();
             $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
             $share = $judgement->share($prompt->aspects(), $prompt->points);
-            $share === null || $stated[] = $xapi->scored(...$who, share: $share, points: $judgement->points, most: $prompt->points, atMs: (int) $canvas->check?->made_at_ms);
+            if ($share !== null) {
+                $stated[] = $xapi->scored(...$who, share: $share, points: $judgement->points, most: $prompt->points, atMs: (int) $canvas->check?->made_at_ms);
+            }
         }
         foreach ($this->given() as [$seat, $prompt, $words, $written, $outcome, $at, $id]) {
-            $id === '' || $stated[] = $xapi->answered($seat->id, $this->name($seat), $prompt->id, $id, $words, $written, $outcome === null ? null : $outcome === Outcome::Right, $at);
+            if ($id !== '') {
+                $stated[] = $xapi->answered($seat->id, $this->name($seat), $prompt->id, $id, $words, $written, $outcome === null ? null : $outcome === Outcome::Right, $at);
+            }
         }
         usort($stated, static fn (array $a, array $b): int => [$a['timestamp'], $a['id']] <=> [$b['timestamp'], $b['id']]);
 

@@ -15,18 +15,27 @@ final class Rsvg
     /** @param  list<string>  $svgFiles one for each page */
     public static function pdf(array $svgFiles, string $to): void
     {
-        Process::timeout(300)->run([...self::COMMAND, '-f', 'pdf', '--unlimited', '-o', $to, ...$svgFiles])->throw();
+        Process::timeout(300)
+            ->run([...self::COMMAND, '-f', 'pdf', '--unlimited', '-o', $to, ...$svgFiles])
+            ->throw();
     }
 
     public static function png(string $svg, int $width): string
     {
-        return Process::timeout(60)->input($svg)
-            ->run([...self::COMMAND, '-f', 'png', '--unlimited', '-w', (string) $width])->throw()->output();
+        return Process::timeout(60)
+            ->input($svg)
+            ->run([...self::COMMAND, '-f', 'png', '--unlimited', '-w', (string) $width])
+            ->throw()
+            ->output();
     }
 
     /** A stranger's SVG: within the renderer's own limits, and in a few seconds or not at all. */
     public static function pngOfUpload(string $svg, int $width): string
     {
-        return Process::timeout(5)->input($svg)->run([...self::COMMAND, '-f', 'png', '-w', (string) $width])->throw()->output();
+        return Process::timeout(5)
+            ->input($svg)
+            ->run([...self::COMMAND, '-f', 'png', '-w', (string) $width])
+            ->throw()
+            ->output();
     }
 }

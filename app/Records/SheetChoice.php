@@ -9,8 +9,14 @@ use Crag\Render\Sheet;
 /** What stands on the sheets of a PDF. */
 final readonly class SheetChoice
 {
-    public function __construct(public bool $withChecks = true, public bool $withNotes = true, public bool $isStone = false, public bool $withWords = true, public int $perSheet = 1, public bool $withPoints = true)
-    {
+    public function __construct(
+        public bool $withChecks = true,
+        public bool $withNotes = true,
+        public bool $isStone = false,
+        public bool $withWords = true,
+        public int $perSheet = 1,
+        public bool $withPoints = true,
+    ) {
     }
 
     /** @param  array<string, mixed>  $options  as they were chosen on the record's page */

@@ -30,8 +30,13 @@ final class Sheets
      * @param  iterable<Canvas>  $canvases  with seat, prompt and check
      * @param  Closure(int): void  $progress  is told how many canvases are done
      */
-    public static function pdf(LiveSession $session, iterable $canvases, string $to, SheetChoice $choice, Closure $progress): void
-    {
+    public static function pdf(
+        LiveSession $session,
+        iterable $canvases,
+        string $to,
+        SheetChoice $choice,
+        Closure $progress,
+    ): void {
         $folder = sys_get_temp_dir().'/crag-sheets-'.Str::random(12);
         File::makeDirectory($folder, 0o700);
         try {
@@ -41,12 +46,29 @@ final class Sheets
             $title = $session->title.($session->roster === null ? '' : ' · '.$session->roster->name);
             foreach (collect($canvases)->chunk(self::AT_ONCE * $choice->perSheet) as $some) {
                 $parts[] = $part = sprintf('%s/part-%04d.pdf', $folder, count($parts));
-                $cells = array_merge(...array_values($some->map(static fn (Canvas $canvas): array => EachSeat::read((string) $canvas->seat_id, static fn (): array => self::cells($canvas, $choice), static fn (): array => [self::unreadable($canvas, $choice)]))->all()));
+                $cells = array_merge(
+                    ...array_values(
+                        $some
+                            ->map(
+                                static fn (Canvas $canvas): array => EachSeat::read(
+                                    (string) $canvas->seat_id,
+                                    static fn (): array => self::cells($canvas, $choice),
+                                    static fn (): array => [self::unreadable($canvas, $choice)],
+                                ),
+                            )
+                            ->all(),
+                    ),
+                );
                 $files = [];
                 foreach (array_chunk($cells, $choice->perSheet) as $i => $onSheet) {
                     $files[] = $file = sprintf('%s/%04d-%04d.svg', $folder, count($parts), $i);
                     $date = SchoolTime::of($session->created_at)->format('Y-m-d');
-                    file_put_contents($file, $choice->perSheet === 1 ? Sheet::document($title, $date, $onSheet[0], $pictures, ++$n) : Sheet::several($title, $date, $onSheet, $choice->perSheet, $pictures, ++$n));
+                    file_put_contents(
+                        $file,
+                        $choice->perSheet === 1
+                            ? Sheet::document($title, $date, $onSheet[0], $pictures, ++$n)
+                            : Sheet::several($title, $date, $onSheet, $choice->perSheet, $pictures, ++$n),
+                    );
                 }
                 Rsvg::pdf($files, $part);
                 $progress($done += $some->count());
@@ -59,7 +81,11 @@ final class Sheets
 
     private static function unreadable(Canvas $canvas, SheetChoice $choice): SheetCell
     {
-        return new SheetCell(self::name($canvas, $choice), __('Prompt :n', ['n' => $canvas->prompt->n]).': '.__('This canvas cannot be read.'), Scene::fold([]));
+        return new SheetCell(
+            self::name($canvas, $choice),
+            __('Prompt :n', ['n' => $canvas->prompt->n]).': '.__('This canvas cannot be read.'),
+            Scene::fold([]),
+        );
     }
 
     private static function name(Canvas $canvas, SheetChoice $choice): string
@@ -76,7 +102,10 @@ final class Sheets
         $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
         $cells = [];
         foreach (array_keys($scene->pages) as $i => $page) {
-            $of = count($scene->pages) > 1 ? ' · '.__('page :n of :all', ['n' => $i + 1, 'all' => count($scene->pages)]) : '';
+            $of =
+                count($scene->pages) > 1
+                    ? ' · '.__('page :n of :all', ['n' => $i + 1, 'all' => count($scene->pages)])
+                    : '';
             $cells[] = new SheetCell(
                 self::name($canvas, $choice),
                 __('Prompt :n', ['n' => $prompt->n]).$of,
@@ -100,9 +129,11 @@ final class Sheets
         foreach ($prompt->questions as $i => $question) {
             $value = $scene->answers[$question->id] ?? null;
             $verdict = $value === null || ! $choice->withChecks ? null : $question->compare($value);
-            $answers[] = trim(($i + 1).'. '.PlainMaths::words($question->words)).' → '
-                .($value === null ? __('no answer') : PlainMaths::words($question->asked->written($value)))
-                .($verdict === null ? '' : ' ('.__($verdict->outcome->word()).')');
+            $answers[] =
+                trim($i + 1 .'. '.PlainMaths::words($question->words)).
+                ' → '.
+                ($value === null ? __('no answer') : PlainMaths::words($question->asked->written($value))).
+                ($verdict === null ? '' : ' ('.__($verdict->outcome->word()).')');
         }
 
         return $answers;
@@ -112,11 +143,17 @@ final class Sheets
     private static function found(Canvas $canvas, Judgement $judgement, SheetChoice $choice): string
     {
         $prompt = $canvas->prompt->value();
-        $points = $judgement->points === null || ! $choice->withPoints ? '' : ($prompt->points === null
-            ? trans_choice('{1} :count point|[0,*] :count points', $judgement->points)
-            : __(':n of :most points', ['n' => $judgement->points, 'most' => $prompt->points]));
+        $points =
+            $judgement->points === null || ! $choice->withPoints
+                ? ''
+                : ($prompt->points === null
+                    ? trans_choice('{1} :count point|[0,*] :count points', $judgement->points)
+                    : __(':n of :most points', ['n' => $judgement->points, 'most' => $prompt->points]));
 
-        return implode(' · ', array_filter([$choice->withChecks ? $judgement->words($prompt->aspects()) : '', $points]));
+        return implode(
+            ' · ',
+            array_filter([$choice->withChecks ? $judgement->words($prompt->aspects()) : '', $points]),
+        );
     }
 
     /** @param  list<string>  $parts */
@@ -127,6 +164,8 @@ final class Sheets
 
             return;
         }
-        Process::timeout(120)->run(['pdfunite', ...$parts, $to])->throw();
+        Process::timeout(120)
+            ->run(['pdfunite', ...$parts, $to])
+            ->throw();
     }
 }

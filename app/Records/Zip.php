@@ -14,13 +14,19 @@ final class Zip
     /** @param  iterable<string, string>  $files  contents by path; one called mimetype is stored as it is */
     public static function write(iterable $files, string $to): void
     {
-        $zip = new ZipArchive;
-        $zip->open($to, ZipArchive::CREATE | ZipArchive::OVERWRITE) === true || throw new RuntimeException("{$to} cannot be written.");
+        $zip = new ZipArchive();
+        if ($zip->open($to, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
+            throw new RuntimeException("{$to} cannot be written.");
+        }
         foreach ($files as $path => $content) {
             $zip->addFromString($path, $content);
-            $path === 'mimetype' && $zip->setCompressionName($path, ZipArchive::CM_STORE);
+            if ($path === 'mimetype') {
+                $zip->setCompressionName($path, ZipArchive::CM_STORE);
+            }
         }
-        $zip->close() || throw new RuntimeException("{$to} cannot be written.");
+        if (! $zip->close()) {
+            throw new RuntimeException("{$to} cannot be written.");
+        }
     }
 
     /** @param  iterable<string, string>  $files */

@@ -168,8 +168,20 @@ return new class extends Migration
     public function down(): void
     {
         $tables = [
-            'failed_jobs', 'jobs', 'records', 'events', 'assets', 'showcases', 'checks', 'operations', 'canvases',
-            'seats', 'prompts', 'desk_rights', 'live_sessions', 'teachers',
+            'failed_jobs',
+            'jobs',
+            'records',
+            'events',
+            'assets',
+            'showcases',
+            'checks',
+            'operations',
+            'canvases',
+            'seats',
+            'prompts',
+            'desk_rights',
+            'live_sessions',
+            'teachers',
         ];
         foreach ($tables as $table) {
             Schema::dropIfExists($table);

@@ -68,7 +68,18 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['intakes', 'plan_edits', 'plan_rights', 'roster_entries', 'rosters', 'plans', 'devices', 'password_reset_tokens'] as $table) {
+        foreach (
+            [
+                'intakes',
+                'plan_edits',
+                'plan_rights',
+                'roster_entries',
+                'rosters',
+                'plans',
+                'devices',
+                'password_reset_tokens',
+            ] as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }
@@ -81,7 +92,9 @@ return new class extends Migration
             $table->foreignUlid('teacher_id')->constrained()->cascadeOnDelete();
             $table->timestamps();
         });
-        DB::statement('insert into devices (token_hash, teacher_id, created_at, updated_at) select token_hash, id, created_at, updated_at from teachers');
+        DB::statement(
+            'insert into devices (token_hash, teacher_id, created_at, updated_at) select token_hash, id, created_at, updated_at from teachers',
+        );
         Schema::table('teachers', function (Blueprint $table): void {
             $table->dropUnique(['token_hash']);
             $table->dropColumn('token_hash');
@@ -90,7 +103,9 @@ return new class extends Migration
             $table->string('return_key', 40)->default('');
         });
         foreach (DB::table('teachers')->pluck('id') as $id) {
-            DB::table('teachers')->where('id', $id)->update(['return_key' => Str::random(40)]);
+            DB::table('teachers')
+                ->where('id', $id)
+                ->update(['return_key' => Str::random(40)]);
         }
         Schema::create('password_reset_tokens', function (Blueprint $table): void {
             $table->string('email')->primary();

@@ -58,9 +58,12 @@ return new class extends Migration
             $table->unsignedBigInteger('warned_at_ms')->default(0);
         });
         foreach (DB::table('live_sessions')->get(['id', 'names_shown']) as $session) {
-            DB::table('live_sessions')->where('id', $session->id)->update([
-                'helper_key' => Str::random(40), 'settings' => json_encode(['desk_names' => $session->names_shown ? 'real' : 'none']),
-            ]);
+            DB::table('live_sessions')
+                ->where('id', $session->id)
+                ->update([
+                    'helper_key' => Str::random(40),
+                    'settings' => json_encode(['desk_names' => $session->names_shown ? 'real' : 'none']),
+                ]);
         }
         Schema::table('live_sessions', function (Blueprint $table): void {
             $table->dropColumn('names_shown');
@@ -98,8 +101,12 @@ return new class extends Migration
             $table->unsignedBigInteger('state_at_ms')->default(0);
             $table->unsignedBigInteger('revealed_at_ms')->nullable();
         });
-        DB::table('prompts')->whereIn('id', DB::table('canvases')->whereNotNull('seat_id')->select('prompt_id'))->update(['state' => 'open']);
-        DB::table('prompts')->whereIn('id', DB::table('live_sessions')->select('prompt_id'))->update(['state' => 'open']);
+        DB::table('prompts')
+            ->whereIn('id', DB::table('canvases')->whereNotNull('seat_id')->select('prompt_id'))
+            ->update(['state' => 'open']);
+        DB::table('prompts')
+            ->whereIn('id', DB::table('live_sessions')->select('prompt_id'))
+            ->update(['state' => 'open']);
         Schema::table('canvases', function (Blueprint $table): void {
             $table->unsignedBigInteger('sent_at_ms')->nullable();
         });
@@ -127,12 +134,27 @@ return new class extends Migration
             $table->unsignedBigInteger('got_at_ms')->nullable();
             $table->primary(['handout_id', 'canvas_id']);
         });
-        foreach (DB::table('prompts')->whereNotNull('live_session_id')->where('pieces', '!=', '[]')->get(['id', 'live_session_id', 'pieces']) as $prompt) {
+        foreach (
+            DB::table('prompts')
+                ->whereNotNull('live_session_id')
+                ->where('pieces', '!=', '[]')
+                ->get(['id', 'live_session_id', 'pieces']) as $prompt
+        ) {
             foreach (json_decode($prompt->pieces, true) as $body) {
                 DB::table('handouts')->insert([
-                    'id' => (string) Str::ulid(), 'live_session_id' => $prompt->live_session_id, 'prompt_id' => $prompt->id, 'label' => 'Pieces',
-                    'mode' => 'pieces', 'for_all' => true, 'made_at_ms' => 0,
-                    'body' => json_encode(['mode' => 'pieces', 'pages' => [['page' => 0, 'backdrop' => ['kind' => 'blank'], 'objects' => $body['objects'] ?? []]]]),
+                    'id' => (string) Str::ulid(),
+                    'live_session_id' => $prompt->live_session_id,
+                    'prompt_id' => $prompt->id,
+                    'label' => 'Pieces',
+                    'mode' => 'pieces',
+                    'for_all' => true,
+                    'made_at_ms' => 0,
+                    'body' => json_encode([
+                        'mode' => 'pieces',
+                        'pages' => [
+                            ['page' => 0, 'backdrop' => ['kind' => 'blank'], 'objects' => $body['objects'] ?? []],
+                        ],
+                    ]),
                 ]);
             }
         }

@@ -19,10 +19,16 @@ return new class extends Migration
             // Up to which operation a teacher has looked at it closely.
             $table->unsignedInteger('looked_at_operation')->default(0);
         });
-        DB::statement('create unique index canvases_lead on canvases (prompt_id) where seat_id is null and notes_on_id is null');
+        DB::statement(
+            'create unique index canvases_lead on canvases (prompt_id) where seat_id is null and notes_on_id is null',
+        );
         DB::statement('create unique index canvases_notes on canvases (notes_on_id) where notes_on_id is not null');
-        DB::statement("create index operations_rubbed_out on operations (canvas_id, stored_at_ms) where kind in ('cut', 'remove', 'clear', 'withdraw')");
-        DB::statement("create index operations_answered on operations (canvas_id, n) where kind in ('answer', 'fresh', 'give_back')");
+        DB::statement(
+            "create index operations_rubbed_out on operations (canvas_id, stored_at_ms) where kind in ('cut', 'remove', 'clear', 'withdraw')",
+        );
+        DB::statement(
+            "create index operations_answered on operations (canvas_id, n) where kind in ('answer', 'fresh', 'give_back')",
+        );
 
         Schema::create('lineup_entries', function (Blueprint $table): void {
             $table->id();

@@ -25,7 +25,9 @@ return new class extends Migration
             $table->string('names', 8)->nullable();
             $table->foreignId('lineup_entry_id')->nullable();
         });
-        DB::statement('insert into showcase_items (showcase_id, n, canvas_id, page, at_operation, with_notes) select id, 1, canvas_id, page, at_operation, with_notes from showcases');
+        DB::statement(
+            'insert into showcase_items (showcase_id, n, canvas_id, page, at_operation, with_notes) select id, 1, canvas_id, page, at_operation, with_notes from showcases',
+        );
         Schema::table('showcases', function (Blueprint $table): void {
             $table->dropForeign(['canvas_id']);
             $table->dropColumn(['canvas_id', 'page', 'at_operation', 'with_notes']);

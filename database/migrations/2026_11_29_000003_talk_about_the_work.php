@@ -24,7 +24,9 @@ return new class extends Migration
             // What is drawn over a shown canvas before the class has a log of its own.
             $table->foreignId('over_item_id')->nullable()->constrained('showcase_items')->cascadeOnDelete();
         });
-        DB::statement('create unique index canvases_lead on canvases (prompt_id) where seat_id is null and notes_on_id is null and over_item_id is null');
+        DB::statement(
+            'create unique index canvases_lead on canvases (prompt_id) where seat_id is null and notes_on_id is null and over_item_id is null',
+        );
         DB::statement('create unique index canvases_over on canvases (over_item_id) where over_item_id is not null');
 
         Schema::create('offers', function (Blueprint $table): void {

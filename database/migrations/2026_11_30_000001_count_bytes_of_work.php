@@ -17,8 +17,12 @@ return new class extends Migration
                 $table->unsignedBigInteger('byte_count')->default(0);
             });
         }
-        DB::statement('update canvases set byte_count = coalesce((select sum(length(cast(body as blob))) from operations where operations.canvas_id = canvases.id), 0)');
-        DB::statement('update live_sessions set byte_count = coalesce((select sum(byte_count) from canvases where canvases.live_session_id = live_sessions.id), 0)');
+        DB::statement(
+            'update canvases set byte_count = coalesce((select sum(length(cast(body as blob))) from operations where operations.canvas_id = canvases.id), 0)',
+        );
+        DB::statement(
+            'update live_sessions set byte_count = coalesce((select sum(byte_count) from canvases where canvases.live_session_id = live_sessions.id), 0)',
+        );
     }
 
     public function down(): void

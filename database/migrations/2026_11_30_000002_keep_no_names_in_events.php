@@ -12,8 +12,12 @@ return new class extends Migration
     {
         DB::statement("update events set body = '{\"own\":null}' where type = 'own'");
         DB::statement("update events set body = '{\"room\":null}' where type = 'room'");
-        DB::statement("update events set body = json_set(body, '$.room', null) where type = 'prompt' and json_type(body, '$.room') is not null");
-        DB::statement("update events set body = json_object('seat', json_extract(body, '$.seat.id')) where type = 'seat' and json_type(body, '$.seat') = 'object'");
+        DB::statement(
+            "update events set body = json_set(body, '$.room', null) where type = 'prompt' and json_type(body, '$.room') is not null",
+        );
+        DB::statement(
+            "update events set body = json_object('seat', json_extract(body, '$.seat.id')) where type = 'seat' and json_type(body, '$.seat') = 'object'",
+        );
         DB::statement("update events set body = json_remove(body, '$.name') where type = 'deed'");
     }
 

@@ -16,7 +16,12 @@ final readonly class Beside
     public static function start(array $command, string $folder): self
     {
         $log = (string) tempnam(sys_get_temp_dir(), 'crag');
-        $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']], $pipes, $folder);
+        $process = proc_open(
+            $command,
+            [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']],
+            $pipes,
+            $folder,
+        );
         if ($process === false) {
             throw new Problem("`{$command[0]}` could not be started.");
         }

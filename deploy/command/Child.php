@@ -46,7 +46,10 @@ final class Child
     {
         array_map(static fn (string $file): bool => @unlink($file), $this->stale);
         // Should this process be killed outright, the kernel ends the child with it.
-        $leash = [...(Shell::has('setsid') ? ['setsid'] : []), ...(Shell::has('setpriv') ? ['setpriv', '--pdeathsig', 'TERM', '--'] : [])];
+        $leash = [
+            ...Shell::has('setsid') ? ['setsid'] : [],
+            ...Shell::has('setpriv') ? ['setpriv', '--pdeathsig', 'TERM', '--'] : [],
+        ];
         $this->startedAt = microtime(true);
         $this->endedAt = 0;
         $process = proc_open(
@@ -91,7 +94,9 @@ final class Child
     /** Whatever of its group still runs after it has ended. */
     public function endGroup(): void
     {
-        $this->pid > 1 && self::killGroup($this->pid);
+        if ($this->pid > 1) {
+            self::killGroup($this->pid);
+        }
     }
 
     public static function killGroup(int $group): void
@@ -109,7 +114,9 @@ final class Child
             if ((int) ($fields[2] ?? 0) !== $group) {
                 continue;
             }
-            $about = (string) @file_get_contents(dirname($file).'/environ').(string) @file_get_contents(dirname($file).'/cmdline');
+            $about =
+                (string) @file_get_contents(dirname($file).'/environ').
+                (string) @file_get_contents(dirname($file).'/cmdline');
             if (str_contains($about, $run) || preg_match('/nginx: worker|php-fpm: pool/', $about) === 1) {
                 return true;
             }

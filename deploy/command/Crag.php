@@ -14,13 +14,22 @@ use Deploy\Keep\Restore;
 final class Crag
 {
     private const COMMANDS = [
-        'demo' => [Demo::class, 'start everything with the demo class, and print the addresses [--port=8000] [--host=127.0.0.1] [--json] [--students=24]'],
+        'demo' => [
+            Demo::class,
+            'start everything with the demo class, and print the addresses [--port=8000] [--host=127.0.0.1] [--json] [--students=24]',
+        ],
         'test' => [Test::class, 'static checks and every test, or one part of them [core|app|browser]'],
         'serve' => [Serve::class, 'start the application without demo data [--port=8000] [--host=0.0.0.0]'],
-        'bench' => [Bench::class, 'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--seed=7], or canvas'],
+        'bench' => [
+            Bench::class,
+            'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--seed=7], or canvas',
+        ],
         'shots' => [Shots::class, 'make the pictures in docs/screenshots from the demo class'],
         'install' => [Install::class, 'install what is missing and build the pages, and start nothing'],
-        'backup' => [Backup::class, 'put everything that is kept into one file, while it runs [FILE | --into=FOLDER --keep=14]'],
+        'backup' => [
+            Backup::class,
+            'put everything that is kept into one file, while it runs [FILE | --into=FOLDER --keep=14]',
+        ],
         'restore' => [Restore::class, 'put a backup back, in place of what is there [FILE]'],
         'invite' => [Invite::class, 'make a link with which one teacher can make an account [--days=7]'],
         'doctor' => [Doctor::class, 'say what is missing or wrong, and how to mend it'],
@@ -41,7 +50,7 @@ final class Crag
         }
         $class = self::COMMANDS[$name][0];
         try {
-            return (new $class)->run(Options::read($arguments));
+            return (new $class())->run(Options::read($arguments));
         } catch (Problem $problem) {
             Console::error($problem->getMessage());
 

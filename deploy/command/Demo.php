@@ -16,7 +16,11 @@ final class Demo
         Setup::complete();
         $class = DemoClass::start($options->text('host', '127.0.0.1'), $port);
         $class->play($students);
-        $options->has('json') ? Console::say((string) json_encode($class->addresses, JSON_UNESCAPED_SLASHES)) : $this->tell($class);
+        if ($options->has('json')) {
+            Console::say((string) json_encode($class->addresses, JSON_UNESCAPED_SLASHES));
+        } else {
+            $this->tell($class);
+        }
         $class->instance->superviseUntilAsked();
 
         return 0;

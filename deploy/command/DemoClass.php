@@ -35,10 +35,19 @@ final readonly class DemoClass
     public function play(int $students): void
     {
         $root = Setup::root();
-        $this->instance->launch('class', [
-            'node', "{$root}/storage/setup/demo/class.mjs", 'play', $this->instance->address(), $this->addresses['code'],
-            "{$root}/demo/class.json", (string) $students,
-        ], isOnce: true);
+        $this->instance->launch(
+            'class',
+            [
+                'node',
+                "{$root}/storage/setup/demo/class.mjs",
+                'play',
+                $this->instance->address(),
+                $this->addresses['code'],
+                "{$root}/demo/class.json",
+                (string) $students,
+            ],
+            isOnce: true,
+        );
     }
 
     /**

@@ -30,7 +30,11 @@ final class Folder
         );
         /** @var SplFileInfo $one */
         foreach ($all as $one) {
-            $one->isDir() && ! $one->isLink() ? @rmdir($one->getPathname()) : @unlink($one->getPathname());
+            if ($one->isDir() && ! $one->isLink()) {
+                @rmdir($one->getPathname());
+            } else {
+                @unlink($one->getPathname());
+            }
         }
         @rmdir($path);
     }

@@ -88,7 +88,11 @@ final class Instance
     public function start(): void
     {
         if (strlen("{$this->run}/php-live.sock") > 107) {
-            throw new Problem("The project's folder is too deep: a socket's path may have 107 characters, and {$this->run}/php-live.sock has ".strlen("{$this->run}/php-live.sock").'.');
+            throw new Problem(
+                "The project's folder is too deep: a socket's path may have 107 characters, and {$this->run}/php-live.sock has ".
+                    strlen("{$this->run}/php-live.sock").
+                    '.',
+            );
         }
         $this->lock();
         $this->endLeftovers();
@@ -112,8 +116,23 @@ final class Instance
     public function startOne(string $name): void
     {
         $command = match ($name) {
-            'php-fpm' => ['/usr/sbin/php-fpm8.2', '--nodaemonize', ...(posix_geteuid() === 0 ? ['--allow-to-run-as-root'] : []), '--fpm-config', "{$this->run}/php-fpm.conf", ...$this->speedUps()],
-            'nginx' => ['/usr/sbin/nginx', '-p', $this->run, '-e', "{$this->run}/nginx.log", '-c', "{$this->run}/nginx.conf"],
+            'php-fpm' => [
+                '/usr/sbin/php-fpm8.2',
+                '--nodaemonize',
+                ...posix_geteuid() === 0 ? ['--allow-to-run-as-root'] : [],
+                '--fpm-config',
+                "{$this->run}/php-fpm.conf",
+                ...$this->speedUps(),
+            ],
+            'nginx' => [
+                '/usr/sbin/nginx',
+                '-p',
+                $this->run,
+                '-e',
+                "{$this->run}/nginx.log",
+                '-c',
+                "{$this->run}/nginx.conf",
+            ],
             'queue' => [PHP_BINARY, 'artisan', 'crag:work'],
             default => throw new Problem("There is no part called {$name}."),
         };
@@ -126,7 +145,11 @@ final class Instance
         $settings = [
             'opcache.preload='.Setup::root().'/deploy/php-fpm/preload.php',
             'opcache.preload_user='.(posix_getpwuid(posix_geteuid())['name'] ?? 'root'),
-            'opcache.jit=disable', 'opcache.validate_timestamps=0', 'opcache.memory_consumption=128', 'opcache.max_accelerated_files=20000', 'realpath_cache_size=4M',
+            'opcache.jit=disable',
+            'opcache.validate_timestamps=0',
+            'opcache.memory_consumption=128',
+            'opcache.max_accelerated_files=20000',
+            'realpath_cache_size=4M',
         ];
 
         return array_merge(...array_map(static fn (string $setting): array => ['-d', $setting], $settings));
@@ -142,7 +165,13 @@ final class Instance
             $this->once[$name] = true;
         }
         $sockets = array_map(fn (string $name): string => "{$this->run}/{$name}.sock", self::SOCKETS[$name] ?? []);
-        $child = $this->children[$name] = new Child($name, $command, "{$this->run}/{$name}.out", $this->environment(), $sockets);
+        $child = $this->children[$name] = new Child(
+            $name,
+            $command,
+            "{$this->run}/{$name}.out",
+            $this->environment(),
+            $sockets,
+        );
         $child->start();
         $this->note($name, $child);
     }
@@ -199,7 +228,11 @@ final class Instance
         $lock = fopen("{$this->data}/lock", 'c+e');
         if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
             $pid = $lock === false ? '' : trim((string) stream_get_contents($lock));
-            throw new Problem("Crag is running on {$this->data} already".($pid === '' ? '' : " (process {$pid})").'. Stop that one first, or set CRAG_DATA to another folder.');
+            throw new Problem(
+                "Crag is running on {$this->data} already".
+                    ($pid === '' ? '' : " (process {$pid})").
+                    '. Stop that one first, or set CRAG_DATA to another folder.',
+            );
         }
         ftruncate($lock, 0);
         rewind($lock);
@@ -213,7 +246,9 @@ final class Instance
     {
         clearstatcache();
         foreach (glob("{$this->run}/*.sock") ?: [] as $socket) {
-            ((int) @fileperms($socket) & 0o777) === 0o600 || @chmod($socket, 0o600);
+            if (((int) @fileperms($socket) & 0o777) !== 0o600) {
+                @chmod($socket, 0o600);
+            }
         }
     }
 
@@ -249,7 +284,7 @@ final class Instance
             Folder::make("{$this->run}/{$folder}");
         }
         Folder::make("{$this->data}/web-sessions");
-        foreach ([...(glob("{$this->run}/cache/*.php") ?: []), ...(glob("{$this->run}/*.out") ?: [])] as $file) {
+        foreach ([...glob("{$this->run}/cache/*.php") ?: [], ...glob("{$this->run}/*.out") ?: []] as $file) {
             unlink($file);
         }
         $this->render();
@@ -260,18 +295,38 @@ final class Instance
         $asRoot = posix_geteuid() === 0;
         $cores = max(1, (int) shell_exec('nproc'));
         $fill = [
-            'run' => $this->run, 'root' => Setup::root(), 'host' => $this->host, 'port' => (string) $this->port,
+            'run' => $this->run,
+            'root' => Setup::root(),
+            'host' => $this->host,
+            'port' => (string) $this->port,
             // As many as the machine lets us open, to a measure.
-            'files' => (string) min(16384, is_int($most = posix_getrlimit()['hard openfiles'] ?? 0) ? max(1024, $most) : 16384),
-            'workers' => (string) max(1, intdiv($cores, 2)),             'live_children' => (string) max(3, 2 * $cores), 'page_children' => (string) max(3, 2 * $cores), 'dear_children' => (string) max(2, $cores),
+            'files' => (string) min(
+                16384,
+                is_int($most = posix_getrlimit()['hard openfiles'] ?? 0) ? max(1024, $most) : 16384,
+            ),
+            'workers' => (string) max(1, intdiv($cores, 2)),
+            'live_children' => (string) max(3, 2 * $cores),
+            'page_children' => (string) max(3, 2 * $cores),
+            'dear_children' => (string) max(2, $cores),
             'https' => str_starts_with(Setting::url(), 'https://') ? 'on' : '',
-            'proxies' => Setting::proxies() === [] ? '' : implode(' ', array_map(static fn (string $one): string => "set_real_ip_from {$one};", Setting::proxies())).' real_ip_header X-Forwarded-For; real_ip_recursive on;',
-            'watchers' => implode(' ', array_map(static fn (string $one): string => "allow {$one};", Setting::watchers())),
-            'nice' => $asRoot ? '4' : '0', 'data' => $this->data,
+            'proxies' => Setting::proxies() === []
+                    ? ''
+                    : implode(
+                        ' ',
+                        array_map(static fn (string $one): string => "set_real_ip_from {$one};", Setting::proxies()),
+                    ).' real_ip_header X-Forwarded-For; real_ip_recursive on;',
+            'watchers' => implode(
+                ' ',
+                array_map(static fn (string $one): string => "allow {$one};", Setting::watchers()),
+            ),
+            'nice' => $asRoot ? '4' : '0',
+            'data' => $this->data,
         ];
         $files = [
-            'nginx/nginx.conf' => $asRoot ? 'user root;' : '', 'nginx/fastcgi.conf' => '',
-            'php-fpm/php-fpm.conf' => $asRoot ? "user = root\ngroup = root" : '', 'fontconfig/fonts.conf' => '',
+            'nginx/nginx.conf' => $asRoot ? 'user root;' : '',
+            'nginx/fastcgi.conf' => '',
+            'php-fpm/php-fpm.conf' => $asRoot ? "user = root\ngroup = root" : '',
+            'fontconfig/fonts.conf' => '',
         ];
         foreach ($files as $file => $user) {
             $text = (string) file_get_contents(Setup::root()."/deploy/{$file}");
@@ -291,10 +346,15 @@ final class Instance
                 if (! $child->isRunning()) {
                     $words = $child->lastWords();
                     $this->stop();
-                    throw new Problem("{$name} ended as soon as it was started:\n{$words}\n".(string) @file_get_contents("{$this->run}/{$name}.log"));
+                    throw new Problem(
+                        "{$name} ended as soon as it was started:\n{$words}\n".
+                            (string) @file_get_contents("{$this->run}/{$name}.log"),
+                    );
                 }
             }
-            $answer = file_exists("{$this->run}/php-live.sock") ? @file_get_contents($this->address().'/up', false, $context) : false;
+            $answer = file_exists("{$this->run}/php-live.sock")
+                ? @file_get_contents($this->address().'/up', false, $context)
+                : false;
             if ($answer !== false && str_contains($http_response_header[0] ?? '', '200')) {
                 $this->closeSockets();
 

@@ -16,7 +16,15 @@ final class Invite
         if (! is_file("{$instance->data}/crag.sqlite")) {
             throw new Problem('There is no data yet: start ./crag serve once.');
         }
-        Console::say(trim(Shell::output([PHP_BINARY, 'artisan', 'crag:invite', "--days={$days}"], Setup::root(), $instance->environment())));
+        Console::say(
+            trim(
+                Shell::output(
+                    [PHP_BINARY, 'artisan', 'crag:invite', "--days={$days}"],
+                    Setup::root(),
+                    $instance->environment(),
+                ),
+            ),
+        );
         Console::say("It works once, within {$days} days.");
 
         return 0;

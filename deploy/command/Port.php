@@ -22,7 +22,13 @@ final class Port
     {
         // SO_REUSEADDR, as nginx sets it: a port in TIME_WAIT is not taken.
         $context = stream_context_create(['socket' => ['so_reuseaddr' => true]]);
-        $socket = @stream_socket_server("tcp://{$host}:{$port}", $code, $message, STREAM_SERVER_BIND | STREAM_SERVER_LISTEN, $context);
+        $socket = @stream_socket_server(
+            "tcp://{$host}:{$port}",
+            $code,
+            $message,
+            STREAM_SERVER_BIND | STREAM_SERVER_LISTEN,
+            $context,
+        );
         if ($socket === false) {
             return true;
         }

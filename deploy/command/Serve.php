@@ -15,11 +15,17 @@ final class Serve
         Setup::complete();
         $instance = Instance::lasting($options->text('host', '0.0.0.0'), $port);
         $instance->start();
-        Console::say("Crag answers at {$instance->address()} (on every address of this machine unless --host says otherwise).");
+        Console::say(
+            "Crag answers at {$instance->address()} (on every address of this machine unless --host says otherwise).",
+        );
         Console::say("Data: {$instance->data}. Logs: {$instance->run}. Ctrl-C stops it.");
-        Console::say(getenv('MAIL_MAILER') === 'smtp'
-            ? 'Mails go to '.(getenv('MAIL_HOST') ?: '127.0.0.1')."; what it does not take is written to {$instance->data}/mails.log."
-            : "Mails (for forgotten passwords) are written to {$instance->data}/mails.log: set MAIL_MAILER=smtp to send them.");
+        Console::say(
+            getenv('MAIL_MAILER') === 'smtp'
+                ? 'Mails go to '.
+                    (getenv('MAIL_HOST') ?: '127.0.0.1').
+                    "; what it does not take is written to {$instance->data}/mails.log."
+                : "Mails (for forgotten passwords) are written to {$instance->data}/mails.log: set MAIL_MAILER=smtp to send them.",
+        );
         $instance->superviseUntilAsked();
 
         return 0;

@@ -15,7 +15,9 @@ final class Setting
     {
         $url = rtrim(mb_strtolower(getenv('CRAG_URL') ?: ''), '/');
         if ($url !== '' && preg_match('#\Ahttps?://[a-z0-9.-]+(?::\d+)?\z#', $url) !== 1) {
-            throw new Problem("CRAG_URL is \"{$url}\"; an address is written like https://crag.sillbeck.example, without a path.");
+            throw new Problem(
+                "CRAG_URL is \"{$url}\"; an address is written like https://crag.sillbeck.example, without a path.",
+            );
         }
 
         return $url;
@@ -77,8 +79,13 @@ final class Setting
         if ($set !== '' && ! in_array($set, DateTimeZone::listIdentifiers(), true)) {
             throw new Problem("CRAG_ZONE is \"{$set}\", which is no time zone; one is written like Europe/Helsinki.");
         }
-        $machine = [trim((string) @file_get_contents('/etc/timezone')), (string) preg_replace('#^.*/zoneinfo/#', '', (string) @readlink('/etc/localtime'))];
+        $machine = [
+            trim((string) @file_get_contents('/etc/timezone')),
+            (string) preg_replace('#^.*/zoneinfo/#', '', (string) @readlink('/etc/localtime')),
+        ];
 
-        return $set !== '' ? $set : (array_values(array_intersect($machine, DateTimeZone::listIdentifiers()))[0] ?? 'UTC');
+        return $set !== ''
+            ? $set
+            : array_values(array_intersect($machine, DateTimeZone::listIdentifiers()))[0] ?? 'UTC';
     }
 }

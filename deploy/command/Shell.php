@@ -30,7 +30,12 @@ final class Shell
         $output = (string) file_get_contents($log);
         unlink($log);
         if ($code !== 0) {
-            throw new Problem('`'.implode(' ', $command)."` failed ({$code}):\n".implode("\n", array_slice(explode("\n", trim($output)), -25)));
+            throw new Problem(
+                '`'.
+                    implode(' ', $command).
+                    "` failed ({$code}):\n".
+                    implode("\n", array_slice(explode("\n", trim($output)), -25)),
+            );
         }
     }
 
@@ -42,11 +47,16 @@ final class Shell
      */
     public static function output(array $command, string $folder, array $environment = []): string
     {
-        $process = proc_open($command, [['file', '/dev/null', 'r'], ['pipe', 'w']], $pipes, $folder, [...getenv(), ...$environment]);
+        $process = proc_open($command, [['file', '/dev/null', 'r'], ['pipe', 'w']], $pipes, $folder, [
+            ...getenv(),
+            ...$environment,
+        ]);
         $output = $process === false ? '' : (string) stream_get_contents($pipes[1]);
         $code = $process === false ? 127 : proc_close($process);
 
-        return $code === 0 ? $output : throw new Problem('`'.implode(' ', $command)."` failed ({$code}):\n".trim($output));
+        return $code === 0
+            ? $output
+            : throw new Problem('`'.implode(' ', $command)."` failed ({$code}):\n".trim($output));
     }
 
     /**

@@ -20,9 +20,18 @@ final class SimulatedClass
     /** @param  string  ...$arguments  as demo/class.ts lists them, the mode first */
     public function __construct(string ...$arguments)
     {
-        $this->errors = tempnam(sys_get_temp_dir(), 'crag-class') ?: throw new Problem('No temporary file can be made.');
+        $this->errors =
+            tempnam(sys_get_temp_dir(), 'crag-class') ?: throw new Problem('No temporary file can be made.');
         $process = proc_open(
-            ['setpriv', '--pdeathsig', 'TERM', '--', 'node', Setup::root().'/storage/setup/demo/class.mjs', ...$arguments],
+            [
+                'setpriv',
+                '--pdeathsig',
+                'TERM',
+                '--',
+                'node',
+                Setup::root().'/storage/setup/demo/class.mjs',
+                ...$arguments,
+            ],
             [['pipe', 'r'], ['pipe', 'w'], ['file', $this->errors, 'a']],
             $pipes,
         );
@@ -33,7 +42,9 @@ final class SimulatedClass
 
     public function say(string $word): void
     {
-        $this->isThere() && @fwrite($this->pipes[0], $word."\n");
+        if ($this->isThere()) {
+            @fwrite($this->pipes[0], $word."\n");
+        }
     }
 
     /** Waits for a word, so many seconds. */
@@ -46,7 +57,9 @@ final class SimulatedClass
             $isThere = $this->isThere();
             $heard .= (string) stream_get_contents($this->pipes[1]);
             if (! str_contains($heard, $word) && (! $isThere || microtime(true) > $until)) {
-                throw new Problem("The simulated class did not say \"{$word}\":\n".(string) file_get_contents($this->errors));
+                throw new Problem(
+                    "The simulated class did not say \"{$word}\":\n".(string) file_get_contents($this->errors),
+                );
             }
             usleep(20_000);
         }
@@ -54,7 +67,9 @@ final class SimulatedClass
 
     public function end(): void
     {
-        $this->isThere() && proc_terminate($this->process);
+        if ($this->isThere()) {
+            proc_terminate($this->process);
+        }
         @unlink($this->errors);
     }
 

@@ -22,20 +22,31 @@ final class Test
         Setup::complete(withBrowser: in_array('browser', $wanted, true));
         $failed = [];
         // What only reads the code goes on beside the first tests.
-        $beside = array_map(static fn (array $command): Beside => Beside::start($command, Setup::root()), $this->checks($wanted));
+        $beside = array_map(
+            static fn (array $command): Beside => Beside::start($command, Setup::root()),
+            $this->checks($wanted),
+        );
         foreach ($this->tests($wanted) as $name => [$command, $folder]) {
-            $this->show($name, $command, $folder) || $failed[] = $name;
+            if (! $this->show($name, $command, $folder)) {
+                $failed[] = $name;
+            }
         }
         foreach ($beside as $name => $check) {
             Console::step($name);
-            $check->finish() === 0 || $failed[] = $name;
+            if ($check->finish() !== 0) {
+                $failed[] = $name;
+            }
         }
         if (in_array('browser', $wanted, true)) {
             $room = Beside::start(['vendor/bin/phpunit', '--testsuite', 'browser-room'], Setup::root());
-            $this->show('Tests in the browser', ['vendor/bin/phpunit', '--testsuite', 'browser'], '') || $failed[] = 'Tests in the browser';
+            if (! $this->show('Tests in the browser', ['vendor/bin/phpunit', '--testsuite', 'browser'], '')) {
+                $failed[] = 'Tests in the browser';
+            }
             $name = 'Tests of plans, reach and the room in the browser';
             Console::step($name);
-            $room->finish() === 0 || $failed[] = $name;
+            if ($room->finish() !== 0) {
+                $failed[] = $name;
+            }
         }
         Console::say($failed === [] ? 'All of it holds.' : 'Failed: '.implode(', ', $failed).'.');
 
@@ -58,12 +69,16 @@ final class Test
     {
         $phpstan = ['vendor/bin/phpstan', 'analyse', '--no-progress', '--memory-limit=1G', '-c'];
 
-        return (in_array('core', $parts, true) ? ['Static checks of the core (phpstan)' => [...$phpstan, 'core/phpstan.neon']] : [])
-            + (in_array('app', $parts, true) ? [
-                'Style (pint)' => ['vendor/bin/pint', '--test', '-q'],
-                'Static checks of the application (phpstan)' => [...$phpstan, 'phpstan.neon'],
-                'Types of the scripts (tsc)' => ['node_modules/.bin/tsc', '--noEmit'],
-            ] : []);
+        return (in_array('core', $parts, true)
+            ? ['Static checks of the core (phpstan)' => [...$phpstan, 'core/phpstan.neon']]
+            : []) +
+            (in_array('app', $parts, true)
+                ? [
+                    'Style (pint)' => ['vendor/bin/pint', '--test', '-q'],
+                    'Static checks of the application (phpstan)' => [...$phpstan, 'phpstan.neon'],
+                    'Types of the scripts (tsc)' => ['node_modules/.bin/tsc', '--noEmit'],
+                ]
+                : []);
     }
 
     /**
@@ -77,7 +92,10 @@ final class Test
             $steps['Tests of the core'] = [['../vendor/bin/phpunit'], '/core'];
         }
         if (in_array('app', $parts, true)) {
-            $steps['Building the scripts\' tests'] = [['node_modules/.bin/vite', 'build', '--config', 'tests/ts/vite.config.ts', '--logLevel', 'warn'], ''];
+            $steps['Building the scripts\' tests'] = [
+                ['node_modules/.bin/vite', 'build', '--config', 'tests/ts/vite.config.ts', '--logLevel', 'warn'],
+                '',
+            ];
             $steps['Tests of the scripts'] = [['node', '--test', 'storage/setup/ts-tests'], ''];
             $steps['Tests of the application'] = [['vendor/bin/phpunit', '--testsuite', 'app'], ''];
         }

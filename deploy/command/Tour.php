@@ -54,16 +54,30 @@ final readonly class Tour
     private function plans(): void
     {
         $page = $this->chrome->open()->visit($this->class->addresses['plans']);
-        $page->until(fn (): bool => $page->run('return [...document.querySelectorAll(".plan-card img")].every((one) => one.complete)') === true, 'the pictures');
+        $page->until(
+            fn (): bool => $page->run(
+                'return [...document.querySelectorAll(".plan-card img")].every((one) => one.complete)',
+            ) === true,
+            'the pictures',
+        );
         $this->shot($page, 'plans');
-        $page->run('[...document.querySelectorAll(".plan-card h2 a")].find((one) => one.textContent === "Bridges and Beams").click()');
+        $page->run(
+            '[...document.querySelectorAll(".plan-card h2 a")].find((one) => one.textContent === "Bridges and Beams").click()',
+        );
         $this->plan($page, 1, 'plan');
     }
 
     private function plan(Page $page, int $n, string $name): void
     {
         $page->click("#plan-prompts li:nth-child({$n}) .plan-one");
-        $page->until(fn (): bool => $page->run('return document.querySelector("#plan-prompts li:nth-child('.$n.')").classList.contains("is-open") && document.querySelector("#plan-bench [data-ready]") !== null') === true, "prompt {$n}");
+        $page->until(
+            fn (): bool => $page->run(
+                'return document.querySelector("#plan-prompts li:nth-child('.
+                    $n.
+                    ')").classList.contains("is-open") && document.querySelector("#plan-bench [data-ready]") !== null',
+            ) === true,
+            "prompt {$n}",
+        );
         sleep(2);
         $this->shot($page, $name);
     }
@@ -72,25 +86,30 @@ final readonly class Tour
     {
         $page->find('#page-frame[data-ready]');
         $page->click('[data-tool=shapes]')->click('[data-shape=rectangle]')->click('[data-filled]');
-        $page->draw('.page-paper', [[.14, .3], [.8, .33], [.82, .335]]);
-        $page->click('[data-tool=stamps]')->click('[data-stamp=support]')->draw('.page-paper', [[.31, .375]]);
+        $page->draw('.page-paper', [[0.14, 0.3], [0.8, 0.33], [0.82, 0.335]]);
+        $page
+            ->click('[data-tool=stamps]')
+            ->click('[data-stamp=support]')
+            ->draw('.page-paper', [[0.31, 0.375]]);
         $page->click('[data-tool=shapes]')->click('[data-shape=arrow]')->click('.tray-options [data-colour="#8f2d1a"]');
-        $page->draw('.page-paper', [[.15, .12], [.15, .2], [.15, .29]]);
-        $page->draw('.page-paper', [[.81, .12], [.81, .2], [.81, .29]]);
+        $page->draw('.page-paper', [[0.15, 0.12], [0.15, 0.2], [0.15, 0.29]]);
+        $page->draw('.page-paper', [[0.81, 0.12], [0.81, 0.2], [0.81, 0.29]]);
         $page->click('[data-tool=pen]')->click('.tray-options [data-colour="#2272b5"]');
-        $this->line($page, [.15, .45], [.31, .45]);
-        $this->line($page, [.32, .45], [.81, .45]);
+        $this->line($page, [0.15, 0.45], [0.31, 0.45]);
+        $this->line($page, [0.32, 0.45], [0.81, 0.45]);
         $page->click('.tray-options [data-colour="#25323b"]');
-        $this->words($page, .17, .17, '240 N');
-        $this->words($page, .76, .17, 'F');
-        $this->words($page, .2, .48, '1 m');
-        $this->words($page, .54, .48, '3 m');
-        $page->click('[data-tool=maths]')->draw('.page-paper', [[.14, .6]]);
-        $page->type('.maths-source', '240\,\text{N} \times 1\,\text{m} = F \times 3\,\text{m}')->click('.maths-end .btn-go');
+        $this->words($page, 0.17, 0.17, '240 N');
+        $this->words($page, 0.76, 0.17, 'F');
+        $this->words($page, 0.2, 0.48, '1 m');
+        $this->words($page, 0.54, 0.48, '3 m');
+        $page->click('[data-tool=maths]')->draw('.page-paper', [[0.14, 0.6]]);
+        $page
+            ->type('.maths-source', '240\,\text{N} \times 1\,\text{m} = F \times 3\,\text{m}')
+            ->click('.maths-end .btn-go');
         $page->click('[data-tool=highlighter]');
-        $this->line($page, [.13, .78], [.32, .78]);
-        $this->words($page, .14, .78, 'F = 80 N');
-        $page->click('[data-tool=note]')->draw('.page-paper', [[.66, .62]]);
+        $this->line($page, [0.13, 0.78], [0.32, 0.78]);
+        $this->words($page, 0.14, 0.78, 'F = 80 N');
+        $page->click('[data-tool=note]')->draw('.page-paper', [[0.66, 0.62]]);
         $page->seen('.page-typing')->sendKeys('Clockwise and anticlockwise must be the same');
         $page->click('[data-tool=pen]');
         $page->waitForText('#saved', 'Saved');
@@ -109,11 +128,17 @@ final readonly class Tour
     {
         $desk->press('f');
         $desk->find('#lead [data-ready]');
-        $desk->click('[data-tool=shapes]')->click('[data-shape=rectangle]')->draw('#lead .page-paper', [[.2, .4], [.5, .42], [.8, .43]]);
-        foreach (['support' => .35, 'weight' => .25, 'force' => .75] as $stamp => $x) {
-            $desk->click('[data-tool=stamps]')->click("[data-stamp={$stamp}]")->draw('#lead .page-paper', [[$x, $stamp === 'support' ? .48 : .34]]);
+        $desk
+            ->click('[data-tool=shapes]')
+            ->click('[data-shape=rectangle]')
+            ->draw('#lead .page-paper', [[0.2, 0.4], [0.5, 0.42], [0.8, 0.43]]);
+        foreach (['support' => 0.35, 'weight' => 0.25, 'force' => 0.75] as $stamp => $x) {
+            $desk
+                ->click('[data-tool=stamps]')
+                ->click("[data-stamp={$stamp}]")
+                ->draw('#lead .page-paper', [[$x, $stamp === 'support' ? 0.48 : 0.34]]);
         }
-        $desk->click('[data-tool=move]')->draw('#lead .page-paper', [[.25, .34]]);
+        $desk->click('[data-tool=move]')->draw('#lead .page-paper', [[0.25, 0.34]]);
         usleep(400_000);
         $this->shot($desk, 'lead-canvas');
         $desk->press('f');
@@ -125,7 +150,12 @@ final readonly class Tour
         $desk->press('d');
         $desk->click('.door-states .chip:nth-child(2)')->waitForText('#door-button', 'Knock');
         foreach (['Casper Vane', 'Iona Crake'] as $name) {
-            $this->chrome->open()->visit($this->class->addresses['join'])->type('#name', $name)->click('form > .btn-go')->waitForText('h1', 'knocking');
+            $this->chrome
+                ->open()
+                ->visit($this->class->addresses['join'])
+                ->type('#name', $name)
+                ->click('form > .btn-go')
+                ->waitForText('h1', 'knocking');
         }
         $student = $this->chrome->open()->visit($this->class->addresses['student']);
         $student->find('#page-frame[data-ready]');
@@ -149,7 +179,7 @@ final readonly class Tour
         foreach ($corners as $i => [$x, $y]) {
             [$fromX, $fromY] = $corners[max(0, $i - 1)];
             for ($step = 1; $step <= 12; $step++) {
-                $points[] = [$fromX + ($x - $fromX) * $step / 12, $fromY + ($y - $fromY) * $step / 12];
+                $points[] = [$fromX + (($x - $fromX) * $step) / 12, $fromY + (($y - $fromY) * $step) / 12];
             }
         }
         $page->draw('.page-paper', $points, 'pen', 4);
@@ -171,9 +201,12 @@ final readonly class Tour
         $desk->find('#closeup-page-frame[data-ready]');
         $desk->press('c');
         usleep(300_000);
-        $circle = array_map(static fn (int $i): array => [.33 + .13 * cos($i / 6), .6 + .1 * sin($i / 6)], range(0, 40));
+        $circle = array_map(
+            static fn (int $i): array => [0.33 + 0.13 * cos($i / 6), 0.6 + 0.1 * sin($i / 6)],
+            range(0, 40),
+        );
         $desk->draw('#closeup .page-paper', $circle, 'pen', 4);
-        $desk->click('#closeup [data-tool=text]')->draw('#closeup .page-paper', [[.5, .58]]);
+        $desk->click('#closeup [data-tool=text]')->draw('#closeup .page-paper', [[0.5, 0.58]]);
         $desk->seen('#closeup .page-typing')->sendKeys('Why is F smaller than 240 N?');
         $desk->press("\u{E00C}")->click('#closeup [data-tool=pen]');
         usleep(600_000);
@@ -191,7 +224,9 @@ final readonly class Tour
         $desk->waitForText('#ask-body', DemoClass::STUDENTS.' of');
         usleep(600_000);
         $this->shot($desk, 'quick-ask');
-        $desk->click('#ask-body [data-body*="tally"][data-post$="screen"]')->click('#ask-body [data-body*="tally"][data-post$="show"]');
+        $desk
+            ->click('#ask-body [data-body*="tally"][data-post$="screen"]')
+            ->click('#ask-body [data-body*="tally"][data-post$="show"]');
         $screen->seen('.tally-bars');
         usleep(600_000);
         $this->shot($screen, 'screen-tally');
@@ -219,13 +254,24 @@ final readonly class Tour
         $desk->until(fn (): bool => count($desk->all('.lineup-entry')) === 4, 'four in the line-up');
         $desk->press("\u{E00C}");
         for ($i = 0; $i < 4; $i++) {
-            $desk->run('document.querySelectorAll(".lineup-entry [data-do=show-entry]")[arguments[0]].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))', $i);
-            $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === $i + 1, 'one more on the class screen');
+            $desk->run(
+                'document.querySelectorAll(".lineup-entry [data-do=show-entry]")[arguments[0]].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))',
+                $i,
+            );
+            $screen->until(
+                fn (): bool => count($screen->all('.shown-canvas')) === $i + 1,
+                'one more on the class screen',
+            );
             usleep(700_000);
         }
         $this->shot($screen, 'screen-showcase');
         $desk->press('u')->find('#talking [data-ready]');
-        $desk->draw('#talking .page-paper', array_map(static fn (int $i): array => [.3 + .12 * cos($i / 6), .3 + .1 * sin($i / 6)], range(0, 40)), 'pen', 4);
+        $desk->draw(
+            '#talking .page-paper',
+            array_map(static fn (int $i): array => [0.3 + 0.12 * cos($i / 6), 0.3 + 0.1 * sin($i / 6)], range(0, 40)),
+            'pen',
+            4,
+        );
         $desk->waitForText('#talking-saved', 'Saved');
         usleep(800_000);
         $this->shot($desk, 'talking');
@@ -245,11 +291,21 @@ final readonly class Tour
     /** What students offer, on its page in two columns. */
     private function offers(Page $desk): void
     {
-        foreach (['Both sides turn the same' => [[.2, .5], [.5, .3], [.8, .5]], 'I drew the lever first' => [[.2, .3], [.4, .6], [.8, .6]]] as $words => $line) {
+        foreach (
+            [
+                'Both sides turn the same' => [[0.2, 0.5], [0.5, 0.3], [0.8, 0.5]],
+                'I drew the lever first' => [[0.2, 0.3], [0.4, 0.6], [0.8, 0.6]],
+            ] as $words => $line
+        ) {
             $student = $this->chrome->open()->visit($this->class->addresses['student']);
             $student->find('#page-frame[data-ready]');
             $this->line($student, ...$line);
-            $student->click('#more')->click('#offer')->type('#offer-words', $words)->click('#offer-window .btn-go')->waitForText('#notice', 'Offered');
+            $student
+                ->click('#more')
+                ->click('#offer')
+                ->type('#offer-words', $words)
+                ->click('#offer-window .btn-go')
+                ->waitForText('#notice', 'Offered');
             $student->quit();
         }
         $desk->click('#offers-button')->waitForText('#offers', 'I drew the lever first');

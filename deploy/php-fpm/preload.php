@@ -10,16 +10,43 @@ declare(strict_types=1);
 $root = dirname(__DIR__, 2);
 
 $wanted = [
-    'App\\', 'Crag\\', 'Psr\\',
-    'Illuminate\\Auth\\', 'Illuminate\\Bus\\', 'Illuminate\\Cache\\', 'Illuminate\\Collections\\', 'Illuminate\\Config\\',
-    'Illuminate\\Container\\', 'Illuminate\\Contracts\\', 'Illuminate\\Cookie\\', 'Illuminate\\Database\\', 'Illuminate\\Encryption\\',
-    'Illuminate\\Events\\', 'Illuminate\\Filesystem\\', 'Illuminate\\Foundation\\', 'Illuminate\\Hashing\\', 'Illuminate\\Http\\',
-    'Illuminate\\Log\\', 'Illuminate\\Pipeline\\', 'Illuminate\\Queue\\', 'Illuminate\\Routing\\', 'Illuminate\\Session\\',
-    'Illuminate\\Support\\', 'Illuminate\\Translation\\', 'Illuminate\\Validation\\', 'Illuminate\\View\\',
-    'Symfony\\Component\\HttpFoundation\\', 'Symfony\\Component\\HttpKernel\\', 'Symfony\\Component\\Routing\\', 'Symfony\\Component\\Uid\\',
-    'Monolog\\', 'Carbon\\', 'Dotenv\\',
+    'App\\',
+    'Crag\\',
+    'Psr\\',
+    'Illuminate\\Auth\\',
+    'Illuminate\\Bus\\',
+    'Illuminate\\Cache\\',
+    'Illuminate\\Collections\\',
+    'Illuminate\\Config\\',
+    'Illuminate\\Container\\',
+    'Illuminate\\Contracts\\',
+    'Illuminate\\Cookie\\',
+    'Illuminate\\Database\\',
+    'Illuminate\\Encryption\\',
+    'Illuminate\\Events\\',
+    'Illuminate\\Filesystem\\',
+    'Illuminate\\Foundation\\',
+    'Illuminate\\Hashing\\',
+    'Illuminate\\Http\\',
+    'Illuminate\\Log\\',
+    'Illuminate\\Pipeline\\',
+    'Illuminate\\Queue\\',
+    'Illuminate\\Routing\\',
+    'Illuminate\\Session\\',
+    'Illuminate\\Support\\',
+    'Illuminate\\Translation\\',
+    'Illuminate\\Validation\\',
+    'Illuminate\\View\\',
+    'Symfony\\Component\\HttpFoundation\\',
+    'Symfony\\Component\\HttpKernel\\',
+    'Symfony\\Component\\Routing\\',
+    'Symfony\\Component\\Uid\\',
+    'Monolog\\',
+    'Carbon\\',
+    'Dotenv\\',
 ];
-$unwanted = '#\\\\(Testing|Console|Tests?|Jobs\\\\Redis)\\\\|Command$|DynamoDb|Redis|Memcached|Postgres|SqlServer|MySql|MariaDb#';
+$unwanted =
+    '#\\\\(Testing|Console|Tests?|Jobs\\\\Redis)\\\\|Command$|DynamoDb|Redis|Memcached|Postgres|SqlServer|MySql|MariaDb#';
 
 foreach (require $root.'/vendor/composer/autoload_classmap.php' as $class => $file) {
     foreach ($wanted as $prefix) {

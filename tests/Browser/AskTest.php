@@ -28,7 +28,12 @@ final class AskTest extends BrowserTestCase
         $teacher->click('#ask-run summary')->type('#run-lines', 'F? | 80 N');
         $rafe->click('#quick-ask label:nth-of-type(2)');
         $teacher->waitForText('#ask-body', '1 changed from Left to Right');
-        self::assertSame(['F? | 80 N', true], $teacher->run('return [document.querySelector("#ask-run[open] #run-lines")?.value, document.activeElement.id === "run-lines"]'));
+        self::assertSame(
+            ['F? | 80 N', true],
+            $teacher->run(
+                'return [document.querySelector("#ask-run[open] #run-lines")?.value, document.activeElement.id === "run-lines"]',
+            ),
+        );
         self::assertFalse($rafe->find('#quick-ask-tally')->isDisplayed());
         $teacher->click('#ask-body [data-body*=tally]');
         $rafe->seen('#quick-ask-tally');
@@ -36,7 +41,9 @@ final class AskTest extends BrowserTestCase
         // A page that is loaded again has it all.
         $tamsin->driver->navigate()->refresh();
         $tamsin->seen('#quick-ask-tally');
-        self::assertTrue($tamsin->run('return document.querySelector("#quick-ask label:nth-of-type(2) input").checked'));
+        self::assertTrue(
+            $tamsin->run('return document.querySelector("#quick-ask label:nth-of-type(2) input").checked'),
+        );
         $teacher->click('#ask-body [data-post$=close]');
         $tamsin->waitForText('#quick-ask-state', 'Closed');
         $teacher->click('#ask-body [data-post$=ask-away]');
@@ -53,29 +60,43 @@ final class AskTest extends BrowserTestCase
         $class = [];
         foreach (['Tamsin', 'Rafe', 'Wren'] as $i => $name) {
             $class[$name] = $this->join($name, $code);
-            $class[$name]->draw('.page-paper', [[.2, .2 + .2 * $i], [.8, .25 + .2 * $i]]);
+            $class[$name]->draw('.page-paper', [[0.2, 0.2 + 0.2 * $i], [0.8, 0.25 + 0.2 * $i]]);
             $class[$name]->until(fn (): bool => $this->stored($name) === 1, "{$name}'s stroke");
         }
         $teacher->until(fn (): bool => count($teacher->all('.tile')) === 3, 'three tiles');
-        $teacher->run('document.querySelectorAll(".tile-name").forEach((one) => one.getAttribute("aria-pressed") === "true" || one.click())');
+        $teacher->run(
+            'document.querySelectorAll(".tile-name").forEach((one) => one.getAttribute("aria-pressed") === "true" || one.click())',
+        );
         $teacher->waitForText('#chosen-count', '3 chosen');
         $teacher->press('s');
         $teacher->until(fn (): bool => count($teacher->all('.lineup-entry')) === 3, 'three in the line-up');
         $teacher->press('3')->press(self::ESCAPE);
 
         // On the students' own pages too, one and then two; whose it is hears of it, and nobody is named.
-        $teacher->run('const on = document.querySelector("#shown-on"); on.value = "both"; on.dispatchEvent(new Event("change", { bubbles: true }))');
+        $teacher->run(
+            'const on = document.querySelector("#shown-on"); on.value = "both"; on.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
         $teacher->press(']');
         $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === 1, 'one on the class screen');
-        $class['Wren']->until(fn (): bool => $class['Wren']->run('return document.querySelector("#shown-work .shown-canvas")?.naturalWidth > 0') === true, 'it on a student\'s page');
+        $class['Wren']->until(
+            fn (): bool => $class['Wren']->run(
+                'return document.querySelector("#shown-work .shown-canvas")?.naturalWidth > 0',
+            ) === true,
+            'it on a student\'s page',
+        );
         $class['Tamsin']->waitForText('#notice', 'without your name');
-        $teacher->run('document.querySelectorAll(".lineup-entry [data-do=show-entry]")[1].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))');
+        $teacher->run(
+            'document.querySelectorAll(".lineup-entry [data-do=show-entry]")[1].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))',
+        );
         $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === 2, 'two side by side');
         self::assertStringNotContainsString('Tamsin', (string) $screen->driver->getPageSource());
         $class['Wren']->click('#shown-work-away');
         self::assertFalse($class['Wren']->find('#shown-work')->isDisplayed());
         $teacher->click('#screen-nothing');
-        $class['Rafe']->until(fn (): bool => ! $class['Rafe']->find('#shown-work')->isDisplayed(), 'the own canvas again');
+        $class['Rafe']->until(
+            fn (): bool => ! $class['Rafe']->find('#shown-work')->isDisplayed(),
+            'the own canvas again',
+        );
 
         $teacher->press('m')->waitForText('#picture-body', '100 %');
         $teacher->click('#groups-form .btn-slate')->waitForText('#groups-made', 'Group 1');

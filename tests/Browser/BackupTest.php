@@ -41,9 +41,19 @@ final class BackupTest extends BrowserTestCase
         $teacher->type('#words', 'Where does the frame give way?');
         $file = "{$this->folder}/frame.pdf";
         file_put_contents($file, SamplePdf::pages(1));
-        $teacher->run('const kind = document.querySelector("#backdrop-kind"); kind.value = "picture"; kind.dispatchEvent(new Event("change", { bubbles: true })); document.querySelectorAll("#plan-side details").forEach((one) => { one.open = true; })');
-        $teacher->find('#backdrop-form input[type=file]')->setFileDetector(new LocalFileDetector)->sendKeys($file);
-        $teacher->until(fn (): bool => str_contains((string) $teacher->run('return document.querySelector("#plan-bench .page-backdrop")?.getAttribute("src") ?? ""'), '/asset/'), 'the picture');
+        $teacher->run(
+            'const kind = document.querySelector("#backdrop-kind"); kind.value = "picture"; kind.dispatchEvent(new Event("change", { bubbles: true })); document.querySelectorAll("#plan-side details").forEach((one) => { one.open = true; })',
+        );
+        $teacher->find('#backdrop-form input[type=file]')->setFileDetector(new LocalFileDetector())->sendKeys($file);
+        $teacher->until(
+            fn (): bool => str_contains(
+                (string) $teacher->run(
+                    'return document.querySelector("#plan-bench .page-backdrop")?.getAttribute("src") ?? ""',
+                ),
+                '/asset/',
+            ),
+            'the picture',
+        );
         $teacher->waitForText('#plan-saved', 'Saved');
         $plan = basename((string) parse_url($teacher->driver->getCurrentURL(), PHP_URL_PATH));
 
@@ -59,24 +69,44 @@ final class BackupTest extends BrowserTestCase
         self::assertSame(0, $restored->getExitCode(), $restored->getOutput().$restored->getErrorOutput());
         self::assertSame(0o600, fileperms("{$data}/app.key") & 0o777);
         $port = Port::free();
-        $serve = new Process([PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'], Setup::root(), ['CRAG_DATA' => $data, 'CRAG_RUN_DIR' => "{$this->folder}/restored/run", 'CRAG_RUN' => false]);
+        $serve = new Process([PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'], Setup::root(), [
+            'CRAG_DATA' => $data,
+            'CRAG_RUN_DIR' => "{$this->folder}/restored/run",
+            'CRAG_RUN' => false,
+        ]);
         $serve->start();
         try {
             $there = $this->person('the same teacher');
-            $there->until(fn (): bool => @file_get_contents("http://127.0.0.1:{$port}/up") === 'up', 'the restored one to answer', 60);
+            $there->until(
+                fn (): bool => @file_get_contents("http://127.0.0.1:{$port}/up") === 'up',
+                'the restored one to answer',
+                60,
+            );
             $there->visit("http://127.0.0.1:{$port}/up");
             foreach ($teacher->driver->manage()->getCookies() as $cookie) {
                 // The key came along: whoever was known is known.
-                $cookie->getName() === 'crag_teacher' && $there->driver->manage()->addCookie(['name' => 'crag_teacher', 'value' => $cookie->getValue(), 'path' => '/']);
+                if ($cookie->getName() === 'crag_teacher') {
+                    $there->driver
+                        ->manage()
+                        ->addCookie(['name' => 'crag_teacher', 'value' => $cookie->getValue(), 'path' => '/']);
+                }
             }
             $there->visit("http://127.0.0.1:{$port}/plan/{$plan}/start");
             $there->type('#name', 'Ms Okafor-Lind')->click('main form .btn-go')->find('#grid[data-ready]');
             $code = str_replace(' ', '', $there->text('.door-letters'));
-            $student = $this->person('student')->visit("http://127.0.0.1:{$port}/join/{$code}")->type('#name', 'Tamsin')->click('.btn-go');
+            $student = $this->person('student')
+                ->visit("http://127.0.0.1:{$port}/join/{$code}")
+                ->type('#name', 'Tamsin')
+                ->click('.btn-go');
             $student->find('#page-frame[data-ready]');
             $student->waitForText('#prompt-words', 'Where does the frame give way?');
-            $student->until(fn (): bool => (int) $student->run('return document.querySelector("#page .page-backdrop")?.naturalWidth ?? 0') > 100, 'the plan\'s picture');
-            $student->draw('.page-paper', [[.2, .2], [.5, .4], [.8, .2]]);
+            $student->until(
+                fn (): bool => (int) $student->run(
+                    'return document.querySelector("#page .page-backdrop")?.naturalWidth ?? 0',
+                ) > 100,
+                'the plan\'s picture',
+            );
+            $student->draw('.page-paper', [[0.2, 0.2], [0.5, 0.4], [0.8, 0.2]]);
             $student->waitForText('#saved', 'Saved');
         } finally {
             $serve->stop(8, SIGTERM);
@@ -91,7 +121,13 @@ final class BackupTest extends BrowserTestCase
         Folder::make($data);
         copy(self::$crag->data.'/crag.sqlite', "{$data}/crag.sqlite");
         $bytes = (string) file_get_contents($file);
-        foreach (['cut off' => substr($bytes, 0, intdiv(strlen($bytes), 2)), 'no archive' => 'nonsense', 'changed' => substr_replace($bytes, 'xxxx', intdiv(strlen($bytes), 2), 4)] as $how => $damaged) {
+        foreach (
+            [
+                'cut off' => substr($bytes, 0, intdiv(strlen($bytes), 2)),
+                'no archive' => 'nonsense',
+                'changed' => substr_replace($bytes, 'xxxx', intdiv(strlen($bytes), 2), 4),
+            ] as $how => $damaged
+        ) {
             file_put_contents("{$this->folder}/{$how}.tar.gz", $damaged);
             try {
                 Restore::from("{$this->folder}/{$how}.tar.gz", $data);
@@ -126,7 +162,12 @@ final class BackupTest extends BrowserTestCase
     /** @param  list<string>  $arguments */
     private function crag(array $arguments, string $data): Process
     {
-        $process = new Process([PHP_BINARY, 'crag', ...$arguments], Setup::root(), ['CRAG_DATA' => $data, 'CRAG_RUN' => false], timeout: 120);
+        $process = new Process(
+            [PHP_BINARY, 'crag', ...$arguments],
+            Setup::root(),
+            ['CRAG_DATA' => $data, 'CRAG_RUN' => false],
+            timeout: 120,
+        );
         $process->run();
 
         return $process;

@@ -43,25 +43,31 @@ final class CanvasTest extends BrowserTestCase
     public function test_every_tool_makes_what_it_says(string $pointer, int $width, int $height): void
     {
         $this->begin($width, $height);
-        $this->draw([[.1, .1], [.15, .2], [.2, .1], [.25, .2]], $pointer);
+        $this->draw([[0.1, 0.1], [0.15, 0.2], [0.2, 0.1], [0.25, 0.2]], $pointer);
         self::assertSame('stroke', $this->added()['type']);
         $this->page->click('[data-tool=highlighter]')->click('[data-highlight="#8fd16a"]');
-        $this->draw([[.1, .25], [.2, .25], [.3, .25]], $pointer);
+        $this->draw([[0.1, 0.25], [0.2, 0.25], [0.3, 0.25]], $pointer);
         $highlight = $this->added();
-        self::assertSame(['highlight', '#8fd16a', 240], [$highlight['type'], $highlight['colour'], $highlight['width']]);
+        self::assertSame(
+            ['highlight', '#8fd16a', 240],
+            [$highlight['type'], $highlight['colour'], $highlight['width']],
+        );
 
-        $this->page->click('[data-tool=shapes]')->click('.tray-options [data-colour="#8f2d1a"]')->click('[data-width="70"]');
+        $this->page
+            ->click('[data-tool=shapes]')
+            ->click('.tray-options [data-colour="#8f2d1a"]')
+            ->click('[data-width="70"]');
         foreach (['line', 'arrow', 'rectangle', 'ellipse', 'triangle'] as $i => $shape) {
             $this->page->click("[data-shape={$shape}]");
-            $this->draw([[.1 + .15 * $i, .3], [.15 + .15 * $i, .4], [.2 + .15 * $i, .4]], $pointer);
+            $this->draw([[0.1 + 0.15 * $i, 0.3], [0.15 + 0.15 * $i, 0.4], [0.2 + 0.15 * $i, 0.4]], $pointer);
             $added = $this->added();
             self::assertSame([$shape, '#8f2d1a', 70], [$added['type'], $added['colour'], $added['width']]);
             self::assertEqualsWithDelta(1600, $added['w'], 60);
         }
         foreach (['polygon', 'curve'] as $i => $shape) {
             $this->page->click("[data-shape={$shape}]");
-            foreach ([[.1, .45], [.2, .45], [.2, .55]] as [$x, $y]) {
-                $this->draw([[$x + .3 * $i, $y]], $pointer);
+            foreach ([[0.1, 0.45], [0.2, 0.45], [0.2, 0.55]] as [$x, $y]) {
+                $this->draw([[$x + 0.3 * $i, $y]], $pointer);
             }
             $this->page->click('[data-finish]');
             $added = $this->added();
@@ -71,23 +77,26 @@ final class CanvasTest extends BrowserTestCase
         }
 
         $this->page->click('[data-tool=stamps]')->click('[data-stamp=hammer]');
-        $this->draw([[.8, .5]], $pointer);
+        $this->draw([[0.8, 0.5]], $pointer);
         self::assertSame(['stamp', 'hammer'], array_slice(array_values($this->added()), 0, 2));
         $this->page->click('[data-tool=note]')->click('[data-note="#cfe3f0"]');
-        $this->draw([[.05, .6]], $pointer);
+        $this->draw([[0.05, 0.6]], $pointer);
         self::assertSame(['note', '#cfe3f0'], [($note = $this->added())['type'], $note['colour']]);
         $this->page->seen('.page-typing')->sendKeys('Mind the pivot');
         $this->page->click('[data-tool=text]');
         self::assertSame(['text' => 'Mind the pivot'], $this->body('change')['set']);
-        $this->draw([[.4, .7]], $pointer);
+        $this->draw([[0.4, 0.7]], $pointer);
         $this->page->seen('.page-typing')->sendKeys('span : depth = 12 : 1');
         $this->page->click('[data-tool=maths]');
         self::assertSame('span : depth = 12 : 1', $this->added()['text']);
-        $this->draw([[.7, .7]], $pointer);
+        $this->draw([[0.7, 0.7]], $pointer);
         $this->page->type('.maths-source', '\frac{1}{2}')->click('.maths-end .btn-go');
         $maths = $this->added();
         self::assertSame('\frac{1}{2}', $maths['source']);
-        self::assertMatchesRegularExpression('/^M-?\d+ -?\d+[MLQCZ\d -]+Z$/', is_string($maths['path']) ? $maths['path'] : '');
+        self::assertMatchesRegularExpression(
+            '/^M-?\d+ -?\d+[MLQCZ\d -]+Z$/',
+            is_string($maths['path']) ? $maths['path'] : '',
+        );
         $tile = $this->watch();
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, $tile) > 300, 'all of it on the grid');
         self::assertSame([], $this->page->complaints());
@@ -96,15 +105,15 @@ final class CanvasTest extends BrowserTestCase
     public function test_the_eraser_takes_whole_lines_or_parts_of_them(): void
     {
         $this->begin();
-        $this->draw([[.2, .3], [.4, .3], [.6, .3], [.8, .3]], 'mouse');
+        $this->draw([[0.2, 0.3], [0.4, 0.3], [0.6, 0.3], [0.8, 0.3]], 'mouse');
         $this->added();
-        $this->draw([[.2, .6], [.8, .6]], 'mouse');
+        $this->draw([[0.2, 0.6], [0.8, 0.6]], 'mouse');
         $this->added();
         $this->page->click('[data-tool=eraser]');
-        $this->draw([[.5, .5], [.5, .7]], 'mouse');
+        $this->draw([[0.5, 0.5], [0.5, 0.7]], 'mouse');
         $this->body('remove');
         $this->page->click('[data-rub=part]');
-        $this->draw([[.5, .2], [.5, .4]], 'pen');
+        $this->draw([[0.5, 0.2], [0.5, 0.4]], 'pen');
         $cuts = $this->body('cut')['cuts'];
         self::assertIsArray($cuts);
         self::assertCount(1, $cuts);
@@ -120,23 +129,23 @@ final class CanvasTest extends BrowserTestCase
     {
         $this->begin();
         $this->page->click('[data-tool=shapes]')->click('[data-shape=rectangle]');
-        $this->draw([[.2, .2], [.3, .4]], 'mouse');
+        $this->draw([[0.2, 0.2], [0.3, 0.4]], 'mouse');
         $this->added();
-        $this->draw([[.5, .2], [.6, .4]], 'mouse');
+        $this->draw([[0.5, 0.2], [0.6, 0.4]], 'mouse');
         $this->added();
         $this->page->click('[data-tool=move]');
-        $this->draw([[.21, .3], [.25, .35], [.31, .4]], 'mouse');
+        $this->draw([[0.21, 0.3], [0.25, 0.35], [0.31, 0.4]], 'mouse');
         $place = $this->place();
         self::assertEqualsWithDelta(1600, $place[0], 30);
         self::assertEqualsWithDelta(1000, $place[1], 30);
-        $this->page->draw('.knob[data-handle=se]', [[.5, .5], [4, 4], [6, 10]], 'mouse');
+        $this->page->draw('.knob[data-handle=se]', [[0.5, 0.5], [4, 4], [6, 10]], 'mouse');
         self::assertGreaterThan(11_000, $this->place()[3]);
-        $this->page->draw('.knob[data-handle=turn]', [[.5, .5], [5, 3], [9, 6]], 'mouse');
+        $this->page->draw('.knob[data-handle=turn]', [[0.5, 0.5], [5, 3], [9, 6]], 'mouse');
         self::assertNotSame(0, $this->place()[2]);
-        $this->page->draw('.knob[data-handle=e]', [[.5, .5], [4, .5]], 'mouse');
+        $this->page->draw('.knob[data-handle=e]', [[0.5, 0.5], [4, 0.5]], 'mouse');
         self::assertSame(['w'], array_keys((array) $this->body('change')['set']));
 
-        $this->draw([[.02, .02], [.9, .98]], 'mouse');
+        $this->draw([[0.02, 0.02], [0.9, 0.98]], 'mouse');
         $this->page->click('[data-chosen=group]');
         self::assertCount(2, (array) $this->body('arrange')['targets']);
         $this->page->click('[data-chosen=back]');
@@ -149,7 +158,7 @@ final class CanvasTest extends BrowserTestCase
         $this->page->click('[data-chosen=delete]');
         self::assertCount(2, (array) $this->body('remove')['targets']);
         $this->page->click('[data-select=lasso]');
-        $this->draw([[.48, .1], [.7, .1], [.7, .5], [.48, .5], [.47, .15]], 'mouse');
+        $this->draw([[0.48, 0.1], [0.7, 0.1], [0.7, 0.5], [0.48, 0.5], [0.47, 0.15]], 'mouse');
         $this->page->click('[data-chosen=ungroup]');
         self::assertSame('', $this->body('arrange')['group']);
     }
@@ -201,11 +210,14 @@ final class CanvasTest extends BrowserTestCase
     {
         $this->begin();
         $this->page->click('[data-tool=text]');
-        $this->draw([[.1, .1]], 'mouse');
+        $this->draw([[0.1, 0.1]], 'mouse');
         $this->page->seen('.page-typing')->sendKeys('F = 80 N');
         $this->page->click('[data-tool=stamps]')->click('[data-stamp=weight]');
-        $this->draw([[.9, .9]], 'mouse');
-        $this->page->until(fn (): bool => $this->listed() === ['Text “F = 80 N”, top left', 'Stamp: Weight, bottom right'], 'both in the list');
+        $this->draw([[0.9, 0.9]], 'mouse');
+        $this->page->until(
+            fn (): bool => $this->listed() === ['Text “F = 80 N”, top left', 'Stamp: Weight, bottom right'],
+            'both in the list',
+        );
         $this->page->run('document.querySelectorAll(".object")[1].focus()');
         $this->page->press(self::ENTER);
         $this->page->press(self::DELETE);
@@ -216,19 +228,22 @@ final class CanvasTest extends BrowserTestCase
     public function test_two_fingers_move_the_page_and_once_a_stylus_was_seen_one_does(): void
     {
         $this->begin(1024, 768);
-        $this->page->fingers('.page-paper', [[[.4, .5], [.35, .5], [.2, .5]], [[.6, .5], [.65, .5], [.8, .5]]]);
+        $this->page->fingers('.page-paper', [
+            [[0.4, 0.5], [0.35, 0.5], [0.2, 0.5]],
+            [[0.6, 0.5], [0.65, 0.5], [0.8, 0.5]],
+        ]);
         $this->page->until(fn (): bool => (int) $this->page->text('.bench-percent-n') > 200, 'the page larger');
         self::assertSame([], $this->log($this->name));
         $this->page->click('[data-zoom=fit]');
         $this->page->until(fn (): bool => $this->page->text('.bench-percent-n') === '100 %', 'the whole page');
-        $this->draw([[.3, .3], [.4, .4]], 'touch');
+        $this->draw([[0.3, 0.3], [0.4, 0.4]], 'touch');
         $this->added();
-        $this->draw([[.5, .3], [.6, .4]], 'pen');
+        $this->draw([[0.5, 0.3], [0.6, 0.4]], 'pen');
         $this->added();
         $before = $this->page->run('return document.querySelector(".page-paper").style.transform');
         // For a moment after the stylus, a touch is the hand that holds it.
         $this->page->until(function () use ($before): bool {
-            $this->draw([[.5, .6], [.55, .65], [.6, .7]], 'touch');
+            $this->draw([[0.5, 0.6], [0.55, 0.65], [0.6, 0.7]], 'touch');
 
             return $this->page->run('return document.querySelector(".page-paper").style.transform') !== $before;
         }, 'the page moved');
@@ -245,7 +260,7 @@ final class CanvasTest extends BrowserTestCase
         $this->page->until(fn (): bool => (int) $this->page->text('.bench-percent-n') > 150, 'the page larger');
         usleep(300_000);
         $this->page->click('[data-tool=shapes]')->click('[data-shape=line]');
-        $this->draw([[.5, .5], [.6, .6]], 'mouse');
+        $this->draw([[0.5, 0.5], [0.6, 0.6]], 'mouse');
         $line = $this->added();
         self::assertEqualsWithDelta(8000, $line['x'], 30);
         self::assertEqualsWithDelta(5000, $line['y'], 30);
@@ -257,15 +272,23 @@ final class CanvasTest extends BrowserTestCase
         $this->begin();
         $this->page->click('#more')->click('#snap')->press(self::ESCAPE);
         $this->page->click('[data-tool=shapes]')->click('[data-shape=rectangle]');
-        $this->draw([[.107, .203], [.306, .398]], 'mouse');
+        $this->draw([[0.107, 0.203], [0.306, 0.398]], 'mouse');
         $box = $this->added();
         self::assertSame([0, 0, 0, 0], [$box['x'] % 250, $box['y'] % 250, $box['w'] % 250, $box['h'] % 250]);
-        foreach (['line' => static fn (array $line): bool => abs($line['h']) <= 1, 'ellipse' => static fn (array $round): bool => $round['w'] === $round['h']] as $shape => $isEven) {
-            $this->page->click("[data-shape={$shape}]")->run(<<<'JS'
+        foreach (
+            [
+                'line' => static fn (array $line): bool => abs($line['h']) <= 1,
+                'ellipse' => static fn (array $round): bool => $round['w'] === $round['h'],
+            ] as $shape => $isEven
+        ) {
+            $this->page->click("[data-shape={$shape}]")->run(
+                <<<'JS'
                 const surface = document.querySelector('#page-frame'), paper = document.querySelector('.page-paper').getBoundingClientRect();
                 const send = (type, x, y) => surface.dispatchEvent(new PointerEvent(type, { pointerId: 9, pointerType: 'mouse', button: 0, buttons: 1, shiftKey: true, clientX: paper.left + x * paper.width, clientY: paper.top + y * paper.height, bubbles: true, cancelable: true }));
                 send('pointerdown', .5, .5); send('pointermove', .6, .52); send('pointermove', .7, .53); send('pointerup', .7, .53);
-                JS);
+                JS
+                ,
+            );
             $added = $this->added();
             self::assertSame($shape, $added['type']);
             self::assertTrue($isEven($added), (string) json_encode($added));
@@ -276,11 +299,11 @@ final class CanvasTest extends BrowserTestCase
     {
         $this->begin();
         $this->page->click('[data-tool=maths]');
-        $this->draw([[.3, .3]], 'mouse');
+        $this->draw([[0.3, 0.3]], 'mouse');
         $this->page->type('.maths-source', 'x^2')->click('.maths-end .btn-go');
         $this->added();
         $this->page->click('[data-tool=move]');
-        $this->draw([[.305, .31]], 'mouse');
+        $this->draw([[0.305, 0.31]], 'mouse');
         $this->page->click('[data-chosen=edit]')->type('.maths-source', 'x^{')->click('.maths-end .btn-go');
         $this->page->waitForText('.maths-problem', 'brace');
         $this->page->type('.maths-source', 'x^{3}')->click('.maths-end .btn-go');
@@ -289,14 +312,14 @@ final class CanvasTest extends BrowserTestCase
         self::assertSame('x^{3}', $set['source']);
         self::assertArrayHasKey('path', $set);
         $this->page->click('[data-tool=text]')->click('[data-size="52"]')->click('[data-align=middle]');
-        $this->draw([[.8, .6]], 'touch');
+        $this->draw([[0.8, 0.6]], 'touch');
         $this->page->seen('.page-typing')->sendKeys('العزم');
         $this->page->press(self::ESCAPE);
         $text = $this->added();
         self::assertSame([52, 'middle', 'العزم'], [$text['size'], $text['align'], $text['text']]);
         // What reads to the left ends where the page was tapped.
         self::assertEqualsWithDelta(12_800, $text['x'] + $text['w'], 60);
-        $this->draw([[.79, .6]], 'mouse');
+        $this->draw([[0.79, 0.6]], 'mouse');
         $this->page->seen('.page-typing')->sendKeys(' =');
         $this->page->press(self::ESCAPE);
         self::assertSame('العزم =', ((array) $this->body('change')['set'])['text']);
@@ -305,13 +328,13 @@ final class CanvasTest extends BrowserTestCase
     public function test_pages_are_added_turned_and_seen_by_the_teacher(): void
     {
         $this->begin();
-        $this->draw([[.2, .2], [.5, .5]], 'mouse');
+        $this->draw([[0.2, 0.2], [0.5, 0.5]], 'mouse');
         $this->added();
         $this->page->click('[data-add-page]');
         $this->body('page');
         $this->page->waitForText('.bench-page', 'Page 2 of 2');
         self::assertSame(0, $this->inked($this->page, '#page'));
-        $this->draw([[.2, .8], [.8, .8]], 'mouse');
+        $this->draw([[0.2, 0.8], [0.8, 0.8]], 'mouse');
         self::assertArrayHasKey('page', $this->body('add'));
         $tile = $this->watch();
         $this->teacher->waitForText("{$tile} .tile-pages", '2/2');
@@ -330,14 +353,19 @@ final class CanvasTest extends BrowserTestCase
     private function ink(string $x, string $y): int
     {
         usleep(100_000);
-        $n = $this->page->run(<<<'JS'
+        $n = $this->page->run(
+            <<<'JS'
             const dry = document.querySelector('#page > .page-ink > .page-dry'), paper = document.querySelector('#page .page-paper').getBoundingClientRect(), frame = dry.getBoundingClientRect();
             const x = paper.left - frame.left + arguments[0] * paper.width, y = paper.top - frame.top + arguments[1] * paper.height;
             const { data } = dry.getContext('2d').getImageData(x - 6 + (arguments[0] < .3 ? 8 : 0), y - 6, 12, 12);
             let n = 0;
             for (let i = 3; i < data.length; i += 4) n += data[i] > 40 ? 1 : 0;
             return n;
-            JS, (float) $x, (float) $y);
+            JS
+            ,
+            (float) $x,
+            (float) $y,
+        );
 
         return is_numeric($n) ? (int) $n : 0;
     }
@@ -348,8 +376,14 @@ final class CanvasTest extends BrowserTestCase
         if (self::$desk === '') {
             [$teacher, self::$code] = $this->startLesson();
             $session = basename($teacher->driver->getCurrentURL());
-            $this->sql('update live_sessions set tray = ? where id = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => ['pages']], 'before' => null, 'changed' => 0]), $session]);
-            self::$desk = self::$crag->address()."/return/{$session}/".$this->string('select return_key from live_sessions where id = ?', $session);
+            $this->sql('update live_sessions set tray = ? where id = ?', [
+                json_encode(['now' => ['kind' => 'maths', 'tools' => ['pages']], 'before' => null, 'changed' => 0]),
+                $session,
+            ]);
+            self::$desk =
+                self::$crag->address().
+                "/return/{$session}/".
+                $this->string('select return_key from live_sessions where id = ?', $session);
         }
         $this->name = 'Tova '.++self::$lessons;
         $this->page = $this->join($this->name, self::$code, $width, $height);
@@ -361,9 +395,13 @@ final class CanvasTest extends BrowserTestCase
     {
         $this->teacher = $this->person('teacher')->visit(self::$desk);
         $this->teacher->find('#grid[data-ready]');
-        $place = $this->teacher->until(fn (): mixed => $this->teacher->run(
-            'return [...document.querySelectorAll(".tile")].findIndex((tile) => tile.textContent.includes(arguments[0])) + 1', $this->name,
-        ), 'the tile');
+        $place = $this->teacher->until(
+            fn (): mixed => $this->teacher->run(
+                'return [...document.querySelectorAll(".tile")].findIndex((tile) => tile.textContent.includes(arguments[0])) + 1',
+                $this->name,
+            ),
+            'the tile',
+        );
 
         return '.tile:nth-child('.(is_int($place) ? $place : 0).')';
     }

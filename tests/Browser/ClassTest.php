@@ -51,13 +51,21 @@ final class ClassTest extends BrowserTestCase
                 $this->gathered($desk, $phone, $screen, $n);
                 $this->watched($desk, $phone, $n);
             }
-            $id = (string) $this->sql('select id from live_sessions where join_code = ?', [self::$class->addresses['code']]);
+            $id = (string) $this->sql('select id from live_sessions where join_code = ?', [
+                self::$class->addresses['code'],
+            ]);
             $this->kept($desk);
             $this->ended($desk, $phone, $screen);
             $this->taken($desk, $id);
             foreach ([$desk, $screen, $phone] as $page) {
                 // A picture that was replaced while it was on its way is no one's to see any more.
-                self::assertSame([], array_filter($page->complaints(), static fn (string $one): bool => preg_match('#/showcase/\S+\.svg\?\d+ - .*404#', $one) !== 1));
+                self::assertSame(
+                    [],
+                    array_filter(
+                        $page->complaints(),
+                        static fn (string $one): bool => preg_match('#/showcase/\S+\.svg\?\d+ - .*404#', $one) !== 1,
+                    ),
+                );
             }
             $this->gone($desk, $phone, $id);
         } finally {
@@ -68,28 +76,54 @@ final class ClassTest extends BrowserTestCase
     /** Everybody draws, and the teacher checks the whole class and then one otherwise. */
     private function watched(Page $desk, Page $phone, int $n): void
     {
-        $phone->draw('.page-paper', [[.2, .2], [.5, .4], [.8, .2]]);
-        $desk->until(fn (): bool => $desk->run('return [...document.querySelectorAll(".tile")].filter((one) => one.dataset.state === "drawing" || one.dataset.state === "quiet").length') === self::STUDENTS + 1, "everybody at work on prompt {$n}", 40);
-        $desk->run('document.querySelectorAll(".tile-name").forEach((one) => one.getAttribute("aria-pressed") === "true" || one.click())');
-        $desk->waitForText('#chosen-count', self::STUDENTS + 1 .' chosen')->press('3')->waitForText('#tally > [data-level="3"]', (string) (self::STUDENTS + 1));
+        $phone->draw('.page-paper', [[0.2, 0.2], [0.5, 0.4], [0.8, 0.2]]);
+        $desk->until(
+            fn (): bool => $desk->run(
+                'return [...document.querySelectorAll(".tile")].filter((one) => one.dataset.state === "drawing" || one.dataset.state === "quiet").length',
+            ) ===
+                self::STUDENTS + 1,
+            "everybody at work on prompt {$n}",
+            40,
+        );
+        $desk->run(
+            'document.querySelectorAll(".tile-name").forEach((one) => one.getAttribute("aria-pressed") === "true" || one.click())',
+        );
+        $desk
+            ->waitForText('#chosen-count', self::STUDENTS + 1 .' chosen')
+            ->press('3')
+            ->waitForText('#tally > [data-level="3"]', (string) (self::STUDENTS + 1));
         $desk->press(self::ESCAPE)->run('document.querySelectorAll(".tile-open")[4].focus()');
         $desk->press((string) ($n - 1))->waitForText('#tally > [data-level="'.($n - 1).'"]', '1');
-        $desk->until(fn (): bool => count($desk->all('.tile.has-changed')) > 3, 'work that has changed since its check', 30);
+        $desk->until(
+            fn (): bool => count($desk->all('.tile.has-changed')) > 3,
+            'work that has changed since its check',
+            30,
+        );
     }
 
     private function asked(Page $desk, Page $phone, Page $screen): void
     {
         $desk->press('a')->find('#run-lines');
-        $desk->run('document.querySelector("#ask-run").open = true; document.querySelector("#run-lines").value = "Which way does it turn? | up; *down | 120 s"; document.querySelector(".run-form [name=auto]").checked = false; document.querySelector(".run-form").requestSubmit()');
+        $desk->run(
+            'document.querySelector("#ask-run").open = true; document.querySelector("#run-lines").value = "Which way does it turn? | up; *down | 120 s"; document.querySelector(".run-form [name=auto]").checked = false; document.querySelector(".run-form").requestSubmit()',
+        );
         $desk->waitForText('#ask-body', self::STUDENTS.' of '.(self::STUDENTS + 1).' answered', 30);
         $desk->click('#ask-body [data-body*="tally"][data-post$="screen"]');
         $screen->waitForText('#shown', 'Which way does it turn?');
         $desk->click('#ask-body [data-body*="tally"][data-post$="show"]');
         $phone->click('#quick-ask label:nth-of-type(2)')->waitForText('#quick-ask-state', 'Your answer is in');
         $screen->waitForText('#shown', self::STUDENTS + 1 .' answers');
-        $screen->until(fn (): bool => $screen->run('return [...document.querySelectorAll(".tally-n")].reduce((sum, one) => sum + Number(one.textContent), 0)') === self::STUDENTS + 1, 'all answers in the bars');
+        $screen->until(
+            fn (): bool => $screen->run(
+                'return [...document.querySelectorAll(".tally-n")].reduce((sum, one) => sum + Number(one.textContent), 0)',
+            ) ===
+                self::STUDENTS + 1,
+            'all answers in the bars',
+        );
         $desk->click('.run-now .btn-slate')->waitForText('#ask-body', 'How everybody did');
-        $right = $this->sql("select count(*) from (select voter, value, row_number() over (partition by voter order by id desc) r from ask_answers) where r = 1 and value like '%o2%'");
+        $right = $this->sql(
+            "select count(*) from (select voter, value, row_number() over (partition by voter order by id desc) r from ask_answers) where r = 1 and value like '%o2%'",
+        );
         self::assertStringContainsString("{$right} of ".(self::STUDENTS + 1).' right', $desk->text('.run-result'));
         $desk->press(self::ESCAPE);
     }
@@ -99,25 +133,46 @@ final class ClassTest extends BrowserTestCase
         $desk->run('document.querySelectorAll(".tile-name").forEach((one, i) => i < 4 && one.click())');
         $desk->waitForText('#chosen-count', '4 chosen')->press('s')->press(self::ESCAPE);
         $desk->until(fn (): bool => count($desk->all('.lineup-entry')) === 4, 'four in the line-up');
-        $desk->run('const on = document.querySelector("#shown-on"); on.value = "both"; on.dispatchEvent(new Event("change", { bubbles: true }))');
+        $desk->run(
+            'const on = document.querySelector("#shown-on"); on.value = "both"; on.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
         $desk->press(']');
         for ($n = 2; $n <= 4; $n++) {
             $this->seesPictures([$screen, $phone], $n - 1);
-            $desk->run('document.querySelectorAll(".lineup-entry [data-do=show-entry]")['.($n - 1).'].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))');
+            $desk->run(
+                'document.querySelectorAll(".lineup-entry [data-do=show-entry]")['.
+                    ($n - 1).
+                    '].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))',
+            );
         }
         $this->seesPictures([$screen, $phone], 4);
         // Drawn over the first, made larger for everybody, and its replay.
         $desk->press('u')->find('#talking [data-ready]');
-        $desk->draw('#talking .page-paper', [[.3, .3], [.5, .5], [.7, .3]]);
+        $desk->draw('#talking .page-paper', [[0.3, 0.3], [0.5, 0.5], [0.7, 0.3]]);
         foreach ([$screen, $phone] as $page) {
-            $page->until(fn (): bool => $page->run('return document.querySelector(".shown-over:not([hidden])")?.naturalWidth > 0') === true, 'the ink over it');
+            $page->until(
+                fn (): bool => $page->run(
+                    'return document.querySelector(".shown-over:not([hidden])")?.naturalWidth > 0',
+                ) === true,
+                'the ink over it',
+            );
         }
         $desk->click('#talking [data-zoom="in"]');
         foreach ([$screen, $phone] as $page) {
-            $page->until(fn (): bool => str_contains((string) $page->run('return document.querySelector(".shown-zoom").style.transform'), 'scale'), 'the part that the teacher looks at');
+            $page->until(
+                fn (): bool => str_contains(
+                    (string) $page->run('return document.querySelector(".shown-zoom").style.transform'),
+                    'scale',
+                ),
+                'the part that the teacher looks at',
+            );
         }
         $desk->click('#talking-replay');
-        $screen->until(fn (): bool => (float) $screen->run('return document.querySelector(".shown-work").dataset.played ?? "0"') > 0.2, 'the replay');
+        $screen->until(
+            fn (): bool => (float) $screen->run('return document.querySelector(".shown-work").dataset.played ?? "0"') >
+                0.2,
+            'the replay',
+        );
         self::assertStringNotContainsString('Student 1', (string) $screen->driver->getPageSource());
         $desk->press('u');
     }
@@ -126,7 +181,12 @@ final class ClassTest extends BrowserTestCase
     private function seesPictures(array $pages, int $count): void
     {
         foreach ($pages as $page) {
-            $page->until(fn (): bool => $page->run('return [...document.querySelectorAll(".shown-canvas")].filter((one) => one.naturalWidth > 0).length') === $count, "{$count} side by side");
+            $page->until(
+                fn (): bool => $page->run(
+                    'return [...document.querySelectorAll(".shown-canvas")].filter((one) => one.naturalWidth > 0).length',
+                ) === $count,
+                "{$count} side by side",
+            );
         }
     }
 
@@ -135,16 +195,27 @@ final class ClassTest extends BrowserTestCase
         $desk->click("#rail-{$n}")->press('g');
         $phone->waitForText('#prompt-number', "Prompt {$n}");
         // What is shown stays until the teacher puts something else on the class screen.
-        $n === 2 && self::assertCount(4, $screen->all('.shown-canvas'));
+        if ($n === 2) {
+            self::assertCount(4, $screen->all('.shown-canvas'));
+        }
         $desk->click('#screen-prompt');
         $screen->waitForText('#shown', "Prompt {$n}");
-        $desk->until(fn (): bool => $desk->run('return document.querySelector("#grid").dataset.ready') === $this->sql('select id from prompts where n = ? and live_session_id = (select id from live_sessions where join_code = ?)', [$n, self::$class->addresses['code']]), 'the grid of the prompt');
+        $desk->until(
+            fn (): bool => $desk->run('return document.querySelector("#grid").dataset.ready') ===
+                $this->sql(
+                    'select id from prompts where n = ? and live_session_id = (select id from live_sessions where join_code = ?)',
+                    [$n, self::$class->addresses['code']],
+                ),
+            'the grid of the prompt',
+        );
     }
 
     private function kept(Page $desk): void
     {
         $desk->run('document.querySelector("#settings-button").click()');
-        $desk->run('const days = document.querySelector("#keep-days"); days.value = "14"; days.dispatchEvent(new Event("change", { bubbles: true }))');
+        $desk->run(
+            'const days = document.querySelector("#keep-days"); days.value = "14"; days.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
         $desk->waitForText('#desk-notice', 'Kept for 14 days');
         $desk->press(self::ESCAPE);
     }
@@ -163,33 +234,55 @@ final class ClassTest extends BrowserTestCase
     {
         $desk->click('#record button');
         $desk->until(fn (): bool => $desk->all('#record a[href$="record.pdf"]') !== [], 'the record', 90);
-        $file = fn (string $name): string => tap((string) tempnam(sys_get_temp_dir(), 'crag-test'), fn (string $to) => file_put_contents($to, $this->fetched($desk, $name)));
+        $file = fn (string $name): string => tap(
+            (string) tempnam(sys_get_temp_dir(), 'crag-test'),
+            fn (string $to) => file_put_contents($to, $this->fetched($desk, $name)),
+        );
         $all = 3 * (self::STUDENTS + 1);
         $pdf = $file('record.pdf');
-        self::assertStringContainsString("Pages:           {$all}", (string) shell_exec('pdfinfo '.escapeshellarg($pdf)));
+        self::assertStringContainsString(
+            "Pages:           {$all}",
+            (string) shell_exec('pdfinfo '.escapeshellarg($pdf)),
+        );
         shell_exec('pdftoppm -r 40 -f 1 -l 1 -gray '.escapeshellarg($pdf).' '.escapeshellarg("{$pdf}-page"));
         $picture = glob("{$pdf}-page*") ?: self::fail('no page was drawn');
-        self::assertGreaterThan(5, count(array_unique(str_split((string) file_get_contents($picture[0])))), 'the page is not blank');
+        self::assertGreaterThan(
+            5,
+            count(array_unique(str_split((string) file_get_contents($picture[0])))),
+            'the page is not blank',
+        );
 
-        $secure = (int) $this->sql('select count(*) from checks c join canvases k on k.id = c.canvas_id where k.live_session_id = ? and c.level = 3 and c.id = (select max(id) from checks where canvas_id = c.canvas_id)', [$id]);
-        $rows = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim($this->fetched($desk, 'results.csv'))));
+        $secure = (int) $this->sql(
+            'select count(*) from checks c join canvases k on k.id = c.canvas_id where k.live_session_id = ? and c.level = 3 and c.id = (select max(id) from checks where canvas_id = c.canvas_id)',
+            [$id],
+        );
+        $rows = array_map(
+            static fn (string $line): array => str_getcsv($line, escape: ''),
+            explode("\r\n", trim($this->fetched($desk, 'results.csv'))),
+        );
         self::assertCount($all + 1, $rows);
         self::assertSame($secure, count(array_filter($rows, static fn (array $row): bool => $row[4] === '3')));
         self::assertContains('نور', array_column($rows, 1));
 
-        $ods = new ZipArchive;
+        $ods = new ZipArchive();
         self::assertTrue($ods->open($file('results.ods')));
         $sheets = simplexml_load_string((string) $ods->getFromName('content.xml'));
         self::assertInstanceOf(SimpleXMLElement::class, $sheets);
         $sheets->registerXPathNamespace('table', 'urn:oasis:names:tc:opendocument:xmlns:table:1.0');
         self::assertCount($all + 1, $sheets->xpath('//table:table[1]/table:table-row') ?: []);
-        $xlsx = new ZipArchive;
+        $xlsx = new ZipArchive();
         self::assertTrue($xlsx->open($file('results.xlsx')));
         self::assertSame($all + 1, substr_count((string) $xlsx->getFromName('xl/worksheets/sheet1.xml'), '<row '));
 
         $statements = (array) json_decode($this->fetched($desk, 'statements.json'), true);
-        self::assertCount($all, array_filter($statements, static fn (mixed $one): bool => data_get($one, 'verb.display.en') === 'scored'));
-        self::assertSame($secure, count(array_filter($statements, static fn (mixed $one): bool => data_get($one, 'result.score.scaled') == 1)));
+        self::assertCount(
+            $all,
+            array_filter($statements, static fn (mixed $one): bool => data_get($one, 'verb.display.en') === 'scored'),
+        );
+        self::assertSame(
+            $secure,
+            count(array_filter($statements, static fn (mixed $one): bool => data_get($one, 'result.score.scaled') == 1)),
+        );
     }
 
     /** Two weeks later, on a clock that was moved on. */
@@ -197,9 +290,15 @@ final class ClassTest extends BrowserTestCase
     {
         self::assertStringContainsString('There is', $this->doctor($id));
         foreach (['13 days', '14 days 1 hour'] as $later) {
-            $forget = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); Illuminate\Support\Carbon::setTestNow(now()->add("'.$later.'")); app(App\Sessions\Life\EndIdle::class)();';
+            $forget =
+                'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); Illuminate\Support\Carbon::setTestNow(now()->add("'.
+                $later.
+                '")); app(App\Sessions\Life\EndIdle::class)();';
             (new Process([PHP_BINARY, '-r', $forget], Setup::root(), self::$crag->environment()))->mustRun();
-            self::assertSame($later === '13 days' ? 1 : 0, $this->sql('select count(*) from live_sessions where id = ?', [$id]));
+            self::assertSame(
+                $later === '13 days' ? 1 : 0,
+                $this->sql('select count(*) from live_sessions where id = ?', [$id]),
+            );
         }
         self::assertStringNotContainsString('There is', $this->doctor($id));
         $desk->driver->navigate()->refresh();
@@ -219,14 +318,18 @@ final class ClassTest extends BrowserTestCase
     /** A file as the teacher's browser gets it. */
     private function fetched(Page $desk, string $name): string
     {
-        $base64 = $desk->driver->executeAsyncScript(<<<'JS'
+        $base64 = $desk->driver->executeAsyncScript(
+            <<<'JS'
             const [name, done] = arguments;
             fetch(location.pathname.replace(/\/ended$/, '/' + name)).then((answer) => answer.arrayBuffer()).then((bytes) => {
                 let text = '';
                 new Uint8Array(bytes).forEach((one) => { text += String.fromCharCode(one); });
                 done(btoa(text));
             });
-            JS, [$name]);
+            JS
+            ,
+            [$name],
+        );
 
         return (string) base64_decode(is_string($base64) ? $base64 : '', true);
     }

@@ -27,7 +27,15 @@ final class DemoTest extends TestCase
             $told = json_decode((string) fgets($pipes[1]), true);
             self::assertIsArray($told);
             self::assertSame(['desk', 'plans', 'join', 'code', 'screen', 'student'], array_keys($told));
-            foreach (['desk' => 'id="grid"', 'plans' => 'Bridges and Beams', 'join' => 'name="name"', 'screen' => 'id="shown"', 'student' => 'id="tray"'] as $way => $holds) {
+            foreach (
+                [
+                    'desk' => 'id="grid"',
+                    'plans' => 'Bridges and Beams',
+                    'join' => 'name="name"',
+                    'screen' => 'id="shown"',
+                    'student' => 'id="tray"',
+                ] as $way => $holds
+            ) {
                 self::assertStringContainsString($holds, $this->open($told[$way]), $way);
             }
             $started = Child::descendants($pid);
@@ -52,10 +60,15 @@ final class DemoTest extends TestCase
                 usleep(50_000);
             }
             self::assertFalse(proc_get_status($demo)['running']);
-            self::assertSame([], array_values(array_filter($started, static fn (int $one): bool => is_dir("/proc/{$one}"))));
+            self::assertSame(
+                [],
+                array_values(array_filter($started, static fn (int $one): bool => is_dir("/proc/{$one}"))),
+            );
         } finally {
             // Whatever failed, nothing stays behind.
-            proc_get_status($demo)['running'] && posix_kill($pid, SIGTERM);
+            if (proc_get_status($demo)['running']) {
+                posix_kill($pid, SIGTERM);
+            }
             proc_close($demo);
             Folder::remove(Setup::root()."/storage/run/demo-{$port}");
         }
@@ -89,7 +102,12 @@ final class DemoTest extends TestCase
     {
         $curl = curl_init($address);
         self::assertNotFalse($curl);
-        curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_FOLLOWLOCATION => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 20]);
+        curl_setopt_array($curl, [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_FOLLOWLOCATION => true,
+            CURLOPT_COOKIEFILE => '',
+            CURLOPT_TIMEOUT => 20,
+        ]);
 
         return (string) curl_exec($curl);
     }

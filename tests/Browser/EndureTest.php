@@ -16,7 +16,11 @@ final class EndureTest extends TestCase
         self::assertSame(14, $found['faults']);
         self::assertNotContains(0, (array) $found['kinds'], 'each kind at least once');
         self::assertGreaterThan(50, $found['acknowledged']);
-        self::assertSame([0, 0, 0, 0], [$found['lost'], $found['twice'], $found['disagreements'], $found['never_answered']], (string) json_encode($found));
+        self::assertSame(
+            [0, 0, 0, 0],
+            [$found['lost'], $found['twice'], $found['disagreements'], $found['never_answered']],
+            (string) json_encode($found),
+        );
         self::assertSame(['tiles' => 10, 'differ' => 0], $found['desk']);
     }
 }

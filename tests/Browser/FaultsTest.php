@@ -16,12 +16,12 @@ final class FaultsTest extends BrowserTestCase
     {
         [$teacher, $code] = $this->startLesson();
         $student = $this->join('Solveig', $code);
-        $this->line($student, .2);
+        $this->line($student, 0.2);
         $student->until(fn (): bool => $this->stored('Solveig') === 1, 'the first stroke');
 
         $student->offline(true);
-        $this->line($student, .4);
-        $this->line($student, .6);
+        $this->line($student, 0.4);
+        $this->line($student, 0.6);
         $student->waitForText('#saved', 'Offline — 2 strokes kept here');
         self::assertSame(1, $this->stored('Solveig'));
         $inked = $this->inked($student, '#page');
@@ -41,14 +41,14 @@ final class FaultsTest extends BrowserTestCase
     {
         [$teacher, $code] = $this->startLesson();
         $student = $this->join('Ikenna', $code);
-        $this->line($student, .2);
+        $this->line($student, 0.2);
         $student->until(fn (): bool => $this->stored('Ikenna') === 1, 'the first stroke');
         // Stored is not yet answered: a page that was not answered keeps its stroke, as it should.
         $student->waitForText('#saved', 'Saved');
 
         self::$crag->child('php-fpm')->stop(signal: SIGKILL);
-        $this->line($student, .4);
-        $this->line($student, .6);
+        $this->line($student, 0.4);
+        $this->line($student, 0.6);
         $student->waitForText('#saved', '2 strokes kept here');
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile .page') > 0, 'wet ink that still flows');
         self::$crag->startOne('php-fpm');
@@ -61,10 +61,10 @@ final class FaultsTest extends BrowserTestCase
     {
         [$teacher, $code] = $this->startLesson();
         $student = $this->join('Wren', $code);
-        $student->draw('.page-paper', [[.2, .2], [.5, .3]], lift: false);
+        $student->draw('.page-paper', [[0.2, 0.2], [0.5, 0.3]], lift: false);
         self::$crag->child('nginx')->stop(signal: SIGKILL);
         $student->lift();
-        $this->line($student, .6);
+        $this->line($student, 0.6);
         $student->waitForText('#saved', '2 strokes kept here');
         self::$crag->startOne('nginx');
         $student->waitForText('#saved', 'Saved', 30);
@@ -73,11 +73,15 @@ final class FaultsTest extends BrowserTestCase
         // And the socket is back: ink flows before the pen is lifted.
         $before = $this->inked($teacher, '.tile .page');
         $teacher->until(fn (): bool => ! $teacher->find('#connection')->isDisplayed(), 'the desk to be live again', 20);
-        $student->until(function () use ($student, $teacher, $before): bool {
-            $student->draw('.page-paper', [[.2, .8], [.8, .8]]);
+        $student->until(
+            function () use ($student, $teacher, $before): bool {
+                $student->draw('.page-paper', [[0.2, 0.8], [0.8, 0.8]]);
 
-            return $this->inked($teacher, '.tile .page') > $before;
-        }, 'ink to flow again', 20);
+                return $this->inked($teacher, '.tile .page') > $before;
+            },
+            'ink to flow again',
+            20,
+        );
     }
 
     public function test_without_a_socket_the_page_polls_and_says_so(): void
@@ -85,15 +89,23 @@ final class FaultsTest extends BrowserTestCase
         [$teacher, $code] = $this->startLesson();
         $student = $this->person('Hana');
         // A school's proxy that swallows sockets.
-        $student->developer('Page.addScriptToEvaluateOnNewDocument', ['source' => 'window.WebSocket = class extends EventTarget { constructor() { super(); this.readyState = 0; setTimeout(() => { this.readyState = 3; this.dispatchEvent(new Event("close")); }, 50); } close() {} static CONNECTING = 0; static OPEN = 1; };']);
-        $student->visit(self::$crag->address().'/join/'.$code)->type('#name', 'Hana')->click('.btn-go');
+        $student->developer('Page.addScriptToEvaluateOnNewDocument', [
+            'source' => 'window.WebSocket = class extends EventTarget { constructor() { super(); this.readyState = 0; setTimeout(() => { this.readyState = 3; this.dispatchEvent(new Event("close")); }, 50); } close() {} static CONNECTING = 0; static OPEN = 1; };',
+        ]);
+        $student
+            ->visit(self::$crag->address().'/join/'.$code)
+            ->type('#name', 'Hana')
+            ->click('.btn-go');
         $student->find('#page-frame[data-ready]');
         $student->waitForText('#saved', 'slow connection');
-        $this->line($student, .3);
+        $this->line($student, 0.3);
         $student->until(fn (): bool => $this->stored('Hana') === 1, 'the stroke');
         $teacher->press('h')->type('#handout-words', 'Now the frame.')->click('#handout .btn-go');
         $student->waitForText('#prompt-words', 'Now the frame.');
-        $teacher->until(fn (): bool => $teacher->find('.tile')->getAttribute('data-state') === 'drawing', 'a polling student to count as here');
+        $teacher->until(
+            fn (): bool => $teacher->find('.tile')->getAttribute('data-state') === 'drawing',
+            'a polling student to count as here',
+        );
         self::assertSame(1, $this->stored('Hana'));
     }
 
@@ -107,7 +119,15 @@ final class FaultsTest extends BrowserTestCase
         foreach (["/seat/{$seat}", "/seat/{$seat}/canvas", "/desk/{$session}", "/screen/{$session}"] as $path) {
             self::assertSame(403, $thief->run('const r = await fetch(arguments[0]); return r.status', $path), $path);
         }
-        foreach (["/live/seat/{$session}/{$seat}", "/live/wet/{$session}/{$seat}", "/live/desk/{$session}", "/live/pens/{$session}", "/live/screen/{$session}"] as $path) {
+        foreach (
+            [
+                "/live/seat/{$session}/{$seat}",
+                "/live/wet/{$session}/{$seat}",
+                "/live/desk/{$session}",
+                "/live/pens/{$session}",
+                "/live/screen/{$session}",
+            ] as $path
+        ) {
             self::assertSame('shut', $this->knock($thief, $path), $path);
         }
         self::assertSame('open', $this->knock($victim, "/live/seat/{$session}/{$seat}"));
@@ -115,19 +135,46 @@ final class FaultsTest extends BrowserTestCase
         // Ink with a key that the desk does not know, or for another's canvas, is not shown.
         $canvas = $this->sql('select id from canvases where seat_id = ?', [$seat]);
         $own = basename($thief->driver->getCurrentURL());
-        $forged = json_encode(['k' => $this->sql('select ink_key from seats where id = ?', [$own]), 'c' => $canvas, 'o' => 'forged-stroke', 's' => ['#a8452e', 400], 'i' => 0, 'p' => '0A+AAv8BABAQAAAQEAAA']);
-        $thief->run('const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => s.send(arguments[1]);', "/live/wet/{$session}/{$own}", $forged);
+        $forged = json_encode([
+            'k' => $this->sql('select ink_key from seats where id = ?', [$own]),
+            'c' => $canvas,
+            'o' => 'forged-stroke',
+            's' => ['#a8452e', 400],
+            'i' => 0,
+            'p' => '0A+AAv8BABAQAAAQEAAA',
+        ]);
+        $thief->run(
+            'const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => s.send(arguments[1]);',
+            "/live/wet/{$session}/{$own}",
+            $forged,
+        );
         usleep(800_000);
         self::assertSame(0, $this->inked($teacher, '.tile:nth-child(1)'));
 
         // What cannot be drawn is let go, and the tile goes on.
-        $mine = ['k' => $this->sql('select ink_key from seats where id = ?', [$own]), 'c' => $this->sql('select id from canvases where seat_id = ?', [$own])];
-        $broken = array_map(static fn (array $object): string => (string) json_encode($mine + ['o' => 'broken-object', 't' => $object]), [
-            ['type' => 'polygon'], ['type' => 'curve', 'points' => 'none', 'colour' => 7], ['type' => 'text', 'text' => 5], ['type' => 'picture', 'asset' => '../desk'],
-        ]);
-        $thief->run('const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => arguments[1].forEach((one) => s.send(one));', "/live/wet/{$session}/{$own}", $broken);
-        $this->line($thief, .5);
-        $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(2)') > 50, 'a stroke drawn after the mischief');
+        $mine = [
+            'k' => $this->sql('select ink_key from seats where id = ?', [$own]),
+            'c' => $this->sql('select id from canvases where seat_id = ?', [$own]),
+        ];
+        $broken = array_map(
+            static fn (array $object): string => (string) json_encode($mine + ['o' => 'broken-object', 't' => $object]),
+            [
+                ['type' => 'polygon'],
+                ['type' => 'curve', 'points' => 'none', 'colour' => 7],
+                ['type' => 'text', 'text' => 5],
+                ['type' => 'picture', 'asset' => '../desk'],
+            ],
+        );
+        $thief->run(
+            'const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => arguments[1].forEach((one) => s.send(one));',
+            "/live/wet/{$session}/{$own}",
+            $broken,
+        );
+        $this->line($thief, 0.5);
+        $teacher->until(
+            fn (): bool => $this->inked($teacher, '.tile:nth-child(2)') > 50,
+            'a stroke drawn after the mischief',
+        );
     }
 
     public function test_what_a_browser_sends_is_ink_or_nothing(): void
@@ -141,12 +188,28 @@ final class FaultsTest extends BrowserTestCase
         $student->run('window.here = true');
         $events = [
             ['stream' => 'room', 'event' => ['n' => 900, 'type' => 'ended', 'body' => []]],
-            ['stream' => 'desk', 'event' => ['n' => 901, 'type' => 'seat', 'body' => ['seat' => ['id' => 'ghost', 'name' => 'Ghost', 'ink' => 'x', 'channel' => 'x'], 'state' => 'seated', 'canvas' => null, 'operations' => 0]]],
-            ['stream' => 'desk', 'event' => ['n' => 902, 'type' => 'deed', 'body' => ['deed' => 'end', 'by' => 'x', 'name' => 'Ghost']]],
+            [
+                'stream' => 'desk',
+                'event' => [
+                    'n' => 901,
+                    'type' => 'seat',
+                    'body' => [
+                        'seat' => ['id' => 'ghost', 'name' => 'Ghost', 'ink' => 'x', 'channel' => 'x'],
+                        'state' => 'seated',
+                        'canvas' => null,
+                        'operations' => 0,
+                    ],
+                ],
+            ],
+            [
+                'stream' => 'desk',
+                'event' => ['n' => 902, 'type' => 'deed', 'body' => ['deed' => 'end', 'by' => 'x', 'name' => 'Ghost']],
+            ],
             ['stream' => 'seat', 'event' => ['n' => 903, 'type' => 'moved', 'body' => []]],
             ['stream' => 'operations', 'operations' => [['id' => 'x', 's' => 5000, 'canvas' => 'x']]],
         ];
-        $send = 'await new Promise((sent) => { const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => { arguments[1].forEach((one) => s.send(one)); sent(); }; })';
+        $send =
+            'await new Promise((sent) => { const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => { arguments[1].forEach((one) => s.send(one)); sent(); }; })';
         $forged = array_map(json_encode(...), $events);
         // A student to the desks; a teacher, who may be a helper, to the student.
         $student->run($send, "/live/wet/{$session}/{$seat}", $forged);
@@ -154,7 +217,7 @@ final class FaultsTest extends BrowserTestCase
         // Whoever comes after that is there, and so is what is drawn.
         $this->join('Gus', $code);
         $teacher->until(fn (): bool => count($teacher->all('.tile')) === 2, 'the latecomer');
-        $this->line($student, .4);
+        $this->line($student, 0.4);
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 50, 'the stroke');
         self::assertStringNotContainsString('Ghost', (string) $teacher->driver->getPageSource());
         self::assertTrue($teacher->run('return window.here'));
@@ -168,12 +231,17 @@ final class FaultsTest extends BrowserTestCase
         $session = basename($teacher->driver->getCurrentURL());
         $publisher = new Publisher(self::$crag->run.'/publish.sock');
         $teacher->until(fn (): bool => $publisher->listeners("wet.{$session}") === 1, 'the desk to hear the pens');
-        $teacher->run('Object.defineProperty(document, "visibilityState", { configurable: true, get: () => "hidden" }); document.dispatchEvent(new Event("visibilitychange"))');
+        $teacher->run(
+            'Object.defineProperty(document, "visibilityState", { configurable: true, get: () => "hidden" }); document.dispatchEvent(new Event("visibilitychange"))',
+        );
         $teacher->until(fn (): bool => $publisher->listeners("wet.{$session}") === 0, 'the desk to leave the ink');
-        $this->line($student, .4);
+        $this->line($student, 0.4);
         $teacher->run('delete document.visibilityState; document.dispatchEvent(new Event("visibilitychange"))');
         $teacher->until(fn (): bool => $publisher->listeners("wet.{$session}") === 1, 'the desk to hear the pens again');
-        $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 50, 'the stroke that was drawn meanwhile');
+        $teacher->until(
+            fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 50,
+            'the stroke that was drawn meanwhile',
+        );
         self::assertStringNotContainsString('Away', $teacher->text('.tile:nth-child(1)'));
     }
 
@@ -181,7 +249,7 @@ final class FaultsTest extends BrowserTestCase
     {
         [$teacher, $code] = $this->startLesson();
         $student = $this->join('Linnea', $code);
-        $this->line($student, .3);
+        $this->line($student, 0.3);
         $teacher->until(fn (): bool => $this->stored('Linnea') === 1, 'a stroke');
         $session = basename($teacher->driver->getCurrentURL());
         $canvas = $student->find('#page-frame')->getAttribute('data-ready');
@@ -191,13 +259,23 @@ final class FaultsTest extends BrowserTestCase
             try {
                 $teacher->run($ask, "/desk/{$session}/work/{$canvas}.png?while={$pool}");
                 $before = $this->stored('Linnea');
-                $this->line($student, $pool === 'dear' ? .5 : .7);
+                $this->line($student, $pool === 'dear' ? 0.5 : 0.7);
                 $teacher->until(fn (): bool => $this->stored('Linnea') === $before + 1, 'a stroke meanwhile');
-                $pool === 'dear' && $this->join('Odell', $code);
+                if ($pool === 'dear') {
+                    $this->join('Odell', $code);
+                }
                 // One waits already; two more may, and the others are told so in words.
-                $more = 'return Promise.all([1, 2, 3, 4, 5].map((n) => Promise.race([fetch(`${arguments[0]}?again=${n}`, { headers: { Accept: "application/json" } }).then(async (answer) => `${answer.status} ${(await answer.json()).message}`), new Promise((late) => setTimeout(() => late("waits"), 2500))])))';
-                $pool === 'dear' && self::assertEquals(['waits' => 2, '429 Too many files at once. Wait for the others, then try again.' => 3], array_count_values((array) $teacher->run($more, "/desk/{$session}/work/{$canvas}.svg")));
-                $pool === 'dear' && self::assertSame(0, $teacher->run('return window.png'), 'the file waits');
+                $more =
+                    'return Promise.all([1, 2, 3, 4, 5].map((n) => Promise.race([fetch(`${arguments[0]}?again=${n}`, { headers: { Accept: "application/json" } }).then(async (answer) => `${answer.status} ${(await answer.json()).message}`), new Promise((late) => setTimeout(() => late("waits"), 2500))])))';
+                if ($pool === 'dear') {
+                    self::assertEquals(
+                        ['waits' => 2, '429 Too many files at once. Wait for the others, then try again.' => 3],
+                        array_count_values((array) $teacher->run($more, "/desk/{$session}/work/{$canvas}.svg")),
+                    );
+                }
+                if ($pool === 'dear') {
+                    self::assertSame(0, $teacher->run('return window.png'), 'the file waits');
+                }
             } finally {
                 $this->pool($pool, SIGCONT);
             }
@@ -208,35 +286,54 @@ final class FaultsTest extends BrowserTestCase
 
     private function pool(string $name, int $signal): void
     {
-        $workers = array_filter(Child::descendants(self::$crag->child('php-fpm')->pid()), static fn (int $pid): bool => str_contains((string) file_get_contents("/proc/{$pid}/cmdline"), "pool {$name}"));
+        $workers = array_filter(
+            Child::descendants(self::$crag->child('php-fpm')->pid()),
+            static fn (int $pid): bool => str_contains(
+                (string) file_get_contents("/proc/{$pid}/cmdline"),
+                "pool {$name}",
+            ),
+        );
         self::assertGreaterThan(1, count($workers));
         array_map(static fn (int $pid): bool => posix_kill($pid, $signal), $workers);
     }
 
     private function line(Page $page, float $y): void
     {
-        $page->draw('.page-paper', [[.2, $y], [.4, $y + .05], [.6, $y], [.8, $y + .05]]);
+        $page->draw('.page-paper', [[0.2, $y], [0.4, $y + 0.05], [0.6, $y], [0.8, $y + 0.05]]);
     }
 
     private function knock(Page $page, string $path): mixed
     {
-        return $page->run('return await new Promise((told) => { const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => told("open"); s.onclose = () => told("shut"); })', $path);
+        return $page->run(
+            'return await new Promise((told) => { const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onopen = () => told("open"); s.onclose = () => told("shut"); })',
+            $path,
+        );
     }
 
     /** The grid shows just what a grid opened now shows, and the database holds so many strokes. */
     private function assertGridAgrees(Page $teacher, int $strokes): void
     {
-        $teacher->until(fn (): bool => $teacher->find('.tile')->getAttribute('data-state') !== 'away', 'the student to be back', 20);
+        $teacher->until(
+            fn (): bool => $teacher->find('.tile')->getAttribute('data-state') !== 'away',
+            'the student to be back',
+            20,
+        );
         $fresh = $this->person('second look');
         foreach ($teacher->driver->manage()->getCookies() as $cookie) {
             if ($cookie->getName() === 'crag_teacher') {
                 $fresh->visit(self::$crag->address().'/up');
-                $fresh->driver->manage()->addCookie(['name' => 'crag_teacher', 'value' => $cookie->getValue(), 'path' => '/']);
+                $fresh->driver
+                    ->manage()
+                    ->addCookie(['name' => 'crag_teacher', 'value' => $cookie->getValue(), 'path' => '/']);
             }
         }
         $fresh->visit($teacher->driver->getCurrentURL())->find('#grid[data-ready]');
         $expected = $this->inked($fresh, '.tile .page');
         self::assertGreaterThan(20 * $strokes, $expected);
-        $teacher->until(fn (): bool => $this->inked($teacher, '.tile .page') === $expected, "the grid to show {$expected} inked pixels", 20);
+        $teacher->until(
+            fn (): bool => $this->inked($teacher, '.tile .page') === $expected,
+            "the grid to show {$expected} inked pixels",
+            20,
+        );
     }
 }

@@ -10,7 +10,7 @@ use Tests\Support\BrowserTestCase;
 /** A teacher and two students in three browsers, and the class screen in a fourth, from start to end. */
 final class LessonTest extends BrowserTestCase
 {
-    private const LINE = [[.2, .3], [.3, .4], [.4, .3], [.5, .45], [.6, .3]];
+    private const LINE = [[0.2, 0.3], [0.3, 0.4], [0.4, 0.3], [0.5, 0.45], [0.6, 0.3]];
 
     public function test_a_lesson_from_start_to_end(): void
     {
@@ -36,7 +36,10 @@ final class LessonTest extends BrowserTestCase
     {
         $tamsin->draw('.page-paper', self::LINE, 'pen', lift: false);
         $teacher->waitForText('.tile:nth-child(1)', 'drawing now');
-        $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 20, 'ink in the grid before the pen is lifted');
+        $teacher->until(
+            fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 20,
+            'ink in the grid before the pen is lifted',
+        );
         self::assertSame(0, $this->stored('Tamsin'));
         $tamsin->lift('pen');
         $tamsin->waitForText('#saved', 'Saved');
@@ -51,15 +54,24 @@ final class LessonTest extends BrowserTestCase
     {
         $teacher->run('document.querySelector(".tile-open").click()');
         $before = $this->inked($teacher, '#closeup-page');
-        $tamsin->click('[data-tool="text"]')->draw('.page-paper', [[.3, .6]]);
+        $tamsin->click('[data-tool="text"]')->draw('.page-paper', [[0.3, 0.6]]);
         // While nothing can be posted, only the socket brings words to the teacher.
         $tamsin->run('window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError())');
         $tamsin->seen('.page-typing')->sendKeys('F = 80');
-        $teacher->until(fn (): bool => $this->inked($teacher, '#closeup-page') > $before + 100, 'words in the close-up while they are typed');
+        $teacher->until(
+            fn (): bool => $this->inked($teacher, '#closeup-page') > $before + 100,
+            'words in the close-up while they are typed',
+        );
         $tamsin->run('window.fetch = window.realFetch');
         $tamsin->seen('.page-typing')->sendKeys(' N');
         $tamsin->press("\u{E00C}");
-        $tamsin->until(fn (): bool => str_contains((string) $this->sql("select group_concat(body) from operations where body like '%\"text\"%'"), 'F = 80 N'), 'the words to be stored');
+        $tamsin->until(
+            fn (): bool => str_contains(
+                (string) $this->sql("select group_concat(body) from operations where body like '%\"text\"%'"),
+                'F = 80 N',
+            ),
+            'the words to be stored',
+        );
         $tamsin->click('[data-tool="pen"]');
         $teacher->press("\u{E00C}");
     }
@@ -67,7 +79,7 @@ final class LessonTest extends BrowserTestCase
     private function undoing(Page $tamsin): void
     {
         $all = $this->inked($tamsin, '#page');
-        $tamsin->click('[data-tool="eraser"]')->draw('.page-paper', [[.35, .2], [.35, .5]]);
+        $tamsin->click('[data-tool="eraser"]')->draw('.page-paper', [[0.35, 0.2], [0.35, 0.5]]);
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') < $all, 'the stroke to be rubbed out');
         $tamsin->click('#undo');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === $all, 'the stroke to come back');
@@ -92,16 +104,25 @@ final class LessonTest extends BrowserTestCase
         $teacher->click('#handout label:has([value="squared"])')->click('#handout .btn-go');
         foreach ([$tamsin, $rafe] as $student) {
             $student->waitForText('#prompt-words', 'Find the moment');
-            $student->until(fn (): bool => str_contains((string) $student->run('return document.querySelector(".page-backdrop").src'), '/backdrop.svg?kind=squared'), 'the squares');
+            $student->until(
+                fn (): bool => str_contains(
+                    (string) $student->run('return document.querySelector(".page-backdrop").src'),
+                    '/backdrop.svg?kind=squared',
+                ),
+                'the squares',
+            );
             self::assertGreaterThan(0, $this->inked($student, '#page'));
         }
         $teacher->waitForText('#now', 'Find the moment');
 
         // The form opens with what the students have now, so that changing one thing loses nothing else; a draft stays.
         $teacher->press('h');
-        $form = 'const f = new FormData(document.querySelector("#handout-form")); return ["words", "backdrop", "place"].map((n) => f.get(n)).join("|")';
+        $form =
+            'const f = new FormData(document.querySelector("#handout-form")); return ["words", "backdrop", "place"].map((n) => f.get(n)).join("|")';
         self::assertSame('Find the moment about the pivot.|squared|under', $teacher->run($form));
-        $teacher->type('#handout-words', 'Brace the frame.')->run('document.querySelector(`#handout input[value="next"]`).click()');
+        $teacher
+            ->type('#handout-words', 'Brace the frame.')
+            ->run('document.querySelector(`#handout input[value="next"]`).click()');
         self::assertStringContainsString('Gives 2 students a new canvas', $teacher->text('#handout-effect'));
         $teacher->press("\u{E00C}")->press('h');
         self::assertSame('Brace the frame.|squared|next', $teacher->run($form));
@@ -117,7 +138,10 @@ final class LessonTest extends BrowserTestCase
         $screen->waitForText('#shown', 'Find the moment');
         $teacher->run('document.querySelector(".tile-open").focus()');
         $teacher->press('s')->waitForText('.lineup-entry', 'Tamsin')->click('.lineup-entry .chip');
-        $screen->until(fn (): bool => (bool) $screen->run('return document.querySelector(".shown-canvas")?.naturalWidth > 0'), 'the showcase');
+        $screen->until(
+            fn (): bool => (bool) $screen->run('return document.querySelector(".shown-canvas")?.naturalWidth > 0'),
+            'the showcase',
+        );
         self::assertStringNotContainsString('Tamsin', (string) $screen->driver->getPageSource());
         $teacher->click('#shown-stone');
         $screen->waitForText('#shown', 'Basalt');
@@ -145,7 +169,10 @@ final class LessonTest extends BrowserTestCase
         self::assertStringNotContainsString('Tamsin', $teacher->text('#grid'));
         $teacher->press('n')->waitForText('.tile:nth-child(1)', 'Tamsin');
         // The desk shows it before the server has been told.
-        $teacher->until(fn (): bool => $this->sql("select json_extract(settings, '$.desk_names') from live_sessions") === 'real', 'the server to know it');
+        $teacher->until(
+            fn (): bool => $this->sql("select json_extract(settings, '$.desk_names') from live_sessions") === 'real',
+            'the server to know it',
+        );
     }
 
     private function ending(Page $teacher, Page $tamsin, Page $screen, string $code): void

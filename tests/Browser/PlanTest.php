@@ -24,15 +24,18 @@ final class PlanTest extends BrowserTestCase
 
         // Six pages of a PDF as one prompt, with two questions placed on the first.
         $this->upload($teacher, '#plan-file', SamplePdf::pages(6), 'pdf');
-        $teacher->until(fn (): bool => $teacher->run('return document.querySelectorAll("#pages-pictures img").length') === 6, 'six pages to choose from');
+        $teacher->until(
+            fn (): bool => $teacher->run('return document.querySelectorAll("#pages-pictures img").length') === 6,
+            'six pages to choose from',
+        );
         $teacher->click('#pages-window .btn-go');
         $teacher->waitForText('.bench-page', 'Page 1 of 6');
         $this->question($teacher, 'maths', 'Twice x and six', '2x+6');
         $this->question($teacher, 'number', 'The moment', '240 N m');
         $teacher->run('document.querySelectorAll("[data-do=spot]")[0].click()');
-        $this->place($teacher, 1, [-.2, -.25]);
+        $this->place($teacher, 1, [-0.2, -0.25]);
         $teacher->run('document.querySelectorAll("[data-do=spot]")[1].click()');
-        $this->place($teacher, 2, [-.2, .1]);
+        $this->place($teacher, 2, [-0.2, 0.1]);
         $teacher->type('#words', 'Fill in the worksheet.');
 
         // A prompt with other numbers for each student.
@@ -48,8 +51,11 @@ final class PlanTest extends BrowserTestCase
         $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 3, 'a third prompt');
         $this->ready($teacher);
         $teacher->type('#words', 'Where does the weight go?');
-        $teacher->click('[data-tool=shapes]')->click('[data-shape=rectangle]')->draw('#plan-bench .page-paper', [[.2, .2], [.35, .35]]);
-        $teacher->click('[data-tool=move]')->draw('#plan-bench .page-paper', [[.1, .1], [.5, .5]]);
+        $teacher
+            ->click('[data-tool=shapes]')
+            ->click('[data-shape=rectangle]')
+            ->draw('#plan-bench .page-paper', [[0.2, 0.2], [0.35, 0.35]]);
+        $teacher->click('[data-tool=move]')->draw('#plan-bench .page-paper', [[0.1, 0.1], [0.5, 0.5]]);
         $teacher->click('[data-chosen=pieces]');
         $teacher->type('#pieces-alt', 'A weight')->click('#pieces .btn-go');
         $this->saved($teacher);
@@ -82,12 +88,17 @@ final class PlanTest extends BrowserTestCase
         $one->driver->executeScript('window.open(location.href)');
         [$first, $second] = $one->driver->getWindowHandles();
         $one->driver->switchTo()->window($second);
-        $one->until(fn (): bool => $one->find('#words')->getAttribute('value') === 'First words', 'the words on the second page');
+        $one->until(
+            fn (): bool => $one->find('#words')->getAttribute('value') === 'First words',
+            'the words on the second page',
+        );
         $one->run('document.querySelector("#minutes").closest("details").open = true');
         $one->type('#minutes', '7')->click('#plan-tags');
         $this->saved($one);
         // The pages ask every three seconds: what they type meanwhile meets.
-        $one->run('window.stop(); const old = window.fetch; window.fetch = (a, b) => (b?.method ?? "GET") === "GET" ? new Promise(() => {}) : old(a, b)');
+        $one->run(
+            'window.stop(); const old = window.fetch; window.fetch = (a, b) => (b?.method ?? "GET") === "GET" ? new Promise(() => {}) : old(a, b)',
+        );
         $one->driver->switchTo()->window($first);
         $one->type('#words', 'Theirs');
         $this->saved($one);
@@ -101,23 +112,40 @@ final class PlanTest extends BrowserTestCase
         $one->until(fn (): bool => $this->words() === 'Mine', 'mine to stand');
         $one->driver->switchTo()->window($first);
         $one->find('#plan-title')->click();
-        $one->until(fn (): bool => $one->find('#words')->getAttribute('value') === 'Mine', 'the other page to hear of it');
-        self::assertSame(7, (int) $this->sql("select json_extract(details, '$.minutes') from prompts where plan_id is not null order by id desc limit 1"));
+        $one->until(
+            fn (): bool => $one->find('#words')->getAttribute('value') === 'Mine',
+            'the other page to hear of it',
+        );
+        self::assertSame(
+            7,
+            (int) $this->sql(
+                "select json_extract(details, '$.minutes') from prompts where plan_id is not null order by id desc limit 1",
+            ),
+        );
     }
 
     public function test_changes_wait_for_the_network_and_are_taken_back_step_by_step(): void
     {
         $teacher = $this->newPlan('Loads');
         $teacher->click('#plan-ready')->click('[data-ready=agree]');
-        $teacher->until(fn (): bool => count($teacher->all('#question-list li')) === 1, 'the question of the ready-made prompt');
+        $teacher->until(
+            fn (): bool => count($teacher->all('#question-list li')) === 1,
+            'the question of the ready-made prompt',
+        );
         $teacher->offline(true);
         $teacher->type('#words', 'Typed in a tunnel');
         $teacher->waitForText('#plan-saved', 'Not saved yet — trying again');
         $teacher->offline(false);
         $this->saved($teacher);
-        self::assertSame('Typed in a tunnel', $this->sql('select words from prompts where plan_id is not null order by id desc limit 1'));
+        self::assertSame(
+            'Typed in a tunnel',
+            $this->sql('select words from prompts where plan_id is not null order by id desc limit 1'),
+        );
         $teacher->click('#plan-title')->click('#plan-undo');
-        $teacher->until(fn (): bool => str_contains((string) $teacher->find('#words')->getAttribute('value'), 'longer the plank'), 'the words before');
+        $teacher->until(
+            fn (): bool => str_contains((string) $teacher->find('#words')->getAttribute('value'), 'longer the plank'),
+            'the words before',
+        );
         $teacher->click('#plan-undo');
         $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 0, 'no prompt');
         self::assertTrue($teacher->find('#plan-empty')->isDisplayed());
@@ -129,22 +157,49 @@ final class PlanTest extends BrowserTestCase
     {
         $teacher = $this->newPlan('Scales');
         // A file that is dropped on the empty page comes into the plan instead of taking the page's place.
-        self::assertTrue($teacher->run('const files = new DataTransfer(); files.items.add(new File(["One|"], "one.txt", { type: "text/plain" })); return ["dragover", "drop"].every((kind) => !document.querySelector("#plan-empty").dispatchEvent(new DragEvent(kind, { bubbles: true, cancelable: true, dataTransfer: files })));'));
+        self::assertTrue(
+            $teacher->run(
+                'const files = new DataTransfer(); files.items.add(new File(["One|"], "one.txt", { type: "text/plain" })); return ["dragover", "drop"].every((kind) => !document.querySelector("#plan-empty").dispatchEvent(new DragEvent(kind, { bubbles: true, cancelable: true, dataTransfer: files })));',
+            ),
+        );
         $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 1, 'a prompt of the dropped file');
         $this->ready($teacher);
         $teacher->run('document.querySelectorAll("#plan-side details").forEach((one) => { one.open = true; })');
-        $told = fn (string $field): string => (string) $teacher->run("const p = document.querySelector('[data-refused=\"{$field}\"]'); return p.hidden ? '' : p.textContent;");
-        $teacher->run('const asks = document.querySelector("#asks"); asks.value = "Which way? | up; *down\nHow far? | 3 m | soon\nHow heavy? | 80 N"; asks.dispatchEvent(new Event("change", { bubbles: true }));');
+        $told = fn (string $field): string => (string) $teacher->run(
+            "const p = document.querySelector('[data-refused=\"{$field}\"]'); return p.hidden ? '' : p.textContent;",
+        );
+        $teacher->run(
+            'const asks = document.querySelector("#asks"); asks.value = "Which way? | up; *down\nHow far? | 3 m | soon\nHow heavy? | 80 N"; asks.dispatchEvent(new Event("change", { bubbles: true }));',
+        );
         $teacher->waitForText('#plan-saved', '1 thing not saved');
-        self::assertStringContainsString('“How far? | 3 m | soon”: A time is written like 20 s or 2 min.', $told('asks'));
-        $asks = fn (): mixed => json_decode((string) $this->sql("select json_extract(details, '$.asks') from prompts where plan_id is not null order by id desc limit 1"));
-        $teacher->until(fn (): bool => $asks() === ['Which way? | up; *down', 'How heavy? | 80 N'], 'the good lines to be saved');
+        self::assertStringContainsString(
+            '“How far? | 3 m | soon”: A time is written like 20 s or 2 min.',
+            $told('asks'),
+        );
+        $asks = fn (): mixed => json_decode(
+            (string) $this->sql(
+                "select json_extract(details, '$.asks') from prompts where plan_id is not null order by id desc limit 1",
+            ),
+        );
+        $teacher->until(
+            fn (): bool => $asks() === ['Which way? | up; *down', 'How heavy? | 80 N'],
+            'the good lines to be saved',
+        );
         $teacher->type('#points', '1000')->click('#minutes');
         $teacher->waitForText('#plan-saved', '2 things not saved');
         // Axes that cannot be drawn stay in the form, and the page keeps what it had.
-        $teacher->run('const kind = document.querySelector("#backdrop-kind"); kind.value = "axes"; kind.dispatchEvent(new Event("change", { bubbles: true }));');
-        $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#plan-bench .page-backdrop")?.outerHTML.includes("axes") || document.querySelector("[name=\'settings[x_to]\']").offsetParent !== null') === true, 'the settings of axes');
-        $teacher->run('const to = document.querySelector("[name=\'settings[x_to]\']"); to.value = "-9"; to.dispatchEvent(new Event("change", { bubbles: true }));');
+        $teacher->run(
+            'const kind = document.querySelector("#backdrop-kind"); kind.value = "axes"; kind.dispatchEvent(new Event("change", { bubbles: true }));',
+        );
+        $teacher->until(
+            fn (): bool => $teacher->run(
+                'return document.querySelector("#plan-bench .page-backdrop")?.outerHTML.includes("axes") || document.querySelector("[name=\'settings[x_to]\']").offsetParent !== null',
+            ) === true,
+            'the settings of axes',
+        );
+        $teacher->run(
+            'const to = document.querySelector("[name=\'settings[x_to]\']"); to.value = "-9"; to.dispatchEvent(new Event("change", { bubbles: true }));',
+        );
         $teacher->waitForText('#plan-saved', '3 things not saved');
         self::assertStringContainsString('Across: “to” must be above “from”.', $told('backdrop'));
         // It goes with its prompt, and comes back with it.
@@ -156,15 +211,36 @@ final class PlanTest extends BrowserTestCase
         $teacher->driver->navigate()->refresh();
         $this->ready($teacher);
         $teacher->waitForText('#plan-saved', '3 things not saved');
-        self::assertSame("Which way? | up; *down\nHow far? | 3 m | soon\nHow heavy? | 80 N", $teacher->run('return document.querySelector("#asks").value'));
-        self::assertSame(['1000', '-9'], $teacher->run('return [document.querySelector("#points").value, document.querySelector("[name=\'settings[x_to]\']").value]'));
-        $teacher->run('document.querySelector("[data-refused=points] button").click(); document.querySelector("[data-refused=backdrop] button").click(); const asks = document.querySelector("#asks"); asks.value = asks.value.replace("soon", "20 s"); asks.dispatchEvent(new Event("change", { bubbles: true }));');
+        self::assertSame(
+            "Which way? | up; *down\nHow far? | 3 m | soon\nHow heavy? | 80 N",
+            $teacher->run('return document.querySelector("#asks").value'),
+        );
+        self::assertSame(
+            ['1000', '-9'],
+            $teacher->run(
+                'return [document.querySelector("#points").value, document.querySelector("[name=\'settings[x_to]\']").value]',
+            ),
+        );
+        $teacher->run(
+            'document.querySelector("[data-refused=points] button").click(); document.querySelector("[data-refused=backdrop] button").click(); const asks = document.querySelector("#asks"); asks.value = asks.value.replace("soon", "20 s"); asks.dispatchEvent(new Event("change", { bubbles: true }));',
+        );
         $this->saved($teacher);
-        self::assertSame([3, ''], [count((array) $asks()), $teacher->run('return document.querySelector("#points").value')]);
+        self::assertSame(
+            [3, ''],
+            [count((array) $asks()), $teacher->run('return document.querySelector("#points").value')],
+        );
         // An empty title is put back.
-        $teacher->run('const title = document.querySelector("#plan-title"); title.focus(); title.value = " "; title.dispatchEvent(new Event("input")); title.blur();');
+        $teacher->run(
+            'const title = document.querySelector("#plan-title"); title.focus(); title.value = " "; title.dispatchEvent(new Event("input")); title.blur();',
+        );
         $this->saved($teacher);
-        self::assertSame(['Scales', 'Scales'], [$this->sql('select title from plans order by id desc limit 1'), $teacher->run('return document.querySelector("#plan-title").value')]);
+        self::assertSame(
+            ['Scales', 'Scales'],
+            [
+                $this->sql('select title from plans order by id desc limit 1'),
+                $teacher->run('return document.querySelector("#plan-title").value'),
+            ],
+        );
     }
 
     public function test_a_plan_is_tried_on_devices_of_every_size(): void
@@ -177,11 +253,16 @@ final class PlanTest extends BrowserTestCase
         $teacher->driver->switchTo()->frame($teacher->find('.try-frame'));
         $teacher->find('#page-frame[data-ready]');
         $teacher->type('[data-question=force] input', '80');
-        $teacher->until(fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") >= 1, 'the answer to be stored');
+        $teacher->until(
+            fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") >= 1,
+            'the answer to be stored',
+        );
         $teacher->driver->switchTo()->defaultContent();
         foreach (['1280x720', '820x1100', '844x390'] as $size) {
             $teacher->click("[data-device=\"{$size}\"]");
-            $box = $teacher->run('const b = document.querySelector(".try-device").getBoundingClientRect(); return [b.left, b.top, innerWidth - b.right, innerHeight - b.bottom]');
+            $box = $teacher->run(
+                'const b = document.querySelector(".try-device").getBoundingClientRect(); return [b.left, b.top, innerWidth - b.right, innerHeight - b.bottom]',
+            );
             self::assertGreaterThanOrEqual(0, min((array) $box), $size);
         }
     }
@@ -189,8 +270,15 @@ final class PlanTest extends BrowserTestCase
     private function lesson(Page $teacher, string $plan): void
     {
         $teacher->visit(self::$crag->address().'/classes');
-        $teacher->type('#name', '9B Beams')->type('#names', "Ada Brook\nIvo Stone\nنور الهدى")->click('.btn-go')->find('.class-table');
-        $teacher->visit(self::$crag->address()."/plan/{$plan}/start")->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
+        $teacher
+            ->type('#name', '9B Beams')
+            ->type('#names', "Ada Brook\nIvo Stone\nنور الهدى")
+            ->click('.btn-go')
+            ->find('.class-table');
+        $teacher
+            ->visit(self::$crag->address()."/plan/{$plan}/start")
+            ->type('#name', 'Ms Okafor-Lind')
+            ->click('.btn-go');
         $teacher->find('#grid[data-ready]');
         $code = str_replace(' ', '', $teacher->text('.door-letters'));
         $ada = $this->sit('Ada Brook', $code);
@@ -204,34 +292,57 @@ final class PlanTest extends BrowserTestCase
         $ada->click('#prompt-words');
         $ivo->run('document.querySelector(".spots [data-question=q1] input").focus()');
         $ivo->type('.spots [data-question=q1] input', '2x+');
-        $teacher->until(fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") === 3, 'three answers');
+        $teacher->until(
+            fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") === 3,
+            'three answers',
+        );
         // The boxes are as large on every device as the page is; whoever types sees letters that can be read.
         $ivo->run('document.activeElement.blur()');
         usleep(200_000);
-        $ratio = 'const box = document.querySelector("#closeup:not([hidden]) .spots .question, body > :not(#closeup) .spots .question"); return parseFloat(getComputedStyle(box).fontSize) / box.closest(".bench, .closeup-main").querySelector(".page-paper").getBoundingClientRect().width';
+        $ratio =
+            'const box = document.querySelector("#closeup:not([hidden]) .spots .question, body > :not(#closeup) .spots .question"); return parseFloat(getComputedStyle(box).fontSize) / box.closest(".bench, .closeup-main").querySelector(".page-paper").getBoundingClientRect().width';
         $of = static fn (mixed $number): float => is_numeric($number) ? (float) $number : 0.0;
         self::assertEqualsWithDelta($of($ada->run($ratio)), $of($ivo->run($ratio)), 0.0005);
         $ivo->run('document.querySelector(".spots [data-question=q2] input").focus()');
-        $ivo->until(fn (): bool => $of($ivo->run('return parseFloat(getComputedStyle(document.querySelector(".spots [data-question=q2]")).fontSize)')) >= 16, 'letters that can be read');
+        $ivo->until(
+            fn (): bool => $of(
+                $ivo->run(
+                    'return parseFloat(getComputedStyle(document.querySelector(".spots [data-question=q2]")).fontSize)',
+                ),
+            ) >= 16,
+            'letters that can be read',
+        );
         $this->assertAnswers($teacher, 'Ada Brook', ['right', 'right']);
-        self::assertSame(['2(x+3)', '0.24 kN m'], $teacher->run('return [...document.querySelectorAll("#closeup .spots input")].map((one) => one.value)'));
+        self::assertSame(
+            ['2(x+3)', '0.24 kN m'],
+            $teacher->run('return [...document.querySelectorAll("#closeup .spots input")].map((one) => one.value)'),
+        );
         self::assertEqualsWithDelta($of($ada->run($ratio)), $of($teacher->run($ratio)), 0.0005);
         $this->assertAnswers($teacher, 'Ivo Stone', ['unreadable', 'none']);
-        self::assertSame(['2x+', ''], $teacher->run('return [...document.querySelectorAll("#closeup .spots input")].map((one) => one.value)'));
+        self::assertSame(
+            ['2x+', ''],
+            $teacher->run('return [...document.querySelectorAll("#closeup .spots input")].map((one) => one.value)'),
+        );
 
         // Everybody goes on to the prompt with numbers of their own.
         $teacher->press("\u{E00C}");
         $teacher->click('#rail-2')->click('.rail-actions:not([hidden]) .btn-go');
         $words = [];
         foreach (['Ada Brook' => $ada, 'Ivo Stone' => $ivo] as $name => $student) {
-            $student->until(fn (): bool => preg_match('/What is (\d) × (\d)\?/', $student->text('#prompt-words')) === 1, 'numbers of the own');
+            $student->until(
+                fn (): bool => preg_match('/What is (\d) × (\d)\?/', $student->text('#prompt-words')) === 1,
+                'numbers of the own',
+            );
             $words[] = $asked = $student->text('#prompt-words');
             preg_match('/(\d) × (\d)/', $asked, $found);
             $student->type('#questions input', (string) ((int) ($found[1] ?? 0) * (int) ($found[2] ?? 0)));
             $student->run('document.activeElement.blur()');
         }
         self::assertNotSame($words[0], $words[1]);
-        $teacher->until(fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") === 5, 'five answers');
+        $teacher->until(
+            fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'answer'") === 5,
+            'five answers',
+        );
         $this->assertAnswers($teacher, 'Ivo Stone', ['right']);
 
         // An answer is there again when the page is opened anew, and a piece can be moved.
@@ -243,14 +354,20 @@ final class PlanTest extends BrowserTestCase
         $ada->waitForText('#prompt-words', 'Where does the weight go?');
         $ada->find('.bench-objects [data-id]');
         $before = (int) $this->sql("select count(*) from operations where kind = 'arrange'");
-        $ada->click('[data-tool=move]')->draw('.page-paper', [[.275, .2], [.5, .5], [.6, .6]]);
-        $ada->until(fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'arrange'") === $before + 1, 'the piece to be moved');
+        $ada->click('[data-tool=move]')->draw('.page-paper', [[0.275, 0.2], [0.5, 0.5], [0.6, 0.6]]);
+        $ada->until(
+            fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'arrange'") === $before + 1,
+            'the piece to be moved',
+        );
     }
 
     private function sit(string $name, string $code, int $width = 1280, int $height = 800): Page
     {
         $student = $this->person($name, $width, $height)->visit(self::$crag->address()."/join/{$code}");
-        $student->run('[...document.querySelectorAll(".join-name")].find((one) => one.textContent.trim() === arguments[0]).click()', $name);
+        $student->run(
+            '[...document.querySelectorAll(".join-name")].find((one) => one.textContent.trim() === arguments[0]).click()',
+            $name,
+        );
         $student->find('#page-frame[data-ready]');
 
         return $student;
@@ -260,8 +377,19 @@ final class PlanTest extends BrowserTestCase
     private function assertAnswers(Page $teacher, string $name, array $outcomes): void
     {
         $teacher->press("\u{E00C}");
-        $teacher->until(fn (): bool => $teacher->run('const tile = [...document.querySelectorAll(".tile")].find((one) => one.textContent.includes(arguments[0])); tile?.querySelector(".tile-open").click(); return tile !== undefined', $name) === true, $name);
-        $teacher->until(fn (): bool => $teacher->run('return [...document.querySelectorAll("#closeup-answers [data-outcome]")].map((one) => one.dataset.outcome)') === $outcomes, implode(', ', $outcomes)." for {$name}");
+        $teacher->until(
+            fn (): bool => $teacher->run(
+                'const tile = [...document.querySelectorAll(".tile")].find((one) => one.textContent.includes(arguments[0])); tile?.querySelector(".tile-open").click(); return tile !== undefined',
+                $name,
+            ) === true,
+            $name,
+        );
+        $teacher->until(
+            fn (): bool => $teacher->run(
+                'return [...document.querySelectorAll("#closeup-answers [data-outcome]")].map((one) => one.dataset.outcome)',
+            ) === $outcomes,
+            implode(', ', $outcomes)." for {$name}",
+        );
     }
 
     /**
@@ -287,20 +415,32 @@ final class PlanTest extends BrowserTestCase
 
     private function saved(Page $page): void
     {
-        $page->until(fn (): bool => $page->run('return document.querySelector("#plan-saved").dataset.state') === 'saved', 'everything to be saved');
+        $page->until(
+            fn (): bool => $page->run('return document.querySelector("#plan-saved").dataset.state') === 'saved',
+            'everything to be saved',
+        );
     }
 
     /** Waits until the open prompt's canvas is here. */
     private function ready(Page $page): void
     {
-        $page->until(fn (): bool => $page->run('return document.querySelector("#plan-bench .page-frame").dataset.ready') === $this->sql('select c.id from canvases c join prompts p on p.id = c.prompt_id where p.plan_id is not null and c.seat_id is null order by c.id desc limit 1'), 'the canvas of the new prompt');
+        $page->until(
+            fn (): bool => $page->run('return document.querySelector("#plan-bench .page-frame").dataset.ready') ===
+                $this->sql(
+                    'select c.id from canvases c join prompts p on p.id = c.prompt_id where p.plan_id is not null and c.seat_id is null order by c.id desc limit 1',
+                ),
+            'the canvas of the new prompt',
+        );
     }
 
     private function question(Page $teacher, string $kind, string $words, string $right): void
     {
         $before = count($teacher->all('#question-list li'));
         (new WebDriverSelect($teacher->find('#question-new')))->selectByValue($kind);
-        $teacher->until(fn (): bool => count($teacher->all('#question-list li')) === $before + 1, "a question more than {$before}");
+        $teacher->until(
+            fn (): bool => count($teacher->all('#question-list li')) === $before + 1,
+            "a question more than {$before}",
+        );
         $teacher->type('#question-list li:last-child [data-field=words]', $words);
         $teacher->type('#question-list li:last-child [data-field=right]', $right);
         $this->saved($teacher);
@@ -314,9 +454,15 @@ final class PlanTest extends BrowserTestCase
     private function place(Page $teacher, int $n, array $by): void
     {
         $teacher->until(fn (): bool => count($teacher->all('.spot-handle')) === $n, "{$n} questions on the page");
-        $handle = $teacher->run('const p = document.querySelector("#plan-bench .page-paper").getBoundingClientRect(); const b = [...document.querySelectorAll(".spot-handle")].at(-1).getBoundingClientRect(); return [(b.left + 15 - p.left) / p.width, (b.top + 15 - p.top) / p.height]');
+        $handle = $teacher->run(
+            'const p = document.querySelector("#plan-bench .page-paper").getBoundingClientRect(); const b = [...document.querySelectorAll(".spot-handle")].at(-1).getBoundingClientRect(); return [(b.left + 15 - p.left) / p.width, (b.top + 15 - p.top) / p.height]',
+        );
         assert(is_array($handle));
-        $teacher->draw('#plan-bench .page-paper', [[$handle[0], $handle[1]], [$handle[0] + $by[0] / 2, $handle[1] + $by[1] / 2], [$handle[0] + $by[0], $handle[1] + $by[1]]]);
+        $teacher->draw('#plan-bench .page-paper', [
+            [$handle[0], $handle[1]],
+            [$handle[0] + $by[0] / 2, $handle[1] + $by[1] / 2],
+            [$handle[0] + $by[0], $handle[1] + $by[1]],
+        ]);
         $this->saved($teacher);
     }
 
@@ -324,7 +470,7 @@ final class PlanTest extends BrowserTestCase
     {
         $file = sys_get_temp_dir().'/crag-upload-'.bin2hex(random_bytes(4)).".{$ending}";
         file_put_contents($file, $bytes);
-        $page->find($input)->setFileDetector(new LocalFileDetector)->sendKeys($file);
+        $page->find($input)->setFileDetector(new LocalFileDetector())->sendKeys($file);
         unlink($file);
     }
 
@@ -332,7 +478,7 @@ final class PlanTest extends BrowserTestCase
     private function takenOut(Page $teacher, string $plan): array
     {
         $file = $this->zip($teacher, $plan);
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         self::assertTrue($zip->open($file));
         $json = json_decode((string) $zip->getFromName('plan.json'), true, flags: JSON_THROW_ON_ERROR);
         $zip->close();
@@ -344,7 +490,10 @@ final class PlanTest extends BrowserTestCase
     private function zip(Page $teacher, string $plan): string
     {
         $teacher->driver->manage()->timeouts()->setScriptTimeout(30);
-        $bytes = $teacher->driver->executeAsyncScript('const done = arguments.at?.(-1) ?? arguments[arguments.length - 1]; fetch(arguments[0]).then((r) => r.arrayBuffer()).then((b) => done(btoa([...new Uint8Array(b)].map((c) => String.fromCharCode(c)).join(""))))', ["/plan/{$plan}/take-out/plan.zip"]);
+        $bytes = $teacher->driver->executeAsyncScript(
+            'const done = arguments.at?.(-1) ?? arguments[arguments.length - 1]; fetch(arguments[0]).then((r) => r.arrayBuffer()).then((b) => done(btoa([...new Uint8Array(b)].map((c) => String.fromCharCode(c)).join(""))))',
+            ["/plan/{$plan}/take-out/plan.zip"],
+        );
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-taken');
         file_put_contents($file, base64_decode(is_string($bytes) ? $bytes : ''));
 

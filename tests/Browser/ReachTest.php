@@ -35,7 +35,18 @@ final class ReachTest extends BrowserTestCase
         $this->assertAccessible($student->click('#more'), 'menu');
         $student->press("\u{E00C}");
         $teacher->find('.tile');
-        foreach (['#hand-out' => 'hand out', '#tools-button' => 'tools', '#settings-button' => 'settings', '#timer-button' => 'timer', '#door-button' => 'door', '#keys-button' => 'keys', '.seat-list button' => 'student', '.tile-open' => 'close-up'] as $button => $what) {
+        foreach (
+            [
+                '#hand-out' => 'hand out',
+                '#tools-button' => 'tools',
+                '#settings-button' => 'settings',
+                '#timer-button' => 'timer',
+                '#door-button' => 'door',
+                '#keys-button' => 'keys',
+                '.seat-list button' => 'student',
+                '.tile-open' => 'close-up',
+            ] as $button => $what
+        ) {
             if (in_array($what, ['tools', 'settings', 'keys'], true)) {
                 $teacher->click('#desk-menu summary');
             } elseif ($what === 'student') {
@@ -59,7 +70,7 @@ final class ReachTest extends BrowserTestCase
         $student->seen('#cover');
         $this->assertAccessible($student, 'pens down');
         $teacher->click('#pens');
-        $teacher->click('[data-tool=maths]')->draw('#lead .page-paper', [[.3, .3]]);
+        $teacher->click('[data-tool=maths]')->draw('#lead .page-paper', [[0.3, 0.3]]);
         $teacher->seen('.maths-source')->sendKeys('x^2');
         $this->assertAccessible($teacher, 'formula');
         $teacher->click('.maths-end [data-cancel]');
@@ -84,7 +95,7 @@ final class ReachTest extends BrowserTestCase
     private function watching(Page $teacher, Page $student): void
     {
         $teacher->click('.tile-open')->find('#closeup-page-frame[data-ready]');
-        $teacher->press('c')->draw('#closeup .page-paper', [[.3, .3], [.6, .4]]);
+        $teacher->press('c')->draw('#closeup .page-paper', [[0.3, 0.3], [0.6, 0.4]]);
         $student->seen('#coach-bar');
         $this->assertAccessible($student, 'coach ink on a student\'s page');
         $this->assertAccessible($teacher, 'coach ink');
@@ -129,9 +140,14 @@ final class ReachTest extends BrowserTestCase
         $screen->find('.shown-frame');
         $this->assertAccessible($screen, 'showcase');
         $teacher->press('u')->press('a')->find('#run-lines');
-        $teacher->run('document.querySelector("#ask-run").open = true; document.querySelector("#run-lines").value = "F? | 80 N"');
+        $teacher->run(
+            'document.querySelector("#ask-run").open = true; document.querySelector("#run-lines").value = "F? | 80 N"',
+        );
         $this->assertAccessible($teacher, 'planned asks');
-        $teacher->click('.run-form .btn-slate')->click('.run-now .btn-slate')->waitForText('#ask-body', 'How everybody did');
+        $teacher
+            ->click('.run-form .btn-slate')
+            ->click('.run-now .btn-slate')
+            ->waitForText('#ask-body', 'How everybody did');
         $teacher->click('.run-result [data-post$=show]');
         $this->assertAccessible($teacher, 'how everybody did');
         $screen->find('.run-asks');
@@ -142,7 +158,9 @@ final class ReachTest extends BrowserTestCase
         $this->assertAccessible($student, 'what a student takes home');
         $this->assertAccessible($this->person('kept')->visit(self::$crag->address().'/kept'), 'what is kept');
         $desk = $teacher->driver->getCurrentURL();
-        $teacher->visit($desk.'/take')->run('document.querySelectorAll("details").forEach((one) => { one.open = true })');
+        $teacher
+            ->visit($desk.'/take')
+            ->run('document.querySelectorAll("details").forEach((one) => { one.open = true })');
         $this->assertAccessible($teacher, 'record');
         $teacher->visit($desk)->find('#grid[data-ready]');
     }
@@ -158,13 +176,18 @@ final class ReachTest extends BrowserTestCase
         $this->assertAccessible($teacher, 'ready-made prompts');
         $teacher->click('[data-ready=agree]');
         $teacher->until(fn (): bool => count($teacher->all('#question-list li')) === 1, 'a question');
-        $teacher->run('document.querySelector("#question-new").value = "number"; document.querySelector("#question-new").dispatchEvent(new Event("change", {bubbles: true}))');
+        $teacher->run(
+            'document.querySelector("#question-new").value = "number"; document.querySelector("#question-new").dispatchEvent(new Event("change", {bubbles: true}))',
+        );
         $teacher->until(fn (): bool => count($teacher->all('#question-list li')) === 2, 'a second question');
         $teacher->run('document.querySelectorAll("#plan-side details").forEach((one) => { one.open = true })');
         $teacher->run('[...document.querySelectorAll("[data-do=spot]")].at(-1).click()');
         $teacher->find('.spot-handle');
         $this->assertAccessible($teacher, 'plan with questions');
-        $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#plan-saved").dataset.state') === 'saved', 'everything to be saved');
+        $teacher->until(
+            fn (): bool => $teacher->run('return document.querySelector("#plan-saved").dataset.state') === 'saved',
+            'everything to be saved',
+        );
         $plan = $teacher->driver->getCurrentURL();
         foreach (['/start' => 'start', '/try' => 'try'] as $page => $what) {
             $this->assertAccessible($teacher->visit($plan.$page), $what);
@@ -173,10 +196,21 @@ final class ReachTest extends BrowserTestCase
         $teacher->find('#page-frame[data-ready]');
         $this->assertAccessible($teacher, 'questions on a phone');
         $teacher->driver->switchTo()->defaultContent();
-        foreach (['/plans' => 'library', '/classes' => 'classes', '/account' => 'account', '/account/forgot' => 'forgotten password'] as $page => $what) {
+        foreach (
+            [
+                '/plans' => 'library',
+                '/classes' => 'classes',
+                '/account' => 'account',
+                '/account/forgot' => 'forgotten password',
+            ] as $page => $what
+        ) {
             $this->assertAccessible($teacher->visit(self::$crag->address().$page), $what);
         }
-        $teacher->visit(self::$crag->address().'/classes')->type('#name', '9B')->type('#names', "Ada\nIvo")->click('.btn-go');
+        $teacher
+            ->visit(self::$crag->address().'/classes')
+            ->type('#name', '9B')
+            ->type('#names', "Ada\nIvo")
+            ->click('.btn-go');
         $teacher->find('.class-table');
         $this->assertAccessible($teacher, 'a class');
     }
@@ -186,11 +220,16 @@ final class ReachTest extends BrowserTestCase
         [$teacher] = $this->startLesson();
         $session = basename($teacher->driver->getCurrentURL());
         for ($n = 1; $n <= 30; $n++) {
-            $this->sql('insert into seats (id, live_session_id, n, name, token_hash, ink_key) values (?, ?, ?, ?, ?, ?)', [sprintf('seat%022d', $n), $session, $n, "Student Number {$n}", "h{$n}", "k{$n}"]);
+            $this->sql(
+                'insert into seats (id, live_session_id, n, name, token_hash, ink_key) values (?, ?, ?, ?, ?, ?)',
+                [sprintf('seat%022d', $n), $session, $n, "Student Number {$n}", "h{$n}", "k{$n}"],
+            );
         }
         $teacher->driver->navigate()->refresh();
         $teacher->until(fn (): bool => count($teacher->all('.tile')) === 30, 'thirty tiles');
-        self::assertTrue($teacher->run('const s = document.querySelector("#grid-space"); return s.scrollHeight <= s.clientHeight'));
+        self::assertTrue(
+            $teacher->run('const s = document.querySelector("#grid-space"); return s.scrollHeight <= s.clientHeight'),
+        );
         self::assertGreaterThanOrEqual(132, $teacher->run('return document.querySelector(".tile").offsetWidth'));
         self::assertTrue($teacher->run('return document.documentElement.scrollWidth <= innerWidth'));
     }
@@ -206,9 +245,20 @@ final class ReachTest extends BrowserTestCase
         $lying = $height < 480;
         foreach (['pen', 'shapes', 'stamps', 'move'] as $tool) {
             $student->click("[data-tool={$tool}]");
-            self::assertTrue($student->run('return document.documentElement.scrollWidth <= innerWidth && document.documentElement.scrollHeight <= innerHeight'), $tool);
-            self::assertGreaterThan($width * $height * ($lying ? .5 : .4), $student->run('const s = document.querySelector(".stage"); return s.clientWidth * s.clientHeight'), $tool);
-            $places = $student->run('return [...document.querySelectorAll("#tray button")].filter((one) => one.offsetParent !== null).map((one) => { const b = one.getBoundingClientRect(); return [b.right, b.bottom, b.width, b.height] })');
+            self::assertTrue(
+                $student->run(
+                    'return document.documentElement.scrollWidth <= innerWidth && document.documentElement.scrollHeight <= innerHeight',
+                ),
+                $tool,
+            );
+            self::assertGreaterThan(
+                $width * $height * ($lying ? 0.5 : 0.4),
+                $student->run('const s = document.querySelector(".stage"); return s.clientWidth * s.clientHeight'),
+                $tool,
+            );
+            $places = $student->run(
+                'return [...document.querySelectorAll("#tray button")].filter((one) => one.offsetParent !== null).map((one) => { const b = one.getBoundingClientRect(); return [b.right, b.bottom, b.width, b.height] })',
+            );
             self::assertIsArray($places);
             foreach ($places as [$right, $bottom, $wide, $tall]) {
                 self::assertLessThanOrEqual($width, $right);
@@ -225,9 +275,18 @@ final class ReachTest extends BrowserTestCase
         [$teacher, $code] = $this->startLesson();
         $student = $this->join('Aino', $code, 1612, 1260);
         $address = (string) parse_url($student->driver->getCurrentURL(), PHP_URL_PATH);
-        $this->sql('update live_sessions set tray = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => ['picture', 'pages']], 'before' => null, 'changed' => 0])]);
-        $asset = $student->run('const c = new OffscreenCanvas(80, 60), d = c.getContext("2d"); d.fillStyle = "#2272b5"; d.fillRect(0, 0, 80, 60); d.fillStyle = "#d99a1f"; d.fillRect(10, 10, 30, 40);
-            return (await (await fetch(arguments[0] + "/bring-in", { method: "POST", headers: { "Content-Type": "application/octet-stream" }, body: await c.convertToBlob() })).json()).objects[0].object.asset', $address);
+        $this->sql('update live_sessions set tray = ?', [
+            json_encode([
+                'now' => ['kind' => 'maths', 'tools' => ['picture', 'pages']],
+                'before' => null,
+                'changed' => 0,
+            ]),
+        ]);
+        $asset = $student->run(
+            'const c = new OffscreenCanvas(80, 60), d = c.getContext("2d"); d.fillStyle = "#2272b5"; d.fillRect(0, 0, 80, 60); d.fillStyle = "#d99a1f"; d.fillRect(10, 10, 30, 40);
+            return (await (await fetch(arguments[0] + "/bring-in", { method: "POST", headers: { "Content-Type": "application/octet-stream" }, body: await c.convertToBlob() })).json()).objects[0].object.asset',
+            $address,
+        );
         $log = [];
         $pages = [''];
         foreach (array_values(Examples::all()) as $i => $object) {
@@ -239,9 +298,17 @@ final class ReachTest extends BrowserTestCase
             }
             $page = $i === 0 ? [] : ['page' => $pages[$i]];
             $log[] = Logs::operation("plain-number-{$i}", 'add', ['object' => $object] + $page)->toArray();
-            $log[] = Logs::operation("placed-number-{$i}", 'add', ['object' => $object, 'place' => [2600, 1500, 1500, 8_000]] + $page)->toArray();
+            $log[] = Logs::operation(
+                "placed-number-{$i}",
+                'add',
+                ['object' => $object, 'place' => [2600, 1500, 1500, 8_000]] + $page,
+            )->toArray();
         }
-        $answer = $student->run('return await (await fetch(arguments[0] + "/operations", { method: "POST", headers: { "Content-Type": "application/json" }, body: arguments[1] })).json()', $address, (string) json_encode(['canvas' => $this->canvas($student), 'operations' => $log]));
+        $answer = $student->run(
+            'return await (await fetch(arguments[0] + "/operations", { method: "POST", headers: { "Content-Type": "application/json" }, body: arguments[1] })).json()',
+            $address,
+            (string) json_encode(['canvas' => $this->canvas($student), 'operations' => $log]),
+        );
         self::assertIsArray($answer);
         self::assertSame([], $answer['refused']);
         $student->driver->navigate()->refresh();
@@ -252,14 +319,21 @@ final class ReachTest extends BrowserTestCase
                 $student->click('[data-page-step="1"]');
             }
             usleep(250_000);
-            [$width, $inked, $share] = $this->compare($student, "{$address}/work/{$this->canvas($student)}.png?page=".($i + 1));
+            [$width, $inked, $share] = $this->compare(
+                $student,
+                "{$address}/work/{$this->canvas($student)}.png?page=".($i + 1),
+            );
             self::assertSame(1600, $width);
             self::assertGreaterThan(400, $inked, $kind);
             $measured[$kind] = round($share, 4);
         }
         // Letters of scripts that our font lacks are set by two different libraries; everything else is lines and fillings.
         foreach ($measured as $kind => $share) {
-            self::assertLessThan(in_array($kind, ['text', 'note'], true) ? 0.05 : 0.03, $share, (string) json_encode($measured));
+            self::assertLessThan(
+                in_array($kind, ['text', 'note'], true) ? 0.05 : 0.03,
+                $share,
+                (string) json_encode($measured),
+            );
         }
     }
 
@@ -283,18 +357,29 @@ final class ReachTest extends BrowserTestCase
         $before = '';
         foreach (['axes', 'number-line'] as $kind) {
             $teacher->click('#hand-out');
-            $teacher->run('document.querySelector(`[name=backdrop][value=${arguments[0]}]`).click(); document.querySelector("[name=\'settings[parts]\']").value = 4; document.querySelector("[name=\'settings[to]\']").value = 3', $kind);
+            $teacher->run(
+                'document.querySelector(`[name=backdrop][value=${arguments[0]}]`).click(); document.querySelector("[name=\'settings[parts]\']").value = 4; document.querySelector("[name=\'settings[to]\']").value = 3',
+                $kind,
+            );
             $teacher->click('#handout .btn-go');
             $before = $student->until(function () use ($student, $before): ?string {
                 $letters = $student->run('return document.querySelector(".page-lettered").textContent');
 
                 return is_string($letters) && $letters !== $before ? $letters : null;
             }, "the {$kind}");
-            $student->run('document.querySelectorAll(".bench-pages, .bench-zoom, #notice").forEach((one) => one.style.visibility = "hidden")');
+            $student->run(
+                'document.querySelectorAll(".bench-pages, .bench-zoom, #notice").forEach((one) => one.style.visibility = "hidden")',
+            );
             usleep(400_000);
-            $shown = 'data:image/png;base64,'.base64_encode((string) $student->find('.page-paper')->takeElementScreenshot());
+            $shown =
+                'data:image/png;base64,'.
+                base64_encode((string) $student->find('.page-paper')->takeElementScreenshot());
             $address = (string) parse_url($student->driver->getCurrentURL(), PHP_URL_PATH);
-            [, $inked, $share] = $this->compare($student, "{$address}/work/{$this->canvas($student)}.png?{$kind}", $shown);
+            [, $inked, $share] = $this->compare(
+                $student,
+                "{$address}/work/{$this->canvas($student)}.png?{$kind}",
+                $shown,
+            );
             self::assertGreaterThan(2000, $inked);
             self::assertLessThan(0.03, $share, $kind);
         }
@@ -308,10 +393,18 @@ final class ReachTest extends BrowserTestCase
         foreach (self::backdrops() as $what => [$query]) {
             parse_str($query, $fields);
             $fields = array_map(static fn (mixed $value): mixed => is_numeric($value) ? $value + 0 : $value, $fields);
-            $svg = SceneSvg::backdrop(Backdrop::read(new Fields($fields)), new NoPictures);
-            $printed = new Process(['rsvg-convert', '-f', 'png'], env: ['FONTCONFIG_FILE' => self::$crag->run.'/fonts.conf'], input: $svg);
+            $svg = SceneSvg::backdrop(Backdrop::read(new Fields($fields)), new NoPictures());
+            $printed = new Process(
+                ['rsvg-convert', '-f', 'png'],
+                env: ['FONTCONFIG_FILE' => self::$crag->run.'/fonts.conf'],
+                input: $svg,
+            );
             $printed->mustRun();
-            [, $inked, $share] = $this->compare($page, 'data:image/png;base64,'.base64_encode($printed->getOutput()), "/backdrop.svg?{$query}");
+            [, $inked, $share] = $this->compare(
+                $page,
+                'data:image/png;base64,'.base64_encode($printed->getOutput()),
+                "/backdrop.svg?{$query}",
+            );
             self::assertGreaterThan(300, $inked, $what);
             $measured[$what] = round($share, 4);
         }
@@ -321,7 +414,8 @@ final class ReachTest extends BrowserTestCase
     /** @return array{int, int, float} the surface's width, how many pixels are inked, and which share of them differs clearly */
     private function compare(Page $page, string $printed, ?string $shown = null): array
     {
-        $measured = $page->run(<<<'JS'
+        $measured = $page->run(
+            <<<'JS'
             const at = (source) => new Promise((done, failed) => { const i = new Image(); i.onload = () => done(i); i.onerror = failed; i.src = source; });
             const [width, height] = [1600, 1000];
             const surface = () => { const c = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true }); c.fillStyle = '#fff'; c.fillRect(0, 0, width, height); return c; };
@@ -344,7 +438,11 @@ final class ReachTest extends BrowserTestCase
                 inked += Math.min(b[i], b[i + 1], b[i + 2]) < white ? 1 : 0;
             }
             return [Math.round(document.querySelector('.page-paper')?.getBoundingClientRect().width ?? 0), inked, differing / Math.max(1, inked)];
-            JS, $printed, $shown);
+            JS
+            ,
+            $printed,
+            $shown,
+        );
         assert(is_array($measured) && is_int($measured[0]) && is_int($measured[1]) && is_numeric($measured[2]));
 
         return [$measured[0], $measured[1], (float) $measured[2]];
@@ -363,10 +461,14 @@ final class ReachTest extends BrowserTestCase
             // Colours change at once, as they do for whoever wants less motion.
             $page->prefers(['prefers-color-scheme' => $scheme, 'prefers-reduced-motion' => 'reduce']);
             // In the dark only the colours are others.
-            $found = $page->run(<<<'JS'
+            $found = $page->run(
+                <<<'JS'
                 const { violations } = await axe.run(document, { resultTypes: ['violations'], ...(arguments[0] === 'dark' && { runOnly: ['color-contrast'] }) });
                 return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.any[0]?.data?.contrastRatio ?? ''}`).join(', ')}`);
-                JS, $scheme);
+                JS
+                ,
+                $scheme,
+            );
             self::assertSame([], $found, "{$what}, {$scheme}");
         }
         $page->prefers([]);

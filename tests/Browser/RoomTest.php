@@ -12,7 +12,7 @@ final class RoomTest extends BrowserTestCase
 {
     private const NAMES = ['Tamsin', 'Rafe', 'Iona', 'Bram', 'Wren', 'Otis', 'Aino', 'نور'];
 
-    private const LINE = [[.2, .3], [.3, .4], [.4, .3], [.5, .45], [.6, .3]];
+    private const LINE = [[0.2, 0.3], [0.3, 0.4], [0.4, 0.3], [0.5, 0.45], [0.6, 0.3]];
 
     private const ESCAPE = "\u{E00C}";
 
@@ -43,7 +43,13 @@ final class RoomTest extends BrowserTestCase
         $this->changingDevices();
         $this->ending();
         foreach ([$this->teacher, $this->helper, $this->class['Tamsin'], $this->class['Rafe']] as $page) {
-            self::assertSame([], array_filter($page->complaints(), static fn (string $one): bool => preg_match('/status of (403|409)/', $one) !== 1));
+            self::assertSame(
+                [],
+                array_filter(
+                    $page->complaints(),
+                    static fn (string $one): bool => preg_match('/status of (403|409)/', $one) !== 1,
+                ),
+            );
         }
     }
 
@@ -64,16 +70,25 @@ final class RoomTest extends BrowserTestCase
         foreach (self::NAMES as $i => $name) {
             $this->class[$name] = $name === 'Rafe' ? $this->person($name, 390, 844) : $this->person($name);
             // The browser's own offline switch leaves open sockets alone.
-            $this->class[$name]->developer('Page.addScriptToEvaluateOnNewDocument', ['source' => 'const Real = WebSocket; window.sockets = []; window.WebSocket = class extends Real { constructor(address) { super(window.isCut ? "ws://127.0.0.1:1/" : address); window.sockets.push(this); } };']);
-            $this->class[$name]->visit(self::$crag->address().'/join/'.$this->code)->type('#name', $name)->click('form > .btn-go');
+            $this->class[$name]->developer('Page.addScriptToEvaluateOnNewDocument', [
+                'source' => 'const Real = WebSocket; window.sockets = []; window.WebSocket = class extends Real { constructor(address) { super(window.isCut ? "ws://127.0.0.1:1/" : address); window.sockets.push(this); } };',
+            ]);
+            $this->class[$name]
+                ->visit(self::$crag->address().'/join/'.$this->code)
+                ->type('#name', $name)
+                ->click('form > .btn-go');
             $this->class[$name]->waitForText('h1', 'You are knocking');
         }
         $this->helper->waitForText('#door-button', '8');
         // One of them under another name, that one alone, and then all the others.
-        $this->teacher->run('[...document.querySelectorAll("#doorway .seat-line")].find((one) => one.textContent.includes("Bram")).querySelector("[data-do=rename]").click()');
+        $this->teacher->run(
+            '[...document.querySelectorAll("#doorway .seat-line")].find((one) => one.textContent.includes("Bram")).querySelector("[data-do=rename]").click()',
+        );
         $this->teacher->type('#rename-name', 'Bramwell')->click('#rename .btn-go');
         $this->teacher->waitForText('#doorway', 'Bramwell');
-        $this->teacher->run('[...document.querySelectorAll("#doorway .seat-line")].find((one) => one.textContent.includes("Tamsin")).querySelector(".btn-go").click()');
+        $this->teacher->run(
+            '[...document.querySelectorAll("#doorway .seat-line")].find((one) => one.textContent.includes("Tamsin")).querySelector(".btn-go").click()',
+        );
         $this->class['Tamsin']->find('#page-frame[data-ready]');
         self::assertStringContainsString('knocking', $this->class['Rafe']->text('h1'));
         $this->teacher->click('#doorway .knocking > .panel-row .btn-go');
@@ -91,7 +106,9 @@ final class RoomTest extends BrowserTestCase
         $guest->type('#name', 'Somebody Else')->click('form > .btn-go')->waitForText('h1', 'knocking');
         $this->teacher->run('[...document.querySelectorAll("#doorway [data-do=turn-away]")].at(-1)?.click()');
         $this->teacher->until(function (): bool {
-            $this->teacher->run('document.querySelector("#turn-away[open]") ?? document.querySelector("#doorway [data-do=turn-away]")?.click()');
+            $this->teacher->run(
+                'document.querySelector("#turn-away[open]") ?? document.querySelector("#doorway [data-do=turn-away]")?.click()',
+            );
 
             return $this->teacher->all('#turn-away[open]') !== [];
         }, 'the window for a reason');
@@ -103,7 +120,9 @@ final class RoomTest extends BrowserTestCase
         $guest->draw('.page-paper', self::LINE, 'pen');
         $guest->until(fn (): bool => $this->stored('Somebody Else') === 1, 'the guest\'s stroke');
 
-        $this->teacher->run('[...document.querySelectorAll(".seat-list button")].find((one) => one.textContent.includes("Somebody")).click()');
+        $this->teacher->run(
+            '[...document.querySelectorAll(".seat-list button")].find((one) => one.textContent.includes("Somebody")).click()',
+        );
         $this->teacher->click('[data-do=send-out]');
         $this->teacher->click('#send-out input[name=keep]')->click('#send-out .btn-end');
         $guest->waitForText('main', 'Talk to your teacher');
@@ -124,7 +143,9 @@ final class RoomTest extends BrowserTestCase
         $aino->draw('.page-paper', self::LINE, 'pen');
         $aino->until(fn (): bool => $this->stored('Aino') === 1, 'Aino\'s stroke');
         $this->teacher->press('d');
-        $this->teacher->run('[...document.querySelectorAll(".seat-list button")].find((one) => one.textContent.includes("Aino")).click()');
+        $this->teacher->run(
+            '[...document.querySelectorAll(".seat-list button")].find((one) => one.textContent.includes("Aino")).click()',
+        );
         $this->teacher->until(fn (): bool => str_contains($this->teacher->text('#talk-body'), 'Aino'), 'Aino');
         $this->teacher->click('[data-do=send-out]')->click('#send-out .btn-end');
         $aino->waitForText('main', 'Please come and talk to me.');
@@ -133,10 +154,19 @@ final class RoomTest extends BrowserTestCase
         $aino->find('#page-frame[data-ready]');
         $aino->until(fn (): bool => $this->inked($aino, '#page') > 50, 'the own work');
         foreach ([$this->teacher, $this->helper] as $desk) {
-            $desk->until(fn (): bool => $this->inked($desk, '.tile[data-seat="'.$this->text("select id from seats where name = 'Aino'").'"]') > 20, 'the work on the grid again');
+            $desk->until(
+                fn (): bool => $this->inked(
+                    $desk,
+                    '.tile[data-seat="'.$this->text("select id from seats where name = 'Aino'").'"]',
+                ) > 20,
+                'the work on the grid again',
+            );
         }
-        $aino->draw('.page-paper', [[.2, .7], [.6, .8]], 'pen', lift: false);
-        $this->teacher->until(fn (): bool => str_contains($this->teacher->text('#grid'), 'drawing now'), 'ink as it is drawn, over the new channel');
+        $aino->draw('.page-paper', [[0.2, 0.7], [0.6, 0.8]], 'pen', lift: false);
+        $this->teacher->until(
+            fn (): bool => str_contains($this->teacher->text('#grid'), 'drawing now'),
+            'ink as it is drawn, over the new channel',
+        );
         $aino->lift('pen');
         $this->teacher->press(self::ESCAPE);
     }
@@ -160,8 +190,14 @@ final class RoomTest extends BrowserTestCase
             $this->class[$name]->waitForText('#hand', 'Hand is up');
             $this->helper->waitForText('#waiting', $name);
         }
-        $this->teacher->until(fn (): bool => preg_match('/1\s*Aino.*Which end.*2\s*Rafe/s', $this->teacher->text('#waiting')) === 1, 'two hands in order');
-        self::assertStringContainsString('Hand up', (string) $this->teacher->run('return document.querySelector("#desk-heard").textContent'));
+        $this->teacher->until(
+            fn (): bool => preg_match('/1\s*Aino.*Which end.*2\s*Rafe/s', $this->teacher->text('#waiting')) === 1,
+            'two hands in order',
+        );
+        self::assertStringContainsString(
+            'Hand up',
+            (string) $this->teacher->run('return document.querySelector("#desk-heard").textContent'),
+        );
         $this->helper->run('document.querySelector(".hands button").click()');
         $this->helper->type('#talk-words', 'The left one. Measure from there.')->click('#talk-body .btn-go');
         $this->class['Aino']->waitForText('.letter', 'Measure from there');
@@ -178,7 +214,7 @@ final class RoomTest extends BrowserTestCase
     {
         [$tamsin, $iona] = [$this->class['Tamsin'], $this->class['Iona']];
         $this->cut($iona, true);
-        $tamsin->draw('.page-paper', [[.3, .6], [.4, .7], [.5, .6]], 'pen', lift: false);
+        $tamsin->draw('.page-paper', [[0.3, 0.6], [0.4, 0.7], [0.5, 0.6]], 'pen', lift: false);
         $this->teacher->press('p');
         foreach ([$tamsin, $this->class['Rafe'], $this->class['نور']] as $student) {
             $student->waitForText('#cover', 'Look here');
@@ -191,7 +227,10 @@ final class RoomTest extends BrowserTestCase
         $iona->waitForText('#saved', 'Offline');
         $this->cut($iona, false);
         $iona->waitForText('#cover', 'Look here');
-        $iona->until(fn (): bool => $iona->run('return document.querySelector("#saved").dataset.state') === 'held', 'ink that waits');
+        $iona->until(
+            fn (): bool => $iona->run('return document.querySelector("#saved").dataset.state') === 'held',
+            'ink that waits',
+        );
         self::assertSame(0, $this->stored('Iona'));
         $this->teacher->press('p');
         $iona->until(fn (): bool => $this->stored('Iona') === 1, 'the ink that waited');
@@ -199,26 +238,44 @@ final class RoomTest extends BrowserTestCase
 
         // For one alone.
         $this->teacher->press('d');
-        $this->teacher->run('[...document.querySelectorAll(".seat-list button")].find((one) => one.textContent.includes("Wren")).click()');
+        $this->teacher->run(
+            '[...document.querySelectorAll(".seat-list button")].find((one) => one.textContent.includes("Wren")).click()',
+        );
         $this->teacher->until(fn (): bool => str_contains($this->teacher->text('#talk-body'), 'Wren'), 'Wren');
-        $this->teacher->run('[...document.querySelectorAll("#talk-body [data-post]")].find((one) => one.textContent.includes("Pens down")).click()');
+        $this->teacher->run(
+            '[...document.querySelectorAll("#talk-body [data-post]")].find((one) => one.textContent.includes("Pens down")).click()',
+        );
         $this->class['Wren']->seen('#cover');
         self::assertFalse($tamsin->find('#cover')->isDisplayed());
-        $this->teacher->until(fn (): bool => str_contains($this->teacher->text('#talk-body'), 'Pens up'), 'the way back');
-        $this->teacher->run('[...document.querySelectorAll("#talk-body [data-post]")].find((one) => one.textContent.includes("Pens up")).click()');
-        $this->class['Wren']->until(fn (): bool => ! $this->class['Wren']->find('#cover')->isDisplayed(), 'pens up for Wren');
+        $this->teacher->until(
+            fn (): bool => str_contains($this->teacher->text('#talk-body'), 'Pens up'),
+            'the way back',
+        );
+        $this->teacher->run(
+            '[...document.querySelectorAll("#talk-body [data-post]")].find((one) => one.textContent.includes("Pens up")).click()',
+        );
+        $this->class['Wren']->until(
+            fn (): bool => ! $this->class['Wren']->find('#cover')->isDisplayed(),
+            'pens up for Wren',
+        );
         $this->teacher->press(self::ESCAPE);
     }
 
     private function timing(): void
     {
         $this->teacher->press('t');
-        $this->teacher->click('#timer-pens')->type('#timer-form [name=minutes]', '0')->type('#timer-form [name=seconds]', '6')->click('#timer-form .btn');
+        $this->teacher
+            ->click('#timer-pens')
+            ->type('#timer-form [name=minutes]', '0')
+            ->type('#timer-form [name=seconds]', '6')
+            ->click('#timer-form .btn');
         $rafe = $this->class['Rafe'];
         $rafe->until(fn (): bool => preg_match('/^0:0[1-6]$/', $rafe->text('#timer')) === 1, 'the timer on a phone');
         // A page that comes late, and whose clock is an hour wrong, shows the same.
         $otis = $this->class['Otis'];
-        $otis->developer('Page.addScriptToEvaluateOnNewDocument', ['source' => 'const real = Date.now.bind(Date); Date.now = () => real() + 3600000']);
+        $otis->developer('Page.addScriptToEvaluateOnNewDocument', [
+            'source' => 'const real = Date.now.bind(Date); Date.now = () => real() + 3600000',
+        ]);
         $otis->driver->navigate()->refresh();
         $otis->find('#page-frame[data-ready]');
         self::assertMatchesRegularExpression('/^0:0[0-6]$/', $otis->text('#timer'));
@@ -235,12 +292,17 @@ final class RoomTest extends BrowserTestCase
     private function pacing(): void
     {
         [$tamsin, $rafe] = [$this->class['Tamsin'], $this->class['Rafe']];
-        $this->teacher->click('#add-prompt-button')->type('#add-words', 'Brace the frame.')->click('#add-prompt .btn-go');
+        $this->teacher
+            ->click('#add-prompt-button')
+            ->type('#add-words', 'Brace the frame.')
+            ->click('#add-prompt .btn-go');
         $this->teacher->waitForText('#rail', 'not opened yet');
         $this->teacher->click('#pace')->waitForText('#pace', 'Own pace');
         self::assertSame([], array_filter($rafe->all('#prompt-after'), static fn ($one): bool => $one->isDisplayed()));
         $this->teacher->click('#rail-2');
-        $this->teacher->run('[...document.querySelectorAll(".rail-actions:not([hidden]) .rail-step")].find((one) => one.textContent.trim() === "Open").click()');
+        $this->teacher->run(
+            '[...document.querySelectorAll(".rail-actions:not([hidden]) .rail-step")].find((one) => one.textContent.trim() === "Open").click()',
+        );
         $rafe->click('#prompt-after')->waitForText('#prompt-words', 'Brace the frame');
         $rafe->draw('.page-paper', self::LINE, 'touch');
         $rafe->until(fn (): bool => $this->stored('Rafe') === 1, 'a stroke on the second prompt');
@@ -253,8 +315,14 @@ final class RoomTest extends BrowserTestCase
         $rafe->until(fn (): bool => $this->inked($rafe, '#page') > 50, 'the work from before');
         // Closed, it can be looked at and not drawn on.
         $this->teacher->click('#rail-2');
-        $this->teacher->run('[...document.querySelectorAll(".rail-actions:not([hidden]) .rail-step")].find((one) => one.textContent.trim() === "Close").click()');
-        $rafe->until(fn (): bool => $rafe->run('return document.querySelector("#page-frame").classList.contains("is-locked")') === true, 'a closed prompt');
+        $this->teacher->run(
+            '[...document.querySelectorAll(".rail-actions:not([hidden]) .rail-step")].find((one) => one.textContent.trim() === "Close").click()',
+        );
+        $rafe->until(
+            fn (): bool => $rafe->run('return document.querySelector("#page-frame").classList.contains("is-locked")') ===
+                true,
+            'a closed prompt',
+        );
         $this->teacher->click('#pace')->waitForText('#pace', 'Together');
         $rafe->waitForText('#prompt-number', 'Prompt 1');
         $this->teacher->click('#rail-1');
@@ -266,11 +334,16 @@ final class RoomTest extends BrowserTestCase
         $this->cut($iona, true);
         $this->teacher->press('f');
         $this->teacher->find('#lead [data-ready]');
-        $this->teacher->click('#lead [data-tool=shapes]')->draw('#lead .page-paper', [[.2, .7], [.5, .75], [.8, .8]]);
-        $this->teacher->until(fn (): bool => $this->inked($this->teacher, '#lead .page') > 50, 'a shape on the lead canvas');
+        $this->teacher
+            ->click('#lead [data-tool=shapes]')
+            ->draw('#lead .page-paper', [[0.2, 0.7], [0.5, 0.75], [0.8, 0.8]]);
+        $this->teacher->until(
+            fn (): bool => $this->inked($this->teacher, '#lead .page') > 50,
+            'a shape on the lead canvas',
+        );
         $this->teacher->press('f');
         // Bram's pen is on the page when it comes: the stroke goes on, and is one.
-        $bram->draw('.page-paper', [[.1, .1], [.2, .2], [.3, .1]], 'pen', lift: false);
+        $bram->draw('.page-paper', [[0.1, 0.1], [0.2, 0.2], [0.3, 0.1]], 'pen', lift: false);
         $this->handOut('lead', 'backdrop');
         $bram->until(fn (): bool => $this->layers('Bramwell') === ['lead'], 'what was handed out');
         $bram->waitForText('#notice', 'handed something out');
@@ -292,7 +365,7 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->click('#handout-form .btn-end');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === 0, 'an empty canvas');
         self::assertSame(2, $this->stored('Tamsin'));
-        $tamsin->draw('.page-paper', [[.7, .1], [.8, .2], [.9, .1]], 'pen');
+        $tamsin->draw('.page-paper', [[0.7, 0.1], [0.8, 0.2], [0.9, 0.1]], 'pen');
         $tamsin->until(fn (): bool => $this->stored('Tamsin') === 3, 'new work');
         $this->teacher->click('#desk-notice button');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') > $before, 'the old work beside the new');
@@ -307,29 +380,49 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->find('#lead [data-ready]');
         $this->teacher->click('#lead-show')->waitForText('#lead-shown', 'Students see page 1');
         foreach ([$tamsin, $rafe] as $student) {
-            $student->click('#lead-look')->until(fn (): bool => $this->inked($student, '#lead-page') > 50, 'the teacher\'s page');
+            $student
+                ->click('#lead-look')
+                ->until(fn (): bool => $this->inked($student, '#lead-page') > 50, 'the teacher\'s page');
         }
         self::assertFalse($rafe->find('#bench')->isDisplayed(), 'on a phone the pages take turns');
         $rafe->click('#lead-away');
 
         // Another page is prepared meanwhile, and seen by nobody.
         $seen = $this->inked($tamsin, '#lead-page');
-        $this->teacher->click('#lead [data-add-page]')->click('#lead [data-tool=pen]')->draw('#lead .page-paper', self::LINE);
+        $this->teacher
+            ->click('#lead [data-add-page]')
+            ->click('#lead [data-tool=pen]')
+            ->draw('#lead .page-paper', self::LINE);
         usleep(700_000);
         self::assertSame($seen, $this->inked($tamsin, '#lead-page'));
         $this->teacher->click('#lead [data-page-step="-1"]');
 
-        $this->teacher->click('#lead-ink')->until(fn (): bool => $this->teacher->run('return document.querySelector("#lead-ink").ariaPressed') === 'true', 'lead ink');
-        $this->teacher->draw('#lead .page-paper', [[.2, .2], [.5, .3], [.8, .2]], 'mouse', lift: false);
-        $rafe->until(fn (): bool => $this->inked($rafe, '#bench .page-under') > 20, 'the teacher\'s ink while it is drawn');
+        $this->teacher
+            ->click('#lead-ink')
+            ->until(
+                fn (): bool => $this->teacher->run('return document.querySelector("#lead-ink").ariaPressed') === 'true',
+                'lead ink',
+            );
+        $this->teacher->draw('#lead .page-paper', [[0.2, 0.2], [0.5, 0.3], [0.8, 0.2]], 'mouse', lift: false);
+        $rafe->until(
+            fn (): bool => $this->inked($rafe, '#bench .page-under') > 20,
+            'the teacher\'s ink while it is drawn',
+        );
         $this->teacher->lift();
         usleep(500_000);
         self::assertGreaterThan(20, $this->inked($rafe, '#bench .page-under'));
         $rafe->driver->navigate()->refresh();
         $rafe->find('#page-frame[data-ready]');
-        $rafe->until(fn (): bool => $this->inked($rafe, '#bench .page-under') > 20, 'the ink on a page that was opened anew');
+        $rafe->until(
+            fn (): bool => $this->inked($rafe, '#bench .page-under') > 20,
+            'the ink on a page that was opened anew',
+        );
         $this->teacher->click('#lead-ink')->click('#ink-off [value=stays]');
-        $rafe->until(fn (): bool => $this->inked($rafe, '#bench .page-under') === 0 && $this->layers('Rafe') === ['student', 'lead', 'lead'], 'the ink as a backdrop');
+        $rafe->until(
+            fn (): bool => $this->inked($rafe, '#bench .page-under') === 0 &&
+                $this->layers('Rafe') === ['student', 'lead', 'lead'],
+            'the ink as a backdrop',
+        );
         $this->teacher->click('#lead-show');
         $tamsin->until(fn (): bool => ! $tamsin->find('#lead-side')->isDisplayed(), 'the teacher\'s page to go');
         $this->teacher->press('f');
@@ -339,7 +432,10 @@ final class RoomTest extends BrowserTestCase
     {
         [$tamsin, $rafe] = [$this->class['Tamsin'], $this->class['Rafe']];
         $this->teacher->click('#desk-menu summary')->click('#settings-button')->click('#settings [name=cover]');
-        $this->teacher->until(fn (): bool => $this->teacher->run('return document.body.classList.contains("is-covered")') === true, 'covered work');
+        $this->teacher->until(
+            fn (): bool => $this->teacher->run('return document.body.classList.contains("is-covered")') === true,
+            'covered work',
+        );
         self::assertSame(0, $this->inked($this->teacher, '.tile'));
         $this->teacher->press(self::ESCAPE);
         $rafe->click('#send')->waitForText('#send', 'Take back');
@@ -349,7 +445,9 @@ final class RoomTest extends BrowserTestCase
         $tamsin->click('#send')->waitForText('#send', 'Take back');
         $this->teacher->run('document.querySelector(".tile-open").click()');
         $this->teacher->waitForText('#desk-notice', 'Covered until you reveal');
-        $this->teacher->run('[...document.querySelectorAll(".rail-actions:not([hidden]) button")].find((one) => one.textContent.trim() === "Reveal").click()');
+        $this->teacher->run(
+            '[...document.querySelectorAll(".rail-actions:not([hidden]) button")].find((one) => one.textContent.trim() === "Reveal").click()',
+        );
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.tile') > 50, 'all work at once');
         $this->helper->until(fn (): bool => $this->inked($this->helper, '.tile') > 50, 'all work at the helper\'s');
         $tamsin->until(fn (): bool => ! $tamsin->find('#send')->isEnabled(), 'nothing to take back any more');
@@ -374,8 +472,14 @@ final class RoomTest extends BrowserTestCase
         $other = $this->person('Tamsin again')->visit(self::$crag->address().'/join/'.$this->code);
         $other->type('#name', 'Tamsin')->click('form > .btn-go')->waitForText('h1', 'knocking');
         $this->teacher->waitForText('#waiting', 'says: I am Tamsin');
-        $this->teacher->click('#waiting .is-knocking [data-do=who-is-it]')->waitForText('#who-is-it', 'open now on a laptop');
-        self::assertSame('no', $this->teacher->run('return document.activeElement.value'), 'the easy answer gives nothing away');
+        $this->teacher
+            ->click('#waiting .is-knocking [data-do=who-is-it]')
+            ->waitForText('#who-is-it', 'open now on a laptop');
+        self::assertSame(
+            'no',
+            $this->teacher->run('return document.activeElement.value'),
+            'the easy answer gives nothing away',
+        );
         $this->teacher->click('#who-is-it [value=yes]');
         $other->find('#page-frame[data-ready]');
         $other->waitForText('.strip-who', 'Tamsin');
@@ -386,7 +490,9 @@ final class RoomTest extends BrowserTestCase
 
     private function ending(): void
     {
-        $this->teacher->run('window.asked = ""; window.confirm = (question) => { window.asked = question; return true; }');
+        $this->teacher->run(
+            'window.asked = ""; window.confirm = (question) => { window.asked = question; return true; }',
+        );
         $this->teacher->run('const form = document.querySelector("#end").form; window.told = form.dataset.ask');
         self::assertStringContainsString('kept until', (string) $this->teacher->run('return window.told'));
         $this->teacher->click('#desk-menu summary')->click('#end')->waitForText('main', 'deleted by themselves');
@@ -400,14 +506,21 @@ final class RoomTest extends BrowserTestCase
     private function cut(Page $page, bool $isCut): void
     {
         $page->offline($isCut);
-        $page->run('window.isCut = arguments[0]; if (arguments[0]) window.sockets.forEach((socket) => socket.close()); else window.dispatchEvent(new Event("online"))', $isCut);
+        $page->run(
+            'window.isCut = arguments[0]; if (arguments[0]) window.sockets.forEach((socket) => socket.close()); else window.dispatchEvent(new Event("online"))',
+            $isCut,
+        );
     }
 
     private function handOut(string $what, string $mode): void
     {
         $this->teacher->press('h');
         $this->teacher->seen('#handout');
-        $this->teacher->run('document.querySelector(`#handout [name=what][value="${arguments[0]}"]`).click(); document.querySelector(`#handout [name=mode][value="${arguments[1]}"]`).click()', $what, $mode);
+        $this->teacher->run(
+            'document.querySelector(`#handout [name=what][value="${arguments[0]}"]`).click(); document.querySelector(`#handout [name=mode][value="${arguments[1]}"]`).click()',
+            $what,
+            $mode,
+        );
         $this->teacher->click('#handout-form .btn-go');
     }
 

@@ -43,13 +43,30 @@ final class ServiceTest extends TestCase
         $front = Port::free();
         $port = Port::free();
         $url = 'https://'.self::NAME.":{$front}";
-        $this->start([PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'], ['CRAG_URL' => $url, 'CRAG_PROXIES' => '127.0.0.1', 'CRAG_WATCH_FROM' => '127.0.0.1 10.1.2.3', 'CRAG_TEACHERS' => 'anybody'] + $this->folders());
+        $this->start(
+            [PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'],
+            [
+                'CRAG_URL' => $url,
+                'CRAG_PROXIES' => '127.0.0.1',
+                'CRAG_WATCH_FROM' => '127.0.0.1 10.1.2.3',
+                'CRAG_TEACHERS' => 'anybody',
+            ] + $this->folders(),
+        );
         $this->front($front, $port);
         $this->untilUp("http://127.0.0.1:{$port}/up");
 
         [$status, $head, $body] = $this->ask("{$url}/");
         self::assertSame(200, $status, $body);
-        foreach (['strict-transport-security: max-age=31536000', "content-security-policy: default-src 'self'", 'x-frame-options: deny', 'x-content-type-options: nosniff', 'referrer-policy: same-origin', 'wss://'.self::NAME] as $header) {
+        foreach (
+            [
+                'strict-transport-security: max-age=31536000',
+                "content-security-policy: default-src 'self'",
+                'x-frame-options: deny',
+                'x-content-type-options: nosniff',
+                'referrer-policy: same-origin',
+                'wss://'.self::NAME,
+            ] as $header
+        ) {
             self::assertStringContainsString($header, strtolower($head));
         }
         preg_match_all('/^set-cookie: (.*)$/im', $head, $cookies);
@@ -57,7 +74,9 @@ final class ServiceTest extends TestCase
         foreach ($cookies[1] as $cookie) {
             self::assertMatchesRegularExpression('/secure/i', $cookie);
             // The one that scripts may read is worth nothing without the session's.
-            str_starts_with($cookie, 'XSRF-TOKEN') || self::assertMatchesRegularExpression('/httponly/i', $cookie);
+            if (! str_starts_with($cookie, 'XSRF-TOKEN')) {
+                self::assertMatchesRegularExpression('/httponly/i', $cookie);
+            }
             self::assertMatchesRegularExpression('/samesite/i', $cookie);
         }
         self::assertStringContainsString("action=\"{$url}/start\"", $body);
@@ -71,7 +90,15 @@ final class ServiceTest extends TestCase
         self::assertSame(403, $this->ask("http://127.0.0.1:{$port}/metrics", ['X-Forwarded-For: 10.9.9.9'])[0]);
         self::assertSame(403, $this->ask("http://127.0.0.1:{$port}/health", ['X-Forwarded-For: 10.9.9.9'])[0]);
         // A socket through both.
-        self::assertSame(403, $this->ask("{$url}/live/desk/01hzzzzzzzzzzzzzzzzzzzzzzz", ['Connection: Upgrade', 'Upgrade: websocket', 'Sec-WebSocket-Version: 13', 'Sec-WebSocket-Key: dGhlIHNhbXBsZSBub25jZQ=='])[0]);
+        self::assertSame(
+            403,
+            $this->ask("{$url}/live/desk/01hzzzzzzzzzzzzzzzzzzzzzzz", [
+                'Connection: Upgrade',
+                'Upgrade: websocket',
+                'Sec-WebSocket-Version: 13',
+                'Sec-WebSocket-Key: dGhlIHNhbXBsZSBub25jZQ==',
+            ])[0],
+        );
     }
 
     public function test_a_user_without_rights_runs_it_from_a_folder_that_cannot_be_written(): void
@@ -81,18 +108,45 @@ final class ServiceTest extends TestCase
         }
         // As the setting up has it: the project is root's, and everybody may read it.
         (new Process(['chmod', '-R', 'go+rX', 'vendor', 'public', 'storage/setup'], Setup::root()))->mustRun();
-        if ((new Process(['setpriv', '--reuid=65534', '--regid=65534', '--clear-groups', 'test', '-r', Setup::root().'/vendor/autoload.php']))->run() !== 0) {
+        if (
+            (new Process([
+                'setpriv',
+                '--reuid=65534',
+                '--regid=65534',
+                '--clear-groups',
+                'test',
+                '-r',
+                Setup::root().'/vendor/autoload.php',
+            ]))->run() !== 0
+        ) {
             self::markTestSkipped('The project lies in a folder that only root may enter.');
         }
         chown($this->folder, 65534);
         chgrp($this->folder, 65534);
         $port = Port::free();
-        $as = ['setpriv', '--reuid=65534', '--regid=65534', '--clear-groups', '--no-new-privs', '--bounding-set=-all', 'env', "HOME={$this->folder}", "TMPDIR={$this->folder}"];
-        $serve = $this->start([...$as, PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'], $this->folders());
+        $as = [
+            'setpriv',
+            '--reuid=65534',
+            '--regid=65534',
+            '--clear-groups',
+            '--no-new-privs',
+            '--bounding-set=-all',
+            'env',
+            "HOME={$this->folder}",
+            "TMPDIR={$this->folder}",
+        ];
+        $serve = $this->start(
+            [...$as, PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'],
+            $this->folders(),
+        );
         $this->untilUp("http://127.0.0.1:{$port}/up", $serve);
         [$status, , $body] = $this->ask("http://127.0.0.1:{$port}/");
         self::assertSame(200, $status, $body);
-        $backup = new Process([...$as, PHP_BINARY, 'crag', 'backup', "--into={$this->folder}/backups"], Setup::root(), $this->folders());
+        $backup = new Process(
+            [...$as, PHP_BINARY, 'crag', 'backup', "--into={$this->folder}/backups"],
+            Setup::root(),
+            $this->folders(),
+        );
         $backup->mustRun();
         self::assertStringContainsString('read again and compared', $backup->getOutput());
     }
@@ -107,7 +161,10 @@ final class ServiceTest extends TestCase
             chmod("{$fake}/{$program}", 0o755);
         }
         $port = Port::free();
-        $serve = $this->start([PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'], ['PATH' => "{$fake}:".getenv('PATH')] + $this->folders());
+        $serve = $this->start(
+            [PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'],
+            ['PATH' => "{$fake}:".getenv('PATH')] + $this->folders(),
+        );
         $this->untilUp("http://127.0.0.1:{$port}/up", $serve);
         self::assertFileDoesNotExist("{$fake}/asked");
     }
@@ -140,13 +197,65 @@ final class ServiceTest extends TestCase
     /** The file that ships, with this test's name, ports and certificate in it. */
     private function front(int $port, int $behind): void
     {
-        (new Process(['openssl', 'req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '2', '-subj', '/CN='.self::NAME, '-keyout', "{$this->folder}/key.pem", '-out', "{$this->folder}/cert.pem"]))->mustRun();
+        (new Process([
+            'openssl',
+            'req',
+            '-x509',
+            '-newkey',
+            'rsa:2048',
+            '-nodes',
+            '-days',
+            '2',
+            '-subj',
+            '/CN='.self::NAME,
+            '-keyout',
+            "{$this->folder}/key.pem",
+            '-out',
+            "{$this->folder}/cert.pem",
+        ]))->mustRun();
         $text = (string) file_get_contents(Setup::root().'/deploy/front/nginx.conf');
         $text = str_replace(['crag.sillbeck.example', ':8000'], [self::NAME, ":{$behind}"], $text);
-        $text = (string) preg_replace(['#/etc/letsencrypt/\S+fullchain\.pem#', '#/etc/letsencrypt/\S+privkey\.pem#', '#listen \[::\]:\d+[^;]*;#', '#listen 443#', '#listen 80;#'], ["{$this->folder}/cert.pem", "{$this->folder}/key.pem", '', "listen 127.0.0.1:{$port}", 'listen 127.0.0.1:'.Port::free().';'], $text);
-        $temp = implode(' ', array_map(fn (string $one): string => "{$one}_temp_path {$this->folder}/{$one};", ['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi']));
-        file_put_contents("{$this->folder}/front.conf", (posix_geteuid() === 0 ? 'user root; ' : '')."daemon off; pid {$this->folder}/front.pid; events {} http { {$temp} {$text} }");
-        $this->start(['/usr/sbin/nginx', '-p', $this->folder, '-e', "{$this->folder}/front.log", '-c', "{$this->folder}/front.conf"]);
+        $text = (string) preg_replace(
+            [
+                '#/etc/letsencrypt/\S+fullchain\.pem#',
+                '#/etc/letsencrypt/\S+privkey\.pem#',
+                '#listen \[::\]:\d+[^;]*;#',
+                '#listen 443#',
+                '#listen 80;#',
+            ],
+            [
+                "{$this->folder}/cert.pem",
+                "{$this->folder}/key.pem",
+                '',
+                "listen 127.0.0.1:{$port}",
+                'listen 127.0.0.1:'.Port::free().';',
+            ],
+            $text,
+        );
+        $temp = implode(
+            ' ',
+            array_map(fn (string $one): string => "{$one}_temp_path {$this->folder}/{$one};", [
+                'client_body',
+                'proxy',
+                'fastcgi',
+                'uwsgi',
+                'scgi',
+            ]),
+        );
+        file_put_contents(
+            "{$this->folder}/front.conf",
+            (posix_geteuid() === 0 ? 'user root; ' : '').
+                "daemon off; pid {$this->folder}/front.pid; events {} http { {$temp} {$text} }",
+        );
+        $this->start([
+            '/usr/sbin/nginx',
+            '-p',
+            $this->folder,
+            '-e',
+            "{$this->folder}/front.log",
+            '-c',
+            "{$this->folder}/front.conf",
+        ]);
     }
 
     /** @return array<string, string|false> */
@@ -171,8 +280,21 @@ final class ServiceTest extends TestCase
     {
         $until = microtime(true) + 60;
         while (@file_get_contents($address) !== 'up') {
-            self::assertLessThan($until, microtime(true), implode("\n", array_map(static fn (Process $one): string => $one->getOutput().$one->getErrorOutput(), $this->started)));
-            self::assertTrue($process === null || $process->isRunning(), $process?->getOutput().$process?->getErrorOutput());
+            self::assertLessThan(
+                $until,
+                microtime(true),
+                implode(
+                    "\n",
+                    array_map(
+                        static fn (Process $one): string => $one->getOutput().$one->getErrorOutput(),
+                        $this->started,
+                    ),
+                ),
+            );
+            self::assertTrue(
+                $process === null || $process->isRunning(),
+                $process?->getOutput().$process?->getErrorOutput(),
+            );
             usleep(100_000);
         }
     }
@@ -187,8 +309,14 @@ final class ServiceTest extends TestCase
         self::assertInstanceOf(CurlHandle::class, $curl);
         $port = (int) parse_url($address, PHP_URL_PORT);
         curl_setopt_array($curl, [
-            CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0, CURLOPT_HTTPHEADER => $headers,
-            CURLOPT_RESOLVE => [self::NAME.":{$port}:127.0.0.1"], CURLOPT_TIMEOUT => 10, CURLOPT_HTTP_VERSION => CURL_HTTP_VERSION_1_1,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HEADER => true,
+            CURLOPT_SSL_VERIFYPEER => false,
+            CURLOPT_SSL_VERIFYHOST => 0,
+            CURLOPT_HTTPHEADER => $headers,
+            CURLOPT_RESOLVE => [self::NAME.":{$port}:127.0.0.1"],
+            CURLOPT_TIMEOUT => 10,
+            CURLOPT_HTTP_VERSION => CURL_HTTP_VERSION_1_1,
         ]);
         $answer = (string) curl_exec($curl);
         $head = (int) curl_getinfo($curl, CURLINFO_HEADER_SIZE);

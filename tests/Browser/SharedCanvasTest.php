@@ -33,11 +33,11 @@ final class SharedCanvasTest extends BrowserTestCase
         [$first, $second] = $one->driver->getWindowHandles();
         $one->driver->switchTo()->window($second);
         $one->find('#page-frame[data-ready]');
-        $one->draw('.page-paper', [[.6, .2], [.8, .4]]);
+        $one->draw('.page-paper', [[0.6, 0.2], [0.8, 0.4]]);
         $this->latest($one, $name, 'add', 1);
         $one->driver->switchTo()->window($first);
         $one->until(fn (): bool => $this->inked($one, '#page') > 100, 'the other tab\'s stroke');
-        $one->draw('.page-paper', [[.2, .2], [.4, .4]]);
+        $one->draw('.page-paper', [[0.2, 0.2], [0.4, 0.4]]);
         $this->latest($one, $name, 'add', 2);
         $one->click('#undo');
         $this->latest($one, $name, 'withdraw', 3);
@@ -69,16 +69,39 @@ final class SharedCanvasTest extends BrowserTestCase
     {
         [$page, $name] = $this->student();
         $page->click('[data-tool=stamps]');
-        $page->draw('.page-paper', [[.3, .3]]);
+        $page->draw('.page-paper', [[0.3, 0.3]]);
         $this->latest($page, $name, 'add', 1);
-        $this->teacher->click('#desk-menu summary')->click('#tools-button')->click('#tools [value=starter]')->click('#tools .btn-go');
+        $this->teacher
+            ->click('#desk-menu summary')
+            ->click('#tools-button')
+            ->click('#tools [value=starter]')
+            ->click('#tools .btn-go');
         $page->until(fn (): bool => ! $page->find('[data-tool=stamps]')->isDisplayed(), 'no stamps in the tray');
         self::assertSame('pen', $page->find('#page-frame')->getAttribute('data-using'));
         self::assertGreaterThan(50, $this->inked($page, '#page'));
         $this->sql('update live_sessions set tray = json_set(tray, \'$.changed\', 0)');
-        $refused = $this->post($page, [['body' => ['object' => ['type' => 'stamp', 'stamp' => 'tick', 'x' => 100, 'y' => 100, 'size' => 60, 'colour' => '#25323b']]] + $this->stroke('not-in-the-tray', 1)]);
+        $refused = $this->post($page, [
+            [
+                'body' => [
+                    'object' => [
+                        'type' => 'stamp',
+                        'stamp' => 'tick',
+                        'x' => 100,
+                        'y' => 100,
+                        'size' => 60,
+                        'colour' => '#25323b',
+                    ],
+                ],
+            ] + $this->stroke('not-in-the-tray', 1),
+        ]);
         self::assertStringContainsString('not in the tray', $refused['refused'][0]['reason']);
-        $this->teacher->until(fn (): bool => str_contains((string) $this->teacher->run('return document.querySelector("#tools-button").textContent'), 'Starter'), 'the tray in the menu');
+        $this->teacher->until(
+            fn (): bool => str_contains(
+                (string) $this->teacher->run('return document.querySelector("#tools-button").textContent'),
+                'Starter',
+            ),
+            'the tray in the menu',
+        );
     }
 
     public function test_pieces_are_moved_and_copied_and_cannot_be_lost(): void
@@ -87,44 +110,59 @@ final class SharedCanvasTest extends BrowserTestCase
         $this->teacher->press('f');
         $this->teacher->find('#lead [data-ready]');
         $this->teacher->click('#lead [data-tool=stamps]')->click('[data-stamp=weight]');
-        foreach ([['move', .2], ['stack', .5], ['locked', .8]] as [$how, $x]) {
-            $this->teacher->click('[data-tool=stamps]')->draw('#lead .page-paper', [[$x, .3]]);
-            $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[$x, .3]]);
-            $this->teacher->click('[data-chosen=pieces]')->type('#pieces-alt', "Weight {$how}")->click("#pieces [value={$how}]")->click('#pieces .btn-go');
+        foreach ([['move', 0.2], ['stack', 0.5], ['locked', 0.8]] as [$how, $x]) {
+            $this->teacher->click('[data-tool=stamps]')->draw('#lead .page-paper', [[$x, 0.3]]);
+            $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[$x, 0.3]]);
+            $this->teacher
+                ->click('[data-chosen=pieces]')
+                ->type('#pieces-alt', "Weight {$how}")
+                ->click("#pieces [value={$how}]")
+                ->click('#pieces .btn-go');
             $this->teacher->waitForText('#desk-notice', 'On 1 canvas, to be moved.');
             $this->teacher->run('document.querySelector("#desk-notice").hidden = true');
         }
-        $page->until(fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 3, 'three pieces');
+        $page->until(
+            fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 3,
+            'three pieces',
+        );
         $page->click('[data-tool=move]');
-        $page->draw('.page-paper', [[.2, .3], [.25, .5], [.3, .6]]);
+        $page->draw('.page-paper', [[0.2, 0.3], [0.25, 0.5], [0.3, 0.6]]);
         self::assertCount(1, (array) $this->latest($page, $name, 'arrange', 1)['places']);
-        $page->draw('.page-paper', [[.5, .3], [.5, .5], [.5, .7]]);
+        $page->draw('.page-paper', [[0.5, 0.3], [0.5, 0.5], [0.5, 0.7]]);
         $copy = $this->latest($page, $name, 'add', 2)['object'];
         self::assertIsArray($copy);
         self::assertSame([false, 'Weight stack'], [$copy['stack'], $copy['alt']]);
-        $page->draw('.page-paper', [[.8, .3], [.8, .5]]);
+        $page->draw('.page-paper', [[0.8, 0.3], [0.8, 0.5]]);
         $page->click('#more')->click('[data-empty=all]');
         $this->latest($page, $name, 'clear', 3);
         self::assertGreaterThan(100, $this->inked($page, '#page'));
-        $page->run('[...document.querySelectorAll(".object")].find((one) => one.textContent.includes("Stack")).click()');
+        $page->run(
+            '[...document.querySelectorAll(".object")].find((one) => one.textContent.includes("Stack")).click()',
+        );
         self::assertSame('Weight stack', $this->object($this->latest($page, $name, 'add', 4))['alt']);
         $late = $this->join('Late '.++self::$students, $this->code);
-        $late->until(fn (): bool => $late->run('return document.querySelectorAll(".object").length') === 3, 'the late-comer\'s pieces');
+        $late->until(
+            fn (): bool => $late->run('return document.querySelectorAll(".object").length') === 3,
+            'the late-comer\'s pieces',
+        );
     }
 
     public function test_what_the_teacher_locks_stays_until_it_is_unlocked(): void
     {
         $this->teacher->press('f');
         $this->teacher->find('#lead [data-ready]');
-        $this->teacher->click('[data-tool=shapes]')->draw('#lead .page-paper', [[.2, .3], [.5, .3], [.8, .3]]);
-        $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[.5, .3]]);
-        $this->teacher->click('[data-chosen=lock]')->draw('#lead .page-paper', [[.5, .3], [.5, .6]]);
-        $this->teacher->click('[data-tool=eraser]')->draw('#lead .page-paper', [[.5, .2], [.5, .4]]);
+        $this->teacher->click('[data-tool=shapes]')->draw('#lead .page-paper', [[0.2, 0.3], [0.5, 0.3], [0.8, 0.3]]);
+        $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[0.5, 0.3]]);
+        $this->teacher->click('[data-chosen=lock]')->draw('#lead .page-paper', [[0.5, 0.3], [0.5, 0.6]]);
+        $this->teacher->click('[data-tool=eraser]')->draw('#lead .page-paper', [[0.5, 0.2], [0.5, 0.4]]);
         $this->teacher->waitForText('#lead-saved', 'Saved');
         self::assertSame('add arrange', $this->leadKinds());
-        $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[.5, .3]]);
+        $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[0.5, 0.3]]);
         $this->teacher->click('[data-chosen=lock]')->press("\u{E017}");
-        $this->teacher->until(fn (): bool => $this->leadKinds() === 'add arrange arrange remove', 'unlocked and deleted');
+        $this->teacher->until(
+            fn (): bool => $this->leadKinds() === 'add arrange arrange remove',
+            'unlocked and deleted',
+        );
     }
 
     public function test_pictures_come_from_files_the_clipboard_a_drop_and_the_camera(): void
@@ -133,31 +171,42 @@ final class SharedCanvasTest extends BrowserTestCase
         $page->click('[data-tool=picture]');
         $field = $page->find('.bench-file');
         $page->run('arguments[0].hidden = false', $field);
-        $field->setFileDetector(new LocalFileDetector)->sendKeys($this->png());
+        $field->setFileDetector(new LocalFileDetector())->sendKeys($this->png());
         $picture = $this->object($this->latest($page, $name, 'add', 1));
         self::assertSame('picture', $picture['type']);
         self::assertSame([3200, 2400], [$picture['w'], $picture['h']]);
-        $page->run(<<<'JS'
+        $page->run(
+            <<<'JS'
             const bytes = await (await new Promise((done) => { const c = new OffscreenCanvas(200, 100); c.getContext('2d').fillRect(0, 0, 200, 100); done(c.convertToBlob()); })).arrayBuffer();
             window.clip = new File([bytes], 'clip.png', { type: 'image/png' });
             const data = new DataTransfer(); data.items.add(window.clip);
             document.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
-            JS);
+            JS
+            ,
+        );
         self::assertSame(2000, $this->object($this->latest($page, $name, 'add', 2))['w']);
-        $page->run(<<<'JS'
+        $page->run(
+            <<<'JS'
             const data = new DataTransfer(); data.items.add(window.clip);
             const box = document.querySelector('.page-paper').getBoundingClientRect();
             document.querySelector('#page-frame').dispatchEvent(new DragEvent('drop', { dataTransfer: data, clientX: box.left + box.width / 4, clientY: box.top + box.height / 2, bubbles: true, cancelable: true }));
-            JS);
+            JS
+            ,
+        );
         self::assertEqualsWithDelta(3000, $this->object($this->latest($page, $name, 'add', 3))['x'], 20);
         $page->click('[data-tool=picture]')->click('.tray-options [data-camera]');
-        $page->until(fn (): bool => $page->run('return document.querySelector(".camera-view").videoWidth > 0'), 'the camera\'s picture');
+        $page->until(
+            fn (): bool => $page->run('return document.querySelector(".camera-view").videoWidth > 0'),
+            'the camera\'s picture',
+        );
         $page->click('[data-shoot]');
         self::assertSame('picture', $this->object($this->latest($page, $name, 'add', 4))['type']);
         $page->until(fn (): bool => $this->inked($page, '#page') > 10_000, 'the pictures drawn');
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.tile') > 300, 'the pictures on the grid');
 
-        $page->run('const data = new DataTransfer(); data.items.add(new File(["nonsense"], "x.png", { type: "image/png" })); document.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }))');
+        $page->run(
+            'const data = new DataTransfer(); data.items.add(new File(["nonsense"], "x.png", { type: "image/png" })); document.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }))',
+        );
         $page->waitForText('#notice', 'not a PNG');
         self::assertCount(4, $this->log($name));
     }
@@ -165,13 +214,16 @@ final class SharedCanvasTest extends BrowserTestCase
     public function test_what_was_copied_is_pasted_on_the_next_prompt(): void
     {
         [$page, $name] = $this->student();
-        $page->click('[data-tool=text]')->draw('.page-paper', [[.3, .3]]);
+        $page->click('[data-tool=text]')->draw('.page-paper', [[0.3, 0.3]]);
         $page->seen('.page-typing')->sendKeys('M = F × d');
         $page->press(self::ESCAPE)->press(self::CONTROL, 'a')->press(self::CONTROL, 'c');
         $this->latest($page, $name, 'add', 1);
         $first = $page->find('#page-frame')->getAttribute('data-ready');
         $this->teacher->click('#hand-out')->click('[value=next]')->click('#handout .btn-go');
-        $page->until(fn (): bool => $page->find('#page-frame')->getAttribute('data-ready') !== $first, 'the next prompt');
+        $page->until(
+            fn (): bool => $page->find('#page-frame')->getAttribute('data-ready') !== $first,
+            'the next prompt',
+        );
         $page->run('document.querySelector("#page-frame").focus()');
         $page->press(self::CONTROL, 'v');
         $pasted = $this->latest($page, $name, 'add', 2)['objects'];
@@ -182,10 +234,11 @@ final class SharedCanvasTest extends BrowserTestCase
     public function test_a_canvas_is_saved_in_every_format_and_its_ink_comes_in_again(): void
     {
         [$page, $name] = $this->student();
-        $page->draw('.page-paper', [[.2, .2], [.3, .3], [.4, .2]]);
+        $page->draw('.page-paper', [[0.2, 0.2], [0.3, 0.3], [0.4, 0.2]]);
         $this->latest($page, $name, 'add', 1);
         $page->click('#more');
-        $saved = $page->run(<<<'JS'
+        $saved = $page->run(
+            <<<'JS'
             const saved = {};
             for (const link of document.querySelectorAll('#more-menu [data-format]')) {
                 const answer = await fetch(link.href);
@@ -193,14 +246,24 @@ final class SharedCanvasTest extends BrowserTestCase
                 window[link.dataset.format] = await answer.blob();
             }
             return saved;
-            JS);
-        self::assertEquals([
-            'png' => [200, 'image/png', true], 'svg' => [200, 'image/svg+xml', true],
-            'pdf' => [200, 'application/pdf', true], 'inkml' => [200, 'application/inkml+xml', true],
-        ], $saved);
+            JS
+            ,
+        );
+        self::assertEquals(
+            [
+                'png' => [200, 'image/png', true],
+                'svg' => [200, 'image/svg+xml', true],
+                'pdf' => [200, 'application/pdf', true],
+                'inkml' => [200, 'application/inkml+xml', true],
+            ],
+            $saved,
+        );
         $page->press(self::ESCAPE);
         foreach (['inkml', 'svg'] as $i => $format) {
-            $page->run('const data = new DataTransfer(); data.items.add(new File([window[arguments[0]]], "work")); document.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }))', $format);
+            $page->run(
+                'const data = new DataTransfer(); data.items.add(new File([window[arguments[0]]], "work")); document.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }))',
+                $format,
+            );
             $body = $this->latest($page, $name, 'add', 2 + $i);
             self::assertSame($this->log($name)[0]['body']['object'] ?? null, $this->object($body), $format);
         }
@@ -209,18 +272,25 @@ final class SharedCanvasTest extends BrowserTestCase
     public function test_the_replay_plays_and_can_be_scrubbed(): void
     {
         [$page, $name] = $this->student();
-        foreach ([.2, .4, .6] as $i => $y) {
-            $page->draw('.page-paper', [[.2, $y], [.5, $y], [.8, $y]]);
+        foreach ([0.2, 0.4, 0.6] as $i => $y) {
+            $page->draw('.page-paper', [[0.2, $y], [0.5, $y], [0.8, $y]]);
             $this->latest($page, $name, 'add', $i + 1);
         }
         $this->teacher->click('.tile-open')->click('#replay');
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.player-page') > 300, 'the replay to draw');
-        $this->teacher->until(fn (): bool => $this->teacher->run('const s = document.querySelector(".player-at"); return Number(s.max) > 0 && s.value === s.max'), 'its end');
+        $this->teacher->until(
+            fn (): bool => $this->teacher->run(
+                'const s = document.querySelector(".player-at"); return Number(s.max) > 0 && s.value === s.max',
+            ),
+            'its end',
+        );
         $end = $this->inked($this->teacher, '.player-page');
-        $this->teacher->run('const s = document.querySelector(".player-at"); s.value = s.max / 2; s.dispatchEvent(new Event("input"))');
+        $this->teacher->run(
+            'const s = document.querySelector(".player-at"); s.value = s.max / 2; s.dispatchEvent(new Event("input"))',
+        );
         $half = $this->inked($this->teacher, '.player-page');
         self::assertGreaterThan(100, $half);
-        self::assertLessThan($end * .8, $half);
+        self::assertLessThan($end * 0.8, $half);
         $this->teacher->click('.player-close');
         self::assertTrue($this->teacher->find('#closeup-page')->isDisplayed());
     }
@@ -241,7 +311,10 @@ final class SharedCanvasTest extends BrowserTestCase
     private function leadKinds(): string
     {
         $session = basename($this->teacher->driver->getCurrentURL());
-        $kinds = $this->sql("select group_concat(kind, ' ') from (select kind from operations where live_session_id = ? and canvas_id in (select id from canvases where seat_id is null) order by n)", [$session]);
+        $kinds = $this->sql(
+            "select group_concat(kind, ' ') from (select kind from operations where live_session_id = ? and canvas_id in (select id from canvases where seat_id is null) order by n)",
+            [$session],
+        );
 
         return is_string($kinds) ? $kinds : '';
     }
@@ -269,9 +342,24 @@ final class SharedCanvasTest extends BrowserTestCase
     /** @return array<string, mixed> */
     private function stroke(string $id, int $i): array
     {
-        return ['id' => $id, 'kind' => 'add', 'layer' => 'student', 'at' => 1_000 * $i, 'body' => [
-            'object' => ['type' => 'line', 'x' => 100, 'y' => 120 * $i, 'w' => 15_000, 'h' => 60, 'colour' => '#25323b', 'width' => 30, 'filled' => false],
-        ]];
+        return [
+            'id' => $id,
+            'kind' => 'add',
+            'layer' => 'student',
+            'at' => 1_000 * $i,
+            'body' => [
+                'object' => [
+                    'type' => 'line',
+                    'x' => 100,
+                    'y' => 120 * $i,
+                    'w' => 15_000,
+                    'h' => 60,
+                    'colour' => '#25323b',
+                    'width' => 30,
+                    'filled' => false,
+                ],
+            ],
+        ];
     }
 
     /**

@@ -29,12 +29,18 @@ final class SocketsTest extends BrowserTestCase
         $student->visit($address)->find('#page-frame[data-ready]');
         $student->until(fn (): bool => $publisher->listeners("seat.{$seat}") === 1, 'the page to be back');
 
-        $student->run('window.heard = []; const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onmessage = (m) => heard.push(m.data); s.onclose = () => heard.push("closed"); s.onopen = () => heard.push("open")', '/live/seat/'.$this->sql('select live_session_id from seats where id = ?', [$seat]).'/'.$seat);
+        $student->run(
+            'window.heard = []; const s = new WebSocket(`ws://${location.host}${arguments[0]}`); s.onmessage = (m) => heard.push(m.data); s.onclose = () => heard.push("closed"); s.onopen = () => heard.push("open")',
+            '/live/seat/'.$this->sql('select live_session_id from seats where id = ?', [$seat]).'/'.$seat,
+        );
         $student->until(fn (): bool => $student->run('return heard.join()') === 'open', 'a second socket');
         $publisher->publish("seat.{$seat}", '"a word"');
         $student->until(fn (): bool => $student->run('return heard.join()') === 'open,"a word"', 'the message');
-        $publisher->close(Audience::seat((new Seat)->forceFill(['id' => $seat, 'turn' => 0])));
-        $student->until(fn (): bool => $student->run('return heard.join()') === 'open,"a word",closed', 'the socket to be closed');
+        $publisher->close(Audience::seat((new Seat())->forceFill(['id' => $seat, 'turn' => 0])));
+        $student->until(
+            fn (): bool => $student->run('return heard.join()') === 'open,"a word",closed',
+            'the socket to be closed',
+        );
         self::assertSame(0, $publisher->listeners('seat.of-nobody'));
     }
 
@@ -46,14 +52,18 @@ final class SocketsTest extends BrowserTestCase
         $seat = basename($student->driver->getCurrentURL());
         $before = Usage::memory(self::$crag->child('nginx')->pid());
         $flood = <<<'JS'
-            const [path, size, times] = arguments;
-            return await new Promise((told) => {
-                const s = new WebSocket(`ws://${location.host}${path}`);
-                s.onclose = () => told(`shut${s.extensions}`);
-                s.onopen = () => { for (let i = 0; i < times; i++) { s.send('x'.repeat(size)); } setTimeout(() => told('open'), 3000); };
-            });
-            JS;
-        self::assertSame('open', $student->run($flood, "/live/wet/{$session}/{$seat}", 12_000, 3), 'as much as a page sends');
+        const [path, size, times] = arguments;
+        return await new Promise((told) => {
+            const s = new WebSocket(`ws://${location.host}${path}`);
+            s.onclose = () => told(`shut${s.extensions}`);
+            s.onopen = () => { for (let i = 0; i < times; i++) { s.send('x'.repeat(size)); } setTimeout(() => told('open'), 3000); };
+        });
+        JS;
+        self::assertSame(
+            'open',
+            $student->run($flood, "/live/wet/{$session}/{$seat}", 12_000, 3),
+            'as much as a page sends',
+        );
         foreach (["/live/wet/{$session}/{$seat}", "/live/seat/{$session}/{$seat}"] as $path) {
             for ($i = 0; $i < 10; $i++) {
                 self::assertSame('shut', $student->run($flood, $path, 1_000_000, 4), 'large ones');
@@ -61,7 +71,7 @@ final class SocketsTest extends BrowserTestCase
             }
         }
         self::assertLessThan($before + 8, Usage::memory(self::$crag->child('nginx')->pid()), 'megabytes of nginx');
-        $student->draw('.page-paper', [[.2, .2], [.5, .4], [.8, .2]]);
+        $student->draw('.page-paper', [[0.2, 0.2], [0.5, 0.4], [0.8, 0.2]]);
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile:nth-child(1)') > 50, 'a stroke');
     }
 
@@ -85,7 +95,13 @@ final class SocketsTest extends BrowserTestCase
             $people[] = [
                 'seat' => basename($page->driver->getCurrentURL()),
                 'canvas' => $page->find('#page-frame')->getAttribute('data-ready'),
-                'cookies' => implode('; ', array_map(static fn ($cookie): string => $cookie->getName().'='.$cookie->getValue(), $page->driver->manage()->getCookies())),
+                'cookies' => implode(
+                    '; ',
+                    array_map(
+                        static fn ($cookie): string => $cookie->getName().'='.$cookie->getValue(),
+                        $page->driver->manage()->getCookies(),
+                    ),
+                ),
             ];
         }
         $all = curl_multi_init();
@@ -105,14 +121,27 @@ final class SocketsTest extends BrowserTestCase
         } while ($running > 0);
 
         foreach ($requests as $request) {
-            self::assertSame(200, curl_getinfo($request, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($request));
+            self::assertSame(
+                200,
+                curl_getinfo($request, CURLINFO_RESPONSE_CODE),
+                (string) curl_multi_getcontent($request),
+            );
         }
         foreach ($people as $person) {
-            $numbers = $this->sql('select group_concat(n) from (select n from operations where canvas_id = ? order by id)', [$person['canvas']]);
+            $numbers = $this->sql(
+                'select group_concat(n) from (select n from operations where canvas_id = ? order by id)',
+                [$person['canvas']],
+            );
             self::assertSame(implode(',', range(1, 25)), $numbers);
         }
         $session = $this->sql('select live_session_id from canvases where id = ?', [$people[0]['canvas']]);
-        self::assertSame('75,1,75', $this->sql("select count(*) || ',' || min(session_n) || ',' || max(session_n) from operations where live_session_id = ?", [$session]));
+        self::assertSame(
+            '75,1,75',
+            $this->sql(
+                "select count(*) || ',' || min(session_n) || ',' || max(session_n) from operations where live_session_id = ?",
+                [$session],
+            ),
+        );
     }
 
     public function test_two_instances_run_side_by_side_and_know_nothing_of_each_other(): void
@@ -135,7 +164,10 @@ final class SocketsTest extends BrowserTestCase
     private function post(array $person, string $id): CurlHandle
     {
         $operation = [
-            'id' => substr(md5($id), 0, 20), 'kind' => 'add', 'layer' => 'student', 'at' => 1,
+            'id' => substr(md5($id), 0, 20),
+            'kind' => 'add',
+            'layer' => 'student',
+            'at' => 1,
             'body' => ['object' => ['type' => 'stroke', 'colour' => '#25323b', 'width' => 40, 'ink' => 'AgICAg']],
         ];
         $curl = curl_init(self::$crag->address()."/seat/{$person['seat']}/operations");

@@ -30,33 +30,60 @@ final class SteadyTest extends BrowserTestCase
         $this->teacher->click('#shown-none');
         $this->teacher->until(fn (): bool => $this->pressed('#shown-none'), 'no names on what is shown');
         $this->teacher->click('#desk-menu summary')->click('#settings-button');
-        self::assertSame('none', $this->teacher->run('return document.querySelector("#shown_names").value'), 'the form says what holds');
+        self::assertSame(
+            'none',
+            $this->teacher->run('return document.querySelector("#shown_names").value'),
+            'the form says what holds',
+        );
         // A form that was left behind by what another desk did.
         $this->teacher->run('document.querySelector("#shown_names").value = "real"');
         $this->teacher->click('#settings [name=sound]');
-        $this->teacher->until(fn (): bool => $this->sql("select json_extract(settings, '$.sound') from live_sessions order by id desc limit 1") === 0, 'the sound to be off');
-        self::assertSame('none', $this->sql("select json_extract(settings, '$.shown_names') from live_sessions order by id desc limit 1"));
+        $this->teacher->until(
+            fn (): bool => $this->sql(
+                "select json_extract(settings, '$.sound') from live_sessions order by id desc limit 1",
+            ) === 0,
+            'the sound to be off',
+        );
+        self::assertSame(
+            'none',
+            $this->sql("select json_extract(settings, '$.shown_names') from live_sessions order by id desc limit 1"),
+        );
         $this->teacher->press(self::ESCAPE);
 
         $this->teacher->run('document.body.focus()');
         $this->teacher->press('n')->press('n');
         self::assertSame('none', $this->teacher->run('return document.body.dataset.names'), 'here at once');
-        $this->teacher->until(fn (): bool => $this->sql("select json_extract(settings, '$.desk_names') from live_sessions order by id desc limit 1") === 'none', 'and then told');
-        $this->teacher->until(fn (): bool => $this->teacher->run('return document.querySelector("#now").dataset.names') === 'none', 'and said by the server');
+        $this->teacher->until(
+            fn (): bool => $this->sql(
+                "select json_extract(settings, '$.desk_names') from live_sessions order by id desc limit 1",
+            ) === 'none',
+            'and then told',
+        );
+        $this->teacher->until(
+            fn (): bool => $this->teacher->run('return document.querySelector("#now").dataset.names') === 'none',
+            'and said by the server',
+        );
         self::assertSame('Seat 1', $this->teacher->text('.tile-name'));
-        self::assertStringNotContainsString('Tamsin', (string) $this->teacher->run('return document.querySelector(".tile-open").getAttribute("aria-label")'));
+        self::assertStringNotContainsString(
+            'Tamsin',
+            (string) $this->teacher->run('return document.querySelector(".tile-open").getAttribute("aria-label")'),
+        );
         self::assertSame([], $tamsin->complaints());
     }
 
     public function test_the_shield_hides_all_of_the_desk_at_once_whatever_is_open(): void
     {
         $tamsin = $this->join('Tamsin', $this->code);
-        $tamsin->draw('.page-paper', [[.2, .2], [.5, .3]]);
+        $tamsin->draw('.page-paper', [[0.2, 0.2], [0.5, 0.3]]);
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.tile') > 10, 'the stroke');
         $open = [
             'the grid' => static fn () => null,
             'the close-up with its drawer' => fn () => $this->teacher->click('.tile-open')->press('w'),
-            'the class picture' => fn () => $this->teacher->press(self::ESCAPE)->press(self::ESCAPE)->press('m')->find('#picture:not([hidden])'),
+            'the class picture' => fn () => $this->teacher
+                ->press(self::ESCAPE)
+                ->press(self::ESCAPE)
+                ->press('m')
+                ->find('#picture:not([hidden])'),
             'a window' => fn () => $this->teacher->press(self::ESCAPE)->press('k')->seen('#pick'),
         ];
         foreach ($open as $what => $do) {
@@ -65,13 +92,19 @@ final class SteadyTest extends BrowserTestCase
             // A field that somebody is typing in takes the letter.
             $this->teacher->run('document.activeElement.blur()');
             $this->teacher->press('b')->seen('#shield');
-            $read = $this->teacher->run(<<<'JS'
+            $read = $this->teacher->run(
+                <<<'JS'
                 const seen = (one) => one.checkVisibility({ visibilityProperty: true }) && one.getClientRects().length > 0;
                 return [...document.querySelectorAll('.desk-middle, .desk-middle *, #lineup, #lineup *, dialog[open], dialog[open] *, #desk-notice')].filter(seen).slice(0, 5).map((one) => one.outerHTML.slice(0, 80));
-                JS);
+                JS
+                ,
+            );
             self::assertSame([], $read, "nothing is to be read under the Shield over {$what}");
             $this->teacher->press('b');
-            $this->teacher->until(fn (): bool => ! $this->teacher->find('#shield')->isDisplayed(), 'the Shield to come down');
+            $this->teacher->until(
+                fn (): bool => ! $this->teacher->find('#shield')->isDisplayed(),
+                'the Shield to come down',
+            );
         }
     }
 
@@ -79,33 +112,60 @@ final class SteadyTest extends BrowserTestCase
     {
         $tamsin = $this->join('Tamsin', $this->code);
         $ada = $this->join('Ada', $this->code);
-        $tamsin->draw('.page-paper', [[.2, .2], [.5, .3]]);
+        $tamsin->draw('.page-paper', [[0.2, 0.2], [0.5, 0.3]]);
         $this->teacher->until(fn (): bool => $this->stored('Tamsin') === 1, 'the stroke');
-        $screen = $this->person('screen')->visit((string) $this->teacher->run('return document.querySelector("#lineup a").href'));
+        $screen = $this->person('screen')->visit(
+            (string) $this->teacher->run('return document.querySelector("#lineup a").href'),
+        );
         // With a tile chosen, the key still means everybody.
         $this->teacher->click('.tile .tile-name')->press('p');
         foreach ([$tamsin, $ada] as $student) {
             $student->waitForText('#cover', 'Look here');
-            self::assertLessThan(120, $student->run('return document.querySelector("#cover").offsetHeight'), 'a slim band');
+            self::assertLessThan(
+                120,
+                $student->run('return document.querySelector("#cover").offsetHeight'),
+                'a slim band',
+            );
         }
         $this->teacher->press(self::ESCAPE);
-        $this->teacher->run('const select = document.querySelector("#shown-on"); select.value = "both"; select.dispatchEvent(new Event("change", { bubbles: true }))');
-        $this->teacher->until(fn (): bool => $this->sql('select shown_on from live_sessions order by id desc limit 1') === 'both', 'shown on both');
+        $this->teacher->run(
+            'const select = document.querySelector("#shown-on"); select.value = "both"; select.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
+        $this->teacher->until(
+            fn (): bool => $this->sql('select shown_on from live_sessions order by id desc limit 1') === 'both',
+            'shown on both',
+        );
         $this->teacher->run('document.querySelector(".tile-open").focus()');
         $this->teacher->press('s')->waitForText('#lineup', 'Tamsin');
         $this->teacher->click('.lineup-entry .chip');
         $ada->seen('#shown-work img');
-        $ada->until(fn (): bool => $ada->run('const b = document.querySelector("#shown-work img").getBoundingClientRect(), c = document.querySelector("#cover").getBoundingClientRect(); return b.height > 200 && b.top >= c.bottom - 1') === true, 'the work under the band');
+        $ada->until(
+            fn (): bool => $ada->run(
+                'const b = document.querySelector("#shown-work img").getBoundingClientRect(), c = document.querySelector("#cover").getBoundingClientRect(); return b.height > 200 && b.top >= c.bottom - 1',
+            ) === true,
+            'the work under the band',
+        );
         $screen->waitForText('#shown-pens', 'Look here');
-        $screen->until(fn (): bool => $screen->run('const b = document.querySelector(".shown-works img")?.getBoundingClientRect(), c = document.querySelector("#shown-pens").getBoundingClientRect(); return b !== undefined && b.height > 300 && c.height < 90 && b.top >= c.bottom - 1') === true, 'the work under the band on the class screen');
+        $screen->until(
+            fn (): bool => $screen->run(
+                'const b = document.querySelector(".shown-works img")?.getBoundingClientRect(), c = document.querySelector("#shown-pens").getBoundingClientRect(); return b !== undefined && b.height > 300 && c.height < 90 && b.top >= c.bottom - 1',
+            ) === true,
+            'the work under the band on the class screen',
+        );
 
         // One more beside it: the frame that is there stays, and is never blank.
         $ada->run('window.first = document.querySelector("#shown-work img")');
-        $this->teacher->run('[...document.querySelectorAll(".tile-open")].find((one) => one.getAttribute("aria-label").includes("Ada")).focus()');
+        $this->teacher->run(
+            '[...document.querySelectorAll(".tile-open")].find((one) => one.getAttribute("aria-label").includes("Ada")).focus()',
+        );
         $this->teacher->press('p')->press('s')->waitForText('#lineup', 'Ada');
-        $this->teacher->run('document.querySelectorAll(".lineup-entry .chip")[1].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))');
+        $this->teacher->run(
+            'document.querySelectorAll(".lineup-entry .chip")[1].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))',
+        );
         $ada->until(fn (): bool => count($ada->all('#shown-work .shown-work')) === 2, 'both');
-        self::assertTrue($ada->run('return window.first.isConnected && window.first.complete && window.first.naturalWidth > 0'));
+        self::assertTrue(
+            $ada->run('return window.first.isConnected && window.first.complete && window.first.naturalWidth > 0'),
+        );
         self::assertSame([], $screen->complaints());
     }
 
@@ -114,11 +174,19 @@ final class SteadyTest extends BrowserTestCase
         $this->join('Tamsin', $this->code);
         $this->teacher->waitForText('.tile-name', 'Tamsin');
         $this->teacher->click('#desk-menu summary')->click('#settings-button')->click('#settings [name=cover]');
-        $this->teacher->until(fn (): bool => $this->teacher->run('return document.body.classList.contains("is-covered")') === true, 'covered work');
+        $this->teacher->until(
+            fn (): bool => $this->teacher->run('return document.body.classList.contains("is-covered")') === true,
+            'covered work',
+        );
         // Longer than a page may be silent.
         $away = 0;
         for ($end = microtime(true) + 7; microtime(true) < $end; usleep(250_000)) {
-            $away += str_contains((string) $this->teacher->run('return document.querySelector(".tile").dataset.state'), 'away') ? 1 : 0;
+            $away += str_contains(
+                (string) $this->teacher->run('return document.querySelector(".tile").dataset.state'),
+                'away',
+            )
+                ? 1
+                : 0;
         }
         self::assertSame(0, $away, 'a student who is here is not called away');
     }
@@ -129,18 +197,29 @@ final class SteadyTest extends BrowserTestCase
         $this->teacher->waitForText('.tile-name', 'Tamsin');
         $this->teacher->click('#hand-out')->click('[name=what][value=prompt]')->click('[name=mode][value=fresh]');
         self::assertSame('Empty 1 canvas and hand out', $this->teacher->text('#handout-do'));
-        self::assertTrue($this->teacher->run('return document.querySelector("#handout-do").closest("button").classList.contains("btn-end")'));
+        self::assertTrue(
+            $this->teacher->run(
+                'return document.querySelector("#handout-do").closest("button").classList.contains("btn-end")',
+            ),
+        );
         $this->teacher->click('.handout-end button')->waitForText('#desk-notice', 'Emptied 1 canvas and handed out');
         $this->teacher->click('#hand-out')->click('[name=what][value=prompt]');
         self::assertTrue($this->teacher->run('return document.querySelector("[name=mode][value=backdrop]").checked'));
         self::assertSame('Hand out to everybody', $this->teacher->text('#handout-do'));
-        self::assertFalse($this->teacher->run('return document.querySelector("#handout-do").closest("button").classList.contains("btn-end")'));
+        self::assertFalse(
+            $this->teacher->run(
+                'return document.querySelector("#handout-do").closest("button").classList.contains("btn-end")',
+            ),
+        );
     }
 
     public function test_everyone_comes_to_the_first_page_and_goes_back_to_where_they_were(): void
     {
         $session = basename($this->teacher->driver->getCurrentURL());
-        $this->sql('update live_sessions set tray = ? where id = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => ['pages']], 'before' => null, 'changed' => 0]), $session]);
+        $this->sql('update live_sessions set tray = ? where id = ?', [
+            json_encode(['now' => ['kind' => 'maths', 'tools' => ['pages']], 'before' => null, 'changed' => 0]),
+            $session,
+        ]);
         $tamsin = $this->join('Tamsin', $this->code);
         $tamsin->click('[data-add-page]')->waitForText('.bench-page', 'Page 2 of 2');
         $tamsin->waitForText('#saved', 'Saved');
@@ -150,7 +229,9 @@ final class SteadyTest extends BrowserTestCase
         $tamsin->waitForText('.bench-page', 'Page 2 of 2');
 
         // A prompt that closes is said to those who are at it.
-        $this->teacher->run('[...document.querySelectorAll(".rail-actions:not([hidden]) button")].find((one) => one.textContent.trim() === "Close").click()');
+        $this->teacher->run(
+            '[...document.querySelectorAll(".rail-actions:not([hidden]) button")].find((one) => one.textContent.trim() === "Close").click()',
+        );
         $tamsin->waitForText('#notice', 'This prompt is closed');
         self::assertSame([], [...$tamsin->complaints(), ...$this->teacher->complaints()]);
     }
@@ -168,7 +249,9 @@ final class SteadyTest extends BrowserTestCase
         $this->teacher->press(self::ESCAPE)->run('document.querySelector("#lead .page-frame").focus()');
         $this->teacher->press('p');
         $tamsin->waitForText('#cover', 'Look here');
-        $this->teacher->press("\u{E008}", 's')->until(fn (): bool => $this->pressed('#lead [data-tool=shapes]'), 'shapes by Shift and S');
+        $this->teacher
+            ->press("\u{E008}", 's')
+            ->until(fn (): bool => $this->pressed('#lead [data-tool=shapes]'), 'shapes by Shift and S');
         self::assertSame([], $this->teacher->complaints());
     }
 
@@ -178,14 +261,18 @@ final class SteadyTest extends BrowserTestCase
             $this->join("Student {$i}", $this->code);
         }
         $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 3, 'the class');
-        $places = 'return JSON.stringify([...document.querySelectorAll(".tile")].map((one) => { const b = one.getBoundingClientRect(); return [b.left, b.top, b.width, b.height]; }))';
+        $places =
+            'return JSON.stringify([...document.querySelectorAll(".tile")].map((one) => { const b = one.getBoundingClientRect(); return [b.left, b.top, b.width, b.height]; }))';
         $before = $this->teacher->run($places);
         $this->teacher->click('.tile .tile-name')->seen('#chosen');
         self::assertSame($before, $this->teacher->run($places), 'the tiles stay where they are');
         $this->teacher->press(self::ESCAPE);
         $this->teacher->run('document.querySelector(".tile-open").focus()');
         $this->teacher->press("\u{E007}")->press('c');
-        $this->teacher->until(fn (): bool => $this->teacher->run('return document.querySelector("#closeup").dataset.mode') === 'coach', 'coach ink, though the canvas was not there yet');
+        $this->teacher->until(
+            fn (): bool => $this->teacher->run('return document.querySelector("#closeup").dataset.mode') === 'coach',
+            'coach ink, though the canvas was not there yet',
+        );
 
         // Emptied by mistake, and back again.
         $this->teacher->press(self::ESCAPE)->click('[data-do=empty-one]')->click('#empty-one [value=empty]');
@@ -196,7 +283,12 @@ final class SteadyTest extends BrowserTestCase
     public function test_an_ask_counts_down_everywhere_and_a_tile_says_what_its_student_wrote(): void
     {
         $session = basename($this->teacher->driver->getCurrentURL());
-        $this->sql('update prompts set details = ? where live_session_id = ?', [json_encode(['questions' => [['id' => 'q1', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']]]), $session]);
+        $this->sql('update prompts set details = ? where live_session_id = ?', [
+            json_encode([
+                'questions' => [['id' => 'q1', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']],
+            ]),
+            $session,
+        ]);
         $this->teacher->driver->navigate()->refresh();
         $this->teacher->find('#grid[data-ready]');
         foreach (['Tamsin' => '80 N', 'Ada' => '80 N', 'Rafe' => '0.08 kN'] as $name => $answer) {
@@ -205,10 +297,25 @@ final class SteadyTest extends BrowserTestCase
             $page->waitForText('#saved', 'Saved');
         }
         $this->teacher->waitForText('.answer-chip .answer-n', '3');
-        $this->teacher->until(fn (): bool => $this->teacher->run('return [...document.querySelectorAll(".tile")].find((one) => one.textContent.includes("Rafe")).querySelector(".tile-answer").textContent') === '0.08 kN', 'what Rafe wrote');
-        $this->teacher->press('a')->click('#ask-run summary')->type('#run-lines', "F? | 80 N | 6 s\nM? | 2 N m | 60 s")->click('.run-form .btn-slate');
-        $page->until(fn (): bool => preg_match('/^0:0\d$/', $page->text('#quick-ask-left')) === 1, 'the time that is left, on the student\'s page');
-        $this->teacher->until(fn (): bool => preg_match('/^0:0\d$/', $this->teacher->text('#ask-left')) === 1, 'and on the desk');
+        $this->teacher->until(
+            fn (): bool => $this->teacher->run(
+                'return [...document.querySelectorAll(".tile")].find((one) => one.textContent.includes("Rafe")).querySelector(".tile-answer").textContent',
+            ) === '0.08 kN',
+            'what Rafe wrote',
+        );
+        $this->teacher
+            ->press('a')
+            ->click('#ask-run summary')
+            ->type('#run-lines', "F? | 80 N | 6 s\nM? | 2 N m | 60 s")
+            ->click('.run-form .btn-slate');
+        $page->until(
+            fn (): bool => preg_match('/^0:0\d$/', $page->text('#quick-ask-left')) === 1,
+            'the time that is left, on the student\'s page',
+        );
+        $this->teacher->until(
+            fn (): bool => preg_match('/^0:0\d$/', $this->teacher->text('#ask-left')) === 1,
+            'and on the desk',
+        );
         // With the panel closed the run goes on in time: 6 s, and 4 s for the answers.
         $this->teacher->press(self::ESCAPE)->press(self::ESCAPE);
         $began = microtime(true);
@@ -218,6 +325,9 @@ final class SteadyTest extends BrowserTestCase
 
     private function pressed(string $selector): bool
     {
-        return $this->teacher->run('return document.querySelector(arguments[0])?.getAttribute("aria-pressed")', $selector) === 'true';
+        return $this->teacher->run(
+            'return document.querySelector(arguments[0])?.getAttribute("aria-pressed")',
+            $selector,
+        ) === 'true';
     }
 }

@@ -49,10 +49,17 @@ final class SupervisorTest extends TestCase
             foreach ($family as $pid) {
                 $this->until(static fn (): bool => ! self::runs($pid), "process {$pid} of the killed {$part} to be gone");
             }
-            self::assertSame(array_diff_key($before, [$part => 0]), array_diff_key($this->pids(), [$part => 0]), 'the others go on as they were');
+            self::assertSame(
+                array_diff_key($before, [$part => 0]),
+                array_diff_key($this->pids(), [$part => 0]),
+                'the others go on as they were',
+            );
         }
         self::assertTrue($serve->isRunning());
-        self::assertStringContainsString('nginx ended; starting it again', $serve->getErrorOutput().$serve->getOutput());
+        self::assertStringContainsString(
+            'nginx ended; starting it again',
+            $serve->getErrorOutput().$serve->getOutput(),
+        );
     }
 
     public function test_a_second_start_on_the_same_data_is_refused_and_disturbs_nothing(): void
@@ -63,7 +70,10 @@ final class SupervisorTest extends TestCase
         $second = $this->serve(Port::free(), $this->folder.'/second');
         $second->wait();
         self::assertSame(1, $second->getExitCode());
-        self::assertStringContainsString("Crag is running on {$this->folder}/data already", $second->getErrorOutput().$second->getOutput());
+        self::assertStringContainsString(
+            "Crag is running on {$this->folder}/data already",
+            $second->getErrorOutput().$second->getOutput(),
+        );
         self::assertSame($before, $this->pids());
         $this->untilUp();
     }
@@ -96,7 +106,9 @@ final class SupervisorTest extends TestCase
     private function serve(int $port, ?string $run = null): Process
     {
         $process = new Process([PHP_BINARY, 'crag', 'serve', "--port={$port}", '--host=127.0.0.1'], Setup::root(), [
-            'CRAG_DATA' => $this->folder.'/data', 'CRAG_RUN_DIR' => $run ?? $this->folder.'/run', 'CRAG_RUN' => false,
+            'CRAG_DATA' => $this->folder.'/data',
+            'CRAG_RUN_DIR' => $run ?? $this->folder.'/run',
+            'CRAG_RUN' => false,
         ]);
         $process->start();
 
@@ -116,7 +128,14 @@ final class SupervisorTest extends TestCase
 
     private function untilUp(): void
     {
-        $this->until(fn (): bool => @file_get_contents("http://127.0.0.1:{$this->port}/up", false, stream_context_create(['http' => ['timeout' => 2]])) === 'up', 'an answer');
+        $this->until(
+            fn (): bool => @file_get_contents(
+                "http://127.0.0.1:{$this->port}/up",
+                false,
+                stream_context_create(['http' => ['timeout' => 2]]),
+            ) === 'up',
+            'an answer',
+        );
     }
 
     private static function runs(int $pid): bool
@@ -131,7 +150,16 @@ final class SupervisorTest extends TestCase
         $end = microtime(true) + 60;
         while (! $holds()) {
             if (microtime(true) > $end) {
-                throw new RuntimeException("Waited in vain for {$what}.\n".implode("\n", array_map(static fn (Process $one): string => $one->getOutput().$one->getErrorOutput(), $this->started)));
+                throw new RuntimeException(
+                    "Waited in vain for {$what}.\n".
+                        implode(
+                            "\n",
+                            array_map(
+                                static fn (Process $one): string => $one->getOutput().$one->getErrorOutput(),
+                                $this->started,
+                            ),
+                        ),
+                );
             }
             usleep(50_000);
         }

@@ -10,31 +10,44 @@ use Tests\Support\BrowserTestCase;
 /** Each tool after each other tool, the hand that rests on the glass, and what is chosen changed: nothing is lost and nothing appears. */
 final class ToolsTest extends BrowserTestCase
 {
-    private const KINDS = ['pen', 'highlighter', 'line', 'arrow', 'rectangle', 'ellipse', 'triangle', 'polygon', 'curve', 'stamps', 'note', 'text'];
+    private const KINDS = [
+        'pen',
+        'highlighter',
+        'line',
+        'arrow',
+        'rectangle',
+        'ellipse',
+        'triangle',
+        'polygon',
+        'curve',
+        'stamps',
+        'note',
+        'text',
+    ];
 
     /** Pointer events as a hand makes them, in the page itself: hundreds of strokes in a few seconds. */
     private const HAND = <<<'JS'
-        const surface = document.querySelector('#page-frame');
-        const paper = () => document.querySelector('#page > .page-paper').getBoundingClientRect();
-        window.hand = (type, x, y, kind = 'mouse', more = {}) => {
-            const box = paper();
-            surface.dispatchEvent(new PointerEvent(type, { pointerId: { mouse: 1, pen: 2, touch: 3 }[kind], pointerType: kind, isPrimary: true, button: 0, buttons: type === 'pointerup' ? 0 : 1, pressure: .5,
-                width: 20, height: 20, clientX: box.left + x * box.width, clientY: box.top + y * box.height, bubbles: true, cancelable: true, ...more }));
-        };
-        window.drag = (points, kind = 'mouse', more = {}) => {
-            hand('pointerdown', ...points[0], kind, more);
-            points.slice(1).forEach((at) => hand('pointermove', ...at, kind, more));
-            hand('pointerup', ...points.at(-1), kind, more);
-            if (kind === 'mouse' && points.length === 1) surface.dispatchEvent(new MouseEvent('click', { bubbles: true }));
-        };
-        window.pixels = () => {
-            const { width, height } = document.querySelector('#page > .page-ink > .page-dry');
-            const { data } = document.querySelector('#page > .page-ink > .page-dry').getContext('2d').getImageData(0, 0, width, height);
-            let inked = 0, sum = 0;
-            for (let i = 3; i < data.length; i += 4) if (data[i] > 40) { inked++; sum = (sum + (i >> 2) * (data[i - 1] + 1)) % 1e9; }
-            return [inked, sum];
-        };
-        JS;
+    const surface = document.querySelector('#page-frame');
+    const paper = () => document.querySelector('#page > .page-paper').getBoundingClientRect();
+    window.hand = (type, x, y, kind = 'mouse', more = {}) => {
+        const box = paper();
+        surface.dispatchEvent(new PointerEvent(type, { pointerId: { mouse: 1, pen: 2, touch: 3 }[kind], pointerType: kind, isPrimary: true, button: 0, buttons: type === 'pointerup' ? 0 : 1, pressure: .5,
+            width: 20, height: 20, clientX: box.left + x * box.width, clientY: box.top + y * box.height, bubbles: true, cancelable: true, ...more }));
+    };
+    window.drag = (points, kind = 'mouse', more = {}) => {
+        hand('pointerdown', ...points[0], kind, more);
+        points.slice(1).forEach((at) => hand('pointermove', ...at, kind, more));
+        hand('pointerup', ...points.at(-1), kind, more);
+        if (kind === 'mouse' && points.length === 1) surface.dispatchEvent(new MouseEvent('click', { bubbles: true }));
+    };
+    window.pixels = () => {
+        const { width, height } = document.querySelector('#page > .page-ink > .page-dry');
+        const { data } = document.querySelector('#page > .page-ink > .page-dry').getContext('2d').getImageData(0, 0, width, height);
+        let inked = 0, sum = 0;
+        for (let i = 3; i < data.length; i += 4) if (data[i] > 40) { inked++; sum = (sum + (i >> 2) * (data[i - 1] + 1)) % 1e9; }
+        return [inked, sum];
+    };
+    JS;
 
     private Page $page;
 
@@ -44,7 +57,8 @@ final class ToolsTest extends BrowserTestCase
     {
         $this->begin('Wenna');
         $order = self::eachAfterEach(count(self::KINDS));
-        $made = $this->page->driver->executeAsyncScript(<<<'JS'
+        $made = $this->page->driver->executeAsyncScript(
+            <<<'JS'
             const [kinds, order, done] = arguments;
             // A click without a place is a keyboard's press.
             const press = (selector) => document.querySelector('#tray ' + selector).dispatchEvent(new MouseEvent('click', { bubbles: true, detail: 1 }));
@@ -75,26 +89,37 @@ final class ToolsTest extends BrowserTestCase
                 press('[data-tool="pen"]');
                 done(made);
             })();
-            JS, [self::KINDS, $order]);
+            JS
+            ,
+            [self::KINDS, $order],
+        );
         self::assertIsArray($made);
         self::assertCount(count(self::KINDS) * (count(self::KINDS) - 1) + 1, $made);
         $types = ['pen' => 'stroke', 'highlighter' => 'highlight', 'stamps' => 'stamp'];
-        $wanted = array_count_values(array_map(static fn (mixed $kind): string => $types[$kind] ?? (string) $kind, $made));
+        $wanted = array_count_values(
+            array_map(static fn (mixed $kind): string => $types[$kind] ?? (string) $kind, $made),
+        );
         // A tap on a note that lies there opens it: there are fewer than taps.
         unset($wanted['note']);
         ksort($wanted);
-        $this->page->until(fn (): bool => array_diff_key($this->kinds('Wenna'), ['note' => 1]) === $wanted, 'all of them in the log: '.json_encode($wanted));
+        $this->page->until(
+            fn (): bool => array_diff_key($this->kinds('Wenna'), ['note' => 1]) === $wanted,
+            'all of them in the log: '.json_encode($wanted),
+        );
         self::assertGreaterThan(2, $this->kinds('Wenna')['note']);
         $this->page->waitForText('#saved', 'Saved');
         $before = $this->settledPixels();
-        $this->page->run('sessionStorage.setItem("before", document.querySelector("#page > .page-ink > .page-dry").toDataURL())');
+        $this->page->run(
+            'sessionStorage.setItem("before", document.querySelector("#page > .page-ink > .page-dry").toDataURL())',
+        );
         $this->page->visit($this->page->driver->getCurrentURL());
         $this->page->find('#page-frame[data-ready]');
         $this->page->run(self::HAND);
         $after = $this->settledPixels();
         self::assertGreaterThan(10_000, $before[0]);
         self::assertSame($before[0], $after[0]);
-        $differing = $this->page->driver->executeAsyncScript(<<<'JS'
+        $differing = $this->page->driver->executeAsyncScript(
+            <<<'JS'
             const [done] = arguments;
             const dry = document.querySelector('#page > .page-ink > .page-dry');
             const was = new Image();
@@ -107,8 +132,14 @@ final class ToolsTest extends BrowserTestCase
                 done(other);
             };
             was.src = sessionStorage.getItem('before');
-            JS);
-        self::assertLessThan(20, $differing, 'the page after a reload is the page before it, but for the rounding of what lies over what');
+            JS
+            ,
+        );
+        self::assertLessThan(
+            20,
+            $differing,
+            'the page after a reload is the page before it, but for the rounding of what lies over what',
+        );
         self::assertSame([], $this->page->complaints());
     }
 
@@ -116,8 +147,9 @@ final class ToolsTest extends BrowserTestCase
     {
         $this->begin('Keir');
         foreach ([50, 500] as $i => $later) {
-            $y = .2 + .2 * $i;
-            $this->page->driver->executeAsyncScript(<<<'JS'
+            $y = 0.2 + 0.2 * $i;
+            $this->page->driver->executeAsyncScript(
+                <<<'JS'
                 const [y, later, done] = arguments;
                 hand('pointerdown', .2, y, 'pen');
                 hand('pointermove', .3, y, 'pen');
@@ -130,13 +162,17 @@ final class ToolsTest extends BrowserTestCase
                     hand('pointerup', .5, .7, 'touch', { width: 30 });
                     done();
                 }, later);
-                JS, [$y, $later]);
+                JS
+                ,
+                [$y, $later],
+            );
             $stroke = $this->latest($this->page, 'Keir', 'add', $i + 1)['object'] ?? [];
             self::assertSame('stroke', is_array($stroke) ? $stroke['type'] : '');
         }
         $whole = $this->page->run('return document.querySelector("#page > .page-paper").style.transform');
         // A palm that comes down after the pen has gone, one that is there before it, and a broad contact at any time.
-        $this->page->driver->executeAsyncScript(<<<'JS'
+        $this->page->driver->executeAsyncScript(
+            <<<'JS'
             const [done] = arguments;
             drag([[.2, .6], [.5, .6]], 'touch');
             setTimeout(() => {
@@ -148,9 +184,15 @@ final class ToolsTest extends BrowserTestCase
                 hand('pointerup', .7, .8, 'touch');
                 done();
             }, 800);
-            JS);
+            JS
+            ,
+        );
         $this->latest($this->page, 'Keir', 'add', 3);
-        self::assertSame($whole, $this->page->run('return document.querySelector("#page > .page-paper").style.transform'), 'the page has not moved');
+        self::assertSame(
+            $whole,
+            $this->page->run('return document.querySelector("#page > .page-paper").style.transform'),
+            'the page has not moved',
+        );
         // Fingers move what is chosen, and draw where that is wanted.
         $this->page->click('[data-tool=move]');
         $this->page->run("drag([[.2, .2], [.2, .2]], 'mouse')");
@@ -165,11 +207,19 @@ final class ToolsTest extends BrowserTestCase
     public function test_hollow_shapes_let_the_eraser_and_the_lasso_through(): void
     {
         $this->begin('Isla');
-        $this->page->click('[data-tool=shapes]')->click('[data-shape=rectangle]')->run('drag([[.2, .2], [.4, .4], [.6, .6]])');
+        $this->page
+            ->click('[data-tool=shapes]')
+            ->click('[data-shape=rectangle]')
+            ->run('drag([[.2, .2], [.4, .4], [.6, .6]])');
         $this->page->click('[data-tool=pen]')->run('drag([[.35, .4], [.4, .4], [.45, .4]])');
         $this->latest($this->page, 'Isla', 'add', 2);
         $this->page->click('[data-tool=move]')->run('drag([[.3, .35], [.4, .45], [.5, .5]])');
-        $this->page->until(fn (): bool => $this->page->run('return !document.querySelector(".selection").hidden && document.querySelector(".selection").offsetWidth < 200') === true, 'the stroke alone to be chosen');
+        $this->page->until(
+            fn (): bool => $this->page->run(
+                'return !document.querySelector(".selection").hidden && document.querySelector(".selection").offsetWidth < 200',
+            ) === true,
+            'the stroke alone to be chosen',
+        );
         $this->page->click('[data-tool=eraser]')->run('drag([[.4, .35], [.4, .4], [.4, .45]])');
         self::assertCount(1, (array) ($this->latest($this->page, 'Isla', 'remove', 3)['targets'] ?? []));
         $this->page->click('[data-rub=part]')->run('drag([[.15, .3], [.2, .3], [.25, .3]])');
@@ -186,8 +236,12 @@ final class ToolsTest extends BrowserTestCase
         $this->page->run('drag([[.2, .3], [.5, .3], [.8, .3]])');
         $this->latest($this->page, 'Perran', 'add', 1);
         // Eight CSS pixels beside the line: two units of a page at this size are less than one.
-        $beside = $this->page->run('return 8 / document.querySelector("#page > .page-paper").getBoundingClientRect().height');
-        $this->page->click('[data-tool=eraser]')->run('drag([[.4, .3 + arguments[0]], [.45, .3 + arguments[0]]], "touch")', $beside);
+        $beside = $this->page->run(
+            'return 8 / document.querySelector("#page > .page-paper").getBoundingClientRect().height',
+        );
+        $this->page
+            ->click('[data-tool=eraser]')
+            ->run('drag([[.4, .3 + arguments[0]], [.45, .3 + arguments[0]]], "touch")', $beside);
         $this->latest($this->page, 'Perran', 'remove', 2);
         $this->page->click('[data-reach="44"]');
         $this->page->run("hand('pointermove', .5, .5)");
@@ -197,13 +251,16 @@ final class ToolsTest extends BrowserTestCase
     public function test_on_a_phone_held_across_every_tool_is_in_view(): void
     {
         $this->begin('Lowen', 844, 390);
-        $outside = $this->page->run(<<<'JS'
+        $outside = $this->page->run(
+            <<<'JS'
             return [...document.querySelectorAll('#tray .tool')].filter((one) => one.checkVisibility()).filter((one) => {
                 const box = one.getBoundingClientRect();
                 const at = document.elementFromPoint(box.left + box.width / 2, box.top + box.height / 2);
                 return box.bottom > innerHeight || box.height < 44 || at?.closest('.tool') !== one;
             }).map((one) => one.textContent.trim());
-            JS);
+            JS
+            ,
+        );
         self::assertSame([], $outside);
         $this->page->run('drag([[.2, .3], [.5, .3], [.8, .3]], "touch")');
         $this->latest($this->page, 'Lowen', 'add', 1);
@@ -216,7 +273,8 @@ final class ToolsTest extends BrowserTestCase
         $this->begin('Morwen');
         foreach (['pen', 'highlighter'] as $i => $tool) {
             $this->page->click("[data-tool={$tool}]");
-            $differing = $this->page->driver->executeAsyncScript(<<<'JS'
+            $differing = $this->page->driver->executeAsyncScript(
+                <<<'JS'
                 const [y, done] = arguments;
                 const both = () => {
                     const [dry, wet] = ['.page-dry', '.page-wet'].map((one) => document.querySelector('#page > .page-ink > ' + one));
@@ -242,10 +300,17 @@ final class ToolsTest extends BrowserTestCase
                         done([inked, other]);
                     });
                 });
-                JS, [.3]);
+                JS
+                ,
+                [0.3],
+            );
             self::assertIsArray($differing);
             self::assertGreaterThan(500, $differing[0]);
-            self::assertLessThan($differing[0] * .01, $differing[1], "{$tool}: {$differing[1]} of {$differing[0]} pixels change as the pen is lifted");
+            self::assertLessThan(
+                $differing[0] * 0.01,
+                $differing[1],
+                "{$tool}: {$differing[1]} of {$differing[0]} pixels change as the pen is lifted",
+            );
             $this->latest($this->page, 'Morwen', 'add', $i + 1);
         }
     }
@@ -253,16 +318,29 @@ final class ToolsTest extends BrowserTestCase
     public function test_what_is_chosen_takes_another_look(): void
     {
         $this->begin('Jory');
-        $this->page->click('[data-tool=shapes]')->click('[data-shape=ellipse]')->run('drag([[.1, .1], [.2, .2], [.3, .3]])');
+        $this->page
+            ->click('[data-tool=shapes]')
+            ->click('[data-shape=ellipse]')
+            ->run('drag([[.1, .1], [.2, .2], [.3, .3]])');
         $this->page->click('[data-tool=text]')->run('drag([[.5, .2]])');
         $this->page->seen('.page-typing')->sendKeys('240 N m');
-        self::assertSame('rgba(0, 0, 0, 0)', $this->page->run('return getComputedStyle(document.querySelector(".page-typing")).color'), 'words are drawn once while they are typed');
+        self::assertSame(
+            'rgba(0, 0, 0, 0)',
+            $this->page->run('return getComputedStyle(document.querySelector(".page-typing")).color'),
+            'words are drawn once while they are typed',
+        );
         $this->page->click('[data-tool=note]')->run('drag([[.1, .5]])');
         $this->page->seen('.page-typing')->sendKeys('pivot');
         $this->page->click('[data-tool=move]');
         $this->page->until(fn (): bool => count($this->log('Jory')) === 4, 'three things and the words of the note');
         $this->page->run('drag([[.1, .2], [.1, .2]])');
-        foreach (['[data-width="70"]' => ['width' => 70], '[data-filled]' => ['filled' => true], '[data-colour="#8f2d1a"]' => ['colour' => '#8f2d1a']] as $button => $set) {
+        foreach (
+            [
+                '[data-width="70"]' => ['width' => 70],
+                '[data-filled]' => ['filled' => true],
+                '[data-colour="#8f2d1a"]' => ['colour' => '#8f2d1a'],
+            ] as $button => $set
+        ) {
             $this->page->click(".tray-options {$button}");
             self::assertSame($set, $this->latest($this->page, 'Jory', 'change', $n = ($n ?? 4) + 1)['set'] ?? null);
         }
@@ -276,7 +354,12 @@ final class ToolsTest extends BrowserTestCase
         $this->page->run('drag([[.15, .55], [.15, .55]])');
         $this->page->click('.tray-options [data-note="#cfe3f0"]');
         self::assertSame(['colour' => '#cfe3f0'], $this->latest($this->page, 'Jory', 'change', 10)['set'] ?? null);
-        self::assertSame('true', $this->page->run('return document.querySelector(".tray-options [data-note=\'#cfe3f0\']").getAttribute("aria-pressed")'));
+        self::assertSame(
+            'true',
+            $this->page->run(
+                'return document.querySelector(".tray-options [data-note=\'#cfe3f0\']").getAttribute("aria-pressed")',
+            ),
+        );
         self::assertFalse($this->page->seen('.tray-options [data-note="#cfe3f0"]')->getAttribute('hidden') !== null);
     }
 
@@ -285,7 +368,7 @@ final class ToolsTest extends BrowserTestCase
         $this->begin('Nessa');
         $this->page->click('#more')->click('#list-objects');
         self::assertSame('OL', $this->page->run('return document.activeElement.tagName'));
-        foreach ([.2, .23, .26] as $x) {
+        foreach ([0.2, 0.23, 0.26] as $x) {
             $this->page->run('drag([[arguments[0], .2], [arguments[0] + .02, .24]])', $x);
         }
         $this->latest($this->page, 'Nessa', 'add', 3);
@@ -298,7 +381,8 @@ final class ToolsTest extends BrowserTestCase
     public function test_a_page_full_of_ink_is_rubbed_out_without_waiting(): void
     {
         $this->begin('Bryok');
-        $took = $this->page->driver->executeAsyncScript(<<<'JS'
+        $took = $this->page->driver->executeAsyncScript(
+            <<<'JS'
             const [done] = arguments;
             (async () => {
                 for (let i = 0; i < 400; i++) {
@@ -321,11 +405,24 @@ final class ToolsTest extends BrowserTestCase
                 hand('pointerup', .8, .65);
                 done(counted);
             })();
-            JS);
+            JS
+            ,
+        );
         self::assertIsArray($took);
         self::assertSame(0, $took[0], 'the whole page is not drawn for what is rubbed out of it');
         self::assertGreaterThan(5, $took[1]);
-        self::assertGreaterThan(20, count((array) ($this->page->until(fn (): array => array_filter($this->log('Bryok'), static fn (array $one): bool => $one['kind'] === 'remove'), 'it to be rubbed out')[400]['body']['targets'] ?? [])));
+        self::assertGreaterThan(
+            20,
+            count(
+                (array) ($this->page->until(
+                    fn (): array => array_filter(
+                        $this->log('Bryok'),
+                        static fn (array $one): bool => $one['kind'] === 'remove',
+                    ),
+                    'it to be rubbed out',
+                )[400]['body']['targets'] ?? []),
+            ),
+        );
     }
 
     private function begin(string $name, int $width = 1280, int $height = 800): void
@@ -333,7 +430,10 @@ final class ToolsTest extends BrowserTestCase
         if (self::$code === '') {
             [$teacher, self::$code] = $this->startLesson();
             $session = basename($teacher->driver->getCurrentURL());
-            $this->sql('update live_sessions set tray = ? where id = ?', [json_encode(['now' => ['kind' => 'maths', 'tools' => ['pages']], 'before' => null, 'changed' => 0]), $session]);
+            $this->sql('update live_sessions set tray = ? where id = ?', [
+                json_encode(['now' => ['kind' => 'maths', 'tools' => ['pages']], 'before' => null, 'changed' => 0]),
+                $session,
+            ]);
         }
         $this->page = $this->join($name, self::$code, $width, $height);
         $this->page->driver->manage()->timeouts()->setScriptTimeout(60);
@@ -379,14 +479,20 @@ final class ToolsTest extends BrowserTestCase
         $left = [];
         for ($from = 0; $from < $n; $from++) {
             for ($to = 0; $to < $n; $to++) {
-                $from === $to || $left[$from][] = $to;
+                if ($from !== $to) {
+                    $left[$from][] = $to;
+                }
             }
         }
         $stack = [0];
         $order = [];
         while ($stack !== []) {
             $at = $stack[count($stack) - 1];
-            $left[$at] === [] ? $order[] = array_pop($stack) : $stack[] = array_pop($left[$at]);
+            if ($left[$at] === []) {
+                $order[] = array_pop($stack);
+            } else {
+                $stack[] = array_pop($left[$at]);
+            }
         }
 
         return array_reverse($order);

@@ -33,7 +33,7 @@ final class WatchTest extends BrowserTestCase
             $class[$name]->type('#questions input', $answer)->press("\u{E004}");
             $class[$name]->waitForText('#saved', 'Saved');
         }
-        $class['Tamsin']->draw('.page-paper', [[.2, .2], [.5, .3]]);
+        $class['Tamsin']->draw('.page-paper', [[0.2, 0.2], [0.5, 0.3]]);
         $class['Rafe']->click('#hand')->click('#hand-window .btn-go');
         $class['Wren']->click('#send');
 
@@ -87,7 +87,10 @@ final class WatchTest extends BrowserTestCase
         $this->teacher->press(self::ESCAPE);
         for ($i = 0; $i < 4; $i++) {
             $this->teacher->press('k');
-            $picked[] = $this->teacher->until(fn (): string => $this->teacher->find('#pick')->isDisplayed() ? $this->teacher->text('#pick-name') : '', 'somebody to be picked');
+            $picked[] = $this->teacher->until(
+                fn (): string => $this->teacher->find('#pick')->isDisplayed() ? $this->teacher->text('#pick-name') : '',
+                'somebody to be picked',
+            );
             $this->teacher->click('#pick .btn-go');
             $this->teacher->until(fn (): bool => ! $this->teacher->find('#pick')->isDisplayed(), 'the window to close');
         }
@@ -108,7 +111,10 @@ final class WatchTest extends BrowserTestCase
 
     private function point(Page $page, string $paper): void
     {
-        $page->run('const paper = document.querySelector(arguments[0]); const at = paper.getBoundingClientRect(); paper.dispatchEvent(new PointerEvent("pointermove", { bubbles: true, pointerId: 77, pointerType: "mouse", clientX: at.x + at.width * (.4 + Math.random() / 5), clientY: at.y + at.height / 2 }))', $paper);
+        $page->run(
+            'const paper = document.querySelector(arguments[0]); const at = paper.getBoundingClientRect(); paper.dispatchEvent(new PointerEvent("pointermove", { bubbles: true, pointerId: 77, pointerType: "mouse", clientX: at.x + at.width * (.4 + Math.random() / 5), clientY: at.y + at.height / 2 }))',
+            $paper,
+        );
     }
 
     /** Its socket hangs open, but nothing comes from it any more. */
@@ -116,7 +122,11 @@ final class WatchTest extends BrowserTestCase
     {
         $student->run('WebSocket.prototype.send = () => undefined');
         $began = microtime(true);
-        $this->teacher->until(fn (): bool => $this->teacher->find('.tile:nth-child(3)')->getAttribute('data-state') === 'away', 'a silent page to be away', 20);
+        $this->teacher->until(
+            fn (): bool => $this->teacher->find('.tile:nth-child(3)')->getAttribute('data-state') === 'away',
+            'a silent page to be away',
+            20,
+        );
         self::assertLessThan(12, microtime(true) - $began);
         $student->quit();
     }
@@ -124,17 +134,23 @@ final class WatchTest extends BrowserTestCase
     public function test_close_beside_one_student_ink_is_seen_both_ways_and_notes_by_no_student(): void
     {
         $student = $this->join('Solveig', $this->code);
-        $student->draw('.page-paper', [[.2, .2], [.4, .3], [.6, .2]]);
+        $student->draw('.page-paper', [[0.2, 0.2], [0.4, 0.3], [0.6, 0.2]]);
         $this->teacher->until(fn (): bool => $this->stored('Solveig') === 1, 'the stroke');
         $this->teacher->click('.tile-open')->find('#closeup-page-frame[data-ready]');
         $own = $this->inked($student, '#page');
 
         // Coach ink is there before the pen is lifted, and the pointers of both.
         // The last of two quick presses counts, though the notes of the first are still to come.
-        $this->teacher->press('o')->press('c')->draw('#closeup .page-paper', [[.3, .6], [.5, .7], [.7, .6]], lift: false);
+        $this->teacher
+            ->press('o')
+            ->press('c')
+            ->draw('#closeup .page-paper', [[0.3, 0.6], [0.5, 0.7], [0.7, 0.6]], lift: false);
         $student->until(fn (): bool => $this->inked($student, '#page') > $own + 50, 'coach ink while it is drawn');
         // A pointer that rests is not shown for long: the hands move on until they were seen.
-        $seen = static fn (Page $page, string $in): bool => $page->run('return document.querySelector(`${arguments[0]} .page-pointer`)?.textContent ?? null', $in) !== null;
+        $seen = static fn (Page $page, string $in): bool => $page->run(
+            'return document.querySelector(`${arguments[0]} .page-pointer`)?.textContent ?? null',
+            $in,
+        ) !== null;
         $student->until(function () use ($student): bool {
             $this->point($this->teacher, '#closeup .page-paper');
 
@@ -142,7 +158,7 @@ final class WatchTest extends BrowserTestCase
         }, 'the teacher\'s pointer');
         $this->teacher->lift();
         $student->seen('#coach-bar');
-        $student->draw('.page-paper', [[.2, .8], [.4, .85]]);
+        $student->draw('.page-paper', [[0.2, 0.8], [0.4, 0.85]]);
         $this->teacher->until(function () use ($student, $seen): bool {
             $this->point($this->teacher, '#closeup .page-paper');
             $this->point($student, '.page-paper');
@@ -157,7 +173,10 @@ final class WatchTest extends BrowserTestCase
         $student->click('#coach-hide');
         $student->until(fn (): bool => $this->inked($student, '#page') < $with, 'coach ink to be hidden');
         $student->click('#coach-hide')->click('#coach-ask');
-        self::assertStringContainsString('About what you wrote', (string) $student->run('return document.querySelector("#hand-words").value'));
+        self::assertStringContainsString(
+            'About what you wrote',
+            (string) $student->run('return document.querySelector("#hand-words").value'),
+        );
         $student->click('#hand-window .btn-go');
         $this->teacher->waitForText('#waiting', 'Solveig');
 
@@ -169,27 +188,38 @@ final class WatchTest extends BrowserTestCase
         // Private notes: another log, shown on the desk alone.
         $before = $this->inked($student, '#page');
         $this->teacher->press(self::ESCAPE)->press('o');
-        $this->teacher->until(fn (): bool => $this->teacher->find('#closeup')->getAttribute('data-mode') === 'private', 'private notes');
-        $this->teacher->draw('#closeup .page-paper', [[.1, .5], [.9, .5]])->waitForText('#closeup-saved', 'Kept for teachers');
+        $this->teacher->until(
+            fn (): bool => $this->teacher->find('#closeup')->getAttribute('data-mode') === 'private',
+            'private notes',
+        );
+        $this->teacher
+            ->draw('#closeup .page-paper', [[0.1, 0.5], [0.9, 0.5]])
+            ->waitForText('#closeup-saved', 'Kept for teachers');
         $this->teacher->until(fn (): bool => $this->howMany("layer = 'private' and kind = 'add'") === 1, 'the note');
         usleep(400_000);
         self::assertSame($before, $this->inked($student, '#page'));
         $this->teacher->press(self::ESCAPE)->press(self::ESCAPE);
         $this->teacher->until(fn (): bool => ! $this->teacher->find('#closeup')->isDisplayed(), 'the grid');
         $this->teacher->click('.tile-open');
-        $this->teacher->until(fn (): bool => $this->inked($this->teacher, '#closeup .page-over') > 50, 'the notes over the canvas');
+        $this->teacher->until(
+            fn (): bool => $this->inked($this->teacher, '#closeup .page-over') > 50,
+            'the notes over the canvas',
+        );
 
         // As it was when it was last looked at, given back, and taken back.
-        $student->draw('.page-paper', [[.6, .8], [.9, .9]]);
+        $student->draw('.page-paper', [[0.6, 0.8], [0.9, 0.9]]);
         $this->teacher->until(fn (): bool => $this->stored('Solveig') === 3, 'a third stroke');
         $this->teacher->press(self::ESCAPE)->click('.tile-open')->find('#closeup-page-frame[data-ready]');
-        $student->draw('.page-paper', [[.6, .1], [.9, .15]]);
+        $student->draw('.page-paper', [[0.6, 0.1], [0.9, 0.15]]);
         $this->teacher->until(fn (): bool => $this->stored('Solveig') === 4, 'a fourth stroke');
         $this->teacher->press('l')->seen('#player');
         $now = $this->inked($student, '#page');
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.player-page') > 100, 'the last look');
         $this->teacher->click('.player-give');
-        $student->until(fn (): bool => $this->inked($student, '#page') < $now, 'the earlier state on the student\'s page');
+        $student->until(
+            fn (): bool => $this->inked($student, '#page') < $now,
+            'the earlier state on the student\'s page',
+        );
         $this->teacher->click('#desk-notice button');
         $student->until(fn (): bool => $this->inked($student, '#page') === $now, 'all of it again');
         $this->teacher->press('v')->find('#compare[data-ready]');
@@ -201,25 +231,32 @@ final class WatchTest extends BrowserTestCase
 
     public function test_two_desks_a_cut_socket_a_reload_in_mid_stroke_and_a_clock_that_jumps(): void
     {
-        $session = $this->text("select id || '/' || return_key from live_sessions order by created_at desc, id desc limit 1");
+        $session = $this->text(
+            "select id || '/' || return_key from live_sessions order by created_at desc, id desc limit 1",
+        );
         $other = $this->person('another desk')->visit(self::$crag->address()."/return/{$session}");
         $other->find('#grid[data-ready]');
         $student = $this->person('Wren');
-        $student->developer('Page.addScriptToEvaluateOnNewDocument', ['source' => 'const Real = WebSocket; window.sockets = []; window.WebSocket = class extends Real { constructor(address) { super(window.isCut ? "ws://127.0.0.1:1/" : address); window.sockets.push(this); } };']);
-        $student->visit(self::$crag->address().'/join/'.$this->code)->type('#name', 'Wren')->click('form > .btn-go');
+        $student->developer('Page.addScriptToEvaluateOnNewDocument', [
+            'source' => 'const Real = WebSocket; window.sockets = []; window.WebSocket = class extends Real { constructor(address) { super(window.isCut ? "ws://127.0.0.1:1/" : address); window.sockets.push(this); } };',
+        ]);
+        $student
+            ->visit(self::$crag->address().'/join/'.$this->code)
+            ->type('#name', 'Wren')
+            ->click('form > .btn-go');
         $student->find('#page-frame[data-ready]');
-        $this->stroke($student, .1);
+        $this->stroke($student, 0.1);
         $this->agree(1, $student, $other);
 
         // Without a socket for a while, the page polls and stores.
         $student->run('window.isCut = true; window.sockets.forEach((one) => one.close())');
-        $this->stroke($student, .25);
+        $this->stroke($student, 0.25);
         $student->waitForText('#saved', 'slow connection');
         $student->run('window.isCut = false');
         $this->agree(2, $student, $other);
 
         // The pen is down when the page is reloaded: what there is of the stroke is kept.
-        $student->draw('.page-paper', [[.2, .4], [.5, .45], [.8, .4]], lift: false);
+        $student->draw('.page-paper', [[0.2, 0.4], [0.5, 0.45], [0.8, 0.4]], lift: false);
         $student->driver->navigate()->refresh();
         $student->find('#page-frame[data-ready]');
         $student->waitForText('#saved', 'Saved');
@@ -228,7 +265,7 @@ final class WatchTest extends BrowserTestCase
         // The device's clock jumps by an hour, each way.
         foreach ([3_600_000, -3_600_000] as $i => $by) {
             $student->run('const now = Date.now.bind(Date); Date.now = () => now() + arguments[0]', $by);
-            $this->stroke($student, .55 + .15 * $i);
+            $this->stroke($student, 0.55 + 0.15 * $i);
             $this->agree(4 + $i, $student, $other);
         }
         self::assertSame(5, $this->howMany("kind = 'add' and layer = 'student'"));
@@ -236,7 +273,7 @@ final class WatchTest extends BrowserTestCase
 
     private function stroke(Page $student, float $y): void
     {
-        $student->draw('.page-paper', [[.2, $y], [.5, $y + .05], [.8, $y]]);
+        $student->draw('.page-paper', [[0.2, $y], [0.5, $y + 0.05], [0.8, $y]]);
     }
 
     /** Both desks and the database have as many strokes as the student's page, and they look alike. */
@@ -247,7 +284,7 @@ final class WatchTest extends BrowserTestCase
             $desk->until(function () use ($desk, $student): bool {
                 $own = $this->ofStudent($student);
 
-                return $own > 0 && abs($this->ofTile($desk) / $own - 1) < .12;
+                return $own > 0 && abs($this->ofTile($desk) / $own - 1) < 0.12;
             }, "{$strokes} strokes on a desk");
         }
     }
@@ -266,7 +303,8 @@ final class WatchTest extends BrowserTestCase
     /** The length of the ink in page widths: how many columns of pixels are inked, counted stroke by stroke from above. */
     private function length(Page $page, string $selector): float
     {
-        $n = $page->run(<<<'JS'
+        $n = $page->run(
+            <<<'JS'
             const dry = document.querySelector(arguments[0]), paper = dry.closest('.page').querySelector('.page-paper').getBoundingClientRect(), box = dry.getBoundingClientRect();
             const { data } = dry.getContext('2d').getImageData(0, 0, dry.width, dry.height);
             let runs = 0;
@@ -276,7 +314,10 @@ final class WatchTest extends BrowserTestCase
                 }
             }
             return runs / (dry.width * paper.width / box.width);
-            JS, $selector);
+            JS
+            ,
+            $selector,
+        );
 
         return is_numeric($n) ? (float) $n : 0;
     }
@@ -284,7 +325,9 @@ final class WatchTest extends BrowserTestCase
     /** @return list<string> the names on the tiles that are shown */
     private function shown(): array
     {
-        $names = $this->teacher->run('return [...document.querySelectorAll(".tile:not([hidden]) .name-real")].map((one) => one.textContent)');
+        $names = $this->teacher->run(
+            'return [...document.querySelectorAll(".tile:not([hidden]) .name-real")].map((one) => one.textContent)',
+        );
 
         return is_array($names) ? array_values(array_map(strval(...), $names)) : [];
     }
@@ -293,13 +336,23 @@ final class WatchTest extends BrowserTestCase
     private function ask(): void
     {
         $database = new PDO('sqlite:'.self::$crag->data.'/crag.sqlite', options: [PDO::ATTR_TIMEOUT => 5]);
-        $question = ['questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'The force', 'spot' => null, 'right' => '80 N']]];
-        $database->prepare('update prompts set details = ? where id = (select prompt_id from live_sessions order by id desc limit 1)')->execute([json_encode($question)]);
+        $question = [
+            'questions' => [
+                ['id' => 'force', 'kind' => 'number', 'words' => 'The force', 'spot' => null, 'right' => '80 N'],
+            ],
+        ];
+        $database
+            ->prepare(
+                'update prompts set details = ? where id = (select prompt_id from live_sessions order by id desc limit 1)',
+            )
+            ->execute([json_encode($question)]);
     }
 
     private function howMany(string $where): int
     {
-        $n = $this->sql("select count(*) from operations where {$where} and live_session_id = (select id from live_sessions order by id desc limit 1)");
+        $n = $this->sql(
+            "select count(*) from operations where {$where} and live_session_id = (select id from live_sessions order by id desc limit 1)",
+        );
 
         return is_numeric($n) ? (int) $n : -1;
     }

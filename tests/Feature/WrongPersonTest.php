@@ -73,13 +73,30 @@ final class WrongPersonTest extends CragTestCase
         app(ShowToClass::class)->canvas($this->session, $this->canvasOf($this->seat));
         app(Hands::class)->up($this->seat, ShortMessage::read('Stuck'));
         $this->message = $this->session->messages()->firstOrFail();
-        $this->handout = app(HandOutWork::class)->give($this->session, $this->session->prompt()->firstOrFail(), HandoutValue::of(HandoutMode::Fresh, [new PromptPage(Backdrop::blank())]), 'Nothing', null);
+        $this->handout = app(HandOutWork::class)->give(
+            $this->session,
+            $this->session->prompt()->firstOrFail(),
+            HandoutValue::of(HandoutMode::Fresh, [new PromptPage(Backdrop::blank())]),
+            'Nothing',
+            null,
+        );
         $this->pick = $this->session->picks()->create(['seat_id' => $this->seat->id, 'made_at_ms' => 1, 'among' => 1]);
         app(LineUp::class)->add($this->session, [[$this->canvasOf($this->seat), '']], false);
         $this->entry = $this->session->lineup()->firstOrFail();
-        $this->ask = Ask::query()->create(['live_session_id' => $this->session->id, 'n' => 1, 'question' => ['id' => 'ask', 'kind' => 'text', 'words' => 'What holds it?', 'spot' => null, 'right' => []], 'made_at_ms' => 1]);
+        $this->ask = Ask::query()->create([
+            'live_session_id' => $this->session->id,
+            'n' => 1,
+            'question' => ['id' => 'ask', 'kind' => 'text', 'words' => 'What holds it?', 'spot' => null, 'right' => []],
+            'made_at_ms' => 1,
+        ]);
         $this->offer = app(Offering::class)->offer($this->seat, $this->canvasOf($this->seat), '', null, 'Look');
-        $this->run = Run::query()->create(['live_session_id' => $this->session->id, 'lines' => ['Why?'], 'seconds' => 20, 'is_auto' => true, 'by_teams' => false]);
+        $this->run = Run::query()->create([
+            'live_session_id' => $this->session->id,
+            'lines' => ['Why?'],
+            'seconds' => 20,
+            'is_auto' => true,
+            'by_teams' => false,
+        ]);
         LoggedOperation::query()->delete();
     }
 
@@ -95,14 +112,33 @@ final class WrongPersonTest extends CragTestCase
     public function test_nobody_else_opens_a_plan(string $who): void
     {
         $plan = app(MakePlan::class)->empty($this->teacher(), 'Levers');
-        $prompt = app(EditPlan::class)->add($plan, $this->teacher(), PreparedPrompt::saying('Where is the pivot?'), null);
+        $prompt = app(EditPlan::class)->add(
+            $plan,
+            $this->teacher(),
+            PreparedPrompt::saying('Where is the pivot?'),
+            null,
+        );
         $canvas = app(TakesDrawing::class)->canvas($prompt);
-        $fill = ['{plan}' => $plan->id, '{prompt}' => $prompt->id, '{canvas}' => $canvas->id, '{format}' => 'png', '{run}' => $this->session->id, '{intake}' => 'x', '{page}' => '1'];
+        $fill = [
+            '{plan}' => $plan->id,
+            '{prompt}' => $prompt->id,
+            '{canvas}' => $canvas->id,
+            '{format}' => 'png',
+            '{run}' => $this->session->id,
+            '{intake}' => 'x',
+            '{page}' => '1',
+        ];
         $tried = 0;
         $this->become($who, 'desk');
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            foreach (str_starts_with($route->uri(), 'plan/') ? array_diff($route->methods(), ['HEAD']) : [] as $method) {
-                $response = $this->json($method, '/'.strtr($route->uri(), $fill), ['field' => 'words', 'from' => 'Where is the pivot?', 'to' => 'x']);
+            foreach (
+                str_starts_with($route->uri(), 'plan/') ? array_diff($route->methods(), ['HEAD']) : [] as $method
+            ) {
+                $response = $this->json($method, '/'.strtr($route->uri(), $fill), [
+                    'field' => 'words',
+                    'from' => 'Where is the pivot?',
+                    'to' => 'x',
+                ]);
                 self::assertSame(403, $response->status(), "{$who}: {$method} {$route->uri()}");
                 $response->assertDontSee('Where is the pivot?');
                 $tried++;
@@ -122,13 +158,22 @@ final class WrongPersonTest extends CragTestCase
         $mine = app(MakePlan::class)->empty($this->teacher('another-teacher'), 'Mine');
         $this->asTeacher('another-teacher');
         $this->getJson("/plan/{$mine->id}/prompt/{$prompt->id}/canvas")->assertNotFound();
-        $this->postJson("/plan/{$mine->id}/prompt/{$prompt->id}/edits", ['field' => 'words', 'from' => 'Theirs', 'to' => 'x'])->assertNotFound();
+        $this->postJson("/plan/{$mine->id}/prompt/{$prompt->id}/edits", [
+            'field' => 'words',
+            'from' => 'Theirs',
+            'to' => 'x',
+        ])->assertNotFound();
         $this->postJson("/plan/{$mine->id}/prompt/{$prompt->id}/place", ['after' => null])->assertNotFound();
         $this->getJson("/plan/{$mine->id}/canvas/{$canvas->id}/log")->assertNotFound();
         $this->getJson("/plan/{$mine->id}/work/{$canvas->id}.svg")->assertNotFound();
-        $this->postJson("/plan/{$mine->id}/operations", ['canvas' => $canvas->id, 'operations' => [['layer' => 'lead'] + $this->stroke()]])->assertNotFound();
+        $this->postJson("/plan/{$mine->id}/operations", [
+            'canvas' => $canvas->id,
+            'operations' => [['layer' => 'lead'] + $this->stroke()],
+        ])->assertNotFound();
         $this->postJson("/plan/{$mine->id}/follow/{$this->session->id}", [])->assertNotFound();
-        $roster = $this->teacher()->rosters()->create(['name' => '9B']);
+        $roster = $this->teacher()
+            ->rosters()
+            ->create(['name' => '9B']);
         foreach (['get' => "/class/{$roster->id}", 'delete' => "/class/{$roster->id}"] as $method => $address) {
             $this->{$method}($address)->assertNotFound();
         }
@@ -137,7 +182,13 @@ final class WrongPersonTest extends CragTestCase
         }
         $this->get("/class/{$roster->id}/list.csv")->assertNotFound();
         $this->post("/plan/{$mine->id}/start", ['roster' => $roster->id])->assertNotFound();
-        $asset = Asset::query()->create(['plan_id' => $theirs->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 3]);
+        $asset = Asset::query()->create([
+            'plan_id' => $theirs->id,
+            'mime' => 'image/png',
+            'width' => 1,
+            'height' => 1,
+            'bytes' => 3,
+        ]);
         $this->get("/asset/{$asset->id}")->assertForbidden();
         $this->get("/plan-link/{$theirs->id}/wrong")->assertNotFound();
         $this->get("/back/{$this->teacher()->id}/wrong")->assertNotFound();
@@ -156,8 +207,18 @@ final class WrongPersonTest extends CragTestCase
                 continue;
             }
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                $this->become($who, str_starts_with($route->uri(), 'seat/') ? 'seat' : (str_starts_with($route->uri(), 'screen/') ? 'screen' : 'desk'));
-                $response = $this->json($method, '/'.$this->fill($route->uri()), ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke()]]);
+                $this->become(
+                    $who,
+                    str_starts_with($route->uri(), 'seat/')
+                        ? 'seat'
+                        : (str_starts_with($route->uri(), 'screen/')
+                            ? 'screen'
+                            : 'desk'),
+                );
+                $response = $this->json($method, '/'.$this->fill($route->uri()), [
+                    'canvas' => $this->canvasOf($this->seat)->id,
+                    'operations' => [$this->stroke()],
+                ]);
                 self::assertSame(403, $response->status(), "{$who}: {$method} {$route->uri()}");
                 $tried++;
             }
@@ -195,18 +256,54 @@ final class WrongPersonTest extends CragTestCase
     #[DataProvider('nine')]
     public function test_nine_kinds_of_person_read_no_more_than_is_theirs_by_any_route(string $who, array $may): void
     {
-        $text = static fn (string $words, string $layer): array => ['id' => Str::random(20), 'kind' => 'add', 'layer' => $layer, 'at' => 1, 'body' => ['object' => ['type' => 'text', 'text' => $words, 'x' => 2000, 'y' => 2000, 'size' => 300, 'colour' => '#25323b']]];
+        $text = static fn (string $words, string $layer): array => [
+            'id' => Str::random(20),
+            'kind' => 'add',
+            'layer' => $layer,
+            'at' => 1,
+            'body' => [
+                'object' => [
+                    'type' => 'text',
+                    'text' => $words,
+                    'x' => 2000,
+                    'y' => 2000,
+                    'size' => 300,
+                    'colour' => '#25323b',
+                ],
+            ],
+        ];
         $canvas = $this->canvasOf($this->seat);
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$text('WORKOFTAMSIN', 'student')]])->assertJsonCount(1, 'accepted');
-        $this->asTeacher()->getJson("/desk/{$this->session->id}/canvas/{$canvas->id}/notes")->assertOk();
+        $this->asStudent($this->seat, $this->token)
+            ->postJson("/seat/{$this->seat->id}/operations", [
+                'canvas' => $canvas->id,
+                'operations' => [$text('WORKOFTAMSIN', 'student')],
+            ])
+            ->assertJsonCount(1, 'accepted');
+        $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/canvas/{$canvas->id}/notes")
+            ->assertOk();
         $notes = (string) Canvas::query()->where('notes_on_id', $canvas->id)->value('id');
-        $this->postJson("/desk/{$this->session->id}/coach", ['canvas' => $notes, 'operations' => [$text('PRIVATENOTE', 'private')]])->assertJsonCount(1, 'accepted');
+        $this->postJson("/desk/{$this->session->id}/coach", [
+            'canvas' => $notes,
+            'operations' => [$text('PRIVATENOTE', 'private')],
+        ])->assertJsonCount(1, 'accepted');
         app(Hands::class)->up($this->seat, ShortMessage::read('SECRETQUESTION'));
-        $roster = $this->teacher()->rosters()->create(['name' => '9B']);
+        $roster = $this->teacher()
+            ->rosters()
+            ->create(['name' => '9B']);
         $roster->entries()->create(['n' => 1, 'name' => 'Listed', 'pin' => '471188']);
         $this->session->refresh()->update(['roster_id' => $roster->id]);
         app(ShowToClass::class)->canvas($this->session, $canvas->refresh());
-        $secrets = ['work' => 'WORKOFTAMSIN', 'note' => 'PRIVATENOTE', 'words' => 'SECRETQUESTION', 'name' => 'Tamsin', 'return' => $this->session->return_key, 'helper' => $this->session->helper_key, 'pin' => '471188', 'teacher' => $this->teacher()->return_key];
+        $secrets = [
+            'work' => 'WORKOFTAMSIN',
+            'note' => 'PRIVATENOTE',
+            'words' => 'SECRETQUESTION',
+            'name' => 'Tamsin',
+            'return' => $this->session->return_key,
+            'helper' => $this->session->helper_key,
+            'pin' => '471188',
+            'teacher' => $this->teacher()->return_key,
+        ];
         [$mate, $mates] = $this->seat($this->session, 'Mate');
         $this->session->teachers()->attach($this->teacher('a-helper')->id, ['role' => 'helper']);
         match ($who) {
@@ -217,11 +314,22 @@ final class WrongPersonTest extends CragTestCase
         $read = $asked = 0;
         $found = array_fill_keys($may, false);
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            if (preg_match('#^(desk|seat|screen|plan|class|join|live|asset|home|plans|classes|account|up|health)\b#', $route->uri()) !== 1 || ! in_array('GET', $route->methods(), true) || str_contains($route->uri(), '{key}')) {
+            if (
+                preg_match(
+                    '#^(desk|seat|screen|plan|class|join|live|asset|home|plans|classes|account|up|health)\b#',
+                    $route->uri(),
+                ) !== 1 ||
+                ! in_array('GET', $route->methods(), true) ||
+                str_contains($route->uri(), '{key}')
+            ) {
                 continue;
             }
             // A student asks with the own seat and, where that says no, with the other's.
-            foreach (in_array($who, ['classmate', 'knocking', 'sent out'], true) && str_contains($route->uri(), '{seat}') ? [$mate->id, $this->seat->id] : [$this->seat->id] as $seat) {
+            foreach (
+                in_array($who, ['classmate', 'knocking', 'sent out'], true) && str_contains($route->uri(), '{seat}')
+                    ? [$mate->id, $this->seat->id]
+                    : [$this->seat->id] as $seat
+            ) {
                 match ($who) {
                     'owner' => $this->asStudent($this->seat->refresh(), $this->token),
                     'classmate', 'knocking', 'sent out' => $this->asStudent($mate->refresh(), $mates),
@@ -231,9 +339,20 @@ final class WrongPersonTest extends CragTestCase
                 };
                 $formats = str_contains($route->uri(), '{format}') ? ['svg', 'inkml'] : ['svg'];
                 foreach ($formats as $format) {
-                    $address = '/'.str_replace(['{code?}', '/png'], [$this->session->join_code, "/{$format}"], $this->fill(str_replace(['{seat}', '{format}', '{sheet}'], [$seat, $format, 'csv'], $route->uri())));
+                    $address =
+                        '/'.
+                        str_replace(
+                            ['{code?}', '/png'],
+                            [$this->session->join_code, "/{$format}"],
+                            $this->fill(
+                                str_replace(['{seat}', '{format}', '{sheet}'], [$seat, $format, 'csv'], $route->uri()),
+                            ),
+                        );
                     $answer = $this->get($address);
-                    $body = $answer->baseResponse instanceof StreamedResponse ? $answer->streamedContent() : (string) $answer->getContent();
+                    $body =
+                        $answer->baseResponse instanceof StreamedResponse
+                            ? $answer->streamedContent()
+                            : (string) $answer->getContent();
                     foreach ($secrets as $what => $secret) {
                         if (str_contains($body, $secret)) {
                             self::assertContains($what, $may, "{$who} reads the {$what} at {$address}");
@@ -253,7 +372,12 @@ final class WrongPersonTest extends CragTestCase
     public function test_a_list_where_one_thing_is_meant_is_refused_and_odd_lists_break_nothing(): void
     {
         $plan = app(MakePlan::class)->empty($this->teacher(), 'Levers');
-        $prompt = app(EditPlan::class)->add($plan, $this->teacher(), PreparedPrompt::saying('Where is the pivot?'), null);
+        $prompt = app(EditPlan::class)->add(
+            $plan,
+            $this->teacher(),
+            PreparedPrompt::saying('Where is the pivot?'),
+            null,
+        );
         $several = (new ReflectionClassConstant(PlainInput::class, 'SEVERAL'))->getValue();
         self::assertIsArray($several);
         $tried = 0;
@@ -261,19 +385,55 @@ final class WrongPersonTest extends CragTestCase
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $isSeat = str_starts_with($route->uri(), 'seat/');
             // What ends, forgets or deletes takes no input.
-            if (preg_match('#^(desk|seat|plan|plans|classes|account|join|start)\b#', $route->uri()) !== 1 || preg_match('#/end$|forget|clear-fresh|\{key\}|/handout/#', $route->uri()) === 1) {
+            if (
+                preg_match('#^(desk|seat|plan|plans|classes|account|join|start)\b#', $route->uri()) !== 1 ||
+                preg_match('#/end$|forget|clear-fresh|\{key\}|/handout/#', $route->uri()) === 1
+            ) {
                 continue;
             }
             foreach (array_intersect($route->methods(), ['GET', 'POST']) as $method) {
                 cache()->flush();
-                $isSeat ? $this->asStudent($this->seat, $this->token) : $this->asTeacher();
-                $address = '/'.strtr($this->fill($route->uri()), ['{plan}' => $plan->id, $this->session->id.'/pages' => 'x/pages']);
-                $address = str_starts_with($route->uri(), 'plan/') ? '/'.strtr($route->uri(), ['{plan}' => $plan->id, '{prompt}' => $prompt->id, '{run}' => 'x', '{intake}' => 'x', '{page}' => '1', '{format}' => 'png', '{canvas}' => 'x']) : $address;
+                if ($isSeat) {
+                    $this->asStudent($this->seat, $this->token);
+                } else {
+                    $this->asTeacher();
+                }
+                $address =
+                    '/'.
+                    strtr($this->fill($route->uri()), [
+                        '{plan}' => $plan->id,
+                        $this->session->id.'/pages' => 'x/pages',
+                    ]);
+                $address = str_starts_with($route->uri(), 'plan/')
+                    ? '/'.
+                        strtr($route->uri(), [
+                            '{plan}' => $plan->id,
+                            '{prompt}' => $prompt->id,
+                            '{run}' => 'x',
+                            '{intake}' => 'x',
+                            '{page}' => '1',
+                            '{format}' => 'png',
+                            '{canvas}' => 'x',
+                        ])
+                    : $address;
                 $status = $this->json($method, $address, ['words' => ['one', ['two']]])->getStatusCode();
-                in_array($status, [422, 404, 403, 409], true) || $wrong[] = "{$method} {$address} {$status}";
-                foreach ([[[]], ['x' => [1]], [null, 5, ['deep']], [[['deeper']]], array_fill(0, 3, '01hzzzzzzzzzzzzzzzzzzzzzzz')] as $odd) {
+                if (! in_array($status, [422, 404, 403, 409], true)) {
+                    $wrong[] = "{$method} {$address} {$status}";
+                }
+                foreach (
+                    [
+                        [[]],
+                        ['x' => [1]],
+                        [null, 5, ['deep']],
+                        [[['deeper']]],
+                        array_fill(0, 3, '01hzzzzzzzzzzzzzzzzzzzzzzz'),
+                    ] as $odd
+                ) {
                     $response = $this->json($method, $address, array_fill_keys($several, $odd));
-                    $response->getStatusCode() < 500 || $wrong[] = "{$method} {$address} ".json_encode($odd).' '.$response->exception?->getMessage();
+                    if (! ($response->getStatusCode() < 500)) {
+                        $wrong[] =
+                            "{$method} {$address} ".json_encode($odd).' '.$response->exception?->getMessage();
+                    }
                     $tried++;
                 }
             }
@@ -305,7 +465,16 @@ final class WrongPersonTest extends CragTestCase
         $this->assertSocket(204, $lead = "/live/lead/{$this->session->id}/{$mate->id}");
         $this->assertSocket(403, "/live/wet/{$this->session->id}/{$this->seat->id}");
         $this->assertSocket(403, "/live/lead/{$this->session->id}/{$this->seat->id}");
-        foreach ([$pens = "/live/pens/{$this->session->id}", $leading = "/live/leading/{$this->session->id}", $shown = "/live/shown/{$this->session->id}", "/live/coach/{$this->session->id}/{$mate->id}", "/live/wet/{$this->session->id}", "/live/wet/{$this->session->id}/{$mate->id}/x"] as $path) {
+        foreach (
+            [
+                ($pens = "/live/pens/{$this->session->id}"),
+                ($leading = "/live/leading/{$this->session->id}"),
+                ($shown = "/live/shown/{$this->session->id}"),
+                "/live/coach/{$this->session->id}/{$mate->id}",
+                "/live/wet/{$this->session->id}",
+                "/live/wet/{$this->session->id}/{$mate->id}/x",
+            ] as $path
+        ) {
             $this->assertSocket(403, $path);
         }
 
@@ -338,11 +507,18 @@ final class WrongPersonTest extends CragTestCase
     public function test_a_students_private_link_opens_the_own_work_and_no_more(): void
     {
         [$mate, $token] = $this->seat($this->session, 'Mate');
-        $this->asStudent($mate, $token)->get("/seat/{$mate->id}/home")->assertOk()->assertDontSee('Tamsin');
+        $this->asStudent($mate, $token)
+            ->get("/seat/{$mate->id}/home")
+            ->assertOk()
+            ->assertDontSee('Tamsin');
         $key = (string) $mate->refresh()->home_key;
         $mine = $this->canvasOf($mate)->id;
         $theirs = $this->canvasOf($this->seat)->id;
-        $this->asNobody()->get("/home/{$mate->id}/{$key}")->assertOk()->assertSee('Mate')->assertDontSee('Tamsin');
+        $this->asNobody()
+            ->get("/home/{$mate->id}/{$key}")
+            ->assertOk()
+            ->assertSee('Mate')
+            ->assertDontSee('Tamsin');
         $this->get("/home/{$mate->id}/{$key}/work/{$mine}.svg")->assertOk();
         $this->get("/home/{$mate->id}/{$key}/work/{$theirs}.svg")->assertNotFound();
         foreach (['', '/work.pdf', "/work/{$theirs}.svg"] as $rest) {
@@ -354,11 +530,17 @@ final class WrongPersonTest extends CragTestCase
 
     public function test_the_private_links_need_their_key(): void
     {
-        $this->asNobody()->get("/return/{$this->session->id}/wrong")->assertNotFound();
+        $this->asNobody()
+            ->get("/return/{$this->session->id}/wrong")
+            ->assertNotFound();
         $this->get("/screen/{$this->session->id}/open/wrong")->assertNotFound();
         $this->get("/screen/{$this->session->id}/open/{$this->session->return_key}")->assertNotFound();
-        $this->get("/screen/{$this->session->id}/open/{$this->session->screen_key}")->assertRedirect("/screen/{$this->session->id}");
-        $this->get("/return/{$this->session->id}/{$this->session->return_key}")->assertRedirect("/desk/{$this->session->id}")->assertCookie('crag_teacher');
+        $this->get("/screen/{$this->session->id}/open/{$this->session->screen_key}")->assertRedirect(
+            "/screen/{$this->session->id}",
+        );
+        $this->get("/return/{$this->session->id}/{$this->session->return_key}")
+            ->assertRedirect("/desk/{$this->session->id}")
+            ->assertCookie('crag_teacher');
     }
 
     public function test_a_student_is_told_nothing_of_another(): void
@@ -366,15 +548,31 @@ final class WrongPersonTest extends CragTestCase
         [$mate, $token] = $this->seat($this->session, 'Mate');
         $canvas = $this->canvasOf($this->seat)->id;
         $this->asStudent($mate, $token);
-        foreach (["/seat/{$mate->id}", "/seat/{$mate->id}/canvas", "/seat/{$mate->id}/catch-up?canvas={$canvas}&operations=0"] as $address) {
-            $this->get($address)->assertOk()->assertDontSee('Tamsin')->assertDontSee($canvas)->assertDontSee($this->seat->ink_key);
+        foreach (
+            [
+                "/seat/{$mate->id}",
+                "/seat/{$mate->id}/canvas",
+                "/seat/{$mate->id}/catch-up?canvas={$canvas}&operations=0",
+            ] as $address
+        ) {
+            $this->get($address)
+                ->assertOk()
+                ->assertDontSee('Tamsin')
+                ->assertDontSee($canvas)
+                ->assertDontSee($this->seat->ink_key);
         }
-        $this->postJson("/seat/{$mate->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]])->assertNotFound();
+        $this->postJson("/seat/{$mate->id}/operations", [
+            'canvas' => $canvas,
+            'operations' => [$this->stroke()],
+        ])->assertNotFound();
         foreach (['png', 'svg', 'pdf', 'inkml'] as $format) {
             $this->get("/seat/{$mate->id}/work/{$canvas}.{$format}")->assertNotFound();
         }
         $this->get("/seat/{$mate->id}/canvas/{$canvas}/log")->assertNotFound();
-        $heard = implode('', [...$this->published->on("room.{$this->session->id}"), ...$this->published->on("seat.{$mate->id}")]);
+        $heard = implode('', [
+            ...$this->published->on("room.{$this->session->id}"),
+            ...$this->published->on("seat.{$mate->id}"),
+        ]);
         self::assertStringNotContainsString('Tamsin', $heard);
     }
 
@@ -390,13 +588,26 @@ final class WrongPersonTest extends CragTestCase
         $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/states")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/gather")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/lead")->assertNotFound();
-        foreach (['hand-out' => ['what' => 'prompt', 'mode' => 'fresh'], 'state' => ['state' => 'closed'], 'move' => ['by' => 1], 'reveal' => [], 'lead/show' => ['page' => ''], 'lead/ink' => ['on' => true]] as $what => $body) {
+        foreach (
+            [
+                'hand-out' => ['what' => 'prompt', 'mode' => 'fresh'],
+                'state' => ['state' => 'closed'],
+                'move' => ['by' => 1],
+                'reveal' => [],
+                'lead/show' => ['page' => ''],
+                'lead/ink' => ['on' => true],
+            ] as $what => $body
+        ) {
             $this->postJson("/desk/{$theirs->id}/prompt/{$this->session->prompt_id}/{$what}", $body)->assertNotFound();
         }
-        foreach (['let-in' => ['seats' => [$this->seat->id]], 'turn-away' => ['seats' => [$this->seat->id]]] as $what => $body) {
+        foreach (
+            ['let-in' => ['seats' => [$this->seat->id]], 'turn-away' => ['seats' => [$this->seat->id]]] as $what => $body
+        ) {
             $this->postJson("/desk/{$theirs->id}/{$what}", $body)->assertOk();
         }
-        foreach (['send-out' => [], 'rename' => ['name' => 'x'], 'hand' => [], 'pens' => ['down' => true]] as $what => $body) {
+        foreach (
+            ['send-out' => [], 'rename' => ['name' => 'x'], 'hand' => [], 'pens' => ['down' => true]] as $what => $body
+        ) {
             $this->postJson("/desk/{$theirs->id}/{$what}", $body + ['seat' => $this->seat->id])->assertNotFound();
         }
         $this->getJson("/desk/{$theirs->id}/student/{$this->seat->id}")->assertNotFound();
@@ -406,12 +617,17 @@ final class WrongPersonTest extends CragTestCase
             $this->postJson("/desk/{$theirs->id}/offer/{$this->offer->id}/{$what}", ['by' => 1])->assertNotFound();
         }
         foreach (['next', 'end', 'show'] as $what) {
-            $this->postJson("/desk/{$theirs->id}/run/{$this->run->id}/{$what}", ['at' => 0, 'on' => true])->assertNotFound();
+            $this->postJson("/desk/{$theirs->id}/run/{$this->run->id}/{$what}", [
+                'at' => 0,
+                'on' => true,
+            ])->assertNotFound();
         }
         $this->getJson("/desk/{$theirs->id}/offer/{$this->offer->id}.svg")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/message/{$this->message->id}/remove")->assertNotFound();
         $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/undo")->assertNotFound();
-        $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/again", ['seat' => $this->seat->id])->assertNotFound();
+        $this->postJson("/desk/{$theirs->id}/handout/{$this->handout->id}/again", [
+            'seat' => $this->seat->id,
+        ])->assertNotFound();
         self::assertTrue($this->seat->refresh()->isIn());
         $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/log")->assertNotFound();
         $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/replay")->assertNotFound();
@@ -419,7 +635,14 @@ final class WrongPersonTest extends CragTestCase
         foreach (['close', 'notes'] as $what) {
             $this->getJson("/desk/{$theirs->id}/canvas/{$canvas}/{$what}")->assertNotFound();
         }
-        foreach (['looked' => ['n' => 1], 'give-back' => ['to' => 'x'], 'give-back/undo' => ['operation' => 'x'], 'copy-to-lead' => []] as $what => $body) {
+        foreach (
+            [
+                'looked' => ['n' => 1],
+                'give-back' => ['to' => 'x'],
+                'give-back/undo' => ['operation' => 'x'],
+                'copy-to-lead' => [],
+            ] as $what => $body
+        ) {
             $this->postJson("/desk/{$theirs->id}/canvas/{$canvas}/{$what}", $body)->assertNotFound();
         }
         $this->postJson("/desk/{$theirs->id}/coach", ['canvas' => $canvas, 'operations' => []])->assertNotFound();
@@ -437,14 +660,30 @@ final class WrongPersonTest extends CragTestCase
 
     public function test_a_picture_is_seen_by_its_session_alone(): void
     {
-        $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 3]);
+        $asset = Asset::query()->create([
+            'live_session_id' => $this->session->id,
+            'mime' => 'image/png',
+            'width' => 1,
+            'height' => 1,
+            'bytes' => 3,
+        ]);
         file_put_contents($asset->path(), 'abc');
         [$mate, $token] = $this->seat($this->session, 'Mate');
-        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertOk();
-        $this->asTeacher()->get("/asset/{$asset->id}")->assertOk();
-        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertOk();
-        $this->asNobody()->get("/asset/{$asset->id}")->assertForbidden();
-        $this->asTeacher('another-teacher')->get("/asset/{$asset->id}")->assertForbidden();
+        $this->asStudent($mate, $token)
+            ->get("/asset/{$asset->id}")
+            ->assertOk();
+        $this->asTeacher()
+            ->get("/asset/{$asset->id}")
+            ->assertOk();
+        $this->asScreen($this->session)
+            ->get("/asset/{$asset->id}")
+            ->assertOk();
+        $this->asNobody()
+            ->get("/asset/{$asset->id}")
+            ->assertForbidden();
+        $this->asTeacher('another-teacher')
+            ->get("/asset/{$asset->id}")
+            ->assertForbidden();
         HeldFolder::remove('sessions', $this->session->id);
     }
 
@@ -452,12 +691,27 @@ final class WrongPersonTest extends CragTestCase
     {
         [$mate, $token] = $this->seat($this->session, 'Mate');
         [$other, $otherToken] = $this->seat($this->session, 'Other');
-        $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'seat_id' => $mate->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 3]);
+        $asset = Asset::query()->create([
+            'live_session_id' => $this->session->id,
+            'seat_id' => $mate->id,
+            'mime' => 'image/png',
+            'width' => 1,
+            'height' => 1,
+            'bytes' => 3,
+        ]);
         file_put_contents($asset->path(), 'abc');
-        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertOk();
-        $this->asTeacher()->get("/asset/{$asset->id}")->assertOk();
-        $this->asStudent($other, $otherToken)->get("/asset/{$asset->id}")->assertForbidden();
-        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertForbidden();
+        $this->asStudent($mate, $token)
+            ->get("/asset/{$asset->id}")
+            ->assertOk();
+        $this->asTeacher()
+            ->get("/asset/{$asset->id}")
+            ->assertOk();
+        $this->asStudent($other, $otherToken)
+            ->get("/asset/{$asset->id}")
+            ->assertForbidden();
+        $this->asScreen($this->session)
+            ->get("/asset/{$asset->id}")
+            ->assertForbidden();
         HeldFolder::remove('sessions', $this->session->id);
     }
 
@@ -465,8 +719,15 @@ final class WrongPersonTest extends CragTestCase
     {
         $lead = app(TakeCanvas::class)->lead($this->session->prompt()->firstOrFail());
         [$mate, $token] = $this->seat($this->session, 'Mate');
-        $this->asStudent($mate, $token)->postJson("/seat/{$mate->id}/operations", ['canvas' => $lead->id, 'operations' => [$this->stroke()]])->assertNotFound();
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/operations", ['canvas' => $this->canvasOf($this->seat)->id, 'operations' => [$this->stroke()]])->assertNotFound();
+        $this->asStudent($mate, $token)
+            ->postJson("/seat/{$mate->id}/operations", ['canvas' => $lead->id, 'operations' => [$this->stroke()]])
+            ->assertNotFound();
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/operations", [
+                'canvas' => $this->canvasOf($this->seat)->id,
+                'operations' => [$this->stroke()],
+            ])
+            ->assertNotFound();
     }
 
     private function become(string $who, string $part): void
@@ -483,10 +744,22 @@ final class WrongPersonTest extends CragTestCase
     private function fill(string $uri): string
     {
         return strtr($uri, [
-            '{session}' => $this->session->id, '{seat}' => $this->seat->id, '{prompt}' => (string) $this->session->prompt_id,
-            '{student}' => $this->seat->id, '{message}' => $this->message->id, '{handout}' => $this->handout->id,
-            '{canvas}' => $this->canvasOf($this->seat)->id, '{format}' => 'png', '{showcase}' => (string) $this->session->showcase_id,
-            '{pick}' => (string) $this->pick->id, '{entry}' => (string) $this->entry->id, '{ask}' => $this->ask->id, '{n}' => '1', '{sheet}' => 'ods', '{offer}' => $this->offer->id, '{run}' => $this->run->id,
+            '{session}' => $this->session->id,
+            '{seat}' => $this->seat->id,
+            '{prompt}' => (string) $this->session->prompt_id,
+            '{student}' => $this->seat->id,
+            '{message}' => $this->message->id,
+            '{handout}' => $this->handout->id,
+            '{canvas}' => $this->canvasOf($this->seat)->id,
+            '{format}' => 'png',
+            '{showcase}' => (string) $this->session->showcase_id,
+            '{pick}' => (string) $this->pick->id,
+            '{entry}' => (string) $this->entry->id,
+            '{ask}' => $this->ask->id,
+            '{n}' => '1',
+            '{sheet}' => 'ods',
+            '{offer}' => $this->offer->id,
+            '{run}' => $this->run->id,
         ]);
     }
 

@@ -54,7 +54,17 @@ abstract class BrowserTestCase extends TestCase
     private function checkPolicy(string $who, Page $page): void
     {
         if ($this->status()->isSuccess() || $this->status()->isUnknown()) {
-            self::assertSame([], array_values(array_filter($page->complaints(), static fn (string $one): bool => str_contains($one, 'Content Security Policy') && ! str_contains($one, 'connect-src'))), $who);
+            self::assertSame(
+                [],
+                array_values(
+                    array_filter(
+                        $page->complaints(),
+                        static fn (string $one): bool => str_contains($one, 'Content Security Policy') &&
+                            ! str_contains($one, 'connect-src'),
+                    ),
+                ),
+                $who,
+            );
         }
     }
 
@@ -66,7 +76,10 @@ abstract class BrowserTestCase extends TestCase
         try {
             $file = "{$folder}/".preg_replace('/\W+/', '-', $this->name().'-'.$who).'.png';
             $page->screenshot($file);
-            fwrite(STDERR, "\n{$who}: {$page->driver->getCurrentURL()} {$file}\n".implode("\n", $page->complaints())."\n");
+            fwrite(
+                STDERR,
+                "\n{$who}: {$page->driver->getCurrentURL()} {$file}\n".implode("\n", $page->complaints())."\n",
+            );
         } catch (Throwable) {
             // The picture is a help, not the finding.
         }
@@ -114,7 +127,10 @@ abstract class BrowserTestCase extends TestCase
      */
     protected function stored(string $name): int
     {
-        $n = $this->sql('select count(*) from operations o join seats s on s.id = o.seat_id where s.name = ? and o.kind = ?', [$name, 'add']);
+        $n = $this->sql(
+            'select count(*) from operations o join seats s on s.id = o.seat_id where s.name = ? and o.kind = ?',
+            [$name, 'add'],
+        );
 
         return is_numeric($n) ? (int) $n : 0;
     }
@@ -128,8 +144,11 @@ abstract class BrowserTestCase extends TestCase
      */
     protected function log(string $name): array
     {
-        $rows = $this->sql("select json_group_array(json_object('kind', kind, 'body', json(body))) from (select o.kind, o.body from operations o
-            join seats s on s.id = o.seat_id where s.name = ? order by o.session_n)", [$name]);
+        $rows = $this->sql(
+            "select json_group_array(json_object('kind', kind, 'body', json(body))) from (select o.kind, o.body from operations o
+            join seats s on s.id = o.seat_id where s.name = ? order by o.session_n)",
+            [$name],
+        );
 
         return is_string($rows) ? json_decode($rows, true, flags: JSON_THROW_ON_ERROR) : [];
     }
@@ -146,7 +165,8 @@ abstract class BrowserTestCase extends TestCase
             $last = $log[count($log) - 1] ?? null;
 
             return count($log) === $count && $last !== null && $last['kind'] === $kind ? $last : null;
-        }, "operation {$count}, {$kind}, to be stored; there are ".implode(', ', array_column($this->log($name), 'kind')));
+        }, "operation {$count}, {$kind}, to be stored; there are ".
+            implode(', ', array_column($this->log($name), 'kind')));
 
         return $found['body'] ?? [];
     }
@@ -158,7 +178,8 @@ abstract class BrowserTestCase extends TestCase
      */
     protected function inked(Page $page, string $selector): int
     {
-        $n = $page->run(<<<'JS'
+        $n = $page->run(
+            <<<'JS'
             let inked = 0;
             for (const canvas of document.querySelectorAll(arguments[0] + ' canvas')) {
                 // What is out of sight has no surface.
@@ -167,7 +188,10 @@ abstract class BrowserTestCase extends TestCase
                 for (let i = 3; i < data.length; i += 4) inked += data[i] > 40 ? 1 : 0;
             }
             return inked;
-            JS, $selector);
+            JS
+            ,
+            $selector,
+        );
 
         return is_numeric($n) ? (int) $n : 0;
     }

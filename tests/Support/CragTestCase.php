@@ -39,12 +39,21 @@ abstract class CragTestCase extends TestCase
     {
         $this->folder = sys_get_temp_dir().'/crag-test-'.getmypid();
         foreach (['data/web-sessions', 'cache/views', 'cache/data'] as $one) {
-            is_dir("{$this->folder}/{$one}") || mkdir("{$this->folder}/{$one}", 0o700, true);
+            if (! is_dir("{$this->folder}/{$one}")) {
+                mkdir("{$this->folder}/{$one}", 0o700, true);
+            }
         }
         $environment = [
-            'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)), 'DB_DATABASE' => ':memory:',
-            'CRAG_RUN' => $this->folder, 'CRAG_DATA' => "{$this->folder}/data", 'QUEUE_CONNECTION' => 'sync',
-            'CACHE_STORE' => 'array', 'SESSION_DRIVER' => 'array', 'CRAG_DEMO' => 'true', 'BCRYPT_ROUNDS' => '4',
+            'APP_ENV' => 'testing',
+            'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)),
+            'DB_DATABASE' => ':memory:',
+            'CRAG_RUN' => $this->folder,
+            'CRAG_DATA' => "{$this->folder}/data",
+            'QUEUE_CONNECTION' => 'sync',
+            'CACHE_STORE' => 'array',
+            'SESSION_DRIVER' => 'array',
+            'CRAG_DEMO' => 'true',
+            'BCRYPT_ROUNDS' => '4',
         ];
         foreach (['CONFIG', 'ROUTES', 'EVENTS', 'SERVICES', 'PACKAGES'] as $cache) {
             $environment["APP_{$cache}_CACHE"] = "{$this->folder}/cache/".strtolower($cache).'.php';
@@ -64,7 +73,7 @@ abstract class CragTestCase extends TestCase
     {
         parent::setUp();
         $this->withoutVite();
-        $this->published = new RememberingPublisher;
+        $this->published = new RememberingPublisher();
         $this->app->instance(Publisher::class, $this->published);
     }
 
@@ -83,7 +92,12 @@ abstract class CragTestCase extends TestCase
     protected function teacher(string $token = 'the-teacher'): Teacher
     {
         $hash = hash('sha256', $token);
-        $device = Device::query()->find($hash) ?? Teacher::query()->create(['name' => 'Ms Okafor-Lind'])->devices()->create(['token_hash' => $hash]);
+        $device =
+            Device::query()->find($hash) ??
+            Teacher::query()
+                ->create(['name' => 'Ms Okafor-Lind'])
+                ->devices()
+                ->create(['token_hash' => $hash]);
 
         return $device->teacher()->firstOrFail();
     }
@@ -130,7 +144,8 @@ abstract class CragTestCase extends TestCase
     protected function appendAs(Seat $seat, string $token, mixed ...$operations): TestResponse
     {
         return $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", [
-            'canvas' => $this->canvasOf($seat)->id, 'operations' => array_values($operations),
+            'canvas' => $this->canvasOf($seat)->id,
+            'operations' => array_values($operations),
         ]);
     }
 
@@ -138,11 +153,22 @@ abstract class CragTestCase extends TestCase
     protected function stroke(?string $id = null, int $x = 2000): array
     {
         return [
-            'id' => $id ?? Str::random(20), 'kind' => 'add', 'layer' => 'student', 'at' => 1_700_000_000_000,
-            'body' => ['object' => [
-                'type' => 'stroke', 'colour' => '#25323b', 'width' => 40,
-                'ink' => Ink::of([[$x, 3000, 128, 0], [$x + 800, 3600, 128, 16], [$x + 1600, 3000, 128, 32]])->encode(),
-            ]],
+            'id' => $id ?? Str::random(20),
+            'kind' => 'add',
+            'layer' => 'student',
+            'at' => 1_700_000_000_000,
+            'body' => [
+                'object' => [
+                    'type' => 'stroke',
+                    'colour' => '#25323b',
+                    'width' => 40,
+                    'ink' => Ink::of([
+                        [$x, 3000, 128, 0],
+                        [$x + 800, 3600, 128, 16],
+                        [$x + 1600, 3000, 128, 32],
+                    ])->encode(),
+                ],
+            ],
         ];
     }
 

@@ -41,9 +41,11 @@ final class RememberingPublisher extends Publisher
     /** @return list<string> what went out on a channel */
     public function on(string $channel): array
     {
-        return array_values(array_map(
-            static fn (array $sent): string => $sent[1],
-            array_filter($this->messages, static fn (array $sent): bool => $sent[0] === $channel),
-        ));
+        return array_values(
+            array_map(
+                static fn (array $sent): string => $sent[1],
+                array_filter($this->messages, static fn (array $sent): bool => $sent[0] === $channel),
+            ),
+        );
     }
 }

@@ -16,8 +16,11 @@ final class SamplePdf
         mkdir($folder);
         $files = [];
         for ($n = 1; $n <= $pages; $n++) {
-            file_put_contents($files[] = sprintf('%s/%03d.svg', $folder, $n), '<svg xmlns="http://www.w3.org/2000/svg" width="595pt" height="842pt" viewBox="0 0 595 842"><rect width="595" height="842" fill="#fff"/>'
-                ."<text x=\"60\" y=\"120\" font-size=\"48\">Worksheet, page {$n}</text><path d=\"M60 400H500M60 600H500\" stroke=\"#000\"/></svg>");
+            file_put_contents(
+                $files[] = sprintf('%s/%03d.svg', $folder, $n),
+                '<svg xmlns="http://www.w3.org/2000/svg" width="595pt" height="842pt" viewBox="0 0 595 842"><rect width="595" height="842" fill="#fff"/>'.
+                    "<text x=\"60\" y=\"120\" font-size=\"48\">Worksheet, page {$n}</text><path d=\"M60 400H500M60 600H500\" stroke=\"#000\"/></svg>",
+            );
         }
         (new Process(['rsvg-convert', '-f', 'pdf', '-o', "{$folder}/sheet.pdf", ...$files]))->mustRun();
         $bytes = (string) file_get_contents("{$folder}/sheet.pdf");
@@ -32,17 +35,20 @@ final class SamplePdf
     {
         $key = '<'.str_repeat('41', 32).'>';
         $objects = [
-            '<< /Type /Catalog /Pages 2 0 R >>', '<< /Type /Pages /Kids [3 0 R] /Count 1 >>', '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 100 100] >>',
+            '<< /Type /Catalog /Pages 2 0 R >>',
+            '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
+            '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 100 100] >>',
             "<< /Filter /Standard /V 1 /R 2 /O {$key} /U {$key} /P -64 >>",
         ];
         $pdf = "%PDF-1.4\n";
         $table = "0000000000 65535 f \n";
         foreach ($objects as $i => $object) {
             $table .= sprintf("%010d 00000 n \n", strlen($pdf));
-            $pdf .= ($i + 1)." 0 obj\n{$object}\nendobj\n";
+            $pdf .= $i + 1 ." 0 obj\n{$object}\nendobj\n";
         }
         $at = strlen($pdf);
 
-        return $pdf."xref\n0 5\n{$table}trailer\n<< /Size 5 /Root 1 0 R /Encrypt 4 0 R /ID [<41><41>] >>\nstartxref\n{$at}\n%%EOF\n";
+        return $pdf.
+            "xref\n0 5\n{$table}trailer\n<< /Size 5 /Root 1 0 R /Encrypt 4 0 R /ID [<41><41>] >>\nstartxref\n{$at}\n%%EOF\n";
     }
 }

@@ -34,7 +34,11 @@ final readonly class AccountController
 
     public function show(Request $request): View
     {
-        return view('account.account', ['teacher' => CurrentTeacher::found($request), 'mayMake' => self::mayMake($request), 'who' => WhoTeaches::here()]);
+        return view('account.account', [
+            'teacher' => CurrentTeacher::found($request),
+            'mayMake' => self::mayMake($request),
+            'who' => WhoTeaches::here(),
+        ]);
     }
 
     /** The teacher of this device gets an account: the plans, classes and sessions are there already. */
@@ -42,13 +46,20 @@ final readonly class AccountController
     {
         $teacher = CurrentTeacher::found($request);
         abort_if($teacher->hasAccount(), 409, __('There is an account already.'));
-        abort_unless(self::mayMake($request), 403, __('You need an invitation to make an account here. Ask whoever looks after Crag at your school.'));
+        abort_unless(
+            self::mayMake($request),
+            403,
+            __('You need an invitation to make an account here. Ask whoever looks after Crag at your school.'),
+        );
         $request->merge(['email' => self::email($request)]);
-        $request->validate([
-            'name' => ['required', 'string', 'max:60'],
-            'email' => ['required', 'email', 'max:200', 'unique:teachers,email'],
-            'password' => ['required', 'string', 'max:200', PasswordRule::min(10)],
-        ], ['email.unique' => __('There is an account with this address. Sign in instead.')]);
+        $request->validate(
+            [
+                'name' => ['required', 'string', 'max:60'],
+                'email' => ['required', 'email', 'max:200', 'unique:teachers,email'],
+                'password' => ['required', 'string', 'max:200', PasswordRule::min(10)],
+            ],
+            ['email.unique' => __('There is an account with this address. Sign in instead.')],
+        );
         $teacher->update($request->only(['name', 'email', 'password']));
         Invitation::use($request);
 
@@ -58,10 +69,16 @@ final readonly class AccountController
     /** With an invitation an account can be made. */
     public function invited(Request $request, string $token): RedirectResponse
     {
-        abort_unless(Invitation::holds($token), 404, __('This invitation was used already, or is too old. Ask for another.'));
+        abort_unless(
+            Invitation::holds($token),
+            404,
+            __('This invitation was used already, or is too old. Ask for another.'),
+        );
         Invitation::accept($request, $token);
 
-        return redirect()->route('account')->with('said', __('You are invited to teach with Crag here: make your account.'));
+        return redirect()
+            ->route('account')
+            ->with('said', __('You are invited to teach with Crag here: make your account.'));
     }
 
     private static function mayMake(Request $request): bool
@@ -74,16 +91,24 @@ final readonly class AccountController
         $email = self::email($request);
         $tries = 'sign-in:'.$email.'|'.(Visitor::of($request) ?: $request->ip());
         $onAccount = 'sign-in:'.$email;
-        if (RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE) || RateLimiter::tooManyAttempts($onAccount, self::TRIES_ON_AN_ACCOUNT)) {
+        if (
+            RateLimiter::tooManyAttempts($tries, self::TRIES_A_MINUTE) ||
+            RateLimiter::tooManyAttempts($onAccount, self::TRIES_ON_AN_ACCOUNT)
+        ) {
             throw ValidationException::withMessages(['email' => __('Too many tries. Wait a minute, then try again.')]);
         }
         $teacher = Teacher::query()->where('email', $email)->first();
         // The hash is worked out for unknown addresses too, so that the time taken tells nothing.
-        $fits = Hash::check($request->string('password')->toString(), $teacher->password ?? '$2y$12$'.str_repeat('.', 53));
+        $fits = Hash::check(
+            $request->string('password')->toString(),
+            $teacher->password ?? '$2y$12$'.str_repeat('.', 53),
+        );
         if ($teacher === null || ! $fits) {
             RateLimiter::hit($tries);
             RateLimiter::hit($onAccount);
-            throw ValidationException::withMessages(['email' => __('That address and that password do not belong together.')]);
+            throw ValidationException::withMessages([
+                'email' => __('That address and that password do not belong together.'),
+            ]);
         }
         RateLimiter::clear($tries);
         $request->session()->regenerate();
@@ -95,7 +120,11 @@ final readonly class AccountController
     public function signOut(Request $request): RedirectResponse
     {
         $teacher = CurrentTeacher::found($request);
-        abort_unless($teacher->hasAccount(), 409, __('Without an account this device would lose its plans. Make one first, or keep the return link.'));
+        abort_unless(
+            $teacher->hasAccount(),
+            409,
+            __('Without an account this device would lose its plans. Make one first, or keep the return link.'),
+        );
         CurrentTeacher::forget($request);
         $request->session()->invalidate();
 
@@ -110,7 +139,12 @@ final readonly class AccountController
         // A link that a stranger sent must neither carry this device's plans away nor have it work in the stranger's name.
         return CurrentTeacher::of($request)?->is($teacher) === true
             ? redirect()->route('plans')
-            : view('account.join', ['teacher' => $teacher, 'key' => $key, 'takesOver' => $this->join->wouldTakeOver($request, $teacher), 'before' => CurrentTeacher::of($request)]);
+            : view('account.join', [
+                'teacher' => $teacher,
+                'key' => $key,
+                'takesOver' => $this->join->wouldTakeOver($request, $teacher),
+                'before' => CurrentTeacher::of($request),
+            ]);
     }
 
     public function returnAndJoin(Request $request, Teacher $teacher, string $key): RedirectResponse
@@ -132,7 +166,9 @@ final readonly class AccountController
         $request->validate(['email' => ['required', 'email']]);
         Password::sendResetLink(['email' => self::email($request)]);
 
-        return redirect()->route('account.forgot')->with('said', __('If there is an account with that address, a mail with a link is on its way to it.'));
+        return redirect()
+            ->route('account.forgot')
+            ->with('said', __('If there is an account with that address, a mail with a link is on its way to it.'));
     }
 
     public function reset(Request $request, string $token): View
@@ -142,7 +178,11 @@ final readonly class AccountController
 
     public function setPassword(Request $request): RedirectResponse
     {
-        $request->validate(['token' => ['required', 'string'], 'email' => ['required', 'email'], 'password' => ['required', 'string', 'max:200', PasswordRule::min(10)]]);
+        $request->validate([
+            'token' => ['required', 'string'],
+            'email' => ['required', 'email'],
+            'password' => ['required', 'string', 'max:200', PasswordRule::min(10)],
+        ]);
         $status = Password::reset(
             ['email' => self::email($request)] + $request->only(['password', 'token']),
             static function (Teacher $teacher, string $password): void {
@@ -152,7 +192,11 @@ final readonly class AccountController
             },
         );
         if ($status !== Password::PASSWORD_RESET) {
-            throw ValidationException::withMessages(['email' => __('That link has been used already, is older than an hour, or is for another address. Ask for a new one.')]);
+            throw ValidationException::withMessages([
+                'email' => __(
+                    'That link has been used already, is older than an hour, or is for another address. Ask for a new one.',
+                ),
+            ]);
         }
 
         return redirect()->route('account')->with('said', __('The new password holds. Sign in with it.'));

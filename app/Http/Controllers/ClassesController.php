@@ -46,7 +46,9 @@ final class ClassesController
         $request->validate(['name' => ['required', 'string', 'max:60']], [], ['name' => __('name of the class')]);
         $list = $this->listed($request);
         $roster = DB::transaction(function () use ($request, $list): Roster {
-            $roster = CurrentTeacher::found($request)->rosters()->create(['name' => $request->string('name')->trim()->toString()]);
+            $roster = CurrentTeacher::found($request)
+                ->rosters()
+                ->create(['name' => $request->string('name')->trim()->toString()]);
             $this->put($roster, $list->entries);
 
             return $roster;
@@ -69,7 +71,10 @@ final class ClassesController
         $list = $this->listed($request);
         DB::transaction(fn () => $this->put($found, $list->entries));
 
-        return redirect()->route('class', $found)->with('said', __('The names are in the list.'))->withErrors(self::left($list));
+        return redirect()
+            ->route('class', $found)
+            ->with('said', __('The names are in the list.'))
+            ->withErrors(self::left($list));
     }
 
     /**
@@ -85,7 +90,10 @@ final class ClassesController
             [$rows, $out, $problems] = $this->rows($request, $found);
             $found->entries()->whereKey($out)->delete();
             // Seats may change places: first out of each other's way.
-            $found->entries()->whereKey(array_keys($rows))->update(['n' => DB::raw('n + 100000')]);
+            $found
+                ->entries()
+                ->whereKey(array_keys($rows))
+                ->update(['n' => DB::raw('n + 100000')]);
             foreach ($rows as $id => $row) {
                 $found->entries()->whereKey($id)->update($row);
             }
@@ -94,9 +102,23 @@ final class ClassesController
         });
         $to = redirect()->route('class', $found);
 
-        return $problems === [] ? $to->with('said', __('The list is saved.'))
-            : $to->withInput(['entries' => array_intersect_key($request->array('entries'), $problems)])->withErrors(array_combine(array_map(static fn (string $id): string => "entries.{$id}", array_keys($problems)), $problems))
-                ->with('said', trans_choice('{1} The list is saved but for one row.|[2,*] The list is saved but for :count rows.', count($problems)));
+        return $problems === []
+            ? $to->with('said', __('The list is saved.'))
+            : $to
+                ->withInput(['entries' => array_intersect_key($request->array('entries'), $problems)])
+                ->withErrors(
+                    array_combine(
+                        array_map(static fn (string $id): string => "entries.{$id}", array_keys($problems)),
+                        $problems,
+                    ),
+                )
+                ->with(
+                    'said',
+                    trans_choice(
+                        '{1} The list is saved but for one row.|[2,*] The list is saved but for :count rows.',
+                        count($problems),
+                    ),
+                );
     }
 
     /** A PIN for each, so that nobody takes another's name. */
@@ -107,7 +129,9 @@ final class ClassesController
             $entry->update(['pin' => $request->boolean('none') ? '' : sprintf('%04d', random_int(0, 9999))]);
         }
 
-        return redirect()->route('class', $found)->with('said', $request->boolean('none') ? __('Nobody needs a PIN now.') : __('Everybody has a PIN now.'));
+        return redirect()
+            ->route('class', $found)
+            ->with('said', $request->boolean('none') ? __('Nobody needs a PIN now.') : __('Everybody has a PIN now.'));
     }
 
     /** To be printed and cut into slips. */
@@ -115,21 +139,50 @@ final class ClassesController
     {
         $found = $this->own($request, $roster);
 
-        return view('classes.pins', ['roster' => $found, 'entries' => $found->entries()->where('pin', '!=', '')->get()]);
+        return view('classes.pins', [
+            'roster' => $found,
+            'entries' => $found->entries()->where('pin', '!=', '')->get(),
+        ]);
     }
 
     /** What its sessions say of each skill, one after the other. */
     public function sessions(Request $request, string $roster): View
     {
         $found = $this->own($request, $roster);
-        $sessions = LiveSession::query()->where('roster_id', $found->id)->where('is_trial', false)->latest()->limit(self::MOST_SESSIONS)->get()->reverse()->values();
-        $time = OverTime::of($sessions->mapWithKeys(static function (LiveSession $session): array {
-            $stand = ClassOverview::of($session);
+        $sessions = LiveSession::query()
+            ->where('roster_id', $found->id)
+            ->where('is_trial', false)
+            ->latest()
+            ->limit(self::MOST_SESSIONS)
+            ->get()
+            ->reverse()
+            ->values();
+        $time = OverTime::of(
+            $sessions
+                ->mapWithKeys(static function (LiveSession $session): array {
+                    $stand = ClassOverview::of($session);
 
-            return [$session->id => ['picture' => $stand->picture, 'students' => $stand->seats->whereNotNull('roster_entry_id')->mapWithKeys(static fn (Seat $seat): array => [$seat->id => (string) $seat->roster_entry_id])->all()]];
-        })->all());
+                    return [
+                        $session->id => [
+                            'picture' => $stand->picture,
+                            'students' => $stand->seats
+                                ->whereNotNull('roster_entry_id')
+                                ->mapWithKeys(
+                                    static fn (Seat $seat): array => [$seat->id => (string) $seat->roster_entry_id],
+                                )
+                                ->all(),
+                        ],
+                    ];
+                })
+                ->all(),
+        );
 
-        return view('classes.over-time', ['roster' => $found, 'sessions' => $sessions, 'time' => $time, 'entries' => $found->entries()->get()]);
+        return view('classes.over-time', [
+            'roster' => $found,
+            'sessions' => $sessions,
+            'time' => $time,
+            'entries' => $found->entries()->get(),
+        ]);
     }
 
     public function csv(Request $request, string $roster): Response
@@ -141,7 +194,10 @@ final class ClassesController
         }
         $name = Str::slug($found->name) ?: 'class';
 
-        return response(Csv::write($rows))->withHeaders(['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""]);
+        return response(Csv::write($rows))->withHeaders([
+            'Content-Type' => 'text/csv; charset=UTF-8',
+            'Content-Disposition' => "attachment; filename=\"{$name}.csv\"",
+        ]);
     }
 
     public function delete(Request $request, string $roster): RedirectResponse
@@ -149,7 +205,9 @@ final class ClassesController
         $found = $this->own($request, $roster);
         $found->delete();
 
-        return redirect()->route('classes')->with('said', __('The class “:name” is deleted. Work from its sessions stays.', ['name' => $found->name]));
+        return redirect()
+            ->route('classes')
+            ->with('said', __('The class “:name” is deleted. Work from its sessions stays.', ['name' => $found->name]));
     }
 
     private function own(Request $request, string $roster): Roster
@@ -160,15 +218,33 @@ final class ClassesController
     /** @return array<string, string> what of a list could not be taken, in words */
     private static function left(ClassList $list): array
     {
-        return $list->notTaken === [] ? [] : ['names' => trans_choice('{1} One name was not taken, it is longer than :most characters: :names|[2,*] :count names were not taken, they are longer than :most characters: :names', count($list->notTaken), [
-            'most' => PersonName::LONGEST, 'names' => implode('; ', array_map(static fn (string $name): string => mb_strimwidth($name, 0, 100, '…'), array_slice($list->notTaken, 0, 10))),
-        ])];
+        return $list->notTaken === []
+            ? []
+            : [
+                'names' => trans_choice(
+                    '{1} One name was not taken, it is longer than :most characters: :names|[2,*] :count names were not taken, they are longer than :most characters: :names',
+                    count($list->notTaken),
+                    [
+                        'most' => PersonName::LONGEST,
+                        'names' => implode(
+                            '; ',
+                            array_map(
+                                static fn (string $name): string => mb_strimwidth($name, 0, 100, '…'),
+                                array_slice($list->notTaken, 0, 10),
+                            ),
+                        ),
+                    ],
+                ),
+            ];
     }
 
     private function listed(Request $request): ClassList
     {
         $file = $request->file('file');
-        $bytes = $file !== null && ! is_array($file) && $file->isValid() ? (string) file_get_contents($file->getPathname(), length: self::MOST_BYTES + 1) : $request->string('names')->toString();
+        $bytes =
+            $file !== null && ! is_array($file) && $file->isValid()
+                ? (string) file_get_contents($file->getPathname(), length: self::MOST_BYTES + 1)
+                : $request->string('names')->toString();
         try {
             return strlen($bytes) > self::MOST_BYTES ? throw UnreadableFile::notText() : ClassList::read($bytes);
         } catch (UnreadableFile $problem) {
@@ -179,7 +255,11 @@ final class ClassesController
     /** @param  list<ClassEntry>  $entries */
     private function put(Roster $roster, array $entries): void
     {
-        $names = $roster->entries()->pluck('name')->map(static fn (mixed $name): string => mb_strtolower(is_string($name) ? $name : ''))->all();
+        $names = $roster
+            ->entries()
+            ->pluck('name')
+            ->map(static fn (mixed $name): string => mb_strtolower(is_string($name) ? $name : ''))
+            ->all();
         $seats = $roster->entries()->pluck('n')->all();
         $free = 1;
         foreach ($entries as $entry) {
@@ -187,7 +267,9 @@ final class ClassesController
                 continue;
             }
             if (count($seats) >= ClassList::MOST) {
-                throw ValidationException::withMessages(['names' => __('A class has room for :n names.', ['n' => ClassList::MOST])]);
+                throw ValidationException::withMessages([
+                    'names' => __('A class has room for :n names.', ['n' => ClassList::MOST]),
+                ]);
             }
             for ($n = $entry->n; in_array($n, $seats, true); $n = $free++) {
                 continue;
@@ -207,24 +289,42 @@ final class ClassesController
         $entries = $roster->entries()->get();
         $rows = $out = $problems = [];
         foreach ($entries as $entry) {
-            $cells = is_array($given[$entry->id] ?? null) ? array_map(static fn (mixed $cell): string => is_string($cell) ? trim($cell) : '', $given[$entry->id]) : [];
+            $cells = is_array($given[$entry->id] ?? null)
+                ? array_map(static fn (mixed $cell): string => is_string($cell) ? trim($cell) : '', $given[$entry->id])
+                : [];
             if (($cells['name'] ?? $entry->name) === '') {
                 $out[] = $entry->id;
             } elseif ($cells !== []) {
                 try {
                     $rows[$entry->id] = self::row($entry, $cells);
                 } catch (InvalidName $problem) {
-                    $problems[$entry->id] = __(':name: :problem', ['name' => $entry->name, 'problem' => __($problem->getMessage())]);
+                    $problems[$entry->id] = __(':name: :problem', [
+                        'name' => $entry->name,
+                        'problem' => __($problem->getMessage()),
+                    ]);
                 }
             }
         }
         // Two may change places, but not share one: whoever stays where somebody wants to be keeps the seat.
         do {
-            $seats = array_count_values([...$entries->whereNotIn('id', [...$out, ...array_keys($rows)])->pluck('n')->all(), ...array_column($rows, 'n')]);
+            $seats = array_count_values([
+                ...$entries
+                    ->whereNotIn('id', [...$out, ...array_keys($rows)])
+                    ->pluck('n')
+                    ->all(),
+                ...array_column($rows, 'n'),
+            ]);
             $shared = array_filter($rows, static fn (array $row): bool => $seats[$row['n']] > 1);
-            $moving = array_filter($shared, static fn (array $row, string $id): bool => $row['n'] !== $entries->find($id)?->n, ARRAY_FILTER_USE_BOTH);
+            $moving = array_filter(
+                $shared,
+                static fn (array $row, string $id): bool => $row['n'] !== $entries->find($id)?->n,
+                ARRAY_FILTER_USE_BOTH,
+            );
             foreach ($moving as $id => $row) {
-                $problems[$id] = __(':name: :problem', ['name' => $row['name'], 'problem' => __('Seat :n is somebody else’s.', ['n' => $row['n']])]);
+                $problems[$id] = __(':name: :problem', [
+                    'name' => $row['name'],
+                    'problem' => __('Seat :n is somebody else’s.', ['n' => $row['n']]),
+                ]);
                 unset($rows[$id]);
             }
         } while ($moving !== []);
@@ -250,8 +350,10 @@ final class ClassesController
         }
 
         return [
-            'n' => (int) $n, 'name' => PersonName::read($cells['name'] ?? $entry->name)->value,
-            'group' => mb_substr($cells['group'] ?? $entry->group, 0, ClassList::LONGEST_GROUP), 'pin' => $pin,
+            'n' => (int) $n,
+            'name' => PersonName::read($cells['name'] ?? $entry->name)->value,
+            'group' => mb_substr($cells['group'] ?? $entry->group, 0, ClassList::LONGEST_GROUP),
+            'pin' => $pin,
         ];
     }
 }

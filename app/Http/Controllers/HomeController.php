@@ -14,7 +14,9 @@ final class HomeController
     public function __invoke(Request $request): View
     {
         $teacher = CurrentTeacher::of($request);
-        $sessions = $teacher?->sessions()->where('is_trial', false)->withCount('seats')->latest()->limit(100)->get() ?? collect();
+        $sessions =
+            $teacher?->sessions()->where('is_trial', false)->withCount('seats')->latest()->limit(100)->get() ??
+            collect();
 
         return view('home', [
             'teacher' => $teacher,

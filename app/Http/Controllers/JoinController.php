@@ -56,7 +56,11 @@ final class JoinController
 
         return $seat !== null
             ? redirect()->route('seat', $seat)
-            : view('student.join', ['session' => $session, 'code' => $session->join_code, 'problem' => null] + $this->names($request, $session));
+            : view(
+                'student.join',
+                ['session' => $session, 'code' => $session->join_code, 'problem' => null] +
+                    $this->names($request, $session),
+            );
     }
 
     public function join(Request $request, ComeIn $comeIn): RedirectResponse
@@ -68,13 +72,21 @@ final class JoinController
         }
         $back = route('join', ['code' => $session->join_code]);
         if ($session->seats()->count() >= TakeSeat::MOST_SEATS) {
-            throw ValidationException::withMessages(['code' => __('This session is full. Tell your teacher.')])->redirectTo($back);
+            throw ValidationException::withMessages([
+                'code' => __('This session is full. Tell your teacher.'),
+            ])->redirectTo($back);
         }
         try {
             [$seat, $token] = match (true) {
                 $request->filled('seat_code') => $this->withSeatCode($request, $session, $comeIn, $back),
                 $request->filled('entry') => $this->asListed($request, $session, $comeIn, $back),
-                default => $comeIn($session, PersonName::read($request->string('name')->toString()), null, self::device($request), self::held($request, $session)),
+                default => $comeIn(
+                    $session,
+                    PersonName::read($request->string('name')->toString()),
+                    null,
+                    self::device($request),
+                    self::held($request, $session),
+                ),
             };
         } catch (InvalidName|RefusedDeed $problem) {
             throw ValidationException::withMessages(['name' => __($problem->getMessage())])->redirectTo($back);
@@ -92,25 +104,47 @@ final class JoinController
      */
     private function asListed(Request $request, LiveSession $session, ComeIn $comeIn, string $back): array
     {
-        $entry = RosterEntry::query()->where('roster_id', $session->roster_id)->findOrFail($request->string('entry')->toString());
+        $entry = RosterEntry::query()
+            ->where('roster_id', $session->roster_id)
+            ->findOrFail($request->string('entry')->toString());
         $tries = "pin:{$session->id}:{$entry->id}";
         if (RateLimiter::tooManyAttempts($tries, self::WRONG_PINS)) {
-            throw ValidationException::withMessages(['pin' => __('Too many wrong PINs. Wait a minute, then try again.')])->redirectTo($back);
+            throw ValidationException::withMessages([
+                'pin' => __('Too many wrong PINs. Wait a minute, then try again.'),
+            ])->redirectTo($back);
         }
         $pin = Digits::plain($request->string('pin')->trim()->toString());
         if ($entry->pin !== '' && $pin === '') {
             // The name alone was tapped: the page asks for the PIN, and nothing was wrong yet.
-            throw $request->has('pin') ? ValidationException::withMessages(['pin' => __('Type the PIN of :name.', ['name' => $entry->name])])->redirectTo($back.'?entry='.$entry->id) : new HttpResponseException(redirect($back.'?entry='.$entry->id));
+            throw $request->has('pin')
+                ? ValidationException::withMessages([
+                    'pin' => __('Type the PIN of :name.', ['name' => $entry->name]),
+                ])->redirectTo($back.'?entry='.$entry->id)
+                : new HttpResponseException(redirect($back.'?entry='.$entry->id));
         }
         if ($entry->pin !== '' && ! hash_equals($entry->pin, $pin)) {
             RateLimiter::hit($tries);
-            throw ValidationException::withMessages(['pin' => __('That is not the PIN of :name. Your teacher has it.', ['name' => $entry->name])])->redirectTo($back.'?entry='.$entry->id);
+            throw ValidationException::withMessages([
+                'pin' => __('That is not the PIN of :name. Your teacher has it.', ['name' => $entry->name]),
+            ])->redirectTo($back.'?entry='.$entry->id);
         }
         try {
-            return $comeIn($session, PersonName::read($entry->name), $entry, self::device($request), self::held($request, $session));
+            return $comeIn(
+                $session,
+                PersonName::read($entry->name),
+                $entry,
+                self::device($request),
+                self::held($request, $session),
+            );
         } catch (UniqueConstraintViolationException) {
             // Somebody tapped it in the same moment; now it is taken.
-            return $comeIn($session, PersonName::read($entry->name), $entry, self::device($request), self::held($request, $session));
+            return $comeIn(
+                $session,
+                PersonName::read($entry->name),
+                $entry,
+                self::device($request),
+                self::held($request, $session),
+            );
         }
     }
 
@@ -123,16 +157,26 @@ final class JoinController
     {
         $tries = "seat-code:{$session->id}";
         if (RateLimiter::tooManyAttempts($tries, self::WRONG_SEAT_CODES)) {
-            throw ValidationException::withMessages(['seat_code' => __('Too many wrong codes came from here. Wait a minute, then try again.')])->redirectTo($back);
+            throw ValidationException::withMessages([
+                'seat_code' => __('Too many wrong codes came from here. Wait a minute, then try again.'),
+            ])->redirectTo($back);
         }
         try {
-            $found = $comeIn->withCode($session, JoinCode::read($request->string('seat_code')->toString())->value, self::device($request));
+            $found = $comeIn->withCode(
+                $session,
+                JoinCode::read($request->string('seat_code')->toString())->value,
+                self::device($request),
+            );
         } catch (InvalidJoinCode) {
             $found = null;
         }
         if ($found === null) {
             RateLimiter::hit($tries);
-            throw ValidationException::withMessages(['seat_code' => __('No page shows that seat code now. Open "Another device" on the page that you worked on.')])->redirectTo($back);
+            throw ValidationException::withMessages([
+                'seat_code' => __(
+                    'No page shows that seat code now. Open "Another device" on the page that you worked on.',
+                ),
+            ])->redirectTo($back);
         }
 
         return $found;
@@ -154,11 +198,17 @@ final class JoinController
     /** @return array{entries: Collection<int, RosterEntry>, taken: list<mixed>, chosen: ?RosterEntry} the class list to choose from, if there is one */
     private function names(Request $request, LiveSession $session): array
     {
-        $entries = $session->roster?->entries()->get() ?? new Collection;
+        $entries = $session->roster?->entries()->get() ?? new Collection();
 
         return [
             'entries' => $entries,
-            'taken' => $session->seats()->whereIn('state', [SeatState::Seated, SeatState::SentOut, SeatState::KeptOut])->whereNotNull('roster_entry_id')->pluck('roster_entry_id')->values()->all(),
+            'taken' => $session
+                ->seats()
+                ->whereIn('state', [SeatState::Seated, SeatState::SentOut, SeatState::KeptOut])
+                ->whereNotNull('roster_entry_id')
+                ->pluck('roster_entry_id')
+                ->values()
+                ->all(),
             'chosen' => $entries->firstWhere('id', $request->string('entry')->toString()),
         ];
     }
@@ -173,7 +223,10 @@ final class JoinController
         }
         $session = LiveSession::query()->with('prompt')->where('join_code', $code->value)->first();
         if ($session === null) {
-            throw self::wrong($request, __('No session has the code :code. Look at the class screen once more.', ['code' => $code->spaced()]));
+            throw self::wrong(
+                $request,
+                __('No session has the code :code. Look at the class screen once more.', ['code' => $code->spaced()]),
+            );
         }
         if (! $session->isRunning() && CurrentSeat::in($request, $session) === null) {
             throw self::problem(__('That session has ended. Ask your teacher for the new code.'));
@@ -185,14 +238,19 @@ final class JoinController
     private static function wrong(Request $request, string $sentence): ValidationException
     {
         $visitor = Visitor::of($request);
-        $tries = ['wrong-code one '.($visitor ?: $request->ip()) => self::WRONG_BY_ONE, 'wrong-code all '.$request->ip() => self::WRONG_FROM_AN_ADDRESS];
+        $tries = [
+            'wrong-code one '.($visitor ?: $request->ip()) => self::WRONG_BY_ONE,
+            'wrong-code all '.$request->ip() => self::WRONG_FROM_AN_ADDRESS,
+        ];
         $isTooMany = false;
         foreach ($tries as $key => $most) {
             $isTooMany = RateLimiter::tooManyAttempts($key, $most) || $isTooMany;
             RateLimiter::hit($key);
         }
 
-        return self::problem($isTooMany ? __('Too many wrong codes came from here. Wait a minute, then try again.') : $sentence);
+        return self::problem(
+            $isTooMany ? __('Too many wrong codes came from here. Wait a minute, then try again.') : $sentence,
+        );
     }
 
     private static function problem(string $sentence): ValidationException

@@ -47,7 +47,10 @@ final class LiveController
     private function maySit(Request $request, ?string $sessionId, string $channelId): ?SeatState
     {
         $seat = self::seat($channelId);
-        $isOwn = $seat !== null && ($sessionId === null || $seat->live_session_id === $sessionId) && CurrentSeat::holds($request, $seat);
+        $isOwn =
+            $seat !== null &&
+            ($sessionId === null || $seat->live_session_id === $sessionId) &&
+            CurrentSeat::holds($request, $seat);
 
         return $isOwn ? $seat->state : null;
     }
@@ -77,6 +80,7 @@ final class LiveController
     {
         $session = LiveSession::query()->find($sessionId);
 
-        return $session !== null && (CurrentScreen::shows($request, $session) || CurrentTeacher::of($request)?->mayRun($session) === true);
+        return $session !== null &&
+            (CurrentScreen::shows($request, $session) || CurrentTeacher::of($request)?->mayRun($session) === true);
     }
 }

@@ -30,17 +30,24 @@ final class PictureController
     public function backdrop(Request $request): Response
     {
         try {
-            $backdrop = Backdrop::read(new Fields(array_map(
-                static fn (mixed $value): mixed => is_string($value) && is_numeric($value) ? $value + 0 : $value ?? '',
-                $request->query(),
-            )));
+            $backdrop = Backdrop::read(
+                new Fields(
+                    array_map(
+                        static fn (mixed $value): mixed => is_string($value) && is_numeric($value)
+                            ? $value + 0
+                            : $value ?? '',
+                        $request->query(),
+                    ),
+                ),
+            );
         } catch (UnreadableFields $problem) {
             abort(404, __($problem->getMessage()));
         }
         abort_unless($backdrop->isRuling(), 404);
 
-        return response(SceneSvg::backdrop($backdrop, new NoPictures))->withHeaders([
-            'Content-Type' => 'image/svg+xml', 'Cache-Control' => 'public, max-age=86400',
+        return response(SceneSvg::backdrop($backdrop, new NoPictures()))->withHeaders([
+            'Content-Type' => 'image/svg+xml',
+            'Cache-Control' => 'public, max-age=86400',
         ]);
     }
 
@@ -48,15 +55,23 @@ final class PictureController
     public function asset(Request $request, Asset $asset): BinaryFileResponse
     {
         if ($asset->plan_id !== null) {
-            abort_unless(CurrentTeacher::of($request)?->mayEdit(Plan::query()->findOrFail($asset->plan_id)) === true, 403);
+            abort_unless(
+                CurrentTeacher::of($request)?->mayEdit(Plan::query()->findOrFail($asset->plan_id)) === true,
+                403,
+            );
 
             return $this->file($asset);
         }
         $session = LiveSession::query()->findOrFail($asset->live_session_id);
-        $may = CurrentTeacher::of($request)?->mayRun($session)
-            || $this->isFor(CurrentSeat::in($request, $session), $asset)
-            || (CurrentScreen::shows($request, $session) && ($asset->seat_id === null || ($session->shown_on->isOnScreen() && self::isReplayed($session, $asset))))
-            || (CurrentSeat::in($request, $session)?->isIn() === true && $session->shown_on->isOnPages() && self::isReplayed($session, $asset));
+        $may =
+            CurrentTeacher::of($request)?->mayRun($session) ||
+            $this->isFor(CurrentSeat::in($request, $session), $asset) ||
+            (CurrentScreen::shows($request, $session) &&
+                ($asset->seat_id === null ||
+                    ($session->shown_on->isOnScreen() && self::isReplayed($session, $asset)))) ||
+            (CurrentSeat::in($request, $session)?->isIn() === true &&
+                $session->shown_on->isOnPages() &&
+                self::isReplayed($session, $asset));
         abort_unless($may, 403);
 
         return $this->file($asset);
@@ -68,19 +83,29 @@ final class PictureController
         $whole = $this->asset($request, $asset);
         $small = LightPicture::of($asset);
 
-        return $small === null ? $whole : response()->file($small, ['Content-Type' => $asset->mime, 'Cache-Control' => 'private, max-age=86400']);
+        return $small === null
+            ? $whole
+            : response()->file($small, ['Content-Type' => $asset->mime, 'Cache-Control' => 'private, max-age=86400']);
     }
 
     private function file(Asset $asset): BinaryFileResponse
     {
-        return response()->file($asset->path(), ['Content-Type' => $asset->mime, 'Cache-Control' => 'private, max-age=86400']);
+        return response()->file($asset->path(), [
+            'Content-Type' => $asset->mime,
+            'Cache-Control' => 'private, max-age=86400',
+        ]);
     }
 
     /** A replay is drawn by the pages themselves, which need its pictures. */
     private static function isReplayed(LiveSession $session, Asset $asset): bool
     {
-        return $session->screen_view === ScreenView::Showcase && $asset->seat_id !== null && ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->whereNotNull('replay_from_ms')
-            ->whereHas('canvas', static fn ($canvas) => $canvas->where('seat_id', $asset->seat_id))->exists();
+        return $session->screen_view === ScreenView::Showcase &&
+            $asset->seat_id !== null &&
+            ShowcaseItem::query()
+                ->where('showcase_id', $session->showcase_id)
+                ->whereNotNull('replay_from_ms')
+                ->whereHas('canvas', static fn ($canvas) => $canvas->where('seat_id', $asset->seat_id))
+                ->exists();
     }
 
     private function isFor(?Seat $seat, Asset $asset): bool

@@ -56,7 +56,12 @@ final class StartController
     /** Before a second teacher comes in: under which name. */
     public function invited(Request $request, LiveSession $session, string $key): View
     {
-        return view('desk.room.invited', ['session' => $session, 'key' => $key, 'role' => $this->role($session, $key), 'teacher' => CurrentTeacher::of($request)]);
+        return view('desk.room.invited', [
+            'session' => $session,
+            'key' => $key,
+            'role' => $this->role($session, $key),
+            'teacher' => CurrentTeacher::of($request),
+        ]);
     }
 
     public function accept(Request $request, LiveSession $session, string $key): RedirectResponse

@@ -17,15 +17,26 @@ use Illuminate\Http\Request;
 /** Finished work comes in, on a canvas of the author's own. */
 trait TakesOperations
 {
-    private function append(Request $request, LiveSession $session, Canvas $canvas, AppendOperations $append, ?Layer $only = null): JsonResponse
-    {
+    private function append(
+        Request $request,
+        LiveSession $session,
+        Canvas $canvas,
+        AppendOperations $append,
+        ?Layer $only = null,
+    ): JsonResponse {
         $most = 100;
         $batch = $request->json('operations');
         abort_unless(is_array($batch) && array_is_list($batch), 422, __('There are no operations in that.'));
         abort_if(count($batch) > $most, 422, __('Too many operations at once: :n are the most.', ['n' => $most]));
         $ended = $session->ended_at?->getTimestampMs();
-        abort_unless(LateInk::mayArrive($ended === null ? null : (int) $ended, Clock::ms()), 410, __('This session has ended.'));
+        abort_unless(
+            LateInk::mayArrive($ended === null ? null : (int) $ended, Clock::ms()),
+            410,
+            __('This session has ended.'),
+        );
 
-        return response()->json($append($canvas, $only === null ? $canvas->author() : Author::teacher(), $batch, $only));
+        return response()->json(
+            $append($canvas, $only === null ? $canvas->author() : Author::teacher(), $batch, $only),
+        );
     }
 }

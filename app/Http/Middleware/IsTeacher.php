@@ -19,7 +19,10 @@ final class IsTeacher
     public function handle(Request $request, Closure $next): Response
     {
         $teacher = CurrentTeacher::of($request);
-        $request->attributes->set('teacher', $teacher ?? ($request->isMethodSafe() ? new Teacher : CurrentTeacher::orNew($request, '')));
+        $request->attributes->set(
+            'teacher',
+            $teacher ?? ($request->isMethodSafe() ? new Teacher() : CurrentTeacher::orNew($request, '')),
+        );
 
         return $next($request);
     }

@@ -18,8 +18,15 @@ final class KnownHost
     {
         $public = config()->string('crag.url');
         $host = preg_replace('#\Ahttps?://#', '', $public);
-        if ($public !== '' && mb_strtolower((string) $request->headers->get('Host')) !== $host && ! in_array($request->path(), self::OF_THE_MACHINE, true)) {
-            return response(__('This is not the address of Crag here. Go to :address.', ['address' => $public]), 421)->header('Content-Type', 'text/plain; charset=utf-8');
+        if (
+            $public !== '' &&
+            mb_strtolower((string) $request->headers->get('Host')) !== $host &&
+            ! in_array($request->path(), self::OF_THE_MACHINE, true)
+        ) {
+            return response(
+                __('This is not the address of Crag here. Go to :address.', ['address' => $public]),
+                421,
+            )->header('Content-Type', 'text/plain; charset=utf-8');
         }
 
         return $next($request);

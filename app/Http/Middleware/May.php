@@ -47,8 +47,16 @@ final class May
     private static function tellTheOther(Request $request, LiveSession $session, string $deed): void
     {
         $teacher = $request->attributes->get('teacher');
-        if ($teacher instanceof Teacher && ! $request->routeIs('desk.operations', 'desk.coach', 'desk.looked') && $session->teachers()->count() > 1) {
-            app(Announce::class)($session, Audience::desk($session), 'deed', ['deed' => $deed, 'by' => $teacher->id, 'name' => $teacher->name]);
+        if (
+            $teacher instanceof Teacher &&
+            ! $request->routeIs('desk.operations', 'desk.coach', 'desk.looked') &&
+            $session->teachers()->count() > 1
+        ) {
+            app(Announce::class)($session, Audience::desk($session), 'deed', [
+                'deed' => $deed,
+                'by' => $teacher->id,
+                'name' => $teacher->name,
+            ]);
         }
     }
 
@@ -72,7 +80,12 @@ final class May
         }
         $ids = array_filter($ids, is_string(...));
 
-        return $ids === [] ? [] : $session->prompts()->whereIn('id', $session->canvases()->whereIn('id', $ids)->select('prompt_id'))->get();
+        return $ids === []
+            ? []
+            : $session
+                ->prompts()
+                ->whereIn('id', $session->canvases()->whereIn('id', $ids)->select('prompt_id'))
+                ->get();
     }
 
     /**
@@ -88,10 +101,20 @@ final class May
             $named[] = $session->prompts()->findOrFail(is_string($id) ? $id : '');
         }
         foreach ([$request->route('canvas'), $request->input('canvas')] as $canvas) {
-            $found = ! is_string($canvas) ? null : ($seat === null ? Canvas::query()->where('live_session_id', $session->id)->findOrFail($canvas) : $seat->canvases()->find($canvas));
-            $found === null || $named[] = $found->prompt;
+            $found = ! is_string($canvas)
+                ? null
+                : ($seat === null
+                    ? Canvas::query()->where('live_session_id', $session->id)->findOrFail($canvas)
+                    : $seat->canvases()->find($canvas));
+            if ($found !== null) {
+                $named[] = $found->prompt;
+            }
         }
-        abort_if(count(array_unique(array_map(static fn (Prompt $one): string => $one->id, $named))) > 1, 422, __('That names two prompts.'));
+        abort_if(
+            count(array_unique(array_map(static fn (Prompt $one): string => $one->id, $named))) > 1,
+            422,
+            __('That names two prompts.'),
+        );
 
         return $named[0] ?? ($seat === null ? $session->prompts()->find($session->prompt_id) : $seat->presentPrompt());
     }

@@ -19,6 +19,8 @@ final class MayTeach
             return $next($request);
         }
 
-        return $request->expectsJson() || $request->isJson() ? abort(403, __('Teachers sign in here first.')) : redirect()->route('account')->with('said', __('Teachers sign in here first.'));
+        return $request->expectsJson() || $request->isJson()
+            ? abort(403, __('Teachers sign in here first.'))
+            : redirect()->route('account')->with('said', __('Teachers sign in here first.'));
     }
 }

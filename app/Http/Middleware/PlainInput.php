@@ -13,8 +13,30 @@ final class PlainInput
 {
     /** Fields that hold several things; each is checked where it is read. */
     private const SEVERAL = [
-        'seats', 'prompts', 'canvases', 'entries', 'groups', 'operations', 'objects', 'items', 'headings', 'chosen', 'marks', 'given', 'before',
-        'question', 'settings', 'feedback', 'watch', 'tools', 'view', 'cut', 'value', 'from', 'to', 'tag',
+        'seats',
+        'prompts',
+        'canvases',
+        'entries',
+        'groups',
+        'operations',
+        'objects',
+        'items',
+        'headings',
+        'chosen',
+        'marks',
+        'given',
+        'before',
+        'question',
+        'settings',
+        'feedback',
+        'watch',
+        'tools',
+        'view',
+        'cut',
+        'value',
+        'from',
+        'to',
+        'tag',
     ];
 
     /** Of these each is an id. */
@@ -23,11 +45,19 @@ final class PlainInput
     public function handle(Request $request, Closure $next): Response
     {
         foreach ($request->all() as $name => $value) {
-            abort_if(is_array($value) && ! in_array($name, self::SEVERAL, true), 422, __('“:name” is one thing, not a list.', ['name' => mb_substr((string) $name, 0, 40)]));
+            abort_if(
+                is_array($value) && ! in_array($name, self::SEVERAL, true),
+                422,
+                __('“:name” is one thing, not a list.', ['name' => mb_substr((string) $name, 0, 40)]),
+            );
         }
 
         foreach (self::IDS as $name) {
-            abort_if(array_filter($request->array($name), is_array(...)) !== [], 422, __('“:name” is a list of ids.', ['name' => $name]));
+            abort_if(
+                array_filter($request->array($name), is_array(...)) !== [],
+                422,
+                __('“:name” is a list of ids.', ['name' => $name]),
+            );
         }
 
         return $next($request);

@@ -19,7 +19,11 @@ final class SameOrigin
     {
         // The type itself, not what stands behind it: text/plain;a=/json can be sent by any form.
         $type = mb_strtolower(trim(explode(';', (string) $request->headers->get('Content-Type'))[0]));
-        abort_unless(self::isOurs($request) && ($request->isMethodSafe() || in_array($type, ['application/json', 'application/octet-stream'], true)), 403);
+        abort_unless(
+            self::isOurs($request) &&
+                ($request->isMethodSafe() || in_array($type, ['application/json', 'application/octet-stream'], true)),
+            403,
+        );
 
         return $next($request);
     }
@@ -29,7 +33,7 @@ final class SameOrigin
     {
         $origin = $request->headers->get('Origin');
 
-        return in_array($request->headers->get('Sec-Fetch-Site', 'same-origin'), ['same-origin', 'none'], true)
-            && ($origin === null || preg_replace('#\Ahttps?://#', '', $origin) === $request->headers->get('Host'));
+        return in_array($request->headers->get('Sec-Fetch-Site', 'same-origin'), ['same-origin', 'none'], true) &&
+            ($origin === null || preg_replace('#\Ahttps?://#', '', $origin) === $request->headers->get('Host'));
     }
 }

@@ -11,8 +11,9 @@ use Symfony\Component\HttpFoundation\Response;
 /** Nothing inline, nothing from another host, framed by nobody. */
 final class SecurityHeaders
 {
-    private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; "
-        ."connect-src 'self' %s; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+    private const POLICY =
+        "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; ".
+        "connect-src 'self' %s; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -24,7 +25,10 @@ final class SecurityHeaders
         $socket = ($request->isSecure() ? 'wss://' : 'ws://').$request->getHttpHost();
         if (! $headers->has('Content-Security-Policy')) {
             $policy = sprintf(self::POLICY, $socket);
-            $headers->set('Content-Security-Policy', $isFramed ? str_replace("frame-ancestors 'none'", "frame-ancestors 'self'", $policy) : $policy);
+            $headers->set(
+                'Content-Security-Policy',
+                $isFramed ? str_replace("frame-ancestors 'none'", "frame-ancestors 'self'", $policy) : $policy,
+            );
         }
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('Referrer-Policy', 'same-origin');

@@ -18,7 +18,8 @@ final class SeesScreen
     {
         $session = $request->route('session');
         abort_unless(
-            $session instanceof LiveSession && (CurrentScreen::shows($request, $session) || CurrentTeacher::of($request)?->mayRun($session) === true),
+            $session instanceof LiveSession &&
+                (CurrentScreen::shows($request, $session) || CurrentTeacher::of($request)?->mayRun($session) === true),
             403,
             __('Open the class screen from the desk.'),
         );

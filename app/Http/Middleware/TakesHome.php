@@ -21,7 +21,12 @@ final class TakesHome
         abort_unless($route instanceof Route, 404);
         $seat = $route->parameter('seat');
         $key = $route->parameter('key');
-        if (! $seat instanceof Seat || ! is_string($key) || $seat->home_key === null || ! hash_equals($seat->home_key, $key)) {
+        if (
+            ! ($seat instanceof Seat) ||
+            ! is_string($key) ||
+            $seat->home_key === null ||
+            ! hash_equals($seat->home_key, $key)
+        ) {
             abort(404);
         }
         $request->attributes->set('home', '/home/'.$seat->id.'/'.$key);

@@ -40,16 +40,30 @@ final readonly class HandoutRequest
         $alt = $request->string('alt')->trim()->toString();
         $what = $request->string('what')->toString();
         if ($what === 'pieces') {
-            return [Handout::of(HandoutMode::Pieces, [$request->integer('page') => new PromptPage(Backdrop::blank(), self::pieces($request))]), __('Pieces')];
+            return [
+                Handout::of(HandoutMode::Pieces, [
+                    $request->integer('page') => new PromptPage(Backdrop::blank(), self::pieces($request)),
+                ]),
+                __('Pieces'),
+            ];
         }
         if ($what === 'picture') {
-            $asset = $session->assets()->whereNull('seat_id')->findOrFail($request->string('asset')->toString());
+            $asset = $session
+                ->assets()
+                ->whereNull('seat_id')
+                ->findOrFail($request->string('asset')->toString());
 
             return [Handout::of($mode, [new PromptPage(Backdrop::picture($asset->id))]), __('A picture')];
         }
-        $pages = $what === 'prompt' ? $prompt->pagesValue()->pages : $this->ofLead($prompt, $request->string('pages')->toString());
+        $pages =
+            $what === 'prompt'
+                ? $prompt->pagesValue()->pages
+                : $this->ofLead($prompt, $request->string('pages')->toString());
 
-        return [Handout::of($mode, $pages, $alt), $what === 'prompt' ? __('The prompt as prepared') : __('Lead canvas')];
+        return [
+            Handout::of($mode, $pages, $alt),
+            $what === 'prompt' ? __('The prompt as prepared') : __('Lead canvas'),
+        ];
     }
 
     /**
@@ -79,7 +93,7 @@ final readonly class HandoutRequest
         $objects = $request->json('objects');
         $placings = Add::read(new Fields(['objects' => is_array($objects) ? $objects : []]))->placings;
         foreach ($placings as $placing) {
-            if (! $placing->object instanceof Piece) {
+            if (! ($placing->object instanceof Piece)) {
                 throw UnreadableFields::badValue('objects', 'holds something that is not a piece');
             }
         }

@@ -43,11 +43,26 @@ final class Ask extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['seats' => null, 'is_anonymous' => false, 'ends_at_ms' => null, 'closed_at_ms' => null, 'is_tally_shown' => false, 'is_right_shown' => false, 'again_of_id' => null, 'run_id' => null];
+    protected $attributes = [
+        'seats' => null,
+        'is_anonymous' => false,
+        'ends_at_ms' => null,
+        'closed_at_ms' => null,
+        'is_tally_shown' => false,
+        'is_right_shown' => false,
+        'again_of_id' => null,
+        'run_id' => null,
+    ];
 
     protected function casts(): array
     {
-        return ['question' => 'array', 'seats' => 'array', 'is_anonymous' => 'boolean', 'is_tally_shown' => 'boolean', 'is_right_shown' => 'boolean'];
+        return [
+            'question' => 'array',
+            'seats' => 'array',
+            'is_anonymous' => 'boolean',
+            'is_tally_shown' => 'boolean',
+            'is_right_shown' => 'boolean',
+        ];
     }
 
     public function value(): Question
@@ -68,7 +83,9 @@ final class Ask extends Model
     /** Under what a seat's answers are written down. */
     public function voter(Seat $seat): string
     {
-        return $this->is_anonymous ? hash_hmac('sha256', "{$this->id} {$seat->id} {$seat->token_hash}", config()->string('app.key')) : $seat->id;
+        return $this->is_anonymous
+            ? hash_hmac('sha256', "{$this->id} {$seat->id} {$seat->token_hash}", config()->string('app.key'))
+            : $seat->id;
     }
 
     /** @return array<string, mixed> by voter, the latest of each */
@@ -89,7 +106,13 @@ final class Ask extends Model
 
     public function changes(): Changes
     {
-        return Changes::among($this->value(), $this->answers()->get()->map(static fn (AskAnswer $one): array => [$one->voter, $one->value['value']])->all());
+        return Changes::among(
+            $this->value(),
+            $this->answers()
+                ->get()
+                ->map(static fn (AskAnswer $one): array => [$one->voter, $one->value['value']])
+                ->all(),
+        );
     }
 
     /** @return HasMany<AskAnswer, $this> in the order in which they came */

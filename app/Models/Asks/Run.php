@@ -50,7 +50,14 @@ final class Run extends Model
     public function result(): RunResult
     {
         $asked = $this->asks()->get()->map(static fn (Ask $ask): array => [$ask->value(), $ask->latest()])->all();
-        $teams = $this->by_teams ? $this->session->seats()->with('entry')->get()->mapWithKeys(static fn (Seat $seat): array => [$seat->id => $seat->groupName()])->all() : [];
+        $teams = $this->by_teams
+            ? $this->session
+                ->seats()
+                ->with('entry')
+                ->get()
+                ->mapWithKeys(static fn (Seat $seat): array => [$seat->id => $seat->groupName()])
+                ->all()
+            : [];
 
         return RunResult::of(array_values($asked), $teams);
     }

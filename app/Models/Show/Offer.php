@@ -38,7 +38,14 @@ final class Offer extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['page' => '', 'cut' => null, 'words' => '', 'state' => 'waiting', 'column' => 0, 'place' => 0];
+    protected $attributes = [
+        'page' => '',
+        'cut' => null,
+        'words' => '',
+        'state' => 'waiting',
+        'column' => 0,
+        'place' => 0,
+    ];
 
     protected function casts(): array
     {

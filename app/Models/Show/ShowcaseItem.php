@@ -48,7 +48,11 @@ final class ShowcaseItem extends Model
     {
         $scene = $this->canvas->scene($this->at_operation);
         // Coach ink is between a teacher and one student.
-        $scene = new Scene($scene->pages, array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach), $scene->answers);
+        $scene = new Scene(
+            $scene->pages,
+            array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach),
+            $scene->answers,
+        );
         $notes = $this->with_notes ? Canvas::query()->where('notes_on_id', $this->canvas_id)->first()?->scene() : null;
 
         return $notes === null ? $scene : new Scene($scene->pages, $scene->placed + $notes->placed, $scene->answers);
@@ -62,9 +66,20 @@ final class ShowcaseItem extends Model
     public function told(LiveSession $session): array
     {
         return [
-            'key' => substr(hash_hmac('sha256', "{$this->canvas_id} {$this->page}", config()->string('app.key')), 0, 12),
-            'n' => $this->n, 'version' => $this->version(), 'over' => $this->over->operation_count ?? 0, 'ink' => $this->over?->id, 'view' => $this->view,
-            'replay' => $this->replay_from_ms === null ? null : ['from' => $this->replay_from_ms, 'speed' => $this->replay_speed], 'name' => $this->label($session),
+            'key' => substr(
+                hash_hmac('sha256', "{$this->canvas_id} {$this->page}", config()->string('app.key')),
+                0,
+                12,
+            ),
+            'n' => $this->n,
+            'version' => $this->version(),
+            'over' => $this->over->operation_count ?? 0,
+            'ink' => $this->over?->id,
+            'view' => $this->view,
+            'replay' => $this->replay_from_ms === null
+                    ? null
+                    : ['from' => $this->replay_from_ms, 'speed' => $this->replay_speed],
+            'name' => $this->label($session),
         ];
     }
 
@@ -79,7 +94,9 @@ final class ShowcaseItem extends Model
     {
         $seat = $this->canvas->seat;
 
-        return $seat === null ? '' : ($this->names ?? $session->settingsValue()->shownNames)->show($seat->name, $seat->n);
+        return $seat === null
+            ? ''
+            : ($this->names ?? $session->settingsValue()->shownNames)->show($seat->name, $seat->n);
     }
 
     /** @return HasOne<Canvas, $this> what is drawn over it before the class */

@@ -40,7 +40,13 @@ final class Plan extends Model implements Holder
 
     protected $guarded = [];
 
-    protected $attributes = ['tags' => '[]', 'sequence' => '[]', 'edit_count' => 0, 'used_at' => null, 'archived_at' => null];
+    protected $attributes = [
+        'tags' => '[]',
+        'sequence' => '[]',
+        'edit_count' => 0,
+        'used_at' => null,
+        'archived_at' => null,
+    ];
 
     protected function casts(): array
     {

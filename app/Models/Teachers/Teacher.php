@@ -54,7 +54,10 @@ final class Teacher extends Model implements Resettable
     public function sendPasswordResetNotification($token): void
     {
         $link = PublicAddress::of('account.reset', ['token' => $token, 'email' => $this->email]);
-        $words = __("Somebody asked for a new password for your Crag account. If it was you, open this link within an hour:\n\n:link\n\nIf it was not you, nothing has changed and there is nothing to do.", ['link' => $link]);
+        $words = __(
+            "Somebody asked for a new password for your Crag account. If it was you, open this link within an hour:\n\n:link\n\nIf it was not you, nothing has changed and there is nothing to do.",
+            ['link' => $link],
+        );
         Mail::raw($words, fn ($mail) => $mail->to((string) $this->email)->subject(__('A new password for Crag')));
     }
 
@@ -90,7 +93,10 @@ final class Teacher extends Model implements Resettable
     /** As whom the teacher acts in a session; null for none of theirs. */
     public function roleIn(LiveSession $session): ?Role
     {
-        $role = DB::table('desk_rights')->where('live_session_id', $session->id)->where('teacher_id', $this->id)->value('role');
+        $role = DB::table('desk_rights')
+            ->where('live_session_id', $session->id)
+            ->where('teacher_id', $this->id)
+            ->value('role');
 
         return is_string($role) ? Role::from($role) : null;
     }

@@ -26,15 +26,27 @@ final readonly class Asking
     }
 
     /** @param  ?list<string>  $seats  who is asked; null for everybody */
-    public function ask(LiveSession $session, Question $question, ?array $seats, ?int $seconds, bool $isAnonymous, ?Ask $again = null): Ask
-    {
+    public function ask(
+        LiveSession $session,
+        Question $question,
+        ?array $seats,
+        ?int $seconds,
+        bool $isAnonymous,
+        ?Ask $again = null,
+    ): Ask {
         return DB::transaction(function () use ($session, $question, $seats, $seconds, $isAnonymous, $again): Ask {
             $this->end($session);
             $now = Clock::ms();
             $last = Ask::query()->where('live_session_id', $session->id)->max('n');
             $ask = Ask::query()->create([
-                'live_session_id' => $session->id, 'n' => (is_numeric($last) ? (int) $last : 0) + 1, 'question' => $question->toArray(), 'seats' => $seats,
-                'is_anonymous' => $isAnonymous, 'made_at_ms' => $now, 'ends_at_ms' => $seconds === null ? null : $now + $seconds * 1000, 'again_of_id' => $again?->id,
+                'live_session_id' => $session->id,
+                'n' => (is_numeric($last) ? (int) $last : 0) + 1,
+                'question' => $question->toArray(),
+                'seats' => $seats,
+                'is_anonymous' => $isAnonymous,
+                'made_at_ms' => $now,
+                'ends_at_ms' => $seconds === null ? null : $now + $seconds * 1000,
+                'again_of_id' => $again?->id,
             ]);
             $session->update(['ask_id' => $ask->id]);
             $this->tell($session);
@@ -56,7 +68,10 @@ final readonly class Asking
     {
         DB::transaction(function () use ($session): void {
             $this->end($session);
-            $session->update(['ask_id' => null] + ($session->screen_view === ScreenView::Tally ? ['screen_view' => ScreenView::Prompt] : []));
+            $session->update(
+                ['ask_id' => null] +
+                    ($session->screen_view === ScreenView::Tally ? ['screen_view' => ScreenView::Prompt] : []),
+            );
             $this->tell($session);
         });
     }
@@ -83,7 +98,11 @@ final readonly class Asking
             $ask->refresh();
             $ask->session->refresh();
             abort_unless($ask->isOpen(Clock::ms()), 409, __('It is closed: no more answers are taken.'));
-            $ask->answers()->create(['voter' => $ask->voter($seat), 'value' => ['value' => $value], 'made_at_ms' => Clock::ms()]);
+            $ask->answers()->create([
+                'voter' => $ask->voter($seat),
+                'value' => ['value' => $value],
+                'made_at_ms' => Clock::ms(),
+            ]);
             ($this->announce)($ask->session, Audience::desk($ask->session), 'answered', ['ask' => $ask->id]);
             if ($ask->is_tally_shown) {
                 $this->tell($ask->session);
@@ -93,7 +112,9 @@ final readonly class Asking
             $this->room->tellStudent($seat->setRelation('session', $ask->session));
             if ($ask->session->screen_view === ScreenView::Tally) {
                 // It says how many have answered.
-                ($this->announce)($ask->session, Audience::screen($ask->session), 'screen', ['view' => ScreenView::Tally->value]);
+                ($this->announce)($ask->session, Audience::screen($ask->session), 'screen', [
+                    'view' => ScreenView::Tally->value,
+                ]);
             }
         });
     }
@@ -109,8 +130,13 @@ final readonly class Asking
         $mine = $ask->answers()->where('voter', $ask->voter($seat))->reorder('id', 'desc')->first();
 
         return [
-            'id' => $ask->id, 'n' => $ask->n, 'question' => $question->forStudent($ask->id), 'ends' => $ask->ends_at_ms, 'isOpen' => $ask->isOpen(Clock::ms()),
-            'isAnonymous' => $ask->is_anonymous, 'mine' => $mine?->value['value'],
+            'id' => $ask->id,
+            'n' => $ask->n,
+            'question' => $question->forStudent($ask->id),
+            'ends' => $ask->ends_at_ms,
+            'isOpen' => $ask->isOpen(Clock::ms()),
+            'isAnonymous' => $ask->is_anonymous,
+            'mine' => $mine?->value['value'],
             'tally' => $ask->is_tally_shown ? self::bars($ask->tally(), $ask->is_right_shown) : null,
             'right' => $ask->is_right_shown && $question->asked->hasKey() ? $question->asked->key() : null,
         ];
@@ -125,7 +151,12 @@ final readonly class Asking
         }
         $run = $ask->run_id === null || $session->run === null || $session->run->isOver() ? null : $session->run;
 
-        return ['ends' => $ask->isOpen(Clock::ms()) ? $ask->ends_at_ms : null, 'run' => $run?->id, 'at' => $run->at ?? 0, 'auto' => $run->is_auto ?? false];
+        return [
+            'ends' => $ask->isOpen(Clock::ms()) ? $ask->ends_at_ms : null,
+            'run' => $run?->id,
+            'at' => $run->at ?? 0,
+            'auto' => $run->is_auto ?? false,
+        ];
     }
 
     /** @return array{answered: int, bars: list<array{label: string, count: int, outcome: ?string}>, middle: ?string} counts alone: nobody is named */
@@ -133,14 +164,24 @@ final readonly class Asking
     {
         return [
             'answered' => $tally->answered,
-            'bars' => array_map(static fn (Bar $bar): array => ['label' => $bar->label, 'count' => $bar->count(), 'outcome' => $isRightShown ? $bar->outcome?->value : null], $tally->bars),
+            'bars' => array_map(
+                static fn (Bar $bar): array => [
+                    'label' => $bar->label,
+                    'count' => $bar->count(),
+                    'outcome' => $isRightShown ? $bar->outcome?->value : null,
+                ],
+                $tally->bars,
+            ),
             'middle' => $tally->middle,
         ];
     }
 
     private function end(LiveSession $session): void
     {
-        Ask::query()->where('live_session_id', $session->id)->whereNull('closed_at_ms')->update(['closed_at_ms' => Clock::ms()]);
+        Ask::query()
+            ->where('live_session_id', $session->id)
+            ->whereNull('closed_at_ms')
+            ->update(['closed_at_ms' => Clock::ms()]);
     }
 
     /** Each page hears what it has to ask; the class screen shows the tally anew. */

@@ -23,8 +23,12 @@ final readonly class RunAsks
     /** The answers to one stand before the class for so long before the next one comes. */
     public const PAUSE_MS = 4000;
 
-    public function __construct(private Asking $asking, private Announce $announce, private RoomState $room, private ShowToClass $shown)
-    {
+    public function __construct(
+        private Asking $asking,
+        private Announce $announce,
+        private RoomState $room,
+        private ShowToClass $shown,
+    ) {
     }
 
     /** @param  list<AskLine>  $lines */
@@ -32,7 +36,11 @@ final readonly class RunAsks
     {
         return DB::transaction(function () use ($session, $lines, $seconds, $isAuto, $byTeams): Run {
             $run = Run::query()->create([
-                'live_session_id' => $session->id, 'lines' => array_map(static fn (AskLine $line): string => $line->line, $lines), 'seconds' => $seconds, 'is_auto' => $isAuto, 'by_teams' => $byTeams,
+                'live_session_id' => $session->id,
+                'lines' => array_map(static fn (AskLine $line): string => $line->line, $lines),
+                'seconds' => $seconds,
+                'is_auto' => $isAuto,
+                'by_teams' => $byTeams,
             ]);
             $session->update(['run_id' => $run->id]);
             $this->next($session, $run, 0);
@@ -76,8 +84,18 @@ final readonly class RunAsks
     {
         DB::transaction(function () use ($session, $run, $isShown): void {
             $run->update(['is_shown' => $isShown]);
-            $session->update(['run_id' => $run->id, 'screen_view' => $isShown ? ScreenView::Run : ($session->screen_view === ScreenView::Run ? ScreenView::Prompt : $session->screen_view)]);
-            $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellStudent($seat->setRelation('session', $session)));
+            $session->update([
+                'run_id' => $run->id,
+                'screen_view' => $isShown
+                    ? ScreenView::Run
+                    : ($session->screen_view === ScreenView::Run
+                        ? ScreenView::Prompt
+                        : $session->screen_view),
+            ]);
+            $session
+                ->seated()
+                ->get()
+                ->each(fn (Seat $seat) => $this->room->tellStudent($seat->setRelation('session', $session)));
             ($this->announce)($session, Audience::desk($session), 'ask');
             $this->shown->again($session->refresh());
         });
@@ -96,7 +114,14 @@ final readonly class RunAsks
     /** Runs whose desk is not there to move them on. */
     public function moveOn(): void
     {
-        foreach (Run::query()->where('is_auto', true)->whereNull('ended_at_ms')->whereIn('live_session_id', LiveSession::query()->whereNull('ended_at')->select('id'))->with('session.ask')->get() as $run) {
+        foreach (
+            Run::query()
+                ->where('is_auto', true)
+                ->whereNull('ended_at_ms')
+                ->whereIn('live_session_id', LiveSession::query()->whereNull('ended_at')->select('id'))
+                ->with('session.ask')
+                ->get() as $run
+        ) {
             EachSeat::read($run->live_session_id, fn () => $this->moveOnIfDue($run), static fn () => null);
         }
     }
@@ -104,7 +129,10 @@ final readonly class RunAsks
     private function moveOnIfDue(Run $run): void
     {
         $ask = $run->session->ask;
-        if ($ask === null || ($ask->run_id === $run->id && $ask->ends_at_ms !== null && Clock::ms() > $ask->ends_at_ms + self::PAUSE_MS)) {
+        if (
+            $ask === null ||
+            ($ask->run_id === $run->id && $ask->ends_at_ms !== null && Clock::ms() > $ask->ends_at_ms + self::PAUSE_MS)
+        ) {
             $this->next($run->session, $run, $run->at);
         }
     }

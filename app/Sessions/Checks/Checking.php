@@ -46,13 +46,25 @@ final readonly class Checking
                 $prompt = $canvas->prompt->value();
                 $before[] = ['canvas' => $canvas->id, 'judgement' => $was->toArray()];
                 $check = Check::query()->create([
-                    'canvas_id' => $canvas->id, 'teacher_id' => $teacher->id, 'level' => $now->level($prompt->aspects(), $prompt->points), 'marks' => $now->marks,
-                    'is_no_attempt' => $now->isNoAttempt, 'points' => $now->points, 'note' => $now->note, 'at_operation' => $canvas->operation_count, 'made_at_ms' => Clock::ms(),
+                    'canvas_id' => $canvas->id,
+                    'teacher_id' => $teacher->id,
+                    'level' => $now->level($prompt->aspects(), $prompt->points),
+                    'marks' => $now->marks,
+                    'is_no_attempt' => $now->isNoAttempt,
+                    'points' => $now->points,
+                    'note' => $now->note,
+                    'at_operation' => $canvas->operation_count,
+                    'made_at_ms' => Clock::ms(),
                 ]);
                 $canvas->setRelation('check', $check);
             }
             foreach ($canvases as $canvas) {
-                $told = ['canvas' => $canvas->id, 'seat' => $canvas->seat_id, 'level' => $canvas->check?->level?->value, 'tally' => self::tally($canvas->prompt_id)];
+                $told = [
+                    'canvas' => $canvas->id,
+                    'seat' => $canvas->seat_id,
+                    'level' => $canvas->check?->level?->value,
+                    'tally' => self::tally($canvas->prompt_id),
+                ];
                 ($this->announce)($session, Audience::desk($session), 'check', $told);
                 if (! $session->settingsValue()->feedback->isNothing() && $canvas->seat !== null) {
                     $this->room->tellStudent($canvas->seat->setRelation('session', $session));
@@ -67,13 +79,29 @@ final readonly class Checking
     public static function proposed(Prompt $prompt): array
     {
         $proposed = [];
-        $questions = array_filter($prompt->value()->questions, static fn ($question): bool => $question->asked->hasKey());
-        foreach ($questions === [] ? [] : $prompt->canvases()->with(['check', 'seat', 'prompt.session'])->get() as $canvas) {
+        $questions = array_filter(
+            $prompt->value()->questions,
+            static fn ($question): bool => $question->asked->hasKey(),
+        );
+        foreach (
+            $questions === []
+                ? []
+                : $prompt
+                    ->canvases()
+                    ->with(['check', 'seat', 'prompt.session'])
+                    ->get() as $canvas
+        ) {
             if ($canvas->seat === null || ! $canvas->seat->isIn() || $canvas->check?->level !== null) {
                 continue;
             }
-            $level = EachSeat::read($canvas->seat->id, static fn (): ?Level => self::proposal($prompt, $canvas, $canvas->seat), static fn (): ?Level => null);
-            $level === null || $proposed[$canvas->id] = $level;
+            $level = EachSeat::read(
+                $canvas->seat->id,
+                static fn (): ?Level => self::proposal($prompt, $canvas, $canvas->seat),
+                static fn (): ?Level => null,
+            );
+            if ($level !== null) {
+                $proposed[$canvas->id] = $level;
+            }
         }
 
         return $proposed;
@@ -86,7 +114,10 @@ final readonly class Checking
         foreach ($prompt->forSeat($seat)->questions as $question) {
             if ($question->asked->hasKey()) {
                 $given = $answers[$question->id] ?? null;
-                $outcomes[] = $given === null || trim($question->asked->written($given)) === '' ? null : $question->compare($given)?->outcome;
+                $outcomes[] =
+                    $given === null || trim($question->asked->written($given)) === ''
+                        ? null
+                        : $question->compare($given)?->outcome;
             }
         }
 
@@ -96,6 +127,13 @@ final readonly class Checking
     /** @return array<array-key, int> */
     private static function tally(string $prompt): array
     {
-        return LevelTally::of(Canvas::query()->where('prompt_id', $prompt)->whereNotNull('seat_id')->with('check')->get()->map(static fn (Canvas $one) => $one->check?->level))->toArray();
+        return LevelTally::of(
+            Canvas::query()
+                ->where('prompt_id', $prompt)
+                ->whereNotNull('seat_id')
+                ->with('check')
+                ->get()
+                ->map(static fn (Canvas $one) => $one->check?->level),
+        )->toArray();
     }
 }

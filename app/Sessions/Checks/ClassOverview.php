@@ -38,7 +38,11 @@ final readonly class ClassOverview
     public static function of(LiveSession $session): self
     {
         $seats = $session->seated()->with('entry')->get();
-        $prompts = $session->prompts()->get()->filter(static fn (Prompt $prompt): bool => $prompt->state->isSeen())->values();
+        $prompts = $session
+            ->prompts()
+            ->get()
+            ->filter(static fn (Prompt $prompt): bool => $prompt->state->isSeen())
+            ->values();
         $canvases = $session->openCanvases()->whereIn('seat_id', $seats->pluck('id'))->with('check')->get();
         $times = self::times($canvases);
         $values = $prompts->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => $prompt->value()])->all();
@@ -46,20 +50,45 @@ final readonly class ClassOverview
         foreach ($canvases as $canvas) {
             $cells[(string) $canvas->seat_id][$canvas->prompt_id] = EachSeat::read(
                 (string) $canvas->seat_id,
-                static fn (): StudentResult => self::cell($canvas, $values[$canvas->prompt_id] ?? $canvas->prompt->value(), $times[$canvas->id] ?? 0),
-                static fn (): StudentResult => new StudentResult(null, $canvas->last_stroke_ms !== null, $canvas->sent_at_ms !== null),
+                static fn (): StudentResult => self::cell(
+                    $canvas,
+                    $values[$canvas->prompt_id] ?? $canvas->prompt->value(),
+                    $times[$canvas->id] ?? 0,
+                ),
+                static fn (): StudentResult => new StudentResult(
+                    null,
+                    $canvas->last_stroke_ms !== null,
+                    $canvas->sent_at_ms !== null,
+                ),
             );
         }
-        $skills = $prompts->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => array_values($prompt->value()->skills)])->all();
+        $skills = $prompts
+            ->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => array_values($prompt->value()->skills)])
+            ->all();
 
-        return new self($seats, $prompts, ClassPicture::of(array_values($seats->map(static fn (Seat $seat): string => $seat->id)->all()), $skills, $cells));
+        return new self(
+            $seats,
+            $prompts,
+            ClassPicture::of(
+                array_values($seats->map(static fn (Seat $seat): string => $seat->id)->all()),
+                $skills,
+                $cells,
+            ),
+        );
     }
 
     public static function cell(Canvas $canvas, PlanPrompt $prompt, int $drawingMs = 0): StudentResult
     {
         $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
 
-        return new StudentResult($canvas->check?->level, $canvas->last_stroke_ms !== null, $canvas->sent_at_ms !== null, $drawingMs, $judgement->share($prompt->aspects(), $prompt->points), $judgement->points);
+        return new StudentResult(
+            $canvas->check?->level,
+            $canvas->last_stroke_ms !== null,
+            $canvas->sent_at_ms !== null,
+            $drawingMs,
+            $judgement->share($prompt->aspects(), $prompt->points),
+            $judgement->points,
+        );
     }
 
     /** @return list<AnswerGroup> the wrong answers to a prompt that most gave */
@@ -69,7 +98,10 @@ final readonly class ClassOverview
             return [];
         }
         $canvases = $prompt->canvases()->whereIn('seat_id', $this->seats->pluck('id'))->get()->keyBy('seat_id');
-        $wrong = array_filter(GivenAnswers::to($prompt, $this->seats, $canvases)->groups, static fn (AnswerGroup $group): bool => $group->outcome === Outcome::Wrong);
+        $wrong = array_filter(
+            GivenAnswers::to($prompt, $this->seats, $canvases)->groups,
+            static fn (AnswerGroup $group): bool => $group->outcome === Outcome::Wrong,
+        );
         usort($wrong, static fn (AnswerGroup $a, AnswerGroup $b): int => count($b->seats) <=> count($a->seats));
 
         return array_slice($wrong, 0, self::MOST_SLIPS);
@@ -83,8 +115,17 @@ final readonly class ClassOverview
             return [];
         }
         $named = ['' => 0] + array_fill_keys($words, 0);
-        foreach ($prompt->canvases()->whereIn('seat_id', $this->seats->pluck('id'))->with('seat', 'prompt.session')->get() as $canvas) {
-            $typed = $canvas->seat === null ? '' : EachSeat::read($canvas->seat->id, static fn (): string => ReadWork::work($canvas, $canvas->seat)->typed(), static fn (): string => '');
+        foreach (
+            $prompt->canvases()->whereIn('seat_id', $this->seats->pluck('id'))->with('seat', 'prompt.session')->get() as $canvas
+        ) {
+            $typed =
+                $canvas->seat === null
+                    ? ''
+                    : EachSeat::read(
+                        $canvas->seat->id,
+                        static fn (): string => ReadWork::work($canvas, $canvas->seat)->typed(),
+                        static fn (): string => '',
+                    );
             if (trim($typed) !== '') {
                 $named['']++;
                 foreach ($words as $word) {
@@ -111,8 +152,19 @@ final readonly class ClassOverview
             }
         }
 
-        return array_values($this->seats->filter(static fn (Seat $seat): bool => in_array($seat->id, $present, true))
-            ->map(fn (Seat $seat): Student => new Student($seat->id, $seat->n, $this->picture->rows[$seat->id]->secure, $slips[$seat->id] ?? ''))->all());
+        return array_values(
+            $this->seats
+                ->filter(static fn (Seat $seat): bool => in_array($seat->id, $present, true))
+                ->map(
+                    fn (Seat $seat): Student => new Student(
+                        $seat->id,
+                        $seat->n,
+                        $this->picture->rows[$seat->id]->secure,
+                        $slips[$seat->id] ?? '',
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -122,7 +174,12 @@ final readonly class ClassOverview
     private static function times(Collection $canvases): array
     {
         $made = [];
-        foreach (DB::table('operations')->whereIn('canvas_id', $canvases->pluck('id'))->whereNotNull('seat_id')->get(['canvas_id', 'made_at_ms']) as $row) {
+        foreach (
+            DB::table('operations')
+                ->whereIn('canvas_id', $canvases->pluck('id'))
+                ->whereNotNull('seat_id')
+                ->get(['canvas_id', 'made_at_ms']) as $row
+        ) {
             $made[(string) $row->canvas_id][] = (int) $row->made_at_ms;
         }
 

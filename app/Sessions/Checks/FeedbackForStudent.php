@@ -24,21 +24,30 @@ final class FeedbackForStudent
             return [];
         }
         $seen = [];
-        foreach ($seat->canvases()->with(['check', 'prompt'])->get()->sortBy('prompt.n') as $canvas) {
+        foreach (
+            $seat
+                ->canvases()
+                ->with(['check', 'prompt'])
+                ->get()
+                ->sortBy('prompt.n') as $canvas
+        ) {
             $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
             if ($judgement->isEmpty() || ! $feedback->isDue(self::isOver($session, $canvas), ! $session->isRunning())) {
                 continue;
             }
             $prompt = $canvas->prompt->value();
             $one = [
-                'canvas' => $canvas->id, 'n' => $canvas->prompt->n,
+                'canvas' => $canvas->id,
+                'n' => $canvas->prompt->n,
                 'level' => $feedback->shows('level') ? $canvas->check?->level?->value : null,
                 'words' => $feedback->shows('level') ? self::words($judgement, $prompt->aspects()) : '',
                 'points' => $feedback->shows('points') ? $judgement->points : null,
                 'most' => $feedback->shows('points') ? $prompt->points : null,
                 'note' => $feedback->shows('note') ? $judgement->note : '',
             ];
-            $one['words'] === '' && $one['points'] === null && $one['note'] === '' || $seen[] = $one;
+            if (! ($one['words'] === '' && $one['points'] === null && $one['note'] === '')) {
+                $seen[] = $one;
+            }
         }
 
         return $seen;
@@ -50,9 +59,17 @@ final class FeedbackForStudent
         if ($feedback->isNothing()) {
             return __('Students see nothing of checks (Settings).');
         }
-        $what = implode(', ', array_map(static fn (string $one): string => match ($one) {
-            'level' => __('the level'), 'note' => __('the note'), default => __('points')
-        }, $feedback->what));
+        $what = implode(
+            ', ',
+            array_map(
+                static fn (string $one): string => match ($one) {
+                    'level' => __('the level'),
+                    'note' => __('the note'),
+                    default => __('points'),
+                },
+                $feedback->what,
+            ),
+        );
 
         return match ($feedback->when) {
             Feedback::AT_ONCE => __('The student sees at once: :what.', ['what' => $what]),
@@ -64,12 +81,16 @@ final class FeedbackForStudent
     /** @param  list<\Crag\Checks\Aspect>  $aspects */
     private static function words(Judgement $judgement, array $aspects): string
     {
-        return implode(', ', array_map(static fn (string $part): string => __($part), explode(', ', $judgement->words($aspects))));
+        return implode(
+            ', ',
+            array_map(static fn (string $part): string => __($part), explode(', ', $judgement->words($aspects))),
+        );
     }
 
     /** Its prompt is closed, or the class has gone on together. */
     private static function isOver(LiveSession $session, Canvas $canvas): bool
     {
-        return $canvas->prompt->state === PromptState::Closed || ($session->pace === Pace::Together && $canvas->prompt_id !== $session->prompt_id);
+        return $canvas->prompt->state === PromptState::Closed ||
+            ($session->pace === Pace::Together && $canvas->prompt_id !== $session->prompt_id);
     }
 }

@@ -27,11 +27,18 @@ final readonly class KeepGroups
         $groups = array_values(array_filter($groups, static fn (array $ids): bool => $ids !== []));
 
         return DB::transaction(function () use ($session, $groups): int {
-            Seat::query()->where('live_session_id', $session->id)->update(['group' => null]);
+            Seat::query()
+                ->where('live_session_id', $session->id)
+                ->update(['group' => null]);
             foreach ($groups as $i => $ids) {
                 $name = (string) ($i + 1);
                 $seats = $session->seats()->whereIn('id', $ids);
-                RosterEntry::query()->whereIn('id', (clone $seats)->reorder()->whereNotNull('roster_entry_id')->select('roster_entry_id'))->update(['group' => $name]);
+                RosterEntry::query()
+                    ->whereIn(
+                        'id',
+                        (clone $seats)->reorder()->whereNotNull('roster_entry_id')->select('roster_entry_id'),
+                    )
+                    ->update(['group' => $name]);
                 $seats->update(['group' => $name]);
             }
             ($this->announce)($session, Audience::desk($session), 'lineup');

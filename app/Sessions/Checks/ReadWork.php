@@ -51,7 +51,14 @@ final readonly class ReadWork
     {
         $say = static fn (Point $point): string => __($point->sentence, $point->values);
 
-        return Str::limit(trim(implode(' ', array_map($say, array_slice($reading->missing, 0, self::MOST_SAID))).' '.$say($reading->question)), ShortMessage::LONGEST - 10);
+        return Str::limit(
+            trim(
+                implode(' ', array_map($say, array_slice($reading->missing, 0, self::MOST_SAID))).
+                    ' '.
+                    $say($reading->question),
+            ),
+            ShortMessage::LONGEST - 10,
+        );
     }
 
     public static function work(Canvas $canvas, Seat $seat): Work
@@ -64,15 +71,30 @@ final readonly class ReadWork
             $written = $given === null ? '' : trim($question->asked->written($given));
             $answers[] = new Answered($question->words, $written, $written === '' ? null : $question->compare($given));
         }
-        $made = array_values($canvas->operations()->whereNotNull('seat_id')->reorder()->pluck('made_at_ms')->map(intval(...))->all());
+        $made = array_values(
+            $canvas->operations()->whereNotNull('seat_id')->reorder()->pluck('made_at_ms')->map(intval(...))->all(),
+        );
 
-        return new Work($canvas->prompt->plainWords(), $mine->lookFor, $answers, self::texts($scene), count(self::own($scene, Stroke::class)), DrawingTime::of($made));
+        return new Work(
+            $canvas->prompt->plainWords(),
+            $mine->lookFor,
+            $answers,
+            self::texts($scene),
+            count(self::own($scene, Stroke::class)),
+            DrawingTime::of($made),
+        );
     }
 
     /** @return list<string> */
     private static function texts(Scene $scene): array
     {
-        return array_map(static fn (PlacedObject $placed): string => $placed->object instanceof Text || $placed->object instanceof NoteObject ? $placed->object->text : '', [...self::own($scene, Text::class), ...self::own($scene, NoteObject::class)]);
+        return array_map(
+            static fn (PlacedObject $placed): string => $placed->object instanceof Text ||
+            $placed->object instanceof NoteObject
+                ? $placed->object->text
+                : '',
+            [...self::own($scene, Text::class), ...self::own($scene, NoteObject::class)],
+        );
     }
 
     /**
@@ -81,6 +103,12 @@ final readonly class ReadWork
      */
     private static function own(Scene $scene, string $kind): array
     {
-        return array_values(array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer === Layer::Student && $placed->object instanceof $kind));
+        return array_values(
+            array_filter(
+                $scene->placed,
+                static fn (PlacedObject $placed): bool => $placed->layer === Layer::Student &&
+                    $placed->object instanceof $kind,
+            ),
+        );
     }
 }

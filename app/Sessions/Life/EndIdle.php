@@ -23,8 +23,12 @@ final readonly class EndIdle
     /** After a gap, what should have ended by its date stays open so long. */
     private const GRACE_MS = 1_800_000;
 
-    public function __construct(private Announce $announce, private EndSession $end, private ForgetSession $forget, private RunAsks $runs)
-    {
+    public function __construct(
+        private Announce $announce,
+        private EndSession $end,
+        private ForgetSession $forget,
+        private RunAsks $runs,
+    ) {
     }
 
     /**
@@ -46,7 +50,13 @@ final readonly class EndIdle
     {
         $sign = max($aliveFromMs, self::lastSign($session));
         $minutes = $session->settingsValue()->expiresAfterMinutes;
-        $expiry = $session->open_until_ms === null ? Expiry::of($sign, Clock::ms(), $minutes) : Expiry::at(max($session->open_until_ms, $aliveFromMs === 0 ? 0 : $aliveFromMs + self::GRACE_MS), Clock::ms());
+        $expiry =
+            $session->open_until_ms === null
+                ? Expiry::of($sign, Clock::ms(), $minutes)
+                : Expiry::at(
+                    max($session->open_until_ms, $aliveFromMs === 0 ? 0 : $aliveFromMs + self::GRACE_MS),
+                    Clock::ms(),
+                );
         match ($expiry) {
             Expiry::Over => ($this->end)($session),
             Expiry::Warned => $this->warn($session, $sign),
@@ -56,31 +66,52 @@ final readonly class EndIdle
 
     private function forgetIfOver(LiveSession $session): void
     {
-        $session->retention()->isOver((int) $session->endedMs(), Clock::ms()) && ($this->forget)($session);
+        if ($session->retention()->isOver((int) $session->endedMs(), Clock::ms())) {
+            ($this->forget)($session);
+        }
     }
 
     /** @return Builder<LiveSession> ended ones whose days are over, their own or the installation's */
     private static function keptLongEnough(): Builder
     {
-        return LiveSession::query()->where(static fn (Builder $query) => $query
-            ->where(static fn (Builder $usual) => $usual->whereNull('keep_days')->where('ended_at', '<=', now()->subDays(config()->integer('crag.keep_days'))))
-            ->orWhereRaw("datetime(ended_at, '+' || keep_days || ' days') <= ?", [now()->toDateTimeString()]));
+        return LiveSession::query()->where(
+            static fn (Builder $query) => $query
+                ->where(
+                    static fn (Builder $usual) => $usual
+                        ->whereNull('keep_days')
+                        ->where('ended_at', '<=', now()->subDays(config()->integer('crag.keep_days'))),
+                )
+                ->orWhereRaw("datetime(ended_at, '+' || keep_days || ' days') <= ?", [now()->toDateTimeString()]),
+        );
     }
 
     /** When something was last drawn or done in it. */
     public static function lastSign(LiveSession $session): int
     {
-        $drawn = LoggedOperation::query()->where('live_session_id', $session->id)->orderByDesc('session_n')->value('stored_at_ms');
-        $done = Event::query()->where('live_session_id', $session->id)->where('type', '!=', 'ending')->orderByDesc('id')->value('at_ms');
+        $drawn = LoggedOperation::query()
+            ->where('live_session_id', $session->id)
+            ->orderByDesc('session_n')
+            ->value('stored_at_ms');
+        $done = Event::query()
+            ->where('live_session_id', $session->id)
+            ->where('type', '!=', 'ending')
+            ->orderByDesc('id')
+            ->value('at_ms');
 
-        return max(is_numeric($drawn) ? (int) $drawn : 0, is_numeric($done) ? (int) $done : 0, (int) $session->created_at->getTimestampMs());
+        return max(
+            is_numeric($drawn) ? (int) $drawn : 0,
+            is_numeric($done) ? (int) $done : 0,
+            (int) $session->created_at->getTimestampMs(),
+        );
     }
 
     private function warn(LiveSession $session, int $sign): void
     {
         if ($session->warned_at_ms < $sign) {
             $session->update(['warned_at_ms' => Clock::ms()]);
-            ($this->announce)($session, Audience::desk($session), 'ending', ['at' => Expiry::endsMs($sign, $session->settingsValue()->expiresAfterMinutes)]);
+            ($this->announce)($session, Audience::desk($session), 'ending', [
+                'at' => Expiry::endsMs($sign, $session->settingsValue()->expiresAfterMinutes),
+            ]);
         }
     }
 }

@@ -30,8 +30,12 @@ final readonly class ForgetSession
         // Foreign keys take every row that belongs to it along.
         DB::transaction(static function () use ($session): void {
             // A session that went on from it stands on its own from now on, and does not name it.
-            Prompt::query()->whereIn('carries_prompt_id', Prompt::query()->where('live_session_id', $session->id)->select('id'))->update(['carries_prompt_id' => null]);
-            LiveSession::query()->where('carries_on_id', $session->id)->update(['carries_on_id' => null]);
+            Prompt::query()
+                ->whereIn('carries_prompt_id', Prompt::query()->where('live_session_id', $session->id)->select('id'))
+                ->update(['carries_prompt_id' => null]);
+            LiveSession::query()
+                ->where('carries_on_id', $session->id)
+                ->update(['carries_on_id' => null]);
             $session->delete();
         });
         HeldFolder::remove('sessions', $session->id);

@@ -33,7 +33,7 @@ final readonly class ForgetStudent
     public function fresh(LiveSession $session): int
     {
         $seats = $session->freshSeats()->get();
-        $seats->each(fn (Seat $seat) => ($this)($session, $seat));
+        $seats->each(fn (Seat $seat) => $this($session, $seat));
 
         return $seats->count();
     }
@@ -53,7 +53,9 @@ final readonly class ForgetStudent
             }
             foreach ($session->asks()->get() as $ask) {
                 AskAnswer::query()->where('ask_id', $ask->id)->where('voter', $ask->voter($seat))->delete();
-                $ask->seats === null || $ask->update(['seats' => array_values(array_diff($ask->seats, [$seat->id]))]);
+                if ($ask->seats !== null) {
+                    $ask->update(['seats' => array_values(array_diff($ask->seats, [$seat->id]))]);
+                }
             }
             // Streams have no gaps: what was told of the seat keeps its number and loses its words.
             $events = Event::query()->where('live_session_id', $session->id);
@@ -61,10 +63,16 @@ final readonly class ForgetStudent
             $events->whereRaw('instr(body, ?) > 0', [$seat->id])->update(['type' => 'gone', 'body' => '{}']);
             $seat->canvases()->get()->each->delete();
             // Whoever claimed to be this student claims it no more.
-            Seat::query()->where('claims_id', $seat->id)->update(['claims_id' => null]);
+            Seat::query()
+                ->where('claims_id', $seat->id)
+                ->update(['claims_id' => null]);
             $seat->delete();
-            $session->isRunning() && ($this->announce)($session, Audience::desk($session), 'seats');
-            $session->isRunning() && $this->shown->again($session->refresh());
+            if ($session->isRunning()) {
+                ($this->announce)($session, Audience::desk($session), 'seats');
+            }
+            if ($session->isRunning()) {
+                $this->shown->again($session->refresh());
+            }
         });
         $this->publisher->close(Audience::seat($seat));
         File::delete($files);

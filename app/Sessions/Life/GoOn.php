@@ -21,12 +21,21 @@ final readonly class GoOn
     public function __invoke(Teacher $teacher, LiveSession $from, bool $isCarried): LiveSession
     {
         return DB::transaction(function () use ($teacher, $from, $isCarried): LiveSession {
-            $session = $this->start->empty($teacher, $from->only(['title', 'plan_id', 'roster_id', 'tray', 'settings', 'keep_days']) + ['carries_on_id' => $from->id]);
+            $session = $this->start->empty(
+                $teacher,
+                $from->only(['title', 'plan_id', 'roster_id', 'tray', 'settings', 'keep_days']) + [
+                    'carries_on_id' => $from->id,
+                ],
+            );
             foreach ($from->prompts()->get() as $prompt) {
                 $copies = self::pictures($prompt, $session);
-                $new = Prompt::query()->create(['live_session_id' => $session->id, 'carries_prompt_id' => $isCarried ? $prompt->id : null] + $prompt->only(['n', 'source_id', 'words', 'tray', 'reads_at_once', 'details']) + [
-                    'backdrop' => self::renamed($prompt->backdrop, $copies), 'pages' => $prompt->pages === null ? null : array_values(self::renamed($prompt->pages, $copies)),
-                ]);
+                $new = Prompt::query()->create(
+                    ['live_session_id' => $session->id, 'carries_prompt_id' => $isCarried ? $prompt->id : null] +
+                        $prompt->only(['n', 'source_id', 'words', 'tray', 'reads_at_once', 'details']) + [
+                            'backdrop' => self::renamed($prompt->backdrop, $copies),
+                            'pages' => $prompt->pages === null ? null : array_values(self::renamed($prompt->pages, $copies)),
+                        ],
+                );
                 $session->prompt_id ??= $new->id;
             }
             $session->save();
@@ -41,8 +50,12 @@ final readonly class GoOn
     {
         $json = json_encode([$prompt->backdrop, $prompt->pages, $prompt->details], JSON_THROW_ON_ERROR);
         $copies = [];
-        foreach (Asset::query()->where('live_session_id', $prompt->live_session_id)->whereNull('seat_id')->get() as $asset) {
-            str_contains($json, $asset->id) && $copies[$asset->id] = $asset->copyTo($session)->id;
+        foreach (
+            Asset::query()->where('live_session_id', $prompt->live_session_id)->whereNull('seat_id')->get() as $asset
+        ) {
+            if (str_contains($json, $asset->id)) {
+                $copies[$asset->id] = $asset->copyTo($session)->id;
+            }
         }
 
         return $copies;
@@ -55,6 +68,13 @@ final readonly class GoOn
      */
     private static function renamed(array $json, array $copies): array
     {
-        return (array) json_decode(strtr(json_encode($json, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION), $copies), true, flags: JSON_THROW_ON_ERROR);
+        return (array) json_decode(
+            strtr(
+                json_encode($json, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+                $copies,
+            ),
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
     }
 }

@@ -25,13 +25,17 @@ final readonly class LookAfter
         $before = self::last($now);
         $rounds = $before->at($now);
         if ($rounds->hasJumped($before)) {
-            Log::warning('The clock is days ahead of the last round, or behind it. Nothing ends or is forgotten for some hours: is the date right?');
+            Log::warning(
+                'The clock is days ahead of the last round, or behind it. Nothing ends or is forgotten for some hours: is the date right?',
+            );
         }
         File::replace(self::file(), (string) json_encode($rounds->toArray()));
         ($this->endIdle)($rounds->aliveFromMs ?? 0, $rounds->mayForget($now));
         if (Wipe::isDue()) {
             Wipe::emptyLog();
-            LiveSession::query()->whereNull('ended_at')->exists() || Wipe::inQuiet();
+            if (! LiveSession::query()->whereNull('ended_at')->exists()) {
+                Wipe::inQuiet();
+            }
         }
         StoringTimes::trim();
     }

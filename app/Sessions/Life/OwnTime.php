@@ -22,7 +22,10 @@ final readonly class OwnTime
     public function start(LiveSession $session, int $untilMs): void
     {
         DB::transaction(function () use ($session, $untilMs): void {
-            $session->prompts()->where('state', PromptState::Unseen)->update(['state' => PromptState::Open, 'state_at_ms' => Clock::ms()]);
+            $session
+                ->prompts()
+                ->where('state', PromptState::Unseen)
+                ->update(['state' => PromptState::Open, 'state_at_ms' => Clock::ms()]);
             $session->update(['open_until_ms' => $untilMs, 'pace' => Pace::Own, 'timer' => null]);
             // Nobody is there to say pens up.
             $this->attention->pensUp($session, null);

@@ -47,22 +47,39 @@ final readonly class StartSession
     }
 
     /** @param  ?ToolTray  $tray  for prompts without one of their own; null for the usual one */
-    public function fromPlan(Teacher $teacher, Plan $plan, ?Roster $roster, ?ToolTray $tray = null, bool $isTrial = false): LiveSession
-    {
+    public function fromPlan(
+        Teacher $teacher,
+        Plan $plan,
+        ?Roster $roster,
+        ?ToolTray $tray = null,
+        bool $isTrial = false,
+    ): LiveSession {
         return DB::transaction(function () use ($teacher, $plan, $roster, $tray, $isTrial): LiveSession {
             $session = self::begin($teacher, [
-                'title' => $plan->title, 'plan_id' => $plan->id, 'roster_id' => $roster?->id, 'is_trial' => $isTrial,
+                'title' => $plan->title,
+                'plan_id' => $plan->id,
+                'roster_id' => $roster?->id,
+                'is_trial' => $isTrial,
                 'tray' => $tray === null ? null : TrayInForce::always($tray)->toArray(),
             ]);
             $prompts = $plan->present();
             foreach ($this->plans->prepared($plan) as $i => $prepared) {
-                $prompt = self::put($session, MakePlan::withPictures($prepared, $plan, $session), $i + 1, $prompts[$i]->id ?? null);
+                $prompt = self::put(
+                    $session,
+                    MakePlan::withPictures($prepared, $plan, $session),
+                    $i + 1,
+                    $prompts[$i]->id ?? null,
+                );
                 $session->prompt_id ??= $prompt->id;
             }
             $session->save();
             $session->prompt()->update(['state' => PromptState::Open]);
-            $session->prompt_id === null && self::firstPrompt($session);
-            $isTrial || $plan->update(['used_at' => now()]);
+            if ($session->prompt_id === null) {
+                self::firstPrompt($session);
+            }
+            if (! $isTrial) {
+                $plan->update(['used_at' => now()]);
+            }
 
             return $session;
         });
@@ -71,7 +88,9 @@ final readonly class StartSession
     /** A prepared prompt as one of the session's. */
     public static function put(LiveSession $session, PreparedPrompt $prepared, int $n, ?string $source): Prompt
     {
-        return Prompt::query()->create(['live_session_id' => $session->id, 'n' => $n, 'source_id' => $source] + self::columns($prepared));
+        return Prompt::query()->create(
+            ['live_session_id' => $session->id, 'n' => $n, 'source_id' => $source] + self::columns($prepared),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -92,13 +111,15 @@ final readonly class StartSession
     /** @param  array<string, mixed>  $with */
     private static function begin(Teacher $teacher, array $with): LiveSession
     {
-        $session = LiveSession::query()->create($with + [
-            'teacher_name' => $teacher->name,
-            'join_code' => self::freeCode(),
-            'return_key' => Str::random(40),
-            'screen_key' => Str::random(40),
-            'helper_key' => Str::random(40),
-        ]);
+        $session = LiveSession::query()->create(
+            $with + [
+                'teacher_name' => $teacher->name,
+                'join_code' => self::freeCode(),
+                'return_key' => Str::random(40),
+                'screen_key' => Str::random(40),
+                'helper_key' => Str::random(40),
+            ],
+        );
         $session->teachers()->attach($teacher);
 
         return $session;
@@ -107,7 +128,11 @@ final readonly class StartSession
     private static function firstPrompt(LiveSession $session): void
     {
         $prompt = Prompt::query()->create([
-            'live_session_id' => $session->id, 'n' => 1, 'words' => '', 'backdrop' => Backdrop::blank()->toArray(), 'state' => PromptState::Open,
+            'live_session_id' => $session->id,
+            'n' => 1,
+            'words' => '',
+            'backdrop' => Backdrop::blank()->toArray(),
+            'state' => PromptState::Open,
         ]);
         $session->update(['prompt_id' => $prompt->id]);
     }

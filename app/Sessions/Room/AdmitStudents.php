@@ -60,7 +60,11 @@ final readonly class AdmitStudents
             $knocking->delete();
             $this->moveTo($seat, $token);
             $seat->update(['device' => $device]);
-            $seat->isIn() ? $this->room->tellDesk($seat) : $this->letIn($seat);
+            if ($seat->isIn()) {
+                $this->room->tellDesk($seat);
+            } else {
+                $this->letIn($seat);
+            }
         });
     }
 
@@ -68,7 +72,12 @@ final readonly class AdmitStudents
     public function moveTo(Seat $seat, string $tokenHash): void
     {
         ($this->announce)($seat->session, Audience::seat($seat), 'moved');
-        $seat->update(['old_token_hash' => $seat->token_hash, 'token_hash' => $tokenHash, 'code' => null, 'code_at_ms' => null]);
+        $seat->update([
+            'old_token_hash' => $seat->token_hash,
+            'token_hash' => $tokenHash,
+            'code' => null,
+            'code_at_ms' => null,
+        ]);
         $this->beginAnew($seat);
     }
 
@@ -110,7 +119,13 @@ final readonly class AdmitStudents
 
     private function become(Seat $seat, SeatState $state, string $reason = ''): void
     {
-        $seat->update(['state' => $state, 'state_at_ms' => Clock::ms(), 'reason' => $reason, 'claims_id' => null, 'hand_at_ms' => null]);
+        $seat->update([
+            'state' => $state,
+            'state_at_ms' => Clock::ms(),
+            'reason' => $reason,
+            'claims_id' => null,
+            'hand_at_ms' => null,
+        ]);
     }
 
     /** Whatever still listens to the seat's channel hears nothing more of the room. */

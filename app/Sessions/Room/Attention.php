@@ -27,7 +27,9 @@ final readonly class Attention
     public function pensDown(LiveSession $session, ?Seat $seat, string $words): void
     {
         $pens = Pens::down(Clock::ms(), $words)->toArray();
-        DB::transaction(fn () => $seat === null ? $this->change($session, ['pens' => $pens]) : $this->ofOne($seat, $pens));
+        DB::transaction(
+            fn () => $seat === null ? $this->change($session, ['pens' => $pens]) : $this->ofOne($seat, $pens),
+        );
     }
 
     /** Everybody's pens go up, those of single students too, and a timer that is over has done its work. */

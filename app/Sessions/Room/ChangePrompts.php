@@ -20,8 +20,12 @@ use Illuminate\Support\Facades\DB;
 /** Which prompts there are, which are open, and where everybody is. */
 final readonly class ChangePrompts
 {
-    public function __construct(private TakeCanvas $takeCanvas, private Announce $announce, private RoomState $room, private SendAhead $sendAhead)
-    {
+    public function __construct(
+        private TakeCanvas $takeCanvas,
+        private Announce $announce,
+        private RoomState $room,
+        private SendAhead $sendAhead,
+    ) {
     }
 
     /** @return ?array<string, mixed> the way back, where everybody was brought together */
@@ -51,13 +55,23 @@ final readonly class ChangePrompts
     {
         return DB::transaction(function () use ($session, $prompt, $page): array {
             $before = [
-                'prompt' => (string) $session->prompt_id, 'state' => $prompt->state->value, 'screen' => $session->screen_view->value,
-                'seats' => Seat::query()->where('live_session_id', $session->id)->whereNotNull('prompt_id')->pluck('prompt_id', 'id')->map(strval(...))->all(),
+                'prompt' => (string) $session->prompt_id,
+                'state' => $prompt->state->value,
+                'screen' => $session->screen_view->value,
+                'seats' => Seat::query()
+                    ->where('live_session_id', $session->id)
+                    ->whereNotNull('prompt_id')
+                    ->pluck('prompt_id', 'id')
+                    ->map(strval(...))
+                    ->all(),
             ];
             if (! $prompt->state->isSeen()) {
                 $prompt->update(['state' => PromptState::Open, 'state_at_ms' => Clock::ms()]);
             }
-            Seat::query()->where('live_session_id', $session->id)->whereNotNull('prompt_id')->update(['prompt_id' => null]);
+            Seat::query()
+                ->where('live_session_id', $session->id)
+                ->whereNotNull('prompt_id')
+                ->update(['prompt_id' => null]);
             $this->takeCanvas->all($session->seated()->get(), $prompt);
             $session->prompt()->associate($prompt);
             if ($session->screen_view === ScreenView::Join) {
@@ -65,9 +79,15 @@ final readonly class ChangePrompts
             }
             $session->save();
             DB::afterCommit(fn () => ($this->sendAhead)($session, $prompt));
-            ($this->announce)($session, Audience::room($session), 'prompt', [
-                'prompt' => $prompt->announcement(), 'room' => RoomState::shared($session),
-            ] + ($page === null ? [] : ['page' => $page]));
+            ($this->announce)(
+                $session,
+                Audience::room($session),
+                'prompt',
+                [
+                    'prompt' => $prompt->announcement(),
+                    'room' => RoomState::shared($session),
+                ] + ($page === null ? [] : ['page' => $page]),
+            );
             $this->tellChecks($session);
 
             return $before;
@@ -97,9 +117,16 @@ final readonly class ChangePrompts
             }
             $prompt = $session->prompt()->firstOrFail();
             DB::afterCommit(fn () => ($this->sendAhead)($session, $prompt));
-            ($this->announce)($session, Audience::room($session), 'prompt', ['prompt' => $prompt->announcement(), 'room' => RoomState::shared($session), 'back' => true]);
+            ($this->announce)($session, Audience::room($session), 'prompt', [
+                'prompt' => $prompt->announcement(),
+                'room' => RoomState::shared($session),
+                'back' => true,
+            ]);
             ($this->announce)($session, Audience::screen($session), 'screen', ['view' => $session->screen_view->value]);
-            $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellOwn($seat->setRelation('session', $session)));
+            $session
+                ->seated()
+                ->get()
+                ->each(fn (Seat $seat) => $this->room->tellOwn($seat->setRelation('session', $session)));
         });
     }
 
@@ -109,7 +136,9 @@ final readonly class ChangePrompts
         DB::transaction(function () use ($session, $prompt, $state): void {
             $prompt->update(['state' => $state, 'state_at_ms' => Clock::ms()]);
             if (! $state->isSeen()) {
-                Seat::query()->where('prompt_id', $prompt->id)->update(['prompt_id' => null]);
+                Seat::query()
+                    ->where('prompt_id', $prompt->id)
+                    ->update(['prompt_id' => null]);
             }
             $this->room->tell($session);
             $this->tellChecks($session);
@@ -119,8 +148,14 @@ final readonly class ChangePrompts
     /** A prompt that is over may open what students see of their checks. */
     private function tellChecks(LiveSession $session): void
     {
-        if ($session->settingsValue()->feedback->when === Feedback::WITH_PROMPT && ! $session->settingsValue()->feedback->isNothing()) {
-            $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellStudent($seat->setRelation('session', $session)));
+        if (
+            $session->settingsValue()->feedback->when === Feedback::WITH_PROMPT &&
+            ! $session->settingsValue()->feedback->isNothing()
+        ) {
+            $session
+                ->seated()
+                ->get()
+                ->each(fn (Seat $seat) => $this->room->tellStudent($seat->setRelation('session', $session)));
         }
     }
 
@@ -135,7 +170,9 @@ final readonly class ChangePrompts
             // Numbers are unique: all of them step aside first.
             $session->prompts()->reorder()->increment('n', 10_000);
             foreach ($ids as $i => $id) {
-                Prompt::query()->whereKey($id)->update(['n' => $i + 1]);
+                Prompt::query()
+                    ->whereKey($id)
+                    ->update(['n' => $i + 1]);
             }
             $this->room->tell($session);
         });

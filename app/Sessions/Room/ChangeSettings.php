@@ -27,7 +27,9 @@ final readonly class ChangeSettings
             $session->update(['settings' => $now->toArray()]);
             $session->roster?->update(['settings' => ['session' => $now->toArray()] + $session->roster->settings]);
             $this->room->tell($session);
-            $before->shownNames === $now->shownNames || $this->shown->again($session);
+            if ($before->shownNames !== $now->shownNames) {
+                $this->shown->again($session);
+            }
             if ($before->shownNames !== $now->shownNames || $before->feedback != $now->feedback) {
                 $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellOwn($seat));
             }

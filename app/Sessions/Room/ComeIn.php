@@ -31,8 +31,13 @@ final readonly class ComeIn
      *
      * @throws RefusedDeed
      */
-    public function __invoke(LiveSession $session, PersonName $name, ?RosterEntry $entry, DeviceKind $device, ?Seat $held = null): array
-    {
+    public function __invoke(
+        LiveSession $session,
+        PersonName $name,
+        ?RosterEntry $entry,
+        DeviceKind $device,
+        ?Seat $held = null,
+    ): array {
         $same = $this->same($session, $name, $entry);
         if ($same?->state === SeatState::KeptOut) {
             throw RefusedDeed::because(Refusal::KeptOut);
@@ -40,10 +45,19 @@ final readonly class ComeIn
         // Earlier work is its owner's: known by the device or a PIN, or by the teacher, who is asked.
         $earlier = CarriedWork::waitsFor($session, $name->value, $entry?->id);
         $isUnsure = $earlier !== null && $earlier->id !== $held?->id && ($entry === null || $entry->pin === '');
-        $state = $session->door->answer($same !== null || $isUnsure || $session->settingsValue()->unsuitable->areIn($name));
+        $state = $session->door->answer(
+            $same !== null || $isUnsure || $session->settingsValue()->unsuitable->areIn($name),
+        );
 
         // A place in the class list that is taken stays with the one who has it, until the teacher says otherwise.
-        return ($this->takeSeat)($session, $name, $same?->roster_entry_id === null ? $entry : null, $state, $same, $device);
+        return ($this->takeSeat)(
+            $session,
+            $name,
+            $same?->roster_entry_id === null ? $entry : null,
+            $state,
+            $same,
+            $device,
+        );
     }
 
     /**
@@ -71,8 +85,13 @@ final readonly class ComeIn
     {
         $folded = mb_strtolower($name->value);
 
-        return $session->seats()->whereIn('state', [SeatState::Seated, SeatState::SentOut, SeatState::KeptOut])->get()->first(
-            static fn (Seat $seat): bool => ($entry !== null && $seat->roster_entry_id === $entry->id) || mb_strtolower($seat->name) === $folded,
-        );
+        return $session
+            ->seats()
+            ->whereIn('state', [SeatState::Seated, SeatState::SentOut, SeatState::KeptOut])
+            ->get()
+            ->first(
+                static fn (Seat $seat): bool => ($entry !== null && $seat->roster_entry_id === $entry->id) ||
+                    mb_strtolower($seat->name) === $folded,
+            );
     }
 }

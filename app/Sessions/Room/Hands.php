@@ -23,7 +23,9 @@ final readonly class Hands
     {
         DB::transaction(function () use ($seat, $note): void {
             $seat->update(['hand_at_ms' => $seat->hand_at_ms ?? Clock::ms()]);
-            $note === null || $this->write($seat, $note, null);
+            if ($note !== null) {
+                $this->write($seat, $note, null);
+            }
             $this->room->tellOwn($seat);
         });
     }
@@ -42,7 +44,9 @@ final readonly class Hands
         DB::transaction(function () use ($seat, $note, $by): void {
             $this->write($seat, $note, $by);
             // An answered hand is down.
-            $by === null || $seat->update(['hand_at_ms' => null]);
+            if ($by !== null) {
+                $seat->update(['hand_at_ms' => null]);
+            }
             $this->room->tellOwn($seat);
         });
     }
@@ -52,8 +56,12 @@ final readonly class Hands
     {
         DB::transaction(function () use ($seat, $words, $reader): void {
             Message::query()->create([
-                'live_session_id' => $seat->live_session_id, 'seat_id' => $seat->id, 'teacher_id' => $seat->session->teachers()->firstOrFail()->id,
-                'sender' => $reader, 'words' => ShortMessage::read($words)->words, 'made_at_ms' => Clock::ms(),
+                'live_session_id' => $seat->live_session_id,
+                'seat_id' => $seat->id,
+                'teacher_id' => $seat->session->teachers()->firstOrFail()->id,
+                'sender' => $reader,
+                'words' => ShortMessage::read($words)->words,
+                'made_at_ms' => Clock::ms(),
             ]);
             $this->room->tellOwn($seat);
         });
@@ -70,8 +78,12 @@ final readonly class Hands
     private function write(Seat $seat, ShortMessage $note, ?Teacher $by): void
     {
         Message::query()->create([
-            'live_session_id' => $seat->live_session_id, 'seat_id' => $seat->id, 'teacher_id' => $by?->id,
-            'sender' => $by === null ? $seat->name : $by->name, 'words' => $note->words, 'made_at_ms' => Clock::ms(),
+            'live_session_id' => $seat->live_session_id,
+            'seat_id' => $seat->id,
+            'teacher_id' => $by?->id,
+            'sender' => $by === null ? $seat->name : $by->name,
+            'words' => $note->words,
+            'made_at_ms' => Clock::ms(),
         ]);
     }
 }

@@ -20,7 +20,7 @@ final readonly class Presence
 
     public function isHere(Seat $seat): bool
     {
-        return Clock::ms() - $seat->polled_at_ms <= self::POLL_MS
-            || $this->publisher->listeners(Audience::seat($seat)->channel) > 0;
+        return Clock::ms() - $seat->polled_at_ms <= self::POLL_MS ||
+            $this->publisher->listeners(Audience::seat($seat)->channel) > 0;
     }
 }

@@ -59,11 +59,19 @@ final readonly class RoomState
     /** @return array<string, mixed> a seat as the desks know it */
     public static function ofSeat(Seat $seat): array
     {
-        $canvas = $seat->isIn() ? $seat->canvases()->where('prompt_id', $seat->session->prompt_id)->first(['id', 'operation_count']) : null;
+        $canvas = $seat->isIn()
+            ? $seat
+                ->canvases()
+                ->where('prompt_id', $seat->session->prompt_id)
+                ->first(['id', 'operation_count'])
+            : null;
 
         return [
-            'seat' => $seat->announcement(), 'state' => $seat->state->value, 'prompt' => $seat->session->prompt_id,
-            'canvas' => $canvas?->id, 'operations' => $canvas->operation_count ?? 0,
+            'seat' => $seat->announcement(),
+            'state' => $seat->state->value,
+            'prompt' => $seat->session->prompt_id,
+            'canvas' => $canvas?->id,
+            'operations' => $canvas->operation_count ?? 0,
         ];
     }
 
@@ -74,15 +82,30 @@ final readonly class RoomState
         $session = $session->fresh() ?? $session;
         $settings = $session->settingsValue();
         $lead = $session->leadSeen();
-        $seen = $session->prompts()->whereIn('state', [PromptState::Open, PromptState::Closed])->get(['id', 'n', 'state']);
+        $seen = $session
+            ->prompts()
+            ->whereIn('state', [PromptState::Open, PromptState::Closed])
+            ->get(['id', 'n', 'state']);
 
         return [
             'pens' => Pens::read($session->pens)->toArray(),
             'timer' => $session->timerValue()?->toArray(),
             'pace' => $session->pace->value,
             'here' => $session->prompt_id,
-            'prompts' => $seen->map(static fn (Prompt $prompt): array => ['id' => $prompt->id, 'n' => $prompt->n, 'state' => $prompt->state->value])->all(),
-            'lead' => ['shown' => $lead->isShown() ? [$lead->canvas, $lead->page] : null, 'ink' => $lead->inkCanvas, 'from' => $lead->inkFrom],
+            'prompts' => $seen
+                ->map(
+                    static fn (Prompt $prompt): array => [
+                        'id' => $prompt->id,
+                        'n' => $prompt->n,
+                        'state' => $prompt->state->value,
+                    ],
+                )
+                ->all(),
+            'lead' => [
+                'shown' => $lead->isShown() ? [$lead->canvas, $lead->page] : null,
+                'ink' => $lead->inkCanvas,
+                'from' => $lead->inkFrom,
+            ],
             'showcase' => self::showcase($session),
             'messages' => $settings->messages,
             'openUntil' => $session->openUntil(),
@@ -96,12 +119,25 @@ final readonly class RoomState
     /** @return array{id: string, items: list<array<string, mixed>>}|null work that is shown on the students' own pages: {@see ShowcaseItem::told} */
     private static function showcase(LiveSession $session): ?array
     {
-        $isThere = $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnPages() && $session->showcase_id !== null;
+        $isThere =
+            $session->screen_view === ScreenView::Showcase &&
+            $session->shown_on->isOnPages() &&
+            $session->showcase_id !== null;
 
-        return ! $isThere ? null : ['id' => (string) $session->showcase_id, 'items' => array_values(
-            ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->with('canvas.seat', 'over')->orderBy('n')->get()
-                ->map(static fn (ShowcaseItem $item): array => $item->told($session))->all(),
-        )];
+        return ! $isThere
+            ? null
+            : [
+                'id' => (string) $session->showcase_id,
+                'items' => array_values(
+                    ShowcaseItem::query()
+                        ->where('showcase_id', $session->showcase_id)
+                        ->with('canvas.seat', 'over')
+                        ->orderBy('n')
+                        ->get()
+                        ->map(static fn (ShowcaseItem $item): array => $item->told($session))
+                        ->all(),
+                ),
+            ];
     }
 
     /** @return array<string, mixed> of one seat */
@@ -109,7 +145,13 @@ final readonly class RoomState
     {
         $session = $seat->session;
         $prompt = $seat->isIn() ? $seat->presentPrompt() : null;
-        $canvas = $prompt === null ? null : $seat->canvases()->where('prompt_id', $prompt->id)->first(['id', 'sent_at_ms']);
+        $canvas =
+            $prompt === null
+                ? null
+                : $seat
+                    ->canvases()
+                    ->where('prompt_id', $prompt->id)
+                    ->first(['id', 'sent_at_ms']);
 
         return [
             'state' => $seat->state->value,
@@ -122,13 +164,22 @@ final readonly class RoomState
             'isRevealed' => $prompt?->revealed_at_ms !== null && $session->settingsValue()->cover,
             'hand' => $seat->hand_at_ms !== null,
             'light' => $seat->light,
-            'isShown' => $session->screen_view === ScreenView::Showcase && $session->showcase_id !== null && ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->whereIn('canvas_id', $seat->canvases()->select('id'))->exists(),
+            'isShown' => $session->screen_view === ScreenView::Showcase &&
+                $session->showcase_id !== null &&
+                ShowcaseItem::query()
+                    ->where('showcase_id', $session->showcase_id)
+                    ->whereIn('canvas_id', $seat->canvases()->select('id'))
+                    ->exists(),
             'shownName' => $session->settingsValue()->shownNames === NameMode::Real,
             'keepsBack' => $seat->keeps_back,
             'checks' => $seat->isIn() ? FeedbackForStudent::by($seat) : [],
             'run' => $seat->isIn() ? RunAsks::of($seat) : null,
             'ask' => $seat->isIn() ? Asking::toStudent($seat) : null,
-            'messages' => ($seat->relationLoaded('messages') ? $seat->messages : $seat->messages()->get())->slice(-self::MOST_MESSAGES)->values()->map(static fn (Message $one): array => $one->toStudent())->all(),
+            'messages' => ($seat->relationLoaded('messages') ? $seat->messages : $seat->messages()->get())
+                ->slice(-self::MOST_MESSAGES)
+                ->values()
+                ->map(static fn (Message $one): array => $one->toStudent())
+                ->all(),
         ];
     }
 }

@@ -29,7 +29,10 @@ final readonly class SendAhead
         $room = RoomState::shared($session);
         $tray = $prompt->trayInForce()->now->toArray();
         $canvases = $prompt->canvases()->where('operation_count', '<=', self::MOST_OPERATIONS)->get()->keyBy('seat_id');
-        $waiting = DB::table('handout_canvases')->whereIn('canvas_id', $canvases->pluck('id'))->whereNull('got_at_ms')->pluck('handout_id', 'canvas_id');
+        $waiting = DB::table('handout_canvases')
+            ->whereIn('canvas_id', $canvases->pluck('id'))
+            ->whereNull('got_at_ms')
+            ->pluck('handout_id', 'canvas_id');
         foreach ($session->seated()->with('messages')->get() as $seat) {
             $canvas = $canvases->get($seat->id);
             if ($canvas === null) {
@@ -37,10 +40,17 @@ final readonly class SendAhead
             }
             $seat->setRelation('session', $session);
             $opening = CanvasJson::opening($canvas->setRelation('seat', $seat)->setRelation('prompt', $prompt), [
-                'room' => $room, 'own' => RoomState::own($seat), 'prompt' => $prompt->announcementTo($seat), 'tray' => $tray,
-                'ended' => false, 'waiting' => $waiting->has($canvas->id),
+                'room' => $room,
+                'own' => RoomState::own($seat),
+                'prompt' => $prompt->announcementTo($seat),
+                'tray' => $tray,
+                'ended' => false,
+                'waiting' => $waiting->has($canvas->id),
             ]);
-            $this->publisher->publish(Audience::seat($seat)->channel, '{"stream":"opening","opening":'.$opening.'}');
+            $this->publisher->publish(
+                Audience::seat($seat)->channel,
+                '{"stream":"opening","opening":'.$opening.'}',
+            );
         }
     }
 }

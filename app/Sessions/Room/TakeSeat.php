@@ -51,8 +51,12 @@ final readonly class TakeSeat
             ]);
             $seat->setRelation('session', $session);
             $group = CarriedWork::seat($seat)?->group;
-            $group === null || $seat->update(['group' => $group]);
-            $seat->isIn() && ($this->takeCanvas)($seat, $session->prompt()->firstOrFail());
+            if ($group !== null) {
+                $seat->update(['group' => $group]);
+            }
+            if ($seat->isIn()) {
+                ($this->takeCanvas)($seat, $session->prompt()->firstOrFail());
+            }
             $this->room->tellDesk($seat);
 
             return $seat;

@@ -29,12 +29,29 @@ final readonly class BuildOn
     {
         return DB::transaction(function () use ($session, $item): Handout {
             $scene = $item->scene();
-            $drawn = [...$scene->onPage($item->page), ...($item->over?->scene()->onPage('') ?? [])];
-            $objects = array_values(array_map(static fn (PlacedObject $placed): array => (new Placing($placed->object, $placed->place, $placed->group))->toArray(), $drawn));
+            $drawn = [...$scene->onPage($item->page), ...$item->over?->scene()->onPage('') ?? []];
+            $objects = array_values(
+                array_map(
+                    static fn (PlacedObject $placed): array => (new Placing(
+                        $placed->object,
+                        $placed->place,
+                        $placed->group,
+                    ))->toArray(),
+                    $drawn,
+                ),
+            );
             $objects = PictureIds::renamed($objects, OwnCopies::of($item->canvas, $objects));
-            $page = PromptPage::read(new Fields(['backdrop' => $scene->backdrop($item->page)->toArray(), 'objects' => $objects], true));
+            $page = PromptPage::read(
+                new Fields(['backdrop' => $scene->backdrop($item->page)->toArray(), 'objects' => $objects], true),
+            );
 
-            return $this->give->give($session, $session->prompt()->firstOrFail(), HandoutValue::of(HandoutMode::Backdrop, [$page]), __('Work to build on'), null);
+            return $this->give->give(
+                $session,
+                $session->prompt()->firstOrFail(),
+                HandoutValue::of(HandoutMode::Backdrop, [$page]),
+                __('Work to build on'),
+                null,
+            );
         });
     }
 }

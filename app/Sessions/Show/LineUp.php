@@ -61,14 +61,25 @@ final readonly class LineUp
         $shown = $this->shownNow($session);
         $ids = in_array($entry->id, $shown, true) ? array_diff($shown, [$entry->id]) : [...$shown, $entry->id];
         $entries = $session->lineup()->whereIn('id', array_slice($ids, -Showcase::MOST))->get();
-        $entries->isEmpty() || $this->shown->entries($session, array_values($entries->all()));
+        if (! $entries->isEmpty()) {
+            $this->shown->entries($session, array_values($entries->all()));
+        }
     }
 
     /** @return list<int> entries that the class sees */
     private function shownNow(LiveSession $session): array
     {
-        return $session->screen_view !== ScreenView::Showcase ? [] : array_values(ShowcaseItem::query()->where('showcase_id', $session->showcase_id)
-            ->whereNotNull('lineup_entry_id')->orderBy('n')->get()->map(static fn (ShowcaseItem $item): int => (int) $item->lineup_entry_id)->all());
+        return $session->screen_view !== ScreenView::Showcase
+            ? []
+            : array_values(
+                ShowcaseItem::query()
+                    ->where('showcase_id', $session->showcase_id)
+                    ->whereNotNull('lineup_entry_id')
+                    ->orderBy('n')
+                    ->get()
+                    ->map(static fn (ShowcaseItem $item): int => (int) $item->lineup_entry_id)
+                    ->all(),
+            );
     }
 
     /** As many as are shown now, so many places further; nothing beyond the ends. */
@@ -104,7 +115,9 @@ final readonly class LineUp
             $at = (int) array_search($entry->id, $ids, true);
             array_splice($ids, max(0, min(count($ids) - 1, $at + $by)), 0, array_splice($ids, $at, 1));
             foreach ($ids as $i => $id) {
-                LineupEntry::query()->whereKey($id)->update(['n' => $i + 1]);
+                LineupEntry::query()
+                    ->whereKey($id)
+                    ->update(['n' => $i + 1]);
             }
             $this->tell($session);
         });

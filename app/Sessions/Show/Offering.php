@@ -33,10 +33,20 @@ final readonly class Offering
     {
         return DB::transaction(function () use ($seat, $canvas, $page, $cut, $words): Offer {
             $offer = Offer::query()->create([
-                'live_session_id' => $seat->live_session_id, 'seat_id' => $seat->id, 'canvas_id' => $canvas->id, 'page' => $page, 'at_operation' => $canvas->operation_count,
-                'cut' => $cut?->toArray(), 'words' => $words, 'made_at_ms' => Clock::ms(),
+                'live_session_id' => $seat->live_session_id,
+                'seat_id' => $seat->id,
+                'canvas_id' => $canvas->id,
+                'page' => $page,
+                'at_operation' => $canvas->operation_count,
+                'cut' => $cut?->toArray(),
+                'words' => $words,
+                'made_at_ms' => Clock::ms(),
             ]);
-            ($seat->session->board['open'] ?? false) === true ? $this->accept($seat->session, $offer) : $this->tell($seat->session);
+            if (($seat->session->board['open'] ?? false) === true) {
+                $this->accept($seat->session, $offer);
+            } else {
+                $this->tell($seat->session);
+            }
 
             return $offer;
         });
@@ -64,7 +74,11 @@ final readonly class Offering
     public function place(LiveSession $session, Offer $offer, int $column, array $also = []): void
     {
         DB::transaction(function () use ($session, $offer, $column, $also): void {
-            $last = Offer::query()->where('live_session_id', $session->id)->where('state', 'accepted')->where('column', $column)->max('place');
+            $last = Offer::query()
+                ->where('live_session_id', $session->id)
+                ->where('state', 'accepted')
+                ->where('column', $column)
+                ->max('place');
             $offer->update($also + ['column' => $column, 'place' => (is_numeric($last) ? (int) $last : 0) + 1]);
             $this->tell($session);
         });
@@ -74,11 +88,19 @@ final readonly class Offering
     public function move(LiveSession $session, Offer $offer, int $by): void
     {
         DB::transaction(function () use ($session, $offer, $by): void {
-            $ids = Offer::query()->where('live_session_id', $session->id)->where('state', 'accepted')->where('column', $offer->column)->orderBy('place')->pluck('id')->all();
+            $ids = Offer::query()
+                ->where('live_session_id', $session->id)
+                ->where('state', 'accepted')
+                ->where('column', $offer->column)
+                ->orderBy('place')
+                ->pluck('id')
+                ->all();
             $at = (int) array_search($offer->id, $ids, true);
             array_splice($ids, max(0, min(count($ids) - 1, $at + $by)), 0, array_splice($ids, $at, 1));
             foreach ($ids as $i => $id) {
-                Offer::query()->whereKey($id)->update(['place' => $i + 1]);
+                Offer::query()
+                    ->whereKey($id)
+                    ->update(['place' => $i + 1]);
             }
             $this->tell($session);
         });
@@ -92,11 +114,20 @@ final readonly class Offering
     {
         DB::transaction(function () use ($session, $headings, $isOpen): void {
             $board = $session->board ?? ['headings' => [''], 'open' => false];
-            $session->update(['board' => ['headings' => $headings ?? $board['headings'], 'open' => $isOpen ?? $board['open']]]);
+            $session->update([
+                'board' => ['headings' => $headings ?? $board['headings'], 'open' => $isOpen ?? $board['open']],
+            ]);
             $columns = count($session->board['headings'] ?? ['']);
-            Offer::query()->where('live_session_id', $session->id)->where('column', '>=', $columns)->update(['column' => $columns - 1]);
+            Offer::query()
+                ->where('live_session_id', $session->id)
+                ->where('column', '>=', $columns)
+                ->update(['column' => $columns - 1]);
             if ($isOpen === true) {
-                $session->offers()->where('state', 'waiting')->get()->each(fn (Offer $offer) => $this->accept($session, $offer));
+                $session
+                    ->offers()
+                    ->where('state', 'waiting')
+                    ->get()
+                    ->each(fn (Offer $offer) => $this->accept($session, $offer));
             }
             $this->tell($session);
         });
@@ -105,6 +136,8 @@ final readonly class Offering
     private function tell(LiveSession $session): void
     {
         ($this->announce)($session, Audience::desk($session), 'offer');
-        $session->screen_view === ScreenView::Board && $this->shown->again($session);
+        if ($session->screen_view === ScreenView::Board) {
+            $this->shown->again($session);
+        }
     }
 }

@@ -43,16 +43,28 @@ final readonly class ShowToClass
     /** Shows a page of a canvas as it is now. */
     public function canvas(LiveSession $session, Canvas $canvas, string $page = ''): void
     {
-        $this->show($session, [['canvas_id' => $canvas->id, 'page' => $page, 'at_operation' => $canvas->operation_count]]);
+        $this->show($session, [
+            ['canvas_id' => $canvas->id, 'page' => $page, 'at_operation' => $canvas->operation_count],
+        ]);
     }
 
     /** @param  list<LineupEntry>  $entries  up to four, from left to right */
     public function entries(LiveSession $session, array $entries): void
     {
-        $this->show($session, array_map(static fn (LineupEntry $entry): array => [
-            'canvas_id' => $entry->canvas_id, 'page' => $entry->page, 'at_operation' => $entry->is_live ? null : $entry->at_operation,
-            'with_notes' => $entry->with_notes, 'names' => $entry->names, 'lineup_entry_id' => $entry->id,
-        ], array_slice($entries, 0, Showcase::MOST)));
+        $this->show(
+            $session,
+            array_map(
+                static fn (LineupEntry $entry): array => [
+                    'canvas_id' => $entry->canvas_id,
+                    'page' => $entry->page,
+                    'at_operation' => $entry->is_live ? null : $entry->at_operation,
+                    'with_notes' => $entry->with_notes,
+                    'names' => $entry->names,
+                    'lineup_entry_id' => $entry->id,
+                ],
+                array_slice($entries, 0, Showcase::MOST),
+            ),
+        );
     }
 
     /**
@@ -69,7 +81,11 @@ final readonly class ShowToClass
     public function beside(LiveSession $session, Canvas $canvas, string $page): void
     {
         $items = [];
-        foreach ($session->screen_view === ScreenView::Showcase ? ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->orderBy('n')->get() : [] as $item) {
+        foreach (
+            $session->screen_view === ScreenView::Showcase
+                ? ShowcaseItem::query()->where('showcase_id', $session->showcase_id)->orderBy('n')->get()
+                : [] as $item
+        ) {
             if ($item->canvas_id !== $canvas->id && count($items) < Showcase::MOST - 1) {
                 $items[] = $item->only(['canvas_id', 'page', 'at_operation', 'with_notes', 'names', 'lineup_entry_id']);
             }
@@ -102,9 +118,15 @@ final readonly class ShowToClass
     /** Whether the class sees this page of a canvas alone, as it is drawn on. */
     public function isShown(LiveSession $session, Canvas $canvas, string $page): bool
     {
-        $items = $session->screen_view === ScreenView::Showcase && $session->showcase !== null ? $session->showcase->items : null;
+        $items =
+            $session->screen_view === ScreenView::Showcase && $session->showcase !== null
+                ? $session->showcase->items
+                : null;
 
-        return $items?->count() === 1 && $items[0]?->canvas_id === $canvas->id && $items[0]->page === $page && $items[0]->at_operation === null;
+        return $items?->count() === 1 &&
+            $items[0]?->canvas_id === $canvas->id &&
+            $items[0]->page === $page &&
+            $items[0]->at_operation === null;
     }
 
     /** Something was drawn on a canvas that may be shown as it is drawn on. */
@@ -114,9 +136,10 @@ final readonly class ShowToClass
             return;
         }
         $items = ShowcaseItem::query()->where('showcase_id', $session->showcase_id);
-        $shown = $canvas->over_item_id === null
-            ? $items->where('canvas_id', $canvas->id)->whereNull('at_operation')
-            : $items->whereKey($canvas->over_item_id);
+        $shown =
+            $canvas->over_item_id === null
+                ? $items->where('canvas_id', $canvas->id)->whereNull('at_operation')
+                : $items->whereKey($canvas->over_item_id);
         if ($shown->exists()) {
             $this->tell($session);
         }
@@ -143,7 +166,9 @@ final readonly class ShowToClass
             $this->tell($session);
             // Whose work it is is told so.
             foreach ($showcase->items()->with('canvas.seat')->get() as $item) {
-                $item->canvas->seat === null || $this->room->tellStudent($item->canvas->seat->setRelation('session', $session));
+                if ($item->canvas->seat !== null) {
+                    $this->room->tellStudent($item->canvas->seat->setRelation('session', $session));
+                }
             }
         });
     }
@@ -151,8 +176,19 @@ final readonly class ShowToClass
     /** What was drawn over the same picture when it was shown before is there again. */
     private function keepInk(LiveSession $session, ShowcaseItem $item): void
     {
-        $before = Canvas::query()->where('live_session_id', $session->id)->whereNotNull('over_item_id')->whereIn('over_item_id', ShowcaseItem::query()
-            ->where('canvas_id', $item->canvas_id)->where('page', $item->page)->where('at_operation', $item->at_operation)->select('id'))->latest('id')->first();
+        $before = Canvas::query()
+            ->where('live_session_id', $session->id)
+            ->whereNotNull('over_item_id')
+            ->whereIn(
+                'over_item_id',
+                ShowcaseItem::query()
+                    ->where('canvas_id', $item->canvas_id)
+                    ->where('page', $item->page)
+                    ->where('at_operation', $item->at_operation)
+                    ->select('id'),
+            )
+            ->latest('id')
+            ->first();
         $before?->update(['over_item_id' => $item->id]);
     }
 

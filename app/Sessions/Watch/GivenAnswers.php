@@ -24,13 +24,23 @@ final class GivenAnswers
      * @param  Collection<array-key, Canvas>  $canvases  by seat
      * @param  list<string>  $unreadable  gets the seats whose answers cannot be read
      */
-    public static function to(Prompt $prompt, Collection $seats, Collection $canvases, array &$unreadable = []): AnswerGroups
-    {
+    public static function to(
+        Prompt $prompt,
+        Collection $seats,
+        Collection $canvases,
+        array &$unreadable = [],
+    ): AnswerGroups {
         if ($prompt->value()->questions === []) {
             return AnswerGroups::among([]);
         }
         $rows = [];
-        foreach (DB::table('operations')->whereIn('canvas_id', $canvases->pluck('id'))->whereRaw("kind in ('answer', 'fresh', 'give_back')")->orderBy('n')->get(['canvas_id', 'kind', 'body']) as $row) {
+        foreach (
+            DB::table('operations')
+                ->whereIn('canvas_id', $canvases->pluck('id'))
+                ->whereRaw("kind in ('answer', 'fresh', 'give_back')")
+                ->orderBy('n')
+                ->get(['canvas_id', 'kind', 'body']) as $row
+        ) {
             $rows[(string) $row->canvas_id][] = ['kind' => (string) $row->kind, 'body' => (string) $row->body];
         }
         $given = [];
@@ -40,11 +50,18 @@ final class GivenAnswers
             if ($canvas === null || $of === null) {
                 continue;
             }
-            array_push($given, ...EachSeat::read($seat->id, static fn (): array => self::ofOne($prompt, $seat, $canvas, $of), static function () use ($seat, &$unreadable): array {
-                $unreadable[] = $seat->id;
+            array_push(
+                $given,
+                ...EachSeat::read(
+                    $seat->id,
+                    static fn (): array => self::ofOne($prompt, $seat, $canvas, $of),
+                    static function () use ($seat, &$unreadable): array {
+                        $unreadable[] = $seat->id;
 
-                return [];
-            }));
+                        return [];
+                    },
+                ),
+            );
         }
         $answers = AnswerGroups::among(self::answered($given));
         foreach ($answers->unreadable as $id => $fault) {
@@ -62,10 +79,14 @@ final class GivenAnswers
     private static function ofOne(Prompt $prompt, Seat $seat, Canvas $canvas, array $rows): array
     {
         // Answers that were put away with the rest are found in the scene alone.
-        $answers = array_unique(array_column($rows, 'kind')) === [OperationKind::Answer->value] ? self::latest($rows) : $canvas->scene()->answers;
+        $answers = array_unique(array_column($rows, 'kind')) === [OperationKind::Answer->value]
+            ? self::latest($rows)
+            : $canvas->scene()->answers;
         $given = [];
         foreach ($prompt->forSeat($seat)->questions as $question) {
-            isset($answers[$question->id]) && $given[] = [$seat->id, $question, $answers[$question->id]];
+            if (isset($answers[$question->id])) {
+                $given[] = [$seat->id, $question, $answers[$question->id]];
+            }
         }
 
         return $given;
@@ -79,7 +100,9 @@ final class GivenAnswers
      */
     private static function answered(array $given): array
     {
-        return array_values(array_filter($given, static fn (array $one): bool => trim($one[1]->asked->written($one[2])) !== ''));
+        return array_values(
+            array_filter($given, static fn (array $one): bool => trim($one[1]->asked->written($one[2])) !== ''),
+        );
     }
 
     /**

@@ -25,19 +25,41 @@ final readonly class PickStudent
     /** @param  ?list<string>  $seats  only among these; null among all. Null when nobody is there */
     public function __invoke(LiveSession $session, ?array $seats): ?PickModel
     {
-        $present = $session->seated()->get()
-            ->filter(fn (Seat $seat): bool => ($seats === null || in_array($seat->id, $seats, true)) && $this->presence->isHere($seat))
-            ->map(static fn (Seat $seat): string => $seat->id)->values()->all();
+        $present = $session
+            ->seated()
+            ->get()
+            ->filter(
+                fn (Seat $seat): bool => ($seats === null || in_array($seat->id, $seats, true)) &&
+                    $this->presence->isHere($seat),
+            )
+            ->map(static fn (Seat $seat): string => $seat->id)
+            ->values()
+            ->all();
 
         return DB::transaction(function () use ($session, $present): ?PickModel {
-            $before = PickModel::query()->where('live_session_id', $session->id)->where('is_undone', false)->orderBy('id')->pluck('seat_id')->map(strval(...))->all();
+            $before = PickModel::query()
+                ->where('live_session_id', $session->id)
+                ->where('is_undone', false)
+                ->orderBy('id')
+                ->pluck('seat_id')
+                ->map(strval(...))
+                ->all();
             $among = Pick::among(array_values($present), array_values($before));
-            $drawn = Pick::draw(array_values($present), array_values($before), new Randomizer);
+            $drawn = Pick::draw(array_values($present), array_values($before), new Randomizer());
             if ($drawn === null) {
                 return null;
             }
-            $pick = PickModel::query()->create(['live_session_id' => $session->id, 'seat_id' => $drawn, 'made_at_ms' => Clock::ms(), 'among' => count($among)]);
-            ($this->announce)($session, Audience::desk($session), 'pick', ['pick' => $pick->id, 'seat' => $drawn, 'among' => $among]);
+            $pick = PickModel::query()->create([
+                'live_session_id' => $session->id,
+                'seat_id' => $drawn,
+                'made_at_ms' => Clock::ms(),
+                'among' => count($among),
+            ]);
+            ($this->announce)($session, Audience::desk($session), 'pick', [
+                'pick' => $pick->id,
+                'seat' => $drawn,
+                'among' => $among,
+            ]);
 
             return $pick;
         });
@@ -48,7 +70,11 @@ final readonly class PickStudent
     {
         DB::transaction(function () use ($session, $pick): void {
             $pick->update(['is_undone' => true]);
-            ($this->announce)($session, Audience::desk($session), 'pick', ['pick' => null, 'seat' => $pick->seat_id, 'among' => []]);
+            ($this->announce)($session, Audience::desk($session), 'pick', [
+                'pick' => null,
+                'seat' => $pick->seat_id,
+                'among' => [],
+            ]);
         });
     }
 }

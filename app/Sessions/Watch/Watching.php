@@ -46,11 +46,18 @@ final readonly class Watching
     {
         $now = Clock::ms();
         $seats = $session->seated()->get();
-        $canvases = $prompt->canvases()->with('check')->whereIn('seat_id', $seats->pluck('id'))->get()->keyBy('seat_id');
+        $canvases = $prompt
+            ->canvases()
+            ->with('check')
+            ->whereIn('seat_id', $seats->pluck('id'))
+            ->get()
+            ->keyBy('seat_id');
         $settings = $session->settingsValue()->watch;
         $watched = $this->watched($session, $prompt, $seats, $canvases, $silent, $now);
         $unreadable = [];
-        $answers = $prompt->isCovered() ? AnswerGroups::among([]) : GivenAnswers::to($prompt, $seats, $canvases, $unreadable);
+        $answers = $prompt->isCovered()
+            ? AnswerGroups::among([])
+            : GivenAnswers::to($prompt, $seats, $canvases, $unreadable);
         foreach ($unreadable as $seat) {
             $watched[$seat] = $watched[$seat]->unreadable();
         }
@@ -59,31 +66,57 @@ final readonly class Watching
         $aspect = $prompt->value()->aspects()[0];
 
         return [
-            'states' => $seats->map(static function (Seat $seat) use ($canvases, $watched, $settings, $now, $since): array {
-                $canvas = $canvases->get($seat->id);
-                $one = $watched[$seat->id];
+            'states' => $seats
+                ->map(static function (Seat $seat) use ($canvases, $watched, $settings, $now, $since): array {
+                    $canvas = $canvases->get($seat->id);
+                    $one = $watched[$seat->id];
 
-                return [
-                    'seat' => $seat->id,
-                    'states' => array_map(static fn (CanvasState $state): string => $state->value, CanvasState::all($one, $settings, $now)),
-                    'minutes' => CanvasState::quietMinutes($one->lastStrokeMs, $settings, $now),
-                    'last' => $one->isCovered ? 0 : $one->lastStrokeMs ?? 0,
-                    'objects' => $one->objects,
-                    'prompt' => $one->prompt,
-                    'level' => $canvas?->check?->level?->value,
-                    'changed' => $canvas !== null && in_array($canvas->id, $since, true),
-                    'isSent' => $one->sentAtMs !== null,
-                    'hand' => $one->hasHandUp,
-                ];
-            })->all(),
-            'answers' => array_map(static fn (AnswerGroup $group): array => [
-                'question' => $group->question, 'written' => $group->written, 'outcome' => $group->outcome?->value, 'seats' => $group->seats, 'otherwise' => (object) $group->otherwise,
-            ], $answers->groups),
-            'signals' => array_map(static fn (Noticed $one): array => [
-                'signal' => $one->signal->value, 'seat' => $one->seat, 'reason' => __($one->sentence, $one->values),
-            ], Signals::among($watched, $answers, self::hushed($session, $settings), $now)),
+                    return [
+                        'seat' => $seat->id,
+                        'states' => array_map(
+                            static fn (CanvasState $state): string => $state->value,
+                            CanvasState::all($one, $settings, $now),
+                        ),
+                        'minutes' => CanvasState::quietMinutes($one->lastStrokeMs, $settings, $now),
+                        'last' => $one->isCovered ? 0 : $one->lastStrokeMs ?? 0,
+                        'objects' => $one->objects,
+                        'prompt' => $one->prompt,
+                        'level' => $canvas?->check?->level?->value,
+                        'changed' => $canvas !== null && in_array($canvas->id, $since, true),
+                        'isSent' => $one->sentAtMs !== null,
+                        'hand' => $one->hasHandUp,
+                    ];
+                })
+                ->all(),
+            'answers' => array_map(
+                static fn (AnswerGroup $group): array => [
+                    'question' => $group->question,
+                    'written' => $group->written,
+                    'outcome' => $group->outcome?->value,
+                    'seats' => $group->seats,
+                    'otherwise' => (object) $group->otherwise,
+                ],
+                $answers->groups,
+            ),
+            'signals' => array_map(
+                static fn (Noticed $one): array => [
+                    'signal' => $one->signal->value,
+                    'seat' => $one->seat,
+                    'reason' => __($one->sentence, $one->values),
+                ],
+                Signals::among($watched, $answers, self::hushed($session, $settings), $now),
+            ),
             // A teacher's own levels, the lowest first, each with the Strata mark that stands for it.
-            'scale' => $aspect->scale->isStrata ? null : array_map(static fn (int $mark, string $word): array => ['word' => $word, 'level' => Scale::level($aspect->scale->share($mark))->value], array_keys($aspect->scale->words), $aspect->scale->words),
+            'scale' => $aspect->scale->isStrata
+                ? null
+                : array_map(
+                    static fn (int $mark, string $word): array => [
+                        'word' => $word,
+                        'level' => Scale::level($aspect->scale->share($mark))->value,
+                    ],
+                    array_keys($aspect->scale->words),
+                    $aspect->scale->words,
+                ),
             'knocking' => $session->seats()->where('state', SeatState::Knocking)->count(),
             'started' => $canvases->whereNotNull('last_stroke_ms')->count(),
             'tally' => LevelTally::of($canvases->map(static fn (Canvas $canvas) => $canvas->check?->level))->toArray(),
@@ -96,20 +129,39 @@ final readonly class Watching
      */
     private static function changedSince(Collection $canvases): array
     {
-        $checked = $canvases->filter(static fn (Canvas $canvas): bool => $canvas->check?->level !== null && $canvas->operation_count > $canvas->check->at_operation);
+        $checked = $canvases->filter(
+            static fn (Canvas $canvas): bool => $canvas->check?->level !== null &&
+                $canvas->operation_count > $canvas->check->at_operation,
+        );
 
-        return $checked->isEmpty() ? [] : array_values(DB::table('operations')->whereNotNull('seat_id')->where(static function ($query) use ($checked): void {
-            foreach ($checked as $canvas) {
-                $query->orWhere(static fn ($one) => $one->where('canvas_id', $canvas->id)->where('n', '>', $canvas->check?->at_operation));
-            }
-        })->distinct()->pluck('canvas_id')->map(strval(...))->all());
+        return $checked->isEmpty()
+            ? []
+            : array_values(
+                DB::table('operations')
+                    ->whereNotNull('seat_id')
+                    ->where(static function ($query) use ($checked): void {
+                        foreach ($checked as $canvas) {
+                            $query->orWhere(
+                                static fn ($one) => $one
+                                    ->where('canvas_id', $canvas->id)
+                                    ->where('n', '>', $canvas->check?->at_operation),
+                            );
+                        }
+                    })
+                    ->distinct()
+                    ->pluck('canvas_id')
+                    ->map(strval(...))
+                    ->all(),
+            );
     }
 
     /** Nobody is still of the own accord while pens are down. */
     private static function hushed(LiveSession $session, WatchSettings $settings): WatchSettings
     {
         return CurrentSituation::pens($session, null)->isDown()
-            ? WatchSettings::read(['off' => [...$settings->toArray()['off'], Signal::LongStill->value]] + $settings->toArray())
+            ? WatchSettings::read(
+                ['off' => [...$settings->toArray()['off'], Signal::LongStill->value]] + $settings->toArray(),
+            )
             : $settings;
     }
 
@@ -119,31 +171,50 @@ final readonly class Watching
      * @param  list<string>  $silent
      * @return array<string, Watched> by seat
      */
-    private function watched(LiveSession $session, Prompt $prompt, Collection $seats, Collection $canvases, array $silent, int $now): array
-    {
+    private function watched(
+        LiveSession $session,
+        Prompt $prompt,
+        Collection $seats,
+        Collection $canvases,
+        array $silent,
+        int $now,
+    ): array {
         $isCovered = $prompt->isCovered();
-        $rubbed = DB::table('operations')->whereIn('canvas_id', $canvases->pluck('id'))->whereNotNull('seat_id')
-            ->whereRaw("kind in ('cut', 'remove', 'clear', 'withdraw')")->where('stored_at_ms', '>=', $now - Signals::RUBBING_MS)
-            ->groupBy('canvas_id')->selectRaw('canvas_id, count(*) as times')->pluck('times', 'canvas_id');
+        $rubbed = DB::table('operations')
+            ->whereIn('canvas_id', $canvases->pluck('id'))
+            ->whereNotNull('seat_id')
+            ->whereRaw("kind in ('cut', 'remove', 'clear', 'withdraw')")
+            ->where('stored_at_ms', '>=', $now - Signals::RUBBING_MS)
+            ->groupBy('canvas_id')
+            ->selectRaw('canvas_id, count(*) as times')
+            ->pluck('times', 'canvas_id');
         $places = $session->prompts()->pluck('n', 'id');
         $watched = [];
         foreach ($seats as $seat) {
             $canvas = $canvases->get($seat->id);
             $times = $canvas === null ? 0 : $rubbed[$canvas->id] ?? 0;
             $place = $places[$seat->presentPromptId()] ?? 1;
-            $watched[$seat->id] = EachSeat::read($seat->id, fn (): Watched => new Watched(
+            $watched[$seat->id] = EachSeat::read(
                 $seat->id,
-                isHere: ! in_array($seat->id, $silent, true) && $this->presence->isHere($seat),
-                hasHandUp: $seat->hand_at_ms !== null,
-                isElsewhere: $session->pace === Pace::Own && $seat->prompt_id !== null && $seat->presentPromptId() !== $prompt->id,
-                isCovered: $isCovered,
-                lastStrokeMs: $canvas?->last_stroke_ms,
-                sentAtMs: $canvas?->sent_at_ms,
-                givenAtMs: $canvas === null || $seat->presentPromptId() !== $prompt->id ? null : (int) $canvas->created_at?->getTimestampMs(),
-                rubbedOut: is_numeric($times) ? (int) $times : 0,
-                objects: $isCovered ? 0 : $canvas->added_count ?? 0,
-                prompt: is_numeric($place) ? (int) $place : 1,
-            ), static fn (): Watched => new Watched($seat->id, isUnreadable: true));
+                fn (): Watched => new Watched(
+                    $seat->id,
+                    isHere: ! in_array($seat->id, $silent, true) && $this->presence->isHere($seat),
+                    hasHandUp: $seat->hand_at_ms !== null,
+                    isElsewhere: $session->pace === Pace::Own &&
+                        $seat->prompt_id !== null &&
+                        $seat->presentPromptId() !== $prompt->id,
+                    isCovered: $isCovered,
+                    lastStrokeMs: $canvas?->last_stroke_ms,
+                    sentAtMs: $canvas?->sent_at_ms,
+                    givenAtMs: $canvas === null || $seat->presentPromptId() !== $prompt->id
+                        ? null
+                        : (int) $canvas->created_at?->getTimestampMs(),
+                    rubbedOut: is_numeric($times) ? (int) $times : 0,
+                    objects: $isCovered ? 0 : $canvas->added_count ?? 0,
+                    prompt: is_numeric($place) ? (int) $place : 1,
+                ),
+                static fn (): Watched => new Watched($seat->id, isUnreadable: true),
+            );
         }
 
         return $watched;
@@ -155,9 +226,17 @@ final readonly class Watching
      */
     private function noteSeen(Collection $seats, array $watched, int $now): void
     {
-        $here = $seats->filter(static fn (Seat $seat): bool => $watched[$seat->id]->isHere && $now - $seat->seen_at_ms > self::SEEN_MS)->pluck('id');
+        $here = $seats
+            ->filter(
+                static fn (Seat $seat): bool => $watched[$seat->id]->isHere && $now - $seat->seen_at_ms > self::SEEN_MS,
+            )
+            ->pluck('id');
         try {
-            $here->isEmpty() || Seat::query()->whereIn('id', $here)->update(['seen_at_ms' => $now]);
+            if (! $here->isEmpty()) {
+                Seat::query()
+                    ->whereIn('id', $here)
+                    ->update(['seen_at_ms' => $now]);
+            }
         } catch (PDOException) {
             // A disk that is full must not take the view of the class away.
         }

@@ -40,13 +40,24 @@ final readonly class HandOutWork
      * @param  string  $label  what it is, in words
      * @param  ?list<Seat>  $seats  null for everybody, late-comers too
      */
-    public function give(LiveSession $session, Prompt $prompt, HandoutValue $value, string $label, ?array $seats): Handout
-    {
+    public function give(
+        LiveSession $session,
+        Prompt $prompt,
+        HandoutValue $value,
+        string $label,
+        ?array $seats,
+    ): Handout {
         return DB::transaction(function () use ($session, $prompt, $value, $label, $seats): Handout {
-            $canvases = array_map(fn (Seat $seat): Canvas => ($this->takeCanvas)($seat, $prompt), $seats ?? $session->seated()->get()->all());
+            $canvases = array_map(
+                fn (Seat $seat): Canvas => ($this->takeCanvas)($seat, $prompt),
+                $seats ?? $session->seated()->get()->all(),
+            );
             $handout = $this->note($session, $prompt, $value, $label, $seats === null);
             // A fresh start is one from the beginning: what everybody was given as pieces lies there again.
-            $pieces = $value->mode === HandoutMode::Fresh ? $prompt->handouts()->where('mode', HandoutMode::Pieces)->where('id', '<', $handout->id)->get() : [];
+            $pieces =
+                $value->mode === HandoutMode::Fresh
+                    ? $prompt->handouts()->where('mode', HandoutMode::Pieces)->where('id', '<', $handout->id)->get()
+                    : [];
             foreach ($canvases as $canvas) {
                 $operations = $this->putOn->handout($canvas, $value);
                 foreach ($pieces as $piece) {
@@ -70,7 +81,14 @@ final readonly class HandOutWork
             $handout = null;
             if ($changes) {
                 // Those who come later have it from the prompt itself.
-                $handout = $this->note($session, $prompt, HandoutValue::of(HandoutMode::Backdrop, [new PromptPage($value->backdrop)]), __('Words and backdrop'), false, $before);
+                $handout = $this->note(
+                    $session,
+                    $prompt,
+                    HandoutValue::of(HandoutMode::Backdrop, [new PromptPage($value->backdrop)]),
+                    __('Words and backdrop'),
+                    false,
+                    $before,
+                );
                 foreach ($prompt->canvases()->with('seat.session')->get() as $canvas) {
                     $this->put($handout, $canvas, [$this->putOn->backdrop($canvas, $value->backdrop)]);
                 }
@@ -110,8 +128,14 @@ final readonly class HandOutWork
         DB::transaction(function () use ($handout, $seat): void {
             foreach ($handout->canvases()->with('seat.session')->get() as $canvas) {
                 if ($seat === null || $canvas->seat_id === $seat->id) {
-                    $this->putOn->withdraw($canvas, (array) json_decode($canvas->getRelation('pivot')->operations, true));
-                    DB::table('handout_canvases')->where('handout_id', $handout->id)->where('canvas_id', $canvas->id)->delete();
+                    $this->putOn->withdraw(
+                        $canvas,
+                        (array) json_decode($canvas->getRelation('pivot')->operations, true),
+                    );
+                    DB::table('handout_canvases')
+                        ->where('handout_id', $handout->id)
+                        ->where('canvas_id', $canvas->id)
+                        ->delete();
                 }
             }
             if ($seat === null || ! $handout->canvases()->exists()) {
@@ -125,7 +149,11 @@ final readonly class HandOutWork
     /** Once more to one page, which is told to look. */
     public function again(Handout $handout, Seat $seat): void
     {
-        ($this->announce)($seat->session, Audience::seat($seat), 'handout', ['handout' => $handout->id, 'prompt' => $handout->prompt_id, 'again' => true]);
+        ($this->announce)($seat->session, Audience::seat($seat), 'handout', [
+            'handout' => $handout->id,
+            'prompt' => $handout->prompt_id,
+            'again' => true,
+        ]);
     }
 
     /** A student's page has it. @param  ?string  $id  null: everything that lies on the canvas */
@@ -137,18 +165,37 @@ final readonly class HandOutWork
         }
         $ids = $waiting->pluck('handout_id')->all();
         if ($ids !== []) {
-            DB::table('handout_canvases')->where('canvas_id', $canvas->id)->whereIn('handout_id', $ids)->update(['got_at_ms' => Clock::ms()]);
+            DB::table('handout_canvases')
+                ->where('canvas_id', $canvas->id)
+                ->whereIn('handout_id', $ids)
+                ->update(['got_at_ms' => Clock::ms()]);
             $session = $canvas->seat?->session;
-            $session === null || ($this->announce)($session, Audience::desk($session), 'got', ['seat' => $canvas->seat_id, 'handouts' => $ids]);
+            if ($session !== null) {
+                ($this->announce)($session, Audience::desk($session), 'got', [
+                    'seat' => $canvas->seat_id,
+                    'handouts' => $ids,
+                ]);
+            }
         }
     }
 
     /** @param  ?array{words: string, backdrop: array<string, mixed>}  $before */
-    private function note(LiveSession $session, Prompt $prompt, HandoutValue $value, string $label, bool $forAll, ?array $before = null): Handout
-    {
+    private function note(
+        LiveSession $session,
+        Prompt $prompt,
+        HandoutValue $value,
+        string $label,
+        bool $forAll,
+        ?array $before = null,
+    ): Handout {
         return Handout::query()->create([
-            'live_session_id' => $session->id, 'prompt_id' => $prompt->id, 'label' => mb_substr($label, 0, 200), 'mode' => $value->mode,
-            'for_all' => $forAll, 'body' => $value->toArray() + ($before === null ? [] : ['before' => $before]), 'made_at_ms' => Clock::ms(),
+            'live_session_id' => $session->id,
+            'prompt_id' => $prompt->id,
+            'label' => mb_substr($label, 0, 200),
+            'mode' => $value->mode,
+            'for_all' => $forAll,
+            'body' => $value->toArray() + ($before === null ? [] : ['before' => $before]),
+            'made_at_ms' => Clock::ms(),
         ]);
     }
 
@@ -157,7 +204,11 @@ final readonly class HandOutWork
     {
         $handout->canvases()->attach($canvas->id, ['operations' => json_encode($operations, JSON_THROW_ON_ERROR)]);
         if ($canvas->seat !== null) {
-            ($this->announce)($canvas->seat->session, Audience::seat($canvas->seat), 'handout', ['handout' => $handout->id, 'prompt' => $handout->prompt_id, 'last' => $operations[count($operations) - 1] ?? '']);
+            ($this->announce)($canvas->seat->session, Audience::seat($canvas->seat), 'handout', [
+                'handout' => $handout->id,
+                'prompt' => $handout->prompt_id,
+                'last' => $operations[count($operations) - 1] ?? '',
+            ]);
         }
     }
 
@@ -171,7 +222,10 @@ final readonly class HandOutWork
             if (Backdrop::read(new \Crag\Json\Fields($prompt->backdrop))->toArray() === $backdrop->toArray()) {
                 $prompt->update(['words' => $before['words'], 'backdrop' => $before['backdrop']]);
                 $session = $prompt->session;
-                ($this->announce)($session, Audience::room($session), 'prompt', ['prompt' => ['again' => true] + $session->prompt()->firstOrFail()->announcement(), 'room' => RoomState::shared($session)]);
+                ($this->announce)($session, Audience::room($session), 'prompt', [
+                    'prompt' => ['again' => true] + $session->prompt()->firstOrFail()->announcement(),
+                    'room' => RoomState::shared($session),
+                ]);
             }
         }
     }

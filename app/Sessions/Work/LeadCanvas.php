@@ -23,15 +23,19 @@ use Illuminate\Support\Facades\DB;
 /** What students see of the teacher's own canvas: a page to look at beside theirs, and its ink under their own. */
 final readonly class LeadCanvas
 {
-    public function __construct(private TakeCanvas $takeCanvas, private RoomState $room, private HandOutWork $handOut)
-    {
+    public function __construct(
+        private TakeCanvas $takeCanvas,
+        private RoomState $room,
+        private HandOutWork $handOut,
+    ) {
     }
 
     /** @param  ?string  $page  the id of a page of the prompt's lead canvas; null for none to look at */
     public function show(LiveSession $session, Prompt $prompt, ?string $page): void
     {
         $canvas = $this->takeCanvas->lead($prompt);
-        $seen = $page === null ? $session->leadSeen()->showing(null) : $session->leadSeen()->showing($canvas->id, $page);
+        $seen =
+            $page === null ? $session->leadSeen()->showing(null) : $session->leadSeen()->showing($canvas->id, $page);
         $this->change($session, $seen->toArray());
     }
 
@@ -51,7 +55,15 @@ final readonly class LeadCanvas
             if ($stays && $canvas !== null) {
                 $pages = self::pagesOf(self::ink($canvas, $seen->inkFrom));
                 $drawn = array_filter($pages, static fn (PromptPage $page): bool => $page->placings !== []);
-                $drawn === [] || $this->handOut->give($session, $canvas->prompt, Handout::of(HandoutMode::Backdrop, $drawn), __('Lead ink'), null);
+                if ($drawn !== []) {
+                    $this->handOut->give(
+                        $session,
+                        $canvas->prompt,
+                        Handout::of(HandoutMode::Backdrop, $drawn),
+                        __('Lead ink'),
+                        null,
+                    );
+                }
             }
             $this->change($session, $seen->withoutInk()->toArray());
         });
@@ -60,11 +72,22 @@ final readonly class LeadCanvas
     /** The lead canvas with nothing on it but what was drawn after an operation. */
     public static function ink(Canvas $canvas, int $from): Scene
     {
-        $since = LoggedOperation::query()->where('canvas_id', $canvas->id)->where('n', '>', $from)->pluck('op_id')->flip();
+        $since = LoggedOperation::query()
+            ->where('canvas_id', $canvas->id)
+            ->where('n', '>', $from)
+            ->pluck('op_id')
+            ->flip();
         $scene = $canvas->scene();
         $blank = array_map(static fn (): Backdrop => Backdrop::blank(), $scene->pages);
 
-        return new Scene($blank, array_filter($scene->placed, static fn (string|int $id): bool => $since->has(ObjectId::operation((string) $id)), ARRAY_FILTER_USE_KEY));
+        return new Scene(
+            $blank,
+            array_filter(
+                $scene->placed,
+                static fn (string|int $id): bool => $since->has(ObjectId::operation((string) $id)),
+                ARRAY_FILTER_USE_KEY,
+            ),
+        );
     }
 
     /** One page alone. */
@@ -80,10 +103,19 @@ final readonly class LeadCanvas
     {
         $pages = [];
         foreach (array_keys($scene->pages) as $n => $id) {
-            $pages[$n] = new PromptPage($scene->backdrop((string) $id), array_values(array_map(
-                static fn (PlacedObject $placed): Placing => new Placing($placed->object, $placed->place, $placed->group),
-                $scene->onPage((string) $id),
-            )));
+            $pages[$n] = new PromptPage(
+                $scene->backdrop((string) $id),
+                array_values(
+                    array_map(
+                        static fn (PlacedObject $placed): Placing => new Placing(
+                            $placed->object,
+                            $placed->place,
+                            $placed->group,
+                        ),
+                        $scene->onPage((string) $id),
+                    ),
+                ),
+            );
         }
 
         return $pages;

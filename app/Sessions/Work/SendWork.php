@@ -29,9 +29,21 @@ final readonly class SendWork
         DB::transaction(function () use ($seat, $canvas, $isSent): void {
             $canvas->update(['sent_at_ms' => $isSent ? Clock::ms() : null]);
             ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => RoomState::own($seat)]);
-            ($this->announce)($seat->session, Audience::desk($seat->session), 'sent', ['canvas' => $canvas->id, 'isSent' => $isSent]);
-            $words = $isSent && $canvas->prompt->reads_at_once ? EachSeat::read($seat->id, fn (): string => ReadWork::words(($this->read)($canvas, $seat)), static fn (): string => '') : '';
-            $words === '' || $this->hands->read($seat, $words, $this->read->shortName());
+            ($this->announce)($seat->session, Audience::desk($seat->session), 'sent', [
+                'canvas' => $canvas->id,
+                'isSent' => $isSent,
+            ]);
+            $words =
+                $isSent && $canvas->prompt->reads_at_once
+                    ? EachSeat::read(
+                        $seat->id,
+                        fn (): string => ReadWork::words(($this->read)($canvas, $seat)),
+                        static fn (): string => '',
+                    )
+                    : '';
+            if ($words !== '') {
+                $this->hands->read($seat, $words, $this->read->shortName());
+            }
         });
     }
 
@@ -42,7 +54,11 @@ final readonly class SendWork
             $prompt->update(['revealed_at_ms' => Clock::ms()]);
             ($this->announce)($session, Audience::desk($session), 'reveal', ['prompt' => $prompt->id]);
             foreach ($prompt->canvases()->with('seat.session')->get() as $canvas) {
-                $canvas->seat === null || ($this->announce)($session, Audience::seat($canvas->seat), 'own', ['own' => RoomState::own($canvas->seat)]);
+                if ($canvas->seat !== null) {
+                    ($this->announce)($session, Audience::seat($canvas->seat), 'own', [
+                        'own' => RoomState::own($canvas->seat),
+                    ]);
+                }
             }
         });
     }

@@ -44,9 +44,13 @@ final readonly class AskLine
         $answer = $time === '' && self::isTime($answer) ? '' : $answer;
 
         try {
-            $question = Question::read(new Fields(['id' => 'ask', 'spot' => null, 'words' => $words] + self::asked($answer)));
+            $question = Question::read(
+                new Fields(['id' => 'ask', 'spot' => null, 'words' => $words] + self::asked($answer)),
+            );
         } catch (UnreadableFields) {
-            throw UnreadableFields::saying('There can be up to '.Choosing::MOST_OPTIONS.' choices, and an answer is shorter than that.');
+            throw UnreadableFields::saying(
+                'There can be up to '.Choosing::MOST_OPTIONS.' choices, and an answer is shorter than that.',
+            );
         }
 
         return new self($question, $seconds, trim($line));
@@ -62,7 +66,15 @@ final readonly class AskLine
             $lower === 'sure' => ['kind' => 'scale', 'from' => 1, 'to' => 4, 'low' => 'guessed', 'high' => 'certain'],
             str_contains($answer, ';') => self::choices($answer),
             $answer === '' || $lower === 'text' => ['kind' => 'text', 'right' => []],
-            str_starts_with($lower, 'text:') => ['kind' => 'text', 'right' => array_values(array_filter(array_map(trim(...), explode('/', substr($answer, 5))), static fn (string $one): bool => $one !== ''))],
+            str_starts_with($lower, 'text:') => [
+                'kind' => 'text',
+                'right' => array_values(
+                    array_filter(
+                        array_map(trim(...), explode('/', substr($answer, 5))),
+                        static fn (string $one): bool => $one !== '',
+                    ),
+                ),
+            ],
             str_starts_with($lower, 'maths:') => ['kind' => 'maths', 'right' => trim(substr($answer, 6))],
             default => ['kind' => 'number', 'right' => $answer === '?' ? '' : $answer],
         };
@@ -72,12 +84,23 @@ final readonly class AskLine
     private static function choices(string $answer): array
     {
         $options = $right = [];
-        foreach (array_values(array_filter(array_map(trim(...), explode(';', $answer)), static fn (string $one): bool => $one !== '')) as $i => $choice) {
+        foreach (
+            array_values(
+                array_filter(array_map(trim(...), explode(';', $answer)), static fn (string $one): bool => $one !== ''),
+            ) as $i => $choice
+        ) {
             $options[] = ['id' => 'o'.($i + 1), 'words' => ltrim($choice, '* ')];
-            str_starts_with($choice, '*') && $right[] = 'o'.($i + 1);
+            if (str_starts_with($choice, '*')) {
+                $right[] = 'o'.($i + 1);
+            }
         }
 
-        return ['kind' => count($right) > 1 ? 'choices' : 'choice', 'options' => $options, 'right' => $right, 'shuffle' => false];
+        return [
+            'kind' => count($right) > 1 ? 'choices' : 'choice',
+            'options' => $options,
+            'right' => $right,
+            'shuffle' => false,
+        ];
     }
 
     private static function isTime(string $text): bool

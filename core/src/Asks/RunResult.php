@@ -47,7 +47,9 @@ final readonly class RunResult
         $members = [];
         foreach ($right as $who => $n) {
             $team = $teams[$who] ?? '';
-            $team === '' || $members[$team][] = $n;
+            if ($team !== '') {
+                $members[$team][] = $n;
+            }
         }
         $means = array_map(static fn (array $all): float => array_sum($all) / count($all), $members);
         uksort($means, static fn (string $a, string $b): int => [$means[$b], $a] <=> [$means[$a], $b]);

@@ -30,14 +30,22 @@ final readonly class Tally
      * @param  list<array{float, string, int}>  $line  numbers in base units, in order: where, how it was written, how many
      * @param  array<string, int>  $words  how often each word occurs, the most frequent first
      */
-    private function __construct(public int $answered, public array $bars, public ?string $middle, public array $line, public array $words)
-    {
+    private function __construct(
+        public int $answered,
+        public array $bars,
+        public ?string $middle,
+        public array $line,
+        public array $words,
+    ) {
     }
 
     /** @param  array<array-key, mixed>  $answers  by voter, as {@see \Crag\Prompt\Question\Asked::read} took them */
     public static function of(Question $question, array $answers): self
     {
-        $answers = array_filter($answers, static fn (mixed $answer): bool => trim($question->asked->written($answer)) !== '');
+        $answers = array_filter(
+            $answers,
+            static fn (mixed $answer): bool => trim($question->asked->written($answer)) !== '',
+        );
         $kind = $question->asked->kind();
         $bars = match ($kind) {
             QuestionKind::Choice, QuestionKind::Choices => self::choices($question, $answers),
@@ -60,7 +68,11 @@ final readonly class Tally
     {
         $judged = array_filter($this->bars, static fn (Bar $bar): bool => $bar->outcome !== null);
 
-        return $judged === [] ? null : array_sum(array_map(static fn (Bar $bar): int => $bar->outcome === Outcome::Right ? $bar->count() : 0, $judged));
+        return $judged === []
+            ? null
+            : array_sum(
+                array_map(static fn (Bar $bar): int => $bar->outcome === Outcome::Right ? $bar->count() : 0, $judged),
+            );
     }
 
     /**
@@ -76,9 +88,18 @@ final readonly class Tally
         foreach ($options as $i => $option) {
             $id = is_array($option) ? $option['id'] ?? null : null;
             $words = is_array($option) && is_string($option['words'] ?? null) ? $option['words'] : '';
-            $voters = array_keys(array_filter($answers, static fn (mixed $answer): bool => in_array($id, is_array($answer) ? $answer : [$answer], true)));
+            $voters = array_keys(
+                array_filter(
+                    $answers,
+                    static fn (mixed $answer): bool => in_array($id, is_array($answer) ? $answer : [$answer], true),
+                ),
+            );
             $outcome = $right === [] ? null : (in_array($id, $right, true) ? Outcome::Right : Outcome::Wrong);
-            $bars[] = new Bar($words === '' ? (string) ((int) $i + 1) : $words, $outcome, array_map(strval(...), $voters));
+            $bars[] = new Bar(
+                $words === '' ? (string) ((int) $i + 1) : $words,
+                $outcome,
+                array_map(strval(...), $voters),
+            );
         }
 
         return $bars;
@@ -110,7 +131,10 @@ final readonly class Tally
             $given[] = [(string) $voter, $question, $answer];
         }
 
-        return array_map(static fn (AnswerGroup $group): Bar => new Bar($group->written, $group->outcome, $group->seats), AnswerGroups::among($given)->groups);
+        return array_map(
+            static fn (AnswerGroup $group): Bar => new Bar($group->written, $group->outcome, $group->seats),
+            AnswerGroups::among($given)->groups,
+        );
     }
 
     /**
@@ -162,13 +186,22 @@ final readonly class Tally
     {
         $counts = [];
         foreach ($answers as $answer) {
-            preg_match_all('/[\p{L}\p{N}][\p{L}\p{M}\p{N}\'’-]*/u', mb_strtolower($question->asked->written($answer)), $found);
+            preg_match_all(
+                '/[\p{L}\p{N}][\p{L}\p{M}\p{N}\'’-]*/u',
+                mb_strtolower($question->asked->written($answer)),
+                $found,
+            );
             // Whoever says a word twice says it once.
             foreach (array_unique($found[0]) as $word) {
-                mb_strlen($word) >= self::SHORTEST_WORD && $counts[$word] = ($counts[$word] ?? 0) + 1;
+                if (mb_strlen($word) >= self::SHORTEST_WORD) {
+                    $counts[$word] = ($counts[$word] ?? 0) + 1;
+                }
             }
         }
-        uksort($counts, static fn (int|string $a, int|string $b): int => [$counts[$b], (string) $a] <=> [$counts[$a], (string) $b]);
+        uksort(
+            $counts,
+            static fn (int|string $a, int|string $b): int => [$counts[$b], (string) $a] <=> [$counts[$a], (string) $b],
+        );
         $words = [];
         foreach (array_slice($counts, 0, self::MOST_WORDS, true) as $word => $count) {
             $words[(string) $word] = $count;

@@ -83,9 +83,15 @@ final readonly class Scene
         }
 
         $answers = [];
-        foreach ($fields->has('answers') && $fields->list('answers', 0, PHP_INT_MAX) !== [] ? $fields->objects('answers', PHP_INT_MAX) : [] as $one) {
+        foreach (
+            $fields->has('answers') && $fields->list('answers', 0, PHP_INT_MAX) !== []
+                ? $fields->objects('answers', PHP_INT_MAX)
+                : [] as $one
+        ) {
             $answer = Answer::read($one);
-            $answer->value === null || $answers[$answer->question] = $answer->value;
+            if ($answer->value !== null) {
+                $answers[$answer->question] = $answer->value;
+            }
         }
 
         return new self($pages, $placed, $answers);

@@ -185,7 +185,11 @@ final class SceneDraft
         $this->settle();
         $pages = $this->pages;
 
-        return new Scene($pages, array_filter($this->placed, static fn (PlacedObject $placed): bool => isset($pages[$placed->page])), $this->answers);
+        return new Scene(
+            $pages,
+            array_filter($this->placed, static fn (PlacedObject $placed): bool => isset($pages[$placed->page])),
+            $this->answers,
+        );
     }
 
     /**

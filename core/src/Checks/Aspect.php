@@ -33,10 +33,15 @@ final readonly class Aspect
     {
         $levels = $fields->has('levels') ? $fields->list('levels', 0, Scale::MOST + 1) : [];
         foreach ($levels as $level) {
-            is_string($level) || throw UnreadableFields::badValue('levels', 'are not words');
+            if (! is_string($level)) {
+                throw UnreadableFields::badValue('levels', 'are not words');
+            }
         }
 
-        return new self(trim($fields->text('name', self::LONGEST_NAME)), Scale::of(array_values(array_filter($levels, is_string(...)))));
+        return new self(
+            trim($fields->text('name', self::LONGEST_NAME)),
+            Scale::of(array_values(array_filter($levels, is_string(...)))),
+        );
     }
 
     /** @return array{name: string, levels: list<string>} */

@@ -18,8 +18,15 @@ final readonly class ClassPicture
      * @param  array<string, ResultTotals>  $columns  by prompt
      * @param  array<string, array{class: ?float, seats: array<string, ?float>}>  $skills  by tag
      */
-    private function __construct(public array $seats, public array $prompts, private array $cells, public array $rows, public array $columns, public ResultTotals $whole, public array $skills)
-    {
+    private function __construct(
+        public array $seats,
+        public array $prompts,
+        private array $cells,
+        public array $rows,
+        public array $columns,
+        public ResultTotals $whole,
+        public array $skills,
+    ) {
     }
 
     /**
@@ -38,10 +45,14 @@ final readonly class ClassPicture
             array_push($all, ...$row);
         }
         foreach ($ids as $prompt) {
-            $columns[$prompt] = ResultTotals::of(array_map(static fn (string $seat): StudentResult => $at($seat, $prompt), $seats));
+            $columns[$prompt] = ResultTotals::of(
+                array_map(static fn (string $seat): StudentResult => $at($seat, $prompt), $seats),
+            );
         }
         foreach (array_unique(array_merge(...array_values($prompts))) as $skill) {
-            $tagged = array_values(array_filter($ids, static fn (string $prompt): bool => in_array($skill, $prompts[$prompt], true)));
+            $tagged = array_values(
+                array_filter($ids, static fn (string $prompt): bool => in_array($skill, $prompts[$prompt], true)),
+            );
             $each = $cellsOfSkill = [];
             foreach ($seats as $seat) {
                 $mine = array_map(static fn (string $prompt): StudentResult => $at($seat, $prompt), $tagged);

@@ -29,10 +29,16 @@ final readonly class Feedback
      */
     public static function read(array $json): self
     {
-        $what = array_filter(is_array($json['what'] ?? null) ? $json['what'] : [], static fn (mixed $one): bool => in_array($one, self::WHAT, true));
+        $what = array_filter(
+            is_array($json['what'] ?? null) ? $json['what'] : [],
+            static fn (mixed $one): bool => in_array($one, self::WHAT, true),
+        );
         $when = $json['when'] ?? null;
 
-        return new self(array_values(array_intersect(self::WHAT, $what)), is_string($when) && in_array($when, self::WHEN, true) ? $when : self::WITH_SESSION);
+        return new self(
+            array_values(array_intersect(self::WHAT, $what)),
+            is_string($when) && in_array($when, self::WHEN, true) ? $when : self::WITH_SESSION,
+        );
     }
 
     /** @return array{what: list<string>, when: string} */
@@ -54,6 +60,7 @@ final readonly class Feedback
     /** Whether students see it by now. */
     public function isDue(bool $isPromptOver, bool $isSessionOver): bool
     {
-        return ! $this->isNothing() && ($isSessionOver || $this->when === self::AT_ONCE || ($this->when === self::WITH_PROMPT && $isPromptOver));
+        return ! $this->isNothing() &&
+            ($isSessionOver || $this->when === self::AT_ONCE || ($this->when === self::WITH_PROMPT && $isPromptOver));
     }
 }

@@ -16,8 +16,12 @@ final readonly class Judgement
      * @param  array<int, int>  $marks  by place of the aspect: the place of the level on its scale
      * @param  ?float  $points  whole or half
      */
-    private function __construct(public bool $isNoAttempt, public array $marks, public ?float $points, public string $note)
-    {
+    private function __construct(
+        public bool $isNoAttempt,
+        public array $marks,
+        public ?float $points,
+        public string $note,
+    ) {
     }
 
     public static function nothing(): self
@@ -31,8 +35,14 @@ final readonly class Judgement
      *
      * @throws InvalidJudgement
      */
-    public static function of(array $aspects, bool $isNoAttempt, array $marks, ?float $points, string $note, ?float $mostPoints): self
-    {
+    public static function of(
+        array $aspects,
+        bool $isNoAttempt,
+        array $marks,
+        ?float $points,
+        string $note,
+        ?float $mostPoints,
+    ): self {
         $kept = [];
         foreach ($marks as $at => $mark) {
             if ($mark === null) {
@@ -68,7 +78,12 @@ final readonly class Judgement
     /** @return array{none: bool, marks: array<int, int>, points: ?float, note: string} */
     public function toArray(): array
     {
-        return ['none' => $this->isNoAttempt, 'marks' => $this->marks, 'points' => $this->points, 'note' => $this->note];
+        return [
+            'none' => $this->isNoAttempt,
+            'marks' => $this->marks,
+            'points' => $this->points,
+            'note' => $this->note,
+        ];
     }
 
     public function isEmpty(): bool
@@ -87,13 +102,17 @@ final readonly class Judgement
         }
         $shares = [];
         foreach ($this->marks as $at => $mark) {
-            isset($aspects[$at]) && $shares[] = $aspects[$at]->scale->share($mark);
+            if (isset($aspects[$at])) {
+                $shares[] = $aspects[$at]->scale->share($mark);
+            }
         }
         if ($shares !== []) {
             return array_sum($shares) / count($shares);
         }
 
-        return $this->points === null || $mostPoints === null || $mostPoints <= 0.0 ? null : $this->points / $mostPoints;
+        return $this->points === null || $mostPoints === null || $mostPoints <= 0.0
+            ? null
+            : $this->points / $mostPoints;
     }
 
     /**

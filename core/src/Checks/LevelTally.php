@@ -18,7 +18,11 @@ final readonly class LevelTally
         $counts = array_fill_keys(array_column(Level::cases(), 'value'), 0);
         $unchecked = 0;
         foreach ($levels as $level) {
-            $level === null ? $unchecked++ : $counts[$level->value]++;
+            if ($level === null) {
+                $unchecked++;
+            } else {
+                $counts[$level->value]++;
+            }
         }
 
         return new self($counts, $unchecked);

@@ -15,7 +15,9 @@ final class Proposal
      */
     public static function of(array $outcomes): ?Level
     {
-        $count = static fn (Outcome ...$of): int => count(array_filter($outcomes, static fn (?Outcome $outcome): bool => in_array($outcome, $of, true)));
+        $count = static fn (Outcome ...$of): int => count(
+            array_filter($outcomes, static fn (?Outcome $outcome): bool => in_array($outcome, $of, true)),
+        );
 
         return match (true) {
             $count(Outcome::Right) > 0 && $count(Outcome::Right) === count($outcomes) => Level::Secure,

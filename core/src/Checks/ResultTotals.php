@@ -7,15 +7,27 @@ namespace Crag\Checks;
 /** A row or a column of the class picture, added up. */
 final readonly class ResultTotals
 {
-    private function __construct(public LevelTally $tally, public int $started, public int $sent, public int $drawingMs, public ?float $secure, public ?float $points)
-    {
+    private function __construct(
+        public LevelTally $tally,
+        public int $started,
+        public int $sent,
+        public int $drawingMs,
+        public ?float $secure,
+        public ?float $points,
+    ) {
     }
 
     /** @param  list<StudentResult>  $cells */
     public static function of(array $cells): self
     {
-        $shares = array_filter(array_map(static fn (StudentResult $cell): ?float => $cell->secure(), $cells), is_float(...));
-        $points = array_filter(array_map(static fn (StudentResult $cell): ?float => $cell->points, $cells), is_float(...));
+        $shares = array_filter(
+            array_map(static fn (StudentResult $cell): ?float => $cell->secure(), $cells),
+            is_float(...),
+        );
+        $points = array_filter(
+            array_map(static fn (StudentResult $cell): ?float => $cell->points, $cells),
+            is_float(...),
+        );
 
         return new self(
             LevelTally::of(array_map(static fn (StudentResult $cell): ?Level => $cell->level, $cells)),

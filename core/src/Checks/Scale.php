@@ -37,11 +37,17 @@ final readonly class Scale
         }
         $words = array_map(trim(...), $words);
         if (count($words) < self::LEAST || count($words) > self::MOST) {
-            throw UnreadableFields::badValue('levels', 'must be '.self::LEAST.' to '.self::MOST.', not '.count($words));
+            throw UnreadableFields::badValue(
+                'levels',
+                'must be '.self::LEAST.' to '.self::MOST.', not '.count($words),
+            );
         }
         foreach ($words as $word) {
             if ($word === '' || mb_strlen($word) > self::LONGEST) {
-                throw UnreadableFields::badValue('levels', "hold “{$word}”: each needs 1 to ".self::LONGEST.' characters');
+                throw UnreadableFields::badValue(
+                    'levels',
+                    "hold “{$word}”: each needs 1 to ".self::LONGEST.' characters',
+                );
             }
         }
 
@@ -66,7 +72,9 @@ final readonly class Scale
     /** @return int the place of the level that comes nearest to a Strata level */
     public function nearest(Level $level): int
     {
-        return $this->isStrata ? $level->value : (int) round(max(0, $level->value - 1) / 2 * (count($this->words) - 1));
+        return $this->isStrata
+            ? $level->value
+            : (int) round((max(0, $level->value - 1) / 2) * (count($this->words) - 1));
     }
 
     /** @return float from 0 for the lowest to 1 for the highest */

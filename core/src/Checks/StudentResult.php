@@ -8,8 +8,14 @@ namespace Crag\Checks;
 final readonly class StudentResult
 {
     /** @param  ?float  $share  how secure it is, from 0 to 1; null as the level says */
-    public function __construct(public ?Level $level, public bool $isStarted = false, public bool $isSent = false, public int $drawingMs = 0, private ?float $share = null, public ?float $points = null)
-    {
+    public function __construct(
+        public ?Level $level,
+        public bool $isStarted = false,
+        public bool $isSent = false,
+        public int $drawingMs = 0,
+        private ?float $share = null,
+        public ?float $points = null,
+    ) {
     }
 
     public static function none(): self

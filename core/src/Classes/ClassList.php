@@ -23,9 +23,34 @@ final readonly class ClassList
     public const LONGEST_GROUP = 40;
 
     private const HEADINGS = [
-        'name' => ['name', 'full name', 'student', 'student name', 'pupil', 'learner', 'preferred name', 'display name'],
-        'given' => ['first name', 'forename', 'given name', 'givenname', 'first', 'preferredfirstname', 'preferred first name'],
-        'family' => ['last name', 'surname', 'family name', 'familyname', 'last', 'preferredlastname', 'preferred last name'],
+        'name' => [
+            'name',
+            'full name',
+            'student',
+            'student name',
+            'pupil',
+            'learner',
+            'preferred name',
+            'display name',
+        ],
+        'given' => [
+            'first name',
+            'forename',
+            'given name',
+            'givenname',
+            'first',
+            'preferredfirstname',
+            'preferred first name',
+        ],
+        'family' => [
+            'last name',
+            'surname',
+            'family name',
+            'familyname',
+            'last',
+            'preferredlastname',
+            'preferred last name',
+        ],
         'seat' => ['seat', 'seat number', 'number', 'no', 'no.', 'nr', 'nr.', '#'],
         'group' => ['group', 'team', 'set', 'table', 'house'],
         'role' => ['role', 'roles'],
@@ -64,7 +89,9 @@ final readonly class ClassList
             $written = $cell('name') !== '' ? $cell('name') : trim($cell('given').' '.$cell('family'));
             $name = self::name($written);
             if ($name === null) {
-                trim($written) === '' || $notTaken[] = trim($written);
+                if (trim($written) !== '') {
+                    $notTaken[] = trim($written);
+                }
 
                 continue;
             }
@@ -72,8 +99,14 @@ final readonly class ClassList
             $names[] = $name->value;
             $seat = preg_match('/^\d{1,3}$/', $cell('seat')) === 1 ? (int) $cell('seat') : 0;
             $seat = $seat > 0 && $seat <= self::HIGHEST_SEAT && ! isset($taken[$seat]) ? $seat : 0;
-            $seat > 0 && $taken[$seat] = true;
-            $entries[] = [$seat, $name->value, mb_substr(trim((string) preg_replace('/\s+/u', ' ', $cell('group'))), 0, self::LONGEST_GROUP)];
+            if ($seat > 0) {
+                $taken[$seat] = true;
+            }
+            $entries[] = [
+                $seat,
+                $name->value,
+                mb_substr(trim((string) preg_replace('/\s+/u', ' ', $cell('group'))), 0, self::LONGEST_GROUP),
+            ];
         }
         if ($entries === []) {
             throw $notTaken === [] ? UnreadableFile::noNames() : UnreadableFile::longNames(PersonName::LONGEST);
@@ -138,12 +171,20 @@ final readonly class ClassList
     {
         $columns = [];
         foreach (array_keys($rows[0] ?? []) as $i) {
-            $cells = array_filter(array_map(static fn (array $row): string => $row[$i] ?? '', $rows), static fn (string $cell): bool => $cell !== '');
-            $isNumbers = array_filter($cells, static fn (string $cell): bool => preg_match('/^\d{1,3}[.)]?$/', $cell) !== 1) === [];
+            $cells = array_filter(
+                array_map(static fn (array $row): string => $row[$i] ?? '', $rows),
+                static fn (string $cell): bool => $cell !== '',
+            );
+            $isNumbers =
+                array_filter($cells, static fn (string $cell): bool => preg_match('/^\d{1,3}[.)]?$/', $cell) !== 1) ===
+                [];
             $column = $isNumbers ? 'seat' : (isset($columns['name']) ? 'group' : 'name');
             $columns[$column] ??= $i;
         }
-        if (isset($columns['name'], $columns['group']) && self::isGivenName($rows, $columns['name'], $columns['group'])) {
+        if (
+            isset($columns['name'], $columns['group']) &&
+            self::isGivenName($rows, $columns['name'], $columns['group'])
+        ) {
             ['name' => $columns['family'], 'group' => $columns['given']] = $columns;
             unset($columns['name'], $columns['group']);
         }
@@ -159,9 +200,14 @@ final readonly class ClassList
     private static function isGivenName(array $rows, int $family, int $given): bool
     {
         $all = array_filter(array_column($rows, $given), static fn (string $cell): bool => $cell !== '');
-        $single = array_filter($rows, static fn (array $row): bool => ! str_contains(($row[$family] ?? '').($row[$given] ?? ''), ' '));
+        $single = array_filter(
+            $rows,
+            static fn (array $row): bool => ! str_contains(($row[$family] ?? '').($row[$given] ?? ''), ' '),
+        );
 
-        return count($single) === count($rows) && count($all) === count($rows) && count(array_unique($all)) >= 0.8 * count($rows);
+        return count($single) === count($rows) &&
+            count($all) === count($rows) &&
+            count(array_unique($all)) >= 0.8 * count($rows);
     }
 
     private static function isStudent(string $role, string $status): bool

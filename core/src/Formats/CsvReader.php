@@ -59,7 +59,11 @@ final class CsvReader
     private static function separator(string $text): string
     {
         $first = (string) strtok(ltrim($text, "\r\n"), "\r\n");
-        $counts = array_map(static fn (string $sign): int => substr_count($first, $sign), ["\t" => "\t", ';' => ';', ',' => ',']);
+        $counts = array_map(static fn (string $sign): int => substr_count($first, $sign), [
+            "\t" => "\t",
+            ';' => ';',
+            ',' => ',',
+        ]);
         arsort($counts);
 
         return (string) array_key_first($counts);

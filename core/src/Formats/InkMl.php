@@ -30,7 +30,7 @@ final class InkMl
         foreach (array_keys($scene->pages) as $page) {
             $traces = '';
             foreach ($scene->onPage((string) $page) as $placed) {
-                if (! $placed->object instanceof Stroke) {
+                if (! ($placed->object instanceof Stroke)) {
                     continue;
                 }
                 $brush = self::brush($placed);
@@ -38,29 +38,45 @@ final class InkMl
                     $named[$brush] = 'brush'.(count($named) + 1);
                     $brushes .= Xml::element('brush', ['xml:id' => $named[$brush]], $brush);
                 }
-                $traces .= Xml::element('trace', ['contextRef' => '#page', 'brushRef' => '#'.$named[$brush]], self::trace($placed));
+                $traces .= Xml::element(
+                    'trace',
+                    ['contextRef' => '#page', 'brushRef' => '#'.$named[$brush]],
+                    self::trace($placed),
+                );
             }
             $groups .= Xml::element('traceGroup', ['xml:id' => 'page'.++$n], $traces);
         }
 
-        return '<?xml version="1.0" encoding="UTF-8"?>'.Xml::element(
-            'ink',
-            ['xmlns' => self::NAMESPACE],
-            Xml::element('definitions', [], self::context().$brushes).$groups,
-        );
+        return '<?xml version="1.0" encoding="UTF-8"?>'.
+            Xml::element(
+                'ink',
+                ['xmlns' => self::NAMESPACE],
+                Xml::element('definitions', [], self::context().$brushes).$groups,
+            );
     }
 
     private static function context(): string
     {
         $channels = $resolutions = '';
         foreach (['X', 'Y', 'F', 'T'] as $name) {
-            $channels .= Xml::element('channel', ['name' => $name, 'type' => 'integer'] + ($name === 'T' ? ['units' => 'ms'] : ['units' => 'dev']));
+            $channels .= Xml::element(
+                'channel',
+                ['name' => $name, 'type' => 'integer'] + ($name === 'T' ? ['units' => 'ms'] : ['units' => 'dev']),
+            );
         }
         foreach (['X', 'Y'] as $name) {
-            $resolutions .= Xml::element('channelProperty', ['channel' => $name, 'name' => 'resolution', 'value' => self::PER_MM, 'units' => '1/mm']);
+            $resolutions .= Xml::element('channelProperty', [
+                'channel' => $name,
+                'name' => 'resolution',
+                'value' => self::PER_MM,
+                'units' => '1/mm',
+            ]);
         }
-        $source = Xml::element('inkSource', ['xml:id' => 'pen'], Xml::element('traceFormat', [], $channels)
-            .Xml::element('channelProperties', [], $resolutions));
+        $source = Xml::element(
+            'inkSource',
+            ['xml:id' => 'pen'],
+            Xml::element('traceFormat', [], $channels).Xml::element('channelProperties', [], $resolutions),
+        );
 
         return Xml::element('context', ['xml:id' => 'page'], $source);
     }
@@ -69,11 +85,13 @@ final class InkMl
     {
         /** @var Stroke $stroke */
         $stroke = $placed->object;
-        $width = $stroke->width / self::PER_MM * ($placed->place === null ? 1 : $placed->place->scale / 10_000);
-        $brush = Xml::element('brushProperty', ['name' => 'color', 'value' => $stroke->colour->hex])
-            .Xml::element('brushProperty', ['name' => 'width', 'value' => round($width, 2), 'units' => 'mm']);
+        $width = ($stroke->width / self::PER_MM) * ($placed->place === null ? 1 : $placed->place->scale / 10_000);
+        $brush =
+            Xml::element('brushProperty', ['name' => 'color', 'value' => $stroke->colour->hex]).
+            Xml::element('brushProperty', ['name' => 'width', 'value' => round($width, 2), 'units' => 'mm']);
 
-        return $brush.($stroke->highlights ? Xml::element('brushProperty', ['name' => 'rasterOp', 'value' => 'maskPen']) : '');
+        return $brush.
+            ($stroke->highlights ? Xml::element('brushProperty', ['name' => 'rasterOp', 'value' => 'maskPen']) : '');
     }
 
     private static function trace(PlacedObject $placed): string
@@ -82,13 +100,19 @@ final class InkMl
         $stroke = $placed->object;
         [$a, $b, $c, $d, $e, $f] = $placed->place?->matrix() ?? [1.0, 0.0, 0.0, 1.0, 0.0, 0.0];
 
-        return implode(',', array_map(static fn (array $sample): string => sprintf(
-            '%d %d %d %d',
-            round($a * $sample[0] + $c * $sample[1] + $e * Page::TENTHS),
-            round($b * $sample[0] + $d * $sample[1] + $f * Page::TENTHS),
-            $sample[2],
-            $sample[3],
-        ), $stroke->ink->samples()));
+        return implode(
+            ',',
+            array_map(
+                static fn (array $sample): string => sprintf(
+                    '%d %d %d %d',
+                    round($a * $sample[0] + $c * $sample[1] + $e * Page::TENTHS),
+                    round($b * $sample[0] + $d * $sample[1] + $f * Page::TENTHS),
+                    $sample[2],
+                    $sample[3],
+                ),
+                $stroke->ink->samples(),
+            ),
+        );
     }
 
     /**

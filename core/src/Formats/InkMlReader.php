@@ -20,7 +20,14 @@ final class InkMlReader
 {
     private const FORMAT = 'InkML';
 
-    private const MM_IN = ['m' => 1000.0, 'cm' => 10.0, 'mm' => 1.0, 'in' => 25.4, 'pt' => 25.4 / 72, 'himetric' => 0.01];
+    private const MM_IN = [
+        'm' => 1000.0,
+        'cm' => 10.0,
+        'mm' => 1.0,
+        'in' => 25.4,
+        'pt' => 25.4 / 72,
+        'himetric' => 0.01,
+    ];
 
     private const FARTHEST = 1e9;
 
@@ -44,7 +51,9 @@ final class InkMlReader
         }
         $this->channels = in_array('X', $channels, true) && in_array('Y', $channels, true) ? $channels : ['X', 'Y'];
         foreach (XmlFile::all($this->root, 'brush') as $brush) {
-            $this->brushes[$brush->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'id')] ??= $this->brush($brush);
+            $this->brushes[$brush->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'id')] ??= $this->brush(
+                $brush,
+            );
         }
     }
 
@@ -65,7 +74,10 @@ final class InkMlReader
             $points = $this->points($element->textContent, $left);
             $left -= count($points);
             if ($points !== []) {
-                $traces[] = [$points, $this->brushes[ltrim($element->getAttribute('brushRef'), '#')] ?? self::plainBrush()];
+                $traces[] = [
+                    $points,
+                    $this->brushes[ltrim($element->getAttribute('brushRef'), '#')] ?? self::plainBrush(),
+                ];
             }
         }
         if ($traces === []) {
@@ -100,7 +112,12 @@ final class InkMlReader
         $value = $speed = array_fill_keys($this->channels, 0.0);
         $mode = array_fill_keys($this->channels, '!');
         foreach (explode(',', $trace) as $text) {
-            preg_match_all('/([!\'"])?\s*(-?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?|[*?TF])/', $text, $found, PREG_SET_ORDER);
+            preg_match_all(
+                '/([!\'"])?\s*(-?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?|[*?TF])/',
+                $text,
+                $found,
+                PREG_SET_ORDER,
+            );
             if (count($found) < 2) {
                 continue;
             }
@@ -134,9 +151,10 @@ final class InkMlReader
         foreach (XmlFile::all($brush, 'brushProperty') as $property) {
             $value = $property->getAttribute('value');
             match ($property->getAttribute('name')) {
-                'color' => $colour = preg_match('/\A#[0-9a-fA-F]{6}\z/', $value) === 1 ? Colour::from($value) : $colour,
-                'width' => $width = $this->width((float) $value, $property->getAttribute('units')),
-                'rasterOp' => $highlights = $value === 'maskPen',
+                'color' => ($colour =
+                    preg_match('/\A#[0-9a-fA-F]{6}\z/', $value) === 1 ? Colour::from($value) : $colour),
+                'width' => ($width = $this->width((float) $value, $property->getAttribute('units'))),
+                'rasterOp' => ($highlights = $value === 'maskPen'),
                 default => null,
             };
         }
@@ -161,11 +179,15 @@ final class InkMlReader
     private function resolution(): ?float
     {
         foreach (XmlFile::all($this->root, 'channelProperty') as $property) {
-            $isResolution = $property->getAttribute('channel') === 'X' && $property->getAttribute('name') === 'resolution';
-            $unit = preg_match('/\A1\/(\w+)\z/', $property->getAttribute('units'), $found) === 1 ? self::MM_IN[$found[1]] ?? null : null;
+            $isResolution =
+                $property->getAttribute('channel') === 'X' && $property->getAttribute('name') === 'resolution';
+            $unit =
+                preg_match('/\A1\/(\w+)\z/', $property->getAttribute('units'), $found) === 1
+                    ? self::MM_IN[$found[1]] ?? null
+                    : null;
             $value = (float) $property->getAttribute('value');
             if ($isResolution && $unit !== null && $value > 0) {
-                return $unit / $value * InkMl::PER_MM;
+                return ($unit / $value) * InkMl::PER_MM;
             }
         }
 
@@ -210,8 +232,8 @@ final class InkMlReader
             $samples[] = [
                 (int) round(($point['X'] - $left) * $scale),
                 (int) round(($point['Y'] - $top) * $scale),
-                $hasForce ? (int) max(0, min(255, round($point['F'] * 255 / $strongest))) : 128,
-                $last = max($last, $ms),
+                $hasForce ? (int) max(0, min(255, round(($point['F'] * 255) / $strongest))) : 128,
+                ($last = max($last, $ms)),
             ];
         }
 

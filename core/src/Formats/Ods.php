@@ -15,8 +15,10 @@ final class Ods
     public const MIME = 'application/vnd.oasis.opendocument.spreadsheet';
 
     private const NAMESPACES = [
-        'xmlns:office' => 'urn:oasis:names:tc:opendocument:xmlns:office:1.0', 'xmlns:table' => 'urn:oasis:names:tc:opendocument:xmlns:table:1.0',
-        'xmlns:text' => 'urn:oasis:names:tc:opendocument:xmlns:text:1.0', 'office:version' => '1.3',
+        'xmlns:office' => 'urn:oasis:names:tc:opendocument:xmlns:office:1.0',
+        'xmlns:table' => 'urn:oasis:names:tc:opendocument:xmlns:table:1.0',
+        'xmlns:text' => 'urn:oasis:names:tc:opendocument:xmlns:text:1.0',
+        'office:version' => '1.3',
     ];
 
     /**
@@ -29,23 +31,41 @@ final class Ods
 
         return [
             'mimetype' => self::MIME,
-            'META-INF/manifest.xml' => '<?xml version="1.0" encoding="UTF-8"?>'.Xml::element(
-                'manifest:manifest',
-                ['xmlns:manifest' => 'urn:oasis:names:tc:opendocument:xmlns:manifest:1.0', 'manifest:version' => '1.3'],
-                Xml::element('manifest:file-entry', ['manifest:full-path' => '/', 'manifest:media-type' => self::MIME])
-                .Xml::element('manifest:file-entry', ['manifest:full-path' => 'content.xml', 'manifest:media-type' => 'text/xml']),
-            ),
-            'content.xml' => '<?xml version="1.0" encoding="UTF-8"?>'.Xml::element(
-                'office:document-content',
-                self::NAMESPACES,
-                Xml::element('office:body', [], Xml::element('office:spreadsheet', [], $sheets)),
-            ),
+            'META-INF/manifest.xml' => '<?xml version="1.0" encoding="UTF-8"?>'.
+                Xml::element(
+                    'manifest:manifest',
+                    [
+                        'xmlns:manifest' => 'urn:oasis:names:tc:opendocument:xmlns:manifest:1.0',
+                        'manifest:version' => '1.3',
+                    ],
+                    Xml::element('manifest:file-entry', [
+                        'manifest:full-path' => '/',
+                        'manifest:media-type' => self::MIME,
+                    ]).
+                        Xml::element('manifest:file-entry', [
+                            'manifest:full-path' => 'content.xml',
+                            'manifest:media-type' => 'text/xml',
+                        ]),
+                ),
+            'content.xml' => '<?xml version="1.0" encoding="UTF-8"?>'.
+                Xml::element(
+                    'office:document-content',
+                    self::NAMESPACES,
+                    Xml::element('office:body', [], Xml::element('office:spreadsheet', [], $sheets)),
+                ),
         ];
     }
 
     private static function table(Table $table): string
     {
-        $rows = array_map(static fn (array $row): string => Xml::element('table:table-row', [], implode('', array_map(self::cell(...), $row))), $table->rows);
+        $rows = array_map(
+            static fn (array $row): string => Xml::element(
+                'table:table-row',
+                [],
+                implode('', array_map(self::cell(...), $row)),
+            ),
+            $table->rows,
+        );
 
         return Xml::element('table:table', ['table:name' => $table->name], implode('', $rows));
     }
@@ -56,9 +76,16 @@ final class Ods
             return Xml::element('table:table-cell', []);
         }
         if (! is_string($value)) {
-            return Xml::element('table:table-cell', ['office:value-type' => 'float', 'office:value' => (string) $value], Xml::element('text:p', [], (string) $value));
+            return Xml::element(
+                'table:table-cell',
+                ['office:value-type' => 'float', 'office:value' => (string) $value],
+                Xml::element('text:p', [], (string) $value),
+            );
         }
-        $lines = array_map(static fn (string $line): string => Xml::element('text:p', [], Xml::text($line)), preg_split('/\R/u', $value) ?: [$value]);
+        $lines = array_map(
+            static fn (string $line): string => Xml::element('text:p', [], Xml::text($line)),
+            preg_split('/\R/u', $value) ?: [$value],
+        );
 
         return Xml::element('table:table-cell', ['office:value-type' => 'string'], implode('', $lines));
     }

@@ -35,10 +35,16 @@ final class QtiItem
         }
         $words = self::words($body);
         try {
-            return PlanPrompt::read(new Fields([
-                'words' => mb_substr($words === '' && $questions === [] ? $item->getAttribute('title') : $words, 0, 2000),
-                'questions' => array_slice($questions, 0, PlanPrompt::MOST_QUESTIONS),
-            ]));
+            return PlanPrompt::read(
+                new Fields([
+                    'words' => mb_substr(
+                        $words === '' && $questions === [] ? $item->getAttribute('title') : $words,
+                        0,
+                        2000,
+                    ),
+                    'questions' => array_slice($questions, 0, PlanPrompt::MOST_QUESTIONS),
+                ]),
+            );
         } catch (UnreadableFields|InvalidPrompt $problem) {
             throw UnreadableFile::holds('QTI 3', $problem->getMessage());
         }
@@ -49,7 +55,10 @@ final class QtiItem
     {
         $files = [];
         foreach (XmlFile::all(XmlFile::root($manifest, 'QTI 3', 'manifest'), 'resource') as $resource) {
-            if (str_starts_with($resource->getAttribute('type'), 'imsqti_item') && $resource->getAttribute('href') !== '') {
+            if (
+                str_starts_with($resource->getAttribute('type'), 'imsqti_item') &&
+                $resource->getAttribute('href') !== ''
+            ) {
                 $files[] = $resource->getAttribute('href');
             }
         }
@@ -71,9 +80,12 @@ final class QtiItem
         $right = array_values(array_intersect_key($ids, array_flip($right)));
 
         return [
-            'id' => 'q'.($n + 1), 'kind' => $isMultiple ? 'choices' : 'choice', 'spot' => null,
+            'id' => 'q'.($n + 1),
+            'kind' => $isMultiple ? 'choices' : 'choice',
+            'spot' => null,
             'words' => $prompt === null ? '' : mb_substr(self::words($prompt), 0, 500),
-            'options' => array_slice($options, 0, 12), 'right' => $isMultiple ? $right : array_slice($right, 0, 1),
+            'options' => array_slice($options, 0, 12),
+            'right' => $isMultiple ? $right : array_slice($right, 0, 1),
             'shuffle' => $interaction->getAttribute('shuffle') === 'true',
         ];
     }
@@ -95,7 +107,13 @@ final class QtiItem
         foreach (XmlFile::all($item, 'qti-response-declaration') as $declaration) {
             if ($declaration->getAttribute('identifier') === $interaction->getAttribute('response-identifier')) {
                 $correct = XmlFile::all($declaration, 'qti-correct-response')[0] ?? null;
-                $values = $correct === null ? [] : array_map(static fn (DOMElement $value): string => trim($value->textContent), XmlFile::all($correct, 'qti-value'));
+                $values =
+                    $correct === null
+                        ? []
+                        : array_map(
+                            static fn (DOMElement $value): string => trim($value->textContent),
+                            XmlFile::all($correct, 'qti-value'),
+                        );
                 // Several accepted answers to one text entry stand in a mapping.
                 foreach (XmlFile::all($declaration, 'qti-map-entry') as $entry) {
                     if ((float) $entry->getAttribute('mapped-value') > 0) {
@@ -103,7 +121,11 @@ final class QtiItem
                     }
                 }
 
-                return [array_values(array_unique($values)), $declaration->getAttribute('base-type'), $declaration->getAttribute('cardinality') === 'multiple'];
+                return [
+                    array_values(array_unique($values)),
+                    $declaration->getAttribute('base-type'),
+                    $declaration->getAttribute('cardinality') === 'multiple',
+                ];
             }
         }
 
@@ -118,7 +140,12 @@ final class QtiItem
             if ($node instanceof DOMElement) {
                 $name = (string) $node->localName;
                 $isInteraction = str_ends_with($name, '-interaction');
-                $inside = $isInteraction || $name === 'qti-rubric-block' ? ($name === 'qti-text-entry-interaction' ? ' ____ ' : '') : self::words($node);
+                $inside =
+                    $isInteraction || $name === 'qti-rubric-block'
+                        ? ($name === 'qti-text-entry-interaction'
+                            ? ' ____ '
+                            : '')
+                        : self::words($node);
                 $words .= in_array($name, self::BLOCKS, true) || $name === 'br' ? "\n{$inside}\n" : $inside;
             } else {
                 $words .= preg_replace('/\s+/u', ' ', $node->textContent);

@@ -29,12 +29,32 @@ final class QtiPackage
                 $files["{$name}.xml"] = self::item($name, $prompt);
             }
         }
-        $resources = implode('', array_map(static fn (string $file): string => Xml::element('resource', [
-            'identifier' => basename($file, '.xml'), 'type' => 'imsqti_item_xmlv3p0', 'href' => $file,
-        ], Xml::element('file', ['href' => $file])), array_keys($files)));
-        $manifest = Xml::element('manifest', ['xmlns' => 'http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1', 'identifier' => 'crag-plan'],
-            Xml::element('metadata', [], Xml::element('schema', [], 'QTI Package').Xml::element('schemaversion', [], '3.0.0'))
-            .Xml::element('organizations', []).Xml::element('resources', [], $resources));
+        $resources = implode(
+            '',
+            array_map(
+                static fn (string $file): string => Xml::element(
+                    'resource',
+                    [
+                        'identifier' => basename($file, '.xml'),
+                        'type' => 'imsqti_item_xmlv3p0',
+                        'href' => $file,
+                    ],
+                    Xml::element('file', ['href' => $file]),
+                ),
+                array_keys($files),
+            ),
+        );
+        $manifest = Xml::element(
+            'manifest',
+            ['xmlns' => 'http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1', 'identifier' => 'crag-plan'],
+            Xml::element(
+                'metadata',
+                [],
+                Xml::element('schema', [], 'QTI Package').Xml::element('schemaversion', [], '3.0.0'),
+            ).
+                Xml::element('organizations', []).
+                Xml::element('resources', [], $resources),
+        );
 
         return ['imsmanifest.xml' => "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n{$manifest}"] + $files;
     }
@@ -52,10 +72,18 @@ final class QtiPackage
             $body .= $interaction;
         }
 
-        return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n".Xml::element('qti-assessment-item', [
-            'xmlns' => QtiItem::NAMESPACE, 'identifier' => $name, 'title' => mb_substr(PlainMaths::words($prompt->words), 0, 60) ?: $name,
-            'adaptive' => 'false', 'time-dependent' => 'false',
-        ], $declarations.Xml::element('qti-item-body', [], $body));
+        return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n".
+            Xml::element(
+                'qti-assessment-item',
+                [
+                    'xmlns' => QtiItem::NAMESPACE,
+                    'identifier' => $name,
+                    'title' => mb_substr(PlainMaths::words($prompt->words), 0, 60) ?: $name,
+                    'adaptive' => 'false',
+                    'time-dependent' => 'false',
+                ],
+                $declarations.Xml::element('qti-item-body', [], $body),
+            );
     }
 
     /** @return array{string, string} the declaration and the interaction */
@@ -64,19 +92,44 @@ final class QtiPackage
         $json = $question->toArray();
         $kind = $question->asked->kind();
         $options = match (true) {
-            $kind === QuestionKind::Scale => array_map(static fn (int $step): array => ['id' => "s{$step}", 'words' => (string) $step], range(self::int($json['from']), self::int($json['to']))),
+            $kind === QuestionKind::Scale => array_map(
+                static fn (int $step): array => ['id' => "s{$step}", 'words' => (string) $step],
+                range(self::int($json['from']), self::int($json['to'])),
+            ),
             is_array($json['options'] ?? null) => $json['options'],
             default => null,
         };
-        $right = array_values(array_filter(is_array($json['right'] ?? null) ? $json['right'] : [$json['right'] ?? ''], static fn (mixed $one): bool => is_string($one) && $one !== ''));
+        $right = array_values(
+            array_filter(
+                is_array($json['right'] ?? null) ? $json['right'] : [$json['right'] ?? ''],
+                static fn (mixed $one): bool => is_string($one) && $one !== '',
+            ),
+        );
         if ($options !== null) {
             return [
-                self::declaration($response, $kind === QuestionKind::Choices ? 'multiple' : 'single', 'identifier', $right),
-                self::choices($response, $question, $options, $kind === QuestionKind::Choices ? 0 : 1, ($json['shuffle'] ?? false) === true),
+                self::declaration(
+                    $response,
+                    $kind === QuestionKind::Choices ? 'multiple' : 'single',
+                    'identifier',
+                    $right,
+                ),
+                self::choices(
+                    $response,
+                    $question,
+                    $options,
+                    $kind === QuestionKind::Choices ? 0 : 1,
+                    ($json['shuffle'] ?? false) === true,
+                ),
             ];
         }
         $isPlain = $kind === QuestionKind::Number && preg_match('/^-?\d+(\.\d+)?$/', $right[0] ?? '') === 1;
-        $entry = Xml::element('p', [], Xml::text(PlainMaths::words($question->words)).' '.Xml::element('qti-text-entry-interaction', ['response-identifier' => $response]));
+        $entry = Xml::element(
+            'p',
+            [],
+            Xml::text(PlainMaths::words($question->words)).
+                ' '.
+                Xml::element('qti-text-entry-interaction', ['response-identifier' => $response]),
+        );
 
         return [self::declaration($response, 'single', $isPlain ? 'float' : 'string', $right), $entry];
     }
@@ -84,25 +137,77 @@ final class QtiPackage
     /** @param  list<mixed>  $right */
     private static function declaration(string $response, string $cardinality, string $type, array $right): string
     {
-        $values = static fn (array $some): string => implode('', array_map(static fn (mixed $value): string => Xml::element('qti-value', [], Xml::text(is_string($value) ? $value : '')), $some));
-        $correct = $right === [] ? '' : Xml::element('qti-correct-response', [], $values($cardinality === 'multiple' ? $right : array_slice($right, 0, 1)));
-        $mapping = $type === 'string' && count($right) > 1 ? Xml::element('qti-mapping', ['default-value' => '0'], implode('', array_map(
-            static fn (mixed $key): string => Xml::element('qti-map-entry', ['map-key' => is_string($key) ? $key : '', 'mapped-value' => '1', 'case-sensitive' => 'false']), $right,
-        ))) : '';
+        $values = static fn (array $some): string => implode(
+            '',
+            array_map(
+                static fn (mixed $value): string => Xml::element(
+                    'qti-value',
+                    [],
+                    Xml::text(is_string($value) ? $value : ''),
+                ),
+                $some,
+            ),
+        );
+        $correct =
+            $right === []
+                ? ''
+                : Xml::element(
+                    'qti-correct-response',
+                    [],
+                    $values($cardinality === 'multiple' ? $right : array_slice($right, 0, 1)),
+                );
+        $mapping =
+            $type === 'string' && count($right) > 1
+                ? Xml::element(
+                    'qti-mapping',
+                    ['default-value' => '0'],
+                    implode(
+                        '',
+                        array_map(
+                            static fn (mixed $key): string => Xml::element('qti-map-entry', [
+                                'map-key' => is_string($key) ? $key : '',
+                                'mapped-value' => '1',
+                                'case-sensitive' => 'false',
+                            ]),
+                            $right,
+                        ),
+                    ),
+                )
+                : '';
 
-        return Xml::element('qti-response-declaration', ['identifier' => $response, 'cardinality' => $cardinality, 'base-type' => $type], $correct.$mapping);
+        return Xml::element(
+            'qti-response-declaration',
+            ['identifier' => $response, 'cardinality' => $cardinality, 'base-type' => $type],
+            $correct.$mapping,
+        );
     }
 
     /** @param  array<array-key, mixed>  $options */
-    private static function choices(string $response, Question $question, array $options, int $most, bool $shuffle): string
-    {
-        $inside = $question->words === '' ? '' : Xml::element('qti-prompt', [], Xml::text(PlainMaths::words($question->words)));
+    private static function choices(
+        string $response,
+        Question $question,
+        array $options,
+        int $most,
+        bool $shuffle,
+    ): string {
+        $inside =
+            $question->words === ''
+                ? ''
+                : Xml::element('qti-prompt', [], Xml::text(PlainMaths::words($question->words)));
         foreach ($options as $option) {
             [$id, $words] = is_array($option) ? [$option['id'] ?? '', $option['words'] ?? ''] : ['', ''];
-            $inside .= Xml::element('qti-simple-choice', ['identifier' => is_string($id) ? $id : ''], Xml::text(PlainMaths::words(is_string($words) ? $words : '')));
+            $inside .= Xml::element(
+                'qti-simple-choice',
+                ['identifier' => is_string($id) ? $id : ''],
+                Xml::text(PlainMaths::words(is_string($words) ? $words : '')),
+            );
         }
 
-        return Xml::element('qti-choice-interaction', ['response-identifier' => $response, 'max-choices' => $most, 'shuffle' => $shuffle ? 'true' : 'false'], $inside);
+        return Xml::element(
+            'qti-choice-interaction',
+            ['response-identifier' => $response, 'max-choices' => $most, 'shuffle' => $shuffle ? 'true' : 'false'],
+            $inside,
+        );
     }
 
     private static function int(mixed $value): int

@@ -41,12 +41,20 @@ final class SvgDrawing
     public static function read(string $xml): array
     {
         $root = XmlFile::root($xml, self::FORMAT, 'svg');
-        $drawing = new self;
-        $drawing->inside($root, $drawing->view($root), ['fill' => '#000000', 'stroke' => 'none', 'stroke-width' => '1', 'font-size' => '16']);
+        $drawing = new self();
+        $drawing->inside($root, $drawing->view($root), [
+            'fill' => '#000000',
+            'stroke' => 'none',
+            'stroke-width' => '1',
+            'font-size' => '16',
+        ]);
 
         return match (true) {
             $drawing->placings === [] => throw UnreadableFile::nothingIn(self::FORMAT),
-            count($drawing->placings) > Add::MOST_OBJECTS => throw UnreadableFile::tooMuch(self::FORMAT, Add::MOST_OBJECTS),
+            count($drawing->placings) > Add::MOST_OBJECTS => throw UnreadableFile::tooMuch(
+                self::FORMAT,
+                Add::MOST_OBJECTS,
+            ),
             default => $drawing->placings,
         };
     }
@@ -55,17 +63,33 @@ final class SvgDrawing
     {
         $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($root->getAttribute('viewBox'))) ?: []);
         if (count($box) !== 4 || $box[2] <= 0 || $box[3] <= 0) {
-            $box = [0.0, 0.0, (float) $root->getAttribute('width') ?: Page::WIDTH, (float) $root->getAttribute('height') ?: Page::HEIGHT];
+            $box = [
+                0.0,
+                0.0,
+                (float) $root->getAttribute('width') ?: Page::WIDTH,
+                (float) $root->getAttribute('height') ?: Page::HEIGHT,
+            ];
         }
 
-        return SvgMatrix::none()->fitting($box[0], $box[1], max(1.0, $box[2]), max(1.0, $box[3]), Page::WIDTH, Page::HEIGHT);
+        return SvgMatrix::none()->fitting(
+            $box[0],
+            $box[1],
+            max(1.0, $box[2]),
+            max(1.0, $box[3]),
+            Page::WIDTH,
+            Page::HEIGHT,
+        );
     }
 
     /** @param  array<string, string>  $style */
     private function inside(DOMElement $parent, SvgMatrix $matrix, array $style): void
     {
         foreach ($parent->childNodes as $element) {
-            if (! $element instanceof DOMElement || count($this->placings) > Add::MOST_OBJECTS || $element->getAttribute('id') === 'backdrop') {
+            if (
+                ! ($element instanceof DOMElement) ||
+                count($this->placings) > Add::MOST_OBJECTS ||
+                $element->getAttribute('id') === 'backdrop'
+            ) {
                 continue;
             }
             $own = $this->own($element);
@@ -125,8 +149,24 @@ final class SvgDrawing
             'polygon' => $this->polygon($this->points($element), $at, $style),
             'line' => $this->line([[$n('x1'), $n('y1')], [$n('x2'), $n('y2')]], $at, $style),
             'rect' => $this->box('rectangle', $n('x'), $n('y'), $n('width'), $n('height'), $at, $style),
-            'circle' => $this->box('ellipse', $n('cx') - $n('r'), $n('cy') - $n('r'), 2 * $n('r'), 2 * $n('r'), $at, $style),
-            'ellipse' => $this->box('ellipse', $n('cx') - $n('rx'), $n('cy') - $n('ry'), 2 * $n('rx'), 2 * $n('ry'), $at, $style),
+            'circle' => $this->box(
+                'ellipse',
+                $n('cx') - $n('r'),
+                $n('cy') - $n('r'),
+                2 * $n('r'),
+                2 * $n('r'),
+                $at,
+                $style,
+            ),
+            'ellipse' => $this->box(
+                'ellipse',
+                $n('cx') - $n('rx'),
+                $n('cy') - $n('ry'),
+                2 * $n('rx'),
+                2 * $n('ry'),
+                $at,
+                $style,
+            ),
             'text' => $this->text($element->textContent, $n('x'), $n('y'), $at, $style),
             default => null,
         };
@@ -136,7 +176,10 @@ final class SvgDrawing
     private function points(DOMElement $element): array
     {
         preg_match_all('/-?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/', $element->getAttribute('points'), $found);
-        $pairs = array_filter(array_chunk(array_map(floatval(...), $found[0]), 2), static fn (array $pair): bool => count($pair) === 2);
+        $pairs = array_filter(
+            array_chunk(array_map(floatval(...), $found[0]), 2),
+            static fn (array $pair): bool => count($pair) === 2,
+        );
 
         return array_map(static fn (array $pair): array => [$pair[0], $pair[1]], array_values($pairs));
     }
@@ -153,7 +196,9 @@ final class SvgDrawing
                 foreach ($some as $i => [$x, $y]) {
                     $samples[] = [...$this->tenths($x, $y, $at), 128, 8 * $i];
                 }
-                $this->keep(fn (): Stroke => new Stroke($this->colour($style), $this->width($style, $at), Ink::of($samples)));
+                $this->keep(
+                    fn (): Stroke => new Stroke($this->colour($style), $this->width($style, $at), Ink::of($samples)),
+                );
             }
         }
     }
@@ -188,15 +233,23 @@ final class SvgDrawing
         if ($at->isUpright()) {
             [$left, $top] = $this->tenths($x, $y, $at);
             [$right, $bottom] = $this->tenths($x + $w, $y + $h, $at);
-            $this->shape(['type' => $type, 'x' => $left, 'y' => $top, 'w' => $right - $left, 'h' => $bottom - $top], $at, $style);
+            $this->shape(
+                ['type' => $type, 'x' => $left, 'y' => $top, 'w' => $right - $left, 'h' => $bottom - $top],
+                $at,
+                $style,
+            );
 
             return;
         }
         $corners = [[$x, $y], [$x + $w, $y], [$x + $w, $y + $h], [$x, $y + $h]];
         if ($type === 'ellipse') {
-            $corners = array_map(static fn (int $i): array => [
-                $x + $w / 2 * (1 + cos($i * M_PI / 12)), $y + $h / 2 * (1 + sin($i * M_PI / 12)),
-            ], range(0, 23));
+            $corners = array_map(
+                static fn (int $i): array => [
+                    $x + ($w / 2) * (1 + cos(($i * M_PI) / 12)),
+                    $y + ($h / 2) * (1 + sin(($i * M_PI) / 12)),
+                ],
+                range(0, 23),
+            );
         }
         $this->polygon($corners, $at, $style);
     }
@@ -206,10 +259,19 @@ final class SvgDrawing
     {
         $size = max(8, min(400, (int) round((float) $style['font-size'] * $at->scale())));
         [$left, $base] = $this->tenths($x, $y, $at);
-        $this->keep(fn () => ReadObject::from(new Fields([
-            'type' => 'text', 'x' => $left, 'y' => $base - (int) ($size * 9.5), 'w' => (int) (mb_strlen(trim($words)) * $size * 5.5),
-            'size' => $size, 'colour' => $this->colour(['stroke' => $style['fill']] + $style)->hex, 'text' => trim($words),
-        ])));
+        $this->keep(
+            fn () => ReadObject::from(
+                new Fields([
+                    'type' => 'text',
+                    'x' => $left,
+                    'y' => $base - (int) ($size * 9.5),
+                    'w' => (int) (mb_strlen(trim($words)) * $size * 5.5),
+                    'size' => $size,
+                    'colour' => $this->colour(['stroke' => $style['fill']] + $style)->hex,
+                    'text' => trim($words),
+                ]),
+            ),
+        );
     }
 
     /**
@@ -218,9 +280,17 @@ final class SvgDrawing
      */
     private function shape(array $fields, SvgMatrix $at, array $style): void
     {
-        $this->keep(fn () => ReadObject::from(new Fields($fields + [
-            'colour' => $this->colour($style)->hex, 'width' => $this->width($style, $at), 'filled' => $style['fill'] !== 'none',
-        ])));
+        $this->keep(
+            fn () => ReadObject::from(
+                new Fields(
+                    $fields + [
+                        'colour' => $this->colour($style)->hex,
+                        'width' => $this->width($style, $at),
+                        'filled' => $style['fill'] !== 'none',
+                    ],
+                ),
+            ),
+        );
     }
 
     /** @param  callable(): \Crag\Canvas\Object\CanvasObject  $make */

@@ -8,7 +8,12 @@ namespace Crag\Formats;
 final readonly class SvgMatrix
 {
     private function __construct(
-        private float $a, private float $b, private float $c, private float $d, private float $e, private float $f,
+        private float $a,
+        private float $b,
+        private float $c,
+        private float $d,
+        private float $e,
+        private float $f,
     ) {
     }
 
@@ -40,7 +45,16 @@ final readonly class SvgMatrix
     {
         $scale = min($pageWidth / $w, $pageHeight / $h);
 
-        return $this->times(new self($scale, 0, 0, $scale, ($pageWidth - $w * $scale) / 2 - $x * $scale, ($pageHeight - $h * $scale) / 2 - $y * $scale));
+        return $this->times(
+            new self(
+                $scale,
+                0,
+                0,
+                $scale,
+                ($pageWidth - $w * $scale) / 2 - $x * $scale,
+                ($pageHeight - $h * $scale) / 2 - $y * $scale,
+            ),
+        );
     }
 
     /** @return array{float, float} */
@@ -64,9 +78,12 @@ final readonly class SvgMatrix
     private function times(self $m): self
     {
         return new self(
-            $this->a * $m->a + $this->c * $m->b, $this->b * $m->a + $this->d * $m->b,
-            $this->a * $m->c + $this->c * $m->d, $this->b * $m->c + $this->d * $m->d,
-            $this->a * $m->e + $this->c * $m->f + $this->e, $this->b * $m->e + $this->d * $m->f + $this->f,
+            $this->a * $m->a + $this->c * $m->b,
+            $this->b * $m->a + $this->d * $m->b,
+            $this->a * $m->c + $this->c * $m->d,
+            $this->b * $m->c + $this->d * $m->d,
+            $this->a * $m->e + $this->c * $m->f + $this->e,
+            $this->b * $m->e + $this->d * $m->f + $this->f,
         );
     }
 

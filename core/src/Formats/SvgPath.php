@@ -24,7 +24,7 @@ final class SvgPath
     /** @return list<list<array{float, float}>> one line of points for each part of the path */
     public static function lines(string $data): array
     {
-        $path = new self;
+        $path = new self();
         preg_match_all('/([MLHVCSQTAZmlhvcsqtaz])|-?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/', $data, $tokens);
         $command = '';
         $numbers = [];
@@ -39,7 +39,10 @@ final class SvgPath
                 continue;
             }
             $numbers[] = (float) $token;
-            $needs = ['M' => 2, 'L' => 2, 'H' => 1, 'V' => 1, 'C' => 6, 'S' => 4, 'Q' => 4, 'T' => 2, 'A' => 7][strtoupper($command)] ?? 0;
+            $needs =
+                ['M' => 2, 'L' => 2, 'H' => 1, 'V' => 1, 'C' => 6, 'S' => 4, 'Q' => 4, 'T' => 2, 'A' => 7][
+                    strtoupper($command)
+                ] ?? 0;
             if ($needs > 0 && count($numbers) === $needs) {
                 $path->step(strtoupper($command), $numbers, ctype_lower($command));
                 $numbers = [];
@@ -55,13 +58,21 @@ final class SvgPath
     {
         [$fromX, $fromY] = $relative ? [$this->x, $this->y] : [0.0, 0.0];
         if ($command === 'H' || $command === 'V') {
-            $command === 'H' ? $this->to($fromX + $n[0], $this->y) : $this->to($this->x, $fromY + $n[0]);
+            if ($command === 'H') {
+                $this->to($fromX + $n[0], $this->y);
+            } else {
+                $this->to($this->x, $fromY + $n[0]);
+            }
         } elseif ($command === 'A') {
             $this->to($fromX + $n[5], $fromY + $n[6]);
         } else {
-            $points = array_map(static fn (array $p): array => [$p[0] + $fromX, ($p[1] ?? 0.0) + $fromY], array_chunk($n, 2));
+            $points = array_map(
+                static fn (array $p): array => [$p[0] + $fromX, ($p[1] ?? 0.0) + $fromY],
+                array_chunk($n, 2),
+            );
             $smooth = str_contains($command === 'S' ? 'CS' : 'QT', $this->before === '' ? '-' : $this->before)
-                ? [2 * $this->x - $this->control[0], 2 * $this->y - $this->control[1]] : [$this->x, $this->y];
+                ? [2 * $this->x - $this->control[0], 2 * $this->y - $this->control[1]]
+                : [$this->x, $this->y];
             match ($command) {
                 'M' => $this->begin(...$points[0]),
                 'L' => $this->to(...$points[0]),
@@ -106,8 +117,8 @@ final class SvgPath
     {
         $start = [$this->x, $this->y];
         $this->cubic(
-            [$start[0] + 2 / 3 * ($a[0] - $start[0]), $start[1] + 2 / 3 * ($a[1] - $start[1])],
-            [$end[0] + 2 / 3 * ($a[0] - $end[0]), $end[1] + 2 / 3 * ($a[1] - $end[1])],
+            [$start[0] + (2 / 3) * ($a[0] - $start[0]), $start[1] + (2 / 3) * ($a[1] - $start[1])],
+            [$end[0] + (2 / 3) * ($a[0] - $end[0]), $end[1] + (2 / 3) * ($a[1] - $end[1])],
             $end,
         );
         $this->control = $a;
@@ -124,10 +135,18 @@ final class SvgPath
         for ($i = 1; $i <= self::PIECES; $i++) {
             $t = $i / self::PIECES;
             $u = 1 - $t;
-            $this->to(...array_map(
-                static fn (float $s, float $p, float $q, float $e): float => $u ** 3 * $s + 3 * $u * $u * $t * $p + 3 * $u * $t * $t * $q + $t ** 3 * $e,
-                $start, $a, $b, $end,
-            ));
+            $this->to(
+                ...array_map(
+                    static fn (float $s, float $p, float $q, float $e): float => $u ** 3 * $s +
+                        3 * $u * $u * $t * $p +
+                        3 * $u * $t * $t * $q +
+                        $t ** 3 * $e,
+                    $start,
+                    $a,
+                    $b,
+                    $end,
+                ),
+            );
         }
         $this->control = $b;
     }

@@ -12,8 +12,10 @@ namespace Crag\Formats;
 final readonly class Xapi
 {
     private const VERBS = [
-        'attempted' => 'http://adlnet.gov/expapi/verbs/attempted', 'answered' => 'http://adlnet.gov/expapi/verbs/answered',
-        'completed' => 'http://adlnet.gov/expapi/verbs/completed', 'scored' => 'http://adlnet.gov/expapi/verbs/scored',
+        'attempted' => 'http://adlnet.gov/expapi/verbs/attempted',
+        'answered' => 'http://adlnet.gov/expapi/verbs/answered',
+        'completed' => 'http://adlnet.gov/expapi/verbs/completed',
+        'scored' => 'http://adlnet.gov/expapi/verbs/scored',
     ];
 
     private const QUESTION = 'http://adlnet.gov/expapi/activities/question';
@@ -38,7 +40,9 @@ final readonly class Xapi
     /** @return array<string, mixed> it was sent to the teacher */
     public function completed(string $seat, string $name, string $prompt, string $words, int $atMs): array
     {
-        return $this->statement('completed', $seat, $name, $this->prompt($prompt, $words), $atMs, ['completion' => true]);
+        return $this->statement('completed', $seat, $name, $this->prompt($prompt, $words), $atMs, [
+            'completion' => true,
+        ]);
     }
 
     /**
@@ -46,10 +50,19 @@ final readonly class Xapi
      * @param  ?float  $points  where they were given out of a known most
      * @return array<string, mixed> a teacher checked it
      */
-    public function scored(string $seat, string $name, string $prompt, string $words, float $share, ?float $points, ?float $most, int $atMs): array
-    {
+    public function scored(
+        string $seat,
+        string $name,
+        string $prompt,
+        string $words,
+        float $share,
+        ?float $points,
+        ?float $most,
+        int $atMs,
+    ): array {
         return $this->statement('scored', $seat, $name, $this->prompt($prompt, $words), $atMs, [
-            'score' => ['scaled' => round($share, 4)] + ($points === null || $most === null ? [] : ['raw' => $points, 'min' => 0, 'max' => $most]),
+            'score' => ['scaled' => round($share, 4)] +
+                ($points === null || $most === null ? [] : ['raw' => $points, 'min' => 0, 'max' => $most]),
         ]);
     }
 
@@ -57,11 +70,30 @@ final readonly class Xapi
      * @param  ?bool  $isRight  null where there is no right and wrong
      * @return array<string, mixed> a question was answered
      */
-    public function answered(string $seat, string $name, string $prompt, string $question, string $words, string $answer, ?bool $isRight, int $atMs): array
-    {
-        $object = self::activity("{$this->base}/session/{$this->session}/prompt/{$prompt}/question/".rawurlencode($question), $words, self::QUESTION);
+    public function answered(
+        string $seat,
+        string $name,
+        string $prompt,
+        string $question,
+        string $words,
+        string $answer,
+        ?bool $isRight,
+        int $atMs,
+    ): array {
+        $object = self::activity(
+            "{$this->base}/session/{$this->session}/prompt/{$prompt}/question/".rawurlencode($question),
+            $words,
+            self::QUESTION,
+        );
 
-        return $this->statement('answered', $seat, $name, $object, $atMs, ['response' => $answer] + ($isRight === null ? [] : ['success' => $isRight]));
+        return $this->statement(
+            'answered',
+            $seat,
+            $name,
+            $object,
+            $atMs,
+            ['response' => $answer] + ($isRight === null ? [] : ['success' => $isRight]),
+        );
     }
 
     /**
@@ -69,18 +101,37 @@ final readonly class Xapi
      * @param  array<string, mixed>  $result
      * @return array<string, mixed>
      */
-    private function statement(string $verb, string $seat, string $name, array $object, int $atMs, array $result = []): array
-    {
+    private function statement(
+        string $verb,
+        string $seat,
+        string $name,
+        array $object,
+        int $atMs,
+        array $result = [],
+    ): array {
         $stated = [
-            'actor' => ['objectType' => 'Agent', 'name' => $name, 'account' => ['homePage' => $this->base, 'name' => "{$this->session}.{$seat}"]],
+            'actor' => [
+                'objectType' => 'Agent',
+                'name' => $name,
+                'account' => ['homePage' => $this->base, 'name' => "{$this->session}.{$seat}"],
+            ],
             'verb' => ['id' => self::VERBS[$verb], 'display' => ['en' => $verb]],
             'object' => $object,
-        ] + ($result === [] ? [] : ['result' => $result]) + [
-            'context' => ['platform' => 'Crag', 'contextActivities' => ['parent' => [self::activity("{$this->base}/session/{$this->session}", $this->title, self::TASK)]]],
-            'timestamp' => self::time($atMs),
-        ];
+        ] +
+            ($result === [] ? [] : ['result' => $result]) + [
+                'context' => [
+                    'platform' => 'Crag',
+                    'contextActivities' => [
+                        'parent' => [
+                            self::activity("{$this->base}/session/{$this->session}", $this->title, self::TASK),
+                        ],
+                    ],
+                ],
+                'timestamp' => self::time($atMs),
+            ];
 
-        return ['id' => self::uuid($this->base.json_encode($stated, JSON_THROW_ON_ERROR))] + $stated + ['version' => '1.0.3'];
+        return ['id' => self::uuid($this->base.json_encode($stated, JSON_THROW_ON_ERROR))] +
+            $stated + ['version' => '1.0.3'];
     }
 
     /** @return array<string, mixed> */
@@ -92,7 +143,11 @@ final readonly class Xapi
     /** @return array<string, mixed> */
     private static function activity(string $id, string $name, string $type): array
     {
-        return ['objectType' => 'Activity', 'id' => $id, 'definition' => ['type' => $type] + ($name === '' ? [] : ['name' => ['und' => $name]])];
+        return [
+            'objectType' => 'Activity',
+            'id' => $id,
+            'definition' => ['type' => $type] + ($name === '' ? [] : ['name' => ['und' => $name]]),
+        ];
     }
 
     /** RFC 3339, in UTC, with milliseconds. */
@@ -106,6 +161,14 @@ final readonly class Xapi
         // The namespace for addresses, RFC 9562, 6.6.
         $hash = sha1((string) hex2bin('6ba7b8119dad11d180b400c04fd430c8').$stated);
 
-        return sprintf('%s-%s-5%s-%x%s-%s', substr($hash, 0, 8), substr($hash, 8, 4), substr($hash, 13, 3), (hexdec($hash[16]) & 0x3) | 0x8, substr($hash, 17, 3), substr($hash, 20, 12));
+        return sprintf(
+            '%s-%s-5%s-%x%s-%s',
+            substr($hash, 0, 8),
+            substr($hash, 8, 4),
+            substr($hash, 13, 3),
+            (hexdec($hash[16]) & 0x3) | 0x8,
+            substr($hash, 17, 3),
+            substr($hash, 20, 12),
+        );
     }
 }

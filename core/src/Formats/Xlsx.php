@@ -35,21 +35,67 @@ final class Xlsx
         $files = [];
         foreach ($tables as $i => $table) {
             $n = $i + 1;
-            $name = mb_substr(trim((string) preg_replace(self::NOT_IN_NAMES, ' ', $table->name)), 0, self::LONGEST_NAME);
-            $sheets .= Xml::element('sheet', ['name' => $name === '' ? "Sheet {$n}" : $name, 'sheetId' => $n, 'r:id' => "rId{$n}"]);
-            $links .= Xml::element('Relationship', ['Id' => "rId{$n}", 'Type' => self::OFFICE.'/worksheet', 'Target' => "worksheets/sheet{$n}.xml"]);
-            $types .= Xml::element('Override', ['PartName' => "/xl/worksheets/sheet{$n}.xml", 'ContentType' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml']);
-            $files["xl/worksheets/sheet{$n}.xml"] = self::xml(Xml::element('worksheet', ['xmlns' => self::MAIN], Xml::element('sheetData', [], self::rows($table->rows))));
+            $name = mb_substr(
+                trim((string) preg_replace(self::NOT_IN_NAMES, ' ', $table->name)),
+                0,
+                self::LONGEST_NAME,
+            );
+            $sheets .= Xml::element('sheet', [
+                'name' => $name === '' ? "Sheet {$n}" : $name,
+                'sheetId' => $n,
+                'r:id' => "rId{$n}",
+            ]);
+            $links .= Xml::element('Relationship', [
+                'Id' => "rId{$n}",
+                'Type' => self::OFFICE.'/worksheet',
+                'Target' => "worksheets/sheet{$n}.xml",
+            ]);
+            $types .= Xml::element('Override', [
+                'PartName' => "/xl/worksheets/sheet{$n}.xml",
+                'ContentType' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml',
+            ]);
+            $files["xl/worksheets/sheet{$n}.xml"] = self::xml(
+                Xml::element(
+                    'worksheet',
+                    ['xmlns' => self::MAIN],
+                    Xml::element('sheetData', [], self::rows($table->rows)),
+                ),
+            );
         }
-        $types = Xml::element('Default', ['Extension' => 'rels', 'ContentType' => 'application/vnd.openxmlformats-package.relationships+xml'])
-            .Xml::element('Default', ['Extension' => 'xml', 'ContentType' => 'application/xml'])
-            .Xml::element('Override', ['PartName' => '/xl/workbook.xml', 'ContentType' => self::MIME.'.main+xml']).$types;
+        $types =
+            Xml::element('Default', [
+                'Extension' => 'rels',
+                'ContentType' => 'application/vnd.openxmlformats-package.relationships+xml',
+            ]).
+            Xml::element('Default', ['Extension' => 'xml', 'ContentType' => 'application/xml']).
+            Xml::element('Override', ['PartName' => '/xl/workbook.xml', 'ContentType' => self::MIME.'.main+xml']).
+            $types;
 
         return [
-            '[Content_Types].xml' => self::xml(Xml::element('Types', ['xmlns' => self::PACKAGE.'/content-types'], $types)),
-            '_rels/.rels' => self::xml(Xml::element('Relationships', ['xmlns' => self::PACKAGE.'/relationships'], Xml::element('Relationship', ['Id' => 'rId1', 'Type' => self::OFFICE.'/officeDocument', 'Target' => 'xl/workbook.xml']))),
-            'xl/workbook.xml' => self::xml(Xml::element('workbook', ['xmlns' => self::MAIN, 'xmlns:r' => self::OFFICE], Xml::element('sheets', [], $sheets))),
-            'xl/_rels/workbook.xml.rels' => self::xml(Xml::element('Relationships', ['xmlns' => self::PACKAGE.'/relationships'], $links)),
+            '[Content_Types].xml' => self::xml(
+                Xml::element('Types', ['xmlns' => self::PACKAGE.'/content-types'], $types),
+            ),
+            '_rels/.rels' => self::xml(
+                Xml::element(
+                    'Relationships',
+                    ['xmlns' => self::PACKAGE.'/relationships'],
+                    Xml::element('Relationship', [
+                        'Id' => 'rId1',
+                        'Type' => self::OFFICE.'/officeDocument',
+                        'Target' => 'xl/workbook.xml',
+                    ]),
+                ),
+            ),
+            'xl/workbook.xml' => self::xml(
+                Xml::element(
+                    'workbook',
+                    ['xmlns' => self::MAIN, 'xmlns:r' => self::OFFICE],
+                    Xml::element('sheets', [], $sheets),
+                ),
+            ),
+            'xl/_rels/workbook.xml.rels' => self::xml(
+                Xml::element('Relationships', ['xmlns' => self::PACKAGE.'/relationships'], $links),
+            ),
         ] + $files;
     }
 
@@ -63,7 +109,11 @@ final class Xlsx
                 $at = self::column($c).($r + 1);
                 $cells .= match (true) {
                     $value === null, $value === '' => '',
-                    is_string($value) => Xml::element('c', ['r' => $at, 't' => 'inlineStr'], Xml::element('is', [], Xml::element('t', ['xml:space' => 'preserve'], Xml::text($value)))),
+                    is_string($value) => Xml::element(
+                        'c',
+                        ['r' => $at, 't' => 'inlineStr'],
+                        Xml::element('is', [], Xml::element('t', ['xml:space' => 'preserve'], Xml::text($value))),
+                    ),
                     default => Xml::element('c', ['r' => $at], Xml::element('v', [], (string) $value)),
                 };
             }
@@ -78,7 +128,7 @@ final class Xlsx
     {
         $name = '';
         for ($n++; $n > 0; $n = intdiv($n - 1, 26)) {
-            $name = chr(65 + ($n - 1) % 26).$name;
+            $name = chr(65 + (($n - 1) % 26)).$name;
         }
 
         return $name;

@@ -17,7 +17,7 @@ final class XmlFile
     public static function root(string $xml, string $format, string $rootName): DOMElement
     {
         $before = libxml_use_internal_errors(true);
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         $read = self::isPlain($xml) && $document->loadXML($xml, LIBXML_NONET | LIBXML_COMPACT);
         libxml_clear_errors();
         libxml_use_internal_errors($before);
@@ -31,11 +31,15 @@ final class XmlFile
 
     private static function isPlain(string $xml): bool
     {
-        $told = preg_match('/\A[^>]{0,200}?encoding\s*=\s*["\']([^"\']*)["\']/', $xml, $found) === 1 ? $found[1] : 'utf-8';
+        $told =
+            preg_match('/\A[^>]{0,200}?encoding\s*=\s*["\']([^"\']*)["\']/', $xml, $found) === 1 ? $found[1] : 'utf-8';
 
         // A zero byte tells UTF-16 and UTF-32, whatever they say of themselves.
-        return trim($xml) !== '' && ! str_contains($xml, "\0") && ! preg_match('/\A\+\/v/', $xml)
-            && preg_match(self::ENCODINGS, $told) === 1 && ! preg_match('/<!DOCTYPE|<!ENTITY/i', $xml);
+        return trim($xml) !== '' &&
+            ! str_contains($xml, "\0") &&
+            ! preg_match('/\A\+\/v/', $xml) &&
+            preg_match(self::ENCODINGS, $told) === 1 &&
+            ! preg_match('/<!DOCTYPE|<!ENTITY/i', $xml);
     }
 
     /** @return list<DOMElement> elements of this name within, in the order of the file */

@@ -77,7 +77,9 @@ final readonly class Grouping
             $units[$unit[$student->id]][] = $student;
         }
         foreach ($units as $some) {
-            count($some) <= $size || throw InvalidWish::groupTooLarge(count($some), $size);
+            if (! (count($some) <= $size)) {
+                throw InvalidWish::groupTooLarge(count($some), $size);
+            }
         }
 
         return array_values($units);
@@ -104,7 +106,9 @@ final readonly class Grouping
     {
         $times = $slips[self::slip($unit)] ?? 0;
 
-        return $times > 1 ? [0, -$times, self::slip($unit), self::need($unit), $unit[0]->n] : [1, 0, '', self::need($unit), $unit[0]->n];
+        return $times > 1
+            ? [0, -$times, self::slip($unit), self::need($unit), $unit[0]->n]
+            : [1, 0, '', self::need($unit), $unit[0]->n];
     }
 
     /** @param  non-empty-list<Student>  $unit */
@@ -151,10 +155,13 @@ final readonly class Grouping
         $count = (int) ceil(count(array_merge(...$units)) / $size);
         $groups = array_fill(0, $count, []);
         // Those who belong together first, or there may be no room left for them.
-        usort($units, static fn (array $a, array $b): int => (count($b) > 1 ? count($b) : 1) <=> (count($a) > 1 ? count($a) : 1));
+        usort(
+            $units,
+            static fn (array $a, array $b): int => (count($b) > 1 ? count($b) : 1) <=> (count($a) > 1 ? count($a) : 1),
+        );
         foreach ($units as $turn => $unit) {
             $lap = intdiv($turn, $count);
-            $at = $lap % 2 === 0 ? $turn % $count : $count - 1 - $turn % $count;
+            $at = $lap % 2 === 0 ? $turn % $count : $count - 1 - ($turn % $count);
             for ($tries = 0; count($groups[$at]) + count($unit) > $size && $tries < $count; $tries++) {
                 $at = ($at + 1) % $count;
             }
@@ -222,11 +229,20 @@ final readonly class Grouping
         $least = INF;
         foreach ($groups as $to => $group) {
             // With everybody there, or just into a group that has room.
-            foreach ($to === $from ? [] : [...array_keys($group), ...(count($group) < $size && count($groups[$from]) > 1 ? [null] : [])] as $at) {
+            foreach (
+                $to === $from
+                    ? []
+                    : [...array_keys($group), ...count($group) < $size && count($groups[$from]) > 1 ? [null] : []] as $at
+            ) {
                 $changed = $groups;
                 $other = $at === null ? null : $group[$at];
-                $changed[$from] = array_values(array_filter([...array_diff_key($groups[$from], [$place => true]), $other]));
-                $changed[$to] = $at === null ? [...$group, $mover] : array_values([$at => $mover] + array_diff_key($group, [$at => true]));
+                $changed[$from] = array_values(
+                    array_filter([...array_diff_key($groups[$from], [$place => true]), $other]),
+                );
+                $changed[$to] =
+                    $at === null
+                        ? [...$group, $mover]
+                        : array_values([$at => $mover] + array_diff_key($group, [$at => true]));
                 $cost = $other === null ? 1.5 : abs(($mover->secure ?? -1) - ($other->secure ?? -1));
                 if ($cost < $least && self::clashes($changed, $apart) < $clashes) {
                     [$best, $least] = [$changed, $cost];
@@ -273,13 +289,22 @@ final readonly class Grouping
         // What is said of a group is said of those who have a check; the others are counted beside it.
         $unchecked = count($some) - count($known);
         if ($way === Basis::Mixed) {
-            return new Group($ids, 'From :least to :most of 100 secure'.($unchecked > 0 ? '; :n not checked yet' : ''), ['least' => (int) round(100 * min($known)), 'most' => (int) round(100 * max($known))] + ($unchecked > 0 ? ['n' => $unchecked] : []));
+            return new Group(
+                $ids,
+                'From :least to :most of 100 secure'.($unchecked > 0 ? '; :n not checked yet' : ''),
+                ['least' => (int) round(100 * min($known)), 'most' => (int) round(100 * max($known))] +
+                    ($unchecked > 0 ? ['n' => $unchecked] : []),
+            );
         }
 
-        return new Group($ids, match (true) {
-            $mean >= self::SECURE => 'Secure in most of what was checked',
-            $mean < self::BEGINNING => 'Not yet secure in most of what was checked',
-            default => 'On the way: secure in some of what was checked',
-        }.($unchecked > 0 ? '; :n not checked yet' : ''), $unchecked > 0 ? ['n' => $unchecked] : []);
+        return new Group(
+            $ids,
+            match (true) {
+                $mean >= self::SECURE => 'Secure in most of what was checked',
+                $mean < self::BEGINNING => 'Not yet secure in most of what was checked',
+                default => 'On the way: secure in some of what was checked',
+            }.($unchecked > 0 ? '; :n not checked yet' : ''),
+            $unchecked > 0 ? ['n' => $unchecked] : [],
+        );
     }
 }

@@ -110,7 +110,9 @@ final readonly class Fields
             throw UnreadableFields::missing($name);
         }
 
-        return in_array($value, $choices, true) ? $value : throw UnreadableFields::badValue($name, 'is none of '.implode(', ', $choices));
+        return in_array($value, $choices, true)
+            ? $value
+            : throw UnreadableFields::badValue($name, 'is none of '.implode(', ', $choices));
     }
 
     /** @throws UnreadableFields */
@@ -132,7 +134,9 @@ final readonly class Fields
     public function objects(string $name, int $most): array
     {
         return array_map(
-            fn (mixed $one): self => is_array($one) ? new self($one, $this->kept) : throw UnreadableFields::missing($name),
+            fn (mixed $one): self => is_array($one)
+                ? new self($one, $this->kept)
+                : throw UnreadableFields::missing($name),
             $this->list($name, 1, $most),
         );
     }
@@ -145,7 +149,9 @@ final readonly class Fields
     public function integers(string $name, int $fewest, int $most): array
     {
         return array_map(
-            static fn (mixed $one): int => is_int($one) ? $one : throw UnreadableFields::badValue($name, 'holds something that is not a whole number'),
+            static fn (mixed $one): int => is_int($one)
+                ? $one
+                : throw UnreadableFields::badValue($name, 'holds something that is not a whole number'),
             $this->list($name, $fewest, $most),
         );
     }

@@ -34,7 +34,10 @@ final readonly class Handout
         if ($mode === HandoutMode::Fresh) {
             $pages = array_values($pages);
         } elseif ($mode === HandoutMode::Pieces) {
-            $pages = array_filter(array_map(static fn (PromptPage $page): PromptPage => self::asPieces($page, $alt), $pages), static fn (PromptPage $page): bool => $page->placings !== []);
+            $pages = array_filter(
+                array_map(static fn (PromptPage $page): PromptPage => self::asPieces($page, $alt), $pages),
+                static fn (PromptPage $page): bool => $page->placings !== [],
+            );
         }
 
         return $pages === [] ? throw InvalidPages::empty() : new self($mode, $pages);
@@ -89,9 +92,18 @@ final readonly class Handout
             }
             $on = $there[$n] === '' ? [] : ['page' => $there[$n]];
             if ($this->mode !== HandoutMode::Pieces && $page->backdrop->kind !== BackdropKind::Blank) {
-                $operations[] = self::operation($newId(), OperationKind::Backdrop, Layer::Lead, ['backdrop' => $page->backdrop->toArray()] + $on);
+                $operations[] = self::operation(
+                    $newId(),
+                    OperationKind::Backdrop,
+                    Layer::Lead,
+                    ['backdrop' => $page->backdrop->toArray()] + $on,
+                );
             }
-            array_push($operations, ...$this->under($page->placings(false), $on, $newId), ...self::put(Layer::Pieces, $page->placings(true), $on, $newId));
+            array_push(
+                $operations,
+                ...$this->under($page->placings(false), $on, $newId),
+                ...self::put(Layer::Pieces, $page->placings(true), $on, $newId),
+            );
         }
 
         return $operations;
@@ -112,7 +124,10 @@ final readonly class Handout
         foreach ($this->mode === HandoutMode::Backdrop ? array_reverse($put) : [] as $add) {
             $count = is_array($add['body']['objects'] ?? null) ? count($add['body']['objects']) : 0;
             $targets = array_map(static fn (int $i): string => "{$add['id']}.{$i}", range(0, $count - 1));
-            $back[] = self::operation($newId(), OperationKind::Arrange, Layer::Lead, ['targets' => $targets, 'order' => Order::Back->value]);
+            $back[] = self::operation($newId(), OperationKind::Arrange, Layer::Lead, [
+                'targets' => $targets,
+                'order' => Order::Back->value,
+            ]);
         }
 
         return [...$put, ...$back];
@@ -140,9 +155,17 @@ final readonly class Handout
         $pieces = [];
         foreach ($page->placings as $i => $placing) {
             $name = count($page->placings) > 1 ? trim($alt).' '.($i + 1) : $alt;
-            $piece = $placing->object instanceof Piece
-                ? $placing->object
-                : Piece::read(new Fields(['alt' => $name, 'locked' => false, 'stack' => false, 'of' => $placing->object->toArray()]));
+            $piece =
+                $placing->object instanceof Piece
+                    ? $placing->object
+                    : Piece::read(
+                        new Fields([
+                            'alt' => $name,
+                            'locked' => false,
+                            'stack' => false,
+                            'of' => $placing->object->toArray(),
+                        ]),
+                    );
             $pieces[] = new Placing($piece, $placing->place, $placing->group);
         }
 

@@ -38,6 +38,8 @@ final readonly class PageChoice
             throw InvalidPages::none();
         }
 
-        return count($chosen) > $most ? throw InvalidPages::many(count($chosen), $most) : new self(array_values($chosen));
+        return count($chosen) > $most
+            ? throw InvalidPages::many(count($chosen), $most)
+            : new self(array_values($chosen));
     }
 }

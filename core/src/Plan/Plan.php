@@ -57,7 +57,11 @@ final readonly class Plan
             $prompts[] = [PlanPrompt::read($prompt), PromptPages::read($prompt->list('pages', 1, 100))];
         }
 
-        return new self(self::title($fields->text('title', 200)), self::tags(LookFor::lines($fields, 'tags')), $prompts);
+        return new self(
+            self::title($fields->text('title', 200)),
+            self::tags(LookFor::lines($fields, 'tags')),
+            $prompts,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -68,7 +72,10 @@ final readonly class Plan
             'version' => self::VERSION,
             'title' => $this->title,
             'tags' => $this->tags,
-            'prompts' => array_map(static fn (array $one): array => $one[0]->toArray() + ['pages' => $one[1]->toArray()], $this->prompts),
+            'prompts' => array_map(
+                static fn (array $one): array => $one[0]->toArray() + ['pages' => $one[1]->toArray()],
+                $this->prompts,
+            ),
         ];
     }
 
@@ -87,7 +94,9 @@ final readonly class Plan
         $clean = [];
         foreach ($tags as $tag) {
             $tag = mb_substr(trim((string) preg_replace('/\s+/u', ' ', mb_scrub($tag))), 0, 30);
-            $tag === '' || $clean[mb_strtolower($tag)] ??= $tag;
+            if ($tag !== '') {
+                $clean[mb_strtolower($tag)] ??= $tag;
+            }
         }
 
         return array_slice(array_values($clean), 0, self::MOST_TAGS);

@@ -65,7 +65,17 @@ final readonly class PlanPrompt
 
     public static function saying(string $words): self
     {
-        return new self(Prompt::of($words, Backdrop::blank())->words, [], null, null, null, LookFor::nothing(), [], [], []);
+        return new self(
+            Prompt::of($words, Backdrop::blank())->words,
+            [],
+            null,
+            null,
+            null,
+            LookFor::nothing(),
+            [],
+            [],
+            [],
+        );
     }
 
     /**
@@ -75,7 +85,11 @@ final readonly class PlanPrompt
     public static function read(Fields $fields): self
     {
         $questions = [];
-        foreach ($fields->has('questions') && $fields->list('questions', 0, self::MOST_QUESTIONS) !== [] ? $fields->objects('questions', self::MOST_QUESTIONS) : [] as $one) {
+        foreach (
+            $fields->has('questions') && $fields->list('questions', 0, self::MOST_QUESTIONS) !== []
+                ? $fields->objects('questions', self::MOST_QUESTIONS)
+                : [] as $one
+        ) {
             $questions[] = $question = Question::read($one);
             if (count(array_filter($questions, static fn (Question $other): bool => $other->id === $question->id)) > 1) {
                 throw UnreadableFields::badValue('questions', "hold the id {$question->id} twice");
@@ -131,7 +145,9 @@ final readonly class PlanPrompt
         $lines = [];
         foreach ($fields->has('asks') ? $fields->list('asks', 0, self::MOST_ASKS) : [] as $line) {
             $line = is_string($line) ? trim($line) : throw UnreadableFields::badValue('asks', 'are not lines');
-            $line === '' || $lines[] = AskLine::read($line)->line;
+            if ($line !== '') {
+                $lines[] = AskLine::read($line)->line;
+            }
         }
 
         return $lines;
@@ -144,7 +160,10 @@ final readonly class PlanPrompt
      */
     private static function readAspects(Fields $fields): array
     {
-        $given = $fields->has('aspects') && $fields->list('aspects', 0, Aspect::MOST) !== [] ? $fields->objects('aspects', Aspect::MOST) : [];
+        $given =
+            $fields->has('aspects') && $fields->list('aspects', 0, Aspect::MOST) !== []
+                ? $fields->objects('aspects', Aspect::MOST)
+                : [];
         $aspects = array_map(Aspect::read(...), $given);
         $names = array_map(static fn (Aspect $aspect): string => mb_strtolower($aspect->name), $aspects);
         if (count(array_unique($names)) < count($names) || (count($names) > 1 && in_array('', $names, true))) {
@@ -190,7 +209,9 @@ final readonly class PlanPrompt
         $problems = $this->unknownNames();
         foreach ($mine->questions as $i => $question) {
             try {
-                $question->asked->hasKey() && $question->asked->compare($question->asked->kind() === QuestionKind::Choices ? [] : '');
+                if ($question->asked->hasKey()) {
+                    $question->asked->compare($question->asked->kind() === QuestionKind::Choices ? [] : '');
+                }
             } catch (UnreadableMaths $problem) {
                 $problems[] = 'Question '.($i + 1).", the right answer: {$problem->getMessage()}";
             }
@@ -206,7 +227,10 @@ final readonly class PlanPrompt
         $unknown = [];
         foreach ($values->isEmpty() ? [] : $this->texts() as $text) {
             foreach (Braces::within($text) as $inside) {
-                if (preg_match('/^\s*(\p{L})\s*$/u', $inside, $found) === 1 && ! in_array($found[1], $values->names(), true)) {
+                if (
+                    preg_match('/^\s*(\p{L})\s*$/u', $inside, $found) === 1 &&
+                    ! in_array($found[1], $values->names(), true)
+                ) {
                     $unknown[$found[1]] = InvalidValues::unknown($found[1])->getMessage();
                 }
             }
@@ -218,7 +242,10 @@ final readonly class PlanPrompt
     /** @return list<string> everything that may hold values in braces */
     private function texts(): array
     {
-        return [$this->words, ...array_merge(...array_map(static fn (Question $question): array => $question->texts(), $this->questions))];
+        return [
+            $this->words,
+            ...array_merge(...array_map(static fn (Question $question): array => $question->texts(), $this->questions)),
+        ];
     }
 
     /** As a student has it; where no values can be drawn, dots stand for them. */
@@ -247,13 +274,21 @@ final readonly class PlanPrompt
         return new self(
             $draw->fill($this->words),
             array_map(static fn (Question $question): Question => $question->filled($draw), $this->questions),
-            $this->tray, $this->points, $this->minutes, $this->lookFor, $this->skills, $this->aspects, $this->asks,
+            $this->tray,
+            $this->points,
+            $this->minutes,
+            $this->lookFor,
+            $this->skills,
+            $this->aspects,
+            $this->asks,
         );
     }
 
     /** @return list<string> the pictures that its questions show */
     public function assets(): array
     {
-        return array_merge(...array_map(static fn (Question $question): array => $question->asked->assets(), $this->questions));
+        return array_merge(
+            ...array_map(static fn (Question $question): array => $question->asked->assets(), $this->questions),
+        );
     }
 }

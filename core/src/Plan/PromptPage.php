@@ -24,7 +24,9 @@ final readonly class PromptPage
     {
         $placings = [];
         foreach ($fields->list('objects', 0, MayAppend::MOST_OBJECTS) as $one) {
-            $placings[] = Placing::read(new Fields(is_array($one) ? $one : throw UnreadableFields::missing('objects'), $fields->kept));
+            $placings[] = Placing::read(
+                new Fields(is_array($one) ? $one : throw UnreadableFields::missing('objects'), $fields->kept),
+            );
         }
 
         return new self(Backdrop::read($fields->object('backdrop')), $placings);
@@ -42,6 +44,11 @@ final readonly class PromptPage
     /** @return list<Placing> pieces alone, or all but pieces */
     public function placings(bool $pieces): array
     {
-        return array_values(array_filter($this->placings, static fn (Placing $placing): bool => $placing->object instanceof Piece === $pieces));
+        return array_values(
+            array_filter(
+                $this->placings,
+                static fn (Placing $placing): bool => $placing->object instanceof Piece === $pieces,
+            ),
+        );
     }
 }

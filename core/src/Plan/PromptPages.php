@@ -45,7 +45,7 @@ final readonly class PromptPages
             $groups = [];
             $placings = [];
             foreach ($scene->onPage((string) $id) as $placed) {
-                $group = $placed->group === '' ? '' : $groups[$placed->group] ??= 'g'.(count($groups) + 1);
+                $group = $placed->group === '' ? '' : ($groups[$placed->group] ??= 'g'.(count($groups) + 1));
                 $placings[] = new Placing($placed->object, $placed->place, $group);
             }
             $pages[] = new PromptPage($backdrop, $placings);
@@ -61,7 +61,10 @@ final readonly class PromptPages
      */
     public static function read(array $json, bool $kept = false): self
     {
-        $pages = array_map(PromptPage::read(...), (new Fields(['pages' => $json], $kept))->objects('pages', MayAppend::MOST_PAGES));
+        $pages = array_map(
+            PromptPage::read(...),
+            (new Fields(['pages' => $json], $kept))->objects('pages', MayAppend::MOST_PAGES),
+        );
 
         return $pages === [] ? throw UnreadableFields::missing('pages') : new self($pages);
     }
@@ -81,7 +84,13 @@ final readonly class PromptPages
             $pages[$id] = $page->backdrop;
             foreach ($page->placings as $i => $placing) {
                 $layer = $placing->object instanceof Piece ? Layer::Pieces : Layer::Lead;
-                $placed["object{$n}.{$i}"] = new PlacedObject($layer, $id, $placing->object, $placing->place, $placing->group);
+                $placed["object{$n}.{$i}"] = new PlacedObject(
+                    $layer,
+                    $id,
+                    $placing->object,
+                    $placing->place,
+                    $placing->group,
+                );
             }
         }
 
@@ -90,7 +99,9 @@ final readonly class PromptPages
 
     public function isBlank(): bool
     {
-        return count($this->pages) === 1 && $this->first()->kind === BackdropKind::Blank && $this->pages[0]->placings === [];
+        return count($this->pages) === 1 &&
+            $this->first()->kind === BackdropKind::Blank &&
+            $this->pages[0]->placings === [];
     }
 
     public function first(): Backdrop
@@ -115,7 +126,12 @@ final readonly class PromptPages
                 $on = ['page' => $added['id']];
             }
             if ($n > 0 || $page->backdrop->kind !== BackdropKind::Blank) {
-                $operations[] = self::operation($newId(), OperationKind::Backdrop, Layer::Lead, ['backdrop' => $page->backdrop->toArray()] + $on);
+                $operations[] = self::operation(
+                    $newId(),
+                    OperationKind::Backdrop,
+                    Layer::Lead,
+                    ['backdrop' => $page->backdrop->toArray()] + $on,
+                );
             }
             $layers = $apart
                 ? [[Layer::Lead, $page->placings(false)], [Layer::Pieces, $page->placings(true)]]
@@ -123,7 +139,12 @@ final readonly class PromptPages
             foreach ($layers as [$layer, $placings]) {
                 foreach (array_chunk($placings, Add::MOST_OBJECTS) as $some) {
                     $objects = array_map(static fn (Placing $placing): array => $placing->toArray(), $some);
-                    $operations[] = self::operation($newId(), OperationKind::Add, $layer, ['objects' => $objects] + $on);
+                    $operations[] = self::operation(
+                        $newId(),
+                        OperationKind::Add,
+                        $layer,
+                        ['objects' => $objects] + $on,
+                    );
                 }
             }
         }

@@ -55,9 +55,14 @@ final readonly class LookFor
         $lines = [];
         foreach ($fields->has($name) ? $fields->list($name, 0, self::MOST) : [] as $line) {
             if (! is_string($line) || ! mb_check_encoding($line, 'UTF-8') || mb_strlen($line) > self::LONGEST) {
-                throw UnreadableFields::badValue($name, 'holds a line that is longer than '.self::LONGEST.' characters');
+                throw UnreadableFields::badValue(
+                    $name,
+                    'holds a line that is longer than '.self::LONGEST.' characters',
+                );
             }
-            trim($line) === '' || $lines[] = trim($line);
+            if (trim($line) !== '') {
+                $lines[] = trim($line);
+            }
         }
 
         return $lines;

@@ -21,7 +21,9 @@ final class Page
 
     public static function reaches(int $x, int $y): bool
     {
-        return $x >= -self::MARGIN && $x <= self::WIDTH * self::TENTHS + self::MARGIN
-            && $y >= -self::MARGIN && $y <= self::HEIGHT * self::TENTHS + self::MARGIN;
+        return $x >= -self::MARGIN &&
+            $x <= self::WIDTH * self::TENTHS + self::MARGIN &&
+            $y >= -self::MARGIN &&
+            $y <= self::HEIGHT * self::TENTHS + self::MARGIN;
     }
 }

@@ -34,19 +34,35 @@ final readonly class RuleReader implements Reader
         $holds = $missing = [];
         foreach ($work->answers as $one) {
             $point = self::ofAnswer($one);
-            $one->verdict?->outcome === Outcome::Right ? $holds[] = $point : ($point === null || $missing[] = $point);
+            if ($one->verdict?->outcome === Outcome::Right) {
+                $holds[] = $point;
+            } else {
+                if ($point !== null) {
+                    $missing[] = $point;
+                }
+            }
         }
         $typed = $work->typed();
         if (trim($typed) !== '') {
             foreach ($work->lookFor->words as $word) {
-                self::has($typed, $word)
-                    ? $holds[] = new Point('“:word” is named.', 'It stands in what was typed.', ['word' => $word])
-                    : $missing[] = new Point('“:word” is not named.', 'It does not stand in what was typed; it may be written in ink.', ['word' => $word]);
+                if (self::has($typed, $word)) {
+                    $holds[] = new Point('“:word” is named.', 'It stands in what was typed.', ['word' => $word]);
+                } else {
+                    $missing[] = new Point(
+                        '“:word” is not named.',
+                        'It does not stand in what was typed; it may be written in ink.',
+                        ['word' => $word],
+                    );
+                }
             }
             foreach ($work->lookFor->steps as $step) {
-                self::hasStep($typed, $step)
-                    ? $holds[] = new Point('Step: :step', 'At least half of its words were typed.', ['step' => $step])
-                    : $missing[] = new Point('Step: :step', 'Fewer than half of its words were typed; it may be drawn.', ['step' => $step]);
+                if (self::hasStep($typed, $step)) {
+                    $holds[] = new Point('Step: :step', 'At least half of its words were typed.', ['step' => $step]);
+                } else {
+                    $missing[] = new Point('Step: :step', 'Fewer than half of its words were typed; it may be drawn.', [
+                        'step' => $step,
+                    ]);
+                }
             }
         } elseif ($work->strokes < self::FEW_STROKES) {
             $missing[] = new Point('There is not much yet.', ':n strokes, and nothing typed.', ['n' => $work->strokes]);
@@ -67,15 +83,31 @@ final readonly class RuleReader implements Reader
     {
         $values = ['answer' => $one->answer, 'asked' => $one->asked];
         if ($one->answer === '') {
-            return new Point($one->asked === '' ? 'A question is not answered.' : '“:asked” is not answered.', 'The field is empty.', $values);
+            return new Point(
+                $one->asked === '' ? 'A question is not answered.' : '“:asked” is not answered.',
+                'The field is empty.',
+                $values,
+            );
         }
         $why = $one->verdict->why ?? '';
 
         return match ($one->verdict?->outcome) {
             Outcome::Right => new Point(':answer is right.', 'It compares as equal with the right answer.', $values),
-            Outcome::OtherForm => new Point(':answer has the right value in another form.', $why === '' ? 'Another form was asked for.' : $why, $values),
-            Outcome::Wrong => new Point(':answer is not right yet.', $why === '' ? 'It does not compare as equal with the right answer.' : $why, $values),
-            Outcome::Unreadable => new Point(':answer is not understood.', $why === '' ? 'It cannot be read.' : $why, $values),
+            Outcome::OtherForm => new Point(
+                ':answer has the right value in another form.',
+                $why === '' ? 'Another form was asked for.' : $why,
+                $values,
+            ),
+            Outcome::Wrong => new Point(
+                ':answer is not right yet.',
+                $why === '' ? 'It does not compare as equal with the right answer.' : $why,
+                $values,
+            ),
+            Outcome::Unreadable => new Point(
+                ':answer is not understood.',
+                $why === '' ? 'It cannot be read.' : $why,
+                $values,
+            ),
             // Where there is no right and wrong there is nothing to say.
             null => null,
         };
@@ -93,12 +125,20 @@ final readonly class RuleReader implements Reader
     {
         foreach ($work->lookFor->slips as $slip) {
             if (self::hasStep($typed, $slip)) {
-                return new Point('Look once more at this: :slip. Does it hold here?', 'It is among the common slips, and its words were typed.', ['slip' => $slip]);
+                return new Point(
+                    'Look once more at this: :slip. Does it hold here?',
+                    'It is among the common slips, and its words were typed.',
+                    ['slip' => $slip],
+                );
             }
         }
         foreach ($work->answers as $one) {
             if ($one->verdict?->outcome === Outcome::Wrong) {
-                return new Point('How could you find out in another way whether it is :answer?', 'The answer is not right yet.', ['answer' => $one->answer]);
+                return new Point(
+                    'How could you find out in another way whether it is :answer?',
+                    'The answer is not right yet.',
+                    ['answer' => $one->answer],
+                );
             }
         }
         foreach (trim($typed) === '' ? [] : $work->lookFor->words as $word) {
@@ -107,6 +147,9 @@ final readonly class RuleReader implements Reader
             }
         }
 
-        return new Point('What would change if one of the numbers were twice as large?', 'Nothing that the rules look for is missing.');
+        return new Point(
+            'What would change if one of the numbers were twice as large?',
+            'Nothing that the rules look for is missing.',
+        );
     }
 }

@@ -16,13 +16,26 @@ final readonly class Work
      * @param  int  $strokes  how many the student drew
      * @param  int  $drawingMs  how long the student was at work
      */
-    public function __construct(public string $prompt, public LookFor $lookFor, public array $answers, public array $texts, public int $strokes, public int $drawingMs)
-    {
+    public function __construct(
+        public string $prompt,
+        public LookFor $lookFor,
+        public array $answers,
+        public array $texts,
+        public int $strokes,
+        public int $drawingMs,
+    ) {
     }
 
     /** Everything that was typed, for looking words up in it: without regard to case. */
     public function typed(): string
     {
-        return mb_convert_case(implode("\n", [...$this->texts, ...array_map(static fn (Answered $one): string => $one->answer, $this->answers)]), MB_CASE_FOLD, 'UTF-8');
+        return mb_convert_case(
+            implode("\n", [
+                ...$this->texts,
+                ...array_map(static fn (Answered $one): string => $one->answer, $this->answers),
+            ]),
+            MB_CASE_FOLD,
+            'UTF-8',
+        );
     }
 }

@@ -27,12 +27,12 @@ final class AxesSvg
         $originX = $x(max($axes->x->from, min($axes->x->to, 0.0)));
         $originY = $y(max($axes->y->from, min($axes->y->to, 0.0)));
 
-        return self::grid($axes, $x, $y, [$left, $right, $top, $bottom])
-            .self::axes($originX, $originY, [$left, $right, $top, $bottom])
-            .self::numbers($axes->x, static fn (float $value): array => [$x($value), $originY + 24, 'middle'])
-            .self::numbers($axes->y, static fn (float $value): array => [$originX - 10, $y($value) + 6, 'end'])
-            .self::write($right + 12, $originY - 14, $axes->xLabel, 'end', 24)
-            .self::write($originX + 16, $top - 34, $axes->yLabel, 'start', 24);
+        return self::grid($axes, $x, $y, [$left, $right, $top, $bottom]).
+            self::axes($originX, $originY, [$left, $right, $top, $bottom]).
+            self::numbers($axes->x, static fn (float $value): array => [$x($value), $originY + 24, 'middle']).
+            self::numbers($axes->y, static fn (float $value): array => [$originX - 10, $y($value) + 6, 'end']).
+            self::write($right + 12, $originY - 14, $axes->xLabel, 'end', 24).
+            self::write($originX + 16, $top - 34, $axes->yLabel, 'start', 24);
     }
 
     /** @return array{float, float, float, float} left, right, top and bottom of the grid: in the middle of the page where both scales are the same */
@@ -47,12 +47,17 @@ final class AxesSvg
             [$width, $height] = [$unit * $across, $unit * $up];
         }
 
-        return [(Page::WIDTH - $width) / 2, (Page::WIDTH + $width) / 2, (Page::HEIGHT - $height) / 2, (Page::HEIGHT + $height) / 2];
+        return [
+            (Page::WIDTH - $width) / 2,
+            (Page::WIDTH + $width) / 2,
+            (Page::HEIGHT - $height) / 2,
+            (Page::HEIGHT + $height) / 2,
+        ];
     }
 
     private static function along(Range $range, float $value, float $first, float $last): float
     {
-        return $first + ($value - $range->from) / ($range->to - $range->from) * ($last - $first);
+        return $first + (($value - $range->from) / ($range->to - $range->from)) * ($last - $first);
     }
 
     /**
@@ -71,7 +76,12 @@ final class AxesSvg
             $path .= "M{$left} ".Xml::number($y($tick))."H{$right}";
         }
 
-        return Xml::element('path', ['d' => $path, 'stroke' => BackdropSvg::LINE, 'stroke-width' => 1.5, 'fill' => 'none']);
+        return Xml::element('path', [
+            'd' => $path,
+            'stroke' => BackdropSvg::LINE,
+            'stroke-width' => 1.5,
+            'fill' => 'none',
+        ]);
     }
 
     /** @param  array{float, float, float, float}  $frame */
@@ -79,10 +89,25 @@ final class AxesSvg
     {
         [$left, $right, $top, $bottom] = $frame;
         [$x, $y] = [Xml::number($originX), Xml::number($originY)];
-        $path = 'M'.Xml::number($left - 12)." {$y}H".Xml::number($right + 24).'m-14 -7l14 7l-14 7'
-            ."M{$x} ".Xml::number($bottom + 12).'V'.Xml::number($top - 24).'m-7 14l7 -14l7 14';
+        $path =
+            'M'.
+            Xml::number($left - 12).
+            " {$y}H".
+            Xml::number($right + 24).
+            'm-14 -7l14 7l-14 7'.
+            "M{$x} ".
+            Xml::number($bottom + 12).
+            'V'.
+            Xml::number($top - 24).
+            'm-7 14l7 -14l7 14';
 
-        return Xml::element('path', ['d' => $path, 'stroke' => self::AXIS, 'stroke-width' => 2.5, 'fill' => 'none', 'stroke-linejoin' => 'round']);
+        return Xml::element('path', [
+            'd' => $path,
+            'stroke' => self::AXIS,
+            'stroke-width' => 2.5,
+            'fill' => 'none',
+            'stroke-linejoin' => 'round',
+        ]);
     }
 
     /** @param  callable(float): array{float, float, string}  $at  x, y and anchor of a number */
@@ -103,8 +128,20 @@ final class AxesSvg
 
     private static function write(float $x, float $y, string $text, string $anchor, int $size = 19): string
     {
-        return $text === '' ? '' : Xml::element('text', [
-            'x' => $x, 'y' => $y, 'font-family' => SceneSvg::FONT, 'font-size' => $size, 'text-anchor' => $anchor, 'fill' => self::AXIS, 'text-rendering' => 'geometricPrecision',
-        ], Xml::text($text));
+        return $text === ''
+            ? ''
+            : Xml::element(
+                'text',
+                [
+                    'x' => $x,
+                    'y' => $y,
+                    'font-family' => SceneSvg::FONT,
+                    'font-size' => $size,
+                    'text-anchor' => $anchor,
+                    'fill' => self::AXIS,
+                    'text-rendering' => 'geometricPrecision',
+                ],
+                Xml::text($text),
+            );
     }
 }

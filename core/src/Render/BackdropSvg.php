@@ -21,17 +21,20 @@ final class BackdropSvg
         $paper = Xml::element('rect', ['width' => Page::WIDTH, 'height' => Page::HEIGHT, 'fill' => '#ffffff']);
         $step = $backdrop->size->step();
 
-        return $paper.match ($backdrop->kind) {
-            BackdropKind::Blank => '',
-            BackdropKind::Squared => self::lines(self::columns($step).self::rows($step)),
-            BackdropKind::Lined => self::lines(self::rows(self::LINED)),
-            BackdropKind::Dotted => self::dots($step),
-            BackdropKind::Isometric => self::lines(self::isometric($step)),
-            BackdropKind::Axes => $backdrop->axes === null ? '' : AxesSvg::draw($backdrop->axes),
-            BackdropKind::NumberLine => $backdrop->line === null ? '' : NumberLineSvg::draw($backdrop->line, $backdrop->parts),
-            BackdropKind::Staves => self::staves(),
-            BackdropKind::Picture => self::picture((string) $backdrop->asset, $pictures),
-        };
+        return $paper.
+            match ($backdrop->kind) {
+                BackdropKind::Blank => '',
+                BackdropKind::Squared => self::lines(self::columns($step).self::rows($step)),
+                BackdropKind::Lined => self::lines(self::rows(self::LINED)),
+                BackdropKind::Dotted => self::dots($step),
+                BackdropKind::Isometric => self::lines(self::isometric($step)),
+                BackdropKind::Axes => $backdrop->axes === null ? '' : AxesSvg::draw($backdrop->axes),
+                BackdropKind::NumberLine => $backdrop->line === null
+                    ? ''
+                    : NumberLineSvg::draw($backdrop->line, $backdrop->parts),
+                BackdropKind::Staves => self::staves(),
+                BackdropKind::Picture => self::picture((string) $backdrop->asset, $pictures),
+            };
     }
 
     private static function lines(string $path, string $colour = self::LINE): string
@@ -69,14 +72,18 @@ final class BackdropSvg
         }
 
         return Xml::element('path', [
-            'd' => $path, 'stroke' => '#9fb0b6', 'stroke-width' => $step < 50 ? 4 : 5, 'stroke-linecap' => 'round', 'fill' => 'none',
+            'd' => $path,
+            'stroke' => '#9fb0b6',
+            'stroke-width' => $step < 50 ? 4 : 5,
+            'stroke-linecap' => 'round',
+            'fill' => 'none',
         ]);
     }
 
     /** Upright lines and lines at 30° to both sides: every side of a triangle is one step long. */
     private static function isometric(int $step): string
     {
-        $across = $step * sqrt(3) / 2;
+        $across = ($step * sqrt(3)) / 2;
         $path = '';
         for ($x = $across; $x < Page::WIDTH; $x += $across) {
             $path .= 'M'.Xml::number($x).' 0V'.Page::HEIGHT;
@@ -107,9 +114,13 @@ final class BackdropSvg
     {
         $source = $pictures->source($asset);
 
-        return $source === null ? '' : Xml::element('image', [
-            'href' => $source, 'width' => Page::WIDTH, 'height' => Page::HEIGHT,
-            'preserveAspectRatio' => 'xMidYMid meet',
-        ]);
+        return $source === null
+            ? ''
+            : Xml::element('image', [
+                'href' => $source,
+                'width' => Page::WIDTH,
+                'height' => Page::HEIGHT,
+                'preserveAspectRatio' => 'xMidYMid meet',
+            ]);
     }
 }

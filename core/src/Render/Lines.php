@@ -40,7 +40,9 @@ final class Lines
             return $lines;
         }
         $kept = array_slice($lines, 0, max(0, $most));
-        $kept === [] || $kept[count($kept) - 1] = mb_strimwidth(end($kept), 0, $letters - 2).' …';
+        if ($kept !== []) {
+            $kept[count($kept) - 1] = mb_strimwidth(end($kept), 0, $letters - 2).' …';
+        }
 
         return $kept;
     }

@@ -20,10 +20,11 @@ final class NumberLineSvg
 
     public static function draw(Range $line, int $parts): string
     {
-        $x = static fn (float $value): float => self::MARGIN
-            + ($value - $line->from) / ($line->to - $line->from) * (Page::WIDTH - 2 * self::MARGIN);
+        $x = static fn (float $value): float => self::MARGIN +
+            (($value - $line->from) / ($line->to - $line->from)) * (Page::WIDTH - 2 * self::MARGIN);
         $every = $line->labelEvery(self::MOST_LABELS);
-        $path = 'M'.(self::MARGIN - 40).' '.self::Y.'H'.(Page::WIDTH - self::MARGIN + 40).'m-14 -8l14 8l-14 8';
+        $path =
+            'M'.(self::MARGIN - 40).' '.self::Y.'H'.(Page::WIDTH - self::MARGIN + 40).'m-14 -8l14 8l-14 8';
         $written = '';
         $few = count($line->ticks()) * $parts <= self::MOST_LABELS;
         foreach ($line->ticks() as $tick) {
@@ -31,7 +32,7 @@ final class NumberLineSvg
             $n = (int) round($tick / $line->step);
             $written .= $n % $every === 0 ? self::write($x($tick), self::Y + 50, Numbers::plain($tick), 26) : '';
             for ($part = 1; $part < $parts; $part++) {
-                $value = $tick + $line->step * $part / $parts;
+                $value = $tick + ($line->step * $part) / $parts;
                 if ($value < $line->to) {
                     $path .= self::tick($x($value), 9);
                     $written .= $few ? self::fraction($x($value), $part, $parts) : '';
@@ -39,28 +40,49 @@ final class NumberLineSvg
             }
         }
 
-        return Xml::element('path', ['d' => $path, 'stroke' => self::COLOUR, 'stroke-width' => 2.5, 'fill' => 'none', 'stroke-linejoin' => 'round']).$written;
+        return Xml::element('path', [
+            'd' => $path,
+            'stroke' => self::COLOUR,
+            'stroke-width' => 2.5,
+            'fill' => 'none',
+            'stroke-linejoin' => 'round',
+        ]).$written;
     }
 
     private static function tick(float $x, int $half): string
     {
-        return 'M'.Xml::number($x).' '.(self::Y - $half).'v'.(2 * $half);
+        return 'M'.Xml::number($x).' '.(self::Y - $half).'v'. 2 * $half;
     }
 
     /** In lowest terms, numerator over denominator, above the line. */
     private static function fraction(float $x, int $part, int $parts): string
     {
         $common = Numbers::commonFactor($part, $parts);
-        $bar = Xml::element('path', ['d' => 'M'.Xml::number($x - 10).' '.(self::Y - 47).'h20', 'stroke' => self::COLOUR, 'stroke-width' => 1.5]);
+        $bar = Xml::element('path', [
+            'd' => 'M'.Xml::number($x - 10).' '.(self::Y - 47).'h20',
+            'stroke' => self::COLOUR,
+            'stroke-width' => 1.5,
+        ]);
 
-        return self::write($x, self::Y - 53, (string) intdiv($part, $common), 18)
-            .$bar.self::write($x, self::Y - 28, (string) intdiv($parts, $common), 18);
+        return self::write($x, self::Y - 53, (string) intdiv($part, $common), 18).
+            $bar.
+            self::write($x, self::Y - 28, (string) intdiv($parts, $common), 18);
     }
 
     private static function write(float $x, float $y, string $text, int $size): string
     {
-        return Xml::element('text', [
-            'x' => $x, 'y' => $y, 'font-family' => SceneSvg::FONT, 'font-size' => $size, 'text-anchor' => 'middle', 'fill' => self::COLOUR, 'text-rendering' => 'geometricPrecision',
-        ], Xml::text($text));
+        return Xml::element(
+            'text',
+            [
+                'x' => $x,
+                'y' => $y,
+                'font-family' => SceneSvg::FONT,
+                'font-size' => $size,
+                'text-anchor' => 'middle',
+                'fill' => self::COLOUR,
+                'text-rendering' => 'geometricPrecision',
+            ],
+            Xml::text($text),
+        );
     }
 }

@@ -54,17 +54,29 @@ final readonly class ObjectSvg
             $paths .= Xml::element('path', ['d' => $path, 'stroke-width' => $width]);
         }
 
-        return Xml::element('g', [
-            'stroke' => $stroke->colour->hex, 'fill' => 'none', 'stroke-linecap' => 'round', 'stroke-linejoin' => 'round',
-        ], $paths);
+        return Xml::element(
+            'g',
+            [
+                'stroke' => $stroke->colour->hex,
+                'fill' => 'none',
+                'stroke-linecap' => 'round',
+                'stroke-linejoin' => 'round',
+            ],
+            $paths,
+        );
     }
 
     private static function highlight(Stroke $stroke): string
     {
         return Xml::element('path', [
-            'd' => StrokeRuns::whole($stroke), 'stroke' => $stroke->colour->hex, 'stroke-width' => $stroke->width / Page::TENTHS,
-            'fill' => 'none', 'stroke-linecap' => 'round', 'stroke-linejoin' => 'round',
-            'opacity' => self::HIGHLIGHT_OPACITY, 'style' => 'mix-blend-mode:multiply',
+            'd' => StrokeRuns::whole($stroke),
+            'stroke' => $stroke->colour->hex,
+            'stroke-width' => $stroke->width / Page::TENTHS,
+            'fill' => 'none',
+            'stroke-linecap' => 'round',
+            'stroke-linejoin' => 'round',
+            'opacity' => self::HIGHLIGHT_OPACITY,
+            'style' => 'mix-blend-mode:multiply',
         ]);
     }
 
@@ -72,10 +84,16 @@ final readonly class ObjectSvg
     {
         $filled = $shape->filled && ! in_array($shape->type, ['line', 'arrow', 'curve'], true);
 
-        return Xml::element('path', [
-            'd' => $path, 'stroke' => $shape->colour->hex, 'stroke-width' => $shape->width / Page::TENTHS,
-            'stroke-linecap' => 'round', 'stroke-linejoin' => 'round',
-        ] + ($filled ? ['fill' => $shape->colour->hex, 'fill-opacity' => self::FILL_OPACITY] : ['fill' => 'none']));
+        return Xml::element(
+            'path',
+            [
+                'd' => $path,
+                'stroke' => $shape->colour->hex,
+                'stroke-width' => $shape->width / Page::TENTHS,
+                'stroke-linecap' => 'round',
+                'stroke-linejoin' => 'round',
+            ] + ($filled ? ['fill' => $shape->colour->hex, 'fill-opacity' => self::FILL_OPACITY] : ['fill' => 'none']),
+        );
     }
 
     private static function text(Text $text): string
@@ -89,13 +107,29 @@ final readonly class ObjectSvg
     {
         $margin = Note::MARGIN * Page::TENTHS;
         $sheet = Xml::element('rect', [
-            'x' => $note->x / Page::TENTHS, 'y' => $note->y / Page::TENTHS, 'width' => max(0, $note->w) / Page::TENTHS,
-            'height' => max(0, $note->h) / Page::TENTHS, 'rx' => 4, 'fill' => $note->colour->hex, 'stroke' => '#8b8578', 'stroke-width' => 1,
+            'x' => $note->x / Page::TENTHS,
+            'y' => $note->y / Page::TENTHS,
+            'width' => max(0, $note->w) / Page::TENTHS,
+            'height' => max(0, $note->h) / Page::TENTHS,
+            'rx' => 4,
+            'fill' => $note->colour->hex,
+            'stroke' => '#8b8578',
+            'stroke-width' => 1,
         ]);
 
-        return $sheet.self::letters($note->size, '#25323b', self::lines(
-            $note->text, $note->x + $margin, $note->y + $margin, max(0, $note->w - 2 * $margin), $note->size, 'start',
-        ));
+        return $sheet.
+            self::letters(
+                $note->size,
+                '#25323b',
+                self::lines(
+                    $note->text,
+                    $note->x + $margin,
+                    $note->y + $margin,
+                    max(0, $note->w - 2 * $margin),
+                    $note->size,
+                    'start',
+                ),
+            );
     }
 
     /** Positions and width in tenths, the size in units. */
@@ -109,11 +143,18 @@ final readonly class ObjectSvg
                 'end' => $backwards ? 0.0 : 1.0,
                 default => $backwards ? 1.0 : 0.0,
             };
-            $lines .= $line === '' ? '' : Xml::element('text', [
-                'x' => ($x + $w * $side) / Page::TENTHS,
-                'y' => $y / Page::TENTHS + $size * (Words::ASCENT + $i * Words::LINE_HEIGHT),
-                'xml:space' => 'preserve',
-            ] + self::anchor($side, $backwards), Xml::text($line));
+            $lines .=
+                $line === ''
+                    ? ''
+                    : Xml::element(
+                        'text',
+                        [
+                            'x' => ($x + $w * $side) / Page::TENTHS,
+                            'y' => $y / Page::TENTHS + $size * (Words::ASCENT + $i * Words::LINE_HEIGHT),
+                            'xml:space' => 'preserve',
+                        ] + self::anchor($side, $backwards),
+                        Xml::text($line),
+                    );
         }
 
         return $lines;
@@ -137,18 +178,30 @@ final readonly class ObjectSvg
 
     private static function letters(int $size, string $colour, string $inside): string
     {
-        return Xml::element('g', [
-            'font-family' => SceneSvg::FONT, 'font-size' => $size, 'fill' => $colour,
-            // Letters stand where their widths put them, not on whole pixels: as a browser's canvas sets them.
-            'text-rendering' => 'geometricPrecision',
-        ], $inside);
+        return Xml::element(
+            'g',
+            [
+                'font-family' => SceneSvg::FONT,
+                'font-size' => $size,
+                'fill' => $colour,
+                // Letters stand where their widths put them, not on whole pixels: as a browser's canvas sets them.
+                'text-rendering' => 'geometricPrecision',
+            ],
+            $inside,
+        );
     }
 
     private static function maths(Maths $maths): string
     {
         return Xml::element('path', [
-            'd' => $maths->path->path, 'fill' => $maths->colour->hex,
-            'transform' => sprintf('translate(%s %s) scale(%s)', Xml::number($maths->x / Page::TENTHS), Xml::number($maths->y / Page::TENTHS), $maths->size / 1000),
+            'd' => $maths->path->path,
+            'fill' => $maths->colour->hex,
+            'transform' => sprintf(
+                'translate(%s %s) scale(%s)',
+                Xml::number($maths->x / Page::TENTHS),
+                Xml::number($maths->y / Page::TENTHS),
+                $maths->size / 1000,
+            ),
         ]);
     }
 
@@ -157,11 +210,17 @@ final readonly class ObjectSvg
         $scale = $stamp->size / StampArt::FIELD;
 
         return Xml::element('path', [
-            'd' => StampArt::all()[$stamp->stamp], 'fill' => 'none', 'stroke' => $stamp->colour->hex, 'stroke-width' => StampArt::LINE,
-            'stroke-linecap' => 'round', 'stroke-linejoin' => 'round',
+            'd' => StampArt::all()[$stamp->stamp],
+            'fill' => 'none',
+            'stroke' => $stamp->colour->hex,
+            'stroke-width' => StampArt::LINE,
+            'stroke-linecap' => 'round',
+            'stroke-linejoin' => 'round',
             'transform' => sprintf(
                 'translate(%s %s) scale(%s)',
-                Xml::number($stamp->x / Page::TENTHS - $stamp->size / 2), Xml::number($stamp->y / Page::TENTHS - $stamp->size / 2), $scale,
+                Xml::number($stamp->x / Page::TENTHS - $stamp->size / 2),
+                Xml::number($stamp->y / Page::TENTHS - $stamp->size / 2),
+                $scale,
             ),
         ]);
     }
@@ -170,10 +229,19 @@ final readonly class ObjectSvg
     {
         $source = $this->pictures->source($picture->asset);
 
-        return $source === null ? '' : Xml::element('image', [
-            'href' => $source, 'x' => $picture->x / Page::TENTHS, 'y' => $picture->y / Page::TENTHS,
-            'width' => max(0, $picture->w) / Page::TENTHS, 'height' => max(0, $picture->h) / Page::TENTHS,
-            'preserveAspectRatio' => 'none',
-        ], $picture->alt === '' ? '' : Xml::element('title', [], Xml::text($picture->alt)));
+        return $source === null
+            ? ''
+            : Xml::element(
+                'image',
+                [
+                    'href' => $source,
+                    'x' => $picture->x / Page::TENTHS,
+                    'y' => $picture->y / Page::TENTHS,
+                    'width' => max(0, $picture->w) / Page::TENTHS,
+                    'height' => max(0, $picture->h) / Page::TENTHS,
+                    'preserveAspectRatio' => 'none',
+                ],
+                $picture->alt === '' ? '' : Xml::element('title', [], Xml::text($picture->alt)),
+            );
     }
 }

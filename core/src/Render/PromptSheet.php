@@ -40,7 +40,7 @@ final class PromptSheet
                 $at += self::LINE;
             }
             $inside .= self::canvas($scene, $pictures, $page, $at, self::boxes($prompt, $i));
-            $at += (self::WIDTH - 2 * self::MARGIN) / Page::WIDTH * Page::HEIGHT + 26;
+            $at += ((self::WIDTH - 2 * self::MARGIN) / Page::WIDTH) * Page::HEIGHT + 26;
             if ($i === count($pages) - 1) {
                 $inside .= self::lines($lines, $at);
             }
@@ -49,7 +49,9 @@ final class PromptSheet
         // What found no room stands on further sheets.
         while ($lines !== []) {
             $at = 96.0;
-            $sheets[] = self::document(self::head($title, $n, count($sheets), count($sheets) + 1).self::lines($lines, $at));
+            $sheets[] = self::document(
+                self::head($title, $n, count($sheets), count($sheets) + 1).self::lines($lines, $at),
+            );
         }
 
         return $sheets;
@@ -57,27 +59,62 @@ final class PromptSheet
 
     private static function document(string $inside): string
     {
-        return Xml::element('svg', [
-            'xmlns' => 'http://www.w3.org/2000/svg', 'width' => self::WIDTH.'pt', 'height' => self::HEIGHT.'pt', 'viewBox' => '0 0 '.self::WIDTH.' '.self::HEIGHT,
-        ], Xml::element('rect', ['width' => self::WIDTH, 'height' => self::HEIGHT, 'fill' => '#ffffff']).$inside);
+        return Xml::element(
+            'svg',
+            [
+                'xmlns' => 'http://www.w3.org/2000/svg',
+                'width' => self::WIDTH.'pt',
+                'height' => self::HEIGHT.'pt',
+                'viewBox' => '0 0 '.self::WIDTH.' '.self::HEIGHT,
+            ],
+            Xml::element('rect', ['width' => self::WIDTH, 'height' => self::HEIGHT, 'fill' => '#ffffff']).$inside,
+        );
     }
 
     private static function head(string $title, int $n, int $page, int $pages): string
     {
-        return self::write(self::MARGIN, 46, 13, mb_strimwidth($title, 0, 50, '…').' · '.$n.($pages > 1 ? ' ('.($page + 1).')' : ''), 'bold')
-            .self::write(330, 46, 11, 'Name')
-            .Xml::element('path', ['d' => 'M366 48H'.(self::WIDTH - self::MARGIN), 'stroke' => '#25323b', 'stroke-width' => 0.8])
-            .Xml::element('path', ['d' => 'M'.self::MARGIN.' 66H'.(self::WIDTH - self::MARGIN), 'stroke' => '#dad4c7', 'stroke-width' => 1]);
+        return self::write(
+            self::MARGIN,
+            46,
+            13,
+            mb_strimwidth($title, 0, 50, '…').' · '.$n.($pages > 1 ? ' ('.($page + 1).')' : ''),
+            'bold',
+        ).
+            self::write(330, 46, 11, 'Name').
+            Xml::element('path', [
+                'd' => 'M366 48H'.(self::WIDTH - self::MARGIN),
+                'stroke' => '#25323b',
+                'stroke-width' => 0.8,
+            ]).
+            Xml::element('path', [
+                'd' => 'M'.self::MARGIN.' 66H'.(self::WIDTH - self::MARGIN),
+                'stroke' => '#dad4c7',
+                'stroke-width' => 1,
+            ]);
     }
 
     private static function canvas(Scene $scene, Pictures $pictures, string $page, float $top, string $boxes): string
     {
         $width = self::WIDTH - 2 * self::MARGIN;
-        $frame = Xml::element('rect', ['width' => Page::WIDTH, 'height' => Page::HEIGHT, 'fill' => 'none', 'stroke' => '#8b8578', 'stroke-width' => 3]);
+        $frame = Xml::element('rect', [
+            'width' => Page::WIDTH,
+            'height' => Page::HEIGHT,
+            'fill' => 'none',
+            'stroke' => '#8b8578',
+            'stroke-width' => 3,
+        ]);
 
-        return Xml::element('svg', [
-            'x' => self::MARGIN, 'y' => $top, 'width' => $width, 'height' => $width / Page::WIDTH * Page::HEIGHT, 'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
-        ], SceneSvg::draw($scene, $pictures, $page).$boxes.$frame);
+        return Xml::element(
+            'svg',
+            [
+                'x' => self::MARGIN,
+                'y' => $top,
+                'width' => $width,
+                'height' => ($width / Page::WIDTH) * Page::HEIGHT,
+                'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
+            ],
+            SceneSvg::draw($scene, $pictures, $page).$boxes.$frame,
+        );
     }
 
     /** Where questions stand on the page itself: a box with room for the answer. */
@@ -87,8 +124,28 @@ final class PromptSheet
         foreach ($prompt->questions as $i => $question) {
             $spot = $question->spot;
             if ($spot !== null && $spot->page === $page) {
-                $boxes .= Xml::element('rect', ['x' => $spot->x, 'y' => $spot->y, 'width' => $spot->w, 'height' => 64, 'rx' => 6, 'fill' => '#ffffff', 'stroke' => '#25323b', 'stroke-width' => 2])
-                    .Xml::element('text', ['x' => $spot->x + 10, 'y' => $spot->y + 26, 'font-family' => SceneSvg::FONT, 'font-size' => 22, 'fill' => '#25323b'], Xml::text(($i + 1).'.'));
+                $boxes .=
+                    Xml::element('rect', [
+                        'x' => $spot->x,
+                        'y' => $spot->y,
+                        'width' => $spot->w,
+                        'height' => 64,
+                        'rx' => 6,
+                        'fill' => '#ffffff',
+                        'stroke' => '#25323b',
+                        'stroke-width' => 2,
+                    ]).
+                    Xml::element(
+                        'text',
+                        [
+                            'x' => $spot->x + 10,
+                            'y' => $spot->y + 26,
+                            'font-family' => SceneSvg::FONT,
+                            'font-size' => 22,
+                            'fill' => '#25323b',
+                        ],
+                        Xml::text($i + 1 .'.'),
+                    );
             }
         }
 
@@ -102,7 +159,7 @@ final class PromptSheet
         foreach ($prompt->questions as $i => $question) {
             $spare = $question->spot === null;
             $words = PlainMaths::words($question->words);
-            foreach ($words === '' && ! $spare ? [] : Lines::of(($i + 1).'.  '.$words, self::LETTERS) as $line) {
+            foreach ($words === '' && ! $spare ? [] : Lines::of($i + 1 .'.  '.$words, self::LETTERS) as $line) {
                 $lines[] = [$line, false];
             }
             foreach (self::offered($question) as $line) {
@@ -123,11 +180,23 @@ final class PromptSheet
         if (isset($json['from'], $json['to']) && is_int($json['from']) && is_int($json['to'])) {
             $words = static fn (string $end): string => is_string($json[$end] ?? null) ? $json[$end] : '';
 
-            return [trim($words('low').'   '.implode('   ', array_map(static fn (int $step): string => "◯ {$step}", range($json['from'], $json['to']))).'   '.$words('high'))];
+            return [
+                trim(
+                    $words('low').
+                        '   '.
+                        implode(
+                            '   ',
+                            array_map(static fn (int $step): string => "◯ {$step}", range($json['from'], $json['to'])),
+                        ).
+                        '   '.
+                        $words('high'),
+                ),
+            ];
         }
         $offered = [];
         foreach (is_array($json['options'] ?? null) ? $json['options'] : [] as $i => $option) {
-            $words = is_array($option) && is_string($option['words'] ?? null) ? PlainMaths::words($option['words']) : '';
+            $words =
+                is_array($option) && is_string($option['words'] ?? null) ? PlainMaths::words($option['words']) : '';
             $offered[] = '      ◯  '.($words === '' ? chr(65 + (int) $i) : $words);
         }
 
@@ -146,7 +215,11 @@ final class PromptSheet
             [$line, $isRule] = array_shift($lines);
             $at += $isRule ? self::LINE : 0;
             $inside .= $isRule
-                ? Xml::element('path', ['d' => 'M'.(self::MARGIN + 18).' '.Xml::number($at - 6).'H'.(self::WIDTH - self::MARGIN), 'stroke' => '#8b8578', 'stroke-width' => 0.8])
+                ? Xml::element('path', [
+                    'd' => 'M'.(self::MARGIN + 18).' '.Xml::number($at - 6).'H'.(self::WIDTH - self::MARGIN),
+                    'stroke' => '#8b8578',
+                    'stroke-width' => 0.8,
+                ])
                 : self::write(self::MARGIN, $at, 11, $line);
             $at += self::LINE;
         }
@@ -156,8 +229,20 @@ final class PromptSheet
 
     private static function write(float $x, float $y, float $size, string $text, string $weight = 'normal'): string
     {
-        return $text === '' ? '' : Xml::element('text', [
-            'x' => $x, 'y' => $y, 'font-family' => SceneSvg::FONT, 'font-size' => $size, 'font-weight' => $weight, 'fill' => '#25323b', 'xml:space' => 'preserve',
-        ], Xml::text($text));
+        return $text === ''
+            ? ''
+            : Xml::element(
+                'text',
+                [
+                    'x' => $x,
+                    'y' => $y,
+                    'font-family' => SceneSvg::FONT,
+                    'font-size' => $size,
+                    'font-weight' => $weight,
+                    'fill' => '#25323b',
+                    'xml:space' => 'preserve',
+                ],
+                Xml::text($text),
+            );
     }
 }

@@ -27,9 +27,16 @@ final class SceneSvg
     /** A part of a page alone. */
     public static function part(Scene $scene, Pictures $pictures, string $page, CutOut $cut): string
     {
-        return Xml::element('svg', [
-            'xmlns' => 'http://www.w3.org/2000/svg', 'width' => $cut->w, 'height' => $cut->h, 'viewBox' => implode(' ', array_map(Xml::number(...), [$cut->x, $cut->y, $cut->w, $cut->h])),
-        ], self::draw($scene, $pictures, $page));
+        return Xml::element(
+            'svg',
+            [
+                'xmlns' => 'http://www.w3.org/2000/svg',
+                'width' => $cut->w,
+                'height' => $cut->h,
+                'viewBox' => implode(' ', array_map(Xml::number(...), [$cut->x, $cut->y, $cut->w, $cut->h])),
+            ],
+            self::draw($scene, $pictures, $page),
+        );
     }
 
     /** What is drawn on a page without what it lies on. */
@@ -60,7 +67,11 @@ final class SceneSvg
     public static function draw(Scene $scene, Pictures $pictures, string $page = '', bool $named = false): string
     {
         $draw = new ObjectSvg($pictures);
-        $drawing = Xml::element('g', $named ? ['id' => 'backdrop'] : [], BackdropSvg::draw($scene->backdrop($page), $pictures));
+        $drawing = Xml::element(
+            'g',
+            $named ? ['id' => 'backdrop'] : [],
+            BackdropSvg::draw($scene->backdrop($page), $pictures),
+        );
         foreach ($scene->onPage($page) as $placed) {
             $drawing .= self::placed($placed, $draw->draw($placed->object), $named);
         }
@@ -72,7 +83,10 @@ final class SceneSvg
     {
         $attributes = $named ? [self::OBJECT => self::named($placed)] : [];
         if ($placed->place !== null) {
-            [$a, $b, $c, $d, $e, $f] = array_map(static fn (float $n): string => rtrim(rtrim(number_format($n, 6, '.', ''), '0'), '.'), $placed->place->matrix());
+            [$a, $b, $c, $d, $e, $f] = array_map(
+                static fn (float $n): string => rtrim(rtrim(number_format($n, 6, '.', ''), '0'), '.'),
+                $placed->place->matrix(),
+            );
             $attributes['transform'] = "matrix({$a} {$b} {$c} {$d} {$e} {$f})";
         }
 
@@ -82,18 +96,23 @@ final class SceneSvg
     private static function named(PlacedObject $placed): string
     {
         return json_encode(
-            ['object' => $placed->object->toArray()] + ($placed->place === null ? [] : ['place' => $placed->place->toArray()]),
+            ['object' => $placed->object->toArray()] +
+                ($placed->place === null ? [] : ['place' => $placed->place->toArray()]),
             JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );
     }
 
     private static function page(string $inside): string
     {
-        return Xml::element('svg', [
-            'xmlns' => 'http://www.w3.org/2000/svg',
-            'width' => Page::WIDTH,
-            'height' => Page::HEIGHT,
-            'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
-        ], $inside);
+        return Xml::element(
+            'svg',
+            [
+                'xmlns' => 'http://www.w3.org/2000/svg',
+                'width' => Page::WIDTH,
+                'height' => Page::HEIGHT,
+                'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
+            ],
+            $inside,
+        );
     }
 }

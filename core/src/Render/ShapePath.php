@@ -21,11 +21,17 @@ final class ShapePath
 
     public static function box(BoxShape $shape): string
     {
-        [$x, $y, $w, $h] = [$shape->x / Page::TENTHS, $shape->y / Page::TENTHS, $shape->w / Page::TENTHS, $shape->h / Page::TENTHS];
+        [$x, $y, $w, $h] = [
+            $shape->x / Page::TENTHS,
+            $shape->y / Page::TENTHS,
+            $shape->w / Page::TENTHS,
+            $shape->h / Page::TENTHS,
+        ];
 
         return match ($shape->type) {
             'line' => self::path('M', $x, $y, 'L', $x + $w, $y + $h),
-            'arrow' => self::path('M', $x, $y, 'L', $x + $w, $y + $h).self::head($x + $w, $y + $h, $w, $h, $shape->width / Page::TENTHS),
+            'arrow' => self::path('M', $x, $y, 'L', $x + $w, $y + $h).
+                self::head($x + $w, $y + $h, $w, $h, $shape->width / Page::TENTHS),
             'rectangle' => self::path('M', $x, $y, 'L', $x + $w, $y, 'L', $x + $w, $y + $h, 'L', $x, $y + $h, 'Z'),
             'triangle' => self::path('M', $x + $w / 2, $y, 'L', $x + $w, $y + $h, 'L', $x, $y + $h, 'Z'),
             default => self::ellipse($x + $w / 2, $y + $h / 2, $w / 2, $h / 2),
@@ -69,9 +75,12 @@ final class ShapePath
             $after = $points[min($last, $i + 2)];
             $path .= self::path(
                 'C',
-                $from[0] + ($to[0] - $before[0]) / 6, $from[1] + ($to[1] - $before[1]) / 6,
-                $to[0] - ($after[0] - $from[0]) / 6, $to[1] - ($after[1] - $from[1]) / 6,
-                $to[0], $to[1],
+                $from[0] + ($to[0] - $before[0]) / 6,
+                $from[1] + ($to[1] - $before[1]) / 6,
+                $to[0] - ($after[0] - $from[0]) / 6,
+                $to[1] - ($after[1] - $from[1]) / 6,
+                $to[0],
+                $to[1],
             );
         }
 
@@ -85,20 +94,30 @@ final class ShapePath
             return '';
         }
         $reach = min($length, self::HEAD_LEAST + self::HEAD * $width);
-        [$dx, $dy] = [$w / $length * $reach, $h / $length * $reach];
+        [$dx, $dy] = [($w / $length) * $reach, ($h / $length) * $reach];
 
-        return self::path('M', $x - $dx - $dy / 2, $y - $dy + $dx / 2, 'L', $x, $y, 'L', $x - $dx + $dy / 2, $y - $dy - $dx / 2);
+        return self::path(
+            'M',
+            $x - $dx - $dy / 2,
+            $y - $dy + $dx / 2,
+            'L',
+            $x,
+            $y,
+            'L',
+            $x - $dx + $dy / 2,
+            $y - $dy - $dx / 2,
+        );
     }
 
     private static function ellipse(float $x, float $y, float $rx, float $ry): string
     {
         [$kx, $ky] = [$rx * self::ROUND, $ry * self::ROUND];
 
-        return self::path('M', $x + $rx, $y)
-            .self::path('C', $x + $rx, $y + $ky, $x + $kx, $y + $ry, $x, $y + $ry)
-            .self::path('C', $x - $kx, $y + $ry, $x - $rx, $y + $ky, $x - $rx, $y)
-            .self::path('C', $x - $rx, $y - $ky, $x - $kx, $y - $ry, $x, $y - $ry)
-            .self::path('C', $x + $kx, $y - $ry, $x + $rx, $y - $ky, $x + $rx, $y, 'Z');
+        return self::path('M', $x + $rx, $y).
+            self::path('C', $x + $rx, $y + $ky, $x + $kx, $y + $ry, $x, $y + $ry).
+            self::path('C', $x - $kx, $y + $ry, $x - $rx, $y + $ky, $x - $rx, $y).
+            self::path('C', $x - $rx, $y - $ky, $x - $kx, $y - $ry, $x, $y - $ry).
+            self::path('C', $x + $kx, $y - $ry, $x + $rx, $y - $ky, $x + $rx, $y, 'Z');
     }
 
     private static function path(string|float ...$parts): string
@@ -106,7 +125,8 @@ final class ShapePath
         $path = '';
         foreach ($parts as $part) {
             $letter = is_string($part);
-            $path .= ($path === '' || $letter || ctype_alpha($path[-1]) ? '' : ' ').($letter ? $part : Xml::number($part));
+            $path .=
+                ($path === '' || $letter || ctype_alpha($path[-1]) ? '' : ' ').($letter ? $part : Xml::number($part));
         }
 
         return $path;

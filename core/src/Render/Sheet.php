@@ -30,16 +30,29 @@ final class Sheet
     private const GAP = 18;
 
     /** One canvas, as large as the sheet allows under all that was asked and answered in words. */
-    public static function document(string $title, string $date, SheetCell $cell, Pictures $pictures, int $n = 1): string
-    {
+    public static function document(
+        string $title,
+        string $date,
+        SheetCell $cell,
+        Pictures $pictures,
+        int $n = 1,
+    ): string {
         $right = self::WIDTH - self::MARGIN;
         $hasCheck = $cell->level !== null || $cell->found !== '';
-        $inside = self::write(self::MARGIN, 48, 18, $cell->label, 'bold')
-            .self::write($right, 48, 11, $title.' · '.$date, 'normal', 'end')
-            .self::write(self::MARGIN, 66, 11, self::oneLine($cell->heading, $hasCheck ? 80 : 120), 'bold')
-            .self::strata($cell, $right, 66, 11, 60);
+        $inside =
+            self::write(self::MARGIN, 48, 18, $cell->label, 'bold').
+            self::write($right, 48, 11, $title.' · '.$date, 'normal', 'end').
+            self::write(self::MARGIN, 66, 11, self::oneLine($cell->heading, $hasCheck ? 80 : 120), 'bold').
+            self::strata($cell, $right, 66, 11, 60);
         $at = 66;
-        foreach ([...Lines::of($cell->words, self::LETTERS), ...array_merge(...array_map(static fn (string $answer): array => Lines::of($answer, self::LETTERS), $cell->answers))] as $line) {
+        foreach (
+            [
+                ...Lines::of($cell->words, self::LETTERS),
+                ...array_merge(
+                    ...array_map(static fn (string $answer): array => Lines::of($answer, self::LETTERS), $cell->answers),
+                ),
+            ] as $line
+        ) {
             $inside .= self::write(self::MARGIN, $at += 14, 11, $line);
         }
         $note = Lines::of(trim($cell->note), self::LETTERS);
@@ -49,7 +62,18 @@ final class Sheet
         $top = $at + 12;
         $low = self::HEIGHT - self::FOOT - 14 * count($note) - 4;
 
-        return self::sheet($n, $inside.self::canvas($cell, $pictures, self::MARGIN, $top, self::WIDTH - 2 * self::MARGIN, max(self::LEAST, $low - $top)));
+        return self::sheet(
+            $n,
+            $inside.
+                self::canvas(
+                    $cell,
+                    $pictures,
+                    self::MARGIN,
+                    $top,
+                    self::WIDTH - 2 * self::MARGIN,
+                    max(self::LEAST, $low - $top),
+                ),
+        );
     }
 
     /**
@@ -58,8 +82,14 @@ final class Sheet
      * @param  list<SheetCell>  $cells  as many as stand on it, or fewer on the last
      * @param  int  $count  for how many there is room
      */
-    public static function several(string $title, string $date, array $cells, int $count, Pictures $pictures, int $n = 1): string
-    {
+    public static function several(
+        string $title,
+        string $date,
+        array $cells,
+        int $count,
+        Pictures $pictures,
+        int $n = 1,
+    ): string {
         $across = $count <= 2 ? $count : ($count === 4 ? 2 : 3);
         $down = intdiv($count + $across - 1, $across);
         $top = 52;
@@ -74,14 +104,27 @@ final class Sheet
             $hasCheck = $cell->level !== null || $cell->found !== '';
             $answers = Lines::atMost(implode("\n", $cell->answers), $letters, $most);
             $words = Lines::atMost($cell->words, $letters, max(1, $most - count($answers)));
-            $inside .= self::write($x, $y + 10, 11, self::oneLine($cell->label, (int) ($width / ($hasCheck ? 11 : 5.5))), 'bold')
-                .self::strata($cell, $x + $width, $y + 10, 8, (int) ($width / 10));
+            $inside .=
+                self::write(
+                    $x,
+                    $y + 10,
+                    11,
+                    self::oneLine($cell->label, (int) ($width / ($hasCheck ? 11 : 5.5))),
+                    'bold',
+                ).self::strata($cell, $x + $width, $y + 10, 8, (int) ($width / 10));
             $at = $y + 12;
             foreach ([$cell->heading, ...$words, ...$answers] as $line) {
                 $inside .= self::write($x, $at += 10, 8, $line);
             }
-            $inside .= self::canvas($cell, $pictures, $x, $at + 6, $width, $y + $height - $at - 6 - ($cell->note === '' ? 0 : 12))
-                .self::write($x, $y + $height, 8, self::oneLine($cell->note, $letters));
+            $inside .=
+                self::canvas(
+                    $cell,
+                    $pictures,
+                    $x,
+                    $at + 6,
+                    $width,
+                    $y + $height - $at - 6 - ($cell->note === '' ? 0 : 12),
+                ).self::write($x, $y + $height, 8, self::oneLine($cell->note, $letters));
         }
 
         return self::sheet($n, $inside);
@@ -89,16 +132,28 @@ final class Sheet
 
     private static function sheet(int $n, string $inside): string
     {
-        return Xml::element('svg', [
-            'xmlns' => 'http://www.w3.org/2000/svg',
-            'width' => self::WIDTH.'pt',
-            'height' => self::HEIGHT.'pt',
-            'viewBox' => '0 0 '.self::WIDTH.' '.self::HEIGHT,
-        ], Xml::element('rect', ['width' => self::WIDTH, 'height' => self::HEIGHT, 'fill' => '#ffffff']).$inside.self::write(self::WIDTH - self::MARGIN, self::HEIGHT - 16, 9, (string) $n, 'normal', 'end'));
+        return Xml::element(
+            'svg',
+            [
+                'xmlns' => 'http://www.w3.org/2000/svg',
+                'width' => self::WIDTH.'pt',
+                'height' => self::HEIGHT.'pt',
+                'viewBox' => '0 0 '.self::WIDTH.' '.self::HEIGHT,
+            ],
+            Xml::element('rect', ['width' => self::WIDTH, 'height' => self::HEIGHT, 'fill' => '#ffffff']).
+                $inside.
+                self::write(self::WIDTH - self::MARGIN, self::HEIGHT - 16, 9, (string) $n, 'normal', 'end'),
+        );
     }
 
-    private static function canvas(SheetCell $cell, Pictures $pictures, float $x, float $y, float $width, float $height): string
-    {
+    private static function canvas(
+        SheetCell $cell,
+        Pictures $pictures,
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+    ): string {
         $scale = min($width / Page::WIDTH, $height / Page::HEIGHT);
         $place = [
             'x' => $x + ($width - Page::WIDTH * $scale) / 2,
@@ -108,8 +163,11 @@ final class Sheet
         ];
 
         // A nested svg cuts off what a pen drew beyond the edge of the page; the edge itself is drawn over it, whole.
-        return Xml::element('svg', $place + ['viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT], SceneSvg::draw($cell->scene, $pictures, $cell->page))
-            .Xml::element('rect', $place + ['fill' => 'none', 'stroke' => '#8b8578', 'stroke-width' => 0.75]);
+        return Xml::element(
+            'svg',
+            $place + ['viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT],
+            SceneSvg::draw($cell->scene, $pictures, $cell->page),
+        ).Xml::element('rect', $place + ['fill' => 'none', 'stroke' => '#8b8578', 'stroke-width' => 0.75]);
     }
 
     private static function write(
@@ -120,10 +178,21 @@ final class Sheet
         string $weight = 'normal',
         string $anchor = 'start',
     ): string {
-        return $text === '' ? '' : Xml::element('text', [
-            'x' => $x, 'y' => $y, 'font-family' => SceneSvg::FONT, 'font-size' => $size, 'font-weight' => $weight,
-            'text-anchor' => $anchor, 'fill' => '#25323b',
-        ], Xml::text($text));
+        return $text === ''
+            ? ''
+            : Xml::element(
+                'text',
+                [
+                    'x' => $x,
+                    'y' => $y,
+                    'font-family' => SceneSvg::FONT,
+                    'font-size' => $size,
+                    'font-weight' => $weight,
+                    'text-anchor' => $anchor,
+                    'fill' => '#25323b',
+                ],
+                Xml::text($text),
+            );
     }
 
     /** Three short stacked bars, filled from the bottom, and what was found in words, ending at $right. */
@@ -136,8 +205,14 @@ final class Sheet
         $bars = '';
         for ($layer = 1; $layer <= Level::Secure->value; $layer++) {
             $bars .= Xml::element('rect', [
-                'x' => $right - 18, 'y' => $base + 6 - 6 * $layer, 'width' => 18, 'height' => 4, 'rx' => 1,
-                'fill' => $layer <= $cell->level->value ? '#25323b' : 'none', 'stroke' => '#25323b', 'stroke-width' => 0.7,
+                'x' => $right - 18,
+                'y' => $base + 6 - 6 * $layer,
+                'width' => 18,
+                'height' => 4,
+                'rx' => 1,
+                'fill' => $layer <= $cell->level->value ? '#25323b' : 'none',
+                'stroke' => '#25323b',
+                'stroke-width' => 0.7,
             ]);
         }
 

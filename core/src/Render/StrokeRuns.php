@@ -63,7 +63,7 @@ final class StrokeRuns
 
     private static function width(Stroke $stroke, int $step): float
     {
-        return $stroke->width / Page::TENTHS * (6 + $step) / 14;
+        return (($stroke->width / Page::TENTHS) * (6 + $step)) / 14;
     }
 
     /**

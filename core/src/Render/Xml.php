@@ -12,7 +12,8 @@ final class Xml
     {
         $markup = '<'.$name;
         foreach ($attributes as $key => $value) {
-            $markup .= ' '.$key.'="'.(is_float($value) ? self::number($value) : self::text((string) $value)).'"';
+            $markup .=
+                ' '.$key.'="'.(is_float($value) ? self::number($value) : self::text((string) $value)).'"';
         }
 
         return $inside === '' ? $markup.'/>' : $markup.'>'.$inside.'</'.$name.'>';

@@ -16,7 +16,12 @@ final readonly class AnswerGroup
      * @param  non-empty-list<string>  $seats
      * @param  array<string, string>  $otherwise  by seat, what those wrote who wrote it otherwise
      */
-    public function __construct(public string $question, public string $written, public ?Outcome $outcome, public array $seats, public array $otherwise = [])
-    {
+    public function __construct(
+        public string $question,
+        public string $written,
+        public ?Outcome $outcome,
+        public array $seats,
+        public array $otherwise = [],
+    ) {
     }
 }

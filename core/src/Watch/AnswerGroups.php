@@ -40,7 +40,10 @@ final readonly class AnswerGroups
             }
             $groups = $found[$question->id] ?? [];
             foreach ($groups as $i => $group) {
-                if ($group['outcome'] === $outcome && self::agree($group['question'], $group['answer'], $question, $answer, $outcome)) {
+                if (
+                    $group['outcome'] === $outcome &&
+                    self::agree($group['question'], $group['answer'], $question, $answer, $outcome)
+                ) {
                     $groups[$i]['seats'][] = $seat;
                     $groups[$i]['written'][$seat] = $written;
                     $found[$question->id] = $groups;
@@ -48,7 +51,13 @@ final readonly class AnswerGroups
                     continue 2;
                 }
             }
-            $found[$question->id][] = ['question' => $question, 'answer' => $answer, 'outcome' => $outcome, 'seats' => [$seat], 'written' => [$seat => $written]];
+            $found[$question->id][] = [
+                'question' => $question,
+                'answer' => $answer,
+                'outcome' => $outcome,
+                'seats' => [$seat],
+                'written' => [$seat => $written],
+            ];
         }
         $all = [];
         foreach ($found as $id => $groups) {
@@ -56,7 +65,13 @@ final readonly class AnswerGroups
             foreach ($groups as $group) {
                 $spellings = array_count_values($group['written']);
                 $written = (string) array_search(max($spellings), $spellings, true);
-                $all[] = new AnswerGroup((string) $id, $written, $group['outcome'], $group['seats'], array_filter($group['written'], static fn (string $one): bool => $one !== $written));
+                $all[] = new AnswerGroup(
+                    (string) $id,
+                    $written,
+                    $group['outcome'],
+                    $group['seats'],
+                    array_filter($group['written'], static fn (string $one): bool => $one !== $written),
+                );
             }
         }
 
@@ -66,7 +81,13 @@ final readonly class AnswerGroups
     /** @return list<AnswerGroup> the groups of one student's answers with an outcome */
     public function of(string $seat, Outcome $outcome): array
     {
-        return array_values(array_filter($this->groups, static fn (AnswerGroup $group): bool => $group->outcome === $outcome && in_array($seat, $group->seats, true)));
+        return array_values(
+            array_filter(
+                $this->groups,
+                static fn (AnswerGroup $group): bool => $group->outcome === $outcome &&
+                    in_array($seat, $group->seats, true),
+            ),
+        );
     }
 
     private static function agree(Question $one, mixed $first, Question $other, mixed $second, ?Outcome $outcome): bool

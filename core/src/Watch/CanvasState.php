@@ -47,15 +47,17 @@ enum CanvasState: string
             $nowMs - $canvas->lastStrokeMs < $settings->quietMinutes * self::MINUTE_MS => self::Pausing,
             default => self::Quiet,
         };
-        $states = array_keys(array_filter([
-            self::Unreadable->value => $canvas->isUnreadable,
-            self::Away->value => ! $canvas->isHere,
-            self::HandUp->value => $canvas->hasHandUp,
-            self::Sent->value => $canvas->sentAtMs !== null,
-            self::Elsewhere->value => $canvas->isElsewhere,
-            // Whoever is away draws nothing that could be seen.
-            $work->value => $canvas->isHere || $work !== self::Drawing,
-        ]));
+        $states = array_keys(
+            array_filter([
+                self::Unreadable->value => $canvas->isUnreadable,
+                self::Away->value => ! $canvas->isHere,
+                self::HandUp->value => $canvas->hasHandUp,
+                self::Sent->value => $canvas->sentAtMs !== null,
+                self::Elsewhere->value => $canvas->isElsewhere,
+                // Whoever is away draws nothing that could be seen.
+                $work->value => $canvas->isHere || $work !== self::Drawing,
+            ]),
+        );
 
         return array_map(self::from(...), $states === [] ? [$work->value] : $states);
     }

@@ -8,7 +8,11 @@ namespace Crag\Watch;
 final readonly class Noticed
 {
     /** @param  array<string, string|int>  $values  by their names in the sentence */
-    public function __construct(public Signal $signal, public string $seat, public string $sentence, public array $values)
-    {
+    public function __construct(
+        public Signal $signal,
+        public string $seat,
+        public string $sentence,
+        public array $values,
+    ) {
     }
 }

@@ -31,8 +31,12 @@ final readonly class Signals
     private const MINUTE_MS = 60_000;
 
     /** @param  list<Watched>  $canvases  those that may be spoken of */
-    private function __construct(private array $canvases, private AnswerGroups $answers, private WatchSettings $settings, private int $nowMs)
-    {
+    private function __construct(
+        private array $canvases,
+        private AnswerGroups $answers,
+        private WatchSettings $settings,
+        private int $nowMs,
+    ) {
     }
 
     /**
@@ -43,19 +47,24 @@ final readonly class Signals
     {
         $spoken = [];
         foreach ($canvases as $canvas) {
-            $canvas->isKnocking || $canvas->isCovered || $spoken[] = $canvas;
+            if (! ($canvas->isKnocking || $canvas->isCovered)) {
+                $spoken[] = $canvas;
+            }
         }
         $signals = new self($spoken, $answers, $settings, $nowMs);
         $noticed = [];
         foreach (Signal::cases() as $signal) {
             if ($settings->hears($signal)) {
-                array_push($noticed, ...match ($signal) {
-                    Signal::SentWrong => $signals->sentWrong(),
-                    Signal::RubbingOut => $signals->rubbingOut(),
-                    Signal::LongStill => $signals->longStill(),
-                    Signal::SameSlip => $signals->sameSlip(),
-                    Signal::FarAhead => $signals->farAhead(),
-                });
+                array_push(
+                    $noticed,
+                    ...match ($signal) {
+                        Signal::SentWrong => $signals->sentWrong(),
+                        Signal::RubbingOut => $signals->rubbingOut(),
+                        Signal::LongStill => $signals->longStill(),
+                        Signal::SameSlip => $signals->sameSlip(),
+                        Signal::FarAhead => $signals->farAhead(),
+                    },
+                );
             }
         }
 
@@ -69,7 +78,9 @@ final readonly class Signals
         foreach ($this->canvases as $canvas) {
             $wrong = $canvas->sentAtMs === null ? null : $this->answers->of($canvas->seat, Outcome::Wrong)[0] ?? null;
             if ($wrong !== null) {
-                $noticed[] = new Noticed(Signal::SentWrong, $canvas->seat, 'Sent :answer', ['answer' => $wrong->written]);
+                $noticed[] = new Noticed(Signal::SentWrong, $canvas->seat, 'Sent :answer', [
+                    'answer' => $wrong->written,
+                ]);
             }
         }
 
@@ -81,8 +92,14 @@ final readonly class Signals
     {
         $noticed = [];
         foreach ($this->canvases as $canvas) {
-            if ($canvas->rubbedOut >= $this->settings->rubOuts && $canvas->lastStrokeMs !== null && $this->nowMs - $canvas->lastStrokeMs <= self::RUBBING_MS) {
-                $noticed[] = new Noticed(Signal::RubbingOut, $canvas->seat, 'Rubbed out :n times in five minutes', ['n' => $canvas->rubbedOut]);
+            if (
+                $canvas->rubbedOut >= $this->settings->rubOuts &&
+                $canvas->lastStrokeMs !== null &&
+                $this->nowMs - $canvas->lastStrokeMs <= self::RUBBING_MS
+            ) {
+                $noticed[] = new Noticed(Signal::RubbingOut, $canvas->seat, 'Rubbed out :n times in five minutes', [
+                    'n' => $canvas->rubbedOut,
+                ]);
             }
         }
 
@@ -95,19 +112,27 @@ final readonly class Signals
         $still = [];
         foreach ($this->canvases as $canvas) {
             $since = max($canvas->lastStrokeMs ?? 0, $canvas->givenAtMs ?? 0);
-            if ($canvas->isHere && ! $canvas->isElsewhere && $canvas->sentAtMs === null && $since > 0
-                && $this->nowMs - $since >= $this->settings->stillMinutes * self::MINUTE_MS) {
+            if (
+                $canvas->isHere &&
+                ! $canvas->isElsewhere &&
+                $canvas->sentAtMs === null &&
+                $since > 0 &&
+                $this->nowMs - $since >= $this->settings->stillMinutes * self::MINUTE_MS
+            ) {
                 $still[] = [$since, $canvas];
             }
         }
         usort($still, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return array_map(fn (array $one): Noticed => new Noticed(
-            Signal::LongStill,
-            $one[1]->seat,
-            $one[1]->lastStrokeMs === null ? 'Nothing drawn for :n min' : 'No stroke for :n min',
-            ['n' => intdiv($this->nowMs - $one[0], self::MINUTE_MS)],
-        ), array_slice($still, 0, self::MOST_STILL));
+        return array_map(
+            fn (array $one): Noticed => new Noticed(
+                Signal::LongStill,
+                $one[1]->seat,
+                $one[1]->lastStrokeMs === null ? 'Nothing drawn for :n min' : 'No stroke for :n min',
+                ['n' => intdiv($this->nowMs - $one[0], self::MINUTE_MS)],
+            ),
+            array_slice($still, 0, self::MOST_STILL),
+        );
     }
 
     /** @return list<Noticed> */
@@ -121,7 +146,10 @@ final readonly class Signals
                 continue;
             }
             foreach ($seats as $seat) {
-                $noticed[$seat] ??= new Noticed(Signal::SameSlip, $seat, ':answer, as :n say', ['answer' => $group->written, 'n' => count($seats)]);
+                $noticed[$seat] ??= new Noticed(Signal::SameSlip, $seat, ':answer, as :n say', [
+                    'answer' => $group->written,
+                    'n' => count($seats),
+                ]);
             }
         }
 
@@ -142,9 +170,17 @@ final readonly class Signals
         $noticed = [];
         foreach ($here as $canvas) {
             if ($canvas->prompt - $middle >= 2) {
-                $noticed[] = new Noticed(Signal::FarAhead, $canvas->seat, 'At prompt :n; the middle of the class is at :middle', ['n' => $canvas->prompt, 'middle' => $middle]);
+                $noticed[] = new Noticed(
+                    Signal::FarAhead,
+                    $canvas->seat,
+                    'At prompt :n; the middle of the class is at :middle',
+                    ['n' => $canvas->prompt, 'middle' => $middle],
+                );
             } elseif ($canvas->sentAtMs !== null && 4 * $sent <= count($here)) {
-                $noticed[] = new Noticed(Signal::FarAhead, $canvas->seat, 'Has sent; :n of :all have', ['n' => $sent, 'all' => count($here)]);
+                $noticed[] = new Noticed(Signal::FarAhead, $canvas->seat, 'Has sent; :n of :all have', [
+                    'n' => $sent,
+                    'all' => count($here),
+                ]);
             }
         }
 

@@ -59,7 +59,9 @@ final readonly class WatchSettings
             $number('still_minutes'),
             $number('rub_outs'),
             $number('same_slip'),
-            array_values(array_filter(Signal::cases(), static fn (Signal $signal): bool => in_array($signal->value, $off, true))),
+            array_values(
+                array_filter(Signal::cases(), static fn (Signal $signal): bool => in_array($signal->value, $off, true)),
+            ),
         );
     }
 

@@ -26,7 +26,14 @@ final class RunTest extends TestCase
     public function test_a_line_is_an_ask(string $line, QuestionKind $kind, ?string $key, ?int $seconds): void
     {
         $ask = AskLine::read($line);
-        self::assertSame([$kind, $key, $seconds], [$ask->question->asked->kind(), $ask->question->asked->hasKey() ? $ask->question->asked->key() : null, $ask->seconds]);
+        self::assertSame(
+            [$kind, $key, $seconds],
+            [
+                $ask->question->asked->kind(),
+                $ask->question->asked->hasKey() ? $ask->question->asked->key() : null,
+                $ask->seconds,
+            ],
+        );
         self::assertSame(trim(explode('|', $line)[0]), $ask->question->words);
         self::assertSame($line, $ask->line);
     }
@@ -46,14 +53,24 @@ final class RunTest extends TestCase
         $force = AskLine::read('F? | 80 N')->question;
         $way = AskLine::read('Which way? | up; *down')->question;
         $free = AskLine::read('Why?')->question;
-        $result = RunResult::of([
-            [$force, ['ada' => '80 N', 'bo' => '0.08 kN', 'cy' => '8 N']],
-            [$way, ['ada' => 'o2', 'bo' => 'o1', 'dee' => 'o2']],
-            [$free, ['ada' => 'because']],
-        ], ['ada' => 'Red', 'bo' => 'Red', 'cy' => 'Blue', 'dee' => 'Blue', 'eve' => 'Blue']);
+        $result = RunResult::of(
+            [
+                [$force, ['ada' => '80 N', 'bo' => '0.08 kN', 'cy' => '8 N']],
+                [$way, ['ada' => 'o2', 'bo' => 'o1', 'dee' => 'o2']],
+                [$free, ['ada' => 'because']],
+            ],
+            ['ada' => 'Red', 'bo' => 'Red', 'cy' => 'Blue', 'dee' => 'Blue', 'eve' => 'Blue'],
+        );
         self::assertSame(2, $result->of);
         self::assertSame(['ada' => 2, 'bo' => 1, 'cy' => 0, 'dee' => 1], $result->right);
-        self::assertSame([['words' => 'F?', 'answered' => 3, 'right' => 2], ['words' => 'Which way?', 'answered' => 3, 'right' => 2], ['words' => 'Why?', 'answered' => 1, 'right' => null]], $result->asks);
+        self::assertSame(
+            [
+                ['words' => 'F?', 'answered' => 3, 'right' => 2],
+                ['words' => 'Which way?', 'answered' => 3, 'right' => 2],
+                ['words' => 'Why?', 'answered' => 1, 'right' => null],
+            ],
+            $result->asks,
+        );
         self::assertSame(['Red' => 1.5, 'Blue' => 0.5], $result->teams, 'who answered nothing counts nowhere');
         self::assertSame([1, 2, 1], $result->spread());
         self::assertSame([], RunResult::of([])->right);

@@ -12,8 +12,13 @@ use PHPUnit\Framework\TestCase;
 final class ByteBudgetTest extends TestCase
 {
     #[DataProvider('full')]
-    public function test_what_fits_is_taken_and_one_byte_more_is_refused_with_its_reason(int $canvas, ?int $seat, ?int $session, int $fits, string $reason): void
-    {
+    public function test_what_fits_is_taken_and_one_byte_more_is_refused_with_its_reason(
+        int $canvas,
+        ?int $seat,
+        ?int $session,
+        int $fits,
+        string $reason,
+    ): void {
         $budget = new ByteBudget($canvas, $seat, $session);
         try {
             $budget->take($fits + 1);
@@ -23,7 +28,10 @@ final class ByteBudgetTest extends TestCase
         }
         self::assertSame([$canvas, $session], [$budget->ofCanvas(), $budget->ofSession()], 'a refusal takes nothing');
         $budget->take($fits);
-        self::assertSame([$canvas + $fits, $session === null ? null : $session + $fits], [$budget->ofCanvas(), $budget->ofSession()]);
+        self::assertSame(
+            [$canvas + $fits, $session === null ? null : $session + $fits],
+            [$budget->ofCanvas(), $budget->ofSession()],
+        );
     }
 
     /** @return iterable<string, array{int, ?int, ?int, int, string}> */

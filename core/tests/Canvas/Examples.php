@@ -12,8 +12,21 @@ final class Examples
     /** @return array<string, array<string, mixed>> by kind */
     public static function all(): array
     {
-        $box = ['x' => 1000, 'y' => 2000, 'w' => 3000, 'h' => -1500, 'colour' => '#a8452e', 'width' => 40, 'filled' => true];
-        $points = ['points' => [1000, 1000, 4000, 1500, 3000, 5000], 'colour' => '#2c6e8f', 'width' => 20, 'filled' => true];
+        $box = [
+            'x' => 1000,
+            'y' => 2000,
+            'w' => 3000,
+            'h' => -1500,
+            'colour' => '#a8452e',
+            'width' => 40,
+            'filled' => true,
+        ];
+        $points = [
+            'points' => [1000, 1000, 4000, 1500, 3000, 5000],
+            'colour' => '#2c6e8f',
+            'width' => 20,
+            'filled' => true,
+        ];
 
         return [
             'stroke' => self::stroke(),
@@ -38,8 +51,15 @@ final class Examples
     public static function stroke(): array
     {
         return [
-            'type' => 'stroke', 'colour' => '#25323b', 'width' => 40,
-            'ink' => Ink::of([[1000, 1000, 128, 0], [3000, 1600, 200, 16], [5000, 1000, 60, 32], [7000, 2400, 128, 48]])->encode(),
+            'type' => 'stroke',
+            'colour' => '#25323b',
+            'width' => 40,
+            'ink' => Ink::of([
+                [1000, 1000, 128, 0],
+                [3000, 1600, 200, 16],
+                [5000, 1000, 60, 32],
+                [7000, 2400, 128, 48],
+            ])->encode(),
         ];
     }
 
@@ -47,8 +67,15 @@ final class Examples
     public static function text(): array
     {
         return [
-            'type' => 'text', 'x' => 800, 'y' => 3000, 'w' => 3600, 'size' => 36, 'colour' => '#25323b', 'align' => 'middle',
-            'fixed' => false, 'text' => "M = F × d\nالعزم = القوة × الذراع",
+            'type' => 'text',
+            'x' => 800,
+            'y' => 3000,
+            'w' => 3600,
+            'size' => 36,
+            'colour' => '#25323b',
+            'align' => 'middle',
+            'fixed' => false,
+            'text' => "M = F × d\nالعزم = القوة × الذراع",
         ];
     }
 
@@ -56,15 +83,31 @@ final class Examples
     public static function maths(): array
     {
         return [
-            'type' => 'maths', 'x' => 9000, 'y' => 3000, 'size' => 40, 'colour' => '#4f7a3a', 'source' => '\frac{1}{2}',
-            'path' => 'M0 0L500 0Q600 200 500 400L0 400ZM100 100C120 120 180 120 200 100Z', 'wide' => 600, 'tall' => 400,
+            'type' => 'maths',
+            'x' => 9000,
+            'y' => 3000,
+            'size' => 40,
+            'colour' => '#4f7a3a',
+            'source' => '\frac{1}{2}',
+            'path' => 'M0 0L500 0Q600 200 500 400L0 400ZM100 100C120 120 180 120 200 100Z',
+            'wide' => 600,
+            'tall' => 400,
         ];
     }
 
     /** @return array<string, mixed> */
     public static function note(): array
     {
-        return ['type' => 'note', 'x' => 500, 'y' => 6000, 'w' => 2600, 'h' => 2000, 'size' => 24, 'colour' => '#f6e7b0', 'text' => "Check the pivot\u{2028} first"];
+        return [
+            'type' => 'note',
+            'x' => 500,
+            'y' => 6000,
+            'w' => 2600,
+            'h' => 2000,
+            'size' => 24,
+            'colour' => '#f6e7b0',
+            'text' => "Check the pivot\u{2028} first",
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -76,12 +119,26 @@ final class Examples
     /** @return array<string, mixed> */
     public static function picture(): array
     {
-        return ['type' => 'picture', 'asset' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 'x' => 9000, 'y' => 5000, 'w' => 4000, 'h' => 3000, 'alt' => 'The footbridge'];
+        return [
+            'type' => 'picture',
+            'asset' => '01ARZ3NDEKTSV4RRFFQ69G5FAV',
+            'x' => 9000,
+            'y' => 5000,
+            'w' => 4000,
+            'h' => 3000,
+            'alt' => 'The footbridge',
+        ];
     }
 
     /** @return array<string, mixed> */
     public static function piece(): array
     {
-        return ['type' => 'piece', 'alt' => 'A weight of 240 N', 'locked' => false, 'stack' => false, 'of' => self::stamp()];
+        return [
+            'type' => 'piece',
+            'alt' => 'A weight of 240 N',
+            'locked' => false,
+            'stack' => false,
+            'of' => self::stamp(),
+        ];
     }
 }

@@ -31,7 +31,13 @@ final class HistoryTest extends TestCase
 
     public function test_nobody_undoes_what_somebody_else_made(): void
     {
-        self::assertNext('a', null, Logs::stroke('a'), Logs::stroke('other', 0, 'seat-two'), Logs::stroke('t', 0, null));
+        self::assertNext(
+            'a',
+            null,
+            Logs::stroke('a'),
+            Logs::stroke('other', 0, 'seat-two'),
+            Logs::stroke('t', 0, null),
+        );
     }
 
     public function test_a_hand_out_is_not_undone_by_a_student(): void
@@ -42,7 +48,13 @@ final class HistoryTest extends TestCase
 
     public function test_what_giving_back_put_away_is_no_longer_the_students_to_undo_or_redo(): void
     {
-        $log = [Logs::stroke('a'), Logs::stroke('b'), Logs::stroke('c'), Logs::undo('u', 'c'), Logs::giveBack('g', 'a')];
+        $log = [
+            Logs::stroke('a'),
+            Logs::stroke('b'),
+            Logs::stroke('c'),
+            Logs::undo('u', 'c'),
+            Logs::giveBack('g', 'a'),
+        ];
         self::assertNext('a', null, ...$log);
         self::assertNext('d', null, ...$log, ...[Logs::stroke('d')]);
         self::assertNext('b', 'c', ...$log, ...[Logs::undo('v', 'g', null)]);

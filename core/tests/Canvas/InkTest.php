@@ -37,7 +37,7 @@ final class InkTest extends TestCase
         for ($i = 0; $i < 120; $i++) {
             $x = 4000 + 25 * $i;
             $y = (int) (5000 + 900 * sin($i / 9));
-            $pressure = 120 + ($i * 7) % 23;
+            $pressure = 120 + (($i * 7) % 23);
             $samples[] = [$x, $y, $pressure, $i * 8];
             $plain[] = ['x' => $x / 10, 'y' => $y / 10, 'pressure' => $pressure, 't' => $i * 8];
         }
@@ -56,7 +56,12 @@ final class InkTest extends TestCase
         self::assertSame([[40, 0, 104, 0], [160, 0, 116, 7], [160, 160, 116, 12]], $ink->part(4, 24)->samples());
         self::assertSame([[0, 0, 100, 0]], $ink->part(0, 0)->samples());
         self::assertSame($ink->samples(), $ink->part(0, 32)->samples());
-        self::assertSame([[-10, -10, 5, 0], [-13, -13, 5, 1]], Ink::of([[-10, -10, 5, 0], [-21, -21, 5, 4]])->part(0, 4)->samples());
+        self::assertSame(
+            [[-10, -10, 5, 0], [-13, -13, 5, 1]],
+            Ink::of([[-10, -10, 5, 0], [-21, -21, 5, 4]])
+                ->part(0, 4)
+                ->samples(),
+        );
     }
 
     public function test_kept_ink_reads_back_as_it_was_written(): void
@@ -84,7 +89,10 @@ final class InkTest extends TestCase
         yield 'far off the page' => [self::raw(99_999, 0, 0, 0), 'off the page'];
         yield 'a pressure of 300' => [self::raw(0, 0, 300, 0), 'pressure is 300'];
         yield 'a time before the first' => [self::raw(0, 0, 0, -5), 'times do not rise'];
-        yield 'too many points' => [base64_encode(str_repeat("\0\0\0\0", Ink::MOST_SAMPLES + 1)), 'more than 4000 points'];
+        yield 'too many points' => [
+            base64_encode(str_repeat("\0\0\0\0", Ink::MOST_SAMPLES + 1)),
+            'more than 4000 points',
+        ];
     }
 
     private static function raw(int ...$numbers): string
@@ -93,7 +101,7 @@ final class InkTest extends TestCase
         foreach ($numbers as $number) {
             $zigzag = $number < 0 ? -2 * $number - 1 : 2 * $number;
             while ($zigzag > 127) {
-                $bytes .= chr($zigzag & 127 | 128);
+                $bytes .= chr(($zigzag & 127) | 128);
                 $zigzag >>= 7;
             }
             $bytes .= chr($zigzag);

@@ -32,16 +32,28 @@ final class Logs
     {
         $ink = Ink::of([[$x, 1000, 128, 0], [$x + 100, 1200, 128, 16]])->encode();
 
-        return self::operation($id, 'add', [
-            'object' => ['type' => 'stroke', 'colour' => '#25323b', 'width' => 40, 'ink' => $ink],
-        ], $seat);
+        return self::operation(
+            $id,
+            'add',
+            [
+                'object' => ['type' => 'stroke', 'colour' => '#25323b', 'width' => 40, 'ink' => $ink],
+            ],
+            $seat,
+        );
     }
 
     public static function text(string $id, string $text): Operation
     {
-        return self::operation($id, 'add', ['object' => [
-            'type' => 'text', 'x' => 100, 'y' => 200, 'size' => 36, 'colour' => '#25323b', 'text' => $text,
-        ]]);
+        return self::operation($id, 'add', [
+            'object' => [
+                'type' => 'text',
+                'x' => 100,
+                'y' => 200,
+                'size' => 36,
+                'colour' => '#25323b',
+                'text' => $text,
+            ],
+        ]);
     }
 
     /** @param  array<string, mixed>  $object */
@@ -57,9 +69,16 @@ final class Logs
      */
     public static function piece(string $id, array $how = []): Operation
     {
-        return Operation::read([
-            'id' => self::id($id), 'kind' => 'add', 'layer' => 'pieces', 'at' => 1_000, 'body' => ['object' => $how + Examples::piece()],
-        ], Author::teacher());
+        return Operation::read(
+            [
+                'id' => self::id($id),
+                'kind' => 'add',
+                'layer' => 'pieces',
+                'at' => 1_000,
+                'body' => ['object' => $how + Examples::piece()],
+            ],
+            Author::teacher(),
+        );
     }
 
     /** The same operation on a page that another one added. */
@@ -67,7 +86,10 @@ final class Logs
     {
         $json = $operation->toArray();
 
-        return Operation::read([...$json, 'body' => [...(array) $json['body'], 'page' => self::id($page)]], $operation->author);
+        return Operation::read(
+            [...$json, 'body' => [...(array) $json['body'], 'page' => self::id($page)]],
+            $operation->author,
+        );
     }
 
     public static function retype(string $id, string $target, string $text): Operation
@@ -96,12 +118,22 @@ final class Logs
     }
 
     /** @param  ?array<string, mixed>  $body  null for a stroke */
-    public static function coach(string $id, string $kind = 'add', ?array $body = null, string $layer = 'coach'): Operation
-    {
-        return Operation::read([
-            'id' => self::id($id), 'kind' => $kind, 'layer' => $layer, 'at' => 1_000,
-            'body' => $body ?? ['object' => Examples::all()['stroke']],
-        ], Author::teacher());
+    public static function coach(
+        string $id,
+        string $kind = 'add',
+        ?array $body = null,
+        string $layer = 'coach',
+    ): Operation {
+        return Operation::read(
+            [
+                'id' => self::id($id),
+                'kind' => $kind,
+                'layer' => $layer,
+                'at' => 1_000,
+                'body' => $body ?? ['object' => Examples::all()['stroke']],
+            ],
+            Author::teacher(),
+        );
     }
 
     /** Short names made long enough to be ids. */

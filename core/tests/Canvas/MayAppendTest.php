@@ -34,18 +34,30 @@ final class MayAppendTest extends TestCase
     {
         $lead = Logs::stroke('n', 0, null);
         yield 'a student on the lead layer' => [
-            Operation::read($lead->toArray(), Author::seat(Logs::SEAT)), 'lead layer',
+            Operation::read($lead->toArray(), Author::seat(Logs::SEAT)),
+            'lead layer',
         ];
         yield 'a teacher on the student layer' => [
-            Operation::read(Logs::stroke('n')->toArray(), Author::teacher()), 'student layer',
+            Operation::read(Logs::stroke('n')->toArray(), Author::teacher()),
+            'student layer',
         ];
         yield 'a student handing out' => [
-            Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']]), 'Only the teacher',
+            Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']]),
+            'Only the teacher',
         ];
         yield 'a student starting fresh' => [Logs::operation('n', 'fresh'), 'Only the teacher'];
-        yield 'a teacher answering' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 3], null), 'Only students'];
-        yield 'an answer to nothing' => [Logs::operation('n', 'answer', ['question' => 'q2', 'value' => 3]), 'no longer asked'];
-        yield 'an answer that is none' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 9]), 'no answer to this'];
+        yield 'a teacher answering' => [
+            Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 3], null),
+            'Only students',
+        ];
+        yield 'an answer to nothing' => [
+            Logs::operation('n', 'answer', ['question' => 'q2', 'value' => 3]),
+            'no longer asked',
+        ];
+        yield 'an answer that is none' => [
+            Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 9]),
+            'no answer to this',
+        ];
         yield 'undoing an answer' => [Logs::undo('n', 'answer'), 'cannot be the target'];
         yield 'erasing what is not there' => [Logs::remove('n', 'ghost'), 'nothing called'];
         yield 'erasing what another wrote' => [Logs::remove('n', 'theirs'), 'somebody else'];
@@ -54,25 +66,58 @@ final class MayAppendTest extends TestCase
         yield 'erasing an eraser' => [Logs::remove('n', 'rub'), 'cannot be the target'];
         yield 'retyping a stroke' => [Logs::retype('n', 'stroke', 'x'), 'cannot be the target'];
         yield 'undoing an undo' => [Logs::undo('n', 'undo'), 'cannot be the target'];
-        yield 'moving another\'s' => [Logs::operation('n', 'arrange', ['targets' => [Logs::id('theirs')], 'order' => 'front']), 'somebody else'];
+        yield 'moving another\'s' => [
+            Logs::operation('n', 'arrange', ['targets' => [Logs::id('theirs')], 'order' => 'front']),
+            'somebody else',
+        ];
         yield 'losing a piece' => [Logs::remove('n', 'piece'), 'somebody else'];
-        yield 'repainting a piece' => [Logs::operation('n', 'change', ['target' => Logs::id('piece'), 'set' => ['alt' => 'x']]), 'somebody else'];
-        yield 'locking' => [Logs::operation('n', 'arrange', ['targets' => [Logs::id('stroke')], 'lock' => true]), 'Only the teacher'];
-        yield 'cutting words' => [Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('words'), 'keep' => []]]]), 'cannot be the target'];
+        yield 'repainting a piece' => [
+            Logs::operation('n', 'change', ['target' => Logs::id('piece'), 'set' => ['alt' => 'x']]),
+            'somebody else',
+        ];
+        yield 'locking' => [
+            Logs::operation('n', 'arrange', ['targets' => [Logs::id('stroke')], 'lock' => true]),
+            'Only the teacher',
+        ];
+        yield 'cutting words' => [
+            Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('words'), 'keep' => []]]]),
+            'cannot be the target',
+        ];
         yield 'the third of two' => [Logs::remove('n', Logs::id('pasted').'.2'), 'cannot be the target'];
         yield 'one of a single one' => [Logs::remove('n', Logs::id('stroke').'.0'), 'cannot be the target'];
         yield 'a page that is none' => [Logs::onPage('ghost', Logs::stroke('n')), 'nothing called'];
         yield 'a stroke as a page' => [Logs::onPage('stroke', Logs::stroke('n')), 'cannot be the target'];
         yield 'removing a page' => [Logs::remove('n', 'page'), 'cannot be the target'];
-        yield 'a student giving back' => [Logs::operation('n', 'give_back', ['target' => Logs::id('stroke')]), 'Only the teacher'];
+        yield 'a student giving back' => [
+            Logs::operation('n', 'give_back', ['target' => Logs::id('stroke')]),
+            'Only the teacher',
+        ];
         yield 'giving back what never was' => [Logs::giveBack('n', 'ghost'), 'nothing called'];
-        yield 'a student as coach' => [Operation::read(Logs::coach('n')->toArray(), Author::seat(Logs::SEAT)), 'coach layer'];
-        yield 'coach ink rubbing out a student\'s' => [Logs::coach('n', 'remove', ['targets' => [Logs::id('stroke')]]), 'somebody else'];
-        yield 'coach ink moving a piece' => [Logs::coach('n', 'arrange', ['targets' => [Logs::id('piece')], 'order' => 'front']), 'somebody else'];
-        yield 'coach ink undoing what was handed out' => [Logs::coach('n', 'withdraw', ['target' => Logs::id('lead')]), 'somebody else'];
-        yield 'coach ink handing out' => [Logs::coach('n', 'backdrop', ['backdrop' => ['kind' => 'lined']]), 'coach layer'];
+        yield 'a student as coach' => [
+            Operation::read(Logs::coach('n')->toArray(), Author::seat(Logs::SEAT)),
+            'coach layer',
+        ];
+        yield 'coach ink rubbing out a student\'s' => [
+            Logs::coach('n', 'remove', ['targets' => [Logs::id('stroke')]]),
+            'somebody else',
+        ];
+        yield 'coach ink moving a piece' => [
+            Logs::coach('n', 'arrange', ['targets' => [Logs::id('piece')], 'order' => 'front']),
+            'somebody else',
+        ];
+        yield 'coach ink undoing what was handed out' => [
+            Logs::coach('n', 'withdraw', ['target' => Logs::id('lead')]),
+            'somebody else',
+        ];
+        yield 'coach ink handing out' => [
+            Logs::coach('n', 'backdrop', ['backdrop' => ['kind' => 'lined']]),
+            'coach layer',
+        ];
         yield 'coach ink adding a page' => [Logs::coach('n', 'page', []), 'coach layer'];
-        yield 'coach ink giving back' => [Logs::coach('n', 'give_back', ['target' => Logs::id('stroke')]), 'coach layer'];
+        yield 'coach ink giving back' => [
+            Logs::coach('n', 'give_back', ['target' => Logs::id('stroke')]),
+            'coach layer',
+        ];
         yield 'private ink on a student\'s log' => [Logs::coach('n', layer: 'private'), 'private layer'];
         yield 'undoing another\'s' => [Logs::undo('n', 'theirs'), 'somebody else'];
     }
@@ -91,9 +136,15 @@ final class MayAppendTest extends TestCase
         yield 'retype' => [Logs::retype('n', 'words', 'x')];
         yield 'undo a rub' => [Logs::undo('n', 'rub')];
         yield 'redo' => [Logs::redo('n', 'stroke')];
-        yield 'move a piece' => [Logs::operation('n', 'arrange', ['targets' => [Logs::id('piece')], 'places' => [[1, 2, 3, 10000]]])];
-        yield 'cut a stroke that was pasted' => [Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('pasted').'.1', 'keep' => [[0, 8]]]]])];
-        yield 'recolour' => [Logs::operation('n', 'change', ['target' => Logs::id('stroke'), 'set' => ['colour' => '#000000']])];
+        yield 'move a piece' => [
+            Logs::operation('n', 'arrange', ['targets' => [Logs::id('piece')], 'places' => [[1, 2, 3, 10000]]]),
+        ];
+        yield 'cut a stroke that was pasted' => [
+            Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('pasted').'.1', 'keep' => [[0, 8]]]]]),
+        ];
+        yield 'recolour' => [
+            Logs::operation('n', 'change', ['target' => Logs::id('stroke'), 'set' => ['colour' => '#000000']]),
+        ];
         yield 'draw on a page more' => [Logs::onPage('page', Logs::stroke('n'))];
         yield 'undo a page' => [Logs::undo('n', 'page')];
         yield 'copy a piece' => [Logs::object('n', Examples::piece())];
@@ -102,7 +153,9 @@ final class MayAppendTest extends TestCase
         yield 'empty' => [Logs::operation('n', 'clear')];
         yield 'coach' => [Logs::coach('n')];
         yield 'give back, as the teacher' => [Logs::giveBack('n', 'stroke')];
-        yield 'hand out, as the teacher' => [Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']], null)];
+        yield 'hand out, as the teacher' => [
+            Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']], null),
+        ];
     }
 
     public function test_a_full_canvas_takes_no_more(): void
@@ -138,7 +191,9 @@ final class MayAppendTest extends TestCase
 
     public function test_a_page_takes_so_many_objects_and_what_was_rubbed_out_makes_room(): void
     {
-        $full = Scene::fold([Logs::operation('p', 'add', ['objects' => array_fill(0, 400, ['object' => Examples::stamp()])])]);
+        $full = Scene::fold([
+            Logs::operation('p', 'add', ['objects' => array_fill(0, 400, ['object' => Examples::stamp()])]),
+        ]);
         self::rule(everAdded: MayAppend::MOST_OBJECTS, scene: $full)->check(Logs::stroke('n'));
         $placed = [];
         foreach (range(1, MayAppend::MOST_OBJECTS) as $i) {
@@ -146,7 +201,9 @@ final class MayAppendTest extends TestCase
         }
         $this->expectException(RefusedOperation::class);
         $this->expectExceptionMessage('page is full');
-        self::rule(everAdded: MayAppend::MOST_OBJECTS, scene: new Scene($full->pages, $placed))->check(Logs::stroke('n'));
+        self::rule(everAdded: MayAppend::MOST_OBJECTS, scene: new Scene($full->pages, $placed))->check(
+            Logs::stroke('n'),
+        );
     }
 
     private static function rule(
@@ -157,10 +214,18 @@ final class MayAppendTest extends TestCase
         ?Scene $scene = null,
     ): MayAppend {
         $log = [
-            Logs::stroke('stroke'), Logs::text('words', 'x'), Logs::stroke('theirs', 0, 'seat-two'),
-            Logs::stroke('lead', 0, null), Logs::remove('rub', 'stroke'), Logs::undo('undo', 'rub'),
-            Logs::piece('piece'), Logs::operation('page', 'page'), Logs::operation('answer', 'answer', ['question' => 'q1', 'value' => 2]),
-            Logs::operation('pasted', 'add', ['objects' => [['object' => Examples::note()], ['object' => Examples::stroke()]]]),
+            Logs::stroke('stroke'),
+            Logs::text('words', 'x'),
+            Logs::stroke('theirs', 0, 'seat-two'),
+            Logs::stroke('lead', 0, null),
+            Logs::remove('rub', 'stroke'),
+            Logs::undo('undo', 'rub'),
+            Logs::piece('piece'),
+            Logs::operation('page', 'page'),
+            Logs::operation('answer', 'answer', ['question' => 'q1', 'value' => 2]),
+            Logs::operation('pasted', 'add', [
+                'objects' => [['object' => Examples::note()], ['object' => Examples::stroke()]],
+            ]),
         ];
         $known = [];
         foreach ($log as $operation) {
@@ -168,9 +233,16 @@ final class MayAppendTest extends TestCase
         }
 
         return new MayAppend(
-            max($length, count($log)), $known, TrayInForce::always(ToolTray::of($tray)), 2_000,
-            static fn (): bool => $pictures, $everAdded, static fn (): Scene => $scene ?? Scene::fold($log),
-            static fn (string $id): ?Question => $id === 'q1' ? Question::read(new Fields(['id' => 'q1', 'kind' => 'scale', 'words' => ''])) : null,
+            max($length, count($log)),
+            $known,
+            TrayInForce::always(ToolTray::of($tray)),
+            2_000,
+            static fn (): bool => $pictures,
+            $everAdded,
+            static fn (): Scene => $scene ?? Scene::fold($log),
+            static fn (string $id): ?Question => $id === 'q1'
+                ? Question::read(new Fields(['id' => 'q1', 'kind' => 'scale', 'words' => '']))
+                : null,
         );
     }
 }

@@ -25,7 +25,7 @@ final class RandomLog
     public static function of(int $seed, int $length): array
     {
         mt_srand($seed);
-        $random = new self;
+        $random = new self();
         for ($i = 0; $i < $length; $i++) {
             $random->log[] = $random->next("o{$i}");
         }
@@ -43,10 +43,17 @@ final class RandomLog
             $dice > 84 && $history->redo() !== null => Logs::redo($id, $history->redo()),
             $dice > 45 && $this->objects !== [] => $this->work($id),
             $dice > 41 => $this->page($id),
-            $dice > 40 => Logs::operation($id, 'answer', ['question' => 'q'.mt_rand(1, 3), 'value' => [null, 'a', 4, ['a', 'b'], ''][mt_rand(0, 4)]]),
+            $dice > 40 => Logs::operation($id, 'answer', [
+                'question' => 'q'.mt_rand(1, 3),
+                'value' => [null, 'a', 4, ['a', 'b'], ''][mt_rand(0, 4)],
+            ]),
             $dice > 39 && mt_rand(1, 4) === 1 => $this->fresh($id),
             $dice > 38 && $this->log !== [] => $this->giveBack($id),
-            $dice > 39 => Logs::operation($id, 'clear', ['what' => mt_rand(0, 1) === 1 ? 'ink' : 'all'] + $this->somePage()),
+            $dice > 39 => Logs::operation(
+                $id,
+                'clear',
+                ['what' => mt_rand(0, 1) === 1 ? 'ink' : 'all'] + $this->somePage(),
+            ),
             default => $this->add($id),
         };
     }
@@ -69,8 +76,11 @@ final class RandomLog
         $examples = array_values(Examples::all());
         $some = [];
         for ($n = mt_rand(1, 4) === 1 ? mt_rand(2, 3) : 1; $n > 0; $n--) {
-            $some[] = ['object' => $examples[mt_rand(0, count($examples) - 1)]]
-                + (mt_rand(1, 3) === 1 ? ['place' => [mt_rand(-900, 900), mt_rand(-900, 900), mt_rand(0, 35_999), mt_rand(5_000, 20_000)]] : []);
+            $some[] =
+                ['object' => $examples[mt_rand(0, count($examples) - 1)]] +
+                (mt_rand(1, 3) === 1
+                    ? ['place' => [mt_rand(-900, 900), mt_rand(-900, 900), mt_rand(0, 35_999), mt_rand(5_000, 20_000)]]
+                    : []);
         }
         foreach (array_keys($some) as $i) {
             $this->objects[] = Logs::id($id).(count($some) === 1 ? '' : ".{$i}");
@@ -97,13 +107,31 @@ final class RandomLog
             1, 2 => Logs::operation($id, 'remove', $targets),
             3 => $this->cut($id, $target),
             4 => Logs::operation($id, 'change', ['target' => $target, 'set' => ['colour' => '#6b4c9a']]),
-            5 => Logs::operation($id, 'change', ['target' => $target, 'set' => ['x' => mt_rand(0, 9000), 'y' => mt_rand(0, 9000)]]),
-            6 => Logs::operation($id, 'arrange', $targets + ['order' => ['front', 'back', 'forward', 'backward'][mt_rand(0, 3)]]),
+            5 => Logs::operation($id, 'change', [
+                'target' => $target,
+                'set' => ['x' => mt_rand(0, 9000), 'y' => mt_rand(0, 9000)],
+            ]),
+            6 => Logs::operation(
+                $id,
+                'arrange',
+                $targets + ['order' => ['front', 'back', 'forward', 'backward'][mt_rand(0, 3)]],
+            ),
             7 => Logs::operation($id, 'arrange', $targets + ['group' => mt_rand(0, 2) === 0 ? '' : "group{$id}"]),
-            default => Logs::operation($id, 'arrange', $targets + ['places' => array_map(
-                static fn (): array => [mt_rand(-900, 900), mt_rand(-900, 900), mt_rand(0, 35_999), mt_rand(5_000, 20_000)],
-                $targets['targets'],
-            )]),
+            default => Logs::operation(
+                $id,
+                'arrange',
+                $targets + [
+                    'places' => array_map(
+                        static fn (): array => [
+                            mt_rand(-900, 900),
+                            mt_rand(-900, 900),
+                            mt_rand(0, 35_999),
+                            mt_rand(5_000, 20_000),
+                        ],
+                        $targets['targets'],
+                    ),
+                ],
+            ),
         };
     }
 
@@ -113,7 +141,9 @@ final class RandomLog
         $this->objects[] = Logs::id($id).'.1';
         $middle = mt_rand(1, 30);
 
-        return Logs::operation($id, 'cut', ['cuts' => [['target' => $target, 'keep' => [[0, $middle], [$middle + 5, mt_rand($middle + 6, 48)]]]]]);
+        return Logs::operation($id, 'cut', [
+            'cuts' => [['target' => $target, 'keep' => [[0, $middle], [$middle + 5, mt_rand($middle + 6, 48)]]]],
+        ]);
     }
 
     /** @return array<string, string> */

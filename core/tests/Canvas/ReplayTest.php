@@ -22,8 +22,11 @@ final class ReplayTest extends TestCase
     public function test_the_moments_at_which_something_went_are_marked(): void
     {
         $replay = Replay::of([
-            self::stroke('a', 10_000, 800), Logs::operation('r', 'remove', ['targets' => [Logs::id('a')]]),
-            self::stroke('b', 21_000, 400), Logs::undo('w', 'b'), self::stroke('c', 22_000, 300),
+            self::stroke('a', 10_000, 800),
+            Logs::operation('r', 'remove', ['targets' => [Logs::id('a')]]),
+            self::stroke('b', 21_000, 400),
+            Logs::undo('w', 'b'),
+            self::stroke('c', 22_000, 300),
         ]);
         self::assertSame([$replay->steps[1]['to'], $replay->steps[3]['to']], $replay->rubbedOut);
     }
@@ -47,7 +50,11 @@ final class ReplayTest extends TestCase
 
     public function test_what_others_did_takes_no_time_when_one_author_is_played(): void
     {
-        $log = [self::stroke('a', 1_000, 300), Logs::operation('b', 'backdrop', ['backdrop' => ['kind' => 'lined']], null), self::stroke('c', 2_000, 300)];
+        $log = [
+            self::stroke('a', 1_000, 300),
+            Logs::operation('b', 'backdrop', ['backdrop' => ['kind' => 'lined']], null),
+            self::stroke('c', 2_000, 300),
+        ];
         $steps = Replay::of($log, Author::seat(Logs::SEAT))->steps;
         self::assertSame(['from' => 300, 'to' => 300], $steps[1]);
         self::assertSame(['from' => 1_000, 'to' => 1_300], $steps[2]);
@@ -64,9 +71,15 @@ final class ReplayTest extends TestCase
     {
         $ink = Ink::of([[0, 0, 128, 0], [100, 100, 128, $takes]])->encode();
 
-        return Operation::read([
-            'id' => Logs::id($id), 'kind' => 'add', 'layer' => 'student', 'at' => $at,
-            'body' => ['object' => ['ink' => $ink] + Examples::stroke()],
-        ], Author::seat(Logs::SEAT));
+        return Operation::read(
+            [
+                'id' => Logs::id($id),
+                'kind' => 'add',
+                'layer' => 'student',
+                'at' => $at,
+                'body' => ['object' => ['ink' => $ink] + Examples::stroke()],
+            ],
+            Author::seat(Logs::SEAT),
+        );
     }
 }

@@ -83,7 +83,9 @@ final class SceneTest extends TestCase
             $again = $log;
             for ($i = 0; $i < 20; $i++) {
                 $one = mt_rand(0, count($log) - 1);
-                array_splice($again, mt_rand((int) array_search($log[$one], $again, true) + 1, count($again)), 0, [$log[$one]]);
+                array_splice($again, mt_rand((int) array_search($log[$one], $again, true) + 1, count($again)), 0, [
+                    $log[$one],
+                ]);
             }
             self::assertEquals(Scene::fold($log), Scene::fold($again));
         }
@@ -135,13 +137,22 @@ final class SceneTest extends TestCase
     {
         $scene = Scene::fold([Logs::text('t', 'x')]);
         $before = $scene->toArray();
-        $scene->and([Logs::retype('c', 't', 'y'), Logs::operation('m', 'arrange', ['targets' => [Logs::id('t')], 'places' => [[50, 0, 0, 10000]]])]);
+        $scene->and([
+            Logs::retype('c', 't', 'y'),
+            Logs::operation('m', 'arrange', ['targets' => [Logs::id('t')], 'places' => [[50, 0, 0, 10000]]]),
+        ]);
         self::assertSame($before, $scene->toArray());
     }
 
     public function test_an_earlier_state_is_given_back_and_taken_back_again(): void
     {
-        $log = [Logs::stroke('a'), Logs::stroke('b'), Logs::remove('r', 'a'), Logs::undo('u', 'b'), Logs::operation('k', 'backdrop', ['backdrop' => ['kind' => 'lined']], null)];
+        $log = [
+            Logs::stroke('a'),
+            Logs::stroke('b'),
+            Logs::remove('r', 'a'),
+            Logs::undo('u', 'b'),
+            Logs::operation('k', 'backdrop', ['backdrop' => ['kind' => 'lined']], null),
+        ];
         self::assertSame([], self::left(...$log));
         $back = [...$log, Logs::giveBack('g', 'b')];
         self::assertSame(['a', 'b'], self::left(...$back));
@@ -156,7 +167,10 @@ final class SceneTest extends TestCase
         self::assertSame(['a', 'c'], self::left(...$log));
         self::assertSame(['a', 'b'], self::left(...$log, ...[Logs::giveBack('h', 'b')]));
         self::assertSame(['a'], self::left(...$log, ...[Logs::giveBack('h', 'g')]));
-        self::assertNull(Scene::fold(array_slice($log, 0, 2))->and([Logs::giveBack('h', 'a')]), 'only the whole log tells');
+        self::assertNull(
+            Scene::fold(array_slice($log, 0, 2))->and([Logs::giveBack('h', 'a')]),
+            'only the whole log tells',
+        );
     }
 
     public function test_giving_back_any_moment_gives_the_scene_of_that_moment(): void
@@ -165,8 +179,16 @@ final class SceneTest extends TestCase
             $log = RandomLog::of($seed, 60);
             $to = mt_rand(0, 59);
             $back = [...$log, Logs::giveBack('last', $log[$to]->id->value)];
-            self::assertSame(Scene::fold(array_slice($log, 0, $to + 1))->toArray(), Scene::fold($back)->toArray(), "seed {$seed}");
-            self::assertSame(Scene::fold($log)->toArray(), Scene::fold([...$back, Logs::undo('again', 'last', null)])->toArray(), "seed {$seed}");
+            self::assertSame(
+                Scene::fold(array_slice($log, 0, $to + 1))->toArray(),
+                Scene::fold($back)->toArray(),
+                "seed {$seed}",
+            );
+            self::assertSame(
+                Scene::fold($log)->toArray(),
+                Scene::fold([...$back, Logs::undo('again', 'last', null)])->toArray(),
+                "seed {$seed}",
+            );
         }
     }
 
@@ -178,7 +200,10 @@ final class SceneTest extends TestCase
         self::assertSame(['a', 'b', 'd'], self::left(...$log, ...[Logs::undo('u', 'c')]));
         $again = Logs::operation('e', 'cut', ['cuts' => [['target' => Logs::id('c').'.1', 'keep' => [[0, 8]]]]]);
         self::assertSame(['a', 'c-----------.0', 'e-----------.0', 'd'], self::left(...$log, ...[$again]));
-        self::assertSame(['a', 'c-----------.0', 'd'], self::left(...$log, ...[Logs::remove('r', Logs::id('c').'.1')]));
+        self::assertSame(
+            ['a', 'c-----------.0', 'd'],
+            self::left(...$log, ...[Logs::remove('r', Logs::id('c').'.1')]),
+        );
     }
 
     public function test_a_part_beyond_the_end_of_the_stroke_is_left_out(): void
@@ -190,7 +215,15 @@ final class SceneTest extends TestCase
     public function test_objects_go_to_the_front_the_back_and_one_step(): void
     {
         $log = [Logs::stroke('a'), Logs::stroke('b'), Logs::stroke('c'), Logs::stroke('d')];
-        $order = fn (string $to, string ...$ids): array => self::left(...$log, ...[Logs::operation('o', 'arrange', ['targets' => array_map(Logs::id(...), array_values($ids)), 'order' => $to])]);
+        $order = fn (string $to, string ...$ids): array => self::left(
+            ...$log,
+            ...[
+                Logs::operation('o', 'arrange', [
+                    'targets' => array_map(Logs::id(...), array_values($ids)),
+                    'order' => $to,
+                ]),
+            ],
+        );
         self::assertSame(['b', 'd', 'a', 'c'], $order('front', 'c', 'a'));
         self::assertSame(['b', 'd', 'a', 'c'], $order('back', 'd', 'b'));
         self::assertSame(['b', 'a', 'c', 'd'], $order('forward', 'a'));
@@ -203,7 +236,10 @@ final class SceneTest extends TestCase
     public function test_a_step_forward_passes_over_what_is_on_other_pages(): void
     {
         $log = [
-            Logs::stroke('a'), Logs::operation('p', 'page'), Logs::onPage('p', Logs::stroke('x')), Logs::stroke('b'),
+            Logs::stroke('a'),
+            Logs::operation('p', 'page'),
+            Logs::onPage('p', Logs::stroke('x')),
+            Logs::stroke('b'),
             Logs::operation('o', 'arrange', ['targets' => [Logs::id('a')], 'order' => 'forward']),
         ];
         self::assertSame(['x', 'b', 'a'], self::left(...$log));
@@ -212,7 +248,8 @@ final class SceneTest extends TestCase
     public function test_objects_are_grouped_and_stay_so_when_moved(): void
     {
         $scene = Scene::fold([
-            Logs::stroke('a'), Logs::stroke('b'),
+            Logs::stroke('a'),
+            Logs::stroke('b'),
             Logs::operation('g', 'arrange', ['targets' => [Logs::id('a'), Logs::id('b')], 'group' => 'crew']),
             Logs::operation('m', 'arrange', ['targets' => [Logs::id('a')], 'places' => [[10, 20, 9000, 20000]]]),
         ]);
@@ -224,16 +261,28 @@ final class SceneTest extends TestCase
     {
         $log = [Logs::piece('w'), Logs::stroke('a'), Logs::operation('e', 'clear')];
         self::assertSame(['w'], self::left(...$log));
-        $moved = Scene::fold([...$log, Logs::operation('m', 'arrange', ['targets' => [Logs::id('w')], 'places' => [[700, 0, 0, 10000]]])]);
+        $moved = Scene::fold([
+            ...$log,
+            Logs::operation('m', 'arrange', ['targets' => [Logs::id('w')], 'places' => [[700, 0, 0, 10000]]]),
+        ]);
         self::assertSame(700, $moved->placed[Logs::id('w')]->place?->x);
-        self::assertSame(['w'], self::left(...$log, ...[Logs::operation('r', 'arrange', ['targets' => [Logs::id('w')], 'order' => 'back'])]));
+        self::assertSame(
+            ['w'],
+            self::left(
+                ...$log,
+                ...[Logs::operation('r', 'arrange', ['targets' => [Logs::id('w')], 'order' => 'back'])],
+            ),
+        );
     }
 
     public function test_a_locked_piece_and_a_stack_stay_where_they_are(): void
     {
         $move = Logs::operation('m', 'arrange', ['targets' => [Logs::id('w')], 'places' => [[700, 0, 0, 10000]]]);
         foreach (['locked', 'stack'] as $how) {
-            self::assertNull(Scene::fold([Logs::piece('w', [$how => true]), $move])->placed[Logs::id('w')]->place, $how);
+            self::assertNull(
+                Scene::fold([Logs::piece('w', [$how => true]), $move])->placed[Logs::id('w')]->place,
+                $how,
+            );
         }
         $lock = Logs::operation('l', 'arrange', ['targets' => [Logs::id('w')], 'lock' => true], null);
         $unlock = Logs::operation('k', 'arrange', ['targets' => [Logs::id('w')], 'lock' => false], null);
@@ -245,8 +294,14 @@ final class SceneTest extends TestCase
     {
         $squared = Logs::operation('b', 'backdrop', ['backdrop' => ['kind' => 'squared', 'size' => 'small']], null);
         $picture = Logs::operation('q', 'backdrop', ['backdrop' => ['kind' => 'picture', 'asset' => 'abc']], null);
-        self::assertSame('squared', Scene::fold([$squared, Logs::operation('p', 'page')])->backdrop(Logs::id('p'))->kind->value);
-        self::assertSame('blank', Scene::fold([$picture, Logs::operation('p', 'page')])->backdrop(Logs::id('p'))->kind->value);
+        self::assertSame(
+            'squared',
+            Scene::fold([$squared, Logs::operation('p', 'page')])->backdrop(Logs::id('p'))->kind->value,
+        );
+        self::assertSame(
+            'blank',
+            Scene::fold([$picture, Logs::operation('p', 'page')])->backdrop(Logs::id('p'))->kind->value,
+        );
     }
 
     public function test_what_stands_on_a_page_goes_and_comes_with_it(): void
@@ -261,7 +316,12 @@ final class SceneTest extends TestCase
 
     public function test_emptying_of_ink_keeps_pictures_and_copies_of_pieces(): void
     {
-        $log = [Logs::stroke('a'), Logs::object('q', Examples::picture()), Logs::object('w', Examples::piece()), Logs::object('n', Examples::note())];
+        $log = [
+            Logs::stroke('a'),
+            Logs::object('q', Examples::picture()),
+            Logs::object('w', Examples::piece()),
+            Logs::object('n', Examples::note()),
+        ];
         self::assertSame(['q', 'w'], self::left(...$log, ...[Logs::operation('e', 'clear', ['what' => 'ink'])]));
         self::assertSame([], self::left(...$log, ...[Logs::operation('e', 'clear', ['what' => 'all'])]));
     }
@@ -279,9 +339,12 @@ final class SceneTest extends TestCase
 
     public function test_several_objects_come_and_go_in_one_step(): void
     {
-        $paste = Logs::operation('p', 'add', ['objects' => [
-            ['object' => Examples::note(), 'group' => 'g1'], ['object' => Examples::stamp(), 'place' => [5, 5, 0, 10000]],
-        ]]);
+        $paste = Logs::operation('p', 'add', [
+            'objects' => [
+                ['object' => Examples::note(), 'group' => 'g1'],
+                ['object' => Examples::stamp(), 'place' => [5, 5, 0, 10000]],
+            ],
+        ]);
         self::assertSame(['p-----------.0', 'p-----------.1'], self::left($paste));
         self::assertSame([], self::left($paste, Logs::undo('u', 'p')));
     }
@@ -299,7 +362,9 @@ final class SceneTest extends TestCase
     private static function left(Operation ...$log): array
     {
         return array_map(
-            static fn (int|string $id): string => preg_match('/\.\d+\z/', (string) $id) === 1 ? (string) $id : rtrim((string) $id, '-'),
+            static fn (int|string $id): string => preg_match('/\.\d+\z/', (string) $id) === 1
+                ? (string) $id
+                : rtrim((string) $id, '-'),
             array_keys(Scene::fold($log)->placed),
         );
     }

@@ -16,7 +16,10 @@ final class ClassPictureTest extends TestCase
     {
         $picture = self::picture();
         self::assertSame([1, 0, 0, 1], array_slice($picture->rows['a']->tally->toArray(), 0, 4));
-        self::assertSame([2, 1, 90_000], [$picture->rows['a']->started, $picture->rows['a']->sent, $picture->rows['a']->drawingMs]);
+        self::assertSame(
+            [2, 1, 90_000],
+            [$picture->rows['a']->started, $picture->rows['a']->sent, $picture->rows['a']->drawingMs],
+        );
         self::assertSame([0, 1, 0, 1], array_slice($picture->columns['p']->tally->toArray(), 0, 4));
         $sum = static fn (array $some, string $of): int => array_sum(array_column($some, $of));
         foreach (['started', 'sent', 'drawingMs'] as $of) {
@@ -60,9 +63,16 @@ final class ClassPictureTest extends TestCase
 
     private static function picture(): ClassPicture
     {
-        return ClassPicture::of(['a', 'b', 'c'], ['p' => ['moments'], 'q' => ['moments', 'ratio']], [
-            'a' => ['p' => new StudentResult(Level::Secure, true, true, 60_000), 'q' => new StudentResult(Level::NoAttempt, true, false, 30_000)],
-            'b' => ['p' => new StudentResult(Level::NotYet, true, false, 10_000)],
-        ]);
+        return ClassPicture::of(
+            ['a', 'b', 'c'],
+            ['p' => ['moments'], 'q' => ['moments', 'ratio']],
+            [
+                'a' => [
+                    'p' => new StudentResult(Level::Secure, true, true, 60_000),
+                    'q' => new StudentResult(Level::NoAttempt, true, false, 30_000),
+                ],
+                'b' => ['p' => new StudentResult(Level::NotYet, true, false, 10_000)],
+            ],
+        );
     }
 }

@@ -37,15 +37,24 @@ final class JudgementTest extends TestCase
         self::assertEqualsWithDelta((1 + 1 / 3) / 2, $judgement->share($aspects, 5.0), 1e-9);
         self::assertSame(Level::Nearly, $judgement->level($aspects, 5.0));
         self::assertSame('Method: complete, Answer: Not yet', $judgement->words($aspects));
-        self::assertSame(['none' => false, 'marks' => [0 => 2, 1 => 1], 'points' => 3.5, 'note' => 'Say why.'], $judgement->toArray());
+        self::assertSame(
+            ['none' => false, 'marks' => [0 => 2, 1 => 1], 'points' => 3.5, 'note' => 'Say why.'],
+            $judgement->toArray(),
+        );
     }
 
     public function test_points_alone_are_a_share_of_the_most_there_are(): void
     {
         $points = Judgement::of(self::aspects(), false, [], 4.0, '', 5.0);
-        self::assertSame([0.8, Level::Secure], [$points->share(self::aspects(), 5.0), $points->level(self::aspects(), 5.0)]);
+        self::assertSame(
+            [0.8, Level::Secure],
+            [$points->share(self::aspects(), 5.0), $points->level(self::aspects(), 5.0)],
+        );
         self::assertNull($points->level(self::aspects(), null), 'nobody knows of how many');
-        self::assertSame(Level::NoAttempt, Judgement::of(self::aspects(), true, [], null, '', null)->level(self::aspects(), null));
+        self::assertSame(
+            Level::NoAttempt,
+            Judgement::of(self::aspects(), true, [], null, '', null)->level(self::aspects(), null),
+        );
         self::assertTrue(Judgement::of(self::aspects(), false, [0 => null], null, ' ', null)->isEmpty());
     }
 
@@ -72,7 +81,10 @@ final class JudgementTest extends TestCase
     public function test_own_levels_show_as_the_nearest_strata_and_keys_count_from_one(): void
     {
         $five = Scale::of(['a', 'b', 'c', 'd', 'e']);
-        self::assertSame([1, 2, 2, 3, 3], array_map(static fn (int $mark): int => Scale::level($five->share($mark))->value, range(0, 4)));
+        self::assertSame(
+            [1, 2, 2, 3, 3],
+            array_map(static fn (int $mark): int => Scale::level($five->share($mark))->value, range(0, 4)),
+        );
         self::assertSame([null, 0, 4], [$five->markOfKey(0), $five->markOfKey(1), $five->markOfKey(5)]);
         self::assertSame(2, Scale::strata()->markOfKey(2));
         self::assertSame([0, 2, 4], array_map($five->nearest(...), [Level::NotYet, Level::Nearly, Level::Secure]));
@@ -108,7 +120,10 @@ final class JudgementTest extends TestCase
         self::assertSame(['what' => ['level', 'note'], 'when' => 'at_once'], $atOnce->toArray());
         self::assertTrue($atOnce->isDue(false, false));
         $prompt = Feedback::read(['what' => ['points'], 'when' => 'prompt']);
-        self::assertSame([false, true, true], [$prompt->isDue(false, false), $prompt->isDue(true, false), $prompt->isDue(false, true)]);
+        self::assertSame(
+            [false, true, true],
+            [$prompt->isDue(false, false), $prompt->isDue(true, false), $prompt->isDue(false, true)],
+        );
         $session = Feedback::read(['what' => ['points'], 'when' => 'never']);
         self::assertSame([false, true], [$session->isDue(true, false), $session->isDue(true, true)]);
     }
@@ -116,6 +131,9 @@ final class JudgementTest extends TestCase
     /** @return list<Aspect> */
     private static function aspects(): array
     {
-        return [Aspect::read(new Fields(['name' => 'Method', 'levels' => ['none', 'some', 'complete']])), Aspect::read(new Fields(['name' => 'Answer']))];
+        return [
+            Aspect::read(new Fields(['name' => 'Method', 'levels' => ['none', 'some', 'complete']])),
+            Aspect::read(new Fields(['name' => 'Answer'])),
+        ];
     }
 }

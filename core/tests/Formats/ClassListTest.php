@@ -15,11 +15,23 @@ final class ClassListTest extends TestCase
     /** @return iterable<string, array{string, list<string>}> what was given, and the entries as "seat name|group" */
     public static function lists(): iterable
     {
-        yield 'names, a line each' => ["Ada Brook\nIvo Stone\n\n  Mei  Lin \n", ['1 Ada Brook|', '2 Ivo Stone|', '3 Mei Lin|']];
+        yield 'names, a line each' => [
+            "Ada Brook\nIvo Stone\n\n  Mei  Lin \n",
+            ['1 Ada Brook|', '2 Ivo Stone|', '3 Mei Lin|'],
+        ];
         yield 'numbered names' => ["1. Ada\n2) Ivo\n3. Mei", ['1 Ada|', '2 Ivo|', '3 Mei|']];
-        yield 'family names first' => ["Brook, Ada\nStone, Ivo\nLin, Mei", ['1 Ada Brook|', '2 Ivo Stone|', '3 Mei Lin|']];
-        yield 'names and groups' => ["Ada,Oak\nIvo,Steel\nMei,Oak\nTor,Steel\nUma,Oak\nVik,Steel", ['1 Ada|Oak', '2 Ivo|Steel', '3 Mei|Oak', '4 Tor|Steel', '5 Uma|Oak', '6 Vik|Steel']];
-        yield 'headings in any order' => ["Group;Surname;Seat;First name\nOak;Brook;4;Ada\nSteel;Stone;2;Ivo\n", ['2 Ivo Stone|Steel', '4 Ada Brook|Oak']];
+        yield 'family names first' => [
+            "Brook, Ada\nStone, Ivo\nLin, Mei",
+            ['1 Ada Brook|', '2 Ivo Stone|', '3 Mei Lin|'],
+        ];
+        yield 'names and groups' => [
+            "Ada,Oak\nIvo,Steel\nMei,Oak\nTor,Steel\nUma,Oak\nVik,Steel",
+            ['1 Ada|Oak', '2 Ivo|Steel', '3 Mei|Oak', '4 Tor|Steel', '5 Uma|Oak', '6 Vik|Steel'],
+        ];
+        yield 'headings in any order' => [
+            "Group;Surname;Seat;First name\nOak;Brook;4;Ada\nSteel;Stone;2;Ivo\n",
+            ['2 Ivo Stone|Steel', '4 Ada Brook|Oak'],
+        ];
         yield 'tabs from a spreadsheet' => ["Seat\tName\n3\tAda\n1\tIvo\n\tMei\n", ['1 Ivo|', '2 Mei|', '3 Ada|']];
         yield 'quotes and a comma within' => ["name,group\n\"Brook, Ada\",\"Oak, left\"\n", ['1 Ada Brook|Oak, left']];
         yield 'windows letters' => ["name\nZo\xEB M\xFCller\n", ['1 Zoë Müller|']];
@@ -28,8 +40,8 @@ final class ClassListTest extends TestCase
         yield 'numbers twice and too large' => ["name,seat\nAda,2\nIvo,2\nMei,99999\n", ['1 Ivo|', '2 Ada|', '3 Mei|']];
         yield 'the same name twice' => ["Ada\nada\nAda", ['1 Ada|', '2 ada (2)|', '3 Ada (3)|']];
         yield 'a roster of users' => [
-            "sourcedId,status,dateLastModified,enabledUser,orgSourcedIds,role,username,userIds,givenName,familyName,middleName\n"
-            ."u1,active,2026-09-01,true,o1,student,a.brook,,Ada,Brook,\nu2,active,2026-09-01,true,o1,teacher,t.lind,,Tea,Lind,\nu3,tobedeleted,2026-09-01,true,o1,student,x.gone,,Gone,Away,\n",
+            "sourcedId,status,dateLastModified,enabledUser,orgSourcedIds,role,username,userIds,givenName,familyName,middleName\n".
+            "u1,active,2026-09-01,true,o1,student,a.brook,,Ada,Brook,\nu2,active,2026-09-01,true,o1,teacher,t.lind,,Tea,Lind,\nu3,tobedeleted,2026-09-01,true,o1,student,x.gone,,Gone,Away,\n",
             ['1 Ada Brook|'],
         ];
         yield 'a roster of users of the later kind' => [
@@ -43,7 +55,13 @@ final class ClassListTest extends TestCase
     #[DataProvider('lists')]
     public function test_names_seats_and_groups_are_found(string $given, array $entries): void
     {
-        self::assertSame($entries, array_map(static fn (ClassEntry $one): string => "{$one->n} {$one->name}|{$one->group}", ClassList::read($given)->entries));
+        self::assertSame(
+            $entries,
+            array_map(
+                static fn (ClassEntry $one): string => "{$one->n} {$one->name}|{$one->group}",
+                ClassList::read($given)->entries,
+            ),
+        );
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -52,7 +70,10 @@ final class ClassListTest extends TestCase
         yield 'nothing' => ['', 'No names'];
         yield 'a heading alone' => ["name,seat\n", 'No names'];
         yield 'a picture' => ["\x89PNG\r\n\x1a\n\0\0\0", 'holds no text'];
-        yield 'a whole town' => [implode("\n", array_map(static fn (int $n): string => "Student {$n}x", range(1, 201))), '201 names'];
+        yield 'a whole town' => [
+            implode("\n", array_map(static fn (int $n): string => "Student {$n}x", range(1, 201))),
+            '201 names',
+        ];
         yield 'endless lines' => [str_repeat("Ada\n", 5002), 'more than 5000 lines'];
     }
 

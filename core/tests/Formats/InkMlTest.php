@@ -19,11 +19,14 @@ final class InkMlTest extends TestCase
     public function test_strokes_come_back_as_they_were_written(): void
     {
         $scene = Scene::fold([
-            Logs::stroke('a'), Logs::object('h', Examples::all()['highlight']), Logs::text('t', 'not ink'),
-            Logs::operation('p', 'page'), Logs::onPage('p', Logs::object('b', Examples::stroke())),
+            Logs::stroke('a'),
+            Logs::object('h', Examples::all()['highlight']),
+            Logs::text('t', 'not ink'),
+            Logs::operation('p', 'page'),
+            Logs::onPage('p', Logs::object('b', Examples::stroke())),
         ]);
         $xml = InkMl::write($scene);
-        self::assertTrue((new DOMDocument)->loadXML($xml));
+        self::assertTrue((new DOMDocument())->loadXML($xml));
         $expected = [];
         foreach ($scene->placed as $placed) {
             if ($placed->object instanceof Stroke) {
@@ -31,13 +34,17 @@ final class InkMlTest extends TestCase
             }
         }
         self::assertCount(3, $expected);
-        self::assertSame($expected, array_map(static fn (Stroke $stroke): array => $stroke->toArray(), InkMl::read($xml)));
+        self::assertSame(
+            $expected,
+            array_map(static fn (Stroke $stroke): array => $stroke->toArray(), InkMl::read($xml)),
+        );
     }
 
     public function test_a_stroke_that_was_moved_is_written_where_it_stands(): void
     {
         $scene = Scene::fold([
-            Logs::stroke('a', 1000), Logs::operation('m', 'arrange', ['targets' => [Logs::id('a')], 'places' => [[500, -100, 0, 20_000]]]),
+            Logs::stroke('a', 1000),
+            Logs::operation('m', 'arrange', ['targets' => [Logs::id('a')], 'places' => [[500, -100, 0, 20_000]]]),
         ]);
         [$stroke] = InkMl::read(InkMl::write($scene));
         self::assertSame([[2500, 1900, 128, 0], [2700, 2300, 128, 16]], $stroke->ink->samples());
@@ -48,13 +55,29 @@ final class InkMlTest extends TestCase
     {
         // 1125 18432, then first differences, then second differences: the example of section 3.2.1 in shape.
         [$stroke] = InkMl::read(self::file("<trace>1000 2000,'20'40,\"5\"-10,1 2</trace>"));
-        self::assertSame([[1000, 2000], [1020, 2040], [1045, 2070], [1071, 2102]], array_map(static fn (array $s): array => [$s[0], $s[1]], $stroke->ink->samples()));
+        self::assertSame(
+            [[1000, 2000], [1020, 2040], [1045, 2070], [1071, 2102]],
+            array_map(static fn (array $s): array => [$s[0], $s[1]], $stroke->ink->samples()),
+        );
     }
 
     public function test_a_brush_is_found_by_its_name_however_many_there_are(): void
     {
-        $brushes = implode('', array_map(static fn (int $n): string => sprintf('<brush xml:id="b%d"><brushProperty name="color" value="#%06x"/></brush>', $n, $n), range(1, 3000)));
-        $traces = implode('', array_map(static fn (int $n): string => "<trace brushRef=\"#b{$n}\">1 2, 3 4</trace>", range(2501, 3000)));
+        $brushes = implode(
+            '',
+            array_map(
+                static fn (int $n): string => sprintf(
+                    '<brush xml:id="b%d"><brushProperty name="color" value="#%06x"/></brush>',
+                    $n,
+                    $n,
+                ),
+                range(1, 3000),
+            ),
+        );
+        $traces = implode(
+            '',
+            array_map(static fn (int $n): string => "<trace brushRef=\"#b{$n}\">1 2, 3 4</trace>", range(2501, 3000)),
+        );
         $strokes = InkMl::read("<ink>{$brushes}{$traces}</ink>");
         self::assertCount(500, $strokes);
         self::assertSame(sprintf('#%06x', 3000), $strokes[499]->colour->hex);
@@ -63,7 +86,12 @@ final class InkMlTest extends TestCase
     public function test_more_than_a_canvas_takes_at_once_is_refused_before_it_is_read(): void
     {
         $this->expectExceptionMessage('500 objects');
-        InkMl::read('<ink>'.str_repeat('<brush xml:id="a"/>', 20_000).str_repeat('<trace brushRef="#a">1 2, 3 4</trace>', 20_000).'</ink>');
+        InkMl::read(
+            '<ink>'.
+                str_repeat('<brush xml:id="a"/>', 20_000).
+                str_repeat('<trace brushRef="#a">1 2, 3 4</trace>', 20_000).
+                '</ink>',
+        );
     }
 
     public function test_more_points_than_a_page_can_show_are_refused(): void
@@ -74,7 +102,9 @@ final class InkMlTest extends TestCase
 
     public function test_ink_without_a_resolution_is_fitted_onto_the_page(): void
     {
-        [$stroke] = InkMl::read('<ink xmlns="http://www.w3.org/2003/InkML"><trace>10 0, 9 14, 8 28, 7 42</trace></ink>');
+        [$stroke] = InkMl::read(
+            '<ink xmlns="http://www.w3.org/2003/InkML"><trace>10 0, 9 14, 8 28, 7 42</trace></ink>',
+        );
         self::assertSame([500, 3500, 6500, 9500], array_column($stroke->ink->samples(), 1));
         self::assertSame([1143, 929, 714, 500], array_column($stroke->ink->samples(), 0));
     }
@@ -93,12 +123,28 @@ final class InkMlTest extends TestCase
         yield 'nothing' => ['', 'not well-formed InkML'];
         yield 'half a file' => ['<ink><trace>', 'not well-formed'];
         yield 'another format' => ['<svg/>', 'not well-formed InkML'];
-        $hidden = '<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE ink [<!ENTITY a "b">]><ink><trace>1 2, 3 4</trace></ink>';
-        yield 'a document type in UTF-16' => ["\xFF\xFE".mb_convert_encoding($hidden, 'UTF-16LE', 'UTF-8'), 'not well-formed'];
-        yield 'a document type in UTF-16 without a mark' => [mb_convert_encoding($hidden, 'UTF-16BE', 'UTF-8'), 'not well-formed'];
-        yield 'a document type in UTF-7' => ['<?xml version="1.0" encoding="UTF-7"?>+ADwAIQ-DOCTYPE ink+AD4-<ink><trace>1 2, 3 4</trace></ink>', 'not well-formed'];
-        yield 'an encoding that nobody knows' => ['<?xml version="1.0" encoding="IBM037"?><ink><trace>1 2, 3 4</trace></ink>', 'not well-formed'];
-        yield 'entities' => ['<!DOCTYPE ink [<!ENTITY a SYSTEM "file:///etc/passwd">]><ink><trace>&a;</trace></ink>', 'not well-formed'];
+        $hidden =
+            '<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE ink [<!ENTITY a "b">]><ink><trace>1 2, 3 4</trace></ink>';
+        yield 'a document type in UTF-16' => [
+            "\xFF\xFE".mb_convert_encoding($hidden, 'UTF-16LE', 'UTF-8'),
+            'not well-formed',
+        ];
+        yield 'a document type in UTF-16 without a mark' => [
+            mb_convert_encoding($hidden, 'UTF-16BE', 'UTF-8'),
+            'not well-formed',
+        ];
+        yield 'a document type in UTF-7' => [
+            '<?xml version="1.0" encoding="UTF-7"?>+ADwAIQ-DOCTYPE ink+AD4-<ink><trace>1 2, 3 4</trace></ink>',
+            'not well-formed',
+        ];
+        yield 'an encoding that nobody knows' => [
+            '<?xml version="1.0" encoding="IBM037"?><ink><trace>1 2, 3 4</trace></ink>',
+            'not well-formed',
+        ];
+        yield 'entities' => [
+            '<!DOCTYPE ink [<!ENTITY a SYSTEM "file:///etc/passwd">]><ink><trace>&a;</trace></ink>',
+            'not well-formed',
+        ];
         yield 'no traces' => ['<ink xmlns="http://www.w3.org/2003/InkML"/>', 'nothing in this InkML'];
         yield 'words for points' => [self::file('<trace>one two, three four</trace>'), 'nothing in this InkML'];
         yield 'far off the page' => [self::file('<trace>99999 99999, 99990 99999</trace>'), 'nothing in this InkML'];
@@ -107,8 +153,9 @@ final class InkMlTest extends TestCase
 
     private static function file(string $inside): string
     {
-        return '<ink xmlns="http://www.w3.org/2003/InkML"><definitions><context><inkSource><traceFormat><channel name="X"/><channel name="Y"/></traceFormat>'
-            .'<channelProperties><channelProperty channel="X" name="resolution" value="100" units="1/mm"/></channelProperties></inkSource></context></definitions>'
-            .$inside.'</ink>';
+        return '<ink xmlns="http://www.w3.org/2003/InkML"><definitions><context><inkSource><traceFormat><channel name="X"/><channel name="Y"/></traceFormat>'.
+            '<channelProperties><channelProperty channel="X" name="resolution" value="100" units="1/mm"/></channelProperties></inkSource></context></definitions>'.
+            $inside.
+            '</ink>';
     }
 }

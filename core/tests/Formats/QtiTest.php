@@ -16,20 +16,20 @@ use PHPUnit\Framework\TestCase;
 final class QtiTest extends TestCase
 {
     private const ITEM = <<<'XML'
-        <?xml version="1.0" encoding="UTF-8"?>
-        <qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="lever" title="A lever" adaptive="false" time-dependent="false">
-          <qti-response-declaration identifier="R1" cardinality="single" base-type="identifier"><qti-correct-response><qti-value>B</qti-value></qti-correct-response></qti-response-declaration>
-          <qti-response-declaration identifier="R2" cardinality="single" base-type="string"><qti-correct-response><qti-value>pivot</qti-value></qti-correct-response>
-            <qti-mapping default-value="0"><qti-map-entry map-key="fulcrum" mapped-value="1"/><qti-map-entry map-key="beam" mapped-value="0"/></qti-mapping></qti-response-declaration>
-          <qti-response-declaration identifier="R3" cardinality="single" base-type="float"><qti-correct-response><qti-value>2.5</qti-value></qti-correct-response></qti-response-declaration>
-          <qti-item-body>
-            <p>A plank lies on a <b>support</b>.</p>
-            <qti-choice-interaction response-identifier="R1" max-choices="1" shuffle="true"><qti-prompt>Which way does it tip?</qti-prompt>
-              <qti-simple-choice identifier="A">left</qti-simple-choice><qti-simple-choice identifier="B">right</qti-simple-choice></qti-choice-interaction>
-            <p>It turns about the <qti-text-entry-interaction response-identifier="R2"/>, at <qti-text-entry-interaction response-identifier="R3"/> m.</p>
-          </qti-item-body>
-        </qti-assessment-item>
-        XML;
+    <?xml version="1.0" encoding="UTF-8"?>
+    <qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="lever" title="A lever" adaptive="false" time-dependent="false">
+      <qti-response-declaration identifier="R1" cardinality="single" base-type="identifier"><qti-correct-response><qti-value>B</qti-value></qti-correct-response></qti-response-declaration>
+      <qti-response-declaration identifier="R2" cardinality="single" base-type="string"><qti-correct-response><qti-value>pivot</qti-value></qti-correct-response>
+        <qti-mapping default-value="0"><qti-map-entry map-key="fulcrum" mapped-value="1"/><qti-map-entry map-key="beam" mapped-value="0"/></qti-mapping></qti-response-declaration>
+      <qti-response-declaration identifier="R3" cardinality="single" base-type="float"><qti-correct-response><qti-value>2.5</qti-value></qti-correct-response></qti-response-declaration>
+      <qti-item-body>
+        <p>A plank lies on a <b>support</b>.</p>
+        <qti-choice-interaction response-identifier="R1" max-choices="1" shuffle="true"><qti-prompt>Which way does it tip?</qti-prompt>
+          <qti-simple-choice identifier="A">left</qti-simple-choice><qti-simple-choice identifier="B">right</qti-simple-choice></qti-choice-interaction>
+        <p>It turns about the <qti-text-entry-interaction response-identifier="R2"/>, at <qti-text-entry-interaction response-identifier="R3"/> m.</p>
+      </qti-item-body>
+    </qti-assessment-item>
+    XML;
 
     public function test_an_item_becomes_a_prompt_with_its_questions(): void
     {
@@ -48,21 +48,40 @@ final class QtiTest extends TestCase
     public function test_what_is_written_is_read_again(): void
     {
         $option = static fn (string $id, string $words): array => ['id' => $id, 'words' => $words];
-        $prompt = PlanPrompt::read(new Fields(['words' => "Two lines & a sign <\nof it", 'questions' => [
-            ['id' => 'a', 'kind' => 'choices', 'words' => 'Which?', 'spot' => null, 'options' => [$option('c1', 'one'), $option('c2', 'two & a half'), $option('c3', 'three')], 'right' => ['c1', 'c3'], 'shuffle' => true],
-            ['id' => 'b', 'kind' => 'text', 'words' => '', 'spot' => null, 'right' => ['pivot', 'fulcrum']],
-            ['id' => 'c', 'kind' => 'number', 'words' => '', 'spot' => null, 'right' => '2.5'],
-            ['id' => 'd', 'kind' => 'number', 'words' => '', 'spot' => null, 'right' => '240 N m'],
-            ['id' => 'e', 'kind' => 'scale', 'words' => 'How sure?', 'spot' => null, 'from' => 1, 'to' => 3],
-        ]]));
+        $prompt = PlanPrompt::read(
+            new Fields([
+                'words' => "Two lines & a sign <\nof it",
+                'questions' => [
+                    [
+                        'id' => 'a',
+                        'kind' => 'choices',
+                        'words' => 'Which?',
+                        'spot' => null,
+                        'options' => [$option('c1', 'one'), $option('c2', 'two & a half'), $option('c3', 'three')],
+                        'right' => ['c1', 'c3'],
+                        'shuffle' => true,
+                    ],
+                    ['id' => 'b', 'kind' => 'text', 'words' => '', 'spot' => null, 'right' => ['pivot', 'fulcrum']],
+                    ['id' => 'c', 'kind' => 'number', 'words' => '', 'spot' => null, 'right' => '2.5'],
+                    ['id' => 'd', 'kind' => 'number', 'words' => '', 'spot' => null, 'right' => '240 N m'],
+                    ['id' => 'e', 'kind' => 'scale', 'words' => 'How sure?', 'spot' => null, 'from' => 1, 'to' => 3],
+                ],
+            ]),
+        );
         $files = QtiPackage::write('Levers', [PlanPrompt::saying('no question'), $prompt]);
         self::assertSame(['imsmanifest.xml', 'item-002.xml'], array_keys($files));
         self::assertSame(['item-002.xml'], QtiItem::named($files['imsmanifest.xml']));
         $read = QtiItem::read($files['item-002.xml']);
         self::assertStringStartsWith("Two lines & a sign <\nof it", $read->words);
-        $keys = array_map(static fn (Question $one): string => "{$one->asked->kind()->value}: {$one->asked->key()}", $read->questions);
+        $keys = array_map(
+            static fn (Question $one): string => "{$one->asked->kind()->value}: {$one->asked->key()}",
+            $read->questions,
+        );
         sort($keys);
-        self::assertSame(['choice: ', 'choices: one · three', 'number: 2.5', 'text: 240 N m', 'text: pivot / fulcrum'], $keys);
+        self::assertSame(
+            ['choice: ', 'choices: one · three', 'number: 2.5', 'text: 240 N m', 'text: pivot / fulcrum'],
+            $keys,
+        );
     }
 
     /** @return iterable<string, array{string}> */
@@ -72,7 +91,11 @@ final class QtiTest extends TestCase
         yield 'another root' => ['<assessmentItem/>'];
         yield 'no body' => ['<qti-assessment-item xmlns="'.QtiItem::NAMESPACE.'"/>'];
         yield 'entities' => ['<!DOCTYPE a [<!ENTITY x "y">]><qti-assessment-item/>'];
-        yield 'a choice without choices' => ['<qti-assessment-item xmlns="'.QtiItem::NAMESPACE.'"><qti-item-body><qti-choice-interaction response-identifier="R"/></qti-item-body></qti-assessment-item>'];
+        yield 'a choice without choices' => [
+            '<qti-assessment-item xmlns="'.
+            QtiItem::NAMESPACE.
+            '"><qti-item-body><qti-choice-interaction response-identifier="R"/></qti-item-body></qti-assessment-item>',
+        ];
     }
 
     #[DataProvider('broken')]

@@ -22,14 +22,20 @@ final class SpreadsheetTest extends TestCase
         self::assertSame('mimetype', array_key_first(Ods::files([])));
         $content = Ods::files(self::tables())['content.xml'];
         self::assertSame(['Checks', 'Answers/2'], self::found('//table:table/@table:name', $content));
-        self::assertSame(['Name', 'Level', 'نور & <Co>', '2.5', '=1+1', 'two', 'lines', 'x'], self::found('//text:p', $content));
+        self::assertSame(
+            ['Name', 'Level', 'نور & <Co>', '2.5', '=1+1', 'two', 'lines', 'x'],
+            self::found('//text:p', $content),
+        );
         self::assertSame(['2.5'], self::found('//@office:value', $content), 'a formula in words is words');
     }
 
     public function test_a_workbook_names_its_sheets_as_it_may_and_its_cells_by_place(): void
     {
         $files = Xlsx::files(self::tables());
-        self::assertSame(['Checks', 'Answers 2'], self::found('//*[local-name()="sheet"]/@name', $files['xl/workbook.xml']));
+        self::assertSame(
+            ['Checks', 'Answers 2'],
+            self::found('//*[local-name()="sheet"]/@name', $files['xl/workbook.xml']),
+        );
         $sheet = $files['xl/worksheets/sheet1.xml'];
         self::assertSame(['2.5'], self::found("//*[local-name()='c'][@r='B2']/*[local-name()='v']", $sheet));
         self::assertSame(['=1+1'], self::found("//*[local-name()='c'][@r='A3']//*[local-name()='t']", $sheet));
@@ -41,7 +47,10 @@ final class SpreadsheetTest extends TestCase
     /** @return list<Table> */
     private static function tables(): array
     {
-        return [new Table('Checks', [['Name', 'Level'], ['نور & <Co>', 2.5], ['=1+1', null]]), new Table('Answers/2', [["two\nlines"], ['', 'x']])];
+        return [
+            new Table('Checks', [['Name', 'Level'], ['نور & <Co>', 2.5], ['=1+1', null]]),
+            new Table('Answers/2', [["two\nlines"], ['', 'x']]),
+        ];
     }
 
     /** @return list<string> */

@@ -18,9 +18,17 @@ final class GroupingTest extends TestCase
 {
     public function test_those_with_a_like_need_come_together_least_secure_first(): void
     {
-        $groups = Grouping::of(self::students(['a' => 1.0, 'b' => 0.0, 'c' => 0.9, 'd' => 0.2, 'e' => null, 'f' => 0.5]), 2, Basis::Alike);
+        $groups = Grouping::of(
+            self::students(['a' => 1.0, 'b' => 0.0, 'c' => 0.9, 'd' => 0.2, 'e' => null, 'f' => 0.5]),
+            2,
+            Basis::Alike,
+        );
         self::assertSame([['b', 'e'], ['d', 'f'], ['a', 'c']], self::ids($groups));
-        self::assertSame(['Not yet secure in most of what was checked; :n not checked yet', ['n' => 1]], [$groups[0]->sentence, $groups[0]->values], 'nothing is said of those without a check');
+        self::assertSame(
+            ['Not yet secure in most of what was checked; :n not checked yet', ['n' => 1]],
+            [$groups[0]->sentence, $groups[0]->values],
+            'nothing is said of those without a check',
+        );
         self::assertSame('Secure in most of what was checked', $groups[2]->sentence);
     }
 
@@ -33,10 +41,20 @@ final class GroupingTest extends TestCase
 
     public function test_the_same_slip_comes_together_and_one_that_nobody_shares_groups_nobody(): void
     {
-        $students = [new Student('a', 1, 1.0), new Student('b', 2, 0.5, '24 N m'), new Student('c', 3, 0.4, '9 N m'), new Student('d', 4, 0.1, '24 N m'), new Student('e', 5, 0.9), new Student('f', 6, 0.2, '24 N m')];
+        $students = [
+            new Student('a', 1, 1.0),
+            new Student('b', 2, 0.5, '24 N m'),
+            new Student('c', 3, 0.4, '9 N m'),
+            new Student('d', 4, 0.1, '24 N m'),
+            new Student('e', 5, 0.9),
+            new Student('f', 6, 0.2, '24 N m'),
+        ];
         $groups = Grouping::of($students, 3, Basis::Slip);
         self::assertSame([['b', 'd', 'f'], ['a', 'c', 'e']], self::ids($groups));
-        self::assertSame([':n answered :slip', ['n' => 3, 'slip' => '24 N m']], [$groups[0]->sentence, $groups[0]->values]);
+        self::assertSame(
+            [':n answered :slip', ['n' => 3, 'slip' => '24 N m']],
+            [$groups[0]->sentence, $groups[0]->values],
+        );
     }
 
     public function test_sizes_differ_by_one_at_most(): void
@@ -47,7 +65,11 @@ final class GroupingTest extends TestCase
                 self::assertSame($count, array_sum($sizes));
                 sort($sizes);
                 self::assertLessThanOrEqual($size, $sizes[count($sizes) - 1]);
-                self::assertLessThanOrEqual(1, $sizes[count($sizes) - 1] - $sizes[0], "{$count} by {$size}, {$way->value}");
+                self::assertLessThanOrEqual(
+                    1,
+                    $sizes[count($sizes) - 1] - $sizes[0],
+                    "{$count} by {$size}, {$way->value}",
+                );
             }
         }
     }
@@ -78,7 +100,18 @@ final class GroupingTest extends TestCase
 
     public function test_those_who_are_absent_are_left_out_of_wishes_too(): void
     {
-        self::assertSame([['a', 'b']], self::ids(Grouping::of(self::students(['a' => 1.0, 'b' => 0.0]), 2, Basis::Alike, [['a', 'gone']], [['gone', 'b']])));
+        self::assertSame(
+            [['a', 'b']],
+            self::ids(
+                Grouping::of(
+                    self::students(['a' => 1.0, 'b' => 0.0]),
+                    2,
+                    Basis::Alike,
+                    [['a', 'gone']],
+                    [['gone', 'b']],
+                ),
+            ),
+        );
         self::assertSame([], Grouping::of([], 3, Basis::Alike));
     }
 
@@ -120,7 +153,15 @@ final class GroupingTest extends TestCase
     /** @return list<Student> */
     private static function many(int $count, ?Randomizer $random = null): array
     {
-        return array_map(static fn (int $n): Student => new Student("s{$n}", $n, $n % 5 === 0 ? null : ($n * 37 % 100) / 100, $random !== null && $random->getInt(0, 3) === 0 ? 'slip '.$random->getInt(0, 2) : ''), range(1, $count));
+        return array_map(
+            static fn (int $n): Student => new Student(
+                "s{$n}",
+                $n,
+                $n % 5 === 0 ? null : (($n * 37) % 100) / 100,
+                $random !== null && $random->getInt(0, 3) === 0 ? 'slip '.$random->getInt(0, 2) : '',
+            ),
+            range(1, $count),
+        );
     }
 
     /**

@@ -46,10 +46,130 @@ final class AnyInputTest extends TestCase
 
     /** What has broken readers before: digits of other scripts, marks that combine, surrogates' neighbours, right-to-left marks, halves of UTF-8. */
     private const PARTS = [
-        '0', '1', '2', '9', '12', '80', '3.5', '1,200', '0,392', '٨٠', '１２', '४२', '𝟗', '৩', '۴۵', '½', '⅓', '²', '⁻¹', '⁹⁹⁹', '10^9', '^', '^-', '^400', '^(1/2)', '√', '∛', '\sqrt[3]{', '\frac{', '\text{', '}', '{', '(', ')', '[', ']',
-        '+', '-', '−', '*', '×', '/', '÷', '%', '=', '==', '<', '≤', '≠', ':', ';', '..', '…', ',', '.', '|', ' ', "\u{A0}", "\u{202F}", "\t", "\n", "\r\n", 'x', 'y', 'e', 'E', 'e5', 'pi', 'π', 'N', 'kN', 'N m', 'm/s²', '°', '°C', '£', '$', '€', 'mod', 'sin', 'sqrt',
-        'ß', 'İ', 'ı', 'ﷺ', 'e̶', 'ی', "\u{200F}", "\u{200D}", "\u{FEFF}", "\u{0}", '👩‍🏫', '𓀀', "\u{E000}", "\u{10FFFF}", "\xC3", "\xFF\xFE", 'step', 'text:', 'maths:', '*up', 'up;down', '20 s', '{a: 2..9}', '{b = a*b}', '{a}', '{a; a ≠ b}', 'inf', 'NAN', '1e999', '-0',
-        '99999999999999999999999', '0.0000000000000000001', '"', "'", '=cmd()', '@', '#', '\\', '\\%', '<trace>', '<svg/>', '&amp;', '--',
+        '0',
+        '1',
+        '2',
+        '9',
+        '12',
+        '80',
+        '3.5',
+        '1,200',
+        '0,392',
+        '٨٠',
+        '１２',
+        '४२',
+        '𝟗',
+        '৩',
+        '۴۵',
+        '½',
+        '⅓',
+        '²',
+        '⁻¹',
+        '⁹⁹⁹',
+        '10^9',
+        '^',
+        '^-',
+        '^400',
+        '^(1/2)',
+        '√',
+        '∛',
+        '\sqrt[3]{',
+        '\frac{',
+        '\text{',
+        '}',
+        '{',
+        '(',
+        ')',
+        '[',
+        ']',
+        '+',
+        '-',
+        '−',
+        '*',
+        '×',
+        '/',
+        '÷',
+        '%',
+        '=',
+        '==',
+        '<',
+        '≤',
+        '≠',
+        ':',
+        ';',
+        '..',
+        '…',
+        ',',
+        '.',
+        '|',
+        ' ',
+        "\u{A0}",
+        "\u{202F}",
+        "\t",
+        "\n",
+        "\r\n",
+        'x',
+        'y',
+        'e',
+        'E',
+        'e5',
+        'pi',
+        'π',
+        'N',
+        'kN',
+        'N m',
+        'm/s²',
+        '°',
+        '°C',
+        '£',
+        '$',
+        '€',
+        'mod',
+        'sin',
+        'sqrt',
+        'ß',
+        'İ',
+        'ı',
+        'ﷺ',
+        'e̶',
+        'ی',
+        "\u{200F}",
+        "\u{200D}",
+        "\u{FEFF}",
+        "\u{0}",
+        '👩‍🏫',
+        '𓀀',
+        "\u{E000}",
+        "\u{10FFFF}",
+        "\xC3",
+        "\xFF\xFE",
+        'step',
+        'text:',
+        'maths:',
+        '*up',
+        'up;down',
+        '20 s',
+        '{a: 2..9}',
+        '{b = a*b}',
+        '{a}',
+        '{a; a ≠ b}',
+        'inf',
+        'NAN',
+        '1e999',
+        '-0',
+        '99999999999999999999999',
+        '0.0000000000000000001',
+        '"',
+        "'",
+        '=cmd()',
+        '@',
+        '#',
+        '\\',
+        '\\%',
+        '<trace>',
+        '<svg/>',
+        '&amp;',
+        '--',
     ];
 
     /** @return iterable<string, array{int}> */
@@ -68,10 +188,27 @@ final class AnyInputTest extends TestCase
         $compared = 0;
         for ($i = 0; $i < self::EACH; $i++) {
             [$right, $given] = [self::text($random), self::text($random)];
-            $form = Form::of(FormKind::cases()[$random->getInt(0, count(FormKind::cases()) - 1)], $random->getInt(0, 12));
+            $form = Form::of(
+                FormKind::cases()[$random->getInt(0, count(FormKind::cases()) - 1)],
+                $random->getInt(0, 12),
+            );
             foreach ([$right, '80 N', '2x + 1', '1/3'] as $key) {
-                self::allowed(static fn () => Compare::numbers($key, $given, $random->getInt(0, 1) === 1 ? Tolerance::of('percent', '5') : Tolerance::none(), $form, $random->getInt(0, 1) === 1), [UnreadableMaths::class], [$key, $given]);
-                self::allowed(static fn () => Compare::expressions($key, $given, $form), [UnreadableMaths::class], [$key, $given]);
+                self::allowed(
+                    static fn () => Compare::numbers(
+                        $key,
+                        $given,
+                        $random->getInt(0, 1) === 1 ? Tolerance::of('percent', '5') : Tolerance::none(),
+                        $form,
+                        $random->getInt(0, 1) === 1,
+                    ),
+                    [UnreadableMaths::class],
+                    [$key, $given],
+                );
+                self::allowed(
+                    static fn () => Compare::expressions($key, $given, $form),
+                    [UnreadableMaths::class],
+                    [$key, $given],
+                );
                 $compared++;
             }
             self::allowed(static fn () => Compare::areSameNumbers($right, $given), [], [$right, $given]);
@@ -88,8 +225,12 @@ final class AnyInputTest extends TestCase
         $random = self::random($seed);
         $asked = 0;
         for ($i = 0; $i < self::EACH; $i++) {
-            $question = self::allowed(static fn () => Question::read(new Fields(self::question($random))), [UnreadableFields::class], []);
-            if (! $question instanceof Question) {
+            $question = self::allowed(
+                static fn () => Question::read(new Fields(self::question($random))),
+                [UnreadableFields::class],
+                [],
+            );
+            if (! ($question instanceof Question)) {
                 continue;
             }
             $asked++;
@@ -98,9 +239,15 @@ final class AnyInputTest extends TestCase
                 $raw = $n % 2 === 0 ? self::text($random) : self::json($random, 2);
                 $answer = self::allowed(static fn () => $question->asked->read($raw), [UnreadableFields::class], [$raw]);
                 self::allowed(static fn () => [$question->compare($raw), $question->asked->written($raw)], [], [$raw]);
-                $answer === null || $given[] = ["seat{$n}", $question, $answer];
+                if ($answer !== null) {
+                    $given[] = ["seat{$n}", $question, $answer];
+                }
             }
-            self::allowed(static fn () => [AnswerGroups::among($given), Tally::of($question, array_column($given, 2, 0))], [], $given);
+            self::allowed(
+                static fn () => [AnswerGroups::among($given), Tally::of($question, array_column($given, 2, 0))],
+                [],
+                $given,
+            );
         }
         self::assertGreaterThan(10, $asked);
     }
@@ -117,7 +264,14 @@ final class AnyInputTest extends TestCase
             self::allowed(static fn () => CsvReader::rows($text), [UnreadableFile::class], [$text]);
             self::allowed(static fn () => PageChoice::read($text, 60, 20), [InvalidPages::class], [$text]);
             self::allowed(static fn () => PersonName::read($text), [InvalidName::class], [$text]);
-            self::allowed(static fn () => Values::in([mb_scrub($text), '{a: '.mb_scrub(self::text($random)).'}'])->draw('seed', $i), [InvalidValues::class], [$text]);
+            self::allowed(
+                static fn () => Values::in([mb_scrub($text), '{a: '.mb_scrub(self::text($random)).'}'])->draw(
+                    'seed',
+                    $i,
+                ),
+                [InvalidValues::class],
+                [$text],
+            );
         }
         self::assertSame(self::EACH, $i);
     }
@@ -130,11 +284,17 @@ final class AnyInputTest extends TestCase
         for ($i = 0; $i < self::EACH; $i++) {
             $json = [];
             foreach ([...array_keys(SessionSettings::usual()->toArray()), 'surprise'] as $key) {
-                $random->getInt(0, 1) === 1 && $json[$key] = self::json($random, 3);
+                if ($random->getInt(0, 1) === 1) {
+                    $json[$key] = self::json($random, 3);
+                }
             }
             $settings = self::allowed(static fn () => SessionSettings::read($json), [], $json);
             self::assertInstanceOf(SessionSettings::class, $settings);
-            self::assertEquals($settings, SessionSettings::read($settings->toArray()), 'what was read is read the same again');
+            self::assertEquals(
+                $settings,
+                SessionSettings::read($settings->toArray()),
+                'what was read is read the same again',
+            );
             self::allowed(static fn () => Feedback::read(self::array($random)), [], $json);
         }
     }
@@ -153,10 +313,18 @@ final class AnyInputTest extends TestCase
             foreach ($files as $file) {
                 $broken = self::broken($random, $file);
                 foreach ([InkMl::class, SvgDrawing::class, QtiItem::class] as $reader) {
-                    self::allowed(static fn () => $reader::read($broken), [UnreadableFile::class, UnreadableFields::class, InvalidPrompt::class], [$broken]);
+                    self::allowed(
+                        static fn () => $reader::read($broken),
+                        [UnreadableFile::class, UnreadableFields::class, InvalidPrompt::class],
+                        [$broken],
+                    );
                 }
             }
-            self::allowed(static fn () => Plan::read(self::array($random)), [UnreadableFields::class, InvalidPrompt::class], []);
+            self::allowed(
+                static fn () => Plan::read(self::array($random)),
+                [UnreadableFields::class, InvalidPrompt::class],
+                [],
+            );
         }
         self::assertSame(self::EACH, $i);
     }
@@ -193,8 +361,26 @@ final class AnyInputTest extends TestCase
     private static function array(Randomizer $random, int $deep = 3): array
     {
         $json = [];
-        foreach (['crag', 'title', 'tags', 'prompts', 'words', 'id', 'kind', 'what', 'when', 'off', 'still_minutes', 'right', 'questions'] as $key) {
-            $random->getInt(0, 2) > 0 && $json[$key] = self::json($random, $deep);
+        foreach (
+            [
+                'crag',
+                'title',
+                'tags',
+                'prompts',
+                'words',
+                'id',
+                'kind',
+                'what',
+                'when',
+                'off',
+                'still_minutes',
+                'right',
+                'questions',
+            ] as $key
+        ) {
+            if ($random->getInt(0, 2) > 0) {
+                $json[$key] = self::json($random, $deep);
+            }
         }
 
         return $json;
@@ -204,12 +390,21 @@ final class AnyInputTest extends TestCase
     private static function question(Randomizer $random): array
     {
         $kind = ['choice', 'choices', 'number', 'number', 'maths', 'text', 'scale'][$random->getInt(0, 6)];
-        $question = ['id' => 'q1', 'kind' => $kind, 'words' => mb_scrub(self::text($random)), 'spot' => null] + match ($kind) {
-            'choice', 'choices' => ['options' => [['id' => 'o1', 'words' => mb_scrub(self::text($random))], ['id' => 'o2', 'words' => 'two']], 'right' => ['o2'], 'shuffle' => true],
-            'number', 'maths' => ['right' => mb_scrub(self::text($random))],
-            'text' => ['right' => [mb_scrub(self::text($random))]],
-            default => ['from' => 1, 'to' => 5],
-        };
+        $question =
+            ['id' => 'q1', 'kind' => $kind, 'words' => mb_scrub(self::text($random)), 'spot' => null] +
+            match ($kind) {
+                'choice', 'choices' => [
+                    'options' => [
+                        ['id' => 'o1', 'words' => mb_scrub(self::text($random))],
+                        ['id' => 'o2', 'words' => 'two'],
+                    ],
+                    'right' => ['o2'],
+                    'shuffle' => true,
+                ],
+                'number', 'maths' => ['right' => mb_scrub(self::text($random))],
+                'text' => ['right' => [mb_scrub(self::text($random))]],
+                default => ['from' => 1, 'to' => 5],
+            };
         if ($random->getInt(0, 3) === 0) {
             $question[array_keys($question)[$random->getInt(0, count($question) - 1)]] = self::json($random, 2);
         }
@@ -242,7 +437,19 @@ final class AnyInputTest extends TestCase
                     return null;
                 }
             }
-            self::fail(sprintf("%s: %s\nin %s:%d\nfor %s", $problem::class, $problem->getMessage(), $problem->getFile(), $problem->getLine(), json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE)));
+            self::fail(
+                sprintf(
+                    "%s: %s\nin %s:%d\nfor %s",
+                    $problem::class,
+                    $problem->getMessage(),
+                    $problem->getFile(),
+                    $problem->getLine(),
+                    json_encode(
+                        $input,
+                        JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+                    ),
+                ),
+            );
         }
     }
 }

@@ -22,7 +22,10 @@ final class CompareTest extends TestCase
     {
         foreach (file(__DIR__.'/comparisons.txt', FILE_IGNORE_NEW_LINES) ?: [] as $n => $line) {
             if ($line !== '' && $line[0] !== '#') {
-                [$asked, $right, $given, $outcome, $because] = array_map(static fn (string $part): string => trim($part, ' '), explode('|', $line));
+                [$asked, $right, $given, $outcome, $because] = array_map(
+                    static fn (string $part): string => trim($part, ' '),
+                    explode('|', $line),
+                );
                 yield 'line '.($n + 1).": {$given} for {$right}: {$because}" => [$asked, $right, $given, $outcome];
             }
         }
@@ -30,8 +33,12 @@ final class CompareTest extends TestCase
 
     #[Test]
     #[DataProvider('comparisons')]
-    public function an_answer_is_compared_by_worth_and_form(string $asked, string $right, string $given, string $outcome): void
-    {
+    public function an_answer_is_compared_by_worth_and_form(
+        string $asked,
+        string $right,
+        string $given,
+        string $outcome,
+    ): void {
         if ($outcome === 'unreadable-key') {
             $this->expectException(UnreadableMaths::class);
         }
@@ -47,8 +54,16 @@ final class CompareTest extends TestCase
     {
         $compared = 0;
         foreach (self::comparisons() as [$asked, $right, $given, $outcome]) {
-            if (in_array($asked, ['number', 'expression'], true) && $outcome === 'right' && ! str_contains($given.$right, '=')) {
-                self::assertSame($outcome, self::compare($asked, $given, $right)->outcome->value, "{$right} for {$given}");
+            if (
+                in_array($asked, ['number', 'expression'], true) &&
+                $outcome === 'right' &&
+                ! str_contains($given.$right, '=')
+            ) {
+                self::assertSame(
+                    $outcome,
+                    self::compare($asked, $given, $right)->outcome->value,
+                    "{$right} for {$given}",
+                );
                 $compared++;
             }
         }
@@ -60,7 +75,10 @@ final class CompareTest extends TestCase
     {
         self::assertSame('The unit is missing: N m.', self::compare('number', '240 N m', '240')->why);
         self::assertSame('m does not measure the same as N.', self::compare('number', '1 N', '1 m')->why);
-        self::assertSame('It is asked for to significant figures (3).', self::compare('number figures 3', 'π', '3.142')->why);
+        self::assertSame(
+            'It is asked for to significant figures (3).',
+            self::compare('number figures 3', 'π', '3.142')->why,
+        );
         self::assertSame('It is asked for in kN.', self::compare('number in unit', '1.2 kN', '1200 N')->why);
         self::assertSame('The word “sin” was not understood.', self::compare('expression', 'x', 'sin x')->why);
         self::assertSame('The unit “blocks” was not understood.', self::compare('number', '5 N', '5 blocks')->why);
@@ -70,7 +88,8 @@ final class CompareTest extends TestCase
     private static function compare(string $asked, string $right, string $given): Verdict
     {
         $words = explode(' ', $asked);
-        $kind = ['percent-form' => 'percent', 'within' => 'any', 'in' => 'any'][$words[1] ?? ''] ?? ($words[1] ?? 'any');
+        $kind =
+            ['percent-form' => 'percent', 'within' => 'any', 'in' => 'any'][$words[1] ?? ''] ?? ($words[1] ?? 'any');
         $tolerance = match ($words[1] ?? '') {
             'within', 'percent' => Tolerance::of($words[1], $words[2]),
             default => Tolerance::none(),

@@ -18,8 +18,16 @@ use PHPUnit\Framework\TestCase;
 final class BackdropTest extends TestCase
 {
     private const AXES = [
-        'kind' => 'axes', 'x_from' => -4, 'x_to' => 12, 'x_step' => 2, 'y_from' => 0, 'y_to' => 300, 'y_step' => 50,
-        'x_label' => 'd / m', 'y_label' => 'F / N', 'equal' => 0,
+        'kind' => 'axes',
+        'x_from' => -4,
+        'x_to' => 12,
+        'x_step' => 2,
+        'y_from' => 0,
+        'y_to' => 300,
+        'y_step' => 50,
+        'x_label' => 'd / m',
+        'y_label' => 'F / N',
+        'equal' => 0,
     ];
 
     private const LINE = ['kind' => 'number-line', 'from' => 0, 'to' => 2, 'step' => 1, 'parts' => 4];
@@ -47,14 +55,14 @@ final class BackdropTest extends TestCase
     {
         $backdrop = Backdrop::read(new Fields($json));
         self::assertSame($json, $backdrop->toArray());
-        self::assertTrue((new DOMDocument)->loadXML('<g>'.BackdropSvg::draw($backdrop, new NoPictures).'</g>'));
+        self::assertTrue((new DOMDocument())->loadXML('<g>'.BackdropSvg::draw($backdrop, new NoPictures()).'</g>'));
     }
 
     public function test_no_two_rulings_look_alike(): void
     {
         $drawn = [];
         foreach (self::backdrops() as [$json]) {
-            $drawn[] = BackdropSvg::draw(Backdrop::read(new Fields($json)), new NoPictures);
+            $drawn[] = BackdropSvg::draw(Backdrop::read(new Fields($json)), new NoPictures());
         }
         array_pop($drawn);
         self::assertCount(count($drawn), array_unique($drawn));
@@ -64,7 +72,27 @@ final class BackdropTest extends TestCase
     {
         $paths = self::drawn(self::AXES);
         $texts = self::texts($paths);
-        self::assertSame(["\u{2212}4", "\u{2212}2", '2', '4', '6', '8', '10', '12', '50', '100', '150', '200', '250', '300', 'd / m', 'F / N'], $texts);
+        self::assertSame(
+            [
+                "\u{2212}4",
+                "\u{2212}2",
+                '2',
+                '4',
+                '6',
+                '8',
+                '10',
+                '12',
+                '50',
+                '100',
+                '150',
+                '200',
+                '250',
+                '300',
+                'd / m',
+                'F / N',
+            ],
+            $texts,
+        );
         // Nought on the x axis lies a quarter of the way from -4 to 12: 70 + 1460 / 4.
         self::assertStringContainsString('M435 942', self::string($paths, 'string(//path[2]/@d)'));
     }
@@ -88,7 +116,10 @@ final class BackdropTest extends TestCase
     public function test_ticks_are_whole_steps_and_labels_thin_out(): void
     {
         $range = Range::read(new Fields(['from' => -0.3, 'to' => 0.3, 'step' => 0.1]));
-        self::assertSame(['-0.3', '-0.2', '-0.1', '0.0', '0.1', '0.2', '0.3'], array_map(static fn (float $tick): string => number_format($tick, 1), $range->ticks()));
+        self::assertSame(
+            ['-0.3', '-0.2', '-0.1', '0.0', '0.1', '0.2', '0.3'],
+            array_map(static fn (float $tick): string => number_format($tick, 1), $range->ticks()),
+        );
         self::assertSame(1, $range->labelEvery(25));
         self::assertSame(10, Range::read(new Fields(['from' => 0, 'to' => 199, 'step' => 1]))->labelEvery(25));
     }
@@ -119,8 +150,8 @@ final class BackdropTest extends TestCase
     /** @param  array<string, mixed>  $json */
     private static function drawn(array $json): DOMXPath
     {
-        $document = new DOMDocument;
-        $document->loadXML('<g>'.BackdropSvg::draw(Backdrop::read(new Fields($json)), new NoPictures).'</g>');
+        $document = new DOMDocument();
+        $document->loadXML('<g>'.BackdropSvg::draw(Backdrop::read(new Fields($json)), new NoPictures()).'</g>');
 
         return new DOMXPath($document);
     }

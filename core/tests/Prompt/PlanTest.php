@@ -25,11 +25,28 @@ final class PlanTest extends TestCase
 {
     private const PROMPT = [
         'words' => 'What is $\frac{1}{2}$ of {a: 2..8 step 2}?',
-        'questions' => [['id' => 'q1', 'kind' => 'number', 'words' => '', 'spot' => ['page' => 1, 'x' => 100, 'y' => 100, 'w' => 300], 'right' => '{a/2}', 'tolerance' => ['kind' => 'none', 'most' => ''], 'form' => ['kind' => 'any', 'digits' => 0], 'own_unit' => false]],
+        'questions' => [
+            [
+                'id' => 'q1',
+                'kind' => 'number',
+                'words' => '',
+                'spot' => ['page' => 1, 'x' => 100, 'y' => 100, 'w' => 300],
+                'right' => '{a/2}',
+                'tolerance' => ['kind' => 'none', 'most' => ''],
+                'form' => ['kind' => 'any', 'digits' => 0],
+                'own_unit' => false,
+            ],
+        ],
         'tray' => ['kind' => 'custom', 'tools' => ['pen', 'eraser']],
-        'points' => 2.5, 'minutes' => 8,
+        'points' => 2.5,
+        'minutes' => 8,
         'look_for' => ['steps' => ['names the support'], 'words' => ['moment'], 'slips' => ['adds the distances']],
-        'asks' => ['Which way? | up; *down | 20 s'], 'aspects' => [['name' => 'Method', 'levels' => ['none', 'some', 'complete']], ['name' => 'Answer', 'levels' => []]], 'skills' => ['fractions'],
+        'asks' => ['Which way? | up; *down | 20 s'],
+        'aspects' => [
+            ['name' => 'Method', 'levels' => ['none', 'some', 'complete']],
+            ['name' => 'Answer', 'levels' => []],
+        ],
+        'skills' => ['fractions'],
     ];
 
     #[Test]
@@ -79,7 +96,9 @@ final class PlanTest extends TestCase
     {
         yield 'a third of a point' => [['points' => 0.3] + self::PROMPT];
         yield 'no time' => [['minutes' => 0] + self::PROMPT];
-        yield 'a question twice' => [['questions' => [self::PROMPT['questions'][0], self::PROMPT['questions'][0]]] + self::PROMPT];
+        yield 'a question twice' => [
+            ['questions' => [self::PROMPT['questions'][0], self::PROMPT['questions'][0]]] + self::PROMPT,
+        ];
         yield 'a tray of no kind' => [['tray' => ['kind' => 'golden', 'tools' => []]] + self::PROMPT];
         yield 'words as a number' => [['words' => 5] + self::PROMPT];
     }
@@ -135,7 +154,11 @@ final class PlanTest extends TestCase
     #[Test]
     public function a_plan_is_read_and_written_alike(): void
     {
-        $plan = Plan::of('  Levers   and loads ', ['Year 9', 'year 9', ' forces '], [[self::prompt(self::PROMPT), self::drawn()]]);
+        $plan = Plan::of(
+            '  Levers   and loads ',
+            ['Year 9', 'year 9', ' forces '],
+            [[self::prompt(self::PROMPT), self::drawn()]],
+        );
         self::assertSame('Levers and loads', $plan->title);
         self::assertSame(['Year 9', 'forces'], $plan->tags);
         /** @var array<string, mixed> $json */
@@ -161,7 +184,11 @@ final class PlanTest extends TestCase
     #[Test]
     public function pictures_are_found_and_renamed_wherever_they_are_named(): void
     {
-        $json = ['backdrop' => ['asset' => 'A'], 'objects' => [['object' => ['of' => ['asset' => 'B']]]], 'options' => [['picture' => 'A'], ['picture' => ''], ['words' => 'asset']]];
+        $json = [
+            'backdrop' => ['asset' => 'A'],
+            'objects' => [['object' => ['of' => ['asset' => 'B']]]],
+            'options' => [['picture' => 'A'], ['picture' => ''], ['words' => 'asset']],
+        ];
         self::assertSame(['A', 'B'], PictureIds::in($json));
         self::assertSame(['C', 'B'], PictureIds::in(PictureIds::renamed($json, ['A' => 'C'])));
     }
@@ -169,9 +196,14 @@ final class PlanTest extends TestCase
     private static function drawn(): PromptPages
     {
         return PromptPages::read([
-            ['backdrop' => ['kind' => 'squared', 'size' => 'middle'], 'objects' => [
-                ['object' => Examples::stroke(), 'group' => 'g1'], ['object' => Examples::note(), 'place' => [10, 20, 300, 10000], 'group' => 'g1'], ['object' => Examples::piece()],
-            ]],
+            [
+                'backdrop' => ['kind' => 'squared', 'size' => 'middle'],
+                'objects' => [
+                    ['object' => Examples::stroke(), 'group' => 'g1'],
+                    ['object' => Examples::note(), 'place' => [10, 20, 300, 10000], 'group' => 'g1'],
+                    ['object' => Examples::piece()],
+                ],
+            ],
             ['backdrop' => ['kind' => 'blank'], 'objects' => [['object' => Examples::stamp()]]],
         ]);
     }

@@ -13,7 +13,10 @@ final class PromptTest extends TestCase
 {
     public function test_words_keep_their_lines_and_lose_their_edges(): void
     {
-        self::assertSame("Where is the pivot?\nShow it.", Prompt::of("  Where is the pivot?\r\nShow it. \n", Backdrop::blank())->words);
+        self::assertSame(
+            "Where is the pivot?\nShow it.",
+            Prompt::of("  Where is the pivot?\r\nShow it. \n", Backdrop::blank())->words,
+        );
     }
 
     public function test_words_that_are_too_long_are_refused_with_their_length(): void

@@ -15,17 +15,35 @@ use PHPUnit\Framework\TestCase;
 final class QuestionTest extends TestCase
 {
     private const BEAM = [
-        'id' => 'q1', 'kind' => 'choice', 'words' => 'Which way does it tip?', 'spot' => null,
-        'options' => [['id' => 'a', 'words' => 'left'], ['id' => 'b', 'words' => 'right'], ['id' => 'c', 'words' => '', 'picture' => 'PIC']],
-        'right' => ['b'], 'shuffle' => false,
+        'id' => 'q1',
+        'kind' => 'choice',
+        'words' => 'Which way does it tip?',
+        'spot' => null,
+        'options' => [
+            ['id' => 'a', 'words' => 'left'],
+            ['id' => 'b', 'words' => 'right'],
+            ['id' => 'c', 'words' => '', 'picture' => 'PIC'],
+        ],
+        'right' => ['b'],
+        'shuffle' => false,
     ];
 
     /** @return iterable<string, array{array<string, mixed>}> */
     public static function questions(): iterable
     {
         yield 'one choice' => [self::BEAM];
-        yield 'several choices at a spot' => [['kind' => 'choices', 'right' => ['a', 'c'], 'spot' => ['page' => 1, 'x' => 10, 'y' => 20, 'w' => 300]] + self::BEAM];
-        yield 'a number' => [self::asked('number', ['right' => '240 N m', 'tolerance' => ['kind' => 'percent', 'most' => '2'], 'form' => ['kind' => 'figures', 'digits' => 2], 'own_unit' => true])];
+        yield 'several choices at a spot' => [
+            ['kind' => 'choices', 'right' => ['a', 'c'], 'spot' => ['page' => 1, 'x' => 10, 'y' => 20, 'w' => 300]] +
+            self::BEAM,
+        ];
+        yield 'a number' => [
+            self::asked('number', [
+                'right' => '240 N m',
+                'tolerance' => ['kind' => 'percent', 'most' => '2'],
+                'form' => ['kind' => 'figures', 'digits' => 2],
+                'own_unit' => true,
+            ]),
+        ];
         yield 'maths' => [self::asked('maths', ['right' => '2x+6', 'form' => ['kind' => 'expanded', 'digits' => 0]])];
         yield 'a few words' => [self::asked('text', ['right' => ['the pivot', 'fulcrum']])];
         yield 'a scale' => [self::asked('scale', ['from' => 1, 'to' => 5, 'low' => 'lost', 'high' => 'sure'])];
@@ -55,7 +73,13 @@ final class QuestionTest extends TestCase
     {
         $options = array_map(static fn (int $i): array => ['id' => "o{$i}", 'words' => "choice {$i}"], range(1, 6));
         $question = self::question(['options' => $options, 'right' => [], 'shuffle' => true] + self::BEAM);
-        $order = static fn (string $seat): string => implode(' ', array_map(static fn (mixed $id): string => is_string($id) ? $id : '', array_column((array) $question->forStudent($seat)['options'], 'id')));
+        $order = static fn (string $seat): string => implode(
+            ' ',
+            array_map(
+                static fn (mixed $id): string => is_string($id) ? $id : '',
+                array_column((array) $question->forStudent($seat)['options'], 'id'),
+            ),
+        );
         self::assertSame($order('one'), $order('one'));
         $orders = array_unique(array_map($order, ['one', 'two', 'three', 'four', 'five']));
         self::assertGreaterThan(1, count($orders));
@@ -123,11 +147,15 @@ final class QuestionTest extends TestCase
     public static function broken(): iterable
     {
         yield 'no kind' => [['kind' => 'riddle'] + self::BEAM];
-        yield 'an id twice' => [['options' => [['id' => 'a', 'words' => ''], ['id' => 'a', 'words' => '']]] + self::BEAM];
+        yield 'an id twice' => [
+            ['options' => [['id' => 'a', 'words' => ''], ['id' => 'a', 'words' => '']]] + self::BEAM,
+        ];
         yield 'a right choice that is not there' => [['right' => ['z']] + self::BEAM];
         yield 'two right ones for one choice' => [['right' => ['a', 'b']] + self::BEAM];
         yield 'a spot off the page' => [['spot' => ['x' => 1700, 'y' => 0, 'w' => 200]] + self::BEAM];
-        yield 'a tolerance that is no number' => [self::asked('number', ['right' => '1', 'tolerance' => ['kind' => 'within', 'most' => 'much']])];
+        yield 'a tolerance that is no number' => [
+            self::asked('number', ['right' => '1', 'tolerance' => ['kind' => 'within', 'most' => 'much']]),
+        ];
         yield 'a form that is none' => [self::asked('number', ['right' => '1', 'form' => ['kind' => 'pretty']])];
         yield 'a scale of one step' => [self::asked('scale', ['from' => 1, 'to' => 1])];
         yield 'an id of signs' => [['id' => '<b>'] + self::BEAM];
@@ -145,7 +173,9 @@ final class QuestionTest extends TestCase
     #[Test]
     public function the_key_follows_the_values_drawn(): void
     {
-        $question = self::question(self::asked('number', ['right' => '{a*b} N m', 'words' => 'The moment of {a: 6} N at {b: 4} m?']));
+        $question = self::question(
+            self::asked('number', ['right' => '{a*b} N m', 'words' => 'The moment of {a: 6} N at {b: 4} m?']),
+        );
         $filled = $question->filled(Values::in($question->texts())->draw('seed', 0));
         self::assertSame('The moment of 6 N at 4 m?', $filled->words);
         self::assertSame('right', $filled->compare('24 N m')?->outcome->value);

@@ -39,7 +39,13 @@ final class ToolTrayTest extends TestCase
 
     public function test_every_tray_reads_back(): void
     {
-        foreach ([ToolTray::of(TrayKind::Maths), ToolTray::of(TrayKind::Standard, pictures: false), ToolTray::of(TrayKind::Custom, [Tool::Text, Tool::Pen])] as $tray) {
+        foreach (
+            [
+                ToolTray::of(TrayKind::Maths),
+                ToolTray::of(TrayKind::Standard, pictures: false),
+                ToolTray::of(TrayKind::Custom, [Tool::Text, Tool::Pen]),
+            ] as $tray
+        ) {
             self::assertEquals($tray, ToolTray::read(new Fields($tray->toArray())));
         }
         $this->expectException(UnreadableFields::class);
@@ -50,16 +56,34 @@ final class ToolTrayTest extends TestCase
     public static function made(): iterable
     {
         $tools = [
-            'stroke' => Tool::Pen, 'highlight' => Tool::Highlighter, 'line' => Tool::Shapes, 'arrow' => Tool::Shapes, 'rectangle' => Tool::Shapes,
-            'ellipse' => Tool::Shapes, 'triangle' => Tool::Shapes, 'polygon' => Tool::Shapes, 'curve' => Tool::Shapes, 'text' => Tool::Text,
-            'maths' => Tool::Maths, 'note' => Tool::Note, 'stamp' => Tool::Stamps, 'picture' => Tool::Picture, 'piece' => Tool::Move,
+            'stroke' => Tool::Pen,
+            'highlight' => Tool::Highlighter,
+            'line' => Tool::Shapes,
+            'arrow' => Tool::Shapes,
+            'rectangle' => Tool::Shapes,
+            'ellipse' => Tool::Shapes,
+            'triangle' => Tool::Shapes,
+            'polygon' => Tool::Shapes,
+            'curve' => Tool::Shapes,
+            'text' => Tool::Text,
+            'maths' => Tool::Maths,
+            'note' => Tool::Note,
+            'stamp' => Tool::Stamps,
+            'picture' => Tool::Picture,
+            'piece' => Tool::Move,
         ];
         foreach (Examples::all() as $kind => $object) {
             yield $kind => [$tools[$kind], Logs::object('n', $object)];
         }
-        yield 'cut' => [Tool::Eraser, Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('a'), 'keep' => []]]])];
+        yield 'cut' => [
+            Tool::Eraser,
+            Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('a'), 'keep' => []]]]),
+        ];
         yield 'clear' => [Tool::Eraser, Logs::operation('n', 'clear')];
-        yield 'arrange' => [Tool::Move, Logs::operation('n', 'arrange', ['targets' => [Logs::id('a')], 'order' => 'front'])];
+        yield 'arrange' => [
+            Tool::Move,
+            Logs::operation('n', 'arrange', ['targets' => [Logs::id('a')], 'order' => 'front']),
+        ];
         yield 'page' => [Tool::Pages, Logs::operation('n', 'page')];
     }
 
@@ -75,7 +99,9 @@ final class ToolTrayTest extends TestCase
 
     public function test_pasting_needs_the_tool_of_everything_that_is_pasted(): void
     {
-        $paste = Logs::operation('n', 'add', ['objects' => [['object' => Examples::note()], ['object' => Examples::stamp()]]]);
+        $paste = Logs::operation('n', 'add', [
+            'objects' => [['object' => Examples::note()], ['object' => Examples::stamp()]],
+        ]);
         self::assertFalse($paste->fits(ToolTray::of(TrayKind::Custom, [Tool::Note])));
         self::assertTrue($paste->fits(ToolTray::of(TrayKind::Custom, [Tool::Note, Tool::Stamps])));
     }
@@ -83,8 +109,15 @@ final class ToolTrayTest extends TestCase
     public function test_what_was_made_before_the_tray_changed_is_still_taken_for_a_while(): void
     {
         $changed = 100_000;
-        $tray = TrayInForce::since(ToolTray::of(TrayKind::Starter), $changed, TrayInForce::always(ToolTray::of(TrayKind::Standard)));
-        $made = static fn (int $at): Operation => Operation::read(['at' => $at] + Logs::object('n', Examples::stamp())->toArray(), Author::seat('s'));
+        $tray = TrayInForce::since(
+            ToolTray::of(TrayKind::Starter),
+            $changed,
+            TrayInForce::always(ToolTray::of(TrayKind::Standard)),
+        );
+        $made = static fn (int $at): Operation => Operation::read(
+            ['at' => $at] + Logs::object('n', Examples::stamp())->toArray(),
+            Author::seat('s'),
+        );
         self::assertTrue($tray->allows($made($changed - 60_000), $changed + 300_000), 'offline as the tray changed');
         self::assertTrue($tray->allows($made($changed + 900), $changed + 1_000), 'on the way as it changed');
         self::assertFalse($tray->allows($made($changed + 20_000), $changed + 20_000), 'made afterwards');
@@ -94,7 +127,11 @@ final class ToolTrayTest extends TestCase
 
     public function test_a_tray_that_never_had_the_tool_gives_no_grace(): void
     {
-        $tray = TrayInForce::since(ToolTray::of(TrayKind::Starter), 1_000, TrayInForce::always(ToolTray::of(TrayKind::Starter)));
+        $tray = TrayInForce::since(
+            ToolTray::of(TrayKind::Starter),
+            1_000,
+            TrayInForce::always(ToolTray::of(TrayKind::Starter)),
+        );
         self::assertFalse($tray->allows(Logs::object('n', Examples::stamp()), 1_001));
     }
 }

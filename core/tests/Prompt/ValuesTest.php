@@ -24,7 +24,12 @@ final class ValuesTest extends TestCase
     {
         $text = 'What is {a: 2..9} × {b: 2..9}?';
         $values = Values::in([$text]);
-        self::assertSame($values->draw('session', 3)->fill($text), Values::in([$text])->draw('session', 3)->fill($text));
+        self::assertSame(
+            $values->draw('session', 3)->fill($text),
+            Values::in([$text])
+                ->draw('session', 3)
+                ->fill($text),
+        );
     }
 
     #[Test]
@@ -40,7 +45,10 @@ final class ValuesTest extends TestCase
     public function another_session_draws_otherwise(): void
     {
         $values = Values::in(['{a: 1..1000}']);
-        $all = static fn (string $seed): string => implode(' ', array_map(static fn (int $n): string => $values->draw($seed, $n)->fill('{a}'), range(0, 20)));
+        $all = static fn (string $seed): string => implode(
+            ' ',
+            array_map(static fn (int $n): string => $values->draw($seed, $n)->fill('{a}'), range(0, 20)),
+        );
         self::assertNotSame($all('one'), $all('two'));
     }
 
@@ -64,7 +72,14 @@ final class ValuesTest extends TestCase
     #[Test]
     public function lists_steps_and_results_are_exact(): void
     {
-        $values = Values::in(['{a: 0.1, 0.1}', '{b: 0.2..0.2}', '{c = a + b}', '{d = 1/3 + 1/6}', '{e: 0..1 step 0.25; e = 3/4}', '{f = √2*√2*√3}']);
+        $values = Values::in([
+            '{a: 0.1, 0.1}',
+            '{b: 0.2..0.2}',
+            '{c = a + b}',
+            '{d = 1/3 + 1/6}',
+            '{e: 0..1 step 0.25; e = 3/4}',
+            '{f = √2*√2*√3}',
+        ]);
         self::assertSame('0.3 0.5 0.75 2√3', $values->draw('', 0)->fill('{c} {d} {e} {f}'));
     }
 
@@ -72,14 +87,20 @@ final class ValuesTest extends TestCase
     public function expressions_are_worked_out_where_they_stand(): void
     {
         $draw = Values::in(['{a: 6}', '{b: 4}'])->draw('', 0);
-        self::assertSame('6 × 4 = 24, half of it 12, 6/4 is 1.5, 1/6', $draw->fill('{a} × {b} = {a*b}, half of it {a*b/2}, {a}/{b} is {a/b}, {1/a}'));
+        self::assertSame(
+            '6 × 4 = 24, half of it 12, 6/4 is 1.5, 1/6',
+            $draw->fill('{a} × {b} = {a*b}, half of it {a*b/2}, {a}/{b} is {a/b}, {1/a}'),
+        );
     }
 
     #[Test]
     public function braces_of_formulas_stay_theirs(): void
     {
         $draw = Values::in(['{a: 6}', '$\frac{{b: 4}}{7}$'])->draw('', 0);
-        self::assertSame('$\frac{{4}}{7} x^{2} \sum_{i=1}^{{6}}$', $draw->fill('$\frac{{b: 4}}{7} x^{2} \sum_{i=1}^{{a}}$'));
+        self::assertSame(
+            '$\frac{{4}}{7} x^{2} \sum_{i=1}^{{6}}$',
+            $draw->fill('$\frac{{b: 4}}{7} x^{2} \sum_{i=1}^{{a}}$'),
+        );
         self::assertSame('$\frac{6}{4}$ and {1, 2}', $draw->fill('$\frac{a}{b}$ and {1, 2}'));
     }
 
@@ -110,9 +131,15 @@ final class ValuesTest extends TestCase
     public static function mistakes(): iterable
     {
         yield 'a name twice' => ['{a: 1..2} {a: 3..4}', 'a is given values twice.'];
-        yield 'a range turned round' => ['{a: 9..2}', '“9..2” is neither a range such as 2..9 nor a list such as 3, 5, 7.'];
+        yield 'a range turned round' => [
+            '{a: 9..2}',
+            '“9..2” is neither a range such as 2..9 nor a list such as 3, 5, 7.',
+        ];
         yield 'no numbers' => ['{a: oak}', '“oak” is neither a range such as 2..9 nor a list such as 3, 5, 7.'];
-        yield 'a step of nought' => ['{a: 1..2 step 0}', '“1..2” is neither a range such as 2..9 nor a list such as 3, 5, 7.'];
+        yield 'a step of nought' => [
+            '{a: 1..2 step 0}',
+            '“1..2” is neither a range such as 2..9 nor a list such as 3, 5, 7.',
+        ];
         yield 'too many' => ['{a: 1..100000}', 'a has more than 2000 values to choose from.'];
         yield 'an unknown name' => ['{a: 1..2} {b = a*q}', 'In {b = a*q}: q has no values.'];
         yield 'no condition' => ['{a: 1..2; big}', 'In {a: 1..2; big}: “big” is no condition such as a ≠ b.'];
@@ -135,8 +162,20 @@ final class ValuesTest extends TestCase
         $draw = Values::in(['{a: -3}'])->draw('', 0);
         self::assertSame('−3', $draw->fill('{a}'));
         self::assertSame('${-3}$', $draw->fill('${a}$'));
-        self::assertSame('${\frac{1}{3}}$', Values::in(['{a: 1/3}'])->draw('', 0)->fill('${a}$'));
-        self::assertSame('2π', Written::plain($draw->values['a']->plus(\Crag\Maths\Algebra\Value::number(5))->times(\Crag\Maths\Algebra\Value::letter('π'))));
+        self::assertSame(
+            '${\frac{1}{3}}$',
+            Values::in(['{a: 1/3}'])
+                ->draw('', 0)
+                ->fill('${a}$'),
+        );
+        self::assertSame(
+            '2π',
+            Written::plain(
+                $draw->values['a']
+                    ->plus(\Crag\Maths\Algebra\Value::number(5))
+                    ->times(\Crag\Maths\Algebra\Value::letter('π')),
+            ),
+        );
     }
 
     #[Test]
@@ -148,7 +187,14 @@ final class ValuesTest extends TestCase
     #[TestWith(['Weigh ${num: 2..9}$ g', 'one letter'])]
     public function what_cannot_be_drawn_is_said_and_students_never_see_its_braces(string $words, string $said): void
     {
-        $prompt = PlanPrompt::read(new Fields(['words' => $words, 'questions' => [['id' => 'q1', 'kind' => 'number', 'words' => 'And {a}?', 'spot' => null, 'right' => '{a} g']]]));
+        $prompt = PlanPrompt::read(
+            new Fields([
+                'words' => $words,
+                'questions' => [
+                    ['id' => 'q1', 'kind' => 'number', 'words' => 'And {a}?', 'spot' => null, 'right' => '{a} g'],
+                ],
+            ]),
+        );
         self::assertStringContainsString($said, implode(' ', $prompt->problems()));
         $mine = $prompt->forStudent('seed', 3);
         foreach ([$mine->words, $mine->questions[0]->words, $prompt->wordsForAll()] as $text) {
@@ -163,7 +209,10 @@ final class ValuesTest extends TestCase
     {
         $set = PlanPrompt::saying('Which of {1, 2, 3} is even?');
         self::assertSame([[], 'Which of {1, 2, 3} is even?'], [$set->problems(), $set->forStudent('seed', 1)->words]);
-        self::assertSame(['{b} has no values. Give it some where it first stands, such as {b: 2..9}.'], PlanPrompt::saying('{a: 2..9} and {b}')->problems());
+        self::assertSame(
+            ['{b} has no values. Give it some where it first stands, such as {b: 2..9}.'],
+            PlanPrompt::saying('{a: 2..9} and {b}')->problems(),
+        );
         self::assertSame([], PlanPrompt::saying('{a: -3, 2-9, 5}')->problems(), 'in a list a subtraction is one');
     }
 

@@ -17,12 +17,21 @@ final class RuleReaderTest extends TestCase
 {
     public function test_it_says_what_holds_and_what_is_missing_each_with_its_reason(): void
     {
-        $reading = (new RuleReader)->read(self::work(
-            [new Answered('F?', '80 N', Verdict::right()), new Answered('M?', '24', Verdict::wrong('The unit is missing.')), new Answered('R?', '', null)],
-            ['Moments about the PIVOT are equal'],
-        ));
+        $reading = (new RuleReader())->read(
+            self::work(
+                [
+                    new Answered('F?', '80 N', Verdict::right()),
+                    new Answered('M?', '24', Verdict::wrong('The unit is missing.')),
+                    new Answered('R?', '', null),
+                ],
+                ['Moments about the PIVOT are equal'],
+            ),
+        );
         self::assertSame([':answer is right.', '“:word” is named.', 'Step: :step'], self::sentences($reading->holds));
-        self::assertSame([':answer is not right yet.', '“:asked” is not answered.', '“:word” is not named.'], self::sentences($reading->missing));
+        self::assertSame(
+            [':answer is not right yet.', '“:asked” is not answered.', '“:word” is not named.'],
+            self::sentences($reading->missing),
+        );
         self::assertSame('The unit is missing.', $reading->missing[0]->reason);
         foreach ([...$reading->holds, ...$reading->missing, $reading->question] as $point) {
             self::assertNotSame('', $point->reason);
@@ -31,19 +40,25 @@ final class RuleReaderTest extends TestCase
 
     public function test_where_nothing_was_typed_nothing_is_said_of_words(): void
     {
-        $reading = (new RuleReader)->read(self::work([], [], 40));
+        $reading = (new RuleReader())->read(self::work([], [], 40));
         self::assertSame([[], []], [$reading->holds, $reading->missing]);
-        self::assertSame(['There is not much yet.'], self::sentences((new RuleReader)->read(self::work([], [], 2))->missing));
+        self::assertSame(
+            ['There is not much yet.'],
+            self::sentences((new RuleReader())->read(self::work([], [], 2))->missing),
+        );
     }
 
     public function test_the_question_comes_from_a_slip_then_a_wrong_answer_then_a_missing_word(): void
     {
-        $ask = static fn (Work $work): string => (new RuleReader)->read($work)->question->sentence;
+        $ask = static fn (Work $work): string => (new RuleReader())->read($work)->question->sentence;
         $wrong = [new Answered('F?', '720 N', Verdict::wrong())];
         self::assertStringStartsWith('Look once more', $ask(self::work($wrong, ['measures from the left end'])));
         self::assertStringStartsWith('How could you', $ask(self::work($wrong, ['pivot'])));
         self::assertStringStartsWith('What part', $ask(self::work([], ['pivot'])));
-        self::assertStringStartsWith('What would change', $ask(self::work([], ['the load and the pivot', 'moments about the pivot'])));
+        self::assertStringStartsWith(
+            'What would change',
+            $ask(self::work([], ['the load and the pivot', 'moments about the pivot'])),
+        );
     }
 
     public function test_a_word_is_found_as_a_word_in_any_script_and_case(): void
@@ -61,7 +76,20 @@ final class RuleReaderTest extends TestCase
      */
     private static function work(array $answers, array $texts, int $strokes = 20): Work
     {
-        return new Work('Find F.', LookFor::read(new Fields(['steps' => ['takes moments about the pivot'], 'words' => ['pivot', 'load'], 'slips' => ['measures from the left end']])), $answers, $texts, $strokes, 60_000);
+        return new Work(
+            'Find F.',
+            LookFor::read(
+                new Fields([
+                    'steps' => ['takes moments about the pivot'],
+                    'words' => ['pivot', 'load'],
+                    'slips' => ['measures from the left end'],
+                ]),
+            ),
+            $answers,
+            $texts,
+            $strokes,
+            60_000,
+        );
     }
 
     /**

@@ -41,7 +41,7 @@ final class SceneSvgTest extends TestCase
     public function test_pressure_splits_the_line_into_runs_that_join(): void
     {
         $runs = StrokeRuns::of(self::stroke([[0, 0, 0, 0], [100, 0, 255, 8], [200, 0, 255, 16], [300, 0, 0, 24]]));
-        self::assertSame([4.0 * 6 / 14, 4.0 * 21 / 14, 4.0 * 6 / 14], array_column($runs, 0));
+        self::assertSame([(4.0 * 6) / 14, (4.0 * 21) / 14, (4.0 * 6) / 14], array_column($runs, 0));
         self::assertSame(['M0 0L5 0', 'M5 0Q10 0 15 0Q20 0 25 0', 'M25 0L30 0'], array_column($runs, 1));
     }
 
@@ -71,12 +71,17 @@ final class SceneSvgTest extends TestCase
             Logs::operation('b', 'backdrop', ['backdrop' => ['kind' => 'picture', 'asset' => 'QUJD']], null),
         ]);
         self::assertStringContainsString('href="data:image/png;base64,QUJD"', SceneSvg::document($scene, $pictures));
-        self::assertStringNotContainsString('<image', SceneSvg::document($scene, new NoPictures));
+        self::assertStringNotContainsString('<image', SceneSvg::document($scene, new NoPictures()));
     }
 
     public function test_a_sheet_carries_its_header_and_as_many_filled_bars_as_the_level_says(): void
     {
-        $sheet = Sheet::document('Bridges & Beams', '2026-11-20', new SheetCell('Tamsin', 'Find the moment', Scene::fold([]), '', Level::Nearly), new NoPictures);
+        $sheet = Sheet::document(
+            'Bridges & Beams',
+            '2026-11-20',
+            new SheetCell('Tamsin', 'Find the moment', Scene::fold([]), '', Level::Nearly),
+            new NoPictures(),
+        );
         $paths = self::paths($sheet);
         self::assertSame(2.0, $paths->evaluate('count(//s:rect[@rx="1"][@fill="#25323b"])'));
         foreach (['Tamsin', 'Bridges & Beams · 2026-11-20', 'Find the moment', 'Nearly'] as $words) {
@@ -87,8 +92,15 @@ final class SceneSvgTest extends TestCase
     public function test_all_that_was_asked_and_answered_stands_on_the_sheet_with_its_number(): void
     {
         $words = implode(' ', array_map(static fn (int $n): string => "word{$n}", range(1, 250)));
-        $cell = new SheetCell('Tamsin', 'Prompt 1', Scene::fold([]), note: 'Say why.', words: $words, answers: ['1. F → 80 N (right)']);
-        $paths = self::paths(Sheet::document('Beams', '2026-11-20', $cell, new NoPictures, 7));
+        $cell = new SheetCell(
+            'Tamsin',
+            'Prompt 1',
+            Scene::fold([]),
+            note: 'Say why.',
+            words: $words,
+            answers: ['1. F → 80 N (right)'],
+        );
+        $paths = self::paths(Sheet::document('Beams', '2026-11-20', $cell, new NoPictures(), 7));
         $texts = static function (DOMXPath $paths): string {
             $all = [];
             foreach ($paths->query('//s:text') ?: [] as $text) {
@@ -100,14 +112,27 @@ final class SceneSvgTest extends TestCase
         self::assertStringContainsString($words, $texts($paths));
         self::assertStringContainsString('1. F → 80 N (right)', $texts($paths));
         self::assertSame(1.0, $paths->evaluate("count(//s:text[.='7'])"));
-        self::assertTrue($paths->evaluate('//s:svg/s:svg/@y + //s:svg/s:svg/@height < 580'), 'the canvas ends above the note');
+        self::assertTrue(
+            $paths->evaluate('//s:svg/s:svg/@y + //s:svg/s:svg/@height < 580'),
+            'the canvas ends above the note',
+        );
         self::assertTrue($paths->evaluate('//s:svg/s:svg/@y > 200'), 'and begins below the words');
         // Each canvas has its whole edge, outside what is cut off.
-        $four = self::paths(Sheet::several('Beams', '2026-11-20', [$cell, $cell, $cell, $cell], 4, new NoPictures, 12));
+        $four = self::paths(
+            Sheet::several('Beams', '2026-11-20', [$cell, $cell, $cell, $cell], 4, new NoPictures(), 12),
+        );
         for ($i = 1; $i <= 4; $i++) {
-            self::assertSame(1.0, $four->evaluate("count(/s:svg/s:rect[@fill='none'][@x = (//s:svg/s:svg)[{$i}]/@x][@y = (//s:svg/s:svg)[{$i}]/@y][@width = (//s:svg/s:svg)[{$i}]/@width])"));
+            self::assertSame(
+                1.0,
+                $four->evaluate(
+                    "count(/s:svg/s:rect[@fill='none'][@x = (//s:svg/s:svg)[{$i}]/@x][@y = (//s:svg/s:svg)[{$i}]/@y][@width = (//s:svg/s:svg)[{$i}]/@width])",
+                ),
+            );
         }
-        self::assertSame([4.0, 1.0], [$four->evaluate("count(//s:text[.='1. F → 80 N (right)'])"), $four->evaluate("count(//s:text[.='12'])")]);
+        self::assertSame(
+            [4.0, 1.0],
+            [$four->evaluate("count(//s:text[.='1. F → 80 N (right)'])"), $four->evaluate("count(//s:text[.='12'])")],
+        );
         self::assertStringContainsString('word60', $texts($four));
     }
 
@@ -122,17 +147,45 @@ final class SceneSvgTest extends TestCase
 
     public function test_several_stand_on_a_sheet_apart_from_each_other(): void
     {
-        $cell = static fn (string $name): SheetCell => new SheetCell($name, 'Find the moment', Scene::fold([]), '', Level::Secure, 'Method: complete', 'Say why.');
+        $cell = static fn (string $name): SheetCell => new SheetCell(
+            $name,
+            'Find the moment',
+            Scene::fold([]),
+            '',
+            Level::Secure,
+            'Method: complete',
+            'Say why.',
+        );
         foreach ([2, 4, 6] as $count) {
-            $paths = self::paths(Sheet::several('Beams', '2026-11-20', array_map($cell, array_map(static fn (int $i): string => "Student {$i}", range(1, $count))), $count, new NoPictures));
+            $paths = self::paths(
+                Sheet::several(
+                    'Beams',
+                    '2026-11-20',
+                    array_map($cell, array_map(static fn (int $i): string => "Student {$i}", range(1, $count))),
+                    $count,
+                    new NoPictures(),
+                ),
+            );
             self::assertSame((float) $count, $paths->evaluate('count(//s:svg/s:svg)'));
             self::assertSame((float) $count, $paths->evaluate("count(//s:text[.='Say why.'])"));
             for ($i = 1; $i <= $count; $i++) {
-                self::assertSame(1.0, $paths->evaluate("count(//s:svg/s:svg[@x = (//s:svg/s:svg)[{$i}]/@x and @y = (//s:svg/s:svg)[{$i}]/@y])"), 'each has a place of its own');
+                self::assertSame(
+                    1.0,
+                    $paths->evaluate(
+                        "count(//s:svg/s:svg[@x = (//s:svg/s:svg)[{$i}]/@x and @y = (//s:svg/s:svg)[{$i}]/@y])",
+                    ),
+                    'each has a place of its own',
+                );
                 self::assertTrue($paths->evaluate("(//s:svg/s:svg)[{$i}]/@y + (//s:svg/s:svg)[{$i}]/@height <= 595"));
             }
         }
-        self::assertSame(1.0, self::paths(Sheet::several('Beams', '2026-11-20', [$cell('Ada')], 4, new NoPictures))->evaluate('count(//s:svg/s:svg)'), 'the last sheet has what is left');
+        self::assertSame(
+            1.0,
+            self::paths(Sheet::several('Beams', '2026-11-20', [$cell('Ada')], 4, new NoPictures()))->evaluate(
+                'count(//s:svg/s:svg)',
+            ),
+            'the last sheet has what is left',
+        );
     }
 
     public function test_every_kind_of_object_is_drawn_well_formed_where_it_was_placed(): void
@@ -147,9 +200,22 @@ final class SceneSvgTest extends TestCase
         $seen = [];
         foreach (Examples::all() as $kind => $object) {
             $plain = SceneSvg::document(Scene::fold([Logs::object('o', $object)]), $pictures);
-            $moved = SceneSvg::document(Scene::fold([Logs::object('o', $object), Logs::operation('m', 'arrange', ['targets' => [Logs::id('o')], 'places' => [[100, -50, 9000, 20_000]]])]), $pictures);
+            $moved = SceneSvg::document(
+                Scene::fold([
+                    Logs::object('o', $object),
+                    Logs::operation('m', 'arrange', [
+                        'targets' => [Logs::id('o')],
+                        'places' => [[100, -50, 9000, 20_000]],
+                    ]),
+                ]),
+                $pictures,
+            );
             self::assertGreaterThan(strlen(SceneSvg::document(Scene::fold([]), $pictures)), strlen($plain), $kind);
-            self::assertSame(1.0, self::paths($moved)->evaluate('count(//s:g[@transform="matrix(0 2 -2 0 10 -5)"])'), $kind);
+            self::assertSame(
+                1.0,
+                self::paths($moved)->evaluate('count(//s:g[@transform="matrix(0 2 -2 0 10 -5)"])'),
+                $kind,
+            );
             $seen[] = $plain;
         }
         // A piece looks just like what it is made of.
@@ -164,15 +230,28 @@ final class SceneSvgTest extends TestCase
         self::assertSame('rtl', $paths->evaluate('string(//s:text[2]/@direction)'));
         self::assertSame('', $paths->evaluate('string(//s:text[2]/@text-anchor)'));
         $paths = self::read(Logs::object('t', ['align' => 'end'] + Examples::text()));
-        self::assertSame(['end', 'end'], [$paths->evaluate('string(//s:text[1]/@text-anchor)'), $paths->evaluate('string(//s:text[2]/@text-anchor)')]);
-        self::assertSame([440.0, 80.0], [$paths->evaluate('number(//s:text[1]/@x)'), $paths->evaluate('number(//s:text[2]/@x)')]);
+        self::assertSame(
+            ['end', 'end'],
+            [
+                $paths->evaluate('string(//s:text[1]/@text-anchor)'),
+                $paths->evaluate('string(//s:text[2]/@text-anchor)'),
+            ],
+        );
+        self::assertSame(
+            [440.0, 80.0],
+            [$paths->evaluate('number(//s:text[1]/@x)'), $paths->evaluate('number(//s:text[2]/@x)')],
+        );
     }
 
     public function test_only_the_page_that_is_asked_for_is_drawn(): void
     {
-        $scene = Scene::fold([Logs::operation('p', 'page'), Logs::text('a', 'one'), Logs::onPage('p', Logs::text('b', 'two'))]);
-        self::assertStringNotContainsString('two', SceneSvg::document($scene, new NoPictures));
-        self::assertStringContainsString('two', SceneSvg::document($scene, new NoPictures, Logs::id('p')));
+        $scene = Scene::fold([
+            Logs::operation('p', 'page'),
+            Logs::text('a', 'one'),
+            Logs::onPage('p', Logs::text('b', 'two')),
+        ]);
+        self::assertStringNotContainsString('two', SceneSvg::document($scene, new NoPictures()));
+        self::assertStringContainsString('two', SceneSvg::document($scene, new NoPictures(), Logs::id('p')));
     }
 
     /** @param  list<array{int, int, int, int}>  $samples */
@@ -183,7 +262,7 @@ final class SceneSvgTest extends TestCase
 
     private static function svg(Operation ...$log): string
     {
-        return SceneSvg::document(Scene::fold($log), new NoPictures);
+        return SceneSvg::document(Scene::fold($log), new NoPictures());
     }
 
     private static function read(Operation ...$log): DOMXPath
@@ -193,7 +272,7 @@ final class SceneSvgTest extends TestCase
 
     private static function paths(string $svg): DOMXPath
     {
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         self::assertTrue($document->loadXML($svg));
         $paths = new DOMXPath($document);
         $paths->registerNamespace('s', 'http://www.w3.org/2000/svg');

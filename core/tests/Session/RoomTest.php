@@ -101,7 +101,10 @@ final class RoomTest extends TestCase
         self::assertCount(200, array_unique($stones));
         self::assertSame('Basalt', $stones[0]);
         self::assertSame('Basalt 2', $stones[60]);
-        self::assertSame(['Tamsin', 'Flint', ''], array_map(static fn (NameMode $mode): string => $mode->show('Tamsin', 2), NameMode::cases()));
+        self::assertSame(
+            ['Tamsin', 'Flint', ''],
+            array_map(static fn (NameMode $mode): string => $mode->show('Tamsin', 2), NameMode::cases()),
+        );
     }
 
     #[TestWith(['Mudlark', true])]
@@ -149,10 +152,35 @@ final class RoomTest extends TestCase
     public function test_settings_are_as_usual_where_nothing_sensible_is_said(): void
     {
         $usual = SessionSettings::usual();
-        self::assertSame([NameMode::Real, NameMode::None, true, false, 120], [$usual->deskNames, $usual->shownNames, $usual->messages, $usual->cover, $usual->expiresAfterMinutes]);
-        self::assertEquals($usual, SessionSettings::read(['desk_names' => 'loud', 'shown_names' => 7, 'expires_after' => 'soon', 'unsuitable' => 4]));
-        $changed = $usual->with(['shown_names' => 'stone', 'messages' => false, 'expires_after' => 3, 'unsuitable' => 'mudlark']);
-        self::assertSame([NameMode::Stone, false, 15, ['mudlark'], true], [$changed->shownNames, $changed->messages, $changed->expiresAfterMinutes, $changed->unsuitable->words, $changed->sound]);
+        self::assertSame(
+            [NameMode::Real, NameMode::None, true, false, 120],
+            [$usual->deskNames, $usual->shownNames, $usual->messages, $usual->cover, $usual->expiresAfterMinutes],
+        );
+        self::assertEquals(
+            $usual,
+            SessionSettings::read([
+                'desk_names' => 'loud',
+                'shown_names' => 7,
+                'expires_after' => 'soon',
+                'unsuitable' => 4,
+            ]),
+        );
+        $changed = $usual->with([
+            'shown_names' => 'stone',
+            'messages' => false,
+            'expires_after' => 3,
+            'unsuitable' => 'mudlark',
+        ]);
+        self::assertSame(
+            [NameMode::Stone, false, 15, ['mudlark'], true],
+            [
+                $changed->shownNames,
+                $changed->messages,
+                $changed->expiresAfterMinutes,
+                $changed->unsuitable->words,
+                $changed->sound,
+            ],
+        );
         self::assertEquals($changed, SessionSettings::read($changed->toArray()));
     }
 

@@ -26,7 +26,11 @@ final class RulesTest extends TestCase
     #[DataProvider('deeds')]
     public function test_every_deed_in_every_situation(Deed $deed, string $who, Closure $may): void
     {
-        $roles = ['students' => [Role::Student], 'teachers' => [Role::Helper, Role::Colleague], 'colleagues' => [Role::Colleague]][$who];
+        $roles = [
+            'students' => [Role::Student],
+            'teachers' => [Role::Helper, Role::Colleague],
+            'colleagues' => [Role::Colleague],
+        ][$who];
         $checked = 0;
         foreach (self::situations() as $now) {
             foreach (Role::cases() as $role) {
@@ -44,36 +48,82 @@ final class RulesTest extends TestCase
     public static function deeds(): iterable
     {
         $in = static fn (Situation $s): bool => $s->isRunning && $s->seat === SeatState::Seated;
-        $draws = static fn (Situation $s): bool => $in($s) && ! $s->isPensDown && $s->prompt === PromptState::Open && ! $s->isSent;
+        $draws = static fn (Situation $s): bool => $in($s) &&
+            ! $s->isPensDown &&
+            $s->prompt === PromptState::Open &&
+            ! $s->isSent;
         $seen = static fn (Situation $s): bool => $s->prompt === PromptState::Open || $s->prompt === PromptState::Closed;
         $running = static fn (Situation $s): bool => $s->isRunning;
         $always = static fn (Situation $s): bool => true;
         $students = [
-            'knock_again' => static fn (Situation $s): bool => $s->isRunning && $s->door !== Door::Shut && in_array($s->seat, [SeatState::TurnedAway, SeatState::SentOut], true),
+            'knock_again' => static fn (Situation $s): bool => $s->isRunning &&
+                $s->door !== Door::Shut &&
+                in_array($s->seat, [SeatState::TurnedAway, SeatState::SentOut], true),
             'see_own_work' => static fn (Situation $s): bool => $s->seat === SeatState::Seated && $seen($s),
             'see_shown' => static fn (Situation $s): bool => $s->seat === SeatState::Seated,
-            'work' => $draws, 'bring_in' => $draws,
-            'turn_to' => static fn (Situation $s): bool => $in($s) && ! $s->isPensDown && $s->pace === Pace::Own && $seen($s),
+            'work' => $draws,
+            'bring_in' => $draws,
+            'turn_to' => static fn (Situation $s): bool => $in($s) &&
+                ! $s->isPensDown &&
+                $s->pace === Pace::Own &&
+                $seen($s),
             'see_lead' => static fn (Situation $s): bool => $in($s) && $s->isLeadShown,
             'send' => static fn (Situation $s): bool => $in($s) && $s->prompt === PromptState::Open && ! $s->isSent,
-            'take_back' => static fn (Situation $s): bool => $in($s) && $s->prompt === PromptState::Open && $s->isSent && ! $s->isRevealed,
-            'put_hand_up' => $in, 'change_device' => $in, 'choose_light' => $in, 'answer_ask' => $in,
+            'take_back' => static fn (Situation $s): bool => $in($s) &&
+                $s->prompt === PromptState::Open &&
+                $s->isSent &&
+                ! $s->isRevealed,
+            'put_hand_up' => $in,
+            'change_device' => $in,
+            'choose_light' => $in,
+            'answer_ask' => $in,
             'offer' => static fn (Situation $s): bool => $in($s) && $seen($s),
             'write' => static fn (Situation $s): bool => $in($s) && $s->hasMessages,
-            'take_home' => $always, 'hear' => $always,
+            'take_home' => $always,
+            'hear' => $always,
         ];
         $uncovered = static fn (Situation $s): bool => ! $s->isCovered;
         $seesWork = static fn (Situation $s): bool => $s->isRunning && ! $s->isCovered;
         $teachers = [
-            'watch' => $always, 'take_record' => $always,
-            'see_work' => $uncovered, 'keep_notes' => $uncovered, 'check' => $seesWork, 'coach' => $seesWork, 'line_up' => $seesWork, 'pick' => $running,
-            'answer' => $running, 'let_in' => $running, 'rename' => $running, 'hand_out_to_some' => $running, 'keep_open' => $running,
+            'watch' => $always,
+            'take_record' => $always,
+            'see_work' => $uncovered,
+            'keep_notes' => $uncovered,
+            'check' => $seesWork,
+            'coach' => $seesWork,
+            'line_up' => $seesWork,
+            'pick' => $running,
+            'answer' => $running,
+            'let_in' => $running,
+            'rename' => $running,
+            'hand_out_to_some' => $running,
+            'keep_open' => $running,
         ];
-        $colleagues = [
-            'reveal' => static fn (Situation $s): bool => $s->isRunning && $s->isCovered,
-            'choose_keep' => $always, 'go_on' => $always, 'forget_student' => $always,
-            'forget' => static fn (Situation $s): bool => ! $s->isRunning,
-        ] + array_fill_keys(['hand_out', 'send_out', 'set_door', 'steer', 'set_pens', 'set_timer', 'ask', 'make_groups', 'lead', 'choose_screen', 'change_settings', 'end'], $running);
+        $colleagues =
+            [
+                'reveal' => static fn (Situation $s): bool => $s->isRunning && $s->isCovered,
+                'choose_keep' => $always,
+                'go_on' => $always,
+                'forget_student' => $always,
+                'forget' => static fn (Situation $s): bool => ! $s->isRunning,
+            ] +
+            array_fill_keys(
+                [
+                    'hand_out',
+                    'send_out',
+                    'set_door',
+                    'steer',
+                    'set_pens',
+                    'set_timer',
+                    'ask',
+                    'make_groups',
+                    'lead',
+                    'choose_screen',
+                    'change_settings',
+                    'end',
+                ],
+                $running,
+            );
         foreach (['students' => $students, 'teachers' => $teachers, 'colleagues' => $colleagues] as $who => $some) {
             foreach ($some as $name => $may) {
                 yield $name => [Deed::from($name), $who, $may];
@@ -102,7 +152,13 @@ final class RulesTest extends TestCase
     #[TestWith([Deed::Work, new Situation(seat: SeatState::Seated, isPensDown: true), Refusal::PensDown])]
     #[TestWith([Deed::Work, new Situation(seat: SeatState::SentOut, isPensDown: true), Refusal::NotIn])]
     #[TestWith([Deed::Work, new Situation(isRunning: false, seat: SeatState::Seated), Refusal::Ended])]
-    #[TestWith([Deed::Work, new Situation(seat: SeatState::Seated, prompt: PromptState::Skipped), Refusal::PromptUnseen])]
+    #[
+        TestWith([
+            Deed::Work,
+            new Situation(seat: SeatState::Seated, prompt: PromptState::Skipped),
+            Refusal::PromptUnseen,
+        ]),
+    ]
     #[TestWith([Deed::KnockAgain, new Situation(seat: SeatState::KeptOut), Refusal::KeptOut])]
     #[TestWith([Deed::KnockAgain, new Situation(seat: SeatState::Seated), Refusal::IsIn])]
     public function test_the_first_reason_is_told(Deed $deed, Situation $now, Refusal $why): void
@@ -121,7 +177,19 @@ final class RulesTest extends TestCase
                     foreach (Pace::cases() as $pace) {
                         foreach (PromptState::cases() as $prompt) {
                             for ($bits = 0; $bits < 64; $bits++) {
-                                yield new Situation($running, $door, $seat, $pace, $prompt, (bool) ($bits & 1), (bool) ($bits & 2), (bool) ($bits & 4), (bool) ($bits & 8), (bool) ($bits & 16), (bool) ($bits & 32));
+                                yield new Situation(
+                                    $running,
+                                    $door,
+                                    $seat,
+                                    $pace,
+                                    $prompt,
+                                    (bool) ($bits & 1),
+                                    (bool) ($bits & 2),
+                                    (bool) ($bits & 4),
+                                    (bool) ($bits & 8),
+                                    (bool) ($bits & 16),
+                                    (bool) ($bits & 32),
+                                );
                             }
                         }
                     }

@@ -18,24 +18,52 @@ final class AnswerGroupsTest extends TestCase
     {
         $asked = self::question('number', ['right' => '240 N m']);
         $groups = AnswerGroups::among([
-            ['a', $asked, '24'], ['b', $asked, '240 Nm'], ['c', $asked, '0.24 kN m'], ['d', $asked, '240 N m'], ['e', $asked, '240'], ['f', $asked, '240 N m'], ['g', $asked, 'no idea'],
+            ['a', $asked, '24'],
+            ['b', $asked, '240 Nm'],
+            ['c', $asked, '0.24 kN m'],
+            ['d', $asked, '240 N m'],
+            ['e', $asked, '240'],
+            ['f', $asked, '240 N m'],
+            ['g', $asked, 'no idea'],
         ])->groups;
-        self::assertSame([
-            ['240 N m', Outcome::Right, ['b', 'c', 'd', 'f']],
-            ['24', Outcome::Wrong, ['a']],
-            ['240', Outcome::OtherForm, ['e']],
-            ['no idea', Outcome::Unreadable, ['g']],
-        ], array_map(self::said(...), $groups));
+        self::assertSame(
+            [
+                ['240 N m', Outcome::Right, ['b', 'c', 'd', 'f']],
+                ['24', Outcome::Wrong, ['a']],
+                ['240', Outcome::OtherForm, ['e']],
+                ['no idea', Outcome::Unreadable, ['g']],
+            ],
+            array_map(self::said(...), $groups),
+        );
     }
 
     public function test_questions_are_counted_one_by_one(): void
     {
-        $choice = self::question('choice', ['options' => [['id' => 'x', 'words' => 'Left'], ['id' => 'y', 'words' => 'Right']], 'right' => ['y'], 'shuffle' => true], 'q2');
+        $choice = self::question(
+            'choice',
+            [
+                'options' => [['id' => 'x', 'words' => 'Left'], ['id' => 'y', 'words' => 'Right']],
+                'right' => ['y'],
+                'shuffle' => true,
+            ],
+            'q2',
+        );
         $scale = self::question('scale', ['from' => 1, 'to' => 5], 'q3');
-        $groups = AnswerGroups::among([['a', $choice, 'x'], ['a', $scale, 4], ['b', $choice, 'x'], ['b', $scale, 2], ['c', $choice, 'y'], ['c', $scale, 4]])->groups;
-        self::assertSame([['q2', 'Left', ['a', 'b']], ['q2', 'Right', ['c']], ['q3', '4 / 5', ['a', 'c']], ['q3', '2 / 5', ['b']]], array_map(
-            static fn (AnswerGroup $group): array => [$group->question, $group->written, $group->seats], $groups,
-        ));
+        $groups = AnswerGroups::among([
+            ['a', $choice, 'x'],
+            ['a', $scale, 4],
+            ['b', $choice, 'x'],
+            ['b', $scale, 2],
+            ['c', $choice, 'y'],
+            ['c', $scale, 4],
+        ])->groups;
+        self::assertSame(
+            [['q2', 'Left', ['a', 'b']], ['q2', 'Right', ['c']], ['q3', '4 / 5', ['a', 'c']], ['q3', '2 / 5', ['b']]],
+            array_map(
+                static fn (AnswerGroup $group): array => [$group->question, $group->written, $group->seats],
+                $groups,
+            ),
+        );
         self::assertNull($groups[2]->outcome);
     }
 
@@ -47,7 +75,10 @@ final class AnswerGroupsTest extends TestCase
             ['c', self::question('number', ['right' => '18 N']), '12 N'],
             ['d', self::question('number', ['right' => '20 N']), '12 N'],
         ])->groups;
-        self::assertSame([[Outcome::Right, ['a', 'b']], [Outcome::Wrong, ['c', 'd']]], array_map(static fn (AnswerGroup $group): array => [$group->outcome, $group->seats], $groups));
+        self::assertSame(
+            [[Outcome::Right, ['a', 'b']], [Outcome::Wrong, ['c', 'd']]],
+            array_map(static fn (AnswerGroup $group): array => [$group->outcome, $group->seats], $groups),
+        );
     }
 
     #[TestWith(['maths', '2(x+1)', '2x + 2', true])]

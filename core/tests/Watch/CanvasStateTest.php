@@ -29,16 +29,37 @@ final class CanvasStateTest extends TestCase
         yield 'just now' => [new Watched('a', lastStrokeMs: self::NOW - 10_000), [CanvasState::Drawing]];
         yield 'a clock that runs ahead' => [new Watched('a', lastStrokeMs: self::NOW + 500), [CanvasState::Drawing]];
         yield 'a moment ago' => [new Watched('a', lastStrokeMs: self::NOW - 10_001), [CanvasState::Pausing]];
-        yield 'just under the minutes that are set' => [new Watched('a', lastStrokeMs: self::NOW - 59_999), [CanvasState::Pausing]];
-        yield 'as many minutes as are set' => [new Watched('a', lastStrokeMs: self::NOW - 60_000), [CanvasState::Quiet]];
-        yield 'what cannot be read comes first' => [(new Watched('a', isHere: false))->unreadable(), [CanvasState::Unreadable, CanvasState::Away, CanvasState::NotStarted]];
+        yield 'just under the minutes that are set' => [
+            new Watched('a', lastStrokeMs: self::NOW - 59_999),
+            [CanvasState::Pausing],
+        ];
+        yield 'as many minutes as are set' => [
+            new Watched('a', lastStrokeMs: self::NOW - 60_000),
+            [CanvasState::Quiet],
+        ];
+        yield 'what cannot be read comes first' => [
+            (new Watched('a', isHere: false))->unreadable(),
+            [CanvasState::Unreadable, CanvasState::Away, CanvasState::NotStarted],
+        ];
         yield 'away' => [new Watched('a', isHere: false), [CanvasState::Away, CanvasState::NotStarted]];
         yield 'away in mid-stroke' => [new Watched('a', isHere: false, lastStrokeMs: self::NOW), [CanvasState::Away]];
-        yield 'a hand up while drawing' => [new Watched('a', hasHandUp: true, lastStrokeMs: self::NOW), [CanvasState::HandUp, CanvasState::Drawing]];
+        yield 'a hand up while drawing' => [
+            new Watched('a', hasHandUp: true, lastStrokeMs: self::NOW),
+            [CanvasState::HandUp, CanvasState::Drawing],
+        ];
         yield 'sent' => [new Watched('a', sentAtMs: 1, lastStrokeMs: 1), [CanvasState::Sent, CanvasState::Quiet]];
-        yield 'at another prompt' => [new Watched('a', isElsewhere: true), [CanvasState::Elsewhere, CanvasState::NotStarted]];
-        yield 'covered work tells nothing' => [new Watched('a', isCovered: true, lastStrokeMs: self::NOW), [CanvasState::Covered]];
-        yield 'but that it was sent' => [new Watched('a', isCovered: true, sentAtMs: 1), [CanvasState::Sent, CanvasState::Covered]];
+        yield 'at another prompt' => [
+            new Watched('a', isElsewhere: true),
+            [CanvasState::Elsewhere, CanvasState::NotStarted],
+        ];
+        yield 'covered work tells nothing' => [
+            new Watched('a', isCovered: true, lastStrokeMs: self::NOW),
+            [CanvasState::Covered],
+        ];
+        yield 'but that it was sent' => [
+            new Watched('a', isCovered: true, sentAtMs: 1),
+            [CanvasState::Sent, CanvasState::Covered],
+        ];
         yield 'knocking' => [new Watched('a', isKnocking: true, hasHandUp: true), [CanvasState::Knocking]];
     }
 
@@ -51,13 +72,32 @@ final class CanvasStateTest extends TestCase
     public function test_quiet_is_counted_in_whole_minutes_once_it_is_worth_a_word(?int $ago, int $minutes): void
     {
         $settings = WatchSettings::read(['quiet_minutes' => 2]);
-        self::assertSame($minutes, CanvasState::quietMinutes($ago === null ? null : self::NOW - $ago, $settings, self::NOW));
+        self::assertSame(
+            $minutes,
+            CanvasState::quietMinutes($ago === null ? null : self::NOW - $ago, $settings, self::NOW),
+        );
     }
 
     public function test_settings_keep_to_their_limits_and_come_back_as_they_were(): void
     {
-        $settings = WatchSettings::read(['drawing_seconds' => 999, 'still_minutes' => 0, 'rub_outs' => '12', 'same_slip' => 'x', 'off' => ['far_ahead', 'nonsense', 3]]);
-        self::assertSame(['drawing_seconds' => 60, 'quiet_minutes' => 1, 'still_minutes' => 1, 'rub_outs' => 12, 'same_slip' => 3, 'off' => ['far_ahead']], $settings->toArray());
+        $settings = WatchSettings::read([
+            'drawing_seconds' => 999,
+            'still_minutes' => 0,
+            'rub_outs' => '12',
+            'same_slip' => 'x',
+            'off' => ['far_ahead', 'nonsense', 3],
+        ]);
+        self::assertSame(
+            [
+                'drawing_seconds' => 60,
+                'quiet_minutes' => 1,
+                'still_minutes' => 1,
+                'rub_outs' => 12,
+                'same_slip' => 3,
+                'off' => ['far_ahead'],
+            ],
+            $settings->toArray(),
+        );
         self::assertEquals($settings, WatchSettings::read($settings->toArray()));
     }
 }

@@ -15,16 +15,40 @@ final class Bench
     public function run(Options $options): int
     {
         $benches = [
-            'live' => static fn (): array => (new BenchLive($options->whole('students', 40, 1, 200), $options->whole('seconds', 20, 1, 3600)))->measure(),
-            'reach' => static fn (): array => (new BenchReach($options->whole('students', 35, 1, 200), $options->whole('rounds', 6, 1, 100)))->measure(),
-            'light' => static fn (): array => (new BenchLight)->measure(),
-            'grid' => static fn (): array => (new BenchGrid($options->whole('canvases', 40, 1, 200), $options->whole('strokes', 300, 1, 2000)))->measure(),
-            'soak' => static fn (): array => (new BenchSoak($options->whole('students', 30, 1, 200), $options->whole('minutes', 10, 1, 120)))->measure(),
-            'record' => static fn (): array => (new BenchRecord($options->whole('students', 30, 1, 200), $options->whole('prompts', 5, 1, 30), $options->whole('strokes', 60, 1, 2000)))->measure(),
-            'faults' => static fn (): array => (new BenchFaults($options->whole('count', 100, 1, 10_000), $options->whole('students', 20, 1, 200), $options->whole('seed', 7, 0, 1_000_000)))->measure(),
-            'canvas' => static fn (): array => (new BenchCanvas)->measure(),
+            'live' => static fn (): array => (new BenchLive(
+                $options->whole('students', 40, 1, 200),
+                $options->whole('seconds', 20, 1, 3600),
+            ))->measure(),
+            'reach' => static fn (): array => (new BenchReach(
+                $options->whole('students', 35, 1, 200),
+                $options->whole('rounds', 6, 1, 100),
+            ))->measure(),
+            'light' => static fn (): array => (new BenchLight())->measure(),
+            'grid' => static fn (): array => (new BenchGrid(
+                $options->whole('canvases', 40, 1, 200),
+                $options->whole('strokes', 300, 1, 2000),
+            ))->measure(),
+            'soak' => static fn (): array => (new BenchSoak(
+                $options->whole('students', 30, 1, 200),
+                $options->whole('minutes', 10, 1, 120),
+            ))->measure(),
+            'record' => static fn (): array => (new BenchRecord(
+                $options->whole('students', 30, 1, 200),
+                $options->whole('prompts', 5, 1, 30),
+                $options->whole('strokes', 60, 1, 2000),
+            ))->measure(),
+            'faults' => static fn (): array => (new BenchFaults(
+                $options->whole('count', 100, 1, 10_000),
+                $options->whole('students', 20, 1, 200),
+                $options->whole('seed', 7, 0, 1_000_000),
+            ))->measure(),
+            'canvas' => static fn (): array => (new BenchCanvas())->measure(),
         ];
-        $bench = $benches[$options->words[0] ?? ''] ?? throw new Problem('What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--students=20] [--seed=7], and canvas');
+        $bench =
+            $benches[$options->words[0] ?? ''] ??
+            throw new Problem(
+                'What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--students=20] [--seed=7], and canvas',
+            );
         Setup::complete(withBrowser: true);
         require_once Setup::root().'/vendor/autoload.php';
         $measured = $bench();

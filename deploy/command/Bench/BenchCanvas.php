@@ -39,10 +39,10 @@ final class BenchCanvas
                 ...self::fold($rows),
                 'stored_ratio' => self::ratio($rows),
                 'opened_from_scene' => $page->run('return window.cragOpened'),
-                'fps_1000_objects' => array_combine(['draw', 'pan', 'zoom'], array_map(
-                    fn (string $what): mixed => $this->frames($page, $what),
+                'fps_1000_objects' => array_combine(
                     ['draw', 'pan', 'zoom'],
-                )),
+                    array_map(fn (string $what): mixed => $this->frames($page, $what), ['draw', 'pan', 'zoom']),
+                ),
                 'pen_to_pixel_ms' => $this->penToPixel($page),
             ];
         } finally {
@@ -62,16 +62,31 @@ final class BenchCanvas
             $dice = mt_rand(1, 100);
             $some = $strokes === [] ? null : $strokes[array_rand($strokes)];
             [$kind, $body] = match (true) {
-                $some !== null && $dice > 97 => ['withdraw', ['target' => $rows[$i - 1]['kind'] === 'withdraw' ? $some : $rows[$i - 1]['id']]],
+                $some !== null && $dice > 97 => [
+                    'withdraw',
+                    ['target' => $rows[$i - 1]['kind'] === 'withdraw' ? $some : $rows[$i - 1]['id']],
+                ],
                 $some !== null && $dice > 92 => ['remove', ['targets' => [$some]]],
-                $some !== null && $dice > 90 => ['cut', ['cuts' => [['target' => $some, 'keep' => [[0, 200], [260, 500]]]]]],
-                $some !== null && $dice > 84 => ['arrange', ['targets' => [$some], 'places' => [[mt_rand(-500, 500), mt_rand(-500, 500), 0, 10_000]]]],
+                $some !== null && $dice > 90 => [
+                    'cut',
+                    ['cuts' => [['target' => $some, 'keep' => [[0, 200], [260, 500]]]]],
+                ],
+                $some !== null && $dice > 84 => [
+                    'arrange',
+                    ['targets' => [$some], 'places' => [[mt_rand(-500, 500), mt_rand(-500, 500), 0, 10_000]]],
+                ],
                 default => ['add', ['object' => self::stroke(mt_rand(0, 12_000), mt_rand(0, 8_000))]],
             };
             if ($kind === 'add') {
                 $strokes[] = $id;
             }
-            $rows[] = ['id' => $id, 'kind' => $kind, 'layer' => 'student', 'at' => 1_000 * $i, 'body' => (string) json_encode($body)];
+            $rows[] = [
+                'id' => $id,
+                'kind' => $kind,
+                'layer' => 'student',
+                'at' => 1_000 * $i,
+                'body' => (string) json_encode($body),
+            ];
         }
 
         return $rows;
@@ -82,7 +97,12 @@ final class BenchCanvas
     {
         $samples = [];
         for ($i = 0; $i < 40; $i++) {
-            $samples[] = [$x + 25 * $i + mt_rand(-4, 4), $y + (int) (700 * sin($i / 5)) + mt_rand(-4, 4), 128 + mt_rand(-30, 30), 8 * $i];
+            $samples[] = [
+                $x + 25 * $i + mt_rand(-4, 4),
+                $y + (int) (700 * sin($i / 5)) + mt_rand(-4, 4),
+                128 + mt_rand(-30, 30),
+                8 * $i,
+            ];
         }
 
         return ['type' => 'stroke', 'colour' => '#25323b', 'width' => 40, 'ink' => Ink::of($samples)->encode()];
@@ -101,9 +121,14 @@ final class BenchCanvas
         $folding = $all = [];
         for ($run = 0; $run < 7; $run++) {
             $began = hrtime(true);
-            $log = array_map(static fn (array $row): Operation => Operation::read(
-                ['body' => json_decode((string) $row['body'], true)] + $row, $author, true,
-            ), $rows);
+            $log = array_map(
+                static fn (array $row): Operation => Operation::read(
+                    ['body' => json_decode((string) $row['body'], true)] + $row,
+                    $author,
+                    true,
+                ),
+                $rows,
+            );
             $read = hrtime(true);
             Scene::fold($log);
             $folding[] = (hrtime(true) - $read) / 1e6;
@@ -131,7 +156,12 @@ final class BenchCanvas
             $object = json_decode((string) $body, true)['object'];
             $stored += strlen((string) $body);
             $object['points'] = array_map(
-                static fn (array $s): array => ['x' => $s[0] / 10, 'y' => $s[1] / 10, 'pressure' => round($s[2] / 255, 3), 't' => $s[3]],
+                static fn (array $s): array => [
+                    'x' => $s[0] / 10,
+                    'y' => $s[1] / 10,
+                    'pressure' => round($s[2] / 255, 3),
+                    't' => $s[3],
+                ],
                 Ink::decode($object['ink'])->samples(),
             );
             unset($object['ink']);
@@ -147,10 +177,16 @@ final class BenchCanvas
         $page = $chrome->open()->visit($class->addresses['student']);
         $page->find('#page-frame[data-ready]');
         foreach (array_chunk(range(1, self::OBJECTS), 100) as $some) {
-            $operations = array_map(static fn (int $i): array => [
-                'id' => sprintf('object-%06d', $i), 'kind' => 'add', 'layer' => 'student', 'at' => 1_000 * $i,
-                'body' => ['object' => self::object($i)],
-            ], $some);
+            $operations = array_map(
+                static fn (int $i): array => [
+                    'id' => sprintf('object-%06d', $i),
+                    'kind' => 'add',
+                    'layer' => 'student',
+                    'at' => 1_000 * $i,
+                    'body' => ['object' => self::object($i)],
+                ],
+                $some,
+            );
             $answer = $page->run(
                 'return await (await fetch(location.pathname + "/operations", { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ canvas: document.querySelector("#page-frame").dataset.ready, operations: JSON.parse(arguments[0]) }) })).json()',
                 (string) json_encode($operations),
@@ -161,8 +197,13 @@ final class BenchCanvas
         }
         $page->driver->navigate()->refresh();
         $page->find('#page-frame[data-ready]');
-        $page->run('const answer = await (await fetch(location.pathname + "/canvas")).json(); window.cragOpened = { objects: answer.scene?.objects.length ?? 0, operations: answer.operations.length }');
-        $page->until(fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 500, 'the objects');
+        $page->run(
+            'const answer = await (await fetch(location.pathname + "/canvas")).json(); window.cragOpened = { objects: answer.scene?.objects.length ?? 0, operations: answer.operations.length }',
+        );
+        $page->until(
+            fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 500,
+            'the objects',
+        );
         sleep(1);
 
         return $page;
@@ -174,8 +215,27 @@ final class BenchCanvas
         [$x, $y] = [($i * 1373) % 14_500, ($i * 911) % 9_000];
 
         return match ($i % 10) {
-            7 => ['type' => 'rectangle', 'x' => $x, 'y' => $y, 'w' => 900, 'h' => 600, 'colour' => '#2272b5', 'width' => 24, 'filled' => true],
-            8 => ['type' => 'text', 'x' => $x, 'y' => $y, 'w' => 1200, 'size' => 30, 'colour' => '#8f2d1a', 'align' => 'start', 'fixed' => false, 'text' => "F = {$i} N"],
+            7 => [
+                'type' => 'rectangle',
+                'x' => $x,
+                'y' => $y,
+                'w' => 900,
+                'h' => 600,
+                'colour' => '#2272b5',
+                'width' => 24,
+                'filled' => true,
+            ],
+            8 => [
+                'type' => 'text',
+                'x' => $x,
+                'y' => $y,
+                'w' => 1200,
+                'size' => 30,
+                'colour' => '#8f2d1a',
+                'align' => 'start',
+                'fixed' => false,
+                'text' => "F = {$i} N",
+            ],
             9 => ['type' => 'stamp', 'stamp' => 'weight', 'x' => $x, 'y' => $y, 'size' => 60, 'colour' => '#5f9a3c'],
             default => self::stroke($x, $y),
         };
@@ -186,7 +246,8 @@ final class BenchCanvas
     {
         Console::step("Measuring: {$what}");
 
-        return $page->run(<<<'JS'
+        return $page->run(
+            <<<'JS'
             const [what, seconds] = arguments;
             const surface = document.querySelector('#page-frame'), box = surface.getBoundingClientRect();
             const send = (type, x, y) => surface.dispatchEvent(new PointerEvent(type, { pointerId: 7, pointerType: 'mouse', button: 0, buttons: 1, clientX: x, clientY: y, bubbles: true, cancelable: true }));
@@ -213,7 +274,11 @@ final class BenchCanvas
             document.querySelector('[data-zoom=fit]').click();
             await new Promise((done) => setTimeout(done, 500));
             return Math.round(frames / ((last - began) / 1000) * 10) / 10;
-            JS, $what, self::SECONDS);
+            JS
+            ,
+            $what,
+            self::SECONDS,
+        );
     }
 
     /**
@@ -224,7 +289,8 @@ final class BenchCanvas
     private function penToPixel(Page $page): array
     {
         Console::step('Measuring: pen to pixel');
-        $page->run(<<<'JS'
+        $page->run(
+            <<<'JS'
             window.cragDrawn = [];
             const after = new MessageChannel();
             let waiting = [];
@@ -235,11 +301,13 @@ final class BenchCanvas
                 if (waiting.length === 0) requestAnimationFrame(() => after.port2.postMessage(null));
                 waiting.push(event.timeStamp);
             });
-            JS);
+            JS
+            ,
+        );
         for ($stroke = 0; $stroke < 6; $stroke++) {
             $points = [];
             for ($i = 0; $i < 30; $i++) {
-                $points[] = [.1 + .025 * $i, .15 + .12 * $stroke + .03 * sin($i / 2), .5];
+                $points[] = [0.1 + 0.025 * $i, 0.15 + 0.12 * $stroke + 0.03 * sin($i / 2), 0.5];
             }
             $page->draw('.page-paper', $points, 'pen', 12);
         }

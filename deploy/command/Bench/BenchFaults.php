@@ -28,7 +28,19 @@ use Random\Randomizer;
 final class BenchFaults
 {
     /** How often each kind comes, in shares. */
-    private const KINDS = ['worker' => 4, 'php-fpm' => 2, 'nginx' => 2, 'queue' => 1, 'crag' => 2, 'locked' => 2, 'full' => 1, 'stopped' => 2, 'cut' => 3, 'twice' => 3, 'turned' => 3];
+    private const KINDS = [
+        'worker' => 4,
+        'php-fpm' => 2,
+        'nginx' => 2,
+        'queue' => 1,
+        'crag' => 2,
+        'locked' => 2,
+        'full' => 1,
+        'stopped' => 2,
+        'cut' => 3,
+        'twice' => 3,
+        'turned' => 3,
+    ];
 
     private const DATA_MB = 96;
 
@@ -45,8 +57,12 @@ final class BenchFaults
 
     private bool $isMounted = false;
 
-    public function __construct(private readonly int $count, private readonly int $students, int $seed, private readonly bool $withDesk = true)
-    {
+    public function __construct(
+        private readonly int $count,
+        private readonly int $students,
+        int $seed,
+        private readonly bool $withDesk = true,
+    ) {
         $this->port = Port::free();
         $this->folder = Setup::root()."/storage/run/faults-{$this->port}";
         $this->chance = new Randomizer(new Mt19937($seed));
@@ -57,23 +73,49 @@ final class BenchFaults
     {
         Folder::make("{$this->folder}/data");
         // A disk of its own can be filled; it takes root to have one.
-        exec('mount -t tmpfs -o size='.self::DATA_MB.'m,mode=700 tmpfs '.escapeshellarg("{$this->folder}/data").' 2>/dev/null', result_code: $code);
+        exec(
+            'mount -t tmpfs -o size='.
+                self::DATA_MB.
+                'm,mode=700 tmpfs '.
+                escapeshellarg("{$this->folder}/data").
+                ' 2>/dev/null',
+            result_code: $code,
+        );
         $this->isMounted = $code === 0;
         $chrome = null;
         try {
             $this->serve();
             $this->untilUp();
-            $addresses = DemoClass::seed(['CRAG_DEMO' => 'true', 'APP_CONFIG_CACHE' => "{$this->folder}/no-config.php", 'APP_ROUTES_CACHE' => "{$this->folder}/no-routes.php"] + $this->environment() + $this->instance()->environment());
+            $addresses = DemoClass::seed(
+                [
+                    'CRAG_DEMO' => 'true',
+                    'APP_CONFIG_CACHE' => "{$this->folder}/no-config.php",
+                    'APP_ROUTES_CACHE' => "{$this->folder}/no-routes.php",
+                ] +
+                    $this->environment() +
+                    $this->instance()->environment(),
+            );
             $report = "{$this->folder}/report.json";
-            $this->class = $class = new SimulatedClass('endure', "http://127.0.0.1:{$this->port}", $addresses['code'], (string) $this->students, $report);
+            $this->class = $class = new SimulatedClass(
+                'endure',
+                "http://127.0.0.1:{$this->port}",
+                $addresses['code'],
+                (string) $this->students,
+                $report,
+            );
             $class->hear('joined', 60);
             $chrome = $this->withDesk ? Chrome::start() : null;
-            $desk = $chrome?->open(1280, 1600)->visit("http://127.0.0.1:{$this->port}".(string) parse_url($addresses['desk'], PHP_URL_PATH));
+            $desk = $chrome
+                ?->open(1280, 1600)
+                ->visit("http://127.0.0.1:{$this->port}".(string) parse_url($addresses['desk'], PHP_URL_PATH));
             $done = $this->break();
             $class->say('end');
             $class->hear('done', 150);
 
-            return ['faults' => array_sum($done), 'kinds' => $done] + $this->compare($report) + ['desk' => $desk === null || $chrome === null ? null : $this->deskAgrees($chrome, $desk)];
+            return ['faults' => array_sum($done), 'kinds' => $done] +
+                $this->compare($report) + [
+                    'desk' => $desk === null || $chrome === null ? null : $this->deskAgrees($chrome, $desk),
+                ];
         } finally {
             $chrome?->stop();
             $this->end();
@@ -84,7 +126,13 @@ final class BenchFaults
     private function break(): array
     {
         $kinds = $this->isMounted ? self::KINDS : array_diff_key(self::KINDS, ['full' => 0]);
-        $bag = array_merge(...array_map(static fn (string $kind, int $share): array => array_fill(0, $share, $kind), array_keys($kinds), $kinds));
+        $bag = array_merge(
+            ...array_map(
+                static fn (string $kind, int $share): array => array_fill(0, $share, $kind),
+                array_keys($kinds),
+                $kinds,
+            ),
+        );
         $done = array_fill_keys(array_keys($kinds), 0);
         for ($i = 0; $i < $this->count; $i++) {
             // Each kind comes at least once, if there are enough.
@@ -93,7 +141,7 @@ final class BenchFaults
             $done[$kind]++;
             usleep($this->chance->getInt(200, 900) * 1000);
             if ($i % 10 === 9) {
-                Console::step(($i + 1)." of {$this->count} faults");
+                Console::step($i + 1 ." of {$this->count} faults");
             }
         }
         $this->untilUp();
@@ -109,7 +157,13 @@ final class BenchFaults
             'crag' => $this->restart(),
             'locked' => $this->lock($this->chance->getInt(500, 3000)),
             'full' => $this->fill($this->chance->getInt(1000, 3000)),
-            'stopped' => $this->stop($this->one([...Child::descendants($this->part('nginx')), ...Child::descendants($this->part('php-fpm'))]), $this->chance->getInt(300, 2000)),
+            'stopped' => $this->stop(
+                $this->one([
+                    ...Child::descendants($this->part('nginx')),
+                    ...Child::descendants($this->part('php-fpm')),
+                ]),
+                $this->chance->getInt(300, 2000),
+            ),
             default => $this->class?->say($kind),
         };
     }
@@ -122,7 +176,9 @@ final class BenchFaults
 
     private function kill(int $pid): void
     {
-        $pid > 1 && @posix_kill($pid, SIGKILL);
+        if ($pid > 1) {
+            @posix_kill($pid, SIGKILL);
+        }
     }
 
     private function stop(int $pid, int $ms): void
@@ -164,7 +220,9 @@ final class BenchFaults
             continue;
         }
         usleep($ms * 1000);
-        $file === false || fclose($file);
+        if ($file !== false) {
+            fclose($file);
+        }
         @unlink("{$this->folder}/data/ballast");
     }
 
@@ -181,9 +239,18 @@ final class BenchFaults
         /** @var list<array{canvas: string, made: int, acknowledged: list<array{string, int}>, refused: list<string>, seen: list<array{string, int}>}> $students */
         $students = json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR);
         $database = $this->database();
-        $sum = ['made' => 0, 'acknowledged' => 0, 'lost' => 0, 'twice' => 0, 'disagreements' => 0, 'never_answered' => 0];
+        $sum = [
+            'made' => 0,
+            'acknowledged' => 0,
+            'lost' => 0,
+            'twice' => 0,
+            'disagreements' => 0,
+            'never_answered' => 0,
+        ];
         foreach ($students as $student) {
-            $query = $database->prepare("select op_id, n from operations where canvas_id = ? and kind = 'add' and seat_id is not null order by n");
+            $query = $database->prepare(
+                "select op_id, n from operations where canvas_id = ? and kind = 'add' and seat_id is not null order by n",
+            );
             $query->execute([$student['canvas']]);
             $rows = $query->fetchAll(PDO::FETCH_NUM);
             $stored = array_column($rows, 1, 0);
@@ -195,9 +262,15 @@ final class BenchFaults
             $sum['twice'] += count($rows) - count($stored);
             $sum['never_answered'] += $student['made'] - count($acknowledged) - count($student['refused']);
             // The number that was told, the number that is stored, and what the page has under it.
-            $sum['disagreements'] += count(array_diff_assoc($acknowledged, $stored)) + count(array_diff_assoc(array_intersect_key($seen, $stored), $stored)) + count(array_diff_key($stored, $seen)) + count($student['refused']);
+            $sum['disagreements'] +=
+                count(array_diff_assoc($acknowledged, $stored)) +
+                count(array_diff_assoc(array_intersect_key($seen, $stored), $stored)) +
+                count(array_diff_key($stored, $seen)) +
+                count($student['refused']);
         }
-        $holes = $database->query('select count(*) from canvases c where c.seat_id is not null and c.operation_count <> (select count(*) from operations o where o.canvas_id = c.id)');
+        $holes = $database->query(
+            'select count(*) from canvases c where c.seat_id is not null and c.operation_count <> (select count(*) from operations o where o.canvas_id = c.id)',
+        );
         $sum['disagreements'] += $holes === false ? 1 : (int) $holes->fetchColumn();
         $sound = $database->query('pragma integrity_check');
         $sum['disagreements'] += $sound !== false && $sound->fetchColumn() === 'ok' ? 0 : 1;
@@ -215,11 +288,15 @@ final class BenchFaults
         $fresh = $chrome->open(1280, 1600);
         $fresh->visit("http://127.0.0.1:{$this->port}/up");
         foreach ($desk->driver->manage()->getCookies() as $cookie) {
-            $fresh->driver->manage()->addCookie(['name' => $cookie->getName(), 'value' => $cookie->getValue(), 'path' => '/']);
+            $fresh->driver
+                ->manage()
+                ->addCookie(['name' => $cookie->getName(), 'value' => $cookie->getValue(), 'path' => '/']);
         }
         $fresh->visit($desk->driver->getCurrentURL())->find('#grid[data-ready]');
         /** @return array<string, string> */
-        $pictures = static fn (Page $page): array => (array) $page->run('return Object.fromEntries([...document.querySelectorAll(".tile")].map((tile) => [tile.dataset.seat, [...tile.querySelectorAll("canvas")].map((one) => one.toDataURL()).join(" ")]))');
+        $pictures = static fn (Page $page): array => (array) $page->run(
+            'return Object.fromEntries([...document.querySelectorAll(".tile")].map((tile) => [tile.dataset.seat, [...tile.querySelectorAll("canvas")].map((one) => one.toDataURL()).join(" ")]))',
+        );
         $differ = [];
         $until = microtime(true) + 40;
         do {
@@ -260,7 +337,13 @@ final class BenchFaults
     private function serve(): void
     {
         $log = "{$this->folder}/serve.out";
-        $process = proc_open([PHP_BINARY, 'crag', 'serve', "--port={$this->port}", '--host=127.0.0.1'], [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']], $pipes, Setup::root(), [...getenv(), ...$this->environment()]);
+        $process = proc_open(
+            [PHP_BINARY, 'crag', 'serve', "--port={$this->port}", '--host=127.0.0.1'],
+            [['file', '/dev/null', 'r'], ['file', $log, 'a'], ['file', $log, 'a']],
+            $pipes,
+            Setup::root(),
+            [...getenv(), ...$this->environment()],
+        );
         $this->serve = $process === false ? throw new Problem('crag serve could not be started.') : $process;
     }
 
@@ -270,7 +353,9 @@ final class BenchFaults
         $context = stream_context_create(['http' => ['timeout' => 3, 'ignore_errors' => true]]);
         while (@file_get_contents("http://127.0.0.1:{$this->port}/up", false, $context) !== 'up') {
             if (microtime(true) > $until) {
-                throw new Problem("Crag did not come up again:\n".(string) @file_get_contents("{$this->folder}/serve.out"));
+                throw new Problem(
+                    "Crag did not come up again:\n".(string) @file_get_contents("{$this->folder}/serve.out"),
+                );
             }
             usleep(100_000);
         }
@@ -289,7 +374,9 @@ final class BenchFaults
             posix_kill($pid, SIGKILL);
             proc_close($this->serve);
         }
-        $this->isMounted && exec('umount -l '.escapeshellarg("{$this->folder}/data").' 2>/dev/null');
+        if ($this->isMounted) {
+            exec('umount -l '.escapeshellarg("{$this->folder}/data").' 2>/dev/null');
+        }
         Folder::remove($this->folder);
     }
 }

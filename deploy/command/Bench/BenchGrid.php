@@ -23,20 +23,20 @@ final readonly class BenchGrid
 
     /** Notes the first frame after the grid says that it is ready, in which every tile in sight has ink. */
     private const COMPLETE = <<<'JS'
-        (() => {
-            const inked = (canvas) => canvas.width > 0 && canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height).data.some((value, i) => i % 4 === 3 && value > 0);
-            const look = () => {
-                const tiles = [...document.querySelectorAll('#grid[data-ready] .tile')].filter((tile) => tile.getBoundingClientRect().top < innerHeight - 60);
-                const at = performance.now();
-                if (tiles.length > 0 && tiles.every((tile) => inked(tile.querySelector('.page-dry')))) {
-                    window.cragComplete = at;
-                } else {
-                    requestAnimationFrame(look);
-                }
-            };
-            addEventListener('DOMContentLoaded', look);
-        })();
-        JS;
+    (() => {
+        const inked = (canvas) => canvas.width > 0 && canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height).data.some((value, i) => i % 4 === 3 && value > 0);
+        const look = () => {
+            const tiles = [...document.querySelectorAll('#grid[data-ready] .tile')].filter((tile) => tile.getBoundingClientRect().top < innerHeight - 60);
+            const at = performance.now();
+            if (tiles.length > 0 && tiles.every((tile) => inked(tile.querySelector('.page-dry')))) {
+                window.cragComplete = at;
+            } else {
+                requestAnimationFrame(look);
+            }
+        };
+        addEventListener('DOMContentLoaded', look);
+    })();
+    JS;
 
     public function __construct(private int $canvases, private int $strokes)
     {
@@ -56,7 +56,9 @@ final readonly class BenchGrid
             $complete = $this->openings($page, $class->addresses['desk']);
             $pens->begin();
             sleep(2);
-            $frames = $page->run('let n = 0; const end = performance.now() + 8000; return new Promise((done) => { const beat = () => { n++; performance.now() < end ? requestAnimationFrame(beat) : done(n / 8); }; requestAnimationFrame(beat); })');
+            $frames = $page->run(
+                'let n = 0; const end = performance.now() + 8000; return new Promise((done) => { const beat = () => { n++; performance.now() < end ? requestAnimationFrame(beat) : done(n / 8); }; requestAnimationFrame(beat); })',
+            );
             $pens->finish();
 
             return [
@@ -81,7 +83,10 @@ final readonly class BenchGrid
         $complete = [];
         for ($i = 0; $i < self::OPENINGS || $complete === []; $i++) {
             $page->visit($address);
-            $at = $page->until(static fn (): mixed => $page->run('return window.cragComplete ?? null'), 'a complete picture');
+            $at = $page->until(
+                static fn (): mixed => $page->run('return window.cragComplete ?? null'),
+                'a complete picture',
+            );
             $complete[] = round(is_numeric($at) ? (float) $at : 0, 1);
         }
 

@@ -26,10 +26,23 @@ final class BenchLight
         $class = DemoClass::start('127.0.0.1', Port::free(), 'bench');
         $chrome = Chrome::start();
         $between = Port::free();
-        $counter = proc_open(
-            ['setpriv', '--pdeathsig', 'TERM', '--', 'node', Setup::root().'/storage/setup/demo/class.mjs', 'count', (string) $between, (string) $class->instance->port],
-            [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes,
-        ) ?: throw new Problem('The counter could not be started.');
+        $counter =
+            proc_open(
+                [
+                    'setpriv',
+                    '--pdeathsig',
+                    'TERM',
+                    '--',
+                    'node',
+                    Setup::root().'/storage/setup/demo/class.mjs',
+                    'count',
+                    (string) $between,
+                    (string) $class->instance->port,
+                ],
+                [['pipe', 'r'], ['pipe', 'w'], STDERR],
+                $pipes,
+            ) ?:
+            throw new Problem('The counter could not be started.');
         $picture = $this->picture();
         try {
             fgets($pipes[1]);
@@ -41,18 +54,23 @@ final class BenchLight
             $desk->press('f');
             $desk->find('#lead [data-ready]');
             $desk->click('#lead-ink');
-            $desk->until(fn (): bool => $desk->run('return document.querySelector("#lead-ink").ariaPressed') === 'true', 'lead ink');
+            $desk->until(
+                fn (): bool => $desk->run('return document.querySelector("#lead-ink").ariaPressed') === 'true',
+                'lead ink',
+            );
             $bytes = [];
             foreach (['full', 'light'] as $mode) {
                 $student->click('#more')->click('#light');
-                $mode === 'full' && $student->click('#light');
+                if ($mode === 'full') {
+                    $student->click('#light');
+                }
                 $student->press("\u{E00C}");
                 sleep(2);
                 $this->count($pipes);
                 $began = microtime(true);
                 $this->draw($desk, $student, $picture);
                 usleep((int) max(0, 1e6 * (self::SECONDS - (microtime(true) - $began))));
-                $bytes[$mode] = (int) round($this->count($pipes) * 60 / (microtime(true) - $began));
+                $bytes[$mode] = (int) round(($this->count($pipes) * 60) / (microtime(true) - $began));
             }
 
             return ['full_bytes_per_min' => $bytes['full'], 'light_bytes_per_min' => $bytes['light']];
@@ -76,8 +94,10 @@ final class BenchLight
     private function draw(Page $desk, Page $student, string $picture): void
     {
         for ($i = 0; $i < 10; $i++) {
-            $student->draw('#bench .page-paper', $this->wave(.1 + $i * .08), 'pen');
-            $i % 2 === 0 && $desk->draw('#lead .page-paper', $this->wave(.14 + $i * .08));
+            $student->draw('#bench .page-paper', $this->wave(0.1 + $i * 0.08), 'pen');
+            if ($i % 2 === 0) {
+                $desk->draw('#lead .page-paper', $this->wave(0.14 + $i * 0.08));
+            }
         }
         $desk->press('f');
         $desk->press('h');
@@ -91,7 +111,7 @@ final class BenchLight
     /** @return list<array{float, float}> fractions of the page */
     private function wave(float $y): array
     {
-        return array_map(static fn (int $i): array => [.1 + $i * .012, $y + .03 * sin($i / 4)], range(0, 60));
+        return array_map(static fn (int $i): array => [0.1 + $i * 0.012, $y + 0.03 * sin($i / 4)], range(0, 60));
     }
 
     /** A photograph's worth of colours. */
@@ -100,7 +120,14 @@ final class BenchLight
         $image = imagecreatetruecolor(2000, 1250);
         for ($x = 0; $x < 2000; $x += 4) {
             for ($y = 0; $y < 1250; $y += 4) {
-                imagefilledrectangle($image, $x, $y, $x + 3, $y + 3, (crc32("{$x} {$y}") & 0x1F1F1F) + (intdiv($x, 16) << 16) + (intdiv($y, 10) << 8));
+                imagefilledrectangle(
+                    $image,
+                    $x,
+                    $y,
+                    $x + 3,
+                    $y + 3,
+                    (crc32("{$x} {$y}") & 0x1F1F1F) + (intdiv($x, 16) << 16) + (intdiv($y, 10) << 8),
+                );
             }
         }
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-picture').'.jpg';

@@ -37,10 +37,18 @@ final readonly class BenchLive
             $pens->begin();
             Console::step("Drawing for {$this->seconds} s");
             $pens->finish();
-            $used = array_map(static fn (float $now, float $then): float => round($now - $then, 2), $this->cpu($class, $chrome), $before);
+            $used = array_map(
+                static fn (float $now, float $then): float => round($now - $then, 2),
+                $this->cpu($class, $chrome),
+                $before,
+            );
             sleep(1);
             $painted = $this->painted($page);
-            $memory = ['nginx' => Usage::memory($class->instance->child('nginx')->pid()), 'php' => Usage::memory($class->instance->child('php-fpm')->pid()), 'grid_heap' => $page->heap()];
+            $memory = [
+                'nginx' => Usage::memory($class->instance->child('nginx')->pid()),
+                'php' => Usage::memory($class->instance->child('php-fpm')->pid()),
+                'grid_heap' => $page->heap(),
+            ];
             $made = $pens->made();
 
             return [

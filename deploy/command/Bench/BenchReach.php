@@ -28,12 +28,28 @@ final readonly class BenchReach
         $report = tempnam(sys_get_temp_dir(), 'crag-bench') ?: throw new Problem('No temporary file can be made.');
         try {
             Console::step("{$this->students} simulated students come in, and a teacher");
-            Shell::run([
-                'setpriv', '--pdeathsig', 'TERM', '--', 'node', Setup::root().'/storage/setup/demo/class.mjs', 'reach', $class->instance->address(),
-                $class->addresses['code'], $class->addresses['desk'], (string) $this->students, (string) $this->rounds, $report,
-            ], Setup::root());
+            Shell::run(
+                [
+                    'setpriv',
+                    '--pdeathsig',
+                    'TERM',
+                    '--',
+                    'node',
+                    Setup::root().'/storage/setup/demo/class.mjs',
+                    'reach',
+                    $class->instance->address(),
+                    $class->addresses['code'],
+                    $class->addresses['desk'],
+                    (string) $this->students,
+                    (string) $this->rounds,
+                    $report,
+                ],
+                Setup::root(),
+            );
             $measured = ['students' => $this->students];
-            foreach ((array) json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR) as $what => $found) {
+            foreach (
+                (array) json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR) as $what => $found
+            ) {
                 $measured[(string) $what] = Quantiles::of($found['times'], 50, 95) + ['lost' => $found['lost']];
             }
 

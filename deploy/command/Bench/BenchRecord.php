@@ -25,17 +25,46 @@ final readonly class BenchRecord
         $report = tempnam(sys_get_temp_dir(), 'crag-bench') ?: throw new Problem('No temporary file can be made.');
         $pdf = tempnam(sys_get_temp_dir(), 'crag-bench') ?: throw new Problem('No temporary file can be made.');
         try {
-            Console::step("{$this->students} simulated students draw {$this->strokes} strokes at each of {$this->prompts} prompts");
-            Shell::run([
-                'setpriv', '--pdeathsig', 'TERM', '--', 'node', Setup::root().'/storage/setup/demo/class.mjs', 'record', $class->instance->address(),
-                $class->addresses['code'], $class->addresses['desk'], (string) $this->students, (string) $this->prompts, (string) $this->strokes, $report, $pdf,
-            ], Setup::root());
+            Console::step(
+                "{$this->students} simulated students draw {$this->strokes} strokes at each of {$this->prompts} prompts",
+            );
+            Shell::run(
+                [
+                    'setpriv',
+                    '--pdeathsig',
+                    'TERM',
+                    '--',
+                    'node',
+                    Setup::root().'/storage/setup/demo/class.mjs',
+                    'record',
+                    $class->instance->address(),
+                    $class->addresses['code'],
+                    $class->addresses['desk'],
+                    (string) $this->students,
+                    (string) $this->prompts,
+                    (string) $this->strokes,
+                    $report,
+                    $pdf,
+                ],
+                Setup::root(),
+            );
             $told = (array) json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR);
-            $pages = preg_match('/^Pages:\s+(\d+)/m', (string) shell_exec('pdfinfo '.escapeshellarg($pdf).' 2>/dev/null'), $found) === 1 ? (int) $found[1] : 0;
+            $pages =
+                preg_match(
+                    '/^Pages:\s+(\d+)/m',
+                    (string) shell_exec('pdfinfo '.escapeshellarg($pdf).' 2>/dev/null'),
+                    $found,
+                ) === 1
+                    ? (int) $found[1]
+                    : 0;
 
             return [
-                'students' => $this->students, 'prompts' => $this->prompts, 'strokes' => $this->strokes,
-                'seconds' => round((is_numeric($told['ms']) ? (float) $told['ms'] : 0) / 1000, 1), 'pages' => $pages, 'bytes' => (int) filesize($pdf),
+                'students' => $this->students,
+                'prompts' => $this->prompts,
+                'strokes' => $this->strokes,
+                'seconds' => round((is_numeric($told['ms']) ? (float) $told['ms'] : 0) / 1000, 1),
+                'pages' => $pages,
+                'bytes' => (int) filesize($pdf),
             ];
         } finally {
             $class->instance->stop();

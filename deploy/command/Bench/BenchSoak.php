@@ -35,10 +35,17 @@ final readonly class BenchSoak
             $page = $chrome->open()->visit($class->addresses['desk']);
             $page->until(fn (): bool => count($page->all('.tile')) === $this->students, 'every student in the grid', 30);
             $memory = static fn (): array => [
-                'heap' => $page->heap(), 'nginx' => Usage::memory($class->instance->child('nginx')->pid()),
-                'php' => Usage::memory($class->instance->child('php-fpm')->pid()), 'browser' => Usage::memory($chrome->pid()),
+                'heap' => $page->heap(),
+                'nginx' => Usage::memory($class->instance->child('nginx')->pid()),
+                'php' => Usage::memory($class->instance->child('php-fpm')->pid()),
+                'browser' => Usage::memory($chrome->pid()),
             ];
-            $bytes = static fn (): int => array_sum(array_map(static fn (string $file): int => (int) filesize($file), glob("{$class->instance->data}/crag.sqlite*") ?: []));
+            $bytes = static fn (): int => array_sum(
+                array_map(
+                    static fn (string $file): int => (int) filesize($file),
+                    glob("{$class->instance->data}/crag.sqlite*") ?: [],
+                ),
+            );
             $before = $bytes();
             $pens->begin();
             Console::step("{$this->students} simulated students draw for {$this->minutes} min");

@@ -15,7 +15,7 @@ final class Quantiles
         sort($values);
         $found = [];
         foreach ($percents as $percent) {
-            $rank = max(0, (int) ceil(count($values) * $percent / 100) - 1);
+            $rank = max(0, (int) ceil((count($values) * $percent) / 100) - 1);
             $found["p{$percent}"] = $values === [] ? null : round((float) $values[$rank], 1);
         }
 

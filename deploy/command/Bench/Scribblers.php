@@ -23,11 +23,24 @@ final class Scribblers
      * @param  int  $pauseMs  between two strokes of a student; each takes a second
      * @param  int  $before  strokes that each student has drawn already
      */
-    public function __construct(private readonly DemoClass $class, int $students, private readonly int $seconds, int $pauseMs = 0, int $before = 0)
-    {
-        $this->report = tempnam(sys_get_temp_dir(), 'crag-bench') ?: throw new Problem('No temporary file can be made.');
+    public function __construct(
+        private readonly DemoClass $class,
+        int $students,
+        private readonly int $seconds,
+        int $pauseMs = 0,
+        int $before = 0,
+    ) {
+        $this->report =
+            tempnam(sys_get_temp_dir(), 'crag-bench') ?: throw new Problem('No temporary file can be made.');
         $this->process = new SimulatedClass(
-            'scribble', $class->instance->address(), $class->addresses['code'], (string) $students, (string) $seconds, $this->report, (string) $pauseMs, (string) $before,
+            'scribble',
+            $class->instance->address(),
+            $class->addresses['code'],
+            (string) $students,
+            (string) $seconds,
+            $this->report,
+            (string) $pauseMs,
+            (string) $before,
         );
         $this->process->hear('joined', 60 + $students + intdiv($students * $before, 100));
     }

@@ -17,18 +17,32 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 final class Chrome
 {
     private const ARGUMENTS = [
-        '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-sync',
-        '--disable-background-networking', '--disable-component-update', '--disable-dev-shm-usage',
-        '--disable-background-timer-throttling', '--disable-backgrounding-occluded-windows',
-        '--disable-renderer-backgrounding', '--hide-scrollbars', '--force-color-profile=srgb',
-        '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream',
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-sync',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-dev-shm-usage',
+        '--disable-background-timer-throttling',
+        '--disable-backgrounding-occluded-windows',
+        '--disable-renderer-backgrounding',
+        '--hide-scrollbars',
+        '--force-color-profile=srgb',
+        '--use-fake-device-for-media-stream',
+        '--use-fake-ui-for-media-stream',
     ];
 
     /** @var list<Page> */
     private array $pages = [];
 
-    private function __construct(private readonly Child $driver, private readonly int $port, private readonly string $folder)
-    {
+    private function __construct(
+        private readonly Child $driver,
+        private readonly int $port,
+        private readonly string $folder,
+    ) {
     }
 
     public static function start(): self
@@ -36,7 +50,10 @@ final class Chrome
         $port = Port::free();
         $folder = sys_get_temp_dir().'/crag-chrome-'.$port;
         Folder::make($folder);
-        $driver = new Child('chromedriver', ['/usr/bin/chromedriver', "--port={$port}"], "{$folder}/driver.log", ['TMPDIR' => $folder, 'HOME' => $folder]);
+        $driver = new Child('chromedriver', ['/usr/bin/chromedriver', "--port={$port}"], "{$folder}/driver.log", [
+            'TMPDIR' => $folder,
+            'HOME' => $folder,
+        ]);
         $driver->start();
         $until = microtime(true) + 15;
         while (($socket = @stream_socket_client("tcp://127.0.0.1:{$port}", timeout: 1.0)) === false) {
@@ -54,7 +71,7 @@ final class Chrome
     /** A browser of its own, with its own cookies, as another person's device would be. */
     public function open(int $width = 1280, int $height = 800, bool $touch = false, bool $dark = false): Page
     {
-        $options = new ChromeOptions;
+        $options = new ChromeOptions();
         $arguments = [...self::ARGUMENTS, "--window-size={$width},{$height}"];
         if ($touch) {
             $arguments[] = '--touch-events=enabled';

@@ -25,15 +25,24 @@ final class Page
     public function emulate(int $width, int $height, bool $dark = false): void
     {
         $this->developer('Emulation.setDeviceMetricsOverride', [
-            'width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false,
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => false,
         ]);
-        $dark && $this->prefers(['prefers-color-scheme' => 'dark']);
+        if ($dark) {
+            $this->prefers(['prefers-color-scheme' => 'dark']);
+        }
     }
 
     /** @param  array<string, string>  $settings  what the device's settings say, by the media feature's name */
     public function prefers(array $settings): void
     {
-        $features = array_map(static fn (string $name, string $value): array => ['name' => $name, 'value' => $value], array_keys($settings), $settings);
+        $features = array_map(
+            static fn (string $name, string $value): array => ['name' => $name, 'value' => $value],
+            array_keys($settings),
+            $settings,
+        );
         $this->developer('Emulation.setEmulatedMedia', ['features' => $features]);
     }
 
@@ -44,11 +53,10 @@ final class Page
      */
     public function developer(string $command, array $parameters = []): mixed
     {
-        return $this->driver->executeCustomCommand(
-            '/session/:sessionId/goog/cdp/execute',
-            'POST',
-            ['cmd' => $command, 'params' => (object) $parameters],
-        );
+        return $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => $command,
+            'params' => (object) $parameters,
+        ]);
     }
 
     /** Megabytes that the page's script holds, after what is not needed any more was given back. */
@@ -64,7 +72,10 @@ final class Page
     {
         $this->developer('Network.enable');
         $this->developer('Network.emulateNetworkConditions', [
-            'offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
+            'offline' => $offline,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
         ]);
     }
 
@@ -104,7 +115,11 @@ final class Page
             }
             usleep(25_000);
         } while (microtime(true) < $end);
-        throw new RuntimeException("Waited {$patience} s in vain for {$what} at {$this->driver->getCurrentURL()}.", 0, $problem);
+        throw new RuntimeException(
+            "Waited {$patience} s in vain for {$what} at {$this->driver->getCurrentURL()}.",
+            0,
+            $problem,
+        );
     }
 
     public function find(string $selector): RemoteWebElement
@@ -161,7 +176,10 @@ final class Page
     public function waitForText(string $selector, string $text, float $patience = self::PATIENCE): self
     {
         $this->until(
-            fn (): bool => str_contains((string) $this->run('return document.querySelector(arguments[0])?.innerText ?? ""', $selector), $text),
+            fn (): bool => str_contains(
+                (string) $this->run('return document.querySelector(arguments[0])?.innerText ?? ""', $selector),
+                $text,
+            ),
             "\"{$text}\" in {$selector}",
             $patience,
         );
@@ -188,17 +206,29 @@ final class Page
      *
      * @param  list<array{float, float}|array{float, float, float}>  $points  x, y, and the pressure if any
      */
-    public function draw(string $selector, array $points, string $pointer = 'mouse', int $msEach = 16, bool $lift = true): self
-    {
-        $box = $this->run('const b = document.querySelector(arguments[0]).getBoundingClientRect(); return [b.left, b.top, b.width, b.height]', $selector);
+    public function draw(
+        string $selector,
+        array $points,
+        string $pointer = 'mouse',
+        int $msEach = 16,
+        bool $lift = true,
+    ): self {
+        $box = $this->run(
+            'const b = document.querySelector(arguments[0]).getBoundingClientRect(); return [b.left, b.top, b.width, b.height]',
+            $selector,
+        );
         assert(is_array($box));
         $actions = [];
         foreach ($points as $i => $point) {
             $pressure = ($point[2] ?? null) === null ? [] : ['pressure' => $point[2]];
-            $actions[] = [
-                'type' => 'pointerMove', 'duration' => $i === 0 ? 0 : $msEach, 'origin' => 'viewport',
-                'x' => (int) round($box[0] + $point[0] * $box[2]), 'y' => (int) round($box[1] + $point[1] * $box[3]),
-            ] + $pressure;
+            $actions[] =
+                [
+                    'type' => 'pointerMove',
+                    'duration' => $i === 0 ? 0 : $msEach,
+                    'origin' => 'viewport',
+                    'x' => (int) round($box[0] + $point[0] * $box[2]),
+                    'y' => (int) round($box[1] + $point[1] * $box[3]),
+                ] + $pressure;
             if ($i === 0) {
                 $actions[] = ['type' => 'pointerDown', 'button' => 0] + $pressure;
             }
@@ -206,7 +236,9 @@ final class Page
         if ($lift) {
             $actions[] = ['type' => 'pointerUp', 'button' => 0];
         }
-        $this->perform([['type' => 'pointer', 'id' => $pointer, 'parameters' => ['pointerType' => $pointer], 'actions' => $actions]]);
+        $this->perform([
+            ['type' => 'pointer', 'id' => $pointer, 'parameters' => ['pointerType' => $pointer], 'actions' => $actions],
+        ]);
 
         return $this;
     }
@@ -218,22 +250,33 @@ final class Page
      */
     public function fingers(string $selector, array $fingers, int $msEach = 16): self
     {
-        $box = $this->run('const b = document.querySelector(arguments[0]).getBoundingClientRect(); return [b.left, b.top, b.width, b.height]', $selector);
+        $box = $this->run(
+            'const b = document.querySelector(arguments[0]).getBoundingClientRect(); return [b.left, b.top, b.width, b.height]',
+            $selector,
+        );
         assert(is_array($box));
         $sources = [];
         foreach ($fingers as $n => $points) {
             $actions = [];
             foreach ($points as $i => [$x, $y]) {
                 $actions[] = [
-                    'type' => 'pointerMove', 'duration' => $i === 0 ? 0 : $msEach, 'origin' => 'viewport',
-                    'x' => (int) round($box[0] + $x * $box[2]), 'y' => (int) round($box[1] + $y * $box[3]),
+                    'type' => 'pointerMove',
+                    'duration' => $i === 0 ? 0 : $msEach,
+                    'origin' => 'viewport',
+                    'x' => (int) round($box[0] + $x * $box[2]),
+                    'y' => (int) round($box[1] + $y * $box[3]),
                 ];
                 if ($i === 0) {
                     $actions[] = ['type' => 'pointerDown', 'button' => 0];
                 }
             }
             $actions[] = ['type' => 'pointerUp', 'button' => 0];
-            $sources[] = ['type' => 'pointer', 'id' => "finger{$n}", 'parameters' => ['pointerType' => 'touch'], 'actions' => $actions];
+            $sources[] = [
+                'type' => 'pointer',
+                'id' => "finger{$n}",
+                'parameters' => ['pointerType' => 'touch'],
+                'actions' => $actions,
+            ];
         }
         $this->perform($sources);
 
@@ -243,7 +286,14 @@ final class Page
     /** Ends what a draw without lifting began. */
     public function lift(string $pointer = 'mouse'): self
     {
-        $this->perform([['type' => 'pointer', 'id' => $pointer, 'parameters' => ['pointerType' => $pointer], 'actions' => [['type' => 'pointerUp', 'button' => 0]]]]);
+        $this->perform([
+            [
+                'type' => 'pointer',
+                'id' => $pointer,
+                'parameters' => ['pointerType' => $pointer],
+                'actions' => [['type' => 'pointerUp', 'button' => 0]],
+            ],
+        ]);
 
         return $this;
     }

@@ -25,17 +25,33 @@ final class Doctor
         }
         $root = Setup::root();
         $packages = Requirements::missingPackages(false);
-        $this->check('Debian packages', $packages === [], 'apt-get install -y --no-install-recommends '.implode(' ', $packages));
+        $this->check(
+            'Debian packages',
+            $packages === [],
+            'apt-get install -y --no-install-recommends '.implode(' ', $packages),
+        );
         $browser = array_diff(Requirements::missingPackages(true), $packages);
-        $this->check('Browser for tests and pictures', $browser === [], 'apt-get install -y --no-install-recommends '.implode(' ', $browser).' (./crag test does it)');
+        $this->check(
+            'Browser for tests and pictures',
+            $browser === [],
+            'apt-get install -y --no-install-recommends '.implode(' ', $browser).' (./crag test does it)',
+        );
         $programs = Requirements::missingPrograms();
         $this->check('Composer, Node.js and npm', $programs === [], 'Install '.implode(', ', $programs).'.');
         $this->check('PHP packages', is_file("{$root}/vendor/autoload.php"), './crag serve installs them.');
         $this->check('Browser packages', is_dir("{$root}/node_modules/bootstrap"), './crag serve installs them.');
         $this->check('Built pages', is_file("{$root}/public/build/manifest.json"), './crag serve builds them.');
-        $this->check('The storage folder can be written', is_writable("{$root}/storage"), "chown -R \$(id -un) {$root}/storage");
+        $this->check(
+            'The storage folder can be written',
+            is_writable("{$root}/storage"),
+            "chown -R \$(id -un) {$root}/storage",
+        );
         $socket = strlen("{$root}/storage/run/serve-65535/php-live.sock");
-        $this->check('The path is short enough for sockets', $socket <= 107, 'Move the project to a folder with a shorter path.');
+        $this->check(
+            'The path is short enough for sockets',
+            $socket <= 107,
+            'Move the project to a folder with a shorter path.',
+        );
         $free = disk_free_space($root);
         $this->check('Room on the disk', $free !== false && $free > 500e6, 'Less than 500 MB are free; make room.');
         $this->database("{$root}/storage/data/crag.sqlite");
@@ -54,7 +70,9 @@ final class Doctor
     {
         $root = Setup::root();
         if (preg_match('/\A[0-9A-Za-z]{20,30}\z/', $id) !== 1) {
-            throw new Problem('Which session? ./crag doctor --forgotten=ID, the ID as it stood in the address of its desk.');
+            throw new Problem(
+                'Which session? ./crag doctor --forgotten=ID, the ID as it stood in the address of its desk.',
+            );
         }
         foreach (glob("{$root}/storage/{data,run/*/data}/crag.sqlite", GLOB_BRACE) ?: [] as $file) {
             $database = new PDO("sqlite:{$file}");
@@ -62,10 +80,18 @@ final class Doctor
             $run = dirname($file) === "{$root}/storage/data" ? "{$root}/storage/run/serve-*" : dirname($file, 2);
             $logs = glob("{$run}/*.{log,out}", GLOB_BRACE) ?: [];
             foreach (array_filter([$id, $name]) as $wanted) {
-                array_push($left, ...$this->rowsNaming($database, $wanted), ...$this->filesNaming(dirname($file), $wanted));
+                array_push(
+                    $left,
+                    ...$this->rowsNaming($database, $wanted),
+                    ...$this->filesNaming(dirname($file), $wanted),
+                );
                 array_push($left, ...array_filter($logs, fn (string $log): bool => $this->holds($log, $wanted)));
             }
-            $this->check("Nothing of {$id} in {$file}", $left === [], 'There is: '.implode(', ', array_unique($left)));
+            $this->check(
+                "Nothing of {$id} in {$file}",
+                $left === [],
+                'There is: '.implode(', ', array_unique($left)),
+            );
         }
 
         return $this->wrong === 0 ? 0 : 1;
@@ -75,10 +101,19 @@ final class Doctor
     private function rowsNaming(PDO $database, string $wanted): array
     {
         $left = [];
-        foreach ($this->all($database, "select name from sqlite_master where type = 'table' and name not like 'sqlite_%'") as $table) {
+        foreach (
+            $this->all($database, "select name from sqlite_master where type = 'table' and name not like 'sqlite_%'") as $table
+        ) {
             foreach ($this->all($database, "select name from pragma_table_info('{$table}')") as $column) {
-                $rows = $this->all($database, "select count(*) from \"{$table}\" where instr(lower(cast(\"{$column}\" as text)), lower(".$database->quote($wanted).')) > 0')[0];
-                (int) $rows === 0 || $left[] = "{$table}.{$column} ({$rows})";
+                $rows = $this->all(
+                    $database,
+                    "select count(*) from \"{$table}\" where instr(lower(cast(\"{$column}\" as text)), lower(".
+                        $database->quote($wanted).
+                        ')) > 0',
+                )[0];
+                if ((int) $rows !== 0) {
+                    $left[] = "{$table}.{$column} ({$rows})";
+                }
             }
         }
 
@@ -105,12 +140,19 @@ final class Doctor
     private function filesNaming(string $folder, string $id): array
     {
         $found = [];
-        $all = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS), RecursiveIteratorIterator::SELF_FIRST);
+        $all = new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS),
+            RecursiveIteratorIterator::SELF_FIRST,
+        );
         foreach ($all as $path => $one) {
             assert($one instanceof SplFileInfo);
             // The write-ahead log too. What lies in unused parts of the database itself goes when it is written anew.
             if ($one->getFilename() === 'crag.sqlite') {
-                $this->holds((string) $path, $id) && Console::say("  -     Unused parts of {$path} hold {$id} still: it is written anew when no session runs.");
+                if ($this->holds((string) $path, $id)) {
+                    Console::say(
+                        "  -     Unused parts of {$path} hold {$id} still: it is written anew when no session runs.",
+                    );
+                }
 
                 continue;
             }
@@ -145,7 +187,11 @@ final class Doctor
         }
         $found = (new PDO("sqlite:{$file}"))->query('pragma quick_check');
         $answer = $found === false ? 'it cannot be read' : $found->fetchColumn();
-        $this->check('The database is sound', $answer === 'ok', "SQLite says: {$answer}. Restore the last backup (docs/operating.md).");
+        $this->check(
+            'The database is sound',
+            $answer === 'ok',
+            "SQLite says: {$answer}. Restore the last backup (docs/operating.md).",
+        );
     }
 
     /** Instances that left their marks: running, or killed. */
@@ -154,7 +200,11 @@ final class Doctor
         foreach (glob(Setup::root().'/storage/run/*/nginx.started') ?: [] as $file) {
             $name = basename(dirname($file));
             $runs = is_dir('/proc/'.(int) file_get_contents($file));
-            $this->check("Instance {$name} ".($runs ? 'is running' : 'was killed'), $runs, 'Its next start puts that right.');
+            $this->check(
+                "Instance {$name} ".($runs ? 'is running' : 'was killed'),
+                $runs,
+                'Its next start puts that right.',
+            );
         }
     }
 }

@@ -62,10 +62,12 @@ final class Requirements
     /** @return list<string> programs that are not there, in words */
     public static function missingPrograms(): array
     {
-        return array_values(array_filter(
-            self::PROGRAMS,
-            static fn (string $program): bool => ! Shell::has($program),
-            ARRAY_FILTER_USE_KEY,
-        ));
+        return array_values(
+            array_filter(
+                self::PROGRAMS,
+                static fn (string $program): bool => ! Shell::has($program),
+                ARRAY_FILTER_USE_KEY,
+            ),
+        );
     }
 }

@@ -27,24 +27,34 @@ final class Setup
         if ($missing !== []) {
             throw new Problem('Please install first: '.implode(', ', $missing).'.');
         }
-        self::once('composer', ['composer.json', 'core/composer.json'], 'vendor/autoload.php', static function (): void {
-            Console::step('Installing PHP packages (composer)');
-            self::withoutStalePackages();
-            Shell::run(
-                ['composer', 'install', '--no-interaction', '--no-progress', '--no-scripts', '--quiet'],
-                self::root(),
-                ['COMPOSER_ALLOW_SUPERUSER' => '1', 'XDEBUG_MODE' => 'off'],
-            );
-        });
+        self::once(
+            'composer',
+            ['composer.json', 'core/composer.json'],
+            'vendor/autoload.php',
+            static function (): void {
+                Console::step('Installing PHP packages (composer)');
+                self::withoutStalePackages();
+                Shell::run(
+                    ['composer', 'install', '--no-interaction', '--no-progress', '--no-scripts', '--quiet'],
+                    self::root(),
+                    ['COMPOSER_ALLOW_SUPERUSER' => '1', 'XDEBUG_MODE' => 'off'],
+                );
+            },
+        );
         self::once('npm', ['package.json', 'package-lock.json'], 'node_modules/.bin/vite', static function (): void {
             Console::step('Installing browser packages (npm)');
             Shell::run(['npm', 'ci', '--no-audit', '--no-fund', '--ignore-scripts'], self::root());
         });
-        self::once('build', ['resources/ts', 'resources/scss', 'demo', 'vite.config.ts', 'package-lock.json'], 'public/build/manifest.json', static function (): void {
-            Console::step('Building the pages\' styles and scripts (vite)');
-            Shell::run(['node_modules/.bin/vite', 'build'], self::root());
-            Shell::run(['node_modules/.bin/vite', 'build', '--config', 'demo/vite.config.ts'], self::root());
-        });
+        self::once(
+            'build',
+            ['resources/ts', 'resources/scss', 'demo', 'vite.config.ts', 'package-lock.json'],
+            'public/build/manifest.json',
+            static function (): void {
+                Console::step('Building the pages\' styles and scripts (vite)');
+                Shell::run(['node_modules/.bin/vite', 'build'], self::root());
+                Shell::run(['node_modules/.bin/vite', 'build', '--config', 'demo/vite.config.ts'], self::root());
+            },
+        );
     }
 
     /** composer.json pins exact versions, so a lock file left by another machine would only disagree. */
@@ -65,14 +75,18 @@ final class Setup
         $line = 'apt-get install -y --no-install-recommends '.implode(' ', $missing);
         $prefix = posix_geteuid() === 0 ? [] : ['sudo', '-n'];
         if ($prefix !== [] && ! self::maySudo()) {
-            throw new Problem("This machine lacks some packages, and installing them needs root. Please run this line, then start again:\n\n  sudo {$line}\n");
+            throw new Problem(
+                "This machine lacks some packages, and installing them needs root. Please run this line, then start again:\n\n  sudo {$line}\n",
+            );
         }
         Console::step('Installing Debian packages: '.implode(' ', $missing));
         Shell::run([...$prefix, 'apt-get', 'update', '-q'], self::root());
         Shell::run([...$prefix, 'env', 'DEBIAN_FRONTEND=noninteractive', ...explode(' ', $line)], self::root());
         $left = Requirements::missingPackages($withBrowser);
         if ($left !== []) {
-            throw new Problem('These packages were installed but what they should bring is not there: '.implode(', ', $left).'.');
+            throw new Problem(
+                'These packages were installed but what they should bring is not there: '.implode(', ', $left).'.',
+            );
         }
     }
 
@@ -130,7 +144,9 @@ final class Setup
         }
         $files = [];
         /** @var SplFileInfo $file */
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($path, FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(new RecursiveDirectoryIterator($path, FilesystemIterator::SKIP_DOTS)) as $file
+        ) {
             $files[] = $file->getPathname();
         }
         sort($files);

@@ -31,12 +31,22 @@ final class Backup
     public function run(Options $options): int
     {
         $into = $options->text('into', '');
-        $file = $into === '' ? $options->words[0] ?? throw new Problem('Where to? ./crag backup FILE.tar.gz, or ./crag backup --into=FOLDER [--keep=14].') : rtrim($into, '/').'/crag-'.date('Y-m-d-His').'.tar.gz';
+        $file =
+            $into === ''
+                ? $options->words[0] ??
+                    throw new Problem(
+                        'Where to? ./crag backup FILE.tar.gz, or ./crag backup --into=FOLDER [--keep=14].',
+                    )
+                : rtrim($into, '/').'/crag-'.date('Y-m-d-His').'.tar.gz';
         $made = self::make(Setting::data(), $file);
         if ($into !== '') {
             self::prune($into, $options->whole('keep', 14, 1, 1000));
         }
-        Console::say("{$file}: {$made['files']} files, {$made['rows']} rows, ".number_format($made['bytes'] / 1e6, 1).' MB, read again and compared.');
+        Console::say(
+            "{$file}: {$made['files']} files, {$made['rows']} rows, ".
+                number_format($made['bytes'] / 1e6, 1).
+                ' MB, read again and compared.',
+        );
         Console::say('It holds names, work and the key of this installation: keep it as you keep those.');
 
         return 0;
@@ -45,31 +55,69 @@ final class Backup
     /** @return array{files: int, rows: int, bytes: int} */
     public static function make(string $data, string $file): array
     {
-        is_file("{$data}/crag.sqlite") || throw new Problem("There is no database in {$data}.");
+        if (! is_file("{$data}/crag.sqlite")) {
+            throw new Problem("There is no database in {$data}.");
+        }
         $folder = dirname($file);
-        is_dir($folder) || Folder::make($folder);
+        if (! is_dir($folder)) {
+            Folder::make($folder);
+        }
         $staging = self::staging($folder);
         $part = "{$file}.part";
         try {
             $database = self::open("{$data}/crag.sqlite");
             $database->exec('VACUUM INTO '.$database->quote("{$staging}/crag.sqlite"));
-            $manifest = ['version' => self::VERSION, 'made_at' => date(DATE_ATOM), 'rows' => self::rows("{$staging}/crag.sqlite"), 'files' => ['crag.sqlite' => hash_file('sha256', "{$staging}/crag.sqlite")]];
+            $manifest = [
+                'version' => self::VERSION,
+                'made_at' => date(DATE_ATOM),
+                'rows' => self::rows("{$staging}/crag.sqlite"),
+                'files' => ['crag.sqlite' => hash_file('sha256', "{$staging}/crag.sqlite")],
+            ];
             foreach (self::files($data) as $name) {
                 // One that is forgotten while the others are read is gone, and that is right.
                 $hash = @hash_file('sha256', "{$data}/{$name}");
-                $hash === false || $manifest['files'][$name] = $hash;
+                if ($hash !== false) {
+                    $manifest['files'][$name] = $hash;
+                }
             }
-            file_put_contents("{$staging}/manifest.json", json_encode($manifest, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT));
-            file_put_contents("{$staging}/names", implode("\n", array_diff(array_keys($manifest['files']), ['crag.sqlite'])));
+            file_put_contents(
+                "{$staging}/manifest.json",
+                json_encode($manifest, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT),
+            );
+            file_put_contents(
+                "{$staging}/names",
+                implode("\n", array_diff(array_keys($manifest['files']), ['crag.sqlite'])),
+            );
             touch($part);
             chmod($part, 0o600);
-            Shell::run(['tar', '-czf', $part, '-C', $staging, 'manifest.json', 'crag.sqlite', '-C', $data, '--ignore-failed-read', '--warning=no-file-changed', '-T', "{$staging}/names"], $staging);
+            Shell::run(
+                [
+                    'tar',
+                    '-czf',
+                    $part,
+                    '-C',
+                    $staging,
+                    'manifest.json',
+                    'crag.sqlite',
+                    '-C',
+                    $data,
+                    '--ignore-failed-read',
+                    '--warning=no-file-changed',
+                    '-T',
+                    "{$staging}/names",
+                ],
+                $staging,
+            );
             $read = self::unpack($part, self::staging($folder));
             Folder::remove($read);
             rename($part, $file);
             chmod($file, 0o600);
 
-            return ['files' => count($manifest['files']), 'rows' => array_sum($manifest['rows']), 'bytes' => (int) filesize($file)];
+            return [
+                'files' => count($manifest['files']),
+                'rows' => array_sum($manifest['rows']),
+                'bytes' => (int) filesize($file),
+            ];
         } finally {
             Folder::remove($staging);
             @unlink($part);
@@ -86,7 +134,9 @@ final class Backup
     public static function unpack(string $file, string $into): string
     {
         try {
-            is_file($file) || throw new Problem("There is no file {$file}.");
+            if (! is_file($file)) {
+                throw new Problem("There is no file {$file}.");
+            }
             Shell::run(['tar', '-xzf', $file, '--no-same-owner', '--no-same-permissions', '-C', $into], $into);
             $manifest = json_decode((string) @file_get_contents("{$into}/manifest.json"), true);
             if (! is_array($manifest) || ! is_array($manifest['files'] ?? null) || ! is_array($manifest['rows'] ?? null)) {
@@ -101,7 +151,11 @@ final class Backup
                 }
             }
             $sound = self::open("{$into}/crag.sqlite")->query('pragma integrity_check');
-            if ($sound === false || $sound->fetchColumn() !== 'ok' || self::rows("{$into}/crag.sqlite") !== $manifest['rows']) {
+            if (
+                $sound === false ||
+                $sound->fetchColumn() !== 'ok' ||
+                self::rows("{$into}/crag.sqlite") !== $manifest['rows']
+            ) {
                 throw new Problem("{$file} is damaged: its database is not sound.");
             }
             unlink("{$into}/manifest.json");
@@ -133,9 +187,13 @@ final class Backup
     {
         $names = [];
         /** @var SplFileInfo $file */
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($data, FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(new RecursiveDirectoryIterator($data, FilesystemIterator::SKIP_DOTS)) as $file
+        ) {
             $name = substr($file->getPathname(), strlen($data) + 1);
-            $file->isFile() && preg_match(self::LEFT_OUT, $name) !== 1 && $names[] = $name;
+            if ($file->isFile() && preg_match(self::LEFT_OUT, $name) !== 1) {
+                $names[] = $name;
+            }
         }
         sort($names);
 
@@ -147,7 +205,12 @@ final class Backup
     {
         $database = self::open($file);
         $rows = [];
-        foreach (self::column($database, "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' order by name") as $table) {
+        foreach (
+            self::column(
+                $database,
+                "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' order by name",
+            ) as $table
+        ) {
             $rows[$table] = (int) self::column($database, "select count(*) from \"{$table}\"")[0];
         }
 

@@ -36,7 +36,11 @@ final class Restore
         }
         $fresh = Backup::unpack($file, Backup::staging(dirname($data)));
         $aside = is_file("{$data}/crag.sqlite") ? "{$data}-before-".date('Y-m-d-His') : null;
-        $aside === null ? Folder::remove($data) : rename($data, $aside);
+        if ($aside === null) {
+            Folder::remove($data);
+        } else {
+            rename($data, $aside);
+        }
         rename($fresh, $data);
         fclose($lock);
 

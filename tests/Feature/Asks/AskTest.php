@@ -16,7 +16,13 @@ use Tests\Support\CragTestCase;
 /** Quick asks, from the question to the counted answers. */
 final class AskTest extends CragTestCase
 {
-    private const CHOICE = ['kind' => 'choice', 'words' => 'Which way does it turn?', 'options' => [['id' => 'o1', 'words' => 'Left'], ['id' => 'o2', 'words' => 'Right']], 'right' => ['o2'], 'shuffle' => false];
+    private const CHOICE = [
+        'kind' => 'choice',
+        'words' => 'Which way does it turn?',
+        'options' => [['id' => 'o1', 'words' => 'Left'], ['id' => 'o2', 'words' => 'Right']],
+        'right' => ['o2'],
+        'shuffle' => false,
+    ];
 
     private LiveSession $session;
 
@@ -38,26 +44,43 @@ final class AskTest extends CragTestCase
 
     public function test_what_nobody_has_answered_yet_has_an_empty_tally(): void
     {
-        foreach ([['kind' => 'number', 'words' => 'F?', 'right' => ''], ['kind' => 'text', 'words' => 'Why?', 'right' => []]] as $question) {
-            $this->asTeacher()->postJson("/desk/{$this->session->id}/asks", ['question' => $question])->assertOk();
-            $this->get("/desk/{$this->session->id}/ask")->assertOk()->assertSee('0 of');
+        foreach (
+            [['kind' => 'number', 'words' => 'F?', 'right' => ''], ['kind' => 'text', 'words' => 'Why?', 'right' => []]] as $question
+        ) {
+            $this->asTeacher()
+                ->postJson("/desk/{$this->session->id}/asks", ['question' => $question])
+                ->assertOk();
+            $this->get("/desk/{$this->session->id}/ask")
+                ->assertOk()
+                ->assertSee('0 of');
             $this->postJson("/desk/{$this->session->id}/screen", ['view' => 'tally'])->assertNoContent();
-            $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertOk()->assertSee('Nobody has answered yet');
+            $this->asScreen($this->session)
+                ->get("/screen/{$this->session->id}/shown")
+                ->assertOk()
+                ->assertSee('Nobody has answered yet');
         }
     }
 
     public function test_it_is_asked_answered_changed_and_counted(): void
     {
         $ask = $this->ask(self::CHOICE);
-        self::assertStringContainsString('Which way does it turn?', implode('', $this->published->on("seat.{$this->tamsin->id}")));
-        $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask.isOpen', true)->assertJsonPath('own.ask.tally', null)->assertJsonMissingPath('own.ask.question.right');
+        self::assertStringContainsString(
+            'Which way does it turn?',
+            implode('', $this->published->on("seat.{$this->tamsin->id}")),
+        );
+        $this->asked($this->tamsin, $this->tamsins)
+            ->assertJsonPath('own.ask.isOpen', true)
+            ->assertJsonPath('own.ask.tally', null)
+            ->assertJsonMissingPath('own.ask.question.right');
         $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
         $this->answer($this->otis, $this->otiss, $ask, 'o2')->assertOk();
         $this->answer($this->tamsin, $this->tamsins, $ask, 'o2')->assertOk();
         $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask.mine', 'o2');
         $this->panel()->assertSee('2 of 2 answered')->assertSee('2 right')->assertSee('1 changed from Left to Right');
         $this->answer($this->otis, $this->otiss, $ask, null)->assertOk();
-        $this->panel()->assertSee('1 of 2 answered')->assertSeeInOrder(['Not answered yet', 'Otis']);
+        $this->panel()
+            ->assertSee('1 of 2 answered')
+            ->assertSeeInOrder(['Not answered yet', 'Otis']);
     }
 
     public function test_an_answer_that_meets_the_showing_of_the_tally_is_the_last_word(): void
@@ -88,7 +111,13 @@ final class AskTest extends CragTestCase
         $this->desk('ask-away')->assertOk();
         $this->asked($this->tamsin, $this->tamsins)->assertJsonPath('own.ask', null);
         self::assertSame(0, Ask::query()->findOrFail($again)->answers()->count());
-        foreach ([['kind' => 'choice', 'words' => 'x', 'options' => [], 'right' => ['o1'], 'shuffle' => false], ['kind' => 'riddle', 'words' => 'x'], []] as $bad) {
+        foreach (
+            [
+                ['kind' => 'choice', 'words' => 'x', 'options' => [], 'right' => ['o1'], 'shuffle' => false],
+                ['kind' => 'riddle', 'words' => 'x'],
+                [],
+            ] as $bad
+        ) {
             $this->desk('asks', ['question' => $bad])->assertUnprocessable();
         }
         $this->desk('asks', ['question' => self::CHOICE, 'seats' => ['nobody']])->assertUnprocessable();
@@ -129,13 +158,26 @@ final class AskTest extends CragTestCase
     {
         $ask = $this->ask(self::CHOICE);
         $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/screen", ['view' => 'tally'])->assertNoContent();
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('1 answer')->assertDontSee('Left');
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/screen", ['view' => 'tally'])
+            ->assertNoContent();
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertSee('1 answer')
+            ->assertDontSee('Left');
         $this->desk("ask/{$ask}/show", ['tally' => true])->assertOk();
-        $this->asked($this->otis, $this->otiss)->assertJsonPath('own.ask.tally.bars.0', ['label' => 'Left', 'count' => 1, 'outcome' => null])->assertJsonPath('own.ask.right', null);
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('Left')->assertDontSee('Tamsin')->assertDontSee('not right');
+        $this->asked($this->otis, $this->otiss)
+            ->assertJsonPath('own.ask.tally.bars.0', ['label' => 'Left', 'count' => 1, 'outcome' => null])
+            ->assertJsonPath('own.ask.right', null);
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertSee('Left')
+            ->assertDontSee('Tamsin')
+            ->assertDontSee('not right');
         $this->desk("ask/{$ask}/show", ['right' => true])->assertOk();
-        $this->asked($this->otis, $this->otiss)->assertJsonPath('own.ask.right', 'Right')->assertJsonPath('own.ask.tally.bars.0.outcome', 'wrong');
+        $this->asked($this->otis, $this->otiss)
+            ->assertJsonPath('own.ask.right', 'Right')
+            ->assertJsonPath('own.ask.tally.bars.0.outcome', 'wrong');
         $this->desk('ask-away')->assertOk();
         self::assertSame(ScreenView::Prompt, $this->session->refresh()->screen_view);
     }
@@ -144,7 +186,9 @@ final class AskTest extends CragTestCase
     {
         $ask = $this->ask(['kind' => 'number', 'words' => 'F?', 'right' => '80 N']);
         $this->answer($this->tamsin, $this->tamsins, $ask, '720 N')->assertOk();
-        $again = (string) $this->desk("ask/{$ask}/again")->assertOk()->json('ask');
+        $again = (string) $this->desk("ask/{$ask}/again")
+            ->assertOk()
+            ->json('ask');
         $this->answer($this->tamsin, $this->tamsins, $again, '0.08 kN')->assertOk();
         $this->panel()->assertSee('before: 0')->assertSee('1 right')->assertSee('Asked before')->assertSee('720 N');
     }
@@ -155,7 +199,9 @@ final class AskTest extends CragTestCase
      */
     private function ask(array $question, array $how = []): string
     {
-        return (string) $this->desk('asks', ['question' => $question] + $how)->assertOk()->json('ask');
+        return (string) $this->desk('asks', ['question' => $question] + $how)
+            ->assertOk()
+            ->json('ask');
     }
 
     /** @return TestResponse<Response> */
@@ -167,13 +213,17 @@ final class AskTest extends CragTestCase
     /** @return TestResponse<Response> */
     private function asked(Seat $seat, string $token): TestResponse
     {
-        return $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->assertOk();
+        return $this->asStudent($seat, $token)
+            ->getJson("/seat/{$seat->id}/canvas")
+            ->assertOk();
     }
 
     /** @return TestResponse<Response> */
     private function panel(): TestResponse
     {
-        return $this->asTeacher()->get("/desk/{$this->session->id}/ask")->assertOk();
+        return $this->asTeacher()
+            ->get("/desk/{$this->session->id}/ask")
+            ->assertOk();
     }
 
     /**

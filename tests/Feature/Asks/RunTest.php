@@ -35,7 +35,10 @@ final class RunTest extends CragTestCase
     {
         $this->start("F? | 80 N | 20 s\nWhich way? | up; *down", ['teams' => true])->assertOk();
         $run = Run::query()->firstOrFail();
-        self::assertSame([1, 20_000], [$run->at, Ask::query()->firstOrFail()->ends_at_ms - Ask::query()->firstOrFail()->made_at_ms]);
+        self::assertSame(
+            [1, 20_000],
+            [$run->at, Ask::query()->firstOrFail()->ends_at_ms - Ask::query()->firstOrFail()->made_at_ms],
+        );
         $this->answer('Tamsin', '80 N');
         $this->answer('Otis', '8 N');
         $this->desk("run/{$run->id}/next", ['at' => 1])->assertOk();
@@ -47,17 +50,31 @@ final class RunTest extends CragTestCase
         self::assertTrue($run->refresh()->isOver());
         self::assertNull($this->session->refresh()->ask_id);
 
-        $this->asTeacher()->get("/desk/{$this->session->id}/ask")->assertOk()->assertSee('How everybody did')->assertSee('1 of 2 right')->assertSeeInOrder(['Struts', '1.0', 'Ties', '1.0']);
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/ask")
+            ->assertOk()
+            ->assertSee('How everybody did')
+            ->assertSee('1 of 2 right')
+            ->assertSeeInOrder(['Struts', '1.0', 'Ties', '1.0']);
         [$seat, $token] = $this->class['Tamsin'];
-        $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->assertJsonPath('own.run', null);
+        $this->asStudent($seat, $token)
+            ->getJson("/seat/{$seat->id}/canvas")
+            ->assertJsonPath('own.run', null);
         $this->desk("run/{$run->id}/show", ['on' => true])->assertOk();
-        $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->assertJsonPath('own.run', ['right' => 2, 'of' => 2]);
-        $screen = $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertOk()->assertSee('Struts');
+        $this->asStudent($seat, $token)
+            ->getJson("/seat/{$seat->id}/canvas")
+            ->assertJsonPath('own.run', ['right' => 2, 'of' => 2]);
+        $screen = $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertOk()
+            ->assertSee('Struts');
         foreach (array_keys($this->class) as $name) {
             $screen->assertDontSee($name);
         }
         $this->desk("run/{$run->id}/show", ['on' => false])->assertOk();
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertDontSee('Struts');
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertDontSee('Struts');
     }
 
     public function test_it_moves_on_by_itself_even_without_its_desk(): void
@@ -85,8 +102,15 @@ final class RunTest extends CragTestCase
 
     public function test_planned_asks_of_the_prompt_stand_ready(): void
     {
-        $this->session->prompt()->firstOrFail()->update(['details' => ['asks' => ['Which way? | up; *down | 20 s']]]);
-        $this->asTeacher()->get("/desk/{$this->session->id}/ask")->assertOk()->assertSee('Which way?')->assertSee('up; *down');
+        $this->session
+            ->prompt()
+            ->firstOrFail()
+            ->update(['details' => ['asks' => ['Which way? | up; *down | 20 s']]]);
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/ask")
+            ->assertOk()
+            ->assertSee('Which way?')
+            ->assertSee('up; *down');
     }
 
     /**
@@ -101,7 +125,9 @@ final class RunTest extends CragTestCase
     private function answer(string $name, string $value): void
     {
         [$seat, $token] = $this->class[$name];
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/ask", ['ask' => $this->session->refresh()->ask_id, 'value' => $value])->assertOk();
+        $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/ask", ['ask' => $this->session->refresh()->ask_id, 'value' => $value])
+            ->assertOk();
     }
 
     /**

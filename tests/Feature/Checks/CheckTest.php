@@ -17,24 +17,50 @@ final class CheckTest extends OneStudentTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->session->prompt()->firstOrFail()->update(['words' => 'Find F.', 'details' => [
-            'points' => 5, 'aspects' => [['name' => 'Method', 'levels' => ['none', 'some', 'complete']], ['name' => 'Answer', 'levels' => []]],
-            'questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']],
-        ]]);
+        $this->session
+            ->prompt()
+            ->firstOrFail()
+            ->update([
+                'words' => 'Find F.',
+                'details' => [
+                    'points' => 5,
+                    'aspects' => [
+                        ['name' => 'Method', 'levels' => ['none', 'some', 'complete']],
+                        ['name' => 'Answer', 'levels' => []],
+                    ],
+                    'questions' => [
+                        ['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N'],
+                    ],
+                ],
+            ]);
     }
 
     public function test_marks_points_and_note_come_one_by_one_and_stay_together(): void
     {
         $canvas = $this->canvasOf($this->seat);
-        $this->check(['canvas' => $canvas->id, 'marks' => [0 => 2]])->assertOk()->assertJsonPath('level', 3);
+        $this->check(['canvas' => $canvas->id, 'marks' => [0 => 2]])
+            ->assertOk()
+            ->assertJsonPath('level', 3);
         $this->check(['canvas' => $canvas->id, 'marks' => [1 => 1]])->assertJsonPath('level', 2);
         $this->check(['canvas' => $canvas->id, 'points' => 3.5])->assertOk();
         $this->check(['canvas' => $canvas->id, 'note' => 'Say where you turn about.'])->assertOk();
         $check = $canvas->refresh()->check ?? self::fail('no check');
         self::assertSame([[2, 1], 3.5, 'Say where you turn about.'], [$check->marks, $check->points, $check->note]);
         self::assertSame(4, Check::query()->count(), 'each is written down');
-        $this->get("/desk/{$this->session->id}/canvas/{$canvas->id}/answers")->assertOk()->assertSee('complete')->assertSee('Say where you turn about.')->assertSee('Points of 5');
-        foreach ([['marks' => [0 => 5]], ['points' => 7], ['points' => 0.3], ['note' => str_repeat('a', 601)], ['level' => 7]] as $bad) {
+        $this->get("/desk/{$this->session->id}/canvas/{$canvas->id}/answers")
+            ->assertOk()
+            ->assertSee('complete')
+            ->assertSee('Say where you turn about.')
+            ->assertSee('Points of 5');
+        foreach (
+            [
+                ['marks' => [0 => 5]],
+                ['points' => 7],
+                ['points' => 0.3],
+                ['note' => str_repeat('a', 601)],
+                ['level' => 7],
+            ] as $bad
+        ) {
             $this->check(['canvas' => $canvas->id] + $bad)->assertUnprocessable();
         }
         self::assertSame(4, Check::query()->count());
@@ -47,12 +73,32 @@ final class CheckTest extends OneStudentTestCase
         [$other] = $this->seat($this->session, 'نور');
         $canvases = [$this->canvasOf($this->seat)->id, $this->canvasOf($other)->id];
         $this->check(['canvas' => $canvases[0], 'marks' => [1 => 3], 'note' => 'Neat.'])->assertOk();
-        $before = $this->check(['canvases' => $canvases, 'level' => 1])->assertOk()->json('before');
-        self::assertSame([[0 => 0, 1 => 3], [0 => 0]], Canvas::query()->whereIn('id', $canvases)->with('check')->orderBy('seat_id')->get()->map(fn (Canvas $one) => $one->check?->marks)->all());
+        $before = $this->check(['canvases' => $canvases, 'level' => 1])
+            ->assertOk()
+            ->json('before');
+        self::assertSame(
+            [[0 => 0, 1 => 3], [0 => 0]],
+            Canvas::query()
+                ->whereIn('id', $canvases)
+                ->with('check')
+                ->orderBy('seat_id')
+                ->get()
+                ->map(fn (Canvas $one) => $one->check?->marks)
+                ->all(),
+        );
         $this->check(['canvases' => $canvases, 'level' => 0])->assertJsonPath('level', 0);
         $this->postJson("/desk/{$this->session->id}/checks/restore", ['before' => $before])->assertOk();
-        [$mine, $theirs] = Canvas::query()->whereIn('id', $canvases)->with('check')->orderBy('seat_id')->get()->map(fn (Canvas $one) => $one->check?->judgement()->toArray())->all();
-        self::assertSame([['none' => false, 'marks' => [1 => 3], 'points' => null, 'note' => 'Neat.'], true], [$mine, ($theirs['marks'] ?? null) === []]);
+        [$mine, $theirs] = Canvas::query()
+            ->whereIn('id', $canvases)
+            ->with('check')
+            ->orderBy('seat_id')
+            ->get()
+            ->map(fn (Canvas $one) => $one->check?->judgement()->toArray())
+            ->all();
+        self::assertSame(
+            [['none' => false, 'marks' => [1 => 3], 'points' => null, 'note' => 'Neat.'], true],
+            [$mine, ($theirs['marks'] ?? null) === []],
+        );
     }
 
     public function test_answers_propose_and_the_teacher_accepts(): void
@@ -62,11 +108,26 @@ final class CheckTest extends OneStudentTestCase
         $this->answer($this->seat, $this->token, '80 N');
         $this->answer($wrong, $token, '720 N');
         $address = "/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/proposed";
-        $this->asTeacher()->getJson($address)->assertOk()->assertExactJson(['counts' => [['level' => 3, 'word' => 'Secure', 'n' => 1], ['level' => 1, 'word' => 'Not yet', 'n' => 1]]]);
+        $this->asTeacher()
+            ->getJson($address)
+            ->assertOk()
+            ->assertExactJson([
+                'counts' => [
+                    ['level' => 3, 'word' => 'Secure', 'n' => 1],
+                    ['level' => 1, 'word' => 'Not yet', 'n' => 1],
+                ],
+            ]);
         self::assertSame(0, Check::query()->count(), 'nothing is checked by itself');
         $before = $this->postJson($address)->assertOk()->json('before');
         self::assertCount(2, $before);
-        self::assertSame([[2], [0], null], [$this->canvasOf($this->seat)->check?->marks, $this->canvasOf($wrong)->check?->marks, $this->canvasOf($nothing)->check?->marks]);
+        self::assertSame(
+            [[2], [0], null],
+            [
+                $this->canvasOf($this->seat)->check?->marks,
+                $this->canvasOf($wrong)->check?->marks,
+                $this->canvasOf($nothing)->check?->marks,
+            ],
+        );
         $this->postJson($address)->assertUnprocessable();
     }
 
@@ -75,8 +136,16 @@ final class CheckTest extends OneStudentTestCase
         $canvas = $this->canvasOf($this->seat);
         $this->draw();
         $this->check(['canvas' => $canvas->id, 'level' => 2]);
-        $this->states()->assertJsonPath('states.0.changed', false)->assertJsonPath('scale.2.word', 'complete')->assertJsonPath('scale.0.level', 1);
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/coach", ['canvas' => $canvas->id, 'operations' => [['layer' => 'coach'] + $this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->states()
+            ->assertJsonPath('states.0.changed', false)
+            ->assertJsonPath('scale.2.word', 'complete')
+            ->assertJsonPath('scale.0.level', 1);
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/coach", [
+                'canvas' => $canvas->id,
+                'operations' => [['layer' => 'coach'] + $this->stroke()],
+            ])
+            ->assertJsonCount(1, 'accepted');
         $this->states()->assertJsonPath('states.0.changed', false);
         $this->draw();
         $this->states()->assertJsonPath('states.0.changed', true);
@@ -87,36 +156,66 @@ final class CheckTest extends OneStudentTestCase
     public function test_the_student_sees_what_is_chosen_when_it_is_due(): void
     {
         $canvas = $this->canvasOf($this->seat);
-        $this->check(['canvas' => $canvas->id, 'marks' => [0 => 1], 'points' => 2.5, 'note' => 'Which way does it turn?']);
+        $this->check([
+            'canvas' => $canvas->id,
+            'marks' => [0 => 1],
+            'points' => 2.5,
+            'note' => 'Which way does it turn?',
+        ]);
         $own = fn () => $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas");
         $own()->assertJsonPath('own.checks', []);
         $this->settings(['what' => ['note'], 'when' => 'at_once']);
-        $own()->assertJsonPath('own.checks.0.note', 'Which way does it turn?')->assertJsonPath('own.checks.0.level', null)->assertJsonPath('own.checks.0.points', null)->assertDontSee('Method');
+        $own()
+            ->assertJsonPath('own.checks.0.note', 'Which way does it turn?')
+            ->assertJsonPath('own.checks.0.level', null)
+            ->assertJsonPath('own.checks.0.points', null)
+            ->assertDontSee('Method');
         $this->settings(['what' => ['level', 'points'], 'when' => 'prompt']);
         $own()->assertJsonPath('own.checks', []);
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/prompt/{$canvas->prompt_id}/state", ['state' => 'closed'])->assertOk();
-        $own()->assertJsonPath('own.checks.0.words', 'Method: some')->assertJsonPath('own.checks.0.points', 2.5)->assertJsonPath('own.checks.0.note', '');
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/prompt/{$canvas->prompt_id}/state", ['state' => 'closed'])
+            ->assertOk();
+        $own()
+            ->assertJsonPath('own.checks.0.words', 'Method: some')
+            ->assertJsonPath('own.checks.0.points', 2.5)
+            ->assertJsonPath('own.checks.0.note', '');
         self::assertStringContainsString('Method: some', implode('', $this->published->on("seat.{$this->seat->id}")));
         $this->settings(['what' => ['note'], 'when' => 'session']);
         $own()->assertJsonPath('own.checks', []);
-        $this->asStudent($this->seat, $this->token)->get("/seat/{$this->seat->id}/home")->assertOk()->assertDontSee('Which way');
+        $this->asStudent($this->seat, $this->token)
+            ->get("/seat/{$this->seat->id}/home")
+            ->assertOk()
+            ->assertDontSee('Which way');
         $this->asTeacher()->post("/desk/{$this->session->id}/end");
-        $this->asStudent($this->seat, $this->token)->get("/seat/{$this->seat->id}")->assertOk()->assertSee('Which way does it turn?')->assertDontSee('2.5 of 5 points');
+        $this->asStudent($this->seat, $this->token)
+            ->get("/seat/{$this->seat->id}")
+            ->assertOk()
+            ->assertSee('Which way does it turn?')
+            ->assertDontSee('2.5 of 5 points');
     }
 
     public function test_phrases_are_the_teachers_own(): void
     {
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/phrases", ['phrase' => 'Show the units.'])->assertOk();
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/phrases", ['phrase' => 'Show the units.'])
+            ->assertOk();
         self::assertSame(['Show the units.'], $this->teacher()->refresh()->phrases);
-        $this->get("/desk/{$this->session->id}/canvas/{$this->canvasOf($this->seat)->id}/answers")->assertSee('Show the units.');
-        $this->postJson("/desk/{$this->session->id}/phrases", ['phrase' => 'Show the units.', 'drop' => true])->assertOk();
+        $this->get("/desk/{$this->session->id}/canvas/{$this->canvasOf($this->seat)->id}/answers")->assertSee(
+            'Show the units.',
+        );
+        $this->postJson("/desk/{$this->session->id}/phrases", [
+            'phrase' => 'Show the units.',
+            'drop' => true,
+        ])->assertOk();
         self::assertSame([], $this->teacher()->refresh()->phrases);
     }
 
     /** @param  array<string, mixed>  $what */
     private function settings(array $what): void
     {
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/settings", ['feedback' => $what])->assertOk();
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/settings", ['feedback' => $what])
+            ->assertOk();
     }
 
     /**
@@ -131,7 +230,9 @@ final class CheckTest extends OneStudentTestCase
     /** @return TestResponse<Response> */
     private function states(): TestResponse
     {
-        return $this->asTeacher()->getJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/states")->assertOk();
+        return $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/states")
+            ->assertOk();
     }
 
     private function draw(): void
@@ -141,6 +242,10 @@ final class CheckTest extends OneStudentTestCase
 
     private function answer(Seat $seat, string $token, string $value): void
     {
-        $this->appendAs($seat, $token, ['kind' => 'answer', 'body' => ['question' => 'force', 'value' => $value]] + $this->stroke())->assertJsonCount(1, 'accepted');
+        $this->appendAs(
+            $seat,
+            $token,
+            ['kind' => 'answer', 'body' => ['question' => 'force', 'value' => $value]] + $this->stroke(),
+        )->assertJsonCount(1, 'accepted');
     }
 }

@@ -23,48 +23,97 @@ final class ClassOverviewTest extends CragTestCase
     {
         parent::setUp();
         $this->session = $this->newSession();
-        $this->session->prompt()->firstOrFail()->update(['details' => ['skills' => ['moments'], 'look_for' => ['steps' => [], 'words' => ['pivot'], 'slips' => []], 'questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']]]]);
+        $this->session
+            ->prompt()
+            ->firstOrFail()
+            ->update([
+                'details' => [
+                    'skills' => ['moments'],
+                    'look_for' => ['steps' => [], 'words' => ['pivot'], 'slips' => []],
+                    'questions' => [
+                        ['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N'],
+                    ],
+                ],
+            ]);
         foreach (['Tamsin' => 3, 'Otis' => 0, 'Wren' => 2, 'Iona' => 1] as $name => $level) {
             [$seat, $token] = $this->seat($this->session, $name);
             $this->seats[$name] = $seat;
             $this->published->listening["seat.{$seat->id}"] = 1;
             $this->desk('checks', ['canvas' => $this->canvasOf($seat)->id, 'level' => $level])->assertOk();
-            $operations = [$this->stroke(), ['kind' => 'answer', 'body' => ['question' => 'force', 'value' => $level > 1 ? '80 N' : '720 N']] + $this->stroke()];
+            $operations = [
+                $this->stroke(),
+                ['kind' => 'answer', 'body' => ['question' => 'force', 'value' => $level > 1 ? '80 N' : '720 N']] +
+                $this->stroke(),
+            ];
             $this->appendAs($seat, $token, ...$operations)->assertJsonCount(2, 'accepted');
         }
     }
 
     public function test_the_picture_has_everybody_with_sums_skills_and_slips(): void
     {
-        $picture = $this->asTeacher()->get("/desk/{$this->session->id}/picture")->assertOk();
+        $picture = $this->asTeacher()
+            ->get("/desk/{$this->session->id}/picture")
+            ->assertOk();
         $picture->assertSeeInOrder(['Tamsin', 'Secure', '100 %', 'Otis', 'No attempt', '0 %', 'Wren', '67 %']);
         $picture->assertSeeInOrder(['Typed at prompt 1', '0 of 4 name “pivot”']);
-        $picture->assertSeeInOrder(['Skills', 'moments', '50 %'])->assertSeeInOrder(['Not right at prompt 1', '2', '720 N']);
+        $picture
+            ->assertSeeInOrder(['Skills', 'moments', '50 %'])
+            ->assertSeeInOrder(['Not right at prompt 1', '2', '720 N']);
     }
 
     public function test_groups_are_proposed_with_their_reason_and_keep_to_wishes(): void
     {
-        $this->propose(['size' => 2, 'way' => 'alike'])->assertSeeInOrder(['Group 1', 'Not yet secure', 'Otis', 'Iona', 'Group 2', 'Tamsin', 'Wren']);
+        $this->propose(['size' => 2, 'way' => 'alike'])->assertSeeInOrder([
+            'Group 1',
+            'Not yet secure',
+            'Otis',
+            'Iona',
+            'Group 2',
+            'Tamsin',
+            'Wren',
+        ]);
         $this->propose(['size' => 2, 'way' => 'slip'])->assertSeeInOrder(['2 answered 720 N', 'Otis', 'Iona']);
-        $this->propose(['size' => 2, 'way' => 'alike', 'apart' => 'otis, Iona'])->assertOk()->assertDontSee('2 answered');
-        $this->propose(['size' => 2, 'way' => 'alike', 'apart' => 'Nobody, Iona'])->assertUnprocessable()->assertSee('Who is');
-        $this->propose(['size' => 2, 'way' => 'alike', 'apart' => 'Otis, Iona', 'together' => 'Iona, Otis'])->assertUnprocessable();
+        $this->propose(['size' => 2, 'way' => 'alike', 'apart' => 'otis, Iona'])
+            ->assertOk()
+            ->assertDontSee('2 answered');
+        $this->propose(['size' => 2, 'way' => 'alike', 'apart' => 'Nobody, Iona'])
+            ->assertUnprocessable()
+            ->assertSee('Who is');
+        $this->propose([
+            'size' => 2,
+            'way' => 'alike',
+            'apart' => 'Otis, Iona',
+            'together' => 'Iona, Otis',
+        ])->assertUnprocessable();
         $this->propose(['size' => 1, 'way' => 'alike'])->assertUnprocessable();
         $this->published->listening = ["seat.{$this->seats['Wren']->id}" => 1];
-        $this->propose(['size' => 2, 'way' => 'alike'])->assertSee('3 students are away')->assertDontSee('Otis');
+        $this->propose(['size' => 2, 'way' => 'alike'])
+            ->assertSee('3 students are away')
+            ->assertDontSee('Otis');
         $this->propose(['size' => 2, 'way' => 'alike', 'absent' => 1])->assertSee('Otis');
     }
 
     public function test_kept_groups_are_chosen_in_hand_outs_and_go_into_the_class_list(): void
     {
-        $roster = $this->teacher()->rosters()->create(['name' => '9B']);
+        $roster = $this->teacher()
+            ->rosters()
+            ->create(['name' => '9B']);
         $entry = $roster->entries()->create(['n' => 1, 'name' => 'Otis', 'group' => 'Oak']);
         $this->seats['Otis']->update(['roster_entry_id' => $entry->id]);
         $ids = array_map(static fn (Seat $seat): string => $seat->id, array_values($this->seats));
-        $this->desk('groups', ['groups' => [[$ids[0], $ids[2]], [$ids[1], $ids[3], 'somebody-else'], []]])->assertJsonPath('said', '2 groups are kept: choose one when you hand out.');
-        self::assertSame(['1', '2', '1', '2'], array_map(static fn (Seat $seat): ?string => $seat->refresh()->group, array_values($this->seats)));
+        $this->desk('groups', [
+            'groups' => [[$ids[0], $ids[2]], [$ids[1], $ids[3], 'somebody-else'], []],
+        ])->assertJsonPath('said', '2 groups are kept: choose one when you hand out.');
+        self::assertSame(
+            ['1', '2', '1', '2'],
+            array_map(static fn (Seat $seat): ?string => $seat->refresh()->group, array_values($this->seats)),
+        );
         self::assertSame('2', RosterEntry::query()->findOrFail($entry->id)->group);
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('Group 1 (2)')->assertSee('Group 2 (2)')->assertDontSee('Group Oak');
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertSee('Group 1 (2)')
+            ->assertSee('Group 2 (2)')
+            ->assertDontSee('Group Oak');
     }
 
     /**

@@ -53,7 +53,7 @@ final class AgreementTest extends TestCase
         for ($i = 0; $i < 60; $i++) {
             $ms = 0;
             $inks[] = array_map(static function () use (&$ms): array {
-                return [mt_rand(-2000, 18000), mt_rand(-2000, 12000), mt_rand(0, 255), $ms += mt_rand(0, 300)];
+                return [mt_rand(-2000, 18000), mt_rand(-2000, 12000), mt_rand(0, 255), ($ms += mt_rand(0, 300))];
             }, range(1, mt_rand(1, 80)));
         }
         foreach (self::ask(array_map(static fn (array $ink): array => ['ink' => $ink], $inks)) as $i => $answer) {
@@ -100,12 +100,30 @@ final class AgreementTest extends TestCase
             if ($dice === 1) {
                 $log[] = $log[array_rand($log)];
             } elseif ($dice === 2) {
-                $log[] = Logs::operation("teacher-{$i}", 'backdrop', ['backdrop' => ['kind' => ['blank', 'squared', 'lined', 'picture'][mt_rand(0, 3)], 'asset' => 'abc']], null);
+                $log[] = Logs::operation(
+                    "teacher-{$i}",
+                    'backdrop',
+                    [
+                        'backdrop' => [
+                            'kind' => ['blank', 'squared', 'lined', 'picture'][mt_rand(0, 3)],
+                            'asset' => 'abc',
+                        ],
+                    ],
+                    null,
+                );
             } elseif ($dice === 3) {
                 $log[] = Logs::piece("piece-{$i}", ['stack' => mt_rand(0, 1) === 1]);
-                $log[] = Logs::operation("moved-{$i}", 'arrange', ['targets' => [Logs::id("piece-{$i}")], 'places' => [[mt_rand(0, 900), 0, 0, 10_000]]]);
+                $log[] = Logs::operation("moved-{$i}", 'arrange', [
+                    'targets' => [Logs::id("piece-{$i}")],
+                    'places' => [[mt_rand(0, 900), 0, 0, 10_000]],
+                ]);
             } elseif ($dice === 4) {
-                $log[] = Logs::operation("lock-{$i}", 'arrange', ['targets' => [$operation->id->value], 'lock' => true], null);
+                $log[] = Logs::operation(
+                    "lock-{$i}",
+                    'arrange',
+                    ['targets' => [$operation->id->value], 'lock' => true],
+                    null,
+                );
             }
         }
 

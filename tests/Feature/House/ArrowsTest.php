@@ -15,13 +15,19 @@ final class ArrowsTest extends TestCase
     /** @return iterable<string, array{string, list<string>}> a folder, and the beginnings of names that nothing in it may use */
     public static function forbidden(): iterable
     {
-        yield 'the core knows no framework and no application' => ['core/src', ['Illuminate\\', 'Symfony\\', 'App\\', 'Deploy\\']];
+        yield 'the core knows no framework and no application' => [
+            'core/src',
+            ['Illuminate\\', 'Symfony\\', 'App\\', 'Deploy\\'],
+        ];
         yield 'sessions know no requests' => ['app/Sessions', ['App\\Http\\', 'Illuminate\\Http\\']];
         yield 'models know no requests' => ['app/Models', ['App\\Http\\', 'Illuminate\\Http\\']];
         yield 'what goes onto a log knows no sessions' => ['app/Canvas', ['App\\Sessions\\', 'App\\Http\\']];
         yield 'the application knows nothing of the command that starts it' => ['app', ['Deploy\\', 'Tests\\']];
         yield 'a setting can be read without a canvas' => ['core/src/Json', ['Crag\\']];
-        yield 'a prompt can be read without a canvas' => ['core/src/Prompt', ['Crag\\Canvas\\', 'Crag\\Plan\\', 'Crag\\Session\\']];
+        yield 'a prompt can be read without a canvas' => [
+            'core/src/Prompt',
+            ['Crag\\Canvas\\', 'Crag\\Plan\\', 'Crag\\Session\\'],
+        ];
     }
 
     /** @param  list<string>  $names */
@@ -53,7 +59,9 @@ final class ArrowsTest extends TestCase
         $circles = [];
         foreach (array_keys($arrows) as $part) {
             $reached = self::reachedFrom($part, $arrows);
-            isset($reached[$part]) && $circles[] = $part;
+            if (isset($reached[$part])) {
+                $circles[] = $part;
+            }
         }
         self::assertSame([], $circles);
     }
@@ -80,14 +88,20 @@ final class ArrowsTest extends TestCase
     /** @return iterable<array{string, string}> a file, and a class that it imports or names in full */
     private static function uses(string $folder): iterable
     {
-        $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(self::ROOT.$folder, \FilesystemIterator::SKIP_DOTS));
+        $files = new \RecursiveIteratorIterator(
+            new \RecursiveDirectoryIterator(self::ROOT.$folder, \FilesystemIterator::SKIP_DOTS),
+        );
         /** @var \SplFileInfo $file */
         foreach ($files as $file) {
             if ($file->getExtension() !== 'php') {
                 continue;
             }
             $code = (string) preg_replace('~/\*.*?\*/~s', '', (string) file_get_contents($file->getPathname()));
-            preg_match_all('/(?:^use |[\s(!]\\\\)((?:Crag|App|Deploy|Tests|Illuminate|Symfony)\\\\[\w\\\\]+)/m', $code, $found);
+            preg_match_all(
+                '/(?:^use |[\s(!]\\\\)((?:Crag|App|Deploy|Tests|Illuminate|Symfony)\\\\[\w\\\\]+)/m',
+                $code,
+                $found,
+            );
             foreach ($found[1] as $used) {
                 yield [substr($file->getPathname(), strlen(self::ROOT)), $used];
             }

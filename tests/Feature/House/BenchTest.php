@@ -31,7 +31,12 @@ final class BenchTest extends OneStudentTestCase
         $text = ['text' => "  F = 80 N\n\n"] + Examples::text();
         $note = ['text' => ''] + Examples::note();
         $this->send($this->add($text), $this->add($note))->assertOk()->assertJsonCount(0, 'refused');
-        $objects = array_values(array_map(static fn ($placed): array => $placed->object->toArray(), $this->canvasOf($this->seat)->scene()->placed));
+        $objects = array_values(
+            array_map(
+                static fn ($placed): array => $placed->object->toArray(),
+                $this->canvasOf($this->seat)->scene()->placed,
+            ),
+        );
         self::assertSame([$text['text'], ''], array_column($objects, 'text'));
     }
 
@@ -39,7 +44,12 @@ final class BenchTest extends OneStudentTestCase
     {
         $this->tray(['tray' => 'starter', 'for' => 'session'])->assertNoContent();
         self::assertSame('starter', $this->tools()['kind']);
-        $this->tray(['tray' => 'custom', 'tools' => ['text', 'picture'], 'pictures' => '1', 'for' => 'prompt'])->assertNoContent();
+        $this->tray([
+            'tray' => 'custom',
+            'tools' => ['text', 'picture'],
+            'pictures' => '1',
+            'for' => 'prompt',
+        ])->assertNoContent();
         self::assertSame(['kind' => 'custom', 'tools' => ['text', 'picture']], $this->tools());
         $this->tray(['tray' => 'custom', 'tools' => ['text', 'picture'], 'for' => 'prompt'])->assertNoContent();
         self::assertSame(['text'], $this->tools()['tools']);
@@ -47,7 +57,13 @@ final class BenchTest extends OneStudentTestCase
         self::assertSame('starter', $this->tools()['kind']);
         $this->tray(['tray' => 'maths', 'for' => 'session', 'pictures' => '1'])->assertNoContent();
         self::assertContains('maths', $this->tools()['tools']);
-        self::assertCount(4, array_filter($this->published->on("room.{$this->session->id}"), static fn (string $message): bool => str_contains($message, '"type":"tray"')));
+        self::assertCount(
+            4,
+            array_filter(
+                $this->published->on("room.{$this->session->id}"),
+                static fn (string $message): bool => str_contains($message, '"type":"tray"'),
+            ),
+        );
     }
 
     /** @param  array<string, mixed>  $fields */
@@ -65,8 +81,20 @@ final class BenchTest extends OneStudentTestCase
     {
         $this->tray(['tray' => 'custom', 'tools' => ['pen'], 'for' => 'session'])->assertNoContent();
         $this->travel(1)->hours();
-        DB::table('live_sessions')->update(['tray' => json_encode(['now' => ['kind' => 'custom', 'tools' => ['pen']], 'before' => null, 'changed' => 1])]);
-        $answer = $this->send($this->stroke('a-stroke-of-the-pen'), $this->add(Examples::stamp(), 'stamp-put-away'), $this->stroke('another-of-the-pen'))->assertOk()->json();
+        DB::table('live_sessions')->update([
+            'tray' => json_encode([
+                'now' => ['kind' => 'custom', 'tools' => ['pen']],
+                'before' => null,
+                'changed' => 1,
+            ]),
+        ]);
+        $answer = $this->send(
+            $this->stroke('a-stroke-of-the-pen'),
+            $this->add(Examples::stamp(), 'stamp-put-away'),
+            $this->stroke('another-of-the-pen'),
+        )
+            ->assertOk()
+            ->json();
         self::assertSame(['a-stroke-of-the-pen', 'another-of-the-pen'], array_column($answer['accepted'], 'id'));
         self::assertSame(['stamp-put-away'], array_column($answer['refused'], 'id'));
     }
@@ -74,13 +102,23 @@ final class BenchTest extends OneStudentTestCase
     public function test_pieces_go_to_every_canvas_and_to_late_comers(): void
     {
         $address = "/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/hand-out";
-        $pieces = ['what' => 'pieces', 'mode' => 'pieces', 'objects' => [['object' => Examples::piece(), 'place' => [100, 200, 0, 10_000]]]];
-        $this->asTeacher()->postJson($address, $pieces)->assertOk()->assertJson(['canvases' => 1]);
+        $pieces = [
+            'what' => 'pieces',
+            'mode' => 'pieces',
+            'objects' => [['object' => Examples::piece(), 'place' => [100, 200, 0, 10_000]]],
+        ];
+        $this->asTeacher()
+            ->postJson($address, $pieces)
+            ->assertOk()
+            ->assertJson(['canvases' => 1]);
         [$late] = $this->seat($this->session, 'Late');
         foreach ([$this->seat, $late] as $seat) {
             $placed = array_values($this->canvasOf($seat)->scene()->placed);
             self::assertCount(1, $placed);
-            self::assertSame([Layer::Pieces, [100, 200, 0, 10_000]], [$placed[0]->layer, ($placed[0]->place ?? Place::untouched())->toArray()]);
+            self::assertSame(
+                [Layer::Pieces, [100, 200, 0, 10_000]],
+                [$placed[0]->layer, ($placed[0]->place ?? Place::untouched())->toArray()],
+            );
         }
         $this->postJson($address, ['objects' => [['object' => Examples::stamp()]]] + $pieces)->assertUnprocessable();
         $this->postJson($address, ['objects' => 'all'] + $pieces)->assertUnprocessable();
@@ -103,7 +141,9 @@ final class BenchTest extends OneStudentTestCase
         $this->send($this->stroke('a-stroke-to-take-out'));
         $scene = $this->canvasOf($this->seat)->scene();
         $stroke = array_values($scene->placed)[0]->object->toArray();
-        foreach ([InkMl::write($scene), SceneSvg::exchange($scene, new NoPictures), "\u{FEFF}\n".InkMl::write($scene)] as $file) {
+        foreach (
+            [InkMl::write($scene), SceneSvg::exchange($scene, new NoPictures()), "\u{FEFF}\n".InkMl::write($scene)] as $file
+        ) {
             self::assertEquals([$stroke], array_column($this->bringIn($file)->assertOk()->json('objects'), 'object'));
         }
     }
@@ -123,7 +163,15 @@ final class BenchTest extends OneStudentTestCase
         $this->tray(['tray' => 'standard', 'for' => 'session'])->assertNoContent();
         self::assertNotContains(Tool::Picture->value, $this->tools()['tools']);
         $this->bringIn(self::png())->assertForbidden();
-        $this->asTeacher()->call('POST', "/desk/{$this->session->id}/bring-in", cookies: $this->prepareCookiesForRequest(), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: self::png())->assertOk();
+        $this->asTeacher()
+            ->call(
+                'POST',
+                "/desk/{$this->session->id}/bring-in",
+                cookies: $this->prepareCookiesForRequest(),
+                server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+                content: self::png(),
+            )
+            ->assertOk();
         self::assertNull(Asset::query()->firstOrFail()->seat_id);
     }
 
@@ -133,11 +181,21 @@ final class BenchTest extends OneStudentTestCase
         $answer = $this->opened();
         self::assertSame([70, 70, 0], [$answer['n'], count($answer['scene']['objects']), count($answer['operations'])]);
         self::assertSame(['undo' => true, 'redo' => false], $answer['older']);
-        $this->send(['kind' => 'withdraw', 'body' => ['target' => 'stroke-number-20']] + $this->stroke('undoing-an-old-one'));
+        $this->send(
+            ['kind' => 'withdraw', 'body' => ['target' => 'stroke-number-20']] + $this->stroke('undoing-an-old-one'),
+        );
         self::assertCount(1, $this->opened()['operations']);
         self::assertCount(69, $this->canvasOf($this->seat)->scene()->placed);
-        self::assertCount(71, $this->getJson("/seat/{$this->seat->id}/canvas/{$this->canvasOf($this->seat)->id}/log")->assertOk()->json('operations'));
-        $kept = $this->asTeacher()->getJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/canvases")->assertOk()->json();
+        self::assertCount(
+            71,
+            $this->getJson("/seat/{$this->seat->id}/canvas/{$this->canvasOf($this->seat)->id}/log")
+                ->assertOk()
+                ->json('operations'),
+        );
+        $kept = $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/canvases")
+            ->assertOk()
+            ->json();
         self::assertSame(71, $kept['kept'][$this->canvasOf($this->seat)->id]['n'] + count($kept['operations']));
     }
 
@@ -156,18 +214,28 @@ final class BenchTest extends OneStudentTestCase
         $canvas = $this->asTeacher()->getJson($address)->assertOk()->json('canvas');
         self::assertSame($canvas, $this->getJson($address)->json('canvas'));
         $stroke = ['layer' => 'lead'] + $this->stroke('the-teachers-stroke');
-        $this->postJson("/desk/{$this->session->id}/operations", ['canvas' => $canvas, 'operations' => [$stroke]])->assertOk()->assertJsonCount(1, 'accepted');
+        $this->postJson("/desk/{$this->session->id}/operations", ['canvas' => $canvas, 'operations' => [$stroke]])
+            ->assertOk()
+            ->assertJsonCount(1, 'accepted');
         self::assertSame(1, $this->session->canvases()->count());
         self::assertSame(2, Canvas::query()->count());
         $prompt = $this->session->prompt()->firstOrFail();
         self::assertSame($canvas, app(TakeCanvas::class)->lead($prompt)->id);
-        $this->getJson("/desk/{$this->session->id}/prompt/{$prompt->id}/states")->assertOk()->assertJsonCount(1, 'states');
+        $this->getJson("/desk/{$this->session->id}/prompt/{$prompt->id}/states")
+            ->assertOk()
+            ->assertJsonCount(1, 'states');
     }
 
     public function test_a_replay_tells_the_time_of_every_step(): void
     {
-        $this->send($this->stroke('the-first-stroke'), ['at' => 1_700_000_060_000] + $this->stroke('the-second-stroke'));
-        $answer = $this->asTeacher()->getJson("/desk/{$this->session->id}/canvas/{$this->canvasOf($this->seat)->id}/replay?author=own")->assertOk()->json();
+        $this->send(
+            $this->stroke('the-first-stroke'),
+            ['at' => 1_700_000_060_000] + $this->stroke('the-second-stroke'),
+        );
+        $answer = $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/canvas/{$this->canvasOf($this->seat)->id}/replay?author=own")
+            ->assertOk()
+            ->json();
         self::assertSame([[0, 250], [1_450, 1_700]], $answer['steps']);
         self::assertSame(1_700, $answer['lasts']);
         self::assertCount(2, $answer['operations']);
@@ -178,51 +246,127 @@ final class BenchTest extends OneStudentTestCase
         $this->send(
             $this->stroke('the-first-stroke'),
             Logs::operation('another-page', 'page')->toArray(),
-            ['body' => ['object' => ['text' => 'second page'] + Examples::text(), 'page' => 'another-page']] + $this->stroke('on-the-second-page'),
+            ['body' => ['object' => ['text' => 'second page'] + Examples::text(), 'page' => 'another-page']] +
+                $this->stroke('on-the-second-page'),
         )->assertJsonCount(3, 'accepted');
         $canvas = $this->canvasOf($this->seat)->id;
         $this->asStudent($this->seat, $this->token);
-        self::assertStringNotContainsString('second page', (string) $this->get("/seat/{$this->seat->id}/work/{$canvas}.svg")->assertOk()->getContent());
-        self::assertStringContainsString('second page', (string) $this->get("/seat/{$this->seat->id}/work/{$canvas}.svg?page=2")->assertOk()->getContent());
+        self::assertStringNotContainsString(
+            'second page',
+            (string) $this->get("/seat/{$this->seat->id}/work/{$canvas}.svg")
+                ->assertOk()
+                ->getContent(),
+        );
+        self::assertStringContainsString(
+            'second page',
+            (string) $this->get("/seat/{$this->seat->id}/work/{$canvas}.svg?page=2")
+                ->assertOk()
+                ->getContent(),
+        );
         $this->get("/seat/{$this->seat->id}/work/{$canvas}.svg?page=3")->assertNotFound();
         $this->get("/seat/{$this->seat->id}/work/{$canvas}.exe")->assertNotFound();
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-test');
         foreach (["/seat/{$this->seat->id}/work/{$canvas}.pdf", "/seat/{$this->seat->id}/work.pdf"] as $address) {
             $response = $this->get($address)->assertOk();
-            file_put_contents($file, $response->baseResponse instanceof Response && method_exists($response->baseResponse, 'getFile') ? (string) file_get_contents($response->baseResponse->getFile()->getPathname()) : (string) $response->getContent());
-            self::assertStringContainsString('Pages:           2', Process::run(['pdfinfo', $file])->output(), $address);
+            file_put_contents(
+                $file,
+                $response->baseResponse instanceof Response && method_exists($response->baseResponse, 'getFile')
+                    ? (string) file_get_contents($response->baseResponse->getFile()->getPathname())
+                    : (string) $response->getContent(),
+            );
+            self::assertStringContainsString(
+                'Pages:           2',
+                Process::run(['pdfinfo', $file])->output(),
+                $address,
+            );
         }
         unlink($file);
-        $this->asTeacher()->get("/desk/{$this->session->id}/work/{$canvas}.png")->assertOk()->assertHeader('Content-Type', 'image/png');
-        $this->postJson("/desk/{$this->session->id}/showcase", ['canvas' => $canvas, 'page' => 'no-such-page'])->assertUnprocessable();
-        $this->postJson("/desk/{$this->session->id}/showcase", ['canvas' => $canvas, 'page' => 'another-page'])->assertNoContent();
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/work/{$canvas}.png")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/png');
+        $this->postJson("/desk/{$this->session->id}/showcase", [
+            'canvas' => $canvas,
+            'page' => 'no-such-page',
+        ])->assertUnprocessable();
+        $this->postJson("/desk/{$this->session->id}/showcase", [
+            'canvas' => $canvas,
+            'page' => 'another-page',
+        ])->assertNoContent();
         $showcase = $this->session->refresh()->showcase_id;
-        self::assertStringContainsString('second page', (string) $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}/1.svg")->assertOk()->getContent());
+        self::assertStringContainsString(
+            'second page',
+            (string) $this->asScreen($this->session)
+                ->get("/screen/{$this->session->id}/showcase/{$showcase}/1.svg")
+                ->assertOk()
+                ->getContent(),
+        );
     }
 
     public function test_backdrops_are_handed_out_with_their_settings(): void
     {
-        $axes = ['x_from' => '-2', 'x_to' => '8', 'x_step' => '.5', 'y_from' => '0', 'y_to' => '1e3', 'y_step' => '100', 'x_label' => '12', 'y_label' => 'F / N', 'size' => 'middle'];
+        $axes = [
+            'x_from' => '-2',
+            'x_to' => '8',
+            'x_step' => '.5',
+            'y_from' => '0',
+            'y_to' => '1e3',
+            'y_step' => '100',
+            'x_label' => '12',
+            'y_label' => 'F / N',
+            'size' => 'middle',
+        ];
         $this->handOut(['words' => '', 'backdrop' => 'axes', 'place' => 'under', 'settings' => $axes])->assertOk();
         $backdrop = $this->canvasOf($this->seat)->scene()->backdrop()->toArray();
-        self::assertSame([-2, 8, 0.5, 1000, '12'], [$backdrop['x_from'], $backdrop['x_to'], $backdrop['x_step'], $backdrop['y_to'], $backdrop['x_label']]);
-        $problem = $this->handOut(['words' => '', 'backdrop' => 'axes', 'place' => 'under', 'settings' => ['x_to' => '-9'] + $axes])->assertUnprocessable()->json('message');
+        self::assertSame(
+            [-2, 8, 0.5, 1000, '12'],
+            [$backdrop['x_from'], $backdrop['x_to'], $backdrop['x_step'], $backdrop['y_to'], $backdrop['x_label']],
+        );
+        $problem = $this->handOut([
+            'words' => '',
+            'backdrop' => 'axes',
+            'place' => 'under',
+            'settings' => ['x_to' => '-9'] + $axes,
+        ])
+            ->assertUnprocessable()
+            ->json('message');
         self::assertStringContainsString('must be above', $problem);
-        $this->handOut(['words' => '', 'backdrop' => 'number-line', 'place' => 'under', 'settings' => ['from' => '0', 'to' => '', 'step' => '1', 'parts' => '1']])->assertUnprocessable();
+        $this->handOut([
+            'words' => '',
+            'backdrop' => 'number-line',
+            'place' => 'under',
+            'settings' => ['from' => '0', 'to' => '', 'step' => '1', 'parts' => '1'],
+        ])->assertUnprocessable();
         self::assertSame('axes', $this->canvasOf($this->seat)->scene()->backdrop()->kind->value);
     }
 
     public function test_a_page_of_a_pdf_becomes_a_backdrop(): void
     {
-        $svg = SceneSvg::document($this->canvasOf($this->seat)->scene(), new NoPictures);
-        $pdf = Process::input($svg)->run(['rsvg-convert', '-f', 'pdf'])->throw()->output();
-        $upload = static fn (string $bytes): UploadedFile => UploadedFile::fake()->createWithContent('sheet.pdf', $bytes);
+        $svg = SceneSvg::document($this->canvasOf($this->seat)->scene(), new NoPictures());
+        $pdf = Process::input($svg)
+            ->run(['rsvg-convert', '-f', 'pdf'])
+            ->throw()
+            ->output();
+        $upload = static fn (string $bytes): UploadedFile => UploadedFile::fake()->createWithContent(
+            'sheet.pdf',
+            $bytes,
+        );
         $fields = ['words' => '', 'backdrop' => 'picture', 'place' => 'under'];
         $this->handOut($fields + ['picture' => $upload($pdf), 'pdf_page' => '1'])->assertOk();
         $asset = Asset::query()->findOrFail($this->canvasOf($this->seat)->scene()->backdrop()->asset);
         self::assertSame([2400, 1500], [$asset->width, $asset->height]);
-        self::assertStringContainsString('no page 2', $this->handOut($fields + ['picture' => $upload($pdf), 'pdf_page' => '2'])->assertUnprocessable()->json('message'));
-        self::assertStringContainsString('damaged', $this->handOut($fields + ['picture' => $upload('%PDF-1.7 and nothing more')])->assertUnprocessable()->json('message'));
+        self::assertStringContainsString(
+            'no page 2',
+            $this->handOut($fields + ['picture' => $upload($pdf), 'pdf_page' => '2'])
+                ->assertUnprocessable()
+                ->json('message'),
+        );
+        self::assertStringContainsString(
+            'damaged',
+            $this->handOut($fields + ['picture' => $upload('%PDF-1.7 and nothing more')])
+                ->assertUnprocessable()
+                ->json('message'),
+        );
         self::assertSame(1, Asset::query()->count());
     }
 
@@ -248,7 +392,11 @@ final class BenchTest extends OneStudentTestCase
     private function bringIn(string $bytes): TestResponse
     {
         return $this->asStudent($this->seat, $this->token)->call(
-            'POST', "/seat/{$this->seat->id}/bring-in", cookies: $this->prepareCookiesForRequest(), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: $bytes,
+            'POST',
+            "/seat/{$this->seat->id}/bring-in",
+            cookies: $this->prepareCookiesForRequest(),
+            server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+            content: $bytes,
         );
     }
 
@@ -267,7 +415,9 @@ final class BenchTest extends OneStudentTestCase
      */
     private function handOut(array $fields): TestResponse
     {
-        return $this->asTeacher()->post("/desk/{$this->session->id}/hand-out", $fields, ['Accept' => 'application/json']);
+        return $this->asTeacher()->post("/desk/{$this->session->id}/hand-out", $fields, [
+            'Accept' => 'application/json',
+        ]);
     }
 
     /** @return array{kind: string, tools: list<string>} what the student's page is told */
@@ -279,7 +429,10 @@ final class BenchTest extends OneStudentTestCase
     /** @return array<string, mixed> */
     private function opened(): array
     {
-        return $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas")->assertOk()->json();
+        return $this->asStudent($this->seat, $this->token)
+            ->getJson("/seat/{$this->seat->id}/canvas")
+            ->assertOk()
+            ->json();
     }
 
     private static function png(): string

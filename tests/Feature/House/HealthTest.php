@@ -27,12 +27,23 @@ final class HealthTest extends CragTestCase
         DB::statement('PRAGMA query_only = 1');
         try {
             $this->get('/up')->assertStatus(503)->assertContent('The server’s database cannot be written.');
-            $this->getJson('/health')->assertStatus(503)->assertJsonPath('ok', false)->assertJsonPath('database', 'The server’s database cannot be written.');
-            $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]])
-                ->assertStatus(503)->assertJsonPath('message', 'The server’s database cannot be written.');
+            $this->getJson('/health')
+                ->assertStatus(503)
+                ->assertJsonPath('ok', false)
+                ->assertJsonPath('database', 'The server’s database cannot be written.');
+            $this->asStudent($seat, $token)
+                ->postJson("/seat/{$seat->id}/operations", [
+                    'canvas' => $this->canvasOf($seat)->id,
+                    'operations' => [$this->stroke()],
+                ])
+                ->assertStatus(503)
+                ->assertJsonPath('message', 'The server’s database cannot be written.');
             // The desk goes on showing the class, though who was seen cannot be written down.
             $this->published->listening["seat.{$seat->id}"] = 1;
-            $this->asTeacher()->getJson("/desk/{$session->id}/prompt/{$session->prompt_id}/states")->assertOk()->assertJsonCount(1, 'states');
+            $this->asTeacher()
+                ->getJson("/desk/{$session->id}/prompt/{$session->prompt_id}/states")
+                ->assertOk()
+                ->assertJsonCount(1, 'states');
         } finally {
             DB::statement('PRAGMA query_only = 0');
         }
@@ -56,26 +67,59 @@ final class HealthTest extends CragTestCase
         Route::get('/fails', static fn () => throw new PDOException($message));
         $answer = $this->getJson('/fails');
         self::assertSame($said === null ? 500 : 503, $answer->status());
-        $said === null ? self::assertNull(Health::said(new PDOException($message))) : self::assertStringContainsString($said, (string) $answer->json('message'));
+        if ($said === null) {
+            self::assertNull(Health::said(new PDOException($message)));
+        } else {
+            self::assertStringContainsString($said, (string) $answer->json('message'));
+        }
     }
 
     public function test_metrics_are_counted_and_name_nobody(): void
     {
         $session = $this->newSession();
         [$seat, $token] = $this->seat($session, 'Tamsin');
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke(), $this->stroke()]]);
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", [
+            'canvas' => $this->canvasOf($seat)->id,
+            'operations' => [$this->stroke(), $this->stroke()],
+        ]);
         $file = config()->string('crag.run').'/stored.log';
         File::ensureDirectoryExists(dirname($file));
         $now = now()->getTimestamp();
-        File::put($file, implode("\n", ['ut in two', ...array_map(static fn (int $i): string => "{$now}.000 0.0{$i} 200", range(10, 49)), "{$now}.000 9.000 503", ($now - 900).'.000 9.000 200'])."\n");
-        $text = (string) $this->asNobody()->get('/metrics')->assertOk()->assertHeader('Content-Type', 'text/plain; version=0.0.4; charset=utf-8')->getContent();
+        File::put(
+            $file,
+            implode("\n", [
+                'ut in two',
+                ...array_map(static fn (int $i): string => "{$now}.000 0.0{$i} 200", range(10, 49)),
+                "{$now}.000 9.000 503",
+                $now - 900 .'.000 9.000 200',
+            ])."\n",
+        );
+        $text = (string) $this->asNobody()
+            ->get('/metrics')
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/plain; version=0.0.4; charset=utf-8')
+            ->getContent();
         File::delete($file);
-        foreach (['crag_sessions_running 1', 'crag_seats 1', 'crag_operations 2', 'crag_stored_requests 40', 'crag_store_seconds{quantile="0.5"} 0.03', 'crag_store_seconds{quantile="0.95"} 0.048', 'crag_queue_jobs 0', 'crag_part_up{part="database"} 1'] as $line) {
+        foreach (
+            [
+                'crag_sessions_running 1',
+                'crag_seats 1',
+                'crag_operations 2',
+                'crag_stored_requests 40',
+                'crag_store_seconds{quantile="0.5"} 0.03',
+                'crag_store_seconds{quantile="0.95"} 0.048',
+                'crag_queue_jobs 0',
+                'crag_part_up{part="database"} 1',
+            ] as $line
+        ) {
             self::assertStringContainsString("{$line}\n", $text);
         }
         self::assertSame(0, preg_match("/{$seat->id}|{$session->id}|Tamsin/", $text));
         foreach (explode("\n", trim($text)) as $line) {
-            self::assertMatchesRegularExpression('/\A(# (HELP|TYPE) [a-z_]+ .+|[a-z_]+(\{[a-z]+="[a-z0-9.]+"\})? (\d+(\.\d+)?(e-?\d+)?|NaN))\z/i', $line);
+            self::assertMatchesRegularExpression(
+                '/\A(# (HELP|TYPE) [a-z_]+ .+|[a-z_]+(\{[a-z]+="[a-z0-9.]+"\})? (\d+(\.\d+)?(e-?\d+)?|NaN))\z/i',
+                $line,
+            );
         }
     }
 }

@@ -19,7 +19,10 @@ final class StylesTest extends TestCase
 
     public function test_no_name_is_styled_in_two_files_or_is_bootstraps(): void
     {
-        $bootstraps = self::names((string) file_get_contents(self::ROOT.'/node_modules/bootstrap/dist/css/bootstrap.css'), '/\.(-?[A-Za-z_][\w-]*)/');
+        $bootstraps = self::names(
+            (string) file_get_contents(self::ROOT.'/node_modules/bootstrap/dist/css/bootstrap.css'),
+            '/\.(-?[A-Za-z_][\w-]*)/',
+        );
         self::assertContains('container', $bootstraps);
         $ours = [];
         foreach (self::files('resources/scss', 'scss') as $file => $text) {
@@ -29,22 +32,34 @@ final class StylesTest extends TestCase
             }
         }
         self::assertGreaterThan(300, count($ours));
-        self::assertSame([], array_filter($ours, static fn (array $files): bool => count($files) > 1), 'styled in two files');
-        self::assertSame([], array_values(array_diff(array_intersect(array_keys($ours), $bootstraps), self::RESTYLED)), 'Bootstrap has these');
+        self::assertSame(
+            [],
+            array_filter($ours, static fn (array $files): bool => count($files) > 1),
+            'styled in two files',
+        );
+        self::assertSame(
+            [],
+            array_values(array_diff(array_intersect(array_keys($ours), $bootstraps), self::RESTYLED)),
+            'Bootstrap has these',
+        );
     }
 
     public function test_no_name_is_joined_from_parts(): void
     {
         $joined = [];
         foreach (self::files('resources/ts', 'ts') as $file => $text) {
-            foreach (self::names($text, '/(?:className\s*[:=]|classList\.\w+\()\s*[^;\n]*?(`[^`\n]*-\$\{[^`\n]*`)/') as $name) {
+            foreach (
+                self::names($text, '/(?:className\s*[:=]|classList\.\w+\()\s*[^;\n]*?(`[^`\n]*-\$\{[^`\n]*`)/') as $name
+            ) {
                 $joined[] = basename($file).": {$name}";
             }
         }
         foreach (self::files('resources/views', 'php') as $file => $text) {
             foreach (self::names($text, '/class="[^"]*?([\w-]+-\{\{[^"]*)"/') as $name) {
                 // The size of a sample of letters, and what the class screen shows: each list is short and beside its styles.
-                preg_match('/^(?:size-sample|shown)-\{\{/', $name) === 1 || $joined[] = basename($file).": {$name}";
+                if (preg_match('/^(?:size-sample|shown)-\{\{/', $name) !== 1) {
+                    $joined[] = basename($file).": {$name}";
+                }
             }
         }
         self::assertSame([], $joined);
@@ -61,7 +76,11 @@ final class StylesTest extends TestCase
     /** @return iterable<string, string> */
     private static function files(string $folder, string $ending): iterable
     {
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(self::ROOT."/{$folder}", \FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new \RecursiveIteratorIterator(
+                new \RecursiveDirectoryIterator(self::ROOT."/{$folder}", \FilesystemIterator::SKIP_DOTS),
+            ) as $file
+        ) {
             if ($file instanceof \SplFileInfo && $file->getExtension() === $ending) {
                 yield $file->getPathname() => (string) file_get_contents($file->getPathname());
             }

@@ -54,30 +54,50 @@ final class UpgradeTest extends CragTestCase
     {
         $file = "{$this->folder}/crag.sqlite";
         (new PDO("sqlite:{$file}"))->exec((string) file_get_contents($sql));
-        config(['database.connections.earlier' => ['database' => $file] + config()->array('database.connections.sqlite'), 'database.default' => 'earlier', 'crag.data' => $this->folder]);
+        config([
+            'database.connections.earlier' => ['database' => $file] + config()->array('database.connections.sqlite'),
+            'database.default' => 'earlier',
+            'crag.data' => $this->folder,
+        ]);
         self::assertStringContainsString('before this upgrade', $this->prepared());
         $aside = glob("{$this->folder}/backups/before-upgrade-*.sqlite") ?: [];
         self::assertCount(1, $aside);
-        self::assertSame('2', (string) (new PDO("sqlite:{$aside[0]}"))->query('select count(*) from seats')->fetchColumn());
+        self::assertSame(
+            '2',
+            (string) (new PDO("sqlite:{$aside[0]}"))->query('select count(*) from seats')->fetchColumn(),
+        );
 
         $session = LiveSession::query()->firstOrFail();
         self::assertSame(['Tamsin', 'نور'], $session->seats()->orderBy('n')->pluck('name')->all());
         foreach ($session->canvases()->get() as $canvas) {
             self::assertInstanceOf(Canvas::class, $canvas);
             self::assertCount(4, $canvas->scene()->placed);
-            self::assertSame((int) DB::table('operations')->where('canvas_id', $canvas->id)->sum(DB::raw('length(cast(body as blob))')), $canvas->byte_count);
+            self::assertSame(
+                (int) DB::table('operations')
+                    ->where('canvas_id', $canvas->id)
+                    ->sum(DB::raw('length(cast(body as blob))')),
+                $canvas->byte_count,
+            );
         }
         self::assertSame((int) $session->canvases()->sum('byte_count'), $session->byte_count);
         self::assertStringNotContainsString('Tamsin', (string) Event::query()->get()->toJson());
         $caught = CatchUp::events($session, Request::create('/'), Audience::desk($session));
-        self::assertSame(['Tamsin', 'نور'], collect($caught['desk'])->where('type', 'seat')->map(static fn (array $one): mixed => ((array) $one['body'])['seat']['name'])->sort()->values()->all());
+        self::assertSame(
+            ['Tamsin', 'نور'],
+            collect($caught['desk'])
+                ->where('type', 'seat')
+                ->map(static fn (array $one): mixed => ((array) $one['body'])['seat']['name'])
+                ->sort()
+                ->values()
+                ->all(),
+        );
         // The next start changes nothing and sets nothing aside.
         self::assertSame('', $this->prepared());
     }
 
     private function prepared(): string
     {
-        $said = new BufferedOutput;
+        $said = new BufferedOutput();
         self::assertSame(0, Artisan::call('crag:prepare', [], $said));
         // Caching the configuration has made another application, and left it in place of this one.
         Container::setInstance($this->app);

@@ -26,8 +26,12 @@ final class DiscreetTest extends CragTestCase
     {
         $session = $this->newSession();
         [$seat, $token] = $this->seat($session, 'Tamsin Fernhill');
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/hand", ['up' => true, 'words' => 'Where is the pivot?'])->assertOk();
-        $this->asTeacher()->postJson("/desk/{$session->id}/rename", ['seat' => $seat->id, 'name' => 'Tamsin Moss'])->assertOk();
+        $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/hand", ['up' => true, 'words' => 'Where is the pivot?'])
+            ->assertOk();
+        $this->asTeacher()
+            ->postJson("/desk/{$session->id}/rename", ['seat' => $seat->id, 'name' => 'Tamsin Moss'])
+            ->assertOk();
         $this->postJson("/desk/{$session->id}/settings", ['shown_names' => 'real'])->assertOk();
         $this->postJson("/desk/{$session->id}/showcase", ['canvas' => $this->canvasOf($seat)->id])->assertSuccessful();
         $this->postJson("/desk/{$session->id}/shown-on", ['on' => 'both'])->assertSuccessful();
@@ -41,17 +45,48 @@ final class DiscreetTest extends CragTestCase
         $desk = $this->getJson("/desk/{$session->id}/catch-up")->assertOk();
         $events = collect((array) $desk->json('events.desk'));
         self::assertSame(range(1, $events->count()), $events->pluck('n')->all(), 'no number is left out');
-        self::assertSame(['Tamsin Moss'], $events->where('type', 'seat')->pluck('body.seat.name')->all(), 'once, as it is now');
+        self::assertSame(
+            ['Tamsin Moss'],
+            $events->where('type', 'seat')->pluck('body.seat.name')->all(),
+            'once, as it is now',
+        );
         self::assertNotSame('', $events->firstWhere('type', 'deed')['body']['name'] ?? '');
-        $own = collect((array) $this->asStudent($seat->refresh(), $token)->getJson("/seat/{$seat->id}/catch-up")->json('events.seat'))->where('type', 'own');
-        self::assertSame([['Tamsin Moss', 'Where is the pivot?']], $own->map(static fn (array $one): array => [$one['body']['own']['name'], $one['body']['own']['messages'][0]['words']])->values()->all());
-        $room = collect((array) $this->getJson("/seat/{$seat->id}/catch-up")->json('events.room'))->where('type', 'room');
+        $own = collect(
+            (array) $this->asStudent($seat->refresh(), $token)
+                ->getJson("/seat/{$seat->id}/catch-up")
+                ->json('events.seat'),
+        )->where('type', 'own');
+        self::assertSame(
+            [['Tamsin Moss', 'Where is the pivot?']],
+            $own
+                ->map(
+                    static fn (array $one): array => [
+                        $one['body']['own']['name'],
+                        $one['body']['own']['messages'][0]['words'],
+                    ],
+                )
+                ->values()
+                ->all(),
+        );
+        $room = collect((array) $this->getJson("/seat/{$seat->id}/catch-up")->json('events.room'))->where(
+            'type',
+            'room',
+        );
         self::assertCount(1, $room);
         self::assertSame('Look up', $room->first()['body']['room']['pens']['words'] ?? null);
 
         // Of one who is forgotten there is nothing, and the desk that catches up looks who is there.
         app(ForgetStudent::class)($session->refresh(), $seat);
-        self::assertSame([], collect((array) $this->asTeacher()->getJson("/desk/{$session->id}/catch-up")->json('events.desk'))->where('type', 'seat')->all());
+        self::assertSame(
+            [],
+            collect(
+                (array) $this->asTeacher()
+                    ->getJson("/desk/{$session->id}/catch-up")
+                    ->json('events.desk'),
+            )
+                ->where('type', 'seat')
+                ->all(),
+        );
         self::assertStringNotContainsString($seat->id, (string) Event::query()->get()->toJson());
     }
 
@@ -60,18 +95,36 @@ final class DiscreetTest extends CragTestCase
         $session = $this->newSession();
         [$seat] = $this->seat($session, 'Tamsin');
         $seat->delete();
-        self::assertSame(['seats'], collect((array) $this->asTeacher()->getJson("/desk/{$session->id}/catch-up")->json('events.desk'))->pluck('type')->all());
+        self::assertSame(
+            ['seats'],
+            collect(
+                (array) $this->asTeacher()
+                    ->getJson("/desk/{$session->id}/catch-up")
+                    ->json('events.desk'),
+            )
+                ->pluck('type')
+                ->all(),
+        );
     }
 
     /** @return iterable<string, array{string, string}> */
     public static function lines(): iterable
     {
-        yield 'an id' => ['No query results for model [App\Models\Seat] 01hzy3v5n8q2k4m6p8r0t2w4x6', 'No query results for model [App\Models\Seat] …'];
+        yield 'an id' => [
+            'No query results for model [App\Models\Seat] 01hzy3v5n8q2k4m6p8r0t2w4x6',
+            'No query results for model [App\Models\Seat] …',
+        ];
         yield 'a token' => ['GET /back/lqx9aZ81kkwQ0ptx73hd2kslaQ', 'GET /back/…'];
         yield 'an address' => ['from 192.168.12.7 at last', 'from … at last'];
         yield 'a mail address' => ['To: tamsin.moss@sillbeck.example', 'To: …'];
-        yield 'the values of a statement' => ['SQLSTATE[HY000]: locked (Connection: sqlite, SQL: insert into seats values (Tamsin))', 'SQLSTATE[HY000]: locked '];
-        yield 'a class stays' => ['Illuminate\Database\UniqueConstraintViolationException', 'Illuminate\Database\UniqueConstraintViolationException'];
+        yield 'the values of a statement' => [
+            'SQLSTATE[HY000]: locked (Connection: sqlite, SQL: insert into seats values (Tamsin))',
+            'SQLSTATE[HY000]: locked ',
+        ];
+        yield 'a class stays' => [
+            'Illuminate\Database\UniqueConstraintViolationException',
+            'Illuminate\Database\UniqueConstraintViolationException',
+        ];
     }
 
     #[DataProvider('lines')]
@@ -122,8 +175,13 @@ final class DiscreetTest extends CragTestCase
         config(['queue.default' => 'database']);
         $session = $this->newSession();
         [$seat, $token] = $this->seat($session, 'Tamsin');
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]]);
-        $this->asTeacher()->post("/desk/{$session->id}/record", ['kind' => 'zip'])->assertOk();
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", [
+            'canvas' => $this->canvasOf($seat)->id,
+            'operations' => [$this->stroke()],
+        ]);
+        $this->asTeacher()
+            ->post("/desk/{$session->id}/record", ['kind' => 'zip'])
+            ->assertOk();
         $record = Record::query()->firstOrFail();
         // It was reserved by one that is no more.
         self::assertSame(1, DB::table('jobs')->update(['reserved_at' => time(), 'attempts' => 1]));
@@ -145,7 +203,9 @@ final class DiscreetTest extends CragTestCase
         Queue::fake();
         $session = $this->newSession();
         [$seat] = $this->seat($session, 'Tamsin');
-        $this->asTeacher()->post("/desk/{$session->id}/record", ['kind' => 'pdf'])->assertOk();
+        $this->asTeacher()
+            ->post("/desk/{$session->id}/record", ['kind' => 'pdf'])
+            ->assertOk();
         $this->post("/desk/{$session->id}/record", ['kind' => 'pdf'])->assertOk();
         self::assertSame(1, Record::query()->count());
         $this->travel(3)->minutes();

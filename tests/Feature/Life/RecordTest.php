@@ -25,20 +25,51 @@ final class RecordTest extends CragTestCase
     {
         parent::setUp();
         $this->session = $this->newSession();
-        $this->session->prompt()->firstOrFail()->update(['words' => 'Find F.', 'details' => ['questions' => [['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N']]]]);
-        foreach (['Tamsin' => ['80 N', 3], 'نور' => ['720 N', 1], 'Otis' => [null, null]] as $name => [$answer, $level]) {
+        $this->session
+            ->prompt()
+            ->firstOrFail()
+            ->update([
+                'words' => 'Find F.',
+                'details' => [
+                    'questions' => [
+                        ['id' => 'force', 'kind' => 'number', 'words' => 'F?', 'spot' => null, 'right' => '80 N'],
+                    ],
+                ],
+            ]);
+        foreach (
+            ['Tamsin' => ['80 N', 3], 'نور' => ['720 N', 1], 'Otis' => [null, null]] as $name => [$answer, $level]
+        ) {
             [$seat, $token] = $this->seat($this->session, $name);
             $this->seats[$name] = $seat;
             $canvas = $this->canvasOf($seat);
-            $operations = $answer === null ? [] : [$this->stroke(), ['kind' => 'answer', 'body' => ['question' => 'force', 'value' => $answer]] + $this->stroke()];
-            $operations === [] || $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => $operations])->assertJsonCount(2, 'accepted');
-            $level === null || $this->asTeacher()->postJson("/desk/{$this->session->id}/checks", ['canvas' => $canvas->id, 'level' => $level])->assertOk();
+            $operations =
+                $answer === null
+                    ? []
+                    : [
+                        $this->stroke(),
+                        ['kind' => 'answer', 'body' => ['question' => 'force', 'value' => $answer]] + $this->stroke(),
+                    ];
+            if ($operations !== []) {
+                $this->asStudent($seat, $token)
+                    ->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => $operations])
+                    ->assertJsonCount(2, 'accepted');
+            }
+            if ($level !== null) {
+                $this->asTeacher()
+                    ->postJson("/desk/{$this->session->id}/checks", ['canvas' => $canvas->id, 'level' => $level])
+                    ->assertOk();
+            }
         }
     }
 
     public function test_the_spreadsheets_hold_results_matrix_answers_and_quick_asks(): void
     {
-        $ask = (string) $this->asTeacher()->postJson("/desk/{$this->session->id}/asks", ['question' => ['kind' => 'number', 'words' => 'Sure?', 'right' => '3'], 'anonymous' => true])->json('ask');
+        $ask = (string) $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/asks", [
+                'question' => ['kind' => 'number', 'words' => 'Sure?', 'right' => '3'],
+                'anonymous' => true,
+            ])
+            ->json('ask');
         foreach (['ods' => 'content.xml', 'xlsx' => 'xl/worksheets/sheet1.xml'] as $format => $inside) {
             $file = $this->opened($this->take("results.{$format}")->assertOk());
             $xml = (string) $file->getFromName($inside);
@@ -58,53 +89,106 @@ final class RecordTest extends CragTestCase
 
     public function test_statements_tell_what_was_begun_answered_and_checked(): void
     {
-        $statements = $this->take('statements.json')->assertOk()->assertHeader('Content-Type', 'application/json')->json();
+        $statements = $this->take('statements.json')
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/json')
+            ->json();
         self::assertIsArray($statements);
-        $verbs = array_count_values(array_map(static fn (mixed $one): string => (string) data_get($one, 'verb.display.en'), $statements));
+        $verbs = array_count_values(
+            array_map(static fn (mixed $one): string => (string) data_get($one, 'verb.display.en'), $statements),
+        );
         ksort($verbs);
         self::assertSame(['answered' => 2, 'attempted' => 2, 'scored' => 2], $verbs);
-        self::assertEqualsCanonicalizing([true, false], array_values(array_filter(array_map(static fn (mixed $one): mixed => data_get($one, 'result.success'), $statements), is_bool(...))));
-        self::assertCount(6, array_unique(array_map(static fn (mixed $one): string => (string) data_get($one, 'id'), $statements)));
-        self::assertStringNotContainsString('Tamsin', (string) $this->take('statements.json?names=stone')->getContent());
+        self::assertEqualsCanonicalizing(
+            [true, false],
+            array_values(
+                array_filter(
+                    array_map(static fn (mixed $one): mixed => data_get($one, 'result.success'), $statements),
+                    is_bool(...),
+                ),
+            ),
+        );
+        self::assertCount(
+            6,
+            array_unique(array_map(static fn (mixed $one): string => (string) data_get($one, 'id'), $statements)),
+        );
+        self::assertStringNotContainsString(
+            'Tamsin',
+            (string) $this->take('statements.json?names=stone')->getContent(),
+        );
     }
 
     public function test_a_zip_has_a_folder_for_each_student_while_the_session_goes_on(): void
     {
         $this->take('take')->assertOk()->assertSee('The session goes on');
-        $this->asTeacher()->post("/desk/{$this->session->id}/record", ['kind' => 'zip', 'by' => 'seat', 'names' => 'stone'])->assertOk();
+        $this->asTeacher()
+            ->post("/desk/{$this->session->id}/record", ['kind' => 'zip', 'by' => 'seat', 'names' => 'stone'])
+            ->assertOk();
         $record = Record::query()->firstOrFail();
         self::assertSame(['ready', 3], [$record->state, $record->done]);
         $this->take('record.pdf')->assertNotFound();
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         self::assertTrue($zip->open($record->path()));
         $names = array_map(static fn (int $i): string => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1));
         self::assertCount(9, $names);
         self::assertCount(3, preg_grep('~^\d\d-[a-z]+/prompt-01-page-1\.png$~', $names) ?: []);
         self::assertStringNotContainsString('tamsin', implode(' ', $names));
-        $this->asTeacher()->post("/desk/{$this->session->id}/record", ['kind' => 'tar'])->assertRedirect();
+        $this->asTeacher()
+            ->post("/desk/{$this->session->id}/record", ['kind' => 'tar'])
+            ->assertRedirect();
     }
 
     public function test_only_chosen_prompts_are_in_it(): void
     {
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf', 'prompts' => ['another']])->assertUnprocessable();
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf', 'prompts' => [$this->session->prompt_id]])->assertOk();
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf', 'prompts' => ['another']])
+            ->assertUnprocessable();
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf', 'prompts' => [$this->session->prompt_id]])
+            ->assertOk();
         self::assertSame(3, Record::query()->firstOrFail()->total);
     }
 
     public function test_matrix_and_answers_come_as_csv_too(): void
     {
-        self::assertStringContainsString('2,نور,1,,33', (string) $this->take('results.csv?table=matrix')->assertOk()->getContent());
-        self::assertStringContainsString('720 N,not right,', (string) $this->take('results.csv?table=answers')->getContent());
-        $roster = $this->teacher()->rosters()->create(['name' => '9B Beams']);
+        self::assertStringContainsString(
+            '2,نور,1,,33',
+            (string) $this->take('results.csv?table=matrix')->assertOk()->getContent(),
+        );
+        self::assertStringContainsString(
+            '720 N,not right,',
+            (string) $this->take('results.csv?table=answers')->getContent(),
+        );
+        $roster = $this->teacher()
+            ->rosters()
+            ->create(['name' => '9B Beams']);
         $this->session->update(['roster_id' => $roster->id]);
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'])->assertOk();
-        self::assertStringContainsString('9B Beams', (string) shell_exec('pdftotext '.escapeshellarg(Record::query()->firstOrFail()->path()).' -'));
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'])
+            ->assertOk();
+        self::assertStringContainsString(
+            '9B Beams',
+            (string) shell_exec('pdftotext '.escapeshellarg(Record::query()->firstOrFail()->path()).' -'),
+        );
     }
 
     public function test_each_table_has_a_file_name_of_its_own(): void
     {
-        $names = array_map(fn (string $query): string => (string) $this->take("results.csv{$query}")->headers->get('Content-Disposition'), ['', '?table=matrix', '?table=answers', '?table=asks', '?table=nonsense']);
-        self::assertSame(['results', 'matrix', 'answers', 'quick-asks', 'results'], array_map(static fn (string $one): string => preg_match('/\d{4}-\d\d-\d\d-([a-z-]+)\.csv/', $one, $found) === 1 ? $found[1] : '', $names));
+        $names = array_map(
+            fn (string $query): string => (string) $this->take("results.csv{$query}")->headers->get(
+                'Content-Disposition',
+            ),
+            ['', '?table=matrix', '?table=answers', '?table=asks', '?table=nonsense'],
+        );
+        self::assertSame(
+            ['results', 'matrix', 'answers', 'quick-asks', 'results'],
+            array_map(
+                static fn (string $one): string => preg_match('/\d{4}-\d\d-\d\d-([a-z-]+)\.csv/', $one, $found) === 1
+                    ? $found[1]
+                    : '',
+                $names,
+            ),
+        );
     }
 
     public function test_times_are_the_schools(): void
@@ -115,16 +199,32 @@ final class RecordTest extends CragTestCase
         $this->get('/')->assertSee($at);
         self::assertSame('UTC', $this->session->refresh()->created_at->tzName, 'what is stored stays in UTC');
         // Open until the end of a day means the school's day.
-        $this->postJson("/desk/{$this->session->id}/own-time", ['until' => now()->addDays(2)->format('Y-m-d')])->assertOk();
-        self::assertSame(now()->addDays(2)->startOfDay()->addHours(18)->addMinutes(14)->addSeconds(59)->getTimestampMs(), $this->session->refresh()->open_until_ms);
+        $this->postJson("/desk/{$this->session->id}/own-time", [
+            'until' => now()->addDays(2)->format('Y-m-d'),
+        ])->assertOk();
+        self::assertSame(
+            now()->addDays(2)->startOfDay()->addHours(18)->addMinutes(14)->addSeconds(59)->getTimestampMs(),
+            $this->session->refresh()->open_until_ms,
+        );
     }
 
     public function test_the_pdf_holds_every_word_of_the_prompt_and_what_was_answered(): void
     {
         $words = trim(str_repeat('A long way round the weir. ', 30));
-        $this->session->prompt()->firstOrFail()->update(['words' => $words]);
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'])->assertOk();
-        $text = (string) preg_replace('/\s+/', ' ', (string) shell_exec('pdftotext -layout '.escapeshellarg(Record::query()->latest('id')->firstOrFail()->path()).' -'));
+        $this->session
+            ->prompt()
+            ->firstOrFail()
+            ->update(['words' => $words]);
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'])
+            ->assertOk();
+        $text = (string) preg_replace(
+            '/\s+/',
+            ' ',
+            (string) shell_exec(
+                'pdftotext -layout '.escapeshellarg(Record::query()->latest('id')->firstOrFail()->path()).' -',
+            ),
+        );
         self::assertSame(3, substr_count($text, $words));
         foreach (['1. F? → 80 N (right)', '1. F? → 720 N (not right)', '1. F? → no answer'] as $answer) {
             self::assertStringContainsString($answer, $text);
@@ -134,12 +234,22 @@ final class RecordTest extends CragTestCase
     public function test_several_canvases_stand_on_a_page_and_only_chosen_students_are_in_it(): void
     {
         $record = function (array $options): Record {
-            $this->asTeacher()->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'] + $options)->assertOk();
+            $this->asTeacher()
+                ->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'] + $options)
+                ->assertOk();
 
             return Record::query()->latest('id')->firstOrFail();
         };
-        $pages = static fn (Record $one): int => (int) (preg_match('/Pages:\s+(\d+)/', (string) shell_exec('pdfinfo '.escapeshellarg($one->path())), $found) === 1 ? $found[1] : 0);
-        $text = static fn (Record $one): string => (string) shell_exec('pdftotext '.escapeshellarg($one->path()).' -');
+        $pages = static fn (Record $one): int => (int) (preg_match(
+            '/Pages:\s+(\d+)/',
+            (string) shell_exec('pdfinfo '.escapeshellarg($one->path())),
+            $found,
+        ) === 1
+            ? $found[1]
+            : 0);
+        $text = static fn (Record $one): string => (string) shell_exec(
+            'pdftotext '.escapeshellarg($one->path()).' -',
+        );
         self::assertSame(3, $pages($record(['per' => 1])));
         self::assertSame(2, $pages($record(['per' => 2])));
         $four = $record(['per' => 4, 'by' => 'seat']);
@@ -157,8 +267,12 @@ final class RecordTest extends CragTestCase
     public function test_nobody_reads_the_record_but_its_teachers(): void
     {
         foreach (['results.csv', 'results.ods', 'statements.json', 'take', 'record.zip'] as $file) {
-            $this->asTeacher('another-teacher')->get("/desk/{$this->session->id}/{$file}")->assertForbidden();
-            $this->asNobody()->get("/desk/{$this->session->id}/{$file}")->assertForbidden();
+            $this->asTeacher('another-teacher')
+                ->get("/desk/{$this->session->id}/{$file}")
+                ->assertForbidden();
+            $this->asNobody()
+                ->get("/desk/{$this->session->id}/{$file}")
+                ->assertForbidden();
         }
         self::assertSame(3, Canvas::query()->where('live_session_id', $this->session->id)->count());
     }
@@ -174,7 +288,7 @@ final class RecordTest extends CragTestCase
     {
         $file = tempnam(sys_get_temp_dir(), 'crag-test') ?: self::fail('no file');
         file_put_contents($file, $answer->getContent());
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         self::assertTrue($zip->open($file));
 
         return $zip;

@@ -16,12 +16,18 @@ final class WipeTest extends CragTestCase
     {
         $file = config()->string('crag.data').'/wipe.sqlite';
         File::put($file, '');
-        config(['database.connections.wipe' => ['database' => $file] + config()->array('database.connections.sqlite'), 'database.default' => 'wipe']);
+        config([
+            'database.connections.wipe' => ['database' => $file] + config()->array('database.connections.sqlite'),
+            'database.default' => 'wipe',
+        ]);
         try {
             DB::statement('create table people (id integer primary key, name text, pad text)');
             DB::statement('create index by_name on people (name)');
             for ($i = 0; $i < 400; $i++) {
-                DB::table('people')->insert(['name' => $i % 3 === 0 ? "Tamsin Fernhill {$i}" : "Somebody {$i}", 'pad' => str_repeat('x', random_int(1, 900))]);
+                DB::table('people')->insert([
+                    'name' => $i % 3 === 0 ? "Tamsin Fernhill {$i}" : "Somebody {$i}",
+                    'pad' => str_repeat('x', random_int(1, 900)),
+                ]);
             }
             self::assertTrue($this->holds($file, 'Tamsin'));
             DB::table('people')->where('name', 'like', 'Tamsin%')->delete();
@@ -41,6 +47,10 @@ final class WipeTest extends CragTestCase
 
     private function holds(string $file, string $words): bool
     {
-        return str_contains((string) @file_get_contents($file).(str_ends_with($file, '-wal') ? '' : (string) @file_get_contents("{$file}-wal")), $words);
+        return str_contains(
+            (string) @file_get_contents($file).
+                (str_ends_with($file, '-wal') ? '' : (string) @file_get_contents("{$file}-wal")),
+            $words,
+        );
     }
 }

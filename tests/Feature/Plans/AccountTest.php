@@ -29,14 +29,19 @@ final class AccountTest extends CragTestCase
         $this->make()->assertRedirect('/plans');
         self::assertTrue(Hash::check(self::SECRET, (string) $this->teacher()->refresh()->password));
         $device = $this->asNobody()->signIn()->assertRedirect('/plans')->getCookie('crag_teacher')?->getValue();
-        $this->withCookie('crag_teacher', (string) $device)->get('/plans')->assertSee('Levers')->assertDontSee('private return link');
+        $this->withCookie('crag_teacher', (string) $device)
+            ->get('/plans')
+            ->assertSee('Levers')
+            ->assertDontSee('private return link');
     }
 
     public function test_what_was_made_without_the_account_comes_along(): void
     {
         $this->make();
         app(MakePlan::class)->empty($this->teacher('a-laptop'), 'Made on the laptop');
-        $this->teacher('a-laptop')->rosters()->create(['name' => '9L']);
+        $this->teacher('a-laptop')
+            ->rosters()
+            ->create(['name' => '9L']);
         $session = app(\App\Sessions\Life\StartSession::class)($this->teacher('a-laptop'), 'Run on the laptop');
         $this->asTeacher('a-laptop')->signIn()->assertRedirect('/plans');
         $owner = $this->teacher('a-laptop');
@@ -63,9 +68,21 @@ final class AccountTest extends CragTestCase
     {
         $this->make();
         $this->asTeacher('another');
-        $this->post('/account', ['name' => 'X', 'email' => 'LIND@sillbeck.test', 'password' => self::SECRET])->assertSessionHasErrors('email');
-        $this->post('/account', ['name' => 'X', 'email' => 'no address', 'password' => self::SECRET])->assertSessionHasErrors('email');
-        $this->post('/account', ['name' => 'X', 'email' => 'x@sillbeck.test', 'password' => 'short'])->assertSessionHasErrors('password');
+        $this->post('/account', [
+            'name' => 'X',
+            'email' => 'LIND@sillbeck.test',
+            'password' => self::SECRET,
+        ])->assertSessionHasErrors('email');
+        $this->post('/account', [
+            'name' => 'X',
+            'email' => 'no address',
+            'password' => self::SECRET,
+        ])->assertSessionHasErrors('email');
+        $this->post('/account', [
+            'name' => 'X',
+            'email' => 'x@sillbeck.test',
+            'password' => 'short',
+        ])->assertSessionHasErrors('password');
         self::assertFalse($this->teacher('another')->refresh()->hasAccount());
     }
 
@@ -84,7 +101,11 @@ final class AccountTest extends CragTestCase
         app(MakePlan::class)->empty($this->teacher(), 'Levers');
         $link = "/back/{$this->teacher()->id}/{$this->teacher()->return_key}";
         $this->asTeacher()->get($link)->assertRedirect('/plans');
-        $this->asNobody()->get($link)->assertOk()->assertSee('Only carry on if this is your own link')->assertCookieMissing('crag_teacher');
+        $this->asNobody()
+            ->get($link)
+            ->assertOk()
+            ->assertSee('Only carry on if this is your own link')
+            ->assertCookieMissing('crag_teacher');
         $device = $this->post($link)->assertRedirect('/plans')->getCookie('crag_teacher')?->getValue();
         $this->withCookie('crag_teacher', (string) $device)->get('/plans')->assertSee('Levers');
     }
@@ -107,10 +128,16 @@ final class AccountTest extends CragTestCase
         $this->make();
         $stranger = $this->teacher('a-stranger');
         $link = "/back/{$stranger->id}/{$stranger->return_key}";
-        $this->asTeacher()->get($link)->assertOk()->assertSee('You’re signed in here as Ms Okafor-Lind')->assertCookieMissing('crag_teacher');
+        $this->asTeacher()
+            ->get($link)
+            ->assertOk()
+            ->assertSee('You’re signed in here as Ms Okafor-Lind')
+            ->assertCookieMissing('crag_teacher');
         // A session's return link has nobody take part in a stranger's session unasked.
         $session = $this->newSession();
-        $this->asTeacher('a-stranger')->get("/return/{$session->id}/{$session->return_key}")->assertRedirect("/beside/{$session->id}/{$session->return_key}");
+        $this->asTeacher('a-stranger')
+            ->get("/return/{$session->id}/{$session->return_key}")
+            ->assertRedirect("/beside/{$session->id}/{$session->return_key}");
         self::assertNull($stranger->roleIn($session));
     }
 
@@ -118,8 +145,16 @@ final class AccountTest extends CragTestCase
     {
         $this->make();
         config(['mail.default' => 'array', 'app.url' => 'http://crag.test:8000']);
-        foreach ([['http://evil.example', []], ['http://localhost', ['HTTP_X_FORWARDED_HOST' => 'evil.example', 'REMOTE_ADDR' => '127.0.0.1']]] as [$called, $server]) {
-            $this->asNobody()->withServerVariables($server)->post("{$called}/account/forgot", ['email' => 'lind@sillbeck.test'])->assertSessionHas('said');
+        foreach (
+            [
+                ['http://evil.example', []],
+                ['http://localhost', ['HTTP_X_FORWARDED_HOST' => 'evil.example', 'REMOTE_ADDR' => '127.0.0.1']],
+            ] as [$called, $server]
+        ) {
+            $this->asNobody()
+                ->withServerVariables($server)
+                ->post("{$called}/account/forgot", ['email' => 'lind@sillbeck.test'])
+                ->assertSessionHas('said');
             $this->travel(2)->minutes();
         }
         $mailer = Mail::mailer('array');
@@ -128,7 +163,10 @@ final class AccountTest extends CragTestCase
         self::assertInstanceOf(ArrayTransport::class, $transport);
         self::assertCount(2, $transport->messages());
         foreach ($transport->messages() as $message) {
-            self::assertStringContainsString('http://crag.test:8000/account/reset/', quoted_printable_decode($message->toString()));
+            self::assertStringContainsString(
+                'http://crag.test:8000/account/reset/',
+                quoted_printable_decode($message->toString()),
+            );
             self::assertStringNotContainsString('evil', $message->toString());
         }
     }
@@ -137,7 +175,9 @@ final class AccountTest extends CragTestCase
     {
         config(['crag.url' => 'https://crag.sillbeck.test']);
         foreach (['evil.example', 'crag.sillbeck.test:81', 'localhost', 'crag.sillbeck.test.evil.example'] as $host) {
-            $this->get("http://{$host}/")->assertStatus(421)->assertSee('https://crag.sillbeck.test');
+            $this->get("http://{$host}/")
+                ->assertStatus(421)
+                ->assertSee('https://crag.sillbeck.test');
             $this->post("http://{$host}/join", ['code' => 'x'])->assertStatus(421);
         }
         $this->get('https://Crag.Sillbeck.test/')->assertOk();
@@ -152,7 +192,12 @@ final class AccountTest extends CragTestCase
 
             return '';
         });
-        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->get('/who', ['X-Forwarded-For' => '10.9.8.7', 'X-Forwarded-Host' => 'evil.example', 'X-Forwarded-Proto' => 'https', 'Forwarded' => 'for=10.9.8.7;host=evil.example']);
+        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->get('/who', [
+            'X-Forwarded-For' => '10.9.8.7',
+            'X-Forwarded-Host' => 'evil.example',
+            'X-Forwarded-Proto' => 'https',
+            'Forwarded' => 'for=10.9.8.7;host=evil.example',
+        ]);
         self::assertSame([['127.0.0.1', 'localhost', false]], $seen);
     }
 
@@ -160,10 +205,16 @@ final class AccountTest extends CragTestCase
     {
         $this->make();
         for ($i = 0; $i < 30; $i++) {
-            $this->asNobody()->withCookie('crag_visitor', "guesser {$i}")->withServerVariables(['REMOTE_ADDR' => "10.0.0.{$i}"]);
-            $this->signIn('wrong')->assertSessionHasErrors(['email' => 'That address and that password do not belong together.']);
+            $this->asNobody()
+                ->withCookie('crag_visitor', "guesser {$i}")
+                ->withServerVariables(['REMOTE_ADDR' => "10.0.0.{$i}"]);
+            $this->signIn('wrong')->assertSessionHasErrors([
+                'email' => 'That address and that password do not belong together.',
+            ]);
         }
-        $this->asNobody()->withCookie('crag_visitor', 'the next')->withServerVariables(['REMOTE_ADDR' => '10.0.1.1']);
+        $this->asNobody()
+            ->withCookie('crag_visitor', 'the next')
+            ->withServerVariables(['REMOTE_ADDR' => '10.0.1.1']);
         $this->signIn()->assertSessionHasErrors(['email' => 'Too many tries. Wait a minute, then try again.']);
         $this->travel(61)->seconds();
         $this->signIn()->assertSessionHasNoErrors();
@@ -172,16 +223,24 @@ final class AccountTest extends CragTestCase
     public function test_where_an_account_is_needed_nobody_teaches_without_one(): void
     {
         config(['crag.teachers' => 'account']);
-        $this->asNobody()->get('/')->assertOk()->assertSee('Teachers sign in here first')->assertDontSee('Start a session');
+        $this->asNobody()
+            ->get('/')
+            ->assertOk()
+            ->assertSee('Teachers sign in here first')
+            ->assertDontSee('Start a session');
         $this->post('/start', ['name' => 'X', 'title' => 'Y'])->assertRedirect('/account');
         $this->get('/plans')->assertRedirect('/account');
         $this->postJson('/classes', ['name' => 'x'])->assertForbidden();
         self::assertSame([0, 0], [LiveSession::query()->count(), Teacher::query()->count()]);
         $this->get('/account')->assertOk()->assertSee('Make the account');
         $this->make()->assertRedirect('/plans');
-        $this->asTeacher()->post('/start', ['name' => 'Ms Okafor-Lind', 'title' => 'Levers'])->assertRedirectContains('/desk/');
+        $this->asTeacher()
+            ->post('/start', ['name' => 'Ms Okafor-Lind', 'title' => 'Levers'])
+            ->assertRedirectContains('/desk/');
         // A student needs none.
-        $this->asNobody()->post('/join', ['code' => LiveSession::query()->firstOrFail()->join_code, 'name' => 'Tamsin'])->assertRedirectContains('/seat/');
+        $this->asNobody()
+            ->post('/join', ['code' => LiveSession::query()->firstOrFail()->join_code, 'name' => 'Tamsin'])
+            ->assertRedirectContains('/seat/');
     }
 
     public function test_where_an_invitation_is_needed_it_works_once_and_for_its_days(): void
@@ -206,18 +265,29 @@ final class AccountTest extends CragTestCase
 
     #[TestWith([null])]
     #[TestWith(['smtp-or-log'])]
-    public function test_without_a_mail_server_or_with_one_that_does_not_answer_the_mail_stands_in_a_file(?string $mailer): void
-    {
+    public function test_without_a_mail_server_or_with_one_that_does_not_answer_the_mail_stands_in_a_file(
+        ?string $mailer,
+    ): void {
         $this->make();
         $settings = require base_path('config/mail.php');
         self::assertSame(['transport' => 'log', 'channel' => 'mails'], $settings['mailers'][$settings['default']]);
         $file = sys_get_temp_dir().'/crag-mails-'.getmypid().'.log';
-        config(['mail.default' => $mailer ?? $settings['default'], 'mail.mailers.smtp.port' => 1, 'logging.channels.mails.path' => $file]);
-        $this->asNobody()->post('/account/forgot', ['email' => 'lind@sillbeck.test'])->assertSessionHas('said');
+        config([
+            'mail.default' => $mailer ?? $settings['default'],
+            'mail.mailers.smtp.port' => 1,
+            'logging.channels.mails.path' => $file,
+        ]);
+        $this->asNobody()
+            ->post('/account/forgot', ['email' => 'lind@sillbeck.test'])
+            ->assertSessionHas('said');
         self::assertSame(0600, fileperms($file) & 0777);
         preg_match('#/account/reset/(\w+)\?#', quoted_printable_decode((string) file_get_contents($file)), $found);
         unlink($file);
-        $this->post('/account/reset', ['token' => $found[1] ?? '', 'email' => 'lind@sillbeck.test', 'password' => 'quite another secret'])->assertRedirect('/account');
+        $this->post('/account/reset', [
+            'token' => $found[1] ?? '',
+            'email' => 'lind@sillbeck.test',
+            'password' => 'quite another secret',
+        ])->assertRedirect('/account');
         $this->signIn('quite another secret')->assertSessionHasNoErrors();
     }
 
@@ -225,7 +295,9 @@ final class AccountTest extends CragTestCase
     {
         $this->make();
         config(['mail.default' => 'array']);
-        $this->asNobody()->post('/account/forgot', ['email' => 'lind@sillbeck.test'])->assertSessionHas('said');
+        $this->asNobody()
+            ->post('/account/forgot', ['email' => 'lind@sillbeck.test'])
+            ->assertSessionHas('said');
         $answer = session('said');
         $this->post('/account/forgot', ['email' => 'nobody@sillbeck.test'])->assertSessionHas('said', $answer);
         $mailer = Mail::mailer('array');
@@ -236,7 +308,9 @@ final class AccountTest extends CragTestCase
         $sent = quoted_printable_decode($transport->messages()->firstOrFail()->toString());
         preg_match('#/account/reset/(\w+)\?#', $sent, $found);
         $token = $found[1] ?? '';
-        $this->get("/account/reset/{$token}?email=lind@sillbeck.test")->assertOk()->assertSee('lind@sillbeck.test');
+        $this->get("/account/reset/{$token}?email=lind@sillbeck.test")
+            ->assertOk()
+            ->assertSee('lind@sillbeck.test');
         $new = ['email' => 'lind@sillbeck.test', 'password' => 'quite another secret'];
         $this->post('/account/reset', ['token' => 'wrong'] + $new)->assertSessionHasErrors('email');
         $this->post('/account/reset', ['token' => $token] + $new)->assertRedirect('/account');
@@ -250,7 +324,11 @@ final class AccountTest extends CragTestCase
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function make(): TestResponse
     {
-        return $this->asTeacher()->post('/account', ['name' => 'Ms Okafor-Lind', 'email' => 'Lind@Sillbeck.test', 'password' => self::SECRET]);
+        return $this->asTeacher()->post('/account', [
+            'name' => 'Ms Okafor-Lind',
+            'email' => 'Lind@Sillbeck.test',
+            'password' => self::SECRET,
+        ]);
     }
 
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */

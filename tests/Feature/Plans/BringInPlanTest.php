@@ -36,7 +36,9 @@ final class BringInPlanTest extends CragTestCase
 
     public function test_plain_text_becomes_a_prompt_a_paragraph(): void
     {
-        $this->take("Where is the pivot?\nShow it.\r\n\r\n  \nHow far is the load?\n\n\n")->assertJson(['done' => true]);
+        $this->take("Where is the pivot?\nShow it.\r\n\r\n  \nHow far is the load?\n\n\n")->assertJson([
+            'done' => true,
+        ]);
         self::assertSame(["Where is the pivot?\nShow it.", 'How far is the load?'], $this->words());
         $this->take("Zw\xF6lf Kilo", $this->plan->refresh()->sequence[0]);
         self::assertSame(["Where is the pivot?\nShow it.", 'Zwölf Kilo', 'How far is the load?'], $this->words());
@@ -60,9 +62,14 @@ final class BringInPlanTest extends CragTestCase
 
     public function test_a_drawing_is_drawn_and_runs_nothing(): void
     {
-        $this->take('<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 50"><script>alert(1)</script><image href="http://elsewhere.test/x.png" width="9" height="9"/><rect width="80" height="50" fill="#f00"/></svg>')->assertJson(['done' => true]);
+        $this->take(
+            '<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 50"><script>alert(1)</script><image href="http://elsewhere.test/x.png" width="9" height="9"/><rect width="80" height="50" fill="#f00"/></svg>',
+        )->assertJson(['done' => true]);
         $this->assertPictures([1]);
-        self::assertStringNotContainsString('script', (string) file_get_contents($this->plan->assets()->firstOrFail()->path()));
+        self::assertStringNotContainsString(
+            'script',
+            (string) file_get_contents($this->plan->assets()->firstOrFail()->path()),
+        );
     }
 
     public function test_a_teacher_has_room_for_so_many_pictures_and_no_more(): void
@@ -71,8 +78,17 @@ final class BringInPlanTest extends CragTestCase
         $this->take($png)->assertOk();
         // In another plan of the same teacher: the room is the teacher's.
         $other = app(MakePlan::class)->empty($this->teacher(), 'Worksheets');
-        Asset::query()->create(['plan_id' => $other->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => StorePicture::TEACHER_MB * 1024 * 1024]);
-        self::assertStringContainsString('no room for more pictures', (string) $this->take($png)->assertUnprocessable()->json('message'));
+        Asset::query()->create([
+            'plan_id' => $other->id,
+            'mime' => 'image/png',
+            'width' => 1,
+            'height' => 1,
+            'bytes' => StorePicture::TEACHER_MB * 1024 * 1024,
+        ]);
+        self::assertStringContainsString(
+            'no room for more pictures',
+            (string) $this->take($png)->assertUnprocessable()->json('message'),
+        );
         $theirs = app(MakePlan::class)->empty($this->teacher('another-teacher'), 'Theirs');
         $this->asTeacher('another-teacher');
         $this->plan = $theirs;
@@ -81,16 +97,45 @@ final class BringInPlanTest extends CragTestCase
 
     public function test_a_picture_in_a_zip_is_drawn_anew_once_however_often_it_is_named(): void
     {
-        $pictures = array_map(static fn (int $n): array => ['id' => "picture-{$n}", 'file' => 'pictures/one.png', 'width' => 20, 'height' => 10], range(1, 50));
-        $prompts = array_map(static fn (int $n): array => ['words' => "{$n}", 'pages' => [['backdrop' => ['kind' => 'picture', 'asset' => "picture-{$n}"], 'objects' => []]]], range(1, 50));
-        $this->take($this->zip(['plan.json' => (string) json_encode(['format' => 'crag-plan', 'version' => 1, 'title' => 'x', 'tags' => [], 'prompts' => $prompts, 'pictures' => $pictures]), 'pictures/one.png' => (string) UploadedFile::fake()->image('one.png', 20, 10)->getContent()]))->assertOk();
+        $pictures = array_map(
+            static fn (int $n): array => [
+                'id' => "picture-{$n}",
+                'file' => 'pictures/one.png',
+                'width' => 20,
+                'height' => 10,
+            ],
+            range(1, 50),
+        );
+        $prompts = array_map(
+            static fn (int $n): array => [
+                'words' => "{$n}",
+                'pages' => [['backdrop' => ['kind' => 'picture', 'asset' => "picture-{$n}"], 'objects' => []]],
+            ],
+            range(1, 50),
+        );
+        $this->take(
+            $this->zip([
+                'plan.json' => (string) json_encode([
+                    'format' => 'crag-plan',
+                    'version' => 1,
+                    'title' => 'x',
+                    'tags' => [],
+                    'prompts' => $prompts,
+                    'pictures' => $pictures,
+                ]),
+                'pictures/one.png' => (string) UploadedFile::fake()->image('one.png', 20, 10)->getContent(),
+            ]),
+        )->assertOk();
         self::assertCount(50, $this->words());
         self::assertSame(1, $this->plan->assets()->count());
     }
 
     public function test_an_svg_is_drawn_within_the_renderers_own_limits(): void
     {
-        $svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 50"><path d="'.str_repeat('M0 0', 3_000_000).'"/></svg>';
+        $svg =
+            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 80 50"><path d="'.
+            str_repeat('M0 0', 3_000_000).
+            '"/></svg>';
         self::assertStringContainsString('damaged', (string) $this->take($svg)->assertUnprocessable()->json('message'));
         self::assertSame([], $this->words());
     }
@@ -107,29 +152,74 @@ final class BringInPlanTest extends CragTestCase
 
     public function test_a_page_of_a_pdf_is_brought_onto_the_canvas(): void
     {
-        $bring = fn (int $page): TestResponse => $this->call('POST', "/plan/{$this->plan->id}/bring-in?pdf_page={$page}", [], $this->prepareCookiesForRequest(), [], [
-            'CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json',
-        ], SamplePdf::pages(3));
-        [$first, $third] = [$bring(1)->assertOk()->json('objects.0.object'), $bring(3)->assertOk()->json('objects.0.object')];
+        $bring = fn (int $page): TestResponse => $this->call(
+            'POST',
+            "/plan/{$this->plan->id}/bring-in?pdf_page={$page}",
+            [],
+            $this->prepareCookiesForRequest(),
+            [],
+            [
+                'CONTENT_TYPE' => 'application/octet-stream',
+                'HTTP_ACCEPT' => 'application/json',
+            ],
+            SamplePdf::pages(3),
+        );
+        [$first, $third] = [
+            $bring(1)->assertOk()->json('objects.0.object'),
+            $bring(3)->assertOk()->json('objects.0.object'),
+        ];
         self::assertSame('picture', $first['type']);
-        self::assertNotSame(md5_file($this->plan->assets()->findOrFail($first['asset'])->path()), md5_file($this->plan->assets()->findOrFail($third['asset'])->path()));
-        $bring(4)->assertUnprocessable()->assertJsonFragment(['message' => 'That PDF has no page 4: it has 3.']);
+        self::assertNotSame(
+            md5_file($this->plan->assets()->findOrFail($first['asset'])->path()),
+            md5_file($this->plan->assets()->findOrFail($third['asset'])->path()),
+        );
+        $bring(4)
+            ->assertUnprocessable()
+            ->assertJsonFragment(['message' => 'That PDF has no page 4: it has 3.']);
     }
 
     public function test_a_pdf_is_looked_at_first_and_its_chosen_pages_become_pages_of_one_prompt(): void
     {
         $this->postJson("/plan/{$this->plan->id}/prompts", ['words' => 'First', 'after' => null]);
-        $intake = $this->take(SamplePdf::pages(6))->assertJson(['state' => 'chosen', 'total' => 6])->json('id');
+        $intake = $this->take(SamplePdf::pages(6))
+            ->assertJson(['state' => 'chosen', 'total' => 6])
+            ->json('id');
         self::assertSame(['First'], $this->words());
         $small = $this->get("/plan/{$this->plan->id}/intake/{$intake}/page/2.png")->assertOk();
-        self::assertLessThanOrEqual(240, max(array_slice((array) getimagesizefromstring((string) $small->getContent()), 0, 2)));
-        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '2, 9', 'as' => 'pages'])->assertUnprocessable();
+        self::assertLessThanOrEqual(
+            240,
+            max(array_slice((array) getimagesizefromstring((string) $small->getContent()), 0, 2)),
+        );
+        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", [
+            'pages' => '2, 9',
+            'as' => 'pages',
+        ])->assertUnprocessable();
         // One prompt has room for 30 pages; a plan for more prompts.
-        Intake::query()->whereKey($intake)->update(['total' => 40]);
-        self::assertStringContainsString('31 pages are chosen: 30 can', (string) $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '1-31', 'as' => 'pages'])->assertUnprocessable()->json('message'));
-        Intake::query()->whereKey($intake)->update(['total' => 6]);
-        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '1-3, 6', 'as' => 'pages', 'after' => $this->plan->refresh()->sequence[0]])->assertOk();
-        $this->getJson("/plan/{$this->plan->id}/intake/{$intake}")->assertJson(['state' => 'ready', 'done' => 4, 'total' => 4]);
+        Intake::query()
+            ->whereKey($intake)
+            ->update(['total' => 40]);
+        self::assertStringContainsString(
+            '31 pages are chosen: 30 can',
+            (string) $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", [
+                'pages' => '1-31',
+                'as' => 'pages',
+            ])
+                ->assertUnprocessable()
+                ->json('message'),
+        );
+        Intake::query()
+            ->whereKey($intake)
+            ->update(['total' => 6]);
+        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", [
+            'pages' => '1-3, 6',
+            'as' => 'pages',
+            'after' => $this->plan->refresh()->sequence[0],
+        ])->assertOk();
+        $this->getJson("/plan/{$this->plan->id}/intake/{$intake}")->assertJson([
+            'state' => 'ready',
+            'done' => 4,
+            'total' => 4,
+        ]);
         self::assertSame(['First', ''], $this->words());
         $this->assertPictures([1, 4]);
         self::assertFileDoesNotExist(Intake::query()->findOrFail($intake)->path());
@@ -140,21 +230,34 @@ final class BringInPlanTest extends CragTestCase
     public function test_pages_of_a_pdf_become_prompts_in_their_order(): void
     {
         $intake = $this->take(SamplePdf::pages(3))->json('id');
-        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => 'all', 'as' => 'prompts'])->assertOk();
+        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", [
+            'pages' => 'all',
+            'as' => 'prompts',
+        ])->assertOk();
         $this->assertPictures([1, 1, 1]);
-        $pictures = $this->plan->present()->map(fn ($prompt) => (string) app(TakesDrawing::class)->of($prompt)->first()->asset)->all();
+        $pictures = $this->plan
+            ->present()
+            ->map(fn ($prompt) => (string) app(TakesDrawing::class)->of($prompt)->first()->asset)
+            ->all();
         self::assertSame($this->plan->assets()->orderBy('id')->pluck('id')->all(), $pictures);
     }
 
     public function test_an_item_and_a_package_of_items_become_prompts(): void
     {
-        $item = '<qti-assessment-item xmlns="'.QtiItem::NAMESPACE.'" identifier="a" title="t"><qti-response-declaration identifier="R" cardinality="single" base-type="float"><qti-correct-response><qti-value>80</qti-value></qti-correct-response></qti-response-declaration>'
-            .'<qti-item-body><p>What force? <qti-text-entry-interaction response-identifier="R"/></p></qti-item-body></qti-assessment-item>';
+        $item =
+            '<qti-assessment-item xmlns="'.
+            QtiItem::NAMESPACE.
+            '" identifier="a" title="t"><qti-response-declaration identifier="R" cardinality="single" base-type="float"><qti-correct-response><qti-value>80</qti-value></qti-correct-response></qti-response-declaration>'.
+            '<qti-item-body><p>What force? <qti-text-entry-interaction response-identifier="R"/></p></qti-item-body></qti-assessment-item>';
         $this->take($item)->assertJson(['done' => true]);
-        $manifest = '<manifest xmlns="m"><resources><resource identifier="a" type="imsqti_item_xmlv3p0" href="items/a.xml"/><resource identifier="b" type="webcontent" href="b.png"/></resources></manifest>';
+        $manifest =
+            '<manifest xmlns="m"><resources><resource identifier="a" type="imsqti_item_xmlv3p0" href="items/a.xml"/><resource identifier="b" type="webcontent" href="b.png"/></resources></manifest>';
         $this->take($this->zip(['imsmanifest.xml' => $manifest, 'items/a.xml' => $item]))->assertJson(['done' => true]);
         self::assertSame(['What force? ____', 'What force? ____'], $this->words());
-        self::assertSame('right', $this->plan->present()->firstOrFail()->value()->questions[0]->compare('80.0')?->outcome->value);
+        self::assertSame(
+            'right',
+            $this->plan->present()->firstOrFail()->value()->questions[0]->compare('80.0')?->outcome->value,
+        );
     }
 
     public function test_a_plan_is_taken_out_and_read_back_equal(): void
@@ -165,14 +268,23 @@ final class BringInPlanTest extends CragTestCase
         foreach (['order', 'moments', 'linear', 'agree', 'tools'] as $key) {
             $this->postJson("/plan/{$this->plan->id}/prompts", ['ready' => $key, 'after' => null])->assertOk();
         }
-        $this->postJson("/plan/{$this->plan->id}/edits", ['field' => 'tags', 'from' => [], 'to' => ['Year 9', 'forces']])->assertOk();
+        $this->postJson("/plan/{$this->plan->id}/edits", [
+            'field' => 'tags',
+            'from' => [],
+            'to' => ['Year 9', 'forces'],
+        ])->assertOk();
         $first = $this->taken($this->plan);
         self::assertSame('Levers', $first['plan.json']['title']);
         self::assertCount(6, $first['plan.json']['prompts']);
         self::assertCount(1, $first['plan.json']['pictures']);
-        self::assertCount(6, array_filter(array_keys($first), static fn (string $name): bool => str_starts_with($name, 'svg/')));
+        self::assertCount(
+            6,
+            array_filter(array_keys($first), static fn (string $name): bool => str_starts_with($name, 'svg/')),
+        );
 
-        $this->post('/plans/bring-in', ['file' => UploadedFile::fake()->createWithContent('levers.zip', $first['zip'])])->assertRedirect();
+        $this->post('/plans/bring-in', [
+            'file' => UploadedFile::fake()->createWithContent('levers.zip', $first['zip']),
+        ])->assertRedirect();
         $copy = Plan::query()->latest('id')->firstOrFail();
         self::assertNotSame($this->plan->id, $copy->id);
         $second = $this->taken($copy);
@@ -199,9 +311,17 @@ final class BringInPlanTest extends CragTestCase
         foreach (['moments', 'times', 'agree'] as $key) {
             $this->postJson("/plan/{$this->plan->id}/prompts", ['ready' => $key, 'after' => null]);
         }
-        $pdf = $this->get("/plan/{$this->plan->id}/take-out/prompts.pdf")->assertOk()->assertDownload('levers.pdf');
+        $pdf = $this->get("/plan/{$this->plan->id}/take-out/prompts.pdf")
+            ->assertOk()
+            ->assertDownload('levers.pdf');
         self::assertStringStartsWith('%PDF-', (string) file_get_contents(self::download($pdf)));
-        $zip = $this->opened(self::download($this->get("/plan/{$this->plan->id}/take-out/questions.zip")->assertOk()->assertDownload('levers.qti.zip')));
+        $zip = $this->opened(
+            self::download(
+                $this->get("/plan/{$this->plan->id}/take-out/questions.zip")
+                    ->assertOk()
+                    ->assertDownload('levers.qti.zip'),
+            ),
+        );
         self::assertSame(['imsmanifest.xml', 'item-001.xml', 'item-002.xml', 'item-003.xml'], array_keys($zip));
         self::assertCount(4, QtiItem::read($zip['item-002.xml'])->questions);
         $empty = app(MakePlan::class)->empty($this->teacher(), 'Empty');
@@ -229,7 +349,9 @@ final class BringInPlanTest extends CragTestCase
         self::assertStringContainsString($why, (string) $this->take($bytes)->assertUnprocessable()->json('message'));
         self::assertSame([], $this->words());
         $before = Plan::query()->count();
-        $this->post('/plans/bring-in', ['file' => UploadedFile::fake()->createWithContent('x.bin', $bytes)])->assertSessionHasErrors('file');
+        $this->post('/plans/bring-in', [
+            'file' => UploadedFile::fake()->createWithContent('x.bin', $bytes),
+        ])->assertSessionHasErrors('file');
         self::assertSame($before, Plan::query()->count());
     }
 
@@ -240,9 +362,26 @@ final class BringInPlanTest extends CragTestCase
         $plan = ['format' => 'crag-plan', 'version' => 1, 'title' => 'x', 'tags' => [], 'prompts' => [$prompt]];
         yield 'a later version' => [['version' => 2] + $plan, 'version'];
         yield 'no pages' => [['prompts' => [['pages' => []] + $prompt]] + $plan, 'pages'];
-        yield 'a backdrop of no kind' => [['prompts' => [['pages' => [['backdrop' => ['kind' => 'marble'], 'objects' => []]]] + $prompt]] + $plan, 'kind'];
-        yield 'an object of no kind' => [['prompts' => [['pages' => [['backdrop' => ['kind' => 'blank'], 'objects' => [['object' => ['type' => 'cube']]]]]] + $prompt]] + $plan, 'kind of object'];
-        yield 'a picture that is missing' => [['pictures' => [['id' => 'a', 'file' => 'pictures/a.png']]] + $plan, 'damaged'];
+        yield 'a backdrop of no kind' => [
+            ['prompts' => [['pages' => [['backdrop' => ['kind' => 'marble'], 'objects' => []]]] + $prompt]] + $plan,
+            'kind',
+        ];
+        yield 'an object of no kind' => [
+            [
+                'prompts' => [
+                    [
+                        'pages' => [
+                            ['backdrop' => ['kind' => 'blank'], 'objects' => [['object' => ['type' => 'cube']]]],
+                        ],
+                    ] + $prompt,
+                ],
+            ] + $plan,
+            'kind of object',
+        ];
+        yield 'a picture that is missing' => [
+            ['pictures' => [['id' => 'a', 'file' => 'pictures/a.png']]] + $plan,
+            'damaged',
+        ];
     }
 
     /** @param  array<string, mixed>  $json */
@@ -250,7 +389,12 @@ final class BringInPlanTest extends CragTestCase
     public function test_a_broken_plan_file_is_refused_whole(array $json, string $why): void
     {
         $before = Plan::query()->count();
-        $this->post('/plans/bring-in', ['file' => UploadedFile::fake()->createWithContent('plan.zip', $this->zip(['plan.json' => (string) json_encode($json)]))])->assertSessionHasErrors('file');
+        $this->post('/plans/bring-in', [
+            'file' => UploadedFile::fake()->createWithContent(
+                'plan.zip',
+                $this->zip(['plan.json' => (string) json_encode($json)]),
+            ),
+        ])->assertSessionHasErrors('file');
         self::assertStringContainsString($why, (string) session('errors')->first('file'));
         self::assertSame($before, Plan::query()->count());
     }
@@ -258,10 +402,31 @@ final class BringInPlanTest extends CragTestCase
     public function test_a_plan_file_cannot_name_anothers_picture(): void
     {
         $asset = $this->plan->assets()->create(['mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 1]);
-        $json = ['format' => 'crag-plan', 'version' => 1, 'title' => 'x', 'tags' => [], 'prompts' => [['words' => '', 'pages' => [['backdrop' => ['kind' => 'picture', 'asset' => $asset->id], 'objects' => []]]]]];
-        $this->post('/plans/bring-in', ['file' => UploadedFile::fake()->createWithContent('plan.zip', $this->zip(['plan.json' => (string) json_encode($json)]))])->assertRedirect();
+        $json = [
+            'format' => 'crag-plan',
+            'version' => 1,
+            'title' => 'x',
+            'tags' => [],
+            'prompts' => [
+                [
+                    'words' => '',
+                    'pages' => [['backdrop' => ['kind' => 'picture', 'asset' => $asset->id], 'objects' => []]],
+                ],
+            ],
+        ];
+        $this->post('/plans/bring-in', [
+            'file' => UploadedFile::fake()->createWithContent(
+                'plan.zip',
+                $this->zip(['plan.json' => (string) json_encode($json)]),
+            ),
+        ])->assertRedirect();
         $copy = Plan::query()->latest('id')->firstOrFail();
-        self::assertNotSame($asset->id, app(TakesDrawing::class)->of($copy->present()->firstOrFail())->first()->asset);
+        self::assertNotSame(
+            $asset->id,
+            app(TakesDrawing::class)
+                ->of($copy->present()->firstOrFail())
+                ->first()->asset,
+        );
     }
 
     public function test_bringing_in_is_taken_back_like_any_change(): void
@@ -277,9 +442,18 @@ final class BringInPlanTest extends CragTestCase
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function take(string $bytes, string $after = ''): TestResponse
     {
-        return $this->call('POST', "/plan/{$this->plan->id}/take-in?after={$after}", [], $this->prepareCookiesForRequest(), [], [
-            'CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json',
-        ], $bytes);
+        return $this->call(
+            'POST',
+            "/plan/{$this->plan->id}/take-in?after={$after}",
+            [],
+            $this->prepareCookiesForRequest(),
+            [],
+            [
+                'CONTENT_TYPE' => 'application/octet-stream',
+                'HTTP_ACCEPT' => 'application/json',
+            ],
+            $bytes,
+        );
     }
 
     /** @return list<mixed> */
@@ -316,7 +490,10 @@ final class BringInPlanTest extends CragTestCase
 
     private static function againstSchema(mixed $plan): ?string
     {
-        return (new Validator)->validate($plan, (string) file_get_contents(base_path('docs/plan.schema.json')))->error()?->message();
+        return (new Validator())
+            ->validate($plan, (string) file_get_contents(base_path('docs/plan.schema.json')))
+            ->error()
+            ?->message();
     }
 
     /** @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $response */
@@ -330,7 +507,7 @@ final class BringInPlanTest extends CragTestCase
     /** @return array<string, string> */
     private function opened(string $path): array
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         self::assertTrue($zip->open($path));
         $files = [];
         for ($i = 0; $i < $zip->numFiles; $i++) {
@@ -344,7 +521,7 @@ final class BringInPlanTest extends CragTestCase
     private function zip(array $files): string
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'crag-test-zip');
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($path, ZipArchive::OVERWRITE);
         foreach ($files as $name => $content) {
             $zip->addFromString($name, $content);

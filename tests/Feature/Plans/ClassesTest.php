@@ -18,31 +18,59 @@ final class ClassesTest extends CragTestCase
 {
     public function test_names_are_pasted_brought_in_changed_and_taken_out(): void
     {
-        $this->asTeacher()->post('/classes', ['name' => '9B', 'names' => "Ada Brook\nIvo Stone"])->assertRedirect();
+        $this->asTeacher()
+            ->post('/classes', ['name' => '9B', 'names' => "Ada Brook\nIvo Stone"])
+            ->assertRedirect();
         $roster = Roster::query()->firstOrFail();
-        $this->post("/class/{$roster->id}/names", ['file' => UploadedFile::fake()->createWithContent('more.csv', "Group;Name;Seat\nOak;Zoë Müller;7\nOak;Ivo Stone;3\n")])->assertRedirect();
-        self::assertSame([1 => 'Ada Brook', 2 => 'Ivo Stone', 7 => 'Zoë Müller'], $roster->entries()->pluck('name', 'n')->all());
+        $this->post("/class/{$roster->id}/names", [
+            'file' => UploadedFile::fake()->createWithContent(
+                'more.csv',
+                "Group;Name;Seat\nOak;Zoë Müller;7\nOak;Ivo Stone;3\n",
+            ),
+        ])->assertRedirect();
+        self::assertSame(
+            [1 => 'Ada Brook', 2 => 'Ivo Stone', 7 => 'Zoë Müller'],
+            $roster->entries()->pluck('name', 'n')->all(),
+        );
         [$ada, $ivo, $zoe] = $roster->entries()->get()->all();
-        $rows = [$ada->id => ['n' => '2', 'name' => 'Ada B.', 'group' => 'Steel', 'pin' => '0420'], $ivo->id => ['n' => '1', 'name' => 'Ivo Stone'], $zoe->id => ['n' => '7', 'name' => '']];
-        $this->post("/class/{$roster->id}", ['name' => '9 B', 'entries' => $rows])->assertRedirect()->assertSessionHasNoErrors();
+        $rows = [
+            $ada->id => ['n' => '2', 'name' => 'Ada B.', 'group' => 'Steel', 'pin' => '0420'],
+            $ivo->id => ['n' => '1', 'name' => 'Ivo Stone'],
+            $zoe->id => ['n' => '7', 'name' => ''],
+        ];
+        $this->post("/class/{$roster->id}", ['name' => '9 B', 'entries' => $rows])
+            ->assertRedirect()
+            ->assertSessionHasNoErrors();
         self::assertSame([1 => 'Ivo Stone', 2 => 'Ada B.'], $roster->entries()->pluck('name', 'n')->all());
         self::assertSame('9 B', $roster->refresh()->name);
-        $csv = (string) $this->get("/class/{$roster->id}/list.csv")->assertOk()->getContent();
+        $csv = (string) $this->get("/class/{$roster->id}/list.csv")
+            ->assertOk()
+            ->getContent();
         self::assertSame("\u{FEFF}Seat,Name,Group\r\n1,Ivo Stone,\r\n2,Ada B.,Steel\r\n", $csv);
-        $this->get("/class/{$roster->id}")->assertSee('Ada B.')->assertSee('0420');
+        $this->get("/class/{$roster->id}")
+            ->assertSee('Ada B.')
+            ->assertSee('0420');
         $this->delete("/class/{$roster->id}")->assertRedirect('/classes');
         self::assertSame(0, RosterEntry::query()->count());
     }
 
     public function test_bad_lists_are_refused_with_a_reason_and_change_nothing(): void
     {
-        $this->asTeacher()->post('/classes', ['name' => '9B', 'names' => '  '])->assertSessionHasErrors('names');
+        $this->asTeacher()
+            ->post('/classes', ['name' => '9B', 'names' => '  '])
+            ->assertSessionHasErrors('names');
         $this->post('/classes', ['name' => '', 'names' => 'Ada'])->assertSessionHasErrors('name');
-        $this->post('/classes', ['name' => '9B', 'file' => UploadedFile::fake()->image('a.png')])->assertSessionHasErrors('names');
+        $this->post('/classes', [
+            'name' => '9B',
+            'file' => UploadedFile::fake()->image('a.png'),
+        ])->assertSessionHasErrors('names');
         self::assertSame(0, Roster::query()->count());
         $roster = $this->roster();
         [$ada, $ivo] = $roster->entries()->get()->all();
-        $change = fn (array $ivos) => $this->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [$ada->id => ['n' => '1', 'name' => 'Ada'], $ivo->id => $ivos]])->assertSessionHasErrors("entries.{$ivo->id}");
+        $change = fn (array $ivos) => $this->post("/class/{$roster->id}", [
+            'name' => '9B',
+            'entries' => [$ada->id => ['n' => '1', 'name' => 'Ada'], $ivo->id => $ivos],
+        ])->assertSessionHasErrors("entries.{$ivo->id}");
         $change(['n' => '1', 'name' => 'Ivo']);
         $change(['n' => '0', 'name' => 'Ivo']);
         $change(['n' => '2', 'name' => str_repeat('x', 41)]);
@@ -54,26 +82,51 @@ final class ClassesTest extends CragTestCase
     {
         $roster = $this->roster();
         [$ada, $ivo] = $roster->entries()->get()->all();
-        $this->asTeacher()->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [
-            $ada->id => ['name' => 'Ada Brook', 'pin' => '٠٤٢٠'], $ivo->id => ['n' => 'x', 'name' => 'Ivo Stone'],
-        ]])->assertSessionHasErrors("entries.{$ivo->id}")->assertSessionHas('said', 'The list is saved but for one row.');
-        self::assertSame([['Ada Brook', '0420'], ['Ivo', '']], $roster->entries()->get()->map(static fn ($entry): array => [$entry->name, $entry->pin])->all());
-        $this->get("/class/{$roster->id}")->assertSee('value="Ivo Stone"', false)->assertSee('Ivo: A seat is a number from 1 to 999.');
+        $this->asTeacher()
+            ->post("/class/{$roster->id}", [
+                'name' => '9B',
+                'entries' => [
+                    $ada->id => ['name' => 'Ada Brook', 'pin' => '٠٤٢٠'],
+                    $ivo->id => ['n' => 'x', 'name' => 'Ivo Stone'],
+                ],
+            ])
+            ->assertSessionHasErrors("entries.{$ivo->id}")
+            ->assertSessionHas('said', 'The list is saved but for one row.');
+        self::assertSame(
+            [['Ada Brook', '0420'], ['Ivo', '']],
+            $roster->entries()->get()->map(static fn ($entry): array => [$entry->name, $entry->pin])->all(),
+        );
+        $this->get("/class/{$roster->id}")
+            ->assertSee('value="Ivo Stone"', false)
+            ->assertSee('Ivo: A seat is a number from 1 to 999.');
         // A page that does not know of a row leaves it alone; two change places; nobody sits on another's seat.
-        $this->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [$ada->id => ['group' => 'Oak']]])->assertSessionHasNoErrors();
-        $this->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [$ada->id => ['n' => '2'], $ivo->id => ['n' => '1']]])->assertSessionHasNoErrors();
+        $this->post("/class/{$roster->id}", [
+            'name' => '9B',
+            'entries' => [$ada->id => ['group' => 'Oak']],
+        ])->assertSessionHasNoErrors();
+        $this->post("/class/{$roster->id}", [
+            'name' => '9B',
+            'entries' => [$ada->id => ['n' => '2'], $ivo->id => ['n' => '1']],
+        ])->assertSessionHasNoErrors();
         self::assertSame([1 => 'Ivo', 2 => 'Ada Brook'], $roster->entries()->pluck('name', 'n')->all());
-        $this->post("/class/{$roster->id}", ['name' => '9B', 'entries' => [$ada->id => ['n' => '1', 'group' => 'Steel'], $ivo->id => ['group' => 'Steel']]])->assertSessionHasErrors(["entries.{$ada->id}" => 'Ada Brook: Seat 1 is somebody else’s.']);
+        $this->post("/class/{$roster->id}", [
+            'name' => '9B',
+            'entries' => [$ada->id => ['n' => '1', 'group' => 'Steel'], $ivo->id => ['group' => 'Steel']],
+        ])->assertSessionHasErrors(["entries.{$ada->id}" => 'Ada Brook: Seat 1 is somebody else’s.']);
         self::assertSame(['Steel', 'Oak'], $roster->entries()->pluck('group')->all());
     }
 
     public function test_names_that_are_too_long_are_named_and_the_others_taken(): void
     {
         $long = str_repeat('Longname ', 10);
-        $this->asTeacher()->post('/classes', ['name' => '9B', 'names' => "Ada\n{$long}\nIvo"])->assertSessionHasErrors('names');
+        $this->asTeacher()
+            ->post('/classes', ['name' => '9B', 'names' => "Ada\n{$long}\nIvo"])
+            ->assertSessionHasErrors('names');
         self::assertStringContainsString(trim($long), session('errors')->first('names'));
         self::assertSame(['Ada', 'Ivo'], RosterEntry::query()->pluck('name')->all());
-        $this->post('/classes', ['name' => '9C', 'names' => $long])->assertSessionHasErrors(['names' => 'No name was found that is 40 characters long or shorter.']);
+        $this->post('/classes', ['name' => '9C', 'names' => $long])->assertSessionHasErrors([
+            'names' => 'No name was found that is 40 characters long or shorter.',
+        ]);
     }
 
     public function test_a_taken_name_asks_for_its_pin_before_anything_is_wrong(): void
@@ -82,25 +135,45 @@ final class ClassesTest extends CragTestCase
         $ada = $roster->entries()->firstOrFail();
         $ada->update(['pin' => '0420']);
         $session = $this->sessionOf($roster);
-        $this->asNobody()->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => '०४२०'])->assertSessionHasNoErrors();
-        $this->asNobody()->get("/join/{$session->join_code}")->assertSee("entry={$ada->id}", false);
-        $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])->assertSessionHasNoErrors()->assertRedirect("/join/{$session->join_code}?entry={$ada->id}");
+        $this->asNobody()
+            ->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => '०४२०'])
+            ->assertSessionHasNoErrors();
+        $this->asNobody()
+            ->get("/join/{$session->join_code}")
+            ->assertSee("entry={$ada->id}", false);
+        $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect("/join/{$session->join_code}?entry={$ada->id}");
         $this->get("/join/{$session->join_code}?entry={$ada->id}")->assertSee('PIN of Ada');
-        $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => ' '])->assertSessionHasErrors(['pin' => 'Type the PIN of Ada.']);
-        $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => '0420'])->assertSessionHasNoErrors();
+        $this->post('/join', [
+            'code' => $session->join_code,
+            'entry' => $ada->id,
+            'pin' => ' ',
+        ])->assertSessionHasErrors(['pin' => 'Type the PIN of Ada.']);
+        $this->post('/join', [
+            'code' => $session->join_code,
+            'entry' => $ada->id,
+            'pin' => '0420',
+        ])->assertSessionHasNoErrors();
         self::assertSame([SeatState::Seated, SeatState::Knocking], $session->seats()->get()->pluck('state')->all());
     }
 
     public function test_pins_are_printed_and_changed_only_after_asking(): void
     {
         $roster = $this->roster();
-        $this->asTeacher()->get("/class/{$roster->id}")->assertDontSee('Take all the PINs away?');
+        $this->asTeacher()
+            ->get("/class/{$roster->id}")
+            ->assertDontSee('Take all the PINs away?');
         $this->post("/class/{$roster->id}/pins");
-        $page = (string) $this->get("/class/{$roster->id}")->assertSee('Print the PINs')->getContent();
+        $page = (string) $this->get("/class/{$roster->id}")
+            ->assertSee('Print the PINs')
+            ->getContent();
         self::assertSame(3, substr_count($page, 'data-ask='), 'new PINs, no PINs, and deleting the class');
         $slips = $this->get("/class/{$roster->id}/pins")->assertOk();
         $roster->entries()->get()->each(static fn ($entry) => $slips->assertSee($entry->pin)->assertSee($entry->name));
-        $this->asTeacher('a-colleague')->get("/class/{$roster->id}/pins")->assertNotFound();
+        $this->asTeacher('a-colleague')
+            ->get("/class/{$roster->id}/pins")
+            ->assertNotFound();
     }
 
     public function test_students_tap_their_name_and_have_the_same_seat_every_time(): void
@@ -109,13 +182,22 @@ final class ClassesTest extends CragTestCase
         foreach ([1, 2] as $time) {
             $session = $this->sessionOf($roster);
             $ivo = $roster->entries()->where('name', 'Ivo')->firstOrFail();
-            $this->asNobody()->get("/join/{$session->join_code}")->assertOk()->assertSee('Tap your name')->assertSee('Ivo');
+            $this->asNobody()
+                ->get("/join/{$session->join_code}")
+                ->assertOk()
+                ->assertSee('Tap your name')
+                ->assertSee('Ivo');
             $this->post('/join', ['code' => $session->join_code, 'entry' => $ivo->id])->assertRedirect();
             self::assertSame([2 => 'Ivo'], $session->seats()->pluck('name', 'n')->all());
             // Who is not in the list types a name and sits behind them all.
-            $this->asNobody()->post('/join', ['code' => $session->join_code, 'name' => 'Guest'])->assertRedirect();
+            $this->asNobody()
+                ->post('/join', ['code' => $session->join_code, 'name' => 'Guest'])
+                ->assertRedirect();
             self::assertSame([2 => 'Ivo', 3 => 'Guest'], $session->seats()->pluck('name', 'n')->all());
-            $this->asTeacher()->get("/desk/{$session->id}")->assertSee('1 of 9B are missing')->assertSee('Ada');
+            $this->asTeacher()
+                ->get("/desk/{$session->id}")
+                ->assertSee('1 of 9B are missing')
+                ->assertSee('Ada');
         }
     }
 
@@ -124,30 +206,56 @@ final class ClassesTest extends CragTestCase
         $roster = $this->roster();
         $session = $this->sessionOf($roster);
         $ada = $roster->entries()->firstOrFail();
-        $this->asNobody()->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])->assertRedirect();
-        $this->asNobody()->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])->assertRedirect();
-        $this->asNobody()->get("/join/{$session->join_code}")->assertSee('is here already');
+        $this->asNobody()
+            ->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])
+            ->assertRedirect();
+        $this->asNobody()
+            ->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])
+            ->assertRedirect();
+        $this->asNobody()
+            ->get("/join/{$session->join_code}")
+            ->assertSee('is here already');
         [$first, $second] = $session->seats()->get()->all();
         self::assertSame([SeatState::Seated, SeatState::Knocking], [$first->state, $second->state]);
-        self::assertSame([$ada->id, null, $first->id], [$first->roster_entry_id, $second->roster_entry_id, $second->claims_id]);
+        self::assertSame(
+            [$ada->id, null, $first->id],
+            [$first->roster_entry_id, $second->roster_entry_id, $second->claims_id],
+        );
     }
 
     public function test_a_pin_is_asked_for_and_cannot_be_guessed_for_long(): void
     {
         $roster = $this->roster();
-        $this->asTeacher()->post("/class/{$roster->id}/pins")->assertRedirect();
+        $this->asTeacher()
+            ->post("/class/{$roster->id}/pins")
+            ->assertRedirect();
         $ada = $roster->entries()->firstOrFail();
         self::assertMatchesRegularExpression('/^\d{4}$/', $ada->pin);
         $session = $this->sessionOf($roster);
-        $this->asNobody()->get("/join/{$session->join_code}?entry={$ada->id}")->assertSee('PIN of Ada')->assertDontSee($ada->pin);
+        $this->asNobody()
+            ->get("/join/{$session->join_code}?entry={$ada->id}")
+            ->assertSee('PIN of Ada')
+            ->assertDontSee($ada->pin);
         $wrong = sprintf('%04d', ((int) $ada->pin + 1) % 10000);
         for ($try = 0; $try < 5; $try++) {
-            $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => $wrong])->assertSessionHasErrors('pin');
+            $this->post('/join', [
+                'code' => $session->join_code,
+                'entry' => $ada->id,
+                'pin' => $wrong,
+            ])->assertSessionHasErrors('pin');
         }
-        $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => $ada->pin])->assertSessionHasErrors('pin');
+        $this->post('/join', [
+            'code' => $session->join_code,
+            'entry' => $ada->id,
+            'pin' => $ada->pin,
+        ])->assertSessionHasErrors('pin');
         self::assertSame(0, $session->seats()->count());
         $this->travel(2)->minutes();
-        $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id, 'pin' => $ada->pin])->assertRedirect();
+        $this->post('/join', [
+            'code' => $session->join_code,
+            'entry' => $ada->id,
+            'pin' => $ada->pin,
+        ])->assertRedirect();
         self::assertSame(1, $session->seats()->count());
         $this->asTeacher()->post("/class/{$roster->id}/pins", ['none' => 1]);
         self::assertSame('', $ada->refresh()->pin);
@@ -156,23 +264,37 @@ final class ClassesTest extends CragTestCase
     public function test_a_name_of_another_class_does_not_open_this_one(): void
     {
         $session = $this->sessionOf($this->roster());
-        $other = $this->teacher()->rosters()->create(['name' => '9C'])->entries()->create(['n' => 1, 'name' => 'Else']);
-        $this->asNobody()->post('/join', ['code' => $session->join_code, 'entry' => $other->id])->assertNotFound();
+        $other = $this->teacher()
+            ->rosters()
+            ->create(['name' => '9C'])
+            ->entries()
+            ->create(['n' => 1, 'name' => 'Else']);
+        $this->asNobody()
+            ->post('/join', ['code' => $session->join_code, 'entry' => $other->id])
+            ->assertNotFound();
     }
 
     public function test_a_deleted_class_leaves_its_sessions_alone(): void
     {
         $roster = $this->roster();
         $session = $this->sessionOf($roster);
-        $this->asNobody()->post('/join', ['code' => $session->join_code, 'entry' => $roster->entries()->firstOrFail()->id]);
+        $this->asNobody()->post('/join', [
+            'code' => $session->join_code,
+            'entry' => $roster->entries()->firstOrFail()->id,
+        ]);
         $this->asTeacher()->delete("/class/{$roster->id}");
         self::assertSame(['Ada'], $session->refresh()->seats()->pluck('name')->all());
-        $this->asNobody()->get("/join/{$session->join_code}")->assertOk()->assertDontSee('Tap your name');
+        $this->asNobody()
+            ->get("/join/{$session->join_code}")
+            ->assertOk()
+            ->assertDontSee('Tap your name');
     }
 
     private function roster(): Roster
     {
-        $roster = $this->teacher()->rosters()->create(['name' => '9B']);
+        $roster = $this->teacher()
+            ->rosters()
+            ->create(['name' => '9B']);
         $roster->entries()->create(['n' => 1, 'name' => 'Ada']);
         $roster->entries()->create(['n' => 2, 'name' => 'Ivo']);
 
@@ -181,6 +303,10 @@ final class ClassesTest extends CragTestCase
 
     private function sessionOf(Roster $roster): LiveSession
     {
-        return app(StartSession::class)->fromPlan($this->teacher(), app(MakePlan::class)->empty($this->teacher(), 'Levers'), $roster);
+        return app(StartSession::class)->fromPlan(
+            $this->teacher(),
+            app(MakePlan::class)->empty($this->teacher(), 'Levers'),
+            $roster,
+        );
     }
 }

@@ -32,7 +32,10 @@ final class PlanTest extends CragTestCase
         $made = $this->post('/plans', ['title' => 'Frames'])->assertRedirect();
         $cookie = $made->getCookie('crag_teacher')?->getValue();
         self::assertNotNull($cookie);
-        $this->withCookie('crag_teacher', (string) $cookie)->get('/plans')->assertSee('Frames')->assertDontSee('Levers');
+        $this->withCookie('crag_teacher', (string) $cookie)
+            ->get('/plans')
+            ->assertSee('Frames')
+            ->assertDontSee('Levers');
     }
 
     public function test_looking_alone_makes_nobody_a_teacher(): void
@@ -50,7 +53,9 @@ final class PlanTest extends CragTestCase
         $this->edit(null, 'tags', [], ['moments', 'Year 9']);
         app(MakePlan::class)->empty($this->teacher(), 'Frames');
         foreach (['lever', 'FULCRUM seesaw', 'year'] as $search) {
-            $this->get('/plans?search='.urlencode($search))->assertSee('Levers')->assertDontSee('Frames</a>', false);
+            $this->get('/plans?search='.urlencode($search))
+                ->assertSee('Levers')
+                ->assertDontSee('Frames</a>', false);
         }
         $this->get('/plans?search=nothing+like+it')->assertSee('No plan fits');
         $this->get('/plans?tag=moments')->assertSee('Levers')->assertDontSee('Frames</a>', false);
@@ -60,13 +65,25 @@ final class PlanTest extends CragTestCase
     {
         $this->edit(null, 'tags', [], ['moments', 'Year 9']);
         $more = [];
-        foreach (['Trusses 10' => ['moments', 'Year 10'], 'Trusses 9' => ['moments', 'Year 9'], 'Beams' => array_map(static fn (int $n): string => "tag {$n}", range(1, 12))] as $title => $tags) {
+        foreach (
+            [
+                'Trusses 10' => ['moments', 'Year 10'],
+                'Trusses 9' => ['moments', 'Year 9'],
+                'Beams' => array_map(static fn (int $n): string => "tag {$n}", range(1, 12)),
+            ] as $title => $tags
+        ) {
             $this->travel(1)->minutes();
             $more[$title] = app(MakePlan::class)->empty($this->teacher(), $title);
             $more[$title]->update(['tags' => $tags]);
         }
         $titles = function (string $query): array {
-            preg_match_all('#<h2><a href="[^"]*">([^<]+)</a>#', (string) $this->get("/plans?{$query}")->assertOk()->getContent(), $found);
+            preg_match_all(
+                '#<h2><a href="[^"]*">([^<]+)</a>#',
+                (string) $this->get("/plans?{$query}")
+                    ->assertOk()
+                    ->getContent(),
+                $found,
+            );
 
             return $found[1];
         };
@@ -107,19 +124,37 @@ final class PlanTest extends CragTestCase
     public function test_every_field_of_a_prompt_is_saved(): void
     {
         $prompt = $this->add('');
-        $question = ['id' => 'q1', 'kind' => 'number', 'words' => 'F =', 'spot' => ['page' => 0, 'x' => 100, 'y' => 100, 'w' => 200], 'right' => '80 N', 'tolerance' => ['kind' => 'none', 'most' => ''], 'form' => ['kind' => 'any', 'digits' => 0], 'own_unit' => false];
+        $question = [
+            'id' => 'q1',
+            'kind' => 'number',
+            'words' => 'F =',
+            'spot' => ['page' => 0, 'x' => 100, 'y' => 100, 'w' => 200],
+            'right' => '80 N',
+            'tolerance' => ['kind' => 'none', 'most' => ''],
+            'form' => ['kind' => 'any', 'digits' => 0],
+            'own_unit' => false,
+        ];
         $fields = [
-            'words' => 'What force?', 'questions' => [$question], 'points' => 2.5, 'minutes' => 8, 'skills' => ['moments'],
+            'words' => 'What force?',
+            'questions' => [$question],
+            'points' => 2.5,
+            'minutes' => 8,
+            'skills' => ['moments'],
             'tray' => ['kind' => 'starter', 'tools' => ['pen', 'eraser', 'move', 'text']],
             'look_for' => ['steps' => ['draws it'], 'words' => [], 'slips' => ['adds']],
             'asks' => ['Which way? | up; *down | 20 s', 'How sure? | sure'],
-            'aspects' => [['name' => 'Method', 'levels' => ['none', 'some', 'complete']], ['name' => 'Answer', 'levels' => []]],
+            'aspects' => [
+                ['name' => 'Method', 'levels' => ['none', 'some', 'complete']],
+                ['name' => 'Answer', 'levels' => []],
+            ],
         ];
         foreach ($fields as $field => $value) {
             $this->edit($prompt, $field, $prompt->refresh()->value()->toArray()[$field], $value)->assertOk();
         }
         self::assertEquals($fields, $prompt->refresh()->value()->toArray());
-        $told = $this->getJson("/plan/{$this->plan->id}/state")->assertOk()->json('prompts.0');
+        $told = $this->getJson("/plan/{$this->plan->id}/state")
+            ->assertOk()
+            ->json('prompts.0');
         self::assertEquals($fields, array_intersect_key($told, $fields));
     }
 
@@ -138,7 +173,9 @@ final class PlanTest extends CragTestCase
     {
         $prompt = $this->add('Stays.');
         $before = $prompt->value()->toArray();
-        $this->edit($prompt, $field, $before[$field] ?? null, $to)->assertUnprocessable()->assertJsonStructure(['message']);
+        $this->edit($prompt, $field, $before[$field] ?? null, $to)
+            ->assertUnprocessable()
+            ->assertJsonStructure(['message']);
         self::assertEquals($before, $prompt->refresh()->value()->toArray());
     }
 
@@ -148,14 +185,36 @@ final class PlanTest extends CragTestCase
         $asks = ['Which way? | up; *down', 'How far? | 3 m | soon', 'How heavy? | 80 N | 20 s', '| | | |'];
         $answer = $this->edit($prompt, 'asks', [], $asks)->assertUnprocessable();
         self::assertSame([1, 3], $answer->json('lines'));
-        self::assertSame('“How far? | 3 m | soon”: A time is written like 20 s or 2 min. “| | | |”: There are too many bars: words | answer | time is all that a line holds.', $answer->json('message'));
-        $aspects = [['name' => 'Method', 'levels' => []], ['name' => 'method', 'levels' => []], ['name' => 'Answer', 'levels' => ['one']]];
+        self::assertSame(
+            '“How far? | 3 m | soon”: A time is written like 20 s or 2 min. “| | | |”: There are too many bars: words | answer | time is all that a line holds.',
+            $answer->json('message'),
+        );
+        $aspects = [
+            ['name' => 'Method', 'levels' => []],
+            ['name' => 'method', 'levels' => []],
+            ['name' => 'Answer', 'levels' => ['one']],
+        ];
         self::assertSame([1, 2], $this->edit($prompt, 'aspects', [], $aspects)->json('lines'));
         $many = array_fill(0, 22, 'Ready? | sure');
-        self::assertSame(['There is room for 20 lines.', [20, 21]], [$this->edit($prompt, 'asks', [], $many)->json('message'), $this->edit($prompt, 'asks', [], $many)->json('lines')]);
-        self::assertSame('Points are whole or half, from 0 to 100.', $this->edit($prompt, 'points', null, 1000)->json('message'));
-        self::assertSame('A plan needs a title.', $this->edit(null, 'title', $this->plan->title, " \n")->assertUnprocessable()->json('message'));
-        self::assertSame('The words of a prompt can be 2000 characters long; these are 30001.', $this->edit($prompt, 'words', 'Balance it', str_repeat('Lever ', 5000).'!')->json('message'));
+        self::assertSame(
+            ['There is room for 20 lines.', [20, 21]],
+            [
+                $this->edit($prompt, 'asks', [], $many)->json('message'),
+                $this->edit($prompt, 'asks', [], $many)->json('lines'),
+            ],
+        );
+        self::assertSame(
+            'Points are whole or half, from 0 to 100.',
+            $this->edit($prompt, 'points', null, 1000)->json('message'),
+        );
+        self::assertSame(
+            'A plan needs a title.',
+            $this->edit(null, 'title', $this->plan->title, " \n")->assertUnprocessable()->json('message'),
+        );
+        self::assertSame(
+            'The words of a prompt can be 2000 characters long; these are 30001.',
+            $this->edit($prompt, 'words', 'Balance it', str_repeat('Lever ', 5000).'!')->json('message'),
+        );
         self::assertSame([[], []], [$prompt->refresh()->value()->asks, $prompt->value()->toArray()['aspects']]);
     }
 
@@ -163,14 +222,19 @@ final class PlanTest extends CragTestCase
     {
         $prompt = $this->add('');
         $this->edit($prompt, 'words', '', 'Draw {a: 9..2}.')->assertOk();
-        self::assertStringContainsString('neither a range', (string) $this->getJson("/plan/{$this->plan->id}/state")->json('prompts.0.problems.0'));
+        self::assertStringContainsString(
+            'neither a range',
+            (string) $this->getJson("/plan/{$this->plan->id}/state")->json('prompts.0.problems.0'),
+        );
     }
 
     public function test_two_pages_do_not_overwrite_each_other(): void
     {
         $prompt = $this->add('Before');
         $this->edit($prompt, 'words', 'Before', 'Theirs')->assertOk();
-        $this->edit($prompt, 'words', 'Before', 'Mine')->assertStatus(409)->assertJson(['field' => 'words', 'present' => 'Theirs']);
+        $this->edit($prompt, 'words', 'Before', 'Mine')
+            ->assertStatus(409)
+            ->assertJson(['field' => 'words', 'present' => 'Theirs']);
         $this->edit($prompt, 'minutes', null, 5)->assertOk();
         $this->edit($prompt, 'words', 'Theirs', 'Mine')->assertOk();
         self::assertSame(['Mine', 5], [$prompt->refresh()->words, $prompt->value()->minutes]);
@@ -226,10 +290,20 @@ final class PlanTest extends CragTestCase
         $prompt = $this->add('One');
         $this->edit($prompt, 'words', 'One', 'Mine');
         $this->plan->teachers()->attach($this->teacher('a-colleague'));
-        $this->asTeacher('a-colleague')->postJson("/plan/{$this->plan->id}/prompt/{$prompt->id}/edits", ['field' => 'words', 'from' => 'Mine', 'to' => 'Theirs'])->assertOk();
-        $this->asTeacher()->postJson("/plan/{$this->plan->id}/step", ['again' => false])->assertStatus(409);
+        $this->asTeacher('a-colleague')
+            ->postJson("/plan/{$this->plan->id}/prompt/{$prompt->id}/edits", [
+                'field' => 'words',
+                'from' => 'Mine',
+                'to' => 'Theirs',
+            ])
+            ->assertOk();
+        $this->asTeacher()
+            ->postJson("/plan/{$this->plan->id}/step", ['again' => false])
+            ->assertStatus(409);
         self::assertSame('Theirs', $prompt->refresh()->words);
-        $this->asTeacher('a-colleague')->postJson("/plan/{$this->plan->id}/step", ['again' => false])->assertOk();
+        $this->asTeacher('a-colleague')
+            ->postJson("/plan/{$this->plan->id}/step", ['again' => false])
+            ->assertOk();
         self::assertSame('Mine', $prompt->refresh()->words);
     }
 
@@ -238,7 +312,11 @@ final class PlanTest extends CragTestCase
         $this->add('One');
         $copyLink = "/plan-link/{$this->plan->id}/{$this->plan->copy_key}";
         $editLink = "/plan-link/{$this->plan->id}/{$this->plan->edit_key}";
-        $this->asTeacher('a-colleague')->get($copyLink)->assertOk()->assertSee('Levers')->assertDontSee('Work on it together');
+        $this->asTeacher('a-colleague')
+            ->get($copyLink)
+            ->assertOk()
+            ->assertSee('Levers')
+            ->assertDontSee('Work on it together');
         $this->post($copyLink, ['how' => 'edit']);
         self::assertFalse($this->teacher('a-colleague')->mayEdit($this->plan));
         self::assertSame(1, $this->teacher('a-colleague')->plans()->count());
@@ -254,7 +332,23 @@ final class PlanTest extends CragTestCase
     /** @return iterable<string, array{string}> */
     public static function ready(): iterable
     {
-        foreach (['squared', 'tools', 'sketch', 'three-two-one', 'snapshot', 'odd-one', 'slip', 'agree', 'order', 'times', 'fractions', 'linear', 'moments'] as $key) {
+        foreach (
+            [
+                'squared',
+                'tools',
+                'sketch',
+                'three-two-one',
+                'snapshot',
+                'odd-one',
+                'slip',
+                'agree',
+                'order',
+                'times',
+                'fractions',
+                'linear',
+                'moments',
+            ] as $key
+        ) {
             yield $key => [$key];
         }
     }
@@ -263,7 +357,9 @@ final class PlanTest extends CragTestCase
     public function test_every_ready_made_prompt_can_be_put_in(string $key): void
     {
         self::assertArrayHasKey($key, app(ReadyPrompts::class)->all());
-        $added = $this->postJson("/plan/{$this->plan->id}/prompts", ['ready' => $key, 'after' => null])->assertOk()->json('added');
+        $added = $this->postJson("/plan/{$this->plan->id}/prompts", ['ready' => $key, 'after' => null])
+            ->assertOk()
+            ->json('added');
         $prompt = Prompt::query()->findOrFail($added);
         self::assertSame([], $prompt->value()->problems());
         if ($key !== 'squared') {
@@ -273,11 +369,18 @@ final class PlanTest extends CragTestCase
         self::assertNotEmpty($pages->pages);
         foreach (range(0, 5) as $n) {
             $mine = $prompt->value()->forStudent('seed', $n);
-            self::assertStringNotContainsString(':', implode('', preg_match_all('/\{[^}]*\}/', $mine->words, $found) > 0 ? $found[0] : []));
+            self::assertStringNotContainsString(
+                ':',
+                implode('', preg_match_all('/\{[^}]*\}/', $mine->words, $found) > 0 ? $found[0] : []),
+            );
             foreach ($mine->questions as $question) {
                 if ($question->asked->hasKey()) {
                     // The key is written as a decimal where it is a short one, whatever form is asked for.
-                    self::assertContains($question->compare($question->asked->key())?->outcome->value, ['right', 'other-form'], $question->asked->key());
+                    self::assertContains(
+                        $question->compare($question->asked->key())?->outcome->value,
+                        ['right', 'other-form'],
+                        $question->asked->key(),
+                    );
                 }
             }
         }
@@ -285,24 +388,41 @@ final class PlanTest extends CragTestCase
 
     public function test_every_ready_made_prompt_is_tried_here(): void
     {
-        self::assertEqualsCanonicalizing(array_column(iterator_to_array(self::ready()), 0), array_keys(app(ReadyPrompts::class)->all()));
-        $this->postJson("/plan/{$this->plan->id}/prompts", ['ready' => 'nonsense', 'after' => null])->assertUnprocessable();
+        self::assertEqualsCanonicalizing(
+            array_column(iterator_to_array(self::ready()), 0),
+            array_keys(app(ReadyPrompts::class)->all()),
+        );
+        $this->postJson("/plan/{$this->plan->id}/prompts", [
+            'ready' => 'nonsense',
+            'after' => null,
+        ])->assertUnprocessable();
     }
 
     public function test_what_is_drawn_stands_on_the_prompts_canvas_and_in_its_picture(): void
     {
         $prompt = $this->add('');
-        $canvas = $this->getJson("/plan/{$this->plan->id}/prompt/{$prompt->id}/canvas")->assertOk()->json('canvas');
+        $canvas = $this->getJson("/plan/{$this->plan->id}/prompt/{$prompt->id}/canvas")
+            ->assertOk()
+            ->json('canvas');
         $before = $this->plan->refresh()->edit_count;
-        $answer = $this->postJson("/plan/{$this->plan->id}/operations", ['canvas' => $canvas, 'operations' => [['layer' => 'lead'] + $this->stroke(), $this->stroke('a-students-ink-here')]])->assertOk();
+        $answer = $this->postJson("/plan/{$this->plan->id}/operations", [
+            'canvas' => $canvas,
+            'operations' => [['layer' => 'lead'] + $this->stroke(), $this->stroke('a-students-ink-here')],
+        ])->assertOk();
         self::assertCount(1, (array) $answer->json('accepted'));
         self::assertCount(1, (array) $answer->json('refused'));
         self::assertGreaterThan($before, $this->plan->refresh()->edit_count);
         self::assertCount(1, app(TakesDrawing::class)->of($prompt)->pages[0]->placings);
         $picture = $this->get("/plan/{$this->plan->id}/prompt/{$prompt->id}/picture.png")->assertOk();
         self::assertSame(320, (getimagesizefromstring((string) $picture->getContent()) ?: [0])[0]);
-        self::assertCount(1, (array) $this->getJson("/plan/{$this->plan->id}/canvas/{$canvas}/log?after=0")->json('operations'));
-        self::assertCount(0, (array) $this->getJson("/plan/{$this->plan->id}/canvas/{$canvas}/log?after=1")->json('operations'));
+        self::assertCount(
+            1,
+            (array) $this->getJson("/plan/{$this->plan->id}/canvas/{$canvas}/log?after=0")->json('operations'),
+        );
+        self::assertCount(
+            0,
+            (array) $this->getJson("/plan/{$this->plan->id}/canvas/{$canvas}/log?after=1")->json('operations'),
+        );
     }
 
     public function test_a_plan_has_room_for_so_many_prompts(): void
@@ -315,7 +435,12 @@ final class PlanTest extends CragTestCase
     {
         $sequence = $this->plan->refresh()->sequence;
 
-        return app(EditPlan::class)->add($this->plan, $this->teacher(), PreparedPrompt::saying($words), $sequence === [] ? null : end($sequence));
+        return app(EditPlan::class)->add(
+            $this->plan,
+            $this->teacher(),
+            PreparedPrompt::saying($words),
+            $sequence === [] ? null : end($sequence),
+        );
     }
 
     /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */

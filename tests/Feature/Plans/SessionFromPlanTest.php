@@ -42,11 +42,17 @@ final class SessionFromPlanTest extends CragTestCase
         $session = $this->start();
         $prompt = $session->prompt()->firstOrFail();
         self::assertSame(2, $session->prompts()->count());
-        self::assertSame(['pen', 'eraser'], array_map(static fn ($tool): string => $tool->value, $prompt->trayInForce()->now->tools));
+        self::assertSame(
+            ['pen', 'eraser'],
+            array_map(static fn ($tool): string => $tool->value, $prompt->trayInForce()->now->tools),
+        );
         [$seat] = $this->seat($session);
         $scene = $this->canvasOf($seat)->scene();
         self::assertCount(2, $scene->pages);
-        self::assertSame(['lead', 'pieces'], array_map(static fn ($placed): string => $placed->layer->value, array_values($scene->placed)));
+        self::assertSame(
+            ['lead', 'pieces'],
+            array_map(static fn ($placed): string => $placed->layer->value, array_values($scene->placed)),
+        );
         // The picture is the session's own: the plan may be deleted.
         $asset = (string) $scene->backdrop()->asset;
         $this->delete("/plan/{$this->plan->id}");
@@ -58,7 +64,10 @@ final class SessionFromPlanTest extends CragTestCase
     {
         $this->add(PreparedPrompt::saying('Weigh {num: 2..9} g'));
         foreach (['start', 'try'] as $page) {
-            $this->get("/plan/{$this->plan->id}/{$page}")->assertOk()->assertSee('Mend this before the class sees it')->assertSee('Prompt 1: “num” is too long');
+            $this->get("/plan/{$this->plan->id}/{$page}")
+                ->assertOk()
+                ->assertSee('Mend this before the class sees it')
+                ->assertSee('Prompt 1: “num” is too long');
         }
         [$seat] = $this->seat($this->start());
         self::assertSame('Weigh … g', $this->canvasOf($seat)->prompt->forSeat($seat)->words);
@@ -70,8 +79,13 @@ final class SessionFromPlanTest extends CragTestCase
         $session = $this->start();
         $next = $session->prompts()->where('n', 2)->firstOrFail();
         $this->post("/desk/{$session->id}/screen", ['view' => 'prompt']);
-        $this->asScreen($session)->get("/screen/{$session->id}")->assertOk()->assertSee("prompt/{$session->prompt_id}.svg");
-        $svg = (string) $this->get("/screen/{$session->id}/prompt/{$session->prompt_id}.svg")->assertOk()->getContent();
+        $this->asScreen($session)
+            ->get("/screen/{$session->id}")
+            ->assertOk()
+            ->assertSee("prompt/{$session->prompt_id}.svg");
+        $svg = (string) $this->get("/screen/{$session->id}/prompt/{$session->prompt_id}.svg")
+            ->assertOk()
+            ->getContent();
         self::assertStringContainsString('data:image/', $svg);
         $this->get("/screen/{$session->id}/prompt/{$next->id}.svg")->assertNotFound();
     }
@@ -91,7 +105,9 @@ final class SessionFromPlanTest extends CragTestCase
         $words = [];
         foreach (['Ada', 'Ivo', 'Mei', 'Tor'] as $name) {
             [$seat, $token] = $this->seat($session, $name);
-            $told = $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->assertOk();
+            $told = $this->asStudent($seat, $token)
+                ->getJson("/seat/{$seat->id}/canvas")
+                ->assertOk();
             $again = $this->getJson("/seat/{$seat->id}/canvas")->json('prompt.words');
             self::assertSame($words[] = $told->json('prompt.words'), $again);
             self::assertMatchesRegularExpression('/^What is \d × \d\?$/', (string) $told->json('prompt.words'));
@@ -101,7 +117,9 @@ final class SessionFromPlanTest extends CragTestCase
         self::assertCount(4, array_unique($words));
         $heard = implode('', $this->published->on("room.{$session->id}"));
         self::assertStringNotContainsString('2..9', $heard);
-        $this->asTeacher()->get("/desk/{$session->id}")->assertSee('What is a × b?');
+        $this->asTeacher()
+            ->get("/desk/{$session->id}")
+            ->assertSee('What is a × b?');
     }
 
     public function test_answers_are_taken_and_compared_with_the_students_own_key(): void
@@ -109,7 +127,13 @@ final class SessionFromPlanTest extends CragTestCase
         $this->add($this->variant());
         $session = $this->start();
         [$seat, $token] = $this->seat($session);
-        preg_match('/(\d) × (\d)/', (string) $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->json('prompt.words'), $found);
+        preg_match(
+            '/(\d) × (\d)/',
+            (string) $this->asStudent($seat, $token)
+                ->getJson("/seat/{$seat->id}/canvas")
+                ->json('prompt.words'),
+            $found,
+        );
         $right = (int) ($found[1] ?? 0) * (int) ($found[2] ?? 0);
         $this->answer($seat, $token, 'q1', (string) ($right + 1))->assertJsonCount(1, 'accepted');
         $this->assertAnswer($seat, 'wrong');
@@ -141,10 +165,21 @@ final class SessionFromPlanTest extends CragTestCase
         $this->answer($seat, $token, 'q1', '12');
         $canvas = $this->canvasOf($seat);
         $answer = $canvas->operations()->where('kind', 'answer')->firstOrFail();
-        $undo = ['id' => 'undo-the-answer', 'kind' => 'withdraw', 'layer' => 'student', 'at' => 1, 'body' => ['target' => $answer->op_id]];
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$undo]])->assertJsonCount(1, 'refused');
+        $undo = [
+            'id' => 'undo-the-answer',
+            'kind' => 'withdraw',
+            'layer' => 'student',
+            'at' => 1,
+            'body' => ['target' => $answer->op_id],
+        ];
+        $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$undo]])
+            ->assertJsonCount(1, 'refused');
         $strokes = array_map(fn (): array => $this->stroke(), range(1, 60));
-        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => $strokes])->assertJsonCount(60, 'accepted');
+        $this->postJson("/seat/{$seat->id}/operations", [
+            'canvas' => $canvas->id,
+            'operations' => $strokes,
+        ])->assertJsonCount(60, 'accepted');
         $opened = $this->getJson("/seat/{$seat->id}/canvas")->assertOk();
         self::assertGreaterThan(50, $opened->json('n'));
         self::assertSame([['question' => 'q1', 'value' => '12']], $opened->json('scene.answers'));
@@ -155,7 +190,11 @@ final class SessionFromPlanTest extends CragTestCase
         $this->post('/start', ['name' => 'Ms Okafor-Lind', 'title' => 'Frames'])->assertRedirect();
         $session = LiveSession::query()->latest('id')->firstOrFail();
         $plan = $session->plan()->firstOrFail();
-        $hand = fn (string $words, string $place) => $this->post("/desk/{$session->id}/hand-out", ['words' => $words, 'backdrop' => 'squared', 'place' => $place])->assertOk();
+        $hand = fn (string $words, string $place) => $this->post("/desk/{$session->id}/hand-out", [
+            'words' => $words,
+            'backdrop' => 'squared',
+            'place' => $place,
+        ])->assertOk();
         $hand('First', 'under');
         $hand('Second', 'next');
         $hand('Second, put better', 'under');
@@ -177,22 +216,42 @@ final class SessionFromPlanTest extends CragTestCase
         $this->add($this->variant());
         $this->asTeacher();
         $canvas = $this->getJson("/plan/{$this->plan->id}/prompt/{$prompt->id}/canvas")->json('canvas');
-        $this->postJson("/plan/{$this->plan->id}/operations", ['canvas' => $canvas, 'operations' => [['layer' => 'lead'] + $this->stroke()]]);
+        $this->postJson("/plan/{$this->plan->id}/operations", [
+            'canvas' => $canvas,
+            'operations' => [['layer' => 'lead'] + $this->stroke()],
+        ]);
         self::assertSame('One', $session->prompt()->firstOrFail()->words);
         self::assertSame($session->id, $this->getJson("/plan/{$this->plan->id}/state")->json('running.0.id'));
-        $this->postJson("/plan/{$this->plan->id}/follow/{$session->id}")->assertOk()->assertJson(['changed' => 2]);
-        self::assertSame(['First', 'What is {a: 2..9} × {b: 2..9; b ≠ a}?'], $session->prompts()->pluck('words')->all());
-        self::assertCount(1, array_filter($this->canvasOf($begun)->scene()->placed, static fn ($placed): bool => $placed->layer === Layer::Student));
+        $this->postJson("/plan/{$this->plan->id}/follow/{$session->id}")
+            ->assertOk()
+            ->assertJson(['changed' => 2]);
+        self::assertSame(
+            ['First', 'What is {a: 2..9} × {b: 2..9; b ≠ a}?'],
+            $session->prompts()->pluck('words')->all(),
+        );
+        self::assertCount(
+            1,
+            array_filter(
+                $this->canvasOf($begun)->scene()->placed,
+                static fn ($placed): bool => $placed->layer === Layer::Student,
+            ),
+        );
         self::assertCount(1, $this->canvasOf($blank)->scene()->placed);
         $this->postJson("/plan/{$this->plan->id}/follow/{$session->id}")->assertJson(['changed' => 0]);
     }
 
     public function test_a_plan_says_that_a_session_is_behind_only_when_it_is(): void
     {
-        [$one, $two, $three] = array_map(fn (string $words): Prompt => $this->add(PreparedPrompt::saying($words)), ['One', 'Two', 'Three']);
+        [$one, $two, $three] = array_map(fn (string $words): Prompt => $this->add(PreparedPrompt::saying($words)), [
+            'One',
+            'Two',
+            'Three',
+        ]);
         $session = $this->start();
         $behind = fn (): bool => $this->getJson("/plan/{$this->plan->id}/state")->json('running.0.behind');
-        $follow = fn (): int => $this->postJson("/plan/{$this->plan->id}/follow/{$session->id}")->assertOk()->json('changed');
+        $follow = fn (): int => $this->postJson("/plan/{$this->plan->id}/follow/{$session->id}")
+            ->assertOk()
+            ->json('changed');
         $edit = app(EditPlan::class);
         self::assertFalse($behind(), 'nothing has changed yet');
         $edit->set($this->plan, $this->teacher(), $two, 'words', 'Two', 'Second');
@@ -219,7 +278,9 @@ final class SessionFromPlanTest extends CragTestCase
     {
         $session = $this->start();
         $this->plan->teachers()->attach($this->teacher('a-colleague'));
-        $this->asTeacher('a-colleague')->postJson("/plan/{$this->plan->id}/follow/{$session->id}")->assertForbidden();
+        $this->asTeacher('a-colleague')
+            ->postJson("/plan/{$this->plan->id}/follow/{$session->id}")
+            ->assertForbidden();
     }
 
     public function test_a_plan_is_tried_in_a_session_that_stands_in_no_list(): void
@@ -230,7 +291,10 @@ final class SessionFromPlanTest extends CragTestCase
         $seated = $this->get("/plan/{$this->plan->id}/try/{$session->id}")->assertRedirect();
         $seat = $session->seats()->firstOrFail();
         $token = $seated->getCookie(Seat::cookieFor($session->id))?->getValue();
-        $this->asStudent($seat, (string) $token)->get("/seat/{$seat->id}")->assertOk()->assertHeader('X-Frame-Options', 'SAMEORIGIN');
+        $this->asStudent($seat, (string) $token)
+            ->get("/seat/{$seat->id}")
+            ->assertOk()
+            ->assertHeader('X-Frame-Options', 'SAMEORIGIN');
         $this->asTeacher()->get('/plans')->assertDontSee($session->join_code);
         $this->get('/')->assertDontSee(route('desk', $session));
         self::assertNull($this->plan->refresh()->used_at);
@@ -240,10 +304,14 @@ final class SessionFromPlanTest extends CragTestCase
         // After a day it is forgotten, when the next plan is tried.
         $this->travel(25)->hours();
         $other = app(MakePlan::class)->empty($this->teacher(), 'Frames');
-        $this->asTeacher()->get("/plan/{$other->id}/try")->assertOk();
+        $this->asTeacher()
+            ->get("/plan/{$other->id}/try")
+            ->assertOk();
         self::assertNull(LiveSession::query()->find($session->id));
         [$other, $otherToken] = $this->seat($this->newSession());
-        $this->asStudent($other, $otherToken)->get("/seat/{$other->id}")->assertHeader('X-Frame-Options', 'DENY');
+        $this->asStudent($other, $otherToken)
+            ->get("/seat/{$other->id}")
+            ->assertHeader('X-Frame-Options', 'DENY');
     }
 
     public function test_a_teacher_without_a_name_gives_one_first(): void
@@ -259,8 +327,12 @@ final class SessionFromPlanTest extends CragTestCase
 
     public function test_a_class_is_started_with_what_it_was_last_started_with(): void
     {
-        $roster = $this->teacher()->rosters()->create(['name' => '9B']);
-        $this->get("/plan/{$this->plan->id}/start")->assertOk()->assertSee('9B');
+        $roster = $this->teacher()
+            ->rosters()
+            ->create(['name' => '9B']);
+        $this->get("/plan/{$this->plan->id}/start")
+            ->assertOk()
+            ->assertSee('9B');
         $this->post("/plan/{$this->plan->id}/start", ['roster' => $roster->id, 'tray' => 'starter'])->assertRedirect();
         $this->post("/plan/{$this->plan->id}/start", ['roster' => $roster->id])->assertRedirect();
         $session = LiveSession::query()->latest('id')->firstOrFail();
@@ -271,7 +343,9 @@ final class SessionFromPlanTest extends CragTestCase
 
     private function start(): LiveSession
     {
-        $this->asTeacher()->post("/plan/{$this->plan->id}/start")->assertRedirect();
+        $this->asTeacher()
+            ->post("/plan/{$this->plan->id}/start")
+            ->assertRedirect();
 
         return LiveSession::query()->where('plan_id', $this->plan->id)->latest('id')->firstOrFail();
     }
@@ -280,15 +354,27 @@ final class SessionFromPlanTest extends CragTestCase
     {
         $sequence = $this->plan->refresh()->sequence;
 
-        return app(EditPlan::class)->add($this->plan, $this->teacher(), $prepared, $sequence === [] ? null : end($sequence));
+        return app(EditPlan::class)->add(
+            $this->plan,
+            $this->teacher(),
+            $prepared,
+            $sequence === [] ? null : end($sequence),
+        );
     }
 
     private function variant(): PreparedPrompt
     {
-        return new PreparedPrompt(PlanPrompt::read(new Fields([
-            'words' => 'What is {a: 2..9} × {b: 2..9; b ≠ a}?',
-            'questions' => [['id' => 'q1', 'kind' => 'number', 'words' => '', 'spot' => null, 'right' => '{a*b}']],
-        ])), PromptPages::blank());
+        return new PreparedPrompt(
+            PlanPrompt::read(
+                new Fields([
+                    'words' => 'What is {a: 2..9} × {b: 2..9; b ≠ a}?',
+                    'questions' => [
+                        ['id' => 'q1', 'kind' => 'number', 'words' => '', 'spot' => null, 'right' => '{a*b}'],
+                    ],
+                ]),
+            ),
+            PromptPages::blank(),
+        );
     }
 
     /** Two pages, one with a picture under a line and a piece; a second prompt after it. */
@@ -296,14 +382,44 @@ final class SessionFromPlanTest extends CragTestCase
     {
         $picture = UploadedFile::fake()->image('sheet.png', 40, 30);
         $asset = app(StorePicture::class)($this->plan, $picture->getPathname());
-        $line = ['type' => 'line', 'x' => 0, 'y' => 0, 'w' => 500, 'h' => 500, 'colour' => '#25323b', 'width' => 20, 'filled' => false];
-        $this->add(new PreparedPrompt(
-            PlanPrompt::read(new Fields(['words' => 'Fill it in.', 'tray' => ['kind' => 'custom', 'tools' => ['pen', 'eraser']]])),
-            PromptPages::read([
-                ['backdrop' => Backdrop::picture($asset->id)->toArray(), 'objects' => [['object' => $line], ['object' => ['type' => 'piece', 'alt' => 'A rod', 'locked' => false, 'stack' => false, 'of' => $line]]]],
-                (new PromptPage(Backdrop::blank()))->toArray(),
-            ]),
-        ));
+        $line = [
+            'type' => 'line',
+            'x' => 0,
+            'y' => 0,
+            'w' => 500,
+            'h' => 500,
+            'colour' => '#25323b',
+            'width' => 20,
+            'filled' => false,
+        ];
+        $this->add(
+            new PreparedPrompt(
+                PlanPrompt::read(
+                    new Fields([
+                        'words' => 'Fill it in.',
+                        'tray' => ['kind' => 'custom', 'tools' => ['pen', 'eraser']],
+                    ]),
+                ),
+                PromptPages::read([
+                    [
+                        'backdrop' => Backdrop::picture($asset->id)->toArray(),
+                        'objects' => [
+                            ['object' => $line],
+                            [
+                                'object' => [
+                                    'type' => 'piece',
+                                    'alt' => 'A rod',
+                                    'locked' => false,
+                                    'stack' => false,
+                                    'of' => $line,
+                                ],
+                            ],
+                        ],
+                    ],
+                    (new PromptPage(Backdrop::blank()))->toArray(),
+                ]),
+            ),
+        );
 
         return PreparedPrompt::saying('And now?');
     }
@@ -311,13 +427,22 @@ final class SessionFromPlanTest extends CragTestCase
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function answer(Seat $seat, string $token, string $question, mixed $value): TestResponse
     {
-        $operation = ['id' => 'answer-'.bin2hex(random_bytes(6)), 'kind' => 'answer', 'layer' => 'student', 'at' => 1_700_000_000_000, 'body' => ['question' => $question, 'value' => $value]];
+        $operation = [
+            'id' => 'answer-'.bin2hex(random_bytes(6)),
+            'kind' => 'answer',
+            'layer' => 'student',
+            'at' => 1_700_000_000_000,
+            'body' => ['question' => $question, 'value' => $value],
+        ];
 
         return $this->appendAs($seat, $token, $operation)->assertOk();
     }
 
     private function assertAnswer(Seat $seat, string $outcome): void
     {
-        $this->asTeacher()->get("/desk/{$seat->live_session_id}/canvas/{$this->canvasOf($seat)->id}/answers")->assertOk()->assertSee("data-outcome=\"{$outcome}\"", false);
+        $this->asTeacher()
+            ->get("/desk/{$seat->live_session_id}/canvas/{$this->canvasOf($seat)->id}/answers")
+            ->assertOk()
+            ->assertSee("data-outcome=\"{$outcome}\"", false);
     }
 }

@@ -25,8 +25,11 @@ final class JoinTest extends CragTestCase
     #[TestWith(['', 'Bridges', 'name'])]
     #[TestWith(["\u{200b}", 'Bridges', 'name'])]
     #[TestWith(['Ms Okafor-Lind', '', 'title'])]
-    public function test_starting_without_what_is_needed_says_what_is_missing(string $name, string $title, string $field): void
-    {
+    public function test_starting_without_what_is_needed_says_what_is_missing(
+        string $name,
+        string $title,
+        string $field,
+    ): void {
         $this->post('/start', ['name' => $name, 'title' => $title])->assertSessionHasErrors($field);
         self::assertSame(0, LiveSession::query()->count());
     }
@@ -45,8 +48,12 @@ final class JoinTest extends CragTestCase
     {
         $session = $this->newSession();
         [$seat, $token] = $this->seat($session);
-        $this->asStudent($seat, $token)->get("/join/{$session->join_code}")->assertRedirect("/seat/{$seat->id}");
-        $this->asStudent($seat, $token)->post('/join', ['code' => $session->join_code, 'name' => 'Another'])->assertRedirect("/seat/{$seat->id}");
+        $this->asStudent($seat, $token)
+            ->get("/join/{$session->join_code}")
+            ->assertRedirect("/seat/{$seat->id}");
+        $this->asStudent($seat, $token)
+            ->post('/join', ['code' => $session->join_code, 'name' => 'Another'])
+            ->assertRedirect("/seat/{$seat->id}");
         self::assertSame(1, Seat::query()->count());
     }
 
@@ -62,8 +69,12 @@ final class JoinTest extends CragTestCase
     #[TestWith(['CCCCCC', 'No session has the code'])]
     public function test_a_wrong_code_gets_a_helpful_answer(string $code, string $says): void
     {
-        $this->get('/join?code='.$code)->assertOk()->assertSee($says);
-        $this->followingRedirects()->post('/join', ['code' => $code, 'name' => 'Tamsin'])->assertSee($says);
+        $this->get('/join?code='.$code)
+            ->assertOk()
+            ->assertSee($says);
+        $this->followingRedirects()
+            ->post('/join', ['code' => $code, 'name' => 'Tamsin'])
+            ->assertSee($says);
         self::assertSame(0, Seat::query()->count());
     }
 
@@ -71,8 +82,12 @@ final class JoinTest extends CragTestCase
     {
         $session = $this->newSession();
         app(EndSession::class)($session);
-        $this->get("/join/{$session->join_code}")->assertOk()->assertSee('has ended');
-        $this->followingRedirects()->post('/join', ['code' => $session->join_code, 'name' => 'Tamsin'])->assertSee('has ended');
+        $this->get("/join/{$session->join_code}")
+            ->assertOk()
+            ->assertSee('has ended');
+        $this->followingRedirects()
+            ->post('/join', ['code' => $session->join_code, 'name' => 'Tamsin'])
+            ->assertSee('has ended');
         self::assertSame(0, Seat::query()->count());
     }
 
@@ -101,13 +116,17 @@ final class JoinTest extends CragTestCase
     public function test_thirty_classes_begin_at_nine_behind_one_address(): void
     {
         for ($i = 0; $i < 30; $i++) {
-            $this->visitor("teacher {$i}")->post('/start', ['name' => "T{$i}", 'title' => "Class {$i}"])->assertRedirectContains('/desk/');
+            $this->visitor("teacher {$i}")
+                ->post('/start', ['name' => "T{$i}", 'title' => "Class {$i}"])
+                ->assertRedirectContains('/desk/');
         }
         $sessions = LiveSession::query()->pluck('join_code')->all();
         self::assertCount(30, $sessions);
         foreach (range(1, 12) as $n) {
             foreach ($sessions as $k => $code) {
-                $this->visitor("student {$n} of {$k}")->post('/join', ['code' => $code, 'name' => "S{$n}"])->assertRedirectContains('/seat/');
+                $this->visitor("student {$n} of {$k}")
+                    ->post('/join', ['code' => $code, 'name' => "S{$n}"])
+                    ->assertRedirectContains('/seat/');
             }
         }
     }
@@ -119,24 +138,39 @@ final class JoinTest extends CragTestCase
         for ($i = 0; $i < 200; $i++) {
             // However the code is typed, and with a new cookie each time.
             $typed = $i % 2 === 0 ? $session->join_code : ' '.strtolower($session->code()->spaced());
-            $in += $this->visitor("fresh {$i}")->post('/join', ['code' => $typed, 'name' => "X{$i}"])->isRedirect() ? 1 : 0;
+            $in += $this->visitor("fresh {$i}")
+                ->post('/join', ['code' => $typed, 'name' => "X{$i}"])
+                ->isRedirect()
+                ? 1
+                : 0;
         }
         self::assertSame(120, $in);
         self::assertSame(120, $session->seats()->count());
-        $this->asNobody()->post('/start', ['name' => 'T', 'title' => 'x'])->assertRedirect();
+        $this->asNobody()
+            ->post('/start', ['name' => 'T', 'title' => 'x'])
+            ->assertRedirect();
         for ($i = 0; $i < 40; $i++) {
-            $last = $this->asNobody()->post('/start', ['name' => 'T', 'title' => 'x'])->status();
+            $last = $this->asNobody()
+                ->post('/start', ['name' => 'T', 'title' => 'x'])
+                ->status();
         }
         self::assertSame(429, $last);
-        $this->visitor('a teacher')->post('/start', ['name' => 'T', 'title' => 'x'])->assertRedirectContains('/desk/');
+        $this->visitor('a teacher')
+            ->post('/start', ['name' => 'T', 'title' => 'x'])
+            ->assertRedirectContains('/desk/');
 
         // The desk frees the places of those who came just now and drew nothing.
         [$real] = $this->seat($session, 'Tamsin');
         $real->canvases()->update(['last_stroke_ms' => 1]);
-        $this->asTeacher()->get("/desk/{$session->id}/bands")->assertSee('Remove these 120');
+        $this->asTeacher()
+            ->get("/desk/{$session->id}/bands")
+            ->assertSee('Remove these 120');
         $this->postJson("/desk/{$session->id}/clear-fresh")->assertJsonPath('said', '120 places are free again.');
         self::assertSame(['Tamsin'], $session->seats()->pluck('name')->all());
-        $this->postJson("/desk/{$session->id}/clear-fresh")->assertJsonPath('said', 'Everyone here has drawn something.');
+        $this->postJson("/desk/{$session->id}/clear-fresh")->assertJsonPath(
+            'said',
+            'Everyone here has drawn something.',
+        );
     }
 
     private function visitor(string $name): self
@@ -151,7 +185,8 @@ final class JoinTest extends CragTestCase
     {
         $session = $this->newSession();
         $this->post('/join', ['code' => $session->join_code, 'name' => $name])
-            ->assertRedirect("/join/{$session->join_code}")->assertSessionHasErrors('name');
+            ->assertRedirect("/join/{$session->join_code}")
+            ->assertSessionHasErrors('name');
         self::assertSame(0, Seat::query()->count());
     }
 
@@ -159,7 +194,14 @@ final class JoinTest extends CragTestCase
     {
         $session = $this->newSession();
         for ($n = 1; $n <= TakeSeat::MOST_SEATS; $n++) {
-            $rows[] = ['id' => sprintf('seat%022d', $n), 'live_session_id' => $session->id, 'n' => $n, 'name' => "S{$n}", 'token_hash' => "h{$n}", 'ink_key' => 'k'];
+            $rows[] = [
+                'id' => sprintf('seat%022d', $n),
+                'live_session_id' => $session->id,
+                'n' => $n,
+                'name' => "S{$n}",
+                'token_hash' => "h{$n}",
+                'ink_key' => 'k',
+            ];
         }
         Seat::query()->insert($rows);
         $this->post('/join', ['code' => $session->join_code, 'name' => 'Late'])->assertSessionHasErrors('code');
@@ -170,7 +212,9 @@ final class JoinTest extends CragTestCase
     {
         $session = $this->newSession();
         [$seat, $token] = $this->seat($session, '<b>Jo</b>');
-        $this->asStudent($seat, $token)->get("/seat/{$seat->id}")->assertSee('&lt;b&gt;Jo&lt;/b&gt;', false);
+        $this->asStudent($seat, $token)
+            ->get("/seat/{$seat->id}")
+            ->assertSee('&lt;b&gt;Jo&lt;/b&gt;', false);
     }
 
     public function test_every_page_forbids_what_is_not_its_own(): void
@@ -179,8 +223,15 @@ final class JoinTest extends CragTestCase
         self::assertStringContainsString("script-src 'self'", $policy);
         self::assertStringNotContainsString('unsafe', $policy);
         // No page has a style in it that its own policy forbids, not even one for what nobody expects.
-        $page = (string) $this->get('/start')->assertStatus(405)->assertSee('That cannot be done')->assertDontSee('Supported methods')->getContent();
+        $page = (string) $this->get('/start')
+            ->assertStatus(405)
+            ->assertSee('That cannot be done')
+            ->assertDontSee('Supported methods')
+            ->getContent();
         self::assertDoesNotMatchRegularExpression('/<style|style=/', $page);
-        $this->get('/nowhere')->assertNotFound()->assertHeader('X-Content-Type-Options', 'nosniff')->assertSee('There is nothing here');
+        $this->get('/nowhere')
+            ->assertNotFound()
+            ->assertHeader('X-Content-Type-Options', 'nosniff')
+            ->assertSee('There is nothing here');
     }
 }

@@ -29,7 +29,13 @@ final class OneSeatTest extends OneStudentTestCase
     {
         parent::setUp();
         $this->prompt = $this->session->prompt()->firstOrFail();
-        $this->prompt->update(['details' => ['questions' => [['id' => 'q1', 'kind' => 'number', 'words' => 'What load?', 'spot' => null, 'right' => '80 N']]]]);
+        $this->prompt->update([
+            'details' => [
+                'questions' => [
+                    ['id' => 'q1', 'kind' => 'number', 'words' => 'What load?', 'spot' => null, 'right' => '80 N'],
+                ],
+            ],
+        ]);
         [$this->ada, $token] = $this->seat($this->session, 'Ada');
         $this->answer($this->ada, $token, '80 N');
     }
@@ -37,7 +43,10 @@ final class OneSeatTest extends OneStudentTestCase
     public function test_digits_of_another_script_are_digits(): void
     {
         $this->answer($this->seat, $this->token, '٨٠ N');
-        $this->states()->assertOk()->assertJsonPath('answers.0.outcome', 'right')->assertJsonCount(2, 'answers.0.seats');
+        $this->states()
+            ->assertOk()
+            ->assertJsonPath('answers.0.outcome', 'right')
+            ->assertJsonCount(2, 'answers.0.seats');
     }
 
     /** @return iterable<string, array{string}> */
@@ -53,7 +62,10 @@ final class OneSeatTest extends OneStudentTestCase
     {
         $this->answer($this->seat, $this->token, '12 N');
         $canvas = $this->canvasOf($this->seat);
-        DB::table('operations')->where('canvas_id', $canvas->id)->where('kind', 'answer')->update(['body' => $body]);
+        DB::table('operations')
+            ->where('canvas_id', $canvas->id)
+            ->where('kind', 'answer')
+            ->update(['body' => $body]);
         DB::table('scenes')->delete();
         $logged = 0;
         Log::listen(static function ($message) use (&$logged): void {
@@ -62,7 +74,9 @@ final class OneSeatTest extends OneStudentTestCase
         });
 
         for ($i = 0; $i < 3; $i++) {
-            $this->states()->assertOk()->assertJsonPath('answers.0.seats', [$this->ada->id]);
+            $this->states()
+                ->assertOk()
+                ->assertJsonPath('answers.0.seats', [$this->ada->id]);
         }
         $states = array_column((array) $this->states()->json('states'), 'states', 'seat');
         self::assertNotContains('unreadable', $states[$this->ada->id]);
@@ -71,7 +85,9 @@ final class OneSeatTest extends OneStudentTestCase
 
         self::assertCount(2, ClassOverview::of($this->session->refresh())->seats);
         $desk = "/desk/{$this->session->id}";
-        $this->asTeacher()->get("{$desk}/picture")->assertOk();
+        $this->asTeacher()
+            ->get("{$desk}/picture")
+            ->assertOk();
         $this->getJson("{$desk}/prompt/{$this->prompt->id}/canvases")->assertOk();
         $this->getJson("{$desk}/prompt/{$this->prompt->id}/proposed")->assertOk();
         self::assertStringContainsString('80 N', Results::of($this->session)->csv('answers'));
@@ -81,9 +97,15 @@ final class OneSeatTest extends OneStudentTestCase
     public function test_a_record_says_which_canvas_cannot_be_read(): void
     {
         $this->answer($this->seat, $this->token, '12 N');
-        DB::table('operations')->where('canvas_id', $this->canvasOf($this->seat)->id)->update(['body' => '{']);
+        DB::table('operations')
+            ->where('canvas_id', $this->canvasOf($this->seat)->id)
+            ->update(['body' => '{']);
         DB::table('scenes')->delete();
-        $record = $this->asTeacher()->post("/desk/{$this->session->id}/record", ['kind' => 'pdf'], ['HX-Request' => 'true']);
+        $record = $this->asTeacher()->post(
+            "/desk/{$this->session->id}/record",
+            ['kind' => 'pdf'],
+            ['HX-Request' => 'true'],
+        );
         self::assertLessThan(400, $record->status());
         self::assertSame('ready', $this->session->records()->latest('id')->firstOrFail()->state);
     }
@@ -91,7 +113,9 @@ final class OneSeatTest extends OneStudentTestCase
     public function test_a_session_that_cannot_be_read_does_not_keep_others_from_ending(): void
     {
         $other = $this->newSession('Another club');
-        DB::table('live_sessions')->where('id', $this->session->id)->update(['settings' => '{"broken']);
+        DB::table('live_sessions')
+            ->where('id', $this->session->id)
+            ->update(['settings' => '{"broken']);
         $this->travel(3)->days();
         app(EndIdle::class)();
         self::assertNotNull($other->refresh()->ended_at);
@@ -114,8 +138,17 @@ final class OneSeatTest extends OneStudentTestCase
 
     private function answer(Seat $seat, string $token, string $value): void
     {
-        $this->appendAs($seat, $token, ['id' => Str::random(20), 'kind' => 'answer', 'layer' => 'student', 'at' => 1_700_000_000_000, 'body' => ['question' => 'q1', 'value' => $value]])->assertOk();
-        self::assertSame(1, LoggedOperation::query()->where('canvas_id', $this->canvasOf($seat)->id)->where('kind', 'answer')->count());
+        $this->appendAs($seat, $token, [
+            'id' => Str::random(20),
+            'kind' => 'answer',
+            'layer' => 'student',
+            'at' => 1_700_000_000_000,
+            'body' => ['question' => 'q1', 'value' => $value],
+        ])->assertOk();
+        self::assertSame(
+            1,
+            LoggedOperation::query()->where('canvas_id', $this->canvasOf($seat)->id)->where('kind', 'answer')->count(),
+        );
     }
 
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */

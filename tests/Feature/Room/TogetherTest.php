@@ -42,9 +42,20 @@ final class TogetherTest extends OneStudentTestCase
         $this->desk('settings', ['feedback' => ['what' => ['note']]])->assertOk();
         $this->desk('settings', ['feedback' => ['when' => 'at_once']])->assertOk();
         $settings = $this->session->refresh()->settingsValue()->toArray();
-        self::assertSame(['none', false, 9, 5], [$settings['shown_names'], $settings['sound'], $settings['watch']['still_minutes'], $settings['watch']['rub_outs']]);
+        self::assertSame(
+            ['none', false, 9, 5],
+            [
+                $settings['shown_names'],
+                $settings['sound'],
+                $settings['watch']['still_minutes'],
+                $settings['watch']['rub_outs'],
+            ],
+        );
         self::assertSame(['what' => ['note'], 'when' => 'at_once'], $settings['feedback']);
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('data-settings=', false)->assertSee('&quot;still_minutes&quot;:9', false);
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertSee('data-settings=', false)
+            ->assertSee('&quot;still_minutes&quot;:9', false);
     }
 
     public function test_everyone_is_brought_to_the_first_page_and_back_again(): void
@@ -52,9 +63,13 @@ final class TogetherTest extends OneStudentTestCase
         $this->desk('pace', ['pace' => Pace::Own->value])->assertOk();
         $this->desk("prompt/{$this->second->id}/state", ['state' => 'open'])->assertOk();
         [$ada, $token] = $this->seat($this->session, 'Ada');
-        $this->asStudent($ada, $token)->postJson("/seat/{$ada->id}/turn-to", ['prompt' => $this->second->id])->assertOk();
+        $this->asStudent($ada, $token)
+            ->postJson("/seat/{$ada->id}/turn-to", ['prompt' => $this->second->id])
+            ->assertOk();
         $this->published->messages = [];
-        $told = $this->desk("prompt/{$this->first->id}/gather")->assertOk()->assertJsonPath('said', 'Everyone is at prompt 1.');
+        $told = $this->desk("prompt/{$this->first->id}/gather")
+            ->assertOk()
+            ->assertJsonPath('said', 'Everyone is at prompt 1.');
         self::assertStringContainsString('"page":0', implode('', $this->published->on("room.{$this->session->id}")));
         self::assertNull($ada->refresh()->prompt_id);
         $this->undo($told)->assertJsonPath('said', 'Everyone is back where they were.');
@@ -66,12 +81,22 @@ final class TogetherTest extends OneStudentTestCase
     public function test_undo_puts_the_prompt_its_state_the_pace_and_the_class_screen_back(): void
     {
         $this->session->update(['screen_view' => ScreenView::Join]);
-        $told = $this->desk("prompt/{$this->second->id}/gather")->assertOk()->assertJsonPath('said', 'Everyone is at prompt 2.');
-        self::assertSame([$this->second->id, ScreenView::Prompt], [$this->session->refresh()->prompt_id, $this->session->screen_view]);
+        $told = $this->desk("prompt/{$this->second->id}/gather")
+            ->assertOk()
+            ->assertJsonPath('said', 'Everyone is at prompt 2.');
+        self::assertSame(
+            [$this->second->id, ScreenView::Prompt],
+            [$this->session->refresh()->prompt_id, $this->session->screen_view],
+        );
         $this->undo($told);
-        self::assertSame([$this->first->id, ScreenView::Join], [$this->session->refresh()->prompt_id, $this->session->screen_view]);
+        self::assertSame(
+            [$this->first->id, ScreenView::Join],
+            [$this->session->refresh()->prompt_id, $this->session->screen_view],
+        );
         self::assertSame(PromptState::Unseen, $this->second->refresh()->state);
-        $this->desk('pace', ['pace' => Pace::Own->value])->assertOk()->assertJsonMissingPath('undo');
+        $this->desk('pace', ['pace' => Pace::Own->value])
+            ->assertOk()
+            ->assertJsonMissingPath('undo');
         $this->undo($this->desk('pace', ['pace' => Pace::Together->value])->assertOk());
         self::assertSame(Pace::Own, $this->session->refresh()->pace);
     }
@@ -79,7 +104,9 @@ final class TogetherTest extends OneStudentTestCase
     public function test_work_that_is_shown_stays_on_the_class_screen_when_everyone_is_brought_on(): void
     {
         $this->desk('showcase', ['canvas' => $this->canvasOf($this->seat)->id])->assertNoContent();
-        $this->desk("prompt/{$this->second->id}/gather")->assertOk()->assertJsonPath('said', 'Everyone is at prompt 2. The class screen keeps what it shows.');
+        $this->desk("prompt/{$this->second->id}/gather")
+            ->assertOk()
+            ->assertJsonPath('said', 'Everyone is at prompt 2. The class screen keeps what it shows.');
         self::assertSame(ScreenView::Showcase, $this->session->refresh()->screen_view);
     }
 
@@ -88,12 +115,22 @@ final class TogetherTest extends OneStudentTestCase
     public function test_the_way_back_is_a_teachers(string $who): void
     {
         $body = ['prompt' => $this->first->id, 'state' => 'open', 'screen' => 'prompt', 'seats' => []];
-        $who === 'nobody' ? $this->asNobody() : $this->asStudent($this->seat, $this->token);
-        self::assertContains($this->postJson("/desk/{$this->session->id}/prompt/{$this->second->id}/gather/back", $body)->status(), [302, 401, 403, 404]);
+        if ($who === 'nobody') {
+            $this->asNobody();
+        } else {
+            $this->asStudent($this->seat, $this->token);
+        }
+        self::assertContains(
+            $this->postJson("/desk/{$this->session->id}/prompt/{$this->second->id}/gather/back", $body)->status(),
+            [302, 401, 403, 404],
+        );
         $this->desk("prompt/{$this->second->id}/gather/back", ['screen' => 'nonsense'] + $body)->assertUnprocessable();
         // What is no prompt of this session is not gone to.
         $other = $this->newSession('Other')->prompt()->firstOrFail();
-        $this->desk("prompt/{$this->second->id}/gather/back", ['prompt' => $other->id, 'seats' => [$this->seat->id => $other->id]] + $body)->assertOk();
+        $this->desk(
+            "prompt/{$this->second->id}/gather/back",
+            ['prompt' => $other->id, 'seats' => [$this->seat->id => $other->id]] + $body,
+        )->assertOk();
         self::assertNull($this->seat->refresh()->prompt_id);
         self::assertNotSame($other->id, $this->session->refresh()->prompt_id);
     }
@@ -104,23 +141,69 @@ final class TogetherTest extends OneStudentTestCase
         $this->desk('lead-beside', ['prompt' => $this->first->id, 'alone' => true])->assertOk();
         self::assertSame('screen', $this->session->refresh()->shown_on->value);
         $lead = app(TakeCanvas::class)->lead($this->first);
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee("data-live=\"[[&quot;{$lead->id}", false);
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertSee("data-live=\"[[&quot;{$lead->id}", false);
         $this->published->messages = [];
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/operations", ['canvas' => $lead->id, 'operations' => [['layer' => 'lead'] + $this->stroke()]])->assertJsonCount(1, 'accepted');
-        self::assertNotSame([], $this->published->on("screen.{$this->session->id}"), 'the class screen hears of each stroke');
-        $this->desk('lead-beside', ['prompt' => $this->first->id, 'alone' => true])->assertOk()->assertJsonPath('said', 'Taken down. The class screen shows the prompt.');
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/operations", [
+                'canvas' => $lead->id,
+                'operations' => [['layer' => 'lead'] + $this->stroke()],
+            ])
+            ->assertJsonCount(1, 'accepted');
+        self::assertNotSame(
+            [],
+            $this->published->on("screen.{$this->session->id}"),
+            'the class screen hears of each stroke',
+        );
+        $this->desk('lead-beside', ['prompt' => $this->first->id, 'alone' => true])
+            ->assertOk()
+            ->assertJsonPath('said', 'Taken down. The class screen shows the prompt.');
         self::assertSame(ScreenView::Prompt, $this->session->refresh()->screen_view);
     }
 
     public function test_a_fresh_start_says_its_number_keeps_pieces_and_can_be_undone(): void
     {
-        $piece = ['type' => 'piece', 'alt' => 'Weight', 'locked' => false, 'stack' => false, 'of' => ['type' => 'stamp', 'stamp' => 'weight', 'x' => 3000, 'y' => 3000, 'size' => 90, 'colour' => '#25323b']];
+        $piece = [
+            'type' => 'piece',
+            'alt' => 'Weight',
+            'locked' => false,
+            'stack' => false,
+            'of' => [
+                'type' => 'stamp',
+                'stamp' => 'weight',
+                'x' => 3000,
+                'y' => 3000,
+                'size' => 90,
+                'colour' => '#25323b',
+            ],
+        ];
         $group = ['group' => 'g1'];
-        $this->desk("prompt/{$this->first->id}/hand-out", ['what' => 'pieces', 'mode' => 'pieces', 'page' => 0, 'objects' => [['object' => $piece] + $group, ['object' => $piece] + $group]])->assertOk();
-        $groups = array_column(array_map(static fn ($placed): array => ['group' => $placed->group], $this->canvasOf($this->seat)->scene()->placed), 'group');
-        self::assertSame([2, 1], [count($groups), count(array_unique($groups))], 'what belongs together stays together');
+        $this->desk("prompt/{$this->first->id}/hand-out", [
+            'what' => 'pieces',
+            'mode' => 'pieces',
+            'page' => 0,
+            'objects' => [['object' => $piece] + $group, ['object' => $piece] + $group],
+        ])->assertOk();
+        $groups = array_column(
+            array_map(
+                static fn ($placed): array => ['group' => $placed->group],
+                $this->canvasOf($this->seat)->scene()->placed,
+            ),
+            'group',
+        );
+        self::assertSame(
+            [2, 1],
+            [count($groups), count(array_unique($groups))],
+            'what belongs together stays together',
+        );
         $this->appendAs($this->seat, $this->token, $this->stroke())->assertJsonCount(1, 'accepted');
-        $told = $this->desk("prompt/{$this->first->id}/hand-out", ['what' => 'prompt', 'mode' => 'fresh', 'seats' => [$this->seat->id]])->assertOk()
+        $told = $this->desk("prompt/{$this->first->id}/hand-out", [
+            'what' => 'prompt',
+            'mode' => 'fresh',
+            'seats' => [$this->seat->id],
+        ])
+            ->assertOk()
             ->assertJsonPath('said', 'Emptied 1 canvas and handed out. The old work is in Replay.');
         self::assertCount(2, $this->canvasOf($this->seat)->scene()->placed);
         $this->undo($told);
@@ -131,11 +214,37 @@ final class TogetherTest extends OneStudentTestCase
     {
         $address = "/screen/{$this->session->id}/prompt/{$this->first->id}.svg";
         $before = $this->asScreen($this->session)->get($address)->assertOk()->getContent();
-        $this->desk("prompt/{$this->first->id}/hand-out", ['what' => 'pieces', 'mode' => 'pieces', 'page' => 0, 'objects' => [['object' => ['type' => 'piece', 'alt' => 'Beam', 'locked' => false, 'stack' => false, 'of' => ['type' => 'rectangle', 'x' => 1000, 'y' => 1000, 'w' => 4000, 'h' => 500, 'colour' => '#25323b', 'width' => 40, 'filled' => true]]]]])->assertOk();
+        $this->desk("prompt/{$this->first->id}/hand-out", [
+            'what' => 'pieces',
+            'mode' => 'pieces',
+            'page' => 0,
+            'objects' => [
+                [
+                    'object' => [
+                        'type' => 'piece',
+                        'alt' => 'Beam',
+                        'locked' => false,
+                        'stack' => false,
+                        'of' => [
+                            'type' => 'rectangle',
+                            'x' => 1000,
+                            'y' => 1000,
+                            'w' => 4000,
+                            'h' => 500,
+                            'colour' => '#25323b',
+                            'width' => 40,
+                            'filled' => true,
+                        ],
+                    ],
+                ],
+            ],
+        ])->assertOk();
         $after = $this->asScreen($this->session)->get($address)->assertOk()->getContent();
         self::assertGreaterThan(strlen((string) $before), strlen((string) $after));
         $this->desk('screen', ['view' => 'prompt'])->assertNoContent();
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('shown-picture');
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertSee('shown-picture');
     }
 
     public function test_nobody_is_invited_through_a_shut_door(): void
@@ -144,35 +253,53 @@ final class TogetherTest extends OneStudentTestCase
         foreach (['join', 'prompt'] as $view) {
             $this->desk('screen', ['view' => $view])->assertNoContent();
             $this->desk('door', ['door' => 'open'])->assertOk();
-            $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee($code);
+            $this->asScreen($this->session)
+                ->get("/screen/{$this->session->id}/shown")
+                ->assertSee($code);
             $this->desk('door', ['door' => 'shut'])->assertOk();
-            $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertDontSee($code);
+            $this->asScreen($this->session)
+                ->get("/screen/{$this->session->id}/shown")
+                ->assertDontSee($code);
         }
     }
 
     public function test_the_class_screen_hears_of_every_answer_and_says_how_many_there_are(): void
     {
-        $this->desk('asks', ['question' => ['kind' => 'number', 'words' => 'F?', 'right' => '80 N'], 'seconds' => 60])->assertOk();
+        $this->desk('asks', [
+            'question' => ['kind' => 'number', 'words' => 'F?', 'right' => '80 N'],
+            'seconds' => 60,
+        ])->assertOk();
         $this->desk('screen', ['view' => 'tally'])->assertNoContent();
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('Nobody has answered yet')->assertSee('data-ends=', false);
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertSee('Nobody has answered yet')
+            ->assertSee('data-ends=', false);
         $this->published->messages = [];
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/ask", ['ask' => Ask::query()->firstOrFail()->id, 'value' => '80 N'])->assertOk();
+        $this->asStudent($this->seat, $this->token)
+            ->postJson("/seat/{$this->seat->id}/ask", ['ask' => Ask::query()->firstOrFail()->id, 'value' => '80 N'])
+            ->assertOk();
         self::assertNotSame([], $this->published->on("screen.{$this->session->id}"));
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertSee('1 answer');
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertSee('1 answer');
     }
 
     public function test_a_runs_ask_is_known_to_every_desk_and_its_result_can_be_closed(): void
     {
         $this->desk('runs', ['lines' => "F? | 80 N\nM? | 2 N m", 'seconds' => 30, 'auto' => true])->assertOk();
         $run = $this->session->refresh()->run()->firstOrFail();
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee("&quot;run&quot;:&quot;{$run->id}&quot;,&quot;at&quot;:1,&quot;auto&quot;:true", false);
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertSee("&quot;run&quot;:&quot;{$run->id}&quot;,&quot;at&quot;:1,&quot;auto&quot;:true", false);
         $this->desk("run/{$run->id}/away")->assertStatus(409);
         $this->desk("run/{$run->id}/end")->assertOk();
         $this->desk("run/{$run->id}/show", ['on' => true])->assertOk();
         self::assertSame(ScreenView::Run, $this->session->refresh()->screen_view);
         $this->desk("run/{$run->id}/away")->assertOk();
         self::assertSame([null, ScreenView::Prompt], [$this->session->refresh()->run_id, $this->session->screen_view]);
-        $this->asTeacher()->get("/desk/{$this->session->id}/ask")->assertDontSee('How everybody did');
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/ask")
+            ->assertDontSee('How everybody did');
     }
 
     /**
@@ -194,6 +321,8 @@ final class TogetherTest extends OneStudentTestCase
         $body = $told->json('undo.body');
         self::assertIsString($address);
 
-        return $this->asTeacher()->postJson($address, is_array($body) ? $body : [])->assertOk();
+        return $this->asTeacher()
+            ->postJson($address, is_array($body) ? $body : [])
+            ->assertOk();
     }
 }

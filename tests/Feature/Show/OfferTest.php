@@ -15,8 +15,18 @@ final class OfferTest extends OneStudentTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $text = ['type' => 'text', 'x' => 100, 'y' => 100, 'size' => 36, 'colour' => '#25323b', 'text' => 'turns about the pivot'];
-        $this->appendAs($this->seat, $this->token, ['body' => ['object' => $text]] + $this->stroke())->assertJsonCount(1, 'accepted');
+        $text = [
+            'type' => 'text',
+            'x' => 100,
+            'y' => 100,
+            'size' => 36,
+            'colour' => '#25323b',
+            'text' => 'turns about the pivot',
+        ];
+        $this->appendAs($this->seat, $this->token, ['body' => ['object' => $text]] + $this->stroke())->assertJsonCount(
+            1,
+            'accepted',
+        );
     }
 
     public function test_nothing_appears_until_it_is_accepted(): void
@@ -25,14 +35,25 @@ final class OfferTest extends OneStudentTestCase
         $offer = Offer::query()->firstOrFail();
         $this->desk('screen', ['view' => 'board'])->assertNoContent();
         $this->screen()->assertDontSee($offer->id)->assertDontSee('Look at the pivot');
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/offer/{$offer->id}.svg")->assertNotFound();
-        $this->asTeacher()->get("/desk/{$this->session->id}/offers")->assertOk()->assertSee('Look at the pivot')->assertSee('Tamsin');
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/offer/{$offer->id}.svg")
+            ->assertNotFound();
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/offers")
+            ->assertOk()
+            ->assertSee('Look at the pivot')
+            ->assertSee('Tamsin');
 
         $this->desk("offer/{$offer->id}/accept")->assertOk();
         $this->screen()->assertSee('Look at the pivot')->assertDontSee('Tamsin');
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/offer/{$offer->id}.svg")->assertOk()->assertSee('turns about');
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/offer/{$offer->id}.svg")
+            ->assertOk()
+            ->assertSee('turns about');
         $this->desk('screen', ['view' => 'prompt']);
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/offer/{$offer->id}.svg")->assertNotFound();
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/offer/{$offer->id}.svg")
+            ->assertNotFound();
     }
 
     public function test_what_is_declined_vanishes_and_its_student_hears_nothing(): void
@@ -42,20 +63,33 @@ final class OfferTest extends OneStudentTestCase
         $offer = Offer::query()->firstOrFail();
         $this->desk("offer/{$offer->id}/decline")->assertOk();
         self::assertCount($before, $this->published->on("seat.{$this->seat->id}"));
-        $this->asTeacher()->get("/desk/{$this->session->id}/offers")->assertDontSee($offer->id);
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/offers")
+            ->assertDontSee($offer->id);
     }
 
     public function test_a_part_is_cut_out_and_a_bad_one_is_refused(): void
     {
-        foreach ([['x' => 1590, 'y' => 0, 'w' => 500, 'h' => 500], ['x' => 0, 'y' => 0, 'w' => 5, 'h' => 5], ['x' => 'a', 'y' => 0, 'w' => 500, 'h' => 500]] as $cut) {
+        foreach (
+            [
+                ['x' => 1590, 'y' => 0, 'w' => 500, 'h' => 500],
+                ['x' => 0, 'y' => 0, 'w' => 5, 'h' => 5],
+                ['x' => 'a', 'y' => 0, 'w' => 500, 'h' => 500],
+            ] as $cut
+        ) {
             $this->offer(['cut' => $cut])->assertUnprocessable();
         }
         $this->offer(['cut' => ['x' => -20, 'y' => 50, 'w' => 520, 'h' => 300]])->assertOk();
         $offer = Offer::query()->firstOrFail();
         self::assertEquals(['x' => 0, 'y' => 50, 'w' => 500, 'h' => 300], $offer->cut);
-        $this->asTeacher()->get("/desk/{$this->session->id}/offer/{$offer->id}.svg")->assertOk()->assertSee('viewBox="0 50 500 300"', false);
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/offer/{$offer->id}.svg")
+            ->assertOk()
+            ->assertSee('viewBox="0 50 500 300"', false);
         [$mate, $token] = $this->seat($this->session, 'Mate');
-        $this->asStudent($mate, $token)->postJson("/seat/{$mate->id}/offer", ['canvas' => $this->canvasOf($this->seat)->id])->assertNotFound();
+        $this->asStudent($mate, $token)
+            ->postJson("/seat/{$mate->id}/offer", ['canvas' => $this->canvasOf($this->seat)->id])
+            ->assertNotFound();
     }
 
     public function test_accepted_ones_stand_in_columns_with_headings(): void
@@ -95,7 +129,9 @@ final class OfferTest extends OneStudentTestCase
         }
         $this->offer([])->assertStatus(409)->assertSee('offered enough');
         $this->desk('settings', ['offers' => false])->assertOk();
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertDontSee('offers-button');
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertDontSee('offers-button');
     }
 
     /**
@@ -104,7 +140,10 @@ final class OfferTest extends OneStudentTestCase
      */
     private function offer(array $body): TestResponse
     {
-        return $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/offer", ['canvas' => $this->canvasOf($this->seat)->id] + $body);
+        return $this->asStudent($this->seat, $this->token)->postJson(
+            "/seat/{$this->seat->id}/offer",
+            ['canvas' => $this->canvasOf($this->seat)->id] + $body,
+        );
     }
 
     /**
@@ -119,6 +158,8 @@ final class OfferTest extends OneStudentTestCase
     /** @return TestResponse<Response> */
     private function screen(): TestResponse
     {
-        return $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertOk();
+        return $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertOk();
     }
 }

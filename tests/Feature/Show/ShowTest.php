@@ -33,7 +33,9 @@ final class ShowTest extends CragTestCase
             $this->class[] = [$seat, $token, $this->canvasOf($seat)];
             $this->draw(count($this->class) - 1, $name);
         }
-        $this->desk('line-up', ['chosen' => array_map(static fn (array $one): array => ['canvas' => $one[2]->id], $this->class)])->assertOk();
+        $this->desk('line-up', [
+            'chosen' => array_map(static fn (array $one): array => ['canvas' => $one[2]->id], $this->class),
+        ])->assertOk();
     }
 
     public function test_up_to_four_are_shown_side_by_side_in_the_order_of_the_line_up(): void
@@ -88,7 +90,9 @@ final class ShowTest extends CragTestCase
         self::assertSame([$a, $b, $c], $this->entries(), 'dragged to the end');
         $this->desk("line-up/{$c}/change", ['by' => -2])->assertOk();
         $this->desk("line-up/{$a}/change", ['caption' => ' Starts from the pivot '])->assertOk();
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('Starts from the pivot');
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertSee('Starts from the pivot');
         $this->desk("line-up/{$a}/show")->assertOk();
         $this->screen()->assertDontSee('Starts from');
     }
@@ -100,21 +104,42 @@ final class ShowTest extends CragTestCase
         $this->desk("line-up/{$a}/show")->assertOk();
         $before = $this->class[0][2]->refresh()->operation_count;
         $showcase = (string) $this->session->refresh()->showcase_id;
-        $over = (string) $this->asTeacher()->getJson("/desk/{$this->session->id}/showcase/{$showcase}/1/over")->assertOk()->json('canvas');
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}/1-over.svg")->assertOk()->assertDontSee('<path', false);
-        $this->desk('operations', ['canvas' => $over, 'operations' => [['layer' => 'lead'] + $this->stroke()]])->assertJsonCount(1, 'accepted');
-        $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$showcase}/1-over.svg")->assertOk()->assertSee('<path', false);
-        self::assertSame(1, json_decode((string) last($this->published->on("room.{$this->session->id}")), true)['event']['body']['room']['showcase']['items'][0]['over']);
+        $over = (string) $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/showcase/{$showcase}/1/over")
+            ->assertOk()
+            ->json('canvas');
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/showcase/{$showcase}/1-over.svg")
+            ->assertOk()
+            ->assertDontSee('<path', false);
+        $this->desk('operations', [
+            'canvas' => $over,
+            'operations' => [['layer' => 'lead'] + $this->stroke()],
+        ])->assertJsonCount(1, 'accepted');
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/showcase/{$showcase}/1-over.svg")
+            ->assertOk()
+            ->assertSee('<path', false);
+        self::assertSame(
+            1,
+            json_decode((string) last($this->published->on("room.{$this->session->id}")), true)['event']['body'][
+                'room'
+            ]['showcase']['items'][0]['over'],
+        );
         self::assertSame($before, $this->class[0][2]->refresh()->operation_count);
         [$seat, $token] = $this->class[1];
-        $this->asStudent($seat, $token)->get("/seat/{$seat->id}/showcase/{$showcase}/1-over.svg")->assertOk();
+        $this->asStudent($seat, $token)
+            ->get("/seat/{$seat->id}/showcase/{$showcase}/1-over.svg")
+            ->assertOk();
 
         // Shown again later, the ink is there; another picture has none.
         $this->desk("line-up/{$b}/show")->assertOk();
         self::assertNull($this->session->refresh()->showcase?->items[0]->over);
         $this->desk("line-up/{$a}/show")->assertOk();
         self::assertSame($over, $this->session->refresh()->showcase?->items[0]->over?->id);
-        $this->asStudent($seat, $token)->get("/seat/{$seat->id}/showcase/{$showcase}/1-over.svg")->assertNotFound();
+        $this->asStudent($seat, $token)
+            ->get("/seat/{$seat->id}/showcase/{$showcase}/1-over.svg")
+            ->assertNotFound();
     }
 
     public function test_a_part_and_a_replay_are_the_same_for_everybody(): void
@@ -124,36 +149,71 @@ final class ShowTest extends CragTestCase
         $this->desk("line-up/{$a}/show")->assertOk();
         $at = 'showcase/'.$this->session->refresh()->showcase_id.'/1';
         [$seat, $token] = $this->class[1];
-        $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/{$at}-replay.json")->assertNotFound();
+        $this->asStudent($seat, $token)
+            ->getJson("/seat/{$seat->id}/{$at}-replay.json")
+            ->assertNotFound();
         $this->desk("{$at}/look", ['view' => ['x' => 400, 'y' => 250, 'scale' => 2]])->assertOk();
         $this->desk("{$at}/look", ['view' => ['x' => -1, 'y' => 250, 'scale' => 2]])->assertUnprocessable();
         $this->desk("{$at}/replay", ['on' => true, 'speed' => 8])->assertOk();
-        $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->assertJsonPath('room.showcase.items.0.view', ['x' => 400, 'y' => 250, 'scale' => 2])->assertJsonPath('room.showcase.items.0.replay.speed', 8);
-        $replay = $this->getJson("/seat/{$seat->id}/{$at}-replay.json")->assertOk()->assertJsonCount(1, 'operations')->assertJsonPath('operations.0.kind', 'add');
-        self::assertStringNotContainsString($this->class[0][2]->id, (string) $replay->getContent(), 'the replay does not say whose it is');
-        $this->asScreen($this->session)->getJson("/screen/{$this->session->id}/{$at}-replay.json")->assertOk();
+        $this->asStudent($seat, $token)
+            ->getJson("/seat/{$seat->id}/canvas")
+            ->assertJsonPath('room.showcase.items.0.view', ['x' => 400, 'y' => 250, 'scale' => 2])
+            ->assertJsonPath('room.showcase.items.0.replay.speed', 8);
+        $replay = $this->getJson("/seat/{$seat->id}/{$at}-replay.json")
+            ->assertOk()
+            ->assertJsonCount(1, 'operations')
+            ->assertJsonPath('operations.0.kind', 'add');
+        self::assertStringNotContainsString(
+            $this->class[0][2]->id,
+            (string) $replay->getContent(),
+            'the replay does not say whose it is',
+        );
+        $this->asScreen($this->session)
+            ->getJson("/screen/{$this->session->id}/{$at}-replay.json")
+            ->assertOk();
         $this->desk("{$at}/replay", ['on' => false])->assertOk();
-        $this->asScreen($this->session)->getJson("/screen/{$this->session->id}/{$at}-replay.json")->assertNotFound();
+        $this->asScreen($this->session)
+            ->getJson("/screen/{$this->session->id}/{$at}-replay.json")
+            ->assertNotFound();
     }
 
     public function test_a_students_picture_is_everybodys_only_while_its_replay_plays(): void
     {
         [$owner, , $canvas] = $this->class[0];
         [$mate, $token] = $this->class[1];
-        $asset = Asset::query()->create(['live_session_id' => $this->session->id, 'seat_id' => $owner->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 3]);
+        $asset = Asset::query()->create([
+            'live_session_id' => $this->session->id,
+            'seat_id' => $owner->id,
+            'mime' => 'image/png',
+            'width' => 1,
+            'height' => 1,
+            'bytes' => 3,
+        ]);
         file_put_contents($asset->path(), 'abc');
         $this->desk('shown-on', ['on' => 'pages']);
         $this->desk('moments', ['items' => [['canvas' => $canvas->id]]])->assertOk();
         $at = 'showcase/'.$this->session->refresh()->showcase_id.'/1/replay';
-        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertForbidden();
+        $this->asStudent($mate, $token)
+            ->get("/asset/{$asset->id}")
+            ->assertForbidden();
         $this->desk($at, ['on' => true])->assertOk();
-        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertOk();
-        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertForbidden();
+        $this->asStudent($mate, $token)
+            ->get("/asset/{$asset->id}")
+            ->assertOk();
+        $this->asScreen($this->session)
+            ->get("/asset/{$asset->id}")
+            ->assertForbidden();
         $this->desk('shown-on', ['on' => 'both']);
-        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertOk();
+        $this->asScreen($this->session)
+            ->get("/asset/{$asset->id}")
+            ->assertOk();
         $this->desk('screen', ['view' => 'prompt']);
-        $this->asScreen($this->session)->get("/asset/{$asset->id}")->assertForbidden();
-        $this->asStudent($mate, $token)->get("/asset/{$asset->id}")->assertForbidden();
+        $this->asScreen($this->session)
+            ->get("/asset/{$asset->id}")
+            ->assertForbidden();
+        $this->asStudent($mate, $token)
+            ->get("/asset/{$asset->id}")
+            ->assertForbidden();
         HeldFolder::remove('sessions', $this->session->id);
     }
 
@@ -161,14 +221,23 @@ final class ShowTest extends CragTestCase
     {
         $this->draw(0, 'later');
         $canvas = $this->class[0][2]->refresh();
-        $this->desk('moments', ['items' => [['canvas' => $canvas->id, 'at' => 1], ['canvas' => $canvas->id]]])->assertOk();
+        $this->desk('moments', [
+            'items' => [['canvas' => $canvas->id, 'at' => 1], ['canvas' => $canvas->id]],
+        ])->assertOk();
         $this->picture(1)->assertSee('Tamsin')->assertDontSee('later');
         $this->picture(2)->assertSee('Tamsin')->assertSee('later');
         $this->desk('lead-beside', [])->assertOk();
         self::assertSame(3, $this->session->refresh()->showcase?->items()->count());
         $this->desk('lead-beside', [])->assertOk();
-        self::assertSame(3, $this->session->refresh()->showcase()->firstOrFail()->items()->count(), 'it stands there once');
-        $this->asTeacher()->getJson("/desk/{$this->session->id}/talk")->assertJsonPath('items.2.owner', 'Lead canvas')->assertJsonPath('items.0.owner', 'Tamsin');
+        self::assertSame(
+            3,
+            $this->session->refresh()->showcase()->firstOrFail()->items()->count(),
+            'it stands there once',
+        );
+        $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/talk")
+            ->assertJsonPath('items.2.owner', 'Lead canvas')
+            ->assertJsonPath('items.0.owner', 'Tamsin');
         $this->desk('moments', ['items' => [['canvas' => 'nobody']]])->assertNotFound();
     }
 
@@ -178,7 +247,9 @@ final class ShowTest extends CragTestCase
         $this->desk("line-up/{$a}/show")->assertOk();
         $at = 'showcase/'.$this->session->refresh()->showcase_id.'/1';
         $before = count($this->class[2][2]->scene()->placed);
-        $undo = (string) $this->desk("{$at}/hand-out")->assertOk()->json('undo.address');
+        $undo = (string) $this->desk("{$at}/hand-out")
+            ->assertOk()
+            ->json('undo.address');
         self::assertGreaterThan($before, count($this->class[2][2]->refresh()->scene()->placed));
         $this->asTeacher()->postJson($undo)->assertOk();
         self::assertCount($before, $this->class[2][2]->refresh()->scene()->placed);
@@ -208,7 +279,9 @@ final class ShowTest extends CragTestCase
         $this->asScreen($this->session)->get($picture)->assertNotFound();
         $this->asTeacher()->get($picture)->assertOk();
         $other = $this->newSession('Levers');
-        $this->asTeacher()->get("/screen/{$other->id}/showcase/{$before}/1.svg")->assertNotFound();
+        $this->asTeacher()
+            ->get("/screen/{$other->id}/showcase/{$before}/1.svg")
+            ->assertNotFound();
         $this->asTeacher('another-teacher')->get($picture)->assertForbidden();
     }
 
@@ -232,7 +305,24 @@ final class ShowTest extends CragTestCase
     public function test_coach_ink_is_not_shown_to_the_class(): void
     {
         $canvas = $this->class[0][2];
-        $this->desk('coach', ['canvas' => $canvas->id, 'operations' => [['layer' => 'coach', 'body' => ['object' => ['type' => 'text', 'x' => 100, 'y' => 300, 'size' => 36, 'colour' => '#25323b', 'text' => 'between us']]] + $this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->desk('coach', [
+            'canvas' => $canvas->id,
+            'operations' => [
+                [
+                    'layer' => 'coach',
+                    'body' => [
+                        'object' => [
+                            'type' => 'text',
+                            'x' => 100,
+                            'y' => 300,
+                            'size' => 36,
+                            'colour' => '#25323b',
+                            'text' => 'between us',
+                        ],
+                    ],
+                ] + $this->stroke(),
+            ],
+        ])->assertJsonCount(1, 'accepted');
         $this->desk('moments', ['items' => [['canvas' => $canvas->id]]])->assertOk();
         $this->picture(1)->assertSee('Tamsin')->assertDontSee('between us');
     }
@@ -257,7 +347,10 @@ final class ShowTest extends CragTestCase
         $this->desk("line-up/{$b}/beside")->assertOk();
         $this->screen()->assertSee('Tamsin')->assertDontSee('Otis');
         $this->desk('settings', ['shown_names' => 'stone'])->assertOk();
-        $this->screen()->assertSee('Tamsin')->assertDontSee('Otis')->assertSee($this->class[1][0]->stoneName());
+        $this->screen()
+            ->assertSee('Tamsin')
+            ->assertDontSee('Otis')
+            ->assertSee($this->class[1][0]->stoneName());
     }
 
     public function test_students_see_it_on_their_own_pages_only_while_it_is_shown_there(): void
@@ -271,27 +364,46 @@ final class ShowTest extends CragTestCase
         $this->own(0)->assertJsonPath('own.isShown', true)->assertJsonPath('own.shownName', false);
         $this->onPage(1)->assertOk()->assertSee('Tamsin');
         $this->picture(1)->assertNotFound();
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/screen", ['view' => 'nothing'])->assertNoContent();
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/screen", ['view' => 'nothing'])
+            ->assertNoContent();
         $this->onPage(1)->assertNotFound();
         $this->own(0)->assertJsonPath('own.isShown', false);
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/shown-on", ['on' => 'walls'])->assertUnprocessable();
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/shown-on", ['on' => 'walls'])
+            ->assertUnprocessable();
     }
 
     public function test_the_teacher_sees_who_asks_not_to_be_shown(): void
     {
         [$seat, $token] = $this->class[0];
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertDontSee('Asks not to be shown');
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/keep-back", ['on' => true])->assertJsonPath('own.keepsBack', true);
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('Asks not to be shown');
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/keep-back", ['on' => false])->assertOk();
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertDontSee('Asks not to be shown');
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertDontSee('Asks not to be shown');
+        $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/keep-back", ['on' => true])
+            ->assertJsonPath('own.keepsBack', true);
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertSee('Asks not to be shown');
+        $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/keep-back", ['on' => false])
+            ->assertOk();
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertDontSee('Asks not to be shown');
     }
 
     private function draw(int $i, string $words): void
     {
         [$seat, $token, $canvas] = $this->class[$i];
         $text = ['type' => 'text', 'x' => 100, 'y' => 100, 'size' => 36, 'colour' => '#25323b', 'text' => $words];
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [['body' => ['object' => $text]] + $this->stroke()]])->assertJsonCount(1, 'accepted');
+        $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/operations", [
+                'canvas' => $canvas->id,
+                'operations' => [['body' => ['object' => $text]] + $this->stroke()],
+            ])
+            ->assertJsonCount(1, 'accepted');
     }
 
     public function test_who_is_out_sees_nothing_that_is_shown(): void
@@ -303,26 +415,34 @@ final class ShowTest extends CragTestCase
         $this->onPage(1)->assertStatus(409);
         [$seat, $token] = $this->class[1];
         foreach (['1-over.svg', '1-replay.json'] as $what) {
-            $this->asStudent($seat->refresh(), $token)->getJson("/seat/{$seat->id}/showcase/{$this->session->refresh()->showcase_id}/{$what}")->assertStatus(409);
+            $this->asStudent($seat->refresh(), $token)
+                ->getJson("/seat/{$seat->id}/showcase/{$this->session->refresh()->showcase_id}/{$what}")
+                ->assertStatus(409);
         }
     }
 
     /** @return list<int> */
     private function entries(): array
     {
-        return array_values($this->session->lineup()->get()->map(static fn (LineupEntry $entry): int => $entry->id)->all());
+        return array_values(
+            $this->session->lineup()->get()->map(static fn (LineupEntry $entry): int => $entry->id)->all(),
+        );
     }
 
     /** @return TestResponse<Response> */
     private function screen(): TestResponse
     {
-        return $this->asScreen($this->session)->get("/screen/{$this->session->id}/shown")->assertOk();
+        return $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertOk();
     }
 
     /** @return TestResponse<Response> */
     private function picture(int $n): TestResponse
     {
-        return $this->asScreen($this->session)->get("/screen/{$this->session->id}/showcase/{$this->session->refresh()->showcase_id}/{$n}.svg");
+        return $this->asScreen($this->session)->get(
+            "/screen/{$this->session->id}/showcase/{$this->session->refresh()->showcase_id}/{$n}.svg",
+        );
     }
 
     /** @return TestResponse<Response> */
@@ -330,7 +450,9 @@ final class ShowTest extends CragTestCase
     {
         [$seat, $token] = $this->class[$i];
 
-        return $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/showcase/{$this->session->refresh()->showcase_id}/1.svg");
+        return $this->asStudent($seat, $token)->getJson(
+            "/seat/{$seat->id}/showcase/{$this->session->refresh()->showcase_id}/1.svg",
+        );
     }
 
     /** @return TestResponse<Response> */
@@ -338,7 +460,9 @@ final class ShowTest extends CragTestCase
     {
         [$seat, $token] = $this->class[$i];
 
-        return $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->assertOk();
+        return $this->asStudent($seat, $token)
+            ->getJson("/seat/{$seat->id}/canvas")
+            ->assertOk();
     }
 
     /**

@@ -43,7 +43,9 @@ final class WatchTest extends OneStudentTestCase
         $this->published->listening = [];
         $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/catch-up?polling=1");
         $this->assertStates('quiet');
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/hand", ['up' => true])->assertOk();
+        $this->asStudent($this->seat, $this->token)
+            ->postJson("/seat/{$this->seat->id}/hand", ['up' => true])
+            ->assertOk();
         $this->postJson("/seat/{$this->seat->id}/send", ['canvas' => $this->canvasOf($this->seat)->id])->assertOk();
         $this->assertStates('hand_up', 'sent', 'quiet');
         $this->travel(10)->seconds();
@@ -54,7 +56,9 @@ final class WatchTest extends OneStudentTestCase
     {
         $this->published->listening["seat.{$this->seat->id}"] = 1;
         $this->travel(5)->minutes();
-        $this->states()->assertJsonPath('signals.0.signal', 'long_still')->assertJsonPath('signals.0.reason', 'No stroke for 5 min');
+        $this->states()
+            ->assertJsonPath('signals.0.signal', 'long_still')
+            ->assertJsonPath('signals.0.reason', 'No stroke for 5 min');
         $this->desk('settings', ['watch' => ['still_minutes' => 6, 'quiet_minutes' => 30]])->assertOk();
         $this->states()->assertJsonPath('signals', [])->assertJsonPath('states.0.minutes', 0);
         $this->desk('settings', ['watch' => ['off' => ['long_still']]])->assertOk();
@@ -75,7 +79,10 @@ final class WatchTest extends OneStudentTestCase
     {
         $this->published->listening["seat.{$this->seat->id}"] = 1;
         $this->states()->assertJsonPath('states.0.states', ['drawing']);
-        $this->asTeacher()->getJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/states?silent=other,{$this->seat->id}")
+        $this->asTeacher()
+            ->getJson(
+                "/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/states?silent=other,{$this->seat->id}",
+            )
             ->assertJsonPath('states.0.states.0', 'away');
     }
 
@@ -86,7 +93,9 @@ final class WatchTest extends OneStudentTestCase
             $this->draw($this->seat, $this->token, $id = Str::random(20));
             $this->append($this->seat, $this->token, ['kind' => 'withdraw', 'body' => ['target' => $id]]);
         }
-        $this->states()->assertJsonPath('signals.0.signal', 'rubbing_out')->assertJsonPath('signals.0.reason', 'Rubbed out 12 times in five minutes');
+        $this->states()
+            ->assertJsonPath('signals.0.signal', 'rubbing_out')
+            ->assertJsonPath('signals.0.reason', 'Rubbed out 12 times in five minutes');
         $this->travel(301)->seconds();
         $this->draw($this->seat, $this->token);
         $this->states()->assertJsonPath('signals', []);
@@ -101,11 +110,27 @@ final class WatchTest extends OneStudentTestCase
         $this->answer($ada, $adas, '240 N m');
         $this->answer($bo, $bos, '24');
         $this->answer($bo, $bos, '0.24 kN m');
-        $this->states()->assertJsonPath('answers.0', ['question' => 'q1', 'written' => '240 N m', 'outcome' => 'right', 'seats' => [$ada->id, $bo->id], 'otherwise' => [$bo->id => '0.24 kN m']])
-            ->assertJsonPath('answers.1.seats', [$this->seat->id])->assertJsonPath('answers.1.outcome', 'wrong');
+        $this->states()
+            ->assertJsonPath('answers.0', [
+                'question' => 'q1',
+                'written' => '240 N m',
+                'outcome' => 'right',
+                'seats' => [$ada->id, $bo->id],
+                'otherwise' => [$bo->id => '0.24 kN m'],
+            ])
+            ->assertJsonPath('answers.1.seats', [$this->seat->id])
+            ->assertJsonPath('answers.1.outcome', 'wrong');
         $this->answer($ada, $adas, ' ');
-        app(HandOutWork::class)->give($this->session, $this->prompt, Handout::of(HandoutMode::Fresh, [new PromptPage(Backdrop::blank())]), 'Fresh', [$bo]);
-        $this->states()->assertJsonCount(1, 'answers')->assertJsonPath('answers.0.seats', [$this->seat->id]);
+        app(HandOutWork::class)->give(
+            $this->session,
+            $this->prompt,
+            Handout::of(HandoutMode::Fresh, [new PromptPage(Backdrop::blank())]),
+            'Fresh',
+            [$bo],
+        );
+        $this->states()
+            ->assertJsonCount(1, 'answers')
+            ->assertJsonPath('answers.0.seats', [$this->seat->id]);
     }
 
     public function test_covered_work_tells_neither_answers_nor_amount(): void
@@ -114,7 +139,11 @@ final class WatchTest extends OneStudentTestCase
         $this->published->listening["seat.{$this->seat->id}"] = 1;
         $this->answer($this->seat, $this->token, '24');
         $this->desk('settings', ['cover' => true])->assertOk();
-        $this->assertStates('covered')->assertJsonPath('answers', [])->assertJsonPath('signals', [])->assertJsonPath('states.0.objects', 0)->assertJsonPath('states.0.last', 0);
+        $this->assertStates('covered')
+            ->assertJsonPath('answers', [])
+            ->assertJsonPath('signals', [])
+            ->assertJsonPath('states.0.objects', 0)
+            ->assertJsonPath('states.0.last', 0);
     }
 
     public function test_whoever_turned_to_another_prompt_is_elsewhere_with_its_number(): void
@@ -125,7 +154,9 @@ final class WatchTest extends OneStudentTestCase
         $this->desk("prompt/{$second->id}/state", ['state' => 'open'])->assertOk();
         app(ChangePrompts::class)->turn($this->seat->refresh(), $second);
         $this->assertStates('elsewhere', 'drawing')->assertJsonPath('states.0.prompt', 2);
-        $this->asTeacher()->getJson("/desk/{$this->session->id}/prompt/{$second->id}/states")->assertJsonPath('states.0.states', ['not_started']);
+        $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/prompt/{$second->id}/states")
+            ->assertJsonPath('states.0.states', ['not_started']);
     }
 
     public function test_those_who_knock_are_counted_beside_the_grid(): void
@@ -140,12 +171,18 @@ final class WatchTest extends OneStudentTestCase
         [$ada] = $this->seat($this->session, 'Ada');
         $ids = [$this->canvasOf($this->seat)->id, $this->canvasOf($ada)->id];
         $this->desk('checks', ['canvas' => $ids[0], 'level' => 1])->assertOk();
-        $this->desk('checks', ['canvases' => $ids, 'level' => 3])->assertJsonPath('tally.3', 2)
-            ->assertJsonPath('before', [['canvas' => $ids[0], 'judgement' => ['none' => false, 'marks' => [1], 'points' => null, 'note' => '']], ['canvas' => $ids[1], 'judgement' => ['none' => false, 'marks' => [], 'points' => null, 'note' => '']]]);
+        $this->desk('checks', ['canvases' => $ids, 'level' => 3])
+            ->assertJsonPath('tally.3', 2)
+            ->assertJsonPath('before', [
+                ['canvas' => $ids[0], 'judgement' => ['none' => false, 'marks' => [1], 'points' => null, 'note' => '']],
+                ['canvas' => $ids[1], 'judgement' => ['none' => false, 'marks' => [], 'points' => null, 'note' => '']],
+            ]);
         self::assertSame(3, Check::query()->count());
         $this->desk('checks', ['canvases' => [], 'level' => 3])->assertNotFound();
         $this->desk('settings', ['cover' => true])->assertOk();
-        $this->desk('checks', ['canvases' => $ids, 'level' => 0])->assertStatus(409)->assertJsonPath('refusal', 'covered');
+        $this->desk('checks', ['canvases' => $ids, 'level' => 0])
+            ->assertStatus(409)
+            ->assertJsonPath('refusal', 'covered');
         $this->assertDatabaseCount('checks', 3);
     }
 
@@ -153,13 +190,21 @@ final class WatchTest extends OneStudentTestCase
     {
         [$ada, $adas] = $this->seat($this->session, 'Ada');
         [$bo] = $this->seat($this->session, 'Bo');
-        $this->desk('pens', ['down' => true, 'seats' => [$ada->id, $bo->id], 'words' => 'Listen'])->assertJsonPath('said', 'Pens down for 2 students.')->assertJsonPath('undo.body.down', false);
+        $this->desk('pens', ['down' => true, 'seats' => [$ada->id, $bo->id], 'words' => 'Listen'])
+            ->assertJsonPath('said', 'Pens down for 2 students.')
+            ->assertJsonPath('undo.body.down', false);
         self::assertNotNull($bo->refresh()->pens);
         self::assertNull($this->seat->refresh()->pens);
         $this->desk('pens', ['down' => false, 'seats' => [$ada->id, $bo->id]])->assertOk();
         self::assertNull($bo->refresh()->pens);
-        $this->desk('hand', ['seats' => [$ada->id, $bo->id], 'words' => 'Look at the pivot'])->assertJsonPath('said', 'Sent to 2 students.');
-        self::assertSame([1, 1, 0], [$ada->messages()->count(), $bo->messages()->count(), $this->seat->messages()->count()]);
+        $this->desk('hand', ['seats' => [$ada->id, $bo->id], 'words' => 'Look at the pivot'])->assertJsonPath(
+            'said',
+            'Sent to 2 students.',
+        );
+        self::assertSame(
+            [1, 1, 0],
+            [$ada->messages()->count(), $bo->messages()->count(), $this->seat->messages()->count()],
+        );
         $this->desk('pens', ['down' => true, 'seats' => []])->assertNotFound();
         $this->desk('hand', ['seats' => ['nobody'], 'words' => 'x'])->assertNotFound();
     }
@@ -176,14 +221,19 @@ final class WatchTest extends OneStudentTestCase
         $this->desk("pick/{$second->json('pick')}/undo", [])->assertOk();
         $this->desk('pick', [])->assertJsonPath('seat', $second->json('seat'));
         $this->published->listening["seat.{$bo->id}"] = 1;
-        $this->desk('pick', ['seats' => [$this->seat->id, $bo->id]])->assertJsonPath('seat', $bo->id)->assertJsonPath('among', 1);
+        $this->desk('pick', ['seats' => [$this->seat->id, $bo->id]])
+            ->assertJsonPath('seat', $bo->id)
+            ->assertJsonPath('among', 1);
         $this->desk('pick', ['seats' => [$bo->id]])->assertJsonPath('seat', $bo->id);
     }
 
     public function test_the_line_up_keeps_the_moment_and_shows_it(): void
     {
         $canvas = $this->canvasOf($this->seat);
-        $this->desk('line-up', ['chosen' => [['canvas' => $canvas->id, 'page' => 'no such page']]])->assertJsonPath('said', '1 canvas is in the line-up.');
+        $this->desk('line-up', ['chosen' => [['canvas' => $canvas->id, 'page' => 'no such page']]])->assertJsonPath(
+            'said',
+            '1 canvas is in the line-up.',
+        );
         $entry = $this->session->lineup()->firstOrFail();
         self::assertSame(['', 1, $canvas->refresh()->operation_count], [$entry->page, $entry->n, $entry->at_operation]);
         $this->draw($this->seat, $this->token);
@@ -191,7 +241,10 @@ final class WatchTest extends OneStudentTestCase
         self::assertSame(1, $this->session->refresh()->showcase?->items->first()?->at_operation);
         $this->desk('line-up', ['chosen' => [['canvas' => $canvas->id]]])->assertOk();
         self::assertSame([2], $this->session->lineup()->pluck('at_operation')->all());
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertOk()->assertSee('Tamsin');
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertOk()
+            ->assertSee('Tamsin');
         $this->desk("line-up/{$entry->id}/remove", [])->assertOk();
         self::assertSame(0, $this->session->lineup()->count());
     }
@@ -206,7 +259,13 @@ final class WatchTest extends OneStudentTestCase
 
     private function ask(): void
     {
-        $this->prompt->update(['details' => ['questions' => [['id' => 'q1', 'kind' => 'number', 'words' => 'M?', 'spot' => null, 'right' => '240 N m']]]]);
+        $this->prompt->update([
+            'details' => [
+                'questions' => [
+                    ['id' => 'q1', 'kind' => 'number', 'words' => 'M?', 'spot' => null, 'right' => '240 N m'],
+                ],
+            ],
+        ]);
     }
 
     private function answer(Seat $seat, string $token, string $value): void
@@ -238,7 +297,9 @@ final class WatchTest extends OneStudentTestCase
     /** @return TestResponse<Response> */
     private function states(): TestResponse
     {
-        return $this->asTeacher()->getJson("/desk/{$this->session->id}/prompt/{$this->prompt->id}/states")->assertOk();
+        return $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/prompt/{$this->prompt->id}/states")
+            ->assertOk();
     }
 
     /** @return TestResponse<Response> */

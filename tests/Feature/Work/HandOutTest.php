@@ -35,7 +35,10 @@ final class HandOutTest extends OneStudentTestCase
     public function test_the_lead_canvas_goes_out_and_comes_back(string $mode, array $layers): void
     {
         $this->drawOnLead('drawn-by-teacher');
-        $told = $this->give(['what' => 'lead', 'mode' => $mode, 'alt' => 'A beam'])->assertOk()->assertJsonPath('canvases', 2)->json();
+        $told = $this->give(['what' => 'lead', 'mode' => $mode, 'alt' => 'A beam'])
+            ->assertOk()
+            ->assertJsonPath('canvases', 2)
+            ->json();
         self::assertSame($layers, $this->layers($this->seat));
         self::assertStringContainsString($told['handout'], implode('', $this->published->on("seat.{$this->seat->id}")));
         [$late] = $this->seat($this->session, 'Late');
@@ -52,7 +55,10 @@ final class HandOutTest extends OneStudentTestCase
     public function test_work_goes_to_those_who_are_chosen_and_to_nobody_else(): void
     {
         $this->drawOnLead('drawn-by-teacher');
-        $this->give(['what' => 'lead', 'mode' => 'backdrop', 'seats' => [$this->mate->id]])->assertJsonPath('canvases', 1);
+        $this->give(['what' => 'lead', 'mode' => 'backdrop', 'seats' => [$this->mate->id]])->assertJsonPath(
+            'canvases',
+            1,
+        );
         self::assertSame(['student'], $this->layers($this->seat));
         self::assertSame(['lead'], $this->layers($this->mate));
         [$late] = $this->seat($this->session, 'Late');
@@ -64,28 +70,46 @@ final class HandOutTest extends OneStudentTestCase
     public function test_chosen_pages_lie_on_the_pages_of_their_numbers(): void
     {
         $lead = $this->drawOnLead('on-the-first-page');
-        $this->postJson("/desk/{$this->session->id}/operations", ['canvas' => $lead, 'operations' => [['id' => 'the-second-page', 'kind' => 'page', 'layer' => 'lead', 'at' => 5, 'body' => (object) []]]])->assertJsonCount(1, 'accepted');
+        $this->postJson("/desk/{$this->session->id}/operations", [
+            'canvas' => $lead,
+            'operations' => [
+                ['id' => 'the-second-page', 'kind' => 'page', 'layer' => 'lead', 'at' => 5, 'body' => (object) []],
+            ],
+        ])->assertJsonCount(1, 'accepted');
         $this->drawOnLead('on-the-second-page', ['body' => ['page' => 'the-second-page']]);
         $this->give(['what' => 'lead', 'mode' => 'backdrop', 'pages' => '2'])->assertOk();
         $scene = $this->canvasOf($this->seat)->scene();
         self::assertCount(2, $scene->pages);
         self::assertCount(1, $scene->onPage(''));
         self::assertCount(1, $scene->onPage((string) array_keys($scene->pages)[1]));
-        $this->give(['what' => 'lead', 'mode' => 'backdrop', 'pages' => '9'])->assertUnprocessable()->assertSee('no page 9');
+        $this->give(['what' => 'lead', 'mode' => 'backdrop', 'pages' => '9'])
+            ->assertUnprocessable()
+            ->assertSee('no page 9');
         $this->give(['what' => 'lead', 'mode' => 'fresh', 'pages' => '2'])->assertOk();
-        self::assertCount(1, $this->canvasOf($this->seat)->scene()->pages, 'a fresh start has the pages that were chosen and no others');
+        self::assertCount(
+            1,
+            $this->canvasOf($this->seat)->scene()->pages,
+            'a fresh start has the pages that were chosen and no others',
+        );
     }
 
     public function test_taking_back_leaves_a_page_where_a_student_has_worked(): void
     {
         $lead = $this->drawOnLead('on-the-first-page');
-        $this->postJson("/desk/{$this->session->id}/operations", ['canvas' => $lead, 'operations' => [['id' => 'the-second-page', 'kind' => 'page', 'layer' => 'lead', 'at' => 5, 'body' => (object) []]]]);
+        $this->postJson("/desk/{$this->session->id}/operations", [
+            'canvas' => $lead,
+            'operations' => [
+                ['id' => 'the-second-page', 'kind' => 'page', 'layer' => 'lead', 'at' => 5, 'body' => (object) []],
+            ],
+        ]);
         $this->drawOnLead('on-the-second-page', ['body' => ['page' => 'the-second-page']]);
         $told = $this->give(['what' => 'lead', 'mode' => 'backdrop', 'pages' => 'all'])->json();
         $canvas = $this->canvasOf($this->seat);
         $page = (string) array_keys($canvas->scene()->pages)[1];
         $own = array_replace_recursive($this->stroke('on-the-page-handed-out'), ['body' => ['page' => $page]]);
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$own]])->assertJsonCount(1, 'accepted');
+        $this->asStudent($this->seat, $this->token)
+            ->postJson("/seat/{$this->seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$own]])
+            ->assertJsonCount(1, 'accepted');
         $this->asTeacher()->postJson($told['undo']['address'], [])->assertOk();
         self::assertSame(['student', 'student'], $this->layers($this->seat));
         self::assertCount(2, $canvas->scene()->pages);
@@ -96,29 +120,66 @@ final class HandOutTest extends OneStudentTestCase
     {
         $this->drawOnLead('drawn-by-teacher');
         $handout = $this->give(['what' => 'lead', 'mode' => 'backdrop'])->json('handout');
-        $this->get("/desk/{$this->session->id}/bands")->assertSee('on 0 of 2')->assertSee('Retry');
+        $this->get("/desk/{$this->session->id}/bands")
+            ->assertSee('on 0 of 2')
+            ->assertSee('Retry');
         $canvas = $this->canvasOf($this->seat)->id;
-        $this->asStudent($this->seat, $this->token)->postJson("/seat/{$this->seat->id}/got", ['canvas' => $canvas, 'handout' => $handout])->assertOk();
-        $this->postJson("/seat/{$this->seat->id}/got", ['canvas' => $this->canvasOf($this->mate)->id, 'handout' => $handout])->assertNotFound();
-        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertSee('on 1 of 2')->assertSee('not there yet');
+        $this->asStudent($this->seat, $this->token)
+            ->postJson("/seat/{$this->seat->id}/got", ['canvas' => $canvas, 'handout' => $handout])
+            ->assertOk();
+        $this->postJson("/seat/{$this->seat->id}/got", [
+            'canvas' => $this->canvasOf($this->mate)->id,
+            'handout' => $handout,
+        ])->assertNotFound();
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertSee('on 1 of 2')
+            ->assertSee('not there yet');
         $this->postJson("/desk/{$this->session->id}/handout/{$handout}/again", ['seat' => $this->mate->id])->assertOk();
         self::assertStringContainsString('"again":true', implode('', $this->published->on("seat.{$this->mate->id}")));
         // Opening the canvas says it too.
         $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas");
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/handout/{$handout}/undo", ['seat' => $this->mate->id])->assertOk();
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/handout/{$handout}/undo", ['seat' => $this->mate->id])
+            ->assertOk();
         self::assertSame(['lead', 'student'], $this->layers($this->seat));
         $this->get("/desk/{$this->session->id}/bands")->assertSee('on 1 of 1');
     }
 
     public function test_a_picture_goes_under_the_ink(): void
     {
-        $asset = $this->asTeacher()->post("/desk/{$this->session->id}/picture", ['picture' => UploadedFile::fake()->image('bridge.png', 80, 50)], ['Accept' => 'application/json'])->assertOk()->json('asset');
+        $asset = $this->asTeacher()
+            ->post(
+                "/desk/{$this->session->id}/picture",
+                ['picture' => UploadedFile::fake()->image('bridge.png', 80, 50)],
+                ['Accept' => 'application/json'],
+            )
+            ->assertOk()
+            ->json('asset');
         $this->give(['what' => 'picture', 'mode' => 'backdrop', 'asset' => $asset])->assertOk();
-        self::assertSame([BackdropKind::Picture, $asset], [$this->canvasOf($this->seat)->scene()->backdrop()->kind, $this->canvasOf($this->seat)->scene()->backdrop()->asset]);
-        $this->asStudent($this->seat, $this->token)->get("/asset-light/{$asset}")->assertOk();
-        $this->asNobody()->get("/asset-light/{$asset}")->assertForbidden();
-        $this->asTeacher()->post("/desk/{$this->session->id}/picture", [], ['Accept' => 'application/json'])->assertUnprocessable();
-        $foreign = Asset::query()->create(['live_session_id' => $this->newSession('Levers')->id, 'mime' => 'image/png', 'width' => 1, 'height' => 1, 'bytes' => 3]);
+        self::assertSame(
+            [BackdropKind::Picture, $asset],
+            [
+                $this->canvasOf($this->seat)->scene()->backdrop()->kind,
+                $this->canvasOf($this->seat)->scene()->backdrop()->asset,
+            ],
+        );
+        $this->asStudent($this->seat, $this->token)
+            ->get("/asset-light/{$asset}")
+            ->assertOk();
+        $this->asNobody()
+            ->get("/asset-light/{$asset}")
+            ->assertForbidden();
+        $this->asTeacher()
+            ->post("/desk/{$this->session->id}/picture", [], ['Accept' => 'application/json'])
+            ->assertUnprocessable();
+        $foreign = Asset::query()->create([
+            'live_session_id' => $this->newSession('Levers')->id,
+            'mime' => 'image/png',
+            'width' => 1,
+            'height' => 1,
+            'bytes' => 3,
+        ]);
         $this->give(['what' => 'picture', 'mode' => 'backdrop', 'asset' => $foreign->id])->assertNotFound();
     }
 
@@ -131,7 +192,11 @@ final class HandOutTest extends OneStudentTestCase
         ob_start();
         imagejpeg($image, null, 90);
         $file = UploadedFile::fake()->createWithContent('bridge.jpg', (string) ob_get_clean());
-        $asset = Asset::query()->findOrFail($this->asTeacher()->post("/desk/{$this->session->id}/picture", ['picture' => $file], ['Accept' => 'application/json'])->json('asset'));
+        $asset = Asset::query()->findOrFail(
+            $this->asTeacher()
+                ->post("/desk/{$this->session->id}/picture", ['picture' => $file], ['Accept' => 'application/json'])
+                ->json('asset'),
+        );
         $this->get("/asset-light/{$asset->id}")->assertOk();
         self::assertLessThan($asset->bytes / 3, filesize("{$asset->path()}-light"));
         self::assertSame(900, ((array) getimagesize("{$asset->path()}-light"))[0]);
@@ -139,7 +204,14 @@ final class HandOutTest extends OneStudentTestCase
 
     public function test_words_and_backdrop_are_taken_back_together(): void
     {
-        $told = $this->asTeacher()->post("/desk/{$this->session->id}/hand-out", ['words' => 'Find the moment.', 'backdrop' => 'squared', 'place' => 'under'], ['Accept' => 'application/json'])->assertOk()->json();
+        $told = $this->asTeacher()
+            ->post(
+                "/desk/{$this->session->id}/hand-out",
+                ['words' => 'Find the moment.', 'backdrop' => 'squared', 'place' => 'under'],
+                ['Accept' => 'application/json'],
+            )
+            ->assertOk()
+            ->json();
         self::assertSame(BackdropKind::Squared, $this->canvasOf($this->seat)->scene()->backdrop()->kind);
         $this->session->teachers()->attach($this->teacher('a-helper'), ['role' => 'helper']);
         $this->asTeacher('a-helper')->postJson($told['undo']['address'], [])->assertForbidden();
@@ -152,7 +224,9 @@ final class HandOutTest extends OneStudentTestCase
 
     public function test_nothing_and_nonsense_cannot_be_handed_out(): void
     {
-        $this->give(['what' => 'lead', 'mode' => 'pieces', 'alt' => 'x'])->assertUnprocessable()->assertSee('nothing on it');
+        $this->give(['what' => 'lead', 'mode' => 'pieces', 'alt' => 'x'])
+            ->assertUnprocessable()
+            ->assertSee('nothing on it');
         $this->drawOnLead('drawn-by-teacher');
         $this->give(['what' => 'lead', 'mode' => 'pieces', 'alt' => ' '])->assertUnprocessable();
         $this->give(['what' => 'everything', 'mode' => 'backdrop'])->assertUnprocessable();
@@ -167,14 +241,22 @@ final class HandOutTest extends OneStudentTestCase
      */
     private function give(array $body): TestResponse
     {
-        return $this->asTeacher()->postJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/hand-out", $body);
+        return $this->asTeacher()->postJson(
+            "/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/hand-out",
+            $body,
+        );
     }
 
     /** @param  array<string, mixed>  $more */
     private function drawOnLead(string $id, array $more = []): string
     {
-        $lead = $this->asTeacher()->getJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/lead")->json('canvas');
-        $this->postJson("/desk/{$this->session->id}/operations", ['canvas' => $lead, 'operations' => [array_replace_recursive($this->stroke($id), ['layer' => 'lead'] + $more)]])->assertJsonCount(1, 'accepted');
+        $lead = $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/lead")
+            ->json('canvas');
+        $this->postJson("/desk/{$this->session->id}/operations", [
+            'canvas' => $lead,
+            'operations' => [array_replace_recursive($this->stroke($id), ['layer' => 'lead'] + $more)],
+        ])->assertJsonCount(1, 'accepted');
 
         return $lead;
     }
@@ -184,6 +266,8 @@ final class HandOutTest extends OneStudentTestCase
     {
         $canvas = Canvas::query()->where('seat_id', $seat->id)->firstOrFail();
 
-        return array_values(array_map(static fn (PlacedObject $placed): string => $placed->layer->value, $canvas->scene()->placed));
+        return array_values(
+            array_map(static fn (PlacedObject $placed): string => $placed->layer->value, $canvas->scene()->placed),
+        );
     }
 }

@@ -19,13 +19,17 @@ final class OperationsTest extends CragTestCase
         [$seat, $token] = $this->seat($session = $this->newSession());
         $canvas = $this->canvasOf($seat);
         $stroke = $this->stroke();
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$stroke]])
-            ->assertOk()->assertExactJson(['accepted' => [['id' => $stroke['id'], 'n' => 1]], 'refused' => [], 'held' => []]);
+        $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$stroke]])
+            ->assertOk()
+            ->assertExactJson(['accepted' => [['id' => $stroke['id'], 'n' => 1]], 'refused' => [], 'held' => []]);
 
         self::assertStringContainsString($stroke['id'], $this->published->on("desk.{$session->id}")[1]);
         self::assertStringContainsString($stroke['id'], $this->published->on("seat.{$seat->id}")[0]);
-        $this->getJson("/seat/{$seat->id}/canvas")->assertOk()
-            ->assertJsonPath('operations.0.id', $stroke['id'])->assertJsonPath('operations.0.body', $stroke['body']);
+        $this->getJson("/seat/{$seat->id}/canvas")
+            ->assertOk()
+            ->assertJsonPath('operations.0.id', $stroke['id'])
+            ->assertJsonPath('operations.0.body', $stroke['body']);
     }
 
     public function test_sending_it_again_stores_nothing_twice_and_gives_the_same_answer(): void
@@ -33,7 +37,9 @@ final class OperationsTest extends CragTestCase
         [$seat, $token] = $this->seat($this->newSession());
         $canvas = $this->canvasOf($seat);
         $batch = ['canvas' => $canvas->id, 'operations' => [$this->stroke(), $this->stroke()]];
-        $first = $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", $batch)->json();
+        $first = $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/operations", $batch)
+            ->json();
         self::assertSame($first, $this->postJson("/seat/{$seat->id}/operations", $batch)->json());
         self::assertSame(2, LoggedOperation::query()->count());
         self::assertCount(1, $this->published->on("seat.{$seat->id}"));
@@ -44,8 +50,11 @@ final class OperationsTest extends CragTestCase
         [$seat, $token] = $this->seat($this->newSession());
         $good = $this->stroke();
         $unreadable = ['id' => 'unreadable-one', 'kind' => 'explode'] + $this->stroke();
-        $forbidden = ['id' => 'rub-a-ghost-out', 'kind' => 'remove', 'body' => ['targets' => ['nobody-made-this']]] + $this->stroke();
-        $this->appendAs($seat, $token, $unreadable, $good, $forbidden, 'nonsense', null)->assertOk()
+        $forbidden =
+            ['id' => 'rub-a-ghost-out', 'kind' => 'remove', 'body' => ['targets' => ['nobody-made-this']]] +
+            $this->stroke();
+        $this->appendAs($seat, $token, $unreadable, $good, $forbidden, 'nonsense', null)
+            ->assertOk()
             ->assertJsonPath('accepted', [['id' => $good['id'], 'n' => 1]])
             ->assertJsonPath('refused.0.id', 'unreadable-one')
             ->assertJsonPath('refused.3.reason', 'There is nothing called "nobody-made-this" on this canvas.')
@@ -60,24 +69,41 @@ final class OperationsTest extends CragTestCase
         $fat = $this->heavy(450);
         self::assertGreaterThan(ByteBudget::OPERATION, strlen((string) json_encode($fat['body'])));
         $good = $this->stroke();
-        $this->appendAs($seat, $token, $fat, $good)->assertOk()->assertJsonPath('accepted.0.id', $good['id'])
+        $this->appendAs($seat, $token, $fat, $good)
+            ->assertOk()
+            ->assertJsonPath('accepted.0.id', $good['id'])
             ->assertJsonPath('refused.0.reason', 'That is too much at once: one step may have 2 MB.');
         $canvas = $this->canvasOf($seat);
         $stored = (int) LoggedOperation::query()->sum(DB::raw('length(cast(body as blob))'));
         self::assertSame([$stored, $stored], [$canvas->byte_count, $session->refresh()->byte_count]);
 
         $canvas->update(['byte_count' => ByteBudget::CANVAS - 50]);
-        $this->appendAs($seat, $token, $this->stroke())->assertJsonPath('refused.0.reason', 'This page is full: it holds 12 MB of work.');
+        $this->appendAs($seat, $token, $this->stroke())->assertJsonPath(
+            'refused.0.reason',
+            'This page is full: it holds 12 MB of work.',
+        );
         // Another of the student's canvases is full; this one is not.
         $canvas->update(['byte_count' => $stored]);
         $other = $session->prompts()->create(['n' => 2, 'words' => '', 'backdrop' => ['kind' => 'blank']]);
-        Canvas::query()->create(['prompt_id' => $other->id, 'seat_id' => $seat->id, 'live_session_id' => $session->id, 'byte_count' => ByteBudget::SEAT - 50]);
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$this->stroke()]])
-            ->assertJsonPath('refused.0.reason', "You have no room left in this session: one student's work may have 32 MB.");
+        Canvas::query()->create([
+            'prompt_id' => $other->id,
+            'seat_id' => $seat->id,
+            'live_session_id' => $session->id,
+            'byte_count' => ByteBudget::SEAT - 50,
+        ]);
+        $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$this->stroke()]])
+            ->assertJsonPath(
+                'refused.0.reason',
+                "You have no room left in this session: one student's work may have 32 MB.",
+            );
         [$mate, $mates] = $this->seat($session, 'Mate');
         $this->appendAs($mate, $mates, $this->stroke())->assertJsonCount(1, 'accepted');
         $session->update(['byte_count' => ByteBudget::SESSION - 50]);
-        $this->appendAs($mate, $mates, $this->stroke())->assertJsonPath('refused.0.reason', 'This session is full: it holds 512 MB of work. Tell your teacher.');
+        $this->appendAs($mate, $mates, $this->stroke())->assertJsonPath(
+            'refused.0.reason',
+            'This session is full: it holds 512 MB of work. Tell your teacher.',
+        );
     }
 
     public function test_catching_up_comes_in_portions_and_what_is_large_is_only_told_of(): void
@@ -87,10 +113,22 @@ final class OperationsTest extends CragTestCase
         for ($i = 0; $i < 3; $i++) {
             $this->appendAs($seat, $token, $this->heavy(150), $this->stroke())->assertJsonCount(2, 'accepted');
         }
-        self::assertSame(array_fill(0, 3, '{"stream":"operations","operations":[],"ask":true}'), array_values(array_filter($this->published->on("desk.{$session->id}"), static fn (string $one): bool => str_contains($one, '"operations":['))));
+        self::assertSame(
+            array_fill(0, 3, '{"stream":"operations","operations":[],"ask":true}'),
+            array_values(
+                array_filter(
+                    $this->published->on("desk.{$session->id}"),
+                    static fn (string $one): bool => str_contains($one, '"operations":['),
+                ),
+            ),
+        );
         $canvas = $this->canvasOf($seat)->id;
         foreach (["/desk/{$session->id}/catch-up?", "/seat/{$seat->id}/catch-up?canvas={$canvas}&"] as $address) {
-            str_starts_with($address, '/desk') ? $this->asTeacher() : $this->asStudent($seat, $token);
+            if (str_starts_with($address, '/desk')) {
+                $this->asTeacher();
+            } else {
+                $this->asStudent($seat, $token);
+            }
             $n = $rounds = 0;
             do {
                 $answer = $this->getJson("{$address}operations={$n}")->assertOk();
@@ -106,7 +144,10 @@ final class OperationsTest extends CragTestCase
     /** @return array<string, mixed> an operation that brings in so many strokes of some 5 kB each */
     private function heavy(int $strokes): array
     {
-        $samples = array_map(static fn (int $i): array => [1000 + $i * 7 % 8000, 1000 + $i * 13 % 8000, 128, $i * 8], range(0, 1199));
+        $samples = array_map(
+            static fn (int $i): array => [1000 + (($i * 7) % 8000), 1000 + (($i * 13) % 8000), 128, $i * 8],
+            range(0, 1199),
+        );
         $stroke = ['type' => 'stroke', 'colour' => '#25323b', 'width' => 40, 'ink' => Ink::of($samples)->encode()];
 
         return ['body' => ['objects' => array_fill(0, $strokes, ['object' => $stroke])]] + $this->stroke();
@@ -116,9 +157,9 @@ final class OperationsTest extends CragTestCase
     {
         [$seat, $token] = $this->seat($this->newSession());
         $stroke = $this->stroke();
-        $undo = ['id' => 'take-it-back-now', 'kind' => 'withdraw', 'body' => ['target' => $stroke['id']]] + $this->stroke();
-        $this->appendAs($seat, $token, $stroke, $undo)
-            ->assertJsonCount(2, 'accepted');
+        $undo =
+            ['id' => 'take-it-back-now', 'kind' => 'withdraw', 'body' => ['target' => $stroke['id']]] + $this->stroke();
+        $this->appendAs($seat, $token, $stroke, $undo)->assertJsonCount(2, 'accepted');
         self::assertTrue($this->canvasOf($seat)->scene()->isEmpty());
     }
 
@@ -130,7 +171,10 @@ final class OperationsTest extends CragTestCase
         foreach ([[$one, $tokenOne], [$two, $tokenTwo], [$one, $tokenOne]] as [$seat, $token]) {
             $this->appendAs($seat, $token, $this->stroke())->assertOk();
         }
-        self::assertSame([[1, 1], [1, 2], [2, 3]], LoggedOperation::query()->orderBy('id')->get()->map(fn ($row) => [$row->n, $row->session_n])->all());
+        self::assertSame(
+            [[1, 1], [1, 2], [2, 3]],
+            LoggedOperation::query()->orderBy('id')->get()->map(fn ($row) => [$row->n, $row->session_n])->all(),
+        );
     }
 
     public function test_what_a_page_missed_is_told_by_number(): void
@@ -138,13 +182,23 @@ final class OperationsTest extends CragTestCase
         [$seat, $token] = $this->seat($session = $this->newSession());
         $canvas = $this->canvasOf($seat);
         $strokes = [$this->stroke(), $this->stroke(), $this->stroke()];
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => $strokes]);
+        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", [
+            'canvas' => $canvas->id,
+            'operations' => $strokes,
+        ]);
         $this->getJson("/seat/{$seat->id}/catch-up?canvas={$canvas->id}&operations=2&room=0&seat=0")
-            ->assertJsonCount(1, 'operations')->assertJsonPath('operations.0.id', $strokes[2]['id'])->assertJsonPath('events.room', []);
+            ->assertJsonCount(1, 'operations')
+            ->assertJsonPath('operations.0.id', $strokes[2]['id'])
+            ->assertJsonPath('events.room', []);
         app(EndSession::class)($session);
-        $this->getJson("/seat/{$seat->id}/catch-up?canvas={$canvas->id}&operations=3&room=0&seat=0")->assertJsonPath('events.room.0.type', 'ended');
-        $this->asTeacher()->getJson("/desk/{$session->id}/catch-up?operations=1&room=0&desk=0")
-            ->assertJsonCount(2, 'operations')->assertJsonPath('events.desk.0.type', 'seat');
+        $this->getJson("/seat/{$seat->id}/catch-up?canvas={$canvas->id}&operations=3&room=0&seat=0")->assertJsonPath(
+            'events.room.0.type',
+            'ended',
+        );
+        $this->asTeacher()
+            ->getJson("/desk/{$session->id}/catch-up?operations=1&room=0&desk=0")
+            ->assertJsonCount(2, 'operations')
+            ->assertJsonPath('events.desk.0.type', 'seat');
     }
 
     public function test_a_request_that_is_no_batch_changes_nothing(): void
@@ -152,17 +206,52 @@ final class OperationsTest extends CragTestCase
         [$seat, $token] = $this->seat($this->newSession());
         $canvas = $this->canvasOf($seat)->id;
         $this->asStudent($seat, $token);
-        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => 'x'])->assertUnprocessable();
-        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => array_fill(0, 101, $this->stroke())])->assertUnprocessable();
-        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => 'none', 'operations' => [$this->stroke()]])->assertNotFound();
-        $this->post("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]])->assertForbidden();
-        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], ['Sec-Fetch-Site' => 'cross-site'])->assertForbidden();
-        foreach ([['Origin' => 'http://localhost:8443'], ['Origin' => 'http://elsewhere.test'], ['Content-Type' => 'text/plain;a=/json'], ['Content-Type' => 'text/plain']] as $headers) {
-            $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], $headers)->assertForbidden();
+        $this->postJson("/seat/{$seat->id}/operations", [
+            'canvas' => $canvas,
+            'operations' => 'x',
+        ])->assertUnprocessable();
+        $this->postJson("/seat/{$seat->id}/operations", [
+            'canvas' => $canvas,
+            'operations' => array_fill(0, 101, $this->stroke()),
+        ])->assertUnprocessable();
+        $this->postJson("/seat/{$seat->id}/operations", [
+            'canvas' => 'none',
+            'operations' => [$this->stroke()],
+        ])->assertNotFound();
+        $this->post("/seat/{$seat->id}/operations", [
+            'canvas' => $canvas,
+            'operations' => [$this->stroke()],
+        ])->assertForbidden();
+        $this->postJson(
+            "/seat/{$seat->id}/operations",
+            ['canvas' => $canvas, 'operations' => [$this->stroke()]],
+            ['Sec-Fetch-Site' => 'cross-site'],
+        )->assertForbidden();
+        foreach (
+            [
+                ['Origin' => 'http://localhost:8443'],
+                ['Origin' => 'http://elsewhere.test'],
+                ['Content-Type' => 'text/plain;a=/json'],
+                ['Content-Type' => 'text/plain'],
+            ] as $headers
+        ) {
+            $this->postJson(
+                "/seat/{$seat->id}/operations",
+                ['canvas' => $canvas, 'operations' => [$this->stroke()]],
+                $headers,
+            )->assertForbidden();
         }
-        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], ['Origin' => 'http://elsewhere.test'])->assertForbidden();
+        $this->postJson(
+            "/seat/{$seat->id}/operations",
+            ['canvas' => $canvas, 'operations' => [$this->stroke()]],
+            ['Origin' => 'http://elsewhere.test'],
+        )->assertForbidden();
         self::assertSame(0, LoggedOperation::query()->count());
-        $this->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas, 'operations' => [$this->stroke()]], ['Origin' => 'http://localhost', 'Content-Type' => 'application/json; charset=utf-8'])->assertOk();
+        $this->postJson(
+            "/seat/{$seat->id}/operations",
+            ['canvas' => $canvas, 'operations' => [$this->stroke()]],
+            ['Origin' => 'http://localhost', 'Content-Type' => 'application/json; charset=utf-8'],
+        )->assertOk();
     }
 
     public function test_ink_that_was_drawn_before_the_end_still_arrives_for_ten_minutes(): void
@@ -171,7 +260,9 @@ final class OperationsTest extends CragTestCase
         $batch = fn (): array => ['canvas' => $this->canvasOf($seat)->id, 'operations' => [$this->stroke()]];
         app(EndSession::class)($session);
         $this->travel(9)->minutes();
-        $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/operations", $batch())->assertOk();
+        $this->asStudent($seat, $token)
+            ->postJson("/seat/{$seat->id}/operations", $batch())
+            ->assertOk();
         $this->travel(2)->minutes();
         $this->postJson("/seat/{$seat->id}/operations", $batch())->assertGone();
         self::assertSame(1, LoggedOperation::query()->count());

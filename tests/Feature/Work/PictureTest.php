@@ -37,14 +37,19 @@ final class PictureTest extends CragTestCase
         $picture = imagecreatefromstring($kept);
         self::assertNotFalse($picture);
         [$x, $y] = match ($orientation) {
-            1 => [3, 20], 3 => [56, 20], 6 => [20, 3], default => [20, 56]
+            1 => [3, 20],
+            3 => [56, 20],
+            6 => [20, 3],
+            default => [20, 56],
         };
         self::assertLessThan(60, imagecolorat($picture, $x, $y) & 0xFF);
     }
 
     public function test_what_was_drawn_anew_once_keeps_its_bytes_and_nothing_else_does(): void
     {
-        $store = fn (string $bytes): string => (string) file_get_contents(app(StorePicture::class)($this->session, self::file($bytes))->path());
+        $store = fn (string $bytes): string => (string) file_get_contents(
+            app(StorePicture::class)($this->session, self::file($bytes))->path(),
+        );
         $noise = imagecreatetruecolor(1600, 1000);
         for ($i = 0; $i < 40_000; $i++) {
             imagesetpixel($noise, random_int(0, 1599), random_int(0, 999), random_int(0, 0xFFFFFF));
@@ -63,7 +68,14 @@ final class PictureTest extends CragTestCase
             self::assertStringNotContainsString('hidden', $store($bytes.'hidden'), $kind);
         }
         $withComment = substr($jpeg, 0, 2)."\xFF\xFE".pack('n', 8).'hidden'.substr($jpeg, 2);
-        $withText = substr($png, 0, -12).pack('N', 8).'tEXta'."\0".'hidden'.pack('N', crc32("tEXta\0hidden")).substr($png, -12);
+        $withText =
+            substr($png, 0, -12).
+            pack('N', 8).
+            'tEXta'.
+            "\0".
+            'hidden'.
+            pack('N', crc32("tEXta\0hidden")).
+            substr($png, -12);
         foreach ([$withComment, $withText, str_replace('quality = 85', 'quality = 86', $jpeg)] as $bytes) {
             self::assertDoesNotMatchRegularExpression('/hidden|quality = 86/', $store($bytes));
         }
@@ -89,7 +101,10 @@ final class PictureTest extends CragTestCase
     public function test_a_drawing_embeds_its_own_sessions_pictures_alone(): void
     {
         $asset = app(StorePicture::class)($this->session, $this->photograph(1));
-        self::assertStringStartsWith('data:image/jpeg;base64,', (string) (new EmbeddedPictures($this->session))->source($asset->id));
+        self::assertStringStartsWith(
+            'data:image/jpeg;base64,',
+            (string) (new EmbeddedPictures($this->session))->source($asset->id),
+        );
         self::assertNull((new EmbeddedPictures($this->newSession('Levers')))->source($asset->id));
         self::assertNull((new EmbeddedPictures($this->session))->source('../../app.key'));
         HeldFolder::remove('sessions', $this->session->id);
@@ -98,10 +113,22 @@ final class PictureTest extends CragTestCase
 
     public function test_backdrops_are_drawn_for_anybody_and_only_those_there_are(): void
     {
-        foreach (['kind=blank', 'kind=squared&size=small', 'kind=staves', 'kind=number-line&from=0&to=2&step=0.5&parts=2', 'kind=axes&x_from=0&x_to=9&x_step=1&y_from=-1&y_to=1&y_step=.1&x_label=&y_label=F'] as $query) {
-            $this->get("/backdrop.svg?{$query}")->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
+        foreach (
+            [
+                'kind=blank',
+                'kind=squared&size=small',
+                'kind=staves',
+                'kind=number-line&from=0&to=2&step=0.5&parts=2',
+                'kind=axes&x_from=0&x_to=9&x_step=1&y_from=-1&y_to=1&y_step=.1&x_label=&y_label=F',
+            ] as $query
+        ) {
+            $this->get("/backdrop.svg?{$query}")
+                ->assertOk()
+                ->assertHeader('Content-Type', 'image/svg+xml');
         }
-        foreach (['', 'kind=picture&asset=abc', 'kind=lava', 'kind=axes', 'kind=number-line&from=0&to=1000000&step=1'] as $query) {
+        foreach (
+            ['', 'kind=picture&asset=abc', 'kind=lava', 'kind=axes', 'kind=number-line&from=0&to=1000000&step=1'] as $query
+        ) {
             $this->get("/backdrop.svg?{$query}")->assertNotFound();
         }
         $this->get('/backdrop.svg?kind[]=blank')->assertUnprocessable();

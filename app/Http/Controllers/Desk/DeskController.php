@@ -32,10 +32,19 @@ final class DeskController
     private function bands(Request $request, LiveSession $session): array
     {
         $session->load('prompt', 'showcase.items.canvas.seat');
-        $inRoom = static fn ($canvases) => $canvases->whereHas('seat', static fn ($seats) => $seats->where('state', SeatState::Seated));
-        $prompts = $session->prompts()
-            ->withCount(['canvases' => $inRoom, 'canvases as started_count' => static fn ($query) => $inRoom($query)->whereNotNull('last_stroke_ms'), 'canvases as sent_count' => static fn ($query) => $inRoom($query)->whereNotNull('sent_at_ms')])
-            ->with(['canvases' => $inRoom, 'canvases.check'])->get();
+        $inRoom = static fn ($canvases) => $canvases->whereHas(
+            'seat',
+            static fn ($seats) => $seats->where('state', SeatState::Seated),
+        );
+        $prompts = $session
+            ->prompts()
+            ->withCount([
+                'canvases' => $inRoom,
+                'canvases as started_count' => static fn ($query) => $inRoom($query)->whereNotNull('last_stroke_ms'),
+                'canvases as sent_count' => static fn ($query) => $inRoom($query)->whereNotNull('sent_at_ms'),
+            ])
+            ->with(['canvases' => $inRoom, 'canvases.check'])
+            ->get();
 
         return [
             'session' => $session,
@@ -43,11 +52,21 @@ final class DeskController
             'current' => $prompts->firstOrFail(static fn (Prompt $prompt): bool => $prompt->id === $session->prompt_id),
             'settings' => $session->settingsValue(),
             'role' => CurrentRole::of($request),
-            'seats' => $session->seats()->with('entry')->withCount(['answers'])->get(),
+            'seats' => $session
+                ->seats()
+                ->with('entry')
+                ->withCount(['answers'])
+                ->get(),
             'fresh' => $session->freshSeats()->count(),
             'lineup' => $session->lineup()->with('canvas.seat', 'canvas.prompt')->get(),
             'messages' => $session->messages()->get()->groupBy('seat_id'),
-            'handouts' => $session->handouts()->whereNull('undone_at_ms')->has('canvases')->with(['canvases.seat', 'prompt'])->limit(8)->get(),
+            'handouts' => $session
+                ->handouts()
+                ->whereNull('undone_at_ms')
+                ->has('canvases')
+                ->with(['canvases.seat', 'prompt'])
+                ->limit(8)
+                ->get(),
         ];
     }
 }

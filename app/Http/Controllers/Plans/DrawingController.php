@@ -38,7 +38,9 @@ final readonly class DrawingController
 
     public function canvas(Plan $plan, Prompt $prompt): Response
     {
-        return CanvasAnswer::opening($this->drawing->canvas($prompt)->refresh(), ['tray' => ToolTray::of(TrayKind::Maths)->toArray()]);
+        return CanvasAnswer::opening($this->drawing->canvas($prompt)->refresh(), [
+            'tray' => ToolTray::of(TrayKind::Maths)->toArray(),
+        ]);
     }
 
     public function log(Request $request, Plan $plan, string $canvas): Response
@@ -50,10 +52,16 @@ final readonly class DrawingController
     {
         $batch = $request->json('operations');
         abort_unless(is_array($batch) && array_is_list($batch), 422, __('There are no operations in that.'));
-        abort_if(count($batch) > self::MOST_AT_ONCE, 422, __('Too many operations at once: :n are the most.', ['n' => self::MOST_AT_ONCE]));
+        abort_if(
+            count($batch) > self::MOST_AT_ONCE,
+            422,
+            __('Too many operations at once: :n are the most.', ['n' => self::MOST_AT_ONCE]),
+        );
         $canvas = self::own($plan, $request->json('canvas'));
         $answer = $append($canvas, Author::teacher(), $batch);
-        $answer['accepted'] === [] || $edit->drawn($plan, $canvas->prompt);
+        if ($answer['accepted'] !== []) {
+            $edit->drawn($plan, $canvas->prompt);
+        }
 
         return response()->json($answer);
     }
@@ -77,8 +85,10 @@ final readonly class DrawingController
         $scene = $this->drawing->canvas($prompt)->scene();
         $page = array_map(strval(...), array_keys($scene->pages))[max(0, $request->integer('page'))] ?? '';
 
-        return response(Rsvg::png(SceneSvg::document($scene, new EmbeddedPictures($plan), $page), 320))
-            ->withHeaders(['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=86400']);
+        return response(Rsvg::png(SceneSvg::document($scene, new EmbeddedPictures($plan), $page), 320))->withHeaders([
+            'Content-Type' => 'image/png',
+            'Cache-Control' => 'private, max-age=86400',
+        ]);
     }
 
     /** @param  string  $format  one of CanvasFile's */
@@ -89,7 +99,10 @@ final readonly class DrawingController
 
     private static function own(Plan $plan, mixed $canvas): Canvas
     {
-        return Canvas::query()->whereKey($canvas)->whereNull('seat_id')
-            ->whereHas('prompt', static fn ($prompts) => $prompts->where('plan_id', $plan->id))->firstOrFail();
+        return Canvas::query()
+            ->whereKey($canvas)
+            ->whereNull('seat_id')
+            ->whereHas('prompt', static fn ($prompts) => $prompts->where('plan_id', $plan->id))
+            ->firstOrFail();
     }
 }

@@ -35,17 +35,28 @@ final readonly class EditController
     public function state(Request $request, Plan $plan, array $also = []): JsonResponse
     {
         $after = $request->integer('after', -1);
-        $prompts = $plan->present()->filter(static fn (Prompt $prompt): bool => $prompt->changed_n > $after || $after < 0);
+        $prompts = $plan
+            ->present()
+            ->filter(static fn (Prompt $prompt): bool => $prompt->changed_n > $after || $after < 0);
 
-        return response()->json($also + [
-            'n' => $plan->edit_count,
-            'title' => $plan->title,
-            'tags' => $plan->tags,
-            'sequence' => $plan->sequence,
-            'prompts' => $prompts->map(self::told(...))->values(),
-            'running' => $plan->sessions()->whereNull('ended_at')->where('is_trial', false)->get()
-                ->map(fn (LiveSession $session): array => ['id' => $session->id, 'title' => $session->title, 'since' => SchoolTime::of($session->created_at)->translatedFormat('H:i'), 'behind' => $this->follow->isBehind($session, $plan)]),
-        ] + $this->edit->steps($plan, CurrentTeacher::found($request)));
+        return response()->json(
+            $also + [
+                'n' => $plan->edit_count,
+                'title' => $plan->title,
+                'tags' => $plan->tags,
+                'sequence' => $plan->sequence,
+                'prompts' => $prompts->map(self::told(...))->values(),
+                'running' => $plan->sessions()->whereNull('ended_at')->where('is_trial', false)->get()->map(
+                    fn (LiveSession $session): array => [
+                        'id' => $session->id,
+                        'title' => $session->title,
+                        'since' => SchoolTime::of($session->created_at)->translatedFormat('H:i'),
+                        'behind' => $this->follow->isBehind($session, $plan),
+                    ],
+                ),
+            ] +
+                $this->edit->steps($plan, CurrentTeacher::found($request)),
+        );
     }
 
     public function set(Request $request, Plan $plan, ?Prompt $prompt = null): JsonResponse
@@ -54,11 +65,23 @@ final readonly class EditController
         abort_unless(is_string($field), 422, __('A prompt has no such field.'));
 
         try {
-            return $this->tried($request, $plan, fn () => $this->edit->set(
-                $plan, CurrentTeacher::found($request), $prompt, $field, $request->json('from'), $request->json('to'),
-            ));
+            return $this->tried(
+                $request,
+                $plan,
+                fn () => $this->edit->set(
+                    $plan,
+                    CurrentTeacher::found($request),
+                    $prompt,
+                    $field,
+                    $request->json('from'),
+                    $request->json('to'),
+                ),
+            );
         } catch (UnreadableFields|InvalidPrompt $problem) {
-            return response()->json(get_object_vars(NotTaken::of($prompt, $field, $request->json('to'), $problem)), 422);
+            return response()->json(
+                get_object_vars(NotTaken::of($prompt, $field, $request->json('to'), $problem)),
+                422,
+            );
         }
     }
 
@@ -66,7 +89,9 @@ final readonly class EditController
     {
         [$words, $ready] = [$request->json('words'), $request->json('ready')];
         try {
-            $prepared = is_string($ready) ? $this->ready->prompt($ready) : PreparedPrompt::saying(is_string($words) ? $words : '');
+            $prepared = is_string($ready)
+                ? $this->ready->prompt($ready)
+                : PreparedPrompt::saying(is_string($words) ? $words : '');
         } catch (InvalidPrompt $problem) {
             abort(422, __($problem->getMessage()));
         }
@@ -79,16 +104,22 @@ final readonly class EditController
     public function place(Request $request, Plan $plan, Prompt $prompt): JsonResponse
     {
         $teacher = CurrentTeacher::found($request);
-        $request->json('after') === false
-            ? $this->edit->remove($plan, $teacher, $prompt)
-            : $this->edit->move($plan, $teacher, $prompt, self::after($request, $plan));
+        if ($request->json('after') === false) {
+            $this->edit->remove($plan, $teacher, $prompt);
+        } else {
+            $this->edit->move($plan, $teacher, $prompt, self::after($request, $plan));
+        }
 
         return $this->state($request, $plan->refresh());
     }
 
     public function step(Request $request, Plan $plan): JsonResponse
     {
-        return $this->tried($request, $plan, fn () => $this->edit->step($plan, CurrentTeacher::found($request), $request->json('again') === true));
+        return $this->tried(
+            $request,
+            $plan,
+            fn () => $this->edit->step($plan, CurrentTeacher::found($request), $request->json('again') === true),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -96,7 +127,12 @@ final readonly class EditController
     {
         $value = $prompt->value();
 
-        return ['id' => $prompt->id, 'n' => $prompt->changed_n, 'plain' => $prompt->plainWords(), 'problems' => array_map(static fn (string $one): string => __($one), $value->problems())] + $value->toArray();
+        return [
+            'id' => $prompt->id,
+            'n' => $prompt->changed_n,
+            'plain' => $prompt->plainWords(),
+            'problems' => array_map(static fn (string $one): string => __($one), $value->problems()),
+        ] + $value->toArray();
     }
 
     /**
@@ -110,7 +146,10 @@ final readonly class EditController
         try {
             $change();
         } catch (ChangedMeanwhile $problem) {
-            return response()->json(['message' => $problem->getMessage(), 'field' => $problem->field, 'present' => $problem->present], 409);
+            return response()->json(
+                ['message' => $problem->getMessage(), 'field' => $problem->field, 'present' => $problem->present],
+                409,
+            );
         }
 
         return $this->state($request, $plan->refresh());
@@ -119,7 +158,11 @@ final readonly class EditController
     private static function after(Request $request, Plan $plan): ?string
     {
         $after = $request->json('after');
-        abort_unless($after === null || (is_string($after) && in_array($after, $plan->sequence, true)), 422, __('There is no such prompt in the plan.'));
+        abort_unless(
+            $after === null || (is_string($after) && in_array($after, $plan->sequence, true)),
+            422,
+            __('There is no such prompt in the plan.'),
+        );
 
         return $after;
     }

@@ -35,15 +35,27 @@ final readonly class LibraryController
         $plans = $teacher->plans()->with('teacher')->get()->toBase();
         $look = LibraryLook::of($request);
         $shown = $look->shown($plans);
-        $request->has('dense') && $request->session()->put('library-is-dense', $request->boolean('dense'));
+        if ($request->has('dense')) {
+            $request->session()->put('library-is-dense', $request->boolean('dense'));
+        }
 
         return view('plans.library', [
             'teacher' => $teacher,
-            'running' => $teacher->sessions()->where('is_trial', false)->whereNull('ended_at')->withCount('seats')->latest()->get(),
+            'running' => $teacher
+                ->sessions()
+                ->where('is_trial', false)
+                ->whereNull('ended_at')
+                ->withCount('seats')
+                ->latest()
+                ->get(),
             'plans' => $shown,
             'lastClass' => $this->lastClasses($teacher, $shown),
-            'tags' => $plans->filter(static fn (Plan $plan): bool => ($plan->archived_at !== null) === $look->inArchive)->flatMap(static fn (Plan $plan): array => $plan->tags)
-                ->countBy(static fn (string $tag): string => $tag)->sortDesc()->keys(),
+            'tags' => $plans
+                ->filter(static fn (Plan $plan): bool => ($plan->archived_at !== null) === $look->inArchive)
+                ->flatMap(static fn (Plan $plan): array => $plan->tags)
+                ->countBy(static fn (string $tag): string => $tag)
+                ->sortDesc()
+                ->keys(),
             'archived' => $plans->whereNotNull('archived_at')->count(),
             'look' => $look,
             'isDense' => $request->session()->get('library-is-dense') === true,
@@ -65,29 +77,47 @@ final readonly class LibraryController
             throw ValidationException::withMessages(['file' => __('Choose a file of at most 60 MB.')]);
         }
         try {
-            $plan = $bringIn->asPlan(CurrentTeacher::found($request), $file->getPathname(), $file->getClientOriginalName());
+            $plan = $bringIn->asPlan(
+                CurrentTeacher::found($request),
+                $file->getPathname(),
+                $file->getClientOriginalName(),
+            );
         } catch (UnusablePlan $problem) {
             throw ValidationException::withMessages(['file' => $problem->getMessage()]);
         }
 
         // Of a PDF the pages are chosen next.
-        return redirect()->route('plan', [$plan] + array_filter(['intake' => Intake::query()->where('plan_id', $plan->id)->value('id')]));
+        return redirect()->route(
+            'plan',
+            [$plan] + array_filter(['intake' => Intake::query()->where('plan_id', $plan->id)->value('id')]),
+        );
     }
 
     public function duplicate(Request $request, Plan $plan): RedirectResponse
     {
-        $this->make->copy($plan, CurrentTeacher::found($request), __(':title (copy)', ['title' => mb_substr($plan->title, 0, 70)]));
+        $this->make->copy(
+            $plan,
+            CurrentTeacher::found($request),
+            __(':title (copy)', ['title' => mb_substr($plan->title, 0, 70)]),
+        );
 
-        return redirect()->route('plans')->with('said', __('There is a copy of “:title” now.', ['title' => $plan->title]));
+        return redirect()
+            ->route('plans')
+            ->with('said', __('There is a copy of “:title” now.', ['title' => $plan->title]));
     }
 
     public function archive(Request $request, Plan $plan): RedirectResponse
     {
         $plan->update(['archived_at' => $request->boolean('restore') ? null : now()]);
 
-        return redirect()->route('plans')->with('said', $request->boolean('restore')
-            ? __('“:title” is back among the plans.', ['title' => $plan->title])
-            : __('“:title” is in the archive.', ['title' => $plan->title]));
+        return redirect()
+            ->route('plans')
+            ->with(
+                'said',
+                $request->boolean('restore')
+                    ? __('“:title” is back among the plans.', ['title' => $plan->title])
+                    : __('“:title” is in the archive.', ['title' => $plan->title]),
+            );
     }
 
     /** Those who only share it lose it from their list; its owner deletes it. */
@@ -97,7 +127,9 @@ final readonly class LibraryController
         if ($plan->teacher_id !== $teacher->id) {
             $plan->teachers()->detach($teacher);
 
-            return redirect()->route('plans')->with('said', __('“:title” is no longer in your list.', ['title' => $plan->title]));
+            return redirect()
+                ->route('plans')
+                ->with('said', __('“:title” is no longer in your list.', ['title' => $plan->title]));
         }
         $plan->delete();
         HeldFolder::remove('plans', $plan->id);
@@ -109,7 +141,9 @@ final readonly class LibraryController
     {
         $name = $request->string('name')->trim()->toString();
         $teacher = CurrentTeacher::found($request);
-        $teacher->name === '' && $name !== '' && $teacher->update(['name' => mb_substr($name, 0, 60)]);
+        if ($teacher->name === '' && $name !== '') {
+            $teacher->update(['name' => mb_substr($name, 0, 60)]);
+        }
 
         return $teacher;
     }
@@ -124,7 +158,9 @@ final readonly class LibraryController
         $last = $teacher->sessions()->whereNotNull('roster_id')->with('roster')->latest()->limit(50)->get();
         foreach ($plans as $plan) {
             $session = $last->firstWhere('plan_id', $plan->id) ?? $last->first();
-            $session === null || $classes[$plan->id] = $session;
+            if ($session !== null) {
+                $classes[$plan->id] = $session;
+            }
         }
 
         return $classes;

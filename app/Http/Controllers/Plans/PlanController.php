@@ -41,8 +41,14 @@ final readonly class PlanController
     public function show(Request $request, Plan $plan, ReadyPrompts $ready): View
     {
         return view('plans.plan', [
-            'plan' => $plan, 'teacher' => CurrentTeacher::found($request), 'ready' => $ready->all(),
-            'intake' => Intake::query()->where('plan_id', $plan->id)->where('state', 'chosen')->find($request->string('intake')->toString())?->only(['id', 'state', 'total']),
+            'plan' => $plan,
+            'teacher' => CurrentTeacher::found($request),
+            'ready' => $ready->all(),
+            'intake' => Intake::query()
+                ->where('plan_id', $plan->id)
+                ->where('state', 'chosen')
+                ->find($request->string('intake')->toString())
+                ?->only(['id', 'state', 'total']),
         ]);
     }
 
@@ -51,9 +57,17 @@ final readonly class PlanController
     {
         $teacher = CurrentTeacher::found($request);
         $rosters = $teacher->rosters()->withCount('entries')->get();
-        $last = $plan->sessions()->whereNotNull('roster_id')->latest()->value('roster_id') ?? $rosters->sortByDesc('updated_at')->first()?->id;
+        $last =
+            $plan->sessions()->whereNotNull('roster_id')->latest()->value('roster_id') ??
+            $rosters->sortByDesc('updated_at')->first()?->id;
 
-        return view('plans.start', ['plan' => $plan, 'teacher' => $teacher, 'rosters' => $rosters, 'last' => $last, 'prompts' => $plan->present()]);
+        return view('plans.start', [
+            'plan' => $plan,
+            'teacher' => $teacher,
+            'rosters' => $rosters,
+            'last' => $last,
+            'prompts' => $plan->present(),
+        ]);
     }
 
     /** A session with a class, with what that class was last started with where nothing else is said. */
@@ -68,7 +82,9 @@ final readonly class PlanController
         if ($teacher->name === '' && ! $this->named($request, $teacher)) {
             return redirect()->route('plan.start', $plan);
         }
-        $roster = $request->filled('roster') ? $teacher->rosters()->findOrFail($request->string('roster')->toString()) : null;
+        $roster = $request->filled('roster')
+            ? $teacher->rosters()->findOrFail($request->string('roster')->toString())
+            : null;
         $settings = $this->settings($request, $roster);
         $session = $this->start->fromPlan($teacher, $plan, $roster, ToolTray::of(TrayKind::from($settings['tray'])));
         $session->update(['settings' => SessionSettings::read($settings['session'])->toArray()]);
@@ -137,7 +153,8 @@ final readonly class PlanController
     private function named(Request $request, Teacher $teacher): bool
     {
         try {
-            return $request->filled('name') && $teacher->update(['name' => PersonName::read($request->string('name')->toString())->value]);
+            return $request->filled('name') &&
+                $teacher->update(['name' => PersonName::read($request->string('name')->toString())->value]);
         } catch (InvalidName $problem) {
             throw ValidationException::withMessages(['name' => __($problem->getMessage())]);
         }
@@ -147,11 +164,18 @@ final readonly class PlanController
     private function settings(Request $request, ?Roster $roster): array
     {
         $before = $roster === null ? [] : $roster->settings;
-        $tray = $request->filled('tray') ? $request->string('tray')->toString() : ($before['tray'] ?? TrayKind::Standard->value);
+        $tray = $request->filled('tray')
+            ? $request->string('tray')->toString()
+            : $before['tray'] ?? TrayKind::Standard->value;
         $settings = [
             'tray' => is_string($tray) ? $tray : TrayKind::Standard->value,
-            'session' => ($request->has('tray') ? ['desk_names' => $request->boolean('names') ? NameMode::Real->value : NameMode::None->value, 'cover' => $request->boolean('cover'), 'messages' => $request->boolean('messages')] : [])
-                + (is_array($before['session'] ?? null) ? $before['session'] : []),
+            'session' => ($request->has('tray')
+                    ? [
+                        'desk_names' => $request->boolean('names') ? NameMode::Real->value : NameMode::None->value,
+                        'cover' => $request->boolean('cover'),
+                        'messages' => $request->boolean('messages'),
+                    ]
+                    : []) + (is_array($before['session'] ?? null) ? $before['session'] : []),
         ];
         $roster?->update(['settings' => $settings]);
 

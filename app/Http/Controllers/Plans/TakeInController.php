@@ -32,7 +32,12 @@ final readonly class TakeInController
             $bytes = file_put_contents($path, $request->getContent(true));
             abort_if($bytes === 0, 422, __('That file is empty.'));
             abort_if($bytes > self::MOST_BYTES, 422, __('That file has more than 60 MB.'));
-            $intake = $bringIn->into($plan, CurrentTeacher::found($request), $path, is_string($after) && $after !== '' ? $after : null);
+            $intake = $bringIn->into(
+                $plan,
+                CurrentTeacher::found($request),
+                $path,
+                is_string($after) && $after !== '' ? $after : null,
+            );
         } catch (UnusablePlan $problem) {
             abort(422, $problem->getMessage());
         } finally {
@@ -56,9 +61,16 @@ final readonly class TakeInController
             abort(422, __($problem->getMessage()));
         }
         $after = $request->json('after');
-        $found->update(['state' => 'waiting', 'done' => 0, 'total' => count($pages), 'settings' => [
-            'pages' => $pages, 'as' => $request->json('as') === 'pages' ? 'pages' : 'prompts', 'after' => is_string($after) ? $after : '',
-        ]]);
+        $found->update([
+            'state' => 'waiting',
+            'done' => 0,
+            'total' => count($pages),
+            'settings' => [
+                'pages' => $pages,
+                'as' => $request->json('as') === 'pages' ? 'pages' : 'prompts',
+                'after' => is_string($after) ? $after : '',
+            ],
+        ]);
         TakeInPdf::dispatch($found->id);
 
         return response()->json(self::told($found->refresh()));
@@ -82,7 +94,10 @@ final readonly class TakeInController
         $bytes = (string) file_get_contents($drawn);
         unlink($drawn);
 
-        return response($bytes)->withHeaders(['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+        return response($bytes)->withHeaders([
+            'Content-Type' => 'image/png',
+            'Cache-Control' => 'private, max-age=3600',
+        ]);
     }
 
     private static function own(Plan $plan, string $intake): Intake

@@ -55,9 +55,12 @@ final readonly class TakeOutController
     public function qti(Plan $plan, MakePlan $plans): BinaryFileResponse
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-plan');
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE);
-        $prompts = array_map(static fn (PreparedPrompt $one) => $one->prompt->forStudent($plan->id, 0), $plans->prepared($plan));
+        $prompts = array_map(
+            static fn (PreparedPrompt $one) => $one->prompt->forStudent($plan->id, 0),
+            $plans->prepared($plan),
+        );
         foreach (QtiPackage::write($plan->title, $prompts) as $name => $xml) {
             $zip->addFromString($name, $xml);
         }
@@ -69,11 +72,19 @@ final readonly class TakeOutController
     /** @return list<string> with one draw of its values, since paper is the same for everybody */
     private function sheets(Plan $plan, Prompt $prompt, int $n, TakesDrawing $drawing): array
     {
-        return PromptSheet::documents($plan->title, $n, $prompt->value()->forStudent($plan->id, 0), $drawing->canvas($prompt)->scene(), new EmbeddedPictures($plan));
+        return PromptSheet::documents(
+            $plan->title,
+            $n,
+            $prompt->value()->forStudent($plan->id, 0),
+            $drawing->canvas($prompt)->scene(),
+            new EmbeddedPictures($plan),
+        );
     }
 
     private function download(Plan $plan, string $file, string $ending, string $mime): BinaryFileResponse
     {
-        return response()->download($file, (Str::slug($plan->title) ?: 'plan').".{$ending}", ['Content-Type' => $mime])->deleteFileAfterSend();
+        return response()
+            ->download($file, (Str::slug($plan->title) ?: 'plan').".{$ending}", ['Content-Type' => $mime])
+            ->deleteFileAfterSend();
     }
 }

@@ -58,7 +58,10 @@ final class ClassScreenController
 
     public function catchUp(Request $request, LiveSession $session): Response
     {
-        return CatchUp::answer(CatchUp::events($session, $request, Audience::room($session), Audience::screen($session)), Portion::none());
+        return CatchUp::answer(
+            CatchUp::events($session, $request, Audience::room($session), Audience::screen($session)),
+            Portion::none(),
+        );
     }
 
     /** What is drawn for the present prompt; another one is nobody's to show yet. */
@@ -105,7 +108,12 @@ final class ClassScreenController
     /** One of those on the page of offers. */
     public function offer(LiveSession $session, Offer $offer): Response
     {
-        abort_unless($offer->live_session_id === $session->id && $session->screen_view === ScreenView::Board && $offer->state === 'accepted', 404);
+        abort_unless(
+            $offer->live_session_id === $session->id &&
+                $session->screen_view === ScreenView::Board &&
+                $offer->state === 'accepted',
+            404,
+        );
 
         return self::part($session, $offer);
     }
@@ -113,17 +121,30 @@ final class ClassScreenController
     public static function part(LiveSession $session, Offer $offer): Response
     {
         $scene = $offer->canvas->scene($offer->at_operation);
-        $scene = new Scene($scene->pages, array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach));
+        $scene = new Scene(
+            $scene->pages,
+            array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach),
+        );
         $cut = $offer->cutOut();
 
-        return self::svg($cut === null ? SceneSvg::document($scene, new EmbeddedPictures($session), $offer->page) : SceneSvg::part($scene, new EmbeddedPictures($session), $offer->page, $cut));
+        return self::svg(
+            $cut === null
+                ? SceneSvg::document($scene, new EmbeddedPictures($session), $offer->page)
+                : SceneSvg::part($scene, new EmbeddedPictures($session), $offer->page, $cut),
+        );
     }
 
     private static function onScreen(LiveSession $session, string $showcase, int $n): ShowcaseItem
     {
-        $isShown = $showcase === $session->showcase_id && $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnScreen();
+        $isShown =
+            $showcase === $session->showcase_id &&
+            $session->screen_view === ScreenView::Showcase &&
+            $session->shown_on->isOnScreen();
         // The small class screen on a desk may be a step behind: its teacher sees all of it anyway.
-        $isTeachers = ! $isShown && CurrentTeacher::of(request())?->mayRun($session) === true && Showcase::query()->whereKey($showcase)->where('live_session_id', $session->id)->exists();
+        $isTeachers =
+            ! $isShown &&
+            CurrentTeacher::of(request())?->mayRun($session) === true &&
+            Showcase::query()->whereKey($showcase)->where('live_session_id', $session->id)->exists();
         abort_unless($isShown || $isTeachers, 404);
 
         return self::item($showcase, $n);
@@ -131,14 +152,23 @@ final class ClassScreenController
 
     private static function onPages(LiveSession $session, string $showcase, int $n): ShowcaseItem
     {
-        abort_unless($showcase === $session->showcase_id && $session->screen_view === ScreenView::Showcase && $session->shown_on->isOnPages(), 404);
+        abort_unless(
+            $showcase === $session->showcase_id &&
+                $session->screen_view === ScreenView::Showcase &&
+                $session->shown_on->isOnPages(),
+            404,
+        );
 
         return self::item($showcase, $n);
     }
 
     private static function item(string $showcase, int $n): ShowcaseItem
     {
-        return ShowcaseItem::query()->where('showcase_id', $showcase)->where('n', $n)->with('canvas.prompt.session', 'over')->firstOrFail();
+        return ShowcaseItem::query()
+            ->where('showcase_id', $showcase)
+            ->where('n', $n)
+            ->with('canvas.prompt.session', 'over')
+            ->firstOrFail();
     }
 
     public static function drawn(LiveSession $session, ShowcaseItem $item): Response
@@ -155,19 +185,40 @@ final class ClassScreenController
     private static function played(ShowcaseItem $item): JsonResponse
     {
         abort_if($item->replay_from_ms === null, 404);
-        $rows = LoggedOperation::query()->where('canvas_id', $item->canvas_id)->where('n', '<=', $item->at_operation ?? PHP_INT_MAX)->where('kind', '!=', OperationKind::Answer->value)->where('layer', '!=', Layer::Coach->value)->orderBy('n')->get();
+        $rows = LoggedOperation::query()
+            ->where('canvas_id', $item->canvas_id)
+            ->where('n', '<=', $item->at_operation ?? PHP_INT_MAX)
+            ->where('kind', '!=', OperationKind::Answer->value)
+            ->where('layer', '!=', Layer::Coach->value)
+            ->orderBy('n')
+            ->get();
         $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), $item->canvas->author());
 
         return response()->json([
-            'lasts' => $replay->lasts(), 'rubbed' => [],
+            'lasts' => $replay->lasts(),
+            'rubbed' => [],
             'steps' => array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),
-            'operations' => $rows->map(static fn (LoggedOperation $row): array => ['n' => $row->n, 'id' => $row->op_id, 'kind' => $row->kind, 'layer' => $row->layer, 'at' => $row->made_at_ms, 'body' => json_decode($row->body)])->all(),
+            'operations' => $rows
+                ->map(
+                    static fn (LoggedOperation $row): array => [
+                        'n' => $row->n,
+                        'id' => $row->op_id,
+                        'kind' => $row->kind,
+                        'layer' => $row->layer,
+                        'at' => $row->made_at_ms,
+                        'body' => json_decode($row->body),
+                    ],
+                )
+                ->all(),
         ]);
     }
 
     private static function svg(string $document): Response
     {
-        return response($document)->withHeaders(['Content-Type' => 'image/svg+xml', 'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox"]);
+        return response($document)->withHeaders([
+            'Content-Type' => 'image/svg+xml',
+            'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox",
+        ]);
     }
 
     /** @return array<string, mixed> */

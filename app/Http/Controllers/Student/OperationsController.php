@@ -17,6 +17,11 @@ final class OperationsController
 
     public function __invoke(Request $request, Seat $seat, AppendOperations $append): JsonResponse
     {
-        return $this->append($request, $seat->session, $seat->canvases()->findOrFail($request->json('canvas')), $append);
+        return $this->append(
+            $request,
+            $seat->session,
+            $seat->canvases()->findOrFail($request->json('canvas')),
+            $append,
+        );
     }
 }

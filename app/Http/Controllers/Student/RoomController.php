@@ -34,7 +34,11 @@ final class RoomController
     {
         $words = $request->string('words')->trim()->toString();
         $mayWrite = $seat->session->settingsValue()->messages;
-        $request->boolean('up') ? $hands->up($seat, $words === '' || ! $mayWrite ? null : self::note($words)) : $hands->down($seat);
+        if ($request->boolean('up')) {
+            $hands->up($seat, $words === '' || ! $mayWrite ? null : self::note($words));
+        } else {
+            $hands->down($seat);
+        }
 
         return $this->own($seat);
     }
@@ -63,7 +67,12 @@ final class RoomController
     /** At the own pace, to another prompt that is open. */
     public function turnTo(Request $request, Seat $seat, ChangePrompts $steer): JsonResponse
     {
-        $steer->turn($seat, Prompt::query()->where('live_session_id', $seat->live_session_id)->findOrFail($request->string('prompt')->toString()));
+        $steer->turn(
+            $seat,
+            Prompt::query()
+                ->where('live_session_id', $seat->live_session_id)
+                ->findOrFail($request->string('prompt')->toString()),
+        );
 
         return $this->own($seat);
     }
@@ -72,13 +81,34 @@ final class RoomController
     public function lead(Seat $seat): JsonResponse
     {
         $seen = $seat->session->leadSeen();
-        $find = static fn (?string $id): ?Canvas => $id === null ? null : Canvas::query()->where('live_session_id', $seat->live_session_id)->whereNull('seat_id')->whereNull('notes_on_id')->whereNull('over_item_id')->find($id);
+        $find = static fn (?string $id): ?Canvas => $id === null
+            ? null
+            : Canvas::query()
+                ->where('live_session_id', $seat->live_session_id)
+                ->whereNull('seat_id')
+                ->whereNull('notes_on_id')
+                ->whereNull('over_item_id')
+                ->find($id);
         $look = $find($seen->canvas);
         $ink = $find($seen->inkCanvas);
 
         return response()->json([
-            'look' => $look === null ? null : ['canvas' => $look->id, 'page' => $seen->page, 'n' => $look->operation_count, 'scene' => LeadCanvas::page($look, $seen->page)->toArray()],
-            'ink' => $ink === null ? null : ['canvas' => $ink->id, 'prompt' => $ink->prompt_id, 'n' => $ink->operation_count, 'scene' => LeadCanvas::ink($ink, $seen->inkFrom)->toArray()],
+            'look' => $look === null
+                    ? null
+                    : [
+                        'canvas' => $look->id,
+                        'page' => $seen->page,
+                        'n' => $look->operation_count,
+                        'scene' => LeadCanvas::page($look, $seen->page)->toArray(),
+                    ],
+            'ink' => $ink === null
+                    ? null
+                    : [
+                        'canvas' => $ink->id,
+                        'prompt' => $ink->prompt_id,
+                        'n' => $ink->operation_count,
+                        'scene' => LeadCanvas::ink($ink, $seen->inkFrom)->toArray(),
+                    ],
         ]);
     }
 
@@ -110,10 +140,24 @@ final class RoomController
     /** The own canvas, or a part of it, for the class: the teacher looks at it first. */
     public function offer(Request $request, Seat $seat, Offering $offering): JsonResponse
     {
-        $request->validate(['canvas' => ['required', 'string'], 'page' => ['nullable', 'string', 'max:40'], 'cut' => ['nullable', 'array'], 'words' => ['nullable', 'string', 'max:200']]);
+        $request->validate([
+            'canvas' => ['required', 'string'],
+            'page' => ['nullable', 'string', 'max:40'],
+            'cut' => ['nullable', 'array'],
+            'words' => ['nullable', 'string', 'max:200'],
+        ]);
         abort_unless($seat->session->settingsValue()->offers, 409, __('Your teacher takes no offers now.'));
-        abort_if($seat->session->offers()->where('seat_id', $seat->id)->where('state', 'waiting')->count() >= Offering::MOST_WAITING, 409, __('Your teacher has not looked at your other offers yet.'));
-        abort_if(Offer::query()->where('seat_id', $seat->id)->count() >= Offering::MOST, 409, __('You have offered enough in this session.'));
+        abort_if(
+            $seat->session->offers()->where('seat_id', $seat->id)->where('state', 'waiting')->count() >=
+                Offering::MOST_WAITING,
+            409,
+            __('Your teacher has not looked at your other offers yet.'),
+        );
+        abort_if(
+            Offer::query()->where('seat_id', $seat->id)->count() >= Offering::MOST,
+            409,
+            __('You have offered enough in this session.'),
+        );
         $canvas = self::canvas($request, $seat);
         $page = $request->string('page')->toString();
         try {
@@ -121,7 +165,13 @@ final class RoomController
         } catch (UnreadableFields $problem) {
             abort(422, $problem->getMessage());
         }
-        $offering->offer($seat, $canvas, isset($canvas->scene()->pages[$page]) ? $page : '', $cut, $request->string('words')->trim()->toString());
+        $offering->offer(
+            $seat,
+            $canvas,
+            isset($canvas->scene()->pages[$page]) ? $page : '',
+            $cut,
+            $request->string('words')->trim()->toString(),
+        );
 
         return response()->json([]);
     }
@@ -130,7 +180,11 @@ final class RoomController
     public function answerAsk(Request $request, Seat $seat, Asking $asking): JsonResponse
     {
         $ask = $seat->session->ask;
-        abort_if($ask === null || $ask->id !== $request->input('ask') || ! $ask->isFor($seat), 409, __('This is not asked any more.'));
+        abort_if(
+            $ask === null || $ask->id !== $request->input('ask') || ! $ask->isFor($seat),
+            409,
+            __('This is not asked any more.'),
+        );
         $value = $request->json('value');
         try {
             $asking->answer($ask, $seat, $value === null ? null : $ask->value()->asked->read($value));
@@ -151,7 +205,10 @@ final class RoomController
     /** The page has what was handed out. */
     public function got(Request $request, Seat $seat, HandOutWork $handOut): JsonResponse
     {
-        $handOut->got(self::canvas($request, $seat), $request->filled('handout') ? $request->string('handout')->toString() : null);
+        $handOut->got(
+            self::canvas($request, $seat),
+            $request->filled('handout') ? $request->string('handout')->toString() : null,
+        );
 
         return response()->json([]);
     }
@@ -163,7 +220,10 @@ final class RoomController
 
     private static function canvas(Request $request, Seat $seat): Canvas
     {
-        return $seat->canvases()->findOrFail($request->string('canvas')->toString())->setRelation('seat', $seat);
+        return $seat
+            ->canvases()
+            ->findOrFail($request->string('canvas')->toString())
+            ->setRelation('seat', $seat);
     }
 
     private static function note(string $words): ShortMessage

@@ -33,7 +33,12 @@ final class SeatController
 
         $prompt = $seat->presentPrompt();
 
-        return view('student.seat', ['seat' => $seat, 'session' => $session, 'prompt' => $prompt, 'mine' => $prompt->forSeat($seat)->words]);
+        return view('student.seat', [
+            'seat' => $seat,
+            'session' => $session,
+            'prompt' => $prompt,
+            'mine' => $prompt->forSeat($seat)->words,
+        ]);
     }
 
     /** The canvas for the present prompt, and where the streams stand. */
@@ -68,10 +73,18 @@ final class SeatController
         $seat->update(['polled_at_ms' => $request->boolean('polling') ? Clock::ms() : 0]);
         $session = $seat->session;
         // Outside the room there is nothing to hear but the own knocking.
-        $audiences = $seat->isIn() || ! $session->isRunning() ? [Audience::room($session), Audience::seat($seat)] : [Audience::seat($seat)];
+        $audiences =
+            $seat->isIn() || ! $session->isRunning()
+                ? [Audience::room($session), Audience::seat($seat)]
+                : [Audience::seat($seat)];
         $events = CatchUp::events($session, $request, ...$audiences);
         $canvas = ! $seat->isIn() ? null : $seat->canvases()->find($request->string('canvas')->toString());
 
-        return CatchUp::answer($events, $canvas === null ? Portion::none() : Portion::of($canvas->operations()->where('n', '>', $request->integer('operations'))));
+        return CatchUp::answer(
+            $events,
+            $canvas === null
+                ? Portion::none()
+                : Portion::of($canvas->operations()->where('n', '>', $request->integer('operations'))),
+        );
     }
 }

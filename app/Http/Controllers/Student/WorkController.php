@@ -31,7 +31,9 @@ final class WorkController
         $at = $request->attributes->get('home');
 
         return view('student.home', [
-            'seat' => $seat, 'session' => $seat->session, 'at' => is_string($at) ? $at : "/seat/{$seat->id}",
+            'seat' => $seat,
+            'session' => $seat->session,
+            'at' => is_string($at) ? $at : "/seat/{$seat->id}",
             'canvases' => $seat->canvases()->with('prompt')->get()->sortBy('prompt.n'),
             'checks' => FeedbackForStudent::by($seat),
             'notes' => $seat->messages()->get()->reject(static fn (Message $one): bool => $one->isFromStudent()),
@@ -40,19 +42,39 @@ final class WorkController
 
     public function pdf(Seat $seat): BinaryFileResponse
     {
-        $canvases = $seat->canvases()->with(['seat', 'prompt', 'check'])->get()->sortBy('prompt.n');
+        $canvases = $seat
+            ->canvases()
+            ->with(['seat', 'prompt', 'check'])
+            ->get()
+            ->sortBy('prompt.n');
         abort_if($canvases->isEmpty(), 404);
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-work');
         $feedback = $seat->session->settingsValue()->feedback;
         $isDue = $feedback->isDue(false, ! $seat->session->isRunning());
-        Sheets::pdf($seat->session, $canvases, $file, new SheetChoice($isDue && $feedback->shows('level'), $isDue && $feedback->shows('note'), withPoints: $isDue && $feedback->shows('points')), static fn () => null);
+        Sheets::pdf(
+            $seat->session,
+            $canvases,
+            $file,
+            new SheetChoice(
+                $isDue && $feedback->shows('level'),
+                $isDue && $feedback->shows('note'),
+                withPoints: $isDue && $feedback->shows('points'),
+            ),
+            static fn () => null,
+        );
 
-        return response()->download($file, $this->name($seat).'.pdf', ['Content-Type' => 'application/pdf'])->deleteFileAfterSend();
+        return response()
+            ->download($file, $this->name($seat).'.pdf', ['Content-Type' => 'application/pdf'])
+            ->deleteFileAfterSend();
     }
 
     public function file(Request $request, Seat $seat, string $canvas, string $format): Response
     {
-        return CanvasFile::answer($seat->canvases()->with('prompt.session')->findOrFail($canvas), $format, $request->integer('page', 1));
+        return CanvasFile::answer(
+            $seat->canvases()->with('prompt.session')->findOrFail($canvas),
+            $format,
+            $request->integer('page', 1),
+        );
     }
 
     private function name(Seat $seat): string

@@ -26,7 +26,9 @@ final readonly class CutOut
     public static function read(array $json): self
     {
         foreach (['x', 'y', 'w', 'h'] as $name) {
-            is_int($json[$name] ?? null) || is_float($json[$name] ?? null) || throw UnreadableFields::missing($name);
+            if (! (is_int($json[$name] ?? null) || is_float($json[$name] ?? null))) {
+                throw UnreadableFields::missing($name);
+            }
         }
         [$left, $top] = [max(0.0, (float) $json['x']), max(0.0, (float) $json['y'])];
         $width = min((float) Page::WIDTH, (float) $json['x'] + (float) $json['w']) - $left;

@@ -106,10 +106,13 @@ final class Ink
         }
         $start = $part[0][3];
 
-        return new self(null, array_map(
-            static fn (array $sample): array => [$sample[0], $sample[1], $sample[2], $sample[3] - $start],
-            $part,
-        ));
+        return new self(
+            null,
+            array_map(
+                static fn (array $sample): array => [$sample[0], $sample[1], $sample[2], $sample[3] - $start],
+                $part,
+            ),
+        );
     }
 
     /**
@@ -145,10 +148,10 @@ final class Ink
         $x = $y = $pressure = $ms = 0;
         for ($i = 0, $count = count($numbers); $i < $count; $i += 4) {
             $samples[] = [
-                $x += $numbers[$i],
-                $y += $numbers[$i + 1],
-                $pressure += $numbers[$i + 2],
-                $ms += $numbers[$i + 3],
+                ($x += $numbers[$i]),
+                ($y += $numbers[$i + 1]),
+                ($pressure += $numbers[$i + 2]),
+                ($ms += $numbers[$i + 3]),
             ];
         }
 

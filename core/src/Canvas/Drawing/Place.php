@@ -40,8 +40,12 @@ final readonly class Place
         }
         /** @var array{int, int, int, int} $numbers */
         [$x, $y, $turn, $scale] = $numbers;
-        $fits = max(abs($x), abs($y)) <= self::FARTHEST
-            && $turn >= 0 && $turn < 36_000 && $scale >= self::SMALLEST && $scale <= self::LARGEST;
+        $fits =
+            max(abs($x), abs($y)) <= self::FARTHEST &&
+            $turn >= 0 &&
+            $turn < 36_000 &&
+            $scale >= self::SMALLEST &&
+            $scale <= self::LARGEST;
 
         return $fits ? new self($x, $y, $turn, $scale) : throw UnreadableFields::badValue('place', 'is out of reach');
     }
@@ -64,8 +68,12 @@ final readonly class Place
         $scale = $this->scale / 10_000;
 
         return [
-            $scale * cos($turn), $scale * sin($turn), -$scale * sin($turn), $scale * cos($turn),
-            $this->x / Page::TENTHS, $this->y / Page::TENTHS,
+            $scale * cos($turn),
+            $scale * sin($turn),
+            -$scale * sin($turn),
+            $scale * cos($turn),
+            $this->x / Page::TENTHS,
+            $this->y / Page::TENTHS,
         ];
     }
 }

@@ -42,9 +42,13 @@ final class ByteBudget
     {
         match (true) {
             $bytes > self::OPERATION => throw RefusedOperation::large(intdiv(self::OPERATION, self::MB)),
-            $this->canvas + $bytes > self::CANVAS => throw RefusedOperation::heavyCanvas(intdiv(self::CANVAS, self::MB)),
+            $this->canvas + $bytes > self::CANVAS => throw RefusedOperation::heavyCanvas(
+                intdiv(self::CANVAS, self::MB),
+            ),
             $this->seat + $bytes > self::SEAT => throw RefusedOperation::heavySeat(intdiv(self::SEAT, self::MB)),
-            $this->session + $bytes > self::SESSION => throw RefusedOperation::heavySession(intdiv(self::SESSION, self::MB)),
+            $this->session + $bytes > self::SESSION => throw RefusedOperation::heavySession(
+                intdiv(self::SESSION, self::MB),
+            ),
             default => null,
         };
         $this->canvas += $bytes;

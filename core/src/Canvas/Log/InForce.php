@@ -41,13 +41,13 @@ final readonly class InForce
             $operation = $operations[$i];
             $effect = $operation->effect;
             $kept[] = $operation;
-            if (! $effect instanceof Withdraw && ! $effect instanceof Reinstate && ! $effect instanceof GiveBack) {
+            if (! ($effect instanceof Withdraw) && ! ($effect instanceof Reinstate) && ! ($effect instanceof GiveBack)) {
                 continue;
             }
             if (! isset($places[$effect->target]) && ! $isWhole) {
                 return null;
             }
-            if (! $effect instanceof GiveBack) {
+            if (! ($effect instanceof GiveBack)) {
                 $isWithdrawn[$effect->target] ??= $effect instanceof Withdraw;
             } elseif (! ($isWithdrawn[$operation->id->value] ?? false)) {
                 $i = min($i, ($places[$effect->target] ?? $i - 1) + 1);

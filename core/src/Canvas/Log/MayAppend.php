@@ -58,15 +58,22 @@ final readonly class MayAppend
     {
         $effect = $operation->effect;
         $kind = $effect->kind();
-        if (! $operation->layer->mayBeWrittenBy($operation->author) || ! in_array($operation->layer, $this->layers, true)) {
+        if (
+            ! $operation->layer->mayBeWrittenBy($operation->author) ||
+            ! in_array($operation->layer, $this->layers, true)
+        ) {
             throw RefusedOperation::layer($operation->layer);
         }
-        $teachers = in_array($kind, [OperationKind::Backdrop, OperationKind::Fresh, OperationKind::GiveBack], true) || ($effect instanceof Arrange && $effect->lock !== null);
+        $teachers =
+            in_array($kind, [OperationKind::Backdrop, OperationKind::Fresh, OperationKind::GiveBack], true) ||
+            ($effect instanceof Arrange && $effect->lock !== null);
         if ($teachers && $operation->author->seat !== null) {
             throw RefusedOperation::onlyTheTeacher($kind);
         }
         if (! $operation->layer->takes($kind) && $operation->author->seat === null) {
-            throw $kind === OperationKind::Answer ? RefusedOperation::onlyAStudent() : RefusedOperation::layer($operation->layer);
+            throw $kind === OperationKind::Answer
+                ? RefusedOperation::onlyAStudent()
+                : RefusedOperation::layer($operation->layer);
         }
         if (! $this->tray->allows($operation, $this->nowMs)) {
             throw RefusedOperation::tool();
@@ -83,7 +90,11 @@ final readonly class MayAppend
         if ($effect instanceof Answer) {
             $this->checkAnswer($effect);
         }
-        if ($kind === OperationKind::Page && $this->length >= self::MOST_PAGES && count(($this->scene)()->pages) >= self::MOST_PAGES) {
+        if (
+            $kind === OperationKind::Page &&
+            $this->length >= self::MOST_PAGES &&
+            count(($this->scene)()->pages) >= self::MOST_PAGES
+        ) {
             throw RefusedOperation::manyPages(self::MOST_PAGES);
         }
     }
@@ -99,7 +110,8 @@ final readonly class MayAppend
 
             return;
         }
-        $movesPiece = $kind === OperationKind::Arrange && $target->layer === Layer::Pieces && $operation->layer !== Layer::Coach;
+        $movesPiece =
+            $kind === OperationKind::Arrange && $target->layer === Layer::Pieces && $operation->layer !== Layer::Coach;
         $own = $target->layer === $operation->layer && $target->author->is($operation->author);
         if (! $own && ! $movesPiece && ! $this->teachersOwn($operation, $target)) {
             throw RefusedOperation::notYours($id);
@@ -107,12 +119,14 @@ final readonly class MayAppend
         $type = $target->typeOf($id);
         $effect = $operation->effect;
         $fits = match ($kind) {
-            OperationKind::Change => $type !== null && $effect instanceof Change
-                && array_diff(array_keys($effect->set), ReadObject::changeable($type)) === [],
+            OperationKind::Change => $type !== null &&
+                $effect instanceof Change &&
+                array_diff(array_keys($effect->set), ReadObject::changeable($type)) === [],
             OperationKind::Remove, OperationKind::Arrange => $type !== null,
             OperationKind::Cut => $type === Stroke::TYPE || $type === Stroke::HIGHLIGHT,
             // What was handed out is taken back by the teacher alone.
-            OperationKind::Withdraw, OperationKind::Reinstate => $target->kind->isUndoable() || ($target->kind === OperationKind::Backdrop && $operation->author->seat === null),
+            OperationKind::Withdraw, OperationKind::Reinstate => $target->kind->isUndoable() ||
+                ($target->kind === OperationKind::Backdrop && $operation->author->seat === null),
             default => false,
         };
         if (! $fits) {
@@ -123,7 +137,13 @@ final readonly class MayAppend
     /** A page can be written on, and brought back; it is nothing to arrange or to rub out. */
     private function checkPage(OperationKind $kind, string $id): void
     {
-        if (! in_array($kind, [OperationKind::Add, OperationKind::Clear, OperationKind::Backdrop, OperationKind::Reinstate], true)) {
+        if (
+            ! in_array(
+                $kind,
+                [OperationKind::Add, OperationKind::Clear, OperationKind::Backdrop, OperationKind::Reinstate],
+                true,
+            )
+        ) {
             throw RefusedOperation::notThatKind($id, $kind);
         }
     }
@@ -131,8 +151,10 @@ final readonly class MayAppend
     /** Lead and pieces are both the teacher's. Coach ink stands apart: undoing it never takes back what was handed out. */
     private function teachersOwn(Operation $operation, EarlierOperation $target): bool
     {
-        return $operation->author->seat === null && $target->author->is($operation->author)
-            && $operation->layer !== Layer::Coach && $target->layer !== Layer::Coach;
+        return $operation->author->seat === null &&
+            $target->author->is($operation->author) &&
+            $operation->layer !== Layer::Coach &&
+            $target->layer !== Layer::Coach;
     }
 
     private function checkAnswer(Answer $answer): void
@@ -156,7 +178,10 @@ final readonly class MayAppend
             }
         }
         $more = count($add->placings);
-        if ($this->everAdded + $more > self::MOST_OBJECTS && count(($this->scene)()->onPage($add->page)) + $more > self::MOST_OBJECTS) {
+        if (
+            $this->everAdded + $more > self::MOST_OBJECTS &&
+            count(($this->scene)()->onPage($add->page)) + $more > self::MOST_OBJECTS
+        ) {
             throw RefusedOperation::pageFull(self::MOST_OBJECTS);
         }
     }

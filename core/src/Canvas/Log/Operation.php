@@ -66,7 +66,9 @@ final readonly class Operation
     {
         $effect = $this->effect;
 
-        return $effect instanceof Add || $effect instanceof Clear || $effect instanceof SetBackdrop ? $effect->page : null;
+        return $effect instanceof Add || $effect instanceof Clear || $effect instanceof SetBackdrop
+            ? $effect->page
+            : null;
     }
 
     /** Whether its author could make it with these tools. A teacher has every tool. */
@@ -105,9 +107,9 @@ final readonly class Operation
             OperationKind::Cut => Cut::read($body),
             OperationKind::Arrange => Arrange::read($body),
             OperationKind::Clear => Clear::read($body),
-            OperationKind::Page => new AddPage,
+            OperationKind::Page => new AddPage(),
             OperationKind::Backdrop => SetBackdrop::read($body),
-            OperationKind::Fresh => new StartFresh,
+            OperationKind::Fresh => new StartFresh(),
             OperationKind::GiveBack => new GiveBack(self::target($body)),
             OperationKind::Answer => Answer::read($body),
             OperationKind::Withdraw => new Withdraw(self::target($body)),

@@ -56,15 +56,15 @@ final readonly class TrayInForce
     /** @param  int  $nowMs  milliseconds since 1970, as the operation's own time */
     public function allows(Operation $operation, int $nowMs): bool
     {
-        return $operation->fits($this->now)
-            || ($this->before !== null && $operation->fits($this->before) && $this->isLate($operation, $nowMs));
+        return $operation->fits($this->now) ||
+            ($this->before !== null && $operation->fits($this->before) && $this->isLate($operation, $nowMs));
     }
 
     private function isLate(Operation $operation, int $nowMs): bool
     {
         $since = $nowMs - $this->changedMs;
 
-        return $since <= self::ON_THE_WAY_MS
-            || ($operation->madeAtMs <= $this->changedMs && $since <= LateInk::GRACE_MS);
+        return $since <= self::ON_THE_WAY_MS ||
+            ($operation->madeAtMs <= $this->changedMs && $since <= LateInk::GRACE_MS);
     }
 }

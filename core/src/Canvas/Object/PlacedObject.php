@@ -50,11 +50,10 @@ final class PlacedObject
     /** @return array<string, mixed> what is as usual is left out */
     public function toArray(): array
     {
-        return ['layer' => $this->layer->value]
-            + ($this->page === '' ? [] : ['page' => $this->page])
-            + ['object' => $this->object->toArray()]
-            + ($this->place === null ? [] : ['place' => $this->place->toArray()])
-            + ($this->group === '' ? [] : ['group' => $this->group])
-            + ($this->locked ? ['locked' => true] : []);
+        return ['layer' => $this->layer->value] +
+            ($this->page === '' ? [] : ['page' => $this->page]) + ['object' => $this->object->toArray()] +
+            ($this->place === null ? [] : ['place' => $this->place->toArray()]) +
+            ($this->group === '' ? [] : ['group' => $this->group]) +
+            ($this->locked ? ['locked' => true] : []);
     }
 }

@@ -21,8 +21,12 @@ final readonly class Stroke implements CanvasObject
 
     public const CHANGEABLE = ['colour', 'width'];
 
-    public function __construct(public Colour $colour, public int $width, public Ink $ink, public bool $highlights = false)
-    {
+    public function __construct(
+        public Colour $colour,
+        public int $width,
+        public Ink $ink,
+        public bool $highlights = false,
+    ) {
     }
 
     public static function read(Fields $fields): self

@@ -52,7 +52,8 @@ final readonly class Add implements Effect
     {
         $placings = array_map(static fn (Placing $one): array => $one->toArray(), $this->placings);
 
-        return ($this->single ? $placings[0] : ['objects' => $placings]) + ($this->page === '' ? [] : ['page' => $this->page]);
+        return ($this->single ? $placings[0] : ['objects' => $placings]) +
+            ($this->page === '' ? [] : ['page' => $this->page]);
     }
 
     public function targets(): array

@@ -62,12 +62,13 @@ final readonly class Arrange implements Effect
 
     public function toArray(): array
     {
-        return ['targets' => $this->targets] + match (true) {
-            $this->order !== null => ['order' => $this->order->value],
-            $this->group !== null => ['group' => $this->group],
-            $this->lock !== null => ['lock' => $this->lock],
-            default => ['places' => array_map(static fn (Place $place): array => $place->toArray(), $this->places)],
-        };
+        return ['targets' => $this->targets] +
+            match (true) {
+                $this->order !== null => ['order' => $this->order->value],
+                $this->group !== null => ['group' => $this->group],
+                $this->lock !== null => ['lock' => $this->lock],
+                default => ['places' => array_map(static fn (Place $place): array => $place->toArray(), $this->places)],
+            };
     }
 
     public function targets(): array

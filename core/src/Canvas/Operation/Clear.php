@@ -49,9 +49,11 @@ final readonly class Clear implements Effect
 
     public function apply(SceneDraft $draft, Operation $operation): void
     {
-        $draft->takeWhere(fn (PlacedObject $placed): bool => $placed->layer === $operation->layer
-            && $placed->page === $this->page
-            && $placed->mayBeTouchedBy($operation->author)
-            && ! ($this->inkOnly && ($placed->object instanceof Picture || $placed->object instanceof Piece)));
+        $draft->takeWhere(
+            fn (PlacedObject $placed): bool => $placed->layer === $operation->layer &&
+                $placed->page === $this->page &&
+                $placed->mayBeTouchedBy($operation->author) &&
+                ! ($this->inkOnly && ($placed->object instanceof Picture || $placed->object instanceof Piece)),
+        );
     }
 }

@@ -32,10 +32,15 @@ final readonly class Cut implements Effect
     /** @throws UnreadableFields */
     public static function read(Fields $body): self
     {
-        return new self(array_map(static fn (Fields $cut): array => [
-            'target' => ObjectId::in($cut, 'target'),
-            'keep' => self::keep($cut),
-        ], $body->objects('cuts', self::MOST_STROKES)));
+        return new self(
+            array_map(
+                static fn (Fields $cut): array => [
+                    'target' => ObjectId::in($cut, 'target'),
+                    'keep' => self::keep($cut),
+                ],
+                $body->objects('cuts', self::MOST_STROKES),
+            ),
+        );
     }
 
     public function kind(): OperationKind
@@ -77,7 +82,7 @@ final readonly class Cut implements Effect
             $stroke = $draft->touchable($target, $operation->author)?->object;
             $first = $n;
             $n += count($keep);
-            if (! $stroke instanceof Stroke) {
+            if (! ($stroke instanceof Stroke)) {
                 continue;
             }
             $length = 16 * (count($stroke->ink->samples()) - 1);
@@ -97,9 +102,15 @@ final readonly class Cut implements Effect
         $keep = [];
         $last = -1;
         foreach ($cut->list('keep', 0, self::MOST_PARTS) as $part) {
-            $fits = is_array($part) && array_is_list($part) && count($part) === 2
-                && is_int($part[0]) && is_int($part[1])
-                && $part[0] > $last && $part[1] >= $part[0] && $part[1] <= 16 * Ink::MOST_SAMPLES;
+            $fits =
+                is_array($part) &&
+                array_is_list($part) &&
+                count($part) === 2 &&
+                is_int($part[0]) &&
+                is_int($part[1]) &&
+                $part[0] > $last &&
+                $part[1] >= $part[0] &&
+                $part[1] <= 16 * Ink::MOST_SAMPLES;
             if (! $fits) {
                 throw UnreadableFields::badValue('keep', 'is not a list of parts, one after the other');
             }

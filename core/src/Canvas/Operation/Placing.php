@@ -34,14 +34,16 @@ final readonly class Placing
     {
         $group = $fields->text('group', 32);
 
-        return preg_match('/\A[A-Za-z0-9_-]{0,32}\z/', $group) === 1 ? $group : throw UnreadableFields::missing('group');
+        return preg_match('/\A[A-Za-z0-9_-]{0,32}\z/', $group) === 1
+            ? $group
+            : throw UnreadableFields::missing('group');
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['object' => $this->object->toArray()]
-            + ($this->place === null ? [] : ['place' => $this->place->toArray()])
-            + ($this->group === '' ? [] : ['group' => $this->group]);
+        return ['object' => $this->object->toArray()] +
+            ($this->place === null ? [] : ['place' => $this->place->toArray()]) +
+            ($this->group === '' ? [] : ['group' => $this->group]);
     }
 }

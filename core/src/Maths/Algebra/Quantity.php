@@ -38,12 +38,21 @@ final readonly class Quantity
     /** @return array{string, string} the number and the unit */
     private static function parted(string $typed): array
     {
-        $text = (string) preg_replace(['/\\\\(?:text|mathrm)\s*\{([^{}]*)\}/u', '/^\s*([\p{L}])\s*=\s*/u', '/(?<=\d)\s*[xX]\s*(?=10\s*[\^⁰¹²³⁴⁵⁶⁷⁸⁹⁻])/u'], [' $1', '', '*'], Digits::plain(mb_scrub($typed)));
+        $text = (string) preg_replace(
+            [
+                '/\\\\(?:text|mathrm)\s*\{([^{}]*)\}/u',
+                '/^\s*([\p{L}])\s*=\s*/u',
+                '/(?<=\d)\s*[xX]\s*(?=10\s*[\^⁰¹²³⁴⁵⁶⁷⁸⁹⁻])/u',
+            ],
+            [' $1', '', '*'],
+            Digits::plain(mb_scrub($typed)),
+        );
         if (preg_match('/^\s*(-?)\s*([£€$])\s*(.*)$/us', $text, $found) === 1) {
             return [$found[1].$found[3], $found[2]];
         }
         // The unit begins with the first letter that is no part of the number.
-        $inNumber = '(?:[^\p{L}°£€$\\\\]|\\\\(?!%)[A-Za-z]+|\\\\.|π|pi(?![\p{L}])|sqrt|cbrt|root|(?<=\d)[eE](?=[-+−]?\d))';
+        $inNumber =
+            '(?:[^\p{L}°£€$\\\\]|\\\\(?!%)[A-Za-z]+|\\\\.|π|pi(?![\p{L}])|sqrt|cbrt|root|(?<=\d)[eE](?=[-+−]?\d))';
         if (preg_match('/^('.$inNumber.'*)(.*)$/us', $text, $found) !== 1 || trim($found[1]) === '') {
             return [$text, ''];
         }

@@ -90,7 +90,10 @@ final readonly class Term
     /** One over it. Letters get powers below nought, so that only a number may be turned over for good. */
     public function turnedOver(): self
     {
-        return self::of($this->factor->reciprocal(), array_map(static fn (array $power): array => [-$power[0], $power[1]], $this->powers));
+        return self::of(
+            $this->factor->reciprocal(),
+            array_map(static fn (array $power): array => [-$power[0], $power[1]], $this->powers),
+        );
     }
 
     /** @throws UnreadableMaths where the sign of a letter would matter */
@@ -100,7 +103,13 @@ final readonly class Term
         foreach ($this->powers as $name => [$over, $under]) {
             $isEven = $under === 1 && $over % 2 === 0;
             $root = self::lowest($over, $under * $order);
-            if ($order % 2 === 0 && $isEven && $name !== 'π' && ! self::isRoot($name) && ($root[1] !== 1 || $root[0] % 2 !== 0)) {
+            if (
+                $order % 2 === 0 &&
+                $isEven &&
+                $name !== 'π' &&
+                ! self::isRoot($name) &&
+                ($root[1] !== 1 || $root[0] % 2 !== 0)
+            ) {
                 throw UnreadableMaths::rootOfPower($name);
             }
             $powers[$name] = $root;

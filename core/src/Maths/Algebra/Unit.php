@@ -14,32 +14,107 @@ use Crag\Maths\Parsing\UnreadableMaths;
 final readonly class Unit
 {
     private const PREFIXES = [
-        'T' => 12, 'G' => 9, 'M' => 6, 'k' => 3, 'h' => 2, 'da' => 1, '' => 0, 'd' => -1, 'c' => -2, 'm' => -3, 'µ' => -6, 'u' => -6, 'n' => -9, 'p' => -12,
+        'T' => 12,
+        'G' => 9,
+        'M' => 6,
+        'k' => 3,
+        'h' => 2,
+        'da' => 1,
+        '' => 0,
+        'd' => -1,
+        'c' => -2,
+        'm' => -3,
+        'µ' => -6,
+        'u' => -6,
+        'n' => -9,
+        'p' => -12,
     ];
 
-    private const PREFIX_WORDS = ['tera' => 'T', 'giga' => 'G', 'mega' => 'M', 'kilo' => 'k', 'deci' => 'd', 'centi' => 'c', 'milli' => 'm', 'micro' => 'µ', 'nano' => 'n'];
+    private const PREFIX_WORDS = [
+        'tera' => 'T',
+        'giga' => 'G',
+        'mega' => 'M',
+        'kilo' => 'k',
+        'deci' => 'd',
+        'centi' => 'c',
+        'milli' => 'm',
+        'micro' => 'µ',
+        'nano' => 'n',
+    ];
 
     /** By sign: how many base units as a fraction, of what, and whether it takes prefixes. */
     private const UNITS = [
-        'm' => ['1', ['m' => 1], true], 'g' => ['1/1000', ['kg' => 1], true], 's' => ['1', ['s' => 1], true], 'A' => ['1', ['A' => 1], true],
-        'K' => ['1', ['K' => 1], true], 'mol' => ['1', ['mol' => 1], true], 'cd' => ['1', ['cd' => 1], true],
-        'N' => ['1', ['m' => 1, 'kg' => 1, 's' => -2], true], 'Pa' => ['1', ['m' => -1, 'kg' => 1, 's' => -2], true],
-        'J' => ['1', ['m' => 2, 'kg' => 1, 's' => -2], true], 'W' => ['1', ['m' => 2, 'kg' => 1, 's' => -3], true],
-        'Hz' => ['1', ['s' => -1], true], 'C' => ['1', ['s' => 1, 'A' => 1], true], 'V' => ['1', ['m' => 2, 'kg' => 1, 's' => -3, 'A' => -1], true],
-        'Ω' => ['1', ['m' => 2, 'kg' => 1, 's' => -3, 'A' => -2], true], 'F' => ['1', ['m' => -2, 'kg' => -1, 's' => 4, 'A' => 2], true],
-        'T' => ['1', ['kg' => 1, 's' => -2, 'A' => -1], true], 'Wb' => ['1', ['m' => 2, 'kg' => 1, 's' => -2, 'A' => -1], true],
-        'l' => ['1/1000', ['m' => 3], true], 'L' => ['1/1000', ['m' => 3], true], 't' => ['1000', ['kg' => 1], true],
-        'bar' => ['100000', ['m' => -1, 'kg' => 1, 's' => -2], true], 'eV' => ['801088317/5000000000000000000000000000', ['m' => 2, 'kg' => 1, 's' => -2], true],
-        'min' => ['60', ['s' => 1], false], 'h' => ['3600', ['s' => 1], false], 'd' => ['86400', ['s' => 1], false], 'ha' => ['10000', ['m' => 2], false],
-        '°' => ['1', ['°' => 1], false], 'rad' => ['180', ['°' => 1], true], '°C' => ['1', ['°C' => 1], false],
-        '£' => ['1', ['£' => 1], false], '€' => ['1', ['€' => 1], false], '$' => ['1', ['$' => 1], false],
+        'm' => ['1', ['m' => 1], true],
+        'g' => ['1/1000', ['kg' => 1], true],
+        's' => ['1', ['s' => 1], true],
+        'A' => ['1', ['A' => 1], true],
+        'K' => ['1', ['K' => 1], true],
+        'mol' => ['1', ['mol' => 1], true],
+        'cd' => ['1', ['cd' => 1], true],
+        'N' => ['1', ['m' => 1, 'kg' => 1, 's' => -2], true],
+        'Pa' => ['1', ['m' => -1, 'kg' => 1, 's' => -2], true],
+        'J' => ['1', ['m' => 2, 'kg' => 1, 's' => -2], true],
+        'W' => ['1', ['m' => 2, 'kg' => 1, 's' => -3], true],
+        'Hz' => ['1', ['s' => -1], true],
+        'C' => ['1', ['s' => 1, 'A' => 1], true],
+        'V' => ['1', ['m' => 2, 'kg' => 1, 's' => -3, 'A' => -1], true],
+        'Ω' => ['1', ['m' => 2, 'kg' => 1, 's' => -3, 'A' => -2], true],
+        'F' => ['1', ['m' => -2, 'kg' => -1, 's' => 4, 'A' => 2], true],
+        'T' => ['1', ['kg' => 1, 's' => -2, 'A' => -1], true],
+        'Wb' => ['1', ['m' => 2, 'kg' => 1, 's' => -2, 'A' => -1], true],
+        'l' => ['1/1000', ['m' => 3], true],
+        'L' => ['1/1000', ['m' => 3], true],
+        't' => ['1000', ['kg' => 1], true],
+        'bar' => ['100000', ['m' => -1, 'kg' => 1, 's' => -2], true],
+        'eV' => ['801088317/5000000000000000000000000000', ['m' => 2, 'kg' => 1, 's' => -2], true],
+        'min' => ['60', ['s' => 1], false],
+        'h' => ['3600', ['s' => 1], false],
+        'd' => ['86400', ['s' => 1], false],
+        'ha' => ['10000', ['m' => 2], false],
+        '°' => ['1', ['°' => 1], false],
+        'rad' => ['180', ['°' => 1], true],
+        '°C' => ['1', ['°C' => 1], false],
+        '£' => ['1', ['£' => 1], false],
+        '€' => ['1', ['€' => 1], false],
+        '$' => ['1', ['$' => 1], false],
     ];
 
     private const WORDS = [
-        'metre' => 'm', 'meter' => 'm', 'gram' => 'g', 'gramme' => 'g', 'second' => 's', 'sec' => 's', 'ampere' => 'A', 'amp' => 'A', 'kelvin' => 'K', 'mole' => 'mol',
-        'newton' => 'N', 'pascal' => 'Pa', 'joule' => 'J', 'watt' => 'W', 'hertz' => 'Hz', 'coulomb' => 'C', 'volt' => 'V', 'ohm' => 'Ω', 'farad' => 'F',
-        'tesla' => 'T', 'litre' => 'l', 'liter' => 'l', 'tonne' => 't', 'minute' => 'min', 'hour' => 'h', 'hr' => 'h', 'day' => 'd', 'degree' => '°', 'deg' => '°',
-        'radian' => 'rad', 'hectare' => 'ha', 'pound' => '£', 'euro' => '€', 'dollar' => '$', 'celsius' => '°C',
+        'metre' => 'm',
+        'meter' => 'm',
+        'gram' => 'g',
+        'gramme' => 'g',
+        'second' => 's',
+        'sec' => 's',
+        'ampere' => 'A',
+        'amp' => 'A',
+        'kelvin' => 'K',
+        'mole' => 'mol',
+        'newton' => 'N',
+        'pascal' => 'Pa',
+        'joule' => 'J',
+        'watt' => 'W',
+        'hertz' => 'Hz',
+        'coulomb' => 'C',
+        'volt' => 'V',
+        'ohm' => 'Ω',
+        'farad' => 'F',
+        'tesla' => 'T',
+        'litre' => 'l',
+        'liter' => 'l',
+        'tonne' => 't',
+        'minute' => 'min',
+        'hour' => 'h',
+        'hr' => 'h',
+        'day' => 'd',
+        'degree' => '°',
+        'deg' => '°',
+        'radian' => 'rad',
+        'hectare' => 'ha',
+        'pound' => '£',
+        'euro' => '€',
+        'dollar' => '$',
+        'celsius' => '°C',
     ];
 
     /** @param  array<string, int>  $dimension  powers of base units, in order, none of them 0 */
@@ -55,12 +130,30 @@ final readonly class Unit
     /** @throws UnreadableMaths */
     public static function read(string $typed): self
     {
-        $text = trim((string) preg_replace('/\s+/u', ' ', strtr($typed, ['μ' => 'µ', 'Ω' => 'Ω', 'º' => '°', '℃' => '°C', '−' => '-', '⁻' => '-', '²' => '^2', '³' => '^3', '¹' => '^1', '⁴' => '^4'])));
+        $text = trim(
+            (string) preg_replace(
+                '/\s+/u',
+                ' ',
+                strtr($typed, [
+                    'μ' => 'µ',
+                    'Ω' => 'Ω',
+                    'º' => '°',
+                    '℃' => '°C',
+                    '−' => '-',
+                    '⁻' => '-',
+                    '²' => '^2',
+                    '³' => '^3',
+                    '¹' => '^1',
+                    '⁴' => '^4',
+                ]),
+            ),
+        );
         $text = str_replace('-^', '^-', $text);
         $unit = self::none();
         $over = 1;
         $isBracketed = false;
-        $pattern = '/\G\s*(?:(?<slash>\/|per\b)|(?<times>[*·⋅×.])|(?<bracket>[()])|(?<unit>°C|[°£€$]|\p{L}+)(?:\^?(?<power>-?\d+))?)/u';
+        $pattern =
+            '/\G\s*(?:(?<slash>\/|per\b)|(?<times>[*·⋅×.])|(?<bracket>[()])|(?<unit>°C|[°£€$]|\p{L}+)(?:\^?(?<power>-?\d+))?)/u';
         for ($at = 0; $at < strlen($text); $at += strlen((string) $found[0])) {
             if (preg_match($pattern, $text, $found, PREG_UNMATCHED_AS_NULL, $at) !== 1) {
                 throw UnreadableMaths::unit(trim($typed));
@@ -150,12 +243,15 @@ final readonly class Unit
 
     private static function inWords(string $name): ?self
     {
-        foreach (['' => 0] + array_map(static fn (string $sign): int => self::PREFIXES[$sign], self::PREFIX_WORDS) as $prefix => $tens) {
+        foreach (
+            ['' => 0] + array_map(static fn (string $sign): int => self::PREFIXES[$sign], self::PREFIX_WORDS) as $prefix => $tens
+        ) {
             if (! str_starts_with($name, (string) $prefix)) {
                 continue;
             }
             $word = substr($name, strlen((string) $prefix));
-            $sign = self::WORDS[$word] ?? (str_ends_with($word, 's') ? self::WORDS[substr($word, 0, -1)] ?? null : null);
+            $sign =
+                self::WORDS[$word] ?? (str_ends_with($word, 's') ? self::WORDS[substr($word, 0, -1)] ?? null : null);
             if ($sign !== null) {
                 return self::of($sign, $tens);
             }
@@ -167,7 +263,15 @@ final readonly class Unit
     private static function of(string $sign, int $tens): self
     {
         [$base, $dimension] = self::UNITS[$sign];
-        $factor = Value::number(BigRational::of($base)->multipliedBy($tens < 0 ? BigRational::of(10)->power(-$tens)->reciprocal() : BigRational::of(10)->power($tens)));
+        $factor = Value::number(
+            BigRational::of($base)->multipliedBy(
+                $tens < 0
+                    ? BigRational::of(10)
+                        ->power(-$tens)
+                        ->reciprocal()
+                    : BigRational::of(10)->power($tens),
+            ),
+        );
 
         // A radian is 180/π degrees.
         return new self('', $sign === 'rad' ? $factor->dividedBy(Value::letter('π')) : $factor, $dimension);

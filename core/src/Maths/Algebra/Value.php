@@ -41,7 +41,10 @@ final readonly class Value
 
     public function plus(self $other): self
     {
-        return self::over($this->over->times($other->under)->plus($other->over->times($this->under)), $this->under->times($other->under));
+        return self::over(
+            $this->over->times($other->under)->plus($other->over->times($this->under)),
+            $this->under->times($other->under),
+        );
     }
 
     public function minus(self $other): self
@@ -138,8 +141,7 @@ final readonly class Value
         if ($isNegative && $order % 2 === 0) {
             throw UnreadableMaths::negativeRoot();
         }
-        $root = Terms::of($term->letterRoot($order))
-            ->times(self::wholeRoot($factor->getNumerator()->abs(), $order));
+        $root = Terms::of($term->letterRoot($order))->times(self::wholeRoot($factor->getNumerator()->abs(), $order));
         $under = self::wholeRoot($factor->getDenominator(), $order);
 
         return self::over($isNegative ? $root->by(BigRational::of(-1)) : $root, $under);
@@ -183,8 +185,9 @@ final readonly class Value
         }
         $by = $this->over->terms[$kind]->factor->dividedBy($other->over->terms[$kind]->factor);
 
-        return self::over($other->over->by($by), Terms::number(BigRational::one()))
-            ->equals(self::over($this->over, Terms::number(BigRational::one())));
+        return self::over($other->over->by($by), Terms::number(BigRational::one()))->equals(
+            self::over($this->over, Terms::number(BigRational::one())),
+        );
     }
 
     public function hasLetters(): bool
@@ -266,11 +269,16 @@ final readonly class Value
         if ($order === 1) {
             return $number;
         }
-        $large = BigInteger::of($number->multipliedBy(BigRational::of(10)->power(self::PLACES * $order))->toScale(0, RoundingMode::DOWN));
+        $large = BigInteger::of(
+            $number->multipliedBy(BigRational::of(10)->power(self::PLACES * $order))->toScale(0, RoundingMode::DOWN),
+        );
         $root = BigInteger::of(10)->power(intdiv(strlen((string) $large), $order) + 1);
         do {
             $before = $root;
-            $root = $before->multipliedBy($order - 1)->plus($large->quotient($before->power($order - 1)))->quotient($order);
+            $root = $before
+                ->multipliedBy($order - 1)
+                ->plus($large->quotient($before->power($order - 1)))
+                ->quotient($order);
         } while ($root->isLessThan($before));
 
         return BigRational::nd($before, BigInteger::of(10)->power(self::PLACES));

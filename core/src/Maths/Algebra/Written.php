@@ -36,9 +36,14 @@ final class Written
         if ($under !== null && $under->isEqualTo(1)) {
             return $over;
         }
-        $bracketed = static fn (string $sum, Terms $terms): string => $latex || count($terms->terms) === 1 ? $sum : "({$sum})";
+        $bracketed = static fn (string $sum, Terms $terms): string => $latex || count($terms->terms) === 1
+            ? $sum
+            : "({$sum})";
 
-        return $fraction($bracketed($over, $value->over), $bracketed(self::sum($value->under, $fraction, $latex), $value->under));
+        return $fraction(
+            $bracketed($over, $value->over),
+            $bracketed(self::sum($value->under, $fraction, $latex), $value->under),
+        );
     }
 
     /** @param  callable(string, string): string  $fraction */
@@ -69,7 +74,11 @@ final class Written
                 $power === '1' => $latex && $base === 'π' ? '\pi ' : $base,
                 default => $latex ? "{$base}^{{$power}}" : $base.'^'.($under === 1 ? $power : "({$power})"),
             };
-            Term::isRoot($name) ? $roots .= $written : $letters .= $written;
+            if (Term::isRoot($name)) {
+                $roots .= $written;
+            } else {
+                $letters .= $written;
+            }
         }
         $factor = self::number($term->factor, $fraction);
         if ($roots.$letters === '') {
@@ -80,7 +89,9 @@ final class Written
             '1' => '',
             '−1' => '−',
             default => str_contains($factor, '/') ? "({$factor})" : $factor,
-        }.$roots.$letters;
+        }.
+            $roots.
+            $letters;
     }
 
     /** @param  callable(string, string): string  $fraction */

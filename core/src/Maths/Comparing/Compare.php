@@ -21,8 +21,13 @@ final class Compare
      *
      * @throws UnreadableMaths when the right answer itself cannot be read
      */
-    public static function numbers(string $right, string $given, Tolerance $tolerance, Form $form, bool $ownUnit = false): Verdict
-    {
+    public static function numbers(
+        string $right,
+        string $given,
+        Tolerance $tolerance,
+        Form $form,
+        bool $ownUnit = false,
+    ): Verdict {
         $right = Quantity::read($right);
         try {
             $given = Quantity::read($given);
@@ -34,7 +39,10 @@ final class Compare
             return Verdict::wrong("{$given->unit->text} does not measure the same as {$right->unit->text}.");
         }
         // In the right answer's unit; a number alone is taken to be in it.
-        $value = $given->unit->isNone() || $right->unit->isNone() ? $given->value : $given->inBase()->dividedBy($right->unit->factor);
+        $value =
+            $given->unit->isNone() || $right->unit->isNone()
+                ? $given->value
+                : $given->inBase()->dividedBy($right->unit->factor);
         if (! self::holds($right->value, $value, $tolerance, $form)) {
             return self::isCutOff($right->value, $value, $given->node)
                 ? Verdict::otherForm('The dots leave the rest open: it is asked for exactly.')
@@ -44,7 +52,9 @@ final class Compare
         return match (true) {
             $unitless => Verdict::otherForm("The unit is missing: {$right->unit->text}."),
             $right->unit->isNone() && ! $given->unit->isNone() => Verdict::otherForm('No unit is asked for.'),
-            $ownUnit && ! $given->unit->is($right->unit) => Verdict::otherForm("It is asked for in {$right->unit->text}."),
+            $ownUnit && ! $given->unit->is($right->unit) => Verdict::otherForm(
+                "It is asked for in {$right->unit->text}.",
+            ),
             ! $form->isMet($given->node) => self::wanted($form),
             default => Verdict::right(),
         };
@@ -67,11 +77,14 @@ final class Compare
                 $one = null;
             }
             if (($one === null) !== ($rightOne === null)) {
-                return Verdict::wrong($rightOne === null ? 'An expression is asked for, not an equation.' : 'An equation is asked for.');
+                return Verdict::wrong(
+                    $rightOne === null ? 'An expression is asked for, not an equation.' : 'An equation is asked for.',
+                );
             }
-            $equal = $one === null || $rightOneValue === null
-                ? $two->value()->equals($rightTwoValue)
-                : $one->value()->minus($two->value())->isMultipleOf($rightOneValue->minus($rightTwoValue));
+            $equal =
+                $one === null || $rightOneValue === null
+                    ? $two->value()->equals($rightTwoValue)
+                    : $one->value()->minus($two->value())->isMultipleOf($rightOneValue->minus($rightTwoValue));
         } catch (UnreadableMaths $problem) {
             return Verdict::unreadable($problem->getMessage());
         }
@@ -92,9 +105,9 @@ final class Compare
         try {
             [$first, $second] = [Quantity::read($one), Quantity::read($other)];
 
-            return $first->unit->isNone() === $second->unit->isNone()
-                && ($first->unit->isNone() || $first->unit->isLike($second->unit))
-                && $first->inBase()->equals($second->inBase());
+            return $first->unit->isNone() === $second->unit->isNone() &&
+                ($first->unit->isNone() || $first->unit->isLike($second->unit)) &&
+                $first->inBase()->equals($second->inBase());
         } catch (UnreadableMaths) {
             return false;
         }
@@ -104,9 +117,9 @@ final class Compare
     public static function areSameExpressions(string $one, string $other): bool
     {
         try {
-            return self::close($one) === self::close($other)
-                || self::expressions($one, $other, Form::any())->outcome === Outcome::Right
-                || self::expressions($other, $one, Form::any())->outcome === Outcome::Right;
+            return self::close($one) === self::close($other) ||
+                self::expressions($one, $other, Form::any())->outcome === Outcome::Right ||
+                self::expressions($other, $one, Form::any())->outcome === Outcome::Right;
         } catch (UnreadableMaths) {
             return false;
         }
@@ -129,7 +142,9 @@ final class Compare
             throw UnreadableMaths::extra('='.$sides[2]);
         }
 
-        return count($sides) === 1 ? [null, MathsParser::expression($sides[0])] : [MathsParser::expression($sides[0]), MathsParser::expression($sides[1])];
+        return count($sides) === 1
+            ? [null, MathsParser::expression($sides[0])]
+            : [MathsParser::expression($sides[0]), MathsParser::expression($sides[1])];
     }
 
     private static function holds(Value $right, Value $given, Tolerance $tolerance, Form $form): bool
@@ -140,7 +155,8 @@ final class Compare
         // What was rounded further than asked, or less far, is right when it rounds to the same.
         $wanted = $form->rounded($right->close());
 
-        return $form->rounded($given->close())->isEqualTo($wanted) || $tolerance->allows(Value::number($wanted), $given);
+        return $form->rounded($given->close())->isEqualTo($wanted) ||
+            $tolerance->allows(Value::number($wanted), $given);
     }
 
     /** Whether a decimal that goes on is right as far as it was written. */
@@ -148,7 +164,8 @@ final class Compare
     {
         $numeral = $node->bare()->numeral;
 
-        return $numeral?->goesOn === true && Tolerance::of('within', '0.'.str_repeat('0', max(0, $numeral->places - 1)).'1')->allows($right, $given);
+        return $numeral?->goesOn === true &&
+            Tolerance::of('within', '0.'.str_repeat('0', max(0, $numeral->places - 1)).'1')->allows($right, $given);
     }
 
     private static function wanted(Form $form): Verdict

@@ -27,7 +27,10 @@ final readonly class Form
 
     public static function of(FormKind $kind, int $digits = 0): self
     {
-        return new self($kind, $kind->hasDigits() ? max($kind === FormKind::Figures ? 1 : 0, min(self::MOST_DIGITS, $digits)) : 0);
+        return new self(
+            $kind,
+            $kind->hasDigits() ? max($kind === FormKind::Figures ? 1 : 0, min(self::MOST_DIGITS, $digits)) : 0,
+        );
     }
 
     public function isMet(Node $node): bool
@@ -36,9 +39,11 @@ final readonly class Form
 
         return match ($this->kind) {
             FormKind::Any => true,
-            FormKind::Lowest => $bare->isWhole() || ($bare->isFraction() && self::isLowest($bare) && ! self::isOver($bare, 1)),
-            FormKind::Mixed => $bare->isWhole() || ($bare->is(NodeKind::Mixed) && self::isProper($bare->parts[1]))
-                || ($bare->isFraction() && self::isProper($bare)),
+            FormKind::Lowest => $bare->isWhole() ||
+                ($bare->isFraction() && self::isLowest($bare) && ! self::isOver($bare, 1)),
+            FormKind::Mixed => $bare->isWhole() ||
+                ($bare->is(NodeKind::Mixed) && self::isProper($bare->parts[1])) ||
+                ($bare->isFraction() && self::isProper($bare)),
             FormKind::Decimal => $bare->is(NodeKind::Number),
             FormKind::Percent => $bare->is(NodeKind::Percent) && $bare->parts[0]->is(NodeKind::Number),
             FormKind::Standard => self::isStandard($bare),
@@ -119,8 +124,12 @@ final readonly class Form
         }
         [$number, $power] = [$node->parts[0]->bare()->numeral, $node->parts[1]];
 
-        return $number !== null && $number->value->isGreaterThanOrEqualTo(1) && $number->value->isLessThan(10)
-            && $power->is(NodeKind::Power) && (string) $power->parts[0]->numeral?->value === '10' && $power->parts[1]->bare()->isWhole();
+        return $number !== null &&
+            $number->value->isGreaterThanOrEqualTo(1) &&
+            $number->value->isLessThan(10) &&
+            $power->is(NodeKind::Power) &&
+            (string) $power->parts[0]->numeral?->value === '10' &&
+            $power->parts[1]->bare()->isWhole();
     }
 
     private static function hasFigures(Node $node, int $figures): bool
@@ -134,9 +143,14 @@ final readonly class Form
     private static function isSmallestSurd(Node $node): bool
     {
         $isRoot = static fn (Node $one): bool => $one->is(NodeKind::Root);
-        $isLarge = static fn (Node $one): bool => $one->is(NodeKind::Root) && ! ($one->parts[0]->isWhole() && self::isSquareFree((int) (string) $one->parts[0]->numeral?->value, $one->order));
+        $isLarge = static fn (Node $one): bool => $one->is(NodeKind::Root) &&
+            ! (
+                $one->parts[0]->isWhole() &&
+                self::isSquareFree((int) (string) $one->parts[0]->numeral?->value, $one->order)
+            );
         $isUnder = static fn (Node $one): bool => $one->is(NodeKind::Quotient) && $one->parts[1]->holds($isRoot);
-        $isMany = static fn (Node $one): bool => $one->is(NodeKind::Product) && count(array_filter($one->parts, static fn (Node $part): bool => $part->holds($isRoot))) > 1;
+        $isMany = static fn (Node $one): bool => $one->is(NodeKind::Product) &&
+            count(array_filter($one->parts, static fn (Node $part): bool => $part->holds($isRoot))) > 1;
 
         return ! $node->holds($isLarge) && ! $node->holds($isUnder) && ! $node->holds($isMany);
     }
@@ -156,8 +170,8 @@ final readonly class Form
     {
         $isSum = static fn (Node $part): bool => $part->bare()->is(NodeKind::Sum);
 
-        return ($node->is(NodeKind::Product) && array_filter($node->parts, $isSum) !== [])
-            || ($node->is(NodeKind::Power) && $isSum($node->parts[0]))
-            || ($node->is(NodeKind::Negative) && $isSum($node->parts[0]));
+        return ($node->is(NodeKind::Product) && array_filter($node->parts, $isSum) !== []) ||
+            ($node->is(NodeKind::Power) && $isSum($node->parts[0])) ||
+            ($node->is(NodeKind::Negative) && $isSum($node->parts[0]));
     }
 }

@@ -7,7 +7,18 @@ namespace Crag\Maths\Parsing;
 /** Digits of any script, as 0 to 9. Students type with the keyboard that their device has. */
 final class Digits
 {
-    private const MARKS = ['٫' => '.', '٬' => ',', '．' => '.', '，' => ',', '＋' => '+', '－' => '-', '／' => '/', '％' => '%', '٪' => '%', '＝' => '='];
+    private const MARKS = [
+        '٫' => '.',
+        '٬' => ',',
+        '．' => '.',
+        '，' => ',',
+        '＋' => '+',
+        '－' => '-',
+        '／' => '/',
+        '％' => '%',
+        '٪' => '%',
+        '＝' => '=',
+    ];
 
     /**
      * In Unicode the ten digits of a script follow each other in order, and every such row begins right after something
@@ -17,11 +28,13 @@ final class Digits
      */
     public static function plain(string $text): string
     {
-        return preg_match('/[^\x00-\x7F]/', $text) !== 1 ? $text : (string) preg_replace_callback(
-            '/[^\x00-\x7F]/u',
-            static fn (array $found): string => self::MARKS[$found[0]] ?? self::digit($found[0]) ?? $found[0],
-            $text,
-        );
+        return preg_match('/[^\x00-\x7F]/', $text) !== 1
+            ? $text
+            : (string) preg_replace_callback(
+                '/[^\x00-\x7F]/u',
+                static fn (array $found): string => self::MARKS[$found[0]] ?? (self::digit($found[0]) ?? $found[0]),
+                $text,
+            );
     }
 
     private static function digit(string $sign): ?string

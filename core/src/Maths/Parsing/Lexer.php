@@ -10,19 +10,84 @@ final class Lexer
     public const LONGEST = 300;
 
     private const SAME = [
-        '−' => '-', '–' => '-', '—' => '-', '×' => '*', '·' => '*', '⋅' => '*', '∙' => '*', '∗' => '*', '÷' => '/', '⁄' => '/', '∕' => '/',
-        '\cdot' => '*', '\times' => '*', '\div' => '/', '\left' => '', '\right' => '', '\,' => ' ', '\;' => ' ', '\ ' => ' ', '\%' => '%',
-        '\dfrac' => '\frac', '\tfrac' => '\frac', '\ldots' => '…', '\dots' => '…', '...' => '…', '\pi' => 'π', '∛' => '\cbrt ',
+        '−' => '-',
+        '–' => '-',
+        '—' => '-',
+        '×' => '*',
+        '·' => '*',
+        '⋅' => '*',
+        '∙' => '*',
+        '∗' => '*',
+        '÷' => '/',
+        '⁄' => '/',
+        '∕' => '/',
+        '\cdot' => '*',
+        '\times' => '*',
+        '\div' => '/',
+        '\left' => '',
+        '\right' => '',
+        '\,' => ' ',
+        '\;' => ' ',
+        '\ ' => ' ',
+        '\%' => '%',
+        '\dfrac' => '\frac',
+        '\tfrac' => '\frac',
+        '\ldots' => '…',
+        '\dots' => '…',
+        '...' => '…',
+        '\pi' => 'π',
+        '∛' => '\cbrt ',
     ];
 
     private const FRACTIONS = [
-        '½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅕' => '1/5', '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5',
-        '⅙' => '1/6', '⅚' => '5/6', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8', '⅐' => '1/7', '⅑' => '1/9', '⅒' => '1/10',
+        '½' => '1/2',
+        '⅓' => '1/3',
+        '⅔' => '2/3',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅕' => '1/5',
+        '⅖' => '2/5',
+        '⅗' => '3/5',
+        '⅘' => '4/5',
+        '⅙' => '1/6',
+        '⅚' => '5/6',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8',
+        '⅐' => '1/7',
+        '⅑' => '1/9',
+        '⅒' => '1/10',
     ];
 
-    private const RAISED = ['⁰' => '0', '¹' => '1', '²' => '2', '³' => '3', '⁴' => '4', '⁵' => '5', '⁶' => '6', '⁷' => '7', '⁸' => '8', '⁹' => '9', '⁻' => '-', '⁺' => ''];
+    private const RAISED = [
+        '⁰' => '0',
+        '¹' => '1',
+        '²' => '2',
+        '³' => '3',
+        '⁴' => '4',
+        '⁵' => '5',
+        '⁶' => '6',
+        '⁷' => '7',
+        '⁸' => '8',
+        '⁹' => '9',
+        '⁻' => '-',
+        '⁺' => '',
+    ];
 
-    private const GREEK = ['alpha' => 'α', 'beta' => 'β', 'gamma' => 'γ', 'theta' => 'θ', 'lambda' => 'λ', 'mu' => 'μ', 'rho' => 'ρ', 'sigma' => 'σ', 'phi' => 'φ', 'omega' => 'ω', 'Delta' => 'Δ'];
+    private const GREEK = [
+        'alpha' => 'α',
+        'beta' => 'β',
+        'gamma' => 'γ',
+        'theta' => 'θ',
+        'lambda' => 'λ',
+        'mu' => 'μ',
+        'rho' => 'ρ',
+        'sigma' => 'σ',
+        'phi' => 'φ',
+        'omega' => 'ω',
+        'Delta' => 'Δ',
+    ];
 
     /** By what it makes of them. */
     private const PATTERNS = [
@@ -51,10 +116,25 @@ final class Lexer
         if (mb_strlen($text) > self::LONGEST) {
             throw UnreadableMaths::long(self::LONGEST);
         }
-        $any = implode('|', array_map(static fn (string $name, string $pattern): string => "(?<{$name}>{$pattern})", array_keys(self::PATTERNS), self::PATTERNS));
+        $any = implode(
+            '|',
+            array_map(
+                static fn (string $name, string $pattern): string => "(?<{$name}>{$pattern})",
+                array_keys(self::PATTERNS),
+                self::PATTERNS,
+            ),
+        );
         $tokens = [];
         for ($at = 0; $at < strlen($text);) {
-            preg_match('/\G(?<space>\s*)(?:(?<word>pi|sqrt|cbrt|root|(?:a?(?:sin|cos|tan)|ln|log|exp|mod|abs|or|and)(?![\p{L}_]))|'.$any.')/u', $text, $found, PREG_UNMATCHED_AS_NULL, $at);
+            preg_match(
+                '/\G(?<space>\s*)(?:(?<word>pi|sqrt|cbrt|root|(?:a?(?:sin|cos|tan)|ln|log|exp|mod|abs|or|and)(?![\p{L}_]))|'.
+                    $any.
+                    ')/u',
+                $text,
+                $found,
+                PREG_UNMATCHED_AS_NULL,
+                $at,
+            );
             if (($found[0] ?? '') === '') {
                 throw UnreadableMaths::sign(mb_substr(ltrim(substr($text, $at)), 0, 1));
             }
@@ -70,7 +150,9 @@ final class Lexer
     {
         $space = ($found['space'] ?? '') !== '';
         if (isset($found['word'])) {
-            return $found['word'] === 'pi' ? new Token('letter', 'π', $space) : new Token('command', $found['word'], $space);
+            return $found['word'] === 'pi'
+                ? new Token('letter', 'π', $space)
+                : new Token('command', $found['word'], $space);
         }
         foreach (array_keys(self::PATTERNS) as $name) {
             $text = $found[$name] ?? null;
@@ -93,6 +175,8 @@ final class Lexer
 
     private static function command(string $name, bool $space): Token
     {
-        return isset(self::GREEK[$name]) ? new Token('letter', self::GREEK[$name], $space) : new Token('command', $name, $space);
+        return isset(self::GREEK[$name])
+            ? new Token('letter', self::GREEK[$name], $space)
+            : new Token('command', $name, $space);
     }
 }

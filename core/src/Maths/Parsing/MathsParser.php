@@ -28,7 +28,9 @@ final class MathsParser
         $node = $reader->sum();
         if ($reader->at < count($reader->tokens)) {
             $rest = $reader->tokens[$reader->at];
-            throw $rest->kind === 'number' ? UnreadableMaths::sideBySide($rest->text) : UnreadableMaths::extra($rest->text);
+            throw $rest->kind === 'number'
+                ? UnreadableMaths::sideBySide($rest->text)
+                : UnreadableMaths::extra($rest->text);
         }
 
         return $node;
@@ -57,7 +59,9 @@ final class MathsParser
         $parts = [$this->signed()];
         while ($this->nextIs('+', '-')) {
             $minus = $this->take('-') !== null;
-            $minus || $this->take('+');
+            if (! $minus) {
+                $this->take('+');
+            }
             $product = $this->signed();
             $parts[] = $minus ? Node::of(NodeKind::Negative, $product) : $product;
         }
@@ -70,7 +74,11 @@ final class MathsParser
     {
         $sign = $this->take('-', '+');
 
-        return $sign?->kind === '-' ? Node::of(NodeKind::Negative, $this->signed()) : ($sign === null ? $this->product() : $this->signed());
+        return $sign?->kind === '-'
+            ? Node::of(NodeKind::Negative, $this->signed())
+            : ($sign === null
+                ? $this->product()
+                : $this->signed());
     }
 
     private function product(): Node
@@ -97,7 +105,9 @@ final class MathsParser
 
     private static function times(Node $one, Node $two): Node
     {
-        return $one->is(NodeKind::Product) ? Node::of(NodeKind::Product, ...$one->parts, ...[$two]) : Node::of(NodeKind::Product, $one, $two);
+        return $one->is(NodeKind::Product)
+            ? Node::of(NodeKind::Product, ...$one->parts, ...[$two])
+            : Node::of(NodeKind::Product, $one, $two);
     }
 
     private function power(): Node
@@ -155,7 +165,11 @@ final class MathsParser
         [$over, $line, $under] = [$this->next(), $this->next(1), $this->next(2)];
         if ($over?->kind === 'number' && $over->spaceBefore && $line?->kind === '/' && $under?->kind === 'number') {
             $this->at += 3;
-            $fraction = Node::of(NodeKind::Quotient, Node::number(Numeral::of($over->text)), Node::number(Numeral::of($under->text)));
+            $fraction = Node::of(
+                NodeKind::Quotient,
+                Node::number(Numeral::of($over->text)),
+                Node::number(Numeral::of($under->text)),
+            );
             if (! $fraction->isFraction()) {
                 throw UnreadableMaths::sideBySide($over->text);
             }
@@ -165,7 +179,9 @@ final class MathsParser
         if ($this->next()?->kind === 'command' && in_array($this->next()->text, ['frac'], true)) {
             $fraction = $this->primary();
 
-            return $fraction->isFraction() ? Node::of(NodeKind::Mixed, $number, $fraction) : self::times($number, $fraction);
+            return $fraction->isFraction()
+                ? Node::of(NodeKind::Mixed, $number, $fraction)
+                : self::times($number, $fraction);
         }
 
         return $this->inTens($number);
@@ -185,7 +201,14 @@ final class MathsParser
         }
         $this->at += $sign === '' ? 2 : 3;
 
-        return self::times($number, Node::of(NodeKind::Power, Node::number(Numeral::of('10')), self::whole(($sign === '-' ? '-' : '').$tens->text)));
+        return self::times(
+            $number,
+            Node::of(
+                NodeKind::Power,
+                Node::number(Numeral::of('10')),
+                self::whole(($sign === '-' ? '-' : '').$tens->text),
+            ),
+        );
     }
 
     private static function fraction(Token $token): Node
@@ -200,7 +223,11 @@ final class MathsParser
         $inside = $this->sum();
         if ($this->take(['(' => ')', '[' => ']', '{' => '}'][$open]) === null) {
             $found = $this->next();
-            throw $found === null ? UnreadableMaths::open() : ($found->kind === 'number' ? UnreadableMaths::sideBySide($found->text) : UnreadableMaths::extra($found->text));
+            throw $found === null
+                ? UnreadableMaths::open()
+                : ($found->kind === 'number'
+                    ? UnreadableMaths::sideBySide($found->text)
+                    : UnreadableMaths::extra($found->text));
         }
 
         return $inside;

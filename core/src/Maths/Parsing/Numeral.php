@@ -30,7 +30,9 @@ final readonly class Numeral
         $isWhole = ! str_contains($digits, '.');
 
         return new self(
-            BigDecimal::of(($whole === '' ? '0' : $whole).($after === '' ? '' : ".{$after}"))->toBigRational()->simplified(),
+            BigDecimal::of(($whole === '' ? '0' : $whole).($after === '' ? '' : ".{$after}"))
+                ->toBigRational()
+                ->simplified(),
             strlen($after),
             max(1, strlen($isWhole ? rtrim($figures, '0') : $figures)),
             max(1, strlen($figures)),

@@ -14,8 +14,13 @@ use Crag\Prompt\Values\Range;
  */
 final readonly class Axes
 {
-    private function __construct(public Range $x, public Range $y, public string $xLabel, public string $yLabel, public bool $isEqual)
-    {
+    private function __construct(
+        public Range $x,
+        public Range $y,
+        public string $xLabel,
+        public string $yLabel,
+        public bool $isEqual,
+    ) {
     }
 
     /** @throws UnreadableFields */
@@ -33,6 +38,12 @@ final readonly class Axes
     /** @return array<string, string|float|int> */
     public function toArray(): array
     {
-        return [...$this->x->toArray('x_'), ...$this->y->toArray('y_'), 'x_label' => $this->xLabel, 'y_label' => $this->yLabel, 'equal' => (int) $this->isEqual];
+        return [
+            ...$this->x->toArray('x_'),
+            ...$this->y->toArray('y_'),
+            'x_label' => $this->xLabel,
+            'y_label' => $this->yLabel,
+            'equal' => (int) $this->isEqual,
+        ];
     }
 }

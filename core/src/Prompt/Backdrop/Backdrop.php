@@ -47,7 +47,10 @@ final readonly class Backdrop
             $kind === BackdropKind::Picture => self::picture($fields->text('asset', 40)),
             $kind === BackdropKind::Axes => new self($kind, axes: Axes::read($fields)),
             $kind === BackdropKind::NumberLine => self::numberLine($fields),
-            $kind->hasSizes() => new self($kind, BackdropSize::from($fields->oneOf('size', array_column(BackdropSize::cases(), 'value'), 'middle'))),
+            $kind->hasSizes() => new self(
+                $kind,
+                BackdropSize::from($fields->oneOf('size', array_column(BackdropSize::cases(), 'value'), 'middle')),
+            ),
             default => new self($kind),
         };
     }
@@ -55,13 +58,14 @@ final readonly class Backdrop
     /** @return array<string, string|float|int> */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value] + match (true) {
-            $this->asset !== null => ['asset' => $this->asset],
-            $this->axes !== null => $this->axes->toArray(),
-            $this->line !== null => [...$this->line->toArray(), 'parts' => $this->parts],
-            $this->kind->hasSizes() => ['size' => $this->size->value],
-            default => [],
-        };
+        return ['kind' => $this->kind->value] +
+            match (true) {
+                $this->asset !== null => ['asset' => $this->asset],
+                $this->axes !== null => $this->axes->toArray(),
+                $this->line !== null => [...$this->line->toArray(), 'parts' => $this->parts],
+                $this->kind->hasSizes() => ['size' => $this->size->value],
+                default => [],
+            };
     }
 
     /** Whether it is drawn by rule, so that any page can have it. */

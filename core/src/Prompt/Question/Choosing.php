@@ -20,8 +20,12 @@ final readonly class Choosing implements Asked
      * @param  list<Option>  $options
      * @param  list<string>  $right  ids of the right choices; none where there is no right and wrong
      */
-    private function __construct(private QuestionKind $kind, private array $options, private array $right, private bool $isShuffled)
-    {
+    private function __construct(
+        private QuestionKind $kind,
+        private array $options,
+        private array $right,
+        private bool $isShuffled,
+    ) {
     }
 
     /** @throws UnreadableFields */
@@ -34,7 +38,10 @@ final readonly class Choosing implements Asked
         }
         $right = [];
         foreach ($fields->list('right', 0, $kind === QuestionKind::Choice ? 1 : self::MOST_OPTIONS) as $id) {
-            $right[] = is_string($id) && in_array($id, $ids, true) ? $id : throw UnreadableFields::badValue('right', 'names no choice');
+            $right[] =
+                is_string($id) && in_array($id, $ids, true)
+                    ? $id
+                    : throw UnreadableFields::badValue('right', 'names no choice');
         }
 
         return new self($kind, $options, array_values(array_unique($right)), $fields->flag('shuffle'));
@@ -49,7 +56,8 @@ final readonly class Choosing implements Asked
     {
         return [
             'options' => array_map(static fn (Option $option): array => $option->toArray(), $this->options),
-            'right' => $this->right, 'shuffle' => $this->isShuffled,
+            'right' => $this->right,
+            'shuffle' => $this->isShuffled,
         ];
     }
 
@@ -69,7 +77,12 @@ final readonly class Choosing implements Asked
 
     public function filled(Draw $draw): self
     {
-        return new self($this->kind, array_map(static fn (Option $option): Option => $option->filled($draw), $this->options), $this->right, $this->isShuffled);
+        return new self(
+            $this->kind,
+            array_map(static fn (Option $option): Option => $option->filled($draw), $this->options),
+            $this->right,
+            $this->isShuffled,
+        );
     }
 
     public function hasKey(): bool
@@ -90,7 +103,9 @@ final readonly class Choosing implements Asked
             throw UnreadableFields::missing('value');
         }
         foreach ($chosen as $id) {
-            in_array($id, $ids, true) || throw UnreadableFields::badValue('value', 'names no choice');
+            if (! in_array($id, $ids, true)) {
+                throw UnreadableFields::badValue('value', 'names no choice');
+            }
         }
         // In the order of the choices, so that equal answers are the same.
         $chosen = array_values(array_intersect($ids, $chosen));
@@ -120,11 +135,16 @@ final readonly class Choosing implements Asked
     {
         $chosen = is_array($answer) ? $answer : [$answer];
 
-        return count($chosen) === count($this->right) && array_diff($this->right, array_filter($chosen, is_string(...))) === [] ? Verdict::right() : Verdict::wrong();
+        return count($chosen) === count($this->right) &&
+            array_diff($this->right, array_filter($chosen, is_string(...))) === []
+            ? Verdict::right()
+            : Verdict::wrong();
     }
 
     public function assets(): array
     {
-        return array_values(array_filter(array_map(static fn (Option $option): string => $option->picture, $this->options)));
+        return array_values(
+            array_filter(array_map(static fn (Option $option): string => $option->picture, $this->options)),
+        );
     }
 }

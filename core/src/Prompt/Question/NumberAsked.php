@@ -19,8 +19,12 @@ final readonly class NumberAsked implements Asked
 {
     use TypedAnswer;
 
-    private function __construct(private string $right, private Tolerance $tolerance, private Form $form, private bool $isInOwnUnit)
-    {
+    private function __construct(
+        private string $right,
+        private Tolerance $tolerance,
+        private Form $form,
+        private bool $isInOwnUnit,
+    ) {
     }
 
     /** @throws UnreadableFields */
@@ -28,13 +32,21 @@ final readonly class NumberAsked implements Asked
     {
         try {
             $tolerance = $fields->has('tolerance')
-                ? Tolerance::of($fields->object('tolerance')->oneOf('kind', ['none', 'within', 'percent'], 'none'), $fields->object('tolerance')->text('most', 40))
+                ? Tolerance::of(
+                    $fields->object('tolerance')->oneOf('kind', ['none', 'within', 'percent'], 'none'),
+                    $fields->object('tolerance')->text('most', 40),
+                )
                 : Tolerance::none();
         } catch (UnreadableMaths) {
             throw UnreadableFields::badValue('tolerance', 'is no number');
         }
 
-        return new self(trim($fields->text('right', Question::LONGEST_ANSWER)), $tolerance, self::form($fields), $fields->flag('own_unit'));
+        return new self(
+            trim($fields->text('right', Question::LONGEST_ANSWER)),
+            $tolerance,
+            self::form($fields),
+            $fields->flag('own_unit'),
+        );
     }
 
     /** @throws UnreadableFields */
@@ -45,7 +57,10 @@ final readonly class NumberAsked implements Asked
         }
         $form = $fields->object('form');
 
-        return Form::of(FormKind::from($form->oneOf('kind', array_column(FormKind::cases(), 'value'))), $form->whole('digits', 0, Form::MOST_DIGITS, 0));
+        return Form::of(
+            FormKind::from($form->oneOf('kind', array_column(FormKind::cases(), 'value'))),
+            $form->whole('digits', 0, Form::MOST_DIGITS, 0),
+        );
     }
 
     public function kind(): QuestionKind
@@ -55,7 +70,12 @@ final readonly class NumberAsked implements Asked
 
     public function toArray(): array
     {
-        return ['right' => $this->right, 'tolerance' => $this->tolerance->toArray(), 'form' => $this->form->toArray(), 'own_unit' => $this->isInOwnUnit];
+        return [
+            'right' => $this->right,
+            'tolerance' => $this->tolerance->toArray(),
+            'form' => $this->form->toArray(),
+            'own_unit' => $this->isInOwnUnit,
+        ];
     }
 
     public function texts(): array
@@ -85,6 +105,12 @@ final readonly class NumberAsked implements Asked
 
     public function compare(mixed $answer): Verdict
     {
-        return Compare::numbers($this->right, $this->written($answer), $this->tolerance, $this->form, $this->isInOwnUnit);
+        return Compare::numbers(
+            $this->right,
+            $this->written($answer),
+            $this->tolerance,
+            $this->form,
+            $this->isInOwnUnit,
+        );
     }
 }

@@ -30,7 +30,8 @@ final readonly class Option
     /** @return array<string, string> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'words' => $this->words] + ($this->picture === '' ? [] : ['picture' => $this->picture]);
+        return ['id' => $this->id, 'words' => $this->words] +
+            ($this->picture === '' ? [] : ['picture' => $this->picture]);
     }
 
     public function filled(Draw $draw): self

@@ -96,6 +96,11 @@ final readonly class Question
     /** @return array<string, mixed> */
     private function common(): array
     {
-        return ['id' => $this->id, 'kind' => $this->asked->kind()->value, 'words' => $this->words, 'spot' => $this->spot?->toArray()];
+        return [
+            'id' => $this->id,
+            'kind' => $this->asked->kind()->value,
+            'words' => $this->words,
+            'spot' => $this->spot?->toArray(),
+        ];
     }
 }

@@ -69,7 +69,8 @@ final readonly class ScaleAsked implements Asked
     public function read(mixed $answer): mixed
     {
         return is_int($answer) && $answer >= $this->from && $answer <= $this->to
-            ? $answer : throw UnreadableFields::badValue('value', "is no step from {$this->from} to {$this->to}");
+            ? $answer
+            : throw UnreadableFields::badValue('value', "is no step from {$this->from} to {$this->to}");
     }
 
     public function written(mixed $answer): string

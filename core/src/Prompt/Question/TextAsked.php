@@ -27,9 +27,13 @@ final readonly class TextAsked implements Asked
     {
         $right = [];
         foreach ($fields->list('right', 0, self::MOST_RIGHT) as $one) {
-            $text = is_string($one) && mb_check_encoding($one, 'UTF-8') && mb_strlen($one) <= Question::LONGEST_ANSWER
-                ? trim($one) : throw UnreadableFields::badValue('right', 'holds something that is no answer');
-            $text === '' || $right[] = $text;
+            $text =
+                is_string($one) && mb_check_encoding($one, 'UTF-8') && mb_strlen($one) <= Question::LONGEST_ANSWER
+                    ? trim($one)
+                    : throw UnreadableFields::badValue('right', 'holds something that is no answer');
+            if ($text !== '') {
+                $right[] = $text;
+            }
         }
 
         return new self($right);

@@ -21,8 +21,15 @@ trait TypedAnswer
 
     public function read(mixed $answer): mixed
     {
-        if (! is_string($answer) || ! mb_check_encoding($answer, 'UTF-8') || mb_strlen($answer) > Question::LONGEST_ANSWER) {
-            throw UnreadableFields::badValue('value', 'is no answer of at most '.Question::LONGEST_ANSWER.' characters');
+        if (
+            ! is_string($answer) ||
+            ! mb_check_encoding($answer, 'UTF-8') ||
+            mb_strlen($answer) > Question::LONGEST_ANSWER
+        ) {
+            throw UnreadableFields::badValue(
+                'value',
+                'is no answer of at most '.Question::LONGEST_ANSWER.' characters',
+            );
         }
 
         return trim($answer);

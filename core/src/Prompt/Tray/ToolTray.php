@@ -20,10 +20,17 @@ final readonly class ToolTray
     {
         $tools = $kind === TrayKind::Custom ? $chosen : $kind->tools();
 
-        return new self($kind, array_values(array_filter(
-            Tool::cases(),
-            static fn (Tool $tool): bool => in_array($tool, $tools, true) && ($pictures || $tool !== Tool::Picture) && ($pages || $tool !== Tool::Pages),
-        )));
+        return new self(
+            $kind,
+            array_values(
+                array_filter(
+                    Tool::cases(),
+                    static fn (Tool $tool): bool => in_array($tool, $tools, true) &&
+                        ($pictures || $tool !== Tool::Picture) &&
+                        ($pages || $tool !== Tool::Pages),
+                ),
+            ),
+        );
     }
 
     /** @throws UnreadableFields */
@@ -32,7 +39,9 @@ final readonly class ToolTray
         $kind = TrayKind::tryFrom($fields->text('kind')) ?? throw UnreadableFields::missing('kind');
         $tools = [];
         foreach ($fields->list('tools', 0, count(Tool::cases())) as $name) {
-            $tools[] = (is_string($name) ? Tool::tryFrom($name) : null) ?? throw UnreadableFields::badValue('tools', 'names no tool');
+            $tools[] =
+                (is_string($name) ? Tool::tryFrom($name) : null) ??
+                throw UnreadableFields::badValue('tools', 'names no tool');
         }
 
         return self::of($kind, $tools, in_array(Tool::Picture, $tools, true), in_array(Tool::Pages, $tools, true));
@@ -41,7 +50,10 @@ final readonly class ToolTray
     /** @return array{kind: string, tools: list<string>} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value, 'tools' => array_map(static fn (Tool $tool): string => $tool->value, $this->tools)];
+        return [
+            'kind' => $this->kind->value,
+            'tools' => array_map(static fn (Tool $tool): string => $tool->value, $this->tools),
+        ];
     }
 
     public function has(Tool $tool): bool

@@ -21,8 +21,16 @@ enum TrayKind: string
     {
         $starter = [Tool::Pen, Tool::Eraser, Tool::Move, Tool::Text];
         $standard = [
-            Tool::Pen, Tool::Highlighter, Tool::Eraser, Tool::Move, Tool::Shapes, Tool::Text,
-            Tool::Note, Tool::Stamps, Tool::Picture, Tool::Pages,
+            Tool::Pen,
+            Tool::Highlighter,
+            Tool::Eraser,
+            Tool::Move,
+            Tool::Shapes,
+            Tool::Text,
+            Tool::Note,
+            Tool::Stamps,
+            Tool::Picture,
+            Tool::Pages,
         ];
 
         return match ($this) {

@@ -33,7 +33,11 @@ final class Braces
     {
         $result = '';
         foreach (Formulas::parts($text) as [$part, $isMaths]) {
-            $result .= preg_replace_callback(self::ANY, static fn (array $found): string => $with($found[1], $isMaths) ?? $found[0], $part);
+            $result .= preg_replace_callback(
+                self::ANY,
+                static fn (array $found): string => $with($found[1], $isMaths) ?? $found[0],
+                $part,
+            );
         }
 
         return $result;

@@ -38,7 +38,13 @@ final readonly class Draw
     public function fill(string $text): string
     {
         if ($this->isUnknown) {
-            return Braces::replace($text, static fn (string $inside, bool $isMaths): ?string => preg_match(self::MEANT, $inside) === 1 && (! $isMaths || str_contains($inside, ':')) ? '…' : null);
+            return Braces::replace(
+                $text,
+                static fn (string $inside, bool $isMaths): ?string => preg_match(self::MEANT, $inside) === 1 &&
+                (! $isMaths || str_contains($inside, ':'))
+                    ? '…'
+                    : null,
+            );
         }
         if ($this->values === [] || ! str_contains($text, '{')) {
             return $text;
@@ -57,7 +63,9 @@ final readonly class Draw
     /** @return list<string> names that stand for themselves */
     private function selves(): array
     {
-        return array_merge(...array_values(array_map(static fn (Value $value): array => $value->letters(), $this->values)));
+        return array_merge(
+            ...array_values(array_map(static fn (Value $value): array => $value->letters(), $this->values)),
+        );
     }
 
     private function worth(string $inside, bool $isMaths): ?Value

@@ -29,7 +29,10 @@ final readonly class Range
     public static function read(Fields $fields, string $prefix = '', string $what = 'Numbers: '): self
     {
         try {
-            [$from, $to, $step] = array_map(static fn (string $name): float => $fields->number($prefix.$name, -self::FARTHEST, self::FARTHEST), ['from', 'to', 'step']);
+            [$from, $to, $step] = array_map(
+                static fn (string $name): float => $fields->number($prefix.$name, -self::FARTHEST, self::FARTHEST),
+                ['from', 'to', 'step'],
+            );
         } catch (UnreadableFields) {
             throw UnreadableFields::saying("{$what}“from”, “to” and “step” are numbers of up to a million.");
         }
@@ -40,7 +43,9 @@ final readonly class Range
             throw UnreadableFields::saying("{$what}“to” must be above “from”.");
         }
         if (($to - $from) / $step > self::MOST_STEPS) {
-            throw UnreadableFields::saying("{$what}the step is so small that there would be more than ".self::MOST_STEPS.' lines.');
+            throw UnreadableFields::saying(
+                "{$what}the step is so small that there would be more than ".self::MOST_STEPS.' lines.',
+            );
         }
 
         return new self($from, $to, $step);
@@ -62,7 +67,11 @@ final readonly class Range
     public function ticks(): array
     {
         $ticks = [];
-        for ($n = (int) ceil($this->from / $this->step - 1e-9); $n * $this->step <= $this->to + $this->step * 1e-9; $n++) {
+        for (
+            $n = (int) ceil($this->from / $this->step - 1e-9);
+            $n * $this->step <= $this->to + $this->step * 1e-9;
+            $n++
+        ) {
             $ticks[] = $n * $this->step;
         }
 

@@ -43,8 +43,11 @@ final class Values
      * @param  array<string, array{string, Node}>  $results  by name: as written, and read
      * @param  list<array{string, Node, string, Node}>  $conditions  as written; two expressions and the sign between them
      */
-    private function __construct(private readonly array $choices, private readonly array $results, private readonly array $conditions)
-    {
+    private function __construct(
+        private readonly array $choices,
+        private readonly array $results,
+        private readonly array $conditions,
+    ) {
     }
 
     /**
@@ -88,7 +91,9 @@ final class Values
             throw InvalidValues::manyNames(self::MOST_NAMES);
         }
         $values = new self($choices, $results, $conditions);
-        $values->isEmpty() || $values->draw('', 0);
+        if (! $values->isEmpty()) {
+            $values->draw('', 0);
+        }
 
         return $values;
     }
@@ -210,7 +215,9 @@ final class Values
     private static function choices(string $name, string $written): array
     {
         $number = '[-−]?\d+(?:\.\d+)?';
-        if (preg_match("/^({$number})\s*(?:\.\.+|…)\s*({$number})(?:\s+step\s+({$number}))?$/u", $written, $found) === 1) {
+        if (
+            preg_match("/^({$number})\s*(?:\.\.+|…)\s*({$number})(?:\s+step\s+({$number}))?$/u", $written, $found) === 1
+        ) {
             return self::range($name, $found[1], $found[2], $found[3] ?? '1');
         }
         if (preg_match("/^{$number}\s*[-–—]\s*\d/u", $written) === 1 && ! str_contains($written, ',')) {
@@ -235,7 +242,11 @@ final class Values
     /** @return list<Value> */
     private static function range(string $name, string $from, string $to, string $step): array
     {
-        [$at, $end, $step] = array_map(static fn (string $one): Value => Value::number(str_replace('−', '-', $one)), [$from, $to, $step]);
+        [$at, $end, $step] = array_map(static fn (string $one): Value => Value::number(str_replace('−', '-', $one)), [
+            $from,
+            $to,
+            $step,
+        ]);
         if ($step->compareTo(Value::number(0)) <= 0 || $at->compareTo($end) > 0) {
             throw InvalidValues::range("{$from}..{$to}");
         }

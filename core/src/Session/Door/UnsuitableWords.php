@@ -9,7 +9,17 @@ final readonly class UnsuitableWords
 {
     public const MOST = 500;
 
-    private const LOOK_ALIKES = ['0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't', '@' => 'a', '$' => 's', '!' => 'i'];
+    private const LOOK_ALIKES = [
+        '0' => 'o',
+        '1' => 'i',
+        '3' => 'e',
+        '4' => 'a',
+        '5' => 's',
+        '7' => 't',
+        '@' => 'a',
+        '$' => 's',
+        '!' => 'i',
+    ];
 
     /** @param  list<string>  $words */
     private function __construct(public array $words)
@@ -24,9 +34,25 @@ final readonly class UnsuitableWords
     /** One on each line, or with commas between them. */
     public static function read(string $typed): self
     {
-        $words = array_map(static fn (string $word): string => mb_substr(trim($word), 0, PersonName::LONGEST), preg_split('/[\n\r,;]+/', mb_scrub($typed)) ?: []);
+        $words = array_map(
+            static fn (string $word): string => mb_substr(trim($word), 0, PersonName::LONGEST),
+            preg_split('/[\n\r,;]+/', mb_scrub($typed)) ?: [],
+        );
 
-        return new self(array_slice(array_values(array_unique(array_filter($words, static fn (string $word): bool => preg_match('/\p{L}.*\p{L}/u', $word) === 1))), 0, self::MOST));
+        return new self(
+            array_slice(
+                array_values(
+                    array_unique(
+                        array_filter(
+                            $words,
+                            static fn (string $word): bool => preg_match('/\p{L}.*\p{L}/u', $word) === 1,
+                        ),
+                    ),
+                ),
+                0,
+                self::MOST,
+            ),
+        );
     }
 
     /** Whether a name holds one, spaces, signs, accents and figures for letters notwithstanding. */
@@ -44,7 +70,11 @@ final readonly class UnsuitableWords
 
     private static function folded(string $text): string
     {
-        $plain = (string) preg_replace('/\p{M}+/u', '', (string) normalizer_normalize(mb_strtolower(strtr($text, self::LOOK_ALIKES)), \Normalizer::FORM_KD));
+        $plain = (string) preg_replace(
+            '/\p{M}+/u',
+            '',
+            (string) normalizer_normalize(mb_strtolower(strtr($text, self::LOOK_ALIKES)), \Normalizer::FORM_KD),
+        );
 
         return (string) preg_replace('/[^\p{L}]+/u', '', $plain);
     }

@@ -37,7 +37,9 @@ final readonly class Rounds
     {
         $int = static fn (string $name): ?int => is_int($kept[$name] ?? null) ? $kept[$name] : null;
 
-        return $int('last') === null ? self::first($nowMs) : new self((int) $int('last'), $int('alive_from'), $int('held_until'));
+        return $int('last') === null
+            ? self::first($nowMs)
+            : new self((int) $int('last'), $int('alive_from'), $int('held_until'));
     }
 
     /** The round of this moment. */

@@ -53,8 +53,12 @@ final readonly class SessionSettings
      */
     public static function read(array $json): self
     {
-        $names = static fn (string $key, NameMode $usual): NameMode => is_string($json[$key] ?? null) ? NameMode::tryFrom($json[$key]) ?? $usual : $usual;
-        $flag = static fn (string $key, bool $usual): bool => isset($json[$key]) ? filter_var($json[$key], FILTER_VALIDATE_BOOL) : $usual;
+        $names = static fn (string $key, NameMode $usual): NameMode => is_string($json[$key] ?? null)
+            ? NameMode::tryFrom($json[$key]) ?? $usual
+            : $usual;
+        $flag = static fn (string $key, bool $usual): bool => isset($json[$key])
+            ? filter_var($json[$key], FILTER_VALIDATE_BOOL)
+            : $usual;
         $minutes = $json['expires_after'] ?? null;
 
         return new self(
@@ -66,8 +70,12 @@ final readonly class SessionSettings
             $flag('light', false),
             $flag('offers', true),
             $flag('keep_back', true),
-            is_numeric($minutes) ? max(self::SHORTEST_MINUTES, min(self::LONGEST_MINUTES, (int) $minutes)) : Expiry::USUAL_MINUTES,
-            is_string($json['unsuitable'] ?? null) ? UnsuitableWords::read($json['unsuitable']) : UnsuitableWords::none(),
+            is_numeric($minutes)
+                ? max(self::SHORTEST_MINUTES, min(self::LONGEST_MINUTES, (int) $minutes))
+                : Expiry::USUAL_MINUTES,
+            is_string($json['unsuitable'] ?? null)
+                ? UnsuitableWords::read($json['unsuitable'])
+                : UnsuitableWords::none(),
             WatchSettings::read(is_array($json['watch'] ?? null) ? $json['watch'] : []),
             Feedback::read(is_array($json['feedback'] ?? null) ? $json['feedback'] : []),
         );

@@ -40,7 +40,9 @@ final readonly class MayDraw
     {
         foreach ($this->since as $why => $sinceMs) {
             $passed = $nowMs - $sinceMs;
-            $late = $passed <= self::ON_THE_WAY_MS || ($madeAtMs <= $sinceMs + self::ON_THE_WAY_MS && $passed <= LateInk::GRACE_MS);
+            $late =
+                $passed <= self::ON_THE_WAY_MS ||
+                ($madeAtMs <= $sinceMs + self::ON_THE_WAY_MS && $passed <= LateInk::GRACE_MS);
             if (! $late) {
                 return Refusal::from($why);
             }

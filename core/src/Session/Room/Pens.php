@@ -27,7 +27,9 @@ final readonly class Pens
     {
         $words = trim($words);
 
-        return mb_strlen($words) > self::LONGEST_WORDS ? throw InvalidName::longWords(self::LONGEST_WORDS) : new self($nowMs, $words);
+        return mb_strlen($words) > self::LONGEST_WORDS
+            ? throw InvalidName::longWords(self::LONGEST_WORDS)
+            : new self($nowMs, $words);
     }
 
     /**

@@ -18,8 +18,12 @@ final readonly class Timer
      * @param  bool  $hasSound  whether pages make a sound at zero
      * @param  bool  $bringsPensDown  whether pens are down from zero on
      */
-    private function __construct(public ?int $endsMs, private int $leftMs, public bool $hasSound, public bool $bringsPensDown)
-    {
+    private function __construct(
+        public ?int $endsMs,
+        private int $leftMs,
+        public bool $hasSound,
+        public bool $bringsPensDown,
+    ) {
     }
 
     /** @throws InvalidTimer when it is no time at all, or too much */
@@ -44,12 +48,16 @@ final readonly class Timer
 
     public function paused(int $nowMs): self
     {
-        return $this->endsMs === null ? $this : new self(null, max(0, $this->left($nowMs)), $this->hasSound, $this->bringsPensDown);
+        return $this->endsMs === null
+            ? $this
+            : new self(null, max(0, $this->left($nowMs)), $this->hasSound, $this->bringsPensDown);
     }
 
     public function resumed(int $nowMs): self
     {
-        return $this->endsMs === null ? new self($nowMs + $this->leftMs, 0, $this->hasSound, $this->bringsPensDown) : $this;
+        return $this->endsMs === null
+            ? new self($nowMs + $this->leftMs, 0, $this->hasSound, $this->bringsPensDown)
+            : $this;
     }
 
     /** Milliseconds; below zero when it has run out. */
@@ -66,7 +74,9 @@ final readonly class Timer
     /** The pens that it has brought down by now. */
     public function pens(int $nowMs, string $words): Pens
     {
-        return $this->bringsPensDown && $this->endsMs !== null && $nowMs >= $this->endsMs ? Pens::down($this->endsMs, $words) : Pens::up();
+        return $this->bringsPensDown && $this->endsMs !== null && $nowMs >= $this->endsMs
+            ? Pens::down($this->endsMs, $words)
+            : Pens::up();
     }
 
     /**
@@ -89,6 +99,11 @@ final readonly class Timer
     /** @return array{ends: ?int, left: int, sound: bool, pens: bool} */
     public function toArray(): array
     {
-        return ['ends' => $this->endsMs, 'left' => $this->leftMs, 'sound' => $this->hasSound, 'pens' => $this->bringsPensDown];
+        return [
+            'ends' => $this->endsMs,
+            'left' => $this->leftMs,
+            'sound' => $this->hasSound,
+            'pens' => $this->bringsPensDown,
+        ];
     }
 }

@@ -44,7 +44,11 @@ enum Condition
             self::DoorNotShut => $now->door === Door::Shut ? Refusal::DoorShut : null,
             self::PensUp => $now->isPensDown ? Refusal::PensDown : null,
             self::PromptSeen => $now->prompt->isSeen() ? null : Refusal::PromptUnseen,
-            self::PromptOpen => $now->prompt === PromptState::Open ? null : ($now->prompt === PromptState::Closed ? Refusal::PromptClosed : Refusal::PromptUnseen),
+            self::PromptOpen => $now->prompt === PromptState::Open
+                ? null
+                : ($now->prompt === PromptState::Closed
+                    ? Refusal::PromptClosed
+                    : Refusal::PromptUnseen),
             self::OwnPace => $now->pace === Pace::Own ? null : Refusal::Together,
             self::Unsent => $now->isSent ? Refusal::Sent : null,
             self::IsSent => $now->isSent ? null : Refusal::NotSent,

@@ -15,8 +15,12 @@ final readonly class LeadSharing
      * @param  ?string  $inkCanvas  the canvas whose ink lies under theirs; null while lead ink is off
      * @param  int  $inkFrom  the number of the operation after which its ink counts
      */
-    private function __construct(public ?string $canvas, public string $page, public ?string $inkCanvas, public int $inkFrom)
-    {
+    private function __construct(
+        public ?string $canvas,
+        public string $page,
+        public ?string $inkCanvas,
+        public int $inkFrom,
+    ) {
     }
 
     /** @param  array<array-key, mixed>  $json */
@@ -24,7 +28,12 @@ final readonly class LeadSharing
     {
         $id = static fn (string $name): ?string => is_string($json[$name] ?? null) ? $json[$name] : null;
 
-        return new self($id('canvas'), $id('page') ?? '', $id('ink'), is_int($json['from'] ?? null) ? $json['from'] : 0);
+        return new self(
+            $id('canvas'),
+            $id('page') ?? '',
+            $id('ink'),
+            is_int($json['from'] ?? null) ? $json['from'] : 0,
+        );
     }
 
     public function showing(?string $canvas, string $page = ''): self
@@ -45,8 +54,8 @@ final readonly class LeadSharing
     /** Whether students hear of what was drawn on a lead canvas: their ink from it, or the page that they look at. */
     public function lets(string $canvas, Operation $drawn): bool
     {
-        return $this->inkCanvas === $canvas
-            || ($this->canvas === $canvas && ($drawn->page() ?? $this->page) === $this->page);
+        return $this->inkCanvas === $canvas ||
+            ($this->canvas === $canvas && ($drawn->page() ?? $this->page) === $this->page);
     }
 
     public function isShown(): bool

@@ -30,22 +30,53 @@ final class AskController
         $session->load('ask.againOf', 'run', 'prompt');
 
         return view('desk.asks.ask-body', [
-            'session' => $session, 'ask' => $session->ask, 'role' => CurrentRole::of($request), 'settings' => $session->settingsValue(),
-            'seats' => $session->seated()->get()->keyBy('id'), 'run' => $session->run, 'planned' => $session->prompt?->value()->asks ?? [], 'before' => $session->asks()->whereKeyNot($session->ask_id ?? '')->limit(20)->get(),
+            'session' => $session,
+            'ask' => $session->ask,
+            'role' => CurrentRole::of($request),
+            'settings' => $session->settingsValue(),
+            'seats' => $session->seated()->get()->keyBy('id'),
+            'run' => $session->run,
+            'planned' => $session->prompt?->value()->asks ?? [],
+            'before' => $session
+                ->asks()
+                ->whereKeyNot($session->ask_id ?? '')
+                ->limit(20)
+                ->get(),
         ]);
     }
 
     public function ask(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['question' => ['required', 'array'], 'seats' => ['nullable', 'array'], 'seats.*' => ['string'], 'seconds' => ['nullable', 'integer', 'min:5', 'max:'.self::LONGEST_S], 'anonymous' => ['boolean']]);
+        $request->validate([
+            'question' => ['required', 'array'],
+            'seats' => ['nullable', 'array'],
+            'seats.*' => ['string'],
+            'seconds' => ['nullable', 'integer', 'min:5', 'max:'.self::LONGEST_S],
+            'anonymous' => ['boolean'],
+        ]);
         try {
             $question = Question::read(new Fields($request->array('question') + ['id' => 'ask', 'spot' => null]));
         } catch (UnreadableFields $problem) {
             abort(422, __('That cannot be asked yet: :problem', ['problem' => $problem->getMessage()]));
         }
-        $seats = $request->input('seats') === null ? null : $session->seated()->whereIn('id', $request->array('seats'))->pluck('id')->map(strval(...))->values()->all();
+        $seats =
+            $request->input('seats') === null
+                ? null
+                : $session
+                    ->seated()
+                    ->whereIn('id', $request->array('seats'))
+                    ->pluck('id')
+                    ->map(strval(...))
+                    ->values()
+                    ->all();
         abort_if($seats === [], 422, __('Nobody is chosen.'));
-        $ask = $this->asking->ask($session, $question, $seats, $request->input('seconds') === null ? null : $request->integer('seconds'), $request->boolean('anonymous'));
+        $ask = $this->asking->ask(
+            $session,
+            $question,
+            $seats,
+            $request->input('seconds') === null ? null : $request->integer('seconds'),
+            $request->boolean('anonymous'),
+        );
 
         return response()->json(['ask' => $ask->id]);
     }
@@ -67,7 +98,12 @@ final class AskController
     public function reveal(Request $request, LiveSession $session, Ask $ask): JsonResponse
     {
         $request->validate(['tally' => ['boolean'], 'right' => ['boolean']]);
-        $this->asking->show($session, $this->of($session, $ask), $request->has('tally') ? $request->boolean('tally') : null, $request->has('right') ? $request->boolean('right') : null);
+        $this->asking->show(
+            $session,
+            $this->of($session, $ask),
+            $request->has('tally') ? $request->boolean('tally') : null,
+            $request->has('right') ? $request->boolean('right') : null,
+        );
 
         return response()->json([]);
     }

@@ -23,9 +23,20 @@ final class RunController
 
     public function start(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['lines' => ['required', 'string', 'max:'.(self::MOST * AskLine::LONGEST)], 'seconds' => ['required', 'integer', 'min:5', 'max:'.AskLine::LONGEST_SECONDS], 'auto' => ['boolean'], 'teams' => ['boolean']]);
-        $typed = array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $request->string('lines')->toString()) ?: [])));
-        abort_if($typed === [] || count($typed) > self::MOST, 422, __('Write one to :n asks, one on each line.', ['n' => self::MOST]));
+        $request->validate([
+            'lines' => ['required', 'string', 'max:'.self::MOST * AskLine::LONGEST],
+            'seconds' => ['required', 'integer', 'min:5', 'max:'.AskLine::LONGEST_SECONDS],
+            'auto' => ['boolean'],
+            'teams' => ['boolean'],
+        ]);
+        $typed = array_values(
+            array_filter(array_map(trim(...), preg_split('/\R/u', $request->string('lines')->toString()) ?: [])),
+        );
+        abort_if(
+            $typed === [] || count($typed) > self::MOST,
+            422,
+            __('Write one to :n asks, one on each line.', ['n' => self::MOST]),
+        );
         $lines = [];
         try {
             foreach ($typed as $i => $line) {
@@ -34,9 +45,18 @@ final class RunController
         } catch (UnreadableFields $problem) {
             abort(422, __('Line :n: :problem', ['n' => $i + 1, 'problem' => __($problem->getMessage())]));
         }
-        $run = $this->runs->start($session, $lines, $request->integer('seconds'), $request->boolean('auto'), $request->boolean('teams'));
+        $run = $this->runs->start(
+            $session,
+            $lines,
+            $request->integer('seconds'),
+            $request->boolean('auto'),
+            $request->boolean('teams'),
+        );
 
-        return response()->json(['run' => $run->id, 'said' => trans_choice('{1} One ask runs.|[2,*] :count asks run, one after the other.', count($lines))]);
+        return response()->json([
+            'run' => $run->id,
+            'said' => trans_choice('{1} One ask runs.|[2,*] :count asks run, one after the other.', count($lines)),
+        ]);
     }
 
     public function next(Request $request, LiveSession $session, Run $run): JsonResponse

@@ -37,36 +37,74 @@ final class CheckController
     public function judge(Request $request, LiveSession $session): JsonResponse
     {
         $request->validate([
-            'level' => ['nullable', 'integer', 'min:0', 'max:'.Scale::MOST], 'marks' => ['array'], 'marks.*' => ['nullable', 'integer'], 'points' => ['nullable', 'numeric'], 'note' => ['nullable', 'string'],
-            'canvas' => ['nullable', 'string'], 'canvases' => ['nullable', 'array', 'max:'.self::MOST_AT_ONCE],
+            'level' => ['nullable', 'integer', 'min:0', 'max:'.Scale::MOST],
+            'marks' => ['array'],
+            'marks.*' => ['nullable', 'integer'],
+            'points' => ['nullable', 'numeric'],
+            'note' => ['nullable', 'string'],
+            'canvas' => ['nullable', 'string'],
+            'canvases' => ['nullable', 'array', 'max:'.self::MOST_AT_ONCE],
         ]);
         $ids = $request->json('canvas') === null ? $request->array('canvases') : [$request->json('canvas')];
 
-        return $this->done($request, $session, $this->canvases($request, $session, $ids), fn (Canvas $canvas, Judgement $was): Judgement => $this->changed($request, $canvas, $was));
+        return $this->done(
+            $request,
+            $session,
+            $this->canvases($request, $session, $ids),
+            fn (Canvas $canvas, Judgement $was): Judgement => $this->changed($request, $canvas, $was),
+        );
     }
 
     /** Each canvas gets what it had. */
     public function restore(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['before' => ['required', 'array', 'max:'.self::MOST_AT_ONCE], 'before.*.canvas' => ['required', 'string'], 'before.*.judgement' => ['required', 'array']]);
+        $request->validate([
+            'before' => ['required', 'array', 'max:'.self::MOST_AT_ONCE],
+            'before.*.canvas' => ['required', 'string'],
+            'before.*.judgement' => ['required', 'array'],
+        ]);
         $before = collect($request->array('before'))->keyBy('canvas');
 
-        return $this->done($request, $session, $this->canvases($request, $session, $before->keys()->all()), static function (Canvas $canvas) use ($before): Judgement {
-            $had = (array) $before[$canvas->id]['judgement'];
-            $prompt = $canvas->prompt->value();
+        return $this->done(
+            $request,
+            $session,
+            $this->canvases($request, $session, $before->keys()->all()),
+            static function (Canvas $canvas) use ($before): Judgement {
+                $had = (array) $before[$canvas->id]['judgement'];
+                $prompt = $canvas->prompt->value();
 
-            return Judgement::of($prompt->aspects(), (bool) ($had['none'] ?? false), (array) ($had['marks'] ?? []), is_numeric($had['points'] ?? null) ? (float) $had['points'] : null, is_string($had['note'] ?? null) ? $had['note'] : '', $prompt->points);
-        });
+                return Judgement::of(
+                    $prompt->aspects(),
+                    (bool) ($had['none'] ?? false),
+                    (array) ($had['marks'] ?? []),
+                    is_numeric($had['points'] ?? null) ? (float) $had['points'] : null,
+                    is_string($had['note'] ?? null) ? $had['note'] : '',
+                    $prompt->points,
+                );
+            },
+        );
     }
 
     /** How many canvases would get which level from their answers; nothing is checked yet. */
     public function proposed(LiveSession $session, Prompt $prompt): JsonResponse
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
-        $counts = array_count_values(array_map(static fn (Level $level): int => $level->value, Checking::proposed($prompt)));
+        $counts = array_count_values(
+            array_map(static fn (Level $level): int => $level->value, Checking::proposed($prompt)),
+        );
         krsort($counts);
 
-        return response()->json(['counts' => array_map(static fn (int $level, int $n): array => ['level' => $level, 'word' => __(Level::from($level)->word()), 'n' => $n], array_keys($counts), $counts)]);
+        return response()->json([
+            'counts' => array_map(
+                static fn (int $level, int $n): array => [
+                    'level' => $level,
+                    'word' => __(Level::from($level)->word()),
+                    'n' => $n,
+                ],
+                array_keys($counts),
+                $counts,
+            ),
+        ]);
     }
 
     /** The teacher accepts what the answers say. */
@@ -76,24 +114,45 @@ final class CheckController
         $proposed = Checking::proposed($prompt);
         abort_if($proposed === [], 422, __('There is nothing to accept any more.'));
 
-        return $this->done($request, $session, $this->canvases($request, $session, array_keys($proposed)), static function (Canvas $canvas, Judgement $was) use ($proposed): Judgement {
-            $prompt = $canvas->prompt->value();
-            $scale = $prompt->aspects()[0]->scale;
+        return $this->done(
+            $request,
+            $session,
+            $this->canvases($request, $session, array_keys($proposed)),
+            static function (Canvas $canvas, Judgement $was) use ($proposed): Judgement {
+                $prompt = $canvas->prompt->value();
+                $scale = $prompt->aspects()[0]->scale;
 
-            return Judgement::of($prompt->aspects(), false, [$scale->nearest($proposed[$canvas->id])] + $was->marks, $was->points, $was->note, $prompt->points);
-        });
+                return Judgement::of(
+                    $prompt->aspects(),
+                    false,
+                    [$scale->nearest($proposed[$canvas->id])] + $was->marks,
+                    $was->points,
+                    $was->note,
+                    $prompt->points,
+                );
+            },
+        );
     }
 
     /** The teacher's own phrases for notes. */
     public function phrases(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['phrase' => ['required', 'string', 'max:'.Judgement::LONGEST_NOTE], 'drop' => ['boolean']]);
+        $request->validate([
+            'phrase' => ['required', 'string', 'max:'.Judgement::LONGEST_NOTE],
+            'drop' => ['boolean'],
+        ]);
         $teacher = self::teacher($request);
         $phrase = $request->string('phrase')->trim()->toString();
         $others = array_values(array_diff($teacher->phrases ?? [], [$phrase]));
-        $teacher->update(['phrases' => $request->boolean('drop') || $phrase === '' ? $others : array_slice([...$others, $phrase], -self::MOST_PHRASES)]);
+        $teacher->update([
+            'phrases' => $request->boolean('drop') || $phrase === ''
+                    ? $others
+                    : array_slice([...$others, $phrase], -self::MOST_PHRASES),
+        ]);
 
-        return response()->json(['said' => $request->boolean('drop') ? __('The phrase is gone.') : __('Kept among your phrases.')]);
+        return response()->json([
+            'said' => $request->boolean('drop') ? __('The phrase is gone.') : __('Kept among your phrases.'),
+        ]);
     }
 
     private function changed(Request $request, Canvas $canvas, Judgement $was): Judgement
@@ -112,7 +171,11 @@ final class CheckController
         foreach ($request->array('marks') as $at => $mark) {
             $marks[$at] = $mark;
         }
-        $points = $request->has('points') ? ($request->input('points') === null ? null : (float) $request->input('points')) : $was->points;
+        $points = $request->has('points')
+            ? ($request->input('points') === null
+                ? null
+                : (float) $request->input('points'))
+            : $was->points;
         $note = $request->has('note') ? $request->string('note')->toString() : $was->note;
 
         return Judgement::of($prompt->aspects(), $isNone, $marks, $points, $note, $prompt->points);

@@ -24,34 +24,73 @@ final class ClassPictureController
 {
     public function show(Request $request, LiveSession $session): View
     {
-        return view('desk.checks.picture-body', ['session' => $session, 'stand' => ClassOverview::of($session), 'role' => CurrentRole::of($request)]);
+        return view('desk.checks.picture-body', [
+            'session' => $session,
+            'stand' => ClassOverview::of($session),
+            'role' => CurrentRole::of($request),
+        ]);
     }
 
     /** Proposes groups of those who are here; nothing is kept yet. */
     public function groups(Request $request, LiveSession $session, Presence $presence): View
     {
-        $request->validate(['size' => ['required', 'integer', 'min:'.Grouping::LEAST, 'max:'.Grouping::MOST], 'way' => ['required', Rule::enum(Basis::class)], 'together' => ['nullable', 'string', 'max:2000'], 'apart' => ['nullable', 'string', 'max:2000'], 'absent' => ['boolean']]);
+        $request->validate([
+            'size' => ['required', 'integer', 'min:'.Grouping::LEAST, 'max:'.Grouping::MOST],
+            'way' => ['required', Rule::enum(Basis::class)],
+            'together' => ['nullable', 'string', 'max:2000'],
+            'apart' => ['nullable', 'string', 'max:2000'],
+            'absent' => ['boolean'],
+        ]);
         $stand = ClassOverview::of($session);
-        $here = $stand->seats->filter(static fn (Seat $seat): bool => $request->boolean('absent') || $presence->isHere($seat));
+        $here = $stand->seats->filter(
+            static fn (Seat $seat): bool => $request->boolean('absent') || $presence->isHere($seat),
+        );
         $students = $stand->students(array_values($here->map(static fn (Seat $seat): string => $seat->id)->all()));
         try {
             $together = self::wishes($request->string('together')->toString(), $stand->seats);
             $apart = self::pairs(self::wishes($request->string('apart')->toString(), $stand->seats));
-            $groups = Grouping::of($students, $request->integer('size'), Basis::from($request->string('way')->toString()), $together, $apart);
+            $groups = Grouping::of(
+                $students,
+                $request->integer('size'),
+                Basis::from($request->string('way')->toString()),
+                $together,
+                $apart,
+            );
         } catch (InvalidWish $problem) {
             abort(422, __($problem->getMessage()));
         }
 
-        return view('desk.checks.groups', ['groups' => $groups, 'seats' => $stand->seats->keyBy('id'), 'left' => $stand->seats->count() - count($students)]);
+        return view('desk.checks.groups', [
+            'groups' => $groups,
+            'seats' => $stand->seats->keyBy('id'),
+            'left' => $stand->seats->count() - count($students),
+        ]);
     }
 
     /** They hold for hand-outs from now on, and for the class list where there is one. */
     public function keep(Request $request, LiveSession $session, KeepGroups $keep): JsonResponse
     {
-        $request->validate(['groups' => ['required', 'array', 'max:100'], 'groups.*' => ['array'], 'groups.*.*' => ['string']]);
-        $n = $keep($session, array_values(array_map(static fn (mixed $group): array => array_values(array_filter((array) $group, is_string(...))), $request->array('groups'))));
+        $request->validate([
+            'groups' => ['required', 'array', 'max:100'],
+            'groups.*' => ['array'],
+            'groups.*.*' => ['string'],
+        ]);
+        $n = $keep(
+            $session,
+            array_values(
+                array_map(
+                    static fn (mixed $group): array => array_values(array_filter((array) $group, is_string(...))),
+                    $request->array('groups'),
+                ),
+            ),
+        );
 
-        return response()->json(['said' => trans_choice('{1} :count group is kept: choose it when you hand out.|[2,*] :count groups are kept: choose one when you hand out.', $n)]);
+        return response()->json([
+            'said' => trans_choice(
+                '{1} :count group is kept: choose it when you hand out.|[2,*] :count groups are kept: choose one when you hand out.',
+                $n,
+            ),
+        ]);
     }
 
     /**
@@ -68,11 +107,25 @@ final class ClassPictureController
         foreach (preg_split('/\R/u', $typed) ?: [] as $line) {
             $ids = [];
             foreach (array_filter(array_map(trim(...), explode(',', $line))) as $name) {
-                $found = $seats->filter(static fn (Seat $seat): bool => mb_strtolower($seat->name) === mb_strtolower($name));
-                $found = $found->isNotEmpty() ? $found : $seats->filter(static fn (Seat $seat): bool => str_starts_with(mb_strtolower($seat->name), mb_strtolower($name)));
-                $ids[] = $found->count() === 1 ? $found->firstOrFail()->id : abort(422, __('Who is “:name”? Write the name as it stands on the tile.', ['name' => $name]));
+                $found = $seats->filter(
+                    static fn (Seat $seat): bool => mb_strtolower($seat->name) === mb_strtolower($name),
+                );
+                $found = $found->isNotEmpty()
+                    ? $found
+                    : $seats->filter(
+                        static fn (Seat $seat): bool => str_starts_with(
+                            mb_strtolower($seat->name),
+                            mb_strtolower($name),
+                        ),
+                    );
+                $ids[] =
+                    $found->count() === 1
+                        ? $found->firstOrFail()->id
+                        : abort(422, __('Who is “:name”? Write the name as it stands on the tile.', ['name' => $name]));
             }
-            count($ids) > 1 && $wishes[] = $ids;
+            if (count($ids) > 1) {
+                $wishes[] = $ids;
+            }
         }
 
         return $wishes;

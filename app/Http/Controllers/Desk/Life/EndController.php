@@ -58,32 +58,69 @@ final class EndController
     /** What can be taken, while the session runs and after. */
     public function take(Request $request, LiveSession $session): View
     {
-        return view('desk.work.take', ['session' => $session->loadCount(['seats', 'canvases', 'prompts']), 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get(), 'runs' => CurrentRole::of($request) === Role::Colleague]);
+        return view('desk.work.take', [
+            'session' => $session->loadCount(['seats', 'canvases', 'prompts']),
+            'record' => $session->records()->first(),
+            'prompts' => $session->prompts()->get(),
+            'runs' => CurrentRole::of($request) === Role::Colleague,
+        ]);
     }
 
     /** A PDF or a zip of the canvases, all of them or chosen ones, made beside the lesson. */
     public function make(Request $request, LiveSession $session): View
     {
         abort_unless($session->canvases()->exists(), 422, __('Nobody joined, so there is no work to keep.'));
-        $options = $request->validate(['kind' => ['in:pdf,zip'], 'by' => ['in:prompt,seat'], 'names' => ['in:real,stone'], 'checks' => ['boolean'], 'notes' => ['boolean'], 'words' => ['boolean'], 'per' => ['integer', Rule::in(Sheet::COUNTS)], 'prompts' => ['array'], 'prompts.*' => ['string'], 'seats' => ['array'], 'seats.*' => ['string']]);
-        abort_unless($session->openCanvases()->exists(), 409, __('All work is covered. Reveal it first, or end the session.'));
+        $options = $request->validate([
+            'kind' => ['in:pdf,zip'],
+            'by' => ['in:prompt,seat'],
+            'names' => ['in:real,stone'],
+            'checks' => ['boolean'],
+            'notes' => ['boolean'],
+            'words' => ['boolean'],
+            'per' => ['integer', Rule::in(Sheet::COUNTS)],
+            'prompts' => ['array'],
+            'prompts.*' => ['string'],
+            'seats' => ['array'],
+            'seats.*' => ['string'],
+        ]);
+        abort_unless(
+            $session->openCanvases()->exists(),
+            409,
+            __('All work is covered. Reveal it first, or end the session.'),
+        );
         $chosen = $session->openCanvases();
-        isset($options['prompts']) && $chosen->whereIn('prompt_id', $options['prompts']);
-        isset($options['seats']) && $chosen->whereIn('seat_id', $options['seats']);
+        if (isset($options['prompts'])) {
+            $chosen->whereIn('prompt_id', $options['prompts']);
+        }
+        if (isset($options['seats'])) {
+            $chosen->whereIn('seat_id', $options['seats']);
+        }
         abort_if($chosen->doesntExist(), 422, __('There is no canvas for the prompts and students that are chosen.'));
         $record = $session->records()->first();
         if ($record === null || ! $record->isUnderWay()) {
-            $record = Record::query()->create(['live_session_id' => $session->id, 'kind' => $options['kind'] ?? 'pdf', 'options' => $options]);
+            $record = Record::query()->create([
+                'live_session_id' => $session->id,
+                'kind' => $options['kind'] ?? 'pdf',
+                'options' => $options,
+            ]);
             MakeRecord::dispatch($record->id);
         }
 
-        return view('desk.life.record', ['session' => $session, 'record' => $record, 'prompts' => $session->prompts()->get()]);
+        return view('desk.life.record', [
+            'session' => $session,
+            'record' => $record,
+            'prompts' => $session->prompts()->get(),
+        ]);
     }
 
     /** How far the record is. */
     public function progress(LiveSession $session): View
     {
-        return view('desk.life.record', ['session' => $session, 'record' => $session->records()->first(), 'prompts' => $session->prompts()->get()]);
+        return view('desk.life.record', [
+            'session' => $session,
+            'record' => $session->records()->first(),
+            'prompts' => $session->prompts()->get(),
+        ]);
     }
 
     public function pdf(LiveSession $session): BinaryFileResponse
@@ -107,7 +144,10 @@ final class EndController
     public function sheet(Request $request, LiveSession $session, string $sheet): Response
     {
         $results = Results::of($session, $request->query('names') === 'stone');
-        $table = in_array($request->query('table'), ['matrix', 'answers', 'asks'], true) && $sheet === 'csv' ? $request->string('table')->toString() : 'rows';
+        $table =
+            in_array($request->query('table'), ['matrix', 'answers', 'asks'], true) && $sheet === 'csv'
+                ? $request->string('table')->toString()
+                : 'rows';
         $what = ['rows' => 'results', 'matrix' => 'matrix', 'answers' => 'answers', 'asks' => 'quick-asks'][$table];
         [$bytes, $mime] = match ($sheet) {
             'csv' => [$results->csv($table), 'text/csv; charset=utf-8'],
@@ -115,7 +155,10 @@ final class EndController
             default => [Zip::bytes(Xlsx::files($results->tables())), Xlsx::MIME],
         };
 
-        return response($bytes)->withHeaders(['Content-Type' => $mime, 'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-{$what}.{$sheet}\""]);
+        return response($bytes)->withHeaders([
+            'Content-Type' => $mime,
+            'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-{$what}.{$sheet}\"",
+        ]);
     }
 
     /** Statements of the Experience API. */
@@ -123,8 +166,12 @@ final class EndController
     {
         $statements = Results::of($session, $request->query('names') === 'stone')->statements(PublicAddress::root());
 
-        return response(json_encode($statements, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES))
-            ->withHeaders(['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-xapi.json\""]);
+        return response(
+            json_encode($statements, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+        )->withHeaders([
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-xapi.json\"",
+        ]);
     }
 
     /** The next session: the same plan, class, prompts and groups; canvases carried on, or empty. */
@@ -140,7 +187,9 @@ final class EndController
     {
         $forget($session);
 
-        return redirect()->route('home')->with('said', __('“:title” is forgotten: nothing of it is left here.', ['title' => $session->title]));
+        return redirect()
+            ->route('home')
+            ->with('said', __('“:title” is forgotten: nothing of it is left here.', ['title' => $session->title]));
     }
 
     private function name(LiveSession $session): string

@@ -27,21 +27,43 @@ final class KeepController
     public function days(Request $request, LiveSession $session): JsonResponse|RedirectResponse
     {
         $request->validate(['keep_days' => ['nullable', 'integer', 'min:0', 'max:'.Retention::LONGEST_DAYS]]);
-        $session->update(['keep_days' => $request->input('keep_days') === null ? null : $request->integer('keep_days')]);
+        $session->update([
+            'keep_days' => $request->input('keep_days') === null ? null : $request->integer('keep_days'),
+        ]);
 
-        return $request->expectsJson() ? response()->json(['said' => self::said($session)]) : back()->with('said', self::said($session));
+        return $request->expectsJson()
+            ? response()->json(['said' => self::said($session)])
+            : back()->with('said', self::said($session));
     }
 
     /** Students go on without the teacher, at the own pace, until the end of a day; or no longer. */
     public function openUntil(Request $request, LiveSession $session, OwnTime $ownTime): JsonResponse
     {
         $request->validate(['until' => ['nullable', 'date_format:Y-m-d']], [], ['until' => __('date')]);
-        $until = $request->filled('until') ? Carbon::createFromFormat('Y-m-d', $request->string('until')->toString(), SchoolTime::zone())?->endOfDay()->startOfSecond() : null;
+        $until = $request->filled('until')
+            ? Carbon::createFromFormat('Y-m-d', $request->string('until')->toString(), SchoolTime::zone())
+                ?->endOfDay()
+                ->startOfSecond()
+            : null;
         $ms = $until === null ? null : (int) $until->getTimestampMs();
-        abort_if($ms !== null && ($ms <= Clock::ms() || $ms > Clock::ms() + self::LONGEST_OPEN_DAYS * 86_400_000), 422, __('Choose a day from today on, at most :n days ahead.', ['n' => self::LONGEST_OPEN_DAYS]));
-        $ms === null ? $ownTime->stop($session) : $ownTime->start($session, $ms);
+        abort_if(
+            $ms !== null && ($ms <= Clock::ms() || $ms > Clock::ms() + self::LONGEST_OPEN_DAYS * 86_400_000),
+            422,
+            __('Choose a day from today on, at most :n days ahead.', ['n' => self::LONGEST_OPEN_DAYS]),
+        );
+        if ($ms === null) {
+            $ownTime->stop($session);
+        } else {
+            $ownTime->start($session, $ms);
+        }
 
-        return response()->json(['said' => $ms === null ? __('The session is no longer left open.') : __('Students can go on at their own pace until :date; then it ends by itself.', ['date' => $session->openUntil()])]);
+        return response()->json([
+            'said' => $ms === null
+                    ? __('The session is no longer left open.')
+                    : __('Students can go on at their own pace until :date; then it ends by itself.', [
+                        'date' => $session->openUntil(),
+                    ]),
+        ]);
     }
 
     /** Everything that is kept about one student. */
@@ -51,7 +73,11 @@ final class KeepController
         $file = sys_get_temp_dir().'/crag-student-'.Str::random(12);
         OneStudent::zip($student->setRelation('session', $session), $file);
 
-        return response()->download($file, (Str::slug($student->name) ?: 'student').'-everything.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        return response()
+            ->download($file, (Str::slug($student->name) ?: 'student').'-everything.zip', [
+                'Content-Type' => 'application/zip',
+            ])
+            ->deleteFileAfterSend();
     }
 
     public function forgetStudent(LiveSession $session, Seat $student, ForgetStudent $forget): RedirectResponse
@@ -59,13 +85,18 @@ final class KeepController
         abort_unless($student->live_session_id === $session->id, 404);
         $forget($session, $student->setRelation('session', $session));
 
-        return redirect()->route($session->isRunning() ? 'desk.take' : 'desk.ended', $session)->with('said', __('Everything of :name in this session is deleted.', ['name' => $student->name]));
+        return redirect()
+            ->route($session->isRunning() ? 'desk.take' : 'desk.ended', $session)
+            ->with('said', __('Everything of :name in this session is deleted.', ['name' => $student->name]));
     }
 
     private static function said(LiveSession $session): string
     {
         return $session->retention()->isNone()
             ? __('Nothing is kept: with the end of the session everything is gone.')
-            : trans_choice('{1} Kept for one day after the end.|[2,*] Kept for :count days after the end.', $session->retention()->days);
+            : trans_choice(
+                '{1} Kept for one day after the end.|[2,*] Kept for :count days after the end.',
+                $session->retention()->days,
+            );
     }
 }

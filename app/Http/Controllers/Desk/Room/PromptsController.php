@@ -42,8 +42,12 @@ final class PromptsController
         $this->mustBeOf($session, $prompt);
         /** @var array{pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>} $before */
         $before = $request->validate([
-            'pace' => [Rule::enum(Pace::class)], 'prompt' => ['required', 'string'], 'state' => ['required', Rule::enum(PromptState::class)],
-            'screen' => ['required', Rule::enum(ScreenView::class)], 'seats' => ['array'], 'seats.*' => ['string'],
+            'pace' => [Rule::enum(Pace::class)],
+            'prompt' => ['required', 'string'],
+            'state' => ['required', Rule::enum(PromptState::class)],
+            'screen' => ['required', Rule::enum(ScreenView::class)],
+            'seats' => ['array'],
+            'seats.*' => ['string'],
         ]) + ['seats' => []];
         $this->steer->back($session, $prompt, $before);
 
@@ -61,7 +65,8 @@ final class PromptsController
         $stays = ! in_array($session->screen_view, [ScreenView::Prompt, ScreenView::Nothing], true);
 
         return [
-            'said' => __('Everyone is at prompt :n.', ['n' => $prompt->n]).($stays ? ' '.__('The class screen keeps what it shows.') : ''),
+            'said' => __('Everyone is at prompt :n.', ['n' => $prompt->n]).
+                ($stays ? ' '.__('The class screen keeps what it shows.') : ''),
             'undo' => ['address' => route('desk.gather.back', [$session, $prompt], false), 'body' => $before],
         ];
     }
@@ -71,7 +76,11 @@ final class PromptsController
         $this->mustBeOf($session, $prompt);
         $request->validate(['state' => ['required', Rule::enum(PromptState::class)]]);
         $state = PromptState::from($request->string('state')->toString());
-        abort_if(! $state->isSeen() && $prompt->id === $session->prompt_id, 409, __('Students are at this prompt. Gather them at another one first.'));
+        abort_if(
+            ! $state->isSeen() && $prompt->id === $session->prompt_id,
+            409,
+            __('Students are at this prompt. Gather them at another one first.'),
+        );
         $this->steer->set($session, $prompt, $state);
 
         return response()->json([]);
@@ -94,7 +103,10 @@ final class PromptsController
             abort(422, __($problem->getMessage()));
         }
 
-        return response()->json(['prompt' => $handOut->add($session, $value)->id, 'said' => __('Added. Students do not see it until you open it.')]);
+        return response()->json([
+            'prompt' => $handOut->add($session, $value)->id,
+            'said' => __('Added. Students do not see it until you open it.'),
+        ]);
     }
 
     public function reveal(LiveSession $session, Prompt $prompt, SendWork $work): JsonResponse
@@ -112,7 +124,11 @@ final class PromptsController
         $request->validate(['on' => ['required', 'boolean']]);
         $prompt->update(['reads_at_once' => $request->boolean('on')]);
 
-        return response()->json(['said' => $request->boolean('on') ? __('Whoever sends work on prompt :n is answered by the reader at once.', ['n' => $prompt->n]) : __('The reader answers nobody by itself.')]);
+        return response()->json([
+            'said' => $request->boolean('on')
+                ? __('Whoever sends work on prompt :n is answered by the reader at once.', ['n' => $prompt->n])
+                : __('The reader answers nobody by itself.'),
+        ]);
     }
 
     private function mustBeOf(LiveSession $session, Prompt $prompt): void

@@ -29,14 +29,27 @@ final class RoomController
     /** Pens down with words, or up again; for everybody, for one or for some. */
     public function pens(Request $request, LiveSession $session, Attention $attention): JsonResponse
     {
-        $request->validate(['down' => ['required', 'boolean'], 'words' => ['nullable', 'string'], 'seat' => ['nullable', 'string'], 'seats' => ['nullable', 'array']]);
-        $ids = $request->filled('seat') ? [$request->string('seat')->toString()] : ($request->input('seats') === null ? null : $request->array('seats'));
+        $request->validate([
+            'down' => ['required', 'boolean'],
+            'words' => ['nullable', 'string'],
+            'seat' => ['nullable', 'string'],
+            'seats' => ['nullable', 'array'],
+        ]);
+        $ids = $request->filled('seat')
+            ? [$request->string('seat')->toString()]
+            : ($request->input('seats') === null
+                ? null
+                : $request->array('seats'));
         $seats = $ids === null ? [null] : $session->seats()->whereIn('id', $ids)->get()->all();
         abort_if($seats === [], 404);
         $isDown = $request->boolean('down');
         try {
             foreach ($seats as $seat) {
-                $isDown ? $attention->pensDown($session, $seat, $request->string('words')->toString()) : $attention->pensUp($session, $seat);
+                if ($isDown) {
+                    $attention->pensDown($session, $seat, $request->string('words')->toString());
+                } else {
+                    $attention->pensUp($session, $seat);
+                }
             }
         } catch (InvalidName $problem) {
             abort(422, __($problem->getMessage()));
@@ -44,22 +57,41 @@ final class RoomController
         if ($ids === null) {
             return response()->json([]);
         }
-        $for = ['name' => count($seats) === 1 ? (string) $seats[0]?->name : trans_choice('{1} :count student|[2,*] :count students', count($seats))];
+        $for = [
+            'name' => count($seats) === 1
+                    ? (string) $seats[0]?->name
+                    : trans_choice('{1} :count student|[2,*] :count students', count($seats)),
+        ];
 
         return response()->json([
             'said' => $isDown ? __('Pens down for :name.', $for) : __('Pens up for :name.', $for),
-            'undo' => ['address' => route('desk.pens', $session, false), 'body' => ['down' => ! $isDown, 'seats' => array_map(static fn (?Seat $seat): ?string => $seat?->id, $seats)]],
+            'undo' => [
+                'address' => route('desk.pens', $session, false),
+                'body' => [
+                    'down' => ! $isDown,
+                    'seats' => array_map(static fn (?Seat $seat): ?string => $seat?->id, $seats),
+                ],
+            ],
         ]);
     }
 
     public function timer(Request $request, LiveSession $session, Attention $attention): JsonResponse
     {
-        $request->validate(['do' => ['required', Rule::in(['set', 'more', 'pause', 'resume', 'stop'])], 'seconds' => ['nullable', 'integer'], 'pens' => ['nullable', 'boolean']]);
+        $request->validate([
+            'do' => ['required', Rule::in(['set', 'more', 'pause', 'resume', 'stop'])],
+            'seconds' => ['nullable', 'integer'],
+            'pens' => ['nullable', 'boolean'],
+        ]);
         $now = Clock::ms();
         $timer = $session->timerValue();
         try {
             $next = match ($request->string('do')->toString()) {
-                'set' => Timer::set($request->integer('seconds') * 1000, $now, $session->settingsValue()->sound, $request->boolean('pens')),
+                'set' => Timer::set(
+                    $request->integer('seconds') * 1000,
+                    $now,
+                    $session->settingsValue()->sound,
+                    $request->boolean('pens'),
+                ),
                 'more' => $timer?->more(60_000, $now),
                 'pause' => $timer?->paused($now),
                 'resume' => $timer?->resumed($now),
@@ -86,16 +118,26 @@ final class RoomController
         $request->validate(['pace' => ['required', Rule::enum(Pace::class)]]);
         $before = $steer->pace($session, Pace::from($request->string('pace')->toString()));
 
-        return response()->json($before === null ? [] : PromptsController::gathered($session, $session->prompt()->firstOrFail(), $before));
+        return response()->json(
+            $before === null ? [] : PromptsController::gathered($session, $session->prompt()->firstOrFail(), $before),
+        );
     }
 
     public function settings(Request $request, LiveSession $session, ChangeSettings $change): JsonResponse
     {
         $changes = $request->validate([
-            'desk_names' => [Rule::enum(NameMode::class)], 'shown_names' => [Rule::enum(NameMode::class)],
-            'messages' => ['boolean'], 'cover' => ['boolean'], 'sound' => ['boolean'], 'light' => ['boolean'], 'offers' => ['boolean'], 'keep_back' => ['boolean'],
-            'expires_after' => ['integer', 'min:15', 'max:1440'], 'unsuitable' => ['nullable', 'string', 'max:20000'],
-            'watch' => ['array'], 'feedback' => ['array'],
+            'desk_names' => [Rule::enum(NameMode::class)],
+            'shown_names' => [Rule::enum(NameMode::class)],
+            'messages' => ['boolean'],
+            'cover' => ['boolean'],
+            'sound' => ['boolean'],
+            'light' => ['boolean'],
+            'offers' => ['boolean'],
+            'keep_back' => ['boolean'],
+            'expires_after' => ['integer', 'min:15', 'max:1440'],
+            'unsuitable' => ['nullable', 'string', 'max:20000'],
+            'watch' => ['array'],
+            'feedback' => ['array'],
         ]);
         $change($session, array_map(static fn (mixed $value): mixed => $value ?? '', $changes));
 

@@ -35,25 +35,49 @@ final class SeatsController
     {
         abort_unless($student->live_session_id === $session->id, 404);
 
-        return view('desk.room.talk-body', ['session' => $session, 'seat' => $student, 'messages' => $student->messages()->get(), 'role' => CurrentRole::of($request)]);
+        return view('desk.room.talk-body', [
+            'session' => $session,
+            'seat' => $student,
+            'messages' => $student->messages()->get(),
+            'role' => CurrentRole::of($request),
+        ]);
     }
 
     /** Those who are named, or all who knock. One who says to be somebody else's seat can be let in as that. */
     public function letIn(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['seats' => ['array'], 'seats.*' => ['string'], 'all' => ['boolean'], 'claimed' => ['boolean']]);
-        $seats = $request->boolean('all') ? $session->seats()->where('state', SeatState::Knocking)->get() : $this->seats($request, $session);
+        $request->validate([
+            'seats' => ['array'],
+            'seats.*' => ['string'],
+            'all' => ['boolean'],
+            'claimed' => ['boolean'],
+        ]);
+        $seats = $request->boolean('all')
+            ? $session->seats()->where('state', SeatState::Knocking)->get()
+            : $this->seats($request, $session);
         foreach ($seats as $seat) {
             $claims = $request->boolean('claimed') ? $session->seats()->find($seat->claims_id) : null;
-            $claims === null ? $this->doorway->letIn($seat) : $this->doorway->letInAs($seat, $claims);
+            if ($claims === null) {
+                $this->doorway->letIn($seat);
+            } else {
+                $this->doorway->letInAs($seat, $claims);
+            }
         }
 
-        return response()->json(['said' => trans_choice('{0} Nobody is knocking.|{1} :count student let in.|[2,*] :count students let in.', $seats->count())]);
+        return response()->json([
+            'said' => trans_choice(
+                '{0} Nobody is knocking.|{1} :count student let in.|[2,*] :count students let in.',
+                $seats->count(),
+            ),
+        ]);
     }
 
     public function turnAway(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['seats' => ['required', 'array'], 'reason' => ['nullable', 'string', 'max:'.self::LONGEST_REASON]]);
+        $request->validate([
+            'seats' => ['required', 'array'],
+            'reason' => ['nullable', 'string', 'max:'.self::LONGEST_REASON],
+        ]);
         foreach ($this->seats($request, $session)->where('state', SeatState::Knocking) as $seat) {
             $this->doorway->turnAway($seat, $request->string('reason')->trim()->toString());
         }
@@ -63,12 +87,18 @@ final class SeatsController
 
     public function sendOut(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['seat' => ['required', 'string'], 'reason' => ['nullable', 'string', 'max:'.self::LONGEST_REASON], 'keep' => ['boolean']]);
+        $request->validate([
+            'seat' => ['required', 'string'],
+            'reason' => ['nullable', 'string', 'max:'.self::LONGEST_REASON],
+            'keep' => ['boolean'],
+        ]);
         $seat = $this->seat($request, $session);
         $this->doorway->sendOut($seat, $request->string('reason')->trim()->toString(), $request->boolean('keep'));
 
         return response()->json([
-            'said' => $request->boolean('keep') ? __(':name is kept out. All work is kept.', ['name' => $seat->name]) : __(':name is sent out. All work is kept.', ['name' => $seat->name]),
+            'said' => $request->boolean('keep')
+                ? __(':name is kept out. All work is kept.', ['name' => $seat->name])
+                : __(':name is sent out. All work is kept.', ['name' => $seat->name]),
             'undo' => ['address' => route('desk.let-in', $session, false), 'body' => ['seats' => [$seat->id]]],
         ]);
     }
@@ -76,7 +106,12 @@ final class SeatsController
     /** Places that were taken just now and stand empty, all of them. */
     public function clearFresh(LiveSession $session, ForgetStudent $forget): JsonResponse
     {
-        return response()->json(['said' => trans_choice('{0} Everyone here has drawn something.|{1} :count place is free again.|[2,*] :count places are free again.', $forget->fresh($session))]);
+        return response()->json([
+            'said' => trans_choice(
+                '{0} Everyone here has drawn something.|{1} :count place is free again.|[2,*] :count places are free again.',
+                $forget->fresh($session),
+            ),
+        ]);
     }
 
     public function rename(Request $request, LiveSession $session): JsonResponse
@@ -94,7 +129,10 @@ final class SeatsController
     /** A few words to one student or to some, which answer a hand; without words a hand is just lowered. */
     public function hand(Request $request, LiveSession $session, Hands $hands): JsonResponse
     {
-        $seats = $request->input('seats') === null ? [$this->seat($request, $session)] : $this->seats($request, $session)->all();
+        $seats =
+            $request->input('seats') === null
+                ? [$this->seat($request, $session)]
+                : $this->seats($request, $session)->all();
         abort_if($seats === [], 404);
         try {
             $note = $request->filled('words') ? ShortMessage::read($request->string('words')->toString()) : null;
@@ -102,9 +140,16 @@ final class SeatsController
             abort(422, __($problem->getMessage()));
         }
         foreach ($seats as $seat) {
-            $note === null ? $hands->down($seat) : $hands->say($seat, $note, $this->teacher($request));
+            if ($note === null) {
+                $hands->down($seat);
+            } else {
+                $hands->say($seat, $note, $this->teacher($request));
+            }
         }
-        $name = count($seats) === 1 ? $seats[0]->name : trans_choice('{1} :count student|[2,*] :count students', count($seats));
+        $name =
+            count($seats) === 1
+                ? $seats[0]->name
+                : trans_choice('{1} :count student|[2,*] :count students', count($seats));
 
         return response()->json(['said' => $note === null ? null : __('Sent to :name.', ['name' => $name])]);
     }

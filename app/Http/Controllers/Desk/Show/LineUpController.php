@@ -25,7 +25,12 @@ final class LineUpController
 
     public function add(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['chosen' => ['required', 'array', 'max:'.self::MOST_AT_ONCE], 'chosen.*.canvas' => ['required', 'string'], 'chosen.*.page' => ['nullable', 'string', 'max:40'], 'notes' => ['boolean']]);
+        $request->validate([
+            'chosen' => ['required', 'array', 'max:'.self::MOST_AT_ONCE],
+            'chosen.*.canvas' => ['required', 'string'],
+            'chosen.*.page' => ['nullable', 'string', 'max:40'],
+            'notes' => ['boolean'],
+        ]);
         $chosen = [];
         foreach ($request->array('chosen') as $one) {
             $canvas = $session->canvases()->with('prompt.session', 'seat')->findOrFail($one['canvas']);
@@ -35,7 +40,12 @@ final class LineUpController
         }
         $this->lineUp->add($session, $chosen, $request->boolean('notes'));
 
-        return response()->json(['said' => trans_choice('{1} :count canvas is in the line-up.|[2,*] :count canvases are in the line-up.', count($chosen))]);
+        return response()->json([
+            'said' => trans_choice(
+                '{1} :count canvas is in the line-up.|[2,*] :count canvases are in the line-up.',
+                count($chosen),
+            ),
+        ]);
     }
 
     public function remove(LiveSession $session, LineupEntry $entry): JsonResponse
@@ -67,19 +77,35 @@ final class LineUpController
     {
         $request->validate(['by' => ['required', 'integer', 'in:-1,1']]);
 
-        return response()->json(['said' => $this->lineUp->step($session, $request->integer('by')) ? null : __('There is nothing further in the line-up.')]);
+        return response()->json([
+            'said' => $this->lineUp->step($session, $request->integer('by'))
+                ? null
+                : __('There is nothing further in the line-up.'),
+        ]);
     }
 
     /** Its caption, its moment, its names, its place. */
     public function change(Request $request, LiveSession $session, LineupEntry $entry): JsonResponse
     {
         abort_unless($entry->live_session_id === $session->id, 404);
-        $changes = $request->validate(['caption' => ['nullable', 'string', 'max:200'], 'is_live' => ['boolean'], 'names' => ['nullable', Rule::enum(NameMode::class)], 'with_notes' => ['boolean'], 'by' => ['integer', 'min:-100', 'max:100']]);
+        $changes = $request->validate([
+            'caption' => ['nullable', 'string', 'max:200'],
+            'is_live' => ['boolean'],
+            'names' => ['nullable', Rule::enum(NameMode::class)],
+            'with_notes' => ['boolean'],
+            'by' => ['integer', 'min:-100', 'max:100'],
+        ]);
         $by = $changes['by'] ?? 0;
         unset($changes['by']);
-        array_key_exists('caption', $changes) && $changes['caption'] = trim((string) $changes['caption']);
-        $changes === [] || $this->lineUp->change($session, $entry, $changes);
-        is_int($by) && $by !== 0 && $this->lineUp->move($session, $entry, $by);
+        if (array_key_exists('caption', $changes)) {
+            $changes['caption'] = trim((string) $changes['caption']);
+        }
+        if ($changes !== []) {
+            $this->lineUp->change($session, $entry, $changes);
+        }
+        if (is_int($by) && $by !== 0) {
+            $this->lineUp->move($session, $entry, $by);
+        }
 
         return response()->json([]);
     }

@@ -25,7 +25,11 @@ final class OffersController
 
     public function show(Request $request, LiveSession $session): View
     {
-        return view('desk.show.offers-body', ['session' => $session, 'role' => CurrentRole::of($request), 'offers' => $session->offers()->with('seat', 'canvas.prompt')->get()]);
+        return view('desk.show.offers-body', [
+            'session' => $session,
+            'role' => CurrentRole::of($request),
+            'offers' => $session->offers()->with('seat', 'canvas.prompt')->get(),
+        ]);
     }
 
     public function picture(LiveSession $session, Offer $offer): Response
@@ -50,9 +54,16 @@ final class OffersController
     /** Another column, or another place in its own. */
     public function arrange(Request $request, LiveSession $session, Offer $offer): JsonResponse
     {
-        $request->validate(['column' => ['integer', 'min:0', 'max:'.(count($session->board['headings'] ?? ['']) - 1)], 'by' => ['integer', 'in:-1,1']]);
+        $request->validate([
+            'column' => ['integer', 'min:0', 'max:'.(count($session->board['headings'] ?? ['']) - 1)],
+            'by' => ['integer', 'in:-1,1'],
+        ]);
         $this->of($session, $offer);
-        $request->has('column') ? $this->offering->place($session, $offer, $request->integer('column')) : $this->offering->move($session, $offer, $request->integer('by'));
+        if ($request->has('column')) {
+            $this->offering->place($session, $offer, $request->integer('column'));
+        } else {
+            $this->offering->move($session, $offer, $request->integer('by'));
+        }
 
         return response()->json([]);
     }
@@ -70,8 +81,14 @@ final class OffersController
     /** One to four columns with their headings; whether everything that is offered stands there at once. */
     public function board(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['headings' => ['array', 'min:1', 'max:'.Offering::MOST_COLUMNS], 'headings.*' => ['nullable', 'string', 'max:60'], 'open' => ['boolean']]);
-        $headings = $request->has('headings') ? array_values(array_map(static fn (mixed $one): string => trim((string) $one), $request->array('headings'))) : null;
+        $request->validate([
+            'headings' => ['array', 'min:1', 'max:'.Offering::MOST_COLUMNS],
+            'headings.*' => ['nullable', 'string', 'max:60'],
+            'open' => ['boolean'],
+        ]);
+        $headings = $request->has('headings')
+            ? array_values(array_map(static fn (mixed $one): string => trim((string) $one), $request->array('headings')))
+            : null;
         $this->offering->arrange($session, $headings, $request->has('open') ? $request->boolean('open') : null);
 
         return response()->json([]);

@@ -40,7 +40,11 @@ final class ScreenController
         $request->validate(['view' => ['required', new Enum(ScreenView::class)]]);
         $view = ScreenView::from($request->string('view')->toString());
         abort_if($view === ScreenView::Tally && $session->ask_id === null, 422, __('Ask something first.'));
-        abort_if($view === ScreenView::Showcase && $session->showcase_id === null, 422, __('Choose a canvas to show first.'));
+        abort_if(
+            $view === ScreenView::Showcase && $session->showcase_id === null,
+            422,
+            __('Choose a canvas to show first.'),
+        );
         abort_if($view === ScreenView::Pick && $session->picks()->doesntExist(), 422, __('Pick somebody first.'));
         $this->shown->view($session, $view);
 
@@ -69,24 +73,42 @@ final class ScreenController
     /** Up to four, each at a moment of its own. */
     public function moments(Request $request, LiveSession $session): JsonResponse
     {
-        $request->validate(['items' => ['required', 'array', 'min:1', 'max:'.Showcase::MOST], 'items.*.canvas' => ['required', 'string'], 'items.*.page' => ['nullable', 'string', 'max:40'], 'items.*.at' => ['nullable', 'integer', 'min:0']]);
+        $request->validate([
+            'items' => ['required', 'array', 'min:1', 'max:'.Showcase::MOST],
+            'items.*.canvas' => ['required', 'string'],
+            'items.*.page' => ['nullable', 'string', 'max:40'],
+            'items.*.at' => ['nullable', 'integer', 'min:0'],
+        ]);
         $items = [];
         foreach ($request->array('items') as $one) {
             $canvas = $session->canvases()->with('prompt.session')->findOrFail($one['canvas']);
             CurrentRole::check($request, $session, Deed::SeeWork, $canvas->prompt);
             $at = isset($one['at']) ? min($canvas->operation_count, (int) $one['at']) : $canvas->operation_count;
             $page = (string) ($one['page'] ?? '');
-            $items[] = ['canvas_id' => $canvas->id, 'page' => isset($canvas->scene($at)->pages[$page]) ? $page : '', 'at_operation' => $at];
+            $items[] = [
+                'canvas_id' => $canvas->id,
+                'page' => isset($canvas->scene($at)->pages[$page]) ? $page : '',
+                'at_operation' => $at,
+            ];
         }
         $this->shown->moments($session, $items);
 
-        return response()->json(['said' => trans_choice('{1} The class sees it.|[2,*] The class sees the :count side by side.', count($items))]);
+        return response()->json([
+            'said' => trans_choice(
+                '{1} The class sees it.|[2,*] The class sees the :count side by side.',
+                count($items),
+            ),
+        ]);
     }
 
     /** The teacher's own canvas beside what is shown, or alone. */
     public function lead(Request $request, LiveSession $session, TakeCanvas $takeCanvas): JsonResponse
     {
-        $request->validate(['prompt' => ['nullable', 'string'], 'page' => ['nullable', 'string', 'max:40'], 'alone' => ['boolean']]);
+        $request->validate([
+            'prompt' => ['nullable', 'string'],
+            'page' => ['nullable', 'string', 'max:40'],
+            'alone' => ['boolean'],
+        ]);
         $prompt = $session->prompts()->findOrFail($request->input('prompt') ?? $session->prompt_id);
         $lead = $takeCanvas->lead($prompt);
         $page = $request->string('page')->toString();
@@ -111,11 +133,28 @@ final class ScreenController
     /** What the class sees, for the page on which the teacher talks about it. */
     public function talk(LiveSession $session): JsonResponse
     {
-        $showcase = $session->screen_view === ScreenView::Showcase ? $session->showcase()->with('items.canvas.seat', 'items.canvas.prompt', 'items.over')->first() : null;
+        $showcase =
+            $session->screen_view === ScreenView::Showcase
+                ? $session->showcase()->with('items.canvas.seat', 'items.canvas.prompt', 'items.over')->first()
+                : null;
 
-        return response()->json(['id' => $showcase?->id, 'items' => $showcase === null ? [] : $showcase->items->map(static fn (ShowcaseItem $item): array => [
-            'prompt' => $item->canvas->prompt_id, 'owner' => $item->canvas->seat === null ? __('Lead canvas') : $session->settingsValue()->deskNames->show($item->canvas->seat->name, $item->canvas->seat->n),
-        ] + $item->told($session))->all()]);
+        return response()->json([
+            'id' => $showcase?->id,
+            'items' => $showcase === null
+                    ? []
+                    : $showcase->items
+                        ->map(
+                            static fn (ShowcaseItem $item): array => [
+                                'prompt' => $item->canvas->prompt_id,
+                                'owner' => $item->canvas->seat === null
+                                        ? __('Lead canvas')
+                                        : $session
+                                            ->settingsValue()
+                                            ->deskNames->show($item->canvas->seat->name, $item->canvas->seat->n),
+                            ] + $item->told($session),
+                        )
+                        ->all(),
+        ]);
     }
 
     public function picture(LiveSession $session, string $showcase, int $n): Response
@@ -134,9 +173,20 @@ final class ScreenController
     /** The part that everybody sees: the corner at the upper left in units, and how many times larger. */
     public function look(Request $request, LiveSession $session, string $showcase, int $n): JsonResponse
     {
-        $request->validate(['view' => ['nullable', 'array'], 'view.x' => ['required_with:view', 'numeric', 'min:0', 'max:'.Page::WIDTH], 'view.y' => ['required_with:view', 'numeric', 'min:0', 'max:'.Page::HEIGHT], 'view.scale' => ['required_with:view', 'numeric', 'min:1', 'max:'.self::LARGEST]]);
+        $request->validate([
+            'view' => ['nullable', 'array'],
+            'view.x' => ['required_with:view', 'numeric', 'min:0', 'max:'.Page::WIDTH],
+            'view.y' => ['required_with:view', 'numeric', 'min:0', 'max:'.Page::HEIGHT],
+            'view.scale' => ['required_with:view', 'numeric', 'min:1', 'max:'.self::LARGEST],
+        ]);
         $view = $request->input('view');
-        $this->shown->look($session, $this->item($session, $showcase, $n), is_array($view) && (float) $view['scale'] > 1.0 ? ['x' => (float) $view['x'], 'y' => (float) $view['y'], 'scale' => (float) $view['scale']] : null);
+        $this->shown->look(
+            $session,
+            $this->item($session, $showcase, $n),
+            is_array($view) && (float) $view['scale'] > 1.0
+                ? ['x' => (float) $view['x'], 'y' => (float) $view['y'], 'scale' => (float) $view['scale']]
+                : null,
+        );
 
         return response()->json([]);
     }
@@ -144,19 +194,32 @@ final class ScreenController
     public function replay(Request $request, LiveSession $session, string $showcase, int $n): JsonResponse
     {
         $request->validate(['on' => ['required', 'boolean'], 'speed' => ['integer', 'min:1', 'max:'.self::FASTEST]]);
-        $this->shown->replay($session, $this->item($session, $showcase, $n), $request->boolean('on'), $request->integer('speed', 4));
+        $this->shown->replay(
+            $session,
+            $this->item($session, $showcase, $n),
+            $request->boolean('on'),
+            $request->integer('speed', 4),
+        );
 
         return response()->json([]);
     }
 
     /** Work that is shown goes to everybody as a backdrop to build on. */
-    public function handOut(Request $request, LiveSession $session, string $showcase, int $n, BuildOn $buildOn): JsonResponse
-    {
+    public function handOut(
+        Request $request,
+        LiveSession $session,
+        string $showcase,
+        int $n,
+        BuildOn $buildOn,
+    ): JsonResponse {
         $handout = $buildOn($session, $this->item($session, $showcase, $n));
 
         return response()->json([
-            'said' => trans_choice('{0} Nobody has a canvas yet; late-comers get it.|{1} On :count canvas, under the ink.|[2,*] On :count canvases, under the ink. No work is lost.', $handout->canvases()->count()),
-            'undo' => ['address' => route('desk.handout.undo', [$session, $handout], false), 'body' => new \stdClass],
+            'said' => trans_choice(
+                '{0} Nobody has a canvas yet; late-comers get it.|{1} On :count canvas, under the ink.|[2,*] On :count canvases, under the ink. No work is lost.',
+                $handout->canvases()->count(),
+            ),
+            'undo' => ['address' => route('desk.handout.undo', [$session, $handout], false), 'body' => new \stdClass()],
         ]);
     }
 
@@ -164,6 +227,10 @@ final class ScreenController
     {
         abort_unless(Showcase::query()->whereKey($showcase)->where('live_session_id', $session->id)->exists(), 404);
 
-        return ShowcaseItem::query()->where('showcase_id', $showcase)->where('n', $n)->with('canvas.prompt.session', 'canvas.seat', 'over')->firstOrFail();
+        return ShowcaseItem::query()
+            ->where('showcase_id', $showcase)
+            ->where('n', $n)
+            ->with('canvas.prompt.session', 'canvas.seat', 'over')
+            ->firstOrFail();
     }
 }

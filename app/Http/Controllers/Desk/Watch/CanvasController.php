@@ -35,13 +35,18 @@ final class CanvasController
         $author = $request->string('author')->is('own') ? $found->author() : null;
         $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), $author);
 
-        return response(sprintf(
-            '{"lasts":%d,"rubbed":%s,"steps":%s,"operations":[%s]}',
-            $replay->lasts(),
-            json_encode($replay->rubbedOut, JSON_THROW_ON_ERROR),
-            json_encode(array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps), JSON_THROW_ON_ERROR),
-            $rows->map(static fn (LoggedOperation $row): string => $row->wire())->implode(','),
-        ))->header('Content-Type', 'application/json');
+        return response(
+            sprintf(
+                '{"lasts":%d,"rubbed":%s,"steps":%s,"operations":[%s]}',
+                $replay->lasts(),
+                json_encode($replay->rubbedOut, JSON_THROW_ON_ERROR),
+                json_encode(
+                    array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),
+                    JSON_THROW_ON_ERROR,
+                ),
+                $rows->map(static fn (LoggedOperation $row): string => $row->wire())->implode(','),
+            ),
+        )->header('Content-Type', 'application/json');
     }
 
     /** What was answered on it, beside what is right, and how it was checked. */
@@ -54,9 +59,16 @@ final class CanvasController
         $teacher = $request->attributes->get('teacher');
 
         return view('desk.watch.answers', [
-            'session' => $session, 'canvas' => $found, 'prompt' => $mine, 'questions' => $mine->questions, 'answers' => $found->scene()->answers, 'lookFor' => $mine->lookFor,
-            'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get(), 'judgement' => $found->check?->judgement() ?? Judgement::nothing(),
-            'phrases' => $teacher instanceof Teacher ? $teacher->phrases ?? [] : [], 'seen' => FeedbackForStudent::said($session->settingsValue()->feedback),
+            'session' => $session,
+            'canvas' => $found,
+            'prompt' => $mine,
+            'questions' => $mine->questions,
+            'answers' => $found->scene()->answers,
+            'lookFor' => $mine->lookFor,
+            'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get(),
+            'judgement' => $found->check?->judgement() ?? Judgement::nothing(),
+            'phrases' => $teacher instanceof Teacher ? $teacher->phrases ?? [] : [],
+            'seen' => FeedbackForStudent::said($session->settingsValue()->feedback),
         ]);
     }
 
@@ -66,7 +78,13 @@ final class CanvasController
         $found = $this->find($session, $canvas);
         abort_if($found->seat === null, 404);
 
-        return view('desk.checks.reading', ['session' => $session, 'prompt' => $found->prompt, 'seat' => $found->seat, 'reading' => $read($found, $found->seat), 'reader' => $read->name()]);
+        return view('desk.checks.reading', [
+            'session' => $session,
+            'prompt' => $found->prompt,
+            'seat' => $found->seat,
+            'reading' => $read($found, $found->seat),
+            'reader' => $read->name(),
+        ]);
     }
 
     private function find(LiveSession $session, string $canvas): Canvas

@@ -35,10 +35,19 @@ final class CoachController
         $found = $this->find($session, $canvas);
         $seat = $found->seat ?? abort(404);
 
-        return CanvasAnswer::opening($found, $this->tools() + [
-            'questions' => array_map(static fn (Question $question): array => $question->forStudent($seat->id), $found->prompt->forSeat($seat)->questions),
-            'channel' => $seat->channelId(), 'looked' => $found->looked_at_operation, 'notes' => Canvas::query()->where('notes_on_id', $found->id)->value('id'),
-        ], Layer::Coach);
+        return CanvasAnswer::opening(
+            $found,
+            $this->tools() + [
+                'questions' => array_map(
+                    static fn (Question $question): array => $question->forStudent($seat->id),
+                    $found->prompt->forSeat($seat)->questions,
+                ),
+                'channel' => $seat->channelId(),
+                'looked' => $found->looked_at_operation,
+                'notes' => Canvas::query()->where('notes_on_id', $found->id)->value('id'),
+            ],
+            Layer::Coach,
+        );
     }
 
     /** Up to where a teacher has seen it. */
@@ -46,7 +55,9 @@ final class CoachController
     {
         $request->validate(['n' => ['required', 'integer', 'min:0']]);
         $found = $this->find($session, $canvas);
-        Canvas::query()->whereKey($found->id)->update(['looked_at_operation' => min($found->operation_count, $request->integer('n'))]);
+        Canvas::query()
+            ->whereKey($found->id)
+            ->update(['looked_at_operation' => min($found->operation_count, $request->integer('n'))]);
 
         return response()->json([]);
     }
@@ -63,12 +74,22 @@ final class CoachController
         $canvas = Canvas::query()->where('live_session_id', $session->id)->findOrFail($request->json('canvas'));
         abort_if($canvas->isLead(), 404);
 
-        return $this->append($request, $session, $canvas, $append, $canvas->notes_on_id === null ? Layer::Coach : Layer::Private);
+        return $this->append(
+            $request,
+            $session,
+            $canvas,
+            $append,
+            $canvas->notes_on_id === null ? Layer::Coach : Layer::Private,
+        );
     }
 
     /** As it was just after an operation. */
-    public function giveBack(Request $request, LiveSession $session, string $canvas, AppendForTeacher $putOn): JsonResponse
-    {
+    public function giveBack(
+        Request $request,
+        LiveSession $session,
+        string $canvas,
+        AppendForTeacher $putOn,
+    ): JsonResponse {
         $request->validate(['to' => ['required', 'string', 'max:40']]);
         $found = $this->find($session, $canvas);
         try {
@@ -79,7 +100,10 @@ final class CoachController
 
         return response()->json([
             'said' => __('Given back. What came after it stays in Replay.'),
-            'undo' => ['address' => route('desk.give-back.undo', [$session, $canvas], false), 'body' => ['operation' => $id]],
+            'undo' => [
+                'address' => route('desk.give-back.undo', [$session, $canvas], false),
+                'body' => ['operation' => $id],
+            ],
         ]);
     }
 
@@ -90,18 +114,35 @@ final class CoachController
         $given = [];
         foreach ($canvases as $canvas) {
             $id = $putOn->beforeEmptied($canvas);
-            $id === null || $given[] = ['canvas' => $canvas->id, 'operation' => $id];
+            if ($id !== null) {
+                $given[] = ['canvas' => $canvas->id, 'operation' => $id];
+            }
         }
-        $said = __('Given back on :n of :all. What came after stays in Replay.', ['n' => count($given), 'all' => count($canvases)]);
-
-        return response()->json($given === [] ? ['said' => __('None of them was emptied: there is nothing to give back.')] : [
-            'said' => $said, 'undo' => ['address' => route('desk.give-back-some.undo', $session, false), 'body' => ['given' => $given]],
+        $said = __('Given back on :n of :all. What came after stays in Replay.', [
+            'n' => count($given),
+            'all' => count($canvases),
         ]);
+
+        return response()->json(
+            $given === []
+                ? ['said' => __('None of them was emptied: there is nothing to give back.')]
+                : [
+                    'said' => $said,
+                    'undo' => [
+                        'address' => route('desk.give-back-some.undo', $session, false),
+                        'body' => ['given' => $given],
+                    ],
+                ],
+        );
     }
 
     public function undoGiveBackSome(Request $request, LiveSession $session, AppendForTeacher $putOn): JsonResponse
     {
-        $request->validate(['given' => ['required', 'array', 'max:'.self::MOST_AT_ONCE], 'given.*.canvas' => ['required', 'string'], 'given.*.operation' => ['required', 'string', 'max:40']]);
+        $request->validate([
+            'given' => ['required', 'array', 'max:'.self::MOST_AT_ONCE],
+            'given.*.canvas' => ['required', 'string'],
+            'given.*.operation' => ['required', 'string', 'max:40'],
+        ]);
         foreach ($request->array('given') as $one) {
             $putOn->withdraw($this->find($session, (string) $one['canvas']), [$one['operation']]);
         }
@@ -112,15 +153,26 @@ final class CoachController
     /** @return list<Canvas> */
     private function some(Request $request, LiveSession $session): array
     {
-        $request->validate(['canvases' => ['required', 'array', 'max:'.self::MOST_AT_ONCE], 'canvases.*' => ['string']]);
-        $canvases = $session->canvases()->with('prompt.session', 'seat')->whereIn('id', $request->array('canvases'))->get();
+        $request->validate([
+            'canvases' => ['required', 'array', 'max:'.self::MOST_AT_ONCE],
+            'canvases.*' => ['string'],
+        ]);
+        $canvases = $session
+            ->canvases()
+            ->with('prompt.session', 'seat')
+            ->whereIn('id', $request->array('canvases'))
+            ->get();
         abort_if($canvases->isEmpty(), 404);
 
         return array_values($canvases->all());
     }
 
-    public function undoGiveBack(Request $request, LiveSession $session, string $canvas, AppendForTeacher $putOn): JsonResponse
-    {
+    public function undoGiveBack(
+        Request $request,
+        LiveSession $session,
+        string $canvas,
+        AppendForTeacher $putOn,
+    ): JsonResponse {
         $request->validate(['operation' => ['required', 'string', 'max:40']]);
         $putOn->withdraw($this->find($session, $canvas), [$request->string('operation')->toString()]);
 

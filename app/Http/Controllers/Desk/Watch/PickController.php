@@ -20,7 +20,12 @@ final class PickController
     public function draw(Request $request, LiveSession $session): JsonResponse
     {
         $request->validate(['seats' => ['nullable', 'array'], 'seats.*' => ['string']]);
-        $pick = ($this->pick)($session, $request->input('seats') === null ? null : array_values(array_filter($request->array('seats'), is_string(...))));
+        $pick = ($this->pick)(
+            $session,
+            $request->input('seats') === null
+                ? null
+                : array_values(array_filter($request->array('seats'), is_string(...))),
+        );
         abort_if($pick === null, 422, __('Nobody who could be picked is here.'));
 
         return response()->json(['pick' => $pick->id, 'seat' => $pick->seat_id, 'among' => $pick->among]);

@@ -31,39 +31,85 @@ final class WatchController
         $position = CatchUp::position($session, Audience::room($session), Audience::desk($session));
         $position['operations'] = LiveSession::query()->whereKey($session->id)->firstOrFail()->operation_count;
         $isCovered = $prompt->isCovered();
-        $canvases = $prompt->canvases()->whereIn('seat_id', $session->seated()->reorder()->select('id'))->get()->keyBy('seat_id');
-        $seats = $session->seated()->get()->map(static fn (Seat $seat): array => [
-            ...$seat->announcement(),
-            'canvas' => $canvases->get($seat->id)?->id,
-            'isSent' => $canvases->get($seat->id)?->sent_at_ms !== null,
-        ]);
+        $canvases = $prompt
+            ->canvases()
+            ->whereIn('seat_id', $session->seated()->reorder()->select('id'))
+            ->get()
+            ->keyBy('seat_id');
+        $seats = $session
+            ->seated()
+            ->get()
+            ->map(
+                static fn (Seat $seat): array => [
+                    ...$seat->announcement(),
+                    'canvas' => $canvases->get($seat->id)?->id,
+                    'isSent' => $canvases->get($seat->id)?->sent_at_ms !== null,
+                ],
+            );
         // Covered work does not even reach the desk's page.
         $canvases = $isCovered ? $canvases->take(0) : $canvases;
-        $kept = $canvases->mapWithKeys(static fn (Canvas $canvas): array => [$canvas->id => EachSeat::read((string) $canvas->seat_id, static fn (): ?array => KeptScene::opening($canvas), static fn (): ?array => null)])->filter();
+        $kept = $canvases
+            ->mapWithKeys(
+                static fn (Canvas $canvas): array => [
+                    $canvas->id => EachSeat::read(
+                        (string) $canvas->seat_id,
+                        static fn (): ?array => KeptScene::opening($canvas),
+                        static fn (): ?array => null,
+                    ),
+                ],
+            )
+            ->filter();
 
-        return response()->stream(function () use ($prompt, $position, $seats, $canvases, $kept, $isCovered): void {
-            echo '{"prompt":', json_encode($prompt->id), ',"covered":', json_encode($isCovered), ',"position":', json_encode($position), ',"seats":', $seats->toJson(), ',"kept":{';
-            foreach ($kept->keys()->all() as $i => $id) {
-                echo $i === 0 ? '' : ',', json_encode($id), ':{"n":', $kept[$id]['n'], ',"scene":', $kept[$id]['body'], '}';
-            }
-            echo '},"operations":[';
-            $first = true;
-            foreach ($canvases as $canvas) {
-                $log = $canvas->operations()->where('n', '>', $kept[$canvas->id]['n'] ?? 0)
-                    ->where('session_n', '<=', $position['operations'])->toBase();
-                foreach ($log->cursor() as $row) {
-                    echo $first ? '' : ',', (new LoggedOperation)->setRawAttributes((array) $row)->wire();
-                    $first = false;
+        return response()->stream(
+            function () use ($prompt, $position, $seats, $canvases, $kept, $isCovered): void {
+                echo '{"prompt":',
+                json_encode($prompt->id),
+                ',"covered":',
+                json_encode($isCovered),
+                ',"position":',
+                json_encode($position),
+                ',"seats":',
+                $seats->toJson(),
+                ',"kept":{';
+                foreach ($kept->keys()->all() as $i => $id) {
+                    echo $i === 0 ? '' : ',',
+                    json_encode($id),
+                    ':{"n":',
+                    $kept[$id]['n'],
+                    ',"scene":',
+                    $kept[$id]['body'],
+                    '}';
                 }
-            }
-            echo ']}';
-        }, 200, ['Content-Type' => 'application/json']);
+                echo '},"operations":[';
+                $first = true;
+                foreach ($canvases as $canvas) {
+                    $log = $canvas
+                        ->operations()
+                        ->where('n', '>', $kept[$canvas->id]['n'] ?? 0)
+                        ->where('session_n', '<=', $position['operations'])
+                        ->toBase();
+                    foreach ($log->cursor() as $row) {
+                        echo $first ? '' : ',', (new LoggedOperation())->setRawAttributes((array) $row)->wire();
+                        $first = false;
+                    }
+                }
+                echo ']}';
+            },
+            200,
+            ['Content-Type' => 'application/json'],
+        );
     }
 
     public function catchUp(Request $request, LiveSession $session): Response
     {
         $events = CatchUp::events($session, $request, Audience::room($session), Audience::desk($session));
-        $portion = Portion::of(LoggedOperation::query()->where('live_session_id', $session->id)->where('session_n', '>', $request->integer('operations'))->orderBy('session_n'), $session->coveredCanvases());
+        $portion = Portion::of(
+            LoggedOperation::query()
+                ->where('live_session_id', $session->id)
+                ->where('session_n', '>', $request->integer('operations'))
+                ->orderBy('session_n'),
+            $session->coveredCanvases(),
+        );
 
         return CatchUp::answer($events, $portion);
     }
@@ -73,6 +119,10 @@ final class WatchController
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
 
-        return response()->json($watching->of($session, $prompt, explode(',', $request->string('silent')->toString())) + ['trouble' => Health::full()]);
+        return response()->json(
+            $watching->of($session, $prompt, explode(',', $request->string('silent')->toString())) + [
+                'trouble' => Health::full(),
+            ],
+        );
     }
 }

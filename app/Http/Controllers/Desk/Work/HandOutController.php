@@ -38,14 +38,23 @@ final class HandOutController
 
     public function store(Request $request, LiveSession $session, StorePicture $storePicture): JsonResponse
     {
-        $request->validate([
-            'backdrop' => ['required', new Enum(BackdropKind::class)],
-            'settings' => ['array'],
-            'place' => ['required', Rule::in(['under', 'next'])],
-            'picture' => ['nullable', 'file', 'max:10240'],
-        ], ['picture.max' => __('That file has more than 10 MB.'), 'picture.uploaded' => __('That file has more than 10 MB.')]);
+        $request->validate(
+            [
+                'backdrop' => ['required', new Enum(BackdropKind::class)],
+                'settings' => ['array'],
+                'place' => ['required', Rule::in(['under', 'next'])],
+                'picture' => ['nullable', 'file', 'max:10240'],
+            ],
+            [
+                'picture.max' => __('That file has more than 10 MB.'),
+                'picture.uploaded' => __('That file has more than 10 MB.'),
+            ],
+        );
         try {
-            $value = PromptValue::of($request->string('words')->toString(), $this->backdrop($request, $session, $storePicture));
+            $value = PromptValue::of(
+                $request->string('words')->toString(),
+                $this->backdrop($request, $session, $storePicture),
+            );
         } catch (InvalidPrompt|UnusablePicture|UnreadableFields $problem) {
             throw ValidationException::withMessages(['words' => __($problem->getMessage())]);
         }
@@ -66,15 +75,27 @@ final class HandOutController
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
         $request->validate([
-            'what' => ['required', Rule::in(['prompt', 'lead', 'picture', 'pieces'])], 'mode' => ['required', new Enum(HandoutMode::class)],
-            'seats' => ['nullable', 'array'], 'pages' => ['nullable', 'string', 'max:100'], 'alt' => ['nullable', 'string', 'max:280'],
+            'what' => ['required', Rule::in(['prompt', 'lead', 'picture', 'pieces'])],
+            'mode' => ['required', new Enum(HandoutMode::class)],
+            'seats' => ['nullable', 'array'],
+            'pages' => ['nullable', 'string', 'max:100'],
+            'alt' => ['nullable', 'string', 'max:280'],
         ]);
-        $seats = $request->input('seats') === null ? null : $session->seated()->whereIn('id', $request->array('seats'))->get()->all();
+        $seats =
+            $request->input('seats') === null
+                ? null
+                : $session->seated()->whereIn('id', $request->array('seats'))->get()->all();
         abort_if($seats === [], 422, __('Choose at least one student.'));
         CurrentRole::check($request, $session, $seats === null ? Deed::HandOut : Deed::HandOutToSome);
         try {
             [$value, $label] = $what->of($session, $prompt, $request);
-            $handout = $this->handOut->give($session, $prompt, $value, $label, $seats === null ? null : array_values($seats));
+            $handout = $this->handOut->give(
+                $session,
+                $prompt,
+                $value,
+                $label,
+                $seats === null ? null : array_values($seats),
+            );
         } catch (InvalidPages|UnreadableFields $problem) {
             abort(422, __($problem->getMessage()));
         }
@@ -87,7 +108,11 @@ final class HandOutController
     {
         abort_unless($handout->live_session_id === $session->id, 404);
         $seat = $request->filled('seat') ? $session->seats()->findOrFail($request->string('seat')->toString()) : null;
-        CurrentRole::check($request, $session, $handout->isForEverybody() && $seat === null ? Deed::HandOut : Deed::HandOutToSome);
+        CurrentRole::check(
+            $request,
+            $session,
+            $handout->isForEverybody() && $seat === null ? Deed::HandOut : Deed::HandOutToSome,
+        );
         abort_if($handout->undone_at_ms !== null, 409, __('It was taken back already.'));
         $this->handOut->undo($handout, $seat);
 
@@ -109,7 +134,12 @@ final class HandOutController
         $file = $request->file('picture');
         abort_if($file === null || is_array($file), 422, __('Choose a picture or a PDF first.'));
         try {
-            $asset = $this->storePicture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture);
+            $asset = $this->storePicture(
+                $session,
+                $file->getPathname(),
+                $request->integer('pdf_page', 1),
+                $storePicture,
+            );
         } catch (UnusablePicture $problem) {
             abort(422, __($problem->getMessage()));
         }
@@ -122,10 +152,17 @@ final class HandOutController
         $n = $handout->canvases()->count();
 
         return response()->json([
-            'handout' => $handout->id, 'canvases' => $n,
+            'handout' => $handout->id,
+            'canvases' => $n,
             'said' => $handout->mode === HandoutMode::Fresh
-                ? trans_choice('{1} Emptied :count canvas and handed out. The old work is in Replay.|[2,*] Emptied :count canvases and handed out. The old work is in Replay.', $n)
-                : trans_choice('{0} Nobody has a canvas yet; late-comers get it.|{1} Handed out: on :count canvas.|[2,*] Handed out: on :count canvases.', $n),
+                    ? trans_choice(
+                        '{1} Emptied :count canvas and handed out. The old work is in Replay.|[2,*] Emptied :count canvases and handed out. The old work is in Replay.',
+                        $n,
+                    )
+                    : trans_choice(
+                        '{0} Nobody has a canvas yet; late-comers get it.|{1} Handed out: on :count canvas.|[2,*] Handed out: on :count canvases.',
+                        $n,
+                    ),
             'undo' => ['address' => route('desk.handout.undo', [$session, $handout], false), 'body' => (object) []],
         ]);
     }
@@ -141,7 +178,10 @@ final class HandOutController
         }
         $file = $request->file('picture');
         if ($file !== null && ! is_array($file)) {
-            return Backdrop::picture($this->storePicture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture)->id);
+            return Backdrop::picture(
+                $this->storePicture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture)
+                    ->id,
+            );
         }
         $present = $session->prompt()->firstOrFail()->backdropValue();
         if ($present->kind !== BackdropKind::Picture) {

@@ -41,7 +41,11 @@ final class LeadController
 
     public function operations(Request $request, LiveSession $session, AppendOperations $append): JsonResponse
     {
-        $canvas = Canvas::query()->where('live_session_id', $session->id)->whereNull('seat_id')->whereNull('notes_on_id')->findOrFail($request->json('canvas'));
+        $canvas = Canvas::query()
+            ->where('live_session_id', $session->id)
+            ->whereNull('seat_id')
+            ->whereNull('notes_on_id')
+            ->findOrFail($request->json('canvas'));
 
         return $this->append($request, $session, $canvas, $append);
     }
@@ -61,7 +65,11 @@ final class LeadController
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
         $request->validate(['on' => ['required', 'boolean'], 'stays' => ['boolean']]);
-        $request->boolean('on') ? $lead->inkOn($session, $prompt) : $lead->inkOff($session, $request->boolean('stays'));
+        if ($request->boolean('on')) {
+            $lead->inkOn($session, $prompt);
+        } else {
+            $lead->inkOff($session, $request->boolean('stays'));
+        }
 
         return response()->json([]);
     }

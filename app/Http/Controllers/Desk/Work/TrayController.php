@@ -18,19 +18,26 @@ final class TrayController
 {
     public function __invoke(Request $request, LiveSession $session, ChangeTray $change): Response
     {
-        $request->validate([
-            'tray' => ['required', Rule::enum(TrayKind::class)],
-            'tools' => ['array', Rule::requiredIf($request->input('tray') === TrayKind::Custom->value)],
-            'tools.*' => [Rule::enum(Tool::class)],
-            'for' => ['required', Rule::in(['prompt', 'session'])],
-        ], ['tools.required' => __('Choose at least one tool.')]);
+        $request->validate(
+            [
+                'tray' => ['required', Rule::enum(TrayKind::class)],
+                'tools' => ['array', Rule::requiredIf($request->input('tray') === TrayKind::Custom->value)],
+                'tools.*' => [Rule::enum(Tool::class)],
+                'for' => ['required', Rule::in(['prompt', 'session'])],
+            ],
+            ['tools.required' => __('Choose at least one tool.')],
+        );
         $tray = ToolTray::of(
             TrayKind::from($request->string('tray')->toString()),
             array_map(Tool::from(...), array_values($request->array('tools'))),
             $request->boolean('pictures'),
             $request->boolean('pages'),
         );
-        $request->string('for')->is('prompt') ? $change->ofPrompt($session, $tray) : $change->ofSession($session, $tray);
+        if ($request->string('for')->is('prompt')) {
+            $change->ofPrompt($session, $tray);
+        } else {
+            $change->ofSession($session, $tray);
+        }
 
         return response()->noContent()->header('HX-Trigger', 'crag:handed-out');
     }

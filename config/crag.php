@@ -18,7 +18,8 @@ return [
     // In which time zone times are shown, such as Europe/Helsinki; `./crag` sets the machine's where none is said.
     'zone' => env('CRAG_ZONE') ?: 'UTC',
 
-    // The address by which people reach it, such as https://crag.sillbeck.example. Set, the server answers to no other name.
+    // The address by which people reach it, such as https://crag.sillbeck.example. Set, the server answers to no other
+    // name.
     'url' => rtrim(mb_strtolower((string) env('CRAG_URL', '')), '/'),
 
     // Who may begin sessions and make plans: anybody, whoever has an account, or whoever made one with an invitation.
@@ -27,7 +28,8 @@ return [
     // How many days what an ended session leaves behind is kept.
     'keep_days' => (int) env('CRAG_KEEP_DAYS', Crag\Session\Life\Retention::USUAL_DAYS),
 
-    // What reads students' work and proposes feedback: a class of Crag\Reading\Reader. The one that ships is a set of rules.
+    // What reads students' work and proposes feedback: a class of Crag\Reading\Reader. The one that ships is a set of
+    // rules.
     'reader' => env('CRAG_READER', Crag\Reading\RuleReader::class),
 
     // Whether the made-up class and its ways in exist.

@@ -10,11 +10,15 @@ import { SimulatedTeacher } from './teacher';
 /*
  * A simulated class, played against the real addresses.
  *   class.mjs play    BASE CODE class.json STUDENTS          the recorded class, over and over
- *   class.mjs scribble BASE CODE STUDENTS SECONDS REPORT PAUSE BEFORE   a measurement: everybody draws, BEFORE strokes being there already
- *   class.mjs reach   BASE CODE DESK STUDENTS ROUNDS REPORT  a measurement: what the teacher does, until every page has it
+ *   class.mjs scribble BASE CODE STUDENTS SECONDS REPORT PAUSE BEFORE   a measurement: everybody draws, BEFORE strokes
+ * being there already
+ *   class.mjs reach   BASE CODE DESK STUDENTS ROUNDS REPORT  a measurement: what the teacher does, until every page
+ * has it
  *   class.mjs record  BASE CODE DESK STUDENTS PROMPTS STROKES REPORT PDF   a measurement: a lesson, and its record
- *   class.mjs endure  BASE CODE STUDENTS REPORT              a measurement: a class that draws on whatever is broken under it
- *   class.mjs count   PORT TARGET                            a measurement: counts the bytes between a browser and the server
+ *   class.mjs endure  BASE CODE STUDENTS REPORT              a measurement: a class that draws on whatever is broken
+ * under it
+ *   class.mjs count   PORT TARGET                            a measurement: counts the bytes between a browser and the
+ * server
  */
 
 interface Step {

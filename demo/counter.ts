@@ -1,6 +1,9 @@
 import { createServer, connect } from 'node:net';
 
-/** Stands between a browser and the server, and counts every byte to and fro. Asked for it, it says how many and begins anew. */
+/**
+ * Stands between a browser and the server, and counts every byte to and fro. Asked for it, it says how many and begins
+ * anew.
+ */
 export function countBetween(port: number, target: number): void {
     let bytes = 0;
     createServer((browser) => {

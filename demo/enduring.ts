@@ -17,7 +17,10 @@ interface Endured {
 const PAUSE_MS = 400;
 const PATIENCE_MS = 90_000;
 
-/** A student who draws on whatever happens: what is not acknowledged is sent again, now and then twice, and out of order. */
+/**
+ * A student who draws on whatever happens: what is not acknowledged is sent again, now and then twice, and out of
+ * order.
+ */
 export class EnduringStudent extends SimulatedStudent {
     private readonly waiting: Operation[] = [];
     private readonly acknowledged = new Map<string, number>();

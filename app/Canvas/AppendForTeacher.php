@@ -19,7 +19,10 @@ use Crag\Plan\PromptPages;
 use Crag\Prompt\Backdrop\Backdrop;
 use Illuminate\Support\Str;
 
-/** What teachers put onto canvases: prepared pages, backdrops, what is handed out. Each way gives the ids of its operations. */
+/**
+ * What teachers put onto canvases: prepared pages, backdrops, what is handed out. Each way gives the ids of its
+ * operations.
+ */
 final readonly class AppendForTeacher
 {
     public function __construct(private AppendOperations $append)

@@ -27,8 +27,8 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * The one way onto a canvas's log: read, check, append, announce. A bad operation is refused with its reason and the
- * good ones beside it are kept; one that is there already is answered as accepted, so that sending again is harmless. What
- * was drawn while drawing was stopped is held: the page keeps it, and sends it again when drawing goes on.
+ * good ones beside it are kept; one that is there already is answered as accepted, so that sending again is harmless.
+ * What was drawn while drawing was stopped is held: the page keeps it, and sends it again when drawing goes on.
  */
 final readonly class AppendOperations
 {

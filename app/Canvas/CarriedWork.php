@@ -13,8 +13,8 @@ use App\Models\Seat;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Work that goes on from an earlier session: the same student's log on the same prompt, copied step by step, so that Replay and
- * undo go on too. Pictures are copied with it; the earlier session can be forgotten.
+ * Work that goes on from an earlier session: the same student's log on the same prompt, copied step by step, so that
+ * Replay and undo go on too. Pictures are copied with it; the earlier session can be forgotten.
  */
 final readonly class CarriedWork
 {

@@ -22,7 +22,10 @@ use Illuminate\Support\Facades\DB;
 use RuntimeException;
 use stdClass;
 
-/** How much a canvas and its session, if it is in one, hold, and the tray in force, read in one go: another request may have appended just now. */
+/**
+ * How much a canvas and its session, if it is in one, hold, and the tray in force, read in one go: another request may
+ * have appended just now.
+ */
 final class Counts
 {
     private function __construct(
@@ -99,7 +102,10 @@ final class Counts
         );
     }
 
-    /** Whether a student's ink may go there: not while pens are down, the work is sent, the prompt is closed, or the student is out. */
+    /**
+     * Whether a student's ink may go there: not while pens are down, the work is sent, the prompt is closed, or the
+     * student is out.
+     */
     private static function rule(stdClass $row): MayDraw
     {
         if ($row->seat_id === null || $row->ended_at !== null) {

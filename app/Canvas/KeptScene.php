@@ -10,8 +10,8 @@ use Crag\Canvas\Scene;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A canvas's scene as it was last kept, brought up to date. Keeping it makes opening a canvas cost what is on it now, not
- * what ever happened on it; thrown away, it is folded anew from the log.
+ * A canvas's scene as it was last kept, brought up to date. Keeping it makes opening a canvas cost what is on it now,
+ * not what ever happened on it; thrown away, it is folded anew from the log.
  */
 final readonly class KeptScene
 {
@@ -47,7 +47,10 @@ final readonly class KeptScene
         return $fresh;
     }
 
-    /** @return array{n: int, body: string}|null the scene that is kept, in its JSON form, brought up to date if it is worth it */
+    /**
+     * @return array{n: int, body: string}|null the scene that is kept, in its JSON form, brought up to date if it is
+     *      worth it
+     */
     public static function opening(Canvas $canvas): ?array
     {
         $n = DB::table('scenes')->where('canvas_id', $canvas->id)->value('n');

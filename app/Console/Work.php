@@ -7,7 +7,10 @@ namespace App\Console;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
-/** The queue's worker. What one that was killed had in hand is taken up again at once: there is one worker for an instance. */
+/**
+ * The queue's worker. What one that was killed had in hand is taken up again at once: there is one worker for an
+ * instance.
+ */
 final class Work extends Command
 {
     /** So often is a job begun anew after its worker was killed under it; then it is given up. */

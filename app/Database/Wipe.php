@@ -9,9 +9,9 @@ use Illuminate\Support\Facades\File;
 use PDOException;
 
 /**
- * After something was forgotten. SQLite writes over what is deleted (secure_delete), but its write-ahead log still holds the pages
- * as they were until it is emptied, and a page that was rearranged may hold a remnant in its unused part until the database is
- * written anew.
+ * After something was forgotten. SQLite writes over what is deleted (secure_delete), but its write-ahead log still
+ * holds the pages as they were until it is emptied, and a page that was rearranged may hold a remnant in its unused
+ * part until the database is written anew.
  */
 final class Wipe
 {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http;
 
 /**
- * Our icons. Where a view names one, it is written into the compiled view: the desk has some two hundred, and a component for
- * each cost more than all the rest of the page.
+ * Our icons. Where a view names one, it is written into the compiled view: the desk has some two hundred, and a
+ * component for each cost more than all the rest of the page.
  */
 final class Icons
 {

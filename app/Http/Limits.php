@@ -11,8 +11,8 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 
 /**
- * How often in a minute something may be asked for: so often by one browser, so often by all that bring no cookie, and so
- * often by everybody at one address, which may be a school where thirty classes begin at nine.
+ * How often in a minute something may be asked for: so often by one browser, so often by all that bring no cookie, and
+ * so often by everybody at one address, which may be a school where thirty classes begin at nine.
  */
 final class Limits
 {

@@ -9,8 +9,8 @@ use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Str;
 
 /**
- * One browser, as far as limits go: a random word in a cookie, kept nowhere else. A whole school may sit behind one address;
- * what one browser does too often must not shut out the others.
+ * One browser, as far as limits go: a random word in a cookie, kept nowhere else. A whole school may sit behind one
+ * address; what one browser does too often must not shut out the others.
  */
 final class Visitor
 {

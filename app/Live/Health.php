@@ -9,7 +9,9 @@ use Illuminate\Support\Facades\DB;
 use PDOException;
 use Throwable;
 
-/** How the parts of this installation are: what is wrong is said in a sentence, for the administrator and for the desk. */
+/**
+ * How the parts of this installation are: what is wrong is said in a sentence, for the administrator and for the desk.
+ */
 final readonly class Health
 {
     /** Below this nothing more can be stored for sure. */

@@ -20,7 +20,8 @@ final readonly class Portion
     }
 
     /**
-     * @param  HasMany<LoggedOperation, Canvas>|Builder<LoggedOperation>  $rows in the order in which the page needs them
+     * @param  HasMany<LoggedOperation, Canvas>|Builder<LoggedOperation>  $rows in the order in which the page needs
+     *      them
      * @param  list<string>  $covered  canvases of which the page may know nothing
      */
     public static function of(HasMany|Builder $rows, array $covered = []): self

@@ -20,7 +20,10 @@ final class PublicAddress
         return config()->string('crag.url') ?: rtrim(config()->string('app.url'), '/');
     }
 
-    /** Links in pages are under it too, where one is set; without one they are under the name by which the page was asked for. */
+    /**
+     * Links in pages are under it too, where one is set; without one they are under the name by which the page was
+     * asked for.
+     */
     public static function inLinks(): void
     {
         $public = config()->string('crag.url');

@@ -7,7 +7,10 @@ namespace App\Live;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Carbon;
 
-/** Moments as the clock on the school's wall shows them; what is stored stays in UTC. The zone is CRAG_ZONE's, else the machine's. */
+/**
+ * Moments as the clock on the school's wall shows them; what is stored stays in UTC. The zone is CRAG_ZONE's, else the
+ * machine's.
+ */
 final class SchoolTime
 {
     /** @param  CarbonInterface|int  $moment  an int in milliseconds since 1970 */

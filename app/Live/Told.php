@@ -11,9 +11,9 @@ use App\Models\Teachers\Teacher;
 use App\Sessions\Room\RoomState;
 
 /**
- * What is kept of an event, and what a page that catches up is told of it. The state of the room, of a student's page or of
- * a seat is not kept: it holds names, messages and answers, which are kept in one place each. Whoever asks has it as it is now,
- * once, with the last event that told of it.
+ * What is kept of an event, and what a page that catches up is told of it. The state of the room, of a student's page
+ * or of a seat is not kept: it holds names, messages and answers, which are kept in one place each. Whoever asks has
+ * it as it is now, once, with the last event that told of it.
  */
 final class Told
 {

@@ -9,7 +9,9 @@ use Illuminate\Log\Logger;
 use Monolog\LogRecord;
 use Throwable;
 
-/** Takes out of every line of the log what tells of a person: ids, keys and tokens, addresses, and the values in SQL. */
+/**
+ * Takes out of every line of the log what tells of a person: ids, keys and tokens, addresses, and the values in SQL.
+ */
 final class Discreet
 {
     public function __invoke(Logger $logger): void

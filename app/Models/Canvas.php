@@ -15,8 +15,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
- * A student's canvas for a prompt; without a seat, the teacher's lead canvas for it (in a plan, its diagram), a teacher's
- * private notes over a student's, or what is drawn over it while it is shown.
+ * A student's canvas for a prompt; without a seat, the teacher's lead canvas for it (in a plan, its diagram), a
+ * teacher's private notes over a student's, or what is drawn over it while it is shown.
  *
  * @property string $id
  * @property ?string $live_session_id  null in a plan

@@ -45,7 +45,9 @@ final class Handout extends Model
         return HandoutValue::read($this->body, true);
     }
 
-    /** Whether it went to the whole class: words and backdrop do, though late-comers have them from the prompt itself. */
+    /**
+     * Whether it went to the whole class: words and backdrop do, though late-comers have them from the prompt itself.
+     */
     public function isForEverybody(): bool
     {
         return $this->for_all || isset($this->body['before']);

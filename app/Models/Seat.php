@@ -171,7 +171,9 @@ final class Seat extends Model
         return $this->hasMany(Canvas::class);
     }
 
-    /** @return array{id: string, n: int, name: string, stone: string, ink: string} what desks are told, and nobody else */
+    /**
+     * @return array{id: string, n: int, name: string, stone: string, ink: string} what desks are told, and nobody else
+     */
     public function announcement(): array
     {
         return [

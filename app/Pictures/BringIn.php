@@ -14,7 +14,10 @@ use Crag\Formats\SvgDrawing;
 use Crag\Formats\UnreadableFile;
 use Crag\Prompt\Page;
 
-/** Makes objects of a file, whose kind is found from its bytes: ink, a drawing, a picture, or a teacher's PDF, of which a page is taken. */
+/**
+ * Makes objects of a file, whose kind is found from its bytes: ink, a drawing, a picture, or a teacher's PDF, of which
+ * a page is taken.
+ */
 final readonly class BringIn
 {
     /** So many pictures may one student bring into a session. */

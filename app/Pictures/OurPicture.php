@@ -7,9 +7,10 @@ namespace App\Pictures;
 use GdImage;
 
 /**
- * Whether a picture was drawn anew by StorePicture already, so that its bytes may stay as they are: it holds nothing but
- * what that writes. JPEG: the segments of ISO/IEC 10918-1 that a picture needs, a JFIF head and the writer's comment, and
- * nothing after its end. PNG: the chunks of the W3C's PNG specification that a picture needs, and nothing after IEND.
+ * Whether a picture was drawn anew by StorePicture already, so that its bytes may stay as they are: it holds nothing
+ * but what that writes. JPEG: the segments of ISO/IEC 10918-1 that a picture needs, a JFIF head and the writer's
+ * comment, and nothing after its end. PNG: the chunks of the W3C's PNG specification that a picture needs, and nothing
+ * after IEND.
  */
 final class OurPicture
 {

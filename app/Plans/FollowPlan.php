@@ -24,7 +24,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class FollowPlan
 {
-    /** Asked for every few seconds by each open page; what changes in the session itself is seen after so many seconds. */
+    /**
+     * Asked for every few seconds by each open page; what changes in the session itself is seen after so many seconds.
+     */
     private const REMEMBERED_S = 30;
 
     public function __construct(private MakePlan $plans, private TakeCanvas $takeCanvas, private Announce $announce)

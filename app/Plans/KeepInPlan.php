@@ -8,7 +8,9 @@ use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Teachers\Teacher;
 
-/** What a teacher types on the desk while teaching goes into the session's plan too, and is there for the next class. */
+/**
+ * What a teacher types on the desk while teaching goes into the session's plan too, and is there for the next class.
+ */
 final readonly class KeepInPlan
 {
     public function __construct(private EditPlan $edit)

@@ -97,7 +97,10 @@ final readonly class MakePlan
         }
     }
 
-    /** The same prompt with copies of its pictures that another holder holds. Pictures that are gone are left out of the copying. */
+    /**
+     * The same prompt with copies of its pictures that another holder holds. Pictures that are gone are left out of the
+     * copying.
+     */
     public static function withPictures(PreparedPrompt $prepared, Holder $from, Holder $to): PreparedPrompt
     {
         $names = [];

@@ -18,7 +18,10 @@ final readonly class NotTaken
     /** Longer lists are no work of a hand: they are refused whole. */
     private const MOST_LINES = 300;
 
-    /** @param  list<int>  $lines  places in the list that was given; none where it is no list, or no line alone is at fault */
+    /**
+     * @param  list<int>  $lines  places in the list that was given; none where it is no list, or no line alone is at
+     *      fault
+     */
     private function __construct(public string $message, public array $lines)
     {
     }

@@ -25,7 +25,9 @@ use Crag\Formats\Xapi;
 use Crag\Maths\Comparing\Outcome;
 use Illuminate\Support\Collection;
 
-/** What came of a session in numbers: a row for each seat and prompt, the matrix, answers with their times, quick asks. */
+/**
+ * What came of a session in numbers: a row for each seat and prompt, the matrix, answers with their times, quick asks.
+ */
 final readonly class Results
 {
     /**
@@ -166,7 +168,10 @@ final readonly class Results
         return $stated;
     }
 
-    /** @return list<array{Seat, Prompt, string, string, ?Outcome, int, string}> seat, prompt, the question's words, the answer as it was written, what came of it, when, the question's id */
+    /**
+     * @return list<array{Seat, Prompt, string, string, ?Outcome, int, string}> seat, prompt, the question's words, the
+     *      answer as it was written, what came of it, when, the question's id
+     */
     private function given(): array
     {
         $given = [];

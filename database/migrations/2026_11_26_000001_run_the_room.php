@@ -51,7 +51,8 @@ return new class extends Migration
             $table->text('pens')->nullable();
             $table->text('timer')->nullable();
             $table->text('settings')->default('{}');
-            // Which page of which lead canvas students may look at, and from which operation on its ink is under theirs.
+            // Which page of which lead canvas students may look at, and from which operation on its ink is under
+            // theirs.
             $table->text('lead')->nullable();
             $table->string('helper_key', 40)->default('');
             // The sign of life after which the end was last announced.

@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Up to four canvases shown side by side, on the class screen or on the students' own pages; captions, moments and names of the line-up. */
+/**
+ * Up to four canvases shown side by side, on the class screen or on the students' own pages; captions, moments and
+ * names of the line-up.
+ */
 return new class extends Migration
 {
     public function up(): void

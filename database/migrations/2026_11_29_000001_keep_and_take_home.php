@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** How long each session is kept, until when it stays open without its teacher, and a student's private way to the own work. */
+/**
+ * How long each session is kept, until when it stays open without its teacher, and a student's private way to the own
+ * work.
+ */
 return new class extends Migration
 {
     public function up(): void

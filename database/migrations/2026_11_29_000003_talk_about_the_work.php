@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Ink over what is shown, where everybody looks, replays before the class; what students offer, and the page on which it stands. */
+/**
+ * Ink over what is shown, where everybody looks, replays before the class; what students offer, and the page on which
+ * it stands.
+ */
 return new class extends Migration
 {
     public function up(): void

@@ -5,7 +5,10 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Events kept whole states, with names and messages in them; from now on they keep that something changed: App\Live\Told. */
+/**
+ * Events kept whole states, with names and messages in them; from now on they keep that something changed:
+ * App\Live\Told.
+ */
 return new class extends Migration
 {
     public function up(): void

@@ -7,8 +7,8 @@ namespace Deploy;
 use Deploy\Install\Setup;
 
 /**
- * One process that an instance started, and all that it starts: a group of its own, known by the first one's id, so that
- * nothing outlives it.
+ * One process that an instance started, and all that it starts: a group of its own, known by the first one's id, so
+ * that nothing outlives it.
  */
 final class Child
 {
@@ -77,7 +77,10 @@ final class Child
         return $this->pid;
     }
 
-    /** It has ended, and whatever it left running ends too. Seconds until it is worth another start: at once the first time, then more and more. */
+    /**
+     * It has ended, and whatever it left running ends too. Seconds until it is worth another start: at once the first
+     * time, then more and more.
+     */
     public function startsAgainIn(): float
     {
         $ran = microtime(true) - $this->startedAt;

@@ -204,7 +204,10 @@ final class Instance
         $this->stop();
     }
 
-    /** A part has ended. Whatever it left running goes with it, and it is started again, after a while that grows if it keeps ending. */
+    /**
+     * A part has ended. Whatever it left running goes with it, and it is started again, after a while that grows if it
+     * keeps ending.
+     */
     private function wentDown(string $name, Child $child): void
     {
         if (isset($this->once[$name])) {

@@ -69,7 +69,8 @@ final class Shell
     {
         $process = proc_open(
             $command,
-            // Streams that are not named are handed on as they are; named, a file would be written from where PHP believes it to end.
+            // Streams that are not named are handed on as they are; named, a file would be written from where PHP
+            // believes it to end.
             [['file', '/dev/null', 'r']],
             $pipes,
             $folder,

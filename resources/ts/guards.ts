@@ -1,8 +1,8 @@
 import { fill } from './page';
 
 /**
- * What a browser does by itself and nobody wants: a file that misses its place makes it leave the page, and a paste that is
- * too long for a field is cut without a word.
+ * What a browser does by itself and nobody wants: a file that misses its place makes it leave the page, and a paste
+ * that is too long for a field is cut without a word.
  */
 export function guardThePage(): void {
     for (const kind of ['dragover', 'drop']) {

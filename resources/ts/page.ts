@@ -12,8 +12,8 @@ export function element<E extends HTMLElement = HTMLElement>(selector: string, w
 }
 
 /**
- * A sentence with its `:name` places filled in, as the server's translations write them. One for a single thing and one for
- * more stand with a bar between, and `n` says how many there are.
+ * A sentence with its `:name` places filled in, as the server's translations write them. One for a single thing and
+ * one for more stand with a bar between, and `n` says how many there are.
  */
 export function fill(sentence: string, values: Record<string, string | number>): string {
     const [one, more] = sentence.split('|');

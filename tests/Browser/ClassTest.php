@@ -15,7 +15,10 @@ use Symfony\Component\Process\Process;
 use Tests\Support\BrowserTestCase;
 use ZipArchive;
 
-/** A class of 24 simulated students and one on a phone: three prompts watched, checked, asked and shown; its record; and two weeks later nothing. */
+/**
+ * A class of 24 simulated students and one on a phone: three prompts watched, checked, asked and shown; its record; and
+ * two weeks later nothing.
+ */
 final class ClassTest extends BrowserTestCase
 {
     private const STUDENTS = 24;

@@ -327,7 +327,8 @@ final class ReachTest extends BrowserTestCase
             self::assertGreaterThan(400, $inked, $kind);
             $measured[$kind] = round($share, 4);
         }
-        // Letters of scripts that our font lacks are set by two different libraries; everything else is lines and fillings.
+        // Letters of scripts that our font lacks are set by two different libraries; everything else is lines and
+        // fillings.
         foreach ($measured as $kind => $share) {
             self::assertLessThan(
                 in_array($kind, ['text', 'note'], true) ? 0.05 : 0.03,
@@ -411,7 +412,10 @@ final class ReachTest extends BrowserTestCase
         self::assertLessThan(0.03, max($measured), (string) json_encode($measured));
     }
 
-    /** @return array{int, int, float} the surface's width, how many pixels are inked, and which share of them differs clearly */
+    /**
+     * @return array{int, int, float} the surface's width, how many pixels are inked, and which share of them differs
+     *      clearly
+     */
     private function compare(Page $page, string $printed, ?string $shown = null): array
     {
         $measured = $page->run(

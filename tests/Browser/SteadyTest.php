@@ -7,7 +7,10 @@ namespace Tests\Browser;
 use Deploy\Browser\Page;
 use Tests\Support\BrowserTestCase;
 
-/** A teacher who presses twice, changes things in two places, and has one eye on the room: what was meant is what happens. */
+/**
+ * A teacher who presses twice, changes things in two places, and has one eye on the room: what was meant is what
+ * happens.
+ */
 final class SteadyTest extends BrowserTestCase
 {
     private const ESCAPE = "\u{E00C}";

@@ -7,7 +7,10 @@ namespace Tests\Browser;
 use Deploy\Browser\Page;
 use Tests\Support\BrowserTestCase;
 
-/** Each tool after each other tool, the hand that rests on the glass, and what is chosen changed: nothing is lost and nothing appears. */
+/**
+ * Each tool after each other tool, the hand that rests on the glass, and what is chosen changed: nothing is lost and
+ * nothing appears.
+ */
 final class ToolsTest extends BrowserTestCase
 {
     private const KINDS = [
@@ -391,7 +394,8 @@ final class ToolsTest extends BrowserTestCase
                     i % 50 === 0 && await new Promise((go) => setTimeout(go, 0));
                 }
                 document.querySelector('#tray [data-tool=eraser]').click();
-                // Counted is how often the whole page is drawn while the eraser moves: with the ink it would take ever longer.
+                // Counted is how often the whole page is drawn while the eraser moves: with the ink it would take ever
+                // longer.
                 const context = document.querySelector('#page > .page-ink > .page-dry').getContext('2d');
                 const clear = context.clearRect.bind(context);
                 let whole = 0, part = 0;

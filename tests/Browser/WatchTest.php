@@ -300,7 +300,9 @@ final class WatchTest extends BrowserTestCase
         return $this->length($student, '#page > .page-ink > .page-dry');
     }
 
-    /** The length of the ink in page widths: how many columns of pixels are inked, counted stroke by stroke from above. */
+    /**
+     * The length of the ink in page widths: how many columns of pixels are inked, counted stroke by stroke from above.
+     */
     private function length(Page $page, string $selector): float
     {
         $n = $page->run(

@@ -50,7 +50,10 @@ abstract class BrowserTestCase extends TestCase
         $this->people = [];
     }
 
-    /** No page does what its own policy forbids: an inline style, a script from elsewhere. (Tests cut connections on purpose.) */
+    /**
+     * No page does what its own policy forbids: an inline style, a script from elsewhere. (Tests cut connections on
+     * purpose.)
+     */
     private function checkPolicy(string $who, Page $page): void
     {
         if ($this->status()->isSuccess() || $this->status()->isUnknown()) {

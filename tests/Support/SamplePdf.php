@@ -30,7 +30,10 @@ final class SamplePdf
         return $bytes;
     }
 
-    /** One empty page behind a password: what belongs to the password is made up, so that none opens it (PDF 1.4, 3.5.2). */
+    /**
+     * One empty page behind a password: what belongs to the password is made up, so that none opens it (PDF 1.4,
+     * 3.5.2).
+     */
     public static function locked(): string
     {
         $key = '<'.str_repeat('41', 32).'>';

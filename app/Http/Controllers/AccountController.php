@@ -136,7 +136,8 @@ final readonly class AccountController
     {
         abort_unless(hash_equals($teacher->return_key, $key), 404);
 
-        // A link that a stranger sent must neither carry this device's plans away nor have it work in the stranger's name.
+        // A link that a stranger sent must neither carry this device's plans away nor have it work in the stranger's
+        // name.
         return CurrentTeacher::of($request)?->is($teacher) === true
             ? redirect()->route('plans')
             : view('account.join', [

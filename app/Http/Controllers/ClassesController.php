@@ -78,8 +78,8 @@ final class ClassesController
     }
 
     /**
-     * Rows of the table, of each the cells that were changed; a row whose name is emptied is taken out. A row that cannot be
-     * saved stays as it was, and is shown as it was typed with the reason; the others are saved.
+     * Rows of the table, of each the cells that were changed; a row whose name is emptied is taken out. A row that
+     * cannot be saved stays as it was, and is shown as it was typed with the reason; the others are saved.
      */
     public function change(Request $request, string $roster): RedirectResponse
     {
@@ -281,7 +281,7 @@ final class ClassesController
 
     /**
      * @return array{array<string, array{n: int, name: string, group: string, pin: string}>, list<string>, array<string, string>}
-     *                                                                                                                            rows to save by the entry's id, ids to take out, and by id what is wrong with a row
+     * rows to save by the entry's id, ids to take out, and by id what is wrong with a row
      */
     private function rows(Request $request, Roster $roster): array
     {

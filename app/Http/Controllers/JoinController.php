@@ -31,7 +31,10 @@ use Illuminate\Validation\ValidationException;
 /** A student comes in: by code, link or QR code, then a name. */
 final class JoinController
 {
-    /** Wrong codes in a minute: by one browser, and by all at one address. Whoever has a right one comes in all the same. */
+    /**
+     * Wrong codes in a minute: by one browser, and by all at one address. Whoever has a right one comes in all the
+     * same.
+     */
     private const WRONG_BY_ONE = 10;
 
     private const WRONG_FROM_AN_ADDRESS = 300;
@@ -97,8 +100,8 @@ final class JoinController
     }
 
     /**
-     * A student taps the own name in the class list. Whoever taps one that is taken knocks: the teacher says whether it is
-     * the same student on another device.
+     * A student taps the own name in the class list. Whoever taps one that is taken knocks: the teacher says whether
+     * it is the same student on another device.
      *
      * @return array{Seat, string}
      */
@@ -195,7 +198,10 @@ final class JoinController
         return DeviceKind::of((string) $request->userAgent());
     }
 
-    /** @return array{entries: Collection<int, RosterEntry>, taken: list<mixed>, chosen: ?RosterEntry} the class list to choose from, if there is one */
+    /**
+     * @return array{entries: Collection<int, RosterEntry>, taken: list<mixed>, chosen: ?RosterEntry} the class list to
+     *      choose from, if there is one
+     */
     private function names(Request $request, LiveSession $session): array
     {
         $entries = $session->roster?->entries()->get() ?? new Collection();

@@ -43,7 +43,10 @@ final class LiveController
         return response('', $may && SameOrigin::isOurs($request) ? 204 : 403);
     }
 
-    /** The seat's state, where this device holds it and means its present channel. A student who is out hears the door alone. */
+    /**
+     * The seat's state, where this device holds it and means its present channel. A student who is out hears the door
+     * alone.
+     */
     private function maySit(Request $request, ?string $sessionId, string $channelId): ?SeatState
     {
         $seat = self::seat($channelId);

@@ -51,7 +51,10 @@ final class PictureController
         ]);
     }
 
-    /** Pictures of the teacher's are for everybody in the session; a student's are for that student and the teacher, and for those who see a replay of that student's. */
+    /**
+     * Pictures of the teacher's are for everybody in the session; a student's are for that student and the teacher, and
+     * for those who see a replay of that student's.
+     */
     public function asset(Request $request, Asset $asset): BinaryFileResponse
     {
         if ($asset->plan_id !== null) {

@@ -8,7 +8,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Where a public address is set, this server answers to it alone: what a stranger's name for it would put into links and pages stays out. */
+/**
+ * Where a public address is set, this server answers to it alone: what a stranger's name for it would put into links
+ * and pages stays out.
+ */
 final class KnownHost
 {
     /** Asked by the machine itself, under whatever name. */

@@ -89,8 +89,8 @@ final class May
     }
 
     /**
-     * The prompt that is named, that of the canvas that is named, or the one that the student or the class has now. A request
-     * that names two would be judged by one and act on the other: it is refused.
+     * The prompt that is named, that of the canvas that is named, or the one that the student or the class has now. A
+     * request that names two would be judged by one and act on the other: it is refused.
      */
     private static function prompt(Request $request, LiveSession $session, ?Seat $seat): ?Prompt
     {

@@ -7,7 +7,10 @@ namespace App\Http\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession;
 
-/** A browser's session that does not remember where it was: an address names a session or a seat, which may be forgotten. */
+/**
+ * A browser's session that does not remember where it was: an address names a session or a seat, which may be
+ * forgotten.
+ */
 final class StartWebSession extends StartSession
 {
     /**

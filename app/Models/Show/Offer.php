@@ -12,8 +12,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A canvas, or a part of it, that a student offers to the class with a line of words. Nobody sees it but the teachers until
- * one of them accepts it.
+ * A canvas, or a part of it, that a student offers to the class with a line of words. Nobody sees it but the teachers
+ * until one of them accepts it.
  *
  * @property string $id
  * @property string $live_session_id

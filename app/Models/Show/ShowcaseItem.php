@@ -26,7 +26,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property bool $with_notes  whether the private notes over it are shown too
  * @property ?NameMode $names  null as the session has names
  * @property ?int $lineup_entry_id
- * @property ?array{x: float, y: float, scale: float} $view  the part that everybody sees, in units; null for the whole page
+ * @property ?array{x: float, y: float, scale: float} $view  the part that everybody sees, in units; null for the whole
+ *      page
  * @property ?int $replay_from_ms  since when its replay plays
  * @property int $replay_speed  times as fast as it was drawn
  * @property Canvas $canvas

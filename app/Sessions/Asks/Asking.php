@@ -86,8 +86,8 @@ final readonly class Asking
     }
 
     /**
-     * The student's page hears of its own answer too: something that was told a moment before, and comes a moment after, must
-     * not be its last word.
+     * The student's page hears of its own answer too: something that was told a moment before, and comes a moment
+     * after, must not be its last word.
      *
      * @param  mixed  $value  checked by the question; null takes the answer back
      */
@@ -119,7 +119,10 @@ final readonly class Asking
         });
     }
 
-    /** @return array<string, mixed>|null what a student's page knows of the present ask; null where there is none for this student */
+    /**
+     * @return array<string, mixed>|null what a student's page knows of the present ask; null where there is none for
+     *      this student
+     */
     public static function toStudent(Seat $seat): ?array
     {
         $ask = $seat->session->ask;
@@ -142,7 +145,10 @@ final readonly class Asking
         ];
     }
 
-    /** @return array{ends: ?int, run: ?string, at: int, auto: bool}|null the ask before the class, so that every desk can count down and move its run on */
+    /**
+     * @return array{ends: ?int, run: ?string, at: int, auto: bool}|null the ask before the class, so that every desk
+     *      can count down and move its run on
+     */
     public static function underWay(LiveSession $session): ?array
     {
         $ask = $session->ask;
@@ -159,7 +165,10 @@ final readonly class Asking
         ];
     }
 
-    /** @return array{answered: int, bars: list<array{label: string, count: int, outcome: ?string}>, middle: ?string} counts alone: nobody is named */
+    /**
+     * @return array{answered: int, bars: list<array{label: string, count: int, outcome: ?string}>, middle: ?string}
+     *      counts alone: nobody is named
+     */
     public static function bars(Tally $tally, bool $isRightShown): array
     {
         return [

@@ -23,7 +23,10 @@ use Crag\Checks\Proposal;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Writes down what a teacher found in canvases, each with the moment of the work that was judged, and tells who may know. */
+/**
+ * Writes down what a teacher found in canvases, each with the moment of the work that was judged, and tells who may
+ * know.
+ */
 final readonly class Checking
 {
     public function __construct(private Announce $announce, private RoomState $room)

@@ -107,7 +107,10 @@ final readonly class ClassOverview
         return array_slice($wrong, 0, self::MOST_SLIPS);
     }
 
-    /** @return array<string, int> of those who have typed anything at a prompt, how many name each word to look for; and under an empty word how many that are */
+    /**
+     * @return array<string, int> of those who have typed anything at a prompt, how many name each word to look for; and
+     *      under an empty word how many that are
+     */
     public function named(Prompt $prompt): array
     {
         $words = $prompt->value()->lookFor->words;

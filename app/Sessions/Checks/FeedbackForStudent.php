@@ -15,7 +15,10 @@ use Crag\Session\Room\PromptState;
 /** What a student sees of the checks on the own work. */
 final class FeedbackForStudent
 {
-    /** @return list<array{canvas: string, n: int, level: ?int, words: string, points: ?float, most: ?float, note: string}> in the order of the prompts */
+    /**
+     * @return list<array{canvas: string, n: int, level: ?int, words: string, points: ?float, most: ?float, note: string}>
+     *      in the order of the prompts
+     */
     public static function by(Seat $seat): array
     {
         $session = $seat->session;

@@ -32,7 +32,8 @@ final readonly class EndIdle
     }
 
     /**
-     * @param  int  $aliveFromMs  sessions count as alive from then on, whatever they say: the clock was wrong, or the machine off
+     * @param  int  $aliveFromMs  sessions count as alive from then on, whatever they say: the clock was wrong, or the
+     *      machine off
      */
     public function __invoke(int $aliveFromMs = 0, bool $mayForget = true): void
     {

@@ -18,7 +18,10 @@ use App\Sessions\Show\ShowToClass;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
-/** Removes everything of one student from a session: rows, pictures, what was said about the seat, and records that show it. */
+/**
+ * Removes everything of one student from a session: rows, pictures, what was said about the seat, and records that show
+ * it.
+ */
 final readonly class ForgetStudent
 {
     public function __construct(private Publisher $publisher, private Announce $announce, private ShowToClass $shown)

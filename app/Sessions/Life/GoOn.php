@@ -11,7 +11,10 @@ use App\Models\Teachers\Teacher;
 use Crag\Session\Room\PromptState;
 use Illuminate\Support\Facades\DB;
 
-/** A new session that goes on from an earlier one: its plan, class, prompts, settings and groups; canvases carried on, or empty. */
+/**
+ * A new session that goes on from an earlier one: its plan, class, prompts, settings and groups; canvases carried on,
+ * or empty.
+ */
 final readonly class GoOn
 {
     public function __construct(private StartSession $start)

@@ -12,7 +12,10 @@ use Crag\Session\Room\Pace;
 use Crag\Session\Room\PromptState;
 use Illuminate\Support\Facades\DB;
 
-/** A session that stays open for its students without the teacher: every prompt that is not left out, each at the own pace. */
+/**
+ * A session that stays open for its students without the teacher: every prompt that is not left out, each at the own
+ * pace.
+ */
 final readonly class OwnTime
 {
     public function __construct(private RoomState $room, private Attention $attention)

@@ -45,11 +45,12 @@ final readonly class ChangePrompts
     }
 
     /**
-     * Brings everybody to a prompt, back from wherever they went, and to one of its pages. Their work stays where it is; so
-     * does what the class screen shows, unless that is a prompt or how to join.
+     * Brings everybody to a prompt, back from wherever they went, and to one of its pages. Their work stays where it
+     * is; so does what the class screen shows, unless that is a prompt or how to join.
      *
      * @param  ?int  $page  the number of its page, from 0; null leaves each on the page that is open
-     * @return array{prompt: string, state: string, screen: string, seats: array<string, string>} how it was before, for {@see back}
+     * @return array{prompt: string, state: string, screen: string, seats: array<string, string>} how it was before,
+     *      for {@see back}
      */
     public function gather(LiveSession $session, Prompt $prompt, ?int $page = null): array
     {
@@ -97,7 +98,8 @@ final readonly class ChangePrompts
     /**
      * As it was before everybody was brought together: the prompt, those who were elsewhere, and the class screen.
      *
-     * @param  array{pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>}  $before
+     * @param  array{pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>}
+     *      $before
      * @param  Prompt  $from  where everybody was brought
      */
     public function back(LiveSession $session, Prompt $from, array $before): void

@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\Log;
 use Throwable;
 
 /**
- * Works something out for one seat, or one session, of many: what fails there is written to the log once, and the others go on.
- * The log says where it failed, never whose it is or what was typed.
+ * Works something out for one seat, or one session, of many: what fails there is written to the log once, and the
+ * others go on. The log says where it failed, never whose it is or what was typed.
  */
 final class EachSeat
 {

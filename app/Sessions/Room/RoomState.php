@@ -20,8 +20,8 @@ use Crag\Session\Room\PromptState;
 use Crag\Session\Screen\ScreenView;
 
 /**
- * What pages must know of the room, always whole: a page that hears it, that comes late or that was reloaded has the same
- * from one answer, and puts itself right by it.
+ * What pages must know of the room, always whole: a page that hears it, that comes late or that was reloaded has the
+ * same from one answer, and puts itself right by it.
  */
 final readonly class RoomState
 {
@@ -116,7 +116,10 @@ final readonly class RoomState
         ];
     }
 
-    /** @return array{id: string, items: list<array<string, mixed>>}|null work that is shown on the students' own pages: {@see ShowcaseItem::told} */
+    /**
+     * @return array{id: string, items: list<array<string, mixed>>}|null work that is shown on the students' own pages:
+     *      {@see ShowcaseItem::told}
+     */
     private static function showcase(LiveSession $session): ?array
     {
         $isThere =

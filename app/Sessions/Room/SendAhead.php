@@ -12,8 +12,8 @@ use App\Models\Prompt;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Before a class is gathered at a prompt, each page is sent what it would ask for when it hears of it: a class that asks all
- * at once would wait for each other. A page that did not get it, or has a full canvas there, asks as always.
+ * Before a class is gathered at a prompt, each page is sent what it would ask for when it hears of it: a class that
+ * asks all at once would wait for each other. A page that did not get it, or has a full canvas there, asks as always.
  */
 final readonly class SendAhead
 {

@@ -16,7 +16,9 @@ use Crag\Session\Room\SeatState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** Gives a student a place, with a name of its own in the room; whoever is let in has a canvas for the present prompt. */
+/**
+ * Gives a student a place, with a name of its own in the room; whoever is let in has a canvas for the present prompt.
+ */
 final readonly class TakeSeat
 {
     public const MOST_SEATS = 200;

@@ -28,7 +28,9 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use PDOException;
 
-/** What the desk is told again and again of a prompt's canvases: their states, their answers, and what is worth a look. */
+/**
+ * What the desk is told again and again of a prompt's canvases: their states, their answers, and what is worth a look.
+ */
 final readonly class Watching
 {
     /** When a student was last seen is written down no more often than this. */
@@ -39,7 +41,8 @@ final readonly class Watching
     }
 
     /**
-     * @param  list<string>  $silent  seats whose pages have stopped telling the desk that they are there, however open their sockets seem
+     * @param  list<string>  $silent  seats whose pages have stopped telling the desk that they are there, however open
+     *      their sockets seem
      * @return array<string, mixed>
      */
     public function of(LiveSession $session, Prompt $prompt, array $silent = []): array

@@ -14,7 +14,9 @@ final readonly class Changes
     {
     }
 
-    /** @param  iterable<array{string, mixed}>  $answers  voters and what they answered, in the order in which they did */
+    /**
+     * @param  iterable<array{string, mixed}>  $answers  voters and what they answered, in the order in which they did
+     */
     public static function among(Question $question, iterable $answers): self
     {
         $first = $last = [];

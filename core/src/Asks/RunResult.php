@@ -8,14 +8,16 @@ use Crag\Maths\Comparing\Outcome;
 use Crag\Prompt\Question\Question;
 
 /**
- * How everybody did in a run of asks. Only asks with a right answer count. A team has the mean of its members' right answers,
- * so that a small team is not behind for being small; who answered nothing at all took no part and counts nowhere.
+ * How everybody did in a run of asks. Only asks with a right answer count. A team has the mean of its members' right
+ * answers, so that a small team is not behind for being small; who answered nothing at all took no part and counts
+ * nowhere.
  */
 final readonly class RunResult
 {
     /**
      * @param  int  $of  asks that have a right answer
-     * @param  list<array{words: string, answered: int, right: ?int}>  $asks  in their order; right is null where there is none
+     * @param  list<array{words: string, answered: int, right: ?int}>  $asks  in their order; right is null where there
+     *      is none
      * @param  array<string, int>  $right  by who answered: how many right
      * @param  array<string, float>  $teams  by name, the best first: the mean of right answers
      */
@@ -24,7 +26,8 @@ final readonly class RunResult
     }
 
     /**
-     * @param  list<array{Question, array<array-key, mixed>}>  $asked  each with the answers that count, by who gave them
+     * @param  list<array{Question, array<array-key, mixed>}>  $asked  each with the answers that count, by who gave
+     *      them
      * @param  array<string, string>  $teams  team by who answers; an empty name is none
      */
     public static function of(array $asked, array $teams = []): self

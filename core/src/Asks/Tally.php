@@ -13,9 +13,10 @@ use Crag\Watch\AnswerGroup;
 use Crag\Watch\AnswerGroups;
 
 /**
- * Counted answers to one question. Choices and the steps of a scale are counted in their own order, those that nobody took
- * too; typed answers stand together where the core compares them as equal, the most frequent first. Numbers have a middle one
- * (the lower of two) and their places on a line, in base units; words of short texts are counted without regard to case.
+ * Counted answers to one question. Choices and the steps of a scale are counted in their own order, those that nobody
+ * took too; typed answers stand together where the core compares them as equal, the most frequent first. Numbers have
+ * a middle one (the lower of two) and their places on a line, in base units; words of short texts are counted without
+ * regard to case.
  */
 final readonly class Tally
 {
@@ -27,7 +28,8 @@ final readonly class Tally
      * @param  int  $answered  how many have answered
      * @param  list<Bar>  $bars
      * @param  ?string  $middle  the median, as it was written; of a scale its mean, with one decimal
-     * @param  list<array{float, string, int}>  $line  numbers in base units, in order: where, how it was written, how many
+     * @param  list<array{float, string, int}>  $line  numbers in base units, in order: where, how it was written, how
+     *      many
      * @param  array<string, int>  $words  how often each word occurs, the most frequent first
      */
     private function __construct(

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Crag\Checks;
 
 /**
- * Where everybody stands: seat × prompt, with sums by row and column, and how secure each skill is. What was not checked
- * counts nowhere. A skill is as secure as the mean of the checked prompts that are tagged with it.
+ * Where everybody stands: seat × prompt, with sums by row and column, and how secure each skill is. What was not
+ * checked counts nowhere. A skill is as secure as the mean of the checked prompts that are tagged with it.
  */
 final readonly class ClassPicture
 {

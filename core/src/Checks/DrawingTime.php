@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Crag\Checks;
 
 /**
- * How long a student was at work on a canvas: the time between one thing done and the next, as far as pauses are no longer
- * than {@see self::LONGEST_PAUSE_MS}. A longer pause counts nothing.
+ * How long a student was at work on a canvas: the time between one thing done and the next, as far as pauses are no
+ * longer than {@see self::LONGEST_PAUSE_MS}. A longer pause counts nothing.
  */
 final class DrawingTime
 {

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Crag\Checks;
 
 /**
- * What a teacher found in one canvas: a mark for each aspect, points, a note in words. Any of it may be missing. Its Strata
- * level and how secure it is follow from the marks; without marks, from the points where the most that there are is known.
+ * What a teacher found in one canvas: a mark for each aspect, points, a note in words. Any of it may be missing. Its
+ * Strata level and how secure it is follow from the marks; without marks, from the points where the most that there
+ * are is known.
  */
 final readonly class Judgement
 {

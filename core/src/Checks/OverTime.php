@@ -17,8 +17,10 @@ final readonly class OverTime
     }
 
     /**
-     * @param  array<string, array{picture: ClassPicture, students: array<string, string>}>  $sessions  by id, the oldest first; students
-     *                                                                                                   are who sat in which seat
+     * @param  array<string, array{picture: ClassPicture, students: array<string, string>}>  $sessions  by id, the
+     *      oldest first; students
+     *                                                                                                   are who sat in
+     * which seat
      */
     public static function of(array $sessions): self
     {
@@ -40,7 +42,9 @@ final readonly class OverTime
         return new self(array_map(strval(...), array_keys($sessions)), $skills, $students);
     }
 
-    /** @return ?float from the first time that a student's skill was checked to the last; null for fewer than two times */
+    /**
+     * @return ?float from the first time that a student's skill was checked to the last; null for fewer than two times
+     */
     public function change(string $skill, string $student): ?float
     {
         $shares = array_values($this->students[$skill][$student] ?? []);

@@ -10,7 +10,8 @@ use Crag\Maths\Comparing\Outcome;
 final class Proposal
 {
     /**
-     * @param  list<?Outcome>  $outcomes  one for each question that has a right answer; null for one that was not answered
+     * @param  list<?Outcome>  $outcomes  one for each question that has a right answer; null for one that was not
+     *      answered
      * @return ?Level null where nothing was answered, or nothing that is understood
      */
     public static function of(array $outcomes): ?Level

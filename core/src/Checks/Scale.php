@@ -84,8 +84,8 @@ final readonly class Scale
     }
 
     /**
-     * The Strata mark that stands for a share: No attempt is for work that is not there, so the lowest of a teacher's own
-     * levels shows as Not yet.
+     * The Strata mark that stands for a share: No attempt is for work that is not there, so the lowest of a teacher's
+     * own levels shows as Not yet.
      */
     public static function level(float $share): Level
     {

@@ -10,9 +10,9 @@ use Crag\Session\Door\InvalidName;
 use Crag\Session\Door\PersonName;
 
 /**
- * A class list as it is pasted or brought in: names a line each, or a table whose columns are found by their headings in
- * any order. OneRoster's users.csv (1EdTech OneRoster 1.1 and 1.2, CSV binding) is such a table: of its users those with
- * the role student are taken who are not marked for deletion.
+ * A class list as it is pasted or brought in: names a line each, or a table whose columns are found by their headings
+ * in any order. OneRoster's users.csv (1EdTech OneRoster 1.1 and 1.2, CSV binding) is such a table: of its users those
+ * with the role student are taken who are not marked for deletion.
  */
 final readonly class ClassList
 {

@@ -6,8 +6,8 @@ namespace Crag\Formats;
 
 /**
  * Comma-separated values as RFC 4180 has them: CRLF line ends, quotes doubled; UTF-8 with a byte order mark,
- * without which spreadsheet programs misread names. Semicolons and tabs are quoted too: some programs part cells at them. A cell that a spreadsheet would run as a formula gets an
- * apostrophe in front.
+ * without which spreadsheet programs misread names. Semicolons and tabs are quoted too: some programs part cells at
+ * them. A cell that a spreadsheet would run as a formula gets an apostrophe in front.
  */
 final class Csv
 {

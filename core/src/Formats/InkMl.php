@@ -11,8 +11,9 @@ use Crag\Prompt\Page;
 use Crag\Render\Xml;
 
 /**
- * Ink as InkML (W3C Recommendation of 20 September 2011), written. Channels X, Y, F (pressure 0–255) and T (milliseconds); a page unit
- * is a tenth of a millimetre, so that X and Y count hundredths (section 3.2.1: traceFormat; 3.1: trace; 5.1: brush).
+ * Ink as InkML (W3C Recommendation of 20 September 2011), written. Channels X, Y, F (pressure 0–255) and T
+ * (milliseconds); a page unit is a tenth of a millimetre, so that X and Y count hundredths (section 3.2.1:
+ * traceFormat; 3.1: trace; 5.1: brush).
  */
 final class InkMl
 {

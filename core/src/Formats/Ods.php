@@ -7,8 +7,8 @@ namespace Crag\Formats;
 use Crag\Render\Xml;
 
 /**
- * A spreadsheet in OpenDocument 1.3 (OASIS; ISO/IEC 26300): part 3, clause 9, for the tables, part 2 for the package. Words
- * stand in cells of type string, so that nothing in them is run as a formula.
+ * A spreadsheet in OpenDocument 1.3 (OASIS; ISO/IEC 26300): part 3, clause 9, for the tables, part 2 for the package.
+ * Words stand in cells of type string, so that nothing in them is run as a formula.
  */
 final class Ods
 {

@@ -50,7 +50,10 @@ final class QtiItem
         }
     }
 
-    /** @return list<string> the files of the items that a package's manifest names (resource types beginning with "imsqti_item"), in its order */
+    /**
+     * @return list<string> the files of the items that a package's manifest names (resource types beginning with
+     *      "imsqti_item"), in its order
+     */
     public static function named(string $manifest): array
     {
         $files = [];

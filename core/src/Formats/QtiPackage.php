@@ -11,8 +11,9 @@ use Crag\Render\PlainMaths;
 use Crag\Render\Xml;
 
 /**
- * The questions of prompts as a QTI 3.0 package: a manifest and one item for each prompt that has a question which QTI's
- * simple kinds can hold: choices, numbers, maths answers and short texts. Scales become choices without a right one.
+ * The questions of prompts as a QTI 3.0 package: a manifest and one item for each prompt that has a question which
+ * QTI's simple kinds can hold: choices, numbers, maths answers and short texts. Scales become choices without a right
+ * one.
  */
 final class QtiPackage
 {

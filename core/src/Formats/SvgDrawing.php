@@ -17,9 +17,9 @@ use Crag\Render\SceneSvg;
 use DOMElement;
 
 /**
- * Reads drawings in SVG (SVG 2). What Crag wrote comes back just as it was. Of others: path, line, polyline, polygon, rect, circle,
- * ellipse and text with fill, stroke, stroke-width and transforms; everything else is left out. Nothing of the file's
- * own markup is kept.
+ * Reads drawings in SVG (SVG 2). What Crag wrote comes back just as it was. Of others: path, line, polyline, polygon,
+ * rect, circle, ellipse and text with fill, stroke, stroke-width and transforms; everything else is left out. Nothing
+ * of the file's own markup is kept.
  */
 final class SvgDrawing
 {

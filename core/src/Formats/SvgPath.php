@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Formats;
 
-/** Path data of SVG (SVG 2 section 9.3) as lines of points; curves become many short pieces. Elliptical arcs become straight. */
+/**
+ * Path data of SVG (SVG 2 section 9.3) as lines of points; curves become many short pieces. Elliptical arcs become
+ * straight.
+ */
 final class SvgPath
 {
     private const PIECES = 12;

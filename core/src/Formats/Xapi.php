@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Crag\Formats;
 
 /**
- * Statements of the Experience API 1.0.3 (ADL; IEEE 9274.1.1 has the same shape), part 2, clause 2: who did what, with what
- * result. Ids are UUIDs worked out from what is stated (RFC 9562, version 5), so that the same record sent twice says the
- * same once. Activities and actors are named under an address that the caller gives.
+ * Statements of the Experience API 1.0.3 (ADL; IEEE 9274.1.1 has the same shape), part 2, clause 2: who did what, with
+ * what result. Ids are UUIDs worked out from what is stated (RFC 9562, version 5), so that the same record sent twice
+ * says the same once. Activities and actors are named under an address that the caller gives.
  */
 final readonly class Xapi
 {

@@ -7,8 +7,8 @@ namespace Crag\Formats;
 use Crag\Render\Xml;
 
 /**
- * A workbook in Office Open XML (ECMA-376, ISO/IEC 29500): part 1, clauses 18.2 and 18.3, in its transitional form. Words are
- * inline strings, so that nothing in them is run as a formula.
+ * A workbook in Office Open XML (ECMA-376, ISO/IEC 29500): part 1, clauses 18.2 and 18.3, in its transitional form.
+ * Words are inline strings, so that nothing in them is run as a formula.
  */
 final class Xlsx
 {

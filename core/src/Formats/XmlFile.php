@@ -10,7 +10,9 @@ use DOMElement;
 /** Opens XML from strangers: no document type, so no entities, and nothing is fetched. */
 final class XmlFile
 {
-    /** What the word DOCTYPE looks the same in, and a parser reads the same: others could hide it from one of the two. */
+    /**
+     * What the word DOCTYPE looks the same in, and a parser reads the same: others could hide it from one of the two.
+     */
     private const ENCODINGS = '/\A(?:utf-?8|us-ascii|ascii|iso-8859-\d+|latin-?1|windows-125\d)\z/i';
 
     /** @throws UnreadableFile */

@@ -7,12 +7,14 @@ namespace Crag\Groups;
 /**
  * Who works with whom next, computed from the checks. The same students, wishes and size give the same groups.
  *
- * Those who are to be kept together are dealt as one, standing where their mean need stands. There are as many groups as are
- * needed so that none is larger than the size, and their sizes differ by as little as those who belong together allow.
+ * Those who are to be kept together are dealt as one, standing where their mean need stands. There are as many groups
+ * as are needed so that none is larger than the size, and their sizes differ by as little as those who belong together
+ * allow.
  * - Alike: in the order of need, least secure first; nothing checked counts as least of all. Neighbours come together.
  * - Mixed: dealt in that order to one group after the other, forth and back again, so that each has some of all.
  * - Slip: those with the same slip first, the most frequent slip first; the others as in Alike.
- * Afterwards students who are to be kept apart change places with the one whose need is nearest, where that breaks no wish.
+ * Afterwards students who are to be kept apart change places with the one whose need is nearest, where that breaks no
+ * wish.
  */
 final readonly class Grouping
 {
@@ -20,7 +22,10 @@ final readonly class Grouping
 
     public const MOST = 12;
 
-    /** A group whose students' work is, on the mean, at least so secure is called secure; below the other, at the beginning. */
+    /**
+     * A group whose students' work is, on the mean, at least so secure is called secure; below the other, at the
+     * beginning.
+     */
     private const SECURE = 0.8;
 
     private const BEGINNING = 0.4;

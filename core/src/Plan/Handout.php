@@ -71,8 +71,8 @@ final readonly class Handout
     }
 
     /**
-     * The operations that put it onto a canvas. No ink is touched; a fresh start puts all of it away, to be given back by
-     * withdrawing its first operation.
+     * The operations that put it onto a canvas. No ink is touched; a fresh start puts all of it away, to be given back
+     * by withdrawing its first operation.
      *
      * @param  list<string>  $there  the ids of the canvas's pages
      * @param  Closure(): string  $newId  makes operations' ids

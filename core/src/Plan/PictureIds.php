@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Plan;
 
-/** The pictures that a prompt in its JSON form names: found, and named otherwise when it moves to where they have other ids. */
+/**
+ * The pictures that a prompt in its JSON form names: found, and named otherwise when it moves to where they have other
+ * ids.
+ */
 final class PictureIds
 {
     /**

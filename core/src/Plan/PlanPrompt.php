@@ -26,8 +26,8 @@ use Crag\Prompt\Values\Values;
  *
  * JSON form: {"words", "questions": […], "tray": null or {"kind", "tools"}, "points": null or halves from 0 to 100,
  * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […],
- * "aspects": what is checked, {"name", "levels"} each; none for Strata alone, "asks": quick asks that are planned, a line each
- * (Crag\Asks\AskLine)}.
+ * "aspects": what is checked, {"name", "levels"} each; none for Strata alone, "asks": quick asks that are planned, a
+ * line each (Crag\Asks\AskLine)}.
  */
 final readonly class PlanPrompt
 {
@@ -195,7 +195,8 @@ final readonly class PlanPrompt
     }
 
     /**
-     * What a teacher should mend before a class sees it: values that cannot be drawn, right answers that cannot be read.
+     * What a teacher should mend before a class sees it: values that cannot be drawn, right answers that cannot be
+     * read.
      *
      * @return list<string> sentences
      */

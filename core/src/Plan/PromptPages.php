@@ -113,7 +113,8 @@ final readonly class PromptPages
      * The operations that put it onto an empty canvas.
      *
      * @param  Closure(): string  $newId  makes operations' ids
-     * @param  bool  $apart  whether pieces go onto their own layer, for students, or stay with what is drawn around them
+     * @param  bool  $apart  whether pieces go onto their own layer, for students, or stay with what is drawn around
+     *      them
      * @return list<array{id: string, kind: string, layer: string, body: array<string, mixed>}> without their times
      */
     public function operations(Closure $newId, bool $apart): array

@@ -9,14 +9,16 @@ use Crag\Maths\Comparing\Outcome;
 /**
  * A set of rules, and nothing else: it compares answers as the core does, and looks up words among what was typed.
  *
- * - An answer that compares as right holds; one in another form, one that is not right, one that is not understood and one that is
+ * - An answer that compares as right holds; one in another form, one that is not right, one that is not understood and
+ * one that is
  *   not there are missing.
  * - A word to look for holds where it was typed, in any case, as a whole word or the beginning of one.
- * - A step to look for holds where at least half of its longer words were typed. Where nothing was typed at all, nothing is said of
+ * - A step to look for holds where at least half of its longer words were typed. Where nothing was typed at all,
+ * nothing is said of
  *   words and steps: ink is not read.
  * - Fewer than three strokes and nothing typed is not much.
- * The question to think about comes from the first that applies: a slip that was typed, an answer that is not right, a word that is
- * missing, and at last the prompt itself.
+ * The question to think about comes from the first that applies: a slip that was typed, an answer that is not right, a
+ * word that is missing, and at last the prompt itself.
  */
 final readonly class RuleReader implements Reader
 {

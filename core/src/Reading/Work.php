@@ -6,7 +6,10 @@ namespace Crag\Reading;
 
 use Crag\Prompt\LookFor;
 
-/** What a reader of work gets of one canvas. Ink itself is not among it: how much there is, and for how long it was drawn. */
+/**
+ * What a reader of work gets of one canvas. Ink itself is not among it: how much there is, and for how long it was
+ * drawn.
+ */
 final readonly class Work
 {
     /**

@@ -35,7 +35,10 @@ final class AxesSvg
             self::write($originX + 16, $top - 34, $axes->yLabel, 'start', 24);
     }
 
-    /** @return array{float, float, float, float} left, right, top and bottom of the grid: in the middle of the page where both scales are the same */
+    /**
+     * @return array{float, float, float, float} left, right, top and bottom of the grid: in the middle of the page
+     *      where both scales are the same
+     */
     private static function frame(Axes $axes): array
     {
         $width = Page::WIDTH - 2 * self::MARGIN;

@@ -19,7 +19,10 @@ use Crag\Canvas\Object\Words;
 use Crag\Prompt\Page;
 use LogicException;
 
-/** One object as SVG, in page units, where it stands before it is placed. resources/ts/canvas/drawing/draw.ts draws the same. */
+/**
+ * One object as SVG, in page units, where it stands before it is placed. resources/ts/canvas/drawing/draw.ts draws the
+ * same.
+ */
 final readonly class ObjectSvg
 {
     /** How much of what lies under a highlighter's line it lets through, and under a filled shape. */

@@ -6,7 +6,10 @@ namespace Crag\Render;
 
 use Crag\Prompt\Values\Formulas;
 
-/** Words with formulas between dollar signs, for where only letters can stand: ½ as 1/2, powers raised where they can be. */
+/**
+ * Words with formulas between dollar signs, for where only letters can stand: ½ as 1/2, powers raised where they can
+ * be.
+ */
 final class PlainMaths
 {
     private const SIGNS = [

@@ -10,8 +10,8 @@ use Crag\Prompt\Page;
 use Crag\Prompt\Question\Question;
 
 /**
- * A prompt on upright A4 with a line for the name, so that paper can stand in when devices fail: the words, each page of
- * what is drawn, and the questions with room to answer. Units are points (1/72 inch).
+ * A prompt on upright A4 with a line for the name, so that paper can stand in when devices fail: the words, each page
+ * of what is drawn, and the questions with room to answer. Units are points (1/72 inch).
  */
 final class PromptSheet
 {

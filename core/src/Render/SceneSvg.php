@@ -51,7 +51,9 @@ final class SceneSvg
         return self::page($drawing);
     }
 
-    /** The same, with each object's own form beside its drawing, so that nothing is lost when it is brought in again. */
+    /**
+     * The same, with each object's own form beside its drawing, so that nothing is lost when it is brought in again.
+     */
     public static function exchange(Scene $scene, Pictures $pictures, string $page = ''): string
     {
         return self::page(self::draw($scene, $pictures, $page, true));

@@ -9,9 +9,9 @@ use Crag\Prompt\Question\Question;
 use Throwable;
 
 /**
- * A class's answers, equal ones together: as {@see \Crag\Prompt\Question\Asked::isSame} compares them where the question is
- * the same for both. Where each student has other values, answers that are right stand together, and others when they are
- * written alike.
+ * A class's answers, equal ones together: as {@see \Crag\Prompt\Question\Asked::isSame} compares them where the
+ * question is the same for both. Where each student has other values, answers that are right stand together, and
+ * others when they are written alike.
  */
 final readonly class AnswerGroups
 {
@@ -24,11 +24,15 @@ final readonly class AnswerGroups
     }
 
     /**
-     * @param  iterable<array{string, Question, mixed}>  $answers  the seat, the question as this student has it, and the answer
+     * @param  iterable<array{string, Question, mixed}>  $answers  the seat, the question as this student has it, and
+     *      the answer
      */
     public static function among(iterable $answers): self
     {
-        /** @var array<string, list<array{question: Question, answer: mixed, outcome: ?Outcome, seats: non-empty-list<string>, written: non-empty-array<string, string>}>> $found */
+        /**
+         * @var array<string, list<array{question: Question, answer: mixed, outcome: ?Outcome, seats: non-empty-list<string>,
+         *      written: non-empty-array<string, string>}>> $found
+         */
         $found = [];
         $unreadable = [];
         foreach ($answers as [$seat, $question, $answer]) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Crag\Watch;
 
 /**
- * What a teacher wants to know of a canvas at a glance. Several can hold at once; they stand here in the order in which a
- * teacher wants to hear of them, and the frame of the tile says the first.
+ * What a teacher wants to know of a canvas at a glance. Several can hold at once; they stand here in the order in
+ * which a teacher wants to hear of them, and the frame of the tile says the first.
  */
 enum CanvasState: string
 {
@@ -62,7 +62,9 @@ enum CanvasState: string
         return array_map(self::from(...), $states === [] ? [$work->value] : $states);
     }
 
-    /** Whole minutes since the last stroke, as the word on a quiet tile counts them: none before they are worth a word. */
+    /**
+     * Whole minutes since the last stroke, as the word on a quiet tile counts them: none before they are worth a word.
+     */
     public static function quietMinutes(?int $lastStrokeMs, WatchSettings $settings, int $nowMs): int
     {
         $minutes = $lastStrokeMs === null ? 0 : max(0, intdiv($nowMs - $lastStrokeMs, self::MINUTE_MS));

@@ -8,7 +8,8 @@ use Random\Randomizer;
 
 /**
  * A fair random student. Everybody who is there comes round before anyone comes twice: the draw is among those who were
- * picked least often, and not the one who was picked last unless there is nobody else. Whoever is away keeps the own turn.
+ * picked least often, and not the one who was picked last unless there is nobody else. Whoever is away keeps the own
+ * turn.
  */
 final class Pick
 {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Watch;
 
-/** Something worth going to see. It points at a moment of work and never says what a student is. In the order of urgency. */
+/**
+ * Something worth going to see. It points at a moment of work and never says what a student is. In the order of
+ * urgency.
+ */
 enum Signal: string
 {
     /** It was sent with an answer that is not right. */

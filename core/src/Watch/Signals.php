@@ -10,10 +10,12 @@ use Crag\Maths\Comparing\Outcome;
  * Which canvases are worth a teacher's look at this moment, and why.
  *
  * - Sent with an answer that is not right: sent, and one of its answers compares as not right.
- * - Rubbing out: rubbed out, emptied or undid at least {@see WatchSettings::$rubOuts} times within {@see self::RUBBING_MS},
+ * - Rubbing out: rubbed out, emptied or undid at least {@see WatchSettings::$rubOuts} times within {@see
+ * self::RUBBING_MS},
  *   and was at work within that time.
  * - Longest without a stroke: of those who are here, have not sent and have had no stroke for
- *   {@see WatchSettings::$stillMinutes} (counted from when they could begin), the {@see self::MOST_STILL} who have been still longest.
+ *   {@see WatchSettings::$stillMinutes} (counted from when they could begin), the {@see self::MOST_STILL} who have
+ * been still longest.
  * - The same slip: at least {@see WatchSettings::$sameSlip} students gave the same answer, and it is not right.
  * - Far ahead: has sent while at most a quarter of those who are here have, and there are at least
  *   {@see self::LEAST_CLASS}; or is two prompts or more beyond the one at which the middle of the class is.

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Crag\Watch;
 
-/** What is known at one moment of one student's canvas for a prompt. Times are milliseconds since 1970, on one clock. */
+/**
+ * What is known at one moment of one student's canvas for a prompt. Times are milliseconds since 1970, on one clock.
+ */
 final readonly class Watched
 {
     /**

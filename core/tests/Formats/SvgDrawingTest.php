@@ -78,7 +78,8 @@ final class SvgDrawingTest extends TestCase
             array_map(static fn (float $n): float => round($n, 6), $lines[0][count($lines[0]) - 1]),
         );
         self::assertSame([[5.0, 5.0], [6.0, 6.0], [15.0, 15.0], [3.0, 15.0], [3.0, 4.0]], $lines[1]);
-        // The smooth curve's first control point mirrors the last one: 60 0. Half way along it: (50 + 3·60 + 3·80 + 90) / 8.
+        // The smooth curve's first control point mirrors the last one: 60 0. Half way along it: (50 + 3·60 + 3·80 + 90)
+        // / 8.
         self::assertEqualsWithDelta(70.0, $lines[0][12 + 6][0], 0.001);
     }
 

@@ -37,14 +37,20 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
-/** Whatever is typed, pasted or brought in: nothing but the declared exceptions comes of it. The seeds are fixed, so a failure comes again. */
+/**
+ * Whatever is typed, pasted or brought in: nothing but the declared exceptions comes of it. The seeds are fixed, so a
+ * failure comes again.
+ */
 final class AnyInputTest extends TestCase
 {
     private const SEEDS = 12;
 
     private const EACH = 150;
 
-    /** What has broken readers before: digits of other scripts, marks that combine, surrogates' neighbours, right-to-left marks, halves of UTF-8. */
+    /**
+     * What has broken readers before: digits of other scripts, marks that combine, surrogates' neighbours,
+     * right-to-left marks, halves of UTF-8.
+     */
     private const PARTS = [
         '0',
         '1',

@@ -15,7 +15,10 @@ use Deploy\DemoClass;
 use Deploy\Port;
 use Deploy\Problem;
 
-/** What a full canvas costs: folding its log, keeping its strokes, and drawing on it, panning and zooming it in a browser. */
+/**
+ * What a full canvas costs: folding its log, keeping its strokes, and drawing on it, panning and zooming it in a
+ * browser.
+ */
 final class BenchCanvas
 {
     private const OPERATIONS = 10_000;
@@ -52,7 +55,9 @@ final class BenchCanvas
         }
     }
 
-    /** @return list<array<string, mixed>> the log of a busy hour, each operation as it is stored: its body a JSON text */
+    /**
+     * @return list<array<string, mixed>> the log of a busy hour, each operation as it is stored: its body a JSON text
+     */
     private static function rows(): array
     {
         mt_srand(1);

@@ -20,10 +20,11 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * A class of simulated students draws while everything beneath it is broken, by a plan that a seed decides: workers and masters
- * of php-fpm, nginx, the queue and the whole of `crag` are killed, the disk fills, the database is locked, sockets are cut,
- * batches come twice and out of order. Afterwards every stroke that was acknowledged must be in the log once, under the
- * number that was told, and students' pages, a desk that was open all the time and the database must agree.
+ * A class of simulated students draws while everything beneath it is broken, by a plan that a seed decides: workers
+ * and masters of php-fpm, nginx, the queue and the whole of `crag` are killed, the disk fills, the database is locked,
+ * sockets are cut, batches come twice and out of order. Afterwards every stroke that was acknowledged must be in the
+ * log once, under the number that was told, and students' pages, a desk that was open all the time and the database
+ * must agree.
  */
 final class BenchFaults
 {
@@ -236,7 +237,10 @@ final class BenchFaults
      */
     private function compare(string $report): array
     {
-        /** @var list<array{canvas: string, made: int, acknowledged: list<array{string, int}>, refused: list<string>, seen: list<array{string, int}>}> $students */
+        /**
+         * @var list<array{canvas: string, made: int, acknowledged: list<array{string, int}>, refused: list<string>,
+         *      seen: list<array{string, int}>}> $students
+         */
         $students = json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR);
         $database = $this->database();
         $sum = [

@@ -11,9 +11,9 @@ use Deploy\DemoClass;
 use Deploy\Port;
 
 /**
- * The grid on canvases that are full already: how long from asking for the desk to the first frame in which every picture is
- * complete (opened several times, the middle one told), how many frames a second are painted while all of them draw, and what
- * the page holds then.
+ * The grid on canvases that are full already: how long from asking for the desk to the first frame in which every
+ * picture is complete (opened several times, the middle one told), how many frames a second are painted while all of
+ * them draw, and what the page holds then.
  */
 final readonly class BenchGrid
 {

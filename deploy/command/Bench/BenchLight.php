@@ -12,8 +12,8 @@ use Deploy\Port;
 use Deploy\Problem;
 
 /**
- * What a student's page sends and gets in a minute, with all data and with light data: the same strokes, the same lead ink
- * and the same picture handed out, every byte counted between the browser and the server.
+ * What a student's page sends and gets in a minute, with all data and with light data: the same strokes, the same lead
+ * ink and the same picture handed out, every byte counted between the browser and the server.
  */
 final class BenchLight
 {

@@ -13,7 +13,8 @@ use Deploy\Shell;
 
 /**
  * How long from the teacher's click to the change on each student's page, in milliseconds: pens down, a gathering and a
- * hand-out, each several times, while a simulated class works. Teacher and students run on this machine and read one clock.
+ * hand-out, each several times, while a simulated class works. Teacher and students run on this machine and read one
+ * clock.
  */
 final readonly class BenchReach
 {

@@ -11,7 +11,9 @@ use Deploy\Port;
 use Deploy\Problem;
 use Deploy\Shell;
 
-/** How long the record of a lesson takes as PDF, from the teacher's press until it can be taken, and how large it is. */
+/**
+ * How long the record of a lesson takes as PDF, from the teacher's press until it can be taken, and how large it is.
+ */
 final readonly class BenchRecord
 {
     public function __construct(private int $students, private int $prompts, private int $strokes)

@@ -10,8 +10,8 @@ use Deploy\DemoClass;
 use Deploy\Port;
 
 /**
- * A class that works calmly for a long time with the grid open: whether the page, the server's processes and the database
- * grow, and whether everything that was finished is stored. The start is taken after half a minute.
+ * A class that works calmly for a long time with the grid open: whether the page, the server's processes and the
+ * database grow, and whether everything that was finished is stored. The start is taken after half a minute.
  */
 final readonly class BenchSoak
 {

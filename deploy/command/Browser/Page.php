@@ -160,7 +160,8 @@ final class Page
 
     public function type(string $selector, string $text): self
     {
-        // As a hand does it, over what stands there and without leaving the field: a page may fill a field that nobody is in.
+        // As a hand does it, over what stands there and without leaving the field: a page may fill a field that nobody
+        // is in.
         $this->run('arguments[0].focus(); arguments[0].select()', $field = $this->seen($selector));
         $field->sendKeys($text);
 

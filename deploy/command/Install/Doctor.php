@@ -62,7 +62,8 @@ final class Doctor
     }
 
     /**
-     * Looks for anything that is left of a session or a student: rows, and files, the write-ahead log and the logs among them.
+     * Looks for anything that is left of a session or a student: rows, and files, the write-ahead log and the logs
+     * among them.
      *
      * @param  string  $name  of the student, to be looked for as well; empty for none
      */

@@ -17,9 +17,9 @@ use RecursiveIteratorIterator;
 use SplFileInfo;
 
 /**
- * Everything that is kept, in one file (tar, gzip), made while Crag runs: the database as it stands at one moment, pictures of
- * plans and sessions, records, the application's key. Nothing that is made anew by itself. What is written is read again and
- * compared before it counts as made.
+ * Everything that is kept, in one file (tar, gzip), made while Crag runs: the database as it stands at one moment,
+ * pictures of plans and sessions, records, the application's key. Nothing that is made anew by itself. What is written
+ * is read again and compared before it counts as made.
  */
 final class Backup
 {

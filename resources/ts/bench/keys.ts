@@ -18,7 +18,9 @@ const TOOLS: Record<string, ToolName> = {
 const STEP = 10;
 const FINE_STEP = 1;
 
-/** A canvas's keys: everything but drawing freehand. Each has a button too. On the desk plain letters are the room's. */
+/**
+ * A canvas's keys: everything but drawing freehand. Each has a button too. On the desk plain letters are the room's.
+ */
 export function listenToBenchKeys(bench: Workbench, tray: Tray): void {
     document.addEventListener(
         'keydown',

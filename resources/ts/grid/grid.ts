@@ -208,7 +208,9 @@ export class Grid {
         }
     }
 
-    /** Seats whose pages told that they were there and have stopped: a socket can hang long after its network has gone. */
+    /**
+     * Seats whose pages told that they were there and have stopped: a socket can hang long after its network has gone.
+     */
     get silent(): string[] {
         const now = performance.now();
         return [...this.heard].filter(([, at]) => now - at > SILENT_MS).map(([seat]) => seat);

@@ -26,8 +26,8 @@ const ORDERS: Record<string, (a: Tile, b: Tile) => number> = {
 };
 
 /**
- * In which order tiles stand, and which are shown. Both are as they were when the teacher asked for them: who comes to be
- * like what is filtered by joins at the end, who is so no longer stays in its place, and nothing jumps.
+ * In which order tiles stand, and which are shown. Both are as they were when the teacher asked for them: who comes to
+ * be like what is filtered by joins at the end, who is so no longer stays in its place, and nothing jumps.
  */
 export class Order {
     private shown: Tile[] = [];

@@ -346,7 +346,10 @@ export class Tile {
     }
 }
 
-/** Ink that comes in says more than what the server knew: whoever draws is here, and the first stroke is drawn before it is stored. */
+/**
+ * Ink that comes in says more than what the server knew: whoever draws is here, and the first stroke is drawn before it
+ * is stored.
+ */
 function drawn(states: string[]): string[] {
     const here = states
         .filter((state) => state !== 'away')

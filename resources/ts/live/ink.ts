@@ -38,7 +38,9 @@ function isPoint(value: unknown): boolean {
 const FULL = 240;
 const EACH_SECOND = 120;
 
-/** How much ink of each hand is taken: a pen sends 30 messages a second, and what floods is let go, whoever else draws. */
+/**
+ * How much ink of each hand is taken: a pen sends 30 messages a second, and what floods is let go, whoever else draws.
+ */
 export class Ration {
     private readonly left = new Map<string, { n: number; at: number }>();
 

@@ -110,7 +110,10 @@ export class Outbox {
         }
     }
 
-    /** The page goes away: what waits for a canvas goes out once more, as much as browsers let go then. It stays kept here too. */
+    /**
+     * The page goes away: what waits for a canvas goes out once more, as much as browsers let go then. It stays kept
+     * here too.
+     */
     leave(canvas: string): void {
         const some: Operation[] = [];
         let bytes = 0;

@@ -169,7 +169,10 @@ export class ShownFrame {
 /** A new picture is waited for no longer than this before its frame is shown. */
 const MOST_WAIT_MS = 1500;
 
-/** The frames of a showcase in their place: those that stay are kept, and the others change when the new ones can be seen. */
+/**
+ * The frames of a showcase in their place: those that stay are kept, and the others change when the new ones can be
+ * seen.
+ */
 export class ShownFrames {
     private frames: ShownFrame[] = [];
     private id = '';
@@ -222,7 +225,10 @@ export class ShownFrames {
     }
 }
 
-/** Between a picture that did not come and asking for it again: the page may have heard of it before the server answers for it. */
+/**
+ * Between a picture that did not come and asking for it again: the page may have heard of it before the server answers
+ * for it.
+ */
 const AGAIN_MS = 600;
 
 /** The picture that is there stays until the next one is. */

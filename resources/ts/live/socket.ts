@@ -17,8 +17,8 @@ const LONGEST_WAIT_MS = 8000;
 const OPENING_MS = 6000;
 
 /**
- * The page's socket for what the server tells; browsers cannot publish on its channels. It opens again by itself; while there is none, the page asks every two seconds instead, and
- * says so.
+ * The page's socket for what the server tells; browsers cannot publish on its channels. It opens again by itself;
+ * while there is none, the page asks every two seconds instead, and says so.
  */
 export class Socket {
     private socket: WebSocket | null = null;

@@ -65,7 +65,10 @@ const UNSEEN_MS = 3000;
 const SMALL_SCREEN_MS = 1500;
 
 const page = pageData<Page>();
-/** Where the students are, what the teacher looks at, whose messages are open, and whether work is hidden until it is revealed. */
+/**
+ * Where the students are, what the teacher looks at, whose messages are open, and whether work is hidden until it is
+ * revealed.
+ */
 const at = { current: page.prompt, looking: page.prompt, talked: '', isCovered: false };
 /** How many have started, as the rail says it. */
 let started = 0;
@@ -274,7 +277,10 @@ const leading = new InkLine({
 let isLookedAt = true;
 let unseen = 0;
 
-/** A page in the background draws nothing: it leaves the ink that it would pile up, and has the finished strokes when it comes back. */
+/**
+ * A page in the background draws nothing: it leaves the ink that it would pile up, and has the finished strokes when it
+ * comes back.
+ */
 function followLook(): void {
     window.clearTimeout(unseen);
     const isVisible = document.visibilityState === 'visible';

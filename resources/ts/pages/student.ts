@@ -213,7 +213,10 @@ element('#unfold').addEventListener('click', () => {
     element('#unfold').setAttribute('aria-expanded', String(open));
 });
 
-/** The desk hears that this page is there, and which page of its canvas it shows; a socket can hang long after its network has gone. */
+/**
+ * The desk hears that this page is there, and which page of its canvas it shows; a socket can hang long after its
+ * network has gone.
+ */
 function beat(isThere: 0 | 1): void {
     const message: WetInk = {
         k: page.ink,

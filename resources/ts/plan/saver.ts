@@ -37,8 +37,9 @@ interface Settings {
 }
 
 /**
- * Saves field by field, each with what it was before, one after the other, until the server has all of it. What the server
- * refuses stays here as it was typed, over a reload too, until it is mended or given up; of a list, the good lines are saved.
+ * Saves field by field, each with what it was before, one after the other, until the server has all of it. What the
+ * server refuses stays here as it was typed, over a reload too, until it is mended or given up; of a list, the good
+ * lines are saved.
  */
 export class Saver {
     private readonly waiting = new Map<string, Change>();

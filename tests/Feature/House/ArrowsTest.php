@@ -12,7 +12,10 @@ final class ArrowsTest extends TestCase
 {
     private const ROOT = __DIR__.'/../../../';
 
-    /** @return iterable<string, array{string, list<string>}> a folder, and the beginnings of names that nothing in it may use */
+    /**
+     * @return iterable<string, array{string, list<string>}> a folder, and the beginnings of names that nothing in it
+     *      may use
+     */
     public static function forbidden(): iterable
     {
         yield 'the core knows no framework and no application' => [

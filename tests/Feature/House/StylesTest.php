@@ -7,8 +7,8 @@ namespace Tests\Feature\House;
 use PHPUnit\Framework\TestCase;
 
 /**
- * A class name means one thing: a name that two parts of the interface use, or that Bootstrap has, brings the looks of one to
- * the other. Names that are joined from parts cannot be looked for, so none are.
+ * A class name means one thing: a name that two parts of the interface use, or that Bootstrap has, brings the looks of
+ * one to the other. Names that are joined from parts cannot be looked for, so none are.
  */
 final class StylesTest extends TestCase
 {
@@ -56,7 +56,8 @@ final class StylesTest extends TestCase
         }
         foreach (self::files('resources/views', 'php') as $file => $text) {
             foreach (self::names($text, '/class="[^"]*?([\w-]+-\{\{[^"]*)"/') as $name) {
-                // The size of a sample of letters, and what the class screen shows: each list is short and beside its styles.
+                // The size of a sample of letters, and what the class screen shows: each list is short and beside its
+                // styles.
                 if (preg_match('/^(?:size-sample|shown)-\{\{/', $name) !== 1) {
                     $joined[] = basename($file).": {$name}";
                 }

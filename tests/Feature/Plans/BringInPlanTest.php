@@ -462,7 +462,9 @@ final class BringInPlanTest extends CragTestCase
         return array_values($this->plan->refresh()->present()->pluck('words')->all());
     }
 
-    /** @param  list<int>  $pages  how many pages with a picture each prompt has; a prompt without one counts as 1 too */
+    /**
+     * @param  list<int>  $pages  how many pages with a picture each prompt has; a prompt without one counts as 1 too
+     */
     private function assertPictures(array $pages): void
     {
         $all = $this->plan->refresh()->present()->map(fn ($prompt) => app(TakesDrawing::class)->of($prompt)->pages);

@@ -24,7 +24,9 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Tests\Support\CragTestCase;
 
-/** A session begins with what a plan holds, each student with numbers of the own, and answers are taken and compared. */
+/**
+ * A session begins with what a plan holds, each student with numbers of the own, and answers are taken and compared.
+ */
 final class SessionFromPlanTest extends CragTestCase
 {
     private Plan $plan;

@@ -11,7 +11,8 @@ use Crag\Canvas\Operation\Cut;
 final readonly class EarlierOperation
 {
     /**
-     * @param  array<string, string>  $types  the types of what it put on the page, by what follows its own id in theirs:
+     * @param  array<string, string>  $types  the types of what it put on the page, by what follows its own id in
+     *      theirs:
      *                                        "" for a single object, ".0", ".1" … for several
      */
     public function __construct(

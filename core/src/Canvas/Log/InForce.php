@@ -9,8 +9,8 @@ use Crag\Canvas\Operation\Reinstate;
 use Crag\Canvas\Operation\Withdraw;
 
 /**
- * Which operations of a log are in force. Read from its end, so that what is put away by giving back an earlier state has
- * no say in anything: neither its strokes count nor its undoing.
+ * Which operations of a log are in force. Read from its end, so that what is put away by giving back an earlier state
+ * has no say in anything: neither its strokes count nor its undoing.
  */
 final readonly class InForce
 {
@@ -57,7 +57,10 @@ final readonly class InForce
         return new self(array_reverse($kept), array_fill_keys(array_keys(array_filter($isWithdrawn)), true));
     }
 
-    /** @return ?string the id of the operation before the last one that empties and holds; null where there is nothing before such a one */
+    /**
+     * @return ?string the id of the operation before the last one that empties and holds; null where there is nothing
+     *      before such a one
+     */
     public function beforeEmptied(): ?string
     {
         for ($i = count($this->kept) - 1; $i > 0; $i--) {

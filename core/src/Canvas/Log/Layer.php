@@ -13,7 +13,10 @@ enum Layer: string
     case Pieces = 'pieces';
     /** What a teacher writes on a student's canvas for the student to see. */
     case Coach = 'coach';
-    /** What a teacher writes over a canvas for teachers alone. It has a log of its own, which no student's page is ever sent. */
+    /**
+     * What a teacher writes over a canvas for teachers alone. It has a log of its own, which no student's page is ever
+     * sent.
+     */
     case Private = 'private';
 
     public function mayBeWrittenBy(Author $author): bool

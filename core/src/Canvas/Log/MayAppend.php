@@ -148,7 +148,9 @@ final readonly class MayAppend
         }
     }
 
-    /** Lead and pieces are both the teacher's. Coach ink stands apart: undoing it never takes back what was handed out. */
+    /**
+     * Lead and pieces are both the teacher's. Coach ink stands apart: undoing it never takes back what was handed out.
+     */
     private function teachersOwn(Operation $operation, EarlierOperation $target): bool
     {
         return $operation->author->seat === null &&

@@ -61,7 +61,9 @@ final readonly class Operation
         );
     }
 
-    /** @return ?string the id of the page that it names, "" for the first; null where it names objects or no page at all */
+    /**
+     * @return ?string the id of the page that it names, "" for the first; null where it names objects or no page at all
+     */
     public function page(): ?string
     {
         $effect = $this->effect;

@@ -21,7 +21,9 @@ enum OperationKind: string
     case Withdraw = 'withdraw';
     case Reinstate = 'reinstate';
 
-    /** Whether undo can take it back. What was handed out is not an author's to undo; an answer is changed by answering. */
+    /**
+     * Whether undo can take it back. What was handed out is not an author's to undo; an answer is changed by answering.
+     */
     public function isUndoable(): bool
     {
         return match ($this) {

@@ -20,7 +20,8 @@ final readonly class Replay
 
     /**
      * @param  list<array{from: int, to: int}>  $steps  milliseconds since the replay began, one for each operation
-     * @param  list<int>  $rubbedOut  the moments at which something went: rubbed out, removed, emptied, undone or given back
+     * @param  list<int>  $rubbedOut  the moments at which something went: rubbed out, removed, emptied, undone or
+     *      given back
      */
     private function __construct(public array $steps, public array $rubbedOut)
     {

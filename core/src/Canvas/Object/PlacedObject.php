@@ -36,7 +36,10 @@ final class PlacedObject
         );
     }
 
-    /** A student moves the student's own and the pieces that are there to be moved; what is locked stays for everybody but the teacher. */
+    /**
+     * A student moves the student's own and the pieces that are there to be moved; what is locked stays for everybody
+     * but the teacher.
+     */
     public function mayBeTouchedBy(Author $author): bool
     {
         if ($author->seat === null) {

@@ -14,7 +14,10 @@ use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Tray\Tool;
 
-/** Empties its own layer on one page, pictures and copied pieces kept or not. What was handed out and what others wrote stay. */
+/**
+ * Empties its own layer on one page, pictures and copied pieces kept or not. What was handed out and what others wrote
+ * stay.
+ */
 final readonly class Clear implements Effect
 {
     private function __construct(private bool $inkOnly, public string $page)

@@ -9,8 +9,8 @@ use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
 
 /**
- * A teacher gives a canvas back as it was just after an operation: what came between counts as not made, whoever made it.
- * Withdrawing it brings all of that back. Read by {@see \Crag\Canvas\Log\InForce} before anything is applied.
+ * A teacher gives a canvas back as it was just after an operation: what came between counts as not made, whoever made
+ * it. Withdrawing it brings all of that back. Read by {@see \Crag\Canvas\Log\InForce} before anything is applied.
  */
 final readonly class GiveBack implements Effect
 {

@@ -8,7 +8,9 @@ use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
 
-/** Redo: the operation that it names counts again. Read by {@see \Crag\Canvas\Scene::fold} before anything is applied. */
+/**
+ * Redo: the operation that it names counts again. Read by {@see \Crag\Canvas\Scene::fold} before anything is applied.
+ */
 final readonly class Reinstate implements Effect
 {
     public function __construct(public string $target)

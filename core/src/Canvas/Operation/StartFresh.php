@@ -8,7 +8,9 @@ use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
 
-/** A teacher empties a canvas, whoever made what is on it: one blank page is left. Withdrawing it gives all of it back. */
+/**
+ * A teacher empties a canvas, whoever made what is on it: one blank page is left. Withdrawing it gives all of it back.
+ */
 final readonly class StartFresh implements Effect
 {
     public function kind(): OperationKind

@@ -8,7 +8,10 @@ use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\SceneDraft;
 
-/** Undo: the operation that it names counts as not made, until it is reinstated. Read by {@see \Crag\Canvas\Scene::fold} before anything is applied. */
+/**
+ * Undo: the operation that it names counts as not made, until it is reinstated. Read by {@see \Crag\Canvas\Scene::fold}
+ * before anything is applied.
+ */
 final readonly class Withdraw implements Effect
 {
     public function __construct(public string $target)

@@ -9,7 +9,9 @@ use Crag\Maths\Algebra\Quantity;
 use Crag\Maths\Algebra\Value;
 use Crag\Maths\Parsing\UnreadableMaths;
 
-/** How far from the right number an answer may lie and still be right: not at all, so much, or so many per cent of it. */
+/**
+ * How far from the right number an answer may lie and still be right: not at all, so much, or so many per cent of it.
+ */
 final readonly class Tolerance
 {
     private function __construct(public string $kind, private BigRational $most, private string $written)

@@ -91,7 +91,8 @@ final class Lexer
 
     /** By what it makes of them. */
     private const PATTERNS = [
-        // Groups of three after a comma or a narrow space; otherwise, and always after a leading zero, a comma is a decimal point.
+        // Groups of three after a comma or a narrow space; otherwise, and always after a leading zero, a comma is a
+        // decimal point.
         'grouped' => '[1-9]\d{0,2}(?:[,\x{A0}\x{2009}\x{202F}]\d{3})+(?!\d)(?:\.\d+)?',
         'spaced' => '[1-9]\d{0,2}(?: \d{3})+(?![\d\/ ]*\/)(?!\d)(?:\.\d+)?',
         'number' => '\d+(?:[.,]\d+)?|[.]\d+',

@@ -9,8 +9,9 @@ use Crag\Json\UnreadableFields;
 use Crag\Prompt\Values\Range;
 
 /**
- * Two axes that cross: for each its range, the step from one gridline to the next, and a label at its end. With the same
- * scale both ways a circle is round and a slope of 1 is half a right angle; without it, each axis is as long as the page allows.
+ * Two axes that cross: for each its range, the step from one gridline to the next, and a label at its end. With the
+ * same scale both ways a circle is round and a slope of 1 is half a right angle; without it, each axis is as long as
+ * the page allows.
  */
 final readonly class Axes
 {

@@ -11,8 +11,8 @@ use Crag\Prompt\Values\Range;
 /**
  * What lies fixed under all ink of a page: a ruling, or a picture of the session's.
  *
- * JSON form: {"kind": …} and, by kind, "size" (small, middle, large), "asset" (a picture's id), the fields of {@see Axes},
- * or those of {@see Range} and "parts" (into how many equal parts a number line's steps are cut).
+ * JSON form: {"kind": …} and, by kind, "size" (small, middle, large), "asset" (a picture's id), the fields of {@see
+ * Axes}, or those of {@see Range} and "parts" (into how many equal parts a number line's steps are cut).
  */
 final readonly class Backdrop
 {

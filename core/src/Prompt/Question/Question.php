@@ -69,8 +69,8 @@ final readonly class Question
     }
 
     /**
-     * Null where there is no right and wrong, or the right answer itself cannot be read. Nothing is thrown: whatever one
-     * answer does to the comparison, the others' are still compared.
+     * Null where there is no right and wrong, or the right answer itself cannot be read. Nothing is thrown: whatever
+     * one answer does to the comparison, the others' are still compared.
      */
     public function compare(mixed $answer): ?Verdict
     {

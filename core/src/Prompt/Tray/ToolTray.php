@@ -7,7 +7,10 @@ namespace Crag\Prompt\Tray;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 
-/** The tools that students have for a session or a prompt. Pictures and further pages can be taken out of any of the trays. */
+/**
+ * The tools that students have for a session or a prompt. Pictures and further pages can be taken out of any of the
+ * trays.
+ */
 final readonly class ToolTray
 {
     /** @param  list<Tool>  $tools in the order of {@see Tool} */

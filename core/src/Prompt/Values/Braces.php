@@ -28,7 +28,10 @@ final class Braces
         return $found;
     }
 
-    /** @param  callable(string, bool): ?string  $with  what to put for what stands in braces, inside LaTeX or not; null to leave it */
+    /**
+     * @param  callable(string, bool): ?string  $with  what to put for what stands in braces, inside LaTeX or not; null
+     *      to leave it
+     */
     public static function replace(string $text, callable $with): string
     {
         $result = '';

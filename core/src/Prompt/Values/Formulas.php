@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Crag\Prompt\Values;
 
 /**
- * Finds formulas in a text. One begins with a dollar sign before something that is no space and ends with the next dollar
- * sign, which must come right after something that is no space and not before a digit: so "$5 and then $6" are prices. A
- * backslash before a dollar sign makes it a plain one. resources/ts/questions/words.ts parts texts the same.
+ * Finds formulas in a text. One begins with a dollar sign before something that is no space and ends with the next
+ * dollar sign, which must come right after something that is no space and not before a digit: so "$5 and then $6" are
+ * prices. A backslash before a dollar sign makes it a plain one. resources/ts/questions/words.ts parts texts the same.
  */
 final class Formulas
 {

@@ -14,9 +14,9 @@ use Random\Randomizer;
 
 /**
  * The values that a prompt holds in braces, drawn for each student: {a: 2..9}, {b: 3, 5, 7}, {c: 0..1 step 0.25}, with
- * conditions after a semicolon, {b: 2..9; b ≠ a}, and results, {d = a*b}. After a semicolon values can be drawn that are
- * not shown there: {c = a*x + b; x: 1..9}. A name is one letter. Braces without a colon
- * or an equals sign show what they are worth: {a}, {a*b + 1}. The whole grammar is in docs/formats.md.
+ * conditions after a semicolon, {b: 2..9; b ≠ a}, and results, {d = a*b}. After a semicolon values can be drawn that
+ * are not shown there: {c = a*x + b; x: 1..9}. A name is one letter. Braces without a colon or an equals sign show
+ * what they are worth: {a}, {a*b + 1}. The whole grammar is in docs/formats.md.
  */
 final class Values
 {
@@ -35,13 +35,17 @@ final class Values
 
     private const CONDITION = '/^(?<one>.+?)(?<sign>≠|!=|<>|≤|<=|≥|>=|<|>|=)(?<two>.+)$/us';
 
-    /** @var array<string, array{list<array<string, Value>>, Generator<int, array<string, Value>>}> by seed: what was drawn, and where more come from */
+    /**
+     * @var array<string, array{list<array<string, Value>>, Generator<int, array<string, Value>>}> by seed: what was
+     *      drawn, and where more come from
+     */
     private array $drawn = [];
 
     /**
      * @param  array<string, list<Value>>  $choices  by name
      * @param  array<string, array{string, Node}>  $results  by name: as written, and read
-     * @param  list<array{string, Node, string, Node}>  $conditions  as written; two expressions and the sign between them
+     * @param  list<array{string, Node, string, Node}>  $conditions  as written; two expressions and the sign between
+     *      them
      */
     private function __construct(
         private readonly array $choices,
@@ -130,7 +134,10 @@ final class Values
         return new Draw($draws[$n % max(1, count($draws))] ?? throw InvalidValues::nothingFits());
     }
 
-    /** @return Generator<int, array<string, Value>> every draw that keeps to the conditions, each once, in the seed's order */
+    /**
+     * @return Generator<int, array<string, Value>> every draw that keeps to the conditions, each once, in the seed's
+     *      order
+     */
     private function allowed(string $seed): Generator
     {
         foreach ($this->combinations(new Randomizer(new Xoshiro256StarStar(hash('sha256', $seed, true)))) as $values) {

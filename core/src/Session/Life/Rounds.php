@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Crag\Session\Life;
 
 /**
- * What ends and forgets by itself goes by the clock, which may be wrong: a machine's battery, a wrong date, days without power.
- * After a gap between two rounds nothing ends for a while, and nothing is forgotten for hours: long enough for somebody to notice.
+ * What ends and forgets by itself goes by the clock, which may be wrong: a machine's battery, a wrong date, days
+ * without power. After a gap between two rounds nothing ends for a while, and nothing is forgotten for hours: long
+ * enough for somebody to notice.
  */
 final readonly class Rounds
 {

@@ -16,7 +16,10 @@ final readonly class MayDraw
     /** For the stroke that was under way, whatever a device's clock says. */
     public const ON_THE_WAY_MS = 3_000;
 
-    /** @param  array<string, int>  $since  since when drawing is stopped, by the {@see Refusal}'s value; milliseconds since 1970 */
+    /**
+     * @param  array<string, int>  $since  since when drawing is stopped, by the {@see Refusal}'s value; milliseconds
+     *      since 1970
+     */
     private function __construct(private array $since)
     {
     }

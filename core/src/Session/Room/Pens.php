@@ -58,7 +58,10 @@ final readonly class Pens
         return $this->downSinceMs !== null;
     }
 
-    /** Those for one student, those for everybody, and those that a timer brings: what holds is whatever is down the longest. */
+    /**
+     * Those for one student, those for everybody, and those that a timer brings: what holds is whatever is down the
+     * longest.
+     */
     public static function inForce(self ...$pens): self
     {
         $down = array_filter($pens, static fn (self $one): bool => $one->isDown());

@@ -7,7 +7,9 @@ namespace Crag\Session\Room;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 
-/** Time that runs down on every page, on the server's clock: pages that come late or have a wrong clock show the same. */
+/**
+ * Time that runs down on every page, on the server's clock: pages that come late or have a wrong clock show the same.
+ */
 final readonly class Timer
 {
     public const LONGEST_MS = 4 * 3_600_000;

@@ -15,7 +15,10 @@ final class Rules
 
     private const RUNS_IT = [Role::Colleague];
 
-    /** @return array{list<Role>, list<Condition>} who may do it at all, and what must hold then; the first that does not is told */
+    /**
+     * @return array{list<Role>, list<Condition>} who may do it at all, and what must hold then; the first that does not
+     *      is told
+     */
     public static function of(Deed $deed): array
     {
         return match ($deed) {

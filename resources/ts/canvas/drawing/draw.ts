@@ -128,7 +128,9 @@ function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke, thinnest:
     }
 }
 
-/** As a tile shows it: at a tenth of the size nobody sees how the width changes along it, and a class has many strokes. */
+/**
+ * As a tile shows it: at a tenth of the size nobody sees how the width changes along it, and a class has many strokes.
+ */
 function drawCoarse(context: CanvasRenderingContext2D, stroke: Stroke, thinnest: number): void {
     let run = coarse.get(stroke);
     if (run === undefined) {
@@ -243,7 +245,10 @@ class StrokePieces {
         return runs;
     }
 
-    /** Draws what came since the first `from` samples were drawn, up to the middle before the last one: the line's end is not known yet. */
+    /**
+     * Draws what came since the first `from` samples were drawn, up to the middle before the last one: the line's end
+     * is not known yet.
+     */
     grow(context: CanvasRenderingContext2D, samples: Sample[], from: number, thinnest: number): void {
         prepare(context, this.colour);
         for (let i = Math.max(0, from - 1); i + 1 < samples.length; i++) {

@@ -120,7 +120,10 @@ export class View {
         this.drawAll();
     }
 
-    /** Where somebody else points, in units, until nothing is heard of it for a while; null, or off the page, for nowhere. */
+    /**
+     * Where somebody else points, in units, until nothing is heard of it for a while; null, or off the page, for
+     * nowhere.
+     */
     pointAt(at: { x: number; y: number; page: string; name: string } | null): void {
         this.pointed = at === null || at.x < 0 || at.y < 0 ? null : at;
         this.placePointer();
@@ -148,7 +151,8 @@ export class View {
     /**
      * Fits the surfaces to the frame. A page that was seen whole is seen whole again.
      *
-     * @param size the frame's width and height in CSS pixels, where they are known: measuring each of a hundred frames after
+     * @param size the frame's width and height in CSS pixels, where they are known: measuring each of a hundred frames
+     *      after
      * changing the one before makes the browser lay the whole page out a hundred times
      */
     fit(size?: [number, number]): void {
@@ -499,7 +503,9 @@ export class View {
         });
     }
 
-    /** What comes over the socket was checked by nobody: what cannot be drawn is let go, and the rest of the page stays. */
+    /**
+     * What comes over the socket was checked by nobody: what cannot be drawn is let go, and the rest of the page stays.
+     */
     private drawUnchecked(id: string, placed: Placed): void {
         this.wet.save();
         try {
@@ -510,7 +516,9 @@ export class View {
         this.wet.restore();
     }
 
-    /** The camera has moved: drawn anew at once where that is quick; else the picture is moved, and drawn when it rests. */
+    /**
+     * The camera has moved: drawn anew at once where that is quick; else the picture is moved, and drawn when it rests.
+     */
     private look(camera: Camera): void {
         this.camera = camera;
         if (this.drawingTook <= QUICK_MS) {

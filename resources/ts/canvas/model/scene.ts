@@ -48,7 +48,10 @@ export function readScene({ pages, objects, answers }: KeptScene): Scene {
     };
 }
 
-/** A student moves the own and the pieces that are there to be moved; what is locked stays for everybody but the teacher. */
+/**
+ * A student moves the own and the pieces that are there to be moved; what is locked stays for everybody but the
+ * teacher.
+ */
 export function mayTouch(placed: Placed, teacher: boolean): boolean {
     const { object, layer } = placed;
     const still = layer === 'pieces' && object.type === 'piece' && (object.locked || object.stack);
@@ -56,8 +59,8 @@ export function mayTouch(placed: Placed, teacher: boolean): boolean {
 }
 
 /**
- * What an operation does to a scene, as core/src/Canvas/Operation says it. Undo, redo and giving back are not applied but
- * counted beforehand, by fold.
+ * What an operation does to a scene, as core/src/Canvas/Operation says it. Undo, redo and giving back are not applied
+ * but counted beforehand, by fold.
  */
 export function apply(scene: Scene, operation: Operation): void {
     const { id, kind, layer, body } = operation;
@@ -216,8 +219,8 @@ interface InForce {
 }
 
 /**
- * Which operations of a log are in force, as core/src/Canvas/Log/InForce.php says it: read from the end, so that what is put
- * away by giving back an earlier state has no say. Null when a log that is not whole refers to something older.
+ * Which operations of a log are in force, as core/src/Canvas/Log/InForce.php says it: read from the end, so that what
+ * is put away by giving back an earlier state has no say. Null when a log that is not whole refers to something older.
  */
 function inForce(log: Iterable<Operation>, isWhole: boolean): InForce | null {
     const operations: Operation[] = [];
@@ -253,8 +256,8 @@ function inForce(log: Iterable<Operation>, isWhole: boolean): InForce | null {
 }
 
 /**
- * A log folded, as core/src/Canvas/Scene.php folds it: the same operations in the same order give the same scene. On top
- * of a scene that was folded before; null when something older than that is taken back, reinstated or given back.
+ * A log folded, as core/src/Canvas/Scene.php folds it: the same operations in the same order give the same scene. On
+ * top of a scene that was folded before; null when something older than that is taken back, reinstated or given back.
  */
 export function fold(log: Iterable<Operation>, base?: Scene): Scene | null {
     const found = inForce(log, base === undefined);

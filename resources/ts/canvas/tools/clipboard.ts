@@ -3,7 +3,9 @@ import { newId, type Placing } from '../model/objects';
 const KEY = 'crag-copied';
 const MARK = 'crag:';
 
-/** What was copied, for this tab and every other one of this device; a little is also given to the system's clipboard. */
+/**
+ * What was copied, for this tab and every other one of this device; a little is also given to the system's clipboard.
+ */
 export function keepCopy(placings: Placing[], event: ClipboardEvent | null): void {
     const text = JSON.stringify(placings);
     try {

@@ -51,9 +51,9 @@ export interface Works {
 }
 
 /**
- * Who draws, and who moves the page. One pointer works the tool; two fingers pan and zoom. Once a stylus has been seen, it
- * works the tool and fingers move the page, what is chosen and pieces, unless "Fingers draw" is on. While the stylus is at
- * the page, and a moment after, touches do nothing at all: they are the hand that rests there.
+ * Who draws, and who moves the page. One pointer works the tool; two fingers pan and zoom. Once a stylus has been
+ * seen, it works the tool and fingers move the page, what is chosen and pieces, unless "Fingers draw" is on. While the
+ * stylus is at the page, and a moment after, touches do nothing at all: they are the hand that rests there.
  */
 export function listenToGestures(surface: HTMLElement, view: View, works: Works): Hand {
     const fingers = new Map<number, { x: number; y: number }>();

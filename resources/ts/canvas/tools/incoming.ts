@@ -7,7 +7,9 @@ import { wrap } from '../drawing/words';
 
 const LONGEST_PASTE = 1500;
 
-/** What comes onto a page from elsewhere: copies, pasted words, pictures and drawings from files, a drop or a camera. */
+/**
+ * What comes onto a page from elsewhere: copies, pasted words, pictures and drawings from files, a drop or a camera.
+ */
 export class Incoming {
     constructor(
         private readonly bench: Workbench,

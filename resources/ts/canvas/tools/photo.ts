@@ -20,7 +20,9 @@ export class PhotoWindow {
         return navigator.mediaDevices?.getUserMedia !== undefined && !matchMedia('(pointer: coarse)').matches;
     }
 
-    /** Resolves to the picture, or to null when none was taken. Rejects when there is no camera, or it may not be used. */
+    /**
+     * Resolves to the picture, or to null when none was taken. Rejects when there is no camera, or it may not be used.
+     */
     async take(): Promise<Blob | null> {
         this.stream = await navigator.mediaDevices.getUserMedia({
             video: { width: { ideal: 1920 }, facingMode: 'environment' },

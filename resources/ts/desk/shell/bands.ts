@@ -4,8 +4,8 @@ import { element } from '../../page';
 const WAIT_MS = 120;
 
 /**
- * The parts of the desk that the server writes: asked for again, together, a moment after something has changed. What the
- * teacher has ticked or opened in them meanwhile stays.
+ * The parts of the desk that the server writes: asked for again, together, a moment after something has changed. What
+ * the teacher has ticked or opened in them meanwhile stays.
  */
 export class Bands {
     private timer = 0;

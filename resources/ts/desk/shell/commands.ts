@@ -45,8 +45,8 @@ export class Notice {
 }
 
 /**
- * Buttons and forms that say in the page what they do: `data-post` is where to, `data-body` what; a form sends its fields.
- * What the answer says is said, with a way back where there is one.
+ * Buttons and forms that say in the page what they do: `data-post` is where to, `data-body` what; a form sends its
+ * fields. What the answer says is said, with a way back where there is one.
  */
 export class Commands {
     private last: Promise<boolean> = Promise.resolve(true);
@@ -68,7 +68,8 @@ export class Commands {
                 void this.submit(form);
             }
         });
-        // Settings hold as soon as they are changed. What was changed is sent, and nothing that the form remembers beside it.
+        // Settings hold as soon as they are changed. What was changed is sent, and nothing that the form remembers
+        // beside it.
         document.addEventListener('change', (event) => {
             const field = event.target as HTMLInputElement;
             const form = field.closest<HTMLFormElement>('form[data-live]');
@@ -141,7 +142,10 @@ export class Commands {
     }
 }
 
-/** A form's fields as JSON: ticks are true or false, names that end in [] are lists, `group.name` stands in a group. With `only`, the fields of one name. */
+/**
+ * A form's fields as JSON: ticks are true or false, names that end in [] are lists, `group.name` stands in a group.
+ * With `only`, the fields of one name.
+ */
 export function fieldsOf(form: HTMLFormElement, only?: string): Record<string, unknown> {
     const whole: Record<string, unknown> = {};
     for (const field of form.elements) {

@@ -33,11 +33,17 @@ interface Parts {
     sayStates(): void;
 }
 
-/** What lies over the grid: the close-up, two canvases beside each other, the lead canvas, the drawer; one way in and out of each. */
+/**
+ * What lies over the grid: the close-up, two canvases beside each other, the lead canvas, the drawer; one way in and
+ * out of each.
+ */
 export class Overlays {
     constructor(private readonly parts: Parts) {}
 
-    /** The canvases that a key or a button means: the one in the close-up, those that are chosen, or the one that has the focus. */
+    /**
+     * The canvases that a key or a button means: the one in the close-up, those that are chosen, or the one that has
+     * the focus.
+     */
     get meant(): Tile[] {
         const { closeUp, chosen, grid } = this.parts;
         if (closeUp.shown !== null) {

@@ -24,8 +24,8 @@ const WIDTH = 1600;
 const HEIGHT = 1000;
 
 /**
- * The teacher talks about what is shown: draws over it and points, for everybody who sees it; makes a part of it larger;
- * plays its replay. What is drawn is a log of its own, and never on the student's canvas.
+ * The teacher talks about what is shown: draws over it and points, for everybody who sees it; makes a part of it
+ * larger; plays its replay. What is drawn is a log of its own, and never on the student's canvas.
  */
 export class Talking {
     private readonly root = element('#talking');

@@ -45,8 +45,8 @@ interface CloseAnswer {
 export type Mode = 'look' | 'coach' | 'private';
 
 /**
- * One canvas as large as the page allows, as live as its tile. It is looked at, coached, or has private notes written over
- * it: the bench draws on one of the two logs, and the other lies over or under it on a sheet.
+ * One canvas as large as the page allows, as live as its tile. It is looked at, coached, or has private notes written
+ * over it: the bench draws on one of the two logs, and the other lies over or under it on a sheet.
  */
 export class CloseUp {
     private readonly root = element('#closeup');

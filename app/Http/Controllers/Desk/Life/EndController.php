@@ -140,7 +140,10 @@ final class EndController
         return response()->download($record->path(), "{$this->name($session)}.{$kind}", ['Content-Type' => $mime]);
     }
 
-    /** The results: as CSV a row for each seat and prompt; as a spreadsheet rows, matrix, answers and quick asks, each on a sheet. */
+    /**
+     * The results: as CSV a row for each seat and prompt; as a spreadsheet rows, matrix, answers and quick asks, each
+     * on a sheet.
+     */
     public function sheet(Request $request, LiveSession $session, string $sheet): Response
     {
         $results = Results::of($session, $request->query('names') === 'stone');

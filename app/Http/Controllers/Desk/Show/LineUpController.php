@@ -64,7 +64,10 @@ final class LineUpController
         return response()->json([]);
     }
 
-    /** One beside what is shown; shown already, it goes. What is shown is known here, and not from a page that may be behind. */
+    /**
+     * One beside what is shown; shown already, it goes. What is shown is known here, and not from a page that may be
+     * behind.
+     */
     public function showBeside(LiveSession $session, LineupEntry $entry): JsonResponse
     {
         abort_unless($entry->live_session_id === $session->id, 404);

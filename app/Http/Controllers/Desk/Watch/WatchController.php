@@ -114,7 +114,10 @@ final class WatchController
         return CatchUp::answer($events, $portion);
     }
 
-    /** The state of each canvas of a prompt, the answers, and what is worth a look; `silent` are seats from whose pages this desk hears nothing. */
+    /**
+     * The state of each canvas of a prompt, the answers, and what is worth a look; `silent` are seats from whose pages
+     * this desk hears nothing.
+     */
     public function states(Request $request, LiveSession $session, Prompt $prompt, Watching $watching): JsonResponse
     {
         abort_unless($prompt->live_session_id === $session->id, 404);

@@ -5,14 +5,17 @@
             <p class="alert alert-success" role="status">{{ session('said') }}</p>
         @endif
         <h1 class="visually-hidden">Crag</h1>
-        <p class="home-lead">{{ __('Every student draws on a canvas of their own. The teacher sees them all while the pens move.') }}</p>
+        <p
+            class="home-lead">{{ __('Every student draws on a canvas of their own. The teacher sees them all while the pens move.') }}</p>
         <div class="home-ways">
             <section class="card-paper" aria-labelledby="way-student">
                 <h2 id="way-student">{{ __('I am a student') }}</h2>
                 <form action="{{ route('join') }}" method="get">
                     <label for="code">{{ __('Join code') }}</label>
-                    <input id="code" name="code" class="form-control code-field" required maxlength="12" autocomplete="off"
-                           autocapitalize="characters" spellcheck="false" placeholder="______" aria-describedby="code-help">
+                    <input id="code" name="code" class="form-control code-field" required maxlength="12"
+                        autocomplete="off"
+                           autocapitalize="characters" spellcheck="false" placeholder="______"
+                               aria-describedby="code-help">
                     <p id="code-help" class="form-text">{{ __('Six characters, on the class screen.') }}</p>
                     <button class="btn btn-go btn-lg w-100">{{ __('Join') }}</button>
                 </form>
@@ -21,26 +24,34 @@
                 <h2 id="way-teacher">{{ __('I teach') }}</h2>
                 @if (! $mayTeach)
                     <p>{{ __('Teachers sign in here first.') }}</p>
-                    <p class="mb-0"><a class="btn btn-slate btn-lg w-100" href="{{ route('account') }}">{{ __('Sign in') }}</a></p>
+                    <p class="mb-0"><a class="btn btn-slate btn-lg w-100"
+                        href="{{ route('account') }}">{{ __('Sign in') }}</a></p>
                 @else
                 <form action="{{ route('start') }}" method="post" novalidate>
                     @csrf
                     <div class="mb-2">
                         <label for="name">{{ __('Your name, as students see it') }}</label>
-                        <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" maxlength="60" required
-                               autocomplete="name" value="{{ old('name', $teacher?->name) }}" @error('name') aria-describedby="name-problem" @enderror>
+                        <input id="name" name="name" class="form-control @error('name') is-invalid @enderror"
+                            maxlength="60" required
+                               autocomplete="name" value="{{ old('name', $teacher?->name) }}" @error('name')
+                                   aria-describedby="name-problem" @enderror>
                         @error('name') <p id="name-problem" class="problem">{{ $message }}</p> @enderror
                     </div>
                     <div class="mb-3">
                         <label for="title">{{ __('What is it about?') }}</label>
-                        <input id="title" name="title" class="form-control @error('title') is-invalid @enderror" maxlength="80" required
-                               autocomplete="off" value="{{ old('title') }}" @error('title') aria-describedby="title-problem" @enderror>
+                        <input id="title" name="title" class="form-control @error('title') is-invalid @enderror"
+                            maxlength="80" required
+                               autocomplete="off" value="{{ old('title') }}" @error('title')
+                                   aria-describedby="title-problem" @enderror>
                         @error('title') <p id="title-problem" class="problem">{{ $message }}</p> @enderror
                     </div>
                     <button class="btn btn-slate btn-lg w-100">{{ __('Start a session') }}</button>
                 </form>
-                @if ($teacher === null || ! $teacher->hasAccount()) <p class="mt-3 mb-0 text-center"><a href="{{ route('account') }}#account-in">{{ __('Sign in') }}</a></p> @endif
-                <p class="mt-3 mb-0"><a class="btn btn-outline-slate w-100" href="{{ route('plans') }}"><x-icon name="journal-plus" /> {{ __('Your plans and classes') }}</a></p>
+                @if ($teacher === null || ! $teacher->hasAccount()) <p class="mt-3 mb-0 text-center"><a
+                    href="{{ route('account') }}#account-in">{{ __('Sign in') }}</a></p> @endif
+                <p class="mt-3 mb-0"><a class="btn btn-outline-slate w-100"
+                    href="{{ route('plans') }}"><x-icon name="journal-plus" />
+                    {{ __('Your plans and classes') }}</a></p>
                 @endif
             </section>
         </div>

@@ -11,7 +11,10 @@
                 <li>{{ __('Ink on its way from a pen to the teacher’s page passes through and is not kept; the finished stroke is.') }}</li>
             </ul>
             <h2 class="h5">{{ __('For how long') }}</h2>
-            <p>{{ $days === 0 ? __('Here everything of a session is deleted at its end, unless its teacher chooses to keep it longer.') : trans_choice('{1} One day after a session’s end, unless its teacher chooses otherwise. Then it is deleted by itself.|[2,*] :count days after a session’s end, unless its teacher chooses otherwise. Then it is deleted by itself.', $days) }}
+            <p>{{ $days === 0
+                ? __('Here everything of a session is deleted at its end, unless its teacher chooses to keep it longer.')
+                : trans_choice('{1} One day after a session’s end, unless its teacher chooses otherwise. Then it is deleted by itself.|[2,*] :count days after a session’s end, unless its teacher chooses otherwise. Then it is deleted by itself.',
+                $days) }}
                 {{ __('The page that a student has at the end names the day. A teacher can forget a session at once, or one student in it.') }}</p>
             <p>{{ __('Forgetting deletes the rows in the database, the pictures, the PDFs and zips that were made, and what pages were told. Copies that somebody saved are theirs, and a backup of the computer is the school’s to look after.') }}</p>
             <h2 class="h5">{{ __('Beside sessions') }}</h2>

@@ -6,21 +6,28 @@
                 <li>
                     <a href="{{ route('desk', $session) }}">{{ $session->title }}</a>
                     <span>{{ App\Live\SchoolTime::of($session->created_at)->translatedFormat('j F Y, H:i') }}</span>
-                    <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students', $session->seats_count) }}</span>
+                    <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students',
+                        $session->seats_count) }}</span>
                     @if ($session->isRunning())
                         <a class="btn btn-sm btn-go" href="{{ route('desk', $session) }}">{{ __('Resume') }}</a>
                         <span class="badge-code">{{ $session->code()->spaced() }}</span>
                     @else
-                        <a class="btn btn-sm btn-outline-slate" href="{{ route('desk.ended', $session) }}">{{ __('Record') }}</a>
-                        <details class="menu-details"><summary class="btn btn-sm btn-outline-slate">{{ __('Go on from it') }}</summary>
+                        <a class="btn btn-sm btn-outline-slate"
+                            href="{{ route('desk.ended', $session) }}">{{ __('Record') }}</a>
+                        <details class="menu-details"><summary
+                            class="btn btn-sm btn-outline-slate">{{ __('Go on from it') }}</summary>
                             <form class="menu" action="{{ route('desk.go-on', $session) }}" method="post">@csrf
-                                <p class="form-text">{{ __('A new session with the same prompts, class and groups.') }}</p>
-                                <button class="menu-item" name="canvases" value="carried">{{ __('Canvases carried on') }}</button>
-                                <button class="menu-item" name="canvases" value="empty">{{ __('Empty canvases') }}</button>
+                                <p
+                                    class="form-text">{{ __('A new session with the same prompts, class and groups.') }}</p>
+                                <button class="menu-item" name="canvases"
+                                    value="carried">{{ __('Canvases carried on') }}</button>
+                                <button class="menu-item" name="canvases"
+                                    value="empty">{{ __('Empty canvases') }}</button>
                             </form></details>
                         <span class="form-text">{{ __('kept until :date', ['date' => $session->keptUntil()]) }}</span>
                         <form action="{{ route('desk.forget', $session) }}" method="post"
-                              data-ask="{{ __('Forget “:title”? Every canvas, check and picture of it is deleted for good.', ['title' => $session->title]) }}">
+                              data-ask="{{ __('Forget “:title”? Every canvas, check and picture of it is deleted for good.',
+                                  ['title' => $session->title]) }}">
                             @csrf @method('DELETE')
                             <button class="btn btn-sm btn-outline-danger">{{ __('Forget now') }}</button>
                         </form>

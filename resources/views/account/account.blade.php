@@ -4,10 +4,14 @@
         <x-said />
         <h1>{{ __('Account') }}</h1>
         @if ($teacher->hasAccount())
-            <p>{{ __('You are signed in as :name (:email). Your plans, classes and sessions are on every device where you sign in.', ['name' => $teacher->name, 'email' => $teacher->email]) }}</p>
-            <form method="post" action="{{ route('account.sign-out') }}">@csrf <button class="btn btn-outline-slate">{{ __('Sign out on this device') }}</button></form>
+            <p>{{ __('You are signed in as :name (:email). Your plans, classes and sessions are on every device where you sign in.',
+                ['name' => $teacher->name, 'email' => $teacher->email]) }}</p>
+            <form method="post" action="{{ route('account.sign-out') }}">@csrf
+                <button class="btn btn-outline-slate">{{ __('Sign out on this device') }}</button></form>
         @else
-            <p>{{ $who === App\Accounts\WhoTeaches::Anybody ? __('Nothing needs an account. With one, your plans, classes and sessions follow you to other devices.') : __('Teachers sign in here. Students need no account: they join with the code on the class screen.') }}</p>
+            <p>{{ $who === App\Accounts\WhoTeaches::Anybody
+                ? __('Nothing needs an account. With one, your plans, classes and sessions follow you to other devices.')
+                : __('Teachers sign in here. Students need no account: they join with the code on the class screen.') }}</p>
             <div class="home-ways">
                 <section class="card-paper" aria-labelledby="account-new">
                     <h2 id="account-new">{{ __('Make an account') }}</h2>
@@ -15,11 +19,14 @@
                     <form method="post" action="{{ route('account.make') }}">
                         @csrf
                         <label for="name">{{ __('Your name, as students see it') }}</label>
-                        <input id="name" name="name" class="form-control mb-2" maxlength="60" required autocomplete="name" value="{{ old('name', $teacher->name) }}">
+                        <input id="name" name="name" class="form-control mb-2" maxlength="60" required
+                            autocomplete="name" value="{{ old('name', $teacher->name) }}">
                         <label for="email">{{ __('E-mail') }}</label>
-                        <input id="email" name="email" type="email" class="form-control mb-2" required autocomplete="username" value="{{ old('email') }}">
+                        <input id="email" name="email" type="email" class="form-control mb-2" required
+                            autocomplete="username" value="{{ old('email') }}">
                         <label for="password">{{ __('Password, ten characters or more') }}</label>
-                        <input id="password" name="password" type="password" class="form-control mb-3" required minlength="10" autocomplete="new-password">
+                        <input id="password" name="password" type="password" class="form-control mb-3" required
+                            minlength="10" autocomplete="new-password">
                         <button class="btn btn-go w-100">{{ __('Make the account') }}</button>
                     </form>
                     @else
@@ -31,11 +38,14 @@
                     <form method="post" action="{{ route('account.sign-in') }}">
                         @csrf
                         <label for="in-email">{{ __('E-mail') }}</label>
-                        <input id="in-email" name="email" type="email" class="form-control mb-2" required autocomplete="username">
+                        <input id="in-email" name="email" type="email" class="form-control mb-2" required
+                            autocomplete="username">
                         <label for="in-password">{{ __('Password') }}</label>
-                        <input id="in-password" name="password" type="password" class="form-control mb-3" required autocomplete="current-password">
+                        <input id="in-password" name="password" type="password" class="form-control mb-3" required
+                            autocomplete="current-password">
                         <button class="btn btn-slate w-100">{{ __('Sign in') }}</button>
-                        <p class="form-text mt-2"><a href="{{ route('account.forgot') }}">{{ __('I have forgotten the password') }}</a></p>
+                        <p class="form-text mt-2"><a
+                            href="{{ route('account.forgot') }}">{{ __('I have forgotten the password') }}</a></p>
                     </form>
                     <p class="form-text">{{ __('What was made on this device comes along.') }}</p>
                 </section>

@@ -1,16 +1,26 @@
-@php($shapes = ['line' => ['slash-lg', __('Straight line')], 'arrow' => ['arrow-up-right', __('Arrow')], 'rectangle' => ['square', __('Rectangle')], 'ellipse' => ['circle', __('Ellipse')], 'triangle' => ['triangle', __('Triangle')], 'polygon' => ['pentagon', __('Polygon')], 'curve' => ['bezier2', __('Curve')]])
+@php($shapes = ['line' => ['slash-lg', __('Straight line')], 'arrow' => ['arrow-up-right', __('Arrow')],
+    'rectangle' => ['square', __('Rectangle')], 'ellipse' => ['circle', __('Ellipse')],
+    'triangle' => ['triangle', __('Triangle')], 'polygon' => ['pentagon', __('Polygon')],
+    'curve' => ['bezier2', __('Curve')]])
 <div class="tray-group" data-for="shapes" role="group" aria-label="{{ __('Shape') }}">
     @foreach ($shapes as $shape => [$icon, $name])
-        <button class="swatch" data-shape="{{ $shape }}" aria-pressed="false" aria-label="{{ $name }}" title="{{ $name }}"><x-icon :name="$icon" /></button>
+        <button class="swatch" data-shape="{{ $shape }}" aria-pressed="false" aria-label="{{ $name }}"
+            title="{{ $name }}"><x-icon :name="$icon" /></button>
     @endforeach
     <button class="chip" data-finish hidden>{{ __('Finish') }}</button>
 </div>
 <div class="tray-group" data-for="shapes move" data-with="filled">
-    <button class="swatch" data-filled aria-pressed="false" aria-label="{{ __('Filled') }}" title="{{ __('Filled') }}"><svg viewBox="0 0 20 20" aria-hidden="true"><rect x="3" y="3" width="14" height="14" rx="2" fill="currentColor" fill-opacity=".3" stroke="currentColor" stroke-width="2"/></svg></button>
+    <button class="swatch" data-filled aria-pressed="false" aria-label="{{ __('Filled') }}"
+        title="{{ __('Filled') }}"><svg viewBox="0 0 20 20" aria-hidden="true"><rect x="3" y="3" width="14" height="14"
+        rx="2" fill="currentColor" fill-opacity=".3" stroke="currentColor" stroke-width="2"/></svg></button>
 </div>
 <div class="tray-group" data-for="stamps" role="group" aria-label="{{ __('Stamp') }}">
     @foreach (Crag\Canvas\Drawing\StampArt::all() as $stamp => $path)
-        <button class="swatch" data-stamp="{{ $stamp }}" aria-pressed="false" aria-label="{{ __(Crag\Canvas\Drawing\StampArt::word($stamp)) }}" title="{{ __(Crag\Canvas\Drawing\StampArt::word($stamp)) }}"><svg viewBox="0 0 100 100" aria-hidden="true"><path d="{{ $path }}" fill="none" stroke="currentColor" stroke-width="8" stroke-linecap="round" stroke-linejoin="round"/></svg></button>
+        <button class="swatch" data-stamp="{{ $stamp }}" aria-pressed="false"
+            aria-label="{{ __(Crag\Canvas\Drawing\StampArt::word($stamp)) }}"
+            title="{{ __(Crag\Canvas\Drawing\StampArt::word($stamp)) }}"><svg viewBox="0 0 100 100"
+            aria-hidden="true"><path d="{{ $path }}" fill="none" stroke="currentColor" stroke-width="8"
+            stroke-linecap="round" stroke-linejoin="round"/></svg></button>
     @endforeach
 </div>
 <div class="tray-group" data-for="eraser" role="group" aria-label="{{ __('What the eraser takes') }}">
@@ -19,39 +29,59 @@
 </div>
 <div class="tray-group" data-for="eraser" role="group" aria-label="{{ __('Size of the eraser') }}">
     @foreach ([12 => __('Small eraser'), 24 => __('Medium eraser'), 44 => __('Large eraser')] as $reach => $name)
-        <button class="swatch" data-reach="{{ $reach }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}" aria-label="{{ $name }}" title="{{ $name }}"><svg class="outlined" viewBox="0 0 20 20" aria-hidden="true"><circle cx="10" cy="10" r="{{ 3 + 3 * $loop->index }}" fill="none"/></svg></button>
+        <button class="swatch" data-reach="{{ $reach }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
+            aria-label="{{ $name }}" title="{{ $name }}"><svg class="outlined" viewBox="0 0 20 20"
+            aria-hidden="true"><circle cx="10" cy="10" r="{{ 3 + 3 * $loop->index }}" fill="none"/></svg></button>
     @endforeach
 </div>
 @include('bench.selection')
-<div class="tray-group" data-for="text maths move" data-with="size" role="group" aria-label="{{ __('Size of letters') }}">
+<div class="tray-group" data-for="text maths move" data-with="size" role="group"
+    aria-label="{{ __('Size of letters') }}">
     @foreach (Crag\Canvas\Drawing\Palette::SIZES as $name => $size)
-        <button class="swatch" data-size="{{ $size }}" aria-pressed="{{ $size === 36 ? 'true' : 'false' }}" aria-label="{{ __($name) }}" title="{{ __($name) }}"><span class="size-sample size-sample-{{ $loop->index }}" aria-hidden="true">A</span></button>
+        <button class="swatch" data-size="{{ $size }}" aria-pressed="{{ $size === 36 ? 'true' : 'false' }}"
+            aria-label="{{ __($name) }}" title="{{ __($name) }}"><span
+            class="size-sample size-sample-{{ $loop->index }}" aria-hidden="true">A</span></button>
     @endforeach
 </div>
 <div class="tray-group" data-for="text move" data-with="align" role="group" aria-label="{{ __('Alignment') }}">
-    @foreach (['start' => ['text-left', __('At the start')], 'middle' => ['text-center', __('In the middle')], 'end' => ['text-right', __('At the end')]] as $align => [$icon, $name])
-        <button class="swatch" data-align="{{ $align }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}" aria-label="{{ $name }}" title="{{ $name }}"><x-icon :name="$icon" /></button>
+    @foreach (['start' => ['text-left', __('At the start')], 'middle' => ['text-center', __('In the middle')],
+        'end' => ['text-right', __('At the end')]] as $align => [$icon, $name])
+        <button class="swatch" data-align="{{ $align }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
+            aria-label="{{ $name }}" title="{{ $name }}"><x-icon :name="$icon" /></button>
     @endforeach
 </div>
-<div class="tray-group" data-for="pen shapes text maths stamps move" data-with="colour" role="group" aria-label="{{ __('Colour') }}">
+<div class="tray-group" data-for="pen shapes text maths stamps move" data-with="colour" role="group"
+    aria-label="{{ __('Colour') }}">
     @foreach (Crag\Canvas\Drawing\Palette::PENS as $name => $colour)
-        <button class="swatch" data-colour="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}" aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><circle cx="10" cy="10" r="9" fill="{{ $colour }}"/></svg></button>
+        <button class="swatch" data-colour="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
+            aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><circle
+            cx="10" cy="10" r="9" fill="{{ $colour }}"/></svg></button>
     @endforeach
-    <label class="swatch free-colour" title="{{ __('Any colour') }}"><input type="color" class="free" value="#7f7f7f" aria-label="{{ __('Any colour') }}"></label>
+    <label class="swatch free-colour" title="{{ __('Any colour') }}"><input type="color" class="free" value="#7f7f7f"
+        aria-label="{{ __('Any colour') }}"></label>
 </div>
-<div class="tray-group" data-for="highlighter move" data-with="highlight" role="group" aria-label="{{ __('Colour of the marker') }}">
+<div class="tray-group" data-for="highlighter move" data-with="highlight" role="group"
+    aria-label="{{ __('Colour of the marker') }}">
     @foreach (Crag\Canvas\Drawing\Palette::HIGHLIGHTERS as $name => $colour)
-        <button class="swatch" data-highlight="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}" aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><circle cx="10" cy="10" r="9" fill="{{ $colour }}"/></svg></button>
+        <button class="swatch" data-highlight="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
+            aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><circle
+            cx="10" cy="10" r="9" fill="{{ $colour }}"/></svg></button>
     @endforeach
 </div>
 <div class="tray-group" data-for="note move" data-with="note" role="group" aria-label="{{ __('Colour of the note') }}">
     @foreach (Crag\Canvas\Drawing\Palette::NOTES as $name => $colour)
-        <button class="swatch" data-note="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}" aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><rect x="2" y="2" width="16" height="16" rx="2" fill="{{ $colour }}" stroke="#8b8578"/></svg></button>
+        <button class="swatch" data-note="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
+            aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><rect x="2"
+            y="2" width="16" height="16" rx="2" fill="{{ $colour }}" stroke="#8b8578"/></svg></button>
     @endforeach
 </div>
-<div class="tray-group" data-for="pen highlighter shapes move" data-with="width" role="group" aria-label="{{ __('Width') }}">
+<div class="tray-group" data-for="pen highlighter shapes move" data-with="width" role="group"
+    aria-label="{{ __('Width') }}">
     @foreach (Crag\Canvas\Drawing\Palette::WIDTHS as $name => $width)
-        <button class="swatch" data-width="{{ $width }}" aria-pressed="{{ $width === 40 ? 'true' : 'false' }}" aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><path d="M3 15C7 3 13 17 17 5" fill="none" stroke="currentColor" stroke-linecap="round" stroke-width="{{ max(0.8, $width / 22) }}"/></svg></button>
+        <button class="swatch" data-width="{{ $width }}" aria-pressed="{{ $width === 40 ? 'true' : 'false' }}"
+            aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><path
+            d="M3 15C7 3 13 17 17 5" fill="none" stroke="currentColor" stroke-linecap="round"
+            stroke-width="{{ max(0.8, $width / 22) }}"/></svg></button>
     @endforeach
 </div>
 <div class="tray-group" data-for="picture" role="group" aria-label="{{ __('Picture') }}">

@@ -7,9 +7,12 @@
         <input id="pieces-alt" name="alt" class="form-control" maxlength="280" required dir="auto">
         <fieldset>
             <legend class="h6">{{ __('What students do with it') }}</legend>
-            <label class="choice"><input type="radio" name="how" value="move" checked> {{ __('Move, turn and copy it') }}</label>
-            <label class="choice"><input type="radio" name="how" value="stack"> {{ __('Take as many copies as they like (a stack)') }}</label>
-            <label class="choice"><input type="radio" name="how" value="locked"> {{ __('Nothing: it is locked in place') }}</label>
+            <label class="choice"><input type="radio" name="how" value="move" checked>
+                {{ __('Move, turn and copy it') }}</label>
+            <label class="choice"><input type="radio" name="how" value="stack">
+                {{ __('Take as many copies as they like (a stack)') }}</label>
+            <label class="choice"><input type="radio" name="how" value="locked">
+                {{ __('Nothing: it is locked in place') }}</label>
         </fieldset>
         @isset($to) @include($to) @endisset
         <div class="maths-end">

@@ -10,12 +10,15 @@
                 <form method="post" action="{{ route('classes.make') }}" enctype="multipart/form-data">
                     @csrf
                     <label for="name">{{ __('Name of the class') }}</label>
-                    <input id="name" name="name" class="form-control mb-2" maxlength="60" required value="{{ old('name') }}" autocomplete="off">
+                    <input id="name" name="name" class="form-control mb-2" maxlength="60" required
+                        value="{{ old('name') }}" autocomplete="off">
                     <label for="names">{{ __('Names, a line each') }}</label>
-                    <textarea id="names" name="names" class="form-control mb-2" rows="6" dir="auto">{{ old('names') }}</textarea>
+                    <textarea id="names" name="names" class="form-control mb-2" rows="6"
+                        dir="auto">{{ old('names') }}</textarea>
                     <label for="file">{{ __('or a file (CSV, OneRoster users.csv)') }}</label>
                     <input id="file" name="file" type="file" class="form-control mb-2" accept=".csv,.txt,.tsv,text/csv">
-                    <p class="form-text">{{ __('Columns may stand in any order: name, or first name and surname; seat; group. Commas, semicolons or tabs.') }}</p>
+                    <p
+                        class="form-text">{{ __('Columns may stand in any order: name, or first name and surname; seat; group. Commas, semicolons or tabs.') }}</p>
                     <button class="btn btn-go w-100">{{ __('Make the class') }}</button>
                 </form>
             </section>
@@ -24,7 +27,9 @@
                 @if ($rosters->isEmpty()) <p class="nobody">{{ __('There is no class yet.') }}</p> @endif
                 <ul class="session-list">
                     @foreach ($rosters as $roster)
-                        <li><a href="{{ route('class', $roster) }}">{{ $roster->name }}</a> <span>{{ trans_choice('{1} :count name|[0,*] :count names', $roster->entries_count) }}</span></li>
+                        <li><a href="{{ route('class', $roster) }}">{{ $roster->name }}</a>
+                            <span>{{ trans_choice('{1} :count name|[0,*] :count names',
+                            $roster->entries_count) }}</span></li>
                     @endforeach
                 </ul>
             </section>

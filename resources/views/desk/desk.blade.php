@@ -1,4 +1,5 @@
-<x-layout :title="$session->title" script="desk" class="desk {{ $current->isCovered() ? 'is-covered' : '' }}" data-names="{{ $settings->deskNames->value }}"
+<x-layout :title="$session->title" script="desk" class="desk {{ $current->isCovered() ? 'is-covered' : '' }}"
+    data-names="{{ $settings->deskNames->value }}"
     :page="['session' => $session->id, 'prompt' => $current->id, 'me' => App\Http\CurrentTeacher::of(request())?->id, 'role' => $role->value, 'colours' => ['coach' => Crag\Canvas\Drawing\Palette::PENS[$role === Crag\Session\Rules\Role::Helper ? 'Lichen' : 'Heather'], 'private' => Crag\Canvas\Drawing\Palette::PENS['Rust']], 'clock' => App\Live\Clock::ms(), 'ink' => $session->id, 'address' => '/desk/'.$session->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\DeskWords::all()]">
     @include('desk.room.now')
     <div class="desk-middle">
@@ -8,28 +9,40 @@
                 <h2 id="signals-title">{{ __('Worth a look') }}</h2>
                 <ul></ul>
             </section>
-            <button class="mini-screen" id="mini-screen" aria-expanded="false" title="{{ __('What the class screen shows; press to make it larger') }}"><span class="visually-hidden">{{ __('The class screen, small') }}</span><iframe data-src="{{ route('screen', $session) }}" title="{{ __('The class screen, small') }}" tabindex="-1"></iframe></button>
+            <button class="mini-screen" id="mini-screen" aria-expanded="false"
+                title="{{ __('What the class screen shows; press to make it larger') }}"><span
+                class="visually-hidden">{{ __('The class screen, small') }}</span><iframe
+                data-src="{{ route('screen', $session) }}" title="{{ __('The class screen, small') }}"
+                tabindex="-1"></iframe></button>
         </div>
         <main class="desk-grid" aria-label="{{ __('Grid') }}">
             @include('desk.watch.gridline')
             <div id="grid-space" class="grid-space">
                 <p id="nobody" class="nobody" hidden>
-                    {{ __('Nobody is here yet. Students join with the code :code.', ['code' => $session->code()->spaced()]) }}
+                    {{ __('Nobody is here yet. Students join with the code :code.',
+                        ['code' => $session->code()->spaced()]) }}
                     <button class="btn btn-go" data-do="door">{{ __('Show how to join') }}</button>
                 </p>
-                <p id="none-of-these" class="nobody" hidden>{{ __('No canvas is like that now.') }} <button class="btn btn-outline-slate" data-do="filter" data-filter="">{{ __('Show all') }}</button></p>
+                <p id="none-of-these" class="nobody" hidden>{{ __('No canvas is like that now.') }}
+                    <button class="btn btn-outline-slate" data-do="filter"
+                    data-filter="">{{ __('Show all') }}</button></p>
                 <ul id="grid" class="grid" aria-label="{{ __('Canvases') }}"></ul>
             </div>
             @include('desk.watch.chosen')
         </main>
         @include('desk.work.lead')
-        @if ($role === Crag\Session\Rules\Role::Colleague) @include('desk.show.talking') @else <div id="talking" hidden><div id="talking-which"></div><button id="talking-whole"></button><button id="talking-replay"></button><button id="talking-lead"></button><button id="talking-give"></button></div> @endif
+        @if ($role === Crag\Session\Rules\Role::Colleague) @include('desk.show.talking') @else
+            <div id="talking" hidden><div id="talking-which"></div><button id="talking-whole"></button><button
+            id="talking-replay"></button><button id="talking-lead"></button><button id="talking-give"></button></div>
+            @endif
         @include('desk.watch.closeup')
         @include('desk.watch.compare')
         @include('desk.checks.picture')
         @include('desk.drawer')
     </div>
-    <div id="shield" class="shield" role="status" hidden><p><x-icon name="shield" /> {{ __('Everything on this desk is hidden.') }} <button class="btn btn-slate" data-do="shield">{{ __('Show it again') }} <kbd>B</kbd></button></p></div>
+    <div id="shield" class="shield" role="status" hidden><p><x-icon name="shield" />
+        {{ __('Everything on this desk is hidden.') }} <button class="btn btn-slate"
+        data-do="shield">{{ __('Show it again') }} <kbd>B</kbd></button></p></div>
     @include('desk.show.lineup')
     @include('desk.watch.tile')
     @include('desk.small-windows')

@@ -5,7 +5,8 @@
     <section id="waiting-panel" class="panel" aria-labelledby="waiting-title" hidden>
         <div class="panel-head">
             <h2 id="waiting-title" tabindex="-1">{{ __('Waiting') }}</h2>
-            <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button>
+            <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
+                class="visually-hidden">{{ __('Close') }}</span></button>
         </div>
         @include('desk.room.waiting', ['as' => 'waiting-all'])
     </section>

@@ -1,15 +1,25 @@
 @php($keys = [
-    '← ↑ → ↓' => __('from tile to tile'), 'Enter' => __('close-up'), 'X' => __('choose this tile, or not'), 'Shift+← →' => __('choose on the way'), 'Ctrl+A' => __('choose all that are shown'),
-    '0 1 2 3' => __('check: No attempt, Not yet, Nearly, Secure'), 'Del' => __('take the check away'), 'S' => __('into the line-up'), '[ ]' => __('show the one before, the next one'), 'U' => __('draw over what the class sees'), 'E' => __('what students offer'), 'H' => __('hand out'), 'W' => __('write to this student'), 'A' => __('quick ask'), 'M' => __('class picture and next groups'),
-    'V' => __('compare what is chosen'), 'K' => __('pick a student'), 'B' => __('Shield: hide all work on this desk'), '+ −' => __('larger and smaller tiles'), 'N' => __('names on this desk: Real, Stone, None'),
-    'P' => __('pens down for everyone, and up again'), 'Y' => __('who is waiting'), 'T' => __('timer'), 'G' => __('gather everybody at the prompt that you look at'), 'F' => __('lead canvas, and back to the grid'), 'D' => __('door and seats'),
+    '← ↑ → ↓' => __('from tile to tile'), 'Enter' => __('close-up'), 'X' => __('choose this tile, or not'),
+        'Shift+← →' => __('choose on the way'), 'Ctrl+A' => __('choose all that are shown'),
+    '0 1 2 3' => __('check: No attempt, Not yet, Nearly, Secure'), 'Del' => __('take the check away'),
+        'S' => __('into the line-up'), '[ ]' => __('show the one before, the next one'),
+        'U' => __('draw over what the class sees'), 'E' => __('what students offer'), 'H' => __('hand out'),
+        'W' => __('write to this student'), 'A' => __('quick ask'), 'M' => __('class picture and next groups'),
+    'V' => __('compare what is chosen'), 'K' => __('pick a student'), 'B' => __('Shield: hide all work on this desk'),
+        '+ −' => __('larger and smaller tiles'), 'N' => __('names on this desk: Real, Stone, None'),
+    'P' => __('pens down for everyone, and up again'), 'Y' => __('who is waiting'), 'T' => __('timer'),
+        'G' => __('gather everybody at the prompt that you look at'), 'F' => __('lead canvas, and back to the grid'),
+        'D' => __('door and seats'),
     'Esc' => __('close what is open, choose nothing'), '?' => __('these keys'),
 ])
-@php($close = ['← →' => __('the one before, the next one'), 'C' => __('coach ink'), 'O' => __('private notes'), 'R' => __('Replay'), 'L' => __('as it was when a teacher last looked'), 'V' => __('compare with an earlier moment')])
+@php($close = ['← →' => __('the one before, the next one'), 'C' => __('coach ink'), 'O' => __('private notes'),
+    'R' => __('Replay'), 'L' => __('as it was when a teacher last looked'),
+    'V' => __('compare with an earlier moment')])
 <section id="keys" class="panel" aria-labelledby="keys-title" hidden>
     <div class="panel-head">
         <h2 id="keys-title" tabindex="-1">{{ __('Keys') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button>
+        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
+            class="visually-hidden">{{ __('Close') }}</span></button>
     </div>
     @foreach (['' => $keys, __('In the close-up') => $close] as $title => $some)
         @if ($title !== '') <h3 class="h6">{{ $title }}</h3> @endif

@@ -4,7 +4,8 @@
         <p class="form-text">{{ __('Students do not see it until you open it or gather them there.') }}</p>
         <label for="add-words">{{ __('Words') }}</label>
         <textarea id="add-words" name="words" class="form-control" rows="3" maxlength="2000" dir="auto"></textarea>
-        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go">{{ __('Add') }}</button></div>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate"
+            data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go">{{ __('Add') }}</button></div>
     </form>
 </dialog>
 <dialog id="rename" class="small-window" aria-labelledby="rename-title">
@@ -13,7 +14,8 @@
         <input type="hidden" name="seat">
         <label for="rename-name">{{ __('Name') }}</label>
         <input id="rename-name" name="name" class="form-control" maxlength="60" required dir="auto">
-        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go">{{ __('Rename') }}</button></div>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate"
+            data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go">{{ __('Rename') }}</button></div>
     </form>
 </dialog>
 <dialog id="turn-away" class="small-window" aria-labelledby="turn-away-title">
@@ -21,8 +23,10 @@
         <h2 id="turn-away-title">{{ __('Turn away') }} <span class="window-name" dir="auto"></span></h2>
         <input type="hidden" name="seats[]">
         <label for="turn-away-reason">{{ __('Why? The student reads this.') }}</label>
-        <input id="turn-away-reason" name="reason" class="form-control" maxlength="200" dir="auto" value="{{ __('Please join with your own name.') }}">
-        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-end">{{ __('Turn away') }}</button></div>
+        <input id="turn-away-reason" name="reason" class="form-control" maxlength="200" dir="auto"
+            value="{{ __('Please join with your own name.') }}">
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate"
+            data-cancel>{{ __('Cancel') }}</button><button class="btn btn-end">{{ __('Turn away') }}</button></div>
     </form>
 </dialog>
 <dialog id="who-is-it" class="small-window" aria-labelledby="who-is-it-title">
@@ -30,7 +34,8 @@
         <h2 id="who-is-it-title">{{ __('Is this') }} <span class="window-name" dir="auto"></span>?</h2>
         <p>{{ __('Someone at the door typed a name that is taken.') }}</p>
         <ul><li id="who-is-it-there"></li><li id="who-is-it-asks"></li></ul>
-        <p class="form-text">{{ __('If you say yes, the place and all its work move to the device at the door, and the other page closes.') }}</p>
+        <p
+            class="form-text">{{ __('If you say yes, the place and all its work move to the device at the door, and the other page closes.') }}</p>
         <div class="maths-end">
             <button class="btn btn-outline-danger" value="yes">{{ __('Yes, move the place') }}</button>
             <button class="btn btn-outline-slate" value="other">{{ __('Let in as someone else') }}</button>
@@ -41,12 +46,16 @@
 <dialog id="send-out" class="small-window" aria-labelledby="send-out-title">
     <form data-post="/desk/{{ $session->id }}/send-out">
         <h2 id="send-out-title">{{ __('Send out') }} <span class="window-name" dir="auto"></span></h2>
-        <p class="form-text">{{ __('The page of this student closes. All work is kept, and is there again when you let the student back in.') }}</p>
+        <p
+            class="form-text">{{ __('The page of this student closes. All work is kept, and is there again when you let the student back in.') }}</p>
         <input type="hidden" name="seat">
         <label for="send-out-reason">{{ __('What the student reads') }}</label>
-        <input id="send-out-reason" name="reason" class="form-control" maxlength="200" dir="auto" value="{{ __('Please come and talk to me.') }}">
-        <label class="choice mt-2"><input type="checkbox" name="keep" value="1"> <b>{{ __('Keep out') }}</b> <span class="form-text">{{ __('this device and this name, until you let them back in') }}</span></label>
-        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-end">{{ __('Send out') }}</button></div>
+        <input id="send-out-reason" name="reason" class="form-control" maxlength="200" dir="auto"
+            value="{{ __('Please come and talk to me.') }}">
+        <label class="choice mt-2"><input type="checkbox" name="keep" value="1"> <b>{{ __('Keep out') }}</b>
+            <span class="form-text">{{ __('this device and this name, until you let them back in') }}</span></label>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate"
+            data-cancel>{{ __('Cancel') }}</button><button class="btn btn-end">{{ __('Send out') }}</button></div>
     </form>
 </dialog>
 <dialog id="pick" class="small-window pick-window" aria-labelledby="pick-title">
@@ -54,7 +63,12 @@
         <h2 id="pick-title">{{ __('Picked') }}</h2>
         <p id="pick-name" class="pick-name" dir="auto" role="status"></p>
         <p id="pick-among" class="form-text"></p>
-        <div class="maths-end"><button class="btn btn-outline-slate" value="undo">{{ __('Not this time') }}</button><button class="btn btn-outline-slate" value="again">{{ __('Another one') }}</button><button class="btn btn-outline-slate" value="close-up">{{ __('Close-up') }}</button>@if ($role === Crag\Session\Rules\Role::Colleague)<button class="btn btn-outline-slate" value="screen">{{ __('On the class screen') }}</button>@endif<button class="btn btn-go" value="" autofocus>{{ __('Good') }}</button></div>
+        <div class="maths-end"><button class="btn btn-outline-slate"
+            value="undo">{{ __('Not this time') }}</button><button class="btn btn-outline-slate"
+            value="again">{{ __('Another one') }}</button><button class="btn btn-outline-slate"
+            value="close-up">{{ __('Close-up') }}</button>@if ($role === Crag\Session\Rules\Role::Colleague)<button
+            class="btn btn-outline-slate" value="screen">{{ __('On the class screen') }}</button>@endif<button
+            class="btn btn-go" value="" autofocus>{{ __('Good') }}</button></div>
     </form>
 </dialog>
 <dialog id="write-chosen" class="small-window" aria-labelledby="write-chosen-title">
@@ -62,14 +76,18 @@
         <h2 id="write-chosen-title">{{ __('Write to those who are chosen') }}</h2>
         <label for="write-chosen-words">{{ __('Each of them reads this alone') }}</label>
         <textarea id="write-chosen-words" class="form-control" rows="3" maxlength="300" dir="auto" required></textarea>
-        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go"><x-icon name="send" /> {{ __('Send') }}</button></div>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate"
+            data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go"><x-icon name="send" />
+            {{ __('Send') }}</button></div>
     </form>
 </dialog>
 <dialog id="empty-one" class="small-window" aria-labelledby="empty-one-title">
     <form method="dialog">
         <h2 id="empty-one-title">{{ __('Empty this canvas') }}</h2>
-        <p class="form-text">{{ __('Replaces the ink on 1 canvas with what the prompt gives. The old work stays in Replay and can be given back.') }}</p>
-        <div class="maths-end"><button class="btn btn-outline-slate" value="">{{ __('Cancel') }}</button><button class="btn btn-end" value="empty">{{ __('Empty it') }}</button></div>
+        <p
+            class="form-text">{{ __('Replaces the ink on 1 canvas with what the prompt gives. The old work stays in Replay and can be given back.') }}</p>
+        <div class="maths-end"><button class="btn btn-outline-slate" value="">{{ __('Cancel') }}</button><button
+            class="btn btn-end" value="empty">{{ __('Empty it') }}</button></div>
     </form>
 </dialog>
 <dialog id="entry-window" class="small-window" aria-labelledby="entry-title">
@@ -77,21 +95,32 @@
         <h2 id="entry-title">{{ __('In the line-up') }}</h2>
         <label for="entry-caption">{{ __('Why this one? Teachers alone see it.') }}</label>
         <input id="entry-caption" class="form-control mb-2" maxlength="200" dir="auto" autocomplete="off">
-        <label class="choice"><input type="checkbox" id="entry-live"> <b>{{ __('Live') }}</b> <span class="form-text">{{ __('as it is at each moment, not as it was when it was chosen') }}</span></label>
+        <label class="choice"><input type="checkbox" id="entry-live"> <b>{{ __('Live') }}</b>
+            <span class="form-text">{{ __('as it is at each moment, not as it was when it was chosen') }}</span></label>
         <label class="choice"><input type="checkbox" id="entry-notes"> <b>{{ __('With private notes') }}</b></label>
         <label for="entry-names">{{ __('Name') }}</label>
         <select id="entry-names" class="form-select mb-2">
             <option value="">{{ __('as for all that is shown') }}</option>
-            @foreach (Crag\Session\Door\NameMode::cases() as $mode)<option value="{{ $mode->value }}">{{ __($mode->word()) }}</option>@endforeach
+            @foreach (Crag\Session\Door\NameMode::cases() as $mode)<option
+                value="{{ $mode->value }}">{{ __($mode->word()) }}</option>@endforeach
         </select>
-        <div class="panel-row"><button class="btn btn-outline-slate" value="earlier"><x-icon name="arrow-left" /> {{ __('Earlier') }}</button><button class="btn btn-outline-slate" value="later"><x-icon name="arrow-right" /> {{ __('Later') }}</button><button class="btn btn-outline-danger" value="remove">{{ __('Out of the line-up') }}</button></div>
-        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go" value="save">{{ __('Save') }}</button></div>
+        <div class="panel-row"><button class="btn btn-outline-slate" value="earlier"><x-icon name="arrow-left" />
+            {{ __('Earlier') }}</button><button class="btn btn-outline-slate"
+            value="later"><x-icon name="arrow-right" /> {{ __('Later') }}</button><button class="btn btn-outline-danger"
+            value="remove">{{ __('Out of the line-up') }}</button></div>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate"
+            data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go"
+            value="save">{{ __('Save') }}</button></div>
     </form>
 </dialog>
 <dialog id="ink-off" class="small-window" aria-labelledby="ink-off-title">
     <form method="dialog">
         <h2 id="ink-off-title">{{ __('Lead ink off') }}</h2>
-        <p class="form-text">{{ __('What you drew while it was on lies under everybody’s ink. Their own ink is untouched either way.') }}</p>
-        <div class="maths-end"><button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Leave it on') }}</button><button class="btn btn-outline-slate" value="goes">{{ __('It goes again') }}</button><button class="btn btn-go" value="stays">{{ __('It stays as a backdrop') }}</button></div>
+        <p
+            class="form-text">{{ __('What you drew while it was on lies under everybody’s ink. Their own ink is untouched either way.') }}</p>
+        <div class="maths-end"><button type="button" class="btn btn-outline-slate"
+            data-cancel>{{ __('Leave it on') }}</button><button class="btn btn-outline-slate"
+            value="goes">{{ __('It goes again') }}</button><button class="btn btn-go"
+            value="stays">{{ __('It stays as a backdrop') }}</button></div>
     </form>
 </dialog>

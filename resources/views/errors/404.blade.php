@@ -1,1 +1,2 @@
-@include('errors.layout', ['title' => __('There is nothing here'), 'said' => __('The address is wrong, or what was here has been forgotten.')])
+@include('errors.layout', ['title' => __('There is nothing here'),
+    'said' => __('The address is wrong, or what was here has been forgotten.')])

@@ -8,8 +8,10 @@
                 @foreach ($running as $session)
                     <a class="running-one" href="{{ route('desk', $session) }}">
                         <x-icon name="play-circle" /> <b>{{ $session->title }}</b>
-                        <span>{{ __('running since :time', ['time' => App\Live\SchoolTime::of($session->created_at)->translatedFormat('H:i')]) }}</span>
-                        <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students', $session->seats_count) }}</span>
+                        <span>{{ __('running since :time',
+                            ['time' => App\Live\SchoolTime::of($session->created_at)->translatedFormat('H:i')]) }}</span>
+                        <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students',
+                            $session->seats_count) }}</span>
                         <span class="badge-code">{{ $session->code()->spaced() }}</span>
                     </a>
                 @endforeach
@@ -19,12 +21,15 @@
             <h1>{{ $look->inArchive ? __('Archive') : __('Plans') }}</h1>
             <form class="library-search" role="search" method="get" action="{{ route('plans') }}">
                 <label class="visually-hidden" for="search">{{ __('Search plans') }}</label>
-                <input id="search" name="search" type="search" class="form-control" value="{{ $look->search }}" placeholder="{{ __('Search titles, tags and prompts') }}">
+                <input id="search" name="search" type="search" class="form-control" value="{{ $look->search }}"
+                    placeholder="{{ __('Search titles, tags and prompts') }}">
                 @foreach ($look->tags as $one) <input type="hidden" name="tag[]" value="{{ $one }}"> @endforeach
                 @if ($look->inArchive) <input type="hidden" name="archived" value="1"> @endif
                 <label class="visually-hidden" for="sort">{{ __('Order') }}</label>
                 <select id="sort" name="sort" class="form-select" data-send>
-                    @foreach (App\Plans\LibraryLook::SORTS as $sort => $name) <option value="{{ $sort }}" @selected($look->sort === $sort)>{{ __($name) }}</option> @endforeach
+                    @foreach (App\Plans\LibraryLook::SORTS as $sort => $name)
+                        <option value="{{ $sort }}" @selected($look->sort === $sort)>{{ __($name) }}</option>
+                        @endforeach
                 </select>
                 <button class="btn btn-outline-slate"><x-icon name="search" /> {{ __('Search') }}</button>
             </form>
@@ -32,10 +37,12 @@
                 @csrf
                 <button class="btn btn-go"><x-icon name="journal-plus" /> {{ __('New plan') }}</button>
             </form>
-            <form class="library-new" method="post" action="{{ route('plans.bring-in') }}" enctype="multipart/form-data" data-send-file="{{ __('That file has more than 60 MB.') }}">
+            <form class="library-new" method="post" action="{{ route('plans.bring-in') }}" enctype="multipart/form-data"
+                data-send-file="{{ __('That file has more than 60 MB.') }}">
                 @csrf
                 <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Bring in') }}
-                    <input type="file" name="file" class="visually-hidden" accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg"></label>
+                    <input type="file" name="file" class="visually-hidden"
+                        accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg"></label>
             </form>
         </div>
         <div class="library-tags">
@@ -45,21 +52,28 @@
             @if ($tags->count() > 12)
                 <details class="menu-details">
                     <summary class="chip">{{ __('All :n tags', ['n' => $tags->count()]) }}</summary>
-                    <div class="menu library-all-tags">@foreach ($tags->sort(SORT_NATURAL | SORT_FLAG_CASE) as $one) @include('plans.tag') @endforeach</div>
+                    <div class="menu library-all-tags">@foreach ($tags->sort(SORT_NATURAL | SORT_FLAG_CASE) as $one)
+                        @include('plans.tag') @endforeach</div>
                 </details>
             @endif
             <span class="library-archive">
                 @if ($archived > 0 || $look->inArchive)
-                    <a href="{{ route('plans', $look->inArchive ? [] : ['archived' => 1]) }}"><x-icon name="archive" /> {{ $look->inArchive ? __('Back to the plans') : __('Archive (:n)', ['n' => $archived]) }}</a>
+                    <a href="{{ route('plans', $look->inArchive ? [] : ['archived' => 1]) }}"><x-icon name="archive" />
+                        {{ $look->inArchive ? __('Back to the plans') : __('Archive (:n)', ['n' => $archived]) }}</a>
                 @endif
-                <a href="{{ $look->address(['dense' => $isDense ? '0' : '1']) }}"><x-icon :name="$isDense ? 'grid' : 'list-ul'" /> {{ $isDense ? __('With pictures') : __('Dense list') }}</a>
+                <a href="{{ $look->address(['dense' => $isDense ? '0'
+                    : '1']) }}"><x-icon :name="$isDense ? 'grid' : 'list-ul'" />
+                    {{ $isDense ? __('With pictures') : __('Dense list') }}</a>
             </span>
         </div>
         @if ($plans->isEmpty())
             <p class="nobody">
-                @if ($look->isNarrowed()) {{ __('No plan fits. Search for something else, or show all.') }} <a href="{{ route('plans') }}">{{ __('Show all') }}</a>
+                @if ($look->isNarrowed()) {{ __('No plan fits. Search for something else, or show all.') }}
+                    <a href="{{ route('plans') }}">{{ __('Show all') }}</a>
                 @elseif ($look->inArchive) {{ __('The archive is empty.') }}
-                @else {{ __('There is no plan yet. Make one, or bring one in: a PDF worksheet, pictures, plain text with a prompt a paragraph, or a plan from a zip.') }} @endif
+                @else
+                    {{ __('There is no plan yet. Make one, or bring one in: a PDF worksheet, pictures, plain text with a prompt a paragraph, or a plan from a zip.') }}
+                    @endif
             </p>
         @endif
         <ul class="plan-list {{ $isDense ? 'is-dense' : '' }}">
@@ -69,8 +83,11 @@
         </ul>
         @if ($teacher->exists && ! $teacher->hasAccount())
             <p class="form-text mt-4">{{ __('These plans belong to this device.') }}
-                <button class="btn btn-sm btn-outline-slate" data-copy="{{ route('account.return', [$teacher, $teacher->return_key]) }}" data-copied="{{ __('Copied') }}">{{ __('Copy the private return link') }}</button>
-                {{ __('It opens them on another device; keep it to yourself. Or') }} <a href="{{ route('account') }}">{{ __('make an account') }}</a>.</p>
+                <button class="btn btn-sm btn-outline-slate"
+                    data-copy="{{ route('account.return', [$teacher, $teacher->return_key]) }}"
+                    data-copied="{{ __('Copied') }}">{{ __('Copy the private return link') }}</button>
+                {{ __('It opens them on another device; keep it to yourself. Or') }}
+                    <a href="{{ route('account') }}">{{ __('make an account') }}</a>.</p>
         @endif
     </main>
 </x-layout>

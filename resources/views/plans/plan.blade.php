@@ -1,63 +1,93 @@
 @php($words = App\Http\BenchWords::all() + [
-    'saved' => __('Saved'), 'saving' => __('Saving…'), 'unsaved' => __('Not saved yet — trying again'), 'offline' => __('Offline — 1 step kept here|Offline — :n steps kept here'),
-    'prompt' => __('Prompt :n'), 'no_words' => __('no words yet'), 'question' => __('Question :n'), 'choice' => __('Choice :n'), 'signs' => __('Signs'),
+    'saved' => __('Saved'), 'saving' => __('Saving…'), 'unsaved' => __('Not saved yet — trying again'),
+        'offline' => __('Offline — 1 step kept here|Offline — :n steps kept here'),
+    'prompt' => __('Prompt :n'), 'no_words' => __('no words yet'), 'question' => __('Question :n'),
+        'choice' => __('Choice :n'), 'signs' => __('Signs'),
     'on_page' => __('at a place on page :n'), 'place' => __('Place it on the page'), 'unplace' => __('Under the words'),
-    'removed' => __('Prompt :n is taken out. Undo brings it back.'), 'nothing_to_undo' => __('There is nothing to undo.'), 'changed_since' => __('Somebody has changed the same since: it cannot be taken back.'),
-    'conflict' => __('“:field” was changed on another page meanwhile.'), 'bringing_pages' => __('Page :done of :total is in …'), 'brought_in' => __('It is in.'),
-    'follows' => __('1 prompt changed in the running session.|:n prompts changed in the running session.'), 'too_large' => __('That file has more than 60 MB.'),
-    'running' => __('A session of this plan is running since :since, and does not have all that stands here.'), 'not_saved' => __('1 thing not saved|:n things not saved'), 'give_up' => __('Take what is saved instead'), 'untitled' => __('A plan needs a title: it keeps the one that it had.'),
+    'removed' => __('Prompt :n is taken out. Undo brings it back.'),
+        'nothing_to_undo' => __('There is nothing to undo.'),
+        'changed_since' => __('Somebody has changed the same since: it cannot be taken back.'),
+    'conflict' => __('“:field” was changed on another page meanwhile.'),
+        'bringing_pages' => __('Page :done of :total is in …'), 'brought_in' => __('It is in.'),
+    'follows' => __('1 prompt changed in the running session.|:n prompts changed in the running session.'),
+        'too_large' => __('That file has more than 60 MB.'),
+    'running' => __('A session of this plan is running since :since, and does not have all that stands here.'),
+        'not_saved' => __('1 thing not saved|:n things not saved'), 'give_up' => __('Take what is saved instead'),
+        'untitled' => __('A plan needs a title: it keeps the one that it had.'),
     'follow' => __('Give the changes to the students'),
-    'kinds' => array_combine(array_column(Crag\Prompt\Question\QuestionKind::cases(), 'value'), array_map(fn ($kind) => __($kind->word()), Crag\Prompt\Question\QuestionKind::cases())),
-    'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'), 'picture_first' => __('Choose a picture first.'),
+    'kinds' => array_combine(array_column(Crag\Prompt\Question\QuestionKind::cases(), 'value'),
+        array_map(fn ($kind) => __($kind->word()), Crag\Prompt\Question\QuestionKind::cases())),
+    'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'),
+        'picture_first' => __('Choose a picture first.'),
 ])
 <x-layout :title="$plan->title" script="plan" class="plan"
     :page="['plan' => $plan->id, 'address' => '/plan/'.$plan->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => $words, 'intake' => $intake]">
     <header class="bar plan-bar">
-        <a class="bar-home" href="{{ route('plans') }}" title="{{ __('All plans') }}"><img src="/crag.svg" alt="{{ __('All plans') }}" width="28" height="28"></a>
+        <a class="bar-home" href="{{ route('plans') }}" title="{{ __('All plans') }}"><img src="/crag.svg"
+            alt="{{ __('All plans') }}" width="28" height="28"></a>
         <h1 class="visually-hidden">{{ $plan->title }}</h1>
-        <input id="plan-title" class="plan-title" maxlength="80" aria-label="{{ __('Title') }}" value="{{ $plan->title }}" dir="auto" autocomplete="off">
-        <input id="plan-tags" class="plan-tags" maxlength="200" aria-label="{{ __('Tags, with commas between') }}" placeholder="{{ __('tags, with commas') }}" value="{{ implode(', ', $plan->tags) }}" dir="auto" autocomplete="off">
+        <input id="plan-title" class="plan-title" maxlength="80" aria-label="{{ __('Title') }}"
+            value="{{ $plan->title }}" dir="auto" autocomplete="off">
+        <input id="plan-tags" class="plan-tags" maxlength="200" aria-label="{{ __('Tags, with commas between') }}"
+            placeholder="{{ __('tags, with commas') }}" value="{{ implode(', ', $plan->tags) }}" dir="auto"
+            autocomplete="off">
         <span id="plan-saved" class="plan-saved" role="status">{{ __('Saved') }}</span>
-        <button id="plan-undo" class="btn btn-paper" title="{{ __('Undo the last change to the plan') }}" disabled><x-icon name="arrow-counterclockwise" /><span class="visually-hidden">{{ __('Undo') }}</span></button>
-        <button id="plan-redo" class="btn btn-paper" title="{{ __('Do it again') }}" disabled><x-icon name="arrow-clockwise" /><span class="visually-hidden">{{ __('Redo') }}</span></button>
+        <button id="plan-undo" class="btn btn-paper" title="{{ __('Undo the last change to the plan') }}"
+            disabled><x-icon name="arrow-counterclockwise" /><span
+            class="visually-hidden">{{ __('Undo') }}</span></button>
+        <button id="plan-redo" class="btn btn-paper" title="{{ __('Do it again') }}"
+            disabled><x-icon name="arrow-clockwise" /><span class="visually-hidden">{{ __('Redo') }}</span></button>
         <details class="menu-details">
             <summary class="btn btn-paper"><x-icon name="share" /> {{ __('Share') }}</summary>
             <div class="menu">
-                <button class="menu-item" data-copy="{{ route('plan.shared', [$plan, $plan->copy_key]) }}" data-copied="{{ __('Copied') }}">{{ __('Copy a link: to take a copy') }}</button>
+                <button class="menu-item" data-copy="{{ route('plan.shared', [$plan, $plan->copy_key]) }}"
+                    data-copied="{{ __('Copied') }}">{{ __('Copy a link: to take a copy') }}</button>
                 @if ($plan->teacher_id === $teacher->id)
-                    <button class="menu-item" data-copy="{{ route('plan.shared', [$plan, $plan->edit_key]) }}" data-copied="{{ __('Copied') }}">{{ __('Copy a link: to work on it together') }}</button>
+                    <button class="menu-item" data-copy="{{ route('plan.shared', [$plan, $plan->edit_key]) }}"
+                        data-copied="{{ __('Copied') }}">{{ __('Copy a link: to work on it together') }}</button>
                 @endif
                 <hr>
-                <a class="menu-item" href="{{ route('plan.zip', $plan) }}" download><x-icon name="box-arrow-up" /> {{ __('Take out (zip)') }}</a>
-                <a class="menu-item" href="{{ route('plan.pdf', $plan) }}" download><x-icon name="printer" /> {{ __('Print the prompts (PDF)') }}</a>
-                <a class="menu-item" href="{{ route('plan.qti', $plan) }}" download><x-icon name="ui-radios" /> {{ __('Take out the questions (QTI 3)') }}</a>
+                <a class="menu-item" href="{{ route('plan.zip', $plan) }}" download><x-icon name="box-arrow-up" />
+                    {{ __('Take out (zip)') }}</a>
+                <a class="menu-item" href="{{ route('plan.pdf', $plan) }}" download><x-icon name="printer" />
+                    {{ __('Print the prompts (PDF)') }}</a>
+                <a class="menu-item" href="{{ route('plan.qti', $plan) }}" download><x-icon name="ui-radios" />
+                    {{ __('Take out the questions (QTI 3)') }}</a>
             </div>
         </details>
         <a class="btn btn-paper" href="{{ route('plan.try', $plan) }}"><x-icon name="phone" /> {{ __('Try it') }}</a>
         <a class="btn btn-go" href="{{ route('plan.start', $plan) }}"><x-icon name="play" /> {{ __('Start') }}</a>
     </header>
-    <p id="plan-running" class="plan-running" role="status" hidden><span></span> <button class="btn btn-sm btn-go"></button></p>
+    <p id="plan-running" class="plan-running" role="status" hidden><span></span>
+        <button class="btn btn-sm btn-go"></button></p>
     <div class="plan-middle">
         <nav class="plan-rail" aria-label="{{ __('Prompts') }}">
             <ol id="plan-prompts" class="plan-prompts"></ol>
-            <button id="plan-add" class="btn btn-outline-slate"><x-icon name="plus-lg" /> {{ __('New prompt') }}</button>
-            <button id="plan-ready" class="btn btn-outline-slate" aria-haspopup="dialog"><x-icon name="journal-plus" /> {{ __('Ready-made') }}</button>
+            <button id="plan-add" class="btn btn-outline-slate"><x-icon name="plus-lg" />
+                {{ __('New prompt') }}</button>
+            <button id="plan-ready" class="btn btn-outline-slate" aria-haspopup="dialog"><x-icon name="journal-plus" />
+                {{ __('Ready-made') }}</button>
             <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Bring in') }}
-                <input id="plan-file" type="file" class="visually-hidden" accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg,application/pdf,image/*"></label>
+                <input id="plan-file" type="file" class="visually-hidden"
+                    accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg,application/pdf,image/*"></label>
             <p id="plan-intake" class="form-text" role="status"></p>
         </nav>
         <main class="plan-main" aria-label="{{ __('Prompt') }}">
-            <p id="plan-empty" class="nobody" hidden>{{ __('This plan is empty. Begin with a new prompt, a ready-made one, or bring in a worksheet, pictures or text.') }}</p>
+            <p id="plan-empty" class="nobody"
+                hidden>{{ __('This plan is empty. Begin with a new prompt, a ready-made one, or bring in a worksheet, pictures or text.') }}</p>
             <div id="plan-prompt" class="plan-prompt" hidden>
                 <div class="plan-words">
                     <label class="visually-hidden" for="words">{{ __('Words') }}</label>
-                    <textarea id="words" rows="2" dir="auto" placeholder="{{ __('What shall students do? Formulas stand between dollar signs: $\frac{1}{2}$. Values for each student: {a: 2..9}.') }}"></textarea>
+                    <textarea id="words" rows="2" dir="auto"
+                        placeholder="{{ __('What shall students do? Formulas stand between dollar signs: $\frac{1}{2}$. Values for each student: {a: 2..9}.') }}"></textarea>
                     <p id="words-shown" class="words-shown" dir="auto" hidden></p>
                     <p class="problem" role="alert" data-refused="words" data-of="#words" hidden></p>
                     <p id="plan-problems" class="problem" role="alert"></p>
                 </div>
                 <section id="plan-bench" class="bench" aria-label="{{ __('Diagram') }}">
-                    @include('bench.bench', ['label' => __('Diagram for students'), 'lead' => true, 'pieces' => __('Make pieces of it'), 'files' => '/plan/'.$plan->id.'/work/CANVAS.FORMAT'])
+                    @include('bench.bench',
+                        ['label' => __('Diagram for students'), 'lead' => true, 'pieces' => __('Make pieces of it'),
+                        'files' => '/plan/'.$plan->id.'/work/CANVAS.FORMAT'])
                 </section>
             </div>
         </main>

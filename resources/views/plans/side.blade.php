@@ -5,7 +5,8 @@
         <label class="visually-hidden" for="question-new">{{ __('Add a question') }}</label>
         <select id="question-new" class="form-select">
             <option value="">{{ __('Add a question …') }}</option>
-            @foreach (Crag\Prompt\Question\QuestionKind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
+            @foreach (Crag\Prompt\Question\QuestionKind::cases() as $kind)<option
+                value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
         </select>
         <p class="problem" role="alert" data-refused="questions" data-of="#question-list" hidden></p>
         <p class="form-text">{{ __('Without a question the canvas alone is the answer.') }}</p>
@@ -15,7 +16,8 @@
         <form id="backdrop-form" class="panel">
             <label class="visually-hidden" for="backdrop-kind">{{ __('Backdrop') }}</label>
             <select id="backdrop-kind" name="backdrop" class="form-select">
-                @foreach (Crag\Prompt\Backdrop\BackdropKind::cases() as $kind)<option value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
+                @foreach (Crag\Prompt\Backdrop\BackdropKind::cases() as $kind)<option
+                    value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
             </select>
             @include('desk.work.backdrop-settings')
             <p id="backdrop-problem" class="problem" role="alert"></p>
@@ -28,11 +30,13 @@
         <div id="tray-choice" role="group" aria-label="{{ __('Tool tray') }}">
             <label class="choice"><input type="radio" name="tray" value=""> {{ __('As the session has them') }}</label>
             @foreach (Crag\Prompt\Tray\TrayKind::cases() as $kind)
-                <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}"> {{ __($kind->word()) }}</label>
+                <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}">
+                    {{ __($kind->word()) }}</label>
             @endforeach
             <div id="tray-tools" class="tray-tools-choice" hidden>
                 @foreach (Crag\Prompt\Tray\Tool::cases() as $tool)
-                    <label class="choice"><input type="checkbox" value="{{ $tool->value }}"> {{ __($tool->word()) }}</label>
+                    <label class="choice"><input type="checkbox" value="{{ $tool->value }}">
+                        {{ __($tool->word()) }}</label>
                 @endforeach
             </div>
         </div>
@@ -46,17 +50,22 @@
         <input id="points" class="form-control" type="number" min="0" max="100" step="0.5">
         <p class="problem" role="alert" data-refused="points" data-of="#points" hidden></p>
         <label for="aspects">{{ __('What is checked, a line each') }}</label>
-        <textarea id="aspects" class="form-control" rows="3" dir="auto" placeholder="{{ __('Method: not there, some steps, complete') }}" aria-describedby="aspects-help"></textarea>
+        <textarea id="aspects" class="form-control" rows="3" dir="auto"
+            placeholder="{{ __('Method: not there, some steps, complete') }}"
+            aria-describedby="aspects-help"></textarea>
         <p class="problem" role="alert" data-refused="aspects" data-of="#aspects" hidden></p>
-        <p id="aspects-help" class="form-text">{{ __('A name, a colon, and two to six levels from the lowest with commas between. A name alone is checked by Strata; left empty, the canvas is.') }}</p>
+        <p id="aspects-help"
+            class="form-text">{{ __('A name, a colon, and two to six levels from the lowest with commas between. A name alone is checked by Strata; left empty, the canvas is.') }}</p>
     </details>
     <details>
         <summary>{{ __('Look for') }}</summary>
-        @foreach (['steps' => __('Expected steps, a line each'), 'words' => __('Key words, a line each'), 'slips' => __('Common slips, a line each')] as $field => $name)
+        @foreach (['steps' => __('Expected steps, a line each'), 'words' => __('Key words, a line each'),
+            'slips' => __('Common slips, a line each')] as $field => $name)
             <label for="look-{{ $field }}">{{ $name }}</label>
             <textarea id="look-{{ $field }}" class="form-control" rows="2" dir="auto"></textarea>
         @endforeach
-        <p class="problem" role="alert" data-refused="look_for" data-of="#look-steps, #look-words, #look-slips" hidden></p>
+        <p class="problem" role="alert" data-refused="look_for" data-of="#look-steps, #look-words, #look-slips"
+            hidden></p>
         <label for="skills">{{ __('Skills, with commas between') }}</label>
         <input id="skills" class="form-control" maxlength="300" dir="auto">
         <p class="problem" role="alert" data-refused="skills" data-of="#skills" hidden></p>
@@ -64,8 +73,11 @@
     <details>
         <summary>{{ __('Quick asks') }}</summary>
         <label for="asks">{{ __('One on each line: words | answer | time') }}</label>
-        <textarea id="asks" class="form-control" rows="4" dir="auto" placeholder="{{ __('Which way does it turn? | up; *down | 20 s') }}" aria-describedby="asks-help"></textarea>
+        <textarea id="asks" class="form-control" rows="4" dir="auto"
+            placeholder="{{ __('Which way does it turn? | up; *down | 20 s') }}"
+            aria-describedby="asks-help"></textarea>
         <p class="problem" role="alert" data-refused="asks" data-of="#asks" hidden></p>
-        <p id="asks-help" class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
+        <p id="asks-help"
+            class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
     </details>
 </aside>

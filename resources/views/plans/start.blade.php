@@ -4,22 +4,30 @@
         <section class="card-paper">
             <x-said />
             <h1>{{ __('Start “:title”', ['title' => $plan->title]) }}</h1>
-            <p>{{ trans_choice('{0} It has no prompt yet: type them while you teach, and they go into the plan.|{1} It has :count prompt.|[2,*] It has :count prompts.', $prompts->count()) }}
-                @php($minutes = $prompts->sum(fn ($prompt) => $prompt->value()->minutes ?? 0)) @if ($minutes > 0) {{ __('About :n minutes.', ['n' => $minutes]) }} @endif</p>
+            <p>{{ trans_choice('{0} It has no prompt yet: type them while you teach, and they go into the plan.|{1} It has :count prompt.|[2,*] It has :count prompts.',
+                $prompts->count()) }}
+                @php($minutes = $prompts->sum(fn ($prompt) => $prompt->value()->minutes ?? 0))
+                    @if ($minutes > 0) {{ __('About :n minutes.', ['n' => $minutes]) }} @endif</p>
             @include('plans.problems')
             <form method="post" action="{{ route('plan.start.now', $plan) }}">
                 @csrf
                 @if ($teacher->name === '')
                     <div class="mb-3"><label for="name">{{ __('Your name, as students see it') }}</label>
-                        <input id="name" name="name" class="form-control" maxlength="60" required autocomplete="name"></div>
+                        <input id="name" name="name" class="form-control" maxlength="60" required
+                            autocomplete="name"></div>
                 @endif
                 <fieldset class="mb-3">
                     <legend class="h6">{{ __('Class') }}</legend>
                     @foreach ($rosters as $roster)
-                        <label class="choice"><input type="radio" name="roster" value="{{ $roster->id }}" @checked($roster->id === $last)> <b>{{ $roster->name }}</b>
-                            <span class="form-text">{{ __(':n names; each taps the own name', ['n' => $roster->entries_count]) }}</span></label>
+                        <label class="choice"><input type="radio" name="roster" value="{{ $roster->id }}"
+                            @checked($roster->id === $last)> <b>{{ $roster->name }}</b>
+                            <span
+                                class="form-text">{{ __(':n names; each taps the own name',
+                                ['n' => $roster->entries_count]) }}</span></label>
                     @endforeach
-                    <label class="choice"><input type="radio" name="roster" value="" @checked($last === null)> <b>{{ __('No list') }}</b> <span class="form-text">{{ __('students type their names') }}</span></label>
+                    <label class="choice"><input type="radio" name="roster" value="" @checked($last === null)>
+                        <b>{{ __('No list') }}</b> <span
+                        class="form-text">{{ __('students type their names') }}</span></label>
                     <a class="form-text" href="{{ route('classes') }}">{{ __('Make a class list') }}</a>
                 </fieldset>
                 @php($tray = $rosters->firstWhere('id', $last)?->settings['tray'] ?? 'standard')
@@ -27,17 +35,25 @@
                     <legend class="h6">{{ __('Tools, where a prompt has none of its own') }}</legend>
                     @foreach (Crag\Prompt\Tray\TrayKind::cases() as $kind)
                         @if ($kind !== Crag\Prompt\Tray\TrayKind::Custom)
-                            <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}" @checked($kind->value === $tray)> <b>{{ __($kind->word()) }}</b>
-                                <span class="form-text">{{ implode(', ', array_map(fn ($tool) => __($tool->word()), $kind->tools())) }}</span></label>
+                            <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}"
+                                @checked($kind->value === $tray)> <b>{{ __($kind->word()) }}</b>
+                                <span
+                                    class="form-text">{{ implode(', ',
+                                    array_map(fn ($tool) => __($tool->word()), $kind->tools())) }}</span></label>
                         @endif
                     @endforeach
                 </fieldset>
-                @php($settings = Crag\Session\Life\SessionSettings::read($rosters->firstWhere('id', $last)?->settings['session'] ?? []))
+                @php($settings = Crag\Session\Life\SessionSettings::read($rosters->firstWhere('id',
+                    $last)?->settings['session'] ?? []))
                 <fieldset class="mb-3">
                     <legend class="h6">{{ __('In the room') }}</legend>
-                    <label class="choice"><input type="checkbox" name="names" value="1" @checked($settings->deskNames !== Crag\Session\Door\NameMode::None)> {{ __('Names on the desk') }}</label>
-                    <label class="choice"><input type="checkbox" name="messages" value="1" @checked($settings->messages)> {{ __('Messages between students and teachers') }}</label>
-                    <label class="choice"><input type="checkbox" name="cover" value="1" @checked($settings->cover)> {{ __('Work is covered until you reveal it') }}</label>
+                    <label class="choice"><input type="checkbox" name="names" value="1"
+                        @checked($settings->deskNames !== Crag\Session\Door\NameMode::None)>
+                        {{ __('Names on the desk') }}</label>
+                    <label class="choice"><input type="checkbox" name="messages" value="1"
+                        @checked($settings->messages)> {{ __('Messages between students and teachers') }}</label>
+                    <label class="choice"><input type="checkbox" name="cover" value="1" @checked($settings->cover)>
+                        {{ __('Work is covered until you reveal it') }}</label>
                 </fieldset>
                 <button class="btn btn-go btn-lg w-100"><x-icon name="play" /> {{ __('Start the session') }}</button>
             </form>

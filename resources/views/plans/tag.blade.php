@@ -1,2 +1,3 @@
 @php($isOn = in_array($one, $look->tags, true))
-<a class="chip {{ $isOn ? 'is-on' : '' }}" href="{{ $look->withTag($one) }}" @if ($isOn) aria-current="true" @endif>{{ $one }}</a>
+<a class="chip {{ $isOn ? 'is-on' : '' }}" href="{{ $look->withTag($one) }}" @if ($isOn) aria-current="true"
+    @endif>{{ $one }}</a>

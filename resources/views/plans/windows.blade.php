@@ -15,7 +15,8 @@
         <input id="pages-choice" class="form-control" autocomplete="off">
         <fieldset>
             <legend class="h6">{{ __('What each becomes') }}</legend>
-            <label class="choice"><input type="radio" name="as" value="pages" checked> {{ __('A page: one prompt with all of them') }}</label>
+            <label class="choice"><input type="radio" name="as" value="pages" checked>
+                {{ __('A page: one prompt with all of them') }}</label>
             <label class="choice"><input type="radio" name="as" value="prompts"> {{ __('A prompt of its own') }}</label>
         </fieldset>
         <p id="pages-problem" class="problem" role="alert"></p>
@@ -45,51 +46,84 @@
 ])
 <template id="plan-one-template">
     <li draggable="true">
-        <button class="plan-one" data-do="open"><span class="plan-one-n"></span><img alt="" width="112" height="70" loading="lazy"><span class="plan-one-words"></span></button>
+        <button class="plan-one" data-do="open"><span class="plan-one-n"></span><img alt="" width="112" height="70"
+            loading="lazy"><span class="plan-one-words"></span></button>
         <span class="plan-one-do">
-            <button class="mini" data-do="up" title="{{ __('One place up (Alt+↑)') }}"><x-icon name="arrow-up" /><span class="visually-hidden">{{ __('One place up') }}</span></button>
-            <button class="mini" data-do="down" title="{{ __('One place down (Alt+↓)') }}"><x-icon name="arrow-down" /><span class="visually-hidden">{{ __('One place down') }}</span></button>
-            <button class="mini" data-do="out" title="{{ __('Take it out of the plan') }}"><x-icon name="trash3" /><span class="visually-hidden">{{ __('Take it out of the plan') }}</span></button>
+            <button class="mini" data-do="up" title="{{ __('One place up (Alt+↑)') }}"><x-icon name="arrow-up" /><span
+                class="visually-hidden">{{ __('One place up') }}</span></button>
+            <button class="mini" data-do="down"
+                title="{{ __('One place down (Alt+↓)') }}"><x-icon name="arrow-down" /><span
+                class="visually-hidden">{{ __('One place down') }}</span></button>
+            <button class="mini" data-do="out" title="{{ __('Take it out of the plan') }}"><x-icon name="trash3" /><span
+                class="visually-hidden">{{ __('Take it out of the plan') }}</span></button>
         </span>
     </li>
 </template>
 <template id="question-template">
     <li class="question-edit">
         <div class="question-edit-head"><b class="question-edit-n"></b> <span class="question-edit-kind"></span>
-            <button type="button" class="mini ms-auto" data-do="up" title="{{ __('One place up') }}"><x-icon name="arrow-up" /><span class="visually-hidden">{{ __('One place up') }}</span></button>
-            <button type="button" class="mini" data-do="out" title="{{ __('Take the question out') }}"><x-icon name="trash3" /><span class="visually-hidden">{{ __('Take the question out') }}</span></button></div>
-        <label>{{ __('Question') }} <input class="form-control" data-field="words" maxlength="500" dir="auto" autocomplete="off"></label>
+            <button type="button" class="mini ms-auto" data-do="up"
+                title="{{ __('One place up') }}"><x-icon name="arrow-up" /><span
+                class="visually-hidden">{{ __('One place up') }}</span></button>
+            <button type="button" class="mini" data-do="out"
+                title="{{ __('Take the question out') }}"><x-icon name="trash3" /><span
+                class="visually-hidden">{{ __('Take the question out') }}</span></button></div>
+        <label>{{ __('Question') }} <input class="form-control" data-field="words" maxlength="500" dir="auto"
+            autocomplete="off"></label>
         <div data-kinds="choice choices" class="question-options"></div>
-        <div data-kinds="choice choices" class="question-row"><button type="button" class="btn btn-sm btn-outline-slate" data-do="option"><x-icon name="plus-lg" /> {{ __('Choice') }}</button>
-            <label class="choice"><input type="checkbox" data-field="shuffle"> {{ __('Other order for each student') }}</label></div>
-        <label data-kinds="number maths">{{ __('Right answer') }} <input class="form-control" data-field="right" maxlength="300" dir="ltr" autocomplete="off" spellcheck="false" placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
-        <label data-kinds="text">{{ __('Right answers, a line each') }} <textarea class="form-control" data-field="rights" rows="2" dir="auto"></textarea></label>
-        <details data-kinds="number maths" class="question-exact"><summary>{{ __('How exact, and in which form') }}</summary>
+        <div data-kinds="choice choices" class="question-row"><button type="button" class="btn btn-sm btn-outline-slate"
+            data-do="option"><x-icon name="plus-lg" /> {{ __('Choice') }}</button>
+            <label class="choice"><input type="checkbox" data-field="shuffle">
+                {{ __('Other order for each student') }}</label></div>
+        <label data-kinds="number maths">{{ __('Right answer') }} <input class="form-control" data-field="right"
+            maxlength="300" dir="ltr" autocomplete="off" spellcheck="false"
+            placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
+        <label data-kinds="text">{{ __('Right answers, a line each') }}
+            <textarea class="form-control" data-field="rights" rows="2" dir="auto"></textarea></label>
+        <details data-kinds="number maths"
+            class="question-exact"><summary>{{ __('How exact, and in which form') }}</summary>
             <div data-kinds="number" class="question-row">
-                <label>{{ __('Tolerance') }} <select class="form-select" data-field="tolerance-kind"><option value="none">{{ __('none') }}</option><option value="within">{{ __('up to') }}</option><option value="percent">{{ __('per cent') }}</option></select></label>
-                <label>{{ __('of') }} <input class="form-control" data-field="tolerance-most" maxlength="40" autocomplete="off"></label>
+                <label>{{ __('Tolerance') }} <select class="form-select" data-field="tolerance-kind"><option
+                    value="none">{{ __('none') }}</option><option value="within">{{ __('up to') }}</option><option
+                    value="percent">{{ __('per cent') }}</option></select></label>
+                <label>{{ __('of') }} <input class="form-control" data-field="tolerance-most" maxlength="40"
+                    autocomplete="off"></label>
             </div>
             <div data-kinds="number maths" class="question-row">
                 <label>{{ __('Form') }} <select class="form-select" data-field="form-kind">
-                    @foreach (Crag\Maths\Comparing\FormKind::cases() as $form)<option value="{{ $form->value }}" data-for="{{ in_array($form, [Crag\Maths\Comparing\FormKind::Any, Crag\Maths\Comparing\FormKind::Surd], true) ? 'number maths' : ($form === Crag\Maths\Comparing\FormKind::Expanded ? 'maths' : 'number') }}">{{ __($form->word()) }}</option>@endforeach
+                    @foreach (Crag\Maths\Comparing\FormKind::cases() as $form)<option value="{{ $form->value }}"
+                        data-for="{{ in_array($form, [Crag\Maths\Comparing\FormKind::Any,
+                        Crag\Maths\Comparing\FormKind::Surd], true) ? 'number maths'
+                        : ($form === Crag\Maths\Comparing\FormKind::Expanded ? 'maths'
+                        : 'number') }}">{{ __($form->word()) }}</option>@endforeach
                 </select></label>
-                <label>{{ __('digits') }} <input class="form-control" type="number" min="0" max="12" data-field="form-digits"></label>
+                <label>{{ __('digits') }} <input class="form-control" type="number" min="0" max="12"
+                    data-field="form-digits"></label>
             </div>
-            <label data-kinds="number" class="choice"><input type="checkbox" data-field="own_unit"> {{ __('In this unit, not only one of its kind') }}</label>
+            <label data-kinds="number" class="choice"><input type="checkbox" data-field="own_unit">
+                {{ __('In this unit, not only one of its kind') }}</label>
         </details>
         <div data-kinds="scale" class="question-row">
             <label>{{ __('up to') }} <input class="form-control" type="number" min="2" max="10" data-field="to"></label>
-            <label>{{ __('lowest means') }} <input class="form-control" maxlength="60" data-field="low" dir="auto"></label>
-            <label>{{ __('highest means') }} <input class="form-control" maxlength="60" data-field="high" dir="auto"></label>
+            <label>{{ __('lowest means') }} <input class="form-control" maxlength="60" data-field="low"
+                dir="auto"></label>
+            <label>{{ __('highest means') }} <input class="form-control" maxlength="60" data-field="high"
+                dir="auto"></label>
         </div>
-        <div class="question-row"><button type="button" class="btn btn-sm btn-outline-slate" data-do="spot"><x-icon name="geo-alt" /> <span></span></button> <span class="question-where form-text"></span></div>
+        <div class="question-row"><button type="button" class="btn btn-sm btn-outline-slate"
+            data-do="spot"><x-icon name="geo-alt" /> <span></span></button> <span
+            class="question-where form-text"></span></div>
     </li>
 </template>
 <template id="option-template">
     <div class="option-edit">
         <input data-option="right" aria-label="{{ __('Right') }}" title="{{ __('Right') }}">
-        <input class="form-control" data-option="words" maxlength="300" dir="auto" aria-label="{{ __('Words of the choice') }}" autocomplete="off">
-        <label class="mini" title="{{ __('A picture for it') }}"><x-icon name="image" /><span class="visually-hidden">{{ __('A picture for it') }}</span><input type="file" class="visually-hidden" data-option="picture" accept="image/*"></label>
-        <button type="button" class="mini" data-option="out" title="{{ __('Take it out') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Take it out') }}</span></button>
+        <input class="form-control" data-option="words" maxlength="300" dir="auto"
+            aria-label="{{ __('Words of the choice') }}" autocomplete="off">
+        <label class="mini" title="{{ __('A picture for it') }}"><x-icon name="image" /><span
+            class="visually-hidden">{{ __('A picture for it') }}</span><input type="file" class="visually-hidden"
+            data-option="picture" accept="image/*"></label>
+        <button type="button" class="mini" data-option="out" title="{{ __('Take it out') }}"><x-icon name="x-lg" /><span
+            class="visually-hidden">{{ __('Take it out') }}</span></button>
     </div>
 </template>

@@ -1,58 +1,84 @@
 @php($view = $session->isRunning() ? $session->screen_view->value : 'ended')
 @php($pens = App\Sessions\Room\CurrentSituation::pens($session, null))
-@if ($session->isRunning() && $pens->isDown()) <div class="shown-pens" id="shown-pens" role="status"><p dir="auto"><x-icon name="pause-circle" /> {{ $pens->words === '' ? __('Pens down') : $pens->words }}</p></div> @endif
-<div class="shown-{{ $view }}" id="shown-{{ $view }}" data-room="{{ json_encode(['timer' => $session->timerValue()?->toArray(), 'sound' => $session->settingsValue()->sound, 'clock' => App\Live\Clock::ms()]) }}">
+@if ($session->isRunning() && $pens->isDown()) <div class="shown-pens" id="shown-pens" role="status"><p
+    dir="auto"><x-icon name="pause-circle" /> {{ $pens->words === '' ? __('Pens down') : $pens->words }}</p></div>
+    @endif
+<div class="shown-{{ $view }}" id="shown-{{ $view }}"
+    data-room="{{ json_encode(['timer' => $session->timerValue()?->toArray(),
+    'sound' => $session->settingsValue()->sound, 'clock' => App\Live\Clock::ms()]) }}">
     <p class="shown-timer" id="shown-timer" role="timer" hidden></p>
     @if ($view === 'join')
         <h1>{{ $session->title }}</h1>
         @if ($session->door === Crag\Session\Door\Door::Shut)
             <p class="shown-words">{{ __('The door is shut.') }}</p>
         @else
-        <p class="shown-n">{{ trans_choice('{0} Nobody is in yet|{1} :count student is in|[2,*] :count students are in', $session->seated()->count()) }}</p>
+        <p class="shown-n">{{ trans_choice('{0} Nobody is in yet|{1} :count student is in|[2,*] :count students are in',
+            $session->seated()->count()) }}</p>
         <div class="shown-ways">
             <div class="shown-code">
                 <p>{{ __('Go to') }} <b>{{ request()->getHttpHost() }}</b></p>
                 <p>{{ __('and type the code') }}</p>
                 <p class="shown-letters">{{ $session->code()->spaced() }}</p>
             </div>
-            <div class="shown-qr" data-qr="{{ route('join', $session->join_code) }}" role="img" aria-label="{{ __('QR code with the join link') }}"></div>
+            <div class="shown-qr" data-qr="{{ route('join', $session->join_code) }}" role="img"
+                aria-label="{{ __('QR code with the join link') }}"></div>
         </div>
         @endif
     @elseif ($view === 'prompt')
         <p class="shown-n">{{ __('Prompt :n', ['n' => $session->prompt->n]) }}</p>
-        <h1 class="shown-words" dir="auto" @if ($session->prompt->words !== '') data-maths="{{ $session->prompt->wordsForAll() }}" @endif>{{ $session->prompt->words === '' ? $session->title : $session->prompt->wordsForAll() }}</h1>
-        @if (! $session->prompt->pagesValue()->isBlank() || $session->prompt->handouts()->exists()) <img class="shown-picture" src="{{ route('screen.prompt', [$session, $session->prompt]) }}?{{ $session->prompt->sceneVersion() }}" alt="{{ __('What is drawn for the prompt') }}"> @endif
-        @if ($session->door !== Crag\Session\Door\Door::Shut) <p class="shown-late">{{ __('Late? The code is') }} <b>{{ $session->code()->spaced() }}</b></p> @endif
+        <h1 class="shown-words" dir="auto" @if ($session->prompt->words !== '')
+            data-maths="{{ $session->prompt->wordsForAll() }}"
+            @endif>{{ $session->prompt->words === '' ? $session->title : $session->prompt->wordsForAll() }}</h1>
+        @if (! $session->prompt->pagesValue()->isBlank() || $session->prompt->handouts()->exists())
+            <img class="shown-picture" src="{{ route('screen.prompt',
+            [$session, $session->prompt]) }}?{{ $session->prompt->sceneVersion() }}"
+            alt="{{ __('What is drawn for the prompt') }}"> @endif
+        @if ($session->door !== Crag\Session\Door\Door::Shut) <p class="shown-late">{{ __('Late? The code is') }}
+            <b>{{ $session->code()->spaced() }}</b></p> @endif
     @elseif ($view === 'showcase' && $session->showcase !== null)
         <h1 class="visually-hidden">{{ __('Showcase') }}</h1>
         @php($items = $session->shown_on->isOnScreen() ? $session->showcase->items : collect())
-        <div class="shown-works" id="shown-works" data-showcase="{{ $session->showcase->id }}" data-items="{{ json_encode($items->map(fn ($item) => $item->told($session))->values()) }}" @if ($items->contains(fn ($item) => $item->at_operation === null)) data-live @endif></div>
+        <div class="shown-works" id="shown-works" data-showcase="{{ $session->showcase->id }}"
+            data-items="{{ json_encode($items->map(fn ($item) => $item->told($session))->values()) }}"
+            @if ($items->contains(fn ($item) => $item->at_operation === null)) data-live @endif></div>
     @elseif ($view === 'tally' && $session->ask !== null)
         @php($ask = $session->ask)
-        <h1 class="shown-words" dir="auto">{{ $ask->value()->words === '' ? __('Quick ask') : $ask->value()->words }}</h1>
-        <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers', $ask->tally()->answered) }}@if ($ask->isOpen(App\Live\Clock::ms()) && $ask->ends_at_ms !== null) · <span class="timer-left" data-ends="{{ $ask->ends_at_ms }}" role="timer"></span>@endif</p>
-        @if ($ask->is_tally_shown) @include('desk.asks.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(), 'right' => $ask->is_right_shown]) @endif
-        @if ($ask->is_right_shown && $ask->value()->asked->hasKey()) <p class="shown-right" dir="auto">{{ __('Right: :key', ['key' => $ask->value()->asked->key()]) }}</p> @endif
+        <h1 class="shown-words"
+            dir="auto">{{ $ask->value()->words === '' ? __('Quick ask') : $ask->value()->words }}</h1>
+        <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers',
+            $ask->tally()->answered) }}@if ($ask->isOpen(App\Live\Clock::ms()) && $ask->ends_at_ms !== null) ·
+            <span class="timer-left" data-ends="{{ $ask->ends_at_ms }}" role="timer"></span>@endif</p>
+        @if ($ask->is_tally_shown)
+            @include('desk.asks.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(),
+            'right' => $ask->is_right_shown]) @endif
+        @if ($ask->is_right_shown && $ask->value()->asked->hasKey()) <p class="shown-right"
+            dir="auto">{{ __('Right: :key', ['key' => $ask->value()->asked->key()]) }}</p> @endif
     @elseif ($view === 'run' && $session->run !== null && $session->run->is_shown)
         @php($result = $session->run->result())
         <h1 class="shown-words">{{ __('How everybody did') }}</h1>
-        <div class="shown-results" data-rows="{{ max(count($result->asks), count($result->teams)) }}">@include('desk.asks.run-result')</div>
+        <div class="shown-results"
+            data-rows="{{ max(count($result->asks), count($result->teams)) }}">@include('desk.asks.run-result')</div>
     @elseif ($view === 'pick')
         @php($picked = $session->picks()->with('seat')->first()?->seat)
         @php($name = $picked === null ? '' : $session->settingsValue()->shownNames->show($picked->name, $picked->n))
-        @if ($picked !== null) <p class="shown-n">{{ __('Picked') }}</p> <h1 class="shown-picked" dir="auto">{{ $name === '' ? __('Seat :n', ['n' => $picked->n]) : $name }}</h1> @endif
+        @if ($picked !== null) <p class="shown-n">{{ __('Picked') }}</p>
+            <h1 class="shown-picked" dir="auto">{{ $name === '' ? __('Seat :n', ['n' => $picked->n]) : $name }}</h1>
+            @endif
     @elseif ($view === 'board')
         @php($board = $session->board ?? ['headings' => [''], 'open' => false])
         @php($offers = $session->offers()->where('state', 'accepted')->with('seat')->get()->groupBy('column'))
         <h1 class="visually-hidden">{{ __('Offers of the class') }}</h1>
-        <div class="shown-board" data-columns="{{ count($board['headings']) }}" data-most="{{ $offers->max(fn ($some) => $some->count()) ?? 0 }}">
+        <div class="shown-board" data-columns="{{ count($board['headings']) }}"
+            data-most="{{ $offers->max(fn ($some) => $some->count()) ?? 0 }}">
             @foreach ($board['headings'] as $i => $heading)
                 <section class="shown-column">
                     @if ($heading !== '') <h2 dir="auto">{{ $heading }}</h2> @endif
                     @foreach ($offers->get($i, collect())->sortBy('place') as $offer)
                         @php($name = $session->settingsValue()->shownNames->show($offer->seat->name, $offer->seat->n))
-                        <figure class="shown-offer"><img src="{{ route('screen.offer', [$session, $offer]) }}" alt="{{ $offer->words === '' ? __('A canvas of the class') : $offer->words }}">
-                            @if ($offer->words !== '' || $name !== '') <figcaption dir="auto">{{ $offer->words }} @if ($name !== '') <b>{{ $name }}</b> @endif</figcaption> @endif</figure>
+                        <figure class="shown-offer"><img src="{{ route('screen.offer', [$session, $offer]) }}"
+                            alt="{{ $offer->words === '' ? __('A canvas of the class') : $offer->words }}">
+                            @if ($offer->words !== '' || $name !== '') <figcaption dir="auto">{{ $offer->words }}
+                                @if ($name !== '') <b>{{ $name }}</b> @endif</figcaption> @endif</figure>
                     @endforeach
                 </section>
             @endforeach

@@ -5,20 +5,24 @@
         <section class="card-paper">
             @if ($session->isRunning())
                 <h1>{{ __('Your work so far') }}</h1>
-                <p>{{ __(':name in “:title”. Take with you what you like; the session goes on.', ['name' => $seat->name, 'title' => $session->title]) }}</p>
+                <p>{{ __(':name in “:title”. Take with you what you like; the session goes on.',
+                    ['name' => $seat->name, 'title' => $session->title]) }}</p>
             @else
                 <h1>{{ __('The session has ended') }}</h1>
-                <p>{{ __('Well done, :name. Your work on “:title” is kept. You can take it with you:', ['name' => $seat->name, 'title' => $session->title]) }}</p>
+                <p>{{ __('Well done, :name. Your work on “:title” is kept. You can take it with you:',
+                    ['name' => $seat->name, 'title' => $session->title]) }}</p>
             @endif
             @if ($canvases->isEmpty())
                 <p>{{ __('There is no canvas of yours in this session.') }}</p>
             @else
-                <p><a class="btn btn-go btn-lg w-100" href="{{ $at }}/work.pdf"><x-icon name="download" /> {{ __('All pages as PDF') }}</a></p>
+                <p><a class="btn btn-go btn-lg w-100" href="{{ $at }}/work.pdf"><x-icon name="download" />
+                    {{ __('All pages as PDF') }}</a></p>
                 <ul class="take-home">
                     @foreach ($canvases as $canvas)
                         <li>
                             <span>{{ __('Prompt :n', ['n' => $canvas->prompt->n]) }}</span>
-                            @foreach (['png' => __('Picture (PNG)'), 'svg' => __('Drawing (SVG)'), 'pdf' => __('PDF'), 'inkml' => __('Ink (InkML)')] as $format => $name)
+                            @foreach (['png' => __('Picture (PNG)'), 'svg' => __('Drawing (SVG)'), 'pdf' => __('PDF'),
+                                'inkml' => __('Ink (InkML)')] as $format => $name)
                                 <a href="{{ $at }}/work/{{ $canvas->id }}.{{ $format }}">{{ $name }}</a>
                             @endforeach
                         </li>
@@ -28,25 +32,33 @@
             @if ($checks !== [])
                 <h2 class="h5">{{ __('What your teacher found') }}</h2>
                 <ul class="take-notes">@foreach ($checks as $check)<li>{{ __('Prompt :n', ['n' => $check['n']]) }}:
-                    @if ($check['level'] !== null) <x-strata :level="$check['level']" /> @endif <span dir="auto">{{ $check['words'] }}</span>
-                    @if ($check['points'] !== null) {{ $check['most'] === null ? __(':n points', ['n' => $check['points']]) : __(':n of :most points', ['n' => $check['points'], 'most' => $check['most']]) }} @endif
+                    @if ($check['level'] !== null) <x-strata :level="$check['level']" /> @endif
+                        <span dir="auto">{{ $check['words'] }}</span>
+                    @if ($check['points'] !== null)
+                        {{ $check['most'] === null ? __(':n points', ['n' => $check['points']])
+                        : __(':n of :most points', ['n' => $check['points'], 'most' => $check['most']]) }} @endif
                     <span dir="auto">{{ $check['note'] }}</span></li>@endforeach</ul>
             @endif
             @if ($notes->isNotEmpty())
                 <h2 class="h5">{{ __('What your teacher wrote to you') }}</h2>
-                <ul class="take-notes">@foreach ($notes as $note)<li dir="auto">{{ $note->words }} <span class="form-text">{{ $note->sender }}</span></li>@endforeach</ul>
+                <ul class="take-notes">@foreach ($notes as $note)<li dir="auto">{{ $note->words }}
+                    <span class="form-text">{{ $note->sender }}</span></li>@endforeach</ul>
             @endif
             <h2 class="h5">{{ __('Your private link') }}</h2>
             <p>{{ __('It opens this page on any device. Whoever has it sees your work, so keep it to yourself.') }}</p>
-            <p class="panel-row"><input class="form-control" readonly aria-label="{{ __('Your private link') }}" value="{{ url("/home/{$seat->id}/{$seat->home_key}") }}">
-                <button class="btn btn-outline-slate" data-copy="{{ url("/home/{$seat->id}/{$seat->home_key}") }}" data-copied="{{ __('Copied') }}">{{ __('Copy the link') }}</button></p>
+            <p class="panel-row"><input class="form-control" readonly aria-label="{{ __('Your private link') }}"
+                value="{{ url("/home/{$seat->id}/{$seat->home_key}") }}">
+                <button class="btn btn-outline-slate" data-copy="{{ url("/home/{$seat->id}/{$seat->home_key}") }}"
+                    data-copied="{{ __('Copied') }}">{{ __('Copy the link') }}</button></p>
             <p class="form-text">
                 @if ($session->retention()->isNone())
                     {{ __('With the end of the session everything is deleted: take your work before.') }}
                 @elseif ($session->isRunning())
-                    {{ trans_choice('{1} Kept for one day after the session has ended, or until your teacher forgets it.|[2,*] Kept for :count days after the session has ended, or until your teacher forgets it.', $session->retention()->days) }}
+                    {{ trans_choice('{1} Kept for one day after the session has ended, or until your teacher forgets it.|[2,*] Kept for :count days after the session has ended, or until your teacher forgets it.',
+                        $session->retention()->days) }}
                 @else
-                    {{ __('This works until :date, or until your teacher forgets the session.', ['date' => $session->keptUntil()]) }}
+                    {{ __('This works until :date, or until your teacher forgets the session.',
+                        ['date' => $session->keptUntil()]) }}
                 @endif
                 <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
         </section>

@@ -13,8 +13,10 @@
                 @php($codeProblem = $problem ?? $errors->first('code'))
                 <div class="mb-3">
                     <label for="code">{{ __('Join code') }}</label>
-                    <input id="code" name="code" class="form-control code-field {{ $codeProblem ? 'is-invalid' : '' }}" required maxlength="12"
-                           autocomplete="off" autocapitalize="characters" spellcheck="false" value="{{ old('code', $code) }}"
+                    <input id="code" name="code" class="form-control code-field {{ $codeProblem ? 'is-invalid' : '' }}"
+                        required maxlength="12"
+                           autocomplete="off" autocapitalize="characters" spellcheck="false"
+                               value="{{ old('code', $code) }}"
                            @if ($codeProblem) aria-describedby="code-problem" autofocus @endif>
                     @if ($codeProblem) <p id="code-problem" class="problem" role="alert">{{ $codeProblem }}</p> @endif
                 </div>
@@ -22,22 +24,34 @@
                     @include('student.names')
                 @endif
                 <div class="mb-3">
-                    <label for="name">{{ $session !== null && $entries->isNotEmpty() ? __('Not in the list? Type your name') : __('Your name') }}</label>
-                    <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" required maxlength="60" dir="auto"
-                           autocomplete="off" value="{{ old('name') }}" @if ($session !== null && $entries->isEmpty()) autofocus @endif
+                    <label for="name">{{ $session !== null && $entries->isNotEmpty()
+                        ? __('Not in the list? Type your name') : __('Your name') }}</label>
+                    <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" required
+                        maxlength="60" dir="auto"
+                           autocomplete="off" value="{{ old('name') }}" @if ($session !== null && $entries->isEmpty())
+                               autofocus @endif
                            @error('name') aria-describedby="name-problem" @enderror>
                     @error('name') <p id="name-problem" class="problem" role="alert">{{ $message }}</p> @enderror
-                    <p class="form-text">{{ __('Your teacher sees this name beside your canvas. Other students do not see your canvas.') }} <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
+                    <p
+                        class="form-text">{{ __('Your teacher sees this name beside your canvas. Other students do not see your canvas.') }}
+                        <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
                 </div>
-                @if ($session !== null && $session->openUntil() !== null) <p>{{ __('Open until :date. Go on whenever you like, with the same link.', ['date' => $session->openUntil()]) }}</p> @endif
+                @if ($session !== null && $session->openUntil() !== null)
+                    <p>{{ __('Open until :date. Go on whenever you like, with the same link.',
+                    ['date' => $session->openUntil()]) }}</p> @endif
                 <button class="btn btn-go btn-lg w-100">{{ __('Join') }}</button>
                 @if ($session !== null)
                     <details class="mt-3" @error('seat_code') open @enderror>
                         <summary>{{ __('I was here on another device') }}</summary>
                         <label for="seat-code">{{ __('Seat code') }}</label>
-                        <input id="seat-code" name="seat_code" class="form-control code-field @error('seat_code') is-invalid @enderror" maxlength="12" autocomplete="off" autocapitalize="characters" spellcheck="false" @error('seat_code') aria-describedby="seat-code-problem" @enderror>
-                        @error('seat_code') <p id="seat-code-problem" class="problem" role="alert">{{ $message }}</p> @enderror
-                        <p class="form-text">{{ __('The other device shows it under More, “Another device”. Without it, join with the same name: your teacher then lets you back to your work.') }}</p>
+                        <input id="seat-code" name="seat_code"
+                            class="form-control code-field @error('seat_code') is-invalid @enderror" maxlength="12"
+                            autocomplete="off" autocapitalize="characters" spellcheck="false" @error('seat_code')
+                            aria-describedby="seat-code-problem" @enderror>
+                        @error('seat_code') <p id="seat-code-problem" class="problem" role="alert">{{ $message }}</p>
+                            @enderror
+                        <p
+                            class="form-text">{{ __('The other device shows it under More, “Another device”. Without it, join with the same name: your teacher then lets you back to your work.') }}</p>
                         <button class="btn btn-outline-slate w-100">{{ __('Go on here') }}</button>
                     </details>
                 @endif

@@ -2,8 +2,10 @@
 @if ($chosen !== null && $chosen->pin !== '')
     <div class="mb-3 join-pin">
         <label for="pin">{{ __('PIN of :name', ['name' => $chosen->name]) }}</label>
-        <input id="pin" name="pin" class="form-control code-field" inputmode="numeric" maxlength="6" autocomplete="off" autofocus>
-        <button class="btn btn-go btn-lg w-100 mt-2" name="entry" value="{{ $chosen->id }}">{{ __('Join as :name', ['name' => $chosen->name]) }}</button>
+        <input id="pin" name="pin" class="form-control code-field" inputmode="numeric" maxlength="6" autocomplete="off"
+            autofocus>
+        <button class="btn btn-go btn-lg w-100 mt-2" name="entry"
+            value="{{ $chosen->id }}">{{ __('Join as :name', ['name' => $chosen->name]) }}</button>
         <p class="form-text"><a href="{{ route('join', $session->join_code) }}">{{ __('That is not me') }}</a></p>
     </div>
 @else
@@ -14,9 +16,15 @@
                 @php($isTaken = in_array($entry->id, $taken, true))
                 @php($look = 'join-name'.($isTaken ? ' is-taken' : ''))
                 @if ($entry->pin !== '')
-                    <a class="{{ $look }}" dir="auto" href="{{ route('join', ['code' => $session->join_code, 'entry' => $entry->id]) }}">{{ $entry->name }} @if ($isTaken) <span class="visually-hidden">{{ __('is here already') }}</span> @endif</a>
+                    <a class="{{ $look }}" dir="auto"
+                        href="{{ route('join', ['code' => $session->join_code,
+                        'entry' => $entry->id]) }}">{{ $entry->name }} @if ($isTaken) <span
+                        class="visually-hidden">{{ __('is here already') }}</span> @endif</a>
                 @else
-                    <button class="{{ $look }}" dir="auto" name="entry" value="{{ $entry->id }}" @if ($isTaken) title="{{ __('Here already on another device. Your teacher is asked.') }}" @endif>{{ $entry->name }} @if ($isTaken) <span class="visually-hidden">{{ __('is here already') }}</span> @endif</button>
+                    <button class="{{ $look }}" dir="auto" name="entry" value="{{ $entry->id }}" @if ($isTaken)
+                        title="{{ __('Here already on another device. Your teacher is asked.') }}"
+                        @endif>{{ $entry->name }} @if ($isTaken) <span
+                        class="visually-hidden">{{ __('is here already') }}</span> @endif</button>
                 @endif
             @endforeach
         </div>

@@ -1,25 +1,50 @@
 @php($words = App\Http\BenchWords::all() + [
-    'saved' => __('Saved'), 'saving' => __('Saving…'), 'offline' => __('Offline — 1 stroke kept here|Offline — :n strokes kept here'), 'held' => __('1 stroke waits here: :reason|:n strokes wait here: :reason'),
+    'saved' => __('Saved'), 'saving' => __('Saving…'),
+        'offline' => __('Offline — 1 stroke kept here|Offline — :n strokes kept here'),
+        'held' => __('1 stroke waits here: :reason|:n strokes wait here: :reason'),
     'polling' => __('Saved — slow connection'), 'refused' => __('Something could not be kept: :reason'),
-    'prompt' => __('Prompt :n'), 'question' => __('Question :n'), 'choice' => __('Choice :n'), 'signs' => __('Signs'), 'tray' => __('Your teacher has changed the tools.'),
-    'pens_down' => __('Pens down'), 'time_up' => __('Time is up'), 'paused' => __(':left, paused'), 'hand_up' => __('Hand up'), 'hand_down' => __('Hand is up'),
-    'send' => __('Send to teacher'), 'sent' => __('Sent'), 'take_back' => __('Take back'), 'sent_said' => __('Your teacher has it. Take it back to go on.'), 'revealed' => __('Your teacher has opened all work.'),
-    'closed' => __('This prompt is closed. You can look at your work.'), 'new_work' => __('Your teacher has handed something out.'), 'new_page' => __('Your teacher has handed something out, on page :n.'), 'fresh' => __('Your teacher has given you a fresh start. Your old work is kept.'),
-    'lead' => __('Teacher’s page'), 'stone' => __('Others see you as :name'), 'renamed' => __('Your name here is now :name.'), 'moved' => __('You work on another device now.'),
-    'slow' => __('The connection is slow. Light data needs fewer bytes.'), 'use_light' => __('Use light data'), 'rate' => __('About :n kB a minute'), 'light_on' => __('Light data is on'), 'light_off' => __('Light data is off'),
-    'ask_closed' => __('Closed.'), 'ask_sent' => __('Your answer is in. You can change it until it is closed.'), 'ask_anonymous' => __('Nobody will know who answered what, not even your teacher.'), 'ask_right' => __('Right: :right'), 'ask_middle' => __('In the middle: :middle'),
-    'shown_anonymous' => __('Your work is being shown, without your name.'), 'shown_named' => __('Your work is being shown.'), 'work_of' => __('Work of :name'), 'work_of_somebody' => __('Work of somebody in the class'), 'kept_back' => __('Your teacher sees that you ask not to be shown.'),
-    'teacher' => __('Teacher'), 'coach_hide' => __('Hide'), 'coach_show' => __('Show'), 'about_coach' => __('About what you wrote on my canvas: '),
-    'open_until' => __('Open until :date. Go on whenever you like, with the same link.'), 'points' => __('1 point|:n points'), 'points_of' => __(':n of :most points'), 'offered' => __('Offered. Your teacher looks at it first.'), 'run_result' => __('You had :n of :of right.'), 'not_now' => __('That cannot be done now: :reason'),
+    'prompt' => __('Prompt :n'), 'question' => __('Question :n'), 'choice' => __('Choice :n'), 'signs' => __('Signs'),
+        'tray' => __('Your teacher has changed the tools.'),
+    'pens_down' => __('Pens down'), 'time_up' => __('Time is up'), 'paused' => __(':left, paused'),
+        'hand_up' => __('Hand up'), 'hand_down' => __('Hand is up'),
+    'send' => __('Send to teacher'), 'sent' => __('Sent'), 'take_back' => __('Take back'),
+        'sent_said' => __('Your teacher has it. Take it back to go on.'),
+        'revealed' => __('Your teacher has opened all work.'),
+    'closed' => __('This prompt is closed. You can look at your work.'),
+        'new_work' => __('Your teacher has handed something out.'),
+        'new_page' => __('Your teacher has handed something out, on page :n.'),
+        'fresh' => __('Your teacher has given you a fresh start. Your old work is kept.'),
+    'lead' => __('Teacher’s page'), 'stone' => __('Others see you as :name'),
+        'renamed' => __('Your name here is now :name.'), 'moved' => __('You work on another device now.'),
+    'slow' => __('The connection is slow. Light data needs fewer bytes.'), 'use_light' => __('Use light data'),
+        'rate' => __('About :n kB a minute'), 'light_on' => __('Light data is on'),
+        'light_off' => __('Light data is off'),
+    'ask_closed' => __('Closed.'), 'ask_sent' => __('Your answer is in. You can change it until it is closed.'),
+        'ask_anonymous' => __('Nobody will know who answered what, not even your teacher.'),
+        'ask_right' => __('Right: :right'), 'ask_middle' => __('In the middle: :middle'),
+    'shown_anonymous' => __('Your work is being shown, without your name.'),
+        'shown_named' => __('Your work is being shown.'), 'work_of' => __('Work of :name'),
+        'work_of_somebody' => __('Work of somebody in the class'),
+        'kept_back' => __('Your teacher sees that you ask not to be shown.'),
+    'teacher' => __('Teacher'), 'coach_hide' => __('Hide'), 'coach_show' => __('Show'),
+        'about_coach' => __('About what you wrote on my canvas: '),
+    'open_until' => __('Open until :date. Go on whenever you like, with the same link.'),
+        'points' => __('1 point|:n points'), 'points_of' => __(':n of :most points'),
+        'offered' => __('Offered. Your teacher looks at it first.'), 'run_result' => __('You had :n of :of right.'),
+        'not_now' => __('That cannot be done now: :reason'),
 ])
 <x-layout :title="$session->title" script="student" class="student"
     :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => $seat->channelId(), 'ink' => $seat->ink_key, 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => $words]">
     <header id="strip" class="strip {{ $prompt->words === '' ? 'is-wordless' : '' }}">
         <h1 class="visually-hidden">{{ $session->title }}</h1>
         <div class="strip-number">
-            <button id="prompt-before" class="mini-strip" hidden title="{{ __('The prompt before') }}"><x-icon name="chevron-left" /><span class="visually-hidden">{{ __('The prompt before') }}</span></button>
+            <button id="prompt-before" class="mini-strip" hidden
+                title="{{ __('The prompt before') }}"><x-icon name="chevron-left" /><span
+                class="visually-hidden">{{ __('The prompt before') }}</span></button>
             <span id="prompt-number">{{ __('Prompt :n', ['n' => $prompt->n]) }}</span>
-            <button id="prompt-after" class="mini-strip" hidden title="{{ __('The next prompt') }}"><x-icon name="chevron-right" /><span class="visually-hidden">{{ __('The next prompt') }}</span></button>
+            <button id="prompt-after" class="mini-strip" hidden
+                title="{{ __('The next prompt') }}"><x-icon name="chevron-right" /><span
+                class="visually-hidden">{{ __('The next prompt') }}</span></button>
         </div>
         <p id="prompt-words" class="strip-words" aria-live="polite" dir="auto">{{ $mine }}</p>
         <button id="unfold" class="strip-unfold" aria-expanded="false" aria-controls="prompt-words">
@@ -29,17 +54,23 @@
         <span class="strip-who" dir="auto">{{ $seat->name }}</span>
         <span id="saved" class="strip-saved" role="status" data-state="saved">{{ __('Saved') }}</span>
         <div class="strip-do">
-            <button id="lead-look" class="btn btn-paper" aria-expanded="false" aria-controls="lead-side" hidden><x-icon name="layout-split" /> {{ __('Teacher’s page') }}</button>
+            <button id="lead-look" class="btn btn-paper" aria-expanded="false" aria-controls="lead-side"
+                hidden><x-icon name="layout-split" /> {{ __('Teacher’s page') }}</button>
             <button id="shown-look" class="btn btn-paper" hidden><x-icon name="collection" /> {{ __('Shown') }}</button>
-            <button id="hand" class="btn btn-paper" aria-pressed="false"><x-icon name="hand-index" /> <span>{{ __('Hand up') }}</span></button>
-            <button id="send" class="btn btn-paper"><x-icon name="send" /> <span>{{ __('Send to teacher') }}</span></button>
+            <button id="hand" class="btn btn-paper" aria-pressed="false"><x-icon name="hand-index" />
+                <span>{{ __('Hand up') }}</span></button>
+            <button id="send" class="btn btn-paper"><x-icon name="send" />
+                <span>{{ __('Send to teacher') }}</span></button>
         </div>
     </header>
     <p id="notice" class="notice" role="alert" hidden></p>
     <section id="letters" class="letters" aria-label="{{ __('From your teacher') }}" aria-live="polite"></section>
     <section id="quick-ask" class="quick-ask" aria-labelledby="quick-ask-title" hidden>
-        <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2> <span id="quick-ask-left" class="timer-left" role="timer" aria-live="off" hidden></span>
-            <button id="quick-ask-fold" class="btn btn-icon ms-auto" aria-expanded="true" aria-controls="quick-ask-body" title="{{ __('Fold away') }}"><x-icon name="chevron-down" /><span class="visually-hidden">{{ __('Fold away or open') }}</span></button></div>
+        <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2>
+            <span id="quick-ask-left" class="timer-left" role="timer" aria-live="off" hidden></span>
+            <button id="quick-ask-fold" class="btn btn-icon ms-auto" aria-expanded="true" aria-controls="quick-ask-body"
+                title="{{ __('Fold away') }}"><x-icon name="chevron-down" /><span
+                class="visually-hidden">{{ __('Fold away or open') }}</span></button></div>
         <div class="quick-ask-inner">
             <div id="quick-ask-body"></div>
             <p id="quick-ask-state" class="form-text" role="status"></p>
@@ -51,22 +82,31 @@
         <main id="bench" class="bench">
             <div id="coach-bar" class="coach-bar" role="group" aria-label="{{ __('Your teacher’s ink') }}" hidden>
                 <span role="status">{{ __('Your teacher’s ink') }}</span>
-                <button id="coach-hide" class="mini-text" aria-pressed="false"><x-icon name="eye-slash" /> <span>{{ __('Hide') }}</span></button>
-                <button id="coach-ask" class="mini-text"><x-icon name="hand-index" /> <span>{{ __('Ask') }}</span></button>
+                <button id="coach-hide" class="mini-text" aria-pressed="false"><x-icon name="eye-slash" />
+                    <span>{{ __('Hide') }}</span></button>
+                <button id="coach-ask" class="mini-text"><x-icon name="hand-index" />
+                    <span>{{ __('Ask') }}</span></button>
             </div>
             <div id="own-check" class="own-check" role="status" aria-label="{{ __('Your teacher’s check') }}" hidden>
                 <x-strata /> <b id="own-check-words" dir="auto"></b> <span id="own-check-note" dir="auto"></span>
-                <button id="own-check-away" class="mini" title="{{ __('Fold away') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Fold away') }}</span></button>
+                <button id="own-check-away" class="mini" title="{{ __('Fold away') }}"><x-icon name="x-lg" /><span
+                    class="visually-hidden">{{ __('Fold away') }}</span></button>
             </div>
-            @include('bench.bench', ['label' => __('Your canvas'), 'lead' => false, 'files' => '/seat/'.$seat->id.'/work/CANVAS.FORMAT', 'home' => route('seat.home', $seat)])
+            @include('bench.bench',
+                ['label' => __('Your canvas'), 'lead' => false, 'files' => '/seat/'.$seat->id.'/work/CANVAS.FORMAT',
+                'home' => route('seat.home', $seat)])
         </main>
         <aside id="lead-side" class="lead-side" aria-label="{{ __('Teacher’s page') }}" hidden>
-            <div class="lead-side-head"><b>{{ __('Teacher’s page') }}</b><button id="lead-away" class="btn btn-icon ms-auto" title="{{ __('Close') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button></div>
-            <div class="lead-side-frame" tabindex="0" role="img" aria-label="{{ __('What your teacher shows') }}"><div id="lead-page" class="page"></div></div>
+            <div class="lead-side-head"><b>{{ __('Teacher’s page') }}</b><button id="lead-away"
+                class="btn btn-icon ms-auto" title="{{ __('Close') }}"><x-icon name="x-lg" /><span
+                class="visually-hidden">{{ __('Close') }}</span></button></div>
+            <div class="lead-side-frame" tabindex="0" role="img" aria-label="{{ __('What your teacher shows') }}"><div
+                id="lead-page" class="page"></div></div>
         </aside>
     </div>
     <section id="shown-work" class="shown-sheet" aria-labelledby="shown-work-title" hidden>
-        <div class="shown-sheet-head"><h2 id="shown-work-title" tabindex="-1">{{ __('Your teacher shows') }}</h2><button id="shown-work-away" class="btn btn-slate ms-auto">{{ __('Back to my canvas') }}</button></div>
+        <div class="shown-sheet-head"><h2 id="shown-work-title" tabindex="-1">{{ __('Your teacher shows') }}</h2><button
+            id="shown-work-away" class="btn btn-slate ms-auto">{{ __('Back to my canvas') }}</button></div>
         <div id="shown-work-items" class="shown-works"></div>
     </section>
     @include('student.windows')

@@ -7,7 +7,8 @@
         </div>
         <div class="maths-end">
             <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
-            <button type="button" id="hand-lower" class="btn btn-outline-slate" hidden>{{ __('Lower my hand') }}</button>
+            <button type="button" id="hand-lower" class="btn btn-outline-slate"
+                hidden>{{ __('Lower my hand') }}</button>
             <button class="btn btn-go"><x-icon name="hand-index" /> {{ __('Hand up') }}</button>
         </div>
     </form>
@@ -17,7 +18,8 @@
         <h2 id="offer-title">{{ __('Offer to the class') }}</h2>
         <p>{{ __('Your teacher looks at it first. Nobody else sees it before that.') }}</p>
         <label class="choice"><input type="radio" name="part" value="page" checked> {{ __('The whole page') }}</label>
-        <label class="choice"><input type="radio" name="part" value="seen"> {{ __('Only the part that I see now: zoom in on it first') }}</label>
+        <label class="choice"><input type="radio" name="part" value="seen">
+            {{ __('Only the part that I see now: zoom in on it first') }}</label>
         <label for="offer-words">{{ __('A line about it. You can leave this empty.') }}</label>
         <input id="offer-words" class="form-control" maxlength="200" dir="auto" autocomplete="off">
         <div class="maths-end">
@@ -28,10 +30,14 @@
 </dialog>
 <dialog id="device-window" class="small-window" aria-labelledby="device-title">
     <h2 id="device-title">{{ __('Another device') }}</h2>
-    <p>{{ __('On the other device go to :link and type this seat code. It works for 10 minutes; this page then gives the place away.', ['link' => request()->getHttpHost().'/join/'.$session->join_code]) }}</p>
+    <p>{{ __('On the other device go to :link and type this seat code. It works for 10 minutes; this page then gives the place away.',
+        ['link' => request()->getHttpHost().'/join/'.$session->join_code]) }}</p>
     <p id="device-code" class="door-code" role="status"></p>
     <form method="dialog" class="maths-end"><button class="btn btn-outline-slate">{{ __('Close') }}</button></form>
 </dialog>
 <template id="letter-template">
-    <article class="letter"><p class="letter-words" dir="auto"></p><div class="letter-foot"><span class="letter-from" dir="auto"></span><button class="btn btn-sm btn-outline-slate letter-reply"><x-icon name="chat-left-text" /> {{ __('Reply') }}</button><button class="btn btn-sm btn-go letter-read">{{ __('Read') }}</button></div></article>
+    <article class="letter"><p class="letter-words" dir="auto"></p><div class="letter-foot"><span class="letter-from"
+        dir="auto"></span><button class="btn btn-sm btn-outline-slate letter-reply"><x-icon name="chat-left-text" />
+        {{ __('Reply') }}</button><button
+        class="btn btn-sm btn-go letter-read">{{ __('Read') }}</button></div></article>
 </template>

@@ -8,40 +8,72 @@
     @php($all = $ask->seats === null ? $seats->count() : count($ask->seats))
     @php($isOpen = $ask->isOpen(App\Live\Clock::ms()))
     <article class="ask-now" data-ask="{{ $ask->id }}" data-ends="{{ $isOpen ? $ask->ends_at_ms : '' }}">
-        <h3 class="ask-words" dir="auto">{{ $question->words === '' ? __('Quick ask :n', ['n' => $ask->n]) : $question->words }}</h3>
-        <p class="ask-count" role="status"><b>{{ __(':n of :all answered', ['n' => $tally->answered, 'all' => $all]) }}</b> @if ($tally->right() !== null) · {{ __(':n right', ['n' => $tally->right()]) }} @endif @if (! $isOpen) · {{ __('closed') }} @endif @if ($ask->is_anonymous) · {{ __('anonymous') }} @endif</p>
+        <h3 class="ask-words" dir="auto">{{ $question->words === '' ? __('Quick ask :n', ['n' => $ask->n])
+            : $question->words }}</h3>
+        <p class="ask-count" role="status"><b>{{ __(':n of :all answered',
+            ['n' => $tally->answered, 'all' => $all]) }}</b> @if ($tally->right() !== null) ·
+            {{ __(':n right', ['n' => $tally->right()]) }} @endif @if (! $isOpen) · {{ __('closed') }} @endif
+            @if ($ask->is_anonymous) · {{ __('anonymous') }} @endif</p>
         @include('desk.asks.tally', ['tally' => $tally, 'before' => $ask->againOf?->tally(), 'right' => true])
         @unless ($ask->is_anonymous)
-            @php($missing = ($ask->seats === null ? $seats : $seats->only($ask->seats))->except(array_keys($ask->latest())))
-            @if ($missing->isNotEmpty()) <details><summary>{{ __('Not answered yet') }} <b>{{ $missing->count() }}</b></summary> <p class="ask-missing">@foreach ($missing as $seat)<x-seat-name :seat="$seat" />@if (! $loop->last), @endif @endforeach</p></details> @endif
+            @php($missing = ($ask->seats === null ? $seats
+                : $seats->only($ask->seats))->except(array_keys($ask->latest())))
+            @if ($missing->isNotEmpty()) <details><summary>{{ __('Not answered yet') }}
+                <b>{{ $missing->count() }}</b></summary> <p class="ask-missing">@foreach ($missing as $seat)<x-seat-name
+                :seat="$seat" />@if (! $loop->last), @endif @endforeach</p></details> @endif
         @endunless
         @foreach ($ask->changes()->all as $change)
-            <p class="form-text mb-0">{{ __(':n changed from :from to :to', ['n' => count($change['voters']), 'from' => $change['from'], 'to' => $change['to']]) }}@unless ($ask->is_anonymous): @foreach ($seats->only($change['voters']) as $seat)<x-seat-name :seat="$seat" />@if (! $loop->last), @endif @endforeach @endunless</p>
+            <p class="form-text mb-0">{{ __(':n changed from :from to :to',
+                ['n' => count($change['voters']), 'from' => $change['from'],
+                'to' => $change['to']]) }}@unless ($ask->is_anonymous):
+                @foreach ($seats->only($change['voters']) as $seat)<x-seat-name :seat="$seat" />@if (! $loop->last),
+                @endif @endforeach @endunless</p>
         @endforeach
         @if ($runs)
             <div class="panel-row">
-                @if ($isOpen) <button class="btn btn-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/close" data-body="{}" data-then="ask">{{ __('Close it') }}</button> @endif
-                <button class="btn btn-outline-slate" aria-pressed="{{ $ask->is_tally_shown ? 'true' : 'false' }}" data-post="{{ $at }}/ask/{{ $ask->id }}/show" data-body="{{ json_encode(['tally' => ! $ask->is_tally_shown]) }}" data-then="ask">{{ $ask->is_tally_shown ? __('Hide the tally') : __('Show all the tally') }}</button>
-                @if ($question->asked->hasKey()) <button class="btn btn-outline-slate" aria-pressed="{{ $ask->is_right_shown ? 'true' : 'false' }}" data-post="{{ $at }}/ask/{{ $ask->id }}/show" data-body="{{ json_encode(['right' => ! $ask->is_right_shown]) }}" data-then="ask">{{ $ask->is_right_shown ? __('Hide what is right') : __('Show what is right') }}</button> @endif
-                <button class="btn btn-outline-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/again" data-body="{}" data-then="ask">{{ __('Ask again') }}</button>
-                <button class="btn btn-outline-slate" data-post="{{ $at }}/screen" data-body='{"view":"tally"}'>{{ __('On the class screen') }}</button>
-                @if ($run === null || $run->isOver()) <button class="btn btn-outline-slate" data-post="{{ $at }}/ask-away" data-body="{}" data-then="ask">{{ __('Put away') }}</button> @endif
+                @if ($isOpen) <button class="btn btn-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/close"
+                    data-body="{}" data-then="ask">{{ __('Close it') }}</button> @endif
+                <button class="btn btn-outline-slate" aria-pressed="{{ $ask->is_tally_shown ? 'true' : 'false' }}"
+                    data-post="{{ $at }}/ask/{{ $ask->id }}/show"
+                    data-body="{{ json_encode(['tally' => ! $ask->is_tally_shown]) }}"
+                    data-then="ask">{{ $ask->is_tally_shown ? __('Hide the tally')
+                    : __('Show all the tally') }}</button>
+                @if ($question->asked->hasKey()) <button class="btn btn-outline-slate"
+                    aria-pressed="{{ $ask->is_right_shown ? 'true' : 'false' }}"
+                    data-post="{{ $at }}/ask/{{ $ask->id }}/show"
+                    data-body="{{ json_encode(['right' => ! $ask->is_right_shown]) }}"
+                    data-then="ask">{{ $ask->is_right_shown ? __('Hide what is right')
+                    : __('Show what is right') }}</button> @endif
+                <button class="btn btn-outline-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/again" data-body="{}"
+                    data-then="ask">{{ __('Ask again') }}</button>
+                <button class="btn btn-outline-slate" data-post="{{ $at }}/screen"
+                    data-body='{"view":"tally"}'>{{ __('On the class screen') }}</button>
+                @if ($run === null || $run->isOver()) <button class="btn btn-outline-slate"
+                    data-post="{{ $at }}/ask-away" data-body="{}" data-then="ask">{{ __('Put away') }}</button> @endif
             </div>
         @endif
     </article>
 @endif
 @if ($runs && ($run === null || $run->isOver()))
-    <details class="mb-2" id="ask-run" @if ($planned !== [] && $ask === null) open @endif><summary>{{ __('Planned asks, and a run of several') }} @if ($planned !== []) <b>{{ count($planned) }}</b> @endif</summary>
+    <details class="mb-2" id="ask-run" @if ($planned !== [] && $ask === null) open
+        @endif><summary>{{ __('Planned asks, and a run of several') }} @if ($planned !== [])
+        <b>{{ count($planned) }}</b> @endif</summary>
         @foreach ($planned as $line)
-            <button class="chip" data-post="{{ $at }}/runs" data-body="{{ json_encode(['lines' => $line, 'seconds' => 60, 'auto' => false]) }}" data-then="ask" title="{{ $line }}" dir="auto">{{ Str::limit(trim(explode('|', $line)[0]), 40) }}</button>
+            <button class="chip" data-post="{{ $at }}/runs"
+                data-body="{{ json_encode(['lines' => $line, 'seconds' => 60, 'auto' => false]) }}" data-then="ask"
+                title="{{ $line }}" dir="auto">{{ Str::limit(trim(explode('|', $line)[0]), 40) }}</button>
         @endforeach
         <form class="run-form" data-post="{{ $at }}/runs" data-then="ask">
             <label for="run-lines">{{ __('One on each line: words | answer | time') }}</label>
-            <textarea id="run-lines" name="lines" class="form-control" rows="4" dir="auto" aria-describedby="run-help">{{ implode("\n", $planned) }}</textarea>
-            <p id="run-help" class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
-            <div class="settings-row ask-row"><label>{{ __('Seconds for each') }} <input type="number" name="seconds" class="form-control" min="5" max="3600" value="30"></label>
+            <textarea id="run-lines" name="lines" class="form-control" rows="4" dir="auto"
+                aria-describedby="run-help">{{ implode("\n", $planned) }}</textarea>
+            <p id="run-help"
+                class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
+            <div class="settings-row ask-row"><label>{{ __('Seconds for each') }}
+                <input type="number" name="seconds" class="form-control" min="5" max="3600" value="30"></label>
                 <label class="choice"><input type="checkbox" name="auto" checked> {{ __('Moves on by itself') }}</label>
-                <label class="choice"><input type="checkbox" name="teams"> {{ __('By teams: the groups') }}</label></div>
+                <label class="choice"><input type="checkbox" name="teams">
+                    {{ __('By teams: the groups') }}</label></div>
             <button class="btn btn-slate w-100"><x-icon name="play" /> {{ __('Run them') }}</button>
         </form>
     </details>
@@ -49,9 +81,11 @@
 @if ($before->isNotEmpty())
     <details class="mb-2"><summary>{{ __('Asked before') }} <b>{{ $before->count() }}</b></summary>
         @foreach ($before as $one)
-            <h4 class="h6 mt-2" dir="auto">{{ $one->n }}. {{ $one->value()->words === '' ? __('Quick ask') : $one->value()->words }}</h4>
+            <h4 class="h6 mt-2" dir="auto">{{ $one->n }}.
+                {{ $one->value()->words === '' ? __('Quick ask') : $one->value()->words }}</h4>
             @include('desk.asks.tally', ['tally' => $one->tally(), 'before' => null, 'right' => true])
-            @if ($runs) <button class="chip" data-post="{{ $at }}/ask/{{ $one->id }}/again" data-body="{}" data-then="ask">{{ __('Ask again') }}</button> @endif
+            @if ($runs) <button class="chip" data-post="{{ $at }}/ask/{{ $one->id }}/again" data-body="{}"
+                data-then="ask">{{ __('Ask again') }}</button> @endif
         @endforeach
     </details>
 @endif

@@ -3,34 +3,46 @@
 <section id="ask" class="panel" aria-labelledby="ask-title" hidden>
     <div class="panel-head">
         <h2 id="ask-title" tabindex="-1">{{ __('Quick ask') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button>
+        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
+            class="visually-hidden">{{ __('Close') }}</span></button>
     </div>
     <div id="ask-body"></div>
     @if ($runs)
         <form id="ask-form">
             <div class="ask-kinds" role="radiogroup" aria-label="{{ __('What kind') }}">
-                @foreach (['choice' => __('One choice'), 'choices' => __('Several choices'), 'number' => __('Number'), 'maths' => __('Maths'), 'text' => __('Short text'), 'scale' => __('Scale 1–5'), 'sure' => __('How sure are you?')] as $kind => $word)
-                    <label class="handout-kind"><input type="radio" name="kind" value="{{ $kind }}" @checked($loop->first)> {{ $word }}</label>
+                @foreach (['choice' => __('One choice'), 'choices' => __('Several choices'), 'number' => __('Number'),
+                    'maths' => __('Maths'), 'text' => __('Short text'), 'scale' => __('Scale 1–5'),
+                    'sure' => __('How sure are you?')] as $kind => $word)
+                    <label class="handout-kind"><input type="radio" name="kind" value="{{ $kind }}"
+                        @checked($loop->first)> {{ $word }}</label>
                 @endforeach
             </div>
             <label for="ask-words">{{ __('Ask') }}</label>
-            <input id="ask-words" name="words" class="form-control mb-2" maxlength="300" dir="auto" autocomplete="off" placeholder="{{ __('You can leave this empty and ask aloud') }}">
+            <input id="ask-words" name="words" class="form-control mb-2" maxlength="300" dir="auto" autocomplete="off"
+                placeholder="{{ __('You can leave this empty and ask aloud') }}">
             <div data-ask-for="choice choices">
-                <label for="ask-options">{{ __('Choices, one on each line; a star before those that are right') }}</label>
-                <textarea id="ask-options" name="options" class="form-control mb-2" rows="4" dir="auto">{{ "A\nB\nC\nD" }}</textarea>
+                <label
+                    for="ask-options">{{ __('Choices, one on each line; a star before those that are right') }}</label>
+                <textarea id="ask-options" name="options" class="form-control mb-2" rows="4"
+                    dir="auto">{{ "A\nB\nC\nD" }}</textarea>
             </div>
             <div data-ask-for="number maths text" hidden>
                 <label for="ask-right">{{ __('Right answer, if there is one') }}</label>
-                <input id="ask-right" name="right" class="form-control mb-2" maxlength="200" dir="auto" autocomplete="off">
+                <input id="ask-right" name="right" class="form-control mb-2" maxlength="200" dir="auto"
+                    autocomplete="off">
             </div>
             <div class="settings-row ask-row">
                 <label>{{ __('Time') }}
                     <select name="seconds" class="form-select">
                         <option value="">{{ __('until I close it') }}</option>
-                        @foreach ([15, 30, 60, 120, 300] as $seconds)<option value="{{ $seconds }}">{{ $seconds < 60 ? __(':n s', ['n' => $seconds]) : __(':n min', ['n' => $seconds / 60]) }}</option>@endforeach
+                        @foreach ([15, 30, 60, 120, 300] as $seconds)<option
+                            value="{{ $seconds }}">{{ $seconds < 60 ? __(':n s', ['n' => $seconds]) : __(':n min',
+                            ['n' => $seconds / 60]) }}</option>@endforeach
                     </select></label>
-                <label class="choice"><input type="checkbox" name="anonymous" value="1"> {{ __('Anonymous, even to me') }}</label>
-                <label class="choice" id="ask-chosen" hidden><input type="checkbox" name="chosen" value="1" checked> <span></span></label>
+                <label class="choice"><input type="checkbox" name="anonymous" value="1">
+                    {{ __('Anonymous, even to me') }}</label>
+                <label class="choice" id="ask-chosen" hidden><input type="checkbox" name="chosen" value="1" checked>
+                    <span></span></label>
             </div>
             <p id="ask-problem" class="problem" role="alert"></p>
             <button class="btn btn-go btn-lg w-100"><x-icon name="question-circle" /> {{ __('Ask now') }}</button>

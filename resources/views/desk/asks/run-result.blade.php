@@ -3,17 +3,23 @@
     @foreach ($result->asks as $one)
         <li><span dir="auto">{{ $one['words'] === '' ? __('Quick ask') : $one['words'] }}</span>
             @if ($one['right'] !== null)
-                <meter class="tally-meter" min="0" max="{{ max(1, $one['answered']) }}" value="{{ $one['right'] }}">{{ $one['right'] }}</meter> <b>{{ __(':n of :of right', ['n' => $one['right'], 'of' => $one['answered']]) }}</b>
-            @else <b>{{ trans_choice('{0} no answer|{1} :count answer|[2,*] :count answers', $one['answered']) }}</b> @endif</li>
+                <meter class="tally-meter" min="0" max="{{ max(1, $one['answered']) }}"
+                    value="{{ $one['right'] }}">{{ $one['right'] }}</meter>
+                    <b>{{ __(':n of :of right', ['n' => $one['right'], 'of' => $one['answered']]) }}</b>
+            @else <b>{{ trans_choice('{0} no answer|{1} :count answer|[2,*] :count answers', $one['answered']) }}</b>
+                @endif</li>
     @endforeach
 </ol>
 @if ($result->teams !== [])
     <ol class="run-teams">
         @foreach ($result->teams as $team => $mean)
-            <li><span dir="auto">{{ is_numeric($team) ? __('Team :n', ['n' => $team]) : $team }}</span> <meter class="tally-meter" min="0" max="{{ max(1, $result->of) }}" value="{{ $mean }}">{{ $mean }}</meter> <b>{{ number_format($mean, 1) }}</b></li>
+            <li><span dir="auto">{{ is_numeric($team) ? __('Team :n', ['n' => $team]) : $team }}</span>
+                <meter class="tally-meter" min="0" max="{{ max(1, $result->of) }}"
+                value="{{ $mean }}">{{ $mean }}</meter> <b>{{ number_format($mean, 1) }}</b></li>
         @endforeach
     </ol>
     <p class="form-text">{{ __('A team has the mean of its members’ right answers.') }}</p>
 @elseif ($result->of > 0 && $result->right !== [])
-    <p class="run-spread">@foreach (array_reverse($result->spread(), true) as $right => $n) @if ($n > 0) <span>{{ __(':right right: :n', ['right' => $right, 'n' => $n]) }}</span> @endif @endforeach</p>
+    <p class="run-spread">@foreach (array_reverse($result->spread(), true) as $right => $n) @if ($n > 0)
+        <span>{{ __(':right right: :n', ['right' => $right, 'n' => $n]) }}</span> @endif @endforeach</p>
 @endif

@@ -2,9 +2,13 @@
 @php($at = "/desk/{$session->id}/run/{$run->id}")
 @if (! $run->isOver())
     <div class="run-now" data-run="{{ $run->id }}" data-at="{{ $run->at }}" data-auto="{{ $run->is_auto ? '1' : '' }}">
-        <p><b>{{ __('Ask :n of :all', ['n' => $run->at, 'all' => count($run->lines)]) }}</b> {{ $run->is_auto ? __('The next one comes by itself when the time is up.') : '' }}</p>
-        @if ($runs) <div class="panel-row"><button class="btn btn-slate" data-post="{{ $at }}/next" data-body="{{ json_encode(['at' => $run->at]) }}" data-then="ask">{{ $run->at < count($run->lines) ? __('Next') : __('Finish') }}</button>
-            <button class="btn btn-outline-slate" data-post="{{ $at }}/end" data-body="{}" data-then="ask">{{ __('Stop the run') }}</button></div> @endif
+        <p><b>{{ __('Ask :n of :all', ['n' => $run->at, 'all' => count($run->lines)]) }}</b>
+            {{ $run->is_auto ? __('The next one comes by itself when the time is up.') : '' }}</p>
+        @if ($runs) <div class="panel-row"><button class="btn btn-slate" data-post="{{ $at }}/next"
+            data-body="{{ json_encode(['at' => $run->at]) }}"
+            data-then="ask">{{ $run->at < count($run->lines) ? __('Next') : __('Finish') }}</button>
+            <button class="btn btn-outline-slate" data-post="{{ $at }}/end" data-body="{}"
+                data-then="ask">{{ __('Stop the run') }}</button></div> @endif
     </div>
 @else
     @php($result = $run->result())
@@ -12,8 +16,15 @@
         <h3 class="h6">{{ __('How everybody did') }}</h3>
         @include('desk.asks.run-result')
         <details><summary>{{ __('By student: on this desk alone') }}</summary>
-            <ul class="run-students">@foreach ($seats->filter(fn ($seat) => isset($result->right[$seat->id])) as $seat)<li><x-seat-name :seat="$seat" /> <b>{{ __(':n of :of', ['n' => $result->right[$seat->id], 'of' => $result->of]) }}</b></li>@endforeach</ul></details>
-        @if ($runs) <div class="panel-row"><button class="btn btn-outline-slate" aria-pressed="{{ $run->is_shown ? 'true' : 'false' }}" data-post="{{ $at }}/show" data-body="{{ json_encode(['on' => ! $run->is_shown]) }}" data-then="ask">{{ $run->is_shown ? __('Hide it from the class') : __('Show the class') }}</button>
-            <button class="btn btn-outline-slate" data-post="{{ $at }}/away" data-body="{}" data-then="ask">{{ __('Close the result') }}</button></div> @endif
+            <ul
+                class="run-students">@foreach ($seats->filter(fn ($seat) => isset($result->right[$seat->id])) as $seat)<li><x-seat-name
+                :seat="$seat" /> <b>{{ __(':n of :of',
+                ['n' => $result->right[$seat->id], 'of' => $result->of]) }}</b></li>@endforeach</ul></details>
+        @if ($runs) <div class="panel-row"><button class="btn btn-outline-slate"
+            aria-pressed="{{ $run->is_shown ? 'true' : 'false' }}" data-post="{{ $at }}/show"
+            data-body="{{ json_encode(['on' => ! $run->is_shown]) }}"
+            data-then="ask">{{ $run->is_shown ? __('Hide it from the class') : __('Show the class') }}</button>
+            <button class="btn btn-outline-slate" data-post="{{ $at }}/away" data-body="{}"
+                data-then="ask">{{ __('Close the result') }}</button></div> @endif
     </article>
 @endif

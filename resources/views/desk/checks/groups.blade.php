@@ -2,14 +2,21 @@
 @if ($groups === [])
     <p class="form-text">{{ __('Nobody who is here can be grouped.') }}</p>
 @else
-    @if ($left > 0) <p class="form-text">{{ trans_choice('{1} :count student is away and left out.|[2,*] :count students are away and left out.', $left) }}</p> @endif
+    @if ($left > 0) <p
+        class="form-text">{{ trans_choice('{1} :count student is away and left out.|[2,*] :count students are away and left out.',
+        $left) }}</p> @endif
     <ol class="groups-list">
         @foreach ($groups as $i => $group)
-            <li class="group" data-group="{{ $i }}"><h4 class="h6">{{ __('Group :n', ['n' => $i + 1]) }}</h4> <p class="form-text" dir="auto">{{ __($group->sentence, $group->values) }}</p>
+            <li class="group" data-group="{{ $i }}"><h4 class="h6">{{ __('Group :n', ['n' => $i + 1]) }}</h4>
+                <p class="form-text" dir="auto">{{ __($group->sentence, $group->values) }}</p>
                 <ul>
                     @foreach ($group->students as $id)
-                        <li class="group-student" draggable="true" data-seat="{{ $id }}"><span class="group-name"><x-seat-name :seat="$seats[$id]" /></span>
-                            <select class="form-select form-select-sm group-of" aria-label="{{ __('Group of :name', ['name' => $seats[$id]->name]) }}">@foreach (array_keys($groups) as $n)<option value="{{ $n }}" @selected($n === $i)>{{ $n + 1 }}</option>@endforeach</select></li>
+                        <li class="group-student" draggable="true" data-seat="{{ $id }}"><span
+                            class="group-name"><x-seat-name :seat="$seats[$id]" /></span>
+                            <select class="form-select form-select-sm group-of"
+                                aria-label="{{ __('Group of :name',
+                                ['name' => $seats[$id]->name]) }}">@foreach (array_keys($groups) as $n)<option
+                                value="{{ $n }}" @selected($n === $i)>{{ $n + 1 }}</option>@endforeach</select></li>
                     @endforeach
                 </ul></li>
         @endforeach

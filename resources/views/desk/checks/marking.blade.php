@@ -9,20 +9,31 @@
                 @if ($aspect->name !== '') <b dir="auto">{{ $aspect->name }}</b> @endif
                 @foreach ($aspect->scale->words as $mark => $word)
                     @php($is = ($judgement->marks[$at] ?? null) === $mark)
-                    <button class="chip" data-post="{{ $checks }}" data-body="{{ json_encode(['canvas' => $canvas->id, 'marks' => [$at => $is ? null : $mark]], JSON_FORCE_OBJECT) }}" aria-pressed="{{ $is ? 'true' : 'false' }}"><span dir="auto">{{ $aspect->scale->isStrata ? __($word) : $word }}</span>@if ($at === 0) <kbd>{{ $aspect->scale->isStrata ? $mark : $mark + 1 }}</kbd>@endif</button>
+                    <button class="chip" data-post="{{ $checks }}"
+                        data-body="{{ json_encode(['canvas' => $canvas->id, 'marks' => [$at => $is ? null : $mark]],
+                        JSON_FORCE_OBJECT) }}" aria-pressed="{{ $is ? 'true' : 'false' }}"><span
+                        dir="auto">{{ $aspect->scale->isStrata ? __($word) : $word }}</span>@if ($at === 0)
+                        <kbd>{{ $aspect->scale->isStrata ? $mark : $mark + 1 }}</kbd>@endif</button>
                 @endforeach
             </div>
         @endforeach
     @endif
     <div class="marking-row">
-        <label class="number-choice">{{ $prompt->points === null ? __('Points') : __('Points of :most', ['most' => $prompt->points]) }}
-            <input type="number" class="form-control" name="points" min="0" max="{{ $prompt->points ?? 100 }}" step="0.5" value="{{ $judgement->points }}" data-to="{{ $checks }}" data-body="{{ json_encode(['canvas' => $canvas->id]) }}"></label>
+        <label class="number-choice">{{ $prompt->points === null ? __('Points') : __('Points of :most',
+            ['most' => $prompt->points]) }}
+            <input type="number" class="form-control" name="points" min="0" max="{{ $prompt->points ?? 100 }}"
+                step="0.5" value="{{ $judgement->points }}" data-to="{{ $checks }}"
+                data-body="{{ json_encode(['canvas' => $canvas->id]) }}"></label>
     </div>
     <label class="marking-note">{{ __('Note') }}
-        <textarea class="form-control" name="note" rows="2" maxlength="{{ Crag\Checks\Judgement::LONGEST_NOTE }}" dir="auto" data-to="{{ $checks }}" data-body="{{ json_encode(['canvas' => $canvas->id]) }}">{{ $judgement->note }}</textarea></label>
+        <textarea class="form-control" name="note" rows="2" maxlength="{{ Crag\Checks\Judgement::LONGEST_NOTE }}"
+            dir="auto" data-to="{{ $checks }}"
+            data-body="{{ json_encode(['canvas' => $canvas->id]) }}">{{ $judgement->note }}</textarea></label>
     <div class="marking-row marking-phrases">
         @foreach ($phrases as $phrase)
-            <span class="phrase"><button class="chip chip-quiet" data-do="phrase" data-phrase="{{ $phrase }}" dir="auto">{{ Str::limit($phrase, 40) }}</button><button class="mini" data-post="{{ route('desk.phrases', $session, false) }}" data-body="{{ json_encode(['phrase' => $phrase, 'drop' => true]) }}" data-then="phrases" title="{{ __('Drop this phrase') }}"><x-icon name="x" /><span class="visually-hidden">{{ __('Drop “:phrase”', ['phrase' => Str::limit($phrase, 40)]) }}</span></button></span>
+            <span class="phrase"><button class="chip chip-quiet" data-do="phrase" data-phrase="{{ $phrase }}" dir="auto">{{ Str::limit($phrase,
+                40) }}</button><button class="mini" data-post="{{ route('desk.phrases', $session, false) }}" data-body="{{ json_encode(['phrase' => $phrase, 'drop' => true]) }}" data-then="phrases" title="{{ __('Drop this phrase') }}"><x-icon name="x" /><span class="visually-hidden">{{ __('Drop “:phrase”',
+                ['phrase' => Str::limit($phrase, 40)]) }}</span></button></span>
         @endforeach
         @if ($judgement->note !== '' && ! in_array($judgement->note, $phrases, true))
             <button class="mini-text" data-post="{{ route('desk.phrases', $session, false) }}" data-body="{{ json_encode(['phrase' => $judgement->note]) }}" data-then="phrases">{{ __('Keep this note as a phrase') }}</button>

@@ -4,13 +4,17 @@
 @foreach ([__('Holds') => $reading->holds, __('Missing') => $reading->missing] as $title => $points)
     @if ($points !== [])
         <h4 class="h6">{{ $title }}</h4>
-        <ul class="reading-points">@foreach ($points as $point)<li dir="auto">{{ $say($point) }} <span class="form-text">{{ __($point->reason, $point->values) }}</span></li>@endforeach</ul>
+        <ul class="reading-points">@foreach ($points as $point)<li dir="auto">{{ $say($point) }}
+            <span class="form-text">{{ __($point->reason, $point->values) }}</span></li>@endforeach</ul>
     @endif
 @endforeach
 <form data-post="/desk/{{ $session->id }}/hand">
     <input type="hidden" name="seat" value="{{ $seat->id }}">
     <label for="reading-words">{{ __('Proposed words: send them, change them, or leave them') }}</label>
-    <textarea id="reading-words" name="words" class="form-control mb-2" rows="4" maxlength="300" dir="auto" required>{{ App\Sessions\Checks\ReadWork::words($reading) }}</textarea>
+    <textarea id="reading-words" name="words" class="form-control mb-2" rows="4" maxlength="300" dir="auto"
+        required>{{ App\Sessions\Checks\ReadWork::words($reading) }}</textarea>
     <button class="btn btn-go"><x-icon name="send" /> {{ __('Send to the student') }}</button>
 </form>
-<label class="choice mt-2"><input type="checkbox" name="on" data-to="/desk/{{ $session->id }}/prompt/{{ $prompt->id }}/reader" @checked($prompt->reads_at_once)> {{ __('Let it answer at once, whenever a student sends work on this prompt') }}</label>
+<label class="choice mt-2"><input type="checkbox" name="on"
+    data-to="/desk/{{ $session->id }}/prompt/{{ $prompt->id }}/reader" @checked($prompt->reads_at_once)>
+    {{ __('Let it answer at once, whenever a student sends work on this prompt') }}</label>

@@ -3,8 +3,14 @@
 <ul class="result-files">
     @foreach (['real' => __('Real names'), 'stone' => __('Stone names')] as $names => $word)
         <li>{{ $word }}:
-            @foreach (['ods' => 'ODS', 'xlsx' => 'XLSX', 'csv' => 'CSV'] as $format => $label)<a href="{{ route('desk.sheet', [$session, $format]) }}?names={{ $names }}" download>{{ $label }}</a> @endforeach
-            @foreach (['matrix' => __('Matrix as CSV'), 'answers' => __('Answers as CSV'), 'asks' => __('Quick asks as CSV')] as $table => $label)<a href="{{ route('desk.sheet', [$session, 'csv']) }}?names={{ $names }}&amp;table={{ $table }}" download>{{ $label }}</a> @endforeach
-            <a href="{{ route('desk.statements', $session) }}?names={{ $names }}" download>{{ __('xAPI statements') }}</a></li>
+            @foreach (['ods' => 'ODS', 'xlsx' => 'XLSX', 'csv' => 'CSV'] as $format => $label)<a
+                href="{{ route('desk.sheet', [$session, $format]) }}?names={{ $names }}" download>{{ $label }}</a>
+                @endforeach
+            @foreach (['matrix' => __('Matrix as CSV'), 'answers' => __('Answers as CSV'),
+                'asks' => __('Quick asks as CSV')] as $table => $label)<a
+                href="{{ route('desk.sheet', [$session, 'csv']) }}?names={{ $names }}&amp;table={{ $table }}"
+                download>{{ $label }}</a> @endforeach
+            <a href="{{ route('desk.statements', $session) }}?names={{ $names }}"
+                download>{{ __('xAPI statements') }}</a></li>
     @endforeach
 </ul>

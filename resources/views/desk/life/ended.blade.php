@@ -3,8 +3,10 @@
     <main class="container-sm narrow py-4">
         <section class="card-paper">
             <h1>{{ __('“:title” has ended', ['title' => $session->title]) }}</h1>
-            <p>{{ trans_choice('{0} Nobody joined.|{1} :count student was here.|[2,*] :count students were here.', $session->seats_count) }}
-                {{ __('The code :code no longer works. Students can still take their own work.', ['code' => $session->code()->spaced()]) }}</p>
+            <p>{{ trans_choice('{0} Nobody joined.|{1} :count student was here.|[2,*] :count students were here.',
+                $session->seats_count) }}
+                {{ __('The code :code no longer works. Students can still take their own work.',
+                    ['code' => $session->code()->spaced()]) }}</p>
             <x-said />
             @if ($session->canvases_count > 0)
                 @include('desk.life.record')
@@ -16,18 +18,23 @@
             @if ($runs)
                 <h2 class="h6 mt-3">{{ __('Go on from it') }}</h2>
                 <form action="{{ route('desk.go-on', $session) }}" method="post" class="panel-row">@csrf
-                    <button class="btn btn-outline-slate" name="canvases" value="carried">{{ __('Canvases carried on') }}</button>
-                    <button class="btn btn-outline-slate" name="canvases" value="empty">{{ __('Empty canvases') }}</button>
+                    <button class="btn btn-outline-slate" name="canvases"
+                        value="carried">{{ __('Canvases carried on') }}</button>
+                    <button class="btn btn-outline-slate" name="canvases"
+                        value="empty">{{ __('Empty canvases') }}</button>
                     <span class="form-text">{{ __('A new session with the same prompts, class and groups.') }}</span>
                 </form>
             @endif
             <hr>
             @if ($runs)
             <form action="{{ route('desk.forget', $session) }}" method="post"
-                  data-ask="{{ __('Forget “:title”? :n canvases, their checks and pictures are deleted for good.', ['title' => $session->title, 'n' => $session->canvases_count]) }}">
+                  data-ask="{{ __('Forget “:title”? :n canvases, their checks and pictures are deleted for good.',
+                      ['title' => $session->title, 'n' => $session->canvases_count]) }}">
                 @csrf @method('DELETE')
                 <button class="btn btn-outline-danger">{{ __('Forget now') }}</button>
-                <span class="form-text">{{ __('Deletes :n canvases with everything that belongs to them. It cannot be undone.', ['n' => $session->canvases_count]) }}</span>
+                <span
+                    class="form-text">{{ __('Deletes :n canvases with everything that belongs to them. It cannot be undone.',
+                    ['n' => $session->canvases_count]) }}</span>
             </form>
             @endif
         </section>

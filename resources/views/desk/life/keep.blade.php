@@ -2,13 +2,18 @@
 @php($retention = $session->retention())
 <h2 class="h6 mt-3">{{ __('Keep until') }}</h2>
 <p>@if ($retention->isNone()) {{ __('Nothing is kept: with the end of the session everything is gone.') }}
-    @elseif ($session->isRunning()) {{ trans_choice('{1} Kept for one day after the end.|[2,*] Kept for :count days after the end.', $retention->days) }}
-    @else {{ __('What was drawn, the checks and the names are kept until :date, and then deleted by themselves.', ['date' => $session->keptUntil()]) }} @endif
+    @elseif ($session->isRunning())
+        {{ trans_choice('{1} Kept for one day after the end.|[2,*] Kept for :count days after the end.',
+        $retention->days) }}
+    @else {{ __('What was drawn, the checks and the names are kept until :date, and then deleted by themselves.',
+        ['date' => $session->keptUntil()]) }} @endif
     <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
 @if ($runs)
     <form method="post" action="{{ route('desk.keep', $session) }}" class="keep-days">
         @csrf
-        <label>{{ __('Days after the end') }} <input type="number" name="keep_days" class="form-control" min="{{ $session->isRunning() ? 0 : 1 }}" max="{{ Crag\Session\Life\Retention::LONGEST_DAYS }}" value="{{ $retention->days }}" required></label>
+        <label>{{ __('Days after the end') }} <input type="number" name="keep_days" class="form-control"
+            min="{{ $session->isRunning() ? 0 : 1 }}" max="{{ Crag\Session\Life\Retention::LONGEST_DAYS }}"
+            value="{{ $retention->days }}" required></label>
         <button class="btn btn-outline-slate">{{ __('Keep so long') }}</button>
     </form>
 @endif
@@ -18,11 +23,16 @@
         <ul class="one-student">
             @foreach ($students as $student)
                 <li><span dir="auto">{{ $student->name }}</span>
-                    <a href="{{ route('desk.student.everything', [$session, $student]) }}" download>{{ __('Everything as zip') }}<span class="visually-hidden"> {{ $student->name }}</span></a>
+                    <a href="{{ route('desk.student.everything', [$session, $student]) }}"
+                        download>{{ __('Everything as zip') }}<span class="visually-hidden">
+                        {{ $student->name }}</span></a>
                     @if ($runs)
-                        <form method="post" action="{{ route('desk.student.forget', [$session, $student]) }}" data-ask="{{ __('Delete everything of :name in this session? Canvases, answers, checks and messages are gone for good, and so are the PDFs and zips made so far.', ['name' => $student->name]) }}">
+                        <form method="post" action="{{ route('desk.student.forget', [$session, $student]) }}"
+                            data-ask="{{ __('Delete everything of :name in this session? Canvases, answers, checks and messages are gone for good, and so are the PDFs and zips made so far.',
+                            ['name' => $student->name]) }}">
                             @csrf @method('DELETE')
-                            <button class="btn btn-sm btn-outline-danger">{{ __('Delete') }}<span class="visually-hidden"> {{ $student->name }}</span></button></form>
+                            <button class="btn btn-sm btn-outline-danger">{{ __('Delete') }}<span
+                                class="visually-hidden"> {{ $student->name }}</span></button></form>
                     @endif</li>
             @endforeach
         </ul>

@@ -1,34 +1,63 @@
-<div id="record" class="record" @if ($record?->isUnderWay()) hx-get="{{ route('desk.record', $session) }}" hx-trigger="every 700ms" hx-swap="outerHTML" @endif>
+<div id="record" class="record" @if ($record?->isUnderWay()) hx-get="{{ route('desk.record', $session) }}"
+    hx-trigger="every 700ms" hx-swap="outerHTML" @endif>
     @if ($record?->isUnderWay())
-        <label for="record-progress" role="status">{{ $record->total === 0 ? __('The record is about to be made…') : __('Drawn: :done of :total canvases', ['done' => $record->done, 'total' => $record->total]) }}</label>
-        <progress id="record-progress" class="w-100" max="{{ max(1, $record->total) }}" value="{{ $record->done }}"></progress>
+        <label for="record-progress"
+            role="status">{{ $record->total === 0 ? __('The record is about to be made…')
+            : __('Drawn: :done of :total canvases', ['done' => $record->done, 'total' => $record->total]) }}</label>
+        <progress id="record-progress" class="w-100" max="{{ max(1, $record->total) }}"
+            value="{{ $record->done }}"></progress>
     @else
         @if ($record?->isReady())
-            <p><a class="btn btn-go btn-lg w-100" href="{{ $record->kind === 'zip' ? route('desk.zip', $session) : route('desk.pdf', $session) }}"><x-icon name="download" /> {{ $record->kind === 'zip' ? __('Canvases as zip (:n)', ['n' => $record->total]) : __('Canvases as PDF (:n)', ['n' => $record->total]) }}</a></p>
+            <p><a class="btn btn-go btn-lg w-100"
+                href="{{ $record->kind === 'zip' ? route('desk.zip', $session) : route('desk.pdf',
+                $session) }}"><x-icon name="download" />
+                {{ $record->kind === 'zip' ? __('Canvases as zip (:n)', ['n' => $record->total])
+                : __('Canvases as PDF (:n)', ['n' => $record->total]) }}</a></p>
         @elseif ($record !== null)
-            <p class="problem" role="alert">{{ __('The record could not be made. The canvases are safe; try again.') }}</p>
+            <p class="problem"
+                role="alert">{{ __('The record could not be made. The canvases are safe; try again.') }}</p>
         @endif
         <form hx-post="{{ route('desk.record.make', $session) }}" hx-target="#record" hx-swap="outerHTML">
-            <details @if ($record === null) open @endif><summary>{{ $record === null ? __('Canvases as PDF or zip') : __('Make another one') }}</summary>
+            <details @if ($record === null) open
+                @endif><summary>{{ $record === null ? __('Canvases as PDF or zip') : __('Make another one') }}</summary>
                 <div class="settings-row record-row">
-                    <label>{{ __('As') }} <select name="kind" class="form-select"><option value="pdf">{{ __('one PDF') }}</option><option value="zip">{{ __('zip of PNG, SVG and InkML') }}</option></select></label>
-                    <label>{{ __('In order of') }} <select name="by" class="form-select"><option value="prompt">{{ __('prompts') }}</option><option value="seat">{{ __('students') }}</option></select></label>
-                    <label>{{ __('Names') }} <select name="names" class="form-select"><option value="real">{{ __('Real') }}</option><option value="stone">{{ __('Stone') }}</option></select></label>
-                    <label>{{ __('Checks') }} <select name="checks" class="form-select"><option value="1">{{ __('with them') }}</option><option value="0">{{ __('without') }}</option></select></label>
-                    <label>{{ __('Notes') }} <select name="notes" class="form-select"><option value="1">{{ __('with them') }}</option><option value="0">{{ __('without') }}</option></select></label>
-                    <label>{{ __('Prompt') }} <select name="words" class="form-select"><option value="1">{{ __('its words with it') }}</option><option value="0">{{ __('its number alone') }}</option></select></label>
-                    <label>{{ __('On each page') }} <select name="per" class="form-select">@foreach (Crag\Render\Sheet::COUNTS as $count)<option value="{{ $count }}">{{ trans_choice('{1} one canvas|[2,*] :count canvases', $count) }}</option>@endforeach</select></label>
+                    <label>{{ __('As') }} <select name="kind" class="form-select"><option
+                        value="pdf">{{ __('one PDF') }}</option><option
+                        value="zip">{{ __('zip of PNG, SVG and InkML') }}</option></select></label>
+                    <label>{{ __('In order of') }} <select name="by" class="form-select"><option
+                        value="prompt">{{ __('prompts') }}</option><option
+                        value="seat">{{ __('students') }}</option></select></label>
+                    <label>{{ __('Names') }} <select name="names" class="form-select"><option
+                        value="real">{{ __('Real') }}</option><option
+                        value="stone">{{ __('Stone') }}</option></select></label>
+                    <label>{{ __('Checks') }} <select name="checks" class="form-select"><option
+                        value="1">{{ __('with them') }}</option><option
+                        value="0">{{ __('without') }}</option></select></label>
+                    <label>{{ __('Notes') }} <select name="notes" class="form-select"><option
+                        value="1">{{ __('with them') }}</option><option
+                        value="0">{{ __('without') }}</option></select></label>
+                    <label>{{ __('Prompt') }} <select name="words" class="form-select"><option
+                        value="1">{{ __('its words with it') }}</option><option
+                        value="0">{{ __('its number alone') }}</option></select></label>
+                    <label>{{ __('On each page') }} <select name="per"
+                        class="form-select">@foreach (Crag\Render\Sheet::COUNTS as $count)<option
+                        value="{{ $count }}">{{ trans_choice('{1} one canvas|[2,*] :count canvases',
+                        $count) }}</option>@endforeach</select></label>
                 </div>
                 @if ($prompts->count() > 1)
                     <fieldset><legend class="h6">{{ __('Prompts') }}</legend>
-                        @foreach ($prompts as $prompt)<label class="choice"><input type="checkbox" name="prompts[]" value="{{ $prompt->id }}" checked> {{ $prompt->n }}. {{ Str::limit($prompt->plainWords(), 60) }}</label>@endforeach
+                        @foreach ($prompts as $prompt)<label class="choice"><input type="checkbox" name="prompts[]"
+                            value="{{ $prompt->id }}" checked> {{ $prompt->n }}.
+                            {{ Str::limit($prompt->plainWords(), 60) }}</label>@endforeach
                     </fieldset>
                 @endif
                 @php($students = $session->seats()->has('canvases')->get())
                 @if ($students->count() > 1)
                     <details><summary>{{ __('Students: all, or only some') }}</summary>
                         <fieldset class="record-students"><legend class="visually-hidden">{{ __('Students') }}</legend>
-                            @foreach ($students as $student)<label class="choice"><input type="checkbox" name="seats[]" value="{{ $student->id }}" checked> <span dir="auto">{{ $student->name }}</span></label>@endforeach
+                            @foreach ($students as $student)<label class="choice"><input type="checkbox" name="seats[]"
+                                value="{{ $student->id }}" checked> <span
+                                dir="auto">{{ $student->name }}</span></label>@endforeach
                         </fieldset></details>
                 @endif
                 <button class="btn btn-go btn-lg w-100 mt-2">{{ __('Make it') }}</button>

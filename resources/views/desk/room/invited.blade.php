@@ -10,7 +10,9 @@
             <form action="{{ route('beside.accept', [$session, $key]) }}" method="post" novalidate>
                 @csrf
                 <label for="name">{{ __('Your name, as students see it') }}</label>
-                <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" maxlength="60" required autocomplete="name" value="{{ old('name', $teacher?->name) }}" @error('name') aria-describedby="name-problem" @enderror>
+                <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" maxlength="60"
+                    required autocomplete="name" value="{{ old('name', $teacher?->name) }}" @error('name')
+                    aria-describedby="name-problem" @enderror>
                 @error('name') <p id="name-problem" class="problem" role="alert">{{ $message }}</p> @enderror
                 <button class="btn btn-go btn-lg w-100 mt-3">{{ __('Open the desk') }}</button>
             </form>

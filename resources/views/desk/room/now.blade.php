@@ -2,45 +2,92 @@
 @php($pens = Crag\Session\Room\Pens::read($session->pens))
 @php($lead = $session->leadSeen())
 @php($knocking = $seats->where('state', Crag\Session\Room\SeatState::Knocking)->count())
-<header id="now" class="now" data-names="{{ $settings->deskNames->value }}" data-role="{{ $role->value }}" data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop) }}"
-        data-room="{{ json_encode(App\Sessions\Room\RoomState::shared($session)) }}" data-settings="{{ json_encode($settings->toArray()) }}" data-tray="{{ json_encode($current->trayInForce()->now->toArray()) }}"
+<header id="now" class="now" data-names="{{ $settings->deskNames->value }}" data-role="{{ $role->value }}"
+    data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop) }}"
+        data-room="{{ json_encode(App\Sessions\Room\RoomState::shared($session)) }}"
+            data-settings="{{ json_encode($settings->toArray()) }}"
+            data-tray="{{ json_encode($current->trayInForce()->now->toArray()) }}"
         data-ask="{{ json_encode(App\Sessions\Asks\Asking::underWay($session)) }}"
-        data-live="{{ json_encode($session->screen_view === Crag\Session\Screen\ScreenView::Showcase ? $session->showcase?->items->whereNull('at_operation')->map(fn ($item) => [$item->canvas_id, $item->page])->values() ?? [] : []) }}" data-covered="{{ $current->isCovered() ? '1' : '0' }}" @isset($swap) hx-swap-oob="true" @endisset>
-    <a class="bar-home" href="{{ route('home') }}"><img src="/crag.svg" alt="{{ __('Home') }}" width="28" height="28"></a>
+        data-live="{{ json_encode($session->screen_view === Crag\Session\Screen\ScreenView::Showcase
+            ? $session->showcase?->items->whereNull('at_operation')->map(fn ($item) => [$item->canvas_id,
+            $item->page])->values() ?? [] : []) }}" data-covered="{{ $current->isCovered() ? '1' : '0' }}" @isset($swap)
+            hx-swap-oob="true" @endisset>
+    <a class="bar-home" href="{{ route('home') }}"><img src="/crag.svg" alt="{{ __('Home') }}" width="28"
+        height="28"></a>
     <div class="now-prompt">
-        <h1 class="now-label" title="{{ $session->title }}">{{ __(':title · students have', ['title' => $session->title]) }}</h1>
+        <h1 class="now-label" title="{{ $session->title }}">{{ __(':title · students have',
+            ['title' => $session->title]) }}</h1>
         <span class="now-words" title="{{ $current->plainWords() }}"><b>{{ __('Prompt :n', ['n' => $current->n]) }}</b>
-            {{ $current->words === '' ? __('no words yet') : $current->plainWords() }} · {{ __($current->backdropValue()->kind->word()) }}</span>
+            {{ $current->words === '' ? __('no words yet') : $current->plainWords() }} ·
+                {{ __($current->backdropValue()->kind->word()) }}</span>
     </div>
-    <button id="pace" class="btn btn-paper" data-do="pace" data-post="/desk/{{ $session->id }}/pace" data-body="{{ json_encode(['pace' => $session->pace === Crag\Session\Room\Pace::Own ? 'together' : 'own']) }}" @disabled(! $runs)
-            aria-pressed="{{ $session->pace === Crag\Session\Room\Pace::Own ? 'true' : 'false' }}" title="{{ __('Pace: everybody on one prompt, or each at the own pace') }}"><x-icon name="signpost-split" /> {{ __($session->pace->word()) }}</button>
-    <button id="pens" class="btn {{ $pens->isDown() ? 'btn-attention' : 'btn-paper' }}" data-do="pens" aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $runs) title="{{ __('Pens down for everybody, and up again (P)') }}"><x-icon name="pause-circle" /> <span class="pens-word">{{ $pens->isDown() ? __('Pens up') : __('Pens down') }}</span> <kbd>P</kbd></button>
-    <button id="timer-button" class="btn btn-paper" data-do="timer" title="{{ __('Timer and words for pens down (T)') }}"><x-icon name="stopwatch" /> <span id="timer-left" class="timer-left" hx-preserve="true">{{ __('Timer') }}</span></button>
-    <button id="lead-button" class="btn btn-paper" data-do="lead" aria-pressed="false" title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="easel" /> <span class="now-word">{{ __('Lead canvas') }}</span>@if ($lead->hasInk()) <span class="lamp" title="{{ __('Lead ink is on') }}"></span><span class="visually-hidden">{{ __('Lead ink is on') }}</span>@endif</button>
-    <button id="ask-button" class="btn btn-paper" data-do="ask" title="{{ __('Quick ask (A)') }}"><x-icon name="question-circle" /> <span class="now-word">{{ __('Ask') }}</span> <span id="ask-left" class="timer-left" hx-preserve="true" role="timer" aria-live="off"></span></button>
-    <button id="hand-out" class="btn btn-paper" data-do="hand-out" title="{{ __('Hand out (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
-    @php($waits = $knocking + $seats->where('state', Crag\Session\Room\SeatState::Seated)->whereNotNull('hand_at_ms')->count())
-    <button id="waiting-button" class="btn {{ $waits > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting" title="{{ __('Who is waiting for you (Y)') }}"><x-icon name="hand-index" /><span class="visually-hidden">{{ __('Waiting') }}</span> <b class="count">{{ $waits }}</b></button>
-    <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $runs) aria-pressed="{{ $settings->deskNames === Crag\Session\Door\NameMode::Real ? 'true' : 'false' }}" title="{{ __('Names on this desk: :mode. The next: N', ['mode' => __($settings->deskNames->word())]) }}">
-        <x-icon :name="$settings->deskNames === Crag\Session\Door\NameMode::Real ? 'eye' : 'eye-slash'" /><span class="visually-hidden">{{ __('Names') }}: <span class="names-word">{{ __($settings->deskNames->word()) }}</span></span>
+    <button id="pace" class="btn btn-paper" data-do="pace" data-post="/desk/{{ $session->id }}/pace"
+        data-body="{{ json_encode(['pace' => $session->pace === Crag\Session\Room\Pace::Own ? 'together' : 'own']) }}"
+        @disabled(! $runs)
+            aria-pressed="{{ $session->pace === Crag\Session\Room\Pace::Own ? 'true' : 'false' }}"
+                title="{{ __('Pace: everybody on one prompt, or each at the own pace') }}"><x-icon name="signpost-split" />
+                {{ __($session->pace->word()) }}</button>
+    <button id="pens" class="btn {{ $pens->isDown() ? 'btn-attention' : 'btn-paper' }}" data-do="pens"
+        aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $runs)
+        title="{{ __('Pens down for everybody, and up again (P)') }}"><x-icon name="pause-circle" />
+        <span class="pens-word">{{ $pens->isDown() ? __('Pens up') : __('Pens down') }}</span> <kbd>P</kbd></button>
+    <button id="timer-button" class="btn btn-paper" data-do="timer"
+        title="{{ __('Timer and words for pens down (T)') }}"><x-icon name="stopwatch" />
+        <span id="timer-left" class="timer-left" hx-preserve="true">{{ __('Timer') }}</span></button>
+    <button id="lead-button" class="btn btn-paper" data-do="lead" aria-pressed="false"
+        title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="easel" />
+        <span class="now-word">{{ __('Lead canvas') }}</span>@if ($lead->hasInk())
+        <span class="lamp" title="{{ __('Lead ink is on') }}"></span><span
+        class="visually-hidden">{{ __('Lead ink is on') }}</span>@endif</button>
+    <button id="ask-button" class="btn btn-paper" data-do="ask"
+        title="{{ __('Quick ask (A)') }}"><x-icon name="question-circle" /> <span
+        class="now-word">{{ __('Ask') }}</span> <span id="ask-left" class="timer-left" hx-preserve="true" role="timer"
+        aria-live="off"></span></button>
+    <button id="hand-out" class="btn btn-paper" data-do="hand-out"
+        title="{{ __('Hand out (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
+    @php($waits = $knocking + $seats->where('state',
+        Crag\Session\Room\SeatState::Seated)->whereNotNull('hand_at_ms')->count())
+    <button id="waiting-button" class="btn {{ $waits > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting"
+        title="{{ __('Who is waiting for you (Y)') }}"><x-icon name="hand-index" /><span
+        class="visually-hidden">{{ __('Waiting') }}</span> <b class="count">{{ $waits }}</b></button>
+    <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $runs)
+        aria-pressed="{{ $settings->deskNames === Crag\Session\Door\NameMode::Real ? 'true' : 'false' }}"
+        title="{{ __('Names on this desk: :mode. The next: N', ['mode' => __($settings->deskNames->word())]) }}">
+        <x-icon :name="$settings->deskNames === Crag\Session\Door\NameMode::Real ? 'eye' : 'eye-slash'" /><span
+            class="visually-hidden">{{ __('Names') }}: <span
+            class="names-word">{{ __($settings->deskNames->word()) }}</span></span>
     </button>
-    <button id="door-button" class="btn btn-code" data-do="door" title="{{ __('Door and seats (D)') }}"><x-icon :name="$session->door === Crag\Session\Door\Door::Shut ? 'door-closed' : 'door-open'" /> <span class="door-letters">{{ $session->code()->spaced() }}</span> <span class="door-word">{{ __($session->door->word()) }}</span>
-        @if ($knocking > 0) <span class="badge-count">{{ $knocking }}<span class="visually-hidden"> {{ __('knocking') }}</span></span> @endif</button>
+    <button id="door-button" class="btn btn-code" data-do="door"
+        title="{{ __('Door and seats (D)') }}"><x-icon :name="$session->door === Crag\Session\Door\Door::Shut ? 'door-closed' : 'door-open'" />
+        <span class="door-letters">{{ $session->code()->spaced() }}</span> <span
+        class="door-word">{{ __($session->door->word()) }}</span>
+        @if ($knocking > 0) <span class="badge-count">{{ $knocking }}<span class="visually-hidden">
+            {{ __('knocking') }}</span></span> @endif</button>
     <details class="menu-details now-menu" id="desk-menu">
-        <summary class="btn btn-paper" title="{{ __('More') }}"><x-icon name="three-dots" /><span class="visually-hidden">{{ __('More') }}</span></summary>
+        <summary class="btn btn-paper" title="{{ __('More') }}"><x-icon name="three-dots" /><span
+            class="visually-hidden">{{ __('More') }}</span></summary>
         <div class="menu">
-            <button id="tools-button" class="menu-item" data-do="tools"><x-icon name="tools" /> {{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</button>
-            <button id="settings-button" class="menu-item" data-do="settings"><x-icon name="gear" /> {{ __('Settings') }}</button>
-            <a class="menu-item" href="{{ route('desk.take', $session) }}" target="_blank" rel="noopener"><x-icon name="download" /> {{ __('Record so far') }}</a>
-            <button id="keys-button" class="menu-item" data-do="keys"><x-icon name="keyboard" /> {{ __('Keys') }} <kbd>?</kbd></button>
+            <button id="tools-button" class="menu-item" data-do="tools"><x-icon name="tools" />
+                {{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</button>
+            <button id="settings-button" class="menu-item" data-do="settings"><x-icon name="gear" />
+                {{ __('Settings') }}</button>
+            <a class="menu-item" href="{{ route('desk.take', $session) }}" target="_blank"
+                rel="noopener"><x-icon name="download" /> {{ __('Record so far') }}</a>
+            <button id="keys-button" class="menu-item" data-do="keys"><x-icon name="keyboard" /> {{ __('Keys') }}
+                <kbd>?</kbd></button>
             @if ($runs)
                 <hr>
                 <form action="{{ route('desk.end', $session) }}" method="post"
                       data-ask="{{ $session->retention()->isNone()
-                          ? __('End the session? Nothing is kept: all :n students, their :canvases canvases, the checks and your lead canvas are deleted at once and for good.', ['n' => $seats->where('state', Crag\Session\Room\SeatState::Seated)->count(), 'canvases' => $prompts->sum('canvases_count')])
-                          : __('End the session? The code stops working for all :n students. Their :canvases canvases, the checks and your lead canvas are kept until :until, and students can take theirs with them.', ['n' => $seats->where('state', Crag\Session\Room\SeatState::Seated)->count(), 'canvases' => $prompts->sum('canvases_count'), 'until' => $session->keptUntil()]) }}">
+                          ? __('End the session? Nothing is kept: all :n students, their :canvases canvases, the checks and your lead canvas are deleted at once and for good.',
+                              ['n' => $seats->where('state', Crag\Session\Room\SeatState::Seated)->count(),
+                              'canvases' => $prompts->sum('canvases_count')])
+                          : __('End the session? The code stops working for all :n students. Their :canvases canvases, the checks and your lead canvas are kept until :until, and students can take theirs with them.',
+                              ['n' => $seats->where('state', Crag\Session\Room\SeatState::Seated)->count(),
+                              'canvases' => $prompts->sum('canvases_count'), 'until' => $session->keptUntil()]) }}">
                     @csrf
-                    <button id="end" class="menu-item is-danger"><x-icon name="x-lg" /> {{ __('End the session') }}</button>
+                    <button id="end" class="menu-item is-danger"><x-icon name="x-lg" />
+                        {{ __('End the session') }}</button>
                 </form>
             @endif
         </div>

@@ -2,11 +2,14 @@
 @php($at = "/desk/{$session->id}/prompt/{$prompt->id}")
 @php($pages = count($prompt->pages ?? [1]))
 <div class="rail-actions" data-actions="{{ $prompt->id }}" hidden>
-    <button class="btn btn-sm btn-go" data-do="gather" data-prompt="{{ $prompt->id }}" title="{{ __('Bring everybody to this prompt (G)') }}">{{ __('Gather here') }} <kbd>G</kbd></button>
+    <button class="btn btn-sm btn-go" data-do="gather" data-prompt="{{ $prompt->id }}"
+        title="{{ __('Bring everybody to this prompt (G)') }}">{{ __('Gather here') }} <kbd>G</kbd></button>
     @if ($pages > 1)
         <div class="rail-steps" role="group" aria-label="{{ __('Gather at a page') }}">
             @for ($page = 0; $page < $pages; $page++)
-                <button class="rail-step" data-post="{{ $at }}/gather" data-body="{{ json_encode(['page' => $page]) }}" title="{{ __('Gather everybody at page :n', ['n' => $page + 1]) }}">{{ $page + 1 }}<span class="visually-hidden"> {{ __('is the page to gather at') }}</span></button>
+                <button class="rail-step" data-post="{{ $at }}/gather" data-body="{{ json_encode(['page' => $page]) }}"
+                    title="{{ __('Gather everybody at page :n', ['n' => $page + 1]) }}">{{ $page + 1 }}<span
+                    class="visually-hidden"> {{ __('is the page to gather at') }}</span></button>
             @endfor
         </div>
     @endif
@@ -14,20 +17,28 @@
         <button class="btn btn-sm btn-slate" data-post="{{ $at }}/reveal" data-body="{}">{{ __('Reveal') }}</button>
     @endif
     @if ($prompt->state === Crag\Session\Room\PromptState::Open)
-        <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"closed"}' title="{{ __('No more work on it is taken') }}">{{ __('Close') }}</button>
+        <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"closed"}'
+            title="{{ __('No more work on it is taken') }}">{{ __('Close') }}</button>
     @else
-        <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"open"}' title="{{ __('Students can work on it') }}">{{ __('Open') }}</button>
+        <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"open"}'
+            title="{{ __('Students can work on it') }}">{{ __('Open') }}</button>
     @endif
     @if ($prompt->id !== $current->id)
         @if ($prompt->state !== Crag\Session\Room\PromptState::Skipped)
-            <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"skipped"}' title="{{ __('Leave it out of this session') }}">{{ __('Skip') }}</button>
+            <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"skipped"}'
+                title="{{ __('Leave it out of this session') }}">{{ __('Skip') }}</button>
         @endif
         @if ($prompt->state->isSeen())
-            <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"unseen"}' title="{{ __('Students no longer see it; their work is kept') }}">{{ __('Hide') }}</button>
+            <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"unseen"}'
+                title="{{ __('Students no longer see it; their work is kept') }}">{{ __('Hide') }}</button>
         @endif
     @endif
     <div class="rail-steps">
-        <button class="rail-step" data-post="{{ $at }}/move" data-body='{"by":-1}' @disabled($loop->first)><x-icon name="arrow-up" /><span class="visually-hidden">{{ __('Earlier') }}</span></button>
-        <button class="rail-step" data-post="{{ $at }}/move" data-body='{"by":1}' @disabled($loop->last)><x-icon name="arrow-down" /><span class="visually-hidden">{{ __('Later') }}</span></button>
+        <button class="rail-step" data-post="{{ $at }}/move" data-body='{"by":-1}'
+            @disabled($loop->first)><x-icon name="arrow-up" /><span
+            class="visually-hidden">{{ __('Earlier') }}</span></button>
+        <button class="rail-step" data-post="{{ $at }}/move" data-body='{"by":1}'
+            @disabled($loop->last)><x-icon name="arrow-down" /><span
+            class="visually-hidden">{{ __('Later') }}</span></button>
     </div>
 </div>

@@ -2,24 +2,35 @@
 <nav id="rail" class="rail" aria-label="{{ __('Prompts and hands') }}" @isset($swap) hx-swap-oob="true" @endisset>
     @foreach ($prompts as $prompt)
         @php($tally = Crag\Checks\LevelTally::of($prompt->canvases->map(fn ($canvas) => $canvas->check?->level)))
-        <button id="rail-{{ $prompt->n }}" class="rail-item {{ $prompt->id === $current->id ? 'is-current' : '' }}" data-do="look" data-prompt="{{ $prompt->id }}" data-covered="{{ $prompt->isCovered() ? '1' : '0' }}" aria-pressed="false">
+        <button id="rail-{{ $prompt->n }}" class="rail-item {{ $prompt->id === $current->id ? 'is-current' : '' }}"
+            data-do="look" data-prompt="{{ $prompt->id }}" data-covered="{{ $prompt->isCovered() ? '1' : '0' }}"
+            aria-pressed="false">
             <span class="rail-n">{{ $prompt->n }}</span>
-            <span class="rail-words">{{ $prompt->words === '' ? __('no words yet') : Str::limit($prompt->plainWords(), 40) }}</span>
-            @if ($prompt->state->isSeen()) <span class="rail-count">{{ __(':n of :all started', ['n' => $prompt->started_count, 'all' => $prompt->canvases_count]) }}</span> @endif
-            @if ($prompt->sent_count > 0) <span class="rail-count">{{ __(':n sent', ['n' => $prompt->sent_count]) }}</span> @endif
-            @if ($tally->unchecked < $prompt->canvases_count) <span class="rail-count">{{ __(':n checked', ['n' => $prompt->canvases_count - $tally->unchecked]) }}</span> @endif
+            <span class="rail-words">{{ $prompt->words === '' ? __('no words yet') : Str::limit($prompt->plainWords(),
+                40) }}</span>
+            @if ($prompt->state->isSeen()) <span
+                class="rail-count">{{ __(':n of :all started',
+                ['n' => $prompt->started_count, 'all' => $prompt->canvases_count]) }}</span> @endif
+            @if ($prompt->sent_count > 0) <span
+                class="rail-count">{{ __(':n sent', ['n' => $prompt->sent_count]) }}</span> @endif
+            @if ($tally->unchecked < $prompt->canvases_count) <span
+                class="rail-count">{{ __(':n checked', ['n' => $prompt->canvases_count - $tally->unchecked]) }}</span>
+                @endif
             @if ($prompt->id === $current->id) <span class="rail-here">{{ __('students are here') }}</span> @endif
-            @if ($prompt->state !== Crag\Session\Room\PromptState::Open) <span class="rail-state">{{ __($prompt->state->word()) }}</span> @endif
+            @if ($prompt->state !== Crag\Session\Room\PromptState::Open)
+                <span class="rail-state">{{ __($prompt->state->word()) }}</span> @endif
             @if ($tally->unchecked < $prompt->canvases_count)
                 <span class="rail-spread">
                     @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
-                        <span><x-strata :level="$level->value" /> {{ $tally->at($level) }}<span class="visually-hidden"> {{ __($level->word()) }}</span></span>
+                        <span><x-strata :level="$level->value" /> {{ $tally->at($level) }}<span class="visually-hidden">
+                            {{ __($level->word()) }}</span></span>
                     @endforeach
                 </span>
             @endif
         </button>
         @if ($runs) @include('desk.room.rail-actions') @endif
     @endforeach
-    @if ($runs) <button id="add-prompt-button" class="rail-add" data-do="add-prompt"><x-icon name="plus-lg" /> {{ __('Add a prompt') }}</button> @endif
+    @if ($runs) <button id="add-prompt-button" class="rail-add" data-do="add-prompt"><x-icon name="plus-lg" />
+        {{ __('Add a prompt') }}</button> @endif
     @include('desk.room.waiting')
 </nav>

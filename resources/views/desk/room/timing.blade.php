@@ -2,27 +2,36 @@
 <section id="timing" class="panel" aria-labelledby="timing-title" hidden>
     <div class="panel-head">
         <h2 id="timing-title" tabindex="-1">{{ __('Timer and pens') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button>
+        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
+            class="visually-hidden">{{ __('Close') }}</span></button>
     </div>
     <p id="timing-left" class="timing-left" role="timer" aria-live="off">–:––</p>
     <fieldset @disabled(! $runs)>
         <div class="panel-row" role="group" aria-label="{{ __('Set the timer') }}">
-            @foreach ([1, 2, 3, 5, 10, 15] as $minutes)<button class="chip" data-do="set-timer" data-seconds="{{ $minutes * 60 }}">{{ __(':n min', ['n' => $minutes]) }}</button>@endforeach
+            @foreach ([1, 2, 3, 5, 10, 15] as $minutes)<button class="chip" data-do="set-timer"
+                data-seconds="{{ $minutes * 60 }}">{{ __(':n min', ['n' => $minutes]) }}</button>@endforeach
         </div>
         <form id="timer-form" class="settings-row">
-            <label>{{ __('or') }} <input name="minutes" type="number" min="0" max="240" value="4" class="form-control" aria-label="{{ __('Minutes') }}"></label>
-            <label>: <input name="seconds" type="number" min="0" max="59" value="0" class="form-control" aria-label="{{ __('Seconds') }}"></label>
+            <label>{{ __('or') }} <input name="minutes" type="number" min="0" max="240" value="4" class="form-control"
+                aria-label="{{ __('Minutes') }}"></label>
+            <label>: <input name="seconds" type="number" min="0" max="59" value="0" class="form-control"
+                aria-label="{{ __('Seconds') }}"></label>
             <button class="btn btn-outline-slate">{{ __('Start') }}</button>
         </form>
         <label class="choice"><input type="checkbox" id="timer-pens"> {{ __('Pens down at zero') }}</label>
         <div class="panel-row">
-            <button class="btn btn-outline-slate" data-post="/desk/{{ $session->id }}/timer" data-body='{"do":"more"}'><x-icon name="plus-lg" /> {{ __('One minute') }}</button>
-            <button class="btn btn-outline-slate" data-do="pause-timer"><x-icon name="pause" /> {{ __('Pause or go on') }}</button>
-            <button class="btn btn-outline-slate" data-post="/desk/{{ $session->id }}/timer" data-body='{"do":"stop"}'>{{ __('Take it away') }}</button>
+            <button class="btn btn-outline-slate" data-post="/desk/{{ $session->id }}/timer"
+                data-body='{"do":"more"}'><x-icon name="plus-lg" /> {{ __('One minute') }}</button>
+            <button class="btn btn-outline-slate" data-do="pause-timer"><x-icon name="pause" />
+                {{ __('Pause or go on') }}</button>
+            <button class="btn btn-outline-slate" data-post="/desk/{{ $session->id }}/timer"
+                data-body='{"do":"stop"}'>{{ __('Take it away') }}</button>
         </div>
         <hr>
         <label for="pens-words">{{ __('Words over every page when pens are down') }}</label>
-        <input id="pens-words" class="form-control" maxlength="200" dir="auto" value="{{ __('Pens down. Look here, please.') }}">
-        <button class="btn btn-slate w-100 mt-2" data-do="pens"><x-icon name="pause-circle" /> {{ __('Pens down, or up again') }} <kbd>P</kbd></button>
+        <input id="pens-words" class="form-control" maxlength="200" dir="auto"
+            value="{{ __('Pens down. Look here, please.') }}">
+        <button class="btn btn-slate w-100 mt-2" data-do="pens"><x-icon name="pause-circle" />
+            {{ __('Pens down, or up again') }} <kbd>P</kbd></button>
     </fieldset>
 </section>

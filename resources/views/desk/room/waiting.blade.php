@@ -1,32 +1,45 @@
 {{-- Who wants something, in order: those who knock, and hands. --}}
 @php($knocking = $seats->where('state', Crag\Session\Room\SeatState::Knocking)->sortBy('state_at_ms'))
-@php($hands = $seats->where('state', Crag\Session\Room\SeatState::Seated)->whereNotNull('hand_at_ms')->sortBy('hand_at_ms')->values())
-<section id="{{ $as ?? 'waiting' }}" class="waiting" aria-label="{{ __('Who waits for you') }}" @isset($swap) hx-swap-oob="true" @endisset>
-    @if (isset($as) && $knocking->isEmpty() && $hands->isEmpty()) <p class="waiting-none form-text">{{ __('Nobody is waiting.') }}</p> @endif
+@php($hands = $seats->where('state',
+    Crag\Session\Room\SeatState::Seated)->whereNotNull('hand_at_ms')->sortBy('hand_at_ms')->values())
+<section id="{{ $as ?? 'waiting' }}" class="waiting" aria-label="{{ __('Who waits for you') }}" @isset($swap)
+    hx-swap-oob="true" @endisset>
+    @if (isset($as) && $knocking->isEmpty() && $hands->isEmpty()) <p
+        class="waiting-none form-text">{{ __('Nobody is waiting.') }}</p> @endif
     @if ($knocking->isNotEmpty())
         <h2>{{ __('Knocking') }}</h2>
-        @if ($session->carries_on_id !== null) <p class="waiting-note">{{ __('Earlier work goes on here: let in under a name only whom you know.') }}</p> @endif
+        @if ($session->carries_on_id !== null) <p
+            class="waiting-note">{{ __('Earlier work goes on here: let in under a name only whom you know.') }}</p>
+            @endif
         @foreach (isset($as) ? $knocking : $knocking->take(3) as $seat)
             <div class="waiting-one is-knocking">
                 <span class="waiting-name" dir="auto">{{ $seat->name }}</span>
-                @if ($seat->claims_id !== null) <span class="waiting-note">{{ __('says: I am :name', ['name' => $seats->firstWhere('id', $seat->claims_id)?->name]) }}</span> @endif
+                @if ($seat->claims_id !== null) <span
+                    class="waiting-note">{{ __('says: I am :name',
+                    ['name' => $seats->firstWhere('id', $seat->claims_id)?->name]) }}</span> @endif
                 <div class="rail-steps">
-                    @if ($seat->claims_id === null) <button class="btn btn-sm btn-go" data-post="/desk/{{ $session->id }}/let-in" data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Let in') }}</button>
+                    @if ($seat->claims_id === null) <button class="btn btn-sm btn-go"
+                        data-post="/desk/{{ $session->id }}/let-in"
+                        data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Let in') }}</button>
                     @else @include('desk.room.who-is-it') @endif
-                    <button class="rail-step" data-do="door" title="{{ __('The door, with all who knock') }}">…<span class="visually-hidden">{{ __('More') }}</span></button>
+                    <button class="rail-step" data-do="door" title="{{ __('The door, with all who knock') }}">…<span
+                        class="visually-hidden">{{ __('More') }}</span></button>
                 </div>
             </div>
         @endforeach
-        @if ($knocking->count() > 1) <button class="rail-step" data-post="/desk/{{ $session->id }}/let-in" data-body='{"all":true}'>{{ __('Let all :n in', ['n' => $knocking->count()]) }}</button> @endif
+        @if ($knocking->count() > 1) <button class="rail-step" data-post="/desk/{{ $session->id }}/let-in"
+            data-body='{"all":true}'>{{ __('Let all :n in', ['n' => $knocking->count()]) }}</button> @endif
     @endif
     @if ($hands->isNotEmpty())
         <h2>{{ __('Hands') }}</h2>
         <ol class="hands">
             @foreach ($hands as $i => $seat)
-                @php($note = $messages->get($seat->id)?->last(fn ($message) => $message->isFromStudent() && $message->made_at_ms >= $seat->hand_at_ms))
+                @php($note = $messages->get($seat->id)?->last(fn ($message) => $message->isFromStudent()
+                    && $message->made_at_ms >= $seat->hand_at_ms))
                 <li><button class="waiting-one" data-do="talk" data-seat="{{ $seat->id }}">
                     <b>{{ $i + 1 }}</b> <span class="waiting-name"><x-seat-name :seat="$seat" /></span>
-                    @if ($note !== null) <span class="waiting-note" dir="auto">{{ Str::limit($note->words, 60) }}</span> @endif
+                    @if ($note !== null) <span class="waiting-note" dir="auto">{{ Str::limit($note->words, 60) }}</span>
+                        @endif
                 </button></li>
             @endforeach
         </ol>

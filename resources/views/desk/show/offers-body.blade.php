@@ -2,21 +2,30 @@
 @php($board = $session->board ?? ['headings' => [''], 'open' => false])
 @php($waiting = $offers->where('state', 'waiting'))
 @php($desk = "/desk/{$session->id}")
-<p class="form-text">{{ __('Students offer a canvas or a part of it. Nothing appears anywhere until you accept it; what you decline vanishes quietly.') }}</p>
+<p
+    class="form-text">{{ __('Students offer a canvas or a part of it. Nothing appears anywhere until you accept it; what you decline vanishes quietly.') }}</p>
 @if ($runs)
-    <label class="choice"><input type="checkbox" name="open" data-to="{{ $desk }}/offers/board" @checked($board['open'])> {{ __('All offers open: they stand on the page at once') }}</label>
+    <label class="choice"><input type="checkbox" name="open" data-to="{{ $desk }}/offers/board"
+        @checked($board['open'])> {{ __('All offers open: they stand on the page at once') }}</label>
 @endif
 <h3 class="h6">{{ __('Waiting') }} <span class="count">{{ $waiting->count() }}</span></h3>
-@if ($waiting->isEmpty()) <p class="form-text">{{ __('Nobody has offered anything new. Students find “Offer to the class” under More.') }}</p> @endif
+@if ($waiting->isEmpty()) <p
+    class="form-text">{{ __('Nobody has offered anything new. Students find “Offer to the class” under More.') }}</p>
+    @endif
 <ul class="offers">
     @foreach ($waiting as $offer)
         <li class="offer">
-            <img src="{{ $desk }}/offer/{{ $offer->id }}.svg" alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">
-            <p><b><x-seat-name :seat="$offer->seat" /></b> · {{ __('Prompt :n', ['n' => $offer->canvas->prompt->n]) }} @if ($offer->words !== '') <br><span dir="auto">“{{ $offer->words }}”</span> @endif</p>
+            <img src="{{ $desk }}/offer/{{ $offer->id }}.svg"
+                alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">
+            <p><b><x-seat-name :seat="$offer->seat" /></b> · {{ __('Prompt :n', ['n' => $offer->canvas->prompt->n]) }}
+                @if ($offer->words !== '') <br><span dir="auto">“{{ $offer->words }}”</span> @endif</p>
             @if ($runs)
-                <div class="panel-row"><button class="btn btn-sm btn-go" data-post="{{ $desk }}/offer/{{ $offer->id }}/accept" data-then="offers">{{ __('Accept') }}</button>
-                    <button class="btn btn-sm btn-outline-slate" data-post="{{ $desk }}/offer/{{ $offer->id }}/decline" data-then="offers">{{ __('Decline') }}</button>
-                    <button class="btn btn-sm btn-outline-slate" data-post="{{ $desk }}/offer/{{ $offer->id }}/line-up">{{ __('Line-up') }}</button></div>
+                <div class="panel-row"><button class="btn btn-sm btn-go"
+                    data-post="{{ $desk }}/offer/{{ $offer->id }}/accept" data-then="offers">{{ __('Accept') }}</button>
+                    <button class="btn btn-sm btn-outline-slate" data-post="{{ $desk }}/offer/{{ $offer->id }}/decline"
+                        data-then="offers">{{ __('Decline') }}</button>
+                    <button class="btn btn-sm btn-outline-slate"
+                        data-post="{{ $desk }}/offer/{{ $offer->id }}/line-up">{{ __('Line-up') }}</button></div>
             @endif
         </li>
     @endforeach
@@ -24,27 +33,47 @@
 <h3 class="h6">{{ __('On one page') }}</h3>
 @if ($runs)
     <form class="offer-headings" data-post="{{ $desk }}/offers/board" data-live data-then="offers">
-        @foreach ($board['headings'] as $i => $heading)<input name="headings[]" class="form-control" maxlength="60" value="{{ $heading }}" placeholder="{{ __('Heading of column :n', ['n' => $i + 1]) }}" aria-label="{{ __('Heading of column :n', ['n' => $i + 1]) }}" dir="auto">@endforeach
+        @foreach ($board['headings'] as $i => $heading)<input name="headings[]" class="form-control" maxlength="60"
+            value="{{ $heading }}" placeholder="{{ __('Heading of column :n', ['n' => $i + 1]) }}"
+            aria-label="{{ __('Heading of column :n', ['n' => $i + 1]) }}" dir="auto">@endforeach
     </form>
     <div class="panel-row">
-        @if (count($board['headings']) < App\Sessions\Show\Offering::MOST_COLUMNS) <button class="mini-text" data-post="{{ $desk }}/offers/board" data-body="{{ json_encode(['headings' => [...$board['headings'], '']]) }}" data-then="offers"><x-icon name="plus-lg" /> {{ __('Column') }}</button> @endif
-        @if (count($board['headings']) > 1) <button class="mini-text" data-post="{{ $desk }}/offers/board" data-body="{{ json_encode(['headings' => array_slice($board['headings'], 0, -1)]) }}" data-then="offers"><x-icon name="dash-lg" /> {{ __('Column') }}</button> @endif
-        <button class="btn btn-sm btn-slate" hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"board"}' hx-swap="none"><x-icon name="easel" /> {{ __('Show the page') }}</button>
+        @if (count($board['headings']) < App\Sessions\Show\Offering::MOST_COLUMNS)
+            <button class="mini-text" data-post="{{ $desk }}/offers/board"
+            data-body="{{ json_encode(['headings' => [...$board['headings'], '']]) }}"
+            data-then="offers"><x-icon name="plus-lg" /> {{ __('Column') }}</button> @endif
+        @if (count($board['headings']) > 1) <button class="mini-text" data-post="{{ $desk }}/offers/board"
+            data-body="{{ json_encode(['headings' => array_slice($board['headings'], 0, -1)]) }}"
+            data-then="offers"><x-icon name="dash-lg" /> {{ __('Column') }}</button> @endif
+        <button class="btn btn-sm btn-slate" hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"board"}'
+            hx-swap="none"><x-icon name="easel" /> {{ __('Show the page') }}</button>
     </div>
 @endif
 <ul class="offers">
     @foreach ($offers->where('state', 'accepted')->sortBy(fn ($offer) => [$offer->column, $offer->place]) as $offer)
         <li class="offer">
-            <img src="{{ $desk }}/offer/{{ $offer->id }}.svg" alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">
-            <p><b><x-seat-name :seat="$offer->seat" /></b> @if ($offer->words !== '') <span dir="auto">“{{ $offer->words }}”</span> @endif</p>
+            <img src="{{ $desk }}/offer/{{ $offer->id }}.svg"
+                alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">
+            <p><b><x-seat-name :seat="$offer->seat" /></b> @if ($offer->words !== '')
+                <span dir="auto">“{{ $offer->words }}”</span> @endif</p>
             @if ($runs)
                 <div class="panel-row">
                     @if (count($board['headings']) > 1)
-                        <select name="column" class="form-select form-select-sm" data-to="{{ $desk }}/offer/{{ $offer->id }}/arrange" aria-label="{{ __('Column') }}">@foreach ($board['headings'] as $i => $heading)<option value="{{ $i }}" @selected($i === $offer->column)>{{ $heading === '' ? $i + 1 : $heading }}</option>@endforeach</select>
+                        <select name="column" class="form-select form-select-sm"
+                            data-to="{{ $desk }}/offer/{{ $offer->id }}/arrange"
+                            aria-label="{{ __('Column') }}">@foreach ($board['headings'] as $i => $heading)<option
+                            value="{{ $i }}" @selected($i === $offer->column)>{{ $heading === '' ? $i + 1
+                            : $heading }}</option>@endforeach</select>
                     @endif
-                    <button class="mini" data-post="{{ $desk }}/offer/{{ $offer->id }}/arrange" data-body='{"by":-1}' data-then="offers" title="{{ __('Further up') }}"><x-icon name="arrow-up" /><span class="visually-hidden">{{ __('Further up') }}</span></button>
-                    <button class="mini" data-post="{{ $desk }}/offer/{{ $offer->id }}/arrange" data-body='{"by":1}' data-then="offers" title="{{ __('Further down') }}"><x-icon name="arrow-down" /><span class="visually-hidden">{{ __('Further down') }}</span></button>
-                    <button class="mini" data-post="{{ $desk }}/offer/{{ $offer->id }}/decline" data-then="offers" title="{{ __('Off the page') }}"><x-icon name="x" /><span class="visually-hidden">{{ __('Off the page') }}</span></button>
+                    <button class="mini" data-post="{{ $desk }}/offer/{{ $offer->id }}/arrange" data-body='{"by":-1}'
+                        data-then="offers" title="{{ __('Further up') }}"><x-icon name="arrow-up" /><span
+                        class="visually-hidden">{{ __('Further up') }}</span></button>
+                    <button class="mini" data-post="{{ $desk }}/offer/{{ $offer->id }}/arrange" data-body='{"by":1}'
+                        data-then="offers" title="{{ __('Further down') }}"><x-icon name="arrow-down" /><span
+                        class="visually-hidden">{{ __('Further down') }}</span></button>
+                    <button class="mini" data-post="{{ $desk }}/offer/{{ $offer->id }}/decline" data-then="offers"
+                        title="{{ __('Off the page') }}"><x-icon name="x" /><span
+                        class="visually-hidden">{{ __('Off the page') }}</span></button>
                 </div>
             @endif
         </li>

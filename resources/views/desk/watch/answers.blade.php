@@ -4,23 +4,30 @@
         @foreach ($questions as $question)
             @php($given = $answers[$question->id] ?? null)
             @php($verdict = $given === null ? null : $question->compare($given))
-            <li data-question="{{ $question->id }}" data-outcome="{{ $given === null ? 'none' : $verdict?->outcome->value }}">
-                @if ($question->words !== '') <span class="answers-asked" data-maths="{{ $question->words }}">{{ $question->words }}</span> @endif
+            <li data-question="{{ $question->id }}"
+                data-outcome="{{ $given === null ? 'none' : $verdict?->outcome->value }}">
+                @if ($question->words !== '') <span class="answers-asked"
+                    data-maths="{{ $question->words }}">{{ $question->words }}</span> @endif
                 @if ($given === null)
                     <span class="answers-none">{{ __('not answered') }}</span>
                 @else
-                    <b dir="auto" data-maths="{{ $question->asked->written($given) }}">{{ $question->asked->written($given) }}</b>
-                    @if ($verdict !== null) <span class="answers-outcome">{{ __($verdict->outcome->word()) }}</span> @endif
+                    <b dir="auto"
+                        data-maths="{{ $question->asked->written($given) }}">{{ $question->asked->written($given) }}</b>
+                    @if ($verdict !== null) <span class="answers-outcome">{{ __($verdict->outcome->word()) }}</span>
+                        @endif
                     @if ($verdict?->why) <span class="form-text">{{ __($verdict->why) }}</span> @endif
                 @endif
-                @if ($question->asked->hasKey()) <span class="answers-key">{{ __('Right: :key', ['key' => Crag\Render\PlainMaths::words($question->asked->key())]) }}</span> @endif
+                @if ($question->asked->hasKey()) <span
+                    class="answers-key">{{ __('Right: :key',
+                    ['key' => Crag\Render\PlainMaths::words($question->asked->key())]) }}</span> @endif
             </li>
         @endforeach
     </ol>
 @endif
 @unless ($lookFor->isEmpty())
     <details class="look-for"><summary>{{ __('Look for') }}</summary>
-        @foreach ([__('Steps') => $lookFor->steps, __('Words') => $lookFor->words, __('Slips') => $lookFor->slips] as $name => $lines)
+        @foreach ([__('Steps') => $lookFor->steps, __('Words') => $lookFor->words,
+            __('Slips') => $lookFor->slips] as $name => $lines)
             @if ($lines !== []) <p><b>{{ $name }}:</b> {{ implode(' · ', $lines) }}</p> @endif
         @endforeach
     </details>
@@ -30,8 +37,14 @@
     <details class="check-history"><summary>{{ __('Checks so far') }} <b>{{ $checks->count() }}</b></summary>
         <ol>
             @foreach ($checks as $check)
-                <li>@if ($check->judgement()->isEmpty()) {{ __('No check') }} @else @if ($check->level !== null) <x-strata :level="$check->level->value" /> @endif {{ $check->judgement()->words($prompt->aspects()) }} @if ($check->points !== null) {{ __(':n points', ['n' => $check->points]) }} @endif @if ($check->note !== '') <span dir="auto">“{{ Str::limit($check->note, 60) }}”</span> @endif @endif
-                    <span class="form-text">{{ Illuminate\Support\Carbon::createFromTimestampMs($check->made_at_ms)->diffForHumans() }}@if ($check->teacher?->name) · {{ $check->teacher->name }} @endif</span></li>
+                <li>@if ($check->judgement()->isEmpty()) {{ __('No check') }} @else @if ($check->level !== null)
+                    <x-strata :level="$check->level->value" /> @endif
+                    {{ $check->judgement()->words($prompt->aspects()) }} @if ($check->points !== null)
+                    {{ __(':n points', ['n' => $check->points]) }} @endif @if ($check->note !== '')
+                    <span dir="auto">“{{ Str::limit($check->note, 60) }}”</span> @endif @endif
+                    <span
+                        class="form-text">{{ Illuminate\Support\Carbon::createFromTimestampMs($check->made_at_ms)->diffForHumans() }}@if ($check->teacher?->name)
+                        · {{ $check->teacher->name }} @endif</span></li>
             @endforeach
         </ol>
     </details>

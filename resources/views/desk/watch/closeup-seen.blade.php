@@ -1,4 +1,5 @@
-<details id="closeup-reader" class="closeup-reader"><summary>{{ __('What a reader would say') }}</summary><div id="closeup-reading"></div></details>
+<details id="closeup-reader" class="closeup-reader"><summary>{{ __('What a reader would say') }}</summary><div
+    id="closeup-reading"></div></details>
 <fieldset class="closeup-layers">
     <legend>{{ __('Seen here') }}</legend>
     <label class="choice"><input type="checkbox" data-layer="coach" checked> {{ __('Coach ink') }}</label>

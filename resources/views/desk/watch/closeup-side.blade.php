@@ -3,28 +3,47 @@
     <p id="closeup-signals" class="closeup-signals" hidden></p>
     <div class="closeup-checks" role="group" aria-label="{{ __('Check') }}">
         @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
-            <button class="chip" data-do="check" data-level="{{ $level->value }}" aria-pressed="false"><x-strata :level="$level->value" /> {{ __($level->word()) }} <kbd>{{ $level->value }}</kbd></button>
+            <button class="chip" data-do="check" data-level="{{ $level->value }}" aria-pressed="false"><x-strata
+                :level="$level->value" /> {{ __($level->word()) }} <kbd>{{ $level->value }}</kbd></button>
         @endforeach
-        <button class="chip chip-quiet" data-do="check" data-level="" aria-pressed="true">{{ __('No check') }} <kbd>{{ __('Del') }}</kbd></button>
+        <button class="chip chip-quiet" data-do="check" data-level="" aria-pressed="true">{{ __('No check') }}
+            <kbd>{{ __('Del') }}</kbd></button>
     </div>
     <div id="closeup-answers" class="closeup-answers"></div>
     @include('desk.watch.closeup-seen')
     {{-- What comes late stands above, and these are held at the foot: no button moves away from under the hand. --}}
     <div class="closeup-foot">
         <div class="closeup-do">
-            <button class="btn btn-slate" data-do="line-up" title="{{ __('Put this page into the line-up as it is now (S)') }}"><x-icon name="collection" /> {{ __('Line-up') }} <kbd>S</kbd></button>
-            @if ($runs) <button class="btn btn-outline-slate" data-do="show" title="{{ __('On the class screen at once') }}"><x-icon name="easel" /> {{ __('Show to the class') }}</button> @endif
-            <label id="closeup-with-notes" class="choice" hidden><input type="checkbox"> {{ __('with my private notes') }}</label>
+            <button class="btn btn-slate" data-do="line-up"
+                title="{{ __('Put this page into the line-up as it is now (S)') }}"><x-icon name="collection" />
+                {{ __('Line-up') }} <kbd>S</kbd></button>
+            @if ($runs) <button class="btn btn-outline-slate" data-do="show"
+                title="{{ __('On the class screen at once') }}"><x-icon name="easel" />
+                {{ __('Show to the class') }}</button> @endif
+            <label id="closeup-with-notes" class="choice" hidden><input type="checkbox">
+                {{ __('with my private notes') }}</label>
         </div>
         <div class="closeup-do">
-            <button id="replay" class="btn btn-outline-slate" data-do="replay" title="{{ __('From its first stroke (R)') }}"><x-icon name="clock-history" /> {{ __('Replay') }} <kbd>R</kbd></button>
-            <button class="btn btn-outline-slate" data-do="last-look" title="{{ __('As it was when a teacher last looked (L)') }}"><x-icon name="hourglass-split" /> {{ __('Last look') }} <kbd>L</kbd></button>
-            <button class="btn btn-outline-slate" data-do="compare" title="{{ __('Beside itself at another moment (V)') }}"><x-icon name="layout-split" /> {{ __('Compare') }} <kbd>V</kbd></button>
-            <button class="btn btn-outline-slate" data-do="talk-closeup"><x-icon name="chat-left-text" /> {{ __('Write') }} <kbd>W</kbd></button>
-            <button class="btn btn-outline-slate" data-do="hand-out-one"><x-icon name="send" /> {{ __('Hand out') }} <kbd>H</kbd></button>
-            @if ($runs) <button class="btn btn-outline-slate" data-do="copy-to-lead" title="{{ __('A copy: the student’s own is not touched') }}"><x-icon name="box-arrow-in-up-right" /> {{ __('To my lead canvas') }}</button> @endif
-            <button class="btn btn-outline-slate" data-do="empty-one"><x-icon name="trash3" /> {{ __('Empty') }}</button>
-            @if ($runs) <button class="btn btn-outline-danger" data-do="send-out-one"><x-icon name="person-dash" /> {{ __('Send out') }}</button> @endif
+            <button id="replay" class="btn btn-outline-slate" data-do="replay"
+                title="{{ __('From its first stroke (R)') }}"><x-icon name="clock-history" /> {{ __('Replay') }}
+                <kbd>R</kbd></button>
+            <button class="btn btn-outline-slate" data-do="last-look"
+                title="{{ __('As it was when a teacher last looked (L)') }}"><x-icon name="hourglass-split" />
+                {{ __('Last look') }} <kbd>L</kbd></button>
+            <button class="btn btn-outline-slate" data-do="compare"
+                title="{{ __('Beside itself at another moment (V)') }}"><x-icon name="layout-split" />
+                {{ __('Compare') }} <kbd>V</kbd></button>
+            <button class="btn btn-outline-slate" data-do="talk-closeup"><x-icon name="chat-left-text" />
+                {{ __('Write') }} <kbd>W</kbd></button>
+            <button class="btn btn-outline-slate" data-do="hand-out-one"><x-icon name="send" /> {{ __('Hand out') }}
+                <kbd>H</kbd></button>
+            @if ($runs) <button class="btn btn-outline-slate" data-do="copy-to-lead"
+                title="{{ __('A copy: the student’s own is not touched') }}"><x-icon name="box-arrow-in-up-right" />
+                {{ __('To my lead canvas') }}</button> @endif
+            <button class="btn btn-outline-slate" data-do="empty-one"><x-icon name="trash3" />
+                {{ __('Empty') }}</button>
+            @if ($runs) <button class="btn btn-outline-danger" data-do="send-out-one"><x-icon name="person-dash" />
+                {{ __('Send out') }}</button> @endif
         </div>
     </div>
 </aside>

@@ -1,21 +1,31 @@
-@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'pausing' => __('Pausing'), 'quiet' => __('Quiet'), 'not_started' => __('Not started'), 'hand_up' => __('Hand up'), 'sent' => __('Sent'), 'elsewhere' => __('Elsewhere'), 'covered' => __('Covered'), 'unreadable' => __('Cannot be read'), 'away' => __('Away')])
+@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'pausing' => __('Pausing'), 'quiet' => __('Quiet'),
+    'not_started' => __('Not started'), 'hand_up' => __('Hand up'), 'sent' => __('Sent'),
+    'elsewhere' => __('Elsewhere'), 'covered' => __('Covered'), 'unreadable' => __('Cannot be read'),
+    'away' => __('Away')])
 <div class="gridline">
     <div id="counts" class="counts" role="group" aria-label="{{ __('Show only') }}">
         @foreach ($filters as $state => $word)
-            <button class="count-filter" data-do="filter" data-filter="{{ $state }}" data-state="{{ $state }}" aria-pressed="{{ $state === '' ? 'true' : 'false' }}" @if (in_array($state, ['hand_up', 'sent', 'elsewhere', 'covered', 'unreadable'], true)) hidden @endif>
+            <button class="count-filter" data-do="filter" data-filter="{{ $state }}" data-state="{{ $state }}"
+                aria-pressed="{{ $state === '' ? 'true' : 'false' }}"
+                @if (in_array($state, ['hand_up', 'sent', 'elsewhere', 'covered', 'unreadable'], true)) hidden @endif>
                 <span class="shape" aria-hidden="true"></span>{{ $word }} <b class="count">0</b>
             </button>
         @endforeach
-        <button id="count-knocking" class="count-filter" data-do="door" data-state="knocking" hidden><span class="shape" aria-hidden="true"></span>{{ __('Knocking') }} <b class="count">0</b></button>
+        <button id="count-knocking" class="count-filter" data-do="door" data-state="knocking" hidden><span class="shape"
+            aria-hidden="true"></span>{{ __('Knocking') }} <b class="count">0</b></button>
     </div>
     <span id="connection" class="connection" role="status" hidden></span>
     <span id="stale" class="connection" data-state="stale" role="status" hidden></span>
-    <button id="tally" class="tally" data-do="picture" title="{{ __('Class picture and next groups (M)') }}"><span class="visually-hidden">{{ __('Class picture. Checks of this prompt:') }}</span>
+    <button id="tally" class="tally" data-do="picture" title="{{ __('Class picture and next groups (M)') }}"><span
+        class="visually-hidden">{{ __('Class picture. Checks of this prompt:') }}</span>
         @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
-            <span data-level="{{ $level->value }}" title="{{ __($level->word()) }}"><x-strata :level="$level->value" /><span class="visually-hidden">{{ __($level->word()) }}</span> <b class="count">0</b></span>
+            <span data-level="{{ $level->value }}" title="{{ __($level->word()) }}"><x-strata :level="$level->value"
+                /><span class="visually-hidden">{{ __($level->word()) }}</span> <b class="count">0</b></span>
         @endforeach
     </button>
-    <button id="order-again" class="chip chip-attention" data-do="order-again" hidden title="{{ __('The order or what is shown has changed meanwhile') }}"><x-icon name="arrow-clockwise" /> {{ __('Sort again') }}</button>
+    <button id="order-again" class="chip chip-attention" data-do="order-again" hidden
+        title="{{ __('The order or what is shown has changed meanwhile') }}"><x-icon name="arrow-clockwise" />
+        {{ __('Sort again') }}</button>
     <label class="gridline-field">{{ __('Page') }}
         <select id="pages-shown" class="form-select form-select-sm">
             <option value="theirs">{{ __('theirs') }}</option>
@@ -24,13 +34,22 @@
     </label>
     <label class="gridline-field"><x-icon name="sort-down" /><span class="visually-hidden">{{ __('Sort') }}</span>
         <select id="sort" class="form-select form-select-sm">
-            @foreach (['seat' => __('by seat'), 'name' => __('by name'), 'state' => __('by state'), 'last' => __('by last stroke'), 'amount' => __('by amount'), 'check' => __('by check')] as $sort => $word)
+            @foreach (['seat' => __('by seat'), 'name' => __('by name'), 'state' => __('by state'),
+                'last' => __('by last stroke'), 'amount' => __('by amount'),
+                'check' => __('by check')] as $sort => $word)
                 <option value="{{ $sort }}">{{ $word }}</option>
             @endforeach
         </select>
     </label>
-    <label class="gridline-field" title="{{ __('Smaller and larger tiles (− and +)') }}"><x-icon name="grid" /><span class="visually-hidden">{{ __('Size') }}</span> <input id="size" type="range" min="132" max="420" step="8" value="420"></label>
-    <button id="pick-button" class="chip" data-do="pick" title="{{ __('Pick a student: everybody comes round before anyone comes twice (K)') }}"><x-icon name="shuffle" /> {{ __('Pick') }}</button>
-    <button id="shield-button" class="chip" data-do="shield" aria-pressed="false" title="{{ __('Shield: hide everything on this desk (B)') }}"><x-icon name="shield" /><span class="visually-hidden">{{ __('Shield') }}</span></button>
+    <label class="gridline-field" title="{{ __('Smaller and larger tiles (− and +)') }}"><x-icon name="grid" /><span
+        class="visually-hidden">{{ __('Size') }}</span> <input id="size" type="range" min="132" max="420" step="8"
+        value="420"></label>
+    <button id="pick-button" class="chip" data-do="pick"
+        title="{{ __('Pick a student: everybody comes round before anyone comes twice (K)') }}"><x-icon name="shuffle" />
+        {{ __('Pick') }}</button>
+    <button id="shield-button" class="chip" data-do="shield" aria-pressed="false"
+        title="{{ __('Shield: hide everything on this desk (B)') }}"><x-icon name="shield" /><span
+        class="visually-hidden">{{ __('Shield') }}</span></button>
 </div>
-<div id="answer-groups" class="answer-groups" role="group" aria-label="{{ __('Answers, equal ones together') }}" hidden></div>
+<div id="answer-groups" class="answer-groups" role="group" aria-label="{{ __('Answers, equal ones together') }}"
+    hidden></div>

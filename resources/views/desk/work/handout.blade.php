@@ -1,28 +1,39 @@
 @php($present = $current->backdropValue())
-@php($samples = ['axes' => 'x_from=-5&x_to=10&x_step=1&y_from=-5&y_to=5&y_step=1&x_label=&y_label=', 'number-line' => 'from=0&to=10&step=1&parts=1'])
+@php($samples = ['axes' => 'x_from=-5&x_to=10&x_step=1&y_from=-5&y_to=5&y_step=1&x_label=&y_label=',
+    'number-line' => 'from=0&to=10&step=1&parts=1'])
 <section id="handout" class="panel" aria-labelledby="handout-title" hidden>
     <div class="panel-head">
         <h2 id="handout-title" tabindex="-1">{{ __('Hand out') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button>
+        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
+            class="visually-hidden">{{ __('Close') }}</span></button>
     </div>
-    <form id="handout-form" action="{{ route('desk.hand-out', $session) }}" data-give="/desk/{{ $session->id }}/prompt/PROMPT/hand-out" data-picture="{{ route('desk.picture', $session, false) }}">
+    <form id="handout-form" action="{{ route('desk.hand-out', $session) }}"
+        data-give="/desk/{{ $session->id }}/prompt/PROMPT/hand-out"
+        data-picture="{{ route('desk.picture', $session, false) }}">
         <div class="handout-what" role="radiogroup" aria-label="{{ __('What') }}">
-            @foreach (['words' => ['pencil', __('Words and backdrop')], 'lead' => ['easel', __('Lead canvas')], 'picture' => ['image', __('A picture')], 'prompt' => ['arrow-repeat', __('The prompt again')]] as $what => [$icon, $word])
-                <label class="handout-kind"><input type="radio" name="what" value="{{ $what }}" @checked($loop->first)> <x-icon :name="$icon" /> {{ $word }}</label>
+            @foreach (['words' => ['pencil', __('Words and backdrop')], 'lead' => ['easel', __('Lead canvas')],
+                'picture' => ['image', __('A picture')],
+                'prompt' => ['arrow-repeat', __('The prompt again')]] as $what => [$icon, $word])
+                <label class="handout-kind"><input type="radio" name="what" value="{{ $what }}" @checked($loop->first)>
+                    <x-icon :name="$icon" /> {{ $word }}</label>
             @endforeach
         </div>
         <div data-for="words">
             <label for="handout-words">{{ __('Words') }}</label>
-            <textarea id="handout-words" name="words" class="form-control" rows="3" maxlength="2000" dir="auto">{{ $current->words }}</textarea>
+            <textarea id="handout-words" name="words" class="form-control" rows="3" maxlength="2000"
+                dir="auto">{{ $current->words }}</textarea>
             <fieldset class="backdrops">
                 <legend>{{ __('Backdrop') }}</legend>
                 @foreach (Crag\Prompt\Backdrop\BackdropKind::cases() as $kind)
                     <label class="backdrop-choice">
-                        <input type="radio" name="backdrop" value="{{ $kind->value }}" @checked($kind === $present->kind)>
+                        <input type="radio" name="backdrop" value="{{ $kind->value }}"
+                            @checked($kind === $present->kind)>
                         @if ($kind === Crag\Prompt\Backdrop\BackdropKind::Picture)
                             <span class="backdrop-sample"><x-icon name="image" /></span>
                         @else
-                            <img class="backdrop-sample" src="{{ route('backdrop') }}?kind={{ $kind->value }}&{{ $samples[$kind->value] ?? '' }}" alt="" loading="lazy">
+                            <img class="backdrop-sample"
+                                src="{{ route('backdrop') }}?kind={{ $kind->value }}&{{ $samples[$kind->value] ?? '' }}"
+                                alt="" loading="lazy">
                         @endif
                         {{ __($kind->word()) }}
                     </label>
@@ -31,39 +42,53 @@
             @include('desk.work.backdrop-settings')
             <fieldset>
                 <legend>{{ __('Where') }}</legend>
-                <label class="choice"><input type="radio" name="place" value="under" checked> {{ __('Under the present work') }}</label>
-                <label class="choice"><input type="radio" name="place" value="next"> {{ __('As the next prompt, on a new canvas') }}</label>
+                <label class="choice"><input type="radio" name="place" value="under" checked>
+                    {{ __('Under the present work') }}</label>
+                <label class="choice"><input type="radio" name="place" value="next">
+                    {{ __('As the next prompt, on a new canvas') }}</label>
             </fieldset>
         </div>
         <div data-for="lead">
             <fieldset>
                 <legend>{{ __('Which pages') }}</legend>
-                <label class="choice"><input type="radio" name="which" value="this" checked> {{ __('The page that you have open') }}</label>
+                <label class="choice"><input type="radio" name="which" value="this" checked>
+                    {{ __('The page that you have open') }}</label>
                 <label class="choice"><input type="radio" name="which" value="all"> {{ __('All pages') }}</label>
-                <label class="choice"><input type="radio" name="which" value="some"> {{ __('These:') }} <input name="pages" class="form-control handout-pages" placeholder="1, 3-4" maxlength="100"></label>
+                <label class="choice"><input type="radio" name="which" value="some"> {{ __('These:') }}
+                    <input name="pages" class="form-control handout-pages" placeholder="1, 3-4" maxlength="100"></label>
             </fieldset>
         </div>
         <div data-for="picture">
             <div class="settings-row">
                 <label class="wide">{{ __('Picture (PNG, JPEG, WebP, GIF) or PDF') }}
-                    <input id="give-picture" class="form-control" type="file" name="give_picture" accept="image/png,image/jpeg,image/webp,image/gif,application/pdf"></label>
-                <label>{{ __('PDF page') }} <input name="give_pdf_page" type="number" min="1" step="1" value="1" class="form-control"></label>
+                    <input id="give-picture" class="form-control" type="file" name="give_picture"
+                        accept="image/png,image/jpeg,image/webp,image/gif,application/pdf"></label>
+                <label>{{ __('PDF page') }} <input name="give_pdf_page" type="number" min="1" step="1" value="1"
+                    class="form-control"></label>
             </div>
         </div>
         <div data-for="lead picture prompt">
             <fieldset>
                 <legend>{{ __('How') }}</legend>
-                <label class="choice"><input type="radio" name="mode" value="backdrop" checked> <b>{{ __('Backdrop') }}</b> <span class="form-text">{{ __('fixed under their ink') }}</span></label>
-                <label class="choice" data-for="lead"><input type="radio" name="mode" value="pieces"> <b>{{ __('Pieces') }}</b> <span class="form-text">{{ __('theirs to move and change') }}</span></label>
-                <label class="choice"><input type="radio" name="mode" value="fresh"> <b>{{ __('Fresh start') }}</b> <span class="form-text">{{ __('on an emptied canvas; the old work stays in Replay and can be given back') }}</span></label>
+                <label class="choice"><input type="radio" name="mode" value="backdrop" checked>
+                    <b>{{ __('Backdrop') }}</b> <span class="form-text">{{ __('fixed under their ink') }}</span></label>
+                <label class="choice" data-for="lead"><input type="radio" name="mode" value="pieces">
+                    <b>{{ __('Pieces') }}</b> <span
+                    class="form-text">{{ __('theirs to move and change') }}</span></label>
+                <label class="choice"><input type="radio" name="mode" value="fresh"> <b>{{ __('Fresh start') }}</b>
+                    <span
+                    class="form-text">{{ __('on an emptied canvas; the old work stays in Replay and can be given back') }}</span></label>
             </fieldset>
-            <div data-for-mode="pieces"><label for="handout-alt">{{ __('What is it? Students who do not see it hear this.') }}</label><input id="handout-alt" name="alt" class="form-control" maxlength="280" dir="auto"></div>
+            <div data-for-mode="pieces"><label
+                for="handout-alt">{{ __('What is it? Students who do not see it hear this.') }}</label><input
+                id="handout-alt" name="alt" class="form-control" maxlength="280" dir="auto"></div>
             @include('desk.work.recipients')
         </div>
         <div class="handout-end">
             <p id="handout-effect" class="form-text"></p>
             <p id="handout-problem" class="problem" role="alert"></p>
-            <button class="btn btn-go btn-lg w-100"><x-icon name="send" /> <span id="handout-do">{{ __('Hand out to everybody') }}</span></button>
+            <button class="btn btn-go btn-lg w-100"><x-icon name="send" />
+                <span id="handout-do">{{ __('Hand out to everybody') }}</span></button>
         </div>
     </form>
     @include('desk.work.handouts')

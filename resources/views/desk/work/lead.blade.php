@@ -2,13 +2,20 @@
     <div class="lead-head">
         <h2 id="lead-title">{{ __('Lead canvas') }}</h2>
         <span id="lead-saved" class="lead-saved" role="status">{{ __('Saved') }}</span>
-        <button class="chip ms-auto" id="lead-show" aria-pressed="false" title="{{ __('Students can open this page of yours beside their own') }}"><x-icon name="layout-split" /> <span>{{ __('Let students look at this page') }}</span></button>
+        <button class="chip ms-auto" id="lead-show" aria-pressed="false"
+            title="{{ __('Students can open this page of yours beside their own') }}"><x-icon name="layout-split" />
+            <span>{{ __('Let students look at this page') }}</span></button>
         <span id="lead-shown" class="lead-saved" role="status"></span>
-        <button class="chip" id="lead-screen" aria-pressed="false" title="{{ __('This page alone, on the class screen, as you draw on it') }}"><x-icon name="easel" /> <span>{{ __('On the class screen') }}</span></button>
-        <button class="chip" id="lead-ink" aria-pressed="false" title="{{ __('What you draw from now on appears live under everybody’s own ink') }}"><x-icon name="broadcast" /> {{ __('Lead ink') }}</button>
+        <button class="chip" id="lead-screen" aria-pressed="false"
+            title="{{ __('This page alone, on the class screen, as you draw on it') }}"><x-icon name="easel" />
+            <span>{{ __('On the class screen') }}</span></button>
+        <button class="chip" id="lead-ink" aria-pressed="false"
+            title="{{ __('What you draw from now on appears live under everybody’s own ink') }}"><x-icon name="broadcast" />
+            {{ __('Lead ink') }}</button>
         <button class="btn btn-outline-slate" data-do="lead">{{ __('Back to the grid') }} <kbd>F</kbd></button>
     </div>
-    @include('bench.bench', ['label' => __('Lead canvas'), 'lead' => true, 'isOnDesk' => true, 'files' => '/desk/'.$session->id.'/work/CANVAS.FORMAT'])
+    @include('bench.bench', ['label' => __('Lead canvas'), 'lead' => true, 'isOnDesk' => true,
+        'files' => '/desk/'.$session->id.'/work/CANVAS.FORMAT'])
     @include('bench.pieces', [
         'title' => __('Hand out as pieces'), 'icon' => 'send', 'do' => __('Hand out'), 'to' => 'desk.work.pieces-to',
         'effect' => __('What is chosen goes onto the canvases of this prompt, above the ink. No work is lost; what goes to everybody, late-comers get too.'),

@@ -1,4 +1,5 @@
-import { sleep, SimulatedStudent } from './student';
+import type { SimulatedStudent } from './student';
+import { sleep } from './student';
 
 /** What is measured: what the teacher does, and when each student's page shows it. */
 export interface Reached {

@@ -8,7 +8,9 @@ Object.assign(globalThis, {
     window: Object.assign(new EventTarget(), { setTimeout, clearTimeout }),
     document: { cookie: '' },
     PerformanceObserver: class {
-        observe(): void {}
+        observe(): void {
+            // Nothing is ever resized here.
+        }
     },
 });
 

@@ -1,6 +1,5 @@
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
-import type { PlanState } from '../../resources/ts/plan/model';
 import { Saver } from '../../resources/ts/plan/saver';
 import { pagesOf, ranges } from '../../resources/ts/plan/takein';
 import { formulaParts } from '../../resources/ts/questions/words';
@@ -59,7 +58,7 @@ function saver(mine = true): { saver: Saver; known: () => unknown; conflicts: un
     const made = new Saver({
         address: '/plan/p',
         present: () => known,
-        saved: (_: PlanState) => {
+        saved: () => {
             known = present;
         },
         conflict: async (field, theirs, own) => {

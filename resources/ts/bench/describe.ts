@@ -1,7 +1,7 @@
 import { fill } from '../page';
 import type { CanvasObject, Placed } from '../canvas/model/objects';
 import { pageBox, union, type Box } from '../canvas/model/bounds';
-import { typed } from '../canvas/drawing/words';
+import { typed } from '../canvas/model/words';
 
 /** What an object is, for those who do not see it. `words` holds the sentences by kind. */
 export function describe(placed: Placed, words: Record<string, string>): string {

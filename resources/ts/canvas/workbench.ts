@@ -26,7 +26,7 @@ import { ShapeTool } from './tools/shape';
 import { TapTool } from './tools/tap';
 import { Typing, grown } from './tools/typing';
 import { View } from './drawing/view';
-import { readsBackwards, typed, widthOf, wrap } from './drawing/words';
+import { readsBackwards, typed, widthOf, wrap } from './model/words';
 
 export interface WorkbenchSettings {
     /** Holds the stage, the tray and the windows of the tools. */

@@ -1,24 +1,10 @@
+import type { ShownItem } from '../protocol/show';
 import type { WetInk } from '../canvas/model/objects';
 import { View } from '../canvas/drawing/view';
 import { Film, type ReplayAnswer } from '../grid/film';
 import { showWet } from '../grid/tile';
 import { fill } from '../page';
 import { get } from './http';
-
-/** One canvas before the class: App\Models\Show\ShowcaseItem::told. */
-export interface ShownItem {
-    /** The same for the same page of the same canvas, wherever it stands. */
-    key: string;
-    n: number;
-    version: string;
-    /** How much is drawn over it, and on which canvas. */
-    over: number;
-    ink: string | null;
-    /** The part that everybody sees, in units; null for the whole page. */
-    view: { x: number; y: number; scale: number } | null;
-    replay: { from: number; speed: number } | null;
-    name: string;
-}
 
 export interface ShownAround {
     /** Of the showcase: its pictures and replays stand below it. */

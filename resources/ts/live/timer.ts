@@ -1,11 +1,4 @@
-/** A timer as the server tells it: when it is at zero, on the server's clock, or what is left while it is paused. */
-export interface Timer {
-    ends: number | null;
-    left: number;
-    sound: boolean;
-    pens: boolean;
-}
-
+import type { Timer } from '../protocol/timer';
 /** Milliseconds that are left now. */
 export function timeLeft(timer: Timer, now: number): number {
     return timer.ends === null ? timer.left : timer.ends - now;

@@ -1,3 +1,4 @@
+import type { Room } from '../protocol/room';
 import './plain';
 import type { Operation } from '../canvas/model/objects';
 import { Bands, WaitingList } from '../desk/shell/bands';
@@ -29,7 +30,6 @@ import { InkLine } from '../live/inkline';
 import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { element, pageData } from '../page';
-import type { Room } from '../student/state';
 
 interface Page {
     session: string;
@@ -75,7 +75,7 @@ let started = 0;
 let lastOperation = 0;
 let loading: Promise<void> | null = null;
 /** Operations that came while the page was loading the log. */
-let early: Operation[] = [];
+const early: Operation[] = [];
 const overtaking = new Set<number>();
 
 /** Milliseconds that the server's clock is ahead of this device's. */

@@ -1,11 +1,13 @@
+import type { Timer } from '../protocol/timer';
+import type { ShownItem } from '../protocol/show';
 import { drawCodes } from './plain';
 import { Idiomorph } from 'idiomorph';
 import { InkLine } from '../live/inkline';
 import { Socket } from '../live/socket';
 import { Streams } from '../live/streams';
 import { element, pageData } from '../page';
-import { ShownFrames, type ShownItem } from '../live/shownframe';
-import { chime, clockFace, TimerFace, type Timer } from '../live/timer';
+import { ShownFrames } from '../live/shownframe';
+import { chime, clockFace, TimerFace } from '../live/timer';
 import { showAllWords } from '../questions/words';
 
 interface Page {

@@ -1,3 +1,5 @@
+import type { Own, Room } from '../protocol/room';
+import type { Asked } from '../protocol/questions';
 import { mountBench } from '../bench/mount';
 import type { Operation } from '../canvas/model/objects';
 import { guardThePage } from '../guards';
@@ -8,7 +10,6 @@ import { Socket, type Connection } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { WetSender } from '../live/wet';
 import { element, fill, pageData } from '../page';
-import type { Asked } from '../questions/fields';
 import { Questions } from '../questions/panel';
 import { showWords } from '../questions/words';
 import { AskSheet } from '../student/ask';
@@ -17,7 +18,6 @@ import { CoachSide } from '../student/coach';
 import { LeadSide } from '../student/lead';
 import { ShownWork } from '../student/shown';
 import { RoomPage } from '../student/room';
-import type { Own, Room } from '../student/state';
 import type { WetInk } from '../canvas/model/objects';
 
 interface Prompt {

@@ -1,4 +1,4 @@
-import type { Asked } from '../questions/fields';
+import type { Asked } from '../protocol/questions';
 
 /** A question with what only teachers know. */
 export type Question = Asked & {

@@ -1,32 +1,7 @@
+import type { Asked, Choice } from '../protocol/questions';
 import type { AnswerValue } from '../canvas/model/objects';
 import { fill } from '../page';
 import { showWords } from './words';
-
-export interface Spot {
-    page: number;
-    x: number;
-    y: number;
-    w: number;
-}
-
-export interface Choice {
-    id: string;
-    words: string;
-    picture?: string;
-}
-
-/** A question as a student's page knows it. */
-export interface Asked {
-    id: string;
-    kind: 'choice' | 'choices' | 'number' | 'maths' | 'text' | 'scale';
-    words: string;
-    spot: Spot | null;
-    options?: Choice[];
-    from?: number;
-    to?: number;
-    low?: string;
-    high?: string;
-}
 
 export interface Field {
     root: HTMLElement;

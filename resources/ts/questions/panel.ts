@@ -1,6 +1,7 @@
+import type { Asked } from '../protocol/questions';
 import type { AnswerValue } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
-import { questionField, type Asked, type Field } from './fields';
+import { questionField, type Field } from './fields';
 import { Spots } from './spots';
 
 interface Settings {

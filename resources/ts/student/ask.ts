@@ -1,29 +1,9 @@
-import { questionField, type Asked, type Field } from '../questions/fields';
+import type { Counted, QuickAsk } from '../protocol/asks';
+import { questionField, type Field } from '../questions/fields';
 import { HttpProblem, post } from '../live/http';
 import { TimerFace } from '../live/timer';
 import { element, fill } from '../page';
 import type { AnswerValue } from '../canvas/model/objects';
-
-/** Counted answers: App\Sessions\Asks\Asking::bars. */
-export interface Counted {
-    answered: number;
-    bars: { label: string; count: number; outcome: string | null }[];
-    middle: string | null;
-}
-
-/** A quick ask as a student's page knows it: App\Sessions\Asks\Asking::toStudent. */
-export interface QuickAsk {
-    id: string;
-    n: number;
-    question: Asked;
-    /** On the server's clock; null until it is closed. */
-    ends: number | null;
-    isOpen: boolean;
-    isAnonymous: boolean;
-    mine: AnswerValue | null;
-    tally: Counted | null;
-    right: string | null;
-}
 
 interface Around {
     address: string;

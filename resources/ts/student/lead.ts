@@ -1,3 +1,4 @@
+import type { Room } from '../protocol/room';
 import type { Operation, WetInk } from '../canvas/model/objects';
 import type { KeptScene } from '../canvas/model/scene';
 import { View } from '../canvas/drawing/view';
@@ -5,7 +6,6 @@ import type { Workbench } from '../canvas/workbench';
 import { showWet } from '../grid/tile';
 import { get } from '../live/http';
 import { element } from '../page';
-import type { Room } from './state';
 
 interface LeadAnswer {
     look: { canvas: string; page: string; n: number; scene: KeptScene } | null;

@@ -1,5 +1,5 @@
+import type { Letter } from '../protocol/room';
 import { element } from '../page';
-import type { Letter } from './state';
 
 const READ = 'crag-read';
 

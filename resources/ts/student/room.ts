@@ -1,10 +1,10 @@
+import type { Own, Pens, Room } from '../protocol/room';
 import { mountWindow } from '../bench/window';
 import { HttpProblem, isSlow, post } from '../live/http';
 import { bytesAMinute } from '../live/meter';
 import { chime, TimerFace } from '../live/timer';
 import { element, fill } from '../page';
 import { Letters } from './letters';
-import type { Own, Pens, Room } from './state';
 
 interface Around {
     address: string;
@@ -100,9 +100,9 @@ export class RoomPage {
         if (this.room.openUntil !== null && this.room.openUntil !== openBefore) {
             this.around.say(fill(this.around.words.open_until, { date: this.room.openUntil }));
         }
-        const told = this.own.run === null ? '' : `${this.own.run.right}/${this.own.run.of}`;
-        if (told !== '' && told !== (before?.run == null ? '' : `${before.run.right}/${before.run.of}`)) {
-            this.around.say(fill(this.around.words.run_result, { n: this.own.run!.right, of: this.own.run!.of }));
+        const { run } = this.own;
+        if (run !== null && (run.right !== before?.run?.right || run.of !== before.run.of)) {
+            this.around.say(fill(this.around.words.run_result, { n: run.right, of: run.of }));
         }
         if (room !== undefined) {
             this.face.set(this.room.timer);

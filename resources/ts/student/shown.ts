@@ -1,7 +1,7 @@
+import type { Own, Room } from '../protocol/room';
 import type { WetInk } from '../canvas/model/objects';
 import { ShownFrames } from '../live/shownframe';
 import { element } from '../page';
-import type { Own, Room } from './state';
 
 interface Around {
     address: string;

@@ -1,4 +1,4 @@
-import { NOTE_MARGIN, heightOf, widthOf } from '../drawing/words';
+import { NOTE_MARGIN, heightOf, widthOf } from './words';
 import { TENTHS, type CanvasObject, type Placed } from './objects';
 import { matrixOf, through } from './place';
 import { samplesOf } from './scene';

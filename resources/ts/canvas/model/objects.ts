@@ -125,7 +125,7 @@ export interface Placing {
 
 export type Order = 'front' | 'back' | 'forward' | 'backward';
 
-export type Body = {
+export interface Body {
     object?: CanvasObject;
     place?: Place;
     group?: string;
@@ -142,7 +142,7 @@ export type Body = {
     backdrop?: Backdrop;
     question?: string;
     value?: AnswerValue | null;
-};
+}
 
 /** What a student answered: typed words, a step of a scale, a choice, or several. */
 export type AnswerValue = string | number | string[];

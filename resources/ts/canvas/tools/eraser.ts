@@ -5,7 +5,7 @@ import { TENTHS, type Placed, type Stroke } from '../model/objects';
 import { Nearby } from '../model/nearby';
 import { back, matrixOf } from '../model/place';
 import { samplesOf } from '../model/scene';
-import type { Workbench } from '../workbench';
+import type { Host } from './host';
 
 type Part = [from: number, to: number];
 
@@ -20,7 +20,12 @@ export class EraserTool implements Tool {
     private cameOverWhole = false;
     private readonly ring: HTMLElement;
 
-    constructor(private readonly bench: Workbench) {
+    constructor(
+        private readonly bench: Pick<
+            Host,
+            'isLooking' | 'layer' | 'settings' | 'surface' | 'view' | 'words' | 'make' | 'say'
+        >,
+    ) {
         this.ring = Object.assign(document.createElement('span'), { className: 'eraser-ring', hidden: true });
         this.ring.setAttribute('aria-hidden', 'true');
         bench.surface.append(this.ring);

@@ -2,8 +2,14 @@ import { HttpProblem, sendFile } from '../../live/http';
 import { fill } from '../../page';
 import { keepCopy, readCopy } from './clipboard';
 import { TENTHS, WIDTH, type Placing } from '../model/objects';
-import type { Workbench } from '../workbench';
-import { wrap } from '../drawing/words';
+import type { Host } from './host';
+import type { Selection } from './selection';
+import { wrap } from '../model/words';
+
+type IncomingHost = Pick<Host, 'canvas' | 'settings' | 'surface' | 'view' | 'words' | 'add' | 'say'> & {
+    readonly selection: Selection;
+    addCopies(placings: Placing[], by: [number, number]): void;
+};
 
 const LONGEST_PASTE = 1500;
 
@@ -12,7 +18,7 @@ const LONGEST_PASTE = 1500;
  */
 export class Incoming {
     constructor(
-        private readonly bench: Workbench,
+        private readonly bench: IncomingHost,
         /** Takes files in. */
         private readonly address: string,
     ) {

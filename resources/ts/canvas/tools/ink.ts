@@ -1,7 +1,7 @@
 import type { Point, Tool } from './gestures';
 import { encodeInk, type Sample } from '../model/ink';
 import { HEIGHT, TENTHS, WIDTH, newId, type Stroke } from '../model/objects';
-import type { Workbench } from '../workbench';
+import type { Host } from './host';
 import { HIGHLIGHT_WIDER } from './settings';
 
 /** Samples closer together than this, in tenths, say nothing new. */
@@ -18,7 +18,7 @@ export class InkTool implements Tool {
     private colour = '';
     private width = 0;
 
-    constructor(private readonly bench: Workbench) {}
+    constructor(private readonly bench: Pick<Host, 'canvas' | 'settings' | 'view' | 'wet' | 'add'>) {}
 
     down(at: Point): void {
         const { tool, colour, highlight, width } = this.bench.settings;

@@ -1,12 +1,18 @@
 import type { MathsWindow } from './maths';
 import { HEIGHT, TENTHS, WIDTH, newId, type Stamp } from '../model/objects';
 import { snapped } from '../model/snap';
-import type { Workbench } from '../workbench';
+import type { Host } from './host';
+import type { Typing } from './typing';
+
+type PuttingHost = Pick<Host, 'settings' | 'surface' | 'view' | 'add' | 'choose' | 'make'> & {
+    readonly selection: { choose(ids: string[]): void };
+    readonly typing: Typing;
+};
 
 /** What tools put on the page with one tap, or without a pointer in the middle of what is to be seen. */
 export class Putting {
     constructor(
-        private readonly bench: Workbench,
+        private readonly bench: PuttingHost,
         private readonly maths: MathsWindow,
     ) {}
 

@@ -4,7 +4,14 @@ import { inside, touches } from '../model/hit';
 import type { Placed } from '../model/objects';
 import { placeAfter } from '../model/place';
 import { snapped } from '../model/snap';
-import type { Workbench } from '../workbench';
+import type { Host } from './host';
+import type { Selection } from './selection';
+
+type SelectHost = Pick<Host, 'layer' | 'settings' | 'view'> & {
+    readonly selection: Selection;
+    edit(id: string | null, ms: number): void;
+    takeCopy(placed: Placed, by: [number, number]): void;
+};
 
 const TAP = 5;
 
@@ -17,7 +24,7 @@ export class SelectTool implements Tool {
     private copy: Placed | null = null;
     private tapped: string | null = null;
 
-    constructor(private readonly bench: Workbench) {}
+    constructor(private readonly bench: SelectHost) {}
 
     down(at: Point): void {
         const { selection } = this.bench;

@@ -3,7 +3,12 @@ import { TENTHS, newId, type CanvasObject, type Order, type Place, type Placed, 
 import { HIGHLIGHT_WIDER } from './settings';
 import { matrixOf, placeAfter, through } from '../model/place';
 import { mayTouch } from '../model/scene';
-import type { Workbench } from '../workbench';
+import type { Host } from './host';
+
+type SelectionHost = Pick<Host, 'layer' | 'surface' | 'view' | 'make' | 'refresh'> & {
+    addCopies(placings: Placing[], by: [number, number]): void;
+    rewrapped(object: CanvasObject): CanvasObject;
+};
 
 interface Shift {
     about?: [number, number];
@@ -23,7 +28,7 @@ export class Selection {
     private pending: Shift | null = null;
     private side: 'w' | 'h' | null = null;
 
-    constructor(private readonly bench: Workbench) {
+    constructor(private readonly bench: SelectionHost) {
         this.frame = document.createElement('div');
         this.frame.className = 'selection';
         this.frame.hidden = true;

@@ -1,7 +1,7 @@
 import type { Point, Tool } from './gestures';
 import { HEIGHT, TENTHS, WIDTH, newId, type BoxShape, type CanvasObject, type PointShape } from '../model/objects';
 import { snapped } from '../model/snap';
-import type { Workbench } from '../workbench';
+import type { Host } from './host';
 
 /** A drag shorter than this, in CSS pixels, is a tap. */
 const TAP = 6;
@@ -20,7 +20,7 @@ export class ShapeTool implements Tool {
     /** What the points that were tapped become, whatever is chosen meanwhile. */
     private settled: PointShape['type'] = 'polygon';
 
-    constructor(private readonly bench: Workbench) {}
+    constructor(private readonly bench: Pick<Host, 'settings' | 'view' | 'add' | 'showWet' | 'dropWet' | 'refresh'>) {}
 
     down(at: Point): void {
         this.from = at;

@@ -1,6 +1,11 @@
 import type { Point, Tool } from './gestures';
 import { touches } from '../model/hit';
-import type { Workbench } from '../workbench';
+import type { Host } from './host';
+
+type TapHost = Pick<Host, 'layer' | 'settings' | 'surface' | 'view'> & {
+    readonly putting: { tap(x: number, y: number): void };
+    open(id: string): void;
+};
 
 /** A longer way than this between touching and leaving, in CSS pixels, is no tap. */
 const FARTHEST = 12;
@@ -9,7 +14,7 @@ const FARTHEST = 12;
 export class TapTool implements Tool {
     private from: Point | null = null;
 
-    constructor(private readonly bench: Workbench) {
+    constructor(private readonly bench: TapHost) {
         // A click, not a touch: only then may a phone bring up its keyboard.
         bench.surface.addEventListener('click', () => {
             const at = this.from;

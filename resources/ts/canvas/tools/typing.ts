@@ -1,6 +1,6 @@
 import { HEIGHT, TENTHS, WIDTH, newId, type Note, type Operation, type Text } from '../model/objects';
 import { matrixOf } from '../model/place';
-import { LINE_HEIGHT, NOTE_MARGIN, heightOf, readsBackwards, typed, widthOf, wrap } from '../drawing/words';
+import { LINE_HEIGHT, NOTE_MARGIN, heightOf, readsBackwards, typed, widthOf, wrap } from '../model/words';
 import type { View } from '../drawing/view';
 
 export interface TypingListener {

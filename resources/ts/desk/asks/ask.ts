@@ -84,13 +84,15 @@ export class AskPanel {
     /** What is before the class, as the now band says: the panel may be closed. */
     follow(): void {
         const under = JSON.parse(element('#now').dataset.ask ?? 'null') as UnderWay | null;
-        this.face.set(under?.ends == null ? null : { ends: under.ends, left: 0, sound: false, pens: false });
+        this.face.set(
+            typeof under?.ends !== 'number' ? null : { ends: under.ends, left: 0, sound: false, pens: false },
+        );
         window.clearTimeout(this.ending);
         window.clearTimeout(this.moving);
-        if (under?.ends != null) {
+        if (typeof under?.ends === 'number') {
             this.ending = window.setTimeout(() => this.refresh(), Math.max(0, under.ends - this.around.now()) + 100);
         }
-        if (under?.run != null && under.auto && this.form !== null) {
+        if (under !== null && under.run !== null && under.auto && this.form !== null) {
             const wait = (under.ends === null ? 0 : Math.max(0, under.ends - this.around.now())) + PAUSE_MS;
             this.moving = window.setTimeout(
                 () =>

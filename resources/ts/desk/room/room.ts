@@ -1,6 +1,6 @@
+import type { Room } from '../../protocol/room';
 import { chime, TimerFace } from '../../live/timer';
 import { element, fill } from '../../page';
-import type { Room } from '../../student/state';
 
 interface Around {
     words: Record<string, string>;

@@ -1,7 +1,7 @@
+import type { Room } from '../../protocol/room';
 import type { Grid } from '../../grid/grid';
 import type { SeatAnswer, Tile } from '../../grid/tile';
 import { fill } from '../../page';
-import type { Room } from '../../student/state';
 import type { Bands } from './bands';
 import type { CloseUp } from '../watch/closeup';
 import type { Notice } from './commands';

@@ -1,10 +1,10 @@
+import type { ShownItem } from '../../protocol/show';
 import type { Tray } from '../../bench/tray';
 import type { Operation } from '../../canvas/model/objects';
 import type { Workbench } from '../../canvas/workbench';
 import { get, post } from '../../live/http';
 import type { Outbox } from '../../live/outbox';
 import { PointerSender } from '../../live/pointer';
-import type { ShownItem } from '../../live/shownframe';
 import { WetSender } from '../../live/wet';
 import { element } from '../../page';
 import type { DeskContext } from '../shell/context';
@@ -87,7 +87,9 @@ export class Talking {
         }
         this.root.hidden = false;
         document.body.classList.add('shows-lead');
-        this.bench ?? (await this.begin());
+        if (this.bench === null) {
+            await this.begin();
+        }
         await this.take(this.item === undefined ? 1 : this.n);
         this.bench!.view.fit();
         this.bench!.surface.focus();

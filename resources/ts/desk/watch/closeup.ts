@@ -1,3 +1,4 @@
+import type { Asked } from '../../protocol/questions';
 import { mountBench } from '../../bench/mount';
 import type { Tray } from '../../bench/tray';
 import { Log } from '../../canvas/model/log';
@@ -13,7 +14,6 @@ import { InkLine } from '../../live/inkline';
 import { PointerSender } from '../../live/pointer';
 import { WetSender } from '../../live/wet';
 import { element, fill } from '../../page';
-import type { Asked } from '../../questions/fields';
 import { Questions } from '../../questions/panel';
 import type { DeskContext } from '../shell/context';
 import { CloseUpSide } from './closeupside';

@@ -200,7 +200,7 @@ export class Watch {
         if (wanted.some((item, i) => list.children[i] !== item) || list.children.length !== wanted.length) {
             const focused = document.activeElement as HTMLElement | null;
             list.replaceChildren(...wanted);
-            if (focused?.closest('#signals') != null) {
+            if (focused !== null && focused.closest('#signals') !== null) {
                 focused.focus();
             }
         }

@@ -1,3 +1,4 @@
+import type { Room } from '../../protocol/room';
 import { mountWindow } from '../../bench/window';
 import type { Tray } from '../../bench/tray';
 import type { Operation } from '../../canvas/model/objects';
@@ -6,7 +7,6 @@ import { get } from '../../live/http';
 import type { Outbox } from '../../live/outbox';
 import { WetSender } from '../../live/wet';
 import { element, fill } from '../../page';
-import type { Room } from '../../student/state';
 import type { DeskContext } from '../shell/context';
 import { openTeacherBench, type OpenedCanvas } from './teacherbench';
 

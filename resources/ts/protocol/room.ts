@@ -1,7 +1,7 @@
-import type { Timer } from '../live/timer';
-import type { ShownItem } from '../live/shownframe';
-import type { QuickAsk } from './ask';
+import type { QuickAsk } from './asks';
 import type { SeenCheck } from './checks';
+import type { ShownItem } from './show';
+import type { Timer } from './timer';
 
 export interface Pens {
     since: number;

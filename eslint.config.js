@@ -1,0 +1,21 @@
+import eslint from '@eslint/js';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+    { ignores: ['node_modules/', 'vendor/', 'public/', 'storage/', 'docs/', 'deploy/nginx/'] },
+    eslint.configs.recommended,
+    tseslint.configs.recommended,
+    tseslint.configs.stylistic,
+    {
+        rules: {
+            eqeqeq: 'error',
+            'no-console': 'error',
+            'prefer-const': 'error',
+            '@typescript-eslint/no-explicit-any': 'error',
+            '@typescript-eslint/consistent-type-imports': 'error',
+            // A condition that does something is an `if`; a call in an arrow function may follow one.
+            '@typescript-eslint/no-unused-expressions': 'error',
+        },
+    },
+    { files: ['demo/**'], rules: { 'no-console': 'off' } },
+);

@@ -1,0 +1,23 @@
+import type { AnswerValue } from '../canvas/model/objects';
+import type { Asked } from './questions';
+
+/** Counted answers: App\Sessions\Asks\Asking::bars. */
+export interface Counted {
+    answered: number;
+    bars: { label: string; count: number; outcome: string | null }[];
+    middle: string | null;
+}
+
+/** A quick ask as a student's page knows it: App\Sessions\Asks\Asking::toStudent. */
+export interface QuickAsk {
+    id: string;
+    n: number;
+    question: Asked;
+    /** On the server's clock; null until it is closed. */
+    ends: number | null;
+    isOpen: boolean;
+    isAnonymous: boolean;
+    mine: AnswerValue | null;
+    tally: Counted | null;
+    right: string | null;
+}

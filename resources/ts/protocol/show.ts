@@ -1,0 +1,14 @@
+/** One canvas before the class: App\Models\Show\ShowcaseItem::told. */
+export interface ShownItem {
+    /** The same for the same page of the same canvas, wherever it stands. */
+    key: string;
+    n: number;
+    version: string;
+    /** How much is drawn over it, and on which canvas. */
+    over: number;
+    ink: string | null;
+    /** The part that everybody sees, in units; null for the whole page. */
+    view: { x: number; y: number; scale: number } | null;
+    replay: { from: number; speed: number } | null;
+    name: string;
+}

@@ -2,7 +2,17 @@ import eslint from '@eslint/js';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-    { ignores: ['node_modules/', 'vendor/', 'public/', 'storage/', 'docs/', 'deploy/nginx/'] },
+    {
+        ignores: [
+            '.dependency-cruiser.cjs',
+            'node_modules/',
+            'vendor/',
+            'public/',
+            'storage/',
+            'docs/',
+            'deploy/nginx/',
+        ],
+    },
     eslint.configs.recommended,
     tseslint.configs.recommended,
     tseslint.configs.stylistic,

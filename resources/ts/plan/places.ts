@@ -1,7 +1,8 @@
+import type { Spot } from '../protocol/questions';
 import { HEIGHT, WIDTH } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { fill } from '../page';
-import { questionField, type Spot } from '../questions/fields';
+import { questionField } from '../questions/fields';
 import { Spots } from '../questions/spots';
 import type { Question } from './model';
 

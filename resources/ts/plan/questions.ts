@@ -1,6 +1,7 @@
+import type { Choice } from '../protocol/questions';
 import { element, fill } from '../page';
 import { sendFile } from '../live/http';
-import type { Choice } from '../questions/fields';
+
 import type { Question } from './model';
 
 interface Settings {

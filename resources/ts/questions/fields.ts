@@ -1,4 +1,4 @@
-import type { Asked, Choice } from '../protocol/questions';
+import type { Asked } from '../protocol/questions';
 import type { AnswerValue } from '../canvas/model/objects';
 import { fill } from '../page';
 import { showWords } from './words';

@@ -1,5 +1,5 @@
+import type { Spot } from '../protocol/questions';
 import type { View } from '../canvas/drawing/view';
-import type { Spot } from './fields';
 
 /** Letters are so large on the page, in its units: as words that are written on it. */
 const LETTERS = 28;

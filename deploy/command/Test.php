@@ -71,14 +71,29 @@ final class Test
 
         return (in_array('core', $parts, true)
             ? ['Static checks of the core (phpstan)' => [...$phpstan, 'core/phpstan.neon']]
-            : []) +
-            (in_array('app', $parts, true)
-                ? [
-                    'Style (pint)' => ['vendor/bin/pint', '--test', '-q'],
-                    'Static checks of the application (phpstan)' => [...$phpstan, 'phpstan.neon'],
-                    'Types of the scripts (tsc)' => ['node_modules/.bin/tsc', '--noEmit'],
-                ]
-                : []);
+            : []) + (in_array('app', $parts, true) ? [
+                'Static checks of the application (phpstan)' => [...$phpstan, 'phpstan.neon'],
+                'Types of the scripts (tsc)' => ['node_modules/.bin/tsc', '--noEmit'],
+            ] + self::style(false) : []);
+    }
+
+    /** @return array<string, list<string>> what looks after the style of everything, or puts right what it can */
+    public static function style(bool $fix): array
+    {
+        $php = ['vendor/bin/pint', '-q', ...($fix ? [] : ['--test'])];
+        $formatted = ['resources/ts', 'resources/scss', 'tests/ts', 'demo', '*.js', '*.ts'];
+
+        return [
+            'Style of the scripts (eslint)' => ['node_modules/.bin/eslint', '.', ...($fix ? ['--fix'] : [])],
+            'Style of the styles (stylelint)' => [
+                'node_modules/.bin/stylelint', 'resources/scss/**/*.scss', ...($fix ? ['--fix'] : []),
+            ],
+            'Form of scripts and styles (prettier)' => [
+                'node_modules/.bin/prettier', '--log-level', 'warn', $fix ? '--write' : '--check', ...$formatted,
+            ],
+            'Style of PHP (pint)' => $php,
+            'Arrows between the scripts (dependency-cruiser)' => ['node_modules/.bin/depcruise', 'resources/ts'],
+        ];
     }
 
     /**
@@ -92,11 +107,11 @@ final class Test
             $steps['Tests of the core'] = [['../vendor/bin/phpunit'], '/core'];
         }
         if (in_array('app', $parts, true)) {
-            $steps['Building the scripts\' tests'] = [
-                ['node_modules/.bin/vite', 'build', '--config', 'tests/ts/vite.config.ts', '--logLevel', 'warn'],
-                '',
+            $config = ['--config', 'tests/ts/vite.config.ts'];
+            $steps['Building what the scripts\' tests share with the application'] = [
+                ['node_modules/.bin/vite', 'build', ...$config, '--logLevel', 'warn'], '',
             ];
-            $steps['Tests of the scripts'] = [['node', '--test', 'storage/setup/ts-tests'], ''];
+            $steps['Tests of the scripts'] = [['node_modules/.bin/vitest', 'run', ...$config], ''];
             $steps['Tests of the application'] = [['vendor/bin/phpunit', '--testsuite', 'app'], ''];
         }
 

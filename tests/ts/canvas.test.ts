@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
+import { test } from 'vitest';
 import { entries } from '../../resources/ts/bench/describe';
 import { inside, touches } from '../../resources/ts/canvas/model/hit';
 import { encodeInk } from '../../resources/ts/canvas/model/ink';

@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
+import { test } from 'vitest';
 import { encodeInk, type Sample } from '../../resources/ts/canvas/model/ink';
 import type { Operation } from '../../resources/ts/canvas/model/objects';
 import type { View } from '../../resources/ts/canvas/drawing/view';

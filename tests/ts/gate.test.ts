@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
+import { test } from 'vitest';
 // @ts-expect-error nginx runs it as it stands, without types
 import gate from '../../deploy/nginx/gate.js';
 

@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
+import { test } from 'vitest';
 import { pictureSize, tileWidth } from '../../resources/ts/grid/layout';
 import { Order } from '../../resources/ts/grid/order';
 import type { Tile } from '../../resources/ts/grid/tile';

@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
+import { test } from 'vitest';
 import { parseInk, Ration } from '../../resources/ts/live/ink';
 
 test('ink is read by its shape, and what the server says has another', () => {

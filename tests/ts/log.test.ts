@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
+import { test } from 'vitest';
 import { Log } from '../../resources/ts/canvas/model/log';
 import type { Operation } from '../../resources/ts/canvas/model/objects';
 

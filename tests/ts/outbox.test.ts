@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
+import { test } from 'vitest';
 import type { Operation } from '../../resources/ts/canvas/model/objects';
 import { Outbox } from '../../resources/ts/live/outbox';
 

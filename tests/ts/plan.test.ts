@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { beforeEach, test } from 'node:test';
+import { beforeEach, test } from 'vitest';
 import { Saver } from '../../resources/ts/plan/saver';
 import { pagesOf, ranges } from '../../resources/ts/plan/takein';
 import { formulaParts } from '../../resources/ts/questions/words';

@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { beforeEach, test } from 'node:test';
+import { beforeEach, test } from 'vitest';
 import { Streams, type Caught, type LiveEvent } from '../../resources/ts/live/streams';
 
 const globals = globalThis as unknown as Record<string, unknown>;

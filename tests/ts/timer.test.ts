@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
+import { test } from 'vitest';
 import { clockFace, timeLeft } from '../../resources/ts/live/timer';
 
 test('a running timer is told by its end, a paused one by what is left', () => {

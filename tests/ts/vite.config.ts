@@ -1,20 +1,22 @@
-import { readdirSync } from 'node:fs';
-import { defineConfig } from 'vite';
+import { defineConfig } from 'vitest/config';
 
-// The scripts' own tests and the reader of fixtures, made into files that Node runs.
-const inputs = readdirSync('tests/ts').filter((file) => file.endsWith('.test.ts') || file === 'agree.ts');
-
+// The scripts' own tests; and the reader of fixtures, made into a file that Node runs for a test of the application.
 export default defineConfig({
+    root: process.cwd(),
     publicDir: false,
     build: {
-        ssr: true,
+        ssr: 'tests/ts/agree.ts',
         outDir: 'storage/setup/ts-tests',
         emptyOutDir: true,
         target: 'node20',
-        rollupOptions: {
-            input: Object.fromEntries(inputs.map((file) => [file.replace(/\.ts$/, ''), `tests/ts/${file}`])),
-            output: { entryFileNames: '[name].mjs' },
-        },
+        rollupOptions: { output: { entryFileNames: 'agree.mjs' } },
     },
-    ssr: { noExternal: true },
+    // What is built stands alone; what is tested takes packages as Node finds them.
+    ssr: process.env.VITEST === undefined ? { noExternal: true } : {},
+    test: {
+        include: ['tests/ts/**/*.test.ts'],
+        environment: 'node',
+        maxWorkers: 2,
+        server: { deps: { external: [/mathjax-full/] } },
+    },
 });

@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
+import { test } from 'vitest';
 import { decodeInk, type Sample } from '../../resources/ts/canvas/model/ink';
 import type { WetInk } from '../../resources/ts/canvas/model/objects';
 import { tileWidth } from '../../resources/ts/grid/layout';

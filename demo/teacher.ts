@@ -91,7 +91,7 @@ export class SimulatedTeacher {
                 break;
             }
             if (said.includes('role="alert"')) {
-                throw new Error('The record could not be made.');
+                throw new Error('The record couldn’t be made.');
             }
         }
         const ms = performance.now() - began;

@@ -37,9 +37,9 @@ final class MakeRecord implements ShouldQueue
         $progress = static function (int $done) use ($record): void {
             $record->update(['done' => $done]);
         };
-        $isStone = ($record->options['names'] ?? 'real') === 'stone';
+        $bySeat = ($record->options['names'] ?? 'names') === 'seats';
         if ($record->kind === 'zip') {
-            CanvasesZip::write($record->session, $canvases, $record->path(), $isStone, $progress);
+            CanvasesZip::write($record->session, $canvases, $record->path(), $bySeat, $progress);
         } else {
             Sheets::pdf(
                 $record->session,

@@ -76,7 +76,7 @@ final class TakeInPdf implements ShouldQueue
     {
         Intake::query()
             ->whereKey($this->intakeId)
-            ->update(['state' => 'failed', 'problem' => __('That PDF could not be drawn.')]);
+            ->update(['state' => 'failed', 'problem' => __('That PDF couldn’t be turned into pictures.')]);
     }
 
     private function picture(Intake $intake, int $number, StorePicture $storePicture): string

@@ -37,7 +37,7 @@ final readonly class Health
             'database' => self::database(),
             'disk' => self::disk(),
             'queue' => self::queue(),
-            'live' => $this->publisher->isThere() ? 'ok' : __('Nothing is delivered live: nginx does not answer.'),
+            'live' => $this->publisher->isThere() ? 'ok' : __('Live updates aren’t working: nginx isn’t answering.'),
         ];
     }
 
@@ -101,7 +101,7 @@ final readonly class Health
 
             return 'ok';
         } catch (Throwable $fault) {
-            return self::said($fault) ?? __('The database cannot be used.');
+            return self::said($fault) ?? __('The database isn’t working.');
         } finally {
             if ($begun) {
                 rescue(static fn () => DB::rollBack(), report: false);
@@ -119,7 +119,7 @@ final readonly class Health
 
         return self::full() ??
             ($free !== false && $free < self::LOW_BYTES
-                ? __('Only :n MB are free on the disk.', ['n' => intdiv((int) $free, 1024 * 1024)])
+                ? __('Only :n MB of disk space left.', ['n' => intdiv((int) $free, 1024 * 1024)])
                 : 'ok');
     }
 
@@ -128,7 +128,7 @@ final readonly class Health
         $quiet = Clock::ms() - LookAfter::last(Clock::ms())->lastMs;
 
         return $quiet > self::QUIET_MS
-            ? __('The queue has made no round for :n minutes.', ['n' => intdiv($quiet, 60_000)])
+            ? __('The queue hasn’t run for :n minutes.', ['n' => intdiv($quiet, 60_000)])
             : 'ok';
     }
 }

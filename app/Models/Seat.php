@@ -8,7 +8,6 @@ use App\Models\Teachers\RosterEntry;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Session\Door\DeviceKind;
-use Crag\Session\Door\StoneName;
 use Crag\Session\Room\SeatState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -142,9 +141,10 @@ final class Seat extends Model
         return $this->state === SeatState::Seated;
     }
 
-    public function stoneName(): string
+    /** What stands for the student where names are not wanted. */
+    public function seatName(): string
     {
-        return StoneName::of($this->n);
+        return __('Seat :n', ['n' => $this->n]);
     }
 
     /** @return HasMany<Message, $this> oldest first, without those that were removed */
@@ -172,7 +172,7 @@ final class Seat extends Model
     }
 
     /**
-     * @return array{id: string, n: int, name: string, stone: string, ink: string} what desks are told, and nobody else
+     * @return array{id: string, n: int, name: string, ink: string} what desks are told, and nobody else
      */
     public function announcement(): array
     {
@@ -180,7 +180,6 @@ final class Seat extends Model
             'id' => $this->id,
             'n' => $this->n,
             'name' => $this->name,
-            'stone' => $this->stoneName(),
             'ink' => $this->ink_key,
             'keepsBack' => $this->keeps_back,
         ];

@@ -11,13 +11,13 @@ final class UnusablePicture extends DomainException
 {
     public static function kind(): self
     {
-        return new self(__('That file is not a PNG, JPEG, WebP or GIF picture.'));
+        return new self(__('That file isn’t a PNG, JPEG, WebP or GIF picture.'));
     }
 
     public static function tooLarge(int $width, int $height): self
     {
         return new self(
-            __('That picture is too large (:width × :height): 40 million pixels are the most.', [
+            __('That picture is too large (:width × :height). The limit is 40 million pixels.', [
                 'width' => $width,
                 'height' => $height,
             ]),
@@ -26,13 +26,13 @@ final class UnusablePicture extends DomainException
 
     public static function tooMany(int $most): self
     {
-        return new self(__('You have brought in :n pictures already: no more fit into a session.', ['n' => $most]));
+        return new self(__('You’ve added :n pictures already, which is the most for one session.', ['n' => $most]));
     }
 
     public static function noRoom(int $megabytes): self
     {
         return new self(
-            __('There is no room for more pictures here: :n MB are the most. Delete what you no longer need.', [
+            __('There’s no room for more pictures here: the limit is :n MB. Delete what you no longer need.', [
                 'n' => $megabytes,
             ]),
         );
@@ -45,16 +45,16 @@ final class UnusablePicture extends DomainException
 
     public static function damagedPdf(): self
     {
-        return new self(__('That PDF is damaged and cannot be read.'));
+        return new self(__('That PDF is damaged and can’t be read.'));
     }
 
     public static function noSuchPage(int $page, int $pages): self
     {
-        return new self(__('That PDF has no page :page: it has :pages.', ['page' => $page, 'pages' => $pages]));
+        return new self(__('That PDF has :pages pages, so there’s no page :page.', ['page' => $page, 'pages' => $pages]));
     }
 
     public static function damaged(): self
     {
-        return new self(__('That picture is damaged and cannot be read.'));
+        return new self(__('That picture is damaged and can’t be read.'));
     }
 }

@@ -166,7 +166,7 @@ final readonly class BringInPlan
 
             return $this->picture($plan, $drawn);
         } catch (ProcessFailedException|ProcessTimedOutException) {
-            throw UnusablePlan::because(__('That SVG file is damaged and cannot be drawn.'));
+            throw UnusablePlan::because(__('That SVG file is damaged and can’t be drawn.'));
         } finally {
             unlink($drawn);
         }

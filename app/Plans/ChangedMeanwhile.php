@@ -11,6 +11,6 @@ final class ChangedMeanwhile extends DomainException
 {
     public function __construct(public readonly string $field, public readonly mixed $present)
     {
-        parent::__construct(__('This was changed on another page meanwhile.'));
+        parent::__construct(__('This was changed on another page in the meantime.'));
     }
 }

@@ -62,7 +62,7 @@ final readonly class EditPlan
             abort_if(
                 count($plan->sequence) >= PlanPrompt::MOST_PROMPTS,
                 422,
-                __('A plan has room for :n prompts.', ['n' => PlanPrompt::MOST_PROMPTS]),
+                __('A plan can have up to :n prompts.', ['n' => PlanPrompt::MOST_PROMPTS]),
             );
             $prompt = Prompt::query()->create(
                 ['plan_id' => $plan->id, 'backdrop' => Backdrop::blank()->toArray()] + self::columns($prepared->prompt),

@@ -49,9 +49,9 @@ final readonly class NotTaken
     private static function sentence(string $field, UnreadableFields|InvalidPrompt $problem): string
     {
         return match ($field) {
-            'points' => __('Points are whole or half, from 0 to 100.'),
-            'minutes' => __('Minutes are whole, from 1 to 600.'),
-            'look_for' => __('There is room for 12 lines in each box, with 200 characters in a line.'),
+            'points' => __('Points can be whole or half, from 0 to 100.'),
+            'minutes' => __('Give a whole number of minutes, from 1 to 600.'),
+            'look_for' => __('Each box holds 12 lines of up to 200 characters.'),
             default => __($problem->getMessage()),
         };
     }
@@ -69,7 +69,7 @@ final readonly class NotTaken
             default => [PlanPrompt::MOST_QUESTIONS, ''],
         };
         if ($before >= $most) {
-            return __('There is room for :n lines.', ['n' => $most]);
+            return __('There’s room for :n lines.', ['n' => $most]);
         }
 
         return match ($field) {
@@ -82,7 +82,7 @@ final readonly class NotTaken
                 ['line' => mb_strimwidth($words, 0, 60, '…')],
             ),
             'questions' => __('Question :n: :problem', ['n' => $i + 1, 'problem' => __($problem->getMessage())]),
-            default => __('There is room for 12 of them, with 200 characters in each.'),
+            default => __('You can have up to 12, each up to 200 characters.'),
         };
     }
 
@@ -94,6 +94,6 @@ final readonly class NotTaken
             return __($problem->getMessage());
         }
 
-        return __('This is not an ask.');
+        return __('That isn’t a question students can answer.');
     }
 }

@@ -15,12 +15,12 @@ final class ReadyPrompts
     public function all(): array
     {
         return [
-            'squared' => [__('Blank squared page'), __('Nothing but room')],
+            'squared' => [__('Blank squared page'), __('Just space')],
             'tools' => [__('Try out the tools'), __('Six small tasks for a first lesson')],
             'sketch' => [__('Sketch it and explain it'), __('A drawing on the left, words on the right')],
             'three-two-one' => [__('Three, two, one'), __('For the end of a lesson')],
-            'snapshot' => [__('Snapshot of your work'), __('A photo from the exercise book, and words')],
-            'odd-one' => [__('Which is the odd one out?'), __('Four things; every one can be argued for')],
+            'snapshot' => [__('Your work at the time'), __('A photo from the exercise book, and words')],
+            'odd-one' => [__('Which is the odd one out?'), __('Four things, each with a case for being the odd one out')],
             'slip' => [__('Find the slip'), __('A worked answer with one mistake')],
             'agree' => [__('Agree or disagree'), __('A claim, a side to take, and reasons')],
             'order' => [__('Order these'), __('Pieces to be moved into an order')],
@@ -115,7 +115,7 @@ final class ReadyPrompts
         }
 
         return [
-            ['words' => __('Try out the tools. Nothing can go wrong: Undo takes anything back.'), 'minutes' => 5],
+            ['words' => __('Try out the tools. You can’t go wrong: Undo takes anything back.'), 'minutes' => 5],
             self::page('dotted', [...$objects, self::box(1200, 640, 300, 220)]),
         ];
     }
@@ -152,7 +152,7 @@ final class ReadyPrompts
 
         return [
             [
-                'words' => __('There is one slip in this answer. Ring it, put it right, and say how it came about.'),
+                'words' => __('There’s one slip in this answer. Ring it, put it right, and say how it might have happened.'),
                 'look_for' => [
                     'steps' => [__('rings the last line'), __('multiplies instead of adding')],
                     'words' => [],
@@ -206,7 +206,7 @@ final class ReadyPrompts
         }
 
         return [
-            ['words' => __('Move the pieces into order, from the smallest to the largest.')],
+            ['words' => __('Put the pieces in order, smallest first.')],
             self::page('blank', $objects),
         ];
     }

@@ -12,23 +12,23 @@ final class UnusablePlan extends DomainException
     public static function kind(): self
     {
         return new self(
-            __('That file is of no kind that can be brought in. Plans (zip), QTI 3, PDF, pictures and plain text can.'),
+            __('That kind of file can’t be added. You can add plans (zip), QTI 3, PDFs, pictures and plain text.'),
         );
     }
 
     public static function zip(): self
     {
-        return new self(__('That zip file is damaged, or holds neither a plan nor QTI items.'));
+        return new self(__('That zip file is damaged, or has no plan or QTI questions in it.'));
     }
 
     public static function large(): self
     {
-        return new self(__('There is too much in that file.'));
+        return new self(__('There’s too much in that file.'));
     }
 
     public static function pictures(string $why): self
     {
-        return new self(__('A picture in that plan cannot be taken: :why', ['why' => $why]));
+        return new self(__('A picture in that plan can’t be used: :why', ['why' => $why]));
     }
 
     public static function because(string $why): self

@@ -23,14 +23,14 @@ final class CanvasesZip
         LiveSession $session,
         array $canvases,
         string $to,
-        bool $isStone,
+        bool $bySeat,
         Closure $progress,
         array $beside = [],
     ): void {
-        $files = static function () use ($canvases, $isStone, $progress, $beside): iterable {
+        $files = static function () use ($canvases, $bySeat, $progress, $beside): iterable {
             yield from $beside;
             foreach ($canvases as $i => $canvas) {
-                $name = $isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name;
+                $name = $bySeat ? $canvas->seat?->seatName() : $canvas->seat?->name;
                 $folder = sprintf('%02d-%s', $canvas->seat->n ?? 0, Str::slug((string) $name) ?: 'student');
                 $file = sprintf('%s/prompt-%02d', $folder, $canvas->prompt->n);
                 $pages = EachSeat::read(
@@ -39,7 +39,7 @@ final class CanvasesZip
                     static fn (): int => 0,
                 );
                 if ($pages === 0) {
-                    yield "{$file}.txt" => __('This canvas cannot be read.');
+                    yield "{$file}.txt" => __('This canvas can’t be read.');
                     $progress($i + 1);
 
                     continue;

@@ -35,17 +35,17 @@ final readonly class Results
      * @param  Collection<int, Prompt>  $prompts
      * @param  Collection<int, Canvas>  $canvases  by prompt, then by seat
      */
-    private function __construct(private LiveSession $session, private Collection $seats, private Collection $prompts, private Collection $canvases, private bool $isStone)
+    private function __construct(private LiveSession $session, private Collection $seats, private Collection $prompts, private Collection $canvases, private bool $bySeat)
     {
     }
 
-    public static function of(LiveSession $session, bool $isStone = false): self
+    public static function of(LiveSession $session, bool $bySeat = false): self
     {
         $seats = $session->seats()->has('canvases')->get();
         $prompts = $session->prompts()->get();
         $canvases = $session->openCanvases()->with(['seat', 'prompt', 'check'])->get()->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])->values();
 
-        return new self($session, $seats, $prompts, $canvases, $isStone);
+        return new self($session, $seats, $prompts, $canvases, $bySeat);
     }
 
     /** @param  string  $table  rows, matrix, answers or asks */
@@ -180,7 +180,7 @@ final readonly class Results
             if ($seat === null) {
                 continue;
             }
-            array_push($given, ...EachSeat::read($seat->id, fn (): array => self::givenOn($canvas, $seat), static fn (): array => [[$seat, $canvas->prompt, '', __('This canvas cannot be read.'), null, 0, '']]));
+            array_push($given, ...EachSeat::read($seat->id, fn (): array => self::givenOn($canvas, $seat), static fn (): array => [[$seat, $canvas->prompt, '', __('This canvas can’t be read.'), null, 0, '']]));
         }
 
         return $given;
@@ -215,7 +215,7 @@ final readonly class Results
 
     private function name(Seat $seat): string
     {
-        return $this->isStone ? $seat->stoneName() : $seat->name;
+        return $this->bySeat ? $seat->seatName() : $seat->name;
     }
 
     private static function time(?int $ms): string

@@ -12,7 +12,7 @@ final readonly class SheetChoice
     public function __construct(
         public bool $withChecks = true,
         public bool $withNotes = true,
-        public bool $isStone = false,
+        public bool $bySeat = false,
         public bool $withWords = true,
         public int $perSheet = 1,
         public bool $withPoints = true,
@@ -27,7 +27,7 @@ final readonly class SheetChoice
         return new self(
             (bool) ($options['checks'] ?? true),
             (bool) ($options['notes'] ?? true),
-            ($options['names'] ?? 'real') === 'stone',
+            ($options['names'] ?? 'names') === 'seats',
             (bool) ($options['words'] ?? true),
             in_array($per, Sheet::COUNTS, true) ? $per : 1,
             (bool) ($options['checks'] ?? true),

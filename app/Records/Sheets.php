@@ -83,14 +83,14 @@ final class Sheets
     {
         return new SheetCell(
             self::name($canvas, $choice),
-            __('Prompt :n', ['n' => $canvas->prompt->n]).': '.__('This canvas cannot be read.'),
+            __('Prompt :n', ['n' => $canvas->prompt->n]).': '.__('This canvas can’t be read.'),
             Scene::fold([]),
         );
     }
 
     private static function name(Canvas $canvas, SheetChoice $choice): string
     {
-        return ($choice->isStone ? $canvas->seat?->stoneName() : $canvas->seat?->name) ?? __('Lead canvas');
+        return ($choice->bySeat ? $canvas->seat?->seatName() : $canvas->seat?->name) ?? __('Lead canvas');
     }
 
     /** @return list<SheetCell> one for each page of a canvas */

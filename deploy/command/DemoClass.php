@@ -15,8 +15,7 @@ final readonly class DemoClass
     public const MOST_STUDENTS = 100;
 
     /**
-     * @param  array{desk: string, plans: string, join: string, code: string, screen: string, student: string}
-     *      $addresses
+     * @param  array{desk: string, plans: string, join: string, code: string, screen: string, student: string}  $addresses
      */
     private function __construct(public Instance $instance, public array $addresses)
     {

@@ -38,7 +38,7 @@
                         @error('name') <p id="name-problem" class="problem">{{ $message }}</p> @enderror
                     </div>
                     <div class="mb-3">
-                        <label for="title">{{ __('What is it about?') }}</label>
+                        <label for="title">{{ __('What’s it about?') }}</label>
                         <input id="title" name="title" class="form-control @error('title') is-invalid @enderror"
                             maxlength="80" required
                                autocomplete="off" value="{{ old('title') }}" @error('title')

@@ -15,7 +15,7 @@
                         <a class="btn btn-sm btn-outline-slate"
                             href="{{ route('desk.ended', $session) }}">{{ __('Record') }}</a>
                         <details class="menu-details"><summary
-                            class="btn btn-sm btn-outline-slate">{{ __('Go on from it') }}</summary>
+                            class="btn btn-sm btn-outline-slate">{{ __('Carry on from it') }}</summary>
                             <form class="menu" action="{{ route('desk.go-on', $session) }}" method="post">@csrf
                                 <p
                                     class="form-text">{{ __('A new session with the same prompts, class and groups.') }}</p>
@@ -26,7 +26,7 @@
                             </form></details>
                         <span class="form-text">{{ __('kept until :date', ['date' => $session->keptUntil()]) }}</span>
                         <form action="{{ route('desk.forget', $session) }}" method="post"
-                              data-ask="{{ __('Forget “:title”? Every canvas, check and picture of it is deleted for good.',
+                              data-ask="{{ __('Forget “:title”? This deletes every canvas, check and picture for good.',
                                   ['title' => $session->title]) }}">
                             @csrf @method('DELETE')
                             <button class="btn btn-sm btn-outline-danger">{{ __('Forget now') }}</button>

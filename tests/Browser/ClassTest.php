@@ -123,7 +123,7 @@ final class ClassTest extends BrowserTestCase
                 self::STUDENTS + 1,
             'all answers in the bars',
         );
-        $desk->click('.run-now .btn-slate')->waitForText('#ask-body', 'How everybody did');
+        $desk->click('.run-now .btn-slate')->waitForText('#ask-body', 'How everyone did');
         $right = $this->sql(
             "select count(*) from (select voter, value, row_number() over (partition by voter order by id desc) r from ask_answers) where r = 1 and value like '%o2%'",
         );
@@ -305,9 +305,9 @@ final class ClassTest extends BrowserTestCase
         }
         self::assertStringNotContainsString('There is', $this->doctor($id));
         $desk->driver->navigate()->refresh();
-        self::assertStringContainsString('There is nothing here', $desk->text('main'));
+        self::assertStringContainsString('There’s nothing here', $desk->text('main'));
         $phone->driver->navigate()->refresh();
-        self::assertStringContainsString('There is nothing here', $phone->text('main'));
+        self::assertStringContainsString('There’s nothing here', $phone->text('main'));
     }
 
     private function doctor(string $id): string

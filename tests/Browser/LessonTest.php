@@ -143,9 +143,9 @@ final class LessonTest extends BrowserTestCase
             'the showcase',
         );
         self::assertStringNotContainsString('Tamsin', (string) $screen->driver->getPageSource());
-        $teacher->click('#shown-stone');
-        $screen->waitForText('#shown', 'Basalt');
-        $teacher->click('#shown-real');
+        $teacher->click('#shown-seats');
+        $screen->waitForText('#shown', 'Seat 1');
+        $teacher->click('#shown-names');
         $screen->waitForText('#shown', 'Tamsin');
         $teacher->click('#screen-join');
         $screen->find('.shown-qr svg');
@@ -163,14 +163,16 @@ final class LessonTest extends BrowserTestCase
         $teacher->click('#closeup [data-level="1"]');
         $teacher->waitForText('#tally > [data-level="1"]', '1');
         $teacher->press("\u{E00C}")->press('n');
-        $teacher->waitForText('.tile:nth-child(1)', 'Basalt');
-        $teacher->press('n');
         $teacher->waitForText('.tile:nth-child(1)', 'Seat 1');
+        $teacher->press('n')->until(
+            static fn (): bool => ! str_contains($teacher->text('.tile:nth-child(1)'), 'Seat 1'),
+            'nothing stands for the student',
+        );
         self::assertStringNotContainsString('Tamsin', $teacher->text('#grid'));
         $teacher->press('n')->waitForText('.tile:nth-child(1)', 'Tamsin');
         // The desk shows it before the server has been told.
         $teacher->until(
-            fn (): bool => $this->sql("select json_extract(settings, '$.desk_names') from live_sessions") === 'real',
+            fn (): bool => $this->sql("select json_extract(settings, '$.desk_names') from live_sessions") === 'names',
             'the server to know it',
         );
     }

@@ -173,7 +173,7 @@ final class PlanTest extends BrowserTestCase
         );
         $teacher->waitForText('#plan-saved', '1 thing not saved');
         self::assertStringContainsString(
-            '“How far? | 3 m | soon”: A time is written like 20 s or 2 min.',
+            '“How far? | 3 m | soon”: Write a time like 20 s or 2 min.',
             $told('asks'),
         );
         $asks = fn (): mixed => json_decode(

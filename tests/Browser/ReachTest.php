@@ -147,7 +147,7 @@ final class ReachTest extends BrowserTestCase
         $teacher
             ->click('.run-form .btn-slate')
             ->click('.run-now .btn-slate')
-            ->waitForText('#ask-body', 'How everybody did');
+            ->waitForText('#ask-body', 'How everyone did');
         $teacher->click('.run-result [data-post$=show]');
         $this->assertAccessible($teacher, 'how everybody did');
         $screen->find('.run-asks');

@@ -77,7 +77,7 @@ final class RoomTest extends BrowserTestCase
                 ->visit(self::$crag->address().'/join/'.$this->code)
                 ->type('#name', $name)
                 ->click('form > .btn-go');
-            $this->class[$name]->waitForText('h1', 'You are knocking');
+            $this->class[$name]->waitForText('h1', 'You’re knocking');
         }
         $this->helper->waitForText('#door-button', '8');
         // One of them under another name, that one alone, and then all the others.
@@ -125,11 +125,11 @@ final class RoomTest extends BrowserTestCase
         );
         $this->teacher->click('[data-do=send-out]');
         $this->teacher->click('#send-out input[name=keep]')->click('#send-out .btn-end');
-        $guest->waitForText('main', 'Talk to your teacher');
+        $guest->waitForText('main', 'Talk to');
         $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 8, 'no tile of the guest');
         self::assertSame(1, $this->stored('Somebody Else'));
         $again = $this->person('the guest again')->visit(self::$crag->address().'/join/'.$this->code);
-        $again->type('#name', 'somebody else')->click('form > .btn-go')->waitForText('main', 'keeps this place closed');
+        $again->type('#name', 'somebody else')->click('form > .btn-go')->waitForText('main', 'is keeping this seat closed');
         $this->teacher->press(self::ESCAPE);
         foreach ([$guest, $again] as $page) {
             $page->quit();
@@ -180,7 +180,7 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->waitForText('#tally > [data-level="2"]', '1');
         $this->teacher->waitForText('#desk-notice', 'Mr Adeyemi');
         $this->helper->press('p');
-        $this->helper->waitForText('#desk-notice', 'for the teacher who runs this session');
+        $this->helper->waitForText('#desk-notice', 'Only the teacher running this session');
     }
 
     private function hands(): void
@@ -471,7 +471,7 @@ final class RoomTest extends BrowserTestCase
         // With the teacher's yes.
         $other = $this->person('Tamsin again')->visit(self::$crag->address().'/join/'.$this->code);
         $other->type('#name', 'Tamsin')->click('form > .btn-go')->waitForText('h1', 'knocking');
-        $this->teacher->waitForText('#waiting', 'says: I am Tamsin');
+        $this->teacher->waitForText('#waiting', 'says: I’m Tamsin');
         $this->teacher
             ->click('#waiting .is-knocking [data-do=who-is-it]')
             ->waitForText('#who-is-it', 'open now on a laptop');

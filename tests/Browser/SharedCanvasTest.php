@@ -94,7 +94,7 @@ final class SharedCanvasTest extends BrowserTestCase
                 ],
             ] + $this->stroke('not-in-the-tray', 1),
         ]);
-        self::assertStringContainsString('not in the tray', $refused['refused'][0]['reason']);
+        self::assertStringContainsString('Your tray doesn’t have', $refused['refused'][0]['reason']);
         $this->teacher->until(
             fn (): bool => str_contains(
                 (string) $this->teacher->run('return document.querySelector("#tools-button").textContent'),
@@ -207,7 +207,7 @@ final class SharedCanvasTest extends BrowserTestCase
         $page->run(
             'const data = new DataTransfer(); data.items.add(new File(["nonsense"], "x.png", { type: "image/png" })); document.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }))',
         );
-        $page->waitForText('#notice', 'not a PNG');
+        $page->waitForText('#notice', 'isn’t a PNG');
         self::assertCount(4, $this->log($name));
     }
 

@@ -48,25 +48,25 @@ final class SteadyTest extends BrowserTestCase
             'the sound to be off',
         );
         self::assertSame(
-            'none',
+            'hidden',
             $this->sql("select json_extract(settings, '$.shown_names') from live_sessions order by id desc limit 1"),
         );
         $this->teacher->press(self::ESCAPE);
 
         $this->teacher->run('document.body.focus()');
         $this->teacher->press('n')->press('n');
-        self::assertSame('none', $this->teacher->run('return document.body.dataset.names'), 'here at once');
+        self::assertSame('hidden', $this->teacher->run('return document.body.dataset.names'), 'here at once');
         $this->teacher->until(
             fn (): bool => $this->sql(
                 "select json_extract(settings, '$.desk_names') from live_sessions order by id desc limit 1",
-            ) === 'none',
+            ) === 'hidden',
             'and then told',
         );
         $this->teacher->until(
-            fn (): bool => $this->teacher->run('return document.querySelector("#now").dataset.names') === 'none',
+            fn (): bool => $this->teacher->run('return document.querySelector("#now").dataset.names') === 'hidden',
             'and said by the server',
         );
-        self::assertSame('Seat 1', $this->teacher->text('.tile-name'));
+        self::assertSame('', $this->teacher->text('.tile-name'));
         self::assertStringNotContainsString(
             'Tamsin',
             (string) $this->teacher->run('return document.querySelector(".tile-open").getAttribute("aria-label")'),

@@ -226,7 +226,7 @@ final class ToolsTest extends BrowserTestCase
         $this->page->click('[data-tool=eraser]')->run('drag([[.4, .35], [.4, .4], [.4, .45]])');
         self::assertCount(1, (array) ($this->latest($this->page, 'Isla', 'remove', 3)['targets'] ?? []));
         $this->page->click('[data-rub=part]')->run('drag([[.15, .3], [.2, .3], [.25, .3]])');
-        $this->page->waitForText('#notice', 'Only lines can be rubbed out in parts');
+        $this->page->waitForText('#notice', 'You can only rub out parts of lines');
         self::assertCount(3, $this->log('Isla'));
         $this->page->click('[data-rub=whole]')->run('drag([[.15, .3], [.2, .3], [.25, .3]])');
         $this->latest($this->page, 'Isla', 'remove', 4);

@@ -45,7 +45,7 @@ final readonly class AccountController
     public function make(Request $request): RedirectResponse
     {
         $teacher = CurrentTeacher::found($request);
-        abort_if($teacher->hasAccount(), 409, __('There is an account already.'));
+        abort_if($teacher->hasAccount(), 409, __('You already have an account.'));
         abort_unless(
             self::mayMake($request),
             403,
@@ -58,12 +58,12 @@ final readonly class AccountController
                 'email' => ['required', 'email', 'max:200', 'unique:teachers,email'],
                 'password' => ['required', 'string', 'max:200', PasswordRule::min(10)],
             ],
-            ['email.unique' => __('There is an account with this address. Sign in instead.')],
+            ['email.unique' => __('There’s already an account with this address. Sign in instead.')],
         );
         $teacher->update($request->only(['name', 'email', 'password']));
         Invitation::use($request);
 
-        return redirect()->route('plans')->with('said', __('The account is made. Sign in with it on any device.'));
+        return redirect()->route('plans')->with('said', __('Your account is ready. Sign in with it on any device.'));
     }
 
     /** With an invitation an account can be made. */
@@ -72,13 +72,13 @@ final readonly class AccountController
         abort_unless(
             Invitation::holds($token),
             404,
-            __('This invitation was used already, or is too old. Ask for another.'),
+            __('This invitation has been used, or is too old. Ask for another.'),
         );
         Invitation::accept($request, $token);
 
         return redirect()
             ->route('account')
-            ->with('said', __('You are invited to teach with Crag here: make your account.'));
+            ->with('said', __('You’ve been invited to teach with Crag here: make your account.'));
     }
 
     private static function mayMake(Request $request): bool
@@ -107,7 +107,7 @@ final readonly class AccountController
             RateLimiter::hit($tries);
             RateLimiter::hit($onAccount);
             throw ValidationException::withMessages([
-                'email' => __('That address and that password do not belong together.'),
+                'email' => __('That e-mail address and password don’t match.'),
             ]);
         }
         RateLimiter::clear($tries);
@@ -123,12 +123,12 @@ final readonly class AccountController
         abort_unless(
             $teacher->hasAccount(),
             409,
-            __('Without an account this device would lose its plans. Make one first, or keep the return link.'),
+            __('Without an account, this device would lose its plans. Make one first, or keep the return link.'),
         );
         CurrentTeacher::forget($request);
         $request->session()->invalidate();
 
-        return redirect()->route('home')->with('said', __('You are signed out on this device.'));
+        return redirect()->route('home')->with('said', __('You’re signed out on this device.'));
     }
 
     /** The private return link gives another device the same plans, without an account. */
@@ -169,7 +169,7 @@ final readonly class AccountController
 
         return redirect()
             ->route('account.forgot')
-            ->with('said', __('If there is an account with that address, a mail with a link is on its way to it.'));
+            ->with('said', __('If there’s an account with that address, we’ve sent it an e-mail with a link.'));
     }
 
     public function reset(Request $request, string $token): View
@@ -200,7 +200,7 @@ final readonly class AccountController
             ]);
         }
 
-        return redirect()->route('account')->with('said', __('The new password holds. Sign in with it.'));
+        return redirect()->route('account')->with('said', __('Your new password is set. Sign in with it.'));
     }
 
     private static function email(Request $request): string

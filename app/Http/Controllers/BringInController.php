@@ -25,7 +25,7 @@ final class BringInController
     public function student(Request $request, Seat $seat): JsonResponse
     {
         $tray = $seat->presentPrompt()->trayInForce()->now;
-        abort_unless($tray->has(Tool::Picture), 403, __('Your teacher has put pictures away.'));
+        abort_unless($tray->has(Tool::Picture), 403, __('Your teacher has turned pictures off.'));
 
         return $this->bringIn($request, $seat->session, $seat);
     }
@@ -38,7 +38,7 @@ final class BringInController
     private function bringIn(Request $request, LiveSession $session, ?Seat $seat): JsonResponse
     {
         $bytes = $request->getContent();
-        abort_if(strlen($bytes) > self::MOST_BYTES, 422, __('That file has more than 10 MB.'));
+        abort_if(strlen($bytes) > self::MOST_BYTES, 422, __('That file is over 10 MB.'));
         abort_if($bytes === '', 422, __('That file is empty.'));
         try {
             return response()->json(['objects' => ($this->bringIn)($session, $seat, $bytes)]);

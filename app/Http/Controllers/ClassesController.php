@@ -73,7 +73,7 @@ final class ClassesController
 
         return redirect()
             ->route('class', $found)
-            ->with('said', __('The names are in the list.'))
+            ->with('said', __('The names are on the list.'))
             ->withErrors(self::left($list));
     }
 
@@ -131,7 +131,7 @@ final class ClassesController
 
         return redirect()
             ->route('class', $found)
-            ->with('said', $request->boolean('none') ? __('Nobody needs a PIN now.') : __('Everybody has a PIN now.'));
+            ->with('said', $request->boolean('none') ? __('Nobody needs a PIN now.') : __('Everyone has a PIN now.'));
     }
 
     /** To be printed and cut into slips. */
@@ -268,7 +268,7 @@ final class ClassesController
             }
             if (count($seats) >= ClassList::MOST) {
                 throw ValidationException::withMessages([
-                    'names' => __('A class has room for :n names.', ['n' => ClassList::MOST]),
+                    'names' => __('A class can have up to :n names.', ['n' => ClassList::MOST]),
                 ]);
             }
             for ($n = $entry->n; in_array($n, $seats, true); $n = $free++) {
@@ -323,7 +323,7 @@ final class ClassesController
             foreach ($moving as $id => $row) {
                 $problems[$id] = __(':name: :problem', [
                     'name' => $row['name'],
-                    'problem' => __('Seat :n is somebody else’s.', ['n' => $row['n']]),
+                    'problem' => __('Seat :n belongs to someone else.', ['n' => $row['n']]),
                 ]);
                 unset($rows[$id]);
             }

@@ -121,14 +121,14 @@ final class JoinController
             // The name alone was tapped: the page asks for the PIN, and nothing was wrong yet.
             throw $request->has('pin')
                 ? ValidationException::withMessages([
-                    'pin' => __('Type the PIN of :name.', ['name' => $entry->name]),
+                    'pin' => __('Type the PIN for :name.', ['name' => $entry->name]),
                 ])->redirectTo($back.'?entry='.$entry->id)
                 : new HttpResponseException(redirect($back.'?entry='.$entry->id));
         }
         if ($entry->pin !== '' && ! hash_equals($entry->pin, $pin)) {
             RateLimiter::hit($tries);
             throw ValidationException::withMessages([
-                'pin' => __('That is not the PIN of :name. Your teacher has it.', ['name' => $entry->name]),
+                'pin' => __('That’s not :name’s PIN. Ask your teacher for it.', ['name' => $entry->name]),
             ])->redirectTo($back.'?entry='.$entry->id);
         }
         try {
@@ -161,7 +161,7 @@ final class JoinController
         $tries = "seat-code:{$session->id}";
         if (RateLimiter::tooManyAttempts($tries, self::WRONG_SEAT_CODES)) {
             throw ValidationException::withMessages([
-                'seat_code' => __('Too many wrong codes came from here. Wait a minute, then try again.'),
+                'seat_code' => __('Too many wrong codes. Wait a minute, then try again.'),
             ])->redirectTo($back);
         }
         try {
@@ -231,7 +231,7 @@ final class JoinController
         if ($session === null) {
             throw self::wrong(
                 $request,
-                __('No session has the code :code. Look at the class screen once more.', ['code' => $code->spaced()]),
+                __('No session has the code :code. Check the class screen again.', ['code' => $code->spaced()]),
             );
         }
         if (! $session->isRunning() && CurrentSeat::in($request, $session) === null) {
@@ -255,7 +255,7 @@ final class JoinController
         }
 
         return self::problem(
-            $isTooMany ? __('Too many wrong codes came from here. Wait a minute, then try again.') : $sentence,
+            $isTooMany ? __('Too many wrong codes. Wait a minute, then try again.') : $sentence,
         );
     }
 

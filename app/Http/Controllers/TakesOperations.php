@@ -27,7 +27,7 @@ trait TakesOperations
         $most = 100;
         $batch = $request->json('operations');
         abort_unless(is_array($batch) && array_is_list($batch), 422, __('There are no operations in that.'));
-        abort_if(count($batch) > $most, 422, __('Too many operations at once: :n are the most.', ['n' => $most]));
+        abort_if(count($batch) > $most, 422, __('That’s too much at once: up to :n operations.', ['n' => $most]));
         $ended = $session->ended_at?->getTimestampMs();
         abort_unless(
             LateInk::mayArrive($ended === null ? null : (int) $ended, Clock::ms()),

@@ -19,7 +19,7 @@ final class HoldsPlan
         $plan = $request->route('plan');
         $teacher = CurrentTeacher::of($request);
         if (! ($plan instanceof Plan) || $teacher?->mayEdit($plan) !== true) {
-            abort(403, __('This plan belongs to another teacher, who can share it with you by a link.'));
+            abort(403, __('This plan belongs to another teacher. They can share it with you by a link.'));
         }
         $prompt = $request->route('prompt');
         abort_if($prompt instanceof Prompt && $prompt->plan_id !== $plan->id, 404);

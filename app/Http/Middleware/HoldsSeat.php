@@ -23,7 +23,7 @@ final class HoldsSeat
                 (CurrentSeat::holds($request, $seat) ||
                     ($request->routeIs('seat.operations') && CurrentSeat::held($request, $seat))),
             403,
-            __('This place belongs to another device. Join with the code to get one of your own.'),
+            __('This seat belongs to another device. Join with the code to get your own.'),
         );
         CurrentRole::set($request, Role::Student);
 

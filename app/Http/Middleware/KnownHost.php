@@ -27,7 +27,7 @@ final class KnownHost
             ! in_array($request->path(), self::OF_THE_MACHINE, true)
         ) {
             return response(
-                __('This is not the address of Crag here. Go to :address.', ['address' => $public]),
+                __('This isn’t Crag’s address here. Go to :address.', ['address' => $public]),
                 421,
             )->header('Content-Type', 'text/plain; charset=utf-8');
         }

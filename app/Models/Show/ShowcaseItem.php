@@ -97,7 +97,7 @@ final class ShowcaseItem extends Model
 
         return $seat === null
             ? ''
-            : ($this->names ?? $session->settingsValue()->shownNames)->show($seat->name, $seat->n);
+            : ($this->names ?? $session->settingsValue()->shownNames)->show($seat->name, $seat->seatName());
     }
 
     /** @return HasOne<Canvas, $this> what is drawn over it before the class */

@@ -55,7 +55,7 @@ final class Teacher extends Model implements Resettable
     {
         $link = PublicAddress::of('account.reset', ['token' => $token, 'email' => $this->email]);
         $words = __(
-            "Somebody asked for a new password for your Crag account. If it was you, open this link within an hour:\n\n:link\n\nIf it was not you, nothing has changed and there is nothing to do.",
+            "Someone asked for a new password for your Crag account. If it was you, open this link within an hour:\n\n:link\n\nIf it wasn’t you, nothing has changed and there’s nothing you need to do.",
             ['link' => $link],
         );
         Mail::raw($words, fn ($mail) => $mail->to((string) $this->email)->subject(__('A new password for Crag')));

@@ -97,7 +97,7 @@ final readonly class Asking
             // What the request read at its beginning may have been shown, or closed, since.
             $ask->refresh();
             $ask->session->refresh();
-            abort_unless($ask->isOpen(Clock::ms()), 409, __('It is closed: no more answers are taken.'));
+            abort_unless($ask->isOpen(Clock::ms()), 409, __('This is closed, so no more answers can come in.'));
             $ask->answers()->create([
                 'voter' => $ask->voter($seat),
                 'value' => ['value' => $value],

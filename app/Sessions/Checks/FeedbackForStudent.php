@@ -60,7 +60,7 @@ final class FeedbackForStudent
     public static function said(Feedback $feedback): string
     {
         if ($feedback->isNothing()) {
-            return __('Students see nothing of checks (Settings).');
+            return __('Students don’t see checks (see Settings).');
         }
         $what = implode(
             ', ',

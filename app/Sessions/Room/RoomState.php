@@ -159,7 +159,7 @@ final readonly class RoomState
         return [
             'state' => $seat->state->value,
             'name' => $seat->name,
-            'stone' => $session->settingsValue()->shownNames === NameMode::Stone ? $seat->stoneName() : null,
+            'seat' => $session->settingsValue()->shownNames === NameMode::Seats ? $seat->seatName() : null,
             'pens' => Pens::read($seat->pens)->toArray(),
             'prompt' => $prompt?->id,
             'isCovered' => $prompt?->isCovered() ?? false,
@@ -173,7 +173,7 @@ final readonly class RoomState
                     ->where('showcase_id', $session->showcase_id)
                     ->whereIn('canvas_id', $seat->canvases()->select('id'))
                     ->exists(),
-            'shownName' => $session->settingsValue()->shownNames === NameMode::Real,
+            'shownName' => $session->settingsValue()->shownNames === NameMode::Names,
             'keepsBack' => $seat->keeps_back,
             'checks' => $seat->isIn() ? FeedbackForStudent::by($seat) : [],
             'run' => $seat->isIn() ? RunAsks::of($seat) : null,

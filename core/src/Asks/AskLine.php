@@ -36,7 +36,7 @@ final readonly class AskLine
         }
         $parts = array_map(trim(...), explode('|', $line));
         if (count($parts) > 3) {
-            throw UnreadableFields::saying('There are too many bars: words | answer | time is all that a line holds.');
+            throw UnreadableFields::saying('Too many bars: a line is question | answer | seconds.');
         }
         [$words, $answer, $time] = $parts + ['', '', ''];
         // A time may stand where there is no answer to give.
@@ -114,11 +114,11 @@ final readonly class AskLine
             return null;
         }
         if (preg_match('/\A(\d{1,4})\s*(s|sec|min)\z/', $time, $found) !== 1) {
-            throw UnreadableFields::saying('A time is written like 20 s or 2 min.');
+            throw UnreadableFields::saying('Write a time like 20 s or 2 min.');
         }
         $seconds = (int) $found[1] * ($found[2] === 'min' ? 60 : 1);
         if ($seconds < 5 || $seconds > self::LONGEST_SECONDS) {
-            throw UnreadableFields::saying('A time is from 5 seconds to an hour.');
+            throw UnreadableFields::saying('A time can be from 5 seconds to an hour.');
         }
 
         return $seconds;

@@ -15,11 +15,11 @@ final class InvalidJudgement extends InvalidArgumentException
 
     public static function badPoints(float $points, float $most): self
     {
-        return new self("{$points} points cannot be given: whole or half ones, up to {$most}.");
+        return new self("You can’t give {$points} points: use whole or half points, up to {$most}.");
     }
 
     public static function tooLong(int $longest): self
     {
-        return new self("A note has {$longest} characters at most.");
+        return new self("A note can have up to {$longest} characters.");
     }
 }

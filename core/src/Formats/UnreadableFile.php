@@ -11,17 +11,17 @@ final class UnreadableFile extends InvalidArgumentException
 {
     public static function notXml(string $format): self
     {
-        return new self("This file is not well-formed {$format}.");
+        return new self("This file isn’t well-formed {$format}.");
     }
 
     public static function holds(string $format, string $why): self
     {
-        return new self("This {$format} file cannot be taken: {$why}");
+        return new self("This {$format} file can’t be used: {$why}");
     }
 
     public static function notText(): self
     {
-        return new self('This file holds no text.');
+        return new self('This file has no text in it.');
     }
 
     public static function manyRows(int $most): self
@@ -31,26 +31,26 @@ final class UnreadableFile extends InvalidArgumentException
 
     public static function longNames(int $longest): self
     {
-        return new self("No name was found that is {$longest} characters long or shorter.");
+        return new self("No names of up to {$longest} characters were found.");
     }
 
     public static function noNames(): self
     {
-        return new self('No names were found in it.');
+        return new self('It has no names in it.');
     }
 
     public static function manyNames(int $found, int $most): self
     {
-        return new self("{$found} names were found: a class has room for {$most}.");
+        return new self("Found {$found} names: a class can have up to {$most}.");
     }
 
     public static function nothingIn(string $format): self
     {
-        return new self("There is nothing in this {$format} file that a canvas can hold.");
+        return new self("Nothing in this {$format} file can go on a canvas.");
     }
 
     public static function tooMuch(string $format, int $most, string $of = 'objects'): self
     {
-        return new self("There is more in this {$format} file than the {$most} {$of} that can be brought in at once.");
+        return new self("This {$format} file has too much in it: up to {$most} {$of} can be added at once.");
     }
 }

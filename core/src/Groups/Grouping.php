@@ -288,7 +288,7 @@ final readonly class Grouping
         }
         $known = array_filter(array_column($some, 'secure'), static fn (?float $secure): bool => $secure !== null);
         if ($known === []) {
-            return new Group($ids, 'Nothing of theirs was checked yet');
+            return new Group($ids, 'None of their work has been checked yet');
         }
         $mean = array_sum($known) / count($known);
         // What is said of a group is said of those who have a check; the others are counted beside it.

@@ -11,21 +11,21 @@ final class InvalidWish extends DomainException
 {
     public static function togetherAndApart(): self
     {
-        return new self('Two students are to be kept together and apart at once.');
+        return new self('You’ve asked for two students to be both together and apart.');
     }
 
     public static function groupTooLarge(int $size, int $most): self
     {
-        return new self("{$size} students are to be kept together, and a group has {$most}.");
+        return new self("You’ve asked to keep {$size} students together, but a group has {$most}.");
     }
 
     public static function sizeOutOfRange(int $size): self
     {
-        return new self("A group of {$size} is none: from 2 to 12.");
+        return new self("Groups can have 2 to 12 students, not {$size}.");
     }
 
     public static function cannotKeepApart(): self
     {
-        return new self('With so few groups not all of these students can be kept apart.');
+        return new self('There aren’t enough groups to keep all of these students apart.');
     }
 }

@@ -11,12 +11,12 @@ final class InvalidPages extends DomainException
 {
     public static function unreadable(string $part): self
     {
-        return new self("“{$part}” is no page and no range such as 2-5.");
+        return new self("“{$part}” isn’t a page, or a range like 2-5.");
     }
 
     public static function empty(): self
     {
-        return new self('There is nothing on it to hand out.');
+        return new self('There’s nothing on it to hand out.');
     }
 
     public static function none(): self
@@ -31,6 +31,6 @@ final class InvalidPages extends DomainException
 
     public static function many(int $chosen, int $most): self
     {
-        return new self("{$chosen} pages are chosen: {$most} can be brought in like this.");
+        return new self("You chose {$chosen} pages: up to {$most} can be added like this.");
     }
 }

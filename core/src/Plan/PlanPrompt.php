@@ -167,7 +167,7 @@ final readonly class PlanPrompt
         $aspects = array_map(Aspect::read(...), $given);
         $names = array_map(static fn (Aspect $aspect): string => mb_strtolower($aspect->name), $aspects);
         if (count(array_unique($names)) < count($names) || (count($names) > 1 && in_array('', $names, true))) {
-            throw UnreadableFields::saying('Each thing that is checked needs a name of its own.');
+            throw UnreadableFields::saying('Give each thing you check a different name.');
         }
 
         return $aspects;

@@ -15,6 +15,6 @@ final class InvalidPrompt extends InvalidArgumentException
 
     public static function tooLong(int $length, int $longest): self
     {
-        return new self("The words of a prompt can be {$longest} characters long; these are {$length}.");
+        return new self("A prompt can have up to {$longest} characters; this has {$length}.");
     }
 }

@@ -28,7 +28,7 @@ final readonly class RuleReader implements Reader
 
     public function name(): string
     {
-        return 'A set of rules: it compares answers and looks up words. It does not read ink.';
+        return 'From a set of rules: it compares answers and looks for words. It can’t read ink.';
     }
 
     public function read(Work $work): Reading
@@ -48,11 +48,11 @@ final readonly class RuleReader implements Reader
         if (trim($typed) !== '') {
             foreach ($work->lookFor->words as $word) {
                 if (self::has($typed, $word)) {
-                    $holds[] = new Point('“:word” is named.', 'It stands in what was typed.', ['word' => $word]);
+                    $holds[] = new Point('“:word” is mentioned.', 'It was typed.', ['word' => $word]);
                 } else {
                     $missing[] = new Point(
-                        '“:word” is not named.',
-                        'It does not stand in what was typed; it may be written in ink.',
+                        '“:word” isn’t mentioned.',
+                        'It wasn’t typed; it may be written in ink.',
                         ['word' => $word],
                     );
                 }
@@ -67,7 +67,7 @@ final readonly class RuleReader implements Reader
                 }
             }
         } elseif ($work->strokes < self::FEW_STROKES) {
-            $missing[] = new Point('There is not much yet.', ':n strokes, and nothing typed.', ['n' => $work->strokes]);
+            $missing[] = new Point('There isn’t much yet.', ':n strokes, and nothing typed.', ['n' => $work->strokes]);
         }
 
         return new Reading(array_values(array_filter($holds)), $missing, self::question($work, $typed));
@@ -86,7 +86,7 @@ final readonly class RuleReader implements Reader
         $values = ['answer' => $one->answer, 'asked' => $one->asked];
         if ($one->answer === '') {
             return new Point(
-                $one->asked === '' ? 'A question is not answered.' : '“:asked” is not answered.',
+                $one->asked === '' ? 'A question isn’t answered yet.' : '“:asked” isn’t answered.',
                 'The field is empty.',
                 $values,
             );
@@ -94,20 +94,20 @@ final readonly class RuleReader implements Reader
         $why = $one->verdict->why ?? '';
 
         return match ($one->verdict?->outcome) {
-            Outcome::Right => new Point(':answer is right.', 'It compares as equal with the right answer.', $values),
+            Outcome::Right => new Point(':answer is right.', 'It equals the right answer.', $values),
             Outcome::OtherForm => new Point(
-                ':answer has the right value in another form.',
-                $why === '' ? 'Another form was asked for.' : $why,
+                ':answer has the right value, but not in the form you asked for.',
+                $why === '' ? 'The value is right, but it should be in another form.' : $why,
                 $values,
             ),
             Outcome::Wrong => new Point(
                 ':answer is not right yet.',
-                $why === '' ? 'It does not compare as equal with the right answer.' : $why,
+                $why === '' ? 'It doesn’t equal the right answer.' : $why,
                 $values,
             ),
             Outcome::Unreadable => new Point(
-                ':answer is not understood.',
-                $why === '' ? 'It cannot be read.' : $why,
+                ':answer can’t be read.',
+                $why === '' ? 'It can’t be read.' : $why,
                 $values,
             ),
             // Where there is no right and wrong there is nothing to say.
@@ -128,8 +128,8 @@ final readonly class RuleReader implements Reader
         foreach ($work->lookFor->slips as $slip) {
             if (self::hasStep($typed, $slip)) {
                 return new Point(
-                    'Look once more at this: :slip. Does it hold here?',
-                    'It is among the common slips, and its words were typed.',
+                    'Have another look at this: :slip. Does it work here?',
+                    'This common slip’s words were typed.',
                     ['slip' => $slip],
                 );
             }
@@ -138,7 +138,7 @@ final readonly class RuleReader implements Reader
             if ($one->verdict?->outcome === Outcome::Wrong) {
                 return new Point(
                     'How could you find out in another way whether it is :answer?',
-                    'The answer is not right yet.',
+                    'The answer isn’t right yet.',
                     ['answer' => $one->answer],
                 );
             }
@@ -150,8 +150,8 @@ final readonly class RuleReader implements Reader
         }
 
         return new Point(
-            'What would change if one of the numbers were twice as large?',
-            'Nothing that the rules look for is missing.',
+            'What would change if one of the numbers were twice as big?',
+            'Everything the rules look for is there.',
         );
     }
 }

@@ -22,7 +22,7 @@ enum Signal: string
     {
         return match ($this) {
             self::SentWrong => 'Sent with an answer that is not right',
-            self::RubbingOut => 'Rubbing out again and again',
+            self::RubbingOut => 'Rubbing out a lot',
             self::LongStill => 'Longest without a stroke',
             self::SameSlip => 'The same slip as others',
             self::FarAhead => 'Far ahead',

@@ -179,7 +179,7 @@ final readonly class Signals
                     ['n' => $canvas->prompt, 'middle' => $middle],
                 );
             } elseif ($canvas->sentAtMs !== null && 4 * $sent <= count($here)) {
-                $noticed[] = new Noticed(Signal::FarAhead, $canvas->seat, 'Has sent; :n of :all have', [
+                $noticed[] = new Noticed(Signal::FarAhead, $canvas->seat, 'Sent; :n of :all have', [
                     'n' => $sent,
                     'all' => count($here),
                 ]);

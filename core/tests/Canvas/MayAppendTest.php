@@ -56,16 +56,16 @@ final class MayAppendTest extends TestCase
         ];
         yield 'an answer that is none' => [
             Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 9]),
-            'no answer to this',
+            'isn’t an answer to this',
         ];
-        yield 'undoing an answer' => [Logs::undo('n', 'answer'), 'cannot be the target'];
+        yield 'undoing an answer' => [Logs::undo('n', 'answer'), 'That can’t be done to'];
         yield 'erasing what is not there' => [Logs::remove('n', 'ghost'), 'nothing called'];
         yield 'erasing what another wrote' => [Logs::remove('n', 'theirs'), 'somebody else'];
         yield 'erasing half of it from another' => [Logs::remove('n', 'stroke', 'theirs'), 'somebody else'];
         yield 'erasing the teacher\'s' => [Logs::remove('n', 'lead'), 'somebody else'];
-        yield 'erasing an eraser' => [Logs::remove('n', 'rub'), 'cannot be the target'];
-        yield 'retyping a stroke' => [Logs::retype('n', 'stroke', 'x'), 'cannot be the target'];
-        yield 'undoing an undo' => [Logs::undo('n', 'undo'), 'cannot be the target'];
+        yield 'erasing an eraser' => [Logs::remove('n', 'rub'), 'That can’t be done to'];
+        yield 'retyping a stroke' => [Logs::retype('n', 'stroke', 'x'), 'That can’t be done to'];
+        yield 'undoing an undo' => [Logs::undo('n', 'undo'), 'That can’t be done to'];
         yield 'moving another\'s' => [
             Logs::operation('n', 'arrange', ['targets' => [Logs::id('theirs')], 'order' => 'front']),
             'somebody else',
@@ -81,13 +81,13 @@ final class MayAppendTest extends TestCase
         ];
         yield 'cutting words' => [
             Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('words'), 'keep' => []]]]),
-            'cannot be the target',
+            'That can’t be done to',
         ];
-        yield 'the third of two' => [Logs::remove('n', Logs::id('pasted').'.2'), 'cannot be the target'];
-        yield 'one of a single one' => [Logs::remove('n', Logs::id('stroke').'.0'), 'cannot be the target'];
+        yield 'the third of two' => [Logs::remove('n', Logs::id('pasted').'.2'), 'That can’t be done to'];
+        yield 'one of a single one' => [Logs::remove('n', Logs::id('stroke').'.0'), 'That can’t be done to'];
         yield 'a page that is none' => [Logs::onPage('ghost', Logs::stroke('n')), 'nothing called'];
-        yield 'a stroke as a page' => [Logs::onPage('stroke', Logs::stroke('n')), 'cannot be the target'];
-        yield 'removing a page' => [Logs::remove('n', 'page'), 'cannot be the target'];
+        yield 'a stroke as a page' => [Logs::onPage('stroke', Logs::stroke('n')), 'That can’t be done to'];
+        yield 'removing a page' => [Logs::remove('n', 'page'), 'That can’t be done to'];
         yield 'a student giving back' => [
             Logs::operation('n', 'give_back', ['target' => Logs::id('stroke')]),
             'Only the teacher',
@@ -170,7 +170,7 @@ final class MayAppendTest extends TestCase
         $rule->check(Logs::stroke('n'));
         $rule->check(Logs::operation('n', 'arrange', ['targets' => [Logs::id('stroke')], 'order' => 'front']));
         $this->expectException(RefusedOperation::class);
-        $this->expectExceptionMessage('not in the tray');
+        $this->expectExceptionMessage('Your tray doesn’t have');
         $rule->check(Logs::object('n', Examples::stamp()));
     }
 
@@ -185,7 +185,7 @@ final class MayAppendTest extends TestCase
     {
         self::rule(pictures: true)->check(Logs::object('n', Examples::picture()));
         $this->expectException(RefusedOperation::class);
-        $this->expectExceptionMessage('no picture');
+        $this->expectExceptionMessage('use that picture');
         self::rule()->check(Logs::object('n', Examples::picture()));
     }
 

@@ -67,9 +67,9 @@ final class ClassListTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function unusable(): iterable
     {
-        yield 'nothing' => ['', 'No names'];
-        yield 'a heading alone' => ["name,seat\n", 'No names'];
-        yield 'a picture' => ["\x89PNG\r\n\x1a\n\0\0\0", 'holds no text'];
+        yield 'nothing' => ['', 'no names'];
+        yield 'a heading alone' => ["name,seat\n", 'no names'];
+        yield 'a picture' => ["\x89PNG\r\n\x1a\n\0\0\0", 'has no text'];
         yield 'a whole town' => [
             implode("\n", array_map(static fn (int $n): string => "Student {$n}x", range(1, 201))),
             '201 names',

@@ -120,35 +120,35 @@ final class InkMlTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function unreadable(): iterable
     {
-        yield 'nothing' => ['', 'not well-formed InkML'];
-        yield 'half a file' => ['<ink><trace>', 'not well-formed'];
-        yield 'another format' => ['<svg/>', 'not well-formed InkML'];
+        yield 'nothing' => ['', 'isn’t well-formed InkML'];
+        yield 'half a file' => ['<ink><trace>', 'isn’t well-formed'];
+        yield 'another format' => ['<svg/>', 'isn’t well-formed InkML'];
         $hidden =
             '<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE ink [<!ENTITY a "b">]><ink><trace>1 2, 3 4</trace></ink>';
         yield 'a document type in UTF-16' => [
             "\xFF\xFE".mb_convert_encoding($hidden, 'UTF-16LE', 'UTF-8'),
-            'not well-formed',
+            'isn’t well-formed',
         ];
         yield 'a document type in UTF-16 without a mark' => [
             mb_convert_encoding($hidden, 'UTF-16BE', 'UTF-8'),
-            'not well-formed',
+            'isn’t well-formed',
         ];
         yield 'a document type in UTF-7' => [
             '<?xml version="1.0" encoding="UTF-7"?>+ADwAIQ-DOCTYPE ink+AD4-<ink><trace>1 2, 3 4</trace></ink>',
-            'not well-formed',
+            'isn’t well-formed',
         ];
         yield 'an encoding that nobody knows' => [
             '<?xml version="1.0" encoding="IBM037"?><ink><trace>1 2, 3 4</trace></ink>',
-            'not well-formed',
+            'isn’t well-formed',
         ];
         yield 'entities' => [
             '<!DOCTYPE ink [<!ENTITY a SYSTEM "file:///etc/passwd">]><ink><trace>&a;</trace></ink>',
-            'not well-formed',
+            'isn’t well-formed',
         ];
-        yield 'no traces' => ['<ink xmlns="http://www.w3.org/2003/InkML"/>', 'nothing in this InkML'];
-        yield 'words for points' => [self::file('<trace>one two, three four</trace>'), 'nothing in this InkML'];
-        yield 'far off the page' => [self::file('<trace>99999 99999, 99990 99999</trace>'), 'nothing in this InkML'];
-        yield 'very many' => [self::file(str_repeat('<trace>1 2</trace>', 501)), 'more in this InkML'];
+        yield 'no traces' => ['<ink xmlns="http://www.w3.org/2003/InkML"/>', 'Nothing in this InkML'];
+        yield 'words for points' => [self::file('<trace>one two, three four</trace>'), 'Nothing in this InkML'];
+        yield 'far off the page' => [self::file('<trace>99999 99999, 99990 99999</trace>'), 'Nothing in this InkML'];
+        yield 'very many' => [self::file(str_repeat('<trace>1 2</trace>', 501)), 'This InkML file has too much in it'];
     }
 
     private static function file(string $inside): string

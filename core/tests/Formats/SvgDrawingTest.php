@@ -106,12 +106,12 @@ final class SvgDrawingTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function unreadable(): iterable
     {
-        yield 'half a file' => ['<svg><g>', 'not well-formed SVG'];
-        yield 'entities' => ['<!DOCTYPE svg [<!ENTITY a "b">]><svg/>', 'not well-formed'];
-        yield 'nothing in it' => ['<svg xmlns="http://www.w3.org/2000/svg"><metadata/></svg>', 'nothing in this SVG'];
+        yield 'half a file' => ['<svg><g>', 'isn’t well-formed SVG'];
+        yield 'entities' => ['<!DOCTYPE svg [<!ENTITY a "b">]><svg/>', 'isn’t well-formed'];
+        yield 'nothing in it' => ['<svg xmlns="http://www.w3.org/2000/svg"><metadata/></svg>', 'Nothing in this SVG'];
         yield 'very many' => [
             '<svg xmlns="http://www.w3.org/2000/svg">'.str_repeat('<line x2="9" y2="9"/>', 600).'</svg>',
-            'more in this SVG',
+            'This SVG file has too much in it',
         ];
     }
 

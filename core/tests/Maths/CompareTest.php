@@ -74,14 +74,14 @@ final class CompareTest extends TestCase
     public function what_is_wrong_is_said(): void
     {
         self::assertSame('The unit is missing: N m.', self::compare('number', '240 N m', '240')->why);
-        self::assertSame('m does not measure the same as N.', self::compare('number', '1 N', '1 m')->why);
+        self::assertSame('m doesn’t measure the same thing as N.', self::compare('number', '1 N', '1 m')->why);
         self::assertSame(
             'It is asked for to significant figures (3).',
             self::compare('number figures 3', 'π', '3.142')->why,
         );
-        self::assertSame('It is asked for in kN.', self::compare('number in unit', '1.2 kN', '1200 N')->why);
-        self::assertSame('The word “sin” was not understood.', self::compare('expression', 'x', 'sin x')->why);
-        self::assertSame('The unit “blocks” was not understood.', self::compare('number', '5 N', '5 blocks')->why);
+        self::assertSame('Give your answer in kN.', self::compare('number in unit', '1.2 kN', '1200 N')->why);
+        self::assertSame('“sin” isn’t a word Crag knows.', self::compare('expression', 'x', 'sin x')->why);
+        self::assertSame('“blocks” isn’t a unit Crag knows.', self::compare('number', '5 N', '5 blocks')->why);
         self::assertSame('A bracket is not closed.', self::compare('expression', 'x', '2(x+3')->why);
     }
 

@@ -21,11 +21,11 @@ final class PageChoiceTest extends TestCase
     public static function mistakes(): iterable
     {
         yield ['', 'at least one'];
-        yield ['two', '“two” is no page'];
-        yield ['5-2', '“5-2” is no page'];
+        yield ['two', '“two” isn’t a page'];
+        yield ['5-2', '“5-2” isn’t a page'];
         yield ['0', 'no page 0'];
         yield ['3-10', 'no page 10: the file has 9'];
-        yield ['all', '9 pages are chosen: 8 can'];
+        yield ['all', 'You chose 9 pages: up to 8'];
     }
 
     #[DataProvider('mistakes')]

@@ -83,7 +83,7 @@ final class PlanTest extends TestCase
         self::assertSame([], self::prompt(self::PROMPT)->problems());
         $question = ['id' => 'q2', 'kind' => 'number', 'words' => '', 'spot' => null, 'right' => '5 blocks'];
         $broken = self::prompt(['questions' => [...self::PROMPT['questions'], $question]] + self::PROMPT);
-        self::assertSame(['Question 2, the right answer: The unit “blocks” was not understood.'], $broken->problems());
+        self::assertSame(['Question 2, the right answer: “blocks” isn’t a unit Crag knows.'], $broken->problems());
         self::assertNull($broken->question('q2')?->compare('5'));
         $values = self::prompt(['words' => 'Draw {a: 9..2}.']);
         self::assertCount(1, $values->problems());

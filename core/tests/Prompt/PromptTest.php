@@ -22,7 +22,7 @@ final class PromptTest extends TestCase
     public function test_words_that_are_too_long_are_refused_with_their_length(): void
     {
         $this->expectException(InvalidPrompt::class);
-        $this->expectExceptionMessage('these are 2001');
+        $this->expectExceptionMessage('this has 2001');
         Prompt::of(str_repeat('a', 2001), Backdrop::blank());
     }
 }

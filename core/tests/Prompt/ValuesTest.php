@@ -142,9 +142,9 @@ final class ValuesTest extends TestCase
         ];
         yield 'too many' => ['{a: 1..100000}', 'a has more than 2000 values to choose from.'];
         yield 'an unknown name' => ['{a: 1..2} {b = a*q}', 'In {b = a*q}: q has no values.'];
-        yield 'no condition' => ['{a: 1..2; big}', 'In {a: 1..2; big}: “big” is no condition such as a ≠ b.'];
+        yield 'no condition' => ['{a: 1..2; big}', 'In {a: 1..2; big}: “big” isn’t a condition like a ≠ b.'];
         yield 'conditions that nothing meets' => ['{a: 1..2; a > 5}', 'No values fit all the conditions.'];
-        yield 'by nought' => ['{a: 0} {b = 1/a}', 'In {b = 1/a}: Nothing can be divided by 0.'];
+        yield 'by nought' => ['{a: 0} {b = 1/a}', 'In {b = 1/a}: You can’t divide by 0.'];
     }
 
     #[Test]

@@ -27,9 +27,9 @@ final class RuleReaderTest extends TestCase
                 ['Moments about the PIVOT are equal'],
             ),
         );
-        self::assertSame([':answer is right.', '“:word” is named.', 'Step: :step'], self::sentences($reading->holds));
+        self::assertSame([':answer is right.', '“:word” is mentioned.', 'Step: :step'], self::sentences($reading->holds));
         self::assertSame(
-            [':answer is not right yet.', '“:asked” is not answered.', '“:word” is not named.'],
+            [':answer is not right yet.', '“:asked” isn’t answered.', '“:word” isn’t mentioned.'],
             self::sentences($reading->missing),
         );
         self::assertSame('The unit is missing.', $reading->missing[0]->reason);
@@ -43,7 +43,7 @@ final class RuleReaderTest extends TestCase
         $reading = (new RuleReader())->read(self::work([], [], 40));
         self::assertSame([[], []], [$reading->holds, $reading->missing]);
         self::assertSame(
-            ['There is not much yet.'],
+            ['There isn’t much yet.'],
             self::sentences((new RuleReader())->read(self::work([], [], 2))->missing),
         );
     }
@@ -52,7 +52,7 @@ final class RuleReaderTest extends TestCase
     {
         $ask = static fn (Work $work): string => (new RuleReader())->read($work)->question->sentence;
         $wrong = [new Answered('F?', '720 N', Verdict::wrong())];
-        self::assertStringStartsWith('Look once more', $ask(self::work($wrong, ['measures from the left end'])));
+        self::assertStringStartsWith('Have another look', $ask(self::work($wrong, ['measures from the left end'])));
         self::assertStringStartsWith('How could you', $ask(self::work($wrong, ['pivot'])));
         self::assertStringStartsWith('What part', $ask(self::work([], ['pivot'])));
         self::assertStringStartsWith(

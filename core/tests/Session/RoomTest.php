@@ -10,7 +10,6 @@ use Crag\Session\Door\InvalidName;
 use Crag\Session\Door\NameMode;
 use Crag\Session\Door\PersonName;
 use Crag\Session\Door\SeatCode;
-use Crag\Session\Door\StoneName;
 use Crag\Session\Door\UnsuitableWords;
 use Crag\Session\Life\Expiry;
 use Crag\Session\Life\Retention;
@@ -95,15 +94,11 @@ final class RoomTest extends TestCase
         Timer::set($ms, 0, false, false);
     }
 
-    public function test_every_seat_has_a_stone_of_its_own(): void
+    public function test_a_number_or_nothing_can_stand_for_a_student(): void
     {
-        $stones = array_map(StoneName::of(...), range(1, 200));
-        self::assertCount(200, array_unique($stones));
-        self::assertSame('Basalt', $stones[0]);
-        self::assertSame('Basalt 2', $stones[60]);
         self::assertSame(
-            ['Tamsin', 'Flint', ''],
-            array_map(static fn (NameMode $mode): string => $mode->show('Tamsin', 2), NameMode::cases()),
+            ['Tamsin', 'Seat 2', ''],
+            array_map(static fn (NameMode $mode): string => $mode->show('Tamsin', 'Seat 2'), NameMode::cases()),
         );
     }
 
@@ -153,7 +148,7 @@ final class RoomTest extends TestCase
     {
         $usual = SessionSettings::usual();
         self::assertSame(
-            [NameMode::Real, NameMode::None, true, false, 120],
+            [NameMode::Names, NameMode::Hidden, true, false, 120],
             [$usual->deskNames, $usual->shownNames, $usual->messages, $usual->cover, $usual->expiresAfterMinutes],
         );
         self::assertEquals(
@@ -166,13 +161,13 @@ final class RoomTest extends TestCase
             ]),
         );
         $changed = $usual->with([
-            'shown_names' => 'stone',
+            'shown_names' => 'seats',
             'messages' => false,
             'expires_after' => 3,
             'unsuitable' => 'mudlark',
         ]);
         self::assertSame(
-            [NameMode::Stone, false, 15, ['mudlark'], true],
+            [NameMode::Seats, false, 15, ['mudlark'], true],
             [
                 $changed->shownNames,
                 $changed->messages,

@@ -108,7 +108,7 @@ final class SignalsTest extends TestCase
             new Watched('z'),
         ];
         self::assertSame(
-            [['a', 'Has sent; :n of :all have', ['n' => 1, 'all' => 4]]],
+            [['a', 'Sent; :n of :all have', ['n' => 1, 'all' => 4]]],
             self::among($class(new Watched('a', sentAtMs: 1)), null, Signal::FarAhead),
         );
         self::assertSame(

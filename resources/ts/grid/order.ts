@@ -5,7 +5,7 @@ const STATES = [
     'sent',
     'quiet',
     'not_started',
-    'pausing',
+    'paused',
     'drawing',
     'elsewhere',
     'away',

@@ -8,7 +8,6 @@ export interface SeatAnswer {
     id: string;
     n: number;
     name: string;
-    stone: string;
     ink: string;
     canvas: string | null;
     isSent?: boolean;
@@ -102,10 +101,9 @@ export class Tile {
     }
 
     /** The seat as it is called now. */
-    rename({ name, stone, n }: Pick<SeatAnswer, 'name' | 'stone' | 'n'>): void {
-        this.seat = { ...this.seat, name, stone };
+    rename({ name, n }: Pick<SeatAnswer, 'name' | 'n'>): void {
+        this.seat = { ...this.seat, name };
         element('.tile-name .name-real', this.root).textContent = name;
-        element('.tile-name .name-stone', this.root).textContent = stone;
         element('.tile-name .name-seat', this.root).textContent = fill(this.words.seat, { n });
         this.sayName();
     }
@@ -160,11 +158,11 @@ export class Tile {
 
     get nameShown(): string {
         const shown: Record<string, string> = {
-            real: this.seat.name,
-            stone: this.seat.stone,
-            none: fill(this.words.seat, { n: this.seat.n }),
+            names: this.seat.name,
+            seats: fill(this.words.seat, { n: this.seat.n }),
+            hidden: this.words.student,
         };
-        return shown[document.body.dataset.names ?? 'real'];
+        return shown[document.body.dataset.names ?? 'names'];
     }
 
     /** @param changed whether the student went on since; a check that is made now is of the work as it is now */
@@ -353,7 +351,7 @@ export class Tile {
 function drawn(states: string[]): string[] {
     const here = states
         .filter((state) => state !== 'away')
-        .map((state) => (['quiet', 'pausing', 'not_started'].includes(state) ? 'drawing' : state));
+        .map((state) => (['quiet', 'paused', 'not_started'].includes(state) ? 'drawing' : state));
     return here.length === 0 ? ['drawing'] : here;
 }
 

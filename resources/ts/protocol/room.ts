@@ -38,7 +38,8 @@ export interface Letter {
 export interface Own {
     state: string;
     name: string;
-    stone: string | null;
+    /** What others see where numbers stand for names; null otherwise. */
+    seat: string | null;
     pens: Pens | null;
     prompt: string | null;
     /** Whether the desks may not see it yet: nothing goes out while it is drawn. */

@@ -171,7 +171,7 @@ export class RoomPage {
         send.disabled = (own.isSent && own.isRevealed) || isClosed;
         const who = element('.strip-who');
         who.textContent = own.name;
-        who.title = own.stone === null ? '' : fill(words.stone, { name: own.stone });
+        who.title = own.seat === null ? '' : fill(words.seat, { name: own.seat });
         this.showTurns();
         this.letters.show(own.messages, room.messages);
         document.body.classList.toggle('has-no-messages', !room.messages);

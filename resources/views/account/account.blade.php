@@ -4,13 +4,13 @@
         <x-said />
         <h1>{{ __('Account') }}</h1>
         @if ($teacher->hasAccount())
-            <p>{{ __('You are signed in as :name (:email). Your plans, classes and sessions are on every device where you sign in.',
+            <p>{{ __('You’re signed in as :name (:email). Your plans, classes and sessions are on every device where you sign in.',
                 ['name' => $teacher->name, 'email' => $teacher->email]) }}</p>
             <form method="post" action="{{ route('account.sign-out') }}">@csrf
                 <button class="btn btn-outline-slate">{{ __('Sign out on this device') }}</button></form>
         @else
             <p>{{ $who === App\Accounts\WhoTeaches::Anybody
-                ? __('Nothing needs an account. With one, your plans, classes and sessions follow you to other devices.')
+                ? __('You don’t need an account. With one, your plans, classes and sessions follow you to other devices.')
                 : __('Teachers sign in here. Students need no account: they join with the code on the class screen.') }}</p>
             <div class="home-ways">
                 <section class="card-paper" aria-labelledby="account-new">
@@ -47,7 +47,7 @@
                         <p class="form-text mt-2"><a
                             href="{{ route('account.forgot') }}">{{ __('I have forgotten the password') }}</a></p>
                     </form>
-                    <p class="form-text">{{ __('What was made on this device comes along.') }}</p>
+                    <p class="form-text">{{ __('Everything made on this device comes too.') }}</p>
                 </section>
             </div>
         @endif

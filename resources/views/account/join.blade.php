@@ -6,7 +6,7 @@
             <p>{{ __('This link signs this device in as :name. Anything you make here will be theirs.',
                 ['name' => $teacher->name ?: __('another teacher')]) }}</p>
             @if ($takesOver)
-                <p>{{ __('This device has plans, classes or sessions of its own. They will be added to theirs, and anyone with the link can see them.') }}</p>
+                <p>{{ __('This device has plans, classes or sessions of its own. They’ll be added to theirs, and anyone with the link can see them.') }}</p>
             @elseif ($before?->hasAccount())
                 <p>{{ __('You’re signed in here as :name. That stops.', ['name' => $before->name]) }}</p>
             @endif

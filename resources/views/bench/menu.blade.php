@@ -7,7 +7,7 @@
     @unless ($lead)
         <button class="menu-item" id="offer"><x-icon name="collection" /> {{ __('Offer to the class') }}</button>
         <button class="menu-item" id="keep-back" aria-pressed="false"><x-icon name="eye-slash" />
-            {{ __('Please do not show mine') }}</button>
+            {{ __('Please don’t show mine') }}</button>
         @isset($home)<a class="menu-item" id="take-home" href="{{ $home }}" target="_blank"
             rel="noopener"><x-icon name="download" /> {{ __('Take my work home') }}</a>@endisset
         <button class="menu-item" id="other-device"><x-icon name="phone" /> {{ __('Another device') }}</button>
@@ -16,12 +16,12 @@
     @endunless
     <hr>
     <button class="menu-item" data-empty="ink" data-needs="eraser"><x-icon name="eraser" />
-        {{ __('Empty the page: keep pictures and pieces') }}</button>
+        {{ __('Clear the page: keep pictures and pieces') }}</button>
     <button class="menu-item" id="{{ $as }}empty" data-empty="all" data-needs="eraser"><x-icon name="trash3" />
-        {{ __('Empty the page: everything of mine') }}</button>
+        {{ __('Clear the page: everything of mine') }}</button>
     <hr>
     <button class="menu-item" data-file data-needs="picture"><x-icon name="upload" />
-        {{ __('Bring in a picture, SVG or InkML') }}</button>
+        {{ __('Add a picture, SVG or InkML') }}</button>
     @if ($files !== '')
     @foreach (['png' => __('Save as picture (PNG)'), 'svg' => __('Save as drawing (SVG)'),
         'pdf' => __('Save all pages (PDF)'), 'inkml' => __('Save the ink (InkML)')] as $format => $name)

@@ -3,7 +3,7 @@
     <form method="dialog">
         <h2 id="pieces-title">{{ $title }}</h2>
         <p class="form-text">{{ $effect }}</p>
-        <label for="pieces-alt">{{ __('What is it? Students who do not see it hear this.') }}</label>
+        <label for="pieces-alt">{{ __('What is it? (Read aloud to students who can’t see it.)') }}</label>
         <input id="pieces-alt" name="alt" class="form-control" maxlength="280" required dir="auto">
         <fieldset>
             <legend class="h6">{{ __('What students do with it') }}</legend>
@@ -12,7 +12,7 @@
             <label class="choice"><input type="radio" name="how" value="stack">
                 {{ __('Take as many copies as they like (a stack)') }}</label>
             <label class="choice"><input type="radio" name="how" value="locked">
-                {{ __('Nothing: it is locked in place') }}</label>
+                {{ __('Nothing: it’s locked in place') }}</label>
         </fieldset>
         @isset($to) @include($to) @endisset
         <div class="maths-end">

@@ -20,8 +20,8 @@
         <button class="swatch" data-chosen="lock" aria-pressed="false" aria-label="{{ __('Lock in place') }}"
             title="{{ __('Lock in place') }}"><x-icon name="lock" /></button>
         @if (($pieces ?? null) !== false) <button class="chip" data-chosen="pieces"
-            title="{{ isset($pieces) ? __('What is chosen becomes something for students to move')
-            : __('Give what is chosen to every canvas, to be moved there') }}"><x-icon name="puzzle" />
+            title="{{ isset($pieces) ? __('Make the selection something students can move')
+            : __('Give the selection to every canvas, for students to move') }}"><x-icon name="puzzle" />
             {{ $pieces ?? __('Hand out as pieces') }}</button> @endif
     @endif
 </div>

@@ -43,7 +43,7 @@
     (($isOnDesk ?? false) ? 'Shift+ '
         : '').'P H E M S T X N A I' => __('Pen, highlighter, eraser, move, shapes, text, maths, note, stamps, picture'),
     'Enter' => __('Puts the shape, stamp or words in the middle; changes the words that are chosen'),
-    '← ↑ → ↓' => __('Move what is chosen (finely with Shift); with nothing chosen, the page'),
+    '← ↑ → ↓' => __('Move the selection (finely with Shift); with nothing selected, the page'),
     '[ ]   , .' => __('Turn; smaller, larger'),
         'Page ↑ Page ↓' => __('Forward, back; with nothing chosen, the page before and after'),
     'Ctrl+A D G' => __('Choose all, duplicate, keep together'), 'Ctrl+C X V' => __('Copy, cut, paste'),

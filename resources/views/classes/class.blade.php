@@ -43,7 +43,7 @@
                         <tr @if ($problem !== '') class="is-refused" @endif>
                             <td><input name="entries[{{ $entry->id }}][n]" class="form-control" inputmode="numeric"
                                 maxlength="3" value="{{ old("entries.{$entry->id}.n", $entry->n) }}"
-                                data-before="{{ $entry->n }}" aria-label="{{ __('Seat of :name',
+                                data-before="{{ $entry->n }}" aria-label="{{ __(':name’s seat',
                                 ['name' => $entry->name]) }}"></td>
                             <td><input name="entries[{{ $entry->id }}][name]" class="form-control" maxlength="60"
                                 dir="auto" value="{{ old("entries.{$entry->id}.name", $entry->name) }}"
@@ -64,14 +64,14 @@
                 </tbody>
             </table>
             <p
-                class="form-text">{{ __('Empty a name to take it out of the list. Who has joined already keeps the seat.') }}</p>
+                class="form-text">{{ __('Clear a name to take it off the list. Anyone who has already joined keeps their seat.') }}</p>
             <button class="btn btn-go">{{ __('Save the list') }}</button>
         </form>
         <form class="mt-4 narrow" method="post" action="{{ route('class.add', $roster) }}"
             enctype="multipart/form-data">
             @csrf
             <h2>{{ __('More names') }}</h2>
-            <label for="names">{{ __('Names, a line each') }}</label>
+            <label for="names">{{ __('Names, one per line') }}</label>
             <textarea id="names" name="names" class="form-control mb-2" rows="3" dir="auto"></textarea>
             <label for="file">{{ __('or a file (CSV, OneRoster users.csv)') }}</label>
             <input id="file" name="file" type="file" class="form-control mb-2" accept=".csv,.txt,.tsv,text/csv">

@@ -3,7 +3,7 @@
     <main class="container-lg py-4">
         <x-said />
         <h1>{{ __('Classes') }}</h1>
-        <p>{{ __('With a class list students tap their name instead of typing it, you see who is missing, and everybody has the same seat number each time. A name is all that is needed, and all that is kept.') }}</p>
+        <p>{{ __('With a class list, students tap their name instead of typing it, you see who’s missing, and everyone has the same seat number each time. A name is all you need, and all that’s kept.') }}</p>
         <div class="home-ways">
             <section class="card-paper" aria-labelledby="class-new">
                 <h2 id="class-new">{{ __('A new class') }}</h2>
@@ -12,19 +12,19 @@
                     <label for="name">{{ __('Name of the class') }}</label>
                     <input id="name" name="name" class="form-control mb-2" maxlength="60" required
                         value="{{ old('name') }}" autocomplete="off">
-                    <label for="names">{{ __('Names, a line each') }}</label>
+                    <label for="names">{{ __('Names, one per line') }}</label>
                     <textarea id="names" name="names" class="form-control mb-2" rows="6"
                         dir="auto">{{ old('names') }}</textarea>
                     <label for="file">{{ __('or a file (CSV, OneRoster users.csv)') }}</label>
                     <input id="file" name="file" type="file" class="form-control mb-2" accept=".csv,.txt,.tsv,text/csv">
                     <p
-                        class="form-text">{{ __('Columns may stand in any order: name, or first name and surname; seat; group. Commas, semicolons or tabs.') }}</p>
+                        class="form-text">{{ __('Columns can be in any order: name (or first name and surname), seat, group. Use commas, semicolons or tabs.') }}</p>
                     <button class="btn btn-go w-100">{{ __('Make the class') }}</button>
                 </form>
             </section>
             <section aria-labelledby="class-all">
                 <h2 id="class-all" class="visually-hidden">{{ __('Your classes') }}</h2>
-                @if ($rosters->isEmpty()) <p class="nobody">{{ __('There is no class yet.') }}</p> @endif
+                @if ($rosters->isEmpty()) <p class="nobody">{{ __('No classes yet.') }}</p> @endif
                 <ul class="session-list">
                     @foreach ($rosters as $roster)
                         <li><a href="{{ route('class', $roster) }}">{{ $roster->name }}</a>

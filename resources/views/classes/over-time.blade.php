@@ -6,13 +6,13 @@
         <p><a href="{{ route('class', $roster) }}">{{ __('The class list') }}</a></p>
         @if ($sessions->isEmpty())
             <p
-                class="card-paper">{{ __('There is no session with this class that is still kept. Start a plan with it, and what you check stands here.') }}</p>
+                class="card-paper">{{ __('No sessions with this class are kept. Start a plan with it, and what you check appears here.') }}</p>
         @elseif ($time->skills === [])
             <p
-                class="card-paper">{{ __('No check of a prompt with skills is kept yet. Skills are tagged in the plan, under “Look for”.') }}</p>
+                class="card-paper">{{ __('No prompt with skills has been checked yet. Tag skills in the plan, under “Look for”.') }}</p>
         @else
             <div class="over-time"><table class="picture-table">
-                <caption>{{ __('How secure each skill was: the mean of what was checked, as a share of Secure') }}</caption>
+                <caption>{{ __('Average for each skill, from what was checked (100 is Secure)') }}</caption>
                 <thead><tr><th scope="col">{{ __('Skill') }}</th>@foreach ($sessions as $session)<th scope="col"><a
                     href="{{ route('desk', $session) }}">{{ $session->title }}</a><br><span
                     class="form-text">{{ App\Live\SchoolTime::of($session->created_at)->translatedFormat('j M Y') }}</span></th>@endforeach</tr></thead>

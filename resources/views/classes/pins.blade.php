@@ -2,7 +2,7 @@
     <x-teacher-bar here="classes" />
     <main class="container-lg py-4">
         <div class="library-head not-printed">
-            <h1>{{ __('PINs of :name', ['name' => $roster->name]) }}</h1>
+            <h1>{{ __('PINs for :name', ['name' => $roster->name]) }}</h1>
             <a class="btn btn-outline-slate" href="{{ route('class', $roster) }}"><x-icon name="chevron-left" />
                 {{ __('Back to the list') }}</a>
             <button class="btn btn-go" data-print><x-icon name="printer" /> {{ __('Print') }}</button>

@@ -23,7 +23,7 @@
                         ['code' => $session->code()->spaced()]) }}
                     <button class="btn btn-go" data-do="door">{{ __('Show how to join') }}</button>
                 </p>
-                <p id="none-of-these" class="nobody" hidden>{{ __('No canvas is like that now.') }}
+                <p id="none-of-these" class="nobody" hidden>{{ __('Nobody right now.') }}
                     <button class="btn btn-outline-slate" data-do="filter"
                     data-filter="">{{ __('Show all') }}</button></p>
                 <ul id="grid" class="grid" aria-label="{{ __('Canvases') }}"></ul>

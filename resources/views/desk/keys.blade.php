@@ -5,10 +5,10 @@
         'S' => __('into the line-up'), '[ ]' => __('show the one before, the next one'),
         'U' => __('draw over what the class sees'), 'E' => __('what students offer'), 'H' => __('hand out'),
         'W' => __('write to this student'), 'A' => __('quick ask'), 'M' => __('class picture and next groups'),
-    'V' => __('compare what is chosen'), 'K' => __('pick a student'), 'B' => __('Shield: hide all work on this desk'),
-        '+ −' => __('larger and smaller tiles'), 'N' => __('names on this desk: Real, Stone, None'),
+    'V' => __('compare what is chosen'), 'K' => __('pick a student'), 'B' => __('Shield: hide everything on this desk'),
+        '+ −' => __('larger and smaller tiles'), 'N' => __('names on this desk: names, seat numbers, hidden'),
     'P' => __('pens down for everyone, and up again'), 'Y' => __('who is waiting'), 'T' => __('timer'),
-        'G' => __('gather everybody at the prompt that you look at'), 'F' => __('lead canvas, and back to the grid'),
+        'G' => __('bring everyone to the prompt you’re looking at'), 'F' => __('lead canvas, and back to the grid'),
         'D' => __('door and seats'),
     'Esc' => __('close what is open, choose nothing'), '?' => __('these keys'),
 ])

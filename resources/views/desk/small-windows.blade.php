@@ -1,7 +1,7 @@
 <dialog id="add-prompt" class="small-window" aria-labelledby="add-prompt-title">
     <form data-post="/desk/{{ $session->id }}/prompts">
         <h2 id="add-prompt-title">{{ __('Add a prompt') }}</h2>
-        <p class="form-text">{{ __('Students do not see it until you open it or gather them there.') }}</p>
+        <p class="form-text">{{ __('Students won’t see it until you open it or bring them there.') }}</p>
         <label for="add-words">{{ __('Words') }}</label>
         <textarea id="add-words" name="words" class="form-control" rows="3" maxlength="2000" dir="auto"></textarea>
         <div class="maths-end"><button type="button" class="btn btn-outline-slate"
@@ -35,9 +35,9 @@
         <p>{{ __('Someone at the door typed a name that is taken.') }}</p>
         <ul><li id="who-is-it-there"></li><li id="who-is-it-asks"></li></ul>
         <p
-            class="form-text">{{ __('If you say yes, the place and all its work move to the device at the door, and the other page closes.') }}</p>
+            class="form-text">{{ __('If you say yes, the seat and all its work move to the device at the door, and the other page closes.') }}</p>
         <div class="maths-end">
-            <button class="btn btn-outline-danger" value="yes">{{ __('Yes, move the place') }}</button>
+            <button class="btn btn-outline-danger" value="yes">{{ __('Yes, move the seat') }}</button>
             <button class="btn btn-outline-slate" value="other">{{ __('Let in as someone else') }}</button>
             <button class="btn btn-go" value="no" autofocus>{{ __('No, turn away') }}</button>
         </div>
@@ -47,7 +47,7 @@
     <form data-post="/desk/{{ $session->id }}/send-out">
         <h2 id="send-out-title">{{ __('Send out') }} <span class="window-name" dir="auto"></span></h2>
         <p
-            class="form-text">{{ __('The page of this student closes. All work is kept, and is there again when you let the student back in.') }}</p>
+            class="form-text">{{ __('This student leaves the session. Their work is kept, and is there when you let them back in.') }}</p>
         <input type="hidden" name="seat">
         <label for="send-out-reason">{{ __('What the student reads') }}</label>
         <input id="send-out-reason" name="reason" class="form-control" maxlength="200" dir="auto"
@@ -73,8 +73,8 @@
 </dialog>
 <dialog id="write-chosen" class="small-window" aria-labelledby="write-chosen-title">
     <form>
-        <h2 id="write-chosen-title">{{ __('Write to those who are chosen') }}</h2>
-        <label for="write-chosen-words">{{ __('Each of them reads this alone') }}</label>
+        <h2 id="write-chosen-title">{{ __('Write to the students you’ve chosen') }}</h2>
+        <label for="write-chosen-words">{{ __('Each of them sees this privately') }}</label>
         <textarea id="write-chosen-words" class="form-control" rows="3" maxlength="300" dir="auto" required></textarea>
         <div class="maths-end"><button type="button" class="btn btn-outline-slate"
             data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go"><x-icon name="send" />
@@ -85,7 +85,7 @@
     <form method="dialog">
         <h2 id="empty-one-title">{{ __('Empty this canvas') }}</h2>
         <p
-            class="form-text">{{ __('Replaces the ink on 1 canvas with what the prompt gives. The old work stays in Replay and can be given back.') }}</p>
+            class="form-text">{{ __('This clears the ink on 1 canvas and gives the prompt again. The old work stays in Replay and can be restored.') }}</p>
         <div class="maths-end"><button class="btn btn-outline-slate" value="">{{ __('Cancel') }}</button><button
             class="btn btn-end" value="empty">{{ __('Empty it') }}</button></div>
     </form>
@@ -93,14 +93,14 @@
 <dialog id="entry-window" class="small-window" aria-labelledby="entry-title">
     <form method="dialog">
         <h2 id="entry-title">{{ __('In the line-up') }}</h2>
-        <label for="entry-caption">{{ __('Why this one? Teachers alone see it.') }}</label>
+        <label for="entry-caption">{{ __('Why this one? (Only teachers see this.)') }}</label>
         <input id="entry-caption" class="form-control mb-2" maxlength="200" dir="auto" autocomplete="off">
         <label class="choice"><input type="checkbox" id="entry-live"> <b>{{ __('Live') }}</b>
-            <span class="form-text">{{ __('as it is at each moment, not as it was when it was chosen') }}</span></label>
+            <span class="form-text">{{ __('live, not as it was when chosen') }}</span></label>
         <label class="choice"><input type="checkbox" id="entry-notes"> <b>{{ __('With private notes') }}</b></label>
         <label for="entry-names">{{ __('Name') }}</label>
         <select id="entry-names" class="form-select mb-2">
-            <option value="">{{ __('as for all that is shown') }}</option>
+            <option value="">{{ __('as for everything shown') }}</option>
             @foreach (Crag\Session\Door\NameMode::cases() as $mode)<option
                 value="{{ $mode->value }}">{{ __($mode->word()) }}</option>@endforeach
         </select>
@@ -117,10 +117,10 @@
     <form method="dialog">
         <h2 id="ink-off-title">{{ __('Lead ink off') }}</h2>
         <p
-            class="form-text">{{ __('What you drew while it was on lies under everybody’s ink. Their own ink is untouched either way.') }}</p>
+            class="form-text">{{ __('What you drew while it was on stays under everyone’s ink. Their own ink isn’t touched either way.') }}</p>
         <div class="maths-end"><button type="button" class="btn btn-outline-slate"
             data-cancel>{{ __('Leave it on') }}</button><button class="btn btn-outline-slate"
-            value="goes">{{ __('It goes again') }}</button><button class="btn btn-go"
+            value="goes">{{ __('It works again') }}</button><button class="btn btn-go"
             value="stays">{{ __('It stays as a backdrop') }}</button></div>
     </form>
 </dialog>

@@ -1,1 +1,1 @@
-@include('errors.layout', ['title' => __('This is not yours to open'), 'said' => __('It belongs to another device.')])
+@include('errors.layout', ['title' => __('You can’t open this'), 'said' => __('That seat belongs to another device.')])

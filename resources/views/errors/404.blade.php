@@ -1,2 +1,2 @@
-@include('errors.layout', ['title' => __('There is nothing here'),
-    'said' => __('The address is wrong, or what was here has been forgotten.')])
+@include('errors.layout', ['title' => __('There’s nothing here'),
+    'said' => __('The address is wrong, or this has been deleted.')])

@@ -1,1 +1,1 @@
-@include('errors.layout', ['title' => __('That is over'), 'said' => __('This session has ended.')])
+@include('errors.layout', ['title' => __('That’s over'), 'said' => __('This session has ended.')])

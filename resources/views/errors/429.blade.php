@@ -1,1 +1,1 @@
-@include('errors.layout', ['title' => __('That was too often'), 'said' => __('Wait a minute, then try again.')])
+@include('errors.layout', ['title' => __('That was too many times'), 'said' => __('Wait a minute, then try again.')])

@@ -1,2 +1,2 @@
-@include('errors.layout', ['title' => __('That cannot be done'),
-    'said' => __('Something about it was not right. Nothing has changed.'), 'isOurs' => false])
+@include('errors.layout', ['title' => __('That can’t be done'),
+    'said' => __('Something wasn’t right. Nothing has changed.'), 'isOurs' => false])

@@ -1,2 +1,2 @@
 @include('errors.layout', ['title' => __('Something went wrong here'),
-    'said' => __('What was stored is safe. Try again in a moment.')])
+    'said' => __('Saved work is safe. Try again in a moment.')])

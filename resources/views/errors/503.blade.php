@@ -1,1 +1,1 @@
-@include('errors.layout', ['title' => __('Crag is being looked after'), 'said' => __('It will be back in a moment.')])
+@include('errors.layout', ['title' => __('Crag is being updated'), 'said' => __('It’ll be back in a moment.')])

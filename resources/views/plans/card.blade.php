@@ -7,7 +7,7 @@
     </a>
     <div class="plan-card-words">
         <h2><a href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></h2>
-        <p>{{ trans_choice('{0} no prompt yet|{1} :count prompt|[2,*] :count prompts', count($plan->sequence)) }} ·
+        <p>{{ trans_choice('{0} no prompts yet|{1} :count prompt|[2,*] :count prompts', count($plan->sequence)) }} ·
             {{ $plan->used_at === null ? __('not used yet') : __('last used :day',
                 ['day' => App\Live\SchoolTime::of($plan->used_at)->translatedFormat('j F')]) }}
             @if ($plan->teacher_id !== $teacher->id) · {{ __('shared by :name', ['name' => $plan->teacher->name]) }}
@@ -23,7 +23,7 @@
                     {{ $class?->roster === null ? __('Start') : __('Start with :class',
                     ['class' => $class->roster->name]) }}</button>
             </form>
-            <a class="btn btn-outline-slate" href="{{ route('plan.start', $plan) }}">{{ __('Start with …') }}</a>
+            <a class="btn btn-outline-slate" href="{{ route('plan.start', $plan) }}">{{ __('Start with…') }}</a>
         @endif
         <details class="menu-details">
             <summary class="btn btn-outline-slate"><x-icon name="three-dots" /><span
@@ -32,7 +32,7 @@
                 <form method="post" action="{{ route('plan.duplicate', $plan) }}">@csrf
                     <button class="menu-item"><x-icon name="files" /> {{ __('Duplicate') }}</button></form>
                 <a class="menu-item" href="{{ route('plan.zip', $plan) }}" download><x-icon name="box-arrow-up" />
-                    {{ __('Take out (zip)') }}</a>
+                    {{ __('Download (zip)') }}</a>
                 <a class="menu-item" href="{{ route('plan.pdf', $plan) }}" download><x-icon name="printer" />
                     {{ __('Print (PDF)') }}</a>
                 <form method="post" action="{{ route('plan.archive', $plan) }}">@csrf @if ($plan->archived_at !== null)
@@ -44,10 +44,10 @@
                     data-ask="{{ $plan->teacher_id === $teacher->id
                     ? __('Delete “:title” with its :n prompts for good? Sessions that were started from it keep theirs.',
                     ['title' => $plan->title, 'n' => count($plan->sequence)])
-                    : __('Take “:title” off your list? It stays with its owner.', ['title' => $plan->title]) }}">
+                    : __('Remove “:title” from your list? Its owner keeps it.', ['title' => $plan->title]) }}">
                     @csrf @method('DELETE')
                     <button class="menu-item"><x-icon name="trash3" />
-                        {{ $plan->teacher_id === $teacher->id ? __('Delete') : __('Take off my list') }}</button></form>
+                        {{ $plan->teacher_id === $teacher->id ? __('Delete') : __('Remove from my list') }}</button></form>
             </div>
         </details>
     </div>

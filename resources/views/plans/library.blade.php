@@ -40,7 +40,7 @@
             <form class="library-new" method="post" action="{{ route('plans.bring-in') }}" enctype="multipart/form-data"
                 data-send-file="{{ __('That file has more than 60 MB.') }}">
                 @csrf
-                <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Bring in') }}
+                <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Add') }}
                     <input type="file" name="file" class="visually-hidden"
                         accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg"></label>
             </form>
@@ -68,11 +68,11 @@
         </div>
         @if ($plans->isEmpty())
             <p class="nobody">
-                @if ($look->isNarrowed()) {{ __('No plan fits. Search for something else, or show all.') }}
+                @if ($look->isNarrowed()) {{ __('No plans match. Search for something else, or show all.') }}
                     <a href="{{ route('plans') }}">{{ __('Show all') }}</a>
                 @elseif ($look->inArchive) {{ __('The archive is empty.') }}
                 @else
-                    {{ __('There is no plan yet. Make one, or bring one in: a PDF worksheet, pictures, plain text with a prompt a paragraph, or a plan from a zip.') }}
+                    {{ __('No plans yet. Make one, or add one from a PDF worksheet, pictures, plain text (a prompt per paragraph) or a zipped plan.') }}
                     @endif
             </p>
         @endif
@@ -86,7 +86,7 @@
                 <button class="btn btn-sm btn-outline-slate"
                     data-copy="{{ route('account.return', [$teacher, $teacher->return_key]) }}"
                     data-copied="{{ __('Copied') }}">{{ __('Copy the private return link') }}</button>
-                {{ __('It opens them on another device; keep it to yourself. Or') }}
+                {{ __('It opens them on another device, so keep it to yourself. Or') }}
                     <a href="{{ route('account') }}">{{ __('make an account') }}</a>.</p>
         @endif
     </main>

@@ -4,17 +4,17 @@
     'prompt' => __('Prompt :n'), 'no_words' => __('no words yet'), 'question' => __('Question :n'),
         'choice' => __('Choice :n'), 'signs' => __('Signs'),
     'on_page' => __('at a place on page :n'), 'place' => __('Place it on the page'), 'unplace' => __('Under the words'),
-    'removed' => __('Prompt :n is taken out. Undo brings it back.'),
-        'nothing_to_undo' => __('There is nothing to undo.'),
-        'changed_since' => __('Somebody has changed the same since: it cannot be taken back.'),
-    'conflict' => __('“:field” was changed on another page meanwhile.'),
-        'bringing_pages' => __('Page :done of :total is in …'), 'brought_in' => __('It is in.'),
+    'removed' => __('Prompt :n is removed. Undo brings it back.'),
+        'nothing_to_undo' => __('There’s nothing to undo.'),
+        'changed_since' => __('Someone has changed this since, so it can’t be undone.'),
+    'conflict' => __('“:field” was changed on another page in the meantime.'),
+        'bringing_pages' => __('Page :done of :total is in …'), 'brought_in' => __('Your answer is in.'),
     'follows' => __('1 prompt changed in the running session.|:n prompts changed in the running session.'),
-        'too_large' => __('That file has more than 60 MB.'),
-    'running' => __('A session of this plan is running since :since, and does not have all that stands here.'),
-        'not_saved' => __('1 thing not saved|:n things not saved'), 'give_up' => __('Take what is saved instead'),
-        'untitled' => __('A plan needs a title: it keeps the one that it had.'),
-    'follow' => __('Give the changes to the students'),
+        'too_large' => __('That file is over 60 MB.'),
+    'running' => __('A session of this plan has been running since :since. It doesn’t have all of these changes.'),
+        'not_saved' => __('1 thing not saved|:n things not saved'), 'give_up' => __('Use the saved one instead'),
+        'untitled' => __('A plan needs a title, so it keeps the one it had.'),
+    'follow' => __('Give students these changes'),
     'kinds' => array_combine(array_column(Crag\Prompt\Question\QuestionKind::cases(), 'value'),
         array_map(fn ($kind) => __($kind->word()), Crag\Prompt\Question\QuestionKind::cases())),
     'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'),
@@ -48,11 +48,11 @@
                 @endif
                 <hr>
                 <a class="menu-item" href="{{ route('plan.zip', $plan) }}" download><x-icon name="box-arrow-up" />
-                    {{ __('Take out (zip)') }}</a>
+                    {{ __('Download (zip)') }}</a>
                 <a class="menu-item" href="{{ route('plan.pdf', $plan) }}" download><x-icon name="printer" />
                     {{ __('Print the prompts (PDF)') }}</a>
                 <a class="menu-item" href="{{ route('plan.qti', $plan) }}" download><x-icon name="ui-radios" />
-                    {{ __('Take out the questions (QTI 3)') }}</a>
+                    {{ __('Download the questions (QTI 3)') }}</a>
             </div>
         </details>
         <a class="btn btn-paper" href="{{ route('plan.try', $plan) }}"><x-icon name="phone" /> {{ __('Try it') }}</a>
@@ -67,7 +67,7 @@
                 {{ __('New prompt') }}</button>
             <button id="plan-ready" class="btn btn-outline-slate" aria-haspopup="dialog"><x-icon name="journal-plus" />
                 {{ __('Ready-made') }}</button>
-            <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Bring in') }}
+            <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Add') }}
                 <input id="plan-file" type="file" class="visually-hidden"
                     accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg,application/pdf,image/*"></label>
             <p id="plan-intake" class="form-text" role="status"></p>

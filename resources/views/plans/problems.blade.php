@@ -4,8 +4,8 @@
     $prompt->value()->problems())))
 @if ($problems->isNotEmpty())
     <div class="problem plan-warnings" role="status">
-        <b>{{ __('Mend this before the class sees it:') }}</b>
+        <b>{{ __('Fix this before the class sees it:') }}</b>
         <ul>@foreach ($problems as $problem)<li>{{ $problem }}</li>@endforeach</ul>
-        <a href="{{ route('plan', $plan) }}">{{ __('Mend it in the plan') }}</a>
+        <a href="{{ route('plan', $plan) }}">{{ __('Fix it in the plan') }}</a>
     </div>
 @endif

@@ -4,7 +4,7 @@
         <section class="card-paper">
             <h1>{{ $plan->title }}</h1>
             <p>{{ __(':name shares this plan with you.', ['name' => $plan->teacher->name ?: __('Another teacher')]) }}
-                {{ trans_choice('{0} It has no prompt yet.|{1} It has :count prompt.|[2,*] It has :count prompts.',
+                {{ trans_choice('{0} It has no prompts yet.|{1} It has :count prompt.|[2,*] It has :count prompts.',
                     count($plan->sequence)) }}</p>
             <form method="post" action="{{ route('plan.shared.take', [$plan, $key]) }}">
                 @csrf
@@ -14,7 +14,7 @@
                     <button class="btn btn-outline-slate btn-lg w-100 mt-2" name="how"
                         value="edit"><x-icon name="pencil" /> {{ __('Work on it together') }}</button>
                     <p
-                        class="form-text">{{ __('Together you both change the same plan, and each sees what the other does.') }}</p>
+                        class="form-text">{{ __('You both change the same plan, and each of you sees what the other does.') }}</p>
                 @endif
             </form>
         </section>

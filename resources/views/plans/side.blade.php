@@ -4,12 +4,12 @@
         <ol id="question-list" class="question-list"></ol>
         <label class="visually-hidden" for="question-new">{{ __('Add a question') }}</label>
         <select id="question-new" class="form-select">
-            <option value="">{{ __('Add a question …') }}</option>
+            <option value="">{{ __('Add a question…') }}</option>
             @foreach (Crag\Prompt\Question\QuestionKind::cases() as $kind)<option
                 value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
         </select>
         <p class="problem" role="alert" data-refused="questions" data-of="#question-list" hidden></p>
-        <p class="form-text">{{ __('Without a question the canvas alone is the answer.') }}</p>
+        <p class="form-text">{{ __('Without a question, the canvas is the answer.') }}</p>
     </details>
     <details>
         <summary>{{ __('Backdrop of this page') }}</summary>
@@ -49,18 +49,18 @@
         <label for="points">{{ __('Points (none when empty)') }}</label>
         <input id="points" class="form-control" type="number" min="0" max="100" step="0.5">
         <p class="problem" role="alert" data-refused="points" data-of="#points" hidden></p>
-        <label for="aspects">{{ __('What is checked, a line each') }}</label>
+        <label for="aspects">{{ __('What you check, one per line') }}</label>
         <textarea id="aspects" class="form-control" rows="3" dir="auto"
             placeholder="{{ __('Method: not there, some steps, complete') }}"
             aria-describedby="aspects-help"></textarea>
         <p class="problem" role="alert" data-refused="aspects" data-of="#aspects" hidden></p>
         <p id="aspects-help"
-            class="form-text">{{ __('A name, a colon, and two to six levels from the lowest with commas between. A name alone is checked by Strata; left empty, the canvas is.') }}</p>
+            class="form-text">{{ __('A name, a colon, then two to six levels, lowest first, with commas between. A name on its own is checked by Strata. Leave this empty to check the whole canvas.') }}</p>
     </details>
     <details>
         <summary>{{ __('Look for') }}</summary>
-        @foreach (['steps' => __('Expected steps, a line each'), 'words' => __('Key words, a line each'),
-            'slips' => __('Common slips, a line each')] as $field => $name)
+        @foreach (['steps' => __('Expected steps, one per line'), 'words' => __('Key words, one per line'),
+            'slips' => __('Common slips, one per line')] as $field => $name)
             <label for="look-{{ $field }}">{{ $name }}</label>
             <textarea id="look-{{ $field }}" class="form-control" rows="2" dir="auto"></textarea>
         @endforeach
@@ -72,7 +72,7 @@
     </details>
     <details>
         <summary>{{ __('Quick asks') }}</summary>
-        <label for="asks">{{ __('One on each line: words | answer | time') }}</label>
+        <label for="asks">{{ __('One question per line: question | answer | seconds') }}</label>
         <textarea id="asks" class="form-control" rows="4" dir="auto"
             placeholder="{{ __('Which way does it turn? | up; *down | 20 s') }}"
             aria-describedby="asks-help"></textarea>

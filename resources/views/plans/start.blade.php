@@ -4,7 +4,7 @@
         <section class="card-paper">
             <x-said />
             <h1>{{ __('Start “:title”', ['title' => $plan->title]) }}</h1>
-            <p>{{ trans_choice('{0} It has no prompt yet: type them while you teach, and they go into the plan.|{1} It has :count prompt.|[2,*] It has :count prompts.',
+            <p>{{ trans_choice('{0} It has no prompts yet: type them while you teach, and they go into the plan.|{1} It has :count prompt.|[2,*] It has :count prompts.',
                 $prompts->count()) }}
                 @php($minutes = $prompts->sum(fn ($prompt) => $prompt->value()->minutes ?? 0))
                     @if ($minutes > 0) {{ __('About :n minutes.', ['n' => $minutes]) }} @endif</p>
@@ -22,7 +22,7 @@
                         <label class="choice"><input type="radio" name="roster" value="{{ $roster->id }}"
                             @checked($roster->id === $last)> <b>{{ $roster->name }}</b>
                             <span
-                                class="form-text">{{ __(':n names; each taps the own name',
+                                class="form-text">{{ __(':n names. Students tap theirs to join.',
                                 ['n' => $roster->entries_count]) }}</span></label>
                     @endforeach
                     <label class="choice"><input type="radio" name="roster" value="" @checked($last === null)>
@@ -32,7 +32,7 @@
                 </fieldset>
                 @php($tray = $rosters->firstWhere('id', $last)?->settings['tray'] ?? 'standard')
                 <fieldset class="mb-3">
-                    <legend class="h6">{{ __('Tools, where a prompt has none of its own') }}</legend>
+                    <legend class="h6">{{ __('Tools, unless a prompt has its own') }}</legend>
                     @foreach (Crag\Prompt\Tray\TrayKind::cases() as $kind)
                         @if ($kind !== Crag\Prompt\Tray\TrayKind::Custom)
                             <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}"
@@ -48,7 +48,7 @@
                 <fieldset class="mb-3">
                     <legend class="h6">{{ __('In the room') }}</legend>
                     <label class="choice"><input type="checkbox" name="names" value="1"
-                        @checked($settings->deskNames !== Crag\Session\Door\NameMode::None)>
+                        @checked($settings->deskNames === Crag\Session\Door\NameMode::Names)>
                         {{ __('Names on the desk') }}</label>
                     <label class="choice"><input type="checkbox" name="messages" value="1"
                         @checked($settings->messages)> {{ __('Messages between students and teachers') }}</label>

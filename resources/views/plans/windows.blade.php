@@ -14,7 +14,7 @@
         <label for="pages-choice">{{ __('Pages, such as 1-6, 9, or all') }}</label>
         <input id="pages-choice" class="form-control" autocomplete="off">
         <fieldset>
-            <legend class="h6">{{ __('What each becomes') }}</legend>
+            <legend class="h6">{{ __('What they become') }}</legend>
             <label class="choice"><input type="radio" name="as" value="pages" checked>
                 {{ __('A page: one prompt with all of them') }}</label>
             <label class="choice"><input type="radio" name="as" value="prompts"> {{ __('A prompt of its own') }}</label>
@@ -22,7 +22,7 @@
         <p id="pages-problem" class="problem" role="alert"></p>
         <div class="maths-end">
             <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
-            <button class="btn btn-go">{{ __('Bring them in') }}</button>
+            <button class="btn btn-go">{{ __('Add them') }}</button>
         </div>
     </form>
 </dialog>
@@ -30,7 +30,7 @@
     <form method="dialog">
         <h2 id="conflict-title">{{ __('Changed on another page') }}</h2>
         <p id="conflict-words"></p>
-        <h3 class="h6">{{ __('There it is now') }}</h3>
+        <h3 class="h6">{{ __('Saved there now') }}</h3>
         <pre id="conflict-theirs" class="conflict"></pre>
         <h3 class="h6">{{ __('You have') }}</h3>
         <pre id="conflict-mine" class="conflict"></pre>
@@ -42,7 +42,7 @@
 </dialog>
 @include('bench.pieces', [
     'title' => __('Make pieces of it'), 'icon' => 'puzzle', 'do' => __('Make pieces'),
-    'effect' => __('What is chosen becomes something that students work with.'),
+    'effect' => __('The selection becomes something students can work with.'),
 ])
 <template id="plan-one-template">
     <li draggable="true">
@@ -50,12 +50,12 @@
             loading="lazy"><span class="plan-one-words"></span></button>
         <span class="plan-one-do">
             <button class="mini" data-do="up" title="{{ __('One place up (Alt+↑)') }}"><x-icon name="arrow-up" /><span
-                class="visually-hidden">{{ __('One place up') }}</span></button>
+                class="visually-hidden">{{ __('Move up') }}</span></button>
             <button class="mini" data-do="down"
                 title="{{ __('One place down (Alt+↓)') }}"><x-icon name="arrow-down" /><span
-                class="visually-hidden">{{ __('One place down') }}</span></button>
+                class="visually-hidden">{{ __('Move down') }}</span></button>
             <button class="mini" data-do="out" title="{{ __('Take it out of the plan') }}"><x-icon name="trash3" /><span
-                class="visually-hidden">{{ __('Take it out of the plan') }}</span></button>
+                class="visually-hidden">{{ __('Remove it from the plan') }}</span></button>
         </span>
     </li>
 </template>
@@ -64,10 +64,10 @@
         <div class="question-edit-head"><b class="question-edit-n"></b> <span class="question-edit-kind"></span>
             <button type="button" class="mini ms-auto" data-do="up"
                 title="{{ __('One place up') }}"><x-icon name="arrow-up" /><span
-                class="visually-hidden">{{ __('One place up') }}</span></button>
+                class="visually-hidden">{{ __('Move up') }}</span></button>
             <button type="button" class="mini" data-do="out"
                 title="{{ __('Take the question out') }}"><x-icon name="trash3" /><span
-                class="visually-hidden">{{ __('Take the question out') }}</span></button></div>
+                class="visually-hidden">{{ __('Remove the question') }}</span></button></div>
         <label>{{ __('Question') }} <input class="form-control" data-field="words" maxlength="500" dir="auto"
             autocomplete="off"></label>
         <div data-kinds="choice choices" class="question-options"></div>
@@ -78,10 +78,10 @@
         <label data-kinds="number maths">{{ __('Right answer') }} <input class="form-control" data-field="right"
             maxlength="300" dir="ltr" autocomplete="off" spellcheck="false"
             placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
-        <label data-kinds="text">{{ __('Right answers, a line each') }}
+        <label data-kinds="text">{{ __('Right answers, one per line') }}
             <textarea class="form-control" data-field="rights" rows="2" dir="auto"></textarea></label>
         <details data-kinds="number maths"
-            class="question-exact"><summary>{{ __('How exact, and in which form') }}</summary>
+            class="question-exact"><summary>{{ __('How exact, and in what form') }}</summary>
             <div data-kinds="number" class="question-row">
                 <label>{{ __('Tolerance') }} <select class="form-select" data-field="tolerance-kind"><option
                     value="none">{{ __('none') }}</option><option value="within">{{ __('up to') }}</option><option
@@ -101,7 +101,7 @@
                     data-field="form-digits"></label>
             </div>
             <label data-kinds="number" class="choice"><input type="checkbox" data-field="own_unit">
-                {{ __('In this unit, not only one of its kind') }}</label>
+                {{ __('In exactly this unit') }}</label>
         </details>
         <div data-kinds="scale" class="question-row">
             <label>{{ __('up to') }} <input class="form-control" type="number" min="2" max="10" data-field="to"></label>
@@ -124,6 +124,6 @@
             class="visually-hidden">{{ __('A picture for it') }}</span><input type="file" class="visually-hidden"
             data-option="picture" accept="image/*"></label>
         <button type="button" class="mini" data-option="out" title="{{ __('Take it out') }}"><x-icon name="x-lg" /><span
-            class="visually-hidden">{{ __('Take it out') }}</span></button>
+            class="visually-hidden">{{ __('Remove it') }}</span></button>
     </div>
 </template>

@@ -55,26 +55,26 @@
             dir="auto">{{ __('Right: :key', ['key' => $ask->value()->asked->key()]) }}</p> @endif
     @elseif ($view === 'run' && $session->run !== null && $session->run->is_shown)
         @php($result = $session->run->result())
-        <h1 class="shown-words">{{ __('How everybody did') }}</h1>
+        <h1 class="shown-words">{{ __('How everyone did') }}</h1>
         <div class="shown-results"
             data-rows="{{ max(count($result->asks), count($result->teams)) }}">@include('desk.asks.run-result')</div>
     @elseif ($view === 'pick')
         @php($picked = $session->picks()->with('seat')->first()?->seat)
-        @php($name = $picked === null ? '' : $session->settingsValue()->shownNames->show($picked->name, $picked->n))
+        @php($name = $picked === null ? '' : $session->settingsValue()->shownNames->show($picked->name, $picked->seatName()))
         @if ($picked !== null) <p class="shown-n">{{ __('Picked') }}</p>
             <h1 class="shown-picked" dir="auto">{{ $name === '' ? __('Seat :n', ['n' => $picked->n]) : $name }}</h1>
             @endif
     @elseif ($view === 'board')
         @php($board = $session->board ?? ['headings' => [''], 'open' => false])
         @php($offers = $session->offers()->where('state', 'accepted')->with('seat')->get()->groupBy('column'))
-        <h1 class="visually-hidden">{{ __('Offers of the class') }}</h1>
+        <h1 class="visually-hidden">{{ __('Offered work') }}</h1>
         <div class="shown-board" data-columns="{{ count($board['headings']) }}"
             data-most="{{ $offers->max(fn ($some) => $some->count()) ?? 0 }}">
             @foreach ($board['headings'] as $i => $heading)
                 <section class="shown-column">
                     @if ($heading !== '') <h2 dir="auto">{{ $heading }}</h2> @endif
                     @foreach ($offers->get($i, collect())->sortBy('place') as $offer)
-                        @php($name = $session->settingsValue()->shownNames->show($offer->seat->name, $offer->seat->n))
+                        @php($name = $session->settingsValue()->shownNames->show($offer->seat->name, $offer->seat->seatName()))
                         <figure class="shown-offer"><img src="{{ route('screen.offer', [$session, $offer]) }}"
                             alt="{{ $offer->words === '' ? __('A canvas of the class') : $offer->words }}">
                             @if ($offer->words !== '' || $name !== '') <figcaption dir="auto">{{ $offer->words }}

@@ -5,7 +5,7 @@
         <section class="card-paper">
             @if ($session->isRunning())
                 <h1>{{ __('Your work so far') }}</h1>
-                <p>{{ __(':name in “:title”. Take with you what you like; the session goes on.',
+                <p>{{ __(':name in “:title”. Take what you like with you; the session goes on.',
                     ['name' => $seat->name, 'title' => $session->title]) }}</p>
             @else
                 <h1>{{ __('The session has ended') }}</h1>
@@ -13,7 +13,7 @@
                     ['name' => $seat->name, 'title' => $session->title]) }}</p>
             @endif
             @if ($canvases->isEmpty())
-                <p>{{ __('There is no canvas of yours in this session.') }}</p>
+                <p>{{ __('You don’t have a canvas in this session.') }}</p>
             @else
                 <p><a class="btn btn-go btn-lg w-100" href="{{ $at }}/work.pdf"><x-icon name="download" />
                     {{ __('All pages as PDF') }}</a></p>
@@ -52,7 +52,7 @@
                     data-copied="{{ __('Copied') }}">{{ __('Copy the link') }}</button></p>
             <p class="form-text">
                 @if ($session->retention()->isNone())
-                    {{ __('With the end of the session everything is deleted: take your work before.') }}
+                    {{ __('Everything is deleted when the session ends, so download your work before then.') }}
                 @elseif ($session->isRunning())
                     {{ trans_choice('{1} Kept for one day after the session has ended, or until your teacher forgets it.|[2,*] Kept for :count days after the session has ended, or until your teacher forgets it.',
                         $session->retention()->days) }}

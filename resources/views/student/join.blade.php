@@ -25,7 +25,7 @@
                 @endif
                 <div class="mb-3">
                     <label for="name">{{ $session !== null && $entries->isNotEmpty()
-                        ? __('Not in the list? Type your name') : __('Your name') }}</label>
+                        ? __('Not on the list? Type your name') : __('Your name') }}</label>
                     <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" required
                         maxlength="60" dir="auto"
                            autocomplete="off" value="{{ old('name') }}" @if ($session !== null && $entries->isEmpty())
@@ -33,7 +33,7 @@
                            @error('name') aria-describedby="name-problem" @enderror>
                     @error('name') <p id="name-problem" class="problem" role="alert">{{ $message }}</p> @enderror
                     <p
-                        class="form-text">{{ __('Your teacher sees this name beside your canvas. Other students do not see your canvas.') }}
+                        class="form-text">{{ __('Your teacher sees this name next to your canvas. Other students can’t see your canvas.') }}
                         <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
                 </div>
                 @if ($session !== null && $session->openUntil() !== null)
@@ -42,7 +42,7 @@
                 <button class="btn btn-go btn-lg w-100">{{ __('Join') }}</button>
                 @if ($session !== null)
                     <details class="mt-3" @error('seat_code') open @enderror>
-                        <summary>{{ __('I was here on another device') }}</summary>
+                        <summary>{{ __('I was on another device') }}</summary>
                         <label for="seat-code">{{ __('Seat code') }}</label>
                         <input id="seat-code" name="seat_code"
                             class="form-control code-field @error('seat_code') is-invalid @enderror" maxlength="12"
@@ -51,8 +51,8 @@
                         @error('seat_code') <p id="seat-code-problem" class="problem" role="alert">{{ $message }}</p>
                             @enderror
                         <p
-                            class="form-text">{{ __('The other device shows it under More, “Another device”. Without it, join with the same name: your teacher then lets you back to your work.') }}</p>
-                        <button class="btn btn-outline-slate w-100">{{ __('Go on here') }}</button>
+                            class="form-text">{{ __('Your other device shows it under More, “Another device”. If you can’t get to it, join with the same name and your teacher can let you back to your work.') }}</p>
+                        <button class="btn btn-outline-slate w-100">{{ __('Carry on here') }}</button>
                     </details>
                 @endif
             </form>

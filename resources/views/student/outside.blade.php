@@ -1,10 +1,10 @@
 @php($state = $seat->state)
 @php($told = match ($state) {
-    Crag\Session\Room\SeatState::Knocking => [__('You are knocking'),
-        __('Your teacher sees you as “:name” and lets you in soon. Leave this page open.', ['name' => $seat->name])],
+    Crag\Session\Room\SeatState::Knocking => [__('You’re knocking'),
+        __('Your teacher sees you as “:name” and will let you in soon. Leave this page open.', ['name' => $seat->name])],
     Crag\Session\Room\SeatState::TurnedAway => [__('Not this time'), __('Your teacher did not let you in.')],
-    default => [__('You are outside for now'),
-        __('Your teacher has asked you to leave the room for a while. Everything that you drew is kept.')],
+    default => [__('You’re outside for now'),
+        __('Your teacher has asked you to leave the room for a while. Everything you drew is kept.')],
 })
 <x-layout :title="$session->title" script="outside" class="home"
     :page="['address' => '/seat/'.$seat->id, 'channel' => $seat->channelId(), 'join' => '/join/'.$session->join_code, 'state' => $state->value, 'position' => App\Live\CatchUp::position($session, App\Live\Audience::seat($seat))]">
@@ -18,7 +18,7 @@
             @if ($state === Crag\Session\Room\SeatState::Knocking)
                 <p class="outside-wait" aria-hidden="true"><i></i><i></i><i></i></p>
             @elseif ($state === Crag\Session\Room\SeatState::KeptOut)
-                <p class="mb-0">{{ __('Talk to your teacher: this page opens by itself when you may come back.') }}</p>
+                <p class="mb-0">{{ __('Talk to your teacher. This page opens by itself when you can come back.') }}</p>
             @else
                 <button id="knock" class="btn btn-go btn-lg w-100"><x-icon name="door-open" />
                     {{ __('Knock') }}</button>

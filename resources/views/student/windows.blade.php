@@ -2,7 +2,7 @@
     <form method="dialog">
         <h2 id="hand-title">{{ __('Hand up') }}</h2>
         <div class="only-messages">
-            <label for="hand-words">{{ __('What is it about? You can leave this empty.') }}</label>
+            <label for="hand-words">{{ __('What’s it about? (optional)') }}</label>
             <textarea id="hand-words" class="form-control" rows="2" maxlength="300" dir="auto"></textarea>
         </div>
         <div class="maths-end">
@@ -16,11 +16,11 @@
 <dialog id="offer-window" class="small-window" aria-labelledby="offer-title">
     <form method="dialog">
         <h2 id="offer-title">{{ __('Offer to the class') }}</h2>
-        <p>{{ __('Your teacher looks at it first. Nobody else sees it before that.') }}</p>
+        <p>{{ __('Your teacher looks at it first. Nobody else sees it before then.') }}</p>
         <label class="choice"><input type="radio" name="part" value="page" checked> {{ __('The whole page') }}</label>
         <label class="choice"><input type="radio" name="part" value="seen">
-            {{ __('Only the part that I see now: zoom in on it first') }}</label>
-        <label for="offer-words">{{ __('A line about it. You can leave this empty.') }}</label>
+            {{ __('Only the part I can see now (zoom in first)') }}</label>
+        <label for="offer-words">{{ __('A line about it (optional)') }}</label>
         <input id="offer-words" class="form-control" maxlength="200" dir="auto" autocomplete="off">
         <div class="maths-end">
             <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
@@ -30,7 +30,7 @@
 </dialog>
 <dialog id="device-window" class="small-window" aria-labelledby="device-title">
     <h2 id="device-title">{{ __('Another device') }}</h2>
-    <p>{{ __('On the other device go to :link and type this seat code. It works for 10 minutes; this page then gives the place away.',
+    <p>{{ __('On the other device, go to :link and type this seat code. It works for 10 minutes. This page then gives up your seat.',
         ['link' => request()->getHttpHost().'/join/'.$session->join_code]) }}</p>
     <p id="device-code" class="door-code" role="status"></p>
     <form method="dialog" class="maths-end"><button class="btn btn-outline-slate">{{ __('Close') }}</button></form>

@@ -53,7 +53,7 @@ final class RunTest extends CragTestCase
         $this->asTeacher()
             ->get("/desk/{$this->session->id}/ask")
             ->assertOk()
-            ->assertSee('How everybody did')
+            ->assertSee('How everyone did')
             ->assertSee('1 of 2 right')
             ->assertSeeInOrder(['Struts', '1.0', 'Ties', '1.0']);
         [$seat, $token] = $this->class['Tamsin'];
@@ -94,7 +94,7 @@ final class RunTest extends CragTestCase
 
     public function test_lines_that_cannot_be_asked_say_so_and_nothing_begins(): void
     {
-        $this->start('F? | 80 N | soon')->assertUnprocessable()->assertSee('A time is written like');
+        $this->start('F? | 80 N | soon')->assertUnprocessable()->assertSee('Write a time like');
         $this->start("\n  \n")->assertUnprocessable();
         $this->start(str_repeat("Why?\n", 41))->assertUnprocessable();
         self::assertSame(0, Run::query()->count() + Ask::query()->count());

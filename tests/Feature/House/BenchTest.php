@@ -133,7 +133,7 @@ final class BenchTest extends OneStudentTestCase
         $this->send($this->add($picture))->assertJsonCount(1, 'accepted');
         [$mate, $token] = $this->seat($this->session, 'Mate');
         $refused = $this->appendAs($mate, $token, $this->add($picture))->assertOk()->json('refused.0.reason');
-        self::assertStringContainsString('no picture', $refused);
+        self::assertStringContainsString('use that picture', $refused);
     }
 
     public function test_drawings_and_ink_come_in_as_objects(): void
@@ -149,9 +149,9 @@ final class BenchTest extends OneStudentTestCase
     }
 
     #[TestWith(['', 'empty'])]
-    #[TestWith(['no picture at all', 'not a PNG'])]
-    #[TestWith(['<svg xmlns="http://www.w3.org/2000/svg"><g>', 'not well-formed SVG'])]
-    #[TestWith(['<ink xmlns="http://www.w3.org/2003/InkML"/>', 'nothing in this InkML'])]
+    #[TestWith(['no picture at all', 'isn’t a PNG'])]
+    #[TestWith(['<svg xmlns="http://www.w3.org/2000/svg"><g>', 'isn’t well-formed SVG'])]
+    #[TestWith(['<ink xmlns="http://www.w3.org/2003/InkML"/>', 'Nothing in this InkML'])]
     public function test_a_file_that_cannot_be_taken_says_why(string $file, string $reason): void
     {
         self::assertStringContainsString($reason, $this->bringIn($file)->assertUnprocessable()->json('message'));

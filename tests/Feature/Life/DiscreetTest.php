@@ -32,7 +32,7 @@ final class DiscreetTest extends CragTestCase
         $this->asTeacher()
             ->postJson("/desk/{$session->id}/rename", ['seat' => $seat->id, 'name' => 'Tamsin Moss'])
             ->assertOk();
-        $this->postJson("/desk/{$session->id}/settings", ['shown_names' => 'real'])->assertOk();
+        $this->postJson("/desk/{$session->id}/settings", ['shown_names' => 'names'])->assertOk();
         $this->postJson("/desk/{$session->id}/showcase", ['canvas' => $this->canvasOf($seat)->id])->assertSuccessful();
         $this->postJson("/desk/{$session->id}/shown-on", ['on' => 'both'])->assertSuccessful();
         $session->teachers()->attach($this->teacher('Mr Adeyemi')->id, ['role' => 'colleague']);

@@ -198,7 +198,7 @@ final class GoOnTest extends CragTestCase
         $second = $this->session->prompts()->where('n', 2)->firstOrFail();
         $second->update(['backdrop' => ['kind' => 'picture', 'asset' => $asset->id]]);
         $this->postJson("/desk/{$this->session->id}/settings", [
-            'shown_names' => 'stone',
+            'shown_names' => 'seats',
             'offers' => false,
         ])->assertOk();
         $next = LiveSession::query()->findOrFail(
@@ -212,7 +212,7 @@ final class GoOnTest extends CragTestCase
         $this->delete("/desk/{$this->session->id}")->assertRedirect('/');
 
         self::assertSame([1 => 'Find F.', 2 => 'Brace it.'], $next->prompts()->pluck('words', 'n')->all());
-        self::assertSame(['stone', false], [$next->settingsValue()->shownNames->value, $next->settingsValue()->offers]);
+        self::assertSame(['seats', false], [$next->settingsValue()->shownNames->value, $next->settingsValue()->offers]);
         $copy = Asset::query()->where('live_session_id', $next->id)->firstOrFail();
         self::assertNotSame($asset->id, $copy->id);
         self::assertSame($copy->id, $next->prompts()->where('n', 2)->firstOrFail()->backdropValue()->asset);
@@ -230,7 +230,7 @@ final class GoOnTest extends CragTestCase
         $this->postJson("/desk/{$this->session->id}/keep", ['keep_days' => 1])->assertForbidden();
         $this->get("/desk/{$this->session->id}/take")
             ->assertOk()
-            ->assertDontSee('Keep so long');
+            ->assertDontSee('Keep for this long');
         self::assertSame(1, LiveSession::query()->count());
     }
 
@@ -281,12 +281,12 @@ final class GoOnTest extends CragTestCase
             ->assertOk();
         $this->send($seat, $token);
         $message = $seat->messages()->firstOrFail();
-        self::assertSame(['A set of rules', false], [$message->sender, $message->isFromStudent()]);
-        self::assertStringContainsString('is not answered', $message->words);
+        self::assertSame(['From a set of rules', false], [$message->sender, $message->isFromStudent()]);
+        self::assertStringContainsString('isn’t answered', $message->words);
         $this->asTeacher()
             ->get("/desk/{$this->session->id}/canvas/{$canvas->id}/reading")
             ->assertOk()
-            ->assertSee('answer at once');
+            ->assertSee('Send feedback automatically');
     }
 
     private function send(Seat $seat, string $token): void

@@ -42,7 +42,7 @@ final class KeepTest extends CragTestCase
         $this->asTeacher()
             ->postJson("/desk/{$this->session->id}/keep", ['keep_days' => 3])
             ->assertOk()
-            ->assertJsonPath('said', 'Kept for 3 days after the end.');
+            ->assertJsonPath('said', 'Kept for 3 days after the session.');
         $this->postJson("/desk/{$this->session->id}/keep", ['keep_days' => 401])->assertUnprocessable();
         $this->post("/desk/{$this->session->id}/end");
         $this->travelTo(now()->addDays(3)->subSecond());
@@ -63,7 +63,7 @@ final class KeepTest extends CragTestCase
         $this->asStudent($this->tamsin, $this->token)
             ->get("/seat/{$this->tamsin->id}/home")
             ->assertOk()
-            ->assertSee('take your work before');
+            ->assertSee('download your work before');
         $this->asTeacher()
             ->get("/desk/{$this->session->id}")
             ->assertOk()

@@ -90,7 +90,7 @@ final class AccountTest extends CragTestCase
     {
         $this->make();
         $this->asTeacher()->post('/account/sign-out')->assertRedirect('/');
-        $this->onDevice('the-teacher')->get('/plans')->assertSee('There is no plan yet');
+        $this->onDevice('the-teacher')->get('/plans')->assertSee('No plans yet');
         self::assertSame(1, Teacher::query()->count());
         // Without an account the plans would be lost.
         $this->asTeacher('another')->post('/account/sign-out')->assertStatus(409);
@@ -209,7 +209,7 @@ final class AccountTest extends CragTestCase
                 ->withCookie('crag_visitor', "guesser {$i}")
                 ->withServerVariables(['REMOTE_ADDR' => "10.0.0.{$i}"]);
             $this->signIn('wrong')->assertSessionHasErrors([
-                'email' => 'That address and that password do not belong together.',
+                'email' => 'That e-mail address and password don’t match.',
             ]);
         }
         $this->asNobody()
@@ -318,7 +318,7 @@ final class AccountTest extends CragTestCase
         $this->signIn()->assertSessionHasErrors('email');
         $this->signIn('quite another secret')->assertSessionHasNoErrors();
         // Devices that knew the old password are signed out.
-        $this->onDevice('the-teacher')->get('/plans')->assertSee('There is no plan yet');
+        $this->onDevice('the-teacher')->get('/plans')->assertSee('No plans yet');
     }
 
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */

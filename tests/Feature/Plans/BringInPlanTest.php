@@ -175,7 +175,7 @@ final class BringInPlanTest extends CragTestCase
         );
         $bring(4)
             ->assertUnprocessable()
-            ->assertJsonFragment(['message' => 'That PDF has no page 4: it has 3.']);
+            ->assertJsonFragment(['message' => 'That PDF has 3 pages, so there’s no page 4.']);
     }
 
     public function test_a_pdf_is_looked_at_first_and_its_chosen_pages_become_pages_of_one_prompt(): void
@@ -199,7 +199,7 @@ final class BringInPlanTest extends CragTestCase
             ->whereKey($intake)
             ->update(['total' => 40]);
         self::assertStringContainsString(
-            '31 pages are chosen: 30 can',
+            'You chose 31 pages: up to 30',
             (string) $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", [
                 'pages' => '1-31',
                 'as' => 'pages',
@@ -333,13 +333,13 @@ final class BringInPlanTest extends CragTestCase
     {
         yield 'nothing' => ['', 'empty'];
         yield 'blanks' => ["  \n ", 'empty'];
-        yield 'a program' => ["\x7FELF\x01\x01\0\0\0\0", 'of no kind'];
+        yield 'a program' => ["\x7FELF\x01\x01\0\0\0\0", 'can’t be added'];
         yield 'a damaged PDF' => ["%PDF-1.4\nnonsense", 'damaged'];
         yield 'a locked PDF' => [SamplePdf::locked(), 'password'];
         yield 'a damaged picture' => ["\x89PNG\r\n\x1a\n".str_repeat("\0", 40), 'damaged'];
         yield 'a damaged zip' => ["PK\x03\x04nonsense", 'damaged'];
         yield 'a damaged drawing' => ['<svg xmlns="http://www.w3.org/2000/svg"><rect', 'damaged'];
-        yield 'a broken item' => ['<qti-assessment-item>', 'not well-formed'];
+        yield 'a broken item' => ['<qti-assessment-item>', 'isn’t well-formed'];
         yield 'an endless text' => [str_repeat('word ', 50_000), 'too much'];
     }
 

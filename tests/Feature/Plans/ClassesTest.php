@@ -98,7 +98,7 @@ final class ClassesTest extends CragTestCase
         );
         $this->get("/class/{$roster->id}")
             ->assertSee('value="Ivo Stone"', false)
-            ->assertSee('Ivo: A seat is a number from 1 to 999.');
+            ->assertSee('Ivo: A seat number is from 1 to 999.');
         // A page that does not know of a row leaves it alone; two change places; nobody sits on another's seat.
         $this->post("/class/{$roster->id}", [
             'name' => '9B',
@@ -112,7 +112,7 @@ final class ClassesTest extends CragTestCase
         $this->post("/class/{$roster->id}", [
             'name' => '9B',
             'entries' => [$ada->id => ['n' => '1', 'group' => 'Steel'], $ivo->id => ['group' => 'Steel']],
-        ])->assertSessionHasErrors(["entries.{$ada->id}" => 'Ada Brook: Seat 1 is somebody else’s.']);
+        ])->assertSessionHasErrors(["entries.{$ada->id}" => 'Ada Brook: Seat 1 belongs to someone else.']);
         self::assertSame(['Steel', 'Oak'], $roster->entries()->pluck('group')->all());
     }
 
@@ -125,7 +125,7 @@ final class ClassesTest extends CragTestCase
         self::assertStringContainsString(trim($long), session('errors')->first('names'));
         self::assertSame(['Ada', 'Ivo'], RosterEntry::query()->pluck('name')->all());
         $this->post('/classes', ['name' => '9C', 'names' => $long])->assertSessionHasErrors([
-            'names' => 'No name was found that is 40 characters long or shorter.',
+            'names' => 'No names of up to 40 characters were found.',
         ]);
     }
 
@@ -144,12 +144,12 @@ final class ClassesTest extends CragTestCase
         $this->post('/join', ['code' => $session->join_code, 'entry' => $ada->id])
             ->assertSessionHasNoErrors()
             ->assertRedirect("/join/{$session->join_code}?entry={$ada->id}");
-        $this->get("/join/{$session->join_code}?entry={$ada->id}")->assertSee('PIN of Ada');
+        $this->get("/join/{$session->join_code}?entry={$ada->id}")->assertSee('PIN for Ada');
         $this->post('/join', [
             'code' => $session->join_code,
             'entry' => $ada->id,
             'pin' => ' ',
-        ])->assertSessionHasErrors(['pin' => 'Type the PIN of Ada.']);
+        ])->assertSessionHasErrors(['pin' => 'Type the PIN for Ada.']);
         $this->post('/join', [
             'code' => $session->join_code,
             'entry' => $ada->id,
@@ -214,7 +214,7 @@ final class ClassesTest extends CragTestCase
             ->assertRedirect();
         $this->asNobody()
             ->get("/join/{$session->join_code}")
-            ->assertSee('is here already');
+            ->assertSee('is already here');
         [$first, $second] = $session->seats()->get()->all();
         self::assertSame([SeatState::Seated, SeatState::Knocking], [$first->state, $second->state]);
         self::assertSame(
@@ -234,7 +234,7 @@ final class ClassesTest extends CragTestCase
         $session = $this->sessionOf($roster);
         $this->asNobody()
             ->get("/join/{$session->join_code}?entry={$ada->id}")
-            ->assertSee('PIN of Ada')
+            ->assertSee('PIN for Ada')
             ->assertDontSee($ada->pin);
         $wrong = sprintf('%04d', ((int) $ada->pin + 1) % 10000);
         for ($try = 0; $try < 5; $try++) {

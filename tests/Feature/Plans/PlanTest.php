@@ -28,7 +28,7 @@ final class PlanTest extends CragTestCase
 
     public function test_a_device_that_is_nobodys_yet_makes_a_plan_and_finds_it_again(): void
     {
-        $this->asNobody()->get('/plans')->assertOk()->assertSee('There is no plan yet');
+        $this->asNobody()->get('/plans')->assertOk()->assertSee('No plans yet');
         $made = $this->post('/plans', ['title' => 'Frames'])->assertRedirect();
         $cookie = $made->getCookie('crag_teacher')?->getValue();
         self::assertNotNull($cookie);
@@ -57,7 +57,7 @@ final class PlanTest extends CragTestCase
                 ->assertSee('Levers')
                 ->assertDontSee('Frames</a>', false);
         }
-        $this->get('/plans?search=nothing+like+it')->assertSee('No plan fits');
+        $this->get('/plans?search=nothing+like+it')->assertSee('No plans match');
         $this->get('/plans?tag=moments')->assertSee('Levers')->assertDontSee('Frames</a>', false);
     }
 
@@ -186,7 +186,7 @@ final class PlanTest extends CragTestCase
         $answer = $this->edit($prompt, 'asks', [], $asks)->assertUnprocessable();
         self::assertSame([1, 3], $answer->json('lines'));
         self::assertSame(
-            '“How far? | 3 m | soon”: A time is written like 20 s or 2 min. “| | | |”: There are too many bars: words | answer | time is all that a line holds.',
+            '“How far? | 3 m | soon”: Write a time like 20 s or 2 min. “| | | |”: Too many bars: a line is question | answer | seconds.',
             $answer->json('message'),
         );
         $aspects = [
@@ -197,14 +197,14 @@ final class PlanTest extends CragTestCase
         self::assertSame([1, 2], $this->edit($prompt, 'aspects', [], $aspects)->json('lines'));
         $many = array_fill(0, 22, 'Ready? | sure');
         self::assertSame(
-            ['There is room for 20 lines.', [20, 21]],
+            ['There’s room for 20 lines.', [20, 21]],
             [
                 $this->edit($prompt, 'asks', [], $many)->json('message'),
                 $this->edit($prompt, 'asks', [], $many)->json('lines'),
             ],
         );
         self::assertSame(
-            'Points are whole or half, from 0 to 100.',
+            'Points can be whole or half, from 0 to 100.',
             $this->edit($prompt, 'points', null, 1000)->json('message'),
         );
         self::assertSame(
@@ -212,7 +212,7 @@ final class PlanTest extends CragTestCase
             $this->edit(null, 'title', $this->plan->title, " \n")->assertUnprocessable()->json('message'),
         );
         self::assertSame(
-            'The words of a prompt can be 2000 characters long; these are 30001.',
+            'A prompt can have up to 2000 characters; this has 30001.',
             $this->edit($prompt, 'words', 'Balance it', str_repeat('Lever ', 5000).'!')->json('message'),
         );
         self::assertSame([[], []], [$prompt->refresh()->value()->asks, $prompt->value()->toArray()['aspects']]);

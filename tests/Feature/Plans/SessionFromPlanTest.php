@@ -68,7 +68,7 @@ final class SessionFromPlanTest extends CragTestCase
         foreach (['start', 'try'] as $page) {
             $this->get("/plan/{$this->plan->id}/{$page}")
                 ->assertOk()
-                ->assertSee('Mend this before the class sees it')
+                ->assertSee('Fix this before the class sees it')
                 ->assertSee('Prompt 1: “num” is too long');
         }
         [$seat] = $this->seat($this->start());
@@ -153,7 +153,7 @@ final class SessionFromPlanTest extends CragTestCase
         $session = $this->start();
         [$seat, $token] = $this->seat($session);
         $this->answer($seat, $token, 'q9', '5')->assertJsonCount(1, 'refused')->assertSee('no longer asked');
-        $this->answer($seat, $token, 'q1', 5)->assertJsonCount(1, 'refused')->assertSee('no answer');
+        $this->answer($seat, $token, 'q1', 5)->assertJsonCount(1, 'refused')->assertSee('an answer to this question');
         $this->answer($seat, $token, 'q1', ['a'])->assertJsonCount(1, 'refused');
         $this->answer($seat, $token, 'q1', str_repeat('9', 301))->assertJsonCount(1, 'refused');
         self::assertSame([], $this->canvasOf($seat)->scene()->answers);
@@ -339,7 +339,7 @@ final class SessionFromPlanTest extends CragTestCase
         $this->post("/plan/{$this->plan->id}/start", ['roster' => $roster->id])->assertRedirect();
         $session = LiveSession::query()->latest('id')->firstOrFail();
         self::assertSame('starter', $session->trayInForce()->now->kind->value);
-        self::assertSame(NameMode::None, $session->settingsValue()->deskNames);
+        self::assertSame(NameMode::Seats, $session->settingsValue()->deskNames);
         $this->get('/plans')->assertSee('Start with 9B');
     }
 

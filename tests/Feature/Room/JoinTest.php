@@ -225,13 +225,13 @@ final class JoinTest extends CragTestCase
         // No page has a style in it that its own policy forbids, not even one for what nobody expects.
         $page = (string) $this->get('/start')
             ->assertStatus(405)
-            ->assertSee('That cannot be done')
+            ->assertSee('That can’t be done')
             ->assertDontSee('Supported methods')
             ->getContent();
         self::assertDoesNotMatchRegularExpression('/<style|style=/', $page);
         $this->get('/nowhere')
             ->assertNotFound()
             ->assertHeader('X-Content-Type-Options', 'nosniff')
-            ->assertSee('There is nothing here');
+            ->assertSee('There’s nothing here');
     }
 }

@@ -66,7 +66,7 @@ final class RoomTest extends OneStudentTestCase
         self::assertSame(0, $rafe->canvases()->count());
         $this->asStudent($rafe, $token)
             ->get("/seat/{$rafe->id}")
-            ->assertSee('You are knocking');
+            ->assertSee('You’re knocking');
         $this->getJson("/seat/{$rafe->id}/canvas")
             ->assertStatus(409)
             ->assertJsonPath('refusal', 'not_in');
@@ -554,15 +554,15 @@ final class RoomTest extends OneStudentTestCase
             ->rosters()
             ->create(['name' => '9B']);
         $this->session->update(['roster_id' => $roster->id]);
-        $this->desk('settings', ['cover' => true, 'shown_names' => 'stone'])->assertOk();
+        $this->desk('settings', ['cover' => true, 'shown_names' => 'seats'])->assertOk();
         $this->desk('settings', ['shown_names' => 'loud'])->assertUnprocessable();
         self::assertSame(
-            [true, 'stone'],
+            [true, 'seats'],
             [$roster->refresh()->settings['session']['cover'], $roster->settings['session']['shown_names']],
         );
         $this->asStudent($this->seat, $this->token)
             ->getJson("/seat/{$this->seat->id}/canvas")
-            ->assertJsonPath('own.stone', 'Basalt');
+            ->assertJsonPath('own.seat', 'Seat 1');
     }
 
     public function test_a_helper_coaches_and_does_not_run_the_session(): void

@@ -34,8 +34,8 @@ final class TogetherTest extends OneStudentTestCase
 
     public function test_an_old_form_never_brings_an_old_value_back(): void
     {
-        $this->desk('settings', ['shown_names' => 'real'])->assertOk();
-        $this->desk('settings', ['shown_names' => 'none'])->assertOk();
+        $this->desk('settings', ['shown_names' => 'names'])->assertOk();
+        $this->desk('settings', ['shown_names' => 'hidden'])->assertOk();
         $this->desk('settings', ['sound' => false])->assertOk();
         $this->desk('settings', ['watch' => ['still_minutes' => 9]])->assertOk();
         $this->desk('settings', ['watch' => ['rub_outs' => 5]])->assertOk();
@@ -43,7 +43,7 @@ final class TogetherTest extends OneStudentTestCase
         $this->desk('settings', ['feedback' => ['when' => 'at_once']])->assertOk();
         $settings = $this->session->refresh()->settingsValue()->toArray();
         self::assertSame(
-            ['none', false, 9, 5],
+            ['hidden', false, 9, 5],
             [
                 $settings['shown_names'],
                 $settings['sound'],
@@ -299,7 +299,7 @@ final class TogetherTest extends OneStudentTestCase
         self::assertSame([null, ScreenView::Prompt], [$this->session->refresh()->run_id, $this->session->screen_view]);
         $this->asTeacher()
             ->get("/desk/{$this->session->id}/ask")
-            ->assertDontSee('How everybody did');
+            ->assertDontSee('How everyone did');
     }
 
     /**

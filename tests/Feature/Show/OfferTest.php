@@ -121,7 +121,7 @@ final class OfferTest extends OneStudentTestCase
         $this->offer([])->assertStatus(409);
         $this->desk('settings', ['offers' => false])->assertOk();
         Offer::query()->delete();
-        $this->offer([])->assertStatus(409)->assertSee('no offers now');
+        $this->offer([])->assertStatus(409)->assertSee('taking offers now');
         $this->desk('settings', ['offers' => true])->assertOk();
         $this->desk('offers/board', ['open' => true])->assertOk();
         for ($i = 0; $i < 40; $i++) {

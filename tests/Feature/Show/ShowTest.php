@@ -73,7 +73,7 @@ final class ShowTest extends CragTestCase
         $this->desk('line-up/step', ['by' => 1])->assertOk();
         $this->picture(1)->assertSee('Otis');
         $this->desk('line-up/step', ['by' => 1])->assertOk();
-        $this->desk('line-up/step', ['by' => 1])->assertJsonPath('said', 'There is nothing further in the line-up.');
+        $this->desk('line-up/step', ['by' => 1])->assertJsonPath('said', 'That was the last one.');
         $this->picture(1)->assertSee('Wren');
         $this->desk('line-up/step', ['by' => -1])->assertOk();
         $this->picture(1)->assertSee('Otis');
@@ -261,7 +261,7 @@ final class ShowTest extends CragTestCase
         $this->session->picks()->create(['seat_id' => $this->class[1][0]->id, 'made_at_ms' => 1, 'among' => 3]);
         $this->desk('screen', ['view' => 'pick'])->assertNoContent();
         $this->screen()->assertSee('Seat 2')->assertDontSee('Otis');
-        $this->desk('settings', ['shown_names' => 'real'])->assertOk();
+        $this->desk('settings', ['shown_names' => 'names'])->assertOk();
         $this->screen()->assertSee('Otis');
         $this->desk('lead-beside', ['alone' => true])->assertOk();
         self::assertSame(1, $this->session->refresh()->showcase()->firstOrFail()->items()->count());
@@ -342,15 +342,15 @@ final class ShowTest extends CragTestCase
     public function test_names_are_none_unless_changed_for_all_or_for_one(): void
     {
         [$a, $b] = $this->entries();
-        $this->desk("line-up/{$a}/change", ['names' => 'real'])->assertOk();
+        $this->desk("line-up/{$a}/change", ['names' => 'names'])->assertOk();
         $this->desk("line-up/{$a}/show")->assertOk();
         $this->desk("line-up/{$b}/beside")->assertOk();
         $this->screen()->assertSee('Tamsin')->assertDontSee('Otis');
-        $this->desk('settings', ['shown_names' => 'stone'])->assertOk();
+        $this->desk('settings', ['shown_names' => 'seats'])->assertOk();
         $this->screen()
             ->assertSee('Tamsin')
             ->assertDontSee('Otis')
-            ->assertSee($this->class[1][0]->stoneName());
+            ->assertSee($this->class[1][0]->seatName());
     }
 
     public function test_students_see_it_on_their_own_pages_only_while_it_is_shown_there(): void

@@ -174,14 +174,14 @@ final class CoachTest extends OneStudentTestCase
         $both = [$this->canvas->id, $canvas->id];
         $told = $this->desk('give-back', ['canvases' => $both])->assertJsonPath(
             'said',
-            'Given back on 1 of 2. What came after stays in Replay.',
+            'Restored on 1 of 2. Nothing is lost: later work is in Replay.',
         );
         self::assertCount(1, $this->canvas->refresh()->scene()->placed);
         self::assertCount(1, $canvas->refresh()->scene()->placed);
         $this->asTeacher()->postJson((string) $told->json('undo.address'), $told->json('undo.body'))->assertOk();
         self::assertCount(0, $this->canvas->refresh()->scene()->placed);
         $this->desk('give-back', ['canvases' => [$canvas->id]])
-            ->assertJsonPath('said', 'None of them was emptied: there is nothing to give back.')
+            ->assertJsonPath('said', 'None of them was cleared, so there’s nothing to restore.')
             ->assertJsonMissingPath('undo');
         $this->desk('give-back', ['canvases' => ['nowhere']])->assertNotFound();
         $this->desk('give-back', ['canvases' => []])->assertUnprocessable();
@@ -214,13 +214,13 @@ final class CoachTest extends OneStudentTestCase
             ->get("/desk/{$this->session->id}/canvas/{$this->canvas->id}/reading")
             ->assertOk();
         $told
-            ->assertSee('A set of rules')
+            ->assertSee('From a set of rules')
             ->assertSeeInOrder([
                 'Holds',
-                '“pivot” is named.',
+                '“pivot” is mentioned.',
                 'Missing',
                 '720 N is not right yet.',
-                '“load” is not named.',
+                '“load” isn’t mentioned.',
                 'How could you find out',
             ]);
         self::assertSame(0, $this->session->messages()->count(), 'nothing goes to the student by itself');

@@ -211,7 +211,7 @@ final class WatchTest extends OneStudentTestCase
 
     public function test_a_pick_comes_from_those_who_are_here_and_can_be_undone(): void
     {
-        $this->desk('pick', [])->assertUnprocessable()->assertSee('Nobody who could be picked');
+        $this->desk('pick', [])->assertUnprocessable()->assertSee('Nobody is here to pick');
         [$ada] = $this->seat($this->session, 'Ada');
         [$bo] = $this->seat($this->session, 'Bo');
         $this->published->listening = ["seat.{$this->seat->id}" => 1, "seat.{$ada->id}" => 1];

@@ -134,7 +134,7 @@ final class HandOutTest extends OneStudentTestCase
         $this->asTeacher()
             ->get("/desk/{$this->session->id}/bands")
             ->assertSee('on 1 of 2')
-            ->assertSee('not there yet');
+            ->assertSee('not here, will get it');
         $this->postJson("/desk/{$this->session->id}/handout/{$handout}/again", ['seat' => $this->mate->id])->assertOk();
         self::assertStringContainsString('"again":true', implode('', $this->published->on("seat.{$this->mate->id}")));
         // Opening the canvas says it too.

@@ -91,7 +91,7 @@ final class LessonTest extends OneStudentTestCase
                 'backdrop' => 'picture',
                 'picture' => UploadedFile::fake()->createWithContent('x.png', '<svg onload="alert(1)"/>'),
             ],
-            'not a PNG',
+            'a PNG, JPEG',
         ];
         yield 'a damaged picture' => [
             [
@@ -215,14 +215,14 @@ final class LessonTest extends OneStudentTestCase
         );
 
         $this->asTeacher()
-            ->postJson("/desk/{$this->session->id}/settings", ['shown_names' => 'stone'])
+            ->postJson("/desk/{$this->session->id}/settings", ['shown_names' => 'seats'])
             ->assertOk();
         $this->asScreen($this->session)
             ->get("/screen/{$this->session->id}/shown")
-            ->assertSee('Basalt')
+            ->assertSee('Seat 1')
             ->assertDontSee('Tamsin');
         $this->asTeacher()
-            ->postJson("/desk/{$this->session->id}/settings", ['shown_names' => 'real'])
+            ->postJson("/desk/{$this->session->id}/settings", ['shown_names' => 'names'])
             ->assertOk();
         $this->asScreen($this->session)
             ->get("/screen/{$this->session->id}/shown")
@@ -300,7 +300,7 @@ final class LessonTest extends OneStudentTestCase
     {
         $empty = $this->newSession('Empty');
         $this->asTeacher()->post("/desk/{$empty->id}/end");
-        $this->get("/desk/{$empty->id}/ended")->assertSee('There is no work to keep');
+        $this->get("/desk/{$empty->id}/ended")->assertSee('There’s no work to keep');
         $this->postJson("/desk/{$empty->id}/record")->assertUnprocessable();
     }
 
@@ -373,9 +373,9 @@ final class LessonTest extends OneStudentTestCase
     public function test_names_on_the_desk_can_be_off(): void
     {
         $this->asTeacher()
-            ->postJson("/desk/{$this->session->id}/settings", ['desk_names' => 'none'])
+            ->postJson("/desk/{$this->session->id}/settings", ['desk_names' => 'seats'])
             ->assertOk();
-        $this->get("/desk/{$this->session->id}")->assertSee('data-names="none"', false);
+        $this->get("/desk/{$this->session->id}")->assertSee('data-names="seats"', false);
     }
 
     /**

@@ -57,7 +57,7 @@ final class OperationsTest extends CragTestCase
             ->assertOk()
             ->assertJsonPath('accepted', [['id' => $good['id'], 'n' => 1]])
             ->assertJsonPath('refused.0.id', 'unreadable-one')
-            ->assertJsonPath('refused.3.reason', 'There is nothing called "nobody-made-this" on this canvas.')
+            ->assertJsonPath('refused.3.reason', 'There’s nothing called "nobody-made-this" on this canvas.')
             ->assertJsonCount(4, 'refused');
         self::assertSame(1, LoggedOperation::query()->count());
     }
@@ -72,7 +72,7 @@ final class OperationsTest extends CragTestCase
         $this->appendAs($seat, $token, $fat, $good)
             ->assertOk()
             ->assertJsonPath('accepted.0.id', $good['id'])
-            ->assertJsonPath('refused.0.reason', 'That is too much at once: one step may have 2 MB.');
+            ->assertJsonPath('refused.0.reason', 'That’s too much at once: one step can have up to 2 MB.');
         $canvas = $this->canvasOf($seat);
         $stored = (int) LoggedOperation::query()->sum(DB::raw('length(cast(body as blob))'));
         self::assertSame([$stored, $stored], [$canvas->byte_count, $session->refresh()->byte_count]);
@@ -80,7 +80,7 @@ final class OperationsTest extends CragTestCase
         $canvas->update(['byte_count' => ByteBudget::CANVAS - 50]);
         $this->appendAs($seat, $token, $this->stroke())->assertJsonPath(
             'refused.0.reason',
-            'This page is full: it holds 12 MB of work.',
+            'This page is full: it has 12 MB of work.',
         );
         // Another of the student's canvases is full; this one is not.
         $canvas->update(['byte_count' => $stored]);
@@ -95,14 +95,14 @@ final class OperationsTest extends CragTestCase
             ->postJson("/seat/{$seat->id}/operations", ['canvas' => $canvas->id, 'operations' => [$this->stroke()]])
             ->assertJsonPath(
                 'refused.0.reason',
-                "You have no room left in this session: one student's work may have 32 MB.",
+                'You’ve no room left in this session: one student can have up to 32 MB.',
             );
         [$mate, $mates] = $this->seat($session, 'Mate');
         $this->appendAs($mate, $mates, $this->stroke())->assertJsonCount(1, 'accepted');
         $session->update(['byte_count' => ByteBudget::SESSION - 50]);
         $this->appendAs($mate, $mates, $this->stroke())->assertJsonPath(
             'refused.0.reason',
-            'This session is full: it holds 512 MB of work. Tell your teacher.',
+            'This session is full: it has 512 MB of work. Tell your teacher.',
         );
     }
 

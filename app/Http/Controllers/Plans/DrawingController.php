@@ -55,7 +55,7 @@ final readonly class DrawingController
         abort_if(
             count($batch) > self::MOST_AT_ONCE,
             422,
-            __('Too many operations at once: :n are the most.', ['n' => self::MOST_AT_ONCE]),
+            __('That’s too much at once: up to :n operations.', ['n' => self::MOST_AT_ONCE]),
         );
         $canvas = self::own($plan, $request->json('canvas'));
         $answer = $append($canvas, Author::teacher(), $batch);
@@ -70,7 +70,7 @@ final readonly class DrawingController
     public function bringIn(Request $request, Plan $plan, BringIn $bringIn): JsonResponse
     {
         $bytes = $request->getContent();
-        abort_if(strlen($bytes) > self::MOST_BYTES, 422, __('That file has more than 10 MB.'));
+        abort_if(strlen($bytes) > self::MOST_BYTES, 422, __('That file is over 10 MB.'));
         abort_if($bytes === '', 422, __('That file is empty.'));
         try {
             return response()->json(['objects' => $bringIn($plan, null, $bytes, $request->integer('pdf_page', 1))]);

@@ -74,7 +74,7 @@ final readonly class LibraryController
     {
         $file = $request->file('file');
         if ($file === null || is_array($file) || ! $file->isValid() || $file->getSize() > self::MOST_BYTES) {
-            throw ValidationException::withMessages(['file' => __('Choose a file of at most 60 MB.')]);
+            throw ValidationException::withMessages(['file' => __('Choose a file of up to 60 MB.')]);
         }
         try {
             $plan = $bringIn->asPlan(
@@ -103,7 +103,7 @@ final readonly class LibraryController
 
         return redirect()
             ->route('plans')
-            ->with('said', __('There is a copy of “:title” now.', ['title' => $plan->title]));
+            ->with('said', __('You now have a copy of “:title”.', ['title' => $plan->title]));
     }
 
     public function archive(Request $request, Plan $plan): RedirectResponse
@@ -129,7 +129,7 @@ final readonly class LibraryController
 
             return redirect()
                 ->route('plans')
-                ->with('said', __('“:title” is no longer in your list.', ['title' => $plan->title]));
+                ->with('said', __('“:title” is no longer on your list.', ['title' => $plan->title]));
         }
         $plan->delete();
         HeldFolder::remove('plans', $plan->id);

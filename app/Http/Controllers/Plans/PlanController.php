@@ -171,7 +171,7 @@ final readonly class PlanController
             'tray' => is_string($tray) ? $tray : TrayKind::Standard->value,
             'session' => ($request->has('tray')
                     ? [
-                        'desk_names' => $request->boolean('names') ? NameMode::Real->value : NameMode::None->value,
+                        'desk_names' => $request->boolean('names') ? NameMode::Names->value : NameMode::Seats->value,
                         'cover' => $request->boolean('cover'),
                         'messages' => $request->boolean('messages'),
                     ]

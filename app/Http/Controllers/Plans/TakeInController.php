@@ -31,7 +31,7 @@ final readonly class TakeInController
         try {
             $bytes = file_put_contents($path, $request->getContent(true));
             abort_if($bytes === 0, 422, __('That file is empty.'));
-            abort_if($bytes > self::MOST_BYTES, 422, __('That file has more than 60 MB.'));
+            abort_if($bytes > self::MOST_BYTES, 422, __('That file is over 60 MB.'));
             $intake = $bringIn->into(
                 $plan,
                 CurrentTeacher::found($request),
@@ -51,7 +51,7 @@ final readonly class TakeInController
     public function pages(Request $request, Plan $plan, string $intake): JsonResponse
     {
         $found = self::own($plan, $intake);
-        abort_unless($found->state === 'chosen', 409, __('That PDF is being brought in already.'));
+        abort_unless($found->state === 'chosen', 409, __('That PDF is already being added.'));
         $choice = $request->json('pages');
         try {
             // One prompt has fewer pages than a plan has prompts.

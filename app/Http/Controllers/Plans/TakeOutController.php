@@ -43,7 +43,7 @@ final readonly class TakeOutController
                     file_put_contents($sheet, $svg);
                 }
             }
-            abort_if($sheets === [], 404, __('There is no prompt in this plan yet.'));
+            abort_if($sheets === [], 404, __('This plan has no prompts yet.'));
             Rsvg::pdf($sheets, $file);
         } finally {
             File::deleteDirectory($folder);

@@ -128,7 +128,7 @@ final class RoomController
         return $this->own($seat);
     }
 
-    /** "Please do not show mine", and yes again. */
+    /** "Please don’t show mine", and yes again. */
     public function keepBack(Request $request, Seat $seat, RoomState $room): JsonResponse
     {
         $seat->update(['keeps_back' => $request->boolean('on')]);
@@ -146,7 +146,7 @@ final class RoomController
             'cut' => ['nullable', 'array'],
             'words' => ['nullable', 'string', 'max:200'],
         ]);
-        abort_unless($seat->session->settingsValue()->offers, 409, __('Your teacher takes no offers now.'));
+        abort_unless($seat->session->settingsValue()->offers, 409, __('Your teacher isn’t taking offers now.'));
         abort_if(
             $seat->session->offers()->where('seat_id', $seat->id)->where('state', 'waiting')->count() >=
                 Offering::MOST_WAITING,
@@ -156,7 +156,7 @@ final class RoomController
         abort_if(
             Offer::query()->where('seat_id', $seat->id)->count() >= Offering::MOST,
             409,
-            __('You have offered enough in this session.'),
+            __('You’ve offered enough in this session.'),
         );
         $canvas = self::canvas($request, $seat);
         $page = $request->string('page')->toString();
@@ -183,7 +183,7 @@ final class RoomController
         abort_if(
             $ask === null || $ask->id !== $request->input('ask') || ! $ask->isFor($seat),
             409,
-            __('This is not asked any more.'),
+            __('This question is no longer open.'),
         );
         $value = $request->json('value');
         try {

@@ -11,12 +11,12 @@ final class RefusedOperation extends DomainException
 {
     public static function layer(Layer $layer): self
     {
-        return new self("You may not write on the {$layer->value} layer.");
+        return new self("You can’t write on the {$layer->value} layer.");
     }
 
     public static function unknownTarget(string $id): self
     {
-        return new self("There is nothing called \"{$id}\" on this canvas.");
+        return new self("There’s nothing called \"{$id}\" on this canvas.");
     }
 
     public static function notYours(string $id): self
@@ -26,37 +26,37 @@ final class RefusedOperation extends DomainException
 
     public static function notThatKind(string $id, OperationKind $kind): self
     {
-        return new self("\"{$id}\" cannot be the target of \"{$kind->value}\".");
+        return new self("That can’t be done to \"{$id}\".");
     }
 
     public static function full(int $limit): self
     {
-        return new self("This canvas is full: it holds {$limit} operations.");
+        return new self('This canvas is full.');
     }
 
     public static function large(int $megabytes): self
     {
-        return new self("That is too much at once: one step may have {$megabytes} MB.");
+        return new self("That’s too much at once: one step can have up to {$megabytes} MB.");
     }
 
     public static function heavyCanvas(int $megabytes): self
     {
-        return new self("This page is full: it holds {$megabytes} MB of work.");
+        return new self("This page is full: it has {$megabytes} MB of work.");
     }
 
     public static function heavySeat(int $megabytes): self
     {
-        return new self("You have no room left in this session: one student's work may have {$megabytes} MB.");
+        return new self("You’ve no room left in this session: one student can have up to {$megabytes} MB.");
     }
 
     public static function heavySession(int $megabytes): self
     {
-        return new self("This session is full: it holds {$megabytes} MB of work. Tell your teacher.");
+        return new self("This session is full: it has {$megabytes} MB of work. Tell your teacher.");
     }
 
     public static function onlyAStudent(): self
     {
-        return new self('Only students answer.');
+        return new self('Only students can answer.');
     }
 
     public static function unknownQuestion(): self
@@ -66,27 +66,27 @@ final class RefusedOperation extends DomainException
 
     public static function noSuchAnswer(): self
     {
-        return new self('That is no answer to this question.');
+        return new self('That isn’t an answer to this question.');
     }
 
     public static function onlyTheTeacher(OperationKind $kind): self
     {
-        return new self("Only the teacher can \"{$kind->value}\".");
+        return new self('Only the teacher can do that.');
     }
 
     public static function tool(): self
     {
-        return new self('The tool that this was made with is not in the tray now.');
+        return new self('Your tray doesn’t have the tool for that any more.');
     }
 
     public static function unknownPicture(string $id): self
     {
-        return new self("There is no picture \"{$id}\" here that you may use.");
+        return new self('You can’t use that picture here.');
     }
 
     public static function pageFull(int $limit): self
     {
-        return new self("This page is full: it holds {$limit} objects.");
+        return new self("This page is full: it has {$limit} objects.");
     }
 
     public static function manyPages(int $limit): self

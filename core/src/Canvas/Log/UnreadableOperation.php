@@ -21,7 +21,7 @@ final class UnreadableOperation extends UnreadableFields
 
     public static function badInk(string $why): self
     {
-        return new self("The ink cannot be read: {$why}.");
+        return new self("The ink can’t be read: {$why}.");
     }
 
     private static function short(string $text): string

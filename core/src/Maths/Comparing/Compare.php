@@ -36,7 +36,7 @@ final class Compare
         }
         $unitless = $given->unit->isNone() && ! $right->unit->isNone();
         if (! $unitless && ! $right->unit->isNone() && ! $given->unit->isLike($right->unit)) {
-            return Verdict::wrong("{$given->unit->text} does not measure the same as {$right->unit->text}.");
+            return Verdict::wrong("{$given->unit->text} doesn’t measure the same thing as {$right->unit->text}.");
         }
         // In the right answer's unit; a number alone is taken to be in it.
         $value =
@@ -45,15 +45,15 @@ final class Compare
                 : $given->inBase()->dividedBy($right->unit->factor);
         if (! self::holds($right->value, $value, $tolerance, $form)) {
             return self::isCutOff($right->value, $value, $given->node)
-                ? Verdict::otherForm('The dots leave the rest open: it is asked for exactly.')
+                ? Verdict::otherForm('The dots leave it unfinished: give the exact answer.')
                 : Verdict::wrong();
         }
 
         return match (true) {
             $unitless => Verdict::otherForm("The unit is missing: {$right->unit->text}."),
-            $right->unit->isNone() && ! $given->unit->isNone() => Verdict::otherForm('No unit is asked for.'),
+            $right->unit->isNone() && ! $given->unit->isNone() => Verdict::otherForm('Leave the unit out.'),
             $ownUnit && ! $given->unit->is($right->unit) => Verdict::otherForm(
-                "It is asked for in {$right->unit->text}.",
+                "Give your answer in {$right->unit->text}.",
             ),
             ! $form->isMet($given->node) => self::wanted($form),
             default => Verdict::right(),
@@ -78,7 +78,7 @@ final class Compare
             }
             if (($one === null) !== ($rightOne === null)) {
                 return Verdict::wrong(
-                    $rightOne === null ? 'An expression is asked for, not an equation.' : 'An equation is asked for.',
+                    $rightOne === null ? 'Give an expression, not an equation.' : 'Give an equation.',
                 );
             }
             $equal =

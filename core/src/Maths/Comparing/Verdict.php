@@ -37,7 +37,7 @@ final readonly class Verdict
     /** An answer at which comparing itself failed. */
     public static function broken(Throwable $fault): self
     {
-        return new self(Outcome::Unreadable, 'This answer cannot be read.', $fault);
+        return new self(Outcome::Unreadable, 'This answer can’t be read.', $fault);
     }
 
     /** @return array{outcome: string, why: string} */

@@ -11,27 +11,27 @@ final class UnreadableMaths extends DomainException
 {
     public static function nothing(): self
     {
-        return new self('There is nothing to read.');
+        return new self('There’s nothing to read.');
     }
 
     public static function long(int $most): self
     {
-        return new self("That is longer than {$most} characters.");
+        return new self("That’s longer than {$most} characters.");
     }
 
     public static function sign(string $sign): self
     {
-        return new self("The sign “{$sign}” was not understood.");
+        return new self("The sign “{$sign}” can’t be used here.");
     }
 
     public static function word(string $word): self
     {
-        return new self("The word “{$word}” was not understood.");
+        return new self("“{$word}” isn’t a word Crag knows.");
     }
 
     public static function unit(string $unit): self
     {
-        return new self("The unit “{$unit}” was not understood.");
+        return new self("“{$unit}” isn’t a unit Crag knows.");
     }
 
     public static function expected(string $what, string $found): self
@@ -43,7 +43,7 @@ final class UnreadableMaths extends DomainException
 
     public static function sideBySide(string $second): self
     {
-        return new self("Two numbers stand side by side: what is to be done with “{$second}”?");
+        return new self("There are two numbers side by side: what should happen with “{$second}”?");
     }
 
     public static function open(): self
@@ -53,41 +53,41 @@ final class UnreadableMaths extends DomainException
 
     public static function extra(string $rest): self
     {
-        return new self("It is not clear what “{$rest}” belongs to.");
+        return new self("It isn’t clear what “{$rest}” belongs to.");
     }
 
     public static function byNought(): self
     {
-        return new self('Nothing can be divided by 0.');
+        return new self('You can’t divide by 0.');
     }
 
     public static function negativeRoot(): self
     {
-        return new self('A negative number has no such root.');
+        return new self('A negative number has no real root like that.');
     }
 
     public static function rootOfSum(): self
     {
-        return new self('The root of a sum with letters or roots in it is not understood.');
+        return new self('A root of a sum with letters or roots in it can’t be used here.');
     }
 
     public static function rootOfPower(string $letter): self
     {
-        return new self("A root of a power of {$letter} depends on the sign of {$letter}, and is not understood.");
+        return new self("A root of a power of {$letter} depends on the sign of {$letter}, so it can’t be used here.");
     }
 
     public static function power(): self
     {
-        return new self('Only plain numbers are understood as powers.');
+        return new self('Powers can only be plain numbers.');
     }
 
     public static function large(): self
     {
-        return new self('That is too large to be worked out.');
+        return new self('That’s too large to work out.');
     }
 
     public static function letters(string $letter): self
     {
-        return new self("A number is asked for; “{$letter}” is a letter.");
+        return new self("Give a number: “{$letter}” is a letter.");
     }
 }

@@ -52,6 +52,6 @@ final class InvalidValues extends DomainException
 
     public static function manyNames(int $most): self
     {
-        return new self("No more than {$most} values can be drawn in one prompt.");
+        return new self("A prompt can use up to {$most} values.");
     }
 }

@@ -34,10 +34,10 @@ final readonly class Range
                 ['from', 'to', 'step'],
             );
         } catch (UnreadableFields) {
-            throw UnreadableFields::saying("{$what}“from”, “to” and “step” are numbers of up to a million.");
+            throw UnreadableFields::saying("{$what}“from”, “to” and “step” must be numbers up to a million.");
         }
         if ($step < self::FINEST) {
-            throw UnreadableFields::saying("{$what}a step is a number above 0.");
+            throw UnreadableFields::saying("{$what}the step must be above 0.");
         }
         if ($to <= $from) {
             throw UnreadableFields::saying("{$what}“to” must be above “from”.");

@@ -275,7 +275,7 @@ final class Values
 
         return preg_match(self::CONDITION, $written, $found) === 1
             ? [$written, self::read($written, $found['one']), $found['sign'], self::read($written, $found['two'])]
-            : throw InvalidValues::unreadable($inside, "“{$written}” is no condition such as a ≠ b.");
+            : throw InvalidValues::unreadable($inside, "“{$written}” isn’t a condition like a ≠ b.");
     }
 
     private static function read(string $part, string $expression): Node

@@ -16,6 +16,6 @@ final class InvalidJoinCode extends InvalidArgumentException
 
     public static function character(string $character): self
     {
-        return new self("Join codes never use \"{$character}\". Look at the code once more.");
+        return new self("Join codes never use \"{$character}\". Check the code again.");
     }
 }

@@ -15,12 +15,12 @@ final class InvalidName extends InvalidArgumentException
 
     public static function tooLong(int $longest): self
     {
-        return new self("A name can be {$longest} characters long.");
+        return new self("A name can have up to {$longest} characters.");
     }
 
     public static function seat(int $most): self
     {
-        return new self("A seat is a number from 1 to {$most}.");
+        return new self("A seat number is from 1 to {$most}.");
     }
 
     public static function pin(): self
@@ -35,6 +35,6 @@ final class InvalidName extends InvalidArgumentException
 
     public static function longWords(int $longest): self
     {
-        return new self("That is too long: {$longest} characters are the most.");
+        return new self("That’s too long: use up to {$longest} characters.");
     }
 }

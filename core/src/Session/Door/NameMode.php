@@ -4,29 +4,29 @@ declare(strict_types=1);
 
 namespace Crag\Session\Door;
 
-/** What stands in the place of names: on the desk, and on what is shown to others. */
+/** What stands for a student: on the desk, and on what is shown to others. */
 enum NameMode: string
 {
-    case Real = 'real';
-    case Stone = 'stone';
-    case None = 'none';
+    case Names = 'names';
+    case Seats = 'seats';
+    case Hidden = 'hidden';
 
     public function word(): string
     {
         return match ($this) {
-            self::Real => 'Real',
-            self::Stone => 'Stone',
-            self::None => 'None',
+            self::Names => 'Names',
+            self::Seats => 'Seat numbers',
+            self::Hidden => 'Hidden',
         };
     }
 
-    /** @param  int  $n  the seat's number */
-    public function show(string $name, int $n): string
+    /** @param  string  $seat  what the seat is called, as "Seat 7" */
+    public function show(string $name, string $seat): string
     {
         return match ($this) {
-            self::Real => $name,
-            self::Stone => StoneName::of($n),
-            self::None => '',
+            self::Names => $name,
+            self::Seats => $seat,
+            self::Hidden => '',
         };
     }
 }

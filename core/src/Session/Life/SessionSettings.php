@@ -23,7 +23,7 @@ final readonly class SessionSettings
      * @param  bool  $sound  whether pages make a sound when time is up
      * @param  bool  $light  fewer bytes for everybody
      * @param  bool  $offers  whether students may offer work to the class
-     * @param  bool  $keepBack  whether students can say "Please do not show mine"
+     * @param  bool  $keepBack  whether students can say "Please don’t show mine"
      */
     private function __construct(
         public NameMode $deskNames,
@@ -62,8 +62,8 @@ final readonly class SessionSettings
         $minutes = $json['expires_after'] ?? null;
 
         return new self(
-            $names('desk_names', NameMode::Real),
-            $names('shown_names', NameMode::None),
+            $names('desk_names', NameMode::Names),
+            $names('shown_names', NameMode::Hidden),
             $flag('messages', true),
             $flag('cover', false),
             $flag('sound', true),

@@ -29,24 +29,24 @@ enum Refusal: string
     public function sentence(): string
     {
         return match ($this) {
-            self::NotYours => 'That is for the teacher who runs this session.',
+            self::NotYours => 'Only the teacher running this session can do that.',
             self::Ended => 'This session has ended.',
-            self::NotEnded => 'That can be done when the session has ended.',
+            self::NotEnded => 'You can do that once the session has ended.',
             self::DoorShut => 'The door is shut. Ask your teacher to open it.',
-            self::KeptOut => 'Your teacher keeps this place closed for now. Talk to your teacher.',
-            self::NotIn => 'You are not in the room at the moment.',
-            self::IsIn => 'You are in the room already.',
-            self::PensDown => 'Pens are down. It waits here until they are up again.',
-            self::PromptClosed => 'This prompt is closed. What you did after that waits here.',
+            self::KeptOut => 'Your teacher is keeping this seat closed for now. Talk to them.',
+            self::NotIn => 'You’re not in the room at the moment.',
+            self::IsIn => 'You’re already in the room.',
+            self::PensDown => 'Pens are down. Your work waits here until they’re up again.',
+            self::PromptClosed => 'This prompt is closed. Anything you did after that waits here.',
             self::PromptUnseen => 'This prompt is not open yet.',
-            self::Together => 'The class works on one prompt together at the moment.',
-            self::Sent => 'You have sent this. Take it back to go on with it.',
-            self::NotSent => 'This was not sent.',
-            self::Revealed => 'All work has been revealed, so it cannot be taken back.',
+            self::Together => 'The class is working on one prompt together at the moment.',
+            self::Sent => 'You’ve sent this. Take it back to carry on.',
+            self::NotSent => 'This hasn’t been sent.',
+            self::Revealed => 'All work has been revealed, so you can’t take it back.',
             self::Covered => 'Work on this prompt is covered until you reveal it.',
-            self::NotCovered => 'Work on this prompt is not covered.',
+            self::NotCovered => 'Work on this prompt isn’t covered.',
             self::MessagesOff => 'Messages are off in this session.',
-            self::LeadHidden => 'There is no lead canvas to look at now.',
+            self::LeadHidden => 'There’s no teacher’s page to look at now.',
         };
     }
 }

@@ -16,7 +16,7 @@ interface Around {
     say(sentence: string): void;
 }
 
-const MODES = ['real', 'stone', 'none'];
+const MODES = ['names', 'seats', 'hidden'];
 
 /** What holds for the whole room, as the now band says it, and the keys that change it. */
 export class RoomDesk {
@@ -95,7 +95,7 @@ export class RoomDesk {
         }
     }
 
-    /** Names on this desk: real, then stone, then none. Here at once, then told: two presses are two steps. */
+    /** What stands for students on this desk: names, then seat numbers, then nothing. Here at once, then told: two presses are two steps. */
     nextNames(): void {
         const names = MODES[(MODES.indexOf(document.body.dataset.names!) + 1) % MODES.length];
         this.telling++;

@@ -96,8 +96,6 @@ export class WaitingList {
 
 /** The name as this desk shows names. */
 function shownName(within: HTMLElement): string {
-    const kind =
-        { real: '.name-real', stone: '.name-stone', none: '.name-seat' }[document.body.dataset.names ?? 'real'] ??
-        '.name-real';
+    const kind = document.body.dataset.names === 'names' ? '.name-real' : '.name-seat';
     return within.querySelector(kind)?.textContent ?? '';
 }

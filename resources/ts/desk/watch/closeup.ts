@@ -491,7 +491,6 @@ export class CloseUp {
 
     private name(tile: Tile): void {
         element('#closeup-name .name-real').textContent = tile.seat.name;
-        element('#closeup-name .name-stone').textContent = tile.seat.stone;
         element('#closeup-name .name-seat').textContent = element('.tile-name .name-seat', tile.root).textContent;
         for (const link of this.root.querySelectorAll<HTMLAnchorElement>('[data-format]')) {
             link.href = `${this.settings.address}/work/${tile.seat.canvas}.${link.dataset.format}`;

@@ -37,19 +37,19 @@
                     data-post="{{ $at }}/ask/{{ $ask->id }}/show"
                     data-body="{{ json_encode(['tally' => ! $ask->is_tally_shown]) }}"
                     data-then="ask">{{ $ask->is_tally_shown ? __('Hide the tally')
-                    : __('Show all the tally') }}</button>
+                    : __('Show everyone the tally') }}</button>
                 @if ($question->asked->hasKey()) <button class="btn btn-outline-slate"
                     aria-pressed="{{ $ask->is_right_shown ? 'true' : 'false' }}"
                     data-post="{{ $at }}/ask/{{ $ask->id }}/show"
                     data-body="{{ json_encode(['right' => ! $ask->is_right_shown]) }}"
-                    data-then="ask">{{ $ask->is_right_shown ? __('Hide what is right')
-                    : __('Show what is right') }}</button> @endif
+                    data-then="ask">{{ $ask->is_right_shown ? __('Hide the right answer')
+                    : __('Show the right answer') }}</button> @endif
                 <button class="btn btn-outline-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/again" data-body="{}"
                     data-then="ask">{{ __('Ask again') }}</button>
                 <button class="btn btn-outline-slate" data-post="{{ $at }}/screen"
                     data-body='{"view":"tally"}'>{{ __('On the class screen') }}</button>
                 @if ($run === null || $run->isOver()) <button class="btn btn-outline-slate"
-                    data-post="{{ $at }}/ask-away" data-body="{}" data-then="ask">{{ __('Put away') }}</button> @endif
+                    data-post="{{ $at }}/ask-away" data-body="{}" data-then="ask">{{ __('Close') }}</button> @endif
             </div>
         @endif
     </article>
@@ -64,7 +64,7 @@
                 title="{{ $line }}" dir="auto">{{ Str::limit(trim(explode('|', $line)[0]), 40) }}</button>
         @endforeach
         <form class="run-form" data-post="{{ $at }}/runs" data-then="ask">
-            <label for="run-lines">{{ __('One on each line: words | answer | time') }}</label>
+            <label for="run-lines">{{ __('One question per line: question | answer | seconds') }}</label>
             <textarea id="run-lines" name="lines" class="form-control" rows="4" dir="auto"
                 aria-describedby="run-help">{{ implode("\n", $planned) }}</textarea>
             <p id="run-help"

@@ -22,7 +22,7 @@
                 placeholder="{{ __('You can leave this empty and ask aloud') }}">
             <div data-ask-for="choice choices">
                 <label
-                    for="ask-options">{{ __('Choices, one on each line; a star before those that are right') }}</label>
+                    for="ask-options">{{ __('Choices, one per line. Put a star before the right ones.') }}</label>
                 <textarea id="ask-options" name="options" class="form-control mb-2" rows="4"
                     dir="auto">{{ "A\nB\nC\nD" }}</textarea>
             </div>

@@ -18,7 +18,7 @@
                 value="{{ $mean }}">{{ $mean }}</meter> <b>{{ number_format($mean, 1) }}</b></li>
         @endforeach
     </ol>
-    <p class="form-text">{{ __('A team has the mean of its members’ right answers.') }}</p>
+    <p class="form-text">{{ __('A team’s score is the average of its members’ right answers.') }}</p>
 @elseif ($result->of > 0 && $result->right !== [])
     <p class="run-spread">@foreach (array_reverse($result->spread(), true) as $right => $n) @if ($n > 0)
         <span>{{ __(':right right: :n', ['right' => $right, 'n' => $n]) }}</span> @endif @endforeach</p>

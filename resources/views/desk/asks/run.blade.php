@@ -13,9 +13,9 @@
 @else
     @php($result = $run->result())
     <article class="ask-now run-result">
-        <h3 class="h6">{{ __('How everybody did') }}</h3>
+        <h3 class="h6">{{ __('How everyone did') }}</h3>
         @include('desk.asks.run-result')
-        <details><summary>{{ __('By student: on this desk alone') }}</summary>
+        <details><summary>{{ __('By student (only on this desk)') }}</summary>
             <ul
                 class="run-students">@foreach ($seats->filter(fn ($seat) => isset($result->right[$seat->id])) as $seat)<li><x-seat-name
                 :seat="$seat" /> <b>{{ __(':n of :of',

@@ -1,6 +1,6 @@
 {{-- Proposed groups: each student can be put into another before they are kept. --}}
 @if ($groups === [])
-    <p class="form-text">{{ __('Nobody who is here can be grouped.') }}</p>
+    <p class="form-text">{{ __('Nobody is here to group.') }}</p>
 @else
     @if ($left > 0) <p
         class="form-text">{{ trans_choice('{1} :count student is away and left out.|[2,*] :count students are away and left out.',

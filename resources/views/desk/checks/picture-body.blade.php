@@ -4,7 +4,7 @@
 @php($time = fn (int $ms): string => $ms < 60_000 ? __(':n s', ['n' => intdiv($ms, 1000)]) : __(':n min',
     ['n' => intdiv($ms, 60_000)]))
 @if ($stand->seats->isEmpty() || $stand->prompts->isEmpty())
-    <p class="nobody">{{ __('Nobody is here yet: there is nothing to stand in it.') }}</p>
+    <p class="nobody">{{ __('Nothing to show yet.') }}</p>
 @else
     <table class="picture-table">
         <caption class="visually-hidden">{{ __('The check of each student for each prompt, with sums') }}</caption>

@@ -2,7 +2,7 @@
 <section id="picture" class="compare picture" aria-labelledby="picture-title" hidden>
     <div class="closeup-head">
         <h2 id="picture-title" tabindex="-1">{{ __('Class picture') }}</h2>
-        <span class="panel-state">{{ __('What was not checked counts nowhere') }}</span>
+        <span class="panel-state">{{ __('Unchecked work isn’t counted') }}</span>
         <button class="btn btn-outline-slate ms-auto" data-do="close-picture">{{ __('Back') }}
             <kbd>{{ __('Esc') }}</kbd></button>
     </div>
@@ -21,14 +21,14 @@
                             value="{{ $way->value }}">{{ __($way->word()) }}</option>@endforeach</select></label>
                 </div>
                 <details><summary>{{ __('Keep together, keep apart') }}</summary>
-                    <label for="groups-together">{{ __('Together: names with commas, one wish on each line') }}</label>
+                    <label for="groups-together">{{ __('Keep together: names with commas, one wish per line') }}</label>
                     <textarea id="groups-together" name="together" class="form-control mb-2" rows="2"
                         dir="auto"></textarea>
-                    <label for="groups-apart">{{ __('Apart: names with commas, one wish on each line') }}</label>
+                    <label for="groups-apart">{{ __('Keep apart: names with commas, one wish per line') }}</label>
                     <textarea id="groups-apart" name="apart" class="form-control mb-2" rows="2" dir="auto"></textarea>
                 </details>
                 <label class="choice"><input type="checkbox" name="absent" value="1">
-                    {{ __('with those who are away') }}</label>
+                    {{ __('including those who are away') }}</label>
                 <p id="groups-problem" class="problem" role="alert"></p>
                 <button class="btn btn-slate">{{ __('Make groups') }}</button>
             </form>

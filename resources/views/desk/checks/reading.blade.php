@@ -10,11 +10,11 @@
 @endforeach
 <form data-post="/desk/{{ $session->id }}/hand">
     <input type="hidden" name="seat" value="{{ $seat->id }}">
-    <label for="reading-words">{{ __('Proposed words: send them, change them, or leave them') }}</label>
+    <label for="reading-words">{{ __('Suggested words: send, change or ignore them') }}</label>
     <textarea id="reading-words" name="words" class="form-control mb-2" rows="4" maxlength="300" dir="auto"
         required>{{ App\Sessions\Checks\ReadWork::words($reading) }}</textarea>
     <button class="btn btn-go"><x-icon name="send" /> {{ __('Send to the student') }}</button>
 </form>
 <label class="choice mt-2"><input type="checkbox" name="on"
     data-to="/desk/{{ $session->id }}/prompt/{{ $prompt->id }}/reader" @checked($prompt->reads_at_once)>
-    {{ __('Let it answer at once, whenever a student sends work on this prompt') }}</label>
+    {{ __('Send feedback automatically whenever a student sends work on this prompt') }}</label>

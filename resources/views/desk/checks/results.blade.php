@@ -1,7 +1,7 @@
 {{-- What came of it in numbers. --}}
 <h2 class="h6 mt-3">{{ __('Results: checks, matrix, answers, quick asks') }}</h2>
 <ul class="result-files">
-    @foreach (['real' => __('Real names'), 'stone' => __('Stone names')] as $names => $word)
+    @foreach (['names' => __('With names'), 'seats' => __('With seat numbers')] as $names => $word)
         <li>{{ $word }}:
             @foreach (['ods' => 'ODS', 'xlsx' => 'XLSX', 'csv' => 'CSV'] as $format => $label)<a
                 href="{{ route('desk.sheet', [$session, $format]) }}?names={{ $names }}" download>{{ $label }}</a>

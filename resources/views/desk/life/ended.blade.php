@@ -12,11 +12,11 @@
                 @include('desk.life.record')
                 @include('desk.checks.results')
             @else
-                <p>{{ __('There is no work to keep.') }}</p>
+                <p>{{ __('There’s no work to keep.') }}</p>
             @endif
             @include('desk.life.keep')
             @if ($runs)
-                <h2 class="h6 mt-3">{{ __('Go on from it') }}</h2>
+                <h2 class="h6 mt-3">{{ __('Carry on from it') }}</h2>
                 <form action="{{ route('desk.go-on', $session) }}" method="post" class="panel-row">@csrf
                     <button class="btn btn-outline-slate" name="canvases"
                         value="carried">{{ __('Canvases carried on') }}</button>
@@ -28,12 +28,12 @@
             <hr>
             @if ($runs)
             <form action="{{ route('desk.forget', $session) }}" method="post"
-                  data-ask="{{ __('Forget “:title”? :n canvases, their checks and pictures are deleted for good.',
+                  data-ask="{{ __('Forget “:title”? This deletes :n canvases, their checks and pictures for good.',
                       ['title' => $session->title, 'n' => $session->canvases_count]) }}">
                 @csrf @method('DELETE')
                 <button class="btn btn-outline-danger">{{ __('Forget now') }}</button>
                 <span
-                    class="form-text">{{ __('Deletes :n canvases with everything that belongs to them. It cannot be undone.',
+                    class="form-text">{{ __('This deletes :n canvases and everything that belongs to them. It can’t be undone.',
                     ['n' => $session->canvases_count]) }}</span>
             </form>
             @endif

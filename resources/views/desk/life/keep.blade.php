@@ -1,9 +1,9 @@
 {{-- How long the session is kept, and what can be done with everything of one student. --}}
 @php($retention = $session->retention())
 <h2 class="h6 mt-3">{{ __('Keep until') }}</h2>
-<p>@if ($retention->isNone()) {{ __('Nothing is kept: with the end of the session everything is gone.') }}
+<p>@if ($retention->isNone()) {{ __('Nothing is kept: everything is deleted when the session ends.') }}
     @elseif ($session->isRunning())
-        {{ trans_choice('{1} Kept for one day after the end.|[2,*] Kept for :count days after the end.',
+        {{ trans_choice('{1} Kept for one day after the session.|[2,*] Kept for :count days after the session.',
         $retention->days) }}
     @else {{ __('What was drawn, the checks and the names are kept until :date, and then deleted by themselves.',
         ['date' => $session->keptUntil()]) }} @endif
@@ -11,15 +11,15 @@
 @if ($runs)
     <form method="post" action="{{ route('desk.keep', $session) }}" class="keep-days">
         @csrf
-        <label>{{ __('Days after the end') }} <input type="number" name="keep_days" class="form-control"
+        <label>{{ __('Days after the session') }} <input type="number" name="keep_days" class="form-control"
             min="{{ $session->isRunning() ? 0 : 1 }}" max="{{ Crag\Session\Life\Retention::LONGEST_DAYS }}"
             value="{{ $retention->days }}" required></label>
-        <button class="btn btn-outline-slate">{{ __('Keep so long') }}</button>
+        <button class="btn btn-outline-slate">{{ __('Keep for this long') }}</button>
     </form>
 @endif
 @php($students = $session->seats()->get())
 @if ($students->isNotEmpty())
-    <details class="mt-3"><summary>{{ __('One student: take everything, or delete it') }}</summary>
+    <details class="mt-3"><summary>{{ __('One student: download everything, or delete it') }}</summary>
         <ul class="one-student">
             @foreach ($students as $student)
                 <li><span dir="auto">{{ $student->name }}</span>
@@ -28,7 +28,7 @@
                         {{ $student->name }}</span></a>
                     @if ($runs)
                         <form method="post" action="{{ route('desk.student.forget', [$session, $student]) }}"
-                            data-ask="{{ __('Delete everything of :name in this session? Canvases, answers, checks and messages are gone for good, and so are the PDFs and zips made so far.',
+                            data-ask="{{ __('Delete everything from :name in this session? Their canvases, answers, checks and messages go for good, and so do the PDFs and zips made so far.',
                             ['name' => $student->name]) }}">
                             @csrf @method('DELETE')
                             <button class="btn btn-sm btn-outline-danger">{{ __('Delete') }}<span

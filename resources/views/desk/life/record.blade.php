@@ -2,7 +2,7 @@
     hx-trigger="every 700ms" hx-swap="outerHTML" @endif>
     @if ($record?->isUnderWay())
         <label for="record-progress"
-            role="status">{{ $record->total === 0 ? __('The record is about to be made…')
+            role="status">{{ $record->total === 0 ? __('Getting ready to make the record…')
             : __('Drawn: :done of :total canvases', ['done' => $record->done, 'total' => $record->total]) }}</label>
         <progress id="record-progress" class="w-100" max="{{ max(1, $record->total) }}"
             value="{{ $record->done }}"></progress>
@@ -15,7 +15,7 @@
                 : __('Canvases as PDF (:n)', ['n' => $record->total]) }}</a></p>
         @elseif ($record !== null)
             <p class="problem"
-                role="alert">{{ __('The record could not be made. The canvases are safe; try again.') }}</p>
+                role="alert">{{ __('The record couldn’t be made. The canvases are safe; try again.') }}</p>
         @endif
         <form hx-post="{{ route('desk.record.make', $session) }}" hx-target="#record" hx-swap="outerHTML">
             <details @if ($record === null) open
@@ -28,8 +28,8 @@
                         value="prompt">{{ __('prompts') }}</option><option
                         value="seat">{{ __('students') }}</option></select></label>
                     <label>{{ __('Names') }} <select name="names" class="form-select"><option
-                        value="real">{{ __('Real') }}</option><option
-                        value="stone">{{ __('Stone') }}</option></select></label>
+                        value="names">{{ __('Names') }}</option><option
+                        value="seats">{{ __('Seat numbers') }}</option></select></label>
                     <label>{{ __('Checks') }} <select name="checks" class="form-select"><option
                         value="1">{{ __('with them') }}</option><option
                         value="0">{{ __('without') }}</option></select></label>

@@ -32,7 +32,7 @@
         <details class="door-join">
             <summary>{{ __('A second teacher, and your other devices') }}</summary>
             <p
-                class="form-text">{{ __('A helper sees, coaches and checks, and hands out to single students. A full colleague can do all that you can.') }}</p>
+                class="form-text">{{ __('A helper can watch, coach, check and hand out to single students. A colleague can do everything you can.') }}</p>
             <p class="panel-row">
                 <button class="btn btn-outline-slate"
                     data-copy="{{ route('beside', [$session, $session->helper_key]) }}"
@@ -45,7 +45,7 @@
                     data-copied="{{ __('Copied') }}">{{ __('Copy my return link') }}</button>
             </p>
             <p
-                class="form-text">{{ __('Keep these to yourself and to those whom they are for: whoever has them sees the class.') }}</p>
+                class="form-text">{{ __('Only give these to the people they’re for: anyone who has them can see the class.') }}</p>
         </details>
     @endif
 </section>

@@ -6,7 +6,7 @@
     <div class="door-states" role="group" aria-label="{{ __('Door') }}">
         @foreach ([['open', __('Open'), __('Students come in by themselves.')],
             ['knock', __('Knock'), __('Students wait until you let them in.')],
-            ['shut', __('Shut'), __('Nobody new comes in. Those who are in stay.')]] as [$door, $word, $means])
+            ['shut', __('Shut'), __('Nobody new can come in. Those already in stay.')]] as [$door, $word, $means])
             <button class="chip" data-post="{{ $at }}/door" data-body="{{ json_encode(['door' => $door]) }}"
                 @disabled(! $runs) aria-pressed="{{ $session->door->value === $door ? 'true' : 'false' }}"
                 title="{{ $means }}">{{ $word }}</button>
@@ -23,7 +23,7 @@
                         <b dir="auto">{{ $seat->name }}</b> <span
                         class="form-text">{{ __($seat->device->word()) }}</span></label>
                     @if ($claims !== null)
-                        <span class="form-text">{{ __(':name is in the room already.',
+                        <span class="form-text">{{ __(':name is already in the room.',
                             ['name' => $claims->name]) }}</span>
                         @include('desk.room.who-is-it')
                     @else
@@ -76,9 +76,9 @@
     @endif
     @if ($runs && $fresh >= App\Models\LiveSession::MANY_FRESH)
         <details class="door-join">
-            <summary>{{ __('Is somebody filling the room?') }}</summary>
+            <summary>{{ __('Is someone filling the room?') }}</summary>
             <p
-                class="form-text">{{ __('This takes the places of everyone who came in during the last :minutes minutes and has drawn nothing. They can join again while the door is open, so shut it first.',
+                class="form-text">{{ __('This removes everyone who joined in the last :minutes minutes and has drawn nothing. They can join again while the door is open, so shut it first.',
                 ['minutes' => App\Models\LiveSession::FRESH_MINUTES]) }}</p>
             <button class="btn btn-sm btn-outline-danger"
                 data-post="{{ $at }}/clear-fresh">{{ __('Remove these :n', ['n' => $fresh]) }}</button>

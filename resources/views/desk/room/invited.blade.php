@@ -5,8 +5,8 @@
             <h1>{{ $session->title }}</h1>
             <p>{{ __('with :teacher', ['teacher' => $session->teacher_name]) }}</p>
             <p>{{ $role === Crag\Session\Rules\Role::Helper
-                ? __('You come in as a helper: you see every canvas, coach and check. The class is led by somebody else.')
-                : __('You come in as a full colleague: you can do whatever the teacher can, ending the session too.') }}</p>
+                ? __('You’re joining as a helper: you can see every canvas, coach and check. Someone else leads the class.')
+                : __('You’re joining as a colleague: you can do everything the teacher can, including ending the session.') }}</p>
             <form action="{{ route('beside.accept', [$session, $key]) }}" method="post" novalidate>
                 @csrf
                 <label for="name">{{ __('Your name, as students see it') }}</label>

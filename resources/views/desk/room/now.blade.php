@@ -51,9 +51,9 @@
         title="{{ __('Who is waiting for you (Y)') }}"><x-icon name="hand-index" /><span
         class="visually-hidden">{{ __('Waiting') }}</span> <b class="count">{{ $waits }}</b></button>
     <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $runs)
-        aria-pressed="{{ $settings->deskNames === Crag\Session\Door\NameMode::Real ? 'true' : 'false' }}"
+        aria-pressed="{{ $settings->deskNames === Crag\Session\Door\NameMode::Names ? 'true' : 'false' }}"
         title="{{ __('Names on this desk: :mode. The next: N', ['mode' => __($settings->deskNames->word())]) }}">
-        <x-icon :name="$settings->deskNames === Crag\Session\Door\NameMode::Real ? 'eye' : 'eye-slash'" /><span
+        <x-icon :name="$settings->deskNames === Crag\Session\Door\NameMode::Names ? 'eye' : 'eye-slash'" /><span
             class="visually-hidden">{{ __('Names') }}: <span
             class="names-word">{{ __($settings->deskNames->word()) }}</span></span>
     </button>
@@ -79,10 +79,10 @@
                 <hr>
                 <form action="{{ route('desk.end', $session) }}" method="post"
                       data-ask="{{ $session->retention()->isNone()
-                          ? __('End the session? Nothing is kept: all :n students, their :canvases canvases, the checks and your lead canvas are deleted at once and for good.',
+                          ? __('End the session? Nothing is kept: all :n students, their :canvases canvases, the checks and your lead canvas are deleted for good.',
                               ['n' => $seats->where('state', Crag\Session\Room\SeatState::Seated)->count(),
                               'canvases' => $prompts->sum('canvases_count')])
-                          : __('End the session? The code stops working for all :n students. Their :canvases canvases, the checks and your lead canvas are kept until :until, and students can take theirs with them.',
+                          : __('End the session? The code stops working for all :n students. Their :canvases canvases, the checks and your lead canvas are kept until :until, and students can take their own work with them.',
                               ['n' => $seats->where('state', Crag\Session\Room\SeatState::Seated)->count(),
                               'canvases' => $prompts->sum('canvases_count'), 'until' => $session->keptUntil()]) }}">
                     @csrf

@@ -3,13 +3,13 @@
 @php($pages = count($prompt->pages ?? [1]))
 <div class="rail-actions" data-actions="{{ $prompt->id }}" hidden>
     <button class="btn btn-sm btn-go" data-do="gather" data-prompt="{{ $prompt->id }}"
-        title="{{ __('Bring everybody to this prompt (G)') }}">{{ __('Gather here') }} <kbd>G</kbd></button>
+        title="{{ __('Bring everybody to this prompt (G)') }}">{{ __('Bring everyone here') }} <kbd>G</kbd></button>
     @if ($pages > 1)
         <div class="rail-steps" role="group" aria-label="{{ __('Gather at a page') }}">
             @for ($page = 0; $page < $pages; $page++)
                 <button class="rail-step" data-post="{{ $at }}/gather" data-body="{{ json_encode(['page' => $page]) }}"
                     title="{{ __('Gather everybody at page :n', ['n' => $page + 1]) }}">{{ $page + 1 }}<span
-                    class="visually-hidden"> {{ __('is the page to gather at') }}</span></button>
+                    class="visually-hidden"> {{ __('is the page to bring everyone to') }}</span></button>
             @endfor
         </div>
     @endif

@@ -17,17 +17,16 @@
                         @selected($case === $mode)>{{ __($case->word()) }}</option>@endforeach
                 </select>
             @endforeach
-            <p class="form-text">{{ __('Stone names are minerals: the same one for a seat all session long.') }}</p>
             @foreach (['messages' => [__('Messages'),
-                __('Students and teachers write to each other; never students among themselves.'), $settings->messages],
-                'cover' => [__('Covered work'), __('The desk shows only who has sent, until you reveal.'),
+                __('Students and teachers can write to each other. Students can’t write to other students.'), $settings->messages],
+                'cover' => [__('Covered work'), __('The desk only shows who has sent, until you reveal.'),
                     $settings->cover],
                 'sound' => [__('Sound when time is up'), '', $settings->sound],
-                'offers' => [__('Offers'), __('Students may offer work to the class; you accept it first.'),
+                'offers' => [__('Offered work'), __('Students can offer work to show the class. You accept it first.'),
                     $settings->offers],
-                'keep_back' => [__('“Please do not show mine”'),
-                    __('Students can ask it, and you see that before you show their work.'), $settings->keepBack],
-                'light' => [__('Light data for everybody'), __('Fewer bytes: smaller pictures, no live lead ink.'),
+                'keep_back' => [__('“Please don’t show mine”'),
+                    __('Students can ask for this, and you’ll see it before you show their work.'), $settings->keepBack],
+                'light' => [__('Light data for everybody'), __('Uses less data: smaller pictures, no live lead ink.'),
                     $settings->light]] as $field => [$word, $means, $on])
                 <label class="choice"><input type="checkbox" name="{{ $field }}" value="1" @checked($on)>
                     <b>{{ $word }}</b> <span class="form-text">{{ $means }}</span></label>
@@ -50,45 +49,45 @@
             </fieldset>
             <fieldset class="watch-settings">
                 <legend>{{ __('Watching') }}</legend>
-                @foreach (['drawing_seconds' => [__('Drawing: a stroke within so many seconds'),
-                    $watch->drawingSeconds], 'quiet_minutes' => [__('Quiet is worth a word after so many minutes'),
-                    $watch->quietMinutes], 'still_minutes' => [__('Worth a look: no stroke for so many minutes'),
+                @foreach (['drawing_seconds' => [__('Show a student as drawing for (seconds after a stroke)'),
+                    $watch->drawingSeconds], 'quiet_minutes' => [__('Mark a student as quiet after (minutes)'),
+                    $watch->quietMinutes], 'still_minutes' => [__('Worth a look: no stroke for (minutes)'),
                     $watch->stillMinutes],
-                    'rub_outs' => [__('Worth a look: rubbed out so often in five minutes'), $watch->rubOuts],
-                        'same_slip' => [__('Worth a look: so many with the same wrong answer'),
+                    'rub_outs' => [__('Worth a look: rubbed out this often in five minutes'), $watch->rubOuts],
+                        'same_slip' => [__('Worth a look: this many with the same wrong answer'),
                         $watch->sameSlip]] as $field => [$word, $value])
                     <label class="number-choice">{{ $word }} <input name="watch.{{ $field }}" type="number"
                         class="form-control" min="{{ Crag\Watch\WatchSettings::LIMITS[$field][0] }}"
                         max="{{ Crag\Watch\WatchSettings::LIMITS[$field][1] }}" value="{{ $value }}"></label>
                 @endforeach
-                <p class="mb-0"><b>{{ __('Do not point at') }}</b></p>
+                <p class="mb-0"><b>{{ __('Don’t point out') }}</b></p>
                 @foreach (Crag\Watch\Signal::cases() as $signal)
                     <label class="choice"><input type="checkbox" name="watch.off[]" value="{{ $signal->value }}"
                         @checked(! $watch->hears($signal))> {{ __($signal->word()) }}</label>
                 @endforeach
             </fieldset>
-            <label for="expires">{{ __('End by itself after so many minutes without a sign of life') }}</label>
+            <label for="expires">{{ __('End by itself after this many minutes with nobody active') }}</label>
             <input id="expires" name="expires_after" type="number" min="15" max="1440" class="form-control mb-2"
                 value="{{ $settings->expiresAfterMinutes }}">
             <label
-                for="keep-days">{{ __('Keep for so many days after the end; 0 deletes everything at the end') }}</label>
+                for="keep-days">{{ __('Keep for this many days after the session (0: delete at the end)') }}</label>
             <input id="keep-days" name="keep_days" type="number" min="0"
                 max="{{ Crag\Session\Life\Retention::LONGEST_DAYS }}" class="form-control mb-2"
                 value="{{ $session->retention()->days }}" data-to="/desk/{{ $session->id }}/keep">
-            <label for="own-time">{{ __('Own time: stay open without you until the end of this day') }}</label>
+            <label for="own-time">{{ __('Stay open without you until the end of this day') }}</label>
             <input id="own-time" name="until" type="date" class="form-control"
                 value="{{ $session->open_until_ms === null ? ''
                 : App\Live\SchoolTime::of($session->open_until_ms)->format('Y-m-d') }}"
                 data-to="/desk/{{ $session->id }}/own-time">
             <p class="form-text">{{ $session->openUntil() === null
-                ? __('Students then go on at their own pace, with the same link and the same places. Empty it to stop.')
+                ? __('Students carry on at their own pace, with the same link and seats. Clear the date to stop.')
                 : __('Open until :date; then it ends by itself.', ['date' => $session->openUntil()]) }}</p>
-            <label for="unsuitable">{{ __('Words that make a name knock, one on each line') }}</label>
+            <label for="unsuitable">{{ __('Words that make a name knock, one per line') }}</label>
             <textarea id="unsuitable" name="unsuitable" class="form-control mb-2" rows="3"
                 dir="auto">{{ implode("\n", $settings->unsuitable->words) }}</textarea>
         </fieldset>
-        <p class="form-text">{{ $session->roster === null ? __('Changes hold at once.')
-            : __('Changes hold at once, and :class begins with them next time.', ['class' => $session->roster->name]) }}
+        <p class="form-text">{{ $session->roster === null ? __('Changes take effect at once.')
+            : __('Changes take effect at once. :class starts with them next time.', ['class' => $session->roster->name]) }}
             {{ __('Tools, pictures and pages are under Tools.') }}</p>
     </form>
 </section>

@@ -25,7 +25,7 @@
             <button class="btn btn-outline-slate" data-do="pause-timer"><x-icon name="pause" />
                 {{ __('Pause or go on') }}</button>
             <button class="btn btn-outline-slate" data-post="/desk/{{ $session->id }}/timer"
-                data-body='{"do":"stop"}'>{{ __('Take it away') }}</button>
+                data-body='{"do":"stop"}'>{{ __('Remove it') }}</button>
         </div>
         <hr>
         <label for="pens-words">{{ __('Words over every page when pens are down') }}</label>

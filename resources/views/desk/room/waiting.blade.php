@@ -9,13 +9,13 @@
     @if ($knocking->isNotEmpty())
         <h2>{{ __('Knocking') }}</h2>
         @if ($session->carries_on_id !== null) <p
-            class="waiting-note">{{ __('Earlier work goes on here: let in under a name only whom you know.') }}</p>
+            class="waiting-note">{{ __('Students carry on with their earlier work here, so only let in people you know.') }}</p>
             @endif
         @foreach (isset($as) ? $knocking : $knocking->take(3) as $seat)
             <div class="waiting-one is-knocking">
                 <span class="waiting-name" dir="auto">{{ $seat->name }}</span>
                 @if ($seat->claims_id !== null) <span
-                    class="waiting-note">{{ __('says: I am :name',
+                    class="waiting-note">{{ __('says: I’m :name',
                     ['name' => $seats->firstWhere('id', $seat->claims_id)?->name]) }}</span> @endif
                 <div class="rail-steps">
                     @if ($seat->claims_id === null) <button class="btn btn-sm btn-go"

@@ -5,7 +5,7 @@
     <button type="button" class="btn btn-sm btn-outline-slate" data-do="who-is-it" data-seat="{{ $seat->id }}"
         data-name="{{ $claims->name }}"
         data-there="{{ $here ? __('In the room: open now on a :device.', ['device' => __($claims->device->word())])
-            : __('In the room: no page of theirs answers now. It was open on a :device.',
+            : __('In the room, but their page isn’t open. It was last open on a :device.',
             ['device' => __($claims->device->word())]) }}"
         data-asks="{{ __('At the door: a :device.', ['device' => __($seat->device->word())]) }}"
             data-here="{{ $here ? '1' : '' }}">{{ __('Who is it?') }}</button>

@@ -52,12 +52,12 @@
             @foreach ($session->showcase->items as $item) @if ($item->canvas->seat !== null)
                 <x-seat-name :seat="$item->canvas->seat" /> @endif @endforeach</button>
     @endif
-    @if ($lineup->isEmpty()) <span class="lineup-hint">{{ __('S on a tile puts it here') }}</span> @endif
+    @if ($lineup->isEmpty()) <span class="lineup-hint">{{ __('Press S on a tile to add it') }}</span> @endif
     @php($waiting = $session->offers()->where('state', 'waiting')->count())
     @if ($settings->offers)
         <button class="chip {{ $waiting > 0 ? 'chip-attention' : 'chip-quiet' }}" id="offers-button" data-do="offers"
             aria-pressed="{{ $view->value === 'board' ? 'true' : 'false' }}"
-            title="{{ __('What students offer to the class (E)') }}">{{ __('Offers') }} @if ($waiting > 0)
+            title="{{ __('What students offer to the class (E)') }}">{{ __('Offered work') }} @if ($waiting > 0)
             <b class="count">{{ $waiting }}</b> @endif</button>
     @endif
     @if ($runs && $view->value === 'showcase')

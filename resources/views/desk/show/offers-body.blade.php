@@ -3,14 +3,14 @@
 @php($waiting = $offers->where('state', 'waiting'))
 @php($desk = "/desk/{$session->id}")
 <p
-    class="form-text">{{ __('Students offer a canvas or a part of it. Nothing appears anywhere until you accept it; what you decline vanishes quietly.') }}</p>
+    class="form-text">{{ __('Students can offer a canvas, or part of one. Nothing appears until you accept it, and declining is quiet.') }}</p>
 @if ($runs)
     <label class="choice"><input type="checkbox" name="open" data-to="{{ $desk }}/offers/board"
-        @checked($board['open'])> {{ __('All offers open: they stand on the page at once') }}</label>
+        @checked($board['open'])> {{ __('Show all offers at once, without accepting each') }}</label>
 @endif
 <h3 class="h6">{{ __('Waiting') }} <span class="count">{{ $waiting->count() }}</span></h3>
 @if ($waiting->isEmpty()) <p
-    class="form-text">{{ __('Nobody has offered anything new. Students find “Offer to the class” under More.') }}</p>
+    class="form-text">{{ __('No new offers. Students find “Offer to the class” under More.') }}</p>
     @endif
 <ul class="offers">
     @foreach ($waiting as $offer)

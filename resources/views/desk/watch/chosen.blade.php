@@ -20,7 +20,7 @@
         {{ __('Write') }}</button>
     <button class="chip" data-do="give-back-chosen"
         title="{{ __('As they were before they were last emptied') }}"><x-icon name="arrow-return-left" />
-        {{ __('Give back') }}</button>
+        {{ __('Restore') }}</button>
     <button class="chip" data-do="compare"
         title="{{ __('Two to four side by side (V)') }}"><x-icon name="layout-split" /> {{ __('Compare') }}</button>
     <button class="chip" data-do="pick" title="{{ __('One of these at random, fairly (K)') }}"><x-icon name="shuffle" />

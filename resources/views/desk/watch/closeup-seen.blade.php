@@ -1,4 +1,4 @@
-<details id="closeup-reader" class="closeup-reader"><summary>{{ __('What a reader would say') }}</summary><div
+<details id="closeup-reader" class="closeup-reader"><summary>{{ __('Suggested feedback') }}</summary><div
     id="closeup-reading"></div></details>
 <fieldset class="closeup-layers">
     <legend>{{ __('Seen here') }}</legend>

@@ -8,8 +8,7 @@
             <button class="btn btn-icon" data-do="next"
                 title="{{ __('The next one (→)') }}"><x-icon name="chevron-right" /><span
                 class="visually-hidden">{{ __('The next one') }}</span></button>
-            <h2 id="closeup-name" tabindex="-1"><span class="name-real" dir="auto"></span><span
-                class="name-stone"></span><span class="name-seat"></span></h2>
+            <h2 id="closeup-name" tabindex="-1"><span class="name-real" dir="auto"></span><span class="name-seat"></span></h2>
             <span id="closeup-state" class="panel-state"></span>
             <span id="closeup-saved" class="panel-state" role="status"></span>
             <div class="closeup-modes" role="group" aria-label="{{ __('What your pen does') }}">

@@ -1,6 +1,6 @@
-@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'pausing' => __('Pausing'), 'quiet' => __('Quiet'),
+@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'paused' => __('Paused'), 'quiet' => __('Quiet'),
     'not_started' => __('Not started'), 'hand_up' => __('Hand up'), 'sent' => __('Sent'),
-    'elsewhere' => __('Elsewhere'), 'covered' => __('Covered'), 'unreadable' => __('Cannot be read'),
+    'elsewhere' => __('Elsewhere'), 'covered' => __('Covered'), 'unreadable' => __('Can’t be read'),
     'away' => __('Away')])
 <div class="gridline">
     <div id="counts" class="counts" role="group" aria-label="{{ __('Show only') }}">

@@ -21,7 +21,7 @@
         </select>
         <label class="choice"><input type="checkbox" class="player-own"> {{ __('only the student') }}</label>
         <button class="btn btn-outline-slate player-give"
-            title="{{ __('The canvas becomes what you see; what came after stays in Replay') }}">{{ __('Give this back') }}</button>
+            title="{{ __('The canvas becomes what you see; what came after stays in Replay') }}">{{ __('Restore this') }}</button>
         <button class="btn btn-outline-slate player-close">{{ __('Now') }}</button>
     </div>
 </div>

@@ -5,8 +5,7 @@
             <div class="tile-line">
                 <button class="tile-name" data-do="choose" aria-pressed="false"
                     title="{{ __('Choose this one (X)') }}"><span class="tile-tick"
-                    aria-hidden="true"><x-icon name="check-lg" /></span><span class="name-real" dir="auto"></span><span
-                    class="name-stone"></span><span class="name-seat"></span></button>
+                    aria-hidden="true"><x-icon name="check-lg" /></span><span class="name-real" dir="auto"></span><span class="name-seat"></span></button>
                 <span class="tile-hand" hidden title="{{ __('Hand up') }}"><x-icon name="hand-index" /><span
                     class="visually-hidden">{{ __('hand up') }}</span></span>
                 <span class="tile-sent" hidden title="{{ __('Sent to you') }}"><x-icon name="check2-all" /><span

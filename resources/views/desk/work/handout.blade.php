@@ -43,7 +43,7 @@
             <fieldset>
                 <legend>{{ __('Where') }}</legend>
                 <label class="choice"><input type="radio" name="place" value="under" checked>
-                    {{ __('Under the present work') }}</label>
+                    {{ __('Under their work') }}</label>
                 <label class="choice"><input type="radio" name="place" value="next">
                     {{ __('As the next prompt, on a new canvas') }}</label>
             </fieldset>
@@ -77,10 +77,10 @@
                     class="form-text">{{ __('theirs to move and change') }}</span></label>
                 <label class="choice"><input type="radio" name="mode" value="fresh"> <b>{{ __('Fresh start') }}</b>
                     <span
-                    class="form-text">{{ __('on an emptied canvas; the old work stays in Replay and can be given back') }}</span></label>
+                    class="form-text">{{ __('on a cleared canvas; the old work stays in Replay and can be restored') }}</span></label>
             </fieldset>
             <div data-for-mode="pieces"><label
-                for="handout-alt">{{ __('What is it? Students who do not see it hear this.') }}</label><input
+                for="handout-alt">{{ __('What is it? (Read aloud to students who can’t see it.)') }}</label><input
                 id="handout-alt" name="alt" class="form-control" maxlength="280" dir="auto"></div>
             @include('desk.work.recipients')
         </div>

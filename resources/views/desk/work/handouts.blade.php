@@ -9,7 +9,7 @@
             <div class="handout-count">{{ __('on :n of :all',
                 ['n' => $handout->canvases->count() - $without->count(),
                 'all' => $handout->canvases->count()]) }}@if ($without->isNotEmpty()) —
-                {{ __('not there yet, gets it on return:') }}
+                {{ __('not here, will get it when they’re back:') }}
                 @foreach ($without->take(6) as $canvas)
                     <span class="handout-missing"><x-seat-name :seat="$canvas->seat" />
                         <button class="rail-step" data-post="/desk/{{ $session->id }}/handout/{{ $handout->id }}/again"
@@ -19,7 +19,7 @@
             @endif</div>
             <button class="btn btn-sm btn-outline-slate"
                 data-post="/desk/{{ $session->id }}/handout/{{ $handout->id }}/undo"
-                data-body="{}"><x-icon name="arrow-counterclockwise" /> {{ __('Undo for all') }}</button>
+                data-body="{}"><x-icon name="arrow-counterclockwise" /> {{ __('Undo for everyone') }}</button>
         </div>
     @endforeach
 </div>

@@ -18,6 +18,6 @@
         'files' => '/desk/'.$session->id.'/work/CANVAS.FORMAT'])
     @include('bench.pieces', [
         'title' => __('Hand out as pieces'), 'icon' => 'send', 'do' => __('Hand out'), 'to' => 'desk.work.pieces-to',
-        'effect' => __('What is chosen goes onto the canvases of this prompt, above the ink. No work is lost; what goes to everybody, late-comers get too.'),
+        'effect' => __('The selection goes onto this prompt’s canvases, above the ink. No work is lost. If it goes to everyone, anyone who joins later gets it too.'),
     ])
 </section>

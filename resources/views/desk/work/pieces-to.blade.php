@@ -2,15 +2,15 @@
 <div id="pieces-to" @isset($swap) hx-swap-oob="true" @endisset>
     <label for="pieces-seats">{{ __('To') }}</label>
     <select id="pieces-seats" name="to" class="form-select">
-        <option value="">{{ __('Everybody, and those who come later') }}</option>
+        <option value="">{{ __('Everyone, including anyone who joins later') }}</option>
         @foreach ($inside->groupBy(fn ($seat) => $seat->groupName())->forget('')->sortKeys(SORT_NATURAL) as $group => $members)
             <option value="{{ $members->pluck('id')->implode(' ') }}">{{ __('Group :group (:n)',
                 ['group' => $group, 'n' => $members->count()]) }}</option>
         @endforeach
         @foreach ($inside as $seat)
             <option value="{{ $seat->id }}"
-                dir="auto">{{ $settings->deskNames === Crag\Session\Door\NameMode::None ? __('Seat :n',
-                ['n' => $seat->n]) : $settings->deskNames->show($seat->name, $seat->n) }}</option>
+                dir="auto">{{ $settings->deskNames->show($seat->name, $seat->seatName())
+                ?: __('Student') }}</option>
         @endforeach
     </select>
 </div>

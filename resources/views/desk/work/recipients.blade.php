@@ -4,7 +4,7 @@
     <legend>{{ __('To') }}</legend>
     <label class="choice"><input type="radio" name="to" value="all"
         @checked($role === Crag\Session\Rules\Role::Colleague) @disabled($role !== Crag\Session\Rules\Role::Colleague)>
-        {{ __('Everybody, and those who come later') }}</label>
+        {{ __('Everyone, including anyone who joins later') }}</label>
     @foreach ($groups as $group => $members)
         <label class="choice"><input type="radio" name="to" value="group"
             data-seats="{{ $members->pluck('id')->implode(' ') }}">

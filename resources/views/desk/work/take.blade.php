@@ -11,7 +11,7 @@
                 @include('desk.life.record')
                 @include('desk.checks.results')
             @else
-                <p>{{ __('There is no work to keep yet.') }}</p>
+                <p>{{ __('There’s no work to keep yet.') }}</p>
             @endif
             @include('desk.life.keep')
         </section>

@@ -28,15 +28,15 @@
         </fieldset>
         <label class="choice"><input type="checkbox" name="pictures" value="1"
             @checked($tray->has(Crag\Prompt\Tray\Tool::Picture) || $tray->kind === Crag\Prompt\Tray\TrayKind::Starter)>
-            {{ __('Students may bring in pictures') }}</label>
+            {{ __('Students can add pictures') }}</label>
         <label class="choice"><input type="checkbox" name="pages" value="1"
             @checked($tray->has(Crag\Prompt\Tray\Tool::Pages) || ! in_array(Crag\Prompt\Tray\Tool::Pages,
-            $tray->kind->tools(), true))> {{ __('Students may add pages') }}</label>
+            $tray->kind->tools(), true))> {{ __('Students can add pages') }}</label>
         <fieldset>
             <legend>{{ __('For') }}</legend>
             <label class="choice"><input type="radio" name="for" value="session" checked>
                 {{ __('The whole session') }}</label>
-            <label class="choice"><input type="radio" name="for" value="prompt"> {{ __('This prompt alone') }}</label>
+            <label class="choice"><input type="radio" name="for" value="prompt"> {{ __('Only this prompt') }}</label>
         </fieldset>
         <p class="form-text">{{ __('Open pages change at once. What was drawn stays.') }}</p>
         <p id="tools-problem" class="problem" role="alert"></p>

@@ -57,7 +57,7 @@ final class AskController
         try {
             $question = Question::read(new Fields($request->array('question') + ['id' => 'ask', 'spot' => null]));
         } catch (UnreadableFields $problem) {
-            abort(422, __('That cannot be asked yet: :problem', ['problem' => $problem->getMessage()]));
+            abort(422, __('You can’t ask that yet: :problem', ['problem' => $problem->getMessage()]));
         }
         $seats =
             $request->input('seats') === null

@@ -35,7 +35,7 @@ final class RunController
         abort_if(
             $typed === [] || count($typed) > self::MOST,
             422,
-            __('Write one to :n asks, one on each line.', ['n' => self::MOST]),
+            __('Write 1 to :n questions, one per line.', ['n' => self::MOST]),
         );
         $lines = [];
         try {
@@ -55,7 +55,7 @@ final class RunController
 
         return response()->json([
             'run' => $run->id,
-            'said' => trans_choice('{1} One ask runs.|[2,*] :count asks run, one after the other.', count($lines)),
+            'said' => trans_choice('{1} One quick ask starts.|[2,*] :count quick asks start, one after the other.', count($lines)),
         ]);
     }
 

@@ -112,7 +112,7 @@ final class CheckController
     {
         abort_unless($prompt->live_session_id === $session->id, 404);
         $proposed = Checking::proposed($prompt);
-        abort_if($proposed === [], 422, __('There is nothing to accept any more.'));
+        abort_if($proposed === [], 422, __('There’s nothing left to accept.'));
 
         return $this->done(
             $request,
@@ -151,7 +151,7 @@ final class CheckController
         ]);
 
         return response()->json([
-            'said' => $request->boolean('drop') ? __('The phrase is gone.') : __('Kept among your phrases.'),
+            'said' => $request->boolean('drop') ? __('The phrase is gone.') : __('Saved to your phrases.'),
         ]);
     }
 

@@ -69,11 +69,11 @@ final class EndController
     /** A PDF or a zip of the canvases, all of them or chosen ones, made beside the lesson. */
     public function make(Request $request, LiveSession $session): View
     {
-        abort_unless($session->canvases()->exists(), 422, __('Nobody joined, so there is no work to keep.'));
+        abort_unless($session->canvases()->exists(), 422, __('Nobody joined, so there’s no work to keep.'));
         $options = $request->validate([
             'kind' => ['in:pdf,zip'],
             'by' => ['in:prompt,seat'],
-            'names' => ['in:real,stone'],
+            'names' => ['in:names,seats'],
             'checks' => ['boolean'],
             'notes' => ['boolean'],
             'words' => ['boolean'],
@@ -95,7 +95,7 @@ final class EndController
         if (isset($options['seats'])) {
             $chosen->whereIn('seat_id', $options['seats']);
         }
-        abort_if($chosen->doesntExist(), 422, __('There is no canvas for the prompts and students that are chosen.'));
+        abort_if($chosen->doesntExist(), 422, __('There are no canvases for the prompts and students you chose.'));
         $record = $session->records()->first();
         if ($record === null || ! $record->isUnderWay()) {
             $record = Record::query()->create([
@@ -146,7 +146,7 @@ final class EndController
      */
     public function sheet(Request $request, LiveSession $session, string $sheet): Response
     {
-        $results = Results::of($session, $request->query('names') === 'stone');
+        $results = Results::of($session, $request->query('names') === 'seats');
         $table =
             in_array($request->query('table'), ['matrix', 'answers', 'asks'], true) && $sheet === 'csv'
                 ? $request->string('table')->toString()
@@ -167,7 +167,7 @@ final class EndController
     /** Statements of the Experience API. */
     public function statements(Request $request, LiveSession $session): Response
     {
-        $statements = Results::of($session, $request->query('names') === 'stone')->statements(PublicAddress::root());
+        $statements = Results::of($session, $request->query('names') === 'seats')->statements(PublicAddress::root());
 
         return response(
             json_encode($statements, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
@@ -192,7 +192,7 @@ final class EndController
 
         return redirect()
             ->route('home')
-            ->with('said', __('“:title” is forgotten: nothing of it is left here.', ['title' => $session->title]));
+            ->with('said', __('“:title” is deleted, with everything in it.', ['title' => $session->title]));
     }
 
     private function name(LiveSession $session): string

@@ -49,7 +49,7 @@ final class KeepController
         abort_if(
             $ms !== null && ($ms <= Clock::ms() || $ms > Clock::ms() + self::LONGEST_OPEN_DAYS * 86_400_000),
             422,
-            __('Choose a day from today on, at most :n days ahead.', ['n' => self::LONGEST_OPEN_DAYS]),
+            __('Choose a day from today on, up to :n days ahead.', ['n' => self::LONGEST_OPEN_DAYS]),
         );
         if ($ms === null) {
             $ownTime->stop($session);
@@ -59,7 +59,7 @@ final class KeepController
 
         return response()->json([
             'said' => $ms === null
-                    ? __('The session is no longer left open.')
+                    ? __('The session won’t stay open any more.')
                     : __('Students can go on at their own pace until :date; then it ends by itself.', [
                         'date' => $session->openUntil(),
                     ]),
@@ -93,9 +93,9 @@ final class KeepController
     private static function said(LiveSession $session): string
     {
         return $session->retention()->isNone()
-            ? __('Nothing is kept: with the end of the session everything is gone.')
+            ? __('Nothing is kept: everything is deleted when the session ends.')
             : trans_choice(
-                '{1} Kept for one day after the end.|[2,*] Kept for :count days after the end.',
+                '{1} Kept for one day after the session.|[2,*] Kept for :count days after the session.',
                 $session->retention()->days,
             );
     }

@@ -79,7 +79,7 @@ final class PromptsController
         abort_if(
             ! $state->isSeen() && $prompt->id === $session->prompt_id,
             409,
-            __('Students are at this prompt. Gather them at another one first.'),
+            __('Students are on this prompt. Bring them to another one first.'),
         );
         $this->steer->set($session, $prompt, $state);
 
@@ -105,7 +105,7 @@ final class PromptsController
 
         return response()->json([
             'prompt' => $handOut->add($session, $value)->id,
-            'said' => __('Added. Students do not see it until you open it.'),
+            'said' => __('Added. Students won’t see it until you open it.'),
         ]);
     }
 
@@ -126,8 +126,8 @@ final class PromptsController
 
         return response()->json([
             'said' => $request->boolean('on')
-                ? __('Whoever sends work on prompt :n is answered by the reader at once.', ['n' => $prompt->n])
-                : __('The reader answers nobody by itself.'),
+                ? __('Automatic feedback is on: anyone who sends work on prompt :n gets it straight away.', ['n' => $prompt->n])
+                : __('Automatic feedback is off.'),
         ]);
     }
 

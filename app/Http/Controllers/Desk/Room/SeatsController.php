@@ -97,8 +97,8 @@ final class SeatsController
 
         return response()->json([
             'said' => $request->boolean('keep')
-                ? __(':name is kept out. All work is kept.', ['name' => $seat->name])
-                : __(':name is sent out. All work is kept.', ['name' => $seat->name]),
+                ? __(':name can’t come back in. Their work is kept.', ['name' => $seat->name])
+                : __(':name has left the session. Their work is kept.', ['name' => $seat->name]),
             'undo' => ['address' => route('desk.let-in', $session, false), 'body' => ['seats' => [$seat->id]]],
         ]);
     }

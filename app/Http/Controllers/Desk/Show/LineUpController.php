@@ -83,7 +83,7 @@ final class LineUpController
         return response()->json([
             'said' => $this->lineUp->step($session, $request->integer('by'))
                 ? null
-                : __('There is nothing further in the line-up.'),
+                : __('That was the last one.'),
         ]);
     }
 

@@ -75,7 +75,7 @@ final class OffersController
         CurrentRole::check($request, $session, Deed::LineUp, $canvas->prompt);
         $lineUp->add($session, [[$canvas, $offer->page]], false);
 
-        return response()->json(['said' => __('It is in the line-up.')]);
+        return response()->json(['said' => __('It’s in the line-up.')]);
     }
 
     /** One to four columns with their headings; whether everything that is offered stands there at once. */

@@ -45,7 +45,7 @@ final class ScreenController
             422,
             __('Choose a canvas to show first.'),
         );
-        abort_if($view === ScreenView::Pick && $session->picks()->doesntExist(), 422, __('Pick somebody first.'));
+        abort_if($view === ScreenView::Pick && $session->picks()->doesntExist(), 422, __('Pick someone first.'));
         $this->shown->view($session, $view);
 
         return response()->noContent();
@@ -127,7 +127,7 @@ final class ScreenController
         }
         $this->shown->beside($session, $lead, $page);
 
-        return response()->json(['said' => __('Your lead canvas stands beside it.')]);
+        return response()->json(['said' => __('Your lead canvas is next to it.')]);
     }
 
     /** What the class sees, for the page on which the teacher talks about it. */
@@ -150,7 +150,7 @@ final class ScreenController
                                         ? __('Lead canvas')
                                         : $session
                                             ->settingsValue()
-                                            ->deskNames->show($item->canvas->seat->name, $item->canvas->seat->n),
+                                            ->deskNames->show($item->canvas->seat->name, $item->canvas->seat->seatName()),
                             ] + $item->told($session),
                         )
                         ->all(),

@@ -99,7 +99,7 @@ final class CoachController
         }
 
         return response()->json([
-            'said' => __('Given back. What came after it stays in Replay.'),
+            'said' => __('Restored. Nothing is lost: later work is in Replay.'),
             'undo' => [
                 'address' => route('desk.give-back.undo', [$session, $canvas], false),
                 'body' => ['operation' => $id],
@@ -118,14 +118,14 @@ final class CoachController
                 $given[] = ['canvas' => $canvas->id, 'operation' => $id];
             }
         }
-        $said = __('Given back on :n of :all. What came after stays in Replay.', [
+        $said = __('Restored on :n of :all. Nothing is lost: later work is in Replay.', [
             'n' => count($given),
             'all' => count($canvases),
         ]);
 
         return response()->json(
             $given === []
-                ? ['said' => __('None of them was emptied: there is nothing to give back.')]
+                ? ['said' => __('None of them was cleared, so there’s nothing to restore.')]
                 : [
                     'said' => $said,
                     'undo' => [
@@ -147,7 +147,7 @@ final class CoachController
             $putOn->withdraw($this->find($session, (string) $one['canvas']), [$one['operation']]);
         }
 
-        return response()->json(['said' => __('It is as it was before.')]);
+        return response()->json(['said' => __('Everything is back as it was.')]);
     }
 
     /** @return list<Canvas> */
@@ -176,7 +176,7 @@ final class CoachController
         $request->validate(['operation' => ['required', 'string', 'max:40']]);
         $putOn->withdraw($this->find($session, $canvas), [$request->string('operation')->toString()]);
 
-        return response()->json(['said' => __('It is as it was before.')]);
+        return response()->json(['said' => __('Everything is back as it was.')]);
     }
 
     /** A page of it as a new page of the lead canvas. The student's own is not touched. */

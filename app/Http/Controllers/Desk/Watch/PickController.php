@@ -26,7 +26,7 @@ final class PickController
                 ? null
                 : array_values(array_filter($request->array('seats'), is_string(...))),
         );
-        abort_if($pick === null, 422, __('Nobody who could be picked is here.'));
+        abort_if($pick === null, 422, __('Nobody is here to pick.'));
 
         return response()->json(['pick' => $pick->id, 'seat' => $pick->seat_id, 'among' => $pick->among]);
     }
@@ -36,6 +36,6 @@ final class PickController
         abort_unless($pick->live_session_id === $session->id, 404);
         $this->pick->undo($session, $pick);
 
-        return response()->json(['said' => __('Not picked: :name comes round again.', ['name' => $pick->seat->name])]);
+        return response()->json(['said' => __('Skipped. :name can be picked again.', ['name' => $pick->seat->name])]);
     }
 }

@@ -46,8 +46,8 @@ final class HandOutController
                 'picture' => ['nullable', 'file', 'max:10240'],
             ],
             [
-                'picture.max' => __('That file has more than 10 MB.'),
-                'picture.uploaded' => __('That file has more than 10 MB.'),
+                'picture.max' => __('That file is over 10 MB.'),
+                'picture.uploaded' => __('That file is over 10 MB.'),
             ],
         );
         try {
@@ -113,10 +113,10 @@ final class HandOutController
             $session,
             $handout->isForEverybody() && $seat === null ? Deed::HandOut : Deed::HandOutToSome,
         );
-        abort_if($handout->undone_at_ms !== null, 409, __('It was taken back already.'));
+        abort_if($handout->undone_at_ms !== null, 409, __('That was already taken back.'));
         $this->handOut->undo($handout, $seat);
 
-        return response()->json(['said' => __('Taken back. No ink of the students was touched.')]);
+        return response()->json(['said' => __('Taken back. No student’s ink was touched.')]);
     }
 
     /** One page is told once more to look. */

@@ -292,10 +292,10 @@ Route::prefix('/desk/{session}')
             ->middleware(May::route(Deed::SetDoor))
             ->name('desk.door');
         Route::post('/pace', [RoomController::class, 'pace'])
-            ->middleware(May::route(Deed::Steer))
+            ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.pace');
         Route::post('/own-time', [KeepController::class, 'openUntil'])
-            ->middleware(May::route(Deed::Steer))
+            ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.own-time');
         Route::post('/settings', [RoomController::class, 'settings'])
             ->middleware(May::route(Deed::ChangeSettings))
@@ -328,22 +328,22 @@ Route::prefix('/desk/{session}')
             ->middleware(May::route(Deed::Answer))
             ->name('desk.message.remove');
         Route::post('/prompts', [PromptsController::class, 'add'])
-            ->middleware(May::route(Deed::Steer))
+            ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.prompts');
         Route::post('/prompt/{prompt}/gather', [PromptsController::class, 'gather'])
-            ->middleware(May::route(Deed::Steer))
+            ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.gather');
         Route::post('/prompt/{prompt}/gather/back', [PromptsController::class, 'back'])
-            ->middleware(May::route(Deed::Steer))
+            ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.gather.back');
         Route::post('/prompt/{prompt}/state', [PromptsController::class, 'set'])
-            ->middleware(May::route(Deed::Steer))
+            ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.prompt.state');
         Route::post('/prompt/{prompt}/move', [PromptsController::class, 'move'])
-            ->middleware(May::route(Deed::Steer))
+            ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.prompt.move');
         Route::post('/prompt/{prompt}/reader', [PromptsController::class, 'reader'])
-            ->middleware(May::route(Deed::Steer))
+            ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.reader');
         Route::post('/prompt/{prompt}/reveal', [PromptsController::class, 'reveal'])
             ->middleware(May::route(Deed::Reveal))
@@ -412,7 +412,7 @@ Route::prefix('/seat/{seat}')
             ->whereNumber('n')
             ->name('seat.showcase.replay');
         Route::post('/keep-back', [StudentRoom::class, 'keepBack'])
-            ->middleware(May::route(Deed::Hear))
+            ->middleware(May::route(Deed::KeepBack))
             ->name('seat.keep-back');
         Route::post('/offer', [StudentRoom::class, 'offer'])
             ->middleware(May::route(Deed::Offer))

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use Crag\Maths\Comparing\Outcome;
+use Crag\Session\Rules\Deed;
 
 /** The sentences that the desk's script says. */
 final class DeskWords
@@ -17,8 +18,14 @@ final class DeskWords
             $outcomes["outcome_{$outcome->value}"] = __($outcome->word());
         }
 
+        $told = [];
+        foreach (Deed::cases() as $deed) {
+            $told["told_{$deed->value}"] = __($deed->word());
+        }
+
         return BenchWords::all() +
-            $outcomes + [
+            $outcomes +
+            $told + [
                 'seat' => __('Seat :n'),
                 'tile' => __(':name, :state. Open close-up'),
                 'check' => __('Check: :level'),
@@ -60,8 +67,6 @@ final class DeskWords
                 'ask_sure' => __('How sure are you?'),
                 'ask_guessed' => __('guessed'),
                 'ask_certain' => __('certain'),
-                'told_ask' => __('quick ask'),
-                'told_coach' => __('coach ink'),
                 'and_others' => __(':names and :n more'),
                 'chosen_count' => __(':n chosen'),
                 'answers_say' => __(':n say :answer'),
@@ -115,7 +120,7 @@ final class DeskWords
                 'paused' => __(':left, paused'),
                 'ending' => __('Nothing has happened here for a while. The session will end by itself at :time.'),
                 'keep' => __('Keep it open'),
-                'by' => __(':name: :what'),
+                'by' => __(':name :what.'),
                 'look_here' => __('Students see page :n'),
                 'look_none' => __('Students can’t see it'),
                 'look_other' => __('Students see page :n of another prompt'),
@@ -136,21 +141,6 @@ final class DeskWords
                 ),
                 'give_fresh_do' => __('Empty 1 canvas and hand out|Empty :n canvases and hand out'),
                 'give_late' => __('Anyone who joins later gets it too.'),
-                'told_set_pens' => __('pens down or up'),
-                'told_set_timer' => __('timer'),
-                'told_steer' => __('prompts and pace'),
-                'told_hand_out' => __('handed out'),
-                'told_hand_out_to_some' => __('handed out to some'),
-                'told_let_in' => __('the door'),
-                'told_send_out' => __('sent a student out'),
-                'told_set_door' => __('the door'),
-                'told_answer' => __('answered a student'),
-                'told_reveal' => __('revealed the work'),
-                'told_change_settings' => __('settings'),
-                'told_choose_screen' => __('the class screen'),
-                'told_rename' => __('renamed a student'),
-                'told_lead' => __('lead canvas'),
-                'told_check' => __('checks'),
                 'pieces_out' => __('On 1 canvas, to be moved.|On :n canvases, to be moved.'),
                 'handout' => __(
                     'Goes to 1 canvas, under the ink. No work is lost, and late-comers get it too.|Goes to :n canvases, under the ink. No work is lost, and late-comers get it too.',

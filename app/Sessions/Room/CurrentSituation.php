@@ -33,6 +33,18 @@ final class CurrentSituation
             isSent: $seat !== null && $prompt !== null && self::sentAt($seat, $prompt) !== null,
             hasMessages: $settings->messages,
             isLeadShown: $session->leadSeen()->isShown() || $session->leadSeen()->hasInk(),
+            hasOffers: $settings->offers,
+            hasKeepBack: $settings->keepBack,
+        );
+    }
+
+    /** What one seat adds to what holds for the whole room. */
+    public static function ofSeat(Seat $seat, ?Canvas $canvas): Situation
+    {
+        return new Situation(
+            seat: $seat->state,
+            isPensDown: Pens::read($seat->pens)->isDown(),
+            isSent: $canvas?->sent_at_ms !== null,
         );
     }
 

@@ -17,6 +17,8 @@ use App\Sessions\Checks\FeedbackForStudent;
 use Crag\Session\Door\NameMode;
 use Crag\Session\Room\Pens;
 use Crag\Session\Room\PromptState;
+use Crag\Session\Rules\Deed;
+use Crag\Session\Rules\Rules;
 use Crag\Session\Screen\ScreenView;
 
 /**
@@ -85,7 +87,7 @@ final readonly class RoomState
         $seen = $session
             ->prompts()
             ->whereIn('state', [PromptState::Open, PromptState::Closed])
-            ->get(['id', 'n', 'state']);
+            ->get(['id', 'n', 'state', 'live_session_id', 'revealed_at_ms']);
 
         return [
             'pens' => Pens::read($session->pens)->toArray(),
@@ -98,6 +100,10 @@ final readonly class RoomState
                         'id' => $prompt->id,
                         'n' => $prompt->n,
                         'state' => $prompt->state->value,
+                        'may' => Rules::mayOfRoom(
+                            CurrentSituation::of($session, null, $prompt),
+                            ...Deed::ofStudentsPage(),
+                        ),
                     ],
                 )
                 ->all(),
@@ -107,10 +113,7 @@ final readonly class RoomState
                 'from' => $lead->inkFrom,
             ],
             'showcase' => self::showcase($session),
-            'messages' => $settings->messages,
             'openUntil' => $session->openUntil(),
-            'offers' => $settings->offers,
-            'keepBack' => $settings->keepBack,
             'sound' => $settings->sound,
             'light' => $settings->light,
         ];
@@ -161,10 +164,10 @@ final readonly class RoomState
             'name' => $seat->name,
             'seat' => $session->settingsValue()->shownNames === NameMode::Seats ? $seat->seatName() : null,
             'pens' => Pens::read($seat->pens)->toArray(),
+            'may' => Rules::mayOfSeat(CurrentSituation::ofSeat($seat, $canvas), ...Deed::ofStudentsPage()),
             'prompt' => $prompt?->id,
             'isCovered' => $prompt?->isCovered() ?? false,
             'isSent' => $canvas?->sent_at_ms !== null,
-            'isRevealed' => $prompt?->revealed_at_ms !== null && $session->settingsValue()->cover,
             'hand' => $seat->hand_at_ms !== null,
             'light' => $seat->light,
             'isShown' => $session->screen_view === ScreenView::Showcase &&

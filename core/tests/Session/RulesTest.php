@@ -41,7 +41,7 @@ final class RulesTest extends TestCase
                 $checked++;
             }
         }
-        self::assertSame(18_432 * 3, $checked);
+        self::assertSame(36_864 * 3, $checked);
     }
 
     /** @return iterable<string, array{Deed, string, Closure(Situation): bool}> */
@@ -77,7 +77,8 @@ final class RulesTest extends TestCase
             'change_device' => $in,
             'choose_light' => $in,
             'answer_ask' => $in,
-            'offer' => static fn (Situation $s): bool => $in($s) && $seen($s),
+            'offer' => static fn (Situation $s): bool => $in($s) && $seen($s) && $s->hasOffers,
+            'keep_back' => static fn (Situation $s): bool => $in($s) && $s->hasKeepBack,
             'write' => static fn (Situation $s): bool => $in($s) && $s->hasMessages,
             'take_home' => $always,
             'hear' => $always,
@@ -112,7 +113,7 @@ final class RulesTest extends TestCase
                     'hand_out',
                     'send_out',
                     'set_door',
-                    'steer',
+                    'change_prompts',
                     'set_pens',
                     'set_timer',
                     'ask',
@@ -138,6 +139,31 @@ final class RulesTest extends TestCase
         sort($named);
         sort($all);
         self::assertSame($all, $named);
+    }
+
+    public function test_what_the_room_and_the_seat_say_together_is_the_whole_answer(): void
+    {
+        $deeds = Deed::ofStudentsPage();
+        $seen = ['room' => 0, 'seat' => 0];
+        foreach (self::situations() as $now) {
+            $ofRoom = Rules::mayOfRoom($now, ...$deeds);
+            $ofSeat = Rules::mayOfSeat($now, ...$deeds);
+            foreach (Rules::may(Role::Student, $now, ...$deeds) as $deed => $why) {
+                $together = $ofRoom[$deed] ?? $ofSeat[$deed];
+                if (($why === null) !== ($together === null)) {
+                    self::fail("{$deed}: ".json_encode([$why, $together, $now]));
+                }
+                $seen['room'] += $ofRoom[$deed] === null ? 0 : 1;
+                $seen['seat'] += $ofSeat[$deed] === null ? 0 : 1;
+            }
+        }
+        self::assertGreaterThan(0, min($seen));
+    }
+
+    public function test_every_deed_has_a_word_of_its_own(): void
+    {
+        $words = array_map(static fn (Deed $deed): string => $deed->word(), Deed::cases());
+        self::assertSame($words, array_values(array_unique($words)));
     }
 
     public function test_who_comes_in(): void
@@ -176,7 +202,7 @@ final class RulesTest extends TestCase
                 foreach ([null, ...SeatState::cases()] as $seat) {
                     foreach (Pace::cases() as $pace) {
                         foreach (PromptState::cases() as $prompt) {
-                            for ($bits = 0; $bits < 64; $bits++) {
+                            for ($bits = 0; $bits < 128; $bits++) {
                                 yield new Situation(
                                     $running,
                                     $door,
@@ -189,6 +215,8 @@ final class RulesTest extends TestCase
                                     (bool) ($bits & 8),
                                     (bool) ($bits & 16),
                                     (bool) ($bits & 32),
+                                    (bool) ($bits & 64),
+                                    (bool) ($bits & 64),
                                 );
                             }
                         }

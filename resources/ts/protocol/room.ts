@@ -8,22 +8,25 @@ export interface Pens {
     words: string;
 }
 
+/** What a student's page offers: Crag\Session\Rules\Deed::ofStudentsPage. */
+export type StudentDeed = 'work' | 'turn_to' | 'send' | 'take_back' | 'write' | 'offer' | 'keep_back';
+
+/** Of each deed why it cannot be done, as Crag\Session\Rules\Refusal names it; null where it may. */
+export type May = Record<StudentDeed, string | null>;
+
 /** What holds for everybody: App\Sessions\Room\RoomState::shared. */
 export interface Room {
     pens: Pens | null;
     timer: Timer | null;
     pace: 'together' | 'own';
     here: string;
-    prompts: { id: string; n: number; state: 'open' | 'closed' }[];
+    /** Those that students have seen, each with what the room lets them do there. */
+    prompts: { id: string; n: number; state: 'open' | 'closed'; may: May }[];
     lead: { shown: [canvas: string, page: string] | null; ink: string | null; from: number };
     showcase: { id: string; items: ShownItem[] } | null;
-    messages: boolean;
     /** Until when students go on without the teacher, in words. */
     openUntil: string | null;
     sound: boolean;
-    /** Whether students may offer work, and ask not to be shown. */
-    offers: boolean;
-    keepBack: boolean;
     light: boolean;
 }
 
@@ -42,10 +45,11 @@ export interface Own {
     seat: string | null;
     pens: Pens | null;
     prompt: string | null;
+    /** What this student's own place lets them do, where the room lets them. */
+    may: May;
     /** Whether the desks may not see it yet: nothing goes out while it is drawn. */
     isCovered: boolean;
     isSent: boolean;
-    isRevealed: boolean;
     hand: boolean;
     light: boolean;
     /** Whether own work is being shown, and whether under the own name. */

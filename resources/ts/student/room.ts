@@ -1,4 +1,4 @@
-import type { Own, Pens, Room } from '../protocol/room';
+import type { Own, Pens, Room, StudentDeed } from '../protocol/room';
 import { mountWindow } from '../bench/window';
 import { HttpProblem, isSlow, post } from '../live/http';
 import { bytesAMinute } from '../live/meter';
@@ -69,11 +69,18 @@ export class RoomPage {
         return this.own?.light === true || this.room?.light === true;
     }
 
+    /** Why a deed cannot be done now, as the server says it for the room and for this student; null where it may. */
+    private why(deed: StudentDeed): string | null {
+        const prompt = this.room?.prompts.find(({ id }) => id === this.own?.prompt);
+        const why = prompt?.may[deed] ?? this.own?.may[deed] ?? null;
+        return why === null && deed === 'work' && this.face.bringsPensDown ? 'pens_down' : why;
+    }
+
     /** @param isHere whether the page shows already what these say */
     take(room: Room | undefined, own: Own | undefined, isHere = false): void {
         const before = this.own;
         const openBefore = this.room?.openUntil ?? null;
-        const wasOpen = this.room?.prompts.find(({ id }) => id === this.own?.prompt)?.state === 'open';
+        const whyBefore = this.why('work');
         const promptBefore = this.own?.prompt;
         this.room = room ?? this.room;
         this.own = own ?? this.own;
@@ -92,10 +99,10 @@ export class RoomPage {
         if (before !== null && before.name !== this.own.name) {
             this.around.say(fill(this.around.words.renamed, { name: this.own.name }));
         }
-        const isClosed = this.room.prompts.find(({ id }) => id === this.own!.prompt)?.state === 'closed';
-        if (isClosed && wasOpen && promptBefore === this.own.prompt) {
+        const isClosed = this.why('work') === 'prompt_closed' && whyBefore !== 'prompt_closed';
+        if (isClosed && promptBefore === this.own.prompt) {
             this.around.rest();
-            this.around.say(this.around.words.closed);
+            this.around.say(this.around.words.why_prompt_closed);
         }
         if (this.room.openUntil !== null && this.room.openUntil !== openBefore) {
             this.around.say(fill(this.around.words.open_until, { date: this.room.openUntil }));
@@ -143,38 +150,33 @@ export class RoomPage {
     }
 
     private lock(): void {
-        const { words } = this.around;
-        const prompt = this.room?.prompts.find(({ id }) => id === this.own?.prompt);
-        if (this.pens !== null) {
-            this.around.lock(words.pens_down);
-        } else if (this.own?.isSent === true) {
-            this.around.lock(this.own.isRevealed ? words.revealed : words.sent_said);
-        } else {
-            this.around.lock(prompt?.state === 'closed' ? words.closed : '');
-        }
+        const why = this.why('work');
+        // What was sent can be taken back first, unless there is a reason against that.
+        const reason = why === 'sent' ? (this.why('take_back') ?? why) : why;
+        this.around.lock(reason === null ? '' : this.around.words[`why_${reason}`]);
     }
 
     private show(): void {
         const { words } = this.around;
-        const { room, own } = this as { room: Room; own: Own };
+        const { own } = this as { own: Own };
         const hand = element('#hand');
         hand.setAttribute('aria-pressed', String(own.hand));
         element('span', hand).textContent = own.hand ? words.hand_down : words.hand_up;
         const send = element<HTMLButtonElement>('#send');
         send.classList.toggle('is-done', own.isSent);
-        element('span', send).textContent = own.isSent
-            ? own.isRevealed
-                ? words.sent
-                : `${words.sent} · ${words.take_back}`
-            : words.send;
-        const isClosed = room.prompts.find(({ id }) => id === own.prompt)?.state === 'closed';
-        send.disabled = (own.isSent && own.isRevealed) || isClosed;
+        const mayTakeBack = this.why('take_back') === null;
+        const sent = mayTakeBack ? `${words.sent} · ${words.take_back}` : words.sent;
+        element('span', send).textContent = own.isSent ? sent : words.send;
+        const whyNot = this.why(own.isSent ? 'take_back' : 'send');
+        send.disabled = whyNot !== null;
+        send.title = whyNot === null ? '' : words[`why_${whyNot}`];
         const who = element('.strip-who');
         who.textContent = own.name;
         who.title = own.seat === null ? '' : fill(words.seat, { name: own.seat });
         this.showTurns();
-        this.letters.show(own.messages, room.messages);
-        document.body.classList.toggle('has-no-messages', !room.messages);
+        const mayWrite = this.why('write') === null;
+        this.letters.show(own.messages, mayWrite);
+        document.body.classList.toggle('has-no-messages', !mayWrite);
         element('#hand-lower').hidden = !own.hand;
     }
 
@@ -187,7 +189,7 @@ export class RoomPage {
             ['#prompt-after', 1],
         ] as const) {
             const button = element<HTMLButtonElement>(id);
-            button.hidden = room.pace !== 'own' || room.prompts.length < 2;
+            button.hidden = this.why('turn_to') === 'together' || room.prompts.length < 2;
             button.disabled = room.prompts[at + step] === undefined;
         }
     }
@@ -296,8 +298,8 @@ export class RoomPage {
     private showRate(): void {
         const { words } = this.around;
         if (!element('#more-menu').hidden) {
-            element('#offer').hidden = this.room?.offers === false;
-            element('#keep-back').hidden = this.room?.keepBack === false;
+            element('#offer').hidden = this.why('offer') === 'offers_off';
+            element('#keep-back').hidden = this.why('keep_back') !== null;
             element('#light').setAttribute('aria-pressed', String(this.isLight));
             element('#keep-back').setAttribute('aria-pressed', String(this.own?.keepsBack === true));
             element('#light .light-rate').textContent =

@@ -146,7 +146,6 @@ final class RoomController
             'cut' => ['nullable', 'array'],
             'words' => ['nullable', 'string', 'max:200'],
         ]);
-        abort_unless($seat->session->settingsValue()->offers, 409, __('Your teacher isn’t taking offers now.'));
         abort_if(
             $seat->session->offers()->where('seat_id', $seat->id)->where('state', 'waiting')->count() >=
                 Offering::MOST_WAITING,

@@ -28,6 +28,23 @@ enum Condition
     case IsCovered;
     case MessagesOn;
     case LeadShown;
+    case OffersOn;
+    case KeepBackOn;
+
+    /** Whether it depends on one seat; the pens do on both. */
+    public function isOfSeat(): bool
+    {
+        return match ($this) {
+            self::In, self::OutButNotKept, self::Unsent, self::IsSent, self::PensUp => true,
+            default => false,
+        };
+    }
+
+    /** Whether it depends on the room: it holds for every student, or for none. */
+    public function isOfRoom(): bool
+    {
+        return $this === self::PensUp || ! $this->isOfSeat();
+    }
 
     /** Null when it holds. */
     public function refusal(Situation $now): ?Refusal
@@ -57,6 +74,8 @@ enum Condition
             self::IsCovered => $now->isCovered ? null : Refusal::NotCovered,
             self::MessagesOn => $now->hasMessages ? null : Refusal::MessagesOff,
             self::LeadShown => $now->isLeadShown ? null : Refusal::LeadHidden,
+            self::OffersOn => $now->hasOffers ? null : Refusal::OffersOff,
+            self::KeepBackOn => $now->hasKeepBack ? null : Refusal::KeepBackOff,
         };
     }
 }

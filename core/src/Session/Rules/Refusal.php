@@ -25,6 +25,8 @@ enum Refusal: string
     case NotCovered = 'not_covered';
     case MessagesOff = 'messages_off';
     case LeadHidden = 'lead_hidden';
+    case OffersOff = 'offers_off';
+    case KeepBackOff = 'keep_back_off';
 
     public function sentence(): string
     {
@@ -37,7 +39,7 @@ enum Refusal: string
             self::NotIn => 'You’re not in the room at the moment.',
             self::IsIn => 'You’re already in the room.',
             self::PensDown => 'Pens are down. Your work waits here until they’re up again.',
-            self::PromptClosed => 'This prompt is closed. Anything you did after that waits here.',
+            self::PromptClosed => 'This prompt is closed. You can still look at your work.',
             self::PromptUnseen => 'This prompt is not open yet.',
             self::Together => 'The class is working on one prompt together at the moment.',
             self::Sent => 'You’ve sent this. Take it back to carry on.',
@@ -47,6 +49,8 @@ enum Refusal: string
             self::NotCovered => 'Work on this prompt isn’t covered.',
             self::MessagesOff => 'Messages are off in this session.',
             self::LeadHidden => 'There’s no teacher’s page to look at now.',
+            self::OffersOff => 'Your teacher isn’t taking offers now.',
+            self::KeepBackOff => 'You can’t ask for that in this session.',
         };
     }
 }

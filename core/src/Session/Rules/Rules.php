@@ -37,7 +37,8 @@ final class Rules
             Deed::Write => [self::STUDENT, [C::Running, C::In, C::MessagesOn]],
             Deed::ChangeDevice => [self::STUDENT, [C::Running, C::In]],
             Deed::ChooseLight => [self::STUDENT, [C::Running, C::In]],
-            Deed::Offer => [self::STUDENT, [C::Running, C::In, C::PromptSeen]],
+            Deed::Offer => [self::STUDENT, [C::Running, C::In, C::PromptSeen, C::OffersOn]],
+            Deed::KeepBack => [self::STUDENT, [C::Running, C::In, C::KeepBackOn]],
             Deed::AnswerAsk => [self::STUDENT, [C::Running, C::In]],
             Deed::TakeHome => [self::STUDENT, []],
 
@@ -56,7 +57,7 @@ final class Rules
             Deed::HandOut => [self::RUNS_IT, [C::Running]],
             Deed::SendOut => [self::RUNS_IT, [C::Running]],
             Deed::SetDoor => [self::RUNS_IT, [C::Running]],
-            Deed::Steer => [self::RUNS_IT, [C::Running]],
+            Deed::ChangePrompts => [self::RUNS_IT, [C::Running]],
             Deed::SetPens => [self::RUNS_IT, [C::Running]],
             Deed::SetTimer => [self::RUNS_IT, [C::Running]],
             Deed::Ask => [self::RUNS_IT, [C::Running]],
@@ -90,6 +91,55 @@ final class Rules
         }
 
         return null;
+    }
+
+    /**
+     * What may be done now, to be told to a page: with each deed why it cannot be, or null.
+     *
+     * @return array<string, ?string> by the deed's value, a {@see Refusal}'s
+     */
+    public static function may(Role $role, Situation $now, Deed ...$deeds): array
+    {
+        $may = [];
+        foreach ($deeds as $deed) {
+            $may[$deed->value] = self::refusal($deed, $role, $now)?->value;
+        }
+
+        return $may;
+    }
+
+    /**
+     * The same as far as the room decides it, alike for every student who is in: told to all of them at once.
+     * Together with {@see mayOfSeat} it says all that {@see may} does.
+     *
+     * @return array<string, ?string>
+     */
+    public static function mayOfRoom(Situation $now, Deed ...$deeds): array
+    {
+        return self::mayWhere($now, static fn (Condition $one): bool => $one->isOfRoom(), ...$deeds);
+    }
+
+    /** @return array<string, ?string> the same as far as one seat decides it */
+    public static function mayOfSeat(Situation $now, Deed ...$deeds): array
+    {
+        return self::mayWhere($now, static fn (Condition $one): bool => $one->isOfSeat(), ...$deeds);
+    }
+
+    /**
+     * @param  callable(Condition): bool  $counts
+     * @return array<string, ?string>
+     */
+    private static function mayWhere(Situation $now, callable $counts, Deed ...$deeds): array
+    {
+        $may = [];
+        foreach ($deeds as $deed) {
+            $may[$deed->value] = null;
+            foreach (array_filter(self::of($deed)[1], $counts) as $condition) {
+                $may[$deed->value] ??= $condition->refusal($now)?->value;
+            }
+        }
+
+        return $may;
     }
 
     /** @throws RefusedDeed */

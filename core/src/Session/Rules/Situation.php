@@ -20,6 +20,8 @@ final readonly class Situation
      * @param  bool  $isRevealed  whether it was covered once and has been revealed
      * @param  bool  $isSent  whether this seat has sent its work on the prompt
      * @param  bool  $isLeadShown  whether students may look at a lead canvas now
+     * @param  bool  $hasOffers  whether students may offer work to the class
+     * @param  bool  $hasKeepBack  whether students may ask not to be shown
      */
     public function __construct(
         public bool $isRunning = true,
@@ -33,6 +35,8 @@ final readonly class Situation
         public bool $isSent = false,
         public bool $hasMessages = true,
         public bool $isLeadShown = false,
+        public bool $hasOffers = true,
+        public bool $hasKeepBack = true,
     ) {
     }
 }

@@ -31,7 +31,7 @@ final class ClassTest extends BrowserTestCase
     {
         self::$class = DemoClass::start('127.0.0.1', Port::free(), 'test');
         self::$crag = self::$class->instance;
-        self::$chrome = Chrome::start();
+        self::$chrome = Chrome::shared();
     }
 
     public function test_a_lesson_of_three_prompts_is_taught_taken_and_forgotten(): void

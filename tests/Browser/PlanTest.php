@@ -85,8 +85,8 @@ final class PlanTest extends BrowserTestCase
         $one->until(fn (): bool => $one->find('#plan-prompt')->isDisplayed(), 'a prompt');
         $one->type('#words', 'First words');
         $this->saved($one);
-        $one->driver->executeScript('window.open(location.href)');
-        [$first, $second] = $one->driver->getWindowHandles();
+        $first = $one->driver->getWindowHandle();
+        $second = $one->openBeside();
         $one->driver->switchTo()->window($second);
         $one->until(
             fn (): bool => $one->find('#words')->getAttribute('value') === 'First words',

@@ -29,8 +29,8 @@ final class SharedCanvasTest extends BrowserTestCase
     public function test_one_seat_in_two_tabs_shows_one_canvas(): void
     {
         [$one, $name] = $this->student();
-        $one->driver->executeScript('window.open(location.href)');
-        [$first, $second] = $one->driver->getWindowHandles();
+        $first = $one->driver->getWindowHandle();
+        $second = $one->openBeside();
         $one->driver->switchTo()->window($second);
         $one->find('#page-frame[data-ready]');
         $one->draw('.page-paper', [[0.6, 0.2], [0.8, 0.4]]);

@@ -28,12 +28,11 @@ abstract class BrowserTestCase extends TestCase
     {
         self::$crag = Instance::fresh('test', '127.0.0.1', Port::free(), false);
         self::$crag->start();
-        self::$chrome = Chrome::start();
+        self::$chrome = Chrome::shared();
     }
 
     public static function tearDownAfterClass(): void
     {
-        self::$chrome->stop();
         self::$crag->stop();
         self::$crag->removeAll();
     }
@@ -45,7 +44,7 @@ abstract class BrowserTestCase extends TestCase
                 $this->keepPicture($who, $page);
             }
             $this->checkPolicy($who, $page);
-            $page->quit();
+            self::$chrome->giveBack($page);
         }
         $this->people = [];
     }

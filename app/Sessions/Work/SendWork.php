@@ -20,8 +20,12 @@ use Illuminate\Support\Facades\DB;
 /** A student sends a canvas to the teacher, or takes it back; covered work is revealed. */
 final readonly class SendWork
 {
-    public function __construct(private Announce $announce, private ReadWork $read, private Hands $hands)
-    {
+    public function __construct(
+        private Announce $announce,
+        private ReadWork $read,
+        private Hands $hands,
+        private RoomState $room,
+    ) {
     }
 
     public function send(Seat $seat, Canvas $canvas, bool $isSent): void
@@ -60,6 +64,7 @@ final readonly class SendWork
                     ]);
                 }
             }
+            $this->room->tell($session);
         });
     }
 }

@@ -12,6 +12,7 @@ use Deploy\Problem;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Throwable;
 
 /** A ChromeDriver of our own on a free port, and the headless browsers that it opens. */
 final class Chrome
@@ -35,14 +36,30 @@ final class Chrome
         '--use-fake-ui-for-media-stream',
     ];
 
+    private static ?self $shared = null;
+
     /** @var list<Page> */
     private array $pages = [];
+
+    /** @var list<Page> emptied, for whoever comes next: starting a browser costs more than most tests do with it */
+    private array $idle = [];
 
     private function __construct(
         private readonly Child $driver,
         private readonly int $port,
         private readonly string $folder,
     ) {
+    }
+
+    /** One for all of this process, stopped with it. */
+    public static function shared(): self
+    {
+        if (self::$shared === null) {
+            self::$shared = self::start();
+            register_shutdown_function(static fn () => self::$shared?->stop());
+        }
+
+        return self::$shared;
     }
 
     public static function start(): self
@@ -71,6 +88,12 @@ final class Chrome
     /** A browser of its own, with its own cookies, as another person's device would be. */
     public function open(int $width = 1280, int $height = 800, bool $touch = false, bool $dark = false): Page
     {
+        $page = $touch ? null : array_pop($this->idle);
+        if ($page !== null) {
+            $page->emulate($width, $height, $dark);
+
+            return $page;
+        }
         $options = new ChromeOptions();
         $arguments = [...self::ARGUMENTS, "--window-size={$width},{$height}"];
         if ($touch) {
@@ -88,6 +111,21 @@ final class Chrome
         return $this->pages[] = $page;
     }
 
+    /** Empties a browser for the next one who opens it; one that cannot be emptied is ended. */
+    public function giveBack(Page $page): void
+    {
+        if ($page->isGone) {
+            return;
+        }
+        try {
+            $page->empty();
+            $this->idle[] = $page;
+        } catch (Throwable) {
+            $page->quit();
+            $this->pages = array_values(array_filter($this->pages, static fn (Page $one): bool => $one !== $page));
+        }
+    }
+
     public function pid(): int
     {
         return $this->driver->pid();
@@ -98,7 +136,7 @@ final class Chrome
         foreach ($this->pages as $page) {
             $page->quit();
         }
-        $this->pages = [];
+        $this->pages = $this->idle = [];
         $this->driver->stop();
         Folder::remove($this->folder);
     }

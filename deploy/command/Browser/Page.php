@@ -17,8 +17,33 @@ final class Page
     /** Seconds; a busy machine may take its time, and what holds is not waited for. */
     public const PATIENCE = 60.0;
 
+    /** A test may end a browser itself, as somebody would who goes home. */
+    public bool $isGone = false;
+
+    /** @var array<string, true> where it has been */
+    private array $origins = [];
+
     public function __construct(public readonly RemoteWebDriver $driver)
     {
+    }
+
+    /** Leaves nothing of whoever used it: a new tab, and no cookie, database or setting of the old ones. */
+    public function empty(): void
+    {
+        $before = $this->driver->getWindowHandles();
+        $fresh = $this->driver->executeCustomCommand('/session/:sessionId/window/new', 'POST', ['type' => 'tab']);
+        assert(is_array($fresh) && is_string($fresh['handle']));
+        foreach ($before as $handle) {
+            $this->driver->switchTo()->window($handle);
+            $this->driver->close();
+        }
+        $this->driver->switchTo()->window($fresh['handle']);
+        $this->developer('Network.clearBrowserCookies');
+        foreach (array_keys($this->origins) as $origin) {
+            $this->developer('Storage.clearDataForOrigin', ['origin' => $origin, 'storageTypes' => 'all']);
+        }
+        $this->origins = [];
+        $this->driver->manage()->getLog('browser');
     }
 
     /** The page's size, exactly, whatever the window's frame takes. */
@@ -79,8 +104,24 @@ final class Page
         ]);
     }
 
+    /** Opens what it shows in a second tab beside it; the first stays the one that is driven. */
+    public function openBeside(): string
+    {
+        $before = $this->driver->getWindowHandles();
+        $this->run('window.open(location.href)');
+
+        return $this->until(
+            fn (): ?string => array_values(array_diff($this->driver->getWindowHandles(), $before))[0] ?? null,
+            'a second tab',
+        );
+    }
+
     public function visit(string $address): self
     {
+        preg_match('~^https?://[^/]+~', $address, $found);
+        if ($found !== []) {
+            $this->origins[$found[0]] = true;
+        }
         $this->driver->get($address);
 
         return $this;
@@ -319,6 +360,7 @@ final class Page
 
     public function quit(): void
     {
+        $this->isGone = true;
         try {
             $this->driver->quit();
         } catch (Throwable) {

@@ -23,7 +23,7 @@ final class AxesSvg
         [$left, $right, $top, $bottom] = self::frame($axes);
         $x = static fn (float $value): float => self::along($axes->x, $value, $left, $right);
         $y = static fn (float $value): float => self::along($axes->y, $value, $bottom, $top);
-        // An axis whose nought lies outside the range stands at the nearest edge.
+        // An axis whose zero lies outside the range stands at the nearest edge.
         $originX = $x(max($axes->x->from, min($axes->x->to, 0.0)));
         $originY = $y(max($axes->y->from, min($axes->y->to, 0.0)));
 

@@ -24,7 +24,7 @@ final class Xml
         return htmlspecialchars(mb_scrub($text), ENT_XML1 | ENT_QUOTES, 'UTF-8');
     }
 
-    /** At most two decimals, no trailing noughts, always with a point. */
+    /** At most two decimals, no trailing zeros, always with a point. */
     public static function number(float $value): string
     {
         $text = rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.');

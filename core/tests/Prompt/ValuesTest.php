@@ -136,7 +136,7 @@ final class ValuesTest extends TestCase
             '“9..2” is neither a range such as 2..9 nor a list such as 3, 5, 7.',
         ];
         yield 'no numbers' => ['{a: oak}', '“oak” is neither a range such as 2..9 nor a list such as 3, 5, 7.'];
-        yield 'a step of nought' => [
+        yield 'a step of zero' => [
             '{a: 1..2 step 0}',
             '“1..2” is neither a range such as 2..9 nor a list such as 3, 5, 7.',
         ];
@@ -144,7 +144,7 @@ final class ValuesTest extends TestCase
         yield 'an unknown name' => ['{a: 1..2} {b = a*q}', 'In {b = a*q}: q has no values.'];
         yield 'no condition' => ['{a: 1..2; big}', 'In {a: 1..2; big}: “big” isn’t a condition like a ≠ b.'];
         yield 'conditions that nothing meets' => ['{a: 1..2; a > 5}', 'No values fit all the conditions.'];
-        yield 'by nought' => ['{a: 0} {b = 1/a}', 'In {b = 1/a}: You can’t divide by 0.'];
+        yield 'by zero' => ['{a: 0} {b = 1/a}', 'In {b = 1/a}: You can’t divide by 0.'];
     }
 
     #[Test]
@@ -173,7 +173,7 @@ final class ValuesTest extends TestCase
             Written::plain(
                 $draw->values['a']
                     ->plus(\Crag\Maths\Algebra\Value::number(5))
-                    ->times(\Crag\Maths\Algebra\Value::letter('π')),
+                    ->multipliedBy(\Crag\Maths\Algebra\Value::letter('π')),
             ),
         );
     }

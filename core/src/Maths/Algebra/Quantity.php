@@ -32,7 +32,7 @@ final readonly class Quantity
     /** In base units. */
     public function inBase(): Value
     {
-        return $this->value->times($this->unit->factor);
+        return $this->value->multipliedBy($this->unit->factor);
     }
 
     /** @return array{string, string} the number and the unit */

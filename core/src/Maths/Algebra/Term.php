@@ -9,7 +9,7 @@ use Crag\Maths\Parsing\UnreadableMaths;
 
 /**
  * A rational number times powers of letters and roots of primes. π is a letter here: no sum of its powers with rational
- * factors is nought, so it may be treated as one (Lindemann 1882).
+ * factors is zero, so it may be treated as one (Lindemann 1882).
  */
 final readonly class Term
 {
@@ -32,28 +32,28 @@ final readonly class Term
     }
 
     /** The root of a prime, to a power between 0 and 1. */
-    public static function root(int $prime, int $over, int $under): self
+    public static function root(int $prime, int $numerator, int $denominator): self
     {
-        return self::of(BigRational::one(), ["√{$prime}" => [$over, $under]]);
+        return self::of(BigRational::one(), ["√{$prime}" => [$numerator, $denominator]]);
     }
 
     /** What tells it from terms that cannot be added to it. */
     public function kind(): string
     {
         $kind = '';
-        foreach ($this->powers as $name => [$over, $under]) {
-            $kind .= "{$name}^{$over}/{$under}·";
+        foreach ($this->powers as $name => [$numerator, $denominator]) {
+            $kind .= "{$name}^{$numerator}/{$denominator}·";
         }
 
         return $kind;
     }
 
-    public function times(self $other): self
+    public function multipliedBy(self $other): self
     {
         $powers = $this->powers;
-        foreach ($other->powers as $name => [$over, $under]) {
+        foreach ($other->powers as $name => [$numerator, $denominator]) {
             [$before, $by] = $powers[$name] ?? [0, 1];
-            $powers[$name] = [$before * $under + $over * $by, $by * $under];
+            $powers[$name] = [$before * $denominator + $numerator * $by, $by * $denominator];
         }
 
         return self::of($this->factor->multipliedBy($other->factor), $powers);
@@ -65,7 +65,7 @@ final readonly class Term
         return new self($this->factor->plus($other->factor)->simplified(), $this->powers);
     }
 
-    public function by(BigRational $factor): self
+    public function scaledBy(BigRational $factor): self
     {
         return new self($this->factor->multipliedBy($factor)->simplified(), $this->powers);
     }
@@ -87,8 +87,8 @@ final readonly class Term
         return false;
     }
 
-    /** One over it. Letters get powers below nought, so that only a number may be turned over for good. */
-    public function turnedOver(): self
+    /** One over it. Letters get powers below zero, so that only a number may be turned over for good. */
+    public function reciprocal(): self
     {
         return self::of(
             $this->factor->reciprocal(),
@@ -100,9 +100,9 @@ final readonly class Term
     public function letterRoot(int $order): self
     {
         $powers = [];
-        foreach ($this->powers as $name => [$over, $under]) {
-            $isEven = $under === 1 && $over % 2 === 0;
-            $root = self::lowest($over, $under * $order);
+        foreach ($this->powers as $name => [$numerator, $denominator]) {
+            $isEven = $denominator === 1 && $numerator % 2 === 0;
+            $root = self::lowest($numerator, $denominator * $order);
             if (
                 $order % 2 === 0 &&
                 $isEven &&
@@ -129,16 +129,16 @@ final readonly class Term
     private static function of(BigRational $factor, array $powers): self
     {
         $kept = [];
-        foreach ($powers as $name => [$over, $under]) {
-            [$over, $under] = self::lowest($over, $under);
+        foreach ($powers as $name => [$numerator, $denominator]) {
+            [$numerator, $denominator] = self::lowest($numerator, $denominator);
             if (self::isRoot($name)) {
-                $whole = (int) floor($over / $under);
+                $whole = (int) floor($numerator / $denominator);
                 $taken = BigRational::of(substr($name, 3))->power(abs($whole));
                 $factor = $whole < 0 ? $factor->dividedBy($taken) : $factor->multipliedBy($taken);
-                $over -= $whole * $under;
+                $numerator -= $whole * $denominator;
             }
-            if ($over !== 0) {
-                $kept[$name] = [$over, $under];
+            if ($numerator !== 0) {
+                $kept[$name] = [$numerator, $denominator];
             }
         }
         ksort($kept);
@@ -147,13 +147,13 @@ final readonly class Term
     }
 
     /** @return array{int, int} */
-    private static function lowest(int $over, int $under): array
+    private static function lowest(int $numerator, int $denominator): array
     {
-        [$a, $b] = [abs($over), $under];
+        [$a, $b] = [abs($numerator), $denominator];
         while ($b !== 0) {
             [$a, $b] = [$b, $a % $b];
         }
 
-        return $a === 0 ? [0, 1] : [intdiv($over, $a), intdiv($under, $a)];
+        return $a === 0 ? [0, 1] : [intdiv($numerator, $a), intdiv($denominator, $a)];
     }
 }

@@ -8,7 +8,7 @@ use Brick\Math\BigRational;
 use Crag\Maths\Parsing\UnreadableMaths;
 
 /**
- * A sum of terms of different kinds. It is nought only when it has no terms: roots of different products of primes, and
+ * A sum of terms of different kinds. It is zero only when it has no terms: roots of different products of primes, and
  * powers of letters, cannot cancel each other (Besicovitch, "On the linear independence of fractional powers of
  * integers", 1940).
  */
@@ -16,7 +16,7 @@ final readonly class Terms
 {
     private const MOST = 300;
 
-    /** @param  array<string, Term>  $terms  by kind, in order, none of them nought */
+    /** @param  array<string, Term>  $terms  by kind, in order, none of them zero */
     private function __construct(public array $terms)
     {
     }
@@ -47,7 +47,7 @@ final readonly class Terms
         return self::of(...array_values($this->terms), ...array_values($other->terms));
     }
 
-    public function times(self $other): self
+    public function multipliedBy(self $other): self
     {
         if (count($this->terms) * count($other->terms) > self::MOST * 10) {
             throw UnreadableMaths::large();
@@ -55,19 +55,19 @@ final readonly class Terms
         $products = [];
         foreach ($this->terms as $one) {
             foreach ($other->terms as $two) {
-                $products[] = $one->times($two);
+                $products[] = $one->multipliedBy($two);
             }
         }
 
         return self::of(...$products);
     }
 
-    public function by(BigRational $factor): self
+    public function scaledBy(BigRational $factor): self
     {
-        return self::of(...array_map(static fn (Term $term): Term => $term->by($factor), array_values($this->terms)));
+        return self::of(...array_map(static fn (Term $term): Term => $term->scaledBy($factor), array_values($this->terms)));
     }
 
-    public function isNought(): bool
+    public function isZero(): bool
     {
         return $this->terms === [];
     }
@@ -81,7 +81,7 @@ final readonly class Terms
     /** The rational number that it is, if it is one. */
     public function rational(): ?BigRational
     {
-        if ($this->isNought()) {
+        if ($this->isZero()) {
             return BigRational::zero();
         }
         $single = $this->single();

@@ -150,7 +150,7 @@ final readonly class Unit
         );
         $text = str_replace('-^', '^-', $text);
         $unit = self::none();
-        $over = 1;
+        $numerator = 1;
         $isBracketed = false;
         $pattern =
             '/\G\s*(?:(?<slash>\/|per\b)|(?<times>[*·⋅×.])|(?<bracket>[()])|(?<unit>°C|[°£€$]|\p{L}+)(?:\^?(?<power>-?\d+))?)/u';
@@ -160,15 +160,15 @@ final readonly class Unit
             }
             $isBracketed = $found['bracket'] === null ? $isBracketed : $found['bracket'] === '(';
             if ($found['slash'] !== null) {
-                $over = -1;
+                $numerator = -1;
             } elseif ($found['unit'] !== null) {
                 $named = self::named($found['unit'], $typed);
                 foreach ($named as $i => $one) {
                     // A power belongs to the last of two that were written together.
-                    $unit = $unit->times($one, $i === count($named) - 1 ? $over * (int) ($found['power'] ?? 1) : $over);
+                    $unit = $unit->multipliedBy($one, $i === count($named) - 1 ? $numerator * (int) ($found['power'] ?? 1) : $numerator);
                 }
                 // m/s/s: what follows a stroke directly, or in brackets, stands under it.
-                $over = $isBracketed ? $over : 1;
+                $numerator = $isBracketed ? $numerator : 1;
             }
         }
 
@@ -192,7 +192,7 @@ final readonly class Unit
         return $this->isLike($other) && $this->factor->equals($other->factor);
     }
 
-    private function times(self $other, int $power): self
+    private function multipliedBy(self $other, int $power): self
     {
         $dimension = $this->dimension;
         foreach ($other->dimension as $base => $n) {
@@ -201,7 +201,7 @@ final readonly class Unit
         $dimension = array_filter($dimension);
         ksort($dimension);
 
-        return new self('', $this->factor->times($other->factor->toThe(Value::number($power))), $dimension);
+        return new self('', $this->factor->multipliedBy($other->factor->power(Value::number($power))), $dimension);
     }
 
     /**

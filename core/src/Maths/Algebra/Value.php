@@ -25,7 +25,7 @@ final readonly class Value
     /** Larger numbers are not taken apart into primes. */
     private const LARGEST_FACTORED = 1_000_000_000_000;
 
-    private function __construct(public Terms $over, public Terms $under)
+    private function __construct(public Terms $numerator, public Terms $denominator)
     {
     }
 
@@ -41,9 +41,9 @@ final readonly class Value
 
     public function plus(self $other): self
     {
-        return self::over(
-            $this->over->times($other->under)->plus($other->over->times($this->under)),
-            $this->under->times($other->under),
+        return self::quotient(
+            $this->numerator->multipliedBy($other->denominator)->plus($other->numerator->multipliedBy($this->denominator)),
+            $this->denominator->multipliedBy($other->denominator),
         );
     }
 
@@ -54,46 +54,46 @@ final readonly class Value
 
     public function negated(): self
     {
-        return new self($this->over->by(BigRational::of(-1)), $this->under);
+        return new self($this->numerator->scaledBy(BigRational::of(-1)), $this->denominator);
     }
 
-    public function times(self $other): self
+    public function multipliedBy(self $other): self
     {
-        return self::over($this->over->times($other->over), $this->under->times($other->under));
+        return self::quotient($this->numerator->multipliedBy($other->numerator), $this->denominator->multipliedBy($other->denominator));
     }
 
-    /** @throws UnreadableMaths by nought */
+    /** @throws UnreadableMaths by zero */
     public function dividedBy(self $other): self
     {
-        return self::over($this->over->times($other->under), $this->under->times($other->over));
+        return self::quotient($this->numerator->multipliedBy($other->denominator), $this->denominator->multipliedBy($other->numerator));
     }
 
-    /** @throws UnreadableMaths by nought */
-    private static function over(Terms $over, Terms $under): self
+    /** @throws UnreadableMaths by zero */
+    private static function quotient(Terms $numerator, Terms $denominator): self
     {
-        if ($under->isNought()) {
-            throw UnreadableMaths::byNought();
+        if ($denominator->isZero()) {
+            throw UnreadableMaths::divisionByZero();
         }
-        $single = $under->single();
+        $single = $denominator->single();
         if ($single !== null && ! $single->hasLetters() && ! isset($single->powers['π'])) {
-            return new self($over->times(Terms::of($single->turnedOver())), Terms::number(BigRational::one()));
+            return new self($numerator->multipliedBy(Terms::of($single->reciprocal())), Terms::number(BigRational::one()));
         }
 
-        return new self($over, $under);
+        return new self($numerator, $denominator);
     }
 
     /** @throws UnreadableMaths where the power is no plain number, or too large */
-    public function toThe(self $power): self
+    public function power(self $power): self
     {
         $exponent = $power->rational() ?? throw UnreadableMaths::power();
-        [$over, $under] = [$exponent->getNumerator(), $exponent->getDenominator()];
-        if ($over->abs()->isGreaterThan(self::LARGEST_POWER) || $under->isGreaterThan(12)) {
+        [$numerator, $denominator] = [$exponent->getNumerator(), $exponent->getDenominator()];
+        if ($numerator->abs()->isGreaterThan(self::LARGEST_POWER) || $denominator->isGreaterThan(12)) {
             throw UnreadableMaths::large();
         }
-        $raised = $this->raised($over->abs()->toInt());
-        $raised = $over->isNegative() ? self::number(1)->dividedBy($raised) : $raised;
+        $raised = $this->raised($numerator->abs()->toInt());
+        $raised = $numerator->isNegative() ? self::number(1)->dividedBy($raised) : $raised;
 
-        return $raised->root($under->toInt());
+        return $raised->root($denominator->toInt());
     }
 
     private function raised(int $times): self
@@ -111,7 +111,7 @@ final readonly class Value
         }
         $product = self::number(1);
         for ($i = 0; $i < $times; $i++) {
-            $product = $product->times($this);
+            $product = $product->multipliedBy($this);
         }
 
         return $product;
@@ -123,15 +123,15 @@ final readonly class Value
         if ($order === 1) {
             return $this;
         }
-        if ($this->over->isNought()) {
+        if ($this->numerator->isZero()) {
             return $this;
         }
-        [$over, $under] = [$this->over->single(), $this->under->single()];
-        if ($over === null || $under === null) {
+        [$numerator, $denominator] = [$this->numerator->single(), $this->denominator->single()];
+        if ($numerator === null || $denominator === null) {
             throw UnreadableMaths::rootOfSum();
         }
 
-        return self::termRoot($over, $order)->dividedBy(self::termRoot($under, $order));
+        return self::termRoot($numerator, $order)->dividedBy(self::termRoot($denominator, $order));
     }
 
     private static function termRoot(Term $term, int $order): self
@@ -141,10 +141,10 @@ final readonly class Value
         if ($isNegative && $order % 2 === 0) {
             throw UnreadableMaths::negativeRoot();
         }
-        $root = Terms::of($term->letterRoot($order))->times(self::wholeRoot($factor->getNumerator()->abs(), $order));
-        $under = self::wholeRoot($factor->getDenominator(), $order);
+        $root = Terms::of($term->letterRoot($order))->multipliedBy(self::wholeRoot($factor->getNumerator()->abs(), $order));
+        $denominator = self::wholeRoot($factor->getDenominator(), $order);
 
-        return self::over($isNegative ? $root->by(BigRational::of(-1)) : $root, $under);
+        return self::quotient($isNegative ? $root->scaledBy(BigRational::of(-1)) : $root, $denominator);
     }
 
     /** A whole number's root as roots of its primes. */
@@ -163,7 +163,7 @@ final readonly class Value
                 $rest = intdiv($rest, $prime);
             }
             if ($times > 0) {
-                $root = $root->times(Terms::of(Term::root($prime, $times, $order)));
+                $root = $root->multipliedBy(Terms::of(Term::root($prime, $times, $order)));
             }
         }
 
@@ -173,33 +173,33 @@ final readonly class Value
     /** Whether both are worth the same, for all values of the letters for which both are worth something. */
     public function equals(self $other): bool
     {
-        return $this->minus($other)->over->isNought();
+        return $this->minus($other)->numerator->isZero();
     }
 
-    /** Whether one is the other times a number that is not nought. */
+    /** Whether one is the other times a number that is not zero. */
     public function isMultipleOf(self $other): bool
     {
-        $kind = array_key_first($this->over->terms);
-        if ($kind === null || ! isset($other->over->terms[$kind])) {
-            return $kind === array_key_first($other->over->terms);
+        $kind = array_key_first($this->numerator->terms);
+        if ($kind === null || ! isset($other->numerator->terms[$kind])) {
+            return $kind === array_key_first($other->numerator->terms);
         }
-        $by = $this->over->terms[$kind]->factor->dividedBy($other->over->terms[$kind]->factor);
+        $by = $this->numerator->terms[$kind]->factor->dividedBy($other->numerator->terms[$kind]->factor);
 
-        return self::over($other->over->by($by), Terms::number(BigRational::one()))->equals(
-            self::over($this->over, Terms::number(BigRational::one())),
+        return self::quotient($other->numerator->scaledBy($by), Terms::number(BigRational::one()))->equals(
+            self::quotient($this->numerator, Terms::number(BigRational::one())),
         );
     }
 
     public function hasLetters(): bool
     {
-        return $this->over->hasLetters() || $this->under->hasLetters();
+        return $this->numerator->hasLetters() || $this->denominator->hasLetters();
     }
 
     /** @return list<string> the letters that it depends on */
     public function letters(): array
     {
         $letters = [];
-        foreach ([...$this->over->terms, ...$this->under->terms] as $term) {
+        foreach ([...$this->numerator->terms, ...$this->denominator->terms] as $term) {
             foreach (array_keys($term->powers) as $name) {
                 if ($name !== 'π' && ! Term::isRoot((string) $name)) {
                     $letters[(string) $name] = true;
@@ -214,16 +214,16 @@ final readonly class Value
     /** The rational number that it is, if it is one. */
     public function rational(): ?BigRational
     {
-        [$over, $under] = [$this->over->rational(), $this->under->rational()];
-        if ($over !== null && $under !== null) {
-            return $over->dividedBy($under)->simplified();
+        [$numerator, $denominator] = [$this->numerator->rational(), $this->denominator->rational()];
+        if ($numerator !== null && $denominator !== null) {
+            return $numerator->dividedBy($denominator)->simplified();
         }
-        if (array_keys($this->over->terms) !== array_keys($this->under->terms)) {
+        if (array_keys($this->numerator->terms) !== array_keys($this->denominator->terms)) {
             return null;
         }
         // 3π/2π is a number too.
-        $kind = (string) array_key_first($this->over->terms);
-        $by = $this->over->terms[$kind]->factor->dividedBy($this->under->terms[$kind]->factor)->simplified();
+        $kind = (string) array_key_first($this->numerator->terms);
+        $by = $this->numerator->terms[$kind]->factor->dividedBy($this->denominator->terms[$kind]->factor)->simplified();
 
         return $this->equals(self::number($by)) ? $by : null;
     }
@@ -233,29 +233,29 @@ final readonly class Value
      *
      * @throws UnreadableMaths when it depends on letters
      */
-    public function close(): BigRational
+    public function approximated(): BigRational
     {
         $rational = $this->rational();
         if ($rational !== null) {
             return $rational;
         }
-        $under = self::sum($this->under);
+        $denominator = self::approximatedSum($this->denominator);
 
-        return $under->getSign() === 0 ? throw UnreadableMaths::byNought() : self::sum($this->over)->dividedBy($under);
+        return $denominator->getSign() === 0 ? throw UnreadableMaths::divisionByZero() : self::approximatedSum($this->numerator)->dividedBy($denominator);
     }
 
-    private static function sum(Terms $terms): BigRational
+    private static function approximatedSum(Terms $terms): BigRational
     {
         $sum = BigRational::zero();
         foreach ($terms->terms as $term) {
             $product = $term->factor;
-            foreach ($term->powers as $name => [$over, $under]) {
+            foreach ($term->powers as $name => [$numerator, $denominator]) {
                 $base = match (true) {
                     $name === 'π' => BigRational::of(self::PI),
                     Term::isRoot($name) => BigRational::of(substr($name, 3)),
                     default => throw UnreadableMaths::letters($name),
                 };
-                $product = $product->multipliedBy(self::closeRoot($base->power($over), $under));
+                $product = $product->multipliedBy(self::approximateRoot($base->power($numerator), $denominator));
             }
             $sum = $sum->plus($product);
         }
@@ -263,8 +263,8 @@ final readonly class Value
         return BigRational::of($sum->toScale(self::PLACES, RoundingMode::HALF_EVEN));
     }
 
-    /** By Newton's rule on whole numbers, the number first made larger by as many noughts as places are wanted. */
-    private static function closeRoot(BigRational $number, int $order): BigRational
+    /** By Newton's rule on whole numbers, the number first made larger by as many zeros as places are wanted. */
+    private static function approximateRoot(BigRational $number, int $order): BigRational
     {
         if ($order === 1) {
             return $number;
@@ -286,11 +286,11 @@ final readonly class Value
 
     public function compareTo(self $other): int
     {
-        return $this->equals($other) ? 0 : $this->close()->compareTo($other->close());
+        return $this->equals($other) ? 0 : $this->approximated()->compareTo($other->approximated());
     }
 
     public function decimal(int $places): BigDecimal
     {
-        return $this->close()->toScale($places, RoundingMode::HALF_UP);
+        return $this->approximated()->toScale($places, RoundingMode::HALF_UP);
     }
 }

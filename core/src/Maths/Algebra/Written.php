@@ -15,34 +15,34 @@ final class Written
 
     public static function plain(Value $value): string
     {
-        return self::over($value, static fn (string $over, string $under): string => "{$over}/{$under}", false);
+        return self::quotient($value, static fn (string $numerator, string $denominator): string => "{$numerator}/{$denominator}", false);
     }
 
     /** For a formula, in LaTeX. */
     public static function latex(Value $value): string
     {
-        return self::over($value, static fn (string $over, string $under): string => "\\frac{{$over}}{{$under}}", true);
+        return self::quotient($value, static fn (string $numerator, string $denominator): string => "\\frac{{$numerator}}{{$denominator}}", true);
     }
 
     /** @param  callable(string, string): string  $fraction */
-    private static function over(Value $value, callable $fraction, bool $latex): string
+    private static function quotient(Value $value, callable $fraction, bool $latex): string
     {
         $rational = $value->rational();
         if ($rational !== null) {
             return self::number($rational, $fraction);
         }
-        $over = self::sum($value->over, $fraction, $latex);
-        $under = $value->under->rational();
-        if ($under !== null && $under->isEqualTo(1)) {
-            return $over;
+        $numerator = self::sum($value->numerator, $fraction, $latex);
+        $denominator = $value->denominator->rational();
+        if ($denominator !== null && $denominator->isEqualTo(1)) {
+            return $numerator;
         }
         $bracketed = static fn (string $sum, Terms $terms): string => $latex || count($terms->terms) === 1
             ? $sum
             : "({$sum})";
 
         return $fraction(
-            $bracketed($over, $value->over),
-            $bracketed(self::sum($value->under, $fraction, $latex), $value->under),
+            $bracketed($numerator, $value->numerator),
+            $bracketed(self::sum($value->denominator, $fraction, $latex), $value->denominator),
         );
     }
 
@@ -66,13 +66,13 @@ final class Written
     private static function term(Term $term, callable $fraction, bool $latex): string
     {
         $roots = $letters = '';
-        foreach ($term->powers as $name => [$over, $under]) {
+        foreach ($term->powers as $name => [$numerator, $denominator]) {
             $base = Term::isRoot($name) ? substr($name, 3) : $name;
-            $power = $under === 1 ? (string) $over : "{$over}/{$under}";
+            $power = $denominator === 1 ? (string) $numerator : "{$numerator}/{$denominator}";
             $written = match (true) {
-                [$over, $under] === [1, 2] => $latex ? "\\sqrt{{$base}}" : "√{$base}",
+                [$numerator, $denominator] === [1, 2] => $latex ? "\\sqrt{{$base}}" : "√{$base}",
                 $power === '1' => $latex && $base === 'π' ? '\pi ' : $base,
-                default => $latex ? "{$base}^{{$power}}" : $base.'^'.($under === 1 ? $power : "({$power})"),
+                default => $latex ? "{$base}^{{$power}}" : $base.'^'.($denominator === 1 ? $power : "({$power})"),
             };
             if (Term::isRoot($name)) {
                 $roots .= $written;

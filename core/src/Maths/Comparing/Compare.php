@@ -153,9 +153,9 @@ final class Compare
             return $tolerance->allows($right, $given);
         }
         // What was rounded further than asked, or less far, is right when it rounds to the same.
-        $wanted = $form->rounded($right->close());
+        $wanted = $form->rounded($right->approximated());
 
-        return $form->rounded($given->close())->isEqualTo($wanted) ||
+        return $form->rounded($given->approximated())->isEqualTo($wanted) ||
             $tolerance->allows(Value::number($wanted), $given);
     }
 

@@ -98,23 +98,23 @@ final readonly class Form
     /** @return array{Numeral, Numeral} */
     private static function ends(Node $fraction): array
     {
-        [$over, $under] = [$fraction->parts[0]->bare()->numeral, $fraction->parts[1]->numeral];
-        assert($over !== null && $under !== null);
+        [$numerator, $denominator] = [$fraction->parts[0]->bare()->numeral, $fraction->parts[1]->numeral];
+        assert($numerator !== null && $denominator !== null);
 
-        return [$over, $under];
+        return [$numerator, $denominator];
     }
 
     /** Whether the number under the line is so much: a whole number should be written as one. */
-    private static function isOver(Node $fraction, int $under): bool
+    private static function isOver(Node $fraction, int $denominator): bool
     {
-        return self::ends($fraction)[1]->value->isEqualTo($under);
+        return self::ends($fraction)[1]->value->isEqualTo($denominator);
     }
 
     private static function isProper(Node $fraction): bool
     {
-        [$over, $under] = self::ends($fraction);
+        [$numerator, $denominator] = self::ends($fraction);
 
-        return $over->value->isLessThan($under->value) && self::isLowest($fraction);
+        return $numerator->value->isLessThan($denominator->value) && self::isLowest($fraction);
     }
 
     private static function isStandard(Node $node): bool

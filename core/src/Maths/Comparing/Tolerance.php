@@ -46,10 +46,10 @@ final readonly class Tolerance
         if ($right->equals($given)) {
             return true;
         }
-        $right = $right->close();
+        $right = $right->approximated();
         $most = $this->kind === 'percent' ? $right->abs()->multipliedBy($this->most)->dividedBy(100) : $this->most;
 
-        return $given->close()->minus($right)->abs()->isLessThanOrEqualTo($most);
+        return $given->approximated()->minus($right)->abs()->isLessThanOrEqualTo($most);
     }
 
     /** @return array{kind: string, most: string} */

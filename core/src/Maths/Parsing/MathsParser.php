@@ -24,10 +24,10 @@ final class MathsParser
     /** @throws UnreadableMaths */
     public static function expression(string $typed): Node
     {
-        $reader = new self(Lexer::cut($typed));
-        $node = $reader->sum();
-        if ($reader->at < count($reader->tokens)) {
-            $rest = $reader->tokens[$reader->at];
+        $parser = new self(Lexer::cut($typed));
+        $node = $parser->sum();
+        if ($parser->at < count($parser->tokens)) {
+            $rest = $parser->tokens[$parser->at];
             throw $rest->kind === 'number'
                 ? UnreadableMaths::sideBySide($rest->text)
                 : UnreadableMaths::extra($rest->text);
@@ -162,16 +162,16 @@ final class MathsParser
         if ($this->nextIs('fraction')) {
             return Node::of(NodeKind::Mixed, $number, self::fraction($this->tokens[$this->at++]));
         }
-        [$over, $line, $under] = [$this->next(), $this->next(1), $this->next(2)];
-        if ($over?->kind === 'number' && $over->spaceBefore && $line?->kind === '/' && $under?->kind === 'number') {
+        [$numerator, $line, $denominator] = [$this->next(), $this->next(1), $this->next(2)];
+        if ($numerator?->kind === 'number' && $numerator->spaceBefore && $line?->kind === '/' && $denominator?->kind === 'number') {
             $this->at += 3;
             $fraction = Node::of(
                 NodeKind::Quotient,
-                Node::number(Numeral::of($over->text)),
-                Node::number(Numeral::of($under->text)),
+                Node::number(Numeral::of($numerator->text)),
+                Node::number(Numeral::of($denominator->text)),
             );
             if (! $fraction->isFraction()) {
-                throw UnreadableMaths::sideBySide($over->text);
+                throw UnreadableMaths::sideBySide($numerator->text);
             }
 
             return Node::of(NodeKind::Mixed, $number, $fraction);
@@ -213,9 +213,9 @@ final class MathsParser
 
     private static function fraction(Token $token): Node
     {
-        [$over, $under] = explode('/', $token->text);
+        [$numerator, $denominator] = explode('/', $token->text);
 
-        return Node::of(NodeKind::Quotient, Node::number(Numeral::of($over)), Node::number(Numeral::of($under)));
+        return Node::of(NodeKind::Quotient, Node::number(Numeral::of($numerator)), Node::number(Numeral::of($denominator)));
     }
 
     private function inBrackets(string $open): Node
@@ -236,9 +236,9 @@ final class MathsParser
     private function command(Token $token): Node
     {
         if ($token->text === 'frac') {
-            $over = $this->primary();
+            $numerator = $this->primary();
 
-            return Node::of(NodeKind::Quotient, $over, $this->primary());
+            return Node::of(NodeKind::Quotient, $numerator, $this->primary());
         }
         if (in_array($token->text, ['sqrt', 'root'], true)) {
             return Node::root($this->order(), $this->primary());

@@ -56,12 +56,12 @@ final readonly class Node
             NodeKind::Number => Value::number($this->numeral->value ?? 0),
             NodeKind::Letter => $letters[$this->letter] ?? Value::letter($this->letter),
             NodeKind::Mixed, NodeKind::Sum => self::all($parts, static fn (Value $a, Value $b): Value => $a->plus($b)),
-            NodeKind::Product => self::all($parts, static fn (Value $a, Value $b): Value => $a->times($b)),
+            NodeKind::Product => self::all($parts, static fn (Value $a, Value $b): Value => $a->multipliedBy($b)),
             NodeKind::Negative => $parts[0]->negated(),
             NodeKind::Quotient => $parts[0]->dividedBy($parts[1]),
-            NodeKind::Power => $parts[0]->toThe($parts[1]),
+            NodeKind::Power => $parts[0]->power($parts[1]),
             NodeKind::Root => $parts[0]->root($this->order),
-            NodeKind::Percent => $parts[0]->times(Value::number(BigRational::nd(1, 100))),
+            NodeKind::Percent => $parts[0]->multipliedBy(Value::number(BigRational::nd(1, 100))),
         };
     }
 

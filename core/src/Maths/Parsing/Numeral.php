@@ -14,7 +14,7 @@ final readonly class Numeral
         public BigRational $value,
         /** Digits after the decimal point. */
         public int $places,
-        /** Significant figures; noughts at the end of a whole number may count or not. */
+        /** Significant figures; zeros at the end of a whole number may count or not. */
         public int $leastFigures,
         public int $mostFigures,
         /** Whether dots say that more digits follow. */
@@ -40,9 +40,9 @@ final readonly class Numeral
         );
     }
 
-    public static function fraction(int $over, int $under): self
+    public static function fraction(int $numerator, int $denominator): self
     {
-        return new self(BigRational::nd($over, $under), 0, 1, 1, false);
+        return new self(BigRational::nd($numerator, $denominator), 0, 1, 1, false);
     }
 
     public function isWhole(): bool

@@ -56,7 +56,7 @@ final class UnreadableMaths extends DomainException
         return new self("It isn’t clear what “{$rest}” belongs to.");
     }
 
-    public static function byNought(): self
+    public static function divisionByZero(): self
     {
         return new self('You can’t divide by 0.');
     }

@@ -7,7 +7,7 @@ namespace Crag\Prompt\Values;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 
-/** Numbers from one to another in even steps, the first a whole number of steps from nought. */
+/** Numbers from one to another in even steps, the first a whole number of steps from zero. */
 final readonly class Range
 {
     public const MOST_STEPS = 200;

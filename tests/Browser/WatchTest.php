@@ -145,7 +145,13 @@ final class WatchTest extends BrowserTestCase
             ->press('o')
             ->press('c')
             ->draw('#closeup .page-paper', [[0.3, 0.6], [0.5, 0.7], [0.7, 0.6]], lift: false);
-        $student->until(fn (): bool => $this->inked($student, '#page') > $own + 50, 'coach ink while it is drawn');
+        // The line for coach ink may open after the pen is down: the hand moves on until it is seen.
+        $x = 0.7;
+        $student->until(function () use ($student, $own, &$x): bool {
+            $this->teacher->moveOn('#closeup .page-paper', $x = $x > 0.75 ? 0.3 : $x + 0.02, 0.6);
+
+            return $this->inked($student, '#page') > $own + 50;
+        }, 'coach ink while it is drawn');
         // A pointer that rests is not shown for long: the hands move on until they were seen.
         $seen = static fn (Page $page, string $in): bool => $page->run(
             'return document.querySelector(`${arguments[0]} .page-pointer`)?.textContent ?? null',

@@ -285,6 +285,28 @@ final class Page
         return $this;
     }
 
+    /** Goes on with what a draw without lifting began, to a point in fractions of an element's size. */
+    public function moveOn(string $selector, float $x, float $y, string $pointer = 'mouse'): self
+    {
+        $box = $this->run(
+            'const b = document.querySelector(arguments[0]).getBoundingClientRect(); return [b.left, b.top, b.width, b.height]',
+            $selector,
+        );
+        assert(is_array($box));
+        $move = [
+            'type' => 'pointerMove',
+            'duration' => 16,
+            'origin' => 'viewport',
+            'x' => (int) round($box[0] + $x * $box[2]),
+            'y' => (int) round($box[1] + $y * $box[3]),
+        ];
+        $this->perform([
+            ['type' => 'pointer', 'id' => $pointer, 'parameters' => ['pointerType' => $pointer], 'actions' => [$move]],
+        ]);
+
+        return $this;
+    }
+
     /**
      * Several fingers at once over an element, each along points in fractions of its size.
      *

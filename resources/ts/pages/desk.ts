@@ -36,7 +36,8 @@ interface Page {
     prompt: string;
     /** The teacher of this desk, to tell the own deeds from a colleague's. */
     me: string;
-    role: string;
+    /** Why this teacher cannot do it; null where they may. */
+    may: Record<'lead', string | null>;
     /** In which coach ink and private notes begin. */
     colours: Record<'coach' | 'private', string>;
     /** The server's clock as the page was made. */
@@ -117,7 +118,7 @@ commands.leaveInOrder();
 const run = (address: string, body: unknown): Promise<boolean> => commands.run(address, body);
 const closeUp: CloseUp = new CloseUp({ ...page, say, run, reasons: (seat) => watch.reasons(seat) });
 const compare = new Compare({ ...page, say });
-const lead = new Lead({ ...page, say, mayDraw: page.role === 'colleague', run, send: (text) => leading.send(text) });
+const lead = new Lead({ ...page, say, mayDraw: page.may.lead === null, run, send: (text) => leading.send(text) });
 const talking = new Talking({ ...page, say, run, send: (text) => leading.send(text) });
 const room = new RoomDesk({
     words: page.words,
@@ -272,7 +273,7 @@ const pens = new InkLine({
 });
 /** What this teacher draws, to those who are shown it. */
 const leading = new InkLine({
-    path: () => (page.role === 'colleague' && isLookedAt ? `/live/leading/${page.session}` : null),
+    path: () => (page.may.lead === null && isLookedAt ? `/live/leading/${page.session}` : null),
 });
 let isLookedAt = true;
 let unseen = 0;

@@ -1,6 +1,7 @@
+@use('Crag\Session\Rules\Deed')
 <x-layout :title="$session->title" script="desk" class="desk {{ $current->isCovered() ? 'is-covered' : '' }}"
     data-names="{{ $settings->deskNames->value }}"
-    :page="['session' => $session->id, 'prompt' => $current->id, 'me' => App\Http\CurrentTeacher::of(request())?->id, 'role' => $role->value, 'colours' => ['coach' => Crag\Canvas\Drawing\Palette::PENS[$role === Crag\Session\Rules\Role::Helper ? 'Lichen' : 'Heather'], 'private' => Crag\Canvas\Drawing\Palette::PENS['Rust']], 'clock' => App\Live\Clock::ms(), 'ink' => $session->id, 'address' => '/desk/'.$session->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\DeskWords::all()]">
+    :page="App\Http\Pages\DeskPage::script(request(), $session, $current)">
     @include('desk.room.now')
     <div class="desk-middle">
         <div class="rail-side">
@@ -31,7 +32,7 @@
             @include('desk.watch.chosen')
         </main>
         @include('desk.work.lead')
-        @if ($role === Crag\Session\Rules\Role::Colleague) @include('desk.show.talking') @else
+        @if ($deeds->may(Deed::ChooseScreen)) @include('desk.show.talking') @else
             <div id="talking" hidden><div id="talking-which"></div><button id="talking-whole"></button><button
             id="talking-replay"></button><button id="talking-lead"></button><button id="talking-give"></button></div>
             @endif

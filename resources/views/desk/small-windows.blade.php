@@ -66,7 +66,7 @@
         <div class="maths-end"><button class="btn btn-outline-slate"
             value="undo">{{ __('Not this time') }}</button><button class="btn btn-outline-slate"
             value="again">{{ __('Another one') }}</button><button class="btn btn-outline-slate"
-            value="close-up">{{ __('Close-up') }}</button>@if ($role === Crag\Session\Rules\Role::Colleague)<button
+            value="close-up">{{ __('Close-up') }}</button>@if ($deeds->may(Crag\Session\Rules\Deed::ChooseScreen))<button
             class="btn btn-outline-slate" value="screen">{{ __('On the class screen') }}</button>@endif<button
             class="btn btn-go" value="" autofocus>{{ __('Good') }}</button></div>
     </form>

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk;
 
-use App\Http\CurrentRole;
+use App\Http\Pages\Deeds;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use Crag\Session\Room\SeatState;
@@ -51,7 +51,7 @@ final class DeskController
             'prompts' => $prompts,
             'current' => $prompts->firstOrFail(static fn (Prompt $prompt): bool => $prompt->id === $session->prompt_id),
             'settings' => $session->settingsValue(),
-            'role' => CurrentRole::of($request),
+            'deeds' => Deeds::of($request, $session),
             'seats' => $session
                 ->seats()
                 ->with('entry')

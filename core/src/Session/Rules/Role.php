@@ -21,4 +21,10 @@ enum Role: string
             self::Colleague => 'Colleague',
         };
     }
+
+    /** The pen in which coach ink begins: a student sees whose it is. */
+    public function coachPen(): string
+    {
+        return $this === self::Helper ? 'Lichen' : 'Heather';
+    }
 }

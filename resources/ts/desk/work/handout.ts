@@ -43,7 +43,7 @@ export class HandOutForm {
             this.fillBackdrop(JSON.parse(backdrop!) as Backdrop);
             this.choose('place', 'under');
         }
-        if (seats.length > 0 || element('#now').dataset.role === 'helper') {
+        if (seats.length > 0 || element('#now').dataset.mayAll === '0') {
             this.choose('what', 'prompt');
             this.choose('to', 'some');
             for (const box of this.form.querySelectorAll<HTMLInputElement>('[name="seats[]"]')) {

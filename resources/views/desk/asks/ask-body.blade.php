@@ -1,6 +1,6 @@
+@use('Crag\Session\Rules\Deed')
 {{-- The present ask and its tally, live. --}}
 @php($at = "/desk/{$session->id}")
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 @if ($run !== null) @include('desk.asks.run') @endif
 @if ($ask !== null)
     @php($question = $ask->value())
@@ -29,7 +29,7 @@
                 @foreach ($seats->only($change['voters']) as $seat)<x-seat-name :seat="$seat" />@if (! $loop->last),
                 @endif @endforeach @endunless</p>
         @endforeach
-        @if ($runs)
+        @if ($deeds->may(Deed::Ask))
             <div class="panel-row">
                 @if ($isOpen) <button class="btn btn-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/close"
                     data-body="{}" data-then="ask">{{ __('Close it') }}</button> @endif
@@ -54,7 +54,7 @@
         @endif
     </article>
 @endif
-@if ($runs && ($run === null || $run->isOver()))
+@if ($deeds->may(Deed::Ask) && ($run === null || $run->isOver()))
     <details class="mb-2" id="ask-run" @if ($planned !== [] && $ask === null) open
         @endif><summary>{{ __('Planned asks, and a run of several') }} @if ($planned !== [])
         <b>{{ count($planned) }}</b> @endif</summary>
@@ -84,7 +84,7 @@
             <h4 class="h6 mt-2" dir="auto">{{ $one->n }}.
                 {{ $one->value()->words === '' ? __('Quick ask') : $one->value()->words }}</h4>
             @include('desk.asks.tally', ['tally' => $one->tally(), 'before' => null, 'right' => true])
-            @if ($runs) <button class="chip" data-post="{{ $at }}/ask/{{ $one->id }}/again" data-body="{}"
+            @if ($deeds->may(Deed::Ask)) <button class="chip" data-post="{{ $at }}/ask/{{ $one->id }}/again" data-body="{}"
                 data-then="ask">{{ __('Ask again') }}</button> @endif
         @endforeach
     </details>

@@ -1,5 +1,5 @@
+@use('Crag\Session\Rules\Deed')
 {{-- Quick ask: made here, answered on every student's page. --}}
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <section id="ask" class="panel" aria-labelledby="ask-title" hidden>
     <div class="panel-head">
         <h2 id="ask-title" tabindex="-1">{{ __('Quick ask') }}</h2>
@@ -7,7 +7,7 @@
             class="visually-hidden">{{ __('Close') }}</span></button>
     </div>
     <div id="ask-body"></div>
-    @if ($runs)
+    @if ($deeds->may(Deed::Ask))
         <form id="ask-form">
             <div class="ask-kinds" role="radiogroup" aria-label="{{ __('What kind') }}">
                 @foreach (['choice' => __('One choice'), 'choices' => __('Several choices'), 'number' => __('Number'),

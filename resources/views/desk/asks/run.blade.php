@@ -1,10 +1,11 @@
+@use('Crag\Session\Rules\Deed')
 {{-- A run of quick asks: where it is, and at its end how everybody did. Names stand on the desk alone. --}}
 @php($at = "/desk/{$session->id}/run/{$run->id}")
 @if (! $run->isOver())
     <div class="run-now" data-run="{{ $run->id }}" data-at="{{ $run->at }}" data-auto="{{ $run->is_auto ? '1' : '' }}">
         <p><b>{{ __('Ask :n of :all', ['n' => $run->at, 'all' => count($run->lines)]) }}</b>
             {{ $run->is_auto ? __('The next one comes by itself when the time is up.') : '' }}</p>
-        @if ($runs) <div class="panel-row"><button class="btn btn-slate" data-post="{{ $at }}/next"
+        @if ($deeds->may(Deed::Ask)) <div class="panel-row"><button class="btn btn-slate" data-post="{{ $at }}/next"
             data-body="{{ json_encode(['at' => $run->at]) }}"
             data-then="ask">{{ $run->at < count($run->lines) ? __('Next') : __('Finish') }}</button>
             <button class="btn btn-outline-slate" data-post="{{ $at }}/end" data-body="{}"
@@ -20,7 +21,7 @@
                 class="run-students">@foreach ($seats->filter(fn ($seat) => isset($result->right[$seat->id])) as $seat)<li><x-seat-name
                 :seat="$seat" /> <b>{{ __(':n of :of',
                 ['n' => $result->right[$seat->id], 'of' => $result->of]) }}</b></li>@endforeach</ul></details>
-        @if ($runs) <div class="panel-row"><button class="btn btn-outline-slate"
+        @if ($deeds->may(Deed::Ask)) <div class="panel-row"><button class="btn btn-outline-slate"
             aria-pressed="{{ $run->is_shown ? 'true' : 'false' }}" data-post="{{ $at }}/show"
             data-body="{{ json_encode(['on' => ! $run->is_shown]) }}"
             data-then="ask">{{ $run->is_shown ? __('Hide it from the class') : __('Show the class') }}</button>

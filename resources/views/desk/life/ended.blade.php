@@ -1,3 +1,4 @@
+@use('Crag\Session\Rules\Deed')
 <x-layout :title="__('Ended')" class="home">
     <x-bar />
     <main class="container-sm narrow py-4">
@@ -15,7 +16,7 @@
                 <p>{{ __('There’s no work to keep.') }}</p>
             @endif
             @include('desk.life.keep')
-            @if ($runs)
+            @if ($deeds->may(Deed::GoOn))
                 <h2 class="h6 mt-3">{{ __('Carry on from it') }}</h2>
                 <form action="{{ route('desk.go-on', $session) }}" method="post" class="panel-row">@csrf
                     <button class="btn btn-outline-slate" name="canvases"
@@ -26,7 +27,7 @@
                 </form>
             @endif
             <hr>
-            @if ($runs)
+            @if ($deeds->may(Deed::Forget))
             <form action="{{ route('desk.forget', $session) }}" method="post"
                   data-ask="{{ __('Forget “:title”? This deletes :n canvases, their checks and pictures for good.',
                       ['title' => $session->title, 'n' => $session->canvases_count]) }}">

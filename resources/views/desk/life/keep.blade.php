@@ -1,3 +1,4 @@
+@use('Crag\Session\Rules\Deed')
 {{-- How long the session is kept, and what can be done with everything of one student. --}}
 @php($retention = $session->retention())
 <h2 class="h6 mt-3">{{ __('Keep until') }}</h2>
@@ -8,7 +9,7 @@
     @else {{ __('What was drawn, the checks and the names are kept until :date, and then deleted by themselves.',
         ['date' => $session->keptUntil()]) }} @endif
     <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
-@if ($runs)
+@if ($deeds->may(Deed::ChooseKeep))
     <form method="post" action="{{ route('desk.keep', $session) }}" class="keep-days">
         @csrf
         <label>{{ __('Days after the session') }} <input type="number" name="keep_days" class="form-control"
@@ -26,7 +27,7 @@
                     <a href="{{ route('desk.student.everything', [$session, $student]) }}"
                         download>{{ __('Everything as zip') }}<span class="visually-hidden">
                         {{ $student->name }}</span></a>
-                    @if ($runs)
+                    @if ($deeds->may(Deed::ForgetStudent))
                         <form method="post" action="{{ route('desk.student.forget', [$session, $student]) }}"
                             data-ask="{{ __('Delete everything from :name in this session? Their canvases, answers, checks and messages go for good, and so do the PDFs and zips made so far.',
                             ['name' => $student->name]) }}">

@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
+@use('Crag\Session\Rules\Deed')
 <section id="door" class="panel" aria-labelledby="door-title" hidden>
     <div class="panel-head">
         <h2 id="door-title" tabindex="-1">{{ __('Door and seats') }}</h2>
@@ -22,13 +22,13 @@
                 data-copied="{{ __('Copied') }}">{{ __('Copy the link') }}</button>
             <button class="btn btn-outline-slate" data-do="big-code"><x-icon name="fullscreen" />
                 {{ __('Large') }}</button>
-            @if ($runs) <button class="btn btn-outline-slate" hx-post="{{ route('desk.screen', $session) }}"
+            @if ($deeds->may(Deed::ChooseScreen)) <button class="btn btn-outline-slate" hx-post="{{ route('desk.screen', $session) }}"
                 hx-vals='{"view":"join"}' hx-swap="none"><x-icon name="easel" />
                 {{ __('On the class screen') }}</button> @endif
         </p>
     </details>
     @include('desk.checks.missing')
-    @if ($runs)
+    @if ($deeds->may(Deed::ChangeSettings))
         <details class="door-join">
             <summary>{{ __('A second teacher, and your other devices') }}</summary>
             <p

@@ -1,5 +1,5 @@
+@use('Crag\Session\Rules\Deed')
 {{-- What changes while people come and go. --}}
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 @php($at = "/desk/{$session->id}")
 @php($by = $seats->groupBy(fn ($seat) => $seat->state->value))
 <div id="doorway" @isset($swap) hx-swap-oob="true" @endisset>
@@ -8,7 +8,7 @@
             ['knock', __('Knock'), __('Students wait until you let them in.')],
             ['shut', __('Shut'), __('Nobody new can come in. Those already in stay.')]] as [$door, $word, $means])
             <button class="chip" data-post="{{ $at }}/door" data-body="{{ json_encode(['door' => $door]) }}"
-                @disabled(! $runs) aria-pressed="{{ $session->door->value === $door ? 'true' : 'false' }}"
+                @disabled(! $deeds->may(Deed::SetDoor)) aria-pressed="{{ $session->door->value === $door ? 'true' : 'false' }}"
                 title="{{ $means }}">{{ $word }}</button>
         @endforeach
     </div>
@@ -74,7 +74,7 @@
             @endforeach
         </ul>
     @endif
-    @if ($runs && $fresh >= App\Models\LiveSession::MANY_FRESH)
+    @if ($deeds->may(Deed::SendOut) && $fresh >= App\Models\LiveSession::MANY_FRESH)
         <details class="door-join">
             <summary>{{ __('Is someone filling the room?') }}</summary>
             <p

@@ -1,8 +1,8 @@
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
+@use('Crag\Session\Rules\Deed')
 @php($pens = Crag\Session\Room\Pens::read($session->pens))
 @php($lead = $session->leadSeen())
 @php($knocking = $seats->where('state', Crag\Session\Room\SeatState::Knocking)->count())
-<header id="now" class="now" data-names="{{ $settings->deskNames->value }}" data-role="{{ $role->value }}"
+<header id="now" class="now" data-names="{{ $settings->deskNames->value }}" data-may-all="{{ $deeds->may(Deed::HandOut) ? 1 : 0 }}"
     data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop) }}"
         data-room="{{ json_encode(App\Sessions\Room\RoomState::shared($session)) }}"
             data-settings="{{ json_encode($settings->toArray()) }}"
@@ -23,12 +23,12 @@
     </div>
     <button id="pace" class="btn btn-paper" data-do="pace" data-post="/desk/{{ $session->id }}/pace"
         data-body="{{ json_encode(['pace' => $session->pace === Crag\Session\Room\Pace::Own ? 'together' : 'own']) }}"
-        @disabled(! $runs)
+        @disabled(! $deeds->may(Deed::ChangePrompts))
             aria-pressed="{{ $session->pace === Crag\Session\Room\Pace::Own ? 'true' : 'false' }}"
                 title="{{ __('Pace: everybody on one prompt, or each at the own pace') }}"><x-icon name="signpost-split" />
                 {{ __($session->pace->word()) }}</button>
     <button id="pens" class="btn {{ $pens->isDown() ? 'btn-attention' : 'btn-paper' }}" data-do="pens"
-        aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $runs)
+        aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $deeds->may(Deed::SetPens))
         title="{{ __('Pens down for everybody, and up again (P)') }}"><x-icon name="pause-circle" />
         <span class="pens-word">{{ $pens->isDown() ? __('Pens up') : __('Pens down') }}</span> <kbd>P</kbd></button>
     <button id="timer-button" class="btn btn-paper" data-do="timer"
@@ -50,7 +50,7 @@
     <button id="waiting-button" class="btn {{ $waits > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting"
         title="{{ __('Who is waiting for you (Y)') }}"><x-icon name="hand-index" /><span
         class="visually-hidden">{{ __('Waiting') }}</span> <b class="count">{{ $waits }}</b></button>
-    <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $runs)
+    <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $deeds->may(Deed::ChangeSettings))
         aria-pressed="{{ $settings->deskNames === Crag\Session\Door\NameMode::Names ? 'true' : 'false' }}"
         title="{{ __('Names on this desk: :mode. The next: N', ['mode' => __($settings->deskNames->word())]) }}">
         <x-icon :name="$settings->deskNames === Crag\Session\Door\NameMode::Names ? 'eye' : 'eye-slash'" /><span
@@ -75,7 +75,7 @@
                 rel="noopener"><x-icon name="download" /> {{ __('Record so far') }}</a>
             <button id="keys-button" class="menu-item" data-do="keys"><x-icon name="keyboard" /> {{ __('Keys') }}
                 <kbd>?</kbd></button>
-            @if ($runs)
+            @if ($deeds->may(Deed::End))
                 <hr>
                 <form action="{{ route('desk.end', $session) }}" method="post"
                       data-ask="{{ $session->retention()->isNone()

@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
+@use('Crag\Session\Rules\Deed')
 <nav id="rail" class="rail" aria-label="{{ __('Prompts and hands') }}" @isset($swap) hx-swap-oob="true" @endisset>
     @foreach ($prompts as $prompt)
         @php($tally = Crag\Checks\LevelTally::of($prompt->canvases->map(fn ($canvas) => $canvas->check?->level)))
@@ -28,9 +28,9 @@
                 </span>
             @endif
         </button>
-        @if ($runs) @include('desk.room.rail-actions') @endif
+        @if ($deeds->may(Deed::ChangePrompts)) @include('desk.room.rail-actions') @endif
     @endforeach
-    @if ($runs) <button id="add-prompt-button" class="rail-add" data-do="add-prompt"><x-icon name="plus-lg" />
+    @if ($deeds->may(Deed::ChangePrompts)) <button id="add-prompt-button" class="rail-add" data-do="add-prompt"><x-icon name="plus-lg" />
         {{ __('Add a prompt') }}</button> @endif
     @include('desk.room.waiting')
 </nav>

@@ -1,5 +1,5 @@
+@use('Crag\Session\Rules\Deed')
 @php($watch = $settings->watch)
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <section id="settings" class="panel" aria-labelledby="settings-title" hidden>
     <div class="panel-head">
         <h2 id="settings-title" tabindex="-1">{{ __('Settings') }}</h2>
@@ -7,7 +7,7 @@
             class="visually-hidden">{{ __('Close') }}</span></button>
     </div>
     <form data-post="/desk/{{ $session->id }}/settings" data-live>
-        <fieldset @disabled(! $runs)>
+        <fieldset @disabled(! $deeds->may(Deed::ChangeSettings))>
             @foreach (['desk_names' => [__('Names on the desk'), $settings->deskNames],
                 'shown_names' => [__('Names on what is shown to others'), $settings->shownNames]] as $field => [$word,
                 $mode])

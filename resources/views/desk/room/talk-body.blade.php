@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
+@use('Crag\Session\Rules\Deed')
 @php($at = "/desk/{$session->id}")
 @php($isDown = Crag\Session\Room\Pens::read($seat->pens)->isDown())
 <p class="talk-name" data-seat="{{ $seat->id }}"><x-seat-name :seat="$seat" /> @if ($seat->hand_at_ms !== null)
@@ -37,7 +37,7 @@
         {{ __('Close-up') }}</button>
     <button class="btn btn-outline-slate" data-do="rename" data-seat="{{ $seat->id }}"
         data-name="{{ $seat->name }}"><x-icon name="pencil-square" /> {{ __('Rename') }}</button>
-    @if ($runs)
+    @if ($deeds->may(Deed::SendOut))
         <button class="btn btn-outline-slate" data-post="{{ $at }}/pens"
             data-body="{{ json_encode(['seat' => $seat->id, 'down' => ! $isDown, 'words' => '']) }}"
             data-then="talk"><x-icon name="pause-circle" /> {{ $isDown ? __('Pens up') : __('Pens down') }}</button>

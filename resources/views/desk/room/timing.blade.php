@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
+@use('Crag\Session\Rules\Deed')
 <section id="timing" class="panel" aria-labelledby="timing-title" hidden>
     <div class="panel-head">
         <h2 id="timing-title" tabindex="-1">{{ __('Timer and pens') }}</h2>
@@ -6,7 +6,7 @@
             class="visually-hidden">{{ __('Close') }}</span></button>
     </div>
     <p id="timing-left" class="timing-left" role="timer" aria-live="off">–:––</p>
-    <fieldset @disabled(! $runs)>
+    <fieldset @disabled(! $deeds->may(Deed::SetTimer))>
         <div class="panel-row" role="group" aria-label="{{ __('Set the timer') }}">
             @foreach ([1, 2, 3, 5, 10, 15] as $minutes)<button class="chip" data-do="set-timer"
                 data-seconds="{{ $minutes * 60 }}">{{ __(':n min', ['n' => $minutes]) }}</button>@endforeach

@@ -1,16 +1,16 @@
+@use('Crag\Session\Rules\Deed')
 @php($view = $session->screen_view)
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <footer id="lineup" class="lineup" aria-label="{{ __('Class screen') }}" @isset($swap) hx-swap-oob="true" @endisset>
     <span class="lineup-label"><x-icon name="easel" /><span
         class="visually-hidden">{{ __('The class screen shows') }}</span></span>
     @foreach (['join' => __('How to join'),
         'prompt' => __('The prompt')] + ($session->ask_id === null ? []
         : ['tally' => __('The tally')]) + ['nothing' => __('Nothing')] as $value => $word)
-        <button id="screen-{{ $value }}" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}"
+        <button id="screen-{{ $value }}" class="chip" @disabled(! $deeds->may(Deed::ChooseScreen)) hx-post="{{ route('desk.screen', $session) }}"
             hx-vals='{"view":"{{ $value }}"}' hx-swap="none"
                 aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>
     @endforeach
-    @if ($runs && $lineup->count() > 1)
+    @if ($deeds->may(Deed::ChooseScreen) && $lineup->count() > 1)
         <button class="btn btn-icon" id="lineup-back" data-post="/desk/{{ $session->id }}/line-up/step"
             data-body='{"by":-1}' title="{{ __('The one before ([)') }}"><x-icon name="chevron-left" /><span
             class="visually-hidden">{{ __('Show the one before') }}</span></button>
@@ -18,9 +18,9 @@
     <span class="lineup-entries">
     @php($shown = $view->value === 'showcase' ? $session->showcase?->items->pluck('lineup_entry_id')->all() ?? [] : [])
     @foreach ($lineup as $entry)
-        <span class="lineup-entry" data-entry="{{ $entry->id }}" draggable="{{ $runs ? 'true' : 'false' }}">
+        <span class="lineup-entry" data-entry="{{ $entry->id }}" draggable="{{ $deeds->may(Deed::ChooseScreen) ? 'true' : 'false' }}">
             <button class="chip" id="lineup-{{ $entry->id }}" data-do="show-entry" data-entry="{{ $entry->id }}"
-                @disabled(! $runs) aria-pressed="{{ in_array($entry->id, $shown, true) ? 'true' : 'false' }}"
+                @disabled(! $deeds->may(Deed::ChooseScreen)) aria-pressed="{{ in_array($entry->id, $shown, true) ? 'true' : 'false' }}"
                     title="{{ $entry->caption !== '' ? $entry->caption
                         : __('Show it; with Ctrl beside what is shown. Drag it, or Alt+← → for its place') }}">
                 <span class="lineup-n">{{ $entry->canvas->prompt->n }}</span>
@@ -39,14 +39,14 @@
         </span>
     @endforeach
     </span>
-    @if ($runs && $lineup->count() > 1)
+    @if ($deeds->may(Deed::ChooseScreen) && $lineup->count() > 1)
         <button class="btn btn-icon" id="lineup-on" data-post="/desk/{{ $session->id }}/line-up/step"
             data-body='{"by":1}' title="{{ __('The next one (])') }}"><x-icon name="chevron-right" /><span
             class="visually-hidden">{{ __('Show the next one') }}</span></button>
     @endif
     @if ($session->showcase !== null
         && $session->showcase->items->contains(fn ($item) => $item->lineup_entry_id === null))
-        <button id="screen-showcase" class="chip" @disabled(! $runs) hx-post="{{ route('desk.screen', $session) }}"
+        <button id="screen-showcase" class="chip" @disabled(! $deeds->may(Deed::ChooseScreen)) hx-post="{{ route('desk.screen', $session) }}"
             hx-vals='{"view":"showcase"}' hx-swap="none"
                 aria-pressed="{{ $view->value === 'showcase' ? 'true' : 'false' }}">{{ __('Showcase') }}:
             @foreach ($session->showcase->items as $item) @if ($item->canvas->seat !== null)
@@ -60,19 +60,19 @@
             title="{{ __('What students offer to the class (E)') }}">{{ __('Offered work') }} @if ($waiting > 0)
             <b class="count">{{ $waiting }}</b> @endif</button>
     @endif
-    @if ($runs && $view->value === 'showcase')
+    @if ($deeds->may(Deed::ChooseScreen) && $view->value === 'showcase')
         <button class="btn btn-icon" id="talking-button" data-do="talking"
             title="{{ __('Draw over what the class sees, point, make it larger (U)') }}"><x-icon name="pen" /><span
             class="visually-hidden">{{ __('Draw over what the class sees') }}</span></button>
     @endif
     <select id="shown-on" class="form-select form-select-sm lineup-on"
-        aria-label="{{ __('Where chosen work is shown') }}" @disabled(! $runs)>
+        aria-label="{{ __('Where chosen work is shown') }}" @disabled(! $deeds->may(Deed::ChooseScreen))>
         @foreach (Crag\Session\Screen\Destination::cases() as $where)<option value="{{ $where->value }}"
             @selected($where === $session->shown_on)>{{ __($where->word()) }}</option>@endforeach
     </select>
     <div class="lineup-names" role="group" aria-label="{{ __('Names on what is shown') }}">
         @foreach (Crag\Session\Door\NameMode::cases() as $mode)
-            <button id="shown-{{ $mode->value }}" class="chip chip-quiet" @disabled(! $runs)
+            <button id="shown-{{ $mode->value }}" class="chip chip-quiet" @disabled(! $deeds->may(Deed::ChooseScreen))
                 data-post="/desk/{{ $session->id }}/settings"
                 data-body="{{ json_encode(['shown_names' => $mode->value]) }}"
                 aria-pressed="{{ $settings->shownNames === $mode ? 'true' : 'false' }}">{{ __($mode->word()) }}</button>

@@ -1,10 +1,10 @@
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
+@use('Crag\Session\Rules\Deed')
 @php($board = $session->board ?? ['headings' => [''], 'open' => false])
 @php($waiting = $offers->where('state', 'waiting'))
 @php($desk = "/desk/{$session->id}")
 <p
     class="form-text">{{ __('Students can offer a canvas, or part of one. Nothing appears until you accept it, and declining is quiet.') }}</p>
-@if ($runs)
+@if ($deeds->may(Deed::ChooseScreen))
     <label class="choice"><input type="checkbox" name="open" data-to="{{ $desk }}/offers/board"
         @checked($board['open'])> {{ __('Show all offers at once, without accepting each') }}</label>
 @endif
@@ -19,7 +19,7 @@
                 alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">
             <p><b><x-seat-name :seat="$offer->seat" /></b> · {{ __('Prompt :n', ['n' => $offer->canvas->prompt->n]) }}
                 @if ($offer->words !== '') <br><span dir="auto">“{{ $offer->words }}”</span> @endif</p>
-            @if ($runs)
+            @if ($deeds->may(Deed::ChooseScreen))
                 <div class="panel-row"><button class="btn btn-sm btn-go"
                     data-post="{{ $desk }}/offer/{{ $offer->id }}/accept" data-then="offers">{{ __('Accept') }}</button>
                     <button class="btn btn-sm btn-outline-slate" data-post="{{ $desk }}/offer/{{ $offer->id }}/decline"
@@ -31,7 +31,7 @@
     @endforeach
 </ul>
 <h3 class="h6">{{ __('On one page') }}</h3>
-@if ($runs)
+@if ($deeds->may(Deed::ChooseScreen))
     <form class="offer-headings" data-post="{{ $desk }}/offers/board" data-live data-then="offers">
         @foreach ($board['headings'] as $i => $heading)<input name="headings[]" class="form-control" maxlength="60"
             value="{{ $heading }}" placeholder="{{ __('Heading of column :n', ['n' => $i + 1]) }}"
@@ -56,7 +56,7 @@
                 alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">
             <p><b><x-seat-name :seat="$offer->seat" /></b> @if ($offer->words !== '')
                 <span dir="auto">“{{ $offer->words }}”</span> @endif</p>
-            @if ($runs)
+            @if ($deeds->may(Deed::ChooseScreen))
                 <div class="panel-row">
                     @if (count($board['headings']) > 1)
                         <select name="column" class="form-select form-select-sm"

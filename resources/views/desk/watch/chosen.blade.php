@@ -1,5 +1,5 @@
+@use('Crag\Session\Rules\Deed')
 {{-- What can be done with the tiles that are chosen. --}}
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
 <div id="chosen" class="chosen" role="region" aria-label="{{ __('What is chosen') }}" hidden>
     <b id="chosen-count" role="status"></b>
     <span class="chosen-strata" role="group" aria-label="{{ __('Check') }}">
@@ -13,7 +13,7 @@
         {{ __('Line-up') }}</button>
     <button class="chip" data-do="hand-out" title="{{ __('Hand out to these (H)') }}"><x-icon name="send" />
         {{ __('Hand out') }}</button>
-    @if ($runs) <button class="chip" data-do="pens-chosen"
+    @if ($deeds->may(Deed::SetPens)) <button class="chip" data-do="pens-chosen"
         title="{{ __('Pens down for these alone') }}"><x-icon name="pause-circle" /> {{ __('Pens down') }}</button>
         @endif
     <button class="chip" data-do="write-chosen" title="{{ __('Write to these (W)') }}"><x-icon name="chat-left-text" />

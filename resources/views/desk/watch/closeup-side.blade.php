@@ -1,4 +1,4 @@
-@php($runs = $role === Crag\Session\Rules\Role::Colleague)
+@use('Crag\Session\Rules\Deed')
 <aside class="closeup-side" aria-label="{{ __('About this canvas') }}">
     <p id="closeup-signals" class="closeup-signals" hidden></p>
     <div class="closeup-checks" role="group" aria-label="{{ __('Check') }}">
@@ -17,7 +17,7 @@
             <button class="btn btn-slate" data-do="line-up"
                 title="{{ __('Put this page into the line-up as it is now (S)') }}"><x-icon name="collection" />
                 {{ __('Line-up') }} <kbd>S</kbd></button>
-            @if ($runs) <button class="btn btn-outline-slate" data-do="show"
+            @if ($deeds->may(Deed::ChooseScreen)) <button class="btn btn-outline-slate" data-do="show"
                 title="{{ __('On the class screen at once') }}"><x-icon name="easel" />
                 {{ __('Show to the class') }}</button> @endif
             <label id="closeup-with-notes" class="choice" hidden><input type="checkbox">
@@ -37,12 +37,12 @@
                 {{ __('Write') }} <kbd>W</kbd></button>
             <button class="btn btn-outline-slate" data-do="hand-out-one"><x-icon name="send" /> {{ __('Hand out') }}
                 <kbd>H</kbd></button>
-            @if ($runs) <button class="btn btn-outline-slate" data-do="copy-to-lead"
+            @if ($deeds->may(Deed::Lead)) <button class="btn btn-outline-slate" data-do="copy-to-lead"
                 title="{{ __('A copy: the student’s own is not touched') }}"><x-icon name="box-arrow-in-up-right" />
                 {{ __('To my lead canvas') }}</button> @endif
             <button class="btn btn-outline-slate" data-do="empty-one"><x-icon name="trash3" />
                 {{ __('Empty') }}</button>
-            @if ($runs) <button class="btn btn-outline-danger" data-do="send-out-one"><x-icon name="person-dash" />
+            @if ($deeds->may(Deed::SendOut)) <button class="btn btn-outline-danger" data-do="send-out-one"><x-icon name="person-dash" />
                 {{ __('Send out') }}</button> @endif
         </div>
     </div>

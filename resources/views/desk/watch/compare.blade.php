@@ -3,7 +3,7 @@
     <div class="closeup-head">
         <h2 id="compare-title" tabindex="-1">{{ __('Compare') }}</h2>
         <span class="panel-state">{{ __('Each can be taken back to an earlier moment') }}</span>
-        @if ($role === Crag\Session\Rules\Role::Colleague) <button class="btn btn-slate ms-auto" data-do="show-compare"
+        @if ($deeds->may(Crag\Session\Rules\Deed::ChooseScreen)) <button class="btn btn-slate ms-auto" data-do="show-compare"
             title="{{ __('Side by side, as they stand here') }}"><x-icon name="easel" />
             {{ __('Show to the class') }}</button> @endif
         <button class="btn btn-outline-slate" data-do="close-compare">{{ __('Back') }}

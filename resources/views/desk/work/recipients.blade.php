@@ -1,9 +1,10 @@
+@use('Crag\Session\Rules\Deed')
 @php($inside = $seats->where('state', Crag\Session\Room\SeatState::Seated))
 @php($groups = $inside->groupBy(fn ($seat) => $seat->groupName())->forget('')->sortKeys(SORT_NATURAL))
 <fieldset id="recipients" @isset($swap) hx-swap-oob="true" @endisset>
     <legend>{{ __('To') }}</legend>
     <label class="choice"><input type="radio" name="to" value="all"
-        @checked($role === Crag\Session\Rules\Role::Colleague) @disabled($role !== Crag\Session\Rules\Role::Colleague)>
+        @checked($deeds->may(Deed::HandOut)) @disabled(! $deeds->may(Deed::HandOut))>
         {{ __('Everyone, including anyone who joins later') }}</label>
     @foreach ($groups as $group => $members)
         <label class="choice"><input type="radio" name="to" value="group"
@@ -11,7 +12,7 @@
             {{ __('Group :group (:n)', ['group' => $group, 'n' => $members->count()]) }}</label>
     @endforeach
     <label class="choice"><input type="radio" name="to" value="some"
-        @checked($role !== Crag\Session\Rules\Role::Colleague)> {{ __('These students') }}</label>
+        @checked(! $deeds->may(Deed::HandOut))> {{ __('These students') }}</label>
     <div class="recipient-list">
         @foreach ($inside as $seat)
             <label class="choice"><input type="checkbox" name="seats[]" value="{{ $seat->id }}">

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Asks;
 
-use App\Http\CurrentRole;
+use App\Http\Pages\Deeds;
 use App\Models\Asks\Ask;
 use App\Models\LiveSession;
 use App\Sessions\Asks\Asking;
@@ -32,7 +32,7 @@ final class AskController
         return view('desk.asks.ask-body', [
             'session' => $session,
             'ask' => $session->ask,
-            'role' => CurrentRole::of($request),
+            'deeds' => Deeds::of($request, $session),
             'settings' => $session->settingsValue(),
             'seats' => $session->seated()->get()->keyBy('id'),
             'run' => $session->run,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Checks;
 
-use App\Http\CurrentRole;
+use App\Http\Pages\Deeds;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Sessions\Checks\ClassOverview;
@@ -27,7 +27,7 @@ final class ClassPictureController
         return view('desk.checks.picture-body', [
             'session' => $session,
             'stand' => ClassOverview::of($session),
-            'role' => CurrentRole::of($request),
+            'deeds' => Deeds::of($request, $session),
         ]);
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Life;
 
-use App\Http\CurrentRole;
 use App\Http\CurrentTeacher;
+use App\Http\Pages\Deeds;
 use App\Jobs\MakeRecord;
 use App\Live\PublicAddress;
 use App\Live\SchoolTime;
@@ -19,7 +19,6 @@ use App\Sessions\Life\GoOn;
 use Crag\Formats\Ods;
 use Crag\Formats\Xlsx;
 use Crag\Render\Sheet;
-use Crag\Session\Rules\Role;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -43,15 +42,13 @@ final class EndController
 
     public function show(Request $request, LiveSession $session): View|RedirectResponse
     {
-        $runs = CurrentRole::of($request) === Role::Colleague;
-
         return $session->isRunning()
             ? redirect()->route('desk', $session)
             : view('desk.life.ended', [
                 'session' => $session->loadCount(['seats', 'canvases', 'prompts']),
                 'record' => $session->records()->first(),
                 'prompts' => $session->prompts()->get(),
-                'runs' => $runs,
+                'deeds' => Deeds::of($request, $session),
             ]);
     }
 
@@ -62,7 +59,7 @@ final class EndController
             'session' => $session->loadCount(['seats', 'canvases', 'prompts']),
             'record' => $session->records()->first(),
             'prompts' => $session->prompts()->get(),
-            'runs' => CurrentRole::of($request) === Role::Colleague,
+            'deeds' => Deeds::of($request, $session),
         ]);
     }
 

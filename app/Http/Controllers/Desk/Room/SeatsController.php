@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Room;
 
-use App\Http\CurrentRole;
+use App\Http\Pages\Deeds;
 use App\Models\LiveSession;
 use App\Models\Message;
 use App\Models\Seat;
@@ -39,7 +39,7 @@ final class SeatsController
             'session' => $session,
             'seat' => $student,
             'messages' => $student->messages()->get(),
-            'role' => CurrentRole::of($request),
+            'deeds' => Deeds::of($request, $session),
         ]);
     }
 

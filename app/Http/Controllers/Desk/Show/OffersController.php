@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Desk\Show;
 
 use App\Http\Controllers\Screen\ClassScreenController;
 use App\Http\CurrentRole;
+use App\Http\Pages\Deeds;
 use App\Models\LiveSession;
 use App\Models\Show\Offer;
 use App\Sessions\Show\LineUp;
@@ -27,7 +28,7 @@ final class OffersController
     {
         return view('desk.show.offers-body', [
             'session' => $session,
-            'role' => CurrentRole::of($request),
+            'deeds' => Deeds::of($request, $session),
             'offers' => $session->offers()->with('seat', 'canvas.prompt')->get(),
         ]);
     }

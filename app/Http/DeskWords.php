@@ -75,7 +75,7 @@ final class DeskWords
                 'checked_some' => __('Checked 1 canvas.|Checked :n canvases.'),
                 'compare_few' => __('Choose two to four canvases to compare.'),
                 'picked_among' => __(
-                    'Only one who is here was picked least often.|Drawn among :n who are here and were picked least often.',
+                    'The only student here who’s been picked least.|Picked from the :n students here who’ve been picked least.',
                 ),
                 'picked' => __('Picked: :name'),
                 'coach_saved' => __('The student has it'),
@@ -126,24 +126,24 @@ final class DeskWords
                 'look_other' => __('Students see page :n of another prompt'),
                 'show_page' => __('Let students look at this page'),
                 'hide_page' => __('Students see this page'),
-                'handed' => __('Handed out: on 1 canvas.|Handed out: on :n canvases.'),
-                'give_all' => __('Hand out to everybody'),
+                'handed' => __('Handed out on 1 canvas.|Handed out on :n canvases.'),
+                'give_all' => __('Hand out to everyone'),
                 'give_some' => __('Hand out to :n'),
                 'choose_file' => __('Choose a picture or a PDF first.'),
                 'give_backdrop' => __(
                     'Goes under the ink on 1 canvas. No work is lost.|Goes under the ink on :n canvases. No work is lost.',
                 ),
                 'give_pieces' => __(
-                    'Goes onto 1 canvas, to be moved. No work is lost.|Goes onto :n canvases, to be moved. No work is lost.',
+                    'Goes on 1 canvas, for the student to move. No work is lost.|Goes on :n canvases, for students to move. No work is lost.',
                 ),
                 'give_fresh' => __(
-                    'Empties 1 canvas first. The old work stays in Replay, and Undo brings it back.|Empties :n canvases first. The old work stays in Replay, and Undo brings it back.',
+                    'Clears 1 canvas first. The old work stays in Replay, and Undo brings it back.|Clears :n canvases first. The old work stays in Replay, and Undo brings it back.',
                 ),
-                'give_fresh_do' => __('Empty 1 canvas and hand out|Empty :n canvases and hand out'),
+                'give_fresh_do' => __('Clear 1 canvas and hand out|Clear :n canvases and hand out'),
                 'give_late' => __('Anyone who joins later gets it too.'),
-                'pieces_out' => __('On 1 canvas, to be moved.|On :n canvases, to be moved.'),
+                'pieces_out' => __('On 1 canvas, for the student to move.|On :n canvases, for students to move.'),
                 'handout' => __(
-                    'Goes to 1 canvas, under the ink. No work is lost, and late-comers get it too.|Goes to :n canvases, under the ink. No work is lost, and late-comers get it too.',
+                    'Goes on 1 canvas, under the ink. No work is lost, and anyone who joins later gets it too.|Goes on :n canvases, under the ink. No work is lost, and anyone who joins later gets it too.',
                 ),
                 'handout_next' => __(
                     'Gives 1 student a new canvas for the next prompt. The work so far stays on the prompt before.|Gives :n students a new canvas for the next prompt. The work so far stays on the prompt before.',

@@ -59,7 +59,7 @@ final readonly class Health
 
         return $free !== false && $free < self::FULL_BYTES
             ? __(
-                'The server’s disk is full. Students go on drawing: what they draw waits on their devices until there is room.',
+                'The server’s disk is full. Students can keep drawing: their work waits on their devices until there’s room.',
             )
             : null;
     }
@@ -71,16 +71,16 @@ final readonly class Health
 
         return match (true) {
             str_contains($message, 'is full'), str_contains($message, 'disk I/O error') => __(
-                'The server cannot store anything: its disk is full or broken. Nothing is lost, it is tried again.',
+                'The server can’t save: its disk is full or broken. Nothing is lost, and it’ll try again.',
             ),
             str_contains($message, 'is locked') => __(
-                'The server’s database is locked. Nothing is lost, it is tried again.',
+                'The server’s database is locked. Nothing is lost, and it’ll try again.',
             ),
             str_contains($message, 'malformed'), str_contains($message, 'not a database') => __(
-                'The server’s database is damaged. Whoever looks after Crag must restore a backup.',
+                'The server’s database is damaged. Someone who looks after Crag needs to restore a backup.',
             ),
             str_contains($message, 'readonly'), str_contains($message, 'unable to open') => __(
-                'The server’s database cannot be written.',
+                'The server’s database can’t be written to.',
             ),
             default => null,
         };

@@ -78,7 +78,7 @@ final readonly class NotTaken
                 'problem' => self::asked($line),
             ]),
             'aspects' => __(
-                '“:line”: a name of its own of up to 40 characters, then two to six levels with commas between.',
+                '“:line”: a different name of up to 40 characters, then two to six levels with commas between.',
                 ['line' => mb_strimwidth($words, 0, 60, '…')],
             ),
             'questions' => __('Question :n: :problem', ['n' => $i + 1, 'problem' => __($problem->getMessage())]),

@@ -47,7 +47,7 @@ final class ReadyPrompts
             'three-two-one' => [
                 [
                     'words' => __(
-                        'Three things that you know now, two that you could tell a friend, one question that is left.',
+                        'Three things you know now, two you could tell a friend, one question you still have.',
                     ),
                     'minutes' => 5,
                 ],

@@ -20,9 +20,9 @@
                                 <p
                                     class="form-text">{{ __('A new session with the same prompts, class and groups.') }}</p>
                                 <button class="menu-item" name="canvases"
-                                    value="carried">{{ __('Canvases carried on') }}</button>
+                                    value="carried">{{ __('Carry the canvases on') }}</button>
                                 <button class="menu-item" name="canvases"
-                                    value="empty">{{ __('Empty canvases') }}</button>
+                                    value="empty">{{ __('Start with empty canvases') }}</button>
                             </form></details>
                         <span class="form-text">{{ __('kept until :date', ['date' => $session->keptUntil()]) }}</span>
                         <form action="{{ route('desk.forget', $session) }}" method="post"

@@ -297,7 +297,7 @@ final class RoomTest extends BrowserTestCase
             ->type('#add-words', 'Brace the frame.')
             ->click('#add-prompt .btn-go');
         $this->teacher->waitForText('#rail', 'not opened yet');
-        $this->teacher->click('#pace')->waitForText('#pace', 'Own pace');
+        $this->teacher->click('#pace')->waitForText('#pace', 'at their own pace');
         self::assertSame([], array_filter($rafe->all('#prompt-after'), static fn ($one): bool => $one->isDisplayed()));
         $this->teacher->click('#rail-2');
         $this->teacher->run(
@@ -323,7 +323,7 @@ final class RoomTest extends BrowserTestCase
                 true,
             'a closed prompt',
         );
-        $this->teacher->click('#pace')->waitForText('#pace', 'Together');
+        $this->teacher->click('#pace')->waitForText('#pace', 'Everyone on one');
         $rafe->waitForText('#prompt-number', 'Prompt 1');
         $this->teacher->click('#rail-1');
     }
@@ -361,7 +361,7 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->run('document.querySelector(".tile-open").click()');
         $this->teacher->click('[data-do=hand-out-one]');
         $this->teacher->click('#handout [value=fresh]');
-        self::assertStringContainsString('Empties 1 canvas first.', $this->teacher->text('#handout-effect'));
+        self::assertStringContainsString('Clears 1 canvas first.', $this->teacher->text('#handout-effect'));
         $this->teacher->click('#handout-form .btn-end');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === 0, 'an empty canvas');
         self::assertSame(2, $this->stored('Tamsin'));

@@ -118,7 +118,7 @@ final class SharedCanvasTest extends BrowserTestCase
                 ->type('#pieces-alt', "Weight {$how}")
                 ->click("#pieces [value={$how}]")
                 ->click('#pieces .btn-go');
-            $this->teacher->waitForText('#desk-notice', 'On 1 canvas, to be moved.');
+            $this->teacher->waitForText('#desk-notice', 'On 1 canvas, for the student to move.');
             $this->teacher->run('document.querySelector("#desk-notice").hidden = true');
         }
         $page->until(

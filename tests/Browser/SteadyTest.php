@@ -199,7 +199,7 @@ final class SteadyTest extends BrowserTestCase
         $this->join('Tamsin', $this->code);
         $this->teacher->waitForText('.tile-name', 'Tamsin');
         $this->teacher->click('#hand-out')->click('[name=what][value=prompt]')->click('[name=mode][value=fresh]');
-        self::assertSame('Empty 1 canvas and hand out', $this->teacher->text('#handout-do'));
+        self::assertSame('Clear 1 canvas and hand out', $this->teacher->text('#handout-do'));
         self::assertTrue(
             $this->teacher->run(
                 'return document.querySelector("#handout-do").closest("button").classList.contains("btn-end")',
@@ -208,7 +208,7 @@ final class SteadyTest extends BrowserTestCase
         $this->teacher->click('.handout-end button')->waitForText('#desk-notice', 'Emptied 1 canvas and handed out');
         $this->teacher->click('#hand-out')->click('[name=what][value=prompt]');
         self::assertTrue($this->teacher->run('return document.querySelector("[name=mode][value=backdrop]").checked'));
-        self::assertSame('Hand out to everybody', $this->teacher->text('#handout-do'));
+        self::assertSame('Hand out to everyone', $this->teacher->text('#handout-do'));
         self::assertFalse(
             $this->teacher->run(
                 'return document.querySelector("#handout-do").closest("button").classList.contains("btn-end")',

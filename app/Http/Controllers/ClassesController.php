@@ -115,7 +115,7 @@ final class ClassesController
                 ->with(
                     'said',
                     trans_choice(
-                        '{1} The list is saved but for one row.|[2,*] The list is saved but for :count rows.',
+                        '{1} The list is saved, apart from one row.|[2,*] The list is saved, apart from :count rows.',
                         count($problems),
                     ),
                 );
@@ -222,7 +222,7 @@ final class ClassesController
             ? []
             : [
                 'names' => trans_choice(
-                    '{1} One name was not taken, it is longer than :most characters: :names|[2,*] :count names were not taken, they are longer than :most characters: :names',
+                    '{1} One name is too long (over :most characters) and wasn’t added: :names|[2,*] :count names are too long (over :most characters) and weren’t added: :names',
                     count($list->notTaken),
                     [
                         'most' => PersonName::LONGEST,

@@ -177,7 +177,7 @@ final class JoinController
             RateLimiter::hit($tries);
             throw ValidationException::withMessages([
                 'seat_code' => __(
-                    'No page shows that seat code now. Open "Another device" on the page that you worked on.',
+                    'That seat code isn’t on any page now. Open “Another device” on the page you were working on.',
                 ),
             ])->redirectTo($back);
         }

@@ -17,9 +17,9 @@ enum Basis: string
     public function word(): string
     {
         return match ($this) {
-            self::Alike => 'A like need',
+            self::Alike => 'Students who need the same thing',
             self::Mixed => 'Mixed on purpose',
-            self::Slip => 'The same slip',
+            self::Slip => 'Students with the same slip',
         };
     }
 }

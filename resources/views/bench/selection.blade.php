@@ -1,10 +1,10 @@
 <div class="tray-group" data-for="move" role="group" aria-label="{{ __('Choose by') }}">
     <button class="chip" data-select="box" aria-pressed="true"
-        title="{{ __('Drag a box around things') }}">{{ __('Box') }}</button>
+        title="{{ __('Drag a box round things') }}">{{ __('Box') }}</button>
     <button class="chip" data-select="lasso" aria-pressed="false"
-        title="{{ __('Draw a line around things') }}">{{ __('Lasso') }}</button>
+        title="{{ __('Draw a line round things') }}">{{ __('Lasso') }}</button>
 </div>
-<div class="tray-group selection-tools" data-for="move" role="group" aria-label="{{ __('What is chosen') }}">
+<div class="tray-group selection-tools" data-for="move" role="group" aria-label="{{ __('The selection') }}">
     @foreach ([
         'duplicate' => ['files', __('Duplicate (Ctrl+D)')], 'copy' => ['copy', __('Copy (Ctrl+C)')],
             'paste' => ['clipboard', __('Paste (Ctrl+V)')],

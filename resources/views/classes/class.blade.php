@@ -11,7 +11,7 @@
                 download><x-icon name="download" /> {{ __('Save as CSV') }}</a>
             <form method="post" action="{{ route('class.pins', $roster) }}"
                 @if ($entries->contains(fn ($entry) => $entry->pin !== ''))
-                data-ask="{{ __('Give everybody a new PIN? The ones that are printed will no longer open a name.') }}"
+                data-ask="{{ __('Give everyone a new PIN? Printed ones will stop working.') }}"
                 @endif>@csrf <button class="btn btn-outline-slate"><x-icon name="person-lock" />
                 {{ __('New PINs for all') }}</button></form>
             @if ($entries->contains(fn ($entry) => $entry->pin !== ''))
@@ -19,7 +19,7 @@
                     href="{{ route('class.pins.print', $roster) }}"><x-icon name="printer" />
                     {{ __('Print the PINs') }}</a>
                 <form method="post" action="{{ route('class.pins', $roster) }}"
-                    data-ask="{{ __('Take all the PINs away? Anybody can then tap any name.') }}">@csrf
+                    data-ask="{{ __('Remove all the PINs? Anyone will be able to tap any name.') }}">@csrf
                     <input type="hidden" name="none" value="1"> <button
                     class="btn btn-outline-slate">{{ __('No PINs') }}</button></form>
             @endif
@@ -56,7 +56,7 @@
                             <td><input name="entries[{{ $entry->id }}][pin]" class="form-control" inputmode="numeric"
                                 maxlength="6" value="{{ old("entries.{$entry->id}.pin", $entry->pin) }}"
                                 data-before="{{ $entry->pin }}"
-                                aria-label="{{ __('PIN of :name', ['name' => $entry->name]) }}"></td>
+                                aria-label="{{ __('PIN for :name', ['name' => $entry->name]) }}"></td>
                             <td class="class-row-problem">@if ($problem !== '') <p class="problem">{{ $problem }}</p>
                                 @endif</td>
                         </tr>

@@ -1,4 +1,4 @@
-<x-layout :title="__('PINs of :name', ['name' => $roster->name])" class="home">
+<x-layout :title="__('PINs for :name', ['name' => $roster->name])" class="home">
     <x-teacher-bar here="classes" />
     <main class="container-lg py-4">
         <div class="library-head not-printed">

@@ -11,7 +11,7 @@
     <link rel="icon" href="/crag.svg" type="image/svg+xml">
     @vite(['resources/scss/app.scss', "resources/ts/pages/{$script}.ts"])
 </head>
-<body {{ $attributes }} data-paste-cut="{{ __('Only the first :n characters fit: the rest was left out.') }}"
+<body {{ $attributes }} data-paste-cut="{{ __('Only the first :n characters fit, so the rest was left out.') }}"
     @if ($page !== null) data-page="{{ json_encode($page) }}" @endif>
 {{ $slot }}
 </body>

@@ -79,7 +79,7 @@
                 <div class="plan-words">
                     <label class="visually-hidden" for="words">{{ __('Words') }}</label>
                     <textarea id="words" rows="2" dir="auto"
-                        placeholder="{{ __('What shall students do? Formulas stand between dollar signs: $\frac{1}{2}$. Values for each student: {a: 2..9}.') }}"></textarea>
+                        placeholder="{{ __('What should students do? Put formulas between dollar signs: $\frac{1}{2}$. Different values for each student: {a: 2..9}.') }}"></textarea>
                     <p id="words-shown" class="words-shown" dir="auto" hidden></p>
                     <p class="problem" role="alert" data-refused="words" data-of="#words" hidden></p>
                     <p id="plan-problems" class="problem" role="alert"></p>

@@ -21,7 +21,7 @@
     </header>
     @include('plans.problems')
     <main class="try-stage">
-        <div class="try-device"><iframe class="try-frame" title="{{ __('The page of a student') }}"
+        <div class="try-device"><iframe class="try-frame" title="{{ __('A student’s page') }}"
             src="{{ route('plan.try.student', [$plan, $session]) }}" width="390" height="844"></iframe></div>
     </main>
 </x-layout>

@@ -54,7 +54,7 @@
             <button class="mini" data-do="down"
                 title="{{ __('One place down (Alt+↓)') }}"><x-icon name="arrow-down" /><span
                 class="visually-hidden">{{ __('Move down') }}</span></button>
-            <button class="mini" data-do="out" title="{{ __('Take it out of the plan') }}"><x-icon name="trash3" /><span
+            <button class="mini" data-do="out" title="{{ __('Remove it from the plan') }}"><x-icon name="trash3" /><span
                 class="visually-hidden">{{ __('Remove it from the plan') }}</span></button>
         </span>
     </li>
@@ -63,10 +63,10 @@
     <li class="question-edit">
         <div class="question-edit-head"><b class="question-edit-n"></b> <span class="question-edit-kind"></span>
             <button type="button" class="mini ms-auto" data-do="up"
-                title="{{ __('One place up') }}"><x-icon name="arrow-up" /><span
+                title="{{ __('Move up') }}"><x-icon name="arrow-up" /><span
                 class="visually-hidden">{{ __('Move up') }}</span></button>
             <button type="button" class="mini" data-do="out"
-                title="{{ __('Take the question out') }}"><x-icon name="trash3" /><span
+                title="{{ __('Remove the question') }}"><x-icon name="trash3" /><span
                 class="visually-hidden">{{ __('Remove the question') }}</span></button></div>
         <label>{{ __('Question') }} <input class="form-control" data-field="words" maxlength="500" dir="auto"
             autocomplete="off"></label>
@@ -123,7 +123,7 @@
         <label class="mini" title="{{ __('A picture for it') }}"><x-icon name="image" /><span
             class="visually-hidden">{{ __('A picture for it') }}</span><input type="file" class="visually-hidden"
             data-option="picture" accept="image/*"></label>
-        <button type="button" class="mini" data-option="out" title="{{ __('Take it out') }}"><x-icon name="x-lg" /><span
+        <button type="button" class="mini" data-option="out" title="{{ __('Remove it') }}"><x-icon name="x-lg" /><span
             class="visually-hidden">{{ __('Remove it') }}</span></button>
     </div>
 </template>

@@ -22,7 +22,7 @@
                         class="visually-hidden">{{ __('is already here') }}</span> @endif</a>
                 @else
                     <button class="{{ $look }}" dir="auto" name="entry" value="{{ $entry->id }}" @if ($isTaken)
-                        title="{{ __('Here already on another device. Your teacher is asked.') }}"
+                        title="{{ __('You’re already here on another device. We’ve asked your teacher.') }}"
                         @endif>{{ $entry->name }} @if ($isTaken) <span
                         class="visually-hidden">{{ __('is already here') }}</span> @endif</button>
                 @endif

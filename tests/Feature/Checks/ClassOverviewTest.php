@@ -103,7 +103,7 @@ final class ClassOverviewTest extends CragTestCase
         $ids = array_map(static fn (Seat $seat): string => $seat->id, array_values($this->seats));
         $this->desk('groups', [
             'groups' => [[$ids[0], $ids[2]], [$ids[1], $ids[3], 'somebody-else'], []],
-        ])->assertJsonPath('said', '2 groups are kept: choose one when you hand out.');
+        ])->assertJsonPath('said', 'Saved 2 groups: choose one when you hand out.');
         self::assertSame(
             ['1', '2', '1', '2'],
             array_map(static fn (Seat $seat): ?string => $seat->refresh()->group, array_values($this->seats)),

@@ -26,18 +26,18 @@ final class HealthTest extends CragTestCase
         [$seat, $token] = $this->seat($session, 'Tamsin');
         DB::statement('PRAGMA query_only = 1');
         try {
-            $this->get('/up')->assertStatus(503)->assertContent('The server’s database cannot be written.');
+            $this->get('/up')->assertStatus(503)->assertContent('The server’s database can’t be written to.');
             $this->getJson('/health')
                 ->assertStatus(503)
                 ->assertJsonPath('ok', false)
-                ->assertJsonPath('database', 'The server’s database cannot be written.');
+                ->assertJsonPath('database', 'The server’s database can’t be written to.');
             $this->asStudent($seat, $token)
                 ->postJson("/seat/{$seat->id}/operations", [
                     'canvas' => $this->canvasOf($seat)->id,
                     'operations' => [$this->stroke()],
                 ])
                 ->assertStatus(503)
-                ->assertJsonPath('message', 'The server’s database cannot be written.');
+                ->assertJsonPath('message', 'The server’s database can’t be written to.');
             // The desk goes on showing the class, though who was seen cannot be written down.
             $this->published->listening["seat.{$seat->id}"] = 1;
             $this->asTeacher()
@@ -53,8 +53,8 @@ final class HealthTest extends CragTestCase
     /** @return iterable<string, array{string, ?string}> */
     public static function faults(): iterable
     {
-        yield 'full' => ['SQLSTATE[HY000]: General error: 13 database or disk is full', 'cannot store anything'];
-        yield 'broken' => ['SQLSTATE[HY000]: General error: 10 disk I/O error', 'cannot store anything'];
+        yield 'full' => ['SQLSTATE[HY000]: General error: 13 database or disk is full', 'its disk is full or broken'];
+        yield 'broken' => ['SQLSTATE[HY000]: General error: 10 disk I/O error', 'its disk is full or broken'];
         yield 'locked' => ['SQLSTATE[HY000]: General error: 5 database is locked', 'is locked'];
         yield 'damaged' => ['SQLSTATE[HY000]: General error: 11 database disk image is malformed', 'is damaged'];
         yield 'no database' => ['SQLSTATE[HY000]: General error: 26 file is not a database', 'is damaged'];

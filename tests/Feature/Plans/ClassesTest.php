@@ -91,7 +91,7 @@ final class ClassesTest extends CragTestCase
                 ],
             ])
             ->assertSessionHasErrors("entries.{$ivo->id}")
-            ->assertSessionHas('said', 'The list is saved but for one row.');
+            ->assertSessionHas('said', 'The list is saved, apart from one row.');
         self::assertSame(
             [['Ada Brook', '0420'], ['Ivo', '']],
             $roster->entries()->get()->map(static fn ($entry): array => [$entry->name, $entry->pin])->all(),
@@ -163,7 +163,7 @@ final class ClassesTest extends CragTestCase
         $roster = $this->roster();
         $this->asTeacher()
             ->get("/class/{$roster->id}")
-            ->assertDontSee('Take all the PINs away?');
+            ->assertDontSee('Remove all the PINs?');
         $this->post("/class/{$roster->id}/pins");
         $page = (string) $this->get("/class/{$roster->id}")
             ->assertSee('Print the PINs')

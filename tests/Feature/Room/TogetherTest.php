@@ -204,7 +204,7 @@ final class TogetherTest extends OneStudentTestCase
             'seats' => [$this->seat->id],
         ])
             ->assertOk()
-            ->assertJsonPath('said', 'Emptied 1 canvas and handed out. The old work is in Replay.');
+            ->assertJsonPath('said', 'Cleared 1 canvas and handed out. The old work is in Replay.');
         self::assertCount(2, $this->canvasOf($this->seat)->scene()->placed);
         $this->undo($told);
         self::assertCount(3, $this->canvasOf($this->seat)->scene()->placed);

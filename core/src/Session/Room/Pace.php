@@ -15,8 +15,8 @@ enum Pace: string
     public function word(): string
     {
         return match ($this) {
-            self::Together => 'Together',
-            self::Own => 'Own pace',
+            self::Together => 'Everyone on one prompt',
+            self::Own => 'Each at their own pace',
         };
     }
 }

@@ -19,7 +19,7 @@
             </div>
             <label for="ask-words">{{ __('Ask') }}</label>
             <input id="ask-words" name="words" class="form-control mb-2" maxlength="300" dir="auto" autocomplete="off"
-                placeholder="{{ __('You can leave this empty and ask aloud') }}">
+                placeholder="{{ __('You can leave this empty and ask out loud') }}">
             <div data-ask-for="choice choices">
                 <label
                     for="ask-options">{{ __('Choices, one per line. Put a star before the right ones.') }}</label>

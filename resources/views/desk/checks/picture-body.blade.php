@@ -13,9 +13,9 @@
                 @foreach ($stand->prompts as $prompt) <th scope="col"
                     title="{{ $prompt->plainWords() }}">{{ $prompt->n }}</th> @endforeach
                 <th scope="col">{{ __('Started') }}</th><th scope="col">{{ __('Sent') }}</th><th scope="col"
-                    title="{{ __('From one thing done to the next, without pauses of more than 20 seconds') }}">{{ __('At work') }}</th>@if ($hasPoints)
+                    title="{{ __('Time between strokes, leaving out pauses of more than 20 seconds') }}">{{ __('At work') }}</th>@if ($hasPoints)
                     <th scope="col">{{ __('Points') }}</th> @endif <th scope="col"
-                    title="{{ __('The mean of what was checked, as a share of Secure') }}">{{ __('Secure') }}</th></tr>
+                    title="{{ __('Average of what was checked (100 is Secure)') }}">{{ __('Secure') }}</th></tr>
         </thead>
         <tbody>
             @foreach ($stand->seats as $seat)

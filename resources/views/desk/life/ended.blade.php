@@ -20,9 +20,9 @@
                 <h2 class="h6 mt-3">{{ __('Carry on from it') }}</h2>
                 <form action="{{ route('desk.go-on', $session) }}" method="post" class="panel-row">@csrf
                     <button class="btn btn-outline-slate" name="canvases"
-                        value="carried">{{ __('Canvases carried on') }}</button>
+                        value="carried">{{ __('Carry the canvases on') }}</button>
                     <button class="btn btn-outline-slate" name="canvases"
-                        value="empty">{{ __('Empty canvases') }}</button>
+                        value="empty">{{ __('Start with empty canvases') }}</button>
                     <span class="form-text">{{ __('A new session with the same prompts, class and groups.') }}</span>
                 </form>
             @endif

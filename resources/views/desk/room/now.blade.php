@@ -25,11 +25,11 @@
         data-body="{{ json_encode(['pace' => $session->pace === Crag\Session\Room\Pace::Own ? 'together' : 'own']) }}"
         @disabled(! $deeds->may(Deed::ChangePrompts))
             aria-pressed="{{ $session->pace === Crag\Session\Room\Pace::Own ? 'true' : 'false' }}"
-                title="{{ __('Pace: everybody on one prompt, or each at the own pace') }}"><x-icon name="signpost-split" />
+                title="{{ __('Everyone on one prompt, or each at their own pace') }}"><x-icon name="signpost-split" />
                 {{ __($session->pace->word()) }}</button>
     <button id="pens" class="btn {{ $pens->isDown() ? 'btn-attention' : 'btn-paper' }}" data-do="pens"
         aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $deeds->may(Deed::SetPens))
-        title="{{ __('Pens down for everybody, and up again (P)') }}"><x-icon name="pause-circle" />
+        title="{{ __('Pens down for everyone, and up again (P)') }}"><x-icon name="pause-circle" />
         <span class="pens-word">{{ $pens->isDown() ? __('Pens up') : __('Pens down') }}</span> <kbd>P</kbd></button>
     <button id="timer-button" class="btn btn-paper" data-do="timer"
         title="{{ __('Timer and words for pens down (T)') }}"><x-icon name="stopwatch" />
@@ -48,7 +48,7 @@
     @php($waits = $knocking + $seats->where('state',
         Crag\Session\Room\SeatState::Seated)->whereNotNull('hand_at_ms')->count())
     <button id="waiting-button" class="btn {{ $waits > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting"
-        title="{{ __('Who is waiting for you (Y)') }}"><x-icon name="hand-index" /><span
+        title="{{ __('Waiting for you (Y)') }}"><x-icon name="hand-index" /><span
         class="visually-hidden">{{ __('Waiting') }}</span> <b class="count">{{ $waits }}</b></button>
     <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $deeds->may(Deed::ChangeSettings))
         aria-pressed="{{ $settings->deskNames === Crag\Session\Door\NameMode::Names ? 'true' : 'false' }}"

@@ -3,12 +3,12 @@
 @php($pages = count($prompt->pages ?? [1]))
 <div class="rail-actions" data-actions="{{ $prompt->id }}" hidden>
     <button class="btn btn-sm btn-go" data-do="gather" data-prompt="{{ $prompt->id }}"
-        title="{{ __('Bring everybody to this prompt (G)') }}">{{ __('Bring everyone here') }} <kbd>G</kbd></button>
+        title="{{ __('Bring everyone to this prompt (G)') }}">{{ __('Bring everyone here') }} <kbd>G</kbd></button>
     @if ($pages > 1)
-        <div class="rail-steps" role="group" aria-label="{{ __('Gather at a page') }}">
+        <div class="rail-steps" role="group" aria-label="{{ __('Bring everyone to a page') }}">
             @for ($page = 0; $page < $pages; $page++)
                 <button class="rail-step" data-post="{{ $at }}/gather" data-body="{{ json_encode(['page' => $page]) }}"
-                    title="{{ __('Gather everybody at page :n', ['n' => $page + 1]) }}">{{ $page + 1 }}<span
+                    title="{{ __('Bring everyone to page :n', ['n' => $page + 1]) }}">{{ $page + 1 }}<span
                     class="visually-hidden"> {{ __('is the page to bring everyone to') }}</span></button>
             @endfor
         </div>
@@ -18,7 +18,7 @@
     @endif
     @if ($prompt->state === Crag\Session\Room\PromptState::Open)
         <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"closed"}'
-            title="{{ __('No more work on it is taken') }}">{{ __('Close') }}</button>
+            title="{{ __('Students can’t work on it any more') }}">{{ __('Close') }}</button>
     @else
         <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"open"}'
             title="{{ __('Students can work on it') }}">{{ __('Open') }}</button>
@@ -30,7 +30,7 @@
         @endif
         @if ($prompt->state->isSeen())
             <button class="rail-step" data-post="{{ $at }}/state" data-body='{"state":"unseen"}'
-                title="{{ __('Students no longer see it; their work is kept') }}">{{ __('Hide') }}</button>
+                title="{{ __('Students can’t see it any more; their work is kept') }}">{{ __('Hide') }}</button>
         @endif
     @endif
     <div class="rail-steps">

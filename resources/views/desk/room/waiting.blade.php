@@ -2,7 +2,7 @@
 @php($knocking = $seats->where('state', Crag\Session\Room\SeatState::Knocking)->sortBy('state_at_ms'))
 @php($hands = $seats->where('state',
     Crag\Session\Room\SeatState::Seated)->whereNotNull('hand_at_ms')->sortBy('hand_at_ms')->values())
-<section id="{{ $as ?? 'waiting' }}" class="waiting" aria-label="{{ __('Who waits for you') }}" @isset($swap)
+<section id="{{ $as ?? 'waiting' }}" class="waiting" aria-label="{{ __('Waiting for you') }}" @isset($swap)
     hx-swap-oob="true" @endisset>
     @if (isset($as) && $knocking->isEmpty() && $hands->isEmpty()) <p
         class="waiting-none form-text">{{ __('Nobody is waiting.') }}</p> @endif
@@ -22,7 +22,7 @@
                         data-post="/desk/{{ $session->id }}/let-in"
                         data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Let in') }}</button>
                     @else @include('desk.room.who-is-it') @endif
-                    <button class="rail-step" data-do="door" title="{{ __('The door, with all who knock') }}">…<span
+                    <button class="rail-step" data-do="door" title="{{ __('The door, and who’s knocking') }}">…<span
                         class="visually-hidden">{{ __('More') }}</span></button>
                 </div>
             </div>

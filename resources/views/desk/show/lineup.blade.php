@@ -57,7 +57,7 @@
     @if ($settings->offers)
         <button class="chip {{ $waiting > 0 ? 'chip-attention' : 'chip-quiet' }}" id="offers-button" data-do="offers"
             aria-pressed="{{ $view->value === 'board' ? 'true' : 'false' }}"
-            title="{{ __('What students offer to the class (E)') }}">{{ __('Offered work') }} @if ($waiting > 0)
+            title="{{ __('Work students have offered (E)') }}">{{ __('Offered work') }} @if ($waiting > 0)
             <b class="count">{{ $waiting }}</b> @endif</button>
     @endif
     @if ($deeds->may(Deed::ChooseScreen) && $view->value === 'showcase')

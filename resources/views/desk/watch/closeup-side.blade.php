@@ -15,7 +15,7 @@
     <div class="closeup-foot">
         <div class="closeup-do">
             <button class="btn btn-slate" data-do="line-up"
-                title="{{ __('Put this page into the line-up as it is now (S)') }}"><x-icon name="collection" />
+                title="{{ __('Add this page to the line-up as it is now (S)') }}"><x-icon name="collection" />
                 {{ __('Line-up') }} <kbd>S</kbd></button>
             @if ($deeds->may(Deed::ChooseScreen)) <button class="btn btn-outline-slate" data-do="show"
                 title="{{ __('On the class screen at once') }}"><x-icon name="easel" />
@@ -31,7 +31,7 @@
                 title="{{ __('As it was when a teacher last looked (L)') }}"><x-icon name="hourglass-split" />
                 {{ __('Last look') }} <kbd>L</kbd></button>
             <button class="btn btn-outline-slate" data-do="compare"
-                title="{{ __('Beside itself at another moment (V)') }}"><x-icon name="layout-split" />
+                title="{{ __('Compare with another moment (V)') }}"><x-icon name="layout-split" />
                 {{ __('Compare') }} <kbd>V</kbd></button>
             <button class="btn btn-outline-slate" data-do="talk-closeup"><x-icon name="chat-left-text" />
                 {{ __('Write') }} <kbd>W</kbd></button>

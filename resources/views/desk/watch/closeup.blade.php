@@ -18,7 +18,7 @@
                     title="{{ __('Coach ink: the student sees it at once (C)') }}"><x-icon name="pen" />
                     {{ __('Coach ink') }} <kbd>C</kbd></button>
                 <button class="chip" data-mode="private" aria-pressed="false"
-                    title="{{ __('Private notes: teachers alone see them (O)') }}"><x-icon name="journal-text" />
+                    title="{{ __('Private notes: only teachers see them (O)') }}"><x-icon name="journal-text" />
                     {{ __('Private notes') }} <kbd>O</kbd></button>
             </div>
             <button class="btn btn-icon" data-do="close-closeup"

@@ -24,7 +24,7 @@
         @endforeach
     </button>
     <button id="order-again" class="chip chip-attention" data-do="order-again" hidden
-        title="{{ __('The order or what is shown has changed meanwhile') }}"><x-icon name="arrow-clockwise" />
+        title="{{ __('The order, or what’s shown, has changed in the meantime') }}"><x-icon name="arrow-clockwise" />
         {{ __('Sort again') }}</button>
     <label class="gridline-field">{{ __('Page') }}
         <select id="pages-shown" class="form-select form-select-sm">
@@ -45,7 +45,7 @@
         class="visually-hidden">{{ __('Size') }}</span> <input id="size" type="range" min="132" max="420" step="8"
         value="420"></label>
     <button id="pick-button" class="chip" data-do="pick"
-        title="{{ __('Pick a student: everybody comes round before anyone comes twice (K)') }}"><x-icon name="shuffle" />
+        title="{{ __('Pick a student: everyone gets a turn before anyone gets a second (K)') }}"><x-icon name="shuffle" />
         {{ __('Pick') }}</button>
     <button id="shield-button" class="chip" data-do="shield" aria-pressed="false"
         title="{{ __('Shield: hide everything on this desk (B)') }}"><x-icon name="shield" /><span

@@ -10,10 +10,10 @@
         </div>
         <span class="player-time"></span>
         <button class="btn btn-icon player-rub" data-by="-1"
-            title="{{ __('To where something was rubbed out before this') }}"><x-icon name="eraser" /><x-icon name="chevron-left" /><span
+            title="{{ __('Last time something was rubbed out') }}"><x-icon name="eraser" /><x-icon name="chevron-left" /><span
             class="visually-hidden">{{ __('Rubbed out before this') }}</span></button>
         <button class="btn btn-icon player-rub" data-by="1"
-            title="{{ __('To where something is rubbed out next') }}"><x-icon name="eraser" /><x-icon name="chevron-right" /><span
+            title="{{ __('Next time something was rubbed out') }}"><x-icon name="eraser" /><x-icon name="chevron-right" /><span
             class="visually-hidden">{{ __('Rubbed out next') }}</span></button>
         <select class="player-speed form-select" aria-label="{{ __('Speed') }}">
             @foreach ([0.5, 1, 2, 4, 8, 16] as $speed)<option value="{{ $speed }}"
@@ -21,7 +21,7 @@
         </select>
         <label class="choice"><input type="checkbox" class="player-own"> {{ __('only the student') }}</label>
         <button class="btn btn-outline-slate player-give"
-            title="{{ __('The canvas becomes what you see; what came after stays in Replay') }}">{{ __('Restore this') }}</button>
+            title="{{ __('The canvas goes back to this; later work stays in Replay') }}">{{ __('Restore this') }}</button>
         <button class="btn btn-outline-slate player-close">{{ __('Now') }}</button>
     </div>
 </div>

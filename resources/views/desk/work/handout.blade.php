@@ -88,7 +88,7 @@
             <p id="handout-effect" class="form-text"></p>
             <p id="handout-problem" class="problem" role="alert"></p>
             <button class="btn btn-go btn-lg w-100"><x-icon name="send" />
-                <span id="handout-do">{{ __('Hand out to everybody') }}</span></button>
+                <span id="handout-do">{{ __('Hand out to everyone') }}</span></button>
         </div>
     </form>
     @include('desk.work.handouts')

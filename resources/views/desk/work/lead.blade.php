@@ -7,10 +7,10 @@
             <span>{{ __('Let students look at this page') }}</span></button>
         <span id="lead-shown" class="lead-saved" role="status"></span>
         <button class="chip" id="lead-screen" aria-pressed="false"
-            title="{{ __('This page alone, on the class screen, as you draw on it') }}"><x-icon name="easel" />
+            title="{{ __('Just this page, on the class screen, live as you draw') }}"><x-icon name="easel" />
             <span>{{ __('On the class screen') }}</span></button>
         <button class="chip" id="lead-ink" aria-pressed="false"
-            title="{{ __('What you draw from now on appears live under everybody’s own ink') }}"><x-icon name="broadcast" />
+            title="{{ __('What you draw from now on appears live under everyone’s ink') }}"><x-icon name="broadcast" />
             {{ __('Lead ink') }}</button>
         <button class="btn btn-outline-slate" data-do="lead">{{ __('Back to the grid') }} <kbd>F</kbd></button>
     </div>

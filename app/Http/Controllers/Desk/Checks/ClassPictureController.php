@@ -87,7 +87,7 @@ final class ClassPictureController
 
         return response()->json([
             'said' => trans_choice(
-                '{1} :count group is kept: choose it when you hand out.|[2,*] :count groups are kept: choose one when you hand out.',
+                '{1} Saved :count group: choose it when you hand out.|[2,*] Saved :count groups: choose one when you hand out.',
                 $n,
             ),
         ]);

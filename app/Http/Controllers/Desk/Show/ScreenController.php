@@ -95,7 +95,7 @@ final class ScreenController
 
         return response()->json([
             'said' => trans_choice(
-                '{1} The class sees it.|[2,*] The class sees the :count side by side.',
+                '{1} The class can see it.|[2,*] The class can see :count side by side.',
                 count($items),
             ),
         ]);
@@ -216,7 +216,7 @@ final class ScreenController
 
         return response()->json([
             'said' => trans_choice(
-                '{0} Nobody has a canvas yet; late-comers get it.|{1} On :count canvas, under the ink.|[2,*] On :count canvases, under the ink. No work is lost.',
+                '{0} Nobody has a canvas yet; anyone who joins later gets it.|{1} On :count canvas, under the ink. No work is lost.|[2,*] On :count canvases, under the ink. No work is lost.',
                 $handout->canvases()->count(),
             ),
             'undo' => ['address' => route('desk.handout.undo', [$session, $handout], false), 'body' => new \stdClass()],

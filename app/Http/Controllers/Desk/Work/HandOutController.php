@@ -156,11 +156,11 @@ final class HandOutController
             'canvases' => $n,
             'said' => $handout->mode === HandoutMode::Fresh
                     ? trans_choice(
-                        '{1} Emptied :count canvas and handed out. The old work is in Replay.|[2,*] Emptied :count canvases and handed out. The old work is in Replay.',
+                        '{1} Cleared :count canvas and handed out. The old work is in Replay.|[2,*] Cleared :count canvases and handed out. The old work is in Replay.',
                         $n,
                     )
                     : trans_choice(
-                        '{0} Nobody has a canvas yet; late-comers get it.|{1} Handed out: on :count canvas.|[2,*] Handed out: on :count canvases.',
+                        '{0} Nobody has a canvas yet; anyone who joins later gets it.|{1} Handed out on :count canvas.|[2,*] Handed out on :count canvases.',
                         $n,
                     ),
             'undo' => ['address' => route('desk.handout.undo', [$session, $handout], false), 'body' => (object) []],

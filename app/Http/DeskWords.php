@@ -56,7 +56,7 @@ final class DeskWords
                 'state_not_started_short' => __('new'),
                 'state_drawing_short' => __('draws'),
                 'state_quiet_short' => __(':n min'),
-                'state_pausing_short' => __('pause'),
+                'state_pausing_short' => __('paused'),
                 'state_away_short' => __('away'),
                 'state_hand_up_short' => __('hand'),
                 'state_sent_short' => __('sent'),

@@ -24,7 +24,7 @@ enum CanvasState: string
     /** Drawn on within {@see WatchSettings::$drawingSeconds}. */
     case Drawing = 'drawing';
     /** Drawn on before that, but not so long ago that it is worth a word. */
-    case Pausing = 'paused';
+    case Pausing = 'pausing';
     /** Not drawn on for {@see WatchSettings::$quietMinutes}. */
     case Quiet = 'quiet';
     /** The student has never drawn on it. */

@@ -5,7 +5,7 @@ const STATES = [
     'sent',
     'quiet',
     'not_started',
-    'paused',
+    'pausing',
     'drawing',
     'elsewhere',
     'away',

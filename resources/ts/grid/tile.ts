@@ -351,7 +351,7 @@ export class Tile {
 function drawn(states: string[]): string[] {
     const here = states
         .filter((state) => state !== 'away')
-        .map((state) => (['quiet', 'paused', 'not_started'].includes(state) ? 'drawing' : state));
+        .map((state) => (['quiet', 'pausing', 'not_started'].includes(state) ? 'drawing' : state));
     return here.length === 0 ? ['drawing'] : here;
 }
 

@@ -40,7 +40,7 @@
             <form class="library-new" method="post" action="{{ route('plans.bring-in') }}" enctype="multipart/form-data"
                 data-send-file="{{ __('That file has more than 60 MB.') }}">
                 @csrf
-                <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Add') }}
+                <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Add from a file') }}
                     <input type="file" name="file" class="visually-hidden"
                         accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg"></label>
             </form>

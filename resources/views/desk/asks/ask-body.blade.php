@@ -32,7 +32,7 @@
         @if ($deeds->may(Deed::Ask))
             <div class="panel-row">
                 @if ($isOpen) <button class="btn btn-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/close"
-                    data-body="{}" data-then="ask">{{ __('Close it') }}</button> @endif
+                    data-body="{}" data-then="ask">{{ __('Stop answers') }}</button> @endif
                 <button class="btn btn-outline-slate" aria-pressed="{{ $ask->is_tally_shown ? 'true' : 'false' }}"
                     data-post="{{ $at }}/ask/{{ $ask->id }}/show"
                     data-body="{{ json_encode(['tally' => ! $ask->is_tally_shown]) }}"
@@ -49,7 +49,7 @@
                 <button class="btn btn-outline-slate" data-post="{{ $at }}/screen"
                     data-body='{"view":"tally"}'>{{ __('On the class screen') }}</button>
                 @if ($run === null || $run->isOver()) <button class="btn btn-outline-slate"
-                    data-post="{{ $at }}/ask-away" data-body="{}" data-then="ask">{{ __('Close') }}</button> @endif
+                    data-post="{{ $at }}/ask-away" data-body="{}" data-then="ask">{{ __('Clear') }}</button> @endif
             </div>
         @endif
     </article>

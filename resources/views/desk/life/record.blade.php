@@ -31,14 +31,14 @@
                         value="names">{{ __('Names') }}</option><option
                         value="seats">{{ __('Seat numbers') }}</option></select></label>
                     <label>{{ __('Checks') }} <select name="checks" class="form-select"><option
-                        value="1">{{ __('with them') }}</option><option
-                        value="0">{{ __('without') }}</option></select></label>
+                        value="1">{{ __('included') }}</option><option
+                        value="0">{{ __('left out') }}</option></select></label>
                     <label>{{ __('Notes') }} <select name="notes" class="form-select"><option
-                        value="1">{{ __('with them') }}</option><option
-                        value="0">{{ __('without') }}</option></select></label>
+                        value="1">{{ __('included') }}</option><option
+                        value="0">{{ __('left out') }}</option></select></label>
                     <label>{{ __('Prompt') }} <select name="words" class="form-select"><option
-                        value="1">{{ __('its words with it') }}</option><option
-                        value="0">{{ __('its number alone') }}</option></select></label>
+                        value="1">{{ __('with its words') }}</option><option
+                        value="0">{{ __('only its number') }}</option></select></label>
                     <label>{{ __('On each page') }} <select name="per"
                         class="form-select">@foreach (Crag\Render\Sheet::COUNTS as $count)<option
                         value="{{ $count }}">{{ trans_choice('{1} one canvas|[2,*] :count canvases',

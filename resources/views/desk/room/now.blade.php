@@ -21,12 +21,6 @@
             {{ $current->words === '' ? __('no words yet') : $current->plainWords() }} ·
                 {{ __($current->backdropValue()->kind->word()) }}</span>
     </div>
-    <button id="pace" class="btn btn-paper" data-do="pace" data-post="/desk/{{ $session->id }}/pace"
-        data-body="{{ json_encode(['pace' => $session->pace === Crag\Session\Room\Pace::Own ? 'together' : 'own']) }}"
-        @disabled(! $deeds->may(Deed::ChangePrompts))
-            aria-pressed="{{ $session->pace === Crag\Session\Room\Pace::Own ? 'true' : 'false' }}"
-                title="{{ __('Everyone on one prompt, or each at their own pace') }}"><x-icon name="signpost-split" />
-                {{ __($session->pace->word()) }}</button>
     <button id="pens" class="btn {{ $pens->isDown() ? 'btn-attention' : 'btn-paper' }}" data-do="pens"
         aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $deeds->may(Deed::SetPens))
         title="{{ __('Pens down for everyone, and up again (P)') }}"><x-icon name="pause-circle" />

@@ -3,7 +3,7 @@
 @php($pages = count($prompt->pages ?? [1]))
 <div class="rail-actions" data-actions="{{ $prompt->id }}" hidden>
     <button class="btn btn-sm btn-go" data-do="gather" data-prompt="{{ $prompt->id }}"
-        title="{{ __('Bring everyone to this prompt (G)') }}">{{ __('Bring everyone here') }} <kbd>G</kbd></button>
+        title="{{ __('Bring everyone to this prompt (G)') }}">{{ __('Bring everyone here') }}</button>
     @if ($pages > 1)
         <div class="rail-steps" role="group" aria-label="{{ __('Bring everyone to a page') }}">
             @for ($page = 0; $page < $pages; $page++)

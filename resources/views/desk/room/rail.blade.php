@@ -30,6 +30,12 @@
         </button>
         @if ($deeds->may(Deed::ChangePrompts)) @include('desk.room.rail-actions') @endif
     @endforeach
+    <button id="pace" class="rail-add" data-do="pace" data-post="/desk/{{ $session->id }}/pace"
+        data-body="{{ json_encode(['pace' => $session->pace === Crag\Session\Room\Pace::Own ? 'together' : 'own']) }}"
+        @disabled(! $deeds->may(Deed::ChangePrompts))
+        aria-pressed="{{ $session->pace === Crag\Session\Room\Pace::Own ? 'true' : 'false' }}"
+        title="{{ __('Everyone on one prompt, or each at their own pace') }}"><x-icon name="signpost-split" />
+        {{ __($session->pace->word()) }}</button>
     @if ($deeds->may(Deed::ChangePrompts)) <button id="add-prompt-button" class="rail-add" data-do="add-prompt"><x-icon name="plus-lg" />
         {{ __('Add a prompt') }}</button> @endif
     @include('desk.room.waiting')

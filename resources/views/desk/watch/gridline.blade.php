@@ -1,4 +1,4 @@
-@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'paused' => __('Paused'), 'quiet' => __('Quiet'),
+@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'pausing' => __('Paused'), 'quiet' => __('Quiet'),
     'not_started' => __('Not started'), 'hand_up' => __('Hand up'), 'sent' => __('Sent'),
     'elsewhere' => __('Elsewhere'), 'covered' => __('Covered'), 'unreadable' => __('Can’t be read'),
     'away' => __('Away')])

@@ -50,7 +50,9 @@ final class UnusablePicture extends DomainException
 
     public static function noSuchPage(int $page, int $pages): self
     {
-        return new self(__('That PDF has :pages pages, so there’s no page :page.', ['page' => $page, 'pages' => $pages]));
+        return new self(
+            __('That PDF has :pages pages, so there’s no page :page.', ['page' => $page, 'pages' => $pages]),
+        );
     }
 
     public static function damaged(): self

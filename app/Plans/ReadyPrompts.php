@@ -20,7 +20,10 @@ final class ReadyPrompts
             'sketch' => [__('Sketch it and explain it'), __('A drawing on the left, words on the right')],
             'three-two-one' => [__('Three, two, one'), __('For the end of a lesson')],
             'snapshot' => [__('Your work at the time'), __('A photo from the exercise book, and words')],
-            'odd-one' => [__('Which is the odd one out?'), __('Four things, each with a case for being the odd one out')],
+            'odd-one' => [
+                __('Which is the odd one out?'),
+                __('Four things, each with a case for being the odd one out'),
+            ],
             'slip' => [__('Find the slip'), __('A worked answer with one mistake')],
             'agree' => [__('Agree or disagree'), __('A claim, a side to take, and reasons')],
             'order' => [__('Order these'), __('Pieces to be moved into an order')],
@@ -152,7 +155,9 @@ final class ReadyPrompts
 
         return [
             [
-                'words' => __('There’s one slip in this answer. Ring it, put it right, and say how it might have happened.'),
+                'words' => __(
+                    'There’s one slip in this answer. Ring it, put it right, and say how it might have happened.',
+                ),
                 'look_for' => [
                     'steps' => [__('rings the last line'), __('multiplies instead of adding')],
                     'words' => [],
@@ -205,10 +210,7 @@ final class ReadyPrompts
             $objects[] = self::piece(120 + 290 * $i, 200 + 90 * ($i % 2), $words);
         }
 
-        return [
-            ['words' => __('Put the pieces in order, smallest first.')],
-            self::page('blank', $objects),
-        ];
+        return [['words' => __('Put the pieces in order, smallest first.')], self::page('blank', $objects)];
     }
 
     /** @return array{array<string, mixed>, array<string, mixed>} */

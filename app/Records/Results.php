@@ -35,15 +35,25 @@ final readonly class Results
      * @param  Collection<int, Prompt>  $prompts
      * @param  Collection<int, Canvas>  $canvases  by prompt, then by seat
      */
-    private function __construct(private LiveSession $session, private Collection $seats, private Collection $prompts, private Collection $canvases, private bool $bySeat)
-    {
+    private function __construct(
+        private LiveSession $session,
+        private Collection $seats,
+        private Collection $prompts,
+        private Collection $canvases,
+        private bool $bySeat,
+    ) {
     }
 
     public static function of(LiveSession $session, bool $bySeat = false): self
     {
         $seats = $session->seats()->has('canvases')->get();
         $prompts = $session->prompts()->get();
-        $canvases = $session->openCanvases()->with(['seat', 'prompt', 'check'])->get()->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])->values();
+        $canvases = $session
+            ->openCanvases()
+            ->with(['seat', 'prompt', 'check'])
+            ->get()
+            ->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])
+            ->values();
 
         return new self($session, $seats, $prompts, $canvases, $bySeat);
     }
@@ -51,14 +61,23 @@ final readonly class Results
     /** @param  string  $table  rows, matrix, answers or asks */
     public function csv(string $table = 'rows'): string
     {
-        $rows = (match ($table) {
+        $made = match ($table) {
             'matrix' => $this->matrix(),
             'answers' => $this->answers(),
             'asks' => $this->asks(),
             default => $this->rows(),
-        })->rows;
+        };
+        $rows = $made->rows;
 
-        return Csv::write(array_map(static fn (array $row): array => array_map(static fn (string|int|float|null $cell): string|int|null => is_float($cell) ? (string) $cell : $cell, $row), $rows));
+        return Csv::write(
+            array_map(
+                static fn (array $row): array => array_map(
+                    static fn (string|int|float|null $cell): string|int|null => is_float($cell) ? (string) $cell : $cell,
+                    $row,
+                ),
+                $rows,
+            ),
+        );
     }
 
     /** @return list<Table> */
@@ -70,13 +89,38 @@ final readonly class Results
     /** A row for each seat and prompt. */
     private function rows(): Table
     {
-        $rows = [[__('Seat'), __('Name'), __('Prompt'), __('Words'), __('Level'), __('Check'), __('Points'), __('Note'), __('Checked at'), __('Started'), __('Sent at'), __('At work (s)')]];
+        $rows = [
+            [
+                __('Seat'),
+                __('Name'),
+                __('Prompt'),
+                __('Words'),
+                __('Level'),
+                __('Check'),
+                __('Points'),
+                __('Note'),
+                __('Checked at'),
+                __('Started'),
+                __('Sent at'),
+                __('At work (s)'),
+            ],
+        ];
         foreach ($this->canvases as $canvas) {
             $check = $canvas->check;
             $judgement = $check?->judgement() ?? Judgement::nothing();
             $rows[] = [
-                $canvas->seat?->n, $canvas->seat === null ? '' : $this->name($canvas->seat), $canvas->prompt->n, $canvas->prompt->plainWords(), $check?->level?->value, $judgement->words($canvas->prompt->value()->aspects()),
-                $judgement->points, $judgement->note, $judgement->isEmpty() ? '' : self::time($check?->made_at_ms), $canvas->last_stroke_ms === null ? __('no') : __('yes'), self::time($canvas->sent_at_ms), intdiv($this->atWork($canvas), 1000),
+                $canvas->seat?->n,
+                $canvas->seat === null ? '' : $this->name($canvas->seat),
+                $canvas->prompt->n,
+                $canvas->prompt->plainWords(),
+                $check?->level?->value,
+                $judgement->words($canvas->prompt->value()->aspects()),
+                $judgement->points,
+                $judgement->note,
+                $judgement->isEmpty() ? '' : self::time($check?->made_at_ms),
+                $canvas->last_stroke_ms === null ? __('no') : __('yes'),
+                self::time($canvas->sent_at_ms),
+                intdiv($this->atWork($canvas), 1000),
             ];
         }
 
@@ -88,18 +132,53 @@ final readonly class Results
     {
         $cells = [];
         foreach ($this->canvases as $canvas) {
-            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = ClassOverview::cell($canvas, $canvas->prompt->value());
+            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = ClassOverview::cell(
+                $canvas,
+                $canvas->prompt->value(),
+            );
         }
-        $sum = static fn (iterable $some): ResultTotals => ResultTotals::of(array_values(array_filter(collect($some)->all(), static fn (mixed $cell): bool => $cell instanceof StudentResult)));
+        $sum = static fn (iterable $some): ResultTotals => ResultTotals::of(
+            array_values(
+                array_filter(collect($some)->all(), static fn (mixed $cell): bool => $cell instanceof StudentResult),
+            ),
+        );
         $share = static fn (ResultTotals $sum): ?int => $sum->secure === null ? null : (int) round(100 * $sum->secure);
-        $rows = [[__('Seat'), __('Name'), ...$this->prompts->map(static fn (Prompt $prompt): string => __('Prompt :n', ['n' => $prompt->n]))->all(), __('Points'), __('Secure (%)')]];
+        $rows = [
+            [
+                __('Seat'),
+                __('Name'),
+                ...$this->prompts
+                    ->map(static fn (Prompt $prompt): string => __('Prompt :n', ['n' => $prompt->n]))
+                    ->all(),
+                __('Points'),
+                __('Secure (%)'),
+            ],
+        ];
         foreach ($this->seats as $seat) {
-            $mine = $this->prompts->map(static fn (Prompt $prompt): ?StudentResult => $cells[$seat->id][$prompt->id] ?? null);
-            $rows[] = array_values([$seat->n, $this->name($seat), ...$mine->map(static fn (?StudentResult $cell): ?int => $cell?->level?->value)->all(), $sum($mine)->points, $share($sum($mine))]);
+            $mine = $this->prompts->map(
+                static fn (Prompt $prompt): ?StudentResult => $cells[$seat->id][$prompt->id] ?? null,
+            );
+            $rows[] = array_values([
+                $seat->n,
+                $this->name($seat),
+                ...$mine->map(static fn (?StudentResult $cell): ?int => $cell?->level?->value)->all(),
+                $sum($mine)->points,
+                $share($sum($mine)),
+            ]);
         }
-        $columns = $this->prompts->map(fn (Prompt $prompt): ResultTotals => $sum($this->seats->map(static fn (Seat $seat): ?StudentResult => $cells[$seat->id][$prompt->id] ?? null)));
+        $columns = $this->prompts->map(
+            fn (Prompt $prompt): ResultTotals => $sum(
+                $this->seats->map(static fn (Seat $seat): ?StudentResult => $cells[$seat->id][$prompt->id] ?? null),
+            ),
+        );
         $whole = $sum(array_merge(...array_map(array_values(...), array_values($cells))));
-        $rows[] = array_values(['', __('Points'), ...$columns->map(static fn (ResultTotals $one): ?float => $one->points)->all(), $whole->points, null]);
+        $rows[] = array_values([
+            '',
+            __('Points'),
+            ...$columns->map(static fn (ResultTotals $one): ?float => $one->points)->all(),
+            $whole->points,
+            null,
+        ]);
         $rows[] = array_values(['', __('Secure (%)'), ...$columns->map($share)->all(), null, $share($whole)]);
 
         return new Table(__('Matrix'), $rows);
@@ -110,7 +189,15 @@ final readonly class Results
     {
         $rows = [[__('Seat'), __('Name'), __('Prompt'), __('Question'), __('Answer'), __('Compared'), __('At')]];
         foreach ($this->given() as [$seat, $prompt, $words, $written, $outcome, $at]) {
-            $rows[] = [$seat->n, $this->name($seat), $prompt->n, $words, $written, $outcome === null ? '' : __($outcome->word()), $at === 0 ? '' : self::time($at)];
+            $rows[] = [
+                $seat->n,
+                $this->name($seat),
+                $prompt->n,
+                $words,
+                $written,
+                $outcome === null ? '' : __($outcome->word()),
+                $at === 0 ? '' : self::time($at),
+            ];
         }
 
         return new Table(__('Answers'), $rows);
@@ -127,7 +214,15 @@ final readonly class Results
                 $value = $answer->value['value'];
                 $outcome = $question->compare($value)?->outcome;
                 // Who answered anonymously has no seat, no name and no time of the own.
-                $rows[] = [$ask->n, $question->words, $seat?->n, $seat === null ? __('anonymous') : $this->name($seat), $question->asked->written($value), $outcome === null ? '' : __($outcome->word()), $seat === null ? '' : self::time($answer->made_at_ms)];
+                $rows[] = [
+                    $ask->n,
+                    $question->words,
+                    $seat?->n,
+                    $seat === null ? __('anonymous') : $this->name($seat),
+                    $question->asked->written($value),
+                    $outcome === null ? '' : __($outcome->word()),
+                    $seat === null ? '' : self::time($answer->made_at_ms),
+                ];
             }
         }
 
@@ -155,15 +250,33 @@ final readonly class Results
             $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
             $share = $judgement->share($prompt->aspects(), $prompt->points);
             if ($share !== null) {
-                $stated[] = $xapi->scored(...$who, share: $share, points: $judgement->points, most: $prompt->points, atMs: (int) $canvas->check?->made_at_ms);
+                $stated[] = $xapi->scored(
+                    ...$who,
+                    share: $share,
+                    points: $judgement->points,
+                    most: $prompt->points,
+                    atMs: (int) $canvas->check?->made_at_ms,
+                );
             }
         }
         foreach ($this->given() as [$seat, $prompt, $words, $written, $outcome, $at, $id]) {
             if ($id !== '') {
-                $stated[] = $xapi->answered($seat->id, $this->name($seat), $prompt->id, $id, $words, $written, $outcome === null ? null : $outcome === Outcome::Right, $at);
+                $stated[] = $xapi->answered(
+                    $seat->id,
+                    $this->name($seat),
+                    $prompt->id,
+                    $id,
+                    $words,
+                    $written,
+                    $outcome === null ? null : $outcome === Outcome::Right,
+                    $at,
+                );
             }
         }
-        usort($stated, static fn (array $a, array $b): int => [$a['timestamp'], $a['id']] <=> [$b['timestamp'], $b['id']]);
+        usort(
+            $stated,
+            static fn (array $a, array $b): int => [$a['timestamp'], $a['id']] <=> [$b['timestamp'], $b['id']],
+        );
 
         return $stated;
     }
@@ -180,7 +293,14 @@ final readonly class Results
             if ($seat === null) {
                 continue;
             }
-            array_push($given, ...EachSeat::read($seat->id, fn (): array => self::givenOn($canvas, $seat), static fn (): array => [[$seat, $canvas->prompt, '', __('This canvas can’t be read.'), null, 0, '']]));
+            array_push(
+                $given,
+                ...EachSeat::read(
+                    $seat->id,
+                    fn (): array => self::givenOn($canvas, $seat),
+                    static fn (): array => [[$seat, $canvas->prompt, '', __('This canvas can’t be read.'), null, 0, '']],
+                ),
+            );
         }
 
         return $given;
@@ -190,12 +310,26 @@ final readonly class Results
     private static function givenOn(Canvas $canvas, Seat $seat): array
     {
         $given = [];
-        foreach (LoggedOperation::query()->where('canvas_id', $canvas->id)->where('kind', OperationKind::Answer->value)->orderBy('n')->get() as $row) {
+        foreach (
+            LoggedOperation::query()
+                ->where('canvas_id', $canvas->id)
+                ->where('kind', OperationKind::Answer->value)
+                ->orderBy('n')
+                ->get() as $row
+        ) {
             $body = (array) json_decode($row->body, true, flags: JSON_THROW_ON_ERROR);
             $id = is_string($body['question'] ?? null) ? $body['question'] : '';
             $question = $canvas->prompt->question($id, $seat);
             if ($question !== null && isset($body['value'])) {
-                $given[] = [$seat, $canvas->prompt, $question->words, $question->asked->written($body['value']), $question->compare($body['value'])?->outcome, $row->made_at_ms, $id];
+                $given[] = [
+                    $seat,
+                    $canvas->prompt,
+                    $question->words,
+                    $question->asked->written($body['value']),
+                    $question->compare($body['value'])?->outcome,
+                    $row->made_at_ms,
+                    $id,
+                ];
             }
         }
 
@@ -205,12 +339,23 @@ final readonly class Results
     /** @return list<AskAnswer> the one of each that counts */
     private static function latest(Ask $ask): array
     {
-        return array_values($ask->answers()->get()->keyBy('voter')->reject(static fn (AskAnswer $answer): bool => is_null($answer->value['value']))->all());
+        return array_values(
+            $ask
+                ->answers()
+                ->get()
+                ->keyBy('voter')
+                ->reject(static fn (AskAnswer $answer): bool => is_null($answer->value['value']))
+                ->all(),
+        );
     }
 
     private function atWork(Canvas $canvas): int
     {
-        return DrawingTime::of(array_values($canvas->operations()->whereNotNull('seat_id')->reorder()->pluck('made_at_ms')->map(intval(...))->all()));
+        return DrawingTime::of(
+            array_values(
+                $canvas->operations()->whereNotNull('seat_id')->reorder()->pluck('made_at_ms')->map(intval(...))->all(),
+            ),
+        );
     }
 
     private function name(Seat $seat): string

@@ -19,7 +19,9 @@ final class Fix
                 $left[] = $name;
             }
         }
-        Console::say($left === [] ? 'Nothing is left to put right.' : 'Left to do by hand: '.implode(', ', $left).'.');
+        Console::say(
+            $left === [] ? 'Nothing is left to put right.' : 'Left to do by hand: '.implode(', ', $left).'.',
+        );
 
         return $left === [] ? 0 : 1;
     }

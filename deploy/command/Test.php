@@ -71,25 +71,34 @@ final class Test
 
         return (in_array('core', $parts, true)
             ? ['Static checks of the core (phpstan)' => [...$phpstan, 'core/phpstan.neon']]
-            : []) + (in_array('app', $parts, true) ? [
-                'Static checks of the application (phpstan)' => [...$phpstan, 'phpstan.neon'],
-                'Types of the scripts (tsc)' => ['node_modules/.bin/tsc', '--noEmit'],
-            ] + self::style(false) : []);
+            : []) +
+            (in_array('app', $parts, true)
+                ? [
+                    'Static checks of the application (phpstan)' => [...$phpstan, 'phpstan.neon'],
+                    'Types of the scripts (tsc)' => ['node_modules/.bin/tsc', '--noEmit'],
+                ] + self::style(false)
+                : []);
     }
 
     /** @return array<string, list<string>> what looks after the style of everything, or puts right what it can */
     public static function style(bool $fix): array
     {
-        $php = ['vendor/bin/pint', '-q', ...($fix ? [] : ['--test'])];
+        $php = ['vendor/bin/pint', '-q', ...$fix ? [] : ['--test']];
         $formatted = ['resources/ts', 'resources/scss', 'tests/ts', 'demo', '*.js', '*.ts'];
 
         return [
-            'Style of the scripts (eslint)' => ['node_modules/.bin/eslint', '.', ...($fix ? ['--fix'] : [])],
+            'Style of the scripts (eslint)' => ['node_modules/.bin/eslint', '.', ...$fix ? ['--fix'] : []],
             'Style of the styles (stylelint)' => [
-                'node_modules/.bin/stylelint', 'resources/scss/**/*.scss', ...($fix ? ['--fix'] : []),
+                'node_modules/.bin/stylelint',
+                'resources/scss/**/*.scss',
+                ...$fix ? ['--fix'] : [],
             ],
             'Form of scripts and styles (prettier)' => [
-                'node_modules/.bin/prettier', '--log-level', 'warn', $fix ? '--write' : '--check', ...$formatted,
+                'node_modules/.bin/prettier',
+                '--log-level',
+                'warn',
+                $fix ? '--write' : '--check',
+                ...$formatted,
             ],
             'Style of PHP (pint)' => $php,
             'Arrows between the scripts (dependency-cruiser)' => ['node_modules/.bin/depcruise', 'resources/ts'],
@@ -109,7 +118,8 @@ final class Test
         if (in_array('app', $parts, true)) {
             $config = ['--config', 'tests/ts/vite.config.ts'];
             $steps['Building what the scripts\' tests share with the application'] = [
-                ['node_modules/.bin/vite', 'build', ...$config, '--logLevel', 'warn'], '',
+                ['node_modules/.bin/vite', 'build', ...$config, '--logLevel', 'warn'],
+                '',
             ];
             $steps['Tests of the scripts'] = [['node_modules/.bin/vitest', 'run', ...$config], ''];
             $steps['Tests of the application'] = [['vendor/bin/phpunit', '--testsuite', 'app'], ''];

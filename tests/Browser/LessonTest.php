@@ -164,10 +164,12 @@ final class LessonTest extends BrowserTestCase
         $teacher->waitForText('#tally > [data-level="1"]', '1');
         $teacher->press("\u{E00C}")->press('n');
         $teacher->waitForText('.tile:nth-child(1)', 'Seat 1');
-        $teacher->press('n')->until(
-            static fn (): bool => ! str_contains($teacher->text('.tile:nth-child(1)'), 'Seat 1'),
-            'nothing stands for the student',
-        );
+        $teacher
+            ->press('n')
+            ->until(
+                static fn (): bool => ! str_contains($teacher->text('.tile:nth-child(1)'), 'Seat 1'),
+                'nothing stands for the student',
+            );
         self::assertStringNotContainsString('Tamsin', $teacher->text('#grid'));
         $teacher->press('n')->waitForText('.tile:nth-child(1)', 'Tamsin');
         // The desk shows it before the server has been told.

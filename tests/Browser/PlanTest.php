@@ -172,10 +172,7 @@ final class PlanTest extends BrowserTestCase
             'const asks = document.querySelector("#asks"); asks.value = "Which way? | up; *down\nHow far? | 3 m | soon\nHow heavy? | 80 N"; asks.dispatchEvent(new Event("change", { bubbles: true }));',
         );
         $teacher->waitForText('#plan-saved', '1 thing not saved');
-        self::assertStringContainsString(
-            '“How far? | 3 m | soon”: Write a time like 20 s or 2 min.',
-            $told('asks'),
-        );
+        self::assertStringContainsString('“How far? | 3 m | soon”: Write a time like 20 s or 2 min.', $told('asks'));
         $asks = fn (): mixed => json_decode(
             (string) $this->sql(
                 "select json_extract(details, '$.asks') from prompts where plan_id is not null order by id desc limit 1",

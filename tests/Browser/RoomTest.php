@@ -129,7 +129,10 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 8, 'no tile of the guest');
         self::assertSame(1, $this->stored('Somebody Else'));
         $again = $this->person('the guest again')->visit(self::$crag->address().'/join/'.$this->code);
-        $again->type('#name', 'somebody else')->click('form > .btn-go')->waitForText('main', 'is keeping this seat closed');
+        $again
+            ->type('#name', 'somebody else')
+            ->click('form > .btn-go')
+            ->waitForText('main', 'is keeping this seat closed');
         $this->teacher->press(self::ESCAPE);
         foreach ([$guest, $again] as $page) {
             $page->quit();

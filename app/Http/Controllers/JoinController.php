@@ -254,9 +254,7 @@ final class JoinController
             RateLimiter::hit($key);
         }
 
-        return self::problem(
-            $isTooMany ? __('Too many wrong codes. Wait a minute, then try again.') : $sentence,
-        );
+        return self::problem($isTooMany ? __('Too many wrong codes. Wait a minute, then try again.') : $sentence);
     }
 
     private static function problem(string $sentence): ValidationException

@@ -26,10 +26,10 @@ final class KnownHost
             mb_strtolower((string) $request->headers->get('Host')) !== $host &&
             ! in_array($request->path(), self::OF_THE_MACHINE, true)
         ) {
-            return response(
-                __('This isn’t Crag’s address here. Go to :address.', ['address' => $public]),
-                421,
-            )->header('Content-Type', 'text/plain; charset=utf-8');
+            return response(__('This isn’t Crag’s address here. Go to :address.', ['address' => $public]), 421)->header(
+                'Content-Type',
+                'text/plain; charset=utf-8',
+            );
         }
 
         return $next($request);

@@ -148,7 +148,11 @@ final readonly class Tally
         $line = [];
         foreach ($bars as $bar) {
             try {
-                $line[] = [Quantity::read($bar->label)->inBase()->approximated()->toFloat(), $bar->label, $bar->count()];
+                $line[] = [
+                    Quantity::read($bar->label)->inBase()->approximated()->toFloat(),
+                    $bar->label,
+                    $bar->count(),
+                ];
             } catch (UnreadableMaths) {
                 // What is no number has no place on a line.
             }

@@ -50,11 +50,9 @@ final readonly class RuleReader implements Reader
                 if (self::has($typed, $word)) {
                     $holds[] = new Point('“:word” is mentioned.', 'It was typed.', ['word' => $word]);
                 } else {
-                    $missing[] = new Point(
-                        '“:word” isn’t mentioned.',
-                        'It wasn’t typed; it may be written in ink.',
-                        ['word' => $word],
-                    );
+                    $missing[] = new Point('“:word” isn’t mentioned.', 'It wasn’t typed; it may be written in ink.', [
+                        'word' => $word,
+                    ]);
                 }
             }
             foreach ($work->lookFor->steps as $step) {

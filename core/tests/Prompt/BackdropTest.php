@@ -141,7 +141,10 @@ final class BackdropTest extends TestCase
         yield 'a size from nowhere' => [['kind' => 'squared', 'size' => 'huge'], '"size"'];
         yield 'an axis backwards' => [['x_to' => -5] + self::AXES, 'Across: “to” must be above “from”'];
         yield 'an axis of dust' => [['y_step' => 0.001] + self::AXES, 'Upwards: the step is so small'];
-        yield 'an axis to infinity' => [['y_to' => INF] + self::AXES, 'Upwards: “from”, “to” and “step” must be numbers'];
+        yield 'an axis to infinity' => [
+            ['y_to' => INF] + self::AXES,
+            'Upwards: “from”, “to” and “step” must be numbers',
+        ];
         yield 'a line without a step' => [['step' => 0] + self::LINE, 'the step must be above 0'];
         yield 'a line in a hundred parts' => [['parts' => 100] + self::LINE, '"parts" is 100'];
         yield 'too many parts of too many steps' => [['to' => 150, 'parts' => 12] + self::LINE, 'too many parts'];

@@ -27,7 +27,10 @@ final class RuleReaderTest extends TestCase
                 ['Moments about the PIVOT are equal'],
             ),
         );
-        self::assertSame([':answer is right.', '“:word” is mentioned.', 'Step: :step'], self::sentences($reading->holds));
+        self::assertSame(
+            [':answer is right.', '“:word” is mentioned.', 'Step: :step'],
+            self::sentences($reading->holds),
+        );
         self::assertSame(
             [':answer is not right yet.', '“:asked” isn’t answered.', '“:word” isn’t mentioned.'],
             self::sentences($reading->missing),

@@ -64,7 +64,9 @@ final readonly class Terms
 
     public function scaledBy(BigRational $factor): self
     {
-        return self::of(...array_map(static fn (Term $term): Term => $term->scaledBy($factor), array_values($this->terms)));
+        return self::of(
+            ...array_map(static fn (Term $term): Term => $term->scaledBy($factor), array_values($this->terms)),
+        );
     }
 
     public function isZero(): bool

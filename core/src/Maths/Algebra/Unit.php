@@ -165,7 +165,10 @@ final readonly class Unit
                 $named = self::named($found['unit'], $typed);
                 foreach ($named as $i => $one) {
                     // A power belongs to the last of two that were written together.
-                    $unit = $unit->multipliedBy($one, $i === count($named) - 1 ? $numerator * (int) ($found['power'] ?? 1) : $numerator);
+                    $unit = $unit->multipliedBy(
+                        $one,
+                        $i === count($named) - 1 ? $numerator * (int) ($found['power'] ?? 1) : $numerator,
+                    );
                 }
                 // m/s/s: what follows a stroke directly, or in brackets, stands under it.
                 $numerator = $isBracketed ? $numerator : 1;

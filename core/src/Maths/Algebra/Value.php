@@ -42,7 +42,9 @@ final readonly class Value
     public function plus(self $other): self
     {
         return self::quotient(
-            $this->numerator->multipliedBy($other->denominator)->plus($other->numerator->multipliedBy($this->denominator)),
+            $this->numerator
+                ->multipliedBy($other->denominator)
+                ->plus($other->numerator->multipliedBy($this->denominator)),
             $this->denominator->multipliedBy($other->denominator),
         );
     }
@@ -59,13 +61,19 @@ final readonly class Value
 
     public function multipliedBy(self $other): self
     {
-        return self::quotient($this->numerator->multipliedBy($other->numerator), $this->denominator->multipliedBy($other->denominator));
+        return self::quotient(
+            $this->numerator->multipliedBy($other->numerator),
+            $this->denominator->multipliedBy($other->denominator),
+        );
     }
 
     /** @throws UnreadableMaths by zero */
     public function dividedBy(self $other): self
     {
-        return self::quotient($this->numerator->multipliedBy($other->denominator), $this->denominator->multipliedBy($other->numerator));
+        return self::quotient(
+            $this->numerator->multipliedBy($other->denominator),
+            $this->denominator->multipliedBy($other->numerator),
+        );
     }
 
     /** @throws UnreadableMaths by zero */
@@ -76,7 +84,10 @@ final readonly class Value
         }
         $single = $denominator->single();
         if ($single !== null && ! $single->hasLetters() && ! isset($single->powers['π'])) {
-            return new self($numerator->multipliedBy(Terms::of($single->reciprocal())), Terms::number(BigRational::one()));
+            return new self(
+                $numerator->multipliedBy(Terms::of($single->reciprocal())),
+                Terms::number(BigRational::one()),
+            );
         }
 
         return new self($numerator, $denominator);
@@ -141,7 +152,9 @@ final readonly class Value
         if ($isNegative && $order % 2 === 0) {
             throw UnreadableMaths::negativeRoot();
         }
-        $root = Terms::of($term->letterRoot($order))->multipliedBy(self::wholeRoot($factor->getNumerator()->abs(), $order));
+        $root = Terms::of($term->letterRoot($order))->multipliedBy(
+            self::wholeRoot($factor->getNumerator()->abs(), $order),
+        );
         $denominator = self::wholeRoot($factor->getDenominator(), $order);
 
         return self::quotient($isNegative ? $root->scaledBy(BigRational::of(-1)) : $root, $denominator);
@@ -241,7 +254,9 @@ final readonly class Value
         }
         $denominator = self::approximatedSum($this->denominator);
 
-        return $denominator->getSign() === 0 ? throw UnreadableMaths::divisionByZero() : self::approximatedSum($this->numerator)->dividedBy($denominator);
+        return $denominator->getSign() === 0
+            ? throw UnreadableMaths::divisionByZero()
+            : self::approximatedSum($this->numerator)->dividedBy($denominator);
     }
 
     private static function approximatedSum(Terms $terms): BigRational

@@ -15,13 +15,21 @@ final class Written
 
     public static function plain(Value $value): string
     {
-        return self::quotient($value, static fn (string $numerator, string $denominator): string => "{$numerator}/{$denominator}", false);
+        return self::quotient(
+            $value,
+            static fn (string $numerator, string $denominator): string => "{$numerator}/{$denominator}",
+            false,
+        );
     }
 
     /** For a formula, in LaTeX. */
     public static function latex(Value $value): string
     {
-        return self::quotient($value, static fn (string $numerator, string $denominator): string => "\\frac{{$numerator}}{{$denominator}}", true);
+        return self::quotient(
+            $value,
+            static fn (string $numerator, string $denominator): string => "\\frac{{$numerator}}{{$denominator}}",
+            true,
+        );
     }
 
     /** @param  callable(string, string): string  $fraction */

@@ -163,7 +163,12 @@ final class MathsParser
             return Node::of(NodeKind::Mixed, $number, self::fraction($this->tokens[$this->at++]));
         }
         [$numerator, $line, $denominator] = [$this->next(), $this->next(1), $this->next(2)];
-        if ($numerator?->kind === 'number' && $numerator->spaceBefore && $line?->kind === '/' && $denominator?->kind === 'number') {
+        if (
+            $numerator?->kind === 'number' &&
+            $numerator->spaceBefore &&
+            $line?->kind === '/' &&
+            $denominator?->kind === 'number'
+        ) {
             $this->at += 3;
             $fraction = Node::of(
                 NodeKind::Quotient,
@@ -215,7 +220,11 @@ final class MathsParser
     {
         [$numerator, $denominator] = explode('/', $token->text);
 
-        return Node::of(NodeKind::Quotient, Node::number(Numeral::of($numerator)), Node::number(Numeral::of($denominator)));
+        return Node::of(
+            NodeKind::Quotient,
+            Node::number(Numeral::of($numerator)),
+            Node::number(Numeral::of($denominator)),
+        );
     }
 
     private function inBrackets(string $open): Node

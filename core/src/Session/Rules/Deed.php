@@ -65,15 +65,7 @@ enum Deed: string
     /** @return list<self> what a student's page offers, and must know whether it may */
     public static function ofStudentsPage(): array
     {
-        return [
-            self::Work,
-            self::TurnTo,
-            self::Send,
-            self::TakeBack,
-            self::Write,
-            self::Offer,
-            self::KeepBack,
-        ];
+        return [self::Work, self::TurnTo, self::Send, self::TakeBack, self::Write, self::Offer, self::KeepBack];
     }
 
     /** What the other teachers of a session are told that one of them did. */

@@ -55,7 +55,10 @@ final class RunController
 
         return response()->json([
             'run' => $run->id,
-            'said' => trans_choice('{1} One quick ask starts.|[2,*] :count quick asks start, one after the other.', count($lines)),
+            'said' => trans_choice(
+                '{1} One quick ask starts.|[2,*] :count quick asks start, one after the other.',
+                count($lines),
+            ),
         ]);
     }
 

@@ -126,7 +126,9 @@ final class PromptsController
 
         return response()->json([
             'said' => $request->boolean('on')
-                ? __('Automatic feedback is on: anyone who sends work on prompt :n gets it straight away.', ['n' => $prompt->n])
+                ? __('Automatic feedback is on: anyone who sends work on prompt :n gets it straight away.', [
+                    'n' => $prompt->n,
+                ])
                 : __('Automatic feedback is off.'),
         ]);
     }

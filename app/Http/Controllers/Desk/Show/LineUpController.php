@@ -81,9 +81,7 @@ final class LineUpController
         $request->validate(['by' => ['required', 'integer', 'in:-1,1']]);
 
         return response()->json([
-            'said' => $this->lineUp->step($session, $request->integer('by'))
-                ? null
-                : __('That was the last one.'),
+            'said' => $this->lineUp->step($session, $request->integer('by')) ? null : __('That was the last one.'),
         ]);
     }
 

@@ -150,7 +150,10 @@ final class ScreenController
                                         ? __('Lead canvas')
                                         : $session
                                             ->settingsValue()
-                                            ->deskNames->show($item->canvas->seat->name, $item->canvas->seat->seatName()),
+                                            ->deskNames->show(
+                                                $item->canvas->seat->name,
+                                                $item->canvas->seat->seatName(),
+                                            ),
                             ] + $item->told($session),
                         )
                         ->all(),

@@ -99,6 +99,7 @@ Route::prefix('/plan/{plan}')
 
 Route::prefix('/desk/{session}')
     ->middleware(HoldsDesk::class)
+    ->scopeBindings()
     ->group(function (): void {
         Route::get('/prompt/{prompt}/canvases', [WatchController::class, 'canvases'])
             ->middleware(May::route(Deed::Watch))

@@ -132,6 +132,7 @@ Route::prefix('/plan/{plan}')
 // The teachers of a session. Each route names its deed, and the core's table says who may do it when.
 Route::prefix('/desk/{session}')
     ->middleware(HoldsDesk::class)
+    ->scopeBindings()
     ->group(function (): void {
         Route::get('/', [DeskController::class, 'show'])
             ->middleware(May::route(Deed::Watch))
@@ -248,6 +249,7 @@ Route::get('/screen/{session}/open/{key}', [ClassScreenController::class, 'open'
     ->name('screen.open');
 Route::prefix('/screen/{session}')
     ->middleware(SeesScreen::class)
+    ->scopeBindings()
     ->group(function (): void {
         Route::get('/', [ClassScreenController::class, 'show'])->name('screen');
         Route::get('/shown', [ClassScreenController::class, 'shownNow'])->name('screen.shown');

@@ -33,7 +33,7 @@ final class MakeRecord implements ShouldQueue
             return;
         }
         $canvases = self::chosen($record);
-        $record->update(['state' => 'making', 'total' => count($canvases)]);
+        $record->update(['state' => JobState::Making, 'total' => count($canvases)]);
         $progress = static function (int $done) use ($record): void {
             $record->update(['done' => $done]);
         };
@@ -49,14 +49,14 @@ final class MakeRecord implements ShouldQueue
                 $progress,
             );
         }
-        $record->update(['state' => 'ready']);
+        $record->update(['state' => JobState::Ready]);
     }
 
     public function failed(?Throwable $reason): void
     {
         Record::query()
             ->whereKey($this->recordId)
-            ->update(['state' => 'failed']);
+            ->update(['state' => JobState::Failed]);
     }
 
     /** @return list<Canvas> of the chosen prompts, by prompt and then by seat, or the other way round */

@@ -38,7 +38,7 @@ final class TakeInPdf implements ShouldQueue
             return;
         }
         ['pages' => $numbers, 'as' => $as, 'after' => $after] = $intake->settings;
-        $intake->update(['state' => 'making', 'done' => 0, 'total' => count($numbers)]);
+        $intake->update(['state' => JobState::Making, 'done' => 0, 'total' => count($numbers)]);
         $teacher = Teacher::query()->findOrFail($intake->teacher_id);
         $pages = [];
         try {
@@ -64,9 +64,9 @@ final class TakeInPdf implements ShouldQueue
                     $after === '' ? null : $after,
                 );
             }
-            $intake->update(['state' => 'ready']);
+            $intake->update(['state' => JobState::Ready]);
         } catch (UnusablePicture $problem) {
-            $intake->update(['state' => 'failed', 'problem' => $problem->getMessage()]);
+            $intake->update(['state' => JobState::Failed, 'problem' => $problem->getMessage()]);
         } finally {
             File::delete($intake->path());
         }
@@ -76,7 +76,7 @@ final class TakeInPdf implements ShouldQueue
     {
         Intake::query()
             ->whereKey($this->intakeId)
-            ->update(['state' => 'failed', 'problem' => __('That PDF couldn’t be turned into pictures.')]);
+            ->update(['state' => JobState::Failed, 'problem' => __('That PDF couldn’t be turned into pictures.')]);
     }
 
     private function picture(Intake $intake, int $number, StorePicture $storePicture): string

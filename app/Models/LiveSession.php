@@ -26,6 +26,7 @@ use Crag\Session\Room\SeatState;
 use Crag\Session\Room\Timer;
 use Crag\Session\Screen\Destination;
 use Crag\Session\Screen\LeadSharing;
+use Crag\Session\Screen\OfferState;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -78,6 +79,19 @@ use Illuminate\Support\Carbon;
 final class LiveSession extends Model implements Holder
 {
     public const FRESH_MINUTES = 3;
+
+    /** @var array<string, class-string<Model>> by what routes call them */
+    private const CHILDREN = [
+        'prompt' => Prompt::class,
+        'student' => Seat::class,
+        'message' => Message::class,
+        'handout' => Handout::class,
+        'entry' => LineupEntry::class,
+        'offer' => Offer::class,
+        'pick' => Pick::class,
+        'ask' => Ask::class,
+        'run' => Run::class,
+    ];
 
     /** From so many on the desk offers to remove them at once. */
     public const MANY_FRESH = 8;
@@ -270,6 +284,18 @@ final class LiveSession extends Model implements Holder
         return $this->belongsToMany(Teacher::class, 'desk_rights')->withPivot('role');
     }
 
+    /**
+     * What is named beside a session in an address is looked for in that session alone.
+     *
+     * @param  string  $childType  as the route calls it
+     */
+    public function resolveChildRouteBinding($childType, $value, $field): ?Model
+    {
+        $class = self::CHILDREN[$childType] ?? abort(404);
+
+        return $class::query()->where('live_session_id', $this->id)->where($field ?? 'id', $value)->first();
+    }
+
     /** @return HasMany<Prompt, $this> */
     public function prompts(): HasMany
     {
@@ -370,7 +396,7 @@ final class LiveSession extends Model implements Holder
     public function offers(): HasMany
     {
         $offers = $this->hasMany(Offer::class)->orderBy('id');
-        $offers->where('state', '!=', 'declined');
+        $offers->where('state', '!=', OfferState::Declined);
 
         return $offers;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Jobs\JobState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -13,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property string $id
  * @property string $live_session_id
- * @property string $state waiting, making, ready or failed
+ * @property JobState $state
  * @property string $kind pdf or zip
  * @property ?array{kind?: string, by?: string, names?: string, checks?: bool, notes?: bool, words?: bool, per?: int, prompts?: list<string>, seats?: list<string>} $options what was chosen
  * @property int $done pages drawn
@@ -29,11 +30,11 @@ final class Record extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0, 'kind' => 'pdf', 'options' => null];
+    protected $attributes = ['state' => JobState::Waiting, 'done' => 0, 'total' => 0, 'kind' => 'pdf', 'options' => null];
 
     protected function casts(): array
     {
-        return ['options' => 'array'];
+        return ['options' => 'array', 'state' => JobState::class];
     }
 
     /** @return BelongsTo<LiveSession, $this> */
@@ -49,13 +50,13 @@ final class Record extends Model
 
     public function isReady(): bool
     {
-        return $this->state === 'ready';
+        return $this->state === JobState::Ready;
     }
 
     /** One of which nothing was heard for so long is not waited for: another can be made. */
     public function isUnderWay(): bool
     {
-        return in_array($this->state, ['waiting', 'making'], true) &&
+        return $this->state->isUnderWay() &&
             $this->updated_at?->greaterThan(now()->subSeconds(self::PATIENCE_S)) === true;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Jobs\JobState;
 use App\Models\HeldFolder;
 use App\Models\Teachers\Intake;
 use App\Models\Teachers\Plan;
@@ -208,7 +209,7 @@ final readonly class BringInPlan
         // PDFs that were looked at and left: after an hour, or when there are more than a few.
         $left = Intake::query()
             ->where('teacher_id', $teacher->id)
-            ->where('state', 'chosen')
+            ->where('state', JobState::Chosen)
             ->with('plan')
             ->latest()
             ->get();
@@ -225,7 +226,7 @@ final readonly class BringInPlan
             'id' => (string) Str::ulid(),
             'plan_id' => $plan->id,
             'teacher_id' => $teacher->id,
-            'state' => 'chosen',
+            'state' => JobState::Chosen,
             'total' => $pages,
             'settings' => ['pages' => [], 'as' => 'prompts', 'after' => ''],
         ]);

@@ -100,7 +100,7 @@ final class AskTest extends BrowserTestCase
 
         $teacher->press('m')->waitForText('#picture-body', '100 %');
         $teacher->click('#groups-form .btn-slate')->waitForText('#groups-made', 'Group 1');
-        $teacher->click('[data-do=keep-groups]')->waitForText('#desk-notice', '1 group is kept');
+        $teacher->click('[data-do=keep-groups]')->waitForText('#desk-notice', 'Saved 1 group');
         $teacher->press(self::ESCAPE);
         self::assertFalse($teacher->find('#picture')->isDisplayed());
         self::assertSame('1', $this->sql("select \"group\" from seats where name = 'Wren'"));

@@ -205,7 +205,7 @@ final class SteadyTest extends BrowserTestCase
                 'return document.querySelector("#handout-do").closest("button").classList.contains("btn-end")',
             ),
         );
-        $this->teacher->click('.handout-end button')->waitForText('#desk-notice', 'Emptied 1 canvas and handed out');
+        $this->teacher->click('.handout-end button')->waitForText('#desk-notice', 'Cleared 1 canvas and handed out');
         $this->teacher->click('#hand-out')->click('[name=what][value=prompt]');
         self::assertTrue($this->teacher->run('return document.querySelector("[name=mode][value=backdrop]").checked'));
         self::assertSame('Hand out to everyone', $this->teacher->text('#handout-do'));
@@ -279,7 +279,7 @@ final class SteadyTest extends BrowserTestCase
 
         // Emptied by mistake, and back again.
         $this->teacher->press(self::ESCAPE)->click('[data-do=empty-one]')->click('#empty-one [value=empty]');
-        $this->teacher->waitForText('#desk-notice', 'Emptied 1 canvas');
+        $this->teacher->waitForText('#desk-notice', 'Cleared 1 canvas');
         $this->teacher->click('#desk-notice button')->waitForText('#desk-notice', 'Taken back');
     }
 

@@ -7,6 +7,7 @@ namespace App\Models\Show;
 use App\Models\Canvas;
 use App\Models\Seat;
 use Crag\Canvas\Drawing\CutOut;
+use Crag\Session\Screen\OfferState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -23,7 +24,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $at_operation  the moment of the work that is offered
  * @property ?array{x: float, y: float, w: float, h: float} $cut  in units; null for the whole page
  * @property string $words
- * @property string $state  waiting, accepted or declined
+ * @property OfferState $state
  * @property int $column  of the page of offers, from 0
  * @property int $place  in its column
  * @property int $made_at_ms
@@ -42,14 +43,14 @@ final class Offer extends Model
         'page' => '',
         'cut' => null,
         'words' => '',
-        'state' => 'waiting',
+        'state' => OfferState::Waiting,
         'column' => 0,
         'place' => 0,
     ];
 
     protected function casts(): array
     {
-        return ['cut' => 'array'];
+        return ['cut' => 'array', 'state' => OfferState::class];
     }
 
     public function cutOut(): ?CutOut

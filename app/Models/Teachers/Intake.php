@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Teachers;
 
+use App\Jobs\JobState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -15,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $plan_id
  * @property string $teacher_id
  * @property ?\Illuminate\Support\Carbon $created_at
- * @property string $state  waiting, making, ready or failed
+ * @property JobState $state
  * @property int $done  pages
  * @property int $total
  * @property array{pages: list<int>, as: string, after: string} $settings
@@ -28,11 +29,11 @@ final class Intake extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0, 'problem' => ''];
+    protected $attributes = ['state' => JobState::Waiting, 'done' => 0, 'total' => 0, 'problem' => ''];
 
     protected function casts(): array
     {
-        return ['settings' => 'array'];
+        return ['settings' => 'array', 'state' => JobState::class];
     }
 
     /** @return BelongsTo<Plan, $this> */

@@ -12,6 +12,7 @@ use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Models\Show\Offer;
 use Crag\Canvas\Drawing\CutOut;
+use Crag\Session\Screen\OfferState;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Support\Facades\DB;
 
@@ -54,14 +55,14 @@ final readonly class Offering
 
     public function accept(LiveSession $session, Offer $offer): void
     {
-        $this->place($session, $offer, 0, ['state' => 'accepted']);
+        $this->place($session, $offer, 0, ['state' => OfferState::Accepted]);
     }
 
     /** It vanishes quietly: its student is told nothing. */
     public function decline(LiveSession $session, Offer $offer): void
     {
         DB::transaction(function () use ($session, $offer): void {
-            $offer->update(['state' => 'declined']);
+            $offer->update(['state' => OfferState::Declined]);
             $this->tell($session);
         });
     }
@@ -76,7 +77,7 @@ final readonly class Offering
         DB::transaction(function () use ($session, $offer, $column, $also): void {
             $last = Offer::query()
                 ->where('live_session_id', $session->id)
-                ->where('state', 'accepted')
+                ->where('state', OfferState::Accepted)
                 ->where('column', $column)
                 ->max('place');
             $offer->update($also + ['column' => $column, 'place' => (is_numeric($last) ? (int) $last : 0) + 1]);
@@ -90,7 +91,7 @@ final readonly class Offering
         DB::transaction(function () use ($session, $offer, $by): void {
             $ids = Offer::query()
                 ->where('live_session_id', $session->id)
-                ->where('state', 'accepted')
+                ->where('state', OfferState::Accepted)
                 ->where('column', $offer->column)
                 ->orderBy('place')
                 ->pluck('id')
@@ -125,7 +126,7 @@ final readonly class Offering
             if ($isOpen === true) {
                 $session
                     ->offers()
-                    ->where('state', 'waiting')
+                    ->where('state', OfferState::Waiting)
                     ->get()
                     ->each(fn (Offer $offer) => $this->accept($session, $offer));
             }

@@ -1,3 +1,4 @@
+@use('Crag\Session\Screen\OfferState')
 @php($view = $session->isRunning() ? $session->screen_view->value : 'ended')
 @php($pens = App\Sessions\Room\CurrentSituation::pens($session, null))
 @if ($session->isRunning() && $pens->isDown()) <div class="shown-pens" id="shown-pens" role="status"><p
@@ -66,7 +67,7 @@
             @endif
     @elseif ($view === 'board')
         @php($board = $session->board ?? ['headings' => [''], 'open' => false])
-        @php($offers = $session->offers()->where('state', 'accepted')->with('seat')->get()->groupBy('column'))
+        @php($offers = $session->offers()->where('state', OfferState::Accepted)->with('seat')->get()->groupBy('column'))
         <h1 class="visually-hidden">{{ __('Offered work') }}</h1>
         <div class="shown-board" data-columns="{{ count($board['headings']) }}"
             data-most="{{ $offers->max(fn ($some) => $some->count()) ?? 0 }}">

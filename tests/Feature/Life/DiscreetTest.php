@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Life;
 
+use App\Jobs\JobState;
 use App\Log\Discreet;
 use App\Models\Event;
 use App\Models\LiveSession;
@@ -187,7 +188,7 @@ final class DiscreetTest extends CragTestCase
         self::assertSame(1, DB::table('jobs')->update(['reserved_at' => time(), 'attempts' => 1]));
         $record->update(['state' => 'making']);
         Artisan::call('crag:work', ['--stop-when-empty' => true]);
-        self::assertSame('ready', $record->refresh()->state);
+        self::assertSame(JobState::Ready, $record->refresh()->state);
         self::assertSame(0, DB::table('jobs')->count());
 
         // One that kills its worker each time is given up, and said so.
@@ -195,7 +196,7 @@ final class DiscreetTest extends CragTestCase
         $record = Record::query()->where('state', 'waiting')->firstOrFail();
         DB::table('jobs')->update(['reserved_at' => time(), 'attempts' => 3]);
         Artisan::call('crag:work', ['--stop-when-empty' => true]);
-        self::assertSame('failed', $record->refresh()->state);
+        self::assertSame(JobState::Failed, $record->refresh()->state);
     }
 
     public function test_a_record_of_which_nothing_is_heard_does_not_block_the_next(): void

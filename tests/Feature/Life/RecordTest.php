@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Life;
 
+use App\Jobs\JobState;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Record;
@@ -125,7 +126,7 @@ final class RecordTest extends CragTestCase
             ->post("/desk/{$this->session->id}/record", ['kind' => 'zip', 'by' => 'seat', 'names' => 'seats'])
             ->assertOk();
         $record = Record::query()->firstOrFail();
-        self::assertSame(['ready', 3], [$record->state, $record->done]);
+        self::assertSame([JobState::Ready, 3], [$record->state, $record->done]);
         $this->take('record.pdf')->assertNotFound();
         $zip = new ZipArchive();
         self::assertTrue($zip->open($record->path()));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Room;
 
+use App\Jobs\JobState;
 use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
@@ -107,7 +108,7 @@ final class OneSeatTest extends OneStudentTestCase
             ['HX-Request' => 'true'],
         );
         self::assertLessThan(400, $record->status());
-        self::assertSame('ready', $this->session->records()->latest('id')->firstOrFail()->state);
+        self::assertSame(JobState::Ready, $this->session->records()->latest('id')->firstOrFail()->state);
     }
 
     public function test_a_session_that_cannot_be_read_does_not_keep_others_from_ending(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Show;
 
 use App\Models\Show\Offer;
+use Crag\Session\Screen\OfferState;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\OneStudentTestCase;
@@ -99,7 +100,11 @@ final class OfferTest extends OneStudentTestCase
         $this->offer(['words' => 'first'])->assertOk();
         $this->offer(['words' => 'second'])->assertOk();
         [$first, $second] = Offer::query()->orderBy('id')->get()->all();
-        self::assertSame(['accepted', 'accepted'], [$first->state, $second->state], 'all offers open');
+        self::assertSame(
+            [OfferState::Accepted, OfferState::Accepted],
+            [$first->state, $second->state],
+            'all offers open',
+        );
         $this->desk("offer/{$second->id}/arrange", ['by' => -1])->assertOk();
         self::assertSame([2, 1], [$first->refresh()->place, $second->refresh()->place]);
         $this->desk("offer/{$first->id}/arrange", ['column' => 1])->assertOk();

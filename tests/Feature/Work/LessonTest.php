@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Work;
 
+use App\Jobs\JobState;
 use App\Models\Asset;
 use App\Models\Check;
 use App\Models\HeldFolder;
@@ -281,7 +282,7 @@ final class LessonTest extends OneStudentTestCase
             ->assertOk();
         $this->get("/desk/{$this->session->id}/record")->assertSee('Canvases as PDF (4)');
         self::assertSame(
-            ['ready', 4, 4],
+            [JobState::Ready, 4, 4],
             [Record::query()->value('state'), Record::query()->value('done'), Record::query()->value('total')],
         );
         $file = $this->get("/desk/{$this->session->id}/record.pdf")

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Plans;
 
 use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
+use App\Jobs\JobState;
 use App\Models\LiveSession;
 use App\Models\Teachers\Intake;
 use App\Models\Teachers\Plan;
@@ -46,7 +47,7 @@ final readonly class PlanController
             'ready' => $ready->all(),
             'intake' => Intake::query()
                 ->where('plan_id', $plan->id)
-                ->where('state', 'chosen')
+                ->where('state', JobState::Chosen)
                 ->find($request->string('intake')->toString())
                 ?->only(['id', 'state', 'total']),
         ]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plans;
 
 use App\Http\CurrentTeacher;
+use App\Jobs\JobState;
 use App\Jobs\TakeInPdf;
 use App\Models\Teachers\Intake;
 use App\Models\Teachers\Plan;
@@ -51,7 +52,7 @@ final readonly class TakeInController
     public function pages(Request $request, Plan $plan, string $intake): JsonResponse
     {
         $found = self::own($plan, $intake);
-        abort_unless($found->state === 'chosen', 409, __('That PDF is already being added.'));
+        abort_unless($found->state === JobState::Chosen, 409, __('That PDF is already being added.'));
         $choice = $request->json('pages');
         try {
             // One prompt has fewer pages than a plan has prompts.
@@ -62,7 +63,7 @@ final readonly class TakeInController
         }
         $after = $request->json('after');
         $found->update([
-            'state' => 'waiting',
+            'state' => JobState::Waiting,
             'done' => 0,
             'total' => count($pages),
             'settings' => [
@@ -85,7 +86,7 @@ final readonly class TakeInController
     public function page(Plan $plan, string $intake, int $page): Response
     {
         $found = self::own($plan, $intake);
-        abort_unless($found->state === 'chosen', 404);
+        abort_unless($found->state === JobState::Chosen, 404);
         try {
             $drawn = PdfPage::picture($found->path(), $page, 240);
         } catch (UnusablePicture $problem) {

@@ -23,6 +23,7 @@ use Crag\Canvas\Log\Replay;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Scene;
 use Crag\Render\SceneSvg;
+use Crag\Session\Screen\OfferState;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -109,9 +110,8 @@ final class ClassScreenController
     public function offer(LiveSession $session, Offer $offer): Response
     {
         abort_unless(
-            $offer->live_session_id === $session->id &&
-                $session->screen_view === ScreenView::Board &&
-                $offer->state === 'accepted',
+            $session->screen_view === ScreenView::Board &&
+                $offer->state === OfferState::Accepted,
             404,
         );
 

@@ -23,6 +23,7 @@ use Crag\Json\UnreadableFields;
 use Crag\Session\Door\InvalidName;
 use Crag\Session\Door\JoinCode;
 use Crag\Session\Room\ShortMessage;
+use Crag\Session\Screen\OfferState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -147,7 +148,7 @@ final class RoomController
             'words' => ['nullable', 'string', 'max:200'],
         ]);
         abort_if(
-            $seat->session->offers()->where('seat_id', $seat->id)->where('state', 'waiting')->count() >=
+            $seat->session->offers()->where('seat_id', $seat->id)->where('state', OfferState::Waiting)->count() >=
                 Offering::MOST_WAITING,
             409,
             __('Your teacher has not looked at your other offers yet.'),

@@ -1,3 +1,4 @@
+@use('Crag\Session\Screen\OfferState')
 @use('Crag\Session\Rules\Deed')
 @php($view = $session->screen_view)
 <footer id="lineup" class="lineup" aria-label="{{ __('Class screen') }}" @isset($swap) hx-swap-oob="true" @endisset>
@@ -53,7 +54,7 @@
                 <x-seat-name :seat="$item->canvas->seat" /> @endif @endforeach</button>
     @endif
     @if ($lineup->isEmpty()) <span class="lineup-hint">{{ __('Press S on a tile to add it') }}</span> @endif
-    @php($waiting = $session->offers()->where('state', 'waiting')->count())
+    @php($waiting = $session->offers()->where('state', OfferState::Waiting)->count())
     @if ($settings->offers)
         <button class="chip {{ $waiting > 0 ? 'chip-attention' : 'chip-quiet' }}" id="offers-button" data-do="offers"
             aria-pressed="{{ $view->value === 'board' ? 'true' : 'false' }}"

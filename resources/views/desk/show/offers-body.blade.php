@@ -1,6 +1,7 @@
+@use('Crag\Session\Screen\OfferState')
 @use('Crag\Session\Rules\Deed')
 @php($board = $session->board ?? ['headings' => [''], 'open' => false])
-@php($waiting = $offers->where('state', 'waiting'))
+@php($waiting = $offers->where('state', OfferState::Waiting))
 @php($desk = "/desk/{$session->id}")
 <p
     class="form-text">{{ __('Students can offer a canvas, or part of one. Nothing appears until you accept it, and declining is quiet.') }}</p>
@@ -50,7 +51,7 @@
     </div>
 @endif
 <ul class="offers">
-    @foreach ($offers->where('state', 'accepted')->sortBy(fn ($offer) => [$offer->column, $offer->place]) as $offer)
+    @foreach ($offers->where('state', OfferState::Accepted)->sortBy(fn ($offer) => [$offer->column, $offer->place]) as $offer)
         <li class="offer">
             <img src="{{ $desk }}/offer/{{ $offer->id }}.svg"
                 alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">

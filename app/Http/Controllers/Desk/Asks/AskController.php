@@ -83,7 +83,7 @@ final class AskController
 
     public function close(LiveSession $session, Ask $ask): JsonResponse
     {
-        $this->asking->close($session, $this->of($session, $ask));
+        $this->asking->close($session, $ask);
 
         return response()->json([]);
     }
@@ -100,7 +100,7 @@ final class AskController
         $request->validate(['tally' => ['boolean'], 'right' => ['boolean']]);
         $this->asking->show(
             $session,
-            $this->of($session, $ask),
+            $ask,
             $request->has('tally') ? $request->boolean('tally') : null,
             $request->has('right') ? $request->boolean('right') : null,
         );
@@ -111,17 +111,9 @@ final class AskController
     /** The same once more, after a talk: before and after stand side by side. */
     public function again(LiveSession $session, Ask $ask): JsonResponse
     {
-        $of = $this->of($session, $ask);
-        $seconds = $of->ends_at_ms === null ? null : intdiv($of->ends_at_ms - $of->made_at_ms, 1000);
-        $again = $this->asking->ask($session, $of->value(), $of->seats, $seconds, $of->is_anonymous, $of);
+        $seconds = $ask->ends_at_ms === null ? null : intdiv($ask->ends_at_ms - $ask->made_at_ms, 1000);
+        $again = $this->asking->ask($session, $ask->value(), $ask->seats, $seconds, $ask->is_anonymous, $ask);
 
         return response()->json(['ask' => $again->id]);
-    }
-
-    private function of(LiveSession $session, Ask $ask): Ask
-    {
-        abort_unless($ask->live_session_id === $session->id, 404);
-
-        return $ask;
     }
 }

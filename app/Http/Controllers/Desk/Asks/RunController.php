@@ -65,14 +65,14 @@ final class RunController
     public function next(Request $request, LiveSession $session, Run $run): JsonResponse
     {
         $request->validate(['at' => ['required', 'integer', 'min:0']]);
-        $this->runs->next($session, $this->of($session, $run), $request->integer('at'));
+        $this->runs->next($session, $run, $request->integer('at'));
 
         return response()->json([]);
     }
 
     public function end(LiveSession $session, Run $run): JsonResponse
     {
-        $this->runs->end($session, $this->of($session, $run));
+        $this->runs->end($session, $run);
 
         return response()->json([]);
     }
@@ -80,23 +80,16 @@ final class RunController
     public function show(Request $request, LiveSession $session, Run $run): JsonResponse
     {
         $request->validate(['on' => ['required', 'boolean']]);
-        $this->runs->show($session, $this->of($session, $run), $request->boolean('on'));
+        $this->runs->show($session, $run, $request->boolean('on'));
 
         return response()->json([]);
     }
 
     public function putAway(LiveSession $session, Run $run): JsonResponse
     {
-        abort_unless($this->of($session, $run)->isOver(), 409, __('Stop the run first.'));
+        abort_unless($run->isOver(), 409, __('Stop the run first.'));
         $this->runs->putAway($session, $run);
 
         return response()->json([]);
-    }
-
-    private function of(LiveSession $session, Run $run): Run
-    {
-        abort_unless($run->live_session_id === $session->id, 404);
-
-        return $run;
     }
 }

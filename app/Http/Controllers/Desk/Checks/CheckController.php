@@ -88,7 +88,6 @@ final class CheckController
     /** How many canvases would get which level from their answers; nothing is checked yet. */
     public function proposed(LiveSession $session, Prompt $prompt): JsonResponse
     {
-        abort_unless($prompt->live_session_id === $session->id, 404);
         $counts = array_count_values(
             array_map(static fn (Level $level): int => $level->value, Checking::proposed($prompt)),
         );
@@ -110,7 +109,6 @@ final class CheckController
     /** The teacher accepts what the answers say. */
     public function accept(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
     {
-        abort_unless($prompt->live_session_id === $session->id, 404);
         $proposed = Checking::proposed($prompt);
         abort_if($proposed === [], 422, __('There’s nothing left to accept.'));
 

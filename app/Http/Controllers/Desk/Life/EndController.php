@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Desk\Life;
 
 use App\Http\CurrentTeacher;
 use App\Http\Pages\Deeds;
+use App\Jobs\JobState;
 use App\Jobs\MakeRecord;
 use App\Live\PublicAddress;
 use App\Live\SchoolTime;
@@ -132,7 +133,7 @@ final class EndController
 
     private function download(LiveSession $session, string $kind, string $mime): BinaryFileResponse
     {
-        $record = $session->records()->where('state', 'ready')->where('kind', $kind)->firstOrFail();
+        $record = $session->records()->where('state', JobState::Ready)->where('kind', $kind)->firstOrFail();
 
         return response()->download($record->path(), "{$this->name($session)}.{$kind}", ['Content-Type' => $mime]);
     }

@@ -29,7 +29,6 @@ final class PromptsController
     /** Brings everybody to a prompt, and to a page of it if one is named. */
     public function gather(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
     {
-        $this->mustBeOf($session, $prompt);
         $request->validate(['page' => ['nullable', 'integer', 'min:0', 'max:100']]);
         $before = $this->steer->gather($session, $prompt, $request->integer('page'));
 
@@ -39,7 +38,6 @@ final class PromptsController
     /** Everybody goes back to where they were before. */
     public function back(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
     {
-        $this->mustBeOf($session, $prompt);
         /** @var array{pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>} $before */
         $before = $request->validate([
             'pace' => [Rule::enum(Pace::class)],
@@ -73,7 +71,6 @@ final class PromptsController
 
     public function set(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
     {
-        $this->mustBeOf($session, $prompt);
         $request->validate(['state' => ['required', Rule::enum(PromptState::class)]]);
         $state = PromptState::from($request->string('state')->toString());
         abort_if(
@@ -88,7 +85,6 @@ final class PromptsController
 
     public function move(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
     {
-        $this->mustBeOf($session, $prompt);
         $request->validate(['by' => ['required', Rule::in([-1, 1])]]);
         $this->steer->move($session, $prompt, $request->integer('by'));
 
@@ -111,7 +107,6 @@ final class PromptsController
 
     public function reveal(LiveSession $session, Prompt $prompt, SendWork $work): JsonResponse
     {
-        $this->mustBeOf($session, $prompt);
         $work->reveal($session, $prompt);
 
         return response()->json([]);
@@ -120,7 +115,6 @@ final class PromptsController
     /** Whether the reader of work answers at once whoever sends work on it. */
     public function reader(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
     {
-        $this->mustBeOf($session, $prompt);
         $request->validate(['on' => ['required', 'boolean']]);
         $prompt->update(['reads_at_once' => $request->boolean('on')]);
 
@@ -131,10 +125,5 @@ final class PromptsController
                 ])
                 : __('Automatic feedback is off.'),
         ]);
-    }
-
-    private function mustBeOf(LiveSession $session, Prompt $prompt): void
-    {
-        abort_unless($prompt->live_session_id === $session->id, 404);
     }
 }

@@ -50,7 +50,6 @@ final class LineUpController
 
     public function remove(LiveSession $session, LineupEntry $entry): JsonResponse
     {
-        abort_unless($entry->live_session_id === $session->id, 404);
         $this->lineUp->remove($session, $entry);
 
         return response()->json([]);
@@ -58,7 +57,6 @@ final class LineUpController
 
     public function show(LiveSession $session, LineupEntry $entry): JsonResponse
     {
-        abort_unless($entry->live_session_id === $session->id, 404);
         $this->lineUp->show($session, [$entry]);
 
         return response()->json([]);
@@ -70,7 +68,6 @@ final class LineUpController
      */
     public function showBeside(LiveSession $session, LineupEntry $entry): JsonResponse
     {
-        abort_unless($entry->live_session_id === $session->id, 404);
         $this->lineUp->beside($session, $entry);
 
         return response()->json([]);
@@ -88,7 +85,6 @@ final class LineUpController
     /** Its caption, its moment, its names, its place. */
     public function change(Request $request, LiveSession $session, LineupEntry $entry): JsonResponse
     {
-        abort_unless($entry->live_session_id === $session->id, 404);
         $changes = $request->validate([
             'caption' => ['nullable', 'string', 'max:200'],
             'is_live' => ['boolean'],

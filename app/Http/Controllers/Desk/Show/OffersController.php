@@ -35,19 +35,19 @@ final class OffersController
 
     public function picture(LiveSession $session, Offer $offer): Response
     {
-        return ClassScreenController::part($session, $this->of($session, $offer));
+        return ClassScreenController::part($session, $offer);
     }
 
     public function accept(LiveSession $session, Offer $offer): JsonResponse
     {
-        $this->offering->accept($session, $this->of($session, $offer));
+        $this->offering->accept($session, $offer);
 
         return response()->json([]);
     }
 
     public function decline(LiveSession $session, Offer $offer): JsonResponse
     {
-        $this->offering->decline($session, $this->of($session, $offer));
+        $this->offering->decline($session, $offer);
 
         return response()->json([]);
     }
@@ -59,7 +59,7 @@ final class OffersController
             'column' => ['integer', 'min:0', 'max:'.(count($session->board['headings'] ?? ['']) - 1)],
             'by' => ['integer', 'in:-1,1'],
         ]);
-        $this->of($session, $offer);
+
         if ($request->has('column')) {
             $this->offering->place($session, $offer, $request->integer('column'));
         } else {
@@ -72,7 +72,7 @@ final class OffersController
     /** The whole canvas among those that are to be talked about. */
     public function lineUp(Request $request, LiveSession $session, Offer $offer, LineUp $lineUp): JsonResponse
     {
-        $canvas = $this->of($session, $offer)->canvas;
+        $canvas = $offer->canvas;
         CurrentRole::check($request, $session, Deed::LineUp, $canvas->prompt);
         $lineUp->add($session, [[$canvas, $offer->page]], false);
 
@@ -93,12 +93,5 @@ final class OffersController
         $this->offering->arrange($session, $headings, $request->has('open') ? $request->boolean('open') : null);
 
         return response()->json([]);
-    }
-
-    private function of(LiveSession $session, Offer $offer): Offer
-    {
-        abort_unless($offer->live_session_id === $session->id, 404);
-
-        return $offer;
     }
 }

@@ -33,7 +33,6 @@ final class PickController
 
     public function undo(LiveSession $session, Pick $pick): JsonResponse
     {
-        abort_unless($pick->live_session_id === $session->id, 404);
         $this->pick->undo($session, $pick);
 
         return response()->json(['said' => __('Skipped. :name can be picked again.', ['name' => $pick->seat->name])]);

@@ -27,7 +27,6 @@ final class WatchController
     /** Every seat with its canvas for a prompt: each canvas's kept scene, and what came since. */
     public function canvases(LiveSession $session, Prompt $prompt): StreamedResponse
     {
-        abort_unless($prompt->live_session_id === $session->id, 404);
         $position = CatchUp::position($session, Audience::room($session), Audience::desk($session));
         $position['operations'] = LiveSession::query()->whereKey($session->id)->firstOrFail()->operation_count;
         $isCovered = $prompt->isCovered();
@@ -120,8 +119,6 @@ final class WatchController
      */
     public function states(Request $request, LiveSession $session, Prompt $prompt, Watching $watching): JsonResponse
     {
-        abort_unless($prompt->live_session_id === $session->id, 404);
-
         return response()->json(
             $watching->of($session, $prompt, explode(',', $request->string('silent')->toString())) + [
                 'trouble' => Health::full(),

@@ -73,7 +73,6 @@ final class HandOutController
      */
     public function give(Request $request, LiveSession $session, Prompt $prompt, HandoutRequest $what): JsonResponse
     {
-        abort_unless($prompt->live_session_id === $session->id, 404);
         $request->validate([
             'what' => ['required', Rule::in(['prompt', 'lead', 'picture', 'pieces'])],
             'mode' => ['required', new Enum(HandoutMode::class)],
@@ -106,7 +105,6 @@ final class HandOutController
     /** Takes it back from everybody, or from one student. */
     public function undo(Request $request, LiveSession $session, Handout $handout): JsonResponse
     {
-        abort_unless($handout->live_session_id === $session->id, 404);
         $seat = $request->filled('seat') ? $session->seats()->findOrFail($request->string('seat')->toString()) : null;
         CurrentRole::check(
             $request,
@@ -122,7 +120,6 @@ final class HandOutController
     /** One page is told once more to look. */
     public function again(Request $request, LiveSession $session, Handout $handout): JsonResponse
     {
-        abort_unless($handout->live_session_id === $session->id, 404);
         $this->handOut->again($handout, $session->seats()->findOrFail($request->string('seat')->toString()));
 
         return response()->json([]);

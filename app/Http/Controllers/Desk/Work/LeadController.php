@@ -25,8 +25,6 @@ final class LeadController
 
     public function canvas(LiveSession $session, Prompt $prompt, TakeCanvas $takeCanvas): Response
     {
-        abort_unless($prompt->live_session_id === $session->id, 404);
-
         return CanvasAnswer::opening($takeCanvas->lead($prompt)->refresh(), [
             'prompt' => $prompt->announcement(),
             'tray' => ToolTray::of(TrayKind::Maths)->toArray(),
@@ -53,7 +51,6 @@ final class LeadController
     /** Which page of it students may look at, or none. */
     public function show(Request $request, LiveSession $session, Prompt $prompt, LeadCanvas $lead): JsonResponse
     {
-        abort_unless($prompt->live_session_id === $session->id, 404);
         $request->validate(['page' => ['nullable', 'string', 'max:32']]);
         $lead->show($session, $prompt, $request->input('page') === null ? null : (string) $request->string('page'));
 
@@ -63,7 +60,6 @@ final class LeadController
     /** Its ink under everybody's from now on, or no more; then it goes again, or stays as a backdrop. */
     public function ink(Request $request, LiveSession $session, Prompt $prompt, LeadCanvas $lead): JsonResponse
     {
-        abort_unless($prompt->live_session_id === $session->id, 404);
         $request->validate(['on' => ['required', 'boolean'], 'stays' => ['boolean']]);
         if ($request->boolean('on')) {
             $lead->inkOn($session, $prompt);

@@ -8,14 +8,14 @@ use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Models\Teachers\Roster;
-use App\Models\Teachers\RosterEntry;
 use App\Sessions\Checks\ClassOverview;
 use Crag\Checks\OverTime;
 use Crag\Classes\ClassEntry;
 use Crag\Classes\ClassList;
+use Crag\Classes\ClassRow;
+use Crag\Classes\FreeSeats;
 use Crag\Formats\Csv;
 use Crag\Formats\UnreadableFile;
-use Crag\Maths\Parsing\Digits;
 use Crag\Session\Door\InvalidName;
 use Crag\Session\Door\PersonName;
 use Illuminate\Contracts\View\View;
@@ -95,7 +95,7 @@ final class ClassesController
                 ->whereKey(array_keys($rows))
                 ->update(['n' => DB::raw('n + 100000')]);
             foreach ($rows as $id => $row) {
-                $found->entries()->whereKey($id)->update($row);
+                $found->entries()->whereKey($id)->update($row->toArray());
             }
 
             return $problems;
@@ -260,28 +260,27 @@ final class ClassesController
             ->pluck('name')
             ->map(static fn (mixed $name): string => mb_strtolower(is_string($name) ? $name : ''))
             ->all();
-        $seats = $roster->entries()->pluck('n')->all();
-        $free = 1;
+        $seats = FreeSeats::besides($roster->entries()->pluck('n')->map(static fn (mixed $n): int => (int) $n));
         foreach ($entries as $entry) {
             if (in_array(mb_strtolower($entry->name), $names, true)) {
                 continue;
             }
-            if (count($seats) >= ClassList::MOST) {
+            if ($seats->count() >= ClassList::MOST) {
                 throw ValidationException::withMessages([
                     'names' => __('A class can have up to :n names.', ['n' => ClassList::MOST]),
                 ]);
             }
-            for ($n = $entry->n; in_array($n, $seats, true); $n = $free++) {
-                continue;
-            }
-            $seats[] = $n;
-            $roster->entries()->create(['n' => $n, 'name' => $entry->name, 'group' => $entry->group]);
+            $roster->entries()->create([
+                'n' => $seats->take($entry->n),
+                'name' => $entry->name,
+                'group' => $entry->group,
+            ]);
         }
     }
 
     /**
-     * @return array{array<string, array{n: int, name: string, group: string, pin: string}>, list<string>, array<string, string>}
-     * rows to save by the entry's id, ids to take out, and by id what is wrong with a row
+     * @return array{array<string, ClassRow>, list<string>, array<string, string>} rows to save by the entry's id, ids to
+     *      take out, and by id what is wrong with a row
      */
     private function rows(Request $request, Roster $roster): array
     {
@@ -296,7 +295,12 @@ final class ClassesController
                 $out[] = $entry->id;
             } elseif ($cells !== []) {
                 try {
-                    $rows[$entry->id] = self::row($entry, $cells);
+                    $rows[$entry->id] = ClassRow::read(
+                        $cells['n'] ?? (string) $entry->n,
+                        $cells['name'] ?? $entry->name,
+                        $cells['group'] ?? $entry->group,
+                        $cells['pin'] ?? $entry->pin,
+                    );
                 } catch (InvalidName $problem) {
                     $problems[$entry->id] = __(':name: :problem', [
                         'name' => $entry->name,
@@ -305,55 +309,15 @@ final class ClassesController
                 }
             }
         }
-        // Two may change places, but not share one: whoever stays where somebody wants to be keeps the seat.
-        do {
-            $seats = array_count_values([
-                ...$entries
-                    ->whereNotIn('id', [...$out, ...array_keys($rows)])
-                    ->pluck('n')
-                    ->all(),
-                ...array_column($rows, 'n'),
+        $now = $entries->whereNotIn('id', $out)->pluck('n', 'id')->all();
+        foreach (ClassRow::inTheWay($rows, $now) as $id) {
+            $problems[$id] = __(':name: :problem', [
+                'name' => $rows[$id]->name,
+                'problem' => __('Seat :n belongs to someone else.', ['n' => $rows[$id]->n]),
             ]);
-            $shared = array_filter($rows, static fn (array $row): bool => $seats[$row['n']] > 1);
-            $moving = array_filter(
-                $shared,
-                static fn (array $row, string $id): bool => $row['n'] !== $entries->find($id)?->n,
-                ARRAY_FILTER_USE_BOTH,
-            );
-            foreach ($moving as $id => $row) {
-                $problems[$id] = __(':name: :problem', [
-                    'name' => $row['name'],
-                    'problem' => __('Seat :n belongs to someone else.', ['n' => $row['n']]),
-                ]);
-                unset($rows[$id]);
-            }
-        } while ($moving !== []);
+            unset($rows[$id]);
+        }
 
         return [$rows, $out, $problems];
-    }
-
-    /**
-     * @param  array<string, string>  $cells
-     * @return array{n: int, name: string, group: string, pin: string}
-     *
-     * @throws InvalidName
-     */
-    private static function row(RosterEntry $entry, array $cells): array
-    {
-        $n = Digits::plain($cells['n'] ?? (string) $entry->n);
-        if (preg_match('/\A\d{1,3}\z/', $n) !== 1 || (int) $n < 1) {
-            throw InvalidName::seat(ClassList::HIGHEST_SEAT);
-        }
-        $pin = Digits::plain($cells['pin'] ?? $entry->pin);
-        if (preg_match('/\A(\d{4,6})?\z/', $pin) !== 1) {
-            throw InvalidName::pin();
-        }
-
-        return [
-            'n' => (int) $n,
-            'name' => PersonName::read($cells['name'] ?? $entry->name)->value,
-            'group' => mb_substr($cells['group'] ?? $entry->group, 0, ClassList::LONGEST_GROUP),
-            'pin' => $pin,
-        ];
     }
 }

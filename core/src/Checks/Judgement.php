@@ -67,6 +67,38 @@ final readonly class Judgement
     }
 
     /**
+     * The same with what a teacher changes; what is not named stays. A key on the first aspect's scale is its level;
+     * the key for no attempt takes all marks away, no key takes the whole judgement away.
+     *
+     * @param  list<Aspect>  $aspects
+     * @param  array{level?: ?int, marks?: array<array-key, mixed>, points?: ?float, note?: string}  $changes
+     *
+     * @throws InvalidJudgement
+     */
+    public function changed(array $aspects, array $changes, ?float $mostPoints): self
+    {
+        $marks = $this->marks;
+        $isNone = $this->isNoAttempt;
+        if (array_key_exists('level', $changes)) {
+            if ($changes['level'] === null) {
+                return self::nothing();
+            }
+            $mark = $aspects[0]->scale->markOfKey($changes['level']);
+            $isNone = $mark === null;
+            $marks = $isNone ? [] : [$mark] + $marks;
+        }
+
+        return self::of(
+            $aspects,
+            $isNone,
+            array_replace($marks, $changes['marks'] ?? []),
+            array_key_exists('points', $changes) ? $changes['points'] : $this->points,
+            $changes['note'] ?? $this->note,
+            $mostPoints,
+        );
+    }
+
+    /**
      * One that was checked when it was made.
      *
      * @param  array<int, int>  $marks

@@ -9,6 +9,11 @@ use DomainException;
 /** Wishes for groups that cannot all come true. */
 final class InvalidWish extends DomainException
 {
+    public static function unknownName(string $name): self
+    {
+        return new self("Who is “{$name}”? Write the name as it stands on the tile.");
+    }
+
     public static function togetherAndApart(): self
     {
         return new self('You’ve asked for two students to be both together and apart.');

@@ -43,6 +43,24 @@ final class JudgementTest extends TestCase
         );
     }
 
+    public function test_what_is_not_named_stays(): void
+    {
+        $aspects = self::aspects();
+        $was = Judgement::of($aspects, false, [0 => 2, 1 => 1], 3.5, 'Say why.', 5.0);
+        self::assertEquals($was, $was->changed($aspects, [], 5.0));
+        self::assertSame([0 => 0, 1 => 1], $was->changed($aspects, ['level' => 1], 5.0)->marks, 'the first key');
+        self::assertSame([0 => 2, 1 => 3], $was->changed($aspects, ['marks' => [1 => 3]], 5.0)->marks);
+        self::assertSame([1 => 1], $was->changed($aspects, ['marks' => [0 => null]], 5.0)->marks);
+        self::assertNull($was->changed($aspects, ['points' => null], 5.0)->points);
+        self::assertSame('', $was->changed($aspects, ['note' => ' '], 5.0)->note);
+        self::assertTrue($was->changed($aspects, ['level' => null], 5.0)->isEmpty(), 'taken away');
+        $none = $was->changed($aspects, ['level' => 0], 5.0);
+        self::assertSame([true, [], 3.5, 'Say why.'], [$none->isNoAttempt, $none->marks, $none->points, $none->note]);
+        self::assertFalse($none->changed($aspects, ['level' => 2], 5.0)->isNoAttempt, 'a level after all');
+        $this->expectException(InvalidJudgement::class);
+        $was->changed($aspects, ['marks' => ['first' => 1]], 5.0);
+    }
+
     public function test_points_alone_are_a_share_of_the_most_there_are(): void
     {
         $points = Judgement::of(self::aspects(), false, [], 4.0, '', 5.0);

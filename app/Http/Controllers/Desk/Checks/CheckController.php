@@ -51,7 +51,11 @@ final class CheckController
             $request,
             $session,
             $this->canvases($request, $session, $ids),
-            fn (Canvas $canvas, Judgement $was): Judgement => $this->changed($request, $canvas, $was),
+            static function (Canvas $canvas, Judgement $was) use ($request): Judgement {
+                $prompt = $canvas->prompt->value();
+
+                return $was->changed($prompt->aspects(), self::changes($request), $prompt->points);
+            },
         );
     }
 
@@ -153,30 +157,26 @@ final class CheckController
         ]);
     }
 
-    private function changed(Request $request, Canvas $canvas, Judgement $was): Judgement
+    /** @return array{level?: ?int, marks?: array<array-key, mixed>, points?: ?float, note?: string} what is named */
+    private static function changes(Request $request): array
     {
-        $prompt = $canvas->prompt->value();
-        $marks = $was->marks;
-        $isNone = $was->isNoAttempt;
+        $number = static fn (string $name): ?string => $request->input($name) === null
+            ? null
+            : $request->string($name)->toString();
+        $changes = ['marks' => $request->array('marks')];
         if ($request->has('level')) {
-            if ($request->json('level') === null) {
-                return Judgement::nothing();
-            }
-            $mark = $prompt->aspects()[0]->scale->markOfKey($request->integer('level'));
-            $isNone = $mark === null;
-            $marks = $isNone ? [] : [$mark] + $marks;
+            $level = $number('level');
+            $changes['level'] = $level === null ? null : (int) $level;
         }
-        foreach ($request->array('marks') as $at => $mark) {
-            $marks[$at] = $mark;
+        if ($request->has('points')) {
+            $points = $number('points');
+            $changes['points'] = $points === null ? null : (float) $points;
         }
-        $points = $request->has('points')
-            ? ($request->input('points') === null
-                ? null
-                : (float) $request->input('points'))
-            : $was->points;
-        $note = $request->has('note') ? $request->string('note')->toString() : $was->note;
+        if ($request->has('note')) {
+            $changes['note'] = $request->string('note')->toString();
+        }
 
-        return Judgement::of($prompt->aspects(), $isNone, $marks, $points, $note, $prompt->points);
+        return $changes;
     }
 
     /**

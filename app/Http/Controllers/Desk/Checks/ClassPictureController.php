@@ -13,10 +13,10 @@ use App\Sessions\Room\Presence;
 use Crag\Groups\Basis;
 use Crag\Groups\Grouping;
 use Crag\Groups\InvalidWish;
+use Crag\Groups\Wishes;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Collection;
 use Illuminate\Validation\Rule;
 
 /** The class picture, and the next groups that follow from it. */
@@ -47,8 +47,9 @@ final class ClassPictureController
         );
         $students = $stand->students(array_values($here->map(static fn (Seat $seat): string => $seat->id)->all()));
         try {
-            $together = self::wishes($request->string('together')->toString(), $stand->seats);
-            $apart = self::pairs(self::wishes($request->string('apart')->toString(), $stand->seats));
+            $names = $stand->seats->pluck('name', 'id')->all();
+            $together = Wishes::read($request->string('together')->toString(), $names)->wishes;
+            $apart = Wishes::read($request->string('apart')->toString(), $names)->pairs();
             $groups = Grouping::of(
                 $students,
                 $request->integer('size'),
@@ -91,61 +92,5 @@ final class ClassPictureController
                 $n,
             ),
         ]);
-    }
-
-    /**
-     * One wish on each line, names separated by commas.
-     *
-     * @param  Collection<int, Seat>  $seats
-     * @return list<list<string>> ids
-     *
-     * @throws InvalidWish
-     */
-    private static function wishes(string $typed, Collection $seats): array
-    {
-        $wishes = [];
-        foreach (preg_split('/\R/u', $typed) ?: [] as $line) {
-            $ids = [];
-            foreach (array_filter(array_map(trim(...), explode(',', $line))) as $name) {
-                $found = $seats->filter(
-                    static fn (Seat $seat): bool => mb_strtolower($seat->name) === mb_strtolower($name),
-                );
-                $found = $found->isNotEmpty()
-                    ? $found
-                    : $seats->filter(
-                        static fn (Seat $seat): bool => str_starts_with(
-                            mb_strtolower($seat->name),
-                            mb_strtolower($name),
-                        ),
-                    );
-                $ids[] =
-                    $found->count() === 1
-                        ? $found->firstOrFail()->id
-                        : abort(422, __('Who is “:name”? Write the name as it stands on the tile.', ['name' => $name]));
-            }
-            if (count($ids) > 1) {
-                $wishes[] = $ids;
-            }
-        }
-
-        return $wishes;
-    }
-
-    /**
-     * @param  list<list<string>>  $wishes
-     * @return list<array{string, string}> each of them with each other
-     */
-    private static function pairs(array $wishes): array
-    {
-        $pairs = [];
-        foreach ($wishes as $ids) {
-            foreach ($ids as $i => $one) {
-                foreach (array_slice($ids, $i + 1) as $other) {
-                    $pairs[] = [$one, $other];
-                }
-            }
-        }
-
-        return $pairs;
     }
 }

@@ -13,6 +13,7 @@ use App\Models\Show\Offer;
 use App\Models\Show\Showcase;
 use App\Models\Teachers\Plan;
 use App\Models\Teachers\Roster;
+use App\Models\Teachers\RosterEntry;
 use App\Models\Teachers\Teacher;
 use Crag\Canvas\Log\TrayInForce;
 use Crag\Prompt\Tray\ToolTray;
@@ -29,6 +30,7 @@ use Crag\Session\Screen\LeadSharing;
 use Crag\Session\Screen\OfferState;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -345,6 +347,17 @@ final class LiveSession extends Model implements Holder
         $seats->orderBy('n');
 
         return $seats;
+    }
+
+    /** @return Collection<int, RosterEntry> those of the class list who have not joined */
+    public function missing(): Collection
+    {
+        return $this->roster === null
+            ? new Collection()
+            : $this->roster
+                ->entries()
+                ->whereNotIn('id', $this->seats()->whereNotNull('roster_entry_id')->pluck('roster_entry_id'))
+                ->get();
     }
 
     /** @return HasMany<Seat, $this> those who are in the room, or were when it ended */

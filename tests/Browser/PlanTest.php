@@ -17,6 +17,15 @@ final class PlanTest extends BrowserTestCase
     /** Three minutes of driving: what a teacher has before class. */
     private const BEFORE_CLASS_SECONDS = 180;
 
+    /** @var list<string> brought in, and deleted when the test is over */
+    private array $files = [];
+
+    protected function tearDown(): void
+    {
+        parent::tearDown();
+        array_map(unlink(...), $this->files);
+    }
+
     public function test_a_worksheet_with_questions_variants_and_pieces_is_made_answered_and_taken_out(): void
     {
         $began = microtime(true);
@@ -468,7 +477,8 @@ final class PlanTest extends BrowserTestCase
         $file = sys_get_temp_dir().'/crag-upload-'.bin2hex(random_bytes(4)).".{$ending}";
         file_put_contents($file, $bytes);
         $page->find($input)->setFileDetector(new LocalFileDetector())->sendKeys($file);
-        unlink($file);
+        // The page reads it when it sends it.
+        $this->files[] = $file;
     }
 
     /** @return array<string, mixed> plan.json of a plan that is taken out, as the page's own link gives it */

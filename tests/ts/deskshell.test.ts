@@ -100,6 +100,31 @@ test('a setting sends what was changed and nothing that the form remembers, one 
     );
 });
 
+test('a form that leaves the page waits for what was pressed before it, though it was replaced meanwhile', async () => {
+    document.body.innerHTML += '<div id="now"><form method="post" action="/desk/1/end"></form></div>';
+    commands.leaveInOrder();
+    const left: string[] = [];
+    vi.spyOn(HTMLFormElement.prototype, 'submit').mockImplementation(function (this: HTMLFormElement) {
+        left.push(`${this.getAttribute('action')} ${this.isConnected ? 'from the page' : 'from nowhere'}`);
+    });
+    let first = (): void => undefined;
+    answers = [
+        () =>
+            new Promise((then) => {
+                first = () => then(json({}));
+            }),
+    ];
+    void commands.inOrder('/desk/1/settings', { desk_names: 'names' });
+    document.querySelector('form')!.dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
+    await settle();
+    assert.deepEqual(left, [], 'not before');
+    document.querySelector('#now')!.innerHTML = '<form method="post" action="/desk/1/end"></form>';
+    first();
+    await settle();
+    assert.deepEqual(left, ['/desk/1/end from the page']);
+    vi.restoreAllMocks();
+});
+
 test('a form is read as the server wants it', () => {
     document.body.innerHTML = `<form><input name="title" value="Beams"><input type="radio" name="to" value="all">
         <input type="radio" name="to" value="some" checked><input type="checkbox" name="late">

@@ -12,13 +12,15 @@ use App\Models\LiveSession;
 use App\Models\Prompt;
 use Crag\Canvas\Drawing\Palette;
 use Crag\Canvas\Drawing\StampArt;
+use Crag\Session\Room\SeatState;
 use Crag\Session\Rules\Deed;
+use Crag\Session\Screen\OfferState;
 use Illuminate\Http\Request;
 
-/** What the desk's script is given. */
+/** What the desk's views and its script are given. */
 final class DeskPage
 {
-    /** @return array<string, mixed> resources/ts/pages/desk.ts: Page */
+    /** @return array<string, mixed> for the script: resources/ts/pages/desk.ts: Page */
     public static function script(Request $request, LiveSession $session, Prompt $current): array
     {
         return [
@@ -35,6 +37,50 @@ final class DeskPage
             'assets' => '/asset',
             'stamps' => StampArt::all(),
             'words' => DeskWords::all(),
+        ];
+    }
+
+    /** @return array<string, mixed> for desk/desk and desk/bands */
+    public static function bands(Request $request, LiveSession $session): array
+    {
+        $session->load('prompt', 'showcase.items.canvas.seat');
+        $inRoom = static fn ($canvases) => $canvases->whereHas(
+            'seat',
+            static fn ($seats) => $seats->where('state', SeatState::Seated),
+        );
+        $prompts = $session
+            ->prompts()
+            ->withCount([
+                'canvases' => $inRoom,
+                'canvases as started_count' => static fn ($query) => $inRoom($query)->whereNotNull('last_stroke_ms'),
+                'canvases as sent_count' => static fn ($query) => $inRoom($query)->whereNotNull('sent_at_ms'),
+            ])
+            ->with(['canvases' => $inRoom, 'canvases.check'])
+            ->get();
+
+        return [
+            'session' => $session,
+            'prompts' => $prompts,
+            'current' => $prompts->firstOrFail(static fn (Prompt $prompt): bool => $prompt->id === $session->prompt_id),
+            'settings' => $session->settingsValue(),
+            'deeds' => Deeds::of($request, $session),
+            'seats' => $session
+                ->seats()
+                ->with('entry')
+                ->withCount(['answers'])
+                ->get(),
+            'fresh' => $session->freshSeats()->count(),
+            'lineup' => $session->lineup()->with('canvas.seat', 'canvas.prompt')->get(),
+            'messages' => $session->messages()->get()->groupBy('seat_id'),
+            'missing' => $session->missing(),
+            'offersWaiting' => $session->offers()->where('state', OfferState::Waiting)->count(),
+            'handouts' => $session
+                ->handouts()
+                ->whereNull('undone_at_ms')
+                ->has('canvases')
+                ->with(['canvases.seat', 'prompt'])
+                ->limit(8)
+                ->get(),
         ];
     }
 }

@@ -12,6 +12,11 @@ export class HttpProblem extends Error {
     }
 }
 
+/** What went wrong, in words for whoever is at the page: the server's own, or that nothing reached it. */
+export function reasonOf(problem: unknown, words: Record<string, string>): string {
+    return problem instanceof HttpProblem && problem.status === 0 ? words.unreachable : (problem as Error).message;
+}
+
 /** The token that the server expects back; it changes while a page is open, so it is read each time. */
 export function token(): string {
     const found = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie);

@@ -1,6 +1,6 @@
 import type { Choice } from '../protocol/questions';
 import { element, fill } from '../page';
-import { sendFile } from '../live/http';
+import { reasonOf, sendFile } from '../live/http';
 
 import type { Question } from './model';
 
@@ -277,7 +277,7 @@ export class QuestionList {
             row.classList.add('has-picture');
             this.collect(row.closest('li')!);
         } catch (problem) {
-            this.settings.say((problem as Error).message);
+            this.settings.say(reasonOf(problem, this.settings.words));
         }
     }
 }

@@ -1,6 +1,6 @@
 import type { Backdrop } from '../canvas/model/objects';
 import { backdropAddress } from '../canvas/drawing/paper';
-import { sendFile } from '../live/http';
+import { reasonOf, sendFile } from '../live/http';
 import { element } from '../page';
 import type { Fields, PlanPrompt } from './model';
 
@@ -119,7 +119,7 @@ export class Side {
                     this.settings.putUnder({ kind, asset });
                 }
             } catch (trouble) {
-                problem.textContent = (trouble as Error).message;
+                problem.textContent = reasonOf(trouble, this.settings.words);
             }
             changed.value = '';
         }

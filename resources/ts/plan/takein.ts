@@ -1,4 +1,4 @@
-import { get, post, sendFile } from '../live/http';
+import { get, post, reasonOf, sendFile } from '../live/http';
 import { element, fill } from '../page';
 
 export interface Intake {
@@ -91,8 +91,9 @@ export class TakeIn {
             }
         } catch (problem) {
             // It stays beside the button; the toast goes.
-            this.said.textContent = (problem as Error).message;
-            say((problem as Error).message);
+            const told = reasonOf(problem, words);
+            this.said.textContent = told;
+            say(told);
         }
     }
 
@@ -168,7 +169,7 @@ export class TakeIn {
                 this.settings.say(now.problem);
             }
         } catch (problem) {
-            element('#pages-problem').textContent = (problem as Error).message;
+            element('#pages-problem').textContent = reasonOf(problem, this.settings.words);
         }
     }
 }

@@ -1,4 +1,3 @@
-@use('Crag\Session\Screen\OfferState')
 @php($view = $session->isRunning() ? $session->screen_view->value : 'ended')
 @php($pens = App\Sessions\Room\CurrentSituation::pens($session, null))
 @if ($session->isRunning() && $pens->isDown()) <div class="shown-pens" id="shown-pens" role="status"><p
@@ -14,7 +13,7 @@
             <p class="shown-words">{{ __('The door is shut.') }}</p>
         @else
         <p class="shown-n">{{ trans_choice('{0} Nobody is in yet|{1} :count student is in|[2,*] :count students are in',
-            $session->seated()->count()) }}</p>
+            $here) }}</p>
         <div class="shown-ways">
             <div class="shown-code">
                 <p>{{ __('Go to') }} <b>{{ request()->getHttpHost() }}</b></p>
@@ -30,7 +29,7 @@
         <h1 class="shown-words" dir="auto" @if ($session->prompt->words !== '')
             data-maths="{{ $session->prompt->wordsForAll() }}"
             @endif>{{ $session->prompt->words === '' ? $session->title : $session->prompt->wordsForAll() }}</h1>
-        @if (! $session->prompt->pagesValue()->isBlank() || $session->prompt->handouts()->exists())
+        @if ($hasPicture)
             <img class="shown-picture" src="{{ route('screen.prompt',
             [$session, $session->prompt]) }}?{{ $session->prompt->sceneVersion() }}"
             alt="{{ __('What is drawn for the prompt') }}"> @endif
@@ -60,14 +59,12 @@
         <div class="shown-results"
             data-rows="{{ max(count($result->asks), count($result->teams)) }}">@include('desk.asks.run-result')</div>
     @elseif ($view === 'pick')
-        @php($picked = $session->picks()->with('seat')->first()?->seat)
         @php($name = $picked === null ? '' : $session->settingsValue()->shownNames->show($picked->name, $picked->seatName()))
         @if ($picked !== null) <p class="shown-n">{{ __('Picked') }}</p>
             <h1 class="shown-picked" dir="auto">{{ $name === '' ? __('Seat :n', ['n' => $picked->n]) : $name }}</h1>
             @endif
     @elseif ($view === 'board')
         @php($board = $session->board ?? ['headings' => [''], 'open' => false])
-        @php($offers = $session->offers()->where('state', OfferState::Accepted)->with('seat')->get()->groupBy('column'))
         <h1 class="visually-hidden">{{ __('Offered work') }}</h1>
         <div class="shown-board" data-columns="{{ count($board['headings']) }}"
             data-most="{{ $offers->max(fn ($some) => $some->count()) ?? 0 }}">

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Screen;
 
 use App\Http\CurrentScreen;
 use App\Http\CurrentTeacher;
+use App\Http\Pages\ScreenPage;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Live\Portion;
@@ -48,13 +49,13 @@ final class ClassScreenController
         // A small one stands on the desk.
         $request->attributes->set('framed', true);
 
-        return view('screen.screen', $this->shown($session));
+        return view('screen.screen', ScreenPage::of($session));
     }
 
     /** What is shown now, alone. */
     public function shownNow(LiveSession $session): View
     {
-        return view('screen.shown', $this->shown($session));
+        return view('screen.shown', ScreenPage::of($session));
     }
 
     public function catchUp(Request $request, LiveSession $session): Response
@@ -219,14 +220,5 @@ final class ClassScreenController
             'Content-Type' => 'image/svg+xml',
             'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox",
         ]);
-    }
-
-    /** @return array<string, mixed> */
-    private function shown(LiveSession $session): array
-    {
-        return [
-            'session' => $session->load('prompt', 'showcase.items.canvas.seat', 'showcase.items.over', 'ask.againOf'),
-            'position' => CatchUp::position($session, Audience::room($session), Audience::screen($session)),
-        ];
     }
 }

@@ -1,5 +1,5 @@
 import htmx from 'htmx.org';
-import { post } from '../../live/http';
+import { post, reasonOf } from '../../live/http';
 import { TimerFace } from '../../live/timer';
 import { element, fill } from '../../page';
 import type { Chosen } from '../../grid/chosen';
@@ -135,7 +135,7 @@ export class AskPanel {
             });
             this.refresh(0);
         } catch (problem) {
-            element('#ask-problem').textContent = (problem as Error).message;
+            element('#ask-problem').textContent = reasonOf(problem, this.around.words);
         }
     }
 

@@ -125,7 +125,14 @@ export class Commands {
             const form = event.target as HTMLFormElement;
             if (form.method === 'post' && form.dataset.post === undefined && !event.defaultPrevented) {
                 event.preventDefault();
-                void this.settled().then(() => form.submit());
+                void this.settled().then(() => {
+                    // What the server writes may have replaced it meanwhile, and a form outside the page goes nowhere.
+                    if (!form.isConnected) {
+                        form.hidden = true;
+                        document.body.append(form);
+                    }
+                    form.submit();
+                });
             }
         });
     }

@@ -1,5 +1,5 @@
 import type { Backdrop } from '../../canvas/model/objects';
-import { post, sendForm } from '../../live/http';
+import { post, reasonOf, sendForm } from '../../live/http';
 import { element, fill } from '../../page';
 
 interface Around {
@@ -73,7 +73,7 @@ export class HandOutForm {
         try {
             await (this.value('what') === 'words' ? this.giveWords() : this.giveWork());
         } catch (problem) {
-            this.say((problem as Error).message);
+            this.say(reasonOf(problem, this.settings.words));
         } finally {
             this.busy = false;
         }

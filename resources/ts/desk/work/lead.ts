@@ -3,7 +3,7 @@ import { mountWindow } from '../../bench/window';
 import type { Tray } from '../../bench/tray';
 import type { Operation } from '../../canvas/model/objects';
 import type { Workbench } from '../../canvas/workbench';
-import { get } from '../../live/http';
+import { get, reasonOf } from '../../live/http';
 import type { Outbox } from '../../live/outbox';
 import { WetSender } from '../../live/wet';
 import { element, fill } from '../../page';
@@ -182,7 +182,7 @@ export class Lead {
             );
             this.settings.say(fill(this.settings.words.pieces_out, { n }));
         } catch (problem) {
-            this.settings.say((problem as Error).message);
+            this.settings.say(reasonOf(problem, this.settings.words));
         }
     }
 }

@@ -1,5 +1,3 @@
-@php($missing = $session->roster === null ? collect() : $session->roster->entries()->whereNotIn('id',
-    $session->seats()->whereNotNull('roster_entry_id')->pluck('roster_entry_id'))->get())
 <div id="missing" class="missing" @isset($swap) hx-swap-oob="true" @endisset>
     @if ($session->roster !== null)
         <h3 class="h6">{{ $missing->isEmpty() ? __('Everyone in :class is here.', ['class' => $session->roster->name])

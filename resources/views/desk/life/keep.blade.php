@@ -18,7 +18,6 @@
         <button class="btn btn-outline-slate">{{ __('Keep for this long') }}</button>
     </form>
 @endif
-@php($students = $session->seats()->get())
 @if ($students->isNotEmpty())
     <details class="mt-3"><summary>{{ __('One student: download everything, or delete it') }}</summary>
         <ul class="one-student">

@@ -51,11 +51,10 @@
                             {{ Str::limit($prompt->plainWords(), 60) }}</label>@endforeach
                     </fieldset>
                 @endif
-                @php($students = $session->seats()->has('canvases')->get())
-                @if ($students->count() > 1)
+                @if ($drew->count() > 1)
                     <details><summary>{{ __('Students: all, or only some') }}</summary>
                         <fieldset class="record-students"><legend class="visually-hidden">{{ __('Students') }}</legend>
-                            @foreach ($students as $student)<label class="choice"><input type="checkbox" name="seats[]"
+                            @foreach ($drew as $student)<label class="choice"><input type="checkbox" name="seats[]"
                                 value="{{ $student->id }}" checked> <span
                                 dir="auto">{{ $student->name }}</span></label>@endforeach
                         </fieldset></details>

@@ -1,4 +1,3 @@
-@use('Crag\Session\Screen\OfferState')
 @use('Crag\Session\Rules\Deed')
 @php($view = $session->screen_view)
 <footer id="lineup" class="lineup" aria-label="{{ __('Class screen') }}" @isset($swap) hx-swap-oob="true" @endisset>
@@ -54,12 +53,11 @@
                 <x-seat-name :seat="$item->canvas->seat" /> @endif @endforeach</button>
     @endif
     @if ($lineup->isEmpty()) <span class="lineup-hint">{{ __('Press S on a tile to add it') }}</span> @endif
-    @php($waiting = $session->offers()->where('state', OfferState::Waiting)->count())
     @if ($settings->offers)
-        <button class="chip {{ $waiting > 0 ? 'chip-attention' : 'chip-quiet' }}" id="offers-button" data-do="offers"
+        <button class="chip {{ $offersWaiting > 0 ? 'chip-attention' : 'chip-quiet' }}" id="offers-button" data-do="offers"
             aria-pressed="{{ $view->value === 'board' ? 'true' : 'false' }}"
-            title="{{ __('Work students have offered (E)') }}">{{ __('Offered work') }} @if ($waiting > 0)
-            <b class="count">{{ $waiting }}</b> @endif</button>
+            title="{{ __('Work students have offered (E)') }}">{{ __('Offered work') }} @if ($offersWaiting > 0)
+            <b class="count">{{ $offersWaiting }}</b> @endif</button>
     @endif
     @if ($deeds->may(Deed::ChooseScreen) && $view->value === 'showcase')
         <button class="btn btn-icon" id="talking-button" data-do="talking"

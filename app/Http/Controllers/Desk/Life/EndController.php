@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Desk\Life;
 
 use App\Http\CurrentTeacher;
-use App\Http\Pages\Deeds;
+use App\Http\Pages\RecordPage;
 use App\Jobs\JobState;
 use App\Jobs\MakeRecord;
 use App\Live\PublicAddress;
@@ -45,23 +45,13 @@ final class EndController
     {
         return $session->isRunning()
             ? redirect()->route('desk', $session)
-            : view('desk.life.ended', [
-                'session' => $session->loadCount(['seats', 'canvases', 'prompts']),
-                'record' => $session->records()->first(),
-                'prompts' => $session->prompts()->get(),
-                'deeds' => Deeds::of($request, $session),
-            ]);
+            : view('desk.life.ended', RecordPage::whole($request, $session));
     }
 
     /** What can be taken, while the session runs and after. */
     public function take(Request $request, LiveSession $session): View
     {
-        return view('desk.work.take', [
-            'session' => $session->loadCount(['seats', 'canvases', 'prompts']),
-            'record' => $session->records()->first(),
-            'prompts' => $session->prompts()->get(),
-            'deeds' => Deeds::of($request, $session),
-        ]);
+        return view('desk.work.take', RecordPage::whole($request, $session));
     }
 
     /** A PDF or a zip of the canvases, all of them or chosen ones, made beside the lesson. */
@@ -104,21 +94,13 @@ final class EndController
             MakeRecord::dispatch($record->id);
         }
 
-        return view('desk.life.record', [
-            'session' => $session,
-            'record' => $record,
-            'prompts' => $session->prompts()->get(),
-        ]);
+        return view('desk.life.record', RecordPage::record($session));
     }
 
     /** How far the record is. */
     public function progress(LiveSession $session): View
     {
-        return view('desk.life.record', [
-            'session' => $session,
-            'record' => $session->records()->first(),
-            'prompts' => $session->prompts()->get(),
-        ]);
+        return view('desk.life.record', RecordPage::record($session));
     }
 
     public function pdf(LiveSession $session): BinaryFileResponse

@@ -73,7 +73,7 @@ export class HandOutForm {
         try {
             await (this.value('what') === 'words' ? this.giveWords() : this.giveWork());
         } catch (problem) {
-            this.say(reasonOf(problem, this.settings.words));
+            this.say(reasonOf(problem, this.around.words));
         } finally {
             this.busy = false;
         }

@@ -41,7 +41,11 @@ final readonly class AppendOperations
     /**
      * @param  list<mixed>  $batch  operations in their JSON form, decoded
      * @param  ?Layer  $only  the one layer on which they may be; null for all that the canvas has
-     * @return array{accepted: list<array{id: string, n: int}>, refused: list<array{id: mixed, reason: string}>, held: list<array{id: string, why: string, reason: string}>}
+     * @return array{
+     *     accepted: list<array{id: string, n: int}>,
+     *     refused: list<array{id: mixed, reason: string}>,
+     *     held: list<array{id: string, why: string, reason: string}>,
+     * }
      */
     public function __invoke(Canvas $canvas, Author $author, array $batch, ?Layer $only = null): array
     {
@@ -96,7 +100,10 @@ final readonly class AppendOperations
     /**
      * @param  list<Operation>  $operations
      * @param  list<Layer>  $layers
-     * @return array{list<array{id: string, n: int}>, list<LoggedOperation>, list<array{id: string, reason: string}>, list<array{id: string, why: string, reason: string}>}
+     * @return array{
+     *     list<array{id: string, n: int}>, list<LoggedOperation>,
+     *     list<array{id: string, reason: string}>, list<array{id: string, why: string, reason: string}>,
+     * } accepted, added, refused, held
      */
     private function append(Canvas $canvas, array $operations, Counts $counts, array $layers): array
     {

@@ -16,7 +16,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $live_session_id
  * @property JobState $state
  * @property string $kind pdf or zip
- * @property ?array{kind?: string, by?: string, names?: string, checks?: bool, notes?: bool, words?: bool, per?: int, prompts?: list<string>, seats?: list<string>} $options what was chosen
+ * @property ?array{
+ *     kind?: string, by?: string, names?: string, checks?: bool, notes?: bool, words?: bool, per?: int,
+ *     prompts?: list<string>, seats?: list<string>,
+ * } $options what was chosen
  * @property int $done pages drawn
  * @property int $total
  * @property ?\Illuminate\Support\Carbon $updated_at

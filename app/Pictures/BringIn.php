@@ -46,7 +46,9 @@ final readonly class BringIn
             preg_match('/<([a-z]+:)?(ink|svg)[\s>]/', substr($xml, 0, 2000), $found) === 1
         ) {
             return array_map(
-                static fn (Placing|Stroke $one): array => ($one instanceof Stroke ? new Placing($one) : $one)->toArray(),
+                static function (Placing|Stroke $one): array {
+                    return ($one instanceof Stroke ? new Placing($one) : $one)->toArray();
+                },
                 $found[2] === 'ink' ? InkMl::read($xml) : SvgDrawing::read($xml),
             );
         }

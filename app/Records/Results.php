@@ -72,7 +72,9 @@ final readonly class Results
         return Csv::write(
             array_map(
                 static fn (array $row): array => array_map(
-                    static fn (string|int|float|null $cell): string|int|null => is_float($cell) ? (string) $cell : $cell,
+                    static fn (string|int|float|null $cell): string|int|null => is_float($cell)
+                        ? (string) $cell
+                        : $cell,
                     $row,
                 ),
                 $rows,

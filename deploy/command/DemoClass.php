@@ -15,7 +15,9 @@ final readonly class DemoClass
     public const MOST_STUDENTS = 100;
 
     /**
-     * @param  array{desk: string, plans: string, join: string, code: string, screen: string, student: string}  $addresses
+     * @param  array{
+     *     desk: string, plans: string, join: string, code: string, screen: string, student: string,
+     * }  $addresses
      */
     private function __construct(public Instance $instance, public array $addresses)
     {
@@ -72,7 +74,11 @@ final readonly class DemoClass
             throw new Problem("The demo session could not be begun:\n{$printed}");
         }
 
-        /** @var array{desk: string, plans: string, join: string, code: string, screen: string, student: string} $addresses */
+        /**
+         * @var array{
+         *     desk: string, plans: string, join: string, code: string, screen: string, student: string,
+         * } $addresses
+         */
         return $addresses;
     }
 }

@@ -254,9 +254,14 @@ final class CanvasTest extends BrowserTestCase
     public function test_the_wheel_pans_and_zooms_and_what_is_drawn_then_lies_where_the_pen_was(): void
     {
         $this->begin();
-        $this->page->run('const f = document.querySelector("#page-frame"), b = f.getBoundingClientRect();
-            f.dispatchEvent(new WheelEvent("wheel", { deltaY: -400, ctrlKey: true, clientX: b.left + b.width / 2, clientY: b.top + b.height / 2, bubbles: true, cancelable: true }));
-            f.dispatchEvent(new WheelEvent("wheel", { deltaY: 100, bubbles: true, cancelable: true }));');
+        $this->page->run(
+            <<<'JS'
+            const f = document.querySelector('#page-frame'), b = f.getBoundingClientRect();
+            const wheel = (more) => f.dispatchEvent(new WheelEvent('wheel', { bubbles: true, cancelable: true, ...more }));
+            wheel({ deltaY: -400, ctrlKey: true, clientX: b.left + b.width / 2, clientY: b.top + b.height / 2 });
+            wheel({ deltaY: 100 });
+            JS,
+        );
         $this->page->until(fn (): bool => (int) $this->page->text('.bench-percent-n') > 150, 'the page larger');
         usleep(300_000);
         $this->page->click('[data-tool=shapes]')->click('[data-shape=line]');

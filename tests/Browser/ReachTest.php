@@ -283,8 +283,19 @@ final class ReachTest extends BrowserTestCase
             ]),
         ]);
         $asset = $student->run(
-            'const c = new OffscreenCanvas(80, 60), d = c.getContext("2d"); d.fillStyle = "#2272b5"; d.fillRect(0, 0, 80, 60); d.fillStyle = "#d99a1f"; d.fillRect(10, 10, 30, 40);
-            return (await (await fetch(arguments[0] + "/bring-in", { method: "POST", headers: { "Content-Type": "application/octet-stream" }, body: await c.convertToBlob() })).json()).objects[0].object.asset',
+            <<<'JS'
+            const c = new OffscreenCanvas(80, 60), d = c.getContext('2d');
+            d.fillStyle = '#2272b5';
+            d.fillRect(0, 0, 80, 60);
+            d.fillStyle = '#d99a1f';
+            d.fillRect(10, 10, 30, 40);
+            const answer = await fetch(arguments[0] + '/bring-in', {
+                method: 'POST',
+                headers: { 'Content-Type': 'application/octet-stream' },
+                body: await c.convertToBlob(),
+            });
+            return (await answer.json()).objects[0].object.asset;
+            JS,
             $address,
         );
         $log = [];

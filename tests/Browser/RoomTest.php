@@ -536,8 +536,15 @@ final class RoomTest extends BrowserTestCase
      */
     private function layers(string $name): array
     {
-        $layers = $this->text("select json_group_array(layer) from (select o.layer from operations o join canvases c on c.id = o.canvas_id join seats s on s.id = c.seat_id
-            join prompts p on p.id = c.prompt_id where s.name = '{$name}' and o.kind = 'add' order by o.session_n)");
+        $layers = $this->text(
+            <<<SQL
+            select json_group_array(layer) from (
+                select o.layer from operations o
+                join canvases c on c.id = o.canvas_id join seats s on s.id = c.seat_id join prompts p on p.id = c.prompt_id
+                where s.name = '{$name}' and o.kind = 'add' order by o.session_n
+            )
+            SQL,
+        );
 
         return array_values(array_map(strval(...), (array) json_decode($layers)));
     }

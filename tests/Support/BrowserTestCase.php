@@ -147,8 +147,12 @@ abstract class BrowserTestCase extends TestCase
     protected function log(string $name): array
     {
         $rows = $this->sql(
-            "select json_group_array(json_object('kind', kind, 'body', json(body))) from (select o.kind, o.body from operations o
-            join seats s on s.id = o.seat_id where s.name = ? order by o.session_n)",
+            <<<'SQL'
+            select json_group_array(json_object('kind', kind, 'body', json(body))) from (
+                select o.kind, o.body from operations o join seats s on s.id = o.seat_id
+                where s.name = ? order by o.session_n
+            )
+            SQL,
             [$name],
         );
 

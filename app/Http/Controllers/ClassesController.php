@@ -279,8 +279,8 @@ final class ClassesController
     }
 
     /**
-     * @return array{array<string, ClassRow>, list<string>, array<string, string>} rows to save by the entry's id, ids to
-     *      take out, and by id what is wrong with a row
+     * @return array{array<string, ClassRow>, list<string>, array<string, string>}
+     *      rows to save by the entry's id, ids to take out, and by id what is wrong with a row
      */
     private function rows(Request $request, Roster $roster): array
     {

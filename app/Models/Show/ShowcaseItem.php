@@ -62,7 +62,10 @@ final class ShowcaseItem extends Model
     /**
      * What a page that shows it must know beside its picture.
      *
-     * @return array{key: string, n: int, version: string, over: int, ink: ?string, view: ?array{x: float, y: float, scale: float}, replay: ?array{from: int, speed: int}, name: string}
+     * @return array{
+     *     key: string, n: int, version: string, over: int, ink: ?string,
+     *     view: ?array{x: float, y: float, scale: float}, replay: ?array{from: int, speed: int}, name: string,
+     * }
      */
     public function told(LiveSession $session): array
     {

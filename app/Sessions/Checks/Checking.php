@@ -36,7 +36,10 @@ final readonly class Checking
     /**
      * @param  Collection<int, Canvas>  $canvases  with check, prompt and seat
      * @param  Closure(Canvas, Judgement): Judgement  $judge  what becomes of what was there
-     * @return array{canvas?: string, seat?: ?string, level?: ?int, tally?: array<array-key, int>, before: list<array{canvas: string, judgement: array<string, mixed>}>}
+     * @return array{
+     *     canvas?: string, seat?: ?string, level?: ?int, tally?: array<array-key, int>,
+     *     before: list<array{canvas: string, judgement: array<string, mixed>}>,
+     * }
      */
     public function judge(LiveSession $session, Teacher $teacher, Collection $canvases, Closure $judge): array
     {

@@ -16,7 +16,9 @@ use Crag\Session\Room\PromptState;
 final class FeedbackForStudent
 {
     /**
-     * @return list<array{canvas: string, n: int, level: ?int, words: string, points: ?float, most: ?float, note: string}>
+     * @return list<array{
+     *     canvas: string, n: int, level: ?int, words: string, points: ?float, most: ?float, note: string,
+     * }>
      *      in the order of the prompts
      */
     public static function by(Seat $seat): array

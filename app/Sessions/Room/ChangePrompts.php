@@ -98,7 +98,9 @@ final readonly class ChangePrompts
     /**
      * As it was before everybody was brought together: the prompt, those who were elsewhere, and the class screen.
      *
-     * @param  array{pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>}  $before
+     * @param  array{
+     *     pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>,
+     * }  $before
      * @param  Prompt  $from  where everybody was brought
      */
     public function back(LiveSession $session, Prompt $from, array $before): void

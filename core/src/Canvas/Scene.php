@@ -114,7 +114,11 @@ final readonly class Scene
         return array_filter($this->placed, static fn (PlacedObject $placed): bool => $placed->page === $page);
     }
 
-    /** @return array{pages: list<array<string, mixed>>, objects: list<array<string, mixed>>, answers?: list<array<string, mixed>>} */
+    /**
+     * @return array{
+     *     pages: list<array<string, mixed>>, objects: list<array<string, mixed>>, answers?: list<array<string, mixed>>,
+     * }
+     */
     public function toArray(): array
     {
         $pages = $objects = [];

@@ -36,7 +36,8 @@ final readonly class ClassPicture
      */
     public static function of(array $seats, array $prompts, array $cells): self
     {
-        $at = static fn (string $seat, string $prompt): StudentResult => $cells[$seat][$prompt] ?? StudentResult::none();
+        $at = static fn (string $seat, string $prompt): StudentResult => $cells[$seat][$prompt] ??
+            StudentResult::none();
         $ids = array_map(strval(...), array_keys($prompts));
         $rows = $columns = $skills = $all = [];
         foreach ($seats as $seat) {

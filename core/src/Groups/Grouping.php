@@ -125,7 +125,9 @@ final readonly class Grouping
     /** @param  non-empty-list<Student>  $unit */
     private static function need(array $unit): float
     {
-        return array_sum(array_map(static fn (Student $student): float => $student->secure ?? -1, $unit)) / count($unit);
+        $secure = array_map(static fn (Student $student): float => $student->secure ?? -1, $unit);
+
+        return array_sum($secure) / count($unit);
     }
 
     /**
@@ -234,11 +236,11 @@ final readonly class Grouping
         $least = INF;
         foreach ($groups as $to => $group) {
             // With everybody there, or just into a group that has room.
-            foreach (
-                $to === $from
-                    ? []
-                    : [...array_keys($group), ...count($group) < $size && count($groups[$from]) > 1 ? [null] : []] as $at
-            ) {
+            $places = $to === $from ? [] : array_keys($group);
+            if ($to !== $from && count($group) < $size && count($groups[$from]) > 1) {
+                $places[] = null;
+            }
+            foreach ($places as $at) {
                 $changed = $groups;
                 $other = $at === null ? null : $group[$at];
                 $changed[$from] = array_values(

@@ -55,7 +55,8 @@ final readonly class Wishes
         $wanted = mb_strtolower($typed);
         $found = array_keys($names, $wanted, true);
         if ($found === []) {
-            $found = array_keys(array_filter($names, static fn (string $name): bool => str_starts_with($name, $wanted)));
+            $begins = static fn (string $name): bool => str_starts_with($name, $wanted);
+            $found = array_keys(array_filter($names, $begins));
         }
 
         return count($found) === 1 ? (string) $found[0] : throw InvalidWish::unknownName($typed);

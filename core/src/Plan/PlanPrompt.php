@@ -91,7 +91,8 @@ final readonly class PlanPrompt
                 : [] as $one
         ) {
             $questions[] = $question = Question::read($one);
-            if (count(array_filter($questions, static fn (Question $other): bool => $other->id === $question->id)) > 1) {
+            $isSame = static fn (Question $other): bool => $other->id === $question->id;
+            if (count(array_filter($questions, $isSame)) > 1) {
                 throw UnreadableFields::badValue('questions', "hold the id {$question->id} twice");
             }
         }

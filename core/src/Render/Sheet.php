@@ -49,7 +49,10 @@ final class Sheet
             [
                 ...Lines::of($cell->words, self::LETTERS),
                 ...array_merge(
-                    ...array_map(static fn (string $answer): array => Lines::of($answer, self::LETTERS), $cell->answers),
+                    ...array_map(
+                        static fn (string $answer): array => Lines::of($answer, self::LETTERS),
+                        $cell->answers,
+                    ),
                 ),
             ] as $line
         ) {

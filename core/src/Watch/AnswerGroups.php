@@ -30,8 +30,10 @@ final readonly class AnswerGroups
     public static function among(iterable $answers): self
     {
         /**
-         * @var array<string, list<array{question: Question, answer: mixed, outcome: ?Outcome, seats: non-empty-list<string>,
-         *      written: non-empty-array<string, string>}>> $found
+         * @var array<string, list<array{
+         *     question: Question, answer: mixed, outcome: ?Outcome, seats: non-empty-list<string>,
+         *     written: non-empty-array<string, string>,
+         * }>> $found
          */
         $found = [];
         $unreadable = [];

@@ -70,7 +70,12 @@ final readonly class WatchSettings
         return ! in_array($signal, $this->off, true);
     }
 
-    /** @return array{drawing_seconds: int, quiet_minutes: int, still_minutes: int, rub_outs: int, same_slip: int, off: list<string>} */
+    /**
+     * @return array{
+     *     drawing_seconds: int, quiet_minutes: int, still_minutes: int, rub_outs: int, same_slip: int,
+     *     off: list<string>,
+     * }
+     */
     public function toArray(): array
     {
         return [

@@ -52,7 +52,11 @@ final class RulesTest extends TestCase
             ! $s->isPensDown &&
             $s->prompt === PromptState::Open &&
             ! $s->isSent;
-        $seen = static fn (Situation $s): bool => $s->prompt === PromptState::Open || $s->prompt === PromptState::Closed;
+        $seen = static fn (Situation $s): bool => in_array(
+            $s->prompt,
+            [PromptState::Open, PromptState::Closed],
+            true,
+        );
         $running = static fn (Situation $s): bool => $s->isRunning;
         $always = static fn (Situation $s): bool => true;
         $students = [

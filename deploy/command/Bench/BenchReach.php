@@ -48,9 +48,8 @@ final readonly class BenchReach
                 Setup::root(),
             );
             $measured = ['students' => $this->students];
-            foreach (
-                (array) json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR) as $what => $found
-            ) {
+            $times = (array) json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR);
+            foreach ($times as $what => $found) {
                 $measured[(string) $what] = Quantiles::of($found['times'], 50, 95) + ['lost' => $found['lost']];
             }
 

@@ -60,7 +60,11 @@ final class Scribblers
     /** @return array{sent: list<array{string, int, int}>, posts: list<float>, ids: list<string>, joins: list<float>} */
     public function made(): array
     {
-        /** @var array{sent: list<array{string, int, int}>, posts: list<float>, ids: list<string>, joins: list<float>} $made */
+        /**
+         * @var array{
+         *     sent: list<array{string, int, int}>, posts: list<float>, ids: list<string>, joins: list<float>,
+         * } $made
+         */
         $made = $this->made ?? throw new Problem('They are not done yet.');
 
         return $made;

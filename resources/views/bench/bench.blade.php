@@ -1,4 +1,5 @@
-{{-- A canvas with its tools. $lead: whether it is a teacher's. $files: where its files are, with CANVAS and FORMAT to be put in. $as: what the ids of a second bench on a page begin with. --}}
+{{-- A canvas with its tools. $lead: whether it is a teacher's. $files: where its files are, with CANVAS and FORMAT to
+    be put in. $as: what the ids of a second bench on a page begin with. --}}
 @php($as ??= '')
 <div class="stage">
     <div class="page-frame" id="{{ $as }}page-frame" tabindex="0" role="application" aria-label="{{ $label }}"

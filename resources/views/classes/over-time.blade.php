@@ -15,7 +15,8 @@
                 <caption>{{ __('Average for each skill, from what was checked (100 is Secure)') }}</caption>
                 <thead><tr><th scope="col">{{ __('Skill') }}</th>@foreach ($sessions as $session)<th scope="col"><a
                     href="{{ route('desk', $session) }}">{{ $session->title }}</a><br><span
-                    class="form-text">{{ App\Live\SchoolTime::of($session->created_at)->translatedFormat('j M Y') }}</span></th>@endforeach</tr></thead>
+                    class="form-text">{{ App\Live\SchoolTime::of($session->created_at)->translatedFormat('j M Y')
+                    }}</span></th>@endforeach</tr></thead>
                 <tbody>
                     @foreach ($time->skills as $skill => $of)
                         <tr><th scope="row" dir="auto">{{ $skill }}</th>@foreach ($sessions as $session)<td
@@ -26,7 +27,8 @@
                 <details class="mt-3"><summary><span dir="auto">{{ $skill }}</span>: {{ __('by student') }}</summary>
                     <div class="over-time"><table class="picture-table">
                         <thead><tr><th scope="col">{{ __('Student') }}</th>@foreach ($sessions as $session)<th
-                            scope="col">{{ App\Live\SchoolTime::of($session->created_at)->translatedFormat('j M') }}</th>@endforeach<th
+                            scope="col">{{ App\Live\SchoolTime::of($session->created_at)->translatedFormat('j M')
+                            }}</th>@endforeach<th
                             scope="col">{{ __('Change') }}</th></tr></thead>
                         <tbody>@foreach ($entries as $entry)
                             @php($change = $time->change($skill, $entry->id))

@@ -59,7 +59,8 @@
         <div class="shown-results"
             data-rows="{{ max(count($result->asks), count($result->teams)) }}">@include('desk.asks.run-result')</div>
     @elseif ($view === 'pick')
-        @php($name = $picked === null ? '' : $session->settingsValue()->shownNames->show($picked->name, $picked->seatName()))
+        @php($names = $session->settingsValue()->shownNames)
+        @php($name = $picked === null ? '' : $names->show($picked->name, $picked->seatName()))
         @if ($picked !== null) <p class="shown-n">{{ __('Picked') }}</p>
             <h1 class="shown-picked" dir="auto">{{ $name === '' ? __('Seat :n', ['n' => $picked->n]) : $name }}</h1>
             @endif
@@ -72,7 +73,8 @@
                 <section class="shown-column">
                     @if ($heading !== '') <h2 dir="auto">{{ $heading }}</h2> @endif
                     @foreach ($offers->get($i, collect())->sortBy('place') as $offer)
-                        @php($name = $session->settingsValue()->shownNames->show($offer->seat->name, $offer->seat->seatName()))
+                        @php($names = $session->settingsValue()->shownNames)
+                        @php($name = $names->show($offer->seat->name, $offer->seat->seatName()))
                         <figure class="shown-offer"><img src="{{ route('screen.offer', [$session, $offer]) }}"
                             alt="{{ $offer->words === '' ? __('A canvas of the class') : $offer->words }}">
                             @if ($offer->words !== '' || $name !== '') <figcaption dir="auto">{{ $offer->words }}

@@ -193,7 +193,8 @@ final class ClassScreenController
             ->where('layer', '!=', Layer::Coach->value)
             ->orderBy('n')
             ->get();
-        $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), $item->canvas->author());
+        $log = $rows->map(static fn (LoggedOperation $row) => $row->operation());
+        $replay = Replay::of($log, $item->canvas->author());
 
         return response()->json([
             'lasts' => $replay->lasts(),

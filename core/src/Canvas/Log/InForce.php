@@ -41,7 +41,7 @@ final readonly class InForce
             $operation = $operations[$i];
             $effect = $operation->effect;
             $kept[] = $operation;
-            if (! ($effect instanceof Withdraw) && ! ($effect instanceof Reinstate) && ! ($effect instanceof GiveBack)) {
+            if (! $effect instanceof Withdraw && ! $effect instanceof Reinstate && ! $effect instanceof GiveBack) {
                 continue;
             }
             if (! isset($places[$effect->target]) && ! $isWhole) {

@@ -246,9 +246,8 @@ final readonly class Unit
 
     private static function inWords(string $name): ?self
     {
-        foreach (
-            ['' => 0] + array_map(static fn (string $sign): int => self::PREFIXES[$sign], self::PREFIX_WORDS) as $prefix => $tens
-        ) {
+        $prefixes = array_map(static fn (string $sign): int => self::PREFIXES[$sign], self::PREFIX_WORDS);
+        foreach (['' => 0] + $prefixes as $prefix => $tens) {
             if (! str_starts_with($name, (string) $prefix)) {
                 continue;
             }

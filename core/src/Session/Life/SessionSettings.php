@@ -98,7 +98,13 @@ final readonly class SessionSettings
         return self::read($changes + $now);
     }
 
-    /** @return array{desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool, offers: bool, keep_back: bool, expires_after: int, unsuitable: string, watch: array<string, mixed>, feedback: array<string, mixed>} */
+    /**
+     * @return array{
+     *     desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool,
+     *     offers: bool, keep_back: bool, expires_after: int, unsuitable: string,
+     *     watch: array<string, mixed>, feedback: array<string, mixed>,
+     * }
+     */
     public function toArray(): array
     {
         return [

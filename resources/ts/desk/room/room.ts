@@ -95,7 +95,10 @@ export class RoomDesk {
         }
     }
 
-    /** What stands for students on this desk: names, then seat numbers, then nothing. Here at once, then told: two presses are two steps. */
+    /**
+     * What stands for students on this desk: names, then seat numbers, then nothing. Here at once, then told: two
+     * presses are two steps.
+     */
     nextNames(): void {
         const names = MODES[(MODES.indexOf(document.body.dataset.names!) + 1) % MODES.length];
         this.telling++;

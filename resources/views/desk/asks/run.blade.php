@@ -18,7 +18,8 @@
         @include('desk.asks.run-result')
         <details><summary>{{ __('By student (only on this desk)') }}</summary>
             <ul
-                class="run-students">@foreach ($seats->filter(fn ($seat) => isset($result->right[$seat->id])) as $seat)<li><x-seat-name
+                class="run-students">@foreach ($seats->filter(fn ($seat) => isset($result->right[$seat->id])) as $seat)<li
+                ><x-seat-name
                 :seat="$seat" /> <b>{{ __(':n of :of',
                 ['n' => $result->right[$seat->id], 'of' => $result->of]) }}</b></li>@endforeach</ul></details>
         @if ($deeds->may(Deed::Ask)) <div class="panel-row"><button class="btn btn-outline-slate"

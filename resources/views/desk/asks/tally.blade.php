@@ -1,4 +1,5 @@
-{{-- Bars. $before: the tally of the same question asked earlier, or null. $right: whether what is right may be seen. --}}
+{{-- Bars. $before: the tally of the same question asked earlier, or null. $right: whether the right answer may be
+    seen. --}}
 @php($most = max([1, ...array_map(fn ($bar) => $bar->count(), [...$tally->bars, ...($before?->bars ?? [])])]))
 <ol class="tally-bars">
     @foreach ($tally->bars as $bar)

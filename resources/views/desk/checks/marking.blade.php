@@ -1,4 +1,5 @@
-{{-- What is found in one canvas beside a quick level: the plan's own levels, points, a note. $canvas, $prompt (its value), $judgement, $phrases. --}}
+{{-- What is found in one canvas beside a quick level: the plan's own levels, points, a note. $canvas, $prompt (its
+    value), $judgement, $phrases. --}}
 @php($aspects = $prompt->aspects())
 @php($hasOwn = count($aspects) > 1 || ! $aspects[0]->scale->isStrata)
 @php($checks = route('desk.check', $session, false))
@@ -32,7 +33,11 @@
     <div class="marking-row marking-phrases">
         @foreach ($phrases as $phrase)
             <span class="phrase"><button class="chip chip-quiet" data-do="phrase" data-phrase="{{ $phrase }}" dir="auto">{{ Str::limit($phrase,
-                40) }}</button><button class="mini" data-post="{{ route('desk.phrases', $session, false) }}" data-body="{{ json_encode(['phrase' => $phrase, 'drop' => true]) }}" data-then="phrases" title="{{ __('Drop this phrase') }}"><x-icon name="x" /><span class="visually-hidden">{{ __('Drop “:phrase”',
+                40) }}</button><button class="mini"
+                data-post="{{ route('desk.phrases', $session, false) }}"
+                data-body="{{ json_encode(['phrase' => $phrase, 'drop' => true]) }}" data-then="phrases"
+                title="{{ __('Drop this phrase') }}"><x-icon name="x" /><span
+                class="visually-hidden">{{ __('Drop “:phrase”',
                 ['phrase' => Str::limit($phrase, 40)]) }}</span></button></span>
         @endforeach
         @if ($judgement->note !== '' && ! in_array($judgement->note, $phrases, true))

@@ -51,7 +51,8 @@
     </div>
 @endif
 <ul class="offers">
-    @foreach ($offers->where('state', OfferState::Accepted)->sortBy(fn ($offer) => [$offer->column, $offer->place]) as $offer)
+    @php($accepted = $offers->where('state', OfferState::Accepted))
+    @foreach ($accepted->sortBy(fn ($offer) => [$offer->column, $offer->place]) as $offer)
         <li class="offer">
             <img src="{{ $desk }}/offer/{{ $offer->id }}.svg"
                 alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">

@@ -43,7 +43,8 @@
                     {{ __(':n points', ['n' => $check->points]) }} @endif @if ($check->note !== '')
                     <span dir="auto">“{{ Str::limit($check->note, 60) }}”</span> @endif @endif
                     <span
-                        class="form-text">{{ Illuminate\Support\Carbon::createFromTimestampMs($check->made_at_ms)->diffForHumans() }}@if ($check->teacher?->name)
+                        class="form-text">{{ now()->setTimestampMs($check->made_at_ms)->diffForHumans()
+                        }}@if ($check->teacher?->name)
                         · {{ $check->teacher->name }} @endif</span></li>
             @endforeach
         </ol>

@@ -3,7 +3,8 @@
     <label for="pieces-seats">{{ __('To') }}</label>
     <select id="pieces-seats" name="to" class="form-select">
         <option value="">{{ __('Everyone, including anyone who joins later') }}</option>
-        @foreach ($inside->groupBy(fn ($seat) => $seat->groupName())->forget('')->sortKeys(SORT_NATURAL) as $group => $members)
+        @php($groups = $inside->groupBy(fn ($seat) => $seat->groupName())->forget('')->sortKeys(SORT_NATURAL))
+        @foreach ($groups as $group => $members)
             <option value="{{ $members->pluck('id')->implode(' ') }}">{{ __('Group :group (:n)',
                 ['group' => $group, 'n' => $members->count()]) }}</option>
         @endforeach

@@ -38,7 +38,11 @@ final class PromptsController
     /** Everybody goes back to where they were before. */
     public function back(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
     {
-        /** @var array{pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>} $before */
+        /**
+         * @var array{
+         *     pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>,
+         * } $before
+         */
         $before = $request->validate([
             'pace' => [Rule::enum(Pace::class)],
             'prompt' => ['required', 'string'],

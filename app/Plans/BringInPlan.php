@@ -31,6 +31,11 @@ use ZipArchive;
 /** Files from outside become prompts of a plan. Their kind is found from their bytes. */
 final readonly class BringInPlan
 {
+    /** Of one file. */
+    public const MOST_MEGABYTES = 60;
+
+    public const MOST_BYTES = self::MOST_MEGABYTES * 1024 * 1024;
+
     public const MOST_PAGES = 60;
 
     private const MOST_TEXT = 200_000;

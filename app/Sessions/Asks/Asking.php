@@ -146,8 +146,8 @@ final readonly class Asking
     }
 
     /**
-     * @return array{ends: ?int, run: ?string, at: int, auto: bool}|null the ask before the class, so that every desk
-     *      can count down and move its run on
+     * @return array{ends: ?int, run: ?string, at: int, auto: bool, pause: int}|null
+     *      the ask before the class, so that every desk can count down and move its run on
      */
     public static function underWay(LiveSession $session): ?array
     {
@@ -162,6 +162,7 @@ final readonly class Asking
             'run' => $run?->id,
             'at' => $run->at ?? 0,
             'auto' => $run->is_auto ?? false,
+            'pause' => RunAsks::PAUSE_MS,
         ];
     }
 

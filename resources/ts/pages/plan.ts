@@ -20,6 +20,8 @@ interface Page {
     words: Record<string, string> & { kinds: Record<string, string> };
     /** A PDF that was brought in as this plan, its pages still to be chosen. */
     intake: Intake | null;
+    /** A larger file is not sent. */
+    mostBytes: number;
 }
 
 const LOOK_MS = 3000;

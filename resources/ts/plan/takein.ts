@@ -11,6 +11,7 @@ export interface Intake {
 
 interface Settings {
     address: string;
+    mostBytes: number;
     words: Record<string, string>;
     /** The prompt after which what is brought in comes. */
     after(): string;
@@ -22,7 +23,6 @@ interface Settings {
 }
 
 const LOOK_MS = 700;
-const MOST_BYTES = 60 * 1024 * 1024;
 const MOST_SHOWN = 60;
 
 /** Brings files into the plan: chosen, or dropped or pasted anywhere but on the canvas. */
@@ -75,7 +75,7 @@ export class TakeIn {
     async take(file: File): Promise<void> {
         const { address, words, after, sequence, arrived, say } = this.settings;
         const before = sequence();
-        if (file.size > MOST_BYTES) {
+        if (file.size > this.settings.mostBytes) {
             say(words.too_large);
             return;
         }

@@ -10,7 +10,7 @@
     'conflict' => __('“:field” was changed on another page in the meantime.'),
         'bringing_pages' => __('Page :done of :total is in …'), 'brought_in' => __('Your answer is in.'),
     'follows' => __('1 prompt changed in the running session.|:n prompts changed in the running session.'),
-        'too_large' => __('That file is over 60 MB.'),
+        'too_large' => __('That file is over :n MB.', ['n' => App\Plans\BringInPlan::MOST_MEGABYTES]),
     'running' => __('A session of this plan has been running since :since. It doesn’t have all of these changes.'),
         'not_saved' => __('1 thing not saved|:n things not saved'), 'give_up' => __('Use the saved one instead'),
         'untitled' => __('A plan needs a title, so it keeps the one it had.'),
@@ -21,7 +21,7 @@
         'picture_first' => __('Choose a picture first.'),
 ])
 <x-layout :title="$plan->title" script="plan" class="plan"
-    :page="['plan' => $plan->id, 'address' => '/plan/'.$plan->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => $words, 'intake' => $intake]">
+    :page="['plan' => $plan->id, 'address' => '/plan/'.$plan->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => $words, 'intake' => $intake, 'mostBytes' => App\Plans\BringInPlan::MOST_BYTES]">
     <header class="bar plan-bar">
         <a class="bar-home" href="{{ route('plans') }}" title="{{ __('All plans') }}"><img src="/crag.svg"
             alt="{{ __('All plans') }}" width="28" height="28"></a>

@@ -23,8 +23,6 @@ use Illuminate\Validation\ValidationException;
 /** A teacher's plans, and what is done to a whole one. */
 final readonly class LibraryController
 {
-    private const MOST_BYTES = 60 * 1024 * 1024;
-
     public function __construct(private MakePlan $make)
     {
     }
@@ -73,8 +71,10 @@ final readonly class LibraryController
     public function bringIn(Request $request, BringInPlan $bringIn): RedirectResponse
     {
         $file = $request->file('file');
-        if ($file === null || is_array($file) || ! $file->isValid() || $file->getSize() > self::MOST_BYTES) {
-            throw ValidationException::withMessages(['file' => __('Choose a file of up to 60 MB.')]);
+        if ($file === null || is_array($file) || ! $file->isValid() || $file->getSize() > BringInPlan::MOST_BYTES) {
+            throw ValidationException::withMessages([
+                'file' => __('Choose a file of up to :n MB.', ['n' => BringInPlan::MOST_MEGABYTES]),
+            ]);
         }
         try {
             $plan = $bringIn->asPlan(

@@ -23,8 +23,6 @@ use Illuminate\Http\Response;
 /** Files that become prompts of an open plan. */
 final readonly class TakeInController
 {
-    private const MOST_BYTES = 60 * 1024 * 1024;
-
     public function file(Request $request, Plan $plan, BringInPlan $bringIn): JsonResponse
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'crag-plan');
@@ -32,7 +30,11 @@ final readonly class TakeInController
         try {
             $bytes = file_put_contents($path, $request->getContent(true));
             abort_if($bytes === 0, 422, __('That file is empty.'));
-            abort_if($bytes > self::MOST_BYTES, 422, __('That file is over 60 MB.'));
+            abort_if(
+                $bytes > BringInPlan::MOST_BYTES,
+                422,
+                __('That file is over :n MB.', ['n' => BringInPlan::MOST_MEGABYTES]),
+            );
             $intake = $bringIn->into(
                 $plan,
                 CurrentTeacher::found($request),

@@ -19,12 +19,12 @@ interface UnderWay {
     run: string | null;
     at: number;
     auto: boolean;
+    /** The answers to one ask of a run stand for so long before the next one comes. */
+    pause: number;
 }
 
 /** Answers that come together are counted together. */
 const WAIT_MS = 400;
-/** The answers to one ask of a run stand for so long before the next one comes: App\Sessions\Asks\RunAsks. */
-const PAUSE_MS = 4000;
 
 /** The quick ask's panel: what is asked and how it counts; the server writes the tally. */
 export class AskPanel {
@@ -93,7 +93,7 @@ export class AskPanel {
             this.ending = window.setTimeout(() => this.refresh(), Math.max(0, under.ends - this.around.now()) + 100);
         }
         if (under !== null && under.run !== null && under.auto && this.form !== null) {
-            const wait = (under.ends === null ? 0 : Math.max(0, under.ends - this.around.now())) + PAUSE_MS;
+            const wait = (under.ends === null ? 0 : Math.max(0, under.ends - this.around.now())) + under.pause;
             this.moving = window.setTimeout(
                 () =>
                     void post(`${this.around.address}/run/${under.run}/next`, { at: under.at }).catch(() =>

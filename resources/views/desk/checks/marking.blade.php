@@ -41,7 +41,9 @@
                 ['phrase' => Str::limit($phrase, 40)]) }}</span></button></span>
         @endforeach
         @if ($judgement->note !== '' && ! in_array($judgement->note, $phrases, true))
-            <button class="mini-text" data-post="{{ route('desk.phrases', $session, false) }}" data-body="{{ json_encode(['phrase' => $judgement->note]) }}" data-then="phrases">{{ __('Keep this note as a phrase') }}</button>
+            <button class="mini-text" data-post="{{ route('desk.phrases', $session, false) }}"
+                data-body="{{ json_encode(['phrase' => $judgement->note]) }}"
+                data-then="phrases">{{ __('Keep this note as a phrase') }}</button>
         @endif
     </div>
     <p class="form-text">{{ $seen }}</p>

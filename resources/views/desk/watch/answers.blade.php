@@ -43,7 +43,7 @@
                     {{ __(':n points', ['n' => $check->points]) }} @endif @if ($check->note !== '')
                     <span dir="auto">“{{ Str::limit($check->note, 60) }}”</span> @endif @endif
                     <span
-                        class="form-text">{{ now()->setTimestampMs($check->made_at_ms)->diffForHumans()
+                        class="form-text">{{ App\Live\SchoolTime::of($check->made_at_ms)->diffForHumans()
                         }}@if ($check->teacher?->name)
                         · {{ $check->teacher->name }} @endif</span></li>
             @endforeach

@@ -319,16 +319,10 @@ final class PlanTest extends BrowserTestCase
             'letters that can be read',
         );
         $this->assertAnswers($teacher, 'Ada Brook', ['right', 'right']);
-        self::assertSame(
-            ['2(x+3)', '0.24 kN m'],
-            $teacher->run('return [...document.querySelectorAll("#closeup .spots input")].map((one) => one.value)'),
-        );
+        $this->assertTyped($teacher, ['2(x+3)', '0.24 kN m']);
         self::assertEqualsWithDelta($of($ada->run($ratio)), $of($teacher->run($ratio)), 0.0005);
         $this->assertAnswers($teacher, 'Ivo Stone', ['unreadable', 'none']);
-        self::assertSame(
-            ['2x+', ''],
-            $teacher->run('return [...document.querySelectorAll("#closeup .spots input")].map((one) => one.value)'),
-        );
+        $this->assertTyped($teacher, ['2x+', '']);
 
         // Everybody goes on to the prompt with numbers of their own.
         $teacher->press("\u{E00C}");
@@ -395,6 +389,17 @@ final class PlanTest extends BrowserTestCase
                 'return [...document.querySelectorAll("#closeup-answers [data-outcome]")].map((one) => one.dataset.outcome)',
             ) === $outcomes,
             implode(', ', $outcomes)." for {$name}",
+        );
+    }
+
+    /** @param  list<string>  $typed  in the fields that lie over the canvas in the close-up */
+    private function assertTyped(Page $teacher, array $typed): void
+    {
+        $teacher->until(
+            fn (): bool => $teacher->run(
+                'return [...document.querySelectorAll("#closeup .spots input")].map((one) => one.value)',
+            ) === $typed,
+            implode(', ', $typed).' in the fields over the canvas',
         );
     }
 

@@ -21,6 +21,16 @@ final class Prepare extends Command
 
     public function handle(): int
     {
+        $unknown = array_diff($this->done(), $this->known());
+        if ($unknown !== []) {
+            $this->error(
+                'The data in '.config()->string('crag.data').' was made by a version of Crag that this one does not know ('.
+                    implode(', ', $unknown).
+                    '). Start that version, or put a copy from backups/ back, or move the data away to start anew.',
+            );
+
+            return self::FAILURE;
+        }
         $aside = $this->setAside();
         if ($aside !== null) {
             $this->line("The database as it was before this upgrade is in {$aside}.");
@@ -32,21 +42,35 @@ final class Prepare extends Command
         return self::SUCCESS;
     }
 
+    /** @return list<string> migrations that have run on the data */
+    private function done(): array
+    {
+        // At the first start there is no file; migrating makes it.
+        if (! is_file(DB::connection()->getDatabaseName())) {
+            return [];
+        }
+        $migrator = $this->migrator();
+        $migrator->setConnection(DB::getDefaultConnection());
+
+        return $migrator->repositoryExists() ? array_values($migrator->getRepository()->getRan()) : [];
+    }
+
+    /** @return list<string> migrations that this version has */
+    private function known(): array
+    {
+        return array_keys($this->migrator()->getMigrationFiles([database_path('migrations')]));
+    }
+
+    private function migrator(): Migrator
+    {
+        return $this->laravel->make('migrator');
+    }
+
     /** @return ?string where the database as it is now was copied to; null where nothing will change it */
     private function setAside(): ?string
     {
-        // At the first start there is none; migrating makes it.
-        if (! is_file(DB::connection()->getDatabaseName())) {
-            return null;
-        }
-        /** @var Migrator $migrator */
-        $migrator = $this->laravel['migrator'];
-        $migrator->setConnection(DB::getDefaultConnection());
-        $done = $migrator->repositoryExists() ? $migrator->getRepository()->getRan() : [];
-        if (
-            $done === [] ||
-            array_diff(array_keys($migrator->getMigrationFiles([database_path('migrations')])), $done) === []
-        ) {
+        $done = $this->done();
+        if ($done === [] || array_diff($this->known(), $done) === []) {
             return null;
         }
         $folder = config()->string('crag.data').'/backups';

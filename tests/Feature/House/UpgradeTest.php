@@ -52,14 +52,10 @@ final class UpgradeTest extends CragTestCase
     #[DataProvider('versions')]
     public function test_earlier_data_is_set_aside_brought_up_to_date_and_taught_with(string $sql): void
     {
-        $file = "{$this->folder}/crag.sqlite";
-        (new PDO("sqlite:{$file}"))->exec((string) file_get_contents($sql));
-        config([
-            'database.connections.earlier' => ['database' => $file] + config()->array('database.connections.sqlite'),
-            'database.default' => 'earlier',
-            'crag.data' => $this->folder,
-        ]);
+        $this->takeOver($sql);
+        $this->comeLater();
         self::assertStringContainsString('before this upgrade', $this->prepared());
+        self::assertSame([null, null], DB::table('seats')->pluck('later')->all());
         $aside = glob("{$this->folder}/backups/before-upgrade-*.sqlite") ?: [];
         self::assertCount(1, $aside);
         self::assertSame(
@@ -95,10 +91,60 @@ final class UpgradeTest extends CragTestCase
         self::assertSame('', $this->prepared());
     }
 
-    private function prepared(): string
+    #[DataProvider('versions')]
+    public function test_data_of_a_version_that_is_not_known_is_left_as_it_is(string $sql): void
+    {
+        $file = $this->takeOver($sql);
+        DB::table('migrations')->insert(['migration' => '2031_01_01_000001_from_the_future', 'batch' => 9]);
+        $before = hash_file('sha256', $file);
+        self::assertStringContainsString('2031_01_01_000001_from_the_future', $this->prepared(1));
+        self::assertSame($before, hash_file('sha256', $file));
+        self::assertSame([], glob("{$this->folder}/backups/*"));
+    }
+
+    /** @return string the file that the application works with from now on */
+    private function takeOver(string $sql): string
+    {
+        $file = "{$this->folder}/crag.sqlite";
+        (new PDO("sqlite:{$file}"))->exec((string) file_get_contents($sql));
+        config([
+            'database.connections.earlier' => ['database' => $file] + config()->array('database.connections.sqlite'),
+            'database.default' => 'earlier',
+            'crag.data' => $this->folder,
+        ]);
+
+        return $file;
+    }
+
+    /** A version after this one, with a migration more. */
+    private function comeLater(): void
+    {
+        File::copyDirectory(database_path('migrations'), "{$this->folder}/later/migrations");
+        File::put(
+            "{$this->folder}/later/migrations/2030_01_01_000001_add_later_to_seats_table.php",
+            <<<'PHP'
+            <?php
+
+            use Illuminate\Database\Migrations\Migration;
+            use Illuminate\Database\Schema\Blueprint;
+            use Illuminate\Support\Facades\Schema;
+
+            return new class extends Migration
+            {
+                public function up(): void
+                {
+                    Schema::table('seats', static fn (Blueprint $table) => $table->text('later')->nullable());
+                }
+            };
+            PHP,
+        );
+        $this->app->useDatabasePath("{$this->folder}/later");
+    }
+
+    private function prepared(int $exit = 0): string
     {
         $said = new BufferedOutput();
-        self::assertSame(0, Artisan::call('crag:prepare', [], $said));
+        self::assertSame($exit, Artisan::call('crag:prepare', [], $said));
         // Caching the configuration has made another application, and left it in place of this one.
         Container::setInstance($this->app);
         Facade::clearResolvedInstances();

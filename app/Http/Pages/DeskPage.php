@@ -6,7 +6,7 @@ namespace App\Http\Pages;
 
 use App\Http\CurrentRole;
 use App\Http\CurrentTeacher;
-use App\Http\DeskWords;
+use App\Http\Words\DeskWords;
 use App\Live\Clock;
 use App\Models\LiveSession;
 use App\Models\Prompt;
@@ -62,7 +62,7 @@ final class DeskPage
             'session' => $session,
             'prompts' => $prompts,
             'current' => $prompts->firstOrFail(static fn (Prompt $prompt): bool => $prompt->id === $session->prompt_id),
-            'settings' => $session->settingsValue(),
+            'settings' => $session->settings,
             'deeds' => Deeds::of($request, $session),
             'seats' => $session
                 ->seats()

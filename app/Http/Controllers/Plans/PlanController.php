@@ -88,7 +88,7 @@ final readonly class PlanController
             : null;
         $settings = $this->settings($request, $roster);
         $session = $this->start->fromPlan($teacher, $plan, $roster, ToolTray::of(TrayKind::from($settings['tray'])));
-        $session->update(['settings' => SessionSettings::read($settings['session'])->toArray()]);
+        $session->update(['settings' => SessionSettings::read($settings['session'])]);
 
         return redirect()->route('desk', $session);
     }

@@ -126,7 +126,7 @@ final class ClassScreenController
             $scene->pages,
             array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach),
         );
-        $cut = $offer->cutOut();
+        $cut = $offer->cut;
 
         return self::svg(
             $cut === null

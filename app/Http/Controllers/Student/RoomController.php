@@ -34,7 +34,7 @@ final class RoomController
     public function hand(Request $request, Seat $seat, Hands $hands): JsonResponse
     {
         $words = $request->string('words')->trim()->toString();
-        $mayWrite = $seat->session->settingsValue()->messages;
+        $mayWrite = $seat->session->settings->messages;
         if ($request->boolean('up')) {
             $hands->up($seat, $words === '' || ! $mayWrite ? null : self::note($words));
         } else {
@@ -81,7 +81,7 @@ final class RoomController
     /** The page of the lead canvas that may be looked at, and the ink that lies under the student's. */
     public function lead(Seat $seat): JsonResponse
     {
-        $seen = $seat->session->leadSeen();
+        $seen = $seat->session->lead;
         $find = static fn (?string $id): ?Canvas => $id === null
             ? null
             : Canvas::query()
@@ -187,7 +187,7 @@ final class RoomController
         );
         $value = $request->json('value');
         try {
-            $asking->answer($ask, $seat, $value === null ? null : $ask->value()->asked->read($value));
+            $asking->answer($ask, $seat, $value === null ? null : $ask->question->asked->read($value));
         } catch (UnreadableFields $problem) {
             abort(422, $problem->getMessage());
         }

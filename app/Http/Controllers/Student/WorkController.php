@@ -49,7 +49,7 @@ final class WorkController
             ->sortBy('prompt.n');
         abort_if($canvases->isEmpty(), 404);
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-work');
-        $feedback = $seat->session->settingsValue()->feedback;
+        $feedback = $seat->session->settings->feedback;
         $isDue = $feedback->isDue(false, ! $seat->session->isRunning());
         Sheets::pdf(
             $seat->session,

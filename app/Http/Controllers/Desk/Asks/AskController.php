@@ -33,7 +33,7 @@ final class AskController
             'session' => $session,
             'ask' => $session->ask,
             'deeds' => Deeds::of($request, $session),
-            'settings' => $session->settingsValue(),
+            'settings' => $session->settings,
             'seats' => $session->seated()->get()->keyBy('id'),
             'run' => $session->run,
             'planned' => $session->prompt?->value()->asks ?? [],
@@ -112,7 +112,7 @@ final class AskController
     public function again(LiveSession $session, Ask $ask): JsonResponse
     {
         $seconds = $ask->ends_at_ms === null ? null : intdiv($ask->ends_at_ms - $ask->made_at_ms, 1000);
-        $again = $this->asking->ask($session, $ask->value(), $ask->seats, $seconds, $ask->is_anonymous, $ask);
+        $again = $this->asking->ask($session, $ask->question, $ask->seats, $seconds, $ask->is_anonymous, $ask);
 
         return response()->json(['ask' => $again->id]);
     }

@@ -83,13 +83,13 @@ final class RoomController
             'pens' => ['nullable', 'boolean'],
         ]);
         $now = Clock::ms();
-        $timer = $session->timerValue();
+        $timer = $session->timer;
         try {
             $next = match ($request->string('do')->toString()) {
                 'set' => Timer::set(
                     $request->integer('seconds') * 1000,
                     $now,
-                    $session->settingsValue()->sound,
+                    $session->settings->sound,
                     $request->boolean('pens'),
                 ),
                 'more' => $timer?->more(60_000, $now),

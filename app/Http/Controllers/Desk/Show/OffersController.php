@@ -56,7 +56,7 @@ final class OffersController
     public function arrange(Request $request, LiveSession $session, Offer $offer): JsonResponse
     {
         $request->validate([
-            'column' => ['integer', 'min:0', 'max:'.(count($session->board['headings'] ?? ['']) - 1)],
+            'column' => ['integer', 'min:0', 'max:'.$session->board->lastColumn()],
             'by' => ['integer', 'in:-1,1'],
         ]);
 

@@ -13,22 +13,24 @@ use App\Models\Show\Showcase;
 use App\Models\Show\ShowcaseItem;
 use App\Sessions\Show\BuildOn;
 use App\Sessions\Show\ShowToClass;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 use Crag\Prompt\Page;
 use Crag\Prompt\Tray\ToolTray;
 use Crag\Prompt\Tray\TrayKind;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Screen\Destination;
 use Crag\Session\Screen\ScreenView;
+use Crag\Session\Screen\ShownPart;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rules\Enum;
+use Illuminate\Validation\ValidationException;
 
 /** The teacher chooses what the class sees, and talks about it: ink over it, a part of it, its replay. */
 final class ScreenController
 {
-    private const LARGEST = 8;
-
     private const FASTEST = 32;
 
     public function __construct(private readonly ShowToClass $shown)
@@ -149,7 +151,7 @@ final class ScreenController
                                 'owner' => $item->canvas->seat === null
                                         ? __('Lead canvas')
                                         : $session
-                                            ->settingsValue()
+                                            ->settings
                                             ->deskNames->show(
                                                 $item->canvas->seat->name,
                                                 $item->canvas->seat->seatName(),
@@ -176,20 +178,14 @@ final class ScreenController
     /** The part that everybody sees: the corner at the upper left in units, and how many times larger. */
     public function look(Request $request, LiveSession $session, string $showcase, int $n): JsonResponse
     {
-        $request->validate([
-            'view' => ['nullable', 'array'],
-            'view.x' => ['required_with:view', 'numeric', 'min:0', 'max:'.Page::WIDTH],
-            'view.y' => ['required_with:view', 'numeric', 'min:0', 'max:'.Page::HEIGHT],
-            'view.scale' => ['required_with:view', 'numeric', 'min:1', 'max:'.self::LARGEST],
-        ]);
-        $view = $request->input('view');
-        $this->shown->look(
-            $session,
-            $this->item($session, $showcase, $n),
-            is_array($view) && (float) $view['scale'] > 1.0
-                ? ['x' => (float) $view['x'], 'y' => (float) $view['y'], 'scale' => (float) $view['scale']]
-                : null,
-        );
+        $view = $request->json('view');
+        try {
+            $part = is_array($view) ? ShownPart::read(new Fields($view)) : null;
+        } catch (UnreadableFields $problem) {
+            throw ValidationException::withMessages(['view' => __($problem->getMessage())]);
+        }
+        $item = $this->item($session, $showcase, $n);
+        $this->shown->look($session, $item, $part === null || $part->isWhole() ? null : $part);
 
         return response()->json([]);
     }

@@ -68,7 +68,7 @@ final class CanvasController
             'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get(),
             'judgement' => $found->check?->judgement() ?? Judgement::nothing(),
             'phrases' => $teacher instanceof Teacher ? $teacher->phrases ?? [] : [],
-            'seen' => FeedbackForStudent::said($session->settingsValue()->feedback),
+            'seen' => FeedbackForStudent::said($session->settings->feedback),
         ]);
     }
 

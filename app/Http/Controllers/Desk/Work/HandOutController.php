@@ -180,7 +180,7 @@ final class HandOutController
                     ->id,
             );
         }
-        $present = $session->prompt()->firstOrFail()->backdropValue();
+        $present = $session->prompt()->firstOrFail()->backdrop;
         if ($present->kind !== BackdropKind::Picture) {
             throw ValidationException::withMessages(['picture' => __('Choose a picture or a PDF first.')]);
         }

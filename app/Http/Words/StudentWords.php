@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\Http\Words;
 
 use Crag\Session\Rules\Refusal;
 
@@ -19,16 +19,11 @@ final class StudentWords
 
         return BenchWords::all() +
             $why + [
-                'saved' => __('Saved'),
-                'saving' => __('Saving…'),
                 'offline' => __('Offline — 1 stroke kept here|Offline — :n strokes kept here'),
                 'held' => __('1 stroke waits here: :reason|:n strokes wait here: :reason'),
                 'polling' => __('Saved — slow connection'),
                 'refused' => __('Something couldn’t be saved: :reason'),
                 'prompt' => __('Prompt :n'),
-                'question' => __('Question :n'),
-                'choice' => __('Choice :n'),
-                'signs' => __('Signs'),
                 'tray' => __('Your teacher has changed the tools.'),
                 'pens_down' => __('Pens down'),
                 'time_up' => __('Time is up'),

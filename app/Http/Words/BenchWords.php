@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\Http\Words;
 
 use Crag\Canvas\Drawing\StampArt;
 
@@ -20,6 +20,11 @@ final class BenchWords
         return $stamps + [
             'typing' => __('Words on the page'),
             'page' => __('Page :n of :all'),
+            'question' => __('Question :n'),
+            'choice' => __('Choice :n'),
+            'signs' => __('Signs'),
+            'saved' => __('Saved'),
+            'saving' => __('Saving…'),
             'unreachable' => __('That didn’t reach the server. Nothing has changed; try again.'),
             'no_camera' => __('This page can’t use a camera. Choose a picture from a file instead.'),
             'bringing' => __('Bringing it in…'),

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\Http\Words;
 
 use Crag\Maths\Comparing\Outcome;
 use Crag\Session\Rules\Deed;
@@ -99,12 +99,6 @@ final class DeskWords
                 'stale' => __('States and answers are as they were at :time. Trying again every 3 seconds.'),
                 'polling' => __('No live connection: looking every 2 seconds'),
                 'offline' => __('Offline: trying again'),
-                'unreachable' => __('That didn’t reach the server. Nothing has changed; try again.'),
-                'question' => __('Question :n'),
-                'choice' => __('Choice :n'),
-                'signs' => __('Signs'),
-                'saved' => __('Saved'),
-                'saving' => __('Saving…'),
                 'offline_lead' => __('Offline — 1 step kept here|Offline — :n steps kept here'),
                 'player_time' => __(':at of :of'),
                 'hands' => __('Hand up: :name'),

@@ -7,7 +7,7 @@ module.exports = {
             comment: 'A canvas can be folded, hit and measured where there is no page.',
             severity: 'error',
             from: { path: '^resources/ts/canvas/model' },
-            to: { pathNot: '^resources/ts/canvas/model' },
+            to: { pathNot: '^resources/ts/(canvas/model|present)' },
         },
         {
             name: 'protocol-stands-alone',
@@ -19,7 +19,7 @@ module.exports = {
             name: 'drawing-knows-no-tools',
             severity: 'error',
             from: { path: '^resources/ts/canvas/drawing' },
-            to: { pathNot: '^(resources/ts/canvas/(model|drawing)|node_modules)' },
+            to: { pathNot: '^(resources/ts/(canvas/(model|drawing)|present)|node_modules)' },
         },
         {
             name: 'tools-know-no-workbench',

@@ -19,6 +19,8 @@ export default tseslint.config(
     {
         rules: {
             eqeqeq: 'error',
+            // What has to be there is `present(…)`, which says so where it is not.
+            '@typescript-eslint/no-non-null-assertion': 'error',
             'no-console': 'error',
             'prefer-const': 'error',
             '@typescript-eslint/no-explicit-any': 'error',
@@ -28,4 +30,6 @@ export default tseslint.config(
         },
     },
     { files: ['demo/**'], rules: { 'no-console': 'off' } },
+    // In a test a missing part is a failing test.
+    { files: ['tests/ts/**'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
 );

@@ -6,6 +6,7 @@ import { countBetween } from './counter';
 import { endure } from './enduring';
 import { SimulatedStudent, sleep } from './student';
 import { SimulatedTeacher } from './teacher';
+import { present } from '../resources/ts/present';
 
 /*
  * A simulated class, played against the real addresses.
@@ -73,7 +74,7 @@ const LAST = [
     'Weir',
 ];
 
-const [mode, base, code, ...rest] = process.argv.slice(2);
+const [mode, base = '', code = '', ...rest] = process.argv.slice(2);
 
 /** How much of the work is there already when the demo opens, so that the grid is worth a look at once. */
 const HEAD_START = 0.55;
@@ -81,7 +82,7 @@ const HEAD_START = 0.55;
 async function play(file: string, count: number): Promise<void> {
     const { students } = JSON.parse(readFileSync(file, 'utf8')) as { students: Recorded[] };
     for (let i = 0; i < count; i++) {
-        const recorded = students[i % students.length];
+        const recorded = present(students[i % students.length]);
         const name = i < students.length ? recorded.name : `${FIRST[i % FIRST.length]} ${LAST[(i * 7) % LAST.length]}`;
         const student = new SimulatedStudent(base, name);
         await student.join(code);
@@ -106,7 +107,7 @@ async function perform(student: SimulatedStudent, { steps, answer }: Recorded, p
                 kind: 'remove',
                 layer: 'student',
                 at: Date.now(),
-                body: { targets: there.splice(-step.rub!) },
+                body: { targets: there.splice(-present(step.rub)) },
             });
         }
     }
@@ -289,13 +290,20 @@ process.on('SIGINT', () => process.exit(0));
 if (mode === 'count') {
     countBetween(Number(base), Number(code));
 } else if (mode === 'endure') {
-    await endure(base, code, Number(rest[0]), rest[1], line);
+    await endure(base, code, Number(rest[0]), rest[1] ?? '', line);
 } else if (mode === 'reach') {
-    await reach(rest[0], Number(rest[1]), Number(rest[2]), rest[3]);
+    await reach(present(rest[0]), Number(rest[1]), Number(rest[2]), present(rest[3]));
 } else if (mode === 'record') {
-    await record(rest[0], Number(rest[1]), Number(rest[2]), Number(rest[3]), rest[4], rest[5]);
+    await record(
+        present(rest[0]),
+        Number(rest[1]),
+        Number(rest[2]),
+        Number(rest[3]),
+        present(rest[4]),
+        present(rest[5]),
+    );
 } else if (mode === 'play') {
-    await play(rest[0], Number(rest[1]));
+    await play(present(rest[0]), Number(rest[1]));
 } else {
-    await scribble(Number(rest[0]), Number(rest[1]), rest[2], Number(rest[3] ?? 0), Number(rest[4] ?? 0));
+    await scribble(Number(rest[0]), Number(rest[1]), present(rest[2]), Number(rest[3] ?? 0), Number(rest[4] ?? 0));
 }

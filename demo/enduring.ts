@@ -3,6 +3,7 @@ import { createInterface } from 'node:readline';
 import { encodeInk, type Sample } from '../resources/ts/canvas/model/ink';
 import { newId, type Operation } from '../resources/ts/canvas/model/objects';
 import { SimulatedStudent, sleep } from './student';
+import { present } from '../resources/ts/present';
 
 /** What a student's page holds at the end: which strokes it was told are stored, and what it saw on its canvas. */
 interface Endured {
@@ -32,7 +33,7 @@ export class EnduringStudent extends SimulatedStudent {
     private done = false;
 
     constructor(base: string, name: string) {
-        super(base, name, { operations: (some) => some.forEach(({ id, n }) => this.seen.set(id, n!)) });
+        super(base, name, { operations: (some) => some.forEach(({ id, n }) => this.seen.set(id, present(n))) });
     }
 
     async endure(seed: number, line: (seed: number, n: number) => Sample[]): Promise<void> {

@@ -1,6 +1,7 @@
 import { WebSocket } from 'ws';
 import { encodeInk, type Sample } from '../resources/ts/canvas/model/ink';
 import { newId, type Operation, type Stroke, type Text, type WetInk } from '../resources/ts/canvas/model/objects';
+import { present } from '../resources/ts/present';
 
 /** As the page sends it: resources/ts/live/wet.ts. */
 const BEAT_MS = 33;
@@ -17,6 +18,14 @@ export interface Watch {
 
 export const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, Math.max(0, ms)));
 
+/** What a student's page is told, as far as a simulated one goes by it. */
+type Told =
+    | { type: 'prompt'; body: { prompt: { id: string } } }
+    | { type: 'room'; body: { room: { pens: unknown } } }
+    | { type: 'handout'; body: { handout: string } }
+    | { type: 'own'; body: { own: { ask?: Asked | null } } }
+    | { type: 'ended' };
+
 interface Asked {
     id: string;
     isOpen: boolean;
@@ -27,17 +36,19 @@ interface Asked {
 const FORCES = ['80 N', '80 N', '80 N', '240 N', '60 N', '720 N', '80'];
 const WORDS = ['the pivot', 'the pivot', 'the strut', 'moments balance', 'I am not sure'];
 
-const one = <T>(of: readonly T[]): T => of[Math.floor(Math.random() * of.length)];
+const one = <T>(of: readonly T[]): T => present(of[Math.floor(Math.random() * of.length)]);
 
 /** What such a student might say. */
 function guess({ kind, options, from, to }: Asked['question']): unknown {
     switch (kind) {
         case 'choice':
-            return one(options!).id;
+            return one(present(options)).id;
         case 'choices':
-            return options!.filter(() => Math.random() < 0.5).map(({ id }) => id);
+            return present(options)
+                .filter(() => Math.random() < 0.5)
+                .map(({ id }) => id);
         case 'scale':
-            return from! + Math.floor(Math.random() * (to! - from! + 1));
+            return present(from) + Math.floor(Math.random() * (present(to) - present(from) + 1));
         case 'text':
             return one(WORDS);
         default:
@@ -102,9 +113,9 @@ export class SimulatedStudent {
             await sleep(200);
         }
         while (made < samples.length) {
-            await sleep(Math.min(BEAT_MS, samples[samples.length - 1][3] - (Date.now() - began) + 1));
+            await sleep(Math.min(BEAT_MS, present(samples[samples.length - 1])[3] - (Date.now() - began) + 1));
             const elapsed = Date.now() - began;
-            while (made < samples.length && samples[made][3] <= elapsed) {
+            while (made < samples.length && present(samples[made])[3] <= elapsed) {
                 made++;
             }
             if (made > sent) {
@@ -118,7 +129,7 @@ export class SimulatedStudent {
                 };
                 if (this.send(message)) {
                     for (let i = sent; i < made; i++) {
-                        this.watch.sent?.(id, i, began + samples[i][3]);
+                        this.watch.sent?.(id, i, began + present(samples[i])[3]);
                     }
                     sent = made;
                 }
@@ -211,7 +222,7 @@ export class SimulatedStudent {
         const here = operations.filter(({ canvas }) => canvas === this.canvas);
         this.watch.operations?.(here);
         here.forEach(({ n }) =>
-            caughtUp ? (this.known = Math.max(this.known, n!)) : n === this.known + 1 && this.known++,
+            caughtUp ? (this.known = Math.max(this.known, present(n))) : n === this.known + 1 && this.known++,
         );
     }
 
@@ -281,7 +292,7 @@ export class SimulatedStudent {
     private hear(text: string): void {
         const { event, opening, operations } = JSON.parse(text) as {
             operations?: Operation[];
-            event?: { type: string; body: Record<string, never> };
+            event?: Told;
             opening?: { canvas: string; waiting?: boolean; prompt: { id: string } };
         };
         const at = Date.now();
@@ -289,7 +300,7 @@ export class SimulatedStudent {
             this.take(operations, false);
         } else if (opening !== undefined) {
             this.ahead = opening;
-        } else if (event?.type === 'prompt' && this.ahead?.prompt.id === (event.body.prompt as { id: string }).id) {
+        } else if (event?.type === 'prompt' && this.ahead?.prompt.id === event.body.prompt.id) {
             this.canvas = this.ahead.canvas;
             if (this.ahead.waiting === true) {
                 void this.acknowledge();
@@ -300,14 +311,14 @@ export class SimulatedStudent {
                 .then(() => this.watch.heard?.('gather', Date.now()))
                 .catch(() => undefined);
         } else if (event?.type === 'room') {
-            const { pens } = event.body.room as { pens: unknown };
+            const { pens } = event.body.room;
             this.arePensDown = pens !== null;
             this.watch.heard?.(this.arePensDown ? 'pens_down' : 'pens_up', at);
         } else if (event?.type === 'handout') {
             this.watch.heard?.('hand_out', at);
             void this.acknowledge(event.body.handout);
         } else if (event?.type === 'own') {
-            this.answer((event.body.own as { ask?: Asked | null }).ask ?? null);
+            this.answer(event.body.own.ask ?? null);
         } else if (event?.type === 'ended') {
             this.leave();
         }
@@ -356,7 +367,7 @@ export class SimulatedStudent {
             headers: { ...(init.headers as Record<string, string>), Cookie: this.cookieHeader() },
         });
         for (const line of response.headers.getSetCookie()) {
-            const [name, value] = line.split(';', 1)[0].split(/=(.*)/s);
+            const [name = '', value = ''] = (line.split(';', 1)[0] ?? '').split(/=(.*)/s);
             this.cookies.set(name, value);
         }
         return response;

@@ -1,5 +1,6 @@
 import type { SimulatedStudent } from './student';
 import { sleep } from './student';
+import { present } from '../resources/ts/present';
 
 /** What is measured: what the teacher does, and when each student's page shows it. */
 export interface Reached {
@@ -24,7 +25,7 @@ export class SimulatedTeacher {
         const opened = await this.request(new URL(link).pathname);
         this.desk = new URL(opened.headers.get('location') ?? '', this.base).pathname;
         const page = await (await this.request(this.desk)).text();
-        this.prompts.push(/&quot;prompt&quot;:&quot;(\w+)/.exec(page)![1]);
+        this.prompts.push(present(/&quot;prompt&quot;:&quot;(\w+)/.exec(page)?.[1]));
         this.prompts.push(
             ((await (await this.post('/prompts', { words: 'Brace the frame.' })).json()) as { prompt: string }).prompt,
         );
@@ -134,7 +135,7 @@ export class SimulatedTeacher {
             },
         });
         for (const line of response.headers.getSetCookie()) {
-            const [name, value] = line.split(';', 1)[0].split(/=(.*)/s);
+            const [name = '', value = ''] = (line.split(';', 1)[0] ?? '').split(/=(.*)/s);
             this.cookies.set(name, value);
         }
         return response;

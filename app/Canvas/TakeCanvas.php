@@ -85,7 +85,7 @@ final readonly class TakeCanvas
             $this->putOn->pages($canvas, $pages, true);
         }
         foreach ($handouts as $handout) {
-            $ids = $this->putOn->handout($canvas, $handout->value());
+            $ids = $this->putOn->handout($canvas, $handout->body);
             $handout->canvases()->attach($canvas->id, ['operations' => json_encode($ids, JSON_THROW_ON_ERROR)]);
         }
     }

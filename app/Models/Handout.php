@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\CoreValue;
 use Crag\Plan\Handout as HandoutValue;
 use Crag\Plan\HandoutMode;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -20,7 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property string $label  what it is, in words
  * @property HandoutMode $mode
  * @property bool $for_all  late-comers get it too
- * @property array<string, mixed> $body
+ * @property HandoutValue $body
+ * @property ?array{words: string, backdrop: array<string, mixed>} $before  the prompt's, where they were changed
  * @property int $made_at_ms
  * @property ?int $undone_at_ms
  * @property Prompt $prompt
@@ -33,16 +35,11 @@ final class Handout extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['undone_at_ms' => null];
+    protected $attributes = ['before' => null, 'undone_at_ms' => null];
 
     protected function casts(): array
     {
-        return ['mode' => HandoutMode::class, 'for_all' => 'boolean', 'body' => 'array'];
-    }
-
-    public function value(): HandoutValue
-    {
-        return HandoutValue::read($this->body, true);
+        return ['mode' => HandoutMode::class, 'for_all' => 'boolean', 'body' => CoreValue::class.':'.HandoutValue::class, 'before' => 'array'];
     }
 
     /**
@@ -50,7 +47,7 @@ final class Handout extends Model
      */
     public function isForEverybody(): bool
     {
-        return $this->for_all || isset($this->body['before']);
+        return $this->for_all || $this->before !== null;
     }
 
     /** @return BelongsTo<Prompt, $this> */

@@ -8,6 +8,7 @@ use App\Live\Clock;
 use App\Live\SchoolTime;
 use App\Models\Asks\Ask;
 use App\Models\Asks\Run;
+use App\Models\Casts\CoreValue;
 use App\Models\Show\LineupEntry;
 use App\Models\Show\Offer;
 use App\Models\Show\Showcase;
@@ -23,10 +24,12 @@ use Crag\Session\Door\JoinCode;
 use Crag\Session\Life\Retention;
 use Crag\Session\Life\SessionSettings;
 use Crag\Session\Room\Pace;
+use Crag\Session\Room\Pens;
 use Crag\Session\Room\SeatState;
 use Crag\Session\Room\Timer;
 use Crag\Session\Screen\Destination;
 use Crag\Session\Screen\LeadSharing;
+use Crag\Session\Screen\OfferBoard;
 use Crag\Session\Screen\OfferState;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Database\Eloquent\Builder;
@@ -53,17 +56,17 @@ use Illuminate\Support\Carbon;
  * @property Destination $shown_on  where chosen work is to be seen
  * @property Door $door
  * @property Pace $pace
- * @property ?array<string, mixed> $pens  null while they are up
- * @property ?array<string, mixed> $timer
- * @property array<string, mixed> $settings
- * @property ?array<string, mixed> $lead  what students have of the lead canvas: {@see LeadSharing}
+ * @property Pens $pens
+ * @property ?Timer $timer
+ * @property SessionSettings $settings
+ * @property LeadSharing $lead  what students have of the lead canvas
  * @property string $helper_key
  * @property int $warned_at_ms
  * @property ?string $carries_on_id  the earlier session that it goes on from
- * @property ?array{headings: list<string>, open: bool} $board  the page of offers
+ * @property OfferBoard $board
  * @property ?int $keep_days  after its end; null as the installation has it
  * @property ?int $open_until_ms  until when students go on without the teacher
- * @property ?array<string, mixed> $tray  null until it was changed
+ * @property ?TrayInForce $tray  null until it was changed
  * @property int $operation_count
  * @property int $byte_count
  * @property ?string $plan_id  what it was started from
@@ -133,27 +136,22 @@ final class LiveSession extends Model implements Holder
             'ended_at' => 'datetime',
             'screen_view' => ScreenView::class,
             'shown_on' => Destination::class,
-            'tray' => 'array',
+            'tray' => CoreValue::class.':'.TrayInForce::class,
             'is_trial' => 'boolean',
             'door' => Door::class,
             'pace' => Pace::class,
-            'pens' => 'array',
-            'timer' => 'array',
-            'settings' => 'array',
-            'lead' => 'array',
-            'board' => 'array',
+            'pens' => CoreValue::class.':'.Pens::class.',always',
+            'timer' => CoreValue::class.':'.Timer::class,
+            'settings' => CoreValue::class.':'.SessionSettings::class,
+            'lead' => CoreValue::class.':'.LeadSharing::class.',always',
+            'board' => CoreValue::class.':'.OfferBoard::class.',always',
         ];
-    }
-
-    public function settingsValue(): SessionSettings
-    {
-        return SessionSettings::read($this->settings);
     }
 
     /** Whether work is hidden from its teachers until it is revealed. What has ended is open. */
     public function coversWork(): bool
     {
-        return $this->isRunning() && $this->settingsValue()->cover;
+        return $this->isRunning() && $this->settings->cover;
     }
 
     /**
@@ -195,16 +193,6 @@ final class LiveSession extends Model implements Holder
                 ->whereHas('prompt', static fn (Builder $prompt) => $prompt->whereNull('revealed_at_ms'))
                 ->pluck('id')
                 ->all();
-    }
-
-    public function timerValue(): ?Timer
-    {
-        return $this->timer === null ? null : Timer::read($this->timer);
-    }
-
-    public function leadSeen(): LeadSharing
-    {
-        return LeadSharing::read($this->lead ?? []);
     }
 
     /** The end that was, in milliseconds since 1970. */
@@ -270,9 +258,7 @@ final class LiveSession extends Model implements Holder
     /** The tools that students have where a prompt has no tray of its own. */
     public function trayInForce(): TrayInForce
     {
-        return $this->tray === null
-            ? TrayInForce::always(ToolTray::of(TrayKind::Standard))
-            : TrayInForce::read($this->tray);
+        return $this->tray ?? TrayInForce::always(ToolTray::of(TrayKind::Standard));
     }
 
     public function code(): JoinCode

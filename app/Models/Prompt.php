@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\CoreValue;
 use App\Models\Teachers\Plan;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\Operation;
@@ -33,9 +34,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $source_id  the plan's prompt that a session's came from
  * @property int $n
  * @property string $words
- * @property array<string, string|float|int> $backdrop
- * @property ?array<string, mixed> $tray  null where the session's holds
- * @property ?list<array<string, mixed>> $pages  null for one page with the backdrop alone
+ * @property Backdrop $backdrop
+ * @property ?TrayInForce $tray  null where the session's holds
+ * @property ?PromptPages $pages  null for one page with the backdrop alone
  * @property array<string, mixed> $details  questions, points, minutes, look_for, skills
  * @property int $changed_n
  * @property PromptState $state  in a session
@@ -68,28 +69,23 @@ final class Prompt extends Model
     protected function casts(): array
     {
         return [
-            'backdrop' => 'array',
-            'tray' => 'array',
+            'backdrop' => CoreValue::class.':'.Backdrop::class,
+            'tray' => CoreValue::class.':'.TrayInForce::class,
             'state' => PromptState::class,
-            'pages' => 'array',
+            'pages' => CoreValue::class.':'.PromptPages::class,
             'details' => 'array',
             'reads_at_once' => 'boolean',
         ];
-    }
-
-    public function backdropValue(): Backdrop
-    {
-        return Backdrop::read(new Fields($this->backdrop));
     }
 
     /** What every canvas begins with. */
     public function pagesValue(): PromptPages
     {
         if ($this->pages === null) {
-            return PromptPages::of([new PromptPage($this->backdropValue())]);
+            return PromptPages::of([new PromptPage($this->backdrop)]);
         }
-        $pages = PromptPages::read($this->pages, true)->pages;
-        $pages[0] = new PromptPage($this->backdropValue(), $pages[0]->placings);
+        $pages = $this->pages->pages;
+        $pages[0] = new PromptPage($this->backdrop, $pages[0]->placings);
 
         return PromptPages::of($pages);
     }
@@ -111,7 +107,7 @@ final class Prompt extends Model
             ),
         );
         foreach ($this->handouts()->get() as $handout) {
-            array_push($operations, ...$handout->value()->operations(['', ...$pages], $newId));
+            array_push($operations, ...$handout->body->operations(['', ...$pages], $newId));
         }
 
         return Scene::fold(
@@ -125,15 +121,17 @@ final class Prompt extends Model
     /** A word that changes whenever {@see sceneForAll} does. */
     public function sceneVersion(): string
     {
-        return hash('crc32b', (string) json_encode([$this->backdrop, $this->pages, $this->handouts()->pluck('id')]));
+        return hash('crc32b', (string) json_encode([
+            $this->backdrop->toArray(),
+            $this->pages?->toArray(),
+            $this->handouts()->pluck('id'),
+        ]));
     }
 
     /** All but what is drawn. */
     public function value(): PlanPrompt
     {
-        $tray = $this->tray === null ? null : TrayInForce::read($this->tray)->now->toArray();
-
-        return PlanPrompt::read(new Fields(['words' => $this->words, 'tray' => $tray] + $this->details));
+        return PlanPrompt::read(new Fields(['words' => $this->words, 'tray' => $this->tray?->now->toArray()] + $this->details));
     }
 
     /** As one student has it, with that student's values. */
@@ -174,7 +172,7 @@ final class Prompt extends Model
     /** The tools that students have for it. */
     public function trayInForce(): TrayInForce
     {
-        return $this->tray === null ? $this->session->trayInForce() : TrayInForce::read($this->tray);
+        return $this->tray ?? $this->session->trayInForce();
     }
 
     /** @return BelongsTo<LiveSession, $this> */
@@ -215,7 +213,7 @@ final class Prompt extends Model
             'n' => $this->n,
             'words' => $this->wordsForAll(),
             'own' => str_contains($this->words, '{'),
-            'backdrop' => $this->backdrop,
+            'backdrop' => $this->backdrop->toArray(),
         ];
     }
 

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\CoreValue;
 use App\Models\Teachers\RosterEntry;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Session\Door\DeviceKind;
+use Crag\Session\Room\Pens;
 use Crag\Session\Room\SeatState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -29,7 +31,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $reason  why the student was turned away or sent out
  * @property DeviceKind $device
  * @property int $seen_at_ms
- * @property ?array<string, mixed> $pens  down for this student alone
+ * @property Pens $pens  down for this student alone
  * @property ?string $prompt_id  where the student is, if not where the class is
  * @property ?int $hand_at_ms  since when the hand is up
  * @property bool $light
@@ -80,7 +82,7 @@ final class Seat extends Model
         return [
             'state' => SeatState::class,
             'device' => DeviceKind::class,
-            'pens' => 'array',
+            'pens' => CoreValue::class.':'.Pens::class.',always',
             'light' => 'boolean',
             'keeps_back' => 'boolean',
         ];

@@ -65,7 +65,7 @@ final readonly class EditPlan
                 __('A plan can have up to :n prompts.', ['n' => PlanPrompt::MOST_PROMPTS]),
             );
             $prompt = Prompt::query()->create(
-                ['plan_id' => $plan->id, 'backdrop' => Backdrop::blank()->toArray()] + self::columns($prepared->prompt),
+                ['plan_id' => $plan->id, 'backdrop' => Backdrop::blank()] + self::columns($prepared->prompt),
             );
             $this->drawing->begin($prompt, $prepared->pages);
             $this->reorder($plan, $teacher, $prompt, self::inserted($plan->sequence, $prompt->id, $after));
@@ -185,7 +185,7 @@ final readonly class EditPlan
 
         return [
             'words' => $value->words,
-            'tray' => $value->tray === null ? null : TrayInForce::always($value->tray)->toArray(),
+            'tray' => $value->tray === null ? null : TrayInForce::always($value->tray),
             'details' => $all,
         ];
     }

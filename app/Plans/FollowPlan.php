@@ -157,12 +157,12 @@ final readonly class FollowPlan
     private function hasChanged(Prompt $copy, PreparedPrompt $prepared): bool
     {
         return self::bare($copy->value()->toArray()) !== self::bare($prepared->prompt->toArray()) ||
-            self::bare($copy->pages ?? []) !== self::bare($prepared->pages->toArray());
+            self::bare($copy->pages?->toArray() ?? []) !== self::bare($prepared->pages->toArray());
     }
 
     private function change(Prompt $copy, PreparedPrompt $prepared): void
     {
-        $before = self::bare($copy->pages ?? []);
+        $before = self::bare($copy->pages?->toArray() ?? []);
         $copy->update(StartSession::columns($prepared));
         if ($before === self::bare($prepared->pages->toArray())) {
             return;

@@ -112,7 +112,7 @@ final class OneStudent
                 ->get()
                 ->map(
                     static fn (Ask $ask): array => [
-                        'words' => $ask->value()->words,
+                        'words' => $ask->question->words,
                         'answers' => array_values(
                             $ask->answers
                                 ->where('voter', $seat->id)

@@ -210,7 +210,7 @@ final readonly class Results
         $rows = [[__('Quick ask'), __('Words'), __('Seat'), __('Name'), __('Answer'), __('Compared'), __('At')]];
         $seats = $this->seats->keyBy('id');
         foreach (Ask::query()->where('live_session_id', $this->session->id)->orderBy('n')->get() as $ask) {
-            $question = $ask->value();
+            $question = $ask->question;
             foreach (self::latest($ask) as $answer) {
                 $seat = $ask->is_anonymous ? null : $seats->get($answer->voter);
                 $value = $answer->value['value'];

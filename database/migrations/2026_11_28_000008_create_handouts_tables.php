@@ -20,6 +20,8 @@ return new class extends Migration
             // Whether those who come later get it too.
             $table->boolean('for_all');
             $table->longText('body');
+            // The words and the backdrop that the prompt had, where they were changed.
+            $table->text('before')->nullable();
             $table->unsignedBigInteger('made_at_ms');
             $table->unsignedBigInteger('undone_at_ms')->nullable();
         });

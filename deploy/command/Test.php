@@ -87,6 +87,7 @@ final class Test
         $formatted = ['resources/ts', 'resources/scss', 'tests/ts', 'demo', '*.js', '*.ts'];
 
         return [
+            ...$fix ? ['Names of the scripts’ sentences' => [PHP_BINARY, 'artisan', 'crag:words']] : [],
             'Style of the scripts (eslint)' => ['node_modules/.bin/eslint', '.', ...$fix ? ['--fix'] : []],
             'Style of the styles (stylelint)' => [
                 'node_modules/.bin/stylelint',

@@ -1,4 +1,5 @@
 import { fill } from './page';
+import { present } from './present';
 
 /**
  * What a browser does by itself and nobody wants: a file that misses its place makes it leave the page, and a paste
@@ -25,7 +26,7 @@ export function guardThePage(): void {
             const said = document.createElement('p');
             said.className = 'problem';
             said.role = 'alert';
-            said.textContent = fill(document.body.dataset.pasteCut!, { n: field.maxLength });
+            said.textContent = fill(present(document.body.dataset.pasteCut), { n: field.maxLength });
             field.after(said);
             // The paste itself is an input.
             window.setTimeout(() =>

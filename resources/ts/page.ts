@@ -1,6 +1,8 @@
+import { present } from './present';
+
 /** What the server wrote into the page for its script. */
 export function pageData<T>(): T {
-    return JSON.parse(element('[data-page]').dataset.page!) as T;
+    return JSON.parse(present(element('[data-page]').dataset.page)) as T;
 }
 
 export function element<E extends HTMLElement = HTMLElement>(selector: string, within: ParentNode = document): E {
@@ -16,7 +18,7 @@ export function element<E extends HTMLElement = HTMLElement>(selector: string, w
  * one for more stand with a bar between, and `n` says how many there are.
  */
 export function fill(sentence: string, values: Record<string, string | number>): string {
-    const [one, more] = sentence.split('|');
+    const [one = '', more] = sentence.split('|');
     return (more === undefined || Number(values.n) === 1 ? one : more).replace(/:([a-z]+)/g, (whole, name: string) =>
         String(values[name] ?? whole),
     );

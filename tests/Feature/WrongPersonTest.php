@@ -29,10 +29,12 @@ use App\Sessions\Show\LineUp;
 use App\Sessions\Show\Offering;
 use App\Sessions\Show\ShowToClass;
 use App\Sessions\Work\HandOutWork;
+use Crag\Json\Fields;
 use Crag\Plan\Handout as HandoutValue;
 use Crag\Plan\HandoutMode;
 use Crag\Plan\PromptPage;
 use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Question\Question;
 use Crag\Session\Room\SeatState;
 use Crag\Session\Room\ShortMessage;
 use Illuminate\Support\Facades\Route;
@@ -86,7 +88,9 @@ final class WrongPersonTest extends CragTestCase
         $this->ask = Ask::query()->create([
             'live_session_id' => $this->session->id,
             'n' => 1,
-            'question' => ['id' => 'ask', 'kind' => 'text', 'words' => 'What holds it?', 'spot' => null, 'right' => []],
+            'question' => Question::read(
+                new Fields(['id' => 'ask', 'kind' => 'text', 'words' => 'What holds it?', 'spot' => null, 'right' => []]),
+            ),
             'made_at_ms' => 1,
         ]);
         $this->offer = app(Offering::class)->offer($this->seat, $this->canvasOf($this->seat), '', null, 'Look');

@@ -1,7 +1,8 @@
 // @vitest-environment happy-dom
 import assert from 'node:assert/strict';
 import { afterEach, beforeEach, test, vi } from 'vitest';
-import { Commands, fieldsOf, Notice } from '../../resources/ts/desk/shell/commands';
+import { Commands, fieldsOf } from '../../resources/ts/desk/shell/commands';
+import { Notice } from '../../resources/ts/desk/shell/notice';
 import { Drawer } from '../../resources/ts/desk/shell/drawer';
 import { Freshness } from '../../resources/ts/desk/shell/freshness';
 

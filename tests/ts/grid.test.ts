@@ -3,6 +3,7 @@ import { test } from 'vitest';
 import { pictureSize, tileWidth } from '../../resources/ts/grid/layout';
 import { Order } from '../../resources/ts/grid/order';
 import type { Tile } from '../../resources/ts/grid/tile';
+import { present } from '../../resources/ts/present';
 
 type Facts = Partial<Pick<Tile, 'nameShown' | 'state' | 'states' | 'last' | 'objects' | 'level'>>;
 
@@ -66,7 +67,7 @@ test('nothing jumps while the pens move, and asking again puts it right', () => 
     const tiles = [tile(1, { objects: 9 }), tile(2, { objects: 5 }), tile(3, { objects: 1 })];
     assert.deepEqual(seats(order.begin(tiles)), [1, 2, 3]);
     assert.equal(order.isStale, false);
-    tiles[2].objects = 30;
+    present(tiles[2]).objects = 30;
     assert.deepEqual(seats(order.goOn(tiles)), [1, 2, 3]);
     assert.equal(order.isStale, true);
     assert.deepEqual(seats(order.begin(tiles)), [3, 1, 2]);

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'vitest';
 import { Streams, type Caught, type LiveEvent } from '../../resources/ts/live/streams';
+import { present } from '../../resources/ts/present';
 
 const globals = globalThis as unknown as Record<string, unknown>;
 globals.window = globalThis;
@@ -63,8 +64,8 @@ test('what does not come by itself is asked for, from the last number that is kn
     assert.deepEqual(heard, ['room1']);
     await new Promise((later) => setTimeout(later, 500));
     assert.equal(asked.length, 1);
-    assert.equal(asked[0].searchParams.get('room'), '1');
-    assert.equal(asked[0].searchParams.get('operations'), '7');
+    assert.equal(present(asked[0]).searchParams.get('room'), '1');
+    assert.equal(present(asked[0]).searchParams.get('operations'), '7');
     assert.deepEqual(heard, ['room1', 'room2', 'room3', 'room4']);
 });
 
@@ -75,7 +76,7 @@ test('a long absence is caught up in several answers', async () => {
     answer = () => answers.shift()!;
     assert.equal(await streams.catchUp(), true);
     assert.equal(heard.length, 501);
-    assert.equal(asked[1].searchParams.get('room'), '500');
+    assert.equal(present(asked[1]).searchParams.get('room'), '500');
 });
 
 test('two wishes to catch up are one request', async () => {

@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import type { StudentWords } from '../../resources/ts/protocol/words';
 import assert from 'node:assert/strict';
 import { afterEach, beforeEach, test, vi } from 'vitest';
 import type { May, Own, Room } from '../../resources/ts/protocol/room';
@@ -89,7 +90,8 @@ beforeEach(() => {
     moves = 0;
     page = new RoomPage({
         address: '/seat/s',
-        words: WORDS,
+        // The sentences that these tests hear.
+        words: WORDS as StudentWords,
         now: () => 0,
         lock: (reason) => locks.push(reason),
         canvas: () => 'c',

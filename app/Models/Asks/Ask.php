@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models\Asks;
 
+use App\Models\Casts\CoreValue;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use Crag\Asks\Changes;
 use Crag\Asks\Tally;
-use Crag\Json\Fields;
 use Crag\Prompt\Question\Question;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -21,7 +21,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property string $live_session_id
  * @property int $n
- * @property array<string, mixed> $question  {@see Question}
+ * @property Question $question
  * @property ?list<string> $seats  who is asked; null for everybody
  * @property bool $is_anonymous  even to the teacher
  * @property int $made_at_ms
@@ -57,17 +57,12 @@ final class Ask extends Model
     protected function casts(): array
     {
         return [
-            'question' => 'array',
+            'question' => CoreValue::class.':'.Question::class,
             'seats' => 'array',
             'is_anonymous' => 'boolean',
             'is_tally_shown' => 'boolean',
             'is_right_shown' => 'boolean',
         ];
-    }
-
-    public function value(): Question
-    {
-        return Question::read(new Fields($this->question, true));
     }
 
     public function isOpen(int $nowMs): bool
@@ -101,13 +96,13 @@ final class Ask extends Model
 
     public function tally(): Tally
     {
-        return Tally::of($this->value(), $this->latest());
+        return Tally::of($this->question, $this->latest());
     }
 
     public function changes(): Changes
     {
         return Changes::among(
-            $this->value(),
+            $this->question,
             $this->answers()
                 ->get()
                 ->map(static fn (AskAnswer $one): array => [$one->voter, $one->value['value']])

@@ -49,7 +49,7 @@ final class Run extends Model
 
     public function result(): RunResult
     {
-        $asked = $this->asks()->get()->map(static fn (Ask $ask): array => [$ask->value(), $ask->latest()])->all();
+        $asked = $this->asks()->get()->map(static fn (Ask $ask): array => [$ask->question, $ask->latest()])->all();
         $teams = $this->by_teams
             ? $this->session
                 ->seats()

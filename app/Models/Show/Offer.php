@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Show;
 
 use App\Models\Canvas;
+use App\Models\Casts\CoreValue;
 use App\Models\Seat;
 use Crag\Canvas\Drawing\CutOut;
 use Crag\Session\Screen\OfferState;
@@ -22,7 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $canvas_id
  * @property string $page
  * @property int $at_operation  the moment of the work that is offered
- * @property ?array{x: float, y: float, w: float, h: float} $cut  in units; null for the whole page
+ * @property ?CutOut $cut  null for the whole page
  * @property string $words
  * @property OfferState $state
  * @property int $column  of the page of offers, from 0
@@ -50,12 +51,7 @@ final class Offer extends Model
 
     protected function casts(): array
     {
-        return ['cut' => 'array', 'state' => OfferState::class];
-    }
-
-    public function cutOut(): ?CutOut
-    {
-        return $this->cut === null ? null : CutOut::read($this->cut);
+        return ['cut' => CoreValue::class.':'.CutOut::class, 'state' => OfferState::class];
     }
 
     /** @return BelongsTo<Seat, $this> */

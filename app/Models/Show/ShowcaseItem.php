@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Models\Show;
 
 use App\Models\Canvas;
+use App\Models\Casts\CoreValue;
 use App\Models\LiveSession;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Scene;
 use Crag\Session\Door\NameMode;
+use Crag\Session\Screen\ShownPart;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -26,8 +28,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property bool $with_notes  whether the private notes over it are shown too
  * @property ?NameMode $names  null as the session has names
  * @property ?int $lineup_entry_id
- * @property ?array{x: float, y: float, scale: float} $view  the part that everybody sees, in units; null for the whole
- *      page
+ * @property ?ShownPart $view  null for the whole page
  * @property ?int $replay_from_ms  since when its replay plays
  * @property int $replay_speed  times as fast as it was drawn
  * @property Canvas $canvas
@@ -41,7 +42,7 @@ final class ShowcaseItem extends Model
 
     protected function casts(): array
     {
-        return ['with_notes' => 'boolean', 'names' => NameMode::class, 'view' => 'array'];
+        return ['with_notes' => 'boolean', 'names' => NameMode::class, 'view' => CoreValue::class.':'.ShownPart::class];
     }
 
     /** What is to be seen. */
@@ -79,7 +80,7 @@ final class ShowcaseItem extends Model
             'version' => $this->version(),
             'over' => $this->over->operation_count ?? 0,
             'ink' => $this->over?->id,
-            'view' => $this->view,
+            'view' => $this->view?->toArray(),
             'replay' => $this->replay_from_ms === null
                     ? null
                     : ['from' => $this->replay_from_ms, 'speed' => $this->replay_speed],
@@ -100,7 +101,7 @@ final class ShowcaseItem extends Model
 
         return $seat === null
             ? ''
-            : ($this->names ?? $session->settingsValue()->shownNames)->show($seat->name, $seat->seatName());
+            : ($this->names ?? $session->settings->shownNames)->show($seat->name, $seat->seatName());
     }
 
     /** @return HasOne<Canvas, $this> what is drawn over it before the class */

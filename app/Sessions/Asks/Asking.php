@@ -41,7 +41,7 @@ final readonly class Asking
             $ask = Ask::query()->create([
                 'live_session_id' => $session->id,
                 'n' => (is_numeric($last) ? (int) $last : 0) + 1,
-                'question' => $question->toArray(),
+                'question' => $question,
                 'seats' => $seats,
                 'is_anonymous' => $isAnonymous,
                 'made_at_ms' => $now,
@@ -129,7 +129,7 @@ final readonly class Asking
         if ($ask === null || ! $ask->isFor($seat)) {
             return null;
         }
-        $question = $ask->value();
+        $question = $ask->question;
         $mine = $ask->answers()->where('voter', $ask->voter($seat))->reorder('id', 'desc')->first();
 
         return [

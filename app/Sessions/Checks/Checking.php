@@ -72,7 +72,7 @@ final readonly class Checking
                     'tally' => self::tally($canvas->prompt_id),
                 ];
                 ($this->announce)($session, Audience::desk($session), 'check', $told);
-                if (! $session->settingsValue()->feedback->isNothing() && $canvas->seat !== null) {
+                if (! $session->settings->feedback->isNothing() && $canvas->seat !== null) {
                     $this->room->tellStudent($canvas->seat->setRelation('session', $session));
                 }
             }

@@ -24,7 +24,7 @@ final class FeedbackForStudent
     public static function by(Seat $seat): array
     {
         $session = $seat->session;
-        $feedback = $session->settingsValue()->feedback;
+        $feedback = $session->settings->feedback;
         if ($feedback->isNothing()) {
             return [];
         }

@@ -50,7 +50,7 @@ final readonly class EndIdle
     private function endIfIdle(LiveSession $session, int $aliveFromMs): void
     {
         $sign = max($aliveFromMs, self::lastSign($session));
-        $minutes = $session->settingsValue()->expiresAfterMinutes;
+        $minutes = $session->settings->expiresAfterMinutes;
         $expiry =
             $session->open_until_ms === null
                 ? Expiry::of($sign, Clock::ms(), $minutes)
@@ -111,7 +111,7 @@ final readonly class EndIdle
         if ($session->warned_at_ms < $sign) {
             $session->update(['warned_at_ms' => Clock::ms()]);
             ($this->announce)($session, Audience::desk($session), 'ending', [
-                'at' => Expiry::endsMs($sign, $session->settingsValue()->expiresAfterMinutes),
+                'at' => Expiry::endsMs($sign, $session->settings->expiresAfterMinutes),
             ]);
         }
     }

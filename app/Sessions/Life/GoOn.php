@@ -8,6 +8,9 @@ use App\Models\Asset;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Teachers\Teacher;
+use Crag\Json\Fields;
+use Crag\Plan\PromptPages;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Session\Room\PromptState;
 use Illuminate\Support\Facades\DB;
 
@@ -35,8 +38,12 @@ final readonly class GoOn
                 $new = Prompt::query()->create(
                     ['live_session_id' => $session->id, 'carries_prompt_id' => $isCarried ? $prompt->id : null] +
                         $prompt->only(['n', 'source_id', 'words', 'tray', 'reads_at_once', 'details']) + [
-                            'backdrop' => self::renamed($prompt->backdrop, $copies),
-                            'pages' => $prompt->pages === null ? null : array_values(self::renamed($prompt->pages, $copies)),
+                            'backdrop' => Backdrop::read(
+                                new Fields(self::renamed($prompt->backdrop->toArray(), $copies), true),
+                            ),
+                            'pages' => $prompt->pages === null
+                                ? null
+                                : PromptPages::read(self::renamed($prompt->pages->toArray(), $copies), true),
                         ],
                 );
                 $session->prompt_id ??= $new->id;
@@ -51,7 +58,8 @@ final readonly class GoOn
     /** @return array<string, string> */
     private static function pictures(Prompt $prompt, LiveSession $session): array
     {
-        $json = json_encode([$prompt->backdrop, $prompt->pages, $prompt->details], JSON_THROW_ON_ERROR);
+        $json = json_encode(
+            [$prompt->backdrop->toArray(), $prompt->pages?->toArray(), $prompt->details], JSON_THROW_ON_ERROR);
         $copies = [];
         foreach (
             Asset::query()->where('live_session_id', $prompt->live_session_id)->whereNull('seat_id')->get() as $asset

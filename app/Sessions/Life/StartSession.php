@@ -60,7 +60,7 @@ final readonly class StartSession
                 'plan_id' => $plan->id,
                 'roster_id' => $roster?->id,
                 'is_trial' => $isTrial,
-                'tray' => $tray === null ? null : TrayInForce::always($tray)->toArray(),
+                'tray' => $tray === null ? null : TrayInForce::always($tray),
             ]);
             $prompts = $plan->present();
             foreach ($this->plans->prepared($plan) as $i => $prepared) {
@@ -101,9 +101,9 @@ final readonly class StartSession
 
         return [
             'words' => $prepared->prompt->words,
-            'backdrop' => $prepared->pages->first()->toArray(),
-            'pages' => $prepared->pages->toArray(),
-            'tray' => $prepared->prompt->tray === null ? null : TrayInForce::always($prepared->prompt->tray)->toArray(),
+            'backdrop' => $prepared->pages->first(),
+            'pages' => $prepared->pages,
+            'tray' => $prepared->prompt->tray === null ? null : TrayInForce::always($prepared->prompt->tray),
             'details' => $details,
         ];
     }
@@ -131,7 +131,7 @@ final readonly class StartSession
             'live_session_id' => $session->id,
             'n' => 1,
             'words' => '',
-            'backdrop' => Backdrop::blank()->toArray(),
+            'backdrop' => Backdrop::blank(),
             'state' => PromptState::Open,
         ]);
         $session->update(['prompt_id' => $prompt->id]);

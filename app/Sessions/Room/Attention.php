@@ -26,7 +26,7 @@ final readonly class Attention
      */
     public function pensDown(LiveSession $session, ?Seat $seat, string $words): void
     {
-        $pens = Pens::down(Clock::ms(), $words)->toArray();
+        $pens = Pens::down(Clock::ms(), $words);
         DB::transaction(
             fn () => $seat === null ? $this->change($session, ['pens' => $pens]) : $this->ofOne($seat, $pens),
         );
@@ -37,22 +37,22 @@ final readonly class Attention
     {
         DB::transaction(function () use ($session, $seat): void {
             if ($seat !== null) {
-                $this->ofOne($seat, null);
+                $this->ofOne($seat, Pens::up());
 
                 return;
             }
-            $timer = $session->timerValue();
+            $timer = $session->timer;
             $isOver = $timer !== null && $timer->isRunning() && $timer->left(Clock::ms()) <= 0;
-            $this->change($session, ['pens' => null] + ($isOver ? ['timer' => null] : []));
+            $this->change($session, ['pens' => Pens::up()] + ($isOver ? ['timer' => null] : []));
             foreach ($session->seats()->whereNotNull('pens')->get() as $one) {
-                $this->ofOne($one, null);
+                $this->ofOne($one, Pens::up());
             }
         });
     }
 
     public function timer(LiveSession $session, ?Timer $timer): void
     {
-        DB::transaction(fn () => $this->change($session, ['timer' => $timer?->toArray()]));
+        DB::transaction(fn () => $this->change($session, ['timer' => $timer]));
     }
 
     /** @param  array<string, mixed>  $changes */
@@ -62,8 +62,7 @@ final readonly class Attention
         $this->room->tell($session);
     }
 
-    /** @param  array{since: int, words: string}|null  $pens */
-    private function ofOne(Seat $seat, ?array $pens): void
+    private function ofOne(Seat $seat, Pens $pens): void
     {
         $seat->update(['pens' => $pens]);
         $this->room->tellOwn($seat);

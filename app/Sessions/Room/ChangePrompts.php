@@ -152,8 +152,8 @@ final readonly class ChangePrompts
     private function tellChecks(LiveSession $session): void
     {
         if (
-            $session->settingsValue()->feedback->when === Feedback::WITH_PROMPT &&
-            ! $session->settingsValue()->feedback->isNothing()
+            $session->settings->feedback->when === Feedback::WITH_PROMPT &&
+            ! $session->settings->feedback->isNothing()
         ) {
             $session
                 ->seated()

@@ -22,9 +22,9 @@ final readonly class ChangeSettings
         DB::transaction(function () use ($session, $changes): void {
             // Another desk may have changed something since this request read the session.
             $session->refresh();
-            $before = $session->settingsValue();
+            $before = $session->settings;
             $now = $before->with($changes);
-            $session->update(['settings' => $now->toArray()]);
+            $session->update(['settings' => $now]);
             $session->roster?->update(['settings' => ['session' => $now->toArray()] + $session->roster->settings]);
             $this->room->tell($session);
             if ($before->shownNames !== $now->shownNames) {

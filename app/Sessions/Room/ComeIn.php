@@ -46,7 +46,7 @@ final readonly class ComeIn
         $earlier = CarriedWork::waitsFor($session, $name->value, $entry?->id);
         $isUnsure = $earlier !== null && $earlier->id !== $held?->id && ($entry === null || $entry->pin === '');
         $state = $session->door->answer(
-            $same !== null || $isUnsure || $session->settingsValue()->unsuitable->areIn($name),
+            $same !== null || $isUnsure || $session->settings->unsuitable->areIn($name),
         );
 
         // A place in the class list that is taken stays with the one who has it, until the teacher says otherwise.

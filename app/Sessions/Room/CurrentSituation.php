@@ -18,7 +18,7 @@ final class CurrentSituation
 {
     public static function of(LiveSession $session, ?Seat $seat = null, ?Prompt $prompt = null): Situation
     {
-        $settings = $session->settingsValue();
+        $settings = $session->settings;
         $isCovered = $prompt !== null && $session->coversWork() && $prompt->revealed_at_ms === null;
 
         return new Situation(
@@ -32,7 +32,7 @@ final class CurrentSituation
             isRevealed: $prompt?->revealed_at_ms !== null && $settings->cover,
             isSent: $seat !== null && $prompt !== null && self::sentAt($seat, $prompt) !== null,
             hasMessages: $settings->messages,
-            isLeadShown: $session->leadSeen()->isShown() || $session->leadSeen()->hasInk(),
+            isLeadShown: $session->lead->isShown() || $session->lead->hasInk(),
             hasOffers: $settings->offers,
             hasKeepBack: $settings->keepBack,
         );
@@ -43,7 +43,7 @@ final class CurrentSituation
     {
         return new Situation(
             seat: $seat->state,
-            isPensDown: Pens::read($seat->pens)->isDown(),
+            isPensDown: $seat->pens->isDown(),
             isSent: $canvas?->sent_at_ms !== null,
         );
     }
@@ -52,9 +52,9 @@ final class CurrentSituation
     public static function pens(LiveSession $session, ?Seat $seat): Pens
     {
         return Pens::inForce(
-            Pens::read($session->pens),
-            Pens::read($seat?->pens),
-            $session->timerValue()?->pens(Clock::ms(), __('Time is up.')) ?? Pens::up(),
+            $session->pens,
+            $seat === null ? Pens::up() : $seat->pens,
+            $session->timer?->pens(Clock::ms(), __('Time is up.')) ?? Pens::up(),
         );
     }
 

@@ -15,7 +15,6 @@ use App\Sessions\Asks\Asking;
 use App\Sessions\Asks\RunAsks;
 use App\Sessions\Checks\FeedbackForStudent;
 use Crag\Session\Door\NameMode;
-use Crag\Session\Room\Pens;
 use Crag\Session\Room\PromptState;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Rules\Rules;
@@ -82,16 +81,16 @@ final readonly class RoomState
     {
         // What a request read at its beginning, another one may have changed since: told is what holds now.
         $session = $session->fresh() ?? $session;
-        $settings = $session->settingsValue();
-        $lead = $session->leadSeen();
+        $settings = $session->settings;
+        $lead = $session->lead;
         $seen = $session
             ->prompts()
             ->whereIn('state', [PromptState::Open, PromptState::Closed])
             ->get(['id', 'n', 'state', 'live_session_id', 'revealed_at_ms']);
 
         return [
-            'pens' => Pens::read($session->pens)->toArray(),
-            'timer' => $session->timerValue()?->toArray(),
+            'pens' => $session->pens->toArray(),
+            'timer' => $session->timer?->toArray(),
             'pace' => $session->pace->value,
             'here' => $session->prompt_id,
             'prompts' => $seen
@@ -162,8 +161,8 @@ final readonly class RoomState
         return [
             'state' => $seat->state->value,
             'name' => $seat->name,
-            'seat' => $session->settingsValue()->shownNames === NameMode::Seats ? $seat->seatName() : null,
-            'pens' => Pens::read($seat->pens)->toArray(),
+            'seat' => $session->settings->shownNames === NameMode::Seats ? $seat->seatName() : null,
+            'pens' => $seat->pens->toArray(),
             'may' => Rules::mayOfSeat(CurrentSituation::ofSeat($seat, $canvas), ...Deed::ofStudentsPage()),
             'prompt' => $prompt?->id,
             'isCovered' => $prompt?->isCovered() ?? false,
@@ -176,7 +175,7 @@ final readonly class RoomState
                     ->where('showcase_id', $session->showcase_id)
                     ->whereIn('canvas_id', $seat->canvases()->select('id'))
                     ->exists(),
-            'shownName' => $session->settingsValue()->shownNames === NameMode::Names,
+            'shownName' => $session->settings->shownNames === NameMode::Names,
             'keepsBack' => $seat->keeps_back,
             'checks' => $seat->isIn() ? FeedbackForStudent::by($seat) : [],
             'run' => $seat->isIn() ? RunAsks::of($seat) : null,

@@ -39,11 +39,11 @@ final readonly class Offering
                 'canvas_id' => $canvas->id,
                 'page' => $page,
                 'at_operation' => $canvas->operation_count,
-                'cut' => $cut?->toArray(),
+                'cut' => $cut,
                 'words' => $words,
                 'made_at_ms' => Clock::ms(),
             ]);
-            if (($seat->session->board['open'] ?? false) === true) {
+            if ($seat->session->board->isOpen) {
                 $this->accept($seat->session, $offer);
             } else {
                 $this->tell($seat->session);
@@ -114,15 +114,12 @@ final readonly class Offering
     public function arrange(LiveSession $session, ?array $headings, ?bool $isOpen): void
     {
         DB::transaction(function () use ($session, $headings, $isOpen): void {
-            $board = $session->board ?? ['headings' => [''], 'open' => false];
-            $session->update([
-                'board' => ['headings' => $headings ?? $board['headings'], 'open' => $isOpen ?? $board['open']],
-            ]);
-            $columns = count($session->board['headings'] ?? ['']);
+            $session->update(['board' => $session->board->arranged($headings, $isOpen)]);
+            $last = $session->board->lastColumn();
             Offer::query()
                 ->where('live_session_id', $session->id)
-                ->where('column', '>=', $columns)
-                ->update(['column' => $columns - 1]);
+                ->where('column', '>', $last)
+                ->update(['column' => $last]);
             if ($isOpen === true) {
                 $session
                     ->offers()

@@ -15,6 +15,7 @@ use App\Models\Show\ShowcaseItem;
 use App\Sessions\Room\RoomState;
 use Crag\Session\Screen\Destination;
 use Crag\Session\Screen\ScreenView;
+use Crag\Session\Screen\ShownPart;
 use Illuminate\Support\Facades\DB;
 
 /** What the class screen shows, and what is shown on the students' own pages: changed here, and nowhere else. */
@@ -95,10 +96,8 @@ final readonly class ShowToClass
 
     /**
      * Which part of it everybody sees; null for the whole page.
-     *
-     * @param  ?array{x: float, y: float, scale: float}  $view
      */
-    public function look(LiveSession $session, ShowcaseItem $item, ?array $view): void
+    public function look(LiveSession $session, ShowcaseItem $item, ?ShownPart $view): void
     {
         DB::transaction(function () use ($session, $item, $view): void {
             $item->update(['view' => $view]);

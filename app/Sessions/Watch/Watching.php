@@ -55,7 +55,7 @@ final readonly class Watching
             ->whereIn('seat_id', $seats->pluck('id'))
             ->get()
             ->keyBy('seat_id');
-        $settings = $session->settingsValue()->watch;
+        $settings = $session->settings->watch;
         $watched = $this->watched($session, $prompt, $seats, $canvases, $silent, $now);
         $unreadable = [];
         $answers = $prompt->isCovered()

@@ -24,7 +24,7 @@ final readonly class ChangeTray
     {
         DB::transaction(function () use ($session, $tray): void {
             $prompt = $session->prompt()->firstOrFail();
-            $prompt->update(['tray' => TrayInForce::since($tray, Clock::ms(), $prompt->trayInForce())->toArray()]);
+            $prompt->update(['tray' => TrayInForce::since($tray, Clock::ms(), $prompt->trayInForce())]);
             $this->tell($session, $tray);
         });
     }
@@ -34,7 +34,7 @@ final readonly class ChangeTray
     {
         DB::transaction(function () use ($session, $tray): void {
             $before = $session->prompt()->firstOrFail()->trayInForce();
-            $session->update(['tray' => TrayInForce::since($tray, Clock::ms(), $before)->toArray()]);
+            $session->update(['tray' => TrayInForce::since($tray, Clock::ms(), $before)]);
             $session->prompts()->update(['tray' => null]);
             $this->tell($session, $tray);
         });

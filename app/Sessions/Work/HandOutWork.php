@@ -17,6 +17,7 @@ use App\Models\Seat;
 use App\Plans\KeepInPlan;
 use App\Sessions\Room\ChangePrompts;
 use App\Sessions\Room\RoomState;
+use Crag\Json\Fields;
 use Crag\Plan\Handout as HandoutValue;
 use Crag\Plan\HandoutMode;
 use Crag\Plan\PromptPage;
@@ -61,7 +62,7 @@ final readonly class HandOutWork
             foreach ($canvases as $canvas) {
                 $operations = $this->putOn->handout($canvas, $value);
                 foreach ($pieces as $piece) {
-                    array_push($operations, ...$this->putOn->handout($canvas, $piece->value()));
+                    array_push($operations, ...$this->putOn->handout($canvas, $piece->body));
                 }
                 $this->put($handout, $canvas, $operations);
             }
@@ -75,9 +76,9 @@ final readonly class HandOutWork
     {
         return DB::transaction(function () use ($session, $value): ?Handout {
             $prompt = $session->prompt()->firstOrFail();
-            $before = ['words' => $prompt->words, 'backdrop' => $prompt->backdrop];
-            $changes = $prompt->backdrop !== $value->backdrop->toArray();
-            $prompt->update(['words' => $value->words, 'backdrop' => $value->backdrop->toArray()]);
+            $before = ['words' => $prompt->words, 'backdrop' => $prompt->backdrop->toArray()];
+            $changes = $before['backdrop'] !== $value->backdrop->toArray();
+            $prompt->update(['words' => $value->words, 'backdrop' => $value->backdrop]);
             $handout = null;
             if ($changes) {
                 // Those who come later have it from the prompt itself.
@@ -114,7 +115,7 @@ final readonly class HandOutWork
                 'live_session_id' => $session->id,
                 'n' => (int) $session->prompts()->max('n') + 1,
                 'words' => $value->words,
-                'backdrop' => $value->backdrop->toArray(),
+                'backdrop' => $value->backdrop,
             ]);
             ($this->keep)($session, $prompt, '');
 
@@ -194,7 +195,8 @@ final readonly class HandOutWork
             'label' => mb_substr($label, 0, 200),
             'mode' => $value->mode,
             'for_all' => $forAll,
-            'body' => $value->toArray() + ($before === null ? [] : ['before' => $before]),
+            'body' => $value,
+            'before' => $before,
             'made_at_ms' => Clock::ms(),
         ]);
     }
@@ -215,12 +217,12 @@ final readonly class HandOutWork
     /** The prompt has its words and backdrop from before again, if nobody changed them since. */
     private function restore(Handout $handout): void
     {
-        $before = $handout->body['before'] ?? null;
-        if (is_array($before)) {
-            $backdrop = $handout->value()->pages[0]->backdrop;
+        $before = $handout->before;
+        if ($before !== null) {
+            $backdrop = $handout->body->pages[0]->backdrop;
             $prompt = $handout->prompt;
-            if (Backdrop::read(new \Crag\Json\Fields($prompt->backdrop))->toArray() === $backdrop->toArray()) {
-                $prompt->update(['words' => $before['words'], 'backdrop' => $before['backdrop']]);
+            if ($prompt->backdrop->toArray() === $backdrop->toArray()) {
+                $prompt->update(['words' => $before['words'], 'backdrop' => Backdrop::read(new Fields($before['backdrop'], true))]);
                 $session = $prompt->session;
                 ($this->announce)($session, Audience::room($session), 'prompt', [
                     'prompt' => ['again' => true] + $session->prompt()->firstOrFail()->announcement(),

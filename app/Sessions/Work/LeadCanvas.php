@@ -18,6 +18,7 @@ use Crag\Plan\Handout;
 use Crag\Plan\HandoutMode;
 use Crag\Plan\PromptPage;
 use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Session\Screen\LeadSharing;
 use Illuminate\Support\Facades\DB;
 
 /** What students see of the teacher's own canvas: a page to look at beside theirs, and its ink under their own. */
@@ -35,22 +36,22 @@ final readonly class LeadCanvas
     {
         $canvas = $this->takeCanvas->lead($prompt);
         $seen =
-            $page === null ? $session->leadSeen()->showing(null) : $session->leadSeen()->showing($canvas->id, $page);
-        $this->change($session, $seen->toArray());
+            $page === null ? $session->lead->showing(null) : $session->lead->showing($canvas->id, $page);
+        $this->change($session, $seen);
     }
 
     /** From now on what is drawn there appears under every student's own ink. */
     public function inkOn(LiveSession $session, Prompt $prompt): void
     {
         $canvas = $this->takeCanvas->lead($prompt)->refresh();
-        $this->change($session, $session->leadSeen()->withInk($canvas->id, $canvas->operation_count)->toArray());
+        $this->change($session, $session->lead->withInk($canvas->id, $canvas->operation_count));
     }
 
     /** @param  bool  $stays  as a backdrop on every canvas of the prompt; else it goes again */
     public function inkOff(LiveSession $session, bool $stays): void
     {
         DB::transaction(function () use ($session, $stays): void {
-            $seen = $session->leadSeen();
+            $seen = $session->lead;
             $canvas = Canvas::query()->find($seen->inkCanvas);
             if ($stays && $canvas !== null) {
                 $pages = self::pagesOf(self::ink($canvas, $seen->inkFrom));
@@ -65,7 +66,7 @@ final readonly class LeadCanvas
                     );
                 }
             }
-            $this->change($session, $seen->withoutInk()->toArray());
+            $this->change($session, $seen->withoutInk());
         });
     }
 
@@ -121,8 +122,7 @@ final readonly class LeadCanvas
         return $pages;
     }
 
-    /** @param  array<string, mixed>  $seen */
-    private function change(LiveSession $session, array $seen): void
+    private function change(LiveSession $session, LeadSharing $seen): void
     {
         DB::transaction(function () use ($session, $seen): void {
             $session->update(['lead' => $seen]);

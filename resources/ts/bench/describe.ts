@@ -1,10 +1,13 @@
+import type { BenchWords } from '../protocol/words';
 import { fill } from '../page';
+import { wordFor } from '../protocol/wordfor';
 import type { CanvasObject, Placed } from '../canvas/model/objects';
 import { pageBox, union, type Box } from '../canvas/model/bounds';
 import { typed } from '../canvas/model/words';
+import { present } from '../present';
 
 /** What an object is, for those who do not see it. `words` holds the sentences by kind. */
-export function describe(placed: Placed, words: Record<string, string>): string {
+export function describe(placed: Placed, words: BenchWords): string {
     return fill(words.object, { what: what(placed.object, words), where: whereIs(pageBox(placed), words) });
 }
 
@@ -33,8 +36,8 @@ export function entries(objects: Iterable<[string, Placed]>): Entry[] {
             isWriting &&
             last !== undefined &&
             line !== null &&
-            last.placed[0].layer === placed.layer &&
-            last.placed[0].group === placed.group &&
+            present(last.placed[0]).layer === placed.layer &&
+            present(last.placed[0]).group === placed.group &&
             isInLine(line, box)
         ) {
             last.ids.push(id);
@@ -61,16 +64,16 @@ function isInLine(line: Box, box: Box): boolean {
 }
 
 /** What an entry is, for those who do not see it. */
-export function describeEntry({ placed }: Entry, words: Record<string, string>): string {
+export function describeEntry({ placed }: Entry, words: BenchWords): string {
     return placed.length === 1
-        ? describe(placed[0], words)
+        ? describe(present(placed[0]), words)
         : fill(words.object, {
               what: fill(words.a_writing, { n: placed.length }),
               where: whereIs(union(placed.map(pageBox)), words),
           });
 }
 
-function whereIs({ left, top }: Box, words: Record<string, string>): string {
+function whereIs({ left, top }: Box, words: BenchWords): string {
     return (
         words[
             `at_${top < 333 ? 'top' : top < 667 ? 'middle' : 'bottom'}_${left < 533 ? 'left' : left < 1067 ? 'centre' : 'right'}`
@@ -78,7 +81,7 @@ function whereIs({ left, top }: Box, words: Record<string, string>): string {
     );
 }
 
-function what(object: CanvasObject, words: Record<string, string>): string {
+function what(object: CanvasObject, words: BenchWords): string {
     switch (object.type) {
         case 'text':
         case 'note':
@@ -90,7 +93,7 @@ function what(object: CanvasObject, words: Record<string, string>): string {
         case 'piece':
             return fill(object.stack ? words.a_stack : words.a_piece, { text: object.alt });
         case 'stamp':
-            return fill(words.a_stamp, { text: words[`stamp_${object.stamp}`] ?? object.stamp });
+            return fill(words.a_stamp, { text: wordFor(words, `stamp_${object.stamp}`) });
         default:
             return words[`a_${object.type}`] ?? object.type;
     }

@@ -125,7 +125,7 @@ function enter(bench: Workbench): void {
     const [only] = bench.selection.ids;
     if (bench.hasUnfinishedShape) {
         bench.finishShape();
-    } else if (bench.selection.ids.size === 1) {
+    } else if (only !== undefined && bench.selection.ids.size === 1) {
         bench.open(only);
     } else if (['shapes', 'stamps', 'text', 'note', 'maths'].includes(bench.settings.tool)) {
         bench.putting.tapMiddle();

@@ -2,6 +2,7 @@ import { Workbench, type WorkbenchSettings } from '../canvas/workbench';
 import { listenToBenchKeys } from './keys';
 import { Panel } from './panel';
 import { Tray } from './tray';
+import { present } from '../present';
 
 /** A canvas with its tray, its keys and what stands around it. */
 export function mountBench(
@@ -18,7 +19,7 @@ export function mountBench(
         },
     });
     tray = new Tray(bench, settings.root, pieces, () => panel?.focusList());
-    panel = new Panel(bench, settings.root, () => tray!);
+    panel = new Panel(bench, settings.root, () => present(tray));
     listenToBenchKeys(bench, tray);
     tray.show();
     panel.show();

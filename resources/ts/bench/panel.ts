@@ -3,6 +3,7 @@ import { isStack } from '../canvas/tools/select';
 import type { Workbench } from '../canvas/workbench';
 import { element, fill } from '../page';
 import type { Tray } from './tray';
+import { present } from '../present';
 
 /** The list of objects is freshened so long after the last change. */
 const LIST_MS = 400;
@@ -63,8 +64,8 @@ export class Panel {
         );
         const wanted = entries(bench.view.here()).slice(-MOST_LISTED);
         wanted.forEach((entry, i) => {
-            const [id] = entry.ids;
-            const [placed] = entry.placed;
+            const id = present(entry.ids[0]);
+            const placed = present(entry.placed[0]);
             let item = there.get(id);
             if (item === undefined) {
                 item = document.createElement('li');
@@ -109,7 +110,7 @@ export class Panel {
         } else if (ids !== undefined && this.tray().has('move')) {
             const chosen = more ? [...bench.selection.ids] : [];
             this.tray().choose('move');
-            const placed = bench.view.log.scene.objects.get(ids[0]);
+            const placed = bench.view.log.scene.objects.get(present(ids[0]));
             if (placed === undefined) {
                 return;
             }

@@ -2,6 +2,7 @@ import { PhotoWindow } from '../canvas/tools/photo';
 import type { Settings, ToolName } from '../canvas/tools/settings';
 import type { Workbench } from '../canvas/workbench';
 import { element } from '../page';
+import { present } from '../present';
 
 /** Which setting a button in the tray chooses, and what it becomes. */
 const CHOICES: Record<string, (value: string) => Partial<Settings>> = {
@@ -62,7 +63,7 @@ export class Tray {
     allow(tools: string[]): void {
         this.allowed = tools;
         for (const one of this.scope.querySelectorAll<HTMLElement>('[data-needs]')) {
-            one.hidden = !tools.includes(one.dataset.needs!);
+            one.hidden = !tools.includes(present(one.dataset.needs));
         }
         if (!tools.includes(this.bench.settings.tool)) {
             const first = ['pen', 'move', 'text', ...tools].find((tool) => tools.includes(tool) && tool !== 'pages');
@@ -84,7 +85,7 @@ export class Tray {
 
     /** Puts a setting, and gives it to what is being typed or is chosen. */
     set(name: string, value: string): void {
-        const change = CHOICES[name](value);
+        const change = present(CHOICES[name])(value);
         Object.assign(this.bench.settings, change);
         if (name === 'colour' || name === 'size' || name === 'align') {
             this.bench.typing.set(change as Partial<{ colour: string; size: number; align: Settings['align'] }>);
@@ -115,16 +116,17 @@ export class Tray {
             }
         }
         for (const group of this.root.querySelectorAll<HTMLElement>('[data-for]')) {
-            const wanted = group.dataset.for!.split(' ').includes(settings.tool);
+            const wanted = present(group.dataset.for).split(' ').includes(settings.tool);
             group.hidden =
                 !wanted ||
                 (settings.tool === 'move' &&
                     group.dataset.with !== undefined &&
                     restyled[group.dataset.with] === undefined);
         }
-        this.free
-            .closest('.swatch')!
-            .classList.toggle('is-chosen', this.root.querySelector(`[data-colour="${values.colour}"]`) === null);
+        present(this.free.closest('.swatch')).classList.toggle(
+            'is-chosen',
+            this.root.querySelector(`[data-colour="${values.colour}"]`) === null,
+        );
         this.root
             .querySelectorAll('[data-filled]')
             .forEach((button) => button.setAttribute('aria-pressed', String(restyled.filled ?? settings.filled)));
@@ -188,7 +190,7 @@ export class Tray {
             lock: () => selection.lock(),
             pieces: () => this.pieces(),
         };
-        actions[action]();
+        present(actions[action])();
         this.show();
     }
 
@@ -206,7 +208,7 @@ export class Tray {
             edit: editable,
         };
         for (const button of this.root.querySelectorAll<HTMLButtonElement>('[data-chosen]')) {
-            const does = button.dataset.chosen!;
+            const does = present(button.dataset.chosen);
             button.disabled = !(can[does] ?? !selection.isEmpty);
             if (does === 'lock') {
                 button.setAttribute('aria-pressed', String(selection.isLocked));
@@ -224,7 +226,7 @@ export class Tray {
         if (dataset.tool !== undefined) {
             this.toolPressed(dataset.tool as ToolName, event.detail === 0);
         } else if (choice !== undefined) {
-            this.set(choice, dataset[choice]!);
+            this.set(choice, present(dataset[choice]));
             // A keyboard's press has no place to tap next: the shape or stamp appears where it can be moved from.
             if (event.detail === 0 && (choice === 'shape' || choice === 'stamp')) {
                 this.bench.putting.tapMiddle();
@@ -303,7 +305,7 @@ export class Tray {
         for (const link of this.menu.querySelectorAll<HTMLAnchorElement>('[data-format]')) {
             const { address, format } = link.dataset;
             const page = this.bench.pages.indexOf(this.bench.view.page) + 1;
-            link.href = `${address!.replace('CANVAS', this.bench.canvas).replace('FORMAT', format!)}?page=${page}`;
+            link.href = `${present(address).replace('CANVAS', this.bench.canvas).replace('FORMAT', present(format))}?page=${page}`;
         }
         this.menu.hidden = false;
         this.more.setAttribute('aria-expanded', 'true');

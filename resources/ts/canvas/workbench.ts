@@ -1,3 +1,4 @@
+import type { BenchWords } from '../protocol/words';
 import { post } from '../live/http';
 import type { WetSender } from '../live/wet';
 import { regrouped } from './tools/clipboard';
@@ -27,6 +28,7 @@ import { TapTool } from './tools/tap';
 import { Typing, grown } from './tools/typing';
 import { View } from './drawing/view';
 import { readsBackwards, typed, widthOf, wrap } from './model/words';
+import { present } from '../present';
 
 export interface WorkbenchSettings {
     /** Holds the stage, the tray and the windows of the tools. */
@@ -34,7 +36,7 @@ export interface WorkbenchSettings {
     layer: 'student' | 'lead' | 'coach' | 'private';
     assets: string;
     stamps: Record<string, string>;
-    words: Record<string, string>;
+    words: BenchWords;
     /** Takes files in. */
     bringIn: string;
     /** Plain letters are the desk's keys: tools are taken up with Shift. */
@@ -83,9 +85,9 @@ export class Workbench {
     constructor(private readonly around: WorkbenchSettings) {
         this.drawsOn = around.layer;
         const { root, stamps } = around;
-        this.surface = root.querySelector<HTMLElement>('.page-frame')!;
-        this.settings = firstSettings(Object.keys(stamps)[0]);
-        this.view = new View(root.querySelector<HTMLElement>('.page')!, around.assets, stamps);
+        this.surface = present(root.querySelector<HTMLElement>('.page-frame'));
+        this.settings = firstSettings(present(Object.keys(stamps)[0]));
+        this.view = new View(present(root.querySelector<HTMLElement>('.page')), around.assets, stamps);
         this.typing = new Typing(this.view, around.words.typing, {
             type: (id, object) => this.showWet(id, object),
             operation: (kind, id, body) => this.make(kind, body, id),
@@ -132,7 +134,7 @@ export class Workbench {
         return this.around.wet;
     }
 
-    get words(): Record<string, string> {
+    get words(): BenchWords {
         return this.around.words;
     }
 

@@ -1,6 +1,7 @@
 import type { Operation, Stroke } from '../canvas/model/objects';
 import { samplesOf } from '../canvas/model/scene';
 import type { View } from '../canvas/drawing/view';
+import { present } from '../present';
 
 /** A log with its times: what Crag\Canvas\Log\Replay computes. */
 export interface ReplayAnswer {
@@ -46,7 +47,7 @@ export class Film {
         if (
             (stroke?.type === 'stroke' || stroke?.type === 'highlight') &&
             at > from &&
-            growing.body.place === undefined
+            growing?.body.place === undefined
         ) {
             const drawn = samplesUpTo(stroke, (at - from) / Math.max(1, to - from));
             view.growWet('replayed', stroke.type, stroke.colour, stroke.width, drawn, page);
@@ -56,7 +57,7 @@ export class Film {
 
 function samplesUpTo(stroke: Stroke, share: number): ReturnType<typeof samplesOf> {
     const samples = samplesOf(stroke);
-    const until = samples[samples.length - 1][3] * share;
+    const until = present(samples[samples.length - 1])[3] * share;
     return samples.filter(([, , , ms], i) => i === 0 || ms <= until);
 }
 
@@ -65,7 +66,7 @@ export function finishedAt(steps: [number, number][], at: number): number {
     let [low, high] = [0, steps.length];
     while (low < high) {
         const middle = (low + high) >> 1;
-        if (steps[middle][1] <= at) {
+        if (present(steps[middle])[1] <= at) {
             low = middle + 1;
         } else {
             high = middle;

@@ -5,7 +5,10 @@ import { element } from '../page';
 import { pictureSize, tileWidth } from './layout';
 import { Order } from './order';
 import { notePainted } from './painted';
-import { Tile, type PagesShown, type SeatAnswer, type StateAnswer, type StateWords } from './tile';
+import type { SeatAnswer, StateAnswer } from '../protocol/desk';
+import type { DeskWords } from '../protocol/words';
+import { Tile, type PagesShown } from './tile';
+import { present } from '../present';
 
 const MOST_ORPHANS = 300;
 /** A page that says every few seconds that it is there, and has been silent for so long, is away. */
@@ -20,7 +23,7 @@ export interface Kept {
 interface Settings {
     assets: string;
     stamps: Record<string, string>;
-    words: StateWords;
+    words: DeskWords;
     /** Something older than what the tile has was taken back: it needs its canvas's whole log. */
     short(tile: Tile): void;
     wet(seat: string, message: WetInk): void;
@@ -53,7 +56,7 @@ export class Grid {
         this.seen = new IntersectionObserver(
             (entries) => {
                 for (const { target, isIntersecting } of entries) {
-                    const tile = this.tiles.get((target as HTMLElement).dataset.seat!);
+                    const tile = this.tiles.get(present((target as HTMLElement).dataset.seat));
                     if (isIntersecting) {
                         tile?.wake();
                     } else {
@@ -80,8 +83,8 @@ export class Grid {
         Object.entries(kept).forEach(([canvas, { scene, n }]) => this.byCanvas.get(canvas)?.begin(scene, n));
         const grouped = new Map<string, Operation[]>();
         for (const operation of operations) {
-            const some = grouped.get(operation.canvas!) ?? [];
-            grouped.set(operation.canvas!, some);
+            const some = grouped.get(present(operation.canvas)) ?? [];
+            grouped.set(present(operation.canvas), some);
             some.push(operation);
         }
         this.byCanvas.forEach((tile, canvas) => tile.take(grouped.get(canvas) ?? []));
@@ -261,13 +264,17 @@ export class Grid {
 
     visible(): Tile[] {
         return [...this.list.children]
-            .map((root) => this.tiles.get((root as HTMLElement).dataset.seat!)!)
+            .map((root) => present(this.tiles.get(present((root as HTMLElement).dataset.seat))))
             .filter((tile) => !tile.root.hidden);
     }
 
     get focused(): Tile | undefined {
-        const root = document.activeElement?.closest<HTMLElement>('.tile');
-        return root === null || root === undefined ? undefined : this.tiles.get(root.dataset.seat!);
+        return document.activeElement === null ? undefined : this.tileOf(document.activeElement);
+    }
+
+    /** The tile in which something stands. */
+    tileOf(part: Element): Tile | undefined {
+        return this.tiles.get(part.closest<HTMLElement>('.tile')?.dataset.seat ?? '');
     }
 
     /** The tile beside, above or below another, as they stand on the screen. */
@@ -277,7 +284,7 @@ export class Grid {
         if (at === -1) {
             return tiles[0];
         }
-        const top = tiles[0].root.offsetTop;
+        const top = present(tiles[0]).root.offsetTop;
         const columns = Math.max(1, tiles.filter((one) => one.root.offsetTop === top).length);
         const steps: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -columns, ArrowDown: columns };
         return tiles[at + (steps[key] ?? 0)];

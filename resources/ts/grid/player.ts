@@ -1,3 +1,4 @@
+import type { DeskWords } from '../protocol/words';
 import { View } from '../canvas/drawing/view';
 import { get } from '../live/http';
 import { element, fill } from '../page';
@@ -6,7 +7,7 @@ import { Film, type ReplayAnswer } from './film';
 interface Settings {
     assets: string;
     stamps: Record<string, string>;
-    words: Record<string, string>;
+    words: DeskWords;
 }
 
 /** So long before something is rubbed out it can still be seen. */

@@ -1,38 +1,12 @@
+import { wordFor } from '../protocol/wordfor';
 import { decodeInk } from '../canvas/model/ink';
 import type { Operation, WetInk } from '../canvas/model/objects';
 import type { KeptScene } from '../canvas/model/scene';
 import { View } from '../canvas/drawing/view';
 import { element, fill } from '../page';
-
-export interface SeatAnswer {
-    id: string;
-    n: number;
-    name: string;
-    ink: string;
-    canvas: string | null;
-    isSent?: boolean;
-}
-
-/** What the server knows of a canvas at this moment: App\Sessions\Watch\Watching. */
-export interface StateAnswer {
-    seat: string;
-    /** All that hold, the one that the frame says first. */
-    states: string[];
-    /** Whole minutes since the last stroke, where that is worth a word. */
-    minutes: number;
-    /** When the last stroke was made, on the server's clock. */
-    last: number;
-    objects: number;
-    /** At which prompt the student is, from 1. */
-    prompt: number;
-    level: number | null;
-    /** Whether the student went on after the check. */
-    changed: boolean;
-    isSent: boolean;
-    hand: boolean;
-}
-
-export type StateWords = Record<string, string>;
+import type { SeatAnswer, StateAnswer } from '../protocol/desk';
+import type { DeskWords } from '../protocol/words';
+import { present } from '../present';
 
 /** Which pages of its canvas a tile shows: where the student is, all of them, or the one with a number, from 0. */
 export type PagesShown = 'theirs' | 'all' | number;
@@ -78,7 +52,7 @@ export class Tile {
         template: HTMLTemplateElement,
         private readonly assets: string,
         private readonly stamps: Record<string, string>,
-        private readonly words: StateWords,
+        private readonly words: DeskWords,
     ) {
         this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
         this.root.dataset.seat = seat.id;
@@ -120,7 +94,7 @@ export class Tile {
 
     /** The state that its frame says. */
     get state(): string {
-        return this.states[0];
+        return this.states[0] ?? 'not_started';
     }
 
     showState({ states, minutes, last, objects, prompt, level, changed, isSent, hand }: StateAnswer): void {
@@ -132,12 +106,12 @@ export class Tile {
         const { state } = this;
         this.root.dataset.state = state;
         const values = { n: minutes, p: prompt };
-        const words = fill(this.words[`state_${state}`] ?? state, values);
+        const words = fill(wordFor(this.words, `state_${state}`), values);
         const place = element('.tile-state-words', this.root);
         if (place.textContent !== words) {
             place.textContent = words;
             element('.tile-state-short', this.root).textContent = fill(
-                this.words[`state_${state}_short`] ?? words,
+                wordFor(this.words, `state_${state}_short`) || words,
                 values,
             );
             this.sayName();
@@ -162,7 +136,7 @@ export class Tile {
             seats: fill(this.words.seat, { n: this.seat.n }),
             hidden: this.words.student,
         };
-        return shown[document.body.dataset.names ?? 'names'];
+        return shown[document.body.dataset.names ?? 'names'] ?? this.words.student;
     }
 
     /** @param changed whether the student went on since; a check that is made now is of the work as it is now */
@@ -174,8 +148,9 @@ export class Tile {
         mark.dataset.level = level === null ? '' : String(level);
         mark.setAttribute(
             'aria-label',
-            fill(this.words.check, { level: level === null ? this.words.unchecked : this.words[`level${level}`] }) +
-                (this.hasChanged ? `. ${this.words.changed_since}` : ''),
+            fill(this.words.check, {
+                level: level === null ? this.words.unchecked : wordFor(this.words, `level${level}`),
+            }) + (this.hasChanged ? `. ${this.words.changed_since}` : ''),
         );
         mark.title = this.hasChanged ? this.words.changed_since : this.words.check_keys;
     }
@@ -185,7 +160,7 @@ export class Tile {
         this.answer = written;
         const place = element('.tile-answer', this.root);
         place.textContent = written;
-        place.title = outcome === null ? written : `${written} (${this.words[`outcome_${outcome}`]})`;
+        place.title = outcome === null ? written : `${written} (${wordFor(this.words, `outcome_${outcome}`)})`;
         place.dataset.outcome = written === '' ? 'none' : (outcome ?? '');
     }
 
@@ -235,7 +210,7 @@ export class Tile {
         const count = shown === 'all' ? Math.min(pages.length, MOST_PAGES) : 1;
         const holder = element('.tile-open', this.root);
         while (this.others.length > Math.max(0, count - 1)) {
-            this.others.pop()!.frame.remove();
+            present(this.others.pop()).frame.remove();
         }
         while (this.others.length < count - 1) {
             const frame = Object.assign(document.createElement('span'), { className: 'tile-page page' });
@@ -248,7 +223,7 @@ export class Tile {
         holder.classList.toggle('has-pages', count > 1);
         this.others.forEach((view, i) => {
             view.log = this.view.log;
-            view.page = pages[i + 1];
+            view.page = present(pages[i + 1]);
         });
         const page = shown === 'theirs' ? this.theirs : typeof shown === 'number' ? (pages[shown] ?? '') : '';
         if (page !== this.view.page) {
@@ -357,7 +332,7 @@ function drawn(states: string[]): string[] {
 
 /** On which page something happened to what is, or was, there. */
 function pageOf(view: View, { body }: Operation): string | undefined {
-    const [target] = body.targets ?? body.cuts?.map((cut) => cut.target) ?? [body.target ?? ''];
+    const [target = ''] = body.targets ?? body.cuts?.map((cut) => cut.target) ?? [body.target ?? ''];
     return view.log.scene.objects.get(target)?.page;
 }
 

@@ -1,4 +1,5 @@
 import { countBytes } from './meter';
+import { present } from '../present';
 
 /** An answer that is not a success; `status` 0 when there was no answer at all. */
 export class HttpProblem extends Error {
@@ -13,14 +14,14 @@ export class HttpProblem extends Error {
 }
 
 /** What went wrong, in words for whoever is at the page: the server's own, or that nothing reached it. */
-export function reasonOf(problem: unknown, words: Record<string, string>): string {
+export function reasonOf(problem: unknown, words: Readonly<Record<'unreachable', string>>): string {
     return problem instanceof HttpProblem && problem.status === 0 ? words.unreachable : (problem as Error).message;
 }
 
 /** The token that the server expects back; it changes while a page is open, so it is read each time. */
 export function token(): string {
     const found = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie);
-    return found === null ? '' : decodeURIComponent(found[1]);
+    return found === null ? '' : decodeURIComponent(present(found[1]));
 }
 
 /** How long answers took that were asked for last, in milliseconds. */

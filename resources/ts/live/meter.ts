@@ -1,3 +1,5 @@
+import { present } from '../present';
+
 /** Roughly what a message costs beside its text: frame or headers. */
 const AROUND = { socket: 8, http: 700 };
 const MINUTE_MS = 60_000;
@@ -7,7 +9,7 @@ const counted: [at: number, bytes: number][] = [];
 /** Notes that bytes went to or fro. */
 export function countBytes(how: keyof typeof AROUND, bytes: number): void {
     counted.push([performance.now(), bytes + AROUND[how]]);
-    while (counted.length > 0 && performance.now() - counted[0][0] > MINUTE_MS) {
+    while (counted.length > 0 && performance.now() - present(counted[0])[0] > MINUTE_MS) {
         counted.shift();
     }
 }

@@ -1,6 +1,7 @@
 import { openDB, type IDBPDatabase } from 'idb';
 import type { Operation } from '../canvas/model/objects';
 import { HttpProblem, post, postAndLeave } from './http';
+import { present } from '../present';
 
 interface Waiting {
     key?: number;
@@ -158,7 +159,7 @@ export class Outbox {
 
     private async sendSome(): Promise<void> {
         const ready = this.memory.filter(({ operation }) => !this.held.has(operation.id));
-        const canvas = ready[0].canvas;
+        const canvas = present(ready[0]).canvas;
         const some: Waiting[] = [];
         let bytes = 0;
         for (const waiting of ready) {

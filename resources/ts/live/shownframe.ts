@@ -1,3 +1,4 @@
+import type { ScreenWords } from '../protocol/words';
 import type { ShownItem } from '../protocol/show';
 import type { WetInk } from '../canvas/model/objects';
 import { View } from '../canvas/drawing/view';
@@ -5,13 +6,14 @@ import { Film, type ReplayAnswer } from '../grid/film';
 import { showWet } from '../grid/tile';
 import { fill } from '../page';
 import { get } from './http';
+import { present } from '../present';
 
 export interface ShownAround {
     /** Of the showcase: its pictures and replays stand below it. */
     address: string;
     assets: string;
     stamps: Record<string, string>;
-    words: Record<string, string>;
+    words: ScreenWords;
     /** Milliseconds since 1970 on the server's clock. */
     now(): number;
 }
@@ -115,7 +117,7 @@ export class ShownFrame {
         }
         window.clearTimeout(this.wetTimer);
         this.wetTimer = window.setTimeout(
-            () => [...this.ink!.wetInk.keys()].forEach((id) => this.ink!.dropWet(id)),
+            () => [...present(this.ink).wetInk.keys()].forEach((id) => present(this.ink).dropWet(id)),
             WET_LIFE_MS,
         );
     }
@@ -171,7 +173,7 @@ export class ShownFrames {
     take(id: string, items: ShownItem[]): void {
         const address = this.around.addressOf(id);
         if (id === this.id && items.length === this.frames.length) {
-            items.forEach((item, i) => this.frames[i].take(item));
+            items.forEach((item, i) => present(this.frames[i]).take(item));
             return;
         }
         const old = new Map(this.frames.map((frame) => [frame.key, frame]));

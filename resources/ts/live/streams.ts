@@ -1,5 +1,6 @@
 import type { Operation } from '../canvas/model/objects';
 import { get, HttpProblem } from './http';
+import { present } from '../present';
 
 export interface LiveEvent {
     n: number;
@@ -69,7 +70,7 @@ export class Streams {
         this.settings.event(stream, event);
         const next = this.early.get(stream)?.get(event.n + 1);
         if (next !== undefined) {
-            this.early.get(stream)!.delete(next.n);
+            present(this.early.get(stream)).delete(next.n);
             this.take(stream, next);
         }
     }

@@ -1,4 +1,6 @@
 import type { Timer } from '../protocol/timer';
+import { present } from '../present';
+
 /** Milliseconds that are left now. */
 export function timeLeft(timer: Timer, now: number): number {
     return timer.ends === null ? timer.left : timer.ends - now;
@@ -41,7 +43,7 @@ export class TimerFace {
 
     /** Pens are down from zero on, if they shall be. */
     get bringsPensDown(): boolean {
-        return this.isOver && this.timer!.pens;
+        return this.isOver && present(this.timer).pens;
     }
 
     private tick(): void {

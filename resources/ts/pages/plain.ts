@@ -3,6 +3,7 @@ import QRCode from 'qrcode';
 import { guardThePage } from '../guards';
 import { token } from '../live/http';
 import { showAllWords } from '../questions/words';
+import { present } from '../present';
 
 htmx.config.allowEval = false;
 htmx.config.includeIndicatorStyles = false;
@@ -11,7 +12,7 @@ htmx.config.selfRequestsOnly = true;
 /** Draws the QR codes that the page asks for. */
 export function drawCodes(within: ParentNode): void {
     for (const place of within.querySelectorAll<HTMLElement>('[data-qr]:empty')) {
-        QRCode.toString(place.dataset.qr!, {
+        QRCode.toString(present(place.dataset.qr), {
             type: 'svg',
             margin: 2,
             errorCorrectionLevel: 'M',
@@ -31,9 +32,9 @@ function listenToCopying(): void {
         if (button === null) {
             return;
         }
-        void copy(button.dataset.copy!).then((done) => {
+        void copy(present(button.dataset.copy)).then((done) => {
             const before = button.textContent ?? '';
-            const said = done ? button.dataset.copied! : button.dataset.copy!;
+            const said = done ? present(button.dataset.copied) : present(button.dataset.copy);
             if (before !== said) {
                 button.textContent = said;
                 window.setTimeout(() => {

@@ -1,3 +1,4 @@
+import type { PlanWords } from '../protocol/words';
 import './plain';
 import type { Backdrop } from '../canvas/model/objects';
 import { get, HttpProblem, post } from '../live/http';
@@ -11,13 +12,14 @@ import { Saver } from '../plan/saver';
 import { Side } from '../plan/side';
 import { TakeIn, type Intake } from '../plan/takein';
 import { showWords } from '../questions/words';
+import { present } from '../present';
 
 interface Page {
     plan: string;
     address: string;
     assets: string;
     stamps: Record<string, string>;
-    words: Record<string, string> & { kinds: Record<string, string> };
+    words: PlanWords;
     /** A PDF that was brought in as this plan, its pages still to be chosen. */
     intake: Intake | null;
     /** A larger file is not sent. */
@@ -126,7 +128,7 @@ function take(state: PlanState): void {
         void show(sequence[0] ?? '');
     } else {
         rail.show(
-            sequence.map((id) => prompts.get(id)!),
+            sequence.map((id) => present(prompts.get(id))),
             open,
         );
         fillIn();
@@ -150,12 +152,12 @@ async function show(prompt: string): Promise<void> {
     element('#plan-prompt').hidden = prompt === '';
     element('#plan-side').hidden = prompt === '';
     rail.show(
-        sequence.map((id) => prompts.get(id)!),
+        sequence.map((id) => present(prompts.get(id))),
         open,
     );
     if (prompt !== '') {
         element(`#plan-prompts [data-prompt="${prompt}"]`).scrollIntoView({ block: 'nearest' });
-        element<HTMLTextAreaElement>('#words').value = shown(prompt)!.words;
+        element<HTMLTextAreaElement>('#words').value = present(shown(prompt)).words;
         fillIn();
         await drawing.open(prompt).catch((problem: Error) => say(problem.message));
     }
@@ -219,7 +221,7 @@ function showRefused(): void {
         const field = place.dataset.refused === 'backdrop' ? backdropField() : place.dataset.refused;
         const one = saver.notTaken.find((one) => one.field === field && (one.prompt ?? open) === open);
         place.hidden = one === undefined;
-        for (const input of document.querySelectorAll<HTMLElement>(place.dataset.of!)) {
+        for (const input of document.querySelectorAll<HTMLElement>(present(place.dataset.of))) {
             if (one === undefined) {
                 input.removeAttribute('aria-invalid');
             } else {
@@ -271,7 +273,7 @@ const add = (what: { words?: string; ready?: string }): Promise<void> =>
     change(async () => {
         const state = await post<PlanState>(`${page.address}/prompts`, { ...what, after: open === '' ? null : open });
         take(state);
-        await show(state.added!);
+        await show(present(state.added));
         if (what.ready === undefined) {
             element('#words').focus();
         }

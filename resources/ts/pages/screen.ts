@@ -1,3 +1,4 @@
+import type { ScreenWords } from '../protocol/words';
 import type { Timer } from '../protocol/timer';
 import type { ShownItem } from '../protocol/show';
 import { drawCodes } from './plain';
@@ -9,6 +10,7 @@ import { element, pageData } from '../page';
 import { ShownFrames } from '../live/shownframe';
 import { chime, clockFace, TimerFace } from '../live/timer';
 import { showAllWords } from '../questions/words';
+import { present } from '../present';
 
 interface Page {
     session: string;
@@ -16,7 +18,7 @@ interface Page {
     position: Record<string, number>;
     assets: string;
     stamps: Record<string, string>;
-    words: Record<string, string>;
+    words: ScreenWords;
 }
 
 const LIVE_MS = 2500;
@@ -100,7 +102,7 @@ function takeFrames(): void {
                   });
     }
     if (place !== null) {
-        frames!.take(place.dataset.showcase!, JSON.parse(place.dataset.items!) as ShownItem[]);
+        present(frames).take(present(place.dataset.showcase), JSON.parse(present(place.dataset.items)) as ShownItem[]);
     }
 }
 
@@ -140,7 +142,7 @@ const face = new TimerFace(
 );
 
 function takeRoom(): void {
-    const { timer, clock } = JSON.parse(element('[data-room]', shown).dataset.room!) as {
+    const { timer, clock } = JSON.parse(present(element('[data-room]', shown).dataset.room)) as {
         timer: Timer | null;
         clock: number;
     };

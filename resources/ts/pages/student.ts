@@ -1,3 +1,4 @@
+import type { StudentWords } from '../protocol/words';
 import type { Own, Room } from '../protocol/room';
 import type { Asked } from '../protocol/questions';
 import { mountBench } from '../bench/mount';
@@ -19,6 +20,7 @@ import { LeadSide } from '../student/lead';
 import { ShownWork } from '../student/shown';
 import { RoomPage } from '../student/room';
 import type { WetInk } from '../canvas/model/objects';
+import { present } from '../present';
 
 interface Prompt {
     id: string;
@@ -59,7 +61,7 @@ interface Page {
     address: string;
     assets: string;
     stamps: Record<string, string>;
-    words: Record<string, string>;
+    words: StudentWords;
 }
 
 guardThePage();
@@ -326,13 +328,13 @@ async function takeSame(next: Prompt): Promise<void> {
 
 function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): void {
     room.take(now, own, isHere);
-    lead.set(room.room!.lead, room.isLight);
+    lead.set(present(room.room).lead, room.isLight);
     leadLine.follow();
     if (own !== undefined) {
         ask.take(own.ask);
     }
     if (room.own !== null) {
-        shown.take(room.room!.showcase, room.own);
+        shown.take(present(room.room).showcase, room.own);
     }
     if (room.own !== null) {
         checkLine.take(room.own.checks, bench.canvas);
@@ -440,7 +442,7 @@ function sayNew(operations: Operation[]): void {
     if (theirs.length === 0) {
         return;
     }
-    const at = bench.pages.indexOf(theirs.at(-1)!.body.page ?? '');
+    const at = bench.pages.indexOf(present(theirs.at(-1)).body.page ?? '');
     const isElsewhere = bench.pages[at] !== undefined && bench.pages[at] !== bench.view.page;
     say(
         theirs.some(({ kind }) => kind === 'fresh')

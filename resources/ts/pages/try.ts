@@ -5,7 +5,7 @@ import { element } from '../page';
 /** A plan tried as a student: the same page that students have, in a frame of a device's size. */
 const frame = element<HTMLIFrameElement>('.try-frame');
 const stage = element('.try-stage');
-let size = [390, 844];
+let size: [wide: number, tall: number] = [390, 844];
 
 function fit(): void {
     const [wide, tall] = size;
@@ -25,7 +25,8 @@ function press(group: string, button: HTMLElement): void {
 document.addEventListener('click', (event) => {
     const button = (event.target as Element).closest<HTMLElement>('[data-device], [data-try-prompt]');
     if (button?.dataset.device !== undefined) {
-        size = button.dataset.device.split('x').map(Number);
+        const [wide = 390, tall = 844] = button.dataset.device.split('x').map(Number);
+        size = [wide, tall];
         press('data-device', button);
         fit();
     } else if (button?.dataset.tryPrompt !== undefined) {

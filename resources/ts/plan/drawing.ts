@@ -1,3 +1,4 @@
+import type { PlanWords } from '../protocol/words';
 import { mountBench } from '../bench/mount';
 import type { Tray } from '../bench/tray';
 import type { Backdrop, Operation, Placing } from '../canvas/model/objects';
@@ -5,13 +6,14 @@ import type { Workbench } from '../canvas/workbench';
 import { get } from '../live/http';
 import { Outbox } from '../live/outbox';
 import { element } from '../page';
+import { present } from '../present';
 
 interface Settings {
     plan: string;
     address: string;
     assets: string;
     stamps: Record<string, string>;
-    words: Record<string, string>;
+    words: PlanWords;
     say(sentence: string): void;
     /** What waits to be delivered. */
     waiting(steps: number, reachable: boolean): void;
@@ -49,7 +51,7 @@ export class Drawing {
                 bringIn: `${address}/bring-in`,
                 wet: null,
                 put: (canvas, operation) => {
-                    void this.outbox!.put(canvas, operation);
+                    void present(this.outbox).put(canvas, operation);
                     settings.changed();
                 },
                 whole: async (canvas) => (await get<CanvasAnswer>(`${address}/canvas/${canvas}/log`)).operations,
@@ -95,7 +97,7 @@ export class Drawing {
             return;
         }
         this.prompt = prompt;
-        this.bench.begin(answer, this.outbox!.waitingFor(answer.canvas));
+        this.bench.begin(answer, present(this.outbox).waitingFor(answer.canvas));
         this.tray.allow(answer.tray.tools);
         this.bench.view.fit();
         this.bench.surface.dataset.ready = answer.canvas;

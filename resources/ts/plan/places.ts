@@ -1,3 +1,4 @@
+import type { PlanWords } from '../protocol/words';
 import type { Spot } from '../protocol/questions';
 import { HEIGHT, WIDTH } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
@@ -5,13 +6,14 @@ import { fill } from '../page';
 import { questionField } from '../questions/fields';
 import { Spots } from '../questions/spots';
 import type { Question } from './model';
+import { present } from '../present';
 
 const STEP = 10;
 const NARROWEST = 80;
 
 interface Settings {
     assets: string;
-    words: Record<string, string>;
+    words: PlanWords;
     placed(question: string, spot: Spot): void;
 }
 
@@ -73,8 +75,8 @@ export class Places {
                     question.id,
                     within(
                         event.shiftKey
-                            ? { ...spot, w: spot.w + by[0] }
-                            : { ...spot, x: spot.x + by[0], y: spot.y + by[1] },
+                            ? { ...spot, w: spot.w + present(by[0]) }
+                            : { ...spot, x: spot.x + present(by[0]), y: spot.y + present(by[1]) },
                     ),
                 );
             }

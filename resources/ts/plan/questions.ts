@@ -1,12 +1,14 @@
+import type { PlanWords } from '../protocol/words';
 import type { Choice } from '../protocol/questions';
 import { element, fill } from '../page';
 import { reasonOf, sendFile } from '../live/http';
 
 import type { Question } from './model';
+import { present } from '../present';
 
 interface Settings {
     address: string;
-    words: Record<string, string> & { kinds: Record<string, string> };
+    words: PlanWords;
     changed(questions: Question[]): void;
     /** The page in view, for a question that is to be placed. */
     page(): number;
@@ -27,7 +29,7 @@ export class QuestionList {
             select.value = '';
         });
         this.list.addEventListener('input', (event) =>
-            this.collect((event.target as Element).closest<HTMLElement>('li')!),
+            this.collect(present((event.target as Element).closest<HTMLElement>('li'))),
         );
         this.list.addEventListener('click', (event) => {
             const button = (event.target as Element).closest<HTMLElement>('[data-do], [data-option="out"]');
@@ -109,7 +111,7 @@ export class QuestionList {
                       };
         this.questions = [...this.questions, { ...common, ...own } as Question];
         this.again();
-        this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')!.focus();
+        present(this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')).focus();
     }
 
     private again(): void {
@@ -120,17 +122,17 @@ export class QuestionList {
     }
 
     private item(question: Question, i: number): HTMLElement {
-        const item = element<HTMLTemplateElement>('#question-template').content.firstElementChild!.cloneNode(
+        const item = present(element<HTMLTemplateElement>('#question-template').content.firstElementChild).cloneNode(
             true,
         ) as HTMLElement;
         item.dataset.question = question.id;
         element('.question-edit-n', item).textContent = `${i + 1}.`;
-        element('.question-edit-kind', item).textContent = this.settings.words.kinds[question.kind];
+        element('.question-edit-kind', item).textContent = this.settings.words[`kind_${question.kind}`];
         for (const part of item.querySelectorAll<HTMLElement>('[data-kinds]')) {
-            part.hidden = !part.dataset.kinds!.split(' ').includes(question.kind);
+            part.hidden = !present(part.dataset.kinds).split(' ').includes(question.kind);
         }
         for (const option of item.querySelectorAll<HTMLOptionElement>('option[data-for]')) {
-            if (!option.dataset.for!.split(' ').includes(question.kind)) {
+            if (!present(option.dataset.for).split(' ').includes(question.kind)) {
                 option.remove();
             }
         }
@@ -172,7 +174,7 @@ export class QuestionList {
     }
 
     private option(question: Question, option: Choice): HTMLElement {
-        const row = element<HTMLTemplateElement>('#option-template').content.firstElementChild!.cloneNode(
+        const row = present(element<HTMLTemplateElement>('#option-template').content.firstElementChild).cloneNode(
             true,
         ) as HTMLElement;
         row.dataset.id = option.id;
@@ -189,19 +191,19 @@ export class QuestionList {
     /** Reads a question back out of its form. */
     private collect(item: HTMLElement): void {
         const at = this.questions.findIndex(({ id }) => id === item.dataset.question);
-        const before = this.questions[at];
+        const before = present(this.questions[at]);
         const field = (name: string): HTMLInputElement => element<HTMLInputElement>(`[data-field="${name}"]`, item);
         const next: Question = { ...before, words: field('words').value };
         if (before.kind === 'choice' || before.kind === 'choices') {
             const rows = [...item.querySelectorAll<HTMLElement>('.option-edit')];
             next.options = rows.map((row) => ({
-                id: row.dataset.id!,
+                id: present(row.dataset.id),
                 words: element<HTMLInputElement>('[data-option="words"]', row).value,
                 ...(row.dataset.picture !== '' && { picture: row.dataset.picture }),
             }));
             next.right = rows
                 .filter((row) => element<HTMLInputElement>('[data-option="right"]', row).checked)
-                .map((row) => row.dataset.id!);
+                .map((row) => present(row.dataset.id));
             next.shuffle = field('shuffle').checked;
         } else if (before.kind === 'text') {
             next.right = field('rights')
@@ -231,20 +233,20 @@ export class QuestionList {
 
     private pressed(item: HTMLElement, button: HTMLElement): void {
         const at = this.questions.findIndex(({ id }) => id === item.dataset.question);
-        const question = this.questions[at];
+        const question = present(this.questions[at]);
         const all = [...this.questions];
         if (button.dataset.option === 'out') {
-            const id = button.closest<HTMLElement>('.option-edit')!.dataset.id;
+            const id = present(button.closest<HTMLElement>('.option-edit')).dataset.id;
             all[at] = {
                 ...question,
-                options: question.options!.filter((option) => option.id !== id),
+                options: present(question.options).filter((option) => option.id !== id),
                 right: (question.right as string[]).filter((one) => one !== id),
             };
         } else if (button.dataset.do === 'option') {
-            const numbers = question.options!.map(({ id }) => Number(id.replace(/\D/g, '')) || 0);
+            const numbers = present(question.options).map(({ id }) => Number(id.replace(/\D/g, '')) || 0);
             all[at] = {
                 ...question,
-                options: [...question.options!, { id: `c${Math.max(0, ...numbers) + 1}`, words: '' }],
+                options: [...present(question.options), { id: `c${Math.max(0, ...numbers) + 1}`, words: '' }],
             };
         } else if (button.dataset.do === 'out') {
             all.splice(at, 1);
@@ -257,12 +259,16 @@ export class QuestionList {
         this.questions = all;
         this.again();
         if (button.dataset.do === 'option') {
-            this.list.children[at].querySelector<HTMLElement>('.option-edit:last-child [data-option="words"]')!.focus();
+            present(
+                present(this.list.children[at]).querySelector<HTMLElement>(
+                    '.option-edit:last-child [data-option="words"]',
+                ),
+            ).focus();
         }
     }
 
     private async picture(input: HTMLInputElement, file: File): Promise<void> {
-        const row = input.closest<HTMLElement>('.option-edit')!;
+        const row = present(input.closest<HTMLElement>('.option-edit'));
         try {
             const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(
                 `${this.settings.address}/bring-in`,
@@ -275,7 +281,7 @@ export class QuestionList {
             }
             row.dataset.picture = asset;
             row.classList.add('has-picture');
-            this.collect(row.closest('li')!);
+            this.collect(present(row.closest('li')));
         } catch (problem) {
             this.settings.say(reasonOf(problem, this.settings.words));
         }

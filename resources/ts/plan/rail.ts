@@ -1,9 +1,11 @@
+import type { PlanWords } from '../protocol/words';
 import { element } from '../page';
 import type { PlanPrompt } from './model';
+import { present } from '../present';
 
 interface Settings {
     address: string;
-    words: Record<string, string>;
+    words: PlanWords;
     open(prompt: string): void;
     /** Whether something of it could not be saved. */
     isRefused(prompt: string): boolean;
@@ -21,7 +23,7 @@ export class Rail {
             const button = (event.target as Element).closest<HTMLElement>('button');
             const id = button?.closest('li')?.dataset.prompt;
             if (id !== undefined) {
-                this.pressed(id, button!.dataset.do!);
+                this.pressed(id, present(present(button).dataset.do));
             }
         });
         this.list.addEventListener('keydown', (event) => {
@@ -41,7 +43,8 @@ export class Rail {
             if (onto !== null && onto.dataset.prompt !== this.dragged) {
                 const box = onto.getBoundingClientRect();
                 const ids = this.ids().filter((id) => id !== this.dragged);
-                const at = ids.indexOf(onto.dataset.prompt!) + (event.clientY > box.top + box.height / 2 ? 1 : 0);
+                const at =
+                    ids.indexOf(present(onto.dataset.prompt)) + (event.clientY > box.top + box.height / 2 ? 1 : 0);
                 this.settings.place(this.dragged, ids[at - 1] ?? null);
             }
             this.dragged = '';
@@ -51,7 +54,7 @@ export class Rail {
     show(prompts: PlanPrompt[], open: string): void {
         const focused = (document.activeElement?.closest('#plan-prompts li') as HTMLElement | null)?.dataset.prompt;
         const there = new Map(
-            [...this.list.children].map((item) => [(item as HTMLElement).dataset.prompt!, item as HTMLElement]),
+            [...this.list.children].map((item) => [present((item as HTMLElement).dataset.prompt), item as HTMLElement]),
         );
         prompts.forEach((prompt, i) => {
             const item = there.get(prompt.id) ?? this.item(prompt.id);
@@ -62,7 +65,7 @@ export class Rail {
             element('.plan-one-words', item).textContent =
                 prompt.plain === '' ? this.settings.words.no_words : prompt.plain;
             item.classList.toggle('has-problem', prompt.problems.length > 0 || this.settings.isRefused(prompt.id));
-            const picture = item.querySelector('img')!;
+            const picture = present(item.querySelector('img'));
             const source = `${this.settings.address}/prompt/${prompt.id}/picture.png?n=${prompt.n}`;
             if (picture.getAttribute('src') !== source) {
                 picture.src = source;
@@ -78,11 +81,11 @@ export class Rail {
     }
 
     private ids(): string[] {
-        return [...this.list.children].map((item) => (item as HTMLElement).dataset.prompt!);
+        return [...this.list.children].map((item) => present((item as HTMLElement).dataset.prompt));
     }
 
     private item(id: string): HTMLElement {
-        const item = element<HTMLTemplateElement>('#plan-one-template').content.firstElementChild!.cloneNode(
+        const item = present(element<HTMLTemplateElement>('#plan-one-template').content.firstElementChild).cloneNode(
             true,
         ) as HTMLElement;
         item.dataset.prompt = id;
@@ -99,7 +102,7 @@ export class Rail {
         } else if (what === 'up' && at > 0) {
             this.settings.place(id, ids[at - 2] ?? null);
         } else if (what === 'down' && at < ids.length - 1) {
-            this.settings.place(id, ids[at + 1]);
+            this.settings.place(id, present(ids[at + 1]));
         }
     }
 }

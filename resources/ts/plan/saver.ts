@@ -1,5 +1,6 @@
 import { HttpProblem, post } from '../live/http';
 import type { PlanState } from './model';
+import { present } from '../present';
 
 /** A change waits so long for another of the same field. */
 const PAUSE_MS = 600;
@@ -107,7 +108,7 @@ export class Saver {
         window.clearTimeout(this.timer);
         try {
             while (this.waiting.size > 0) {
-                const [key, change] = [...this.waiting][0];
+                const [key, change] = present([...this.waiting][0]);
                 await this.send(key, change);
             }
             this.reachable = true;
@@ -151,7 +152,7 @@ export class Saver {
                 const theirs = problem.told.present;
                 const mine = await this.settings.conflict(field, theirs, this.waiting.get(key)?.to ?? to);
                 if (mine) {
-                    this.waiting.get(key)!.from = theirs;
+                    present(this.waiting.get(key)).from = theirs;
                     return;
                 }
             } else if (this.waiting.get(key) === change) {

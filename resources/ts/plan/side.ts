@@ -1,8 +1,10 @@
+import type { PlanWords } from '../protocol/words';
 import type { Backdrop } from '../canvas/model/objects';
 import { backdropAddress } from '../canvas/drawing/paper';
 import { reasonOf, sendFile } from '../live/http';
 import { element } from '../page';
 import type { Fields, PlanPrompt } from './model';
+import { present } from '../present';
 
 interface Settings {
     address: string;
@@ -12,7 +14,7 @@ interface Settings {
     where(): string;
     /** A backdrop that cannot be drawn, as it stands in the form, and why; null for one that can. */
     refused(backdrop: Backdrop, message: string | null): void;
-    words: Record<string, string>;
+    words: PlanWords;
 }
 
 const LISTS = ['steps', 'words', 'slips'] as const;
@@ -95,7 +97,7 @@ export class Side {
 
     private showSettings(kind: string): void {
         for (const part of this.backdrop.querySelectorAll<HTMLElement>('[data-settings]')) {
-            part.hidden = !part.dataset.settings!.split(' ').includes(kind);
+            part.hidden = !present(part.dataset.settings).split(' ').includes(kind);
         }
     }
 
@@ -191,7 +193,7 @@ function lines(id: string): string[] {
 function read(form: HTMLFormElement, kind: string): Backdrop {
     const backdrop: Backdrop = { kind };
     for (const part of form.querySelectorAll<HTMLElement>('[data-settings]')) {
-        if (part.dataset.settings!.split(' ').includes(kind)) {
+        if (present(part.dataset.settings).split(' ').includes(kind)) {
             for (const field of part.querySelectorAll<HTMLInputElement>('[name^="settings["]')) {
                 const name = field.name.slice(9, -1);
                 const isNumber = field.type === 'number' || field.dataset.number !== undefined;

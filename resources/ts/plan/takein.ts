@@ -1,5 +1,7 @@
+import type { PlanWords } from '../protocol/words';
 import { get, post, reasonOf, sendFile } from '../live/http';
 import { element, fill } from '../page';
+import { present } from '../present';
 
 export interface Intake {
     id?: string;
@@ -12,7 +14,7 @@ export interface Intake {
 interface Settings {
     address: string;
     mostBytes: number;
-    words: Record<string, string>;
+    words: PlanWords;
     /** The prompt after which what is brought in comes. */
     after(): string;
     /** The ids of the prompts that are there. */
@@ -147,9 +149,9 @@ export class TakeIn {
     private async choose(): Promise<void> {
         const before = this.settings.sequence();
         const pages = element<HTMLInputElement>('#pages-choice').value;
-        const as = this.dialog.querySelector<HTMLInputElement>('input[name=as]:checked')!.value;
+        const as = present(this.dialog.querySelector<HTMLInputElement>('input[name=as]:checked')).value;
         try {
-            let now = await post<Intake>(`${this.settings.address}/intake/${this.intake!.id}/pages`, {
+            let now = await post<Intake>(`${this.settings.address}/intake/${present(this.intake).id}/pages`, {
                 pages,
                 as,
                 after: this.settings.after(),

@@ -1,7 +1,9 @@
+import type { BenchWords } from '../protocol/words';
 import type { Asked } from '../protocol/questions';
 import type { AnswerValue } from '../canvas/model/objects';
 import { fill } from '../page';
 import { showWords } from './words';
+import { present } from '../present';
 
 export interface Field {
     root: HTMLElement;
@@ -10,7 +12,7 @@ export interface Field {
 
 export interface FieldSettings {
     assets: string;
-    words: Record<string, string>;
+    words: BenchWords;
     answer(value: AnswerValue | null): void;
 }
 
@@ -164,7 +166,7 @@ function scale(root: HTMLElement, asked: Asked, settings: FieldSettings): Field[
     const row = Object.assign(document.createElement('div'), { className: 'question-steps' });
     row.append(Object.assign(document.createElement('span'), { textContent: asked.low ?? '' }));
     const inputs: HTMLInputElement[] = [];
-    for (let step = asked.from!; step <= asked.to!; step++) {
+    for (let step = present(asked.from); step <= present(asked.to); step++) {
         const label = Object.assign(document.createElement('label'), { className: 'question-option' });
         const input = Object.assign(document.createElement('input'), {
             type: 'radio',
@@ -177,7 +179,9 @@ function scale(root: HTMLElement, asked: Asked, settings: FieldSettings): Field[
     }
     row.append(Object.assign(document.createElement('span'), { textContent: asked.high ?? '' }));
     root.append(row);
-    root.addEventListener('change', () => settings.answer(Number(inputs.find(({ checked }) => checked)!.value)));
+    root.addEventListener('change', () =>
+        settings.answer(Number(present(inputs.find(({ checked }) => checked)).value)),
+    );
     return (value) =>
         inputs.forEach((input) => {
             input.checked = input.value === String(value ?? '');

@@ -1,3 +1,4 @@
+import type { BenchWords } from '../protocol/words';
 import type { Asked } from '../protocol/questions';
 import type { AnswerValue } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
@@ -6,7 +7,7 @@ import { Spots } from './spots';
 
 interface Settings {
     assets: string;
-    words: Record<string, string>;
+    words: BenchWords;
     /** Where those stand that have no place on the page; nowhere where the page shows them elsewhere. */
     list: HTMLElement | null;
     /** Whether they are only looked at. */

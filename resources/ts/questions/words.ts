@@ -1,3 +1,5 @@
+import { present } from '../present';
+
 /** As core/src/Prompt/Values/Formulas.php finds them. */
 const FORMULA = /((?<!\\)\$(?=[^\s$])(?:\\.|[^$\\\n])+?(?<=\S)\$(?!\d))/u;
 
@@ -28,7 +30,7 @@ export function showWords(place: HTMLElement, text: string): void {
 /** Every place on the page that holds words with formulas. */
 export function showAllWords(within: ParentNode): void {
     for (const place of within.querySelectorAll<HTMLElement>('[data-maths]')) {
-        showWords(place, place.dataset.maths!);
+        showWords(place, present(place.dataset.maths));
     }
 }
 

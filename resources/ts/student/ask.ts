@@ -1,3 +1,4 @@
+import type { StudentWords } from '../protocol/words';
 import type { Counted, QuickAsk } from '../protocol/asks';
 import { questionField, type Field } from '../questions/fields';
 import { HttpProblem, post } from '../live/http';
@@ -8,7 +9,7 @@ import type { AnswerValue } from '../canvas/model/objects';
 interface Around {
     address: string;
     assets: string;
-    words: Record<string, string>;
+    words: StudentWords;
     now(): number;
     say(sentence: string): void;
 }
@@ -125,7 +126,7 @@ export class AskSheet {
 }
 
 /** Bars with their counts; nobody is named. */
-function bars({ bars: some, middle }: Counted, words: Record<string, string>): HTMLElement[] {
+function bars({ bars: some, middle }: Counted, words: StudentWords): HTMLElement[] {
     const most = Math.max(1, ...some.map(({ count }) => count));
     const list = Object.assign(document.createElement('ol'), { className: 'tally-bars' });
     list.append(

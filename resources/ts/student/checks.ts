@@ -1,8 +1,9 @@
+import type { StudentWords } from '../protocol/words';
 import type { SeenCheck } from '../protocol/checks';
 import { element, fill } from '../page';
 
 interface Around {
-    words: Record<string, string>;
+    words: StudentWords;
 }
 
 /** What the teacher found in the canvas that is open: a line that folds away, and a word when it is new. */

@@ -1,3 +1,4 @@
+import type { StudentWords } from '../protocol/words';
 import type { WetInk } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { showWet } from '../grid/tile';
@@ -9,7 +10,7 @@ const CLOSE_MS = 8000;
 
 interface Around {
     key: string;
-    words: Record<string, string>;
+    words: StudentWords;
     send(text: string): boolean;
     /** Puts up the hand, with words to begin with. */
     handUp(words: string): void;

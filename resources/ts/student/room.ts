@@ -1,3 +1,5 @@
+import { wordFor } from '../protocol/wordfor';
+import type { StudentWords } from '../protocol/words';
 import type { Own, Pens, Room, StudentDeed } from '../protocol/room';
 import { mountWindow } from '../bench/window';
 import { HttpProblem, isSlow, post } from '../live/http';
@@ -5,10 +7,11 @@ import { bytesAMinute } from '../live/meter';
 import { chime, TimerFace } from '../live/timer';
 import { element, fill } from '../page';
 import { Letters } from './letters';
+import { present } from '../present';
 
 interface Around {
     address: string;
-    words: Record<string, string>;
+    words: StudentWords;
     /** Milliseconds since 1970 on the server's clock. */
     now(): number;
     /** What can be drawn depends on it: why it cannot, or nothing. */
@@ -92,7 +95,7 @@ export class RoomPage {
             before !== null &&
             (this.own.state !== 'seated' ||
                 this.own.prompt !== before.prompt ||
-                !this.room.prompts.some(({ id }) => id === this.own!.prompt))
+                !this.room.prompts.some(({ id }) => id === present(this.own).prompt))
         ) {
             this.around.moved();
         }
@@ -153,7 +156,7 @@ export class RoomPage {
         const why = this.why('work');
         // What was sent can be taken back first, unless there is a reason against that.
         const reason = why === 'sent' ? (this.why('take_back') ?? why) : why;
-        this.around.lock(reason === null ? '' : this.around.words[`why_${reason}`]);
+        this.around.lock(reason === null ? '' : wordFor(this.around.words, `why_${reason}`));
     }
 
     private show(): void {
@@ -169,7 +172,7 @@ export class RoomPage {
         element('span', send).textContent = own.isSent ? sent : words.send;
         const whyNot = this.why(own.isSent ? 'take_back' : 'send');
         send.disabled = whyNot !== null;
-        send.title = whyNot === null ? '' : words[`why_${whyNot}`];
+        send.title = whyNot === null ? '' : wordFor(words, `why_${whyNot}`);
         const who = element('.strip-who');
         who.textContent = own.name;
         who.title = own.seat === null ? '' : fill(words.seat, { name: own.seat });

@@ -1,3 +1,4 @@
+import type { StudentWords } from '../protocol/words';
 import type { Own, Room } from '../protocol/room';
 import type { WetInk } from '../canvas/model/objects';
 import { ShownFrames } from '../live/shownframe';
@@ -7,7 +8,7 @@ interface Around {
     address: string;
     assets: string;
     stamps: Record<string, string>;
-    words: Record<string, string>;
+    words: StudentWords;
     now(): number;
     say(sentence: string): void;
 }

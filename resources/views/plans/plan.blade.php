@@ -1,27 +1,5 @@
-@php($words = App\Http\BenchWords::all() + [
-    'saved' => __('Saved'), 'saving' => __('Saving…'), 'unsaved' => __('Not saved yet — trying again'),
-        'offline' => __('Offline — 1 step kept here|Offline — :n steps kept here'),
-    'prompt' => __('Prompt :n'), 'no_words' => __('no words yet'), 'question' => __('Question :n'),
-        'choice' => __('Choice :n'), 'signs' => __('Signs'),
-    'on_page' => __('at a place on page :n'), 'place' => __('Place it on the page'), 'unplace' => __('Under the words'),
-    'removed' => __('Prompt :n is removed. Undo brings it back.'),
-        'nothing_to_undo' => __('There’s nothing to undo.'),
-        'changed_since' => __('Someone has changed this since, so it can’t be undone.'),
-    'conflict' => __('“:field” was changed on another page in the meantime.'),
-        'bringing_pages' => __('Page :done of :total is in …'), 'brought_in' => __('Your answer is in.'),
-    'follows' => __('1 prompt changed in the running session.|:n prompts changed in the running session.'),
-        'too_large' => __('That file is over :n MB.', ['n' => App\Plans\BringInPlan::MOST_MEGABYTES]),
-    'running' => __('A session of this plan has been running since :since. It doesn’t have all of these changes.'),
-        'not_saved' => __('1 thing not saved|:n things not saved'), 'give_up' => __('Use the saved one instead'),
-        'untitled' => __('A plan needs a title, so it keeps the one it had.'),
-    'follow' => __('Give students these changes'),
-    'kinds' => array_combine(array_column(Crag\Prompt\Question\QuestionKind::cases(), 'value'),
-        array_map(fn ($kind) => __($kind->word()), Crag\Prompt\Question\QuestionKind::cases())),
-    'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'),
-        'picture_first' => __('Choose a picture first.'),
-])
 <x-layout :title="$plan->title" script="plan" class="plan"
-    :page="['plan' => $plan->id, 'address' => '/plan/'.$plan->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => $words, 'intake' => $intake, 'mostBytes' => App\Plans\BringInPlan::MOST_BYTES]">
+    :page="['plan' => $plan->id, 'address' => '/plan/'.$plan->id, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\Words\PlanWords::all(), 'intake' => $intake, 'mostBytes' => App\Plans\BringInPlan::MOST_BYTES]">
     <header class="bar plan-bar">
         <a class="bar-home" href="{{ route('plans') }}" title="{{ __('All plans') }}"><img src="/crag.svg"
             alt="{{ __('All plans') }}" width="28" height="28"></a>

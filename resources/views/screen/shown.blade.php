@@ -4,8 +4,8 @@
     dir="auto"><x-icon name="pause-circle" /> {{ $pens->words === '' ? __('Pens down') : $pens->words }}</p></div>
     @endif
 <div class="shown-{{ $view }}" id="shown-{{ $view }}"
-    data-room="{{ json_encode(['timer' => $session->timerValue()?->toArray(),
-    'sound' => $session->settingsValue()->sound, 'clock' => App\Live\Clock::ms()]) }}">
+    data-room="{{ json_encode(['timer' => $session->timer?->toArray(),
+    'sound' => $session->settings->sound, 'clock' => App\Live\Clock::ms()]) }}">
     <p class="shown-timer" id="shown-timer" role="timer" hidden></p>
     @if ($view === 'join')
         <h1>{{ $session->title }}</h1>
@@ -44,36 +44,36 @@
     @elseif ($view === 'tally' && $session->ask !== null)
         @php($ask = $session->ask)
         <h1 class="shown-words"
-            dir="auto">{{ $ask->value()->words === '' ? __('Quick ask') : $ask->value()->words }}</h1>
+            dir="auto">{{ $ask->question->words === '' ? __('Quick ask') : $ask->question->words }}</h1>
         <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers',
             $ask->tally()->answered) }}@if ($ask->isOpen(App\Live\Clock::ms()) && $ask->ends_at_ms !== null) ·
             <span class="timer-left" data-ends="{{ $ask->ends_at_ms }}" role="timer"></span>@endif</p>
         @if ($ask->is_tally_shown)
             @include('desk.asks.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(),
             'right' => $ask->is_right_shown]) @endif
-        @if ($ask->is_right_shown && $ask->value()->asked->hasKey()) <p class="shown-right"
-            dir="auto">{{ __('Right: :key', ['key' => $ask->value()->asked->key()]) }}</p> @endif
+        @if ($ask->is_right_shown && $ask->question->asked->hasKey()) <p class="shown-right"
+            dir="auto">{{ __('Right: :key', ['key' => $ask->question->asked->key()]) }}</p> @endif
     @elseif ($view === 'run' && $session->run !== null && $session->run->is_shown)
         @php($result = $session->run->result())
         <h1 class="shown-words">{{ __('How everyone did') }}</h1>
         <div class="shown-results"
             data-rows="{{ max(count($result->asks), count($result->teams)) }}">@include('desk.asks.run-result')</div>
     @elseif ($view === 'pick')
-        @php($names = $session->settingsValue()->shownNames)
+        @php($names = $session->settings->shownNames)
         @php($name = $picked === null ? '' : $names->show($picked->name, $picked->seatName()))
         @if ($picked !== null) <p class="shown-n">{{ __('Picked') }}</p>
             <h1 class="shown-picked" dir="auto">{{ $name === '' ? __('Seat :n', ['n' => $picked->n]) : $name }}</h1>
             @endif
     @elseif ($view === 'board')
-        @php($board = $session->board ?? ['headings' => [''], 'open' => false])
+        @php($board = $session->board)
         <h1 class="visually-hidden">{{ __('Offered work') }}</h1>
-        <div class="shown-board" data-columns="{{ count($board['headings']) }}"
+        <div class="shown-board" data-columns="{{ count($board->headings) }}"
             data-most="{{ $offers->max(fn ($some) => $some->count()) ?? 0 }}">
-            @foreach ($board['headings'] as $i => $heading)
+            @foreach ($board->headings as $i => $heading)
                 <section class="shown-column">
                     @if ($heading !== '') <h2 dir="auto">{{ $heading }}</h2> @endif
                     @foreach ($offers->get($i, collect())->sortBy('place') as $offer)
-                        @php($names = $session->settingsValue()->shownNames)
+                        @php($names = $session->settings->shownNames)
                         @php($name = $names->show($offer->seat->name, $offer->seat->seatName()))
                         <figure class="shown-offer"><img src="{{ route('screen.offer', [$session, $offer]) }}"
                             alt="{{ $offer->words === '' ? __('A canvas of the class') : $offer->words }}">

@@ -10,6 +10,7 @@ use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Seat;
 use App\Sessions\Room\TakeSeat;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Session\Door\PersonName;
 use Crag\Session\Room\SeatState;
 use Tests\Support\CragTestCase;
@@ -196,7 +197,7 @@ final class GoOnTest extends CragTestCase
             ])
             ->assertOk();
         $second = $this->session->prompts()->where('n', 2)->firstOrFail();
-        $second->update(['backdrop' => ['kind' => 'picture', 'asset' => $asset->id]]);
+        $second->update(['backdrop' => Backdrop::picture($asset->id)]);
         $this->postJson("/desk/{$this->session->id}/settings", [
             'shown_names' => 'seats',
             'offers' => false,
@@ -212,10 +213,10 @@ final class GoOnTest extends CragTestCase
         $this->delete("/desk/{$this->session->id}")->assertRedirect('/');
 
         self::assertSame([1 => 'Find F.', 2 => 'Brace it.'], $next->prompts()->pluck('words', 'n')->all());
-        self::assertSame(['seats', false], [$next->settingsValue()->shownNames->value, $next->settingsValue()->offers]);
+        self::assertSame(['seats', false], [$next->settings->shownNames->value, $next->settings->offers]);
         $copy = Asset::query()->where('live_session_id', $next->id)->firstOrFail();
         self::assertNotSame($asset->id, $copy->id);
-        self::assertSame($copy->id, $next->prompts()->where('n', 2)->firstOrFail()->backdropValue()->asset);
+        self::assertSame($copy->id, $next->prompts()->where('n', 2)->firstOrFail()->backdrop->asset);
         self::assertStringEqualsFile($copy->path(), 'abc');
         self::assertNotSame($this->session->join_code, $next->join_code);
         HeldFolder::remove('sessions', $next->id);

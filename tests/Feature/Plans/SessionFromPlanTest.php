@@ -203,7 +203,7 @@ final class SessionFromPlanTest extends CragTestCase
         self::assertSame(['First', 'Second, put better'], $plan->refresh()->present()->pluck('words')->all());
         $again = app(StartSession::class)->fromPlan($this->teacher(), $plan, null);
         self::assertSame(['First', 'Second, put better'], $again->prompts()->pluck('words')->all());
-        self::assertSame('squared', $again->prompt()->firstOrFail()->backdrop['kind']);
+        self::assertSame('squared', $again->prompt()->firstOrFail()->backdrop->kind->value);
     }
 
     public function test_a_running_session_takes_over_changes_when_asked(): void
@@ -339,7 +339,7 @@ final class SessionFromPlanTest extends CragTestCase
         $this->post("/plan/{$this->plan->id}/start", ['roster' => $roster->id])->assertRedirect();
         $session = LiveSession::query()->latest('id')->firstOrFail();
         self::assertSame('starter', $session->trayInForce()->now->kind->value);
-        self::assertSame(NameMode::Seats, $session->settingsValue()->deskNames);
+        self::assertSame(NameMode::Seats, $session->settings->deskNames);
         $this->get('/plans')->assertSee('Start with 9B');
     }
 

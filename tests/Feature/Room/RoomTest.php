@@ -270,7 +270,7 @@ final class RoomTest extends OneStudentTestCase
             ]),
         );
         $this->desk('pens', ['down' => false])->assertOk();
-        self::assertNull($this->seat->refresh()->pens);
+        self::assertFalse($this->seat->refresh()->pens->isDown());
     }
 
     public function test_a_timer_is_right_on_late_pages_and_brings_pens_down(): void
@@ -718,7 +718,7 @@ final class RoomTest extends OneStudentTestCase
         self::assertCount($stays ? 1 : 0, $this->canvasOf($this->seat)->scene()->placed);
         [$late] = $this->seat($this->session, 'Late');
         self::assertCount($stays ? 1 : 0, $this->canvasOf($late)->scene()->placed);
-        self::assertFalse($this->session->refresh()->leadSeen()->hasInk());
+        self::assertFalse($this->session->refresh()->lead->hasInk());
     }
 
     /** @return iterable<array{bool}> */

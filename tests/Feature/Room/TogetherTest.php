@@ -41,7 +41,7 @@ final class TogetherTest extends OneStudentTestCase
         $this->desk('settings', ['watch' => ['rub_outs' => 5]])->assertOk();
         $this->desk('settings', ['feedback' => ['what' => ['note']]])->assertOk();
         $this->desk('settings', ['feedback' => ['when' => 'at_once']])->assertOk();
-        $settings = $this->session->refresh()->settingsValue()->toArray();
+        $settings = $this->session->refresh()->settings->toArray();
         self::assertSame(
             ['hidden', false, 9, 5],
             [

@@ -82,7 +82,7 @@ final class OfferTest extends OneStudentTestCase
         }
         $this->offer(['cut' => ['x' => -20, 'y' => 50, 'w' => 520, 'h' => 300]])->assertOk();
         $offer = Offer::query()->firstOrFail();
-        self::assertEquals(['x' => 0, 'y' => 50, 'w' => 500, 'h' => 300], $offer->cut);
+        self::assertEquals(['x' => 0, 'y' => 50, 'w' => 500, 'h' => 300], $offer->cut?->toArray());
         $this->asTeacher()
             ->get("/desk/{$this->session->id}/offer/{$offer->id}.svg")
             ->assertOk()

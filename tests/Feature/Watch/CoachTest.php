@@ -9,6 +9,7 @@ use App\Models\Asset;
 use App\Models\Canvas;
 use App\Models\HeldFolder;
 use App\Models\LoggedOperation;
+use Crag\Prompt\Backdrop\Backdrop;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -300,7 +301,7 @@ final class CoachTest extends OneStudentTestCase
             'n' => 2,
             'words' => '',
             'state' => 'open',
-            'backdrop' => ['kind' => 'blank'],
+            'backdrop' => Backdrop::blank(),
             'revealed_at_ms' => 1,
         ]);
         $this->desk('settings', ['cover' => true])->assertOk();

@@ -64,7 +64,7 @@ final class WatchTest extends OneStudentTestCase
         $this->desk('settings', ['watch' => ['off' => ['long_still']]])->assertOk();
         $this->travel(10)->minutes();
         $this->states()->assertJsonPath('signals', []);
-        self::assertSame(['long_still'], $this->session->refresh()->settingsValue()->watch->toArray()['off']);
+        self::assertSame(['long_still'], $this->session->refresh()->settings->watch->toArray()['off']);
     }
 
     public function test_nobody_is_called_still_while_pens_are_down(): void
@@ -193,10 +193,10 @@ final class WatchTest extends OneStudentTestCase
         $this->desk('pens', ['down' => true, 'seats' => [$ada->id, $bo->id], 'words' => 'Listen'])
             ->assertJsonPath('said', 'Pens down for 2 students.')
             ->assertJsonPath('undo.body.down', false);
-        self::assertNotNull($bo->refresh()->pens);
-        self::assertNull($this->seat->refresh()->pens);
+        self::assertTrue($bo->refresh()->pens->isDown());
+        self::assertFalse($this->seat->refresh()->pens->isDown());
         $this->desk('pens', ['down' => false, 'seats' => [$ada->id, $bo->id]])->assertOk();
-        self::assertNull($bo->refresh()->pens);
+        self::assertFalse($bo->refresh()->pens->isDown());
         $this->desk('hand', ['seats' => [$ada->id, $bo->id], 'words' => 'Look at the pivot'])->assertJsonPath(
             'said',
             'Sent to 2 students.',

@@ -217,7 +217,7 @@ final class HandOutTest extends OneStudentTestCase
         $this->asTeacher('a-helper')->postJson($told['undo']['address'], [])->assertForbidden();
         $this->asTeacher()->postJson($told['undo']['address'], [])->assertOk();
         $prompt = $this->session->prompt()->firstOrFail();
-        self::assertSame(['', BackdropKind::Blank], [$prompt->words, $prompt->backdropValue()->kind]);
+        self::assertSame(['', BackdropKind::Blank], [$prompt->words, $prompt->backdrop->kind]);
         self::assertSame(BackdropKind::Blank, $this->canvasOf($this->seat)->scene()->backdrop()->kind);
         self::assertSame(['student'], $this->layers($this->seat));
     }

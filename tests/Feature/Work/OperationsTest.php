@@ -9,6 +9,7 @@ use App\Models\LoggedOperation;
 use App\Sessions\Life\EndSession;
 use Crag\Canvas\Drawing\Ink;
 use Crag\Canvas\Log\ByteBudget;
+use Crag\Prompt\Backdrop\Backdrop;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\CragTestCase;
 
@@ -84,7 +85,7 @@ final class OperationsTest extends CragTestCase
         );
         // Another of the student's canvases is full; this one is not.
         $canvas->update(['byte_count' => $stored]);
-        $other = $session->prompts()->create(['n' => 2, 'words' => '', 'backdrop' => ['kind' => 'blank']]);
+        $other = $session->prompts()->create(['n' => 2, 'words' => '', 'backdrop' => Backdrop::blank()]);
         Canvas::query()->create([
             'prompt_id' => $other->id,
             'seat_id' => $seat->id,

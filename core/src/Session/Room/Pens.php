@@ -33,13 +33,13 @@ final readonly class Pens
     }
 
     /**
-     * @param  array<array-key, mixed>  $json
+     * @param  ?array<array-key, mixed>  $json  as toArray gave it; nothing while they are up
      *
      * @throws UnreadableFields
      */
     public static function read(?array $json): self
     {
-        if ($json === null) {
+        if ($json === null || $json === []) {
             return self::up();
         }
         $fields = new Fields($json);

@@ -13,6 +13,7 @@ import { matrixOf } from '../model/place';
 import { samplesOf } from '../model/scene';
 import { shapePath } from './shapes';
 import { drawNote, drawText } from './words';
+import { present } from '../../present';
 
 const HIGHLIGHT_OPACITY = 0.45;
 const FILL_OPACITY = 0.18;
@@ -173,7 +174,7 @@ function drawHighlight(context: CanvasRenderingContext2D, colour: string, width:
     context.globalAlpha = HIGHLIGHT_OPACITY;
     context.globalCompositeOperation = 'multiply';
     context.lineWidth = width / TENTHS;
-    context.stroke(new StrokePieces(colour, width).runs(even)[0].path);
+    context.stroke(present(new StrokePieces(colour, width).runs(even)[0]).path);
     context.globalAlpha = 1;
     context.globalCompositeOperation = 'source-over';
 }
@@ -217,17 +218,17 @@ class StrokePieces {
     runs(samples: Sample[]): Run[] {
         const runs: Run[] = [];
         let path = new Path2D();
-        const [x0, y0] = at(samples[0]);
+        const [x0, y0] = at(present(samples[0]));
         path.moveTo(x0, y0);
         if (samples.length === 1) {
             path.lineTo(x0 + 0.01, y0);
-            return [{ width: widthAt(this.width, samples[0][2]), path }];
+            return [{ width: widthAt(this.width, present(samples[0])[2]), path }];
         }
-        let from = middle(samples[0], samples[1]);
+        let from = middle(present(samples[0]), present(samples[1]));
         path.lineTo(...from);
-        let step = samples[0][2] >> 4;
+        let step = present(samples[0])[2] >> 4;
         for (let i = 1; i < samples.length; i++) {
-            const now = samples[i][2] >> 4;
+            const now = present(samples[i])[2] >> 4;
             if (now !== step) {
                 runs.push({ width: widthAt(this.width, step << 4), path });
                 path = new Path2D();
@@ -235,10 +236,10 @@ class StrokePieces {
                 step = now;
             }
             if (i === samples.length - 1) {
-                path.lineTo(...at(samples[i]));
+                path.lineTo(...at(present(samples[i])));
             } else {
-                from = middle(samples[i], samples[i + 1]);
-                path.quadraticCurveTo(...at(samples[i]), ...from);
+                from = middle(present(samples[i]), present(samples[i + 1]));
+                path.quadraticCurveTo(...at(present(samples[i])), ...from);
             }
         }
         runs.push({ width: widthAt(this.width, step << 4), path });
@@ -252,10 +253,15 @@ class StrokePieces {
     grow(context: CanvasRenderingContext2D, samples: Sample[], from: number, thinnest: number): void {
         prepare(context, this.colour);
         for (let i = Math.max(0, from - 1); i + 1 < samples.length; i++) {
-            context.lineWidth = Math.max(thinnest, widthAt(this.width, samples[i][2]));
+            context.lineWidth = Math.max(thinnest, widthAt(this.width, present(samples[i])[2]));
             context.beginPath();
-            context.moveTo(...(i === 0 ? at(samples[0]) : middle(samples[i - 1], samples[i])));
-            context.quadraticCurveTo(...at(samples[i]), ...middle(samples[i], samples[i + 1]));
+            context.moveTo(
+                ...(i === 0 ? at(present(samples[0])) : middle(present(samples[i - 1]), present(samples[i]))),
+            );
+            context.quadraticCurveTo(
+                ...at(present(samples[i])),
+                ...middle(present(samples[i]), present(samples[i + 1])),
+            );
             context.stroke();
         }
     }

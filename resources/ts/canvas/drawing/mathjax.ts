@@ -7,6 +7,7 @@ import 'mathjax-full/js/input/tex/base/BaseConfiguration.js';
 import { mathjax } from 'mathjax-full/js/mathjax.js';
 import { SVG } from 'mathjax-full/js/output/svg.js';
 import { through, type Matrix } from '../model/place';
+import { present } from '../../present';
 
 /** A formula as an outline: whole thousandths of its size, from its top left corner. */
 export interface Outline {
@@ -42,7 +43,9 @@ export function inlineOf(source: string): Outline & { deep: number } {
 function outline(source: string, display: boolean): Outline & { deep: number } {
     const container = page.convert(source, { display }) as LiteElement;
     const svg = adaptor.firstChild(container) as LiteElement;
-    const [left, top, wide, tall] = (adaptor.getAttribute(svg, 'viewBox') ?? '0 0 0 0').split(' ').map(Number);
+    const [left = 0, top = 0, wide = 1, tall = 1] = (adaptor.getAttribute(svg, 'viewBox') ?? '0 0 0 0')
+        .split(' ')
+        .map(Number);
     const path: string[] = [];
     walk(svg, [1, 0, 0, 1, -left, -top], path);
     return { path: path.join(''), wide: Math.ceil(wide), tall: Math.ceil(tall), deep: tall + top };
@@ -83,12 +86,13 @@ function nested(matrix: Matrix, svg: LiteElement): Matrix {
 
 function moved(matrix: Matrix, transform: string): Matrix {
     let now = matrix;
-    for (const [, name, inside] of transform.matchAll(/(translate|scale|matrix)\(([^)]*)\)/g)) {
+    for (const [, name, inside = ''] of transform.matchAll(/(translate|scale|matrix)\(([^)]*)\)/g)) {
         const n = inside.split(/[\s,]+/).map(Number);
+        const [first = 1, second] = n;
         if (name === 'translate') {
-            now = times(now, [1, 0, 0, 1, n[0], n[1] ?? 0]);
+            now = times(now, [1, 0, 0, 1, first, second ?? 0]);
         } else if (name === 'scale') {
-            now = times(now, [n[0], 0, 0, n[1] ?? n[0], 0, 0]);
+            now = times(now, [first, 0, 0, second ?? first, 0, 0]);
         } else {
             now = times(now, n as Matrix);
         }
@@ -107,6 +111,9 @@ function times(m: Matrix, n: Matrix): Matrix {
     ];
 }
 
+/** How many numbers follow a command of a path. */
+const PLACES: Record<string, number> = { M: 2, L: 2, H: 1, V: 1, Q: 4, T: 2, C: 6, Z: 0 };
+
 /** Path data with absolute whole numbers, in the few commands that a canvas takes. */
 function flat(data: string, matrix: Matrix): string {
     let out = '';
@@ -114,23 +121,24 @@ function flat(data: string, matrix: Matrix): string {
     const put = (letter: string, ...numbers: number[]): void => {
         const points: number[] = [];
         for (let i = 0; i < numbers.length; i += 2) {
-            points.push(...through(matrix, numbers[i], numbers[i + 1]).map(Math.round));
+            points.push(...through(matrix, present(numbers[i]), present(numbers[i + 1])).map(Math.round));
         }
         out += letter + points.join(' ');
-        [x, y] = numbers.slice(-2);
+        [x = x, y = y] = numbers.slice(-2);
     };
-    for (const [, letter, inside] of data.matchAll(/([MLHVQTCZ])([^MLHVQTCZ]*)/g)) {
+    for (const [, letter = '', inside = ''] of data.matchAll(/([MLHVQTCZ])([^MLHVQTCZ]*)/g)) {
         const all = (inside.match(/-?\d*\.?\d+/g) ?? []).map(Number);
-        const each = { M: 2, L: 2, H: 1, V: 1, Q: 4, T: 2, C: 6, Z: 0 }[letter]!;
+        const each = PLACES[letter] ?? 0;
         if (letter === 'Z') {
             out += 'Z';
         }
         for (let i = 0; each > 0 && i + each <= all.length; i += each) {
             const n = all.slice(i, i + each);
+            const [first = 0, second = 0] = n;
             if (letter === 'H' || letter === 'V') {
-                put('L', ...(letter === 'H' ? [n[0], y] : [x, n[0]]));
+                put('L', ...(letter === 'H' ? [first, y] : [x, first]));
             } else if (letter === 'Q' || letter === 'T') {
-                [controlX, controlY] = letter === 'Q' ? [n[0], n[1]] : [2 * x - controlX, 2 * y - controlY];
+                [controlX, controlY] = letter === 'Q' ? [first, second] : [2 * x - controlX, 2 * y - controlY];
                 put('Q', controlX, controlY, ...n.slice(-2));
                 continue;
             } else {

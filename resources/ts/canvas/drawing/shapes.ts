@@ -1,4 +1,5 @@
 import { TENTHS, type BoxShape, type PointShape } from '../model/objects';
+import { present } from '../../present';
 
 const HEAD = 4;
 const HEAD_LEAST = 14;
@@ -10,7 +11,7 @@ export function shapePath(shape: BoxShape | PointShape): Path2D {
     if (shape.type === 'polygon' || shape.type === 'curve') {
         const points: [number, number][] = [];
         for (let i = 0; i < shape.points.length; i += 2) {
-            points.push([shape.points[i] / TENTHS, shape.points[i + 1] / TENTHS]);
+            points.push([present(shape.points[i]) / TENTHS, present(shape.points[i + 1]) / TENTHS]);
         }
         (shape.type === 'polygon' ? polygon : curve)(path, points);
         return path;
@@ -48,12 +49,13 @@ function polygon(path: Path2D, points: [number, number][]): void {
 }
 
 function curve(path: Path2D, points: [number, number][]): void {
-    path.moveTo(...points[0]);
+    path.moveTo(...present(points[0]));
     const last = points.length - 1;
     for (let i = 0; i < last; i++) {
-        const before = points[Math.max(0, i - 1)];
-        const [from, to] = [points[i], points[i + 1]];
-        const after = points[Math.min(last, i + 2)];
+        const before = present(points[Math.max(0, i - 1)]);
+        const from = present(points[i]);
+        const to = present(points[i + 1]);
+        const after = present(points[Math.min(last, i + 2)]);
         path.bezierCurveTo(
             from[0] + (to[0] - before[0]) / 6,
             from[1] + (to[1] - before[1]) / 6,

@@ -12,6 +12,7 @@ import {
 } from '../model/objects';
 import { Paper } from './paper';
 import { mayTouch, type KeptScene } from '../model/scene';
+import { present } from '../../present';
 
 /** Where the page stands in the frame: CSS pixels for each unit, and where its top left corner is. */
 export interface Camera {
@@ -332,7 +333,7 @@ export class View {
         const boxes = ids
             .map((id) => this.log.scene.objects.get(id))
             .filter((placed) => placed?.page === this.page)
-            .map((placed) => pageBox(placed!));
+            .map((placed) => pageBox(present(placed)));
         if (boxes.length === 0 || this.isAsleep) {
             return;
         }
@@ -608,7 +609,7 @@ export class View {
         const canvas = document.createElement('canvas');
         canvas.className = name;
         canvas.setAttribute('aria-hidden', 'true');
-        const context = canvas.getContext('2d')!;
+        const context = present(canvas.getContext('2d'));
         context.save();
         return context;
     }

@@ -1,5 +1,6 @@
 import { TENTHS, type Note, type Text } from '../model/objects';
 import { LINE_HEIGHT, NOTE_MARGIN, linesOf, measureWith, readsBackwards } from '../model/words';
+import { present } from '../../present';
 
 export const FONT = '"Atkinson Hyperlegible Next", "DejaVu Sans", sans-serif';
 const ASCENT = 0.95;
@@ -7,7 +8,7 @@ const ASCENT = 0.95;
 let measure: CanvasRenderingContext2D | undefined;
 
 measureWith((line, size) => {
-    measure ??= document.createElement('canvas').getContext('2d')!;
+    measure ??= present(document.createElement('canvas').getContext('2d'));
     measure.font = `${size}px ${FONT}`;
     measure.textRendering = 'geometricPrecision';
     return measure.measureText(line).width;

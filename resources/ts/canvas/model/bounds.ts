@@ -2,6 +2,7 @@ import { NOTE_MARGIN, heightOf, widthOf } from './words';
 import { TENTHS, type CanvasObject, type Placed } from './objects';
 import { matrixOf, through } from './place';
 import { samplesOf } from './scene';
+import { present } from '../../present';
 
 /** In units; right and bottom are not less than left and top. */
 export interface Box {
@@ -74,7 +75,7 @@ function measured(object: CanvasObject): Box {
         case 'curve': {
             const points: [number, number][] = [];
             for (let i = 0; i < object.points.length; i += 2) {
-                points.push([object.points[i] / TENTHS, object.points[i + 1] / TENTHS]);
+                points.push([present(object.points[i]) / TENTHS, present(object.points[i + 1]) / TENTHS]);
             }
             return around(points, object.width / TENTHS / 2);
         }

@@ -2,6 +2,7 @@ import { boxOf } from './bounds';
 import { TENTHS, type BoxShape, type CanvasObject, type Placed } from './objects';
 import { back, matrixOf } from './place';
 import { samplesOf } from './scene';
+import { present } from '../../present';
 
 /** How near a pointer must come, in units on the page. */
 const REACH = 9;
@@ -22,7 +23,7 @@ export function touches({ object, place }: Placed, x: number, y: number, reach =
         const width = near + object.width / TENTHS / 2;
         const samples = samplesOf(object);
         return samples.some((sample, i) => {
-            const before = samples[Math.max(0, i - 1)];
+            const before = present(samples[Math.max(0, i - 1)]);
             return distance(atX * TENTHS, atY * TENTHS, before[0], before[1], sample[0], sample[1]) <= width * TENTHS;
         });
     }
@@ -40,7 +41,7 @@ export function touches({ object, place }: Placed, x: number, y: number, reach =
     const width = near + (object as BoxShape).width / TENTHS / 2;
     const isClosed = object.type !== 'curve';
     return line.some(([x2, y2], i) => {
-        const [x1, y1] = line[i === 0 ? (isClosed ? line.length - 1 : 0) : i - 1];
+        const [x1, y1] = present(line[i === 0 ? (isClosed ? line.length - 1 : 0) : i - 1]);
         return distance(atX, atY, x1, y1, x2, y2) <= width;
     });
 }
@@ -82,8 +83,8 @@ function outline(object: CanvasObject): [number, number][] | null {
 
 function pairs(points: number[]): [number, number][] {
     return Array.from({ length: points.length / 2 }, (_, i): [number, number] => [
-        points[2 * i] / TENTHS,
-        points[2 * i + 1] / TENTHS,
+        present(points[2 * i]) / TENTHS,
+        present(points[2 * i + 1]) / TENTHS,
     ]);
 }
 
@@ -94,7 +95,9 @@ function along(points: [number, number][]): [number, number][] {
         if (i === last) {
             return [from];
         }
-        const [before, to, after] = [points[Math.max(0, i - 1)], points[i + 1], points[Math.min(last, i + 2)]];
+        const before = present(points[Math.max(0, i - 1)]);
+        const to = present(points[i + 1]);
+        const after = present(points[Math.min(last, i + 2)]);
         return Array.from({ length: BENDS }, (_, step): [number, number] => {
             const t = step / BENDS;
             const at = (k: 0 | 1): number => {
@@ -119,8 +122,8 @@ function distance(x: number, y: number, x1: number, y1: number, x2: number, y2: 
 export function inside(outline: [number, number][], x: number, y: number): boolean {
     let is = false;
     for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
-        const [xi, yi] = outline[i];
-        const [xj, yj] = outline[j];
+        const [xi, yi] = present(outline[i]);
+        const [xj, yj] = present(outline[j]);
         if (yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) {
             is = !is;
         }

@@ -1,3 +1,5 @@
+import { present } from '../../present';
+
 /** x and y in tenths of a unit, pressure 0–255, milliseconds since the stroke began. */
 export type Sample = [x: number, y: number, pressure: number, ms: number];
 
@@ -7,7 +9,7 @@ export function encodeInk(samples: readonly Sample[]): string {
     let before: Sample = [0, 0, 0, 0];
     for (const sample of samples) {
         for (let i = 0; i < 4; i++) {
-            const difference = sample[i] - before[i];
+            const difference = present(sample[i]) - present(before[i]);
             let zigzag = difference < 0 ? -2 * difference - 1 : 2 * difference;
             while (zigzag > 0x7f) {
                 bytes.push((zigzag & 0x7f) | 0x80);
@@ -72,18 +74,18 @@ export function walkInk(text: string, visit: (...sample: Sample) => void): void 
 export function partOfInk(samples: readonly Sample[], from: number, to: number): Sample[] {
     const part = [between(samples, from)];
     for (let i = Math.floor(from / 16) + 1; i * 16 < to; i++) {
-        part.push(samples[i]);
+        part.push(present(samples[i]));
     }
     if (to > from) {
         part.push(between(samples, to));
     }
-    const start = part[0][3];
+    const start = present(part[0])[3];
     return part.map(([x, y, pressure, ms]): Sample => [x, y, pressure, ms - start]);
 }
 
 function between(samples: readonly Sample[], place: number): Sample {
-    const a = samples[Math.floor(place / 16)];
-    const b = samples[Math.min(samples.length - 1, Math.floor(place / 16) + 1)];
+    const a = present(samples[Math.floor(place / 16)]);
+    const b = present(samples[Math.min(samples.length - 1, Math.floor(place / 16) + 1)]);
     const share = place % 16;
-    return a.map((value, i) => Math.floor((16 * value + (b[i] - value) * share + 8) / 16)) as Sample;
+    return a.map((value, i) => Math.floor((16 * value + (present(b[i]) - value) * share + 8) / 16)) as Sample;
 }

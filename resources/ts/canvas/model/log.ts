@@ -1,5 +1,6 @@
 import { placings, type Operation, type Placed } from './objects';
 import { apply, emptyScene, fold, readScene, type KeptScene, type Scene } from './scene';
+import { present } from '../../present';
 
 /** So many of the latest operations stay as they are when the older ones are folded. */
 const KEPT_OPERATIONS = 60;
@@ -34,7 +35,7 @@ export class Log {
         const base = fold(old, this.base);
         if (base !== null) {
             this.base = base;
-            this.from = old.at(-1)!.n!;
+            this.from = present(present(old.at(-1)).n);
             this.stored = this.stored.slice(upTo);
             old.forEach(({ id }) => this.ids.delete(id));
         }
@@ -98,7 +99,9 @@ export class Log {
             } else if (!refold) {
                 apply(this.scene, operation);
                 if (operation.kind === 'add') {
-                    fresh.push(...placings(operation.id, operation.body).map(([id]) => this.scene.objects.get(id)!));
+                    fresh.push(
+                        ...placings(operation.id, operation.body).flatMap(([id]) => this.scene.objects.get(id) ?? []),
+                    );
                 } else {
                     redraw = true;
                 }
@@ -153,7 +156,7 @@ export class Log {
         const last = this.highest;
         this.stored.push(operation);
         if (operation.n < last) {
-            this.stored.sort((a, b) => a.n! - b.n!);
+            this.stored.sort((a, b) => present(a.n) - present(b.n));
             return 'refold';
         }
         return this.waiting.length === 0 ? 'end' : 'refold';
@@ -167,7 +170,7 @@ export class Log {
         const last = this.highest;
         this.stored.push(operation);
         if (n < last) {
-            this.stored.sort((a, b) => a.n! - b.n!);
+            this.stored.sort((a, b) => present(a.n) - present(b.n));
         }
         return first && n > last ? 'nothing' : 'all';
     }

@@ -8,6 +8,7 @@ import {
     type Placed,
     type Stroke,
 } from './objects';
+import { present } from '../../present';
 
 export interface Scene {
     /** By the page's id, in order; the first page's is "". */
@@ -75,15 +76,18 @@ export function apply(scene: Scene, operation: Operation): void {
             objects.set(one, { layer, page, object, ...(place && { place }), ...(group && { group }) });
         }
     } else if (kind === 'change') {
-        const placed = touchable(body.target!);
+        const placed = touchable(body.target ?? '');
         // A change that does not fit what it names leaves it as it was.
-        if (placed !== undefined && Object.keys(body.set!).every((field) => field in placed.object)) {
-            objects.set(body.target!, { ...placed, object: { ...placed.object, ...body.set } as Placed['object'] });
+        if (placed !== undefined && Object.keys(present(body.set)).every((field) => field in placed.object)) {
+            objects.set(body.target ?? '', {
+                ...placed,
+                object: { ...placed.object, ...body.set } as Placed['object'],
+            });
         }
     } else if (kind === 'remove') {
-        body.targets!.forEach((target) => touchable(target) && objects.delete(target));
+        (body.targets ?? []).forEach((target) => touchable(target) && objects.delete(target));
     } else if (kind === 'cut') {
-        cut(scene, id, body.cuts!, touchable);
+        cut(scene, id, body.cuts ?? [], touchable);
     } else if (kind === 'arrange') {
         arrange(scene, operation, touchable);
     } else if (kind === 'clear') {
@@ -94,14 +98,14 @@ export function apply(scene: Scene, operation: Operation): void {
             }
         }
     } else if (kind === 'page') {
-        const first = pages.get('')!;
+        const first = present(pages.get(''));
         pages.set(id, first.kind === 'picture' ? { kind: 'blank' } : first);
     } else if (kind === 'answer') {
         const { question, value } = body;
         if (value === null || value === undefined) {
-            scene.answers.delete(question!);
+            scene.answers.delete(present(question));
         } else {
-            scene.answers.set(question!, value);
+            scene.answers.set(present(question), value);
         }
     } else if (kind === 'fresh') {
         objects.clear();
@@ -109,7 +113,7 @@ export function apply(scene: Scene, operation: Operation): void {
         pages.clear();
         pages.set('', { kind: 'blank' });
     } else if (kind === 'backdrop' && pages.has(page)) {
-        pages.set(page, body.backdrop!);
+        pages.set(page, present(body.backdrop));
     }
 }
 
@@ -148,7 +152,7 @@ function cut(
 
 function arrange(scene: Scene, { body }: Operation, touchable: (target: string) => Placed | undefined): void {
     const touched: string[] = [];
-    body.targets!.forEach((target, i) => {
+    (body.targets ?? []).forEach((target, i) => {
         const placed = body.lock === undefined ? touchable(target) : scene.objects.get(target);
         if (placed === undefined) {
             return;
@@ -191,13 +195,13 @@ function order(objects: Map<string, Placed>, moving: Set<string>, to: Order): vo
     // Walking from the far end, each moving one goes past the nearest of its page that does not move.
     const walk = to === 'forward' ? all.reverse() : all;
     for (let at = 0; at < walk.length; at++) {
-        const [id, placed] = walk[at];
+        const [id, placed] = present(walk[at]);
         if (!moving.has(id)) {
             continue;
         }
         for (let past = at - 1; past >= 0; past--) {
-            if (walk[past][1].page === placed.page) {
-                if (!moving.has(walk[past][0])) {
+            if (present(walk[past])[1].page === placed.page) {
+                if (!moving.has(present(walk[past])[0])) {
                     walk.splice(past, 0, ...walk.splice(at, 1));
                 }
                 break;
@@ -234,19 +238,19 @@ function inForce(log: Iterable<Operation>, isWhole: boolean): InForce | null {
     const kept: Operation[] = [];
     const isWithdrawn = new Map<string, boolean>();
     for (let i = operations.length - 1; i >= 0; i--) {
-        const operation = operations[i];
+        const operation = present(operations[i]);
         const { id, kind, body } = operation;
         kept.push(operation);
         if (kind !== 'withdraw' && kind !== 'reinstate' && kind !== 'give_back') {
             continue;
         }
-        const at = places.get(body.target!);
+        const at = places.get(body.target ?? '');
         if (at === undefined && !isWhole) {
             return null;
         }
         if (kind !== 'give_back') {
-            if (!isWithdrawn.has(body.target!)) {
-                isWithdrawn.set(body.target!, kind === 'withdraw');
+            if (!isWithdrawn.has(body.target ?? '')) {
+                isWithdrawn.set(body.target ?? '', kind === 'withdraw');
             }
         } else if (isWithdrawn.get(id) !== true) {
             i = Math.min(i, (at ?? i - 1) + 1);
@@ -293,7 +297,7 @@ export function history(
     log: Iterable<Operation>,
     layer: Operation['layer'] = 'student',
 ): { undo?: string; redo?: string } {
-    const { kept, withdrawn } = inForce(log, true)!;
+    const { kept, withdrawn } = present(inForce(log, true));
     let undoable: string[] = [];
     let redoable: string[] = [];
     for (const operation of kept) {
@@ -306,7 +310,7 @@ export function history(
         if (operation.layer !== layer || (layer === 'private' && operation.kind === 'page')) {
             continue;
         }
-        const target = operation.body.target!;
+        const target = operation.body.target ?? '';
         if (!NOT_UNDOABLE.has(operation.kind)) {
             undoable.push(operation.id);
             redoable = [];

@@ -54,7 +54,11 @@ function onAxes(backdrop: Backdrop, x: number, y: number): [number, number] {
 
 /** The nearest tick, or part of a tick, of an axis that runs from one place to another. */
 function onAxis(place: number, backdrop: Backdrop, prefix: string, first: number, last: number): number {
-    const [from, to, step] = ['from', 'to', 'step'].map((name) => Number(backdrop[prefix + name]));
+    const [from, to, step] = [
+        Number(backdrop[`${prefix}from`]),
+        Number(backdrop[`${prefix}to`]),
+        Number(backdrop[`${prefix}step`]),
+    ];
     const unit = (last - first) / (to - from);
     const value = from + (place - first) / unit;
     const tick = step / Number(backdrop.parts ?? 1);

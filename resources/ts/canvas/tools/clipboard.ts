@@ -1,4 +1,5 @@
 import { newId, type Placing } from '../model/objects';
+import { present } from '../../present';
 
 const KEY = 'crag-copied';
 const MARK = 'crag:';
@@ -37,6 +38,6 @@ export function regrouped(placings: Placing[]): Placing[] {
         if (!groups.has(group)) {
             groups.set(group, newId());
         }
-        return { ...rest, group: groups.get(group)! };
+        return { ...rest, group: present(groups.get(group)) };
     });
 }

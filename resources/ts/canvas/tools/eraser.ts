@@ -6,6 +6,7 @@ import { Nearby } from '../model/nearby';
 import { back, matrixOf } from '../model/place';
 import { samplesOf } from '../model/scene';
 import type { Host } from './host';
+import { present } from '../../present';
 
 type Part = [from: number, to: number];
 
@@ -129,11 +130,11 @@ export class EraserTool implements Tool {
 
     /** What the eraser has left of a stroke; specks are not worth keeping. */
     private left(id: string): Part[] {
-        const { object } = this.bench.view.log.scene.objects.get(id)!;
+        const { object } = present(this.bench.view.log.scene.objects.get(id));
         const end = 16 * (samplesOf(object as Stroke).length - 1);
         const parts: Part[] = [];
         let from = 0;
-        for (const [start, stop] of this.gone.get(id)!) {
+        for (const [start, stop] of present(this.gone.get(id))) {
             parts.push([from, start]);
             from = stop;
         }
@@ -145,7 +146,9 @@ export class EraserTool implements Tool {
     private showWhatIsLeft(cut: Set<string>): void {
         const { view } = this.bench;
         const shown: [string, Placed][] = [];
-        for (const id of [...view.floating.keys()].filter((one) => cut.has(one.split('~')[0]) && one.includes('~'))) {
+        for (const id of [...view.floating.keys()].filter(
+            (one) => cut.has(present(one.split('~')[0])) && one.includes('~'),
+        )) {
             view.floating.delete(id);
         }
         for (const id of cut) {
@@ -199,7 +202,7 @@ function covered({ object, place }: Placed, x: number, y: number, reach: number)
     }
     const parts: Part[] = [];
     for (let i = 0; i + 1 < samples.length; i++) {
-        const part = crossing(samples[i], samples[i + 1], cx, cy, radius);
+        const part = crossing(present(samples[i]), present(samples[i + 1]), cx, cy, radius);
         if (part !== null) {
             parts.push([Math.floor((i + part[0]) * 16), Math.ceil((i + part[1]) * 16)]);
         }

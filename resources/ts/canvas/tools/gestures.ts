@@ -1,4 +1,5 @@
 import type { View } from '../drawing/view';
+import { present } from '../../present';
 
 /** A pointer on the page: units, pressure 0–255, milliseconds of the event's own clock. */
 export interface Point {
@@ -161,7 +162,7 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
             }
             const coalesced = event.getCoalescedEvents?.() ?? [];
             const points = (coalesced.length > 0 ? coalesced : [event]).map(point);
-            drawing.last = points[points.length - 1];
+            drawing.last = present(points[points.length - 1]);
             drawing.tool.move(points);
         } else if (panning !== null && fingers.has(event.pointerId)) {
             movePage(event);
@@ -172,7 +173,7 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
     const movePage = (event: PointerEvent): void => {
         const before = [...fingers.values()];
         const now = { x: event.clientX, y: event.clientY };
-        const was = fingers.get(event.pointerId)!;
+        const was = present(fingers.get(event.pointerId));
         fingers.set(event.pointerId, now);
         if (before.length === 1) {
             view.panBy(now.x - was.x, now.y - was.y);
@@ -180,11 +181,11 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
         }
         const after = [...fingers.values()];
         const middle = (two: { x: number; y: number }[]): [number, number] => [
-            (two[0].x + two[1].x) / 2,
-            (two[0].y + two[1].y) / 2,
+            (present(two[0]).x + present(two[1]).x) / 2,
+            (present(two[0]).y + present(two[1]).y) / 2,
         ];
         const apart = (two: { x: number; y: number }[]): number =>
-            Math.max(8, Math.hypot(two[0].x - two[1].x, two[0].y - two[1].y));
+            Math.max(8, Math.hypot(present(two[0]).x - present(two[1]).x, present(two[0]).y - present(two[1]).y));
         const [fromX, fromY] = middle(before);
         const [toX, toY] = middle(after);
         const box = surface.getBoundingClientRect();

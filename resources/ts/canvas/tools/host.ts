@@ -1,3 +1,4 @@
+import type { BenchWords } from '../../protocol/words';
 import type { WetSender } from '../../live/wet';
 import type { View } from '../drawing/view';
 import type { CanvasObject, Kind, Operation } from '../model/objects';
@@ -13,7 +14,7 @@ export interface Host {
     readonly layer: Operation['layer'];
     /** The page is looked at alone: nothing draws. */
     readonly isLooking: boolean;
-    readonly words: Record<string, string>;
+    readonly words: BenchWords;
     readonly wet: WetSender | null;
     say(sentence: string): void;
     choose(tool: ToolName): void;

@@ -49,7 +49,7 @@ export class Incoming {
                 return;
             }
             const [only] = objects;
-            if (objects.length === 1 && only.object.type === 'picture' && x !== undefined && y !== undefined) {
+            if (objects.length === 1 && only?.object.type === 'picture' && x !== undefined && y !== undefined) {
                 only.object = {
                     ...only.object,
                     x: Math.round(x * TENTHS - only.object.w / 2),

@@ -3,6 +3,7 @@ import { encodeInk, type Sample } from '../model/ink';
 import { HEIGHT, TENTHS, WIDTH, newId, type Stroke } from '../model/objects';
 import type { Host } from './host';
 import { HIGHLIGHT_WIDER } from './settings';
+import { present } from '../../present';
 
 /** Samples closer together than this, in tenths, say nothing new. */
 const CLOSEST = 4;
@@ -32,7 +33,7 @@ export class InkTool implements Tool {
         this.add(points);
         if (this.samples.length >= LONGEST) {
             this.finish();
-            this.begin(points[points.length - 1]);
+            this.begin(present(points[points.length - 1]));
         }
     }
 

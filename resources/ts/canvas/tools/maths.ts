@@ -1,6 +1,7 @@
 import { element } from '../../page';
 import type { Maths } from '../model/objects';
 import type { Outline } from '../drawing/mathjax';
+import { present } from '../../present';
 
 /** Setting begins so long after the last key. */
 const PAUSE_MS = 150;
@@ -18,7 +19,7 @@ export class MathsWindow {
     constructor(root: ParentNode) {
         this.dialog = element<HTMLDialogElement>('.maths-window', root);
         this.field = element<HTMLInputElement>('.maths-source', this.dialog);
-        this.preview = this.dialog.querySelector('svg.maths-preview')!;
+        this.preview = present(this.dialog.querySelector<SVGSVGElement>('svg.maths-preview'));
         this.problem = element('.maths-problem', this.dialog);
         this.field.addEventListener('input', () => this.soon());
         this.dialog.addEventListener('keydown', (event) => event.stopPropagation());
@@ -87,7 +88,7 @@ export class MathsWindow {
         }
         const { path, wide, tall } = this.outline ?? { path: '', wide: 1, tall: 1 };
         this.preview.setAttribute('viewBox', `0 0 ${Math.max(1, wide)} ${Math.max(1, tall)}`);
-        this.preview.querySelector('path')!.setAttribute('d', path);
+        present(this.preview.querySelector('path')).setAttribute('d', path);
     }
 
     private async finish(): Promise<void> {

@@ -1,4 +1,5 @@
 import { element } from '../../page';
+import { present } from '../../present';
 
 /** A window with what the device's camera sees, and a button that takes the picture. */
 export class PhotoWindow {
@@ -39,7 +40,7 @@ export class PhotoWindow {
         const canvas = document.createElement('canvas');
         canvas.width = this.video.videoWidth;
         canvas.height = this.video.videoHeight;
-        canvas.getContext('2d')!.drawImage(this.video, 0, 0);
+        present(canvas.getContext('2d')).drawImage(this.video, 0, 0);
         canvas.toBlob(
             (picture) => {
                 this.end(picture);

@@ -6,6 +6,7 @@ import { placeAfter } from '../model/place';
 import { snapped } from '../model/snap';
 import type { Host } from './host';
 import type { Selection } from './selection';
+import { present } from '../../present';
 
 type SelectHost = Pick<Host, 'layer' | 'settings' | 'view'> & {
     readonly selection: Selection;
@@ -59,7 +60,7 @@ export class SelectTool implements Tool {
     }
 
     move(points: Point[]): void {
-        const at = points[points.length - 1];
+        const at = present(points[points.length - 1]);
         if (this.does === 'drag') {
             const by = this.by(at);
             if (this.copy !== null) {
@@ -72,7 +73,7 @@ export class SelectTool implements Tool {
         if (this.bench.settings.select === 'lasso') {
             points.forEach(({ x, y }) => this.outline.push([x, y]));
         } else {
-            const { x, y } = this.from!;
+            const { x, y } = present(this.from);
             this.outline = [
                 [x, y],
                 [at.x, y],
@@ -139,7 +140,7 @@ export class SelectTool implements Tool {
 
     private by(at: Point): [number, number] {
         const { view, settings } = this.bench;
-        const by: [number, number] = [at.x - this.from!.x, at.y - this.from!.y];
+        const by: [number, number] = [at.x - present(this.from).x, at.y - present(this.from).y];
         const shown = this.copy === null ? this.bench.selection.box() : pageBox(this.copy);
         if (!settings.snap || shown === null) {
             return by;

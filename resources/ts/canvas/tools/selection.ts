@@ -4,6 +4,7 @@ import { HIGHLIGHT_WIDER } from './settings';
 import { matrixOf, placeAfter, through } from '../model/place';
 import { mayTouch } from '../model/scene';
 import type { Host } from './host';
+import { present } from '../../present';
 
 type SelectionHost = Pick<Host, 'layer' | 'surface' | 'view' | 'make' | 'refresh'> & {
     addCopies(placings: Placing[], by: [number, number]): void;
@@ -221,7 +222,7 @@ export class Selection {
                 for (const name of ['colour', 'note', 'highlight', 'width', 'filled', 'size', 'align']) {
                     const field = fieldOf(object, name);
                     if (field !== null && look[name] === undefined) {
-                        const value = (object as unknown as Record<string, string | number | boolean>)[field];
+                        const value = present((object as unknown as Record<string, string | number | boolean>)[field]);
                         look[name] =
                             name === 'width' && object.type === 'highlight'
                                 ? (value as number) / HIGHLIGHT_WIDER
@@ -272,10 +273,9 @@ export class Selection {
         if (shown.length === 0) {
             return;
         }
-        const [only] = shown;
-        const single = shown.length === 1;
-        const box = single ? boxOf(only.object) : union(shown.map(pageBox));
-        const matrix = matrixOf(single ? only.place : undefined);
+        const single = shown.length === 1 ? shown[0] : undefined;
+        const box = single === undefined ? union(shown.map(pageBox)) : boxOf(single.object);
+        const matrix = matrixOf(single?.place);
         const [x, y] = view.toFrame(...through(matrix, box.left, box.top));
         const scale = view.camera.scale * Math.hypot(matrix[0], matrix[1]);
         const { style } = this.frame;
@@ -284,13 +284,16 @@ export class Selection {
         style.transform = `translate(${x}px, ${y}px) rotate(${Math.atan2(matrix[1], matrix[0])}rad)`;
         this.frame.classList.toggle(
             'has-sides',
-            single && sides(only).length > 0 && only.locked !== true && only.layer === this.bench.layer,
+            single !== undefined &&
+                sides(single).length > 0 &&
+                single.locked !== true &&
+                single.layer === this.bench.layer,
         );
         this.frame.classList.toggle(
             'is-locked',
             shown.some(({ locked }) => locked === true),
         );
-        this.frame.classList.toggle('is-flat', single && !sides(only).includes('h'));
+        this.frame.classList.toggle('is-flat', single !== undefined && !sides(single).includes('h'));
     }
 
     private middle(): [number, number] {
@@ -318,7 +321,7 @@ export class Selection {
                     Math.PI;
                 this.shift({ about, turn: moved.shiftKey ? Math.round(turn / EVEN_TURN) * EVEN_TURN : turn });
             } else if (handle === 'e' || handle === 's') {
-                this.stretch(only, handle === 'e' ? 'w' : 'h', start, now);
+                this.stretch(present(only), handle === 'e' ? 'w' : 'h', start, now);
             } else {
                 const was = Math.hypot(start[0] - about[0], start[1] - about[1]);
                 const is = Math.hypot(now[0] - about[0], now[1] - about[1]);
@@ -330,7 +333,7 @@ export class Selection {
             if (this.side === null) {
                 this.land();
             } else {
-                this.landStretch(only[0]);
+                this.landStretch(present(only)[0]);
             }
         };
         knob.addEventListener('pointermove', move);
@@ -342,9 +345,9 @@ export class Selection {
     private opposite(handle: string): [number, number] {
         const shown = [...this.placed()].map(([, placed]) => placed);
         const single = shown.length === 1;
-        const box = single ? boxOf(shown[0].object) : this.box()!;
-        const [x, y] = cornersOf(box)[{ nw: 2, ne: 3, se: 0, sw: 1 }[handle] ?? 0];
-        return single ? through(matrixOf(shown[0].place), x, y) : [x, y];
+        const box = single ? boxOf(present(shown[0]).object) : present(this.box());
+        const [x, y] = present(cornersOf(box)[{ nw: 2, ne: 3, se: 0, sw: 1 }[handle] ?? 0]);
+        return single ? through(matrixOf(present(shown[0]).place), x, y) : [x, y];
     }
 
     private stretch(
@@ -359,7 +362,7 @@ export class Selection {
         const all = a * d - b * c;
         const by = side === 'w' ? (d * dx - c * dy) / all : (a * dy - b * dx) / all;
         const object = placed.object as unknown as Record<string, number>;
-        const was = object[side];
+        const was = present(object[side]);
         const next = Math.round(was + (was < 0 ? -by : by) * TENTHS);
         const value =
             was < 0
@@ -383,7 +386,7 @@ export class Selection {
 
     private landStretch(id: string): void {
         const { view } = this.bench;
-        const side = this.side!;
+        const side = present(this.side);
         const object = view.floating.get(id)?.object as unknown as Record<string, unknown> | undefined;
         this.side = null;
         view.floating.clear();

@@ -2,6 +2,7 @@ import type { Point, Tool } from './gestures';
 import { HEIGHT, TENTHS, WIDTH, newId, type BoxShape, type CanvasObject, type PointShape } from '../model/objects';
 import { snapped } from '../model/snap';
 import type { Host } from './host';
+import { present } from '../../present';
 
 /** A drag shorter than this, in CSS pixels, is a tap. */
 const TAP = 6;
@@ -36,7 +37,7 @@ export class ShapeTool implements Tool {
     }
 
     move(points: Point[]): void {
-        const at = points[points.length - 1];
+        const at = present(points[points.length - 1]);
         this.show(
             this.byPoints
                 ? this.through(this.place(at, this.lastPoint()))
@@ -84,7 +85,7 @@ export class ShapeTool implements Tool {
         const closes =
             this.points.length >= 6 &&
             this.bench.settings.shape === 'polygon' &&
-            pixels(this.points[0] / TENTHS, this.points[1] / TENTHS) < CLOSE;
+            pixels(present(this.points[0]) / TENTHS, present(this.points[1]) / TENTHS) < CLOSE;
         const last = this.lastPoint();
         const again = last !== undefined && pixels(...last) < CLOSE && at.ms - this.lastTap < TWICE_MS;
         this.lastTap = at.ms;
@@ -102,7 +103,7 @@ export class ShapeTool implements Tool {
 
     private lastPoint(): [number, number] | undefined {
         const n = this.points.length;
-        return n === 0 ? undefined : [this.points[n - 2] / TENTHS, this.points[n - 1] / TENTHS];
+        return n === 0 ? undefined : [present(this.points[n - 2]) / TENTHS, present(this.points[n - 1]) / TENTHS];
     }
 
     /** Where a pointer means: on the ruling when snapping, in whole eighths of a turn from `from` with Shift. */
@@ -142,7 +143,7 @@ export class ShapeTool implements Tool {
 
     private through([x, y]: [number, number]): CanvasObject {
         const all = [...this.points, Math.round(x * TENTHS), Math.round(y * TENTHS)];
-        return this.shape(all.length === 2 ? [...all, all[0] + 1, all[1]] : all);
+        return this.shape(all.length === 2 ? [...all, present(all[0]) + 1, present(all[1])] : all);
     }
 
     private shape(points: number[]): PointShape {

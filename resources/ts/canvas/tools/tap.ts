@@ -1,6 +1,7 @@
 import type { Point, Tool } from './gestures';
 import { touches } from '../model/hit';
 import type { Host } from './host';
+import { present } from '../../present';
 
 type TapHost = Pick<Host, 'layer' | 'settings' | 'surface' | 'view'> & {
     readonly putting: { tap(x: number, y: number): void };
@@ -30,7 +31,7 @@ export class TapTool implements Tool {
     }
 
     move(points: Point[]): void {
-        const at = points[points.length - 1];
+        const at = present(points[points.length - 1]);
         if (
             this.from !== null &&
             Math.hypot(at.x - this.from.x, at.y - this.from.y) * this.bench.view.camera.scale > FARTHEST

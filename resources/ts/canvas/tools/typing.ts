@@ -2,6 +2,7 @@ import { HEIGHT, TENTHS, WIDTH, newId, type Note, type Operation, type Text } fr
 import { matrixOf } from '../model/place';
 import { LINE_HEIGHT, NOTE_MARGIN, heightOf, readsBackwards, typed, widthOf, wrap } from '../model/words';
 import type { View } from '../drawing/view';
+import { present } from '../../present';
 
 export interface TypingListener {
     /** Each change, at once. */
@@ -57,7 +58,7 @@ export class Typing {
         const field = this.field;
         this.field = null;
         this.store();
-        if (this.object!.type === 'text' && this.object!.text.trim() === '' && this.stored !== null) {
+        if (present(this.object).type === 'text' && present(this.object).text.trim() === '' && this.stored !== null) {
             this.to.operation('remove', newId(), { targets: [this.id] });
         }
         this.view.unhide(this.id);
@@ -138,7 +139,7 @@ export class Typing {
     }
 
     private typed(value: string): void {
-        this.object = this.wrapped({ ...this.object!, text: value });
+        this.object = this.wrapped({ ...present(this.object), text: value });
         this.fit();
         this.to.type(this.id, this.object);
         window.clearTimeout(this.timer);
@@ -167,7 +168,7 @@ export class Typing {
 
     private store(): void {
         window.clearTimeout(this.timer);
-        const object = this.object!;
+        const object = present(this.object);
         const { stored } = this;
         const empty = object.type === 'text' && object.text.trim() === '';
         if (empty || JSON.stringify(object) === JSON.stringify(stored)) {

@@ -2,16 +2,9 @@ import htmx from 'htmx.org';
 import { post, reasonOf } from '../../live/http';
 import { TimerFace } from '../../live/timer';
 import { element, fill } from '../../page';
-import type { Chosen } from '../../grid/chosen';
-import type { Drawer } from '../shell/drawer';
-
-interface Around {
-    address: string;
-    words: Record<string, string>;
-    drawer: Drawer;
-    chosen: Chosen;
-    now(): number;
-}
+import type { Chosen } from '../watch/chosen';
+import type { Desk } from '../shell/desk';
+import { present } from '../../present';
 
 /** The ask before the class: App\Sessions\Asks\Asking::underWay. */
 interface UnderWay {
@@ -37,9 +30,19 @@ export class AskPanel {
     /** Puts back what stood in the run form before the panel was freshened. */
     private keep: () => void = () => undefined;
 
-    constructor(private readonly around: Around) {
+    constructor(
+        private readonly desk: Desk,
+        private readonly chosen: Chosen,
+    ) {
+        const { actions, bus } = desk;
+        const open = (): void => this.open();
+        bus.on('written', () => this.follow());
+        bus.on('ask', () => this.refresh());
+        bus.on('answered', () => this.refresh());
+        bus.on('done', (what) => what === 'ask' && this.refresh(0));
+        actions.add({ ask: open }, { a: open });
         this.face = new TimerFace(
-            around.now,
+            desk.now,
             (words) => {
                 element('#ask-left').textContent = words ?? '';
             },
@@ -57,19 +60,19 @@ export class AskPanel {
         });
     }
 
-    open(): void {
-        this.around.drawer.open('ask');
+    private open(): void {
+        this.desk.drawer.open('ask');
         this.showFields();
         this.refresh(0);
     }
 
     /** Something about asks has changed. */
-    refresh(wait = WAIT_MS): void {
-        if (this.around.drawer.panel === 'ask' && this.timer === 0) {
+    private refresh(wait = WAIT_MS): void {
+        if (this.desk.drawer.panel === 'ask' && this.timer === 0) {
             this.timer = window.setTimeout(() => {
                 this.timer = 0;
                 void htmx
-                    .ajax('get', `${this.around.address}/ask`, {
+                    .ajax('get', `${this.desk.address}/ask`, {
                         source: '#ask-body',
                         target: '#ask-body',
                         swap: 'innerHTML',
@@ -90,13 +93,13 @@ export class AskPanel {
         window.clearTimeout(this.ending);
         window.clearTimeout(this.moving);
         if (typeof under?.ends === 'number') {
-            this.ending = window.setTimeout(() => this.refresh(), Math.max(0, under.ends - this.around.now()) + 100);
+            this.ending = window.setTimeout(() => this.refresh(), Math.max(0, under.ends - this.desk.now()) + 100);
         }
         if (under !== null && under.run !== null && under.auto && this.form !== null) {
-            const wait = (under.ends === null ? 0 : Math.max(0, under.ends - this.around.now())) + under.pause;
+            const wait = (under.ends === null ? 0 : Math.max(0, under.ends - this.desk.now())) + under.pause;
             this.moving = window.setTimeout(
                 () =>
-                    void post(`${this.around.address}/run/${under.run}/next`, { at: under.at }).catch(() =>
+                    void post(`${this.desk.address}/run/${under.run}/next`, { at: under.at }).catch(() =>
                         this.refresh(),
                     ),
                 wait,
@@ -105,7 +108,7 @@ export class AskPanel {
     }
 
     private value(name: string): string {
-        return String(new FormData(this.form!).get(name) ?? '');
+        return String(new FormData(present(this.form)).get(name) ?? '');
     }
 
     private showFields(): void {
@@ -114,20 +117,20 @@ export class AskPanel {
         }
         const kind = this.value('kind');
         for (const part of this.form.querySelectorAll<HTMLElement>('[data-ask-for]')) {
-            part.hidden = !part.dataset.askFor!.split(' ').includes(kind);
+            part.hidden = !present(part.dataset.askFor).split(' ').includes(kind);
         }
-        const n = this.around.chosen.tiles.length;
+        const n = this.chosen.tiles.length;
         const chosen = element('#ask-chosen', this.form);
         chosen.hidden = n === 0;
-        element('span', chosen).textContent = fill(this.around.words.ask_chosen, { n });
+        element('span', chosen).textContent = fill(this.desk.words.ask_chosen, { n });
     }
 
     private async ask(): Promise<void> {
-        const chosen = this.around.chosen.tiles.map(({ seat }) => seat.id);
+        const chosen = this.chosen.tiles.map(({ seat }) => seat.id);
         const seconds = this.value('seconds');
         element('#ask-problem').textContent = '';
         try {
-            await post(`${this.around.address}/asks`, {
+            await post(`${this.desk.address}/asks`, {
                 question: this.question(),
                 seconds: seconds === '' ? null : Number(seconds),
                 anonymous: this.value('anonymous') === '1',
@@ -135,7 +138,7 @@ export class AskPanel {
             });
             this.refresh(0);
         } catch (problem) {
-            element('#ask-problem').textContent = reasonOf(problem, this.around.words);
+            element('#ask-problem').textContent = reasonOf(problem, this.desk.words);
         }
     }
 
@@ -155,7 +158,7 @@ export class AskPanel {
                     kind: this.value('kind'),
                     words,
                     options,
-                    right: options.filter((_, i) => lines[i].startsWith('*')).map(({ id }) => id),
+                    right: options.filter((_, i) => present(lines[i]).startsWith('*')).map(({ id }) => id),
                     shuffle: false,
                 };
             }
@@ -164,11 +167,11 @@ export class AskPanel {
             case 'sure':
                 return {
                     kind: 'scale',
-                    words: words === '' ? this.around.words.ask_sure : words,
+                    words: words === '' ? this.desk.words.ask_sure : words,
                     from: 1,
                     to: 4,
-                    low: this.around.words.ask_guessed,
-                    high: this.around.words.ask_certain,
+                    low: this.desk.words.ask_guessed,
+                    high: this.desk.words.ask_certain,
                 };
             case 'text':
                 return { kind: 'text', words, right: right === '' ? [] : [right] };

@@ -1,12 +1,8 @@
 import htmx from 'htmx.org';
 import { HttpProblem } from '../../live/http';
 import { element } from '../../page';
-
-interface Around {
-    address: string;
-    words: Record<string, string>;
-    run(address: string, body: unknown): Promise<boolean>;
-}
+import type { Desk } from '../shell/desk';
+import { present } from '../../present';
 
 /** Where everybody stands, over the grid; and groups, which can be changed by hand before they are kept. */
 export class ClassPicture {
@@ -14,7 +10,14 @@ export class ClassPicture {
     private readonly made = element('#groups-made');
     private before: HTMLElement | null = null;
 
-    constructor(private readonly around: Around) {
+    readonly work = 'students';
+
+    constructor(private readonly desk: Desk) {
+        const open = (): void => this.open();
+        desk.actions.add(
+            { picture: open, 'close-picture': () => this.close(), 'keep-groups': () => this.keep() },
+            { m: open },
+        );
         const form = element<HTMLFormElement>('#groups-form');
         form.addEventListener('submit', (event) => {
             event.preventDefault();
@@ -23,7 +26,7 @@ export class ClassPicture {
         this.made.addEventListener('change', (event) => {
             const select = (event.target as Element).closest<HTMLSelectElement>('.group-of');
             if (select !== null) {
-                this.move(select.closest<HTMLElement>('.group-student')!, select.value);
+                this.move(present(select.closest<HTMLElement>('.group-student')), select.value);
             }
         });
         this.listenToDrags();
@@ -33,7 +36,7 @@ export class ClassPicture {
         return !this.root.hidden;
     }
 
-    open(): void {
+    private open(): void {
         this.before = document.activeElement as HTMLElement | null;
         this.root.hidden = false;
         element('#picture-title').focus();
@@ -45,9 +48,9 @@ export class ClassPicture {
         this.before?.focus();
     }
 
-    refresh(): void {
+    private refresh(): void {
         if (this.isOpen) {
-            void htmx.ajax('get', `${this.around.address}/picture`, {
+            void htmx.ajax('get', `${this.desk.address}/picture`, {
                 source: '#picture-body',
                 target: '#picture-body',
                 swap: 'innerHTML',
@@ -55,11 +58,11 @@ export class ClassPicture {
         }
     }
 
-    keep(): void {
+    private keep(): void {
         const groups = [...this.made.querySelectorAll<HTMLElement>('.group')].map((group) =>
-            [...group.querySelectorAll<HTMLElement>('.group-student')].map(({ dataset }) => dataset.seat!),
+            [...group.querySelectorAll<HTMLElement>('.group-student')].map(({ dataset }) => present(dataset.seat)),
         );
-        void this.around.run(`${this.around.address}/groups`, { groups });
+        void this.desk.run(`${this.desk.address}/groups`, { groups });
     }
 
     private async propose(form: HTMLFormElement): Promise<void> {
@@ -67,16 +70,16 @@ export class ClassPicture {
         const problem = element('#groups-problem');
         problem.textContent = '';
         try {
-            const answer = await fetch(`${this.around.address}/groups?${asked}`, {
+            const answer = await fetch(`${this.desk.address}/groups?${asked}`, {
                 headers: { Accept: 'application/json' },
             });
             if (!answer.ok) {
                 const told = (await answer.json().catch(() => ({}))) as { message?: string };
-                throw new HttpProblem(answer.status, told.message ?? this.around.words.unreachable);
+                throw new HttpProblem(answer.status, told.message ?? this.desk.words.unreachable);
             }
             this.made.innerHTML = await answer.text();
         } catch (found) {
-            problem.textContent = found instanceof HttpProblem ? found.message : this.around.words.unreachable;
+            problem.textContent = found instanceof HttpProblem ? found.message : this.desk.words.unreachable;
         }
     }
 
@@ -99,7 +102,7 @@ export class ClassPicture {
             const group = (event.target as Element).closest<HTMLElement>('.group');
             if (dragged !== null && group !== null) {
                 event.preventDefault();
-                this.move(dragged, group.dataset.group!);
+                this.move(dragged, present(group.dataset.group));
             }
             dragged = null;
         });

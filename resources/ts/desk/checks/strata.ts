@@ -1,6 +1,8 @@
+import type { Grid } from '../../grid/grid';
 import { element } from '../../page';
-
-export type Scale = { word: string; level: number }[];
+import type { Desk } from '../shell/desk';
+import type { Scale } from '../../protocol/desk';
+import { present } from '../../present';
 
 function levelButton(model: HTMLElement, key: number, level: number, word: string): HTMLElement {
     const button = model.cloneNode(true) as HTMLElement;
@@ -25,6 +27,15 @@ function levelButton(model: HTMLElement, key: number, level: number, word: strin
 export class StrataMenu {
     private readonly root = element('#strata-menu');
 
+    constructor(
+        desk: Desk,
+        readonly grid: Grid,
+    ) {
+        desk.bus.on('states', ({ scale }) => this.show(scale));
+        desk.actions.add({ strata: (button) => this.open(button) });
+        document.addEventListener('click', (event) => this.pressedOutside(event.target as Element));
+    }
+
     /** The levels of a teacher's own scale, the lowest first; null for Strata. */
     private scale: Scale | null = null;
     private readonly strata = new Map<HTMLElement, string>();
@@ -34,7 +45,7 @@ export class StrataMenu {
     }
 
     /** The menu, and the row for those that are chosen, say the levels of the prompt that is looked at. */
-    show(scale: Scale | null): void {
+    private show(scale: Scale | null): void {
         if (JSON.stringify(scale) === JSON.stringify(this.scale)) {
             return;
         }
@@ -43,11 +54,11 @@ export class StrataMenu {
             if (!this.strata.has(place)) {
                 this.strata.set(place, place.innerHTML);
             }
-            place.innerHTML = this.strata.get(place)!;
+            place.innerHTML = present(this.strata.get(place));
             if (scale === null) {
                 continue;
             }
-            const [model] = place.querySelectorAll<HTMLElement>('[data-level="3"]');
+            const model = element('[data-level="3"]', place);
             const buttons = scale.map(({ word, level }, i) => levelButton(model, i + 1, level, word)).reverse();
             place
                 .querySelectorAll('[data-level="3"], [data-level="2"], [data-level="1"]')
@@ -65,9 +76,9 @@ export class StrataMenu {
         return !this.root.hidden;
     }
 
-    open(button: HTMLElement): void {
+    private open(button: HTMLElement): void {
         const box = button.getBoundingClientRect();
-        this.root.dataset.seat = button.closest<HTMLElement>('.tile')!.dataset.seat!;
+        this.root.dataset.seat = present(present(button.closest<HTMLElement>('.tile')).dataset.seat);
         this.root.hidden = false;
         this.root.style.left = `${Math.min(box.left, window.innerWidth - this.root.offsetWidth - 8)}px`;
         this.root.style.top = `${Math.max(8, box.top - this.root.offsetHeight - 4)}px`;
@@ -78,7 +89,7 @@ export class StrataMenu {
         this.root.hidden = true;
     }
 
-    pressedOutside(target: Element): void {
+    private pressedOutside(target: Element): void {
         if (this.isOpen && target.closest('#strata-menu, [data-do="strata"]') === null) {
             this.close();
         }

@@ -1,36 +1,52 @@
 import type { Room } from '../../protocol/room';
 import { chime, TimerFace } from '../../live/timer';
 import { element, fill } from '../../page';
-
-interface Around {
-    words: Record<string, string>;
-    address: string;
-    now(): number;
-    run(address: string, body: unknown): Promise<boolean>;
-    /** The same, after whatever was told before. */
-    inOrder(address: string, body: unknown): Promise<boolean>;
-    /** Names stand otherwise: what is written out follows. */
-    renamed(): void;
-    /** The bands are asked for again. */
-    refresh(): void;
-    say(sentence: string): void;
-}
+import { wordFor } from '../../protocol/wordfor';
+import type { Desk } from '../shell/desk';
+import { present } from '../../present';
 
 const MODES = ['names', 'seats', 'hidden'];
 
 /** What holds for the whole room, as the now band says it, and the keys that change it. */
 export class RoomDesk {
-    room: Room;
+    private room: Room;
     /** How many changes of the names are on their way. */
     private telling = 0;
     private readonly face: TimerFace;
 
-    constructor(private readonly around: Around) {
+    constructor(private readonly desk: Desk) {
+        const { actions, bus, drawer } = desk;
+        const pens = (): void => this.togglePens();
+        const names = (): void => this.nextNames();
+        const door = (): void => {
+            drawer.open('door');
+            bus.tell('doorOpened', null);
+        };
+        bus.on('room', ({ room }) => this.take(room));
+        bus.on('written', () => {
+            this.read();
+            this.showNames();
+            this.showSettings();
+        });
+        actions.add(
+            {
+                pens,
+                names,
+                door,
+                tools: () => {
+                    this.showTray();
+                    drawer.open('tools');
+                },
+                'set-timer': (button) => this.setTimer(Number(button.dataset.seconds)),
+                'pause-timer': () => this.pauseTimer(),
+            },
+            { p: pens, n: names, d: door },
+        );
         this.face = new TimerFace(
-            around.now,
+            desk.now,
             (words, isPaused) => {
                 const said =
-                    words === null ? around.words.timer : isPaused ? fill(around.words.paused, { left: words }) : words;
+                    words === null ? desk.words.timer : isPaused ? fill(desk.words.paused, { left: words }) : words;
                 for (const place of document.querySelectorAll<HTMLElement>('#timer-left, #timing-left')) {
                     const shown = place.id === 'timing-left' && words === null ? '–:––' : said;
                     if (place.textContent !== shown) {
@@ -39,7 +55,7 @@ export class RoomDesk {
                 }
             },
             ({ sound }) => {
-                around.say(around.words.time_up);
+                desk.say(desk.words.time_up);
                 if (sound) {
                     chime();
                 }
@@ -54,44 +70,44 @@ export class RoomDesk {
         });
     }
 
-    take(room: Room): void {
+    private take(room: Room): void {
         this.room = room;
         this.face.set(room.timer);
         this.showPens();
     }
 
     /** What the server has written into the now band. */
-    read(): Room {
-        const room = JSON.parse(element('#now').dataset.room!) as Room;
+    private read(): Room {
+        const room = JSON.parse(present(element('#now').dataset.room)) as Room;
         this.room = room;
         this.face.set(room.timer);
         this.showPens();
         return room;
     }
 
-    get arePensDown(): boolean {
+    private get arePensDown(): boolean {
         return this.room.pens !== null || this.face.bringsPensDown;
     }
 
-    togglePens(): void {
-        void this.around.run(`${this.around.address}/pens`, {
+    private togglePens(): void {
+        void this.desk.run(`${this.desk.address}/pens`, {
             down: !this.arePensDown,
             words: element<HTMLInputElement>('#pens-words').value,
         });
     }
 
-    setTimer(seconds: number): void {
-        void this.around.run(`${this.around.address}/timer`, {
+    private setTimer(seconds: number): void {
+        void this.desk.run(`${this.desk.address}/timer`, {
             do: 'set',
             seconds,
             pens: element<HTMLInputElement>('#timer-pens').checked,
         });
     }
 
-    pauseTimer(): void {
+    private pauseTimer(): void {
         const { timer } = this.room;
         if (timer !== null) {
-            void this.around.run(`${this.around.address}/timer`, { do: timer.ends === null ? 'resume' : 'pause' });
+            void this.desk.run(`${this.desk.address}/timer`, { do: timer.ends === null ? 'resume' : 'pause' });
         }
     }
 
@@ -99,37 +115,37 @@ export class RoomDesk {
      * What stands for students on this desk: names, then seat numbers, then nothing. Here at once, then told: two
      * presses are two steps.
      */
-    nextNames(): void {
-        const names = MODES[(MODES.indexOf(document.body.dataset.names!) + 1) % MODES.length];
+    private nextNames(): void {
+        const names = present(MODES[(MODES.indexOf(present(document.body.dataset.names)) + 1) % MODES.length]);
         this.telling++;
         this.putNames(names);
-        void this.around.inOrder(`${this.around.address}/settings`, { desk_names: names }).finally(() => {
+        void this.desk.commands.inOrder(`${this.desk.address}/settings`, { desk_names: names }).finally(() => {
             this.telling--;
             if (this.telling === 0) {
-                this.around.refresh();
+                this.desk.bands.refresh();
             }
         });
     }
 
     /** As the server says, unless this desk is just telling it. */
-    showNames(): void {
+    private showNames(): void {
         if (this.telling === 0) {
-            this.putNames(element('#now').dataset.names!);
+            this.putNames(present(element('#now').dataset.names));
         }
     }
 
     private putNames(names: string): void {
         if (document.body.dataset.names !== names) {
             document.body.dataset.names = names;
-            this.around.renamed();
+            this.desk.bus.tell('renamed', null);
         }
         element('#names').setAttribute('aria-pressed', String(names === MODES[0]));
-        element('#names .names-word').textContent = this.around.words[`names_${names}`];
+        element('#names .names-word').textContent = wordFor(this.desk.words, `names_${names}`);
     }
 
     /** The settings' fields say what holds, but for the one in which somebody is. */
-    showSettings(): void {
-        const settings = JSON.parse(element('#now').dataset.settings!) as Record<string, unknown>;
+    private showSettings(): void {
+        const settings = JSON.parse(present(element('#now').dataset.settings)) as Record<string, unknown>;
         for (const field of document.querySelectorAll<HTMLInputElement>('#settings form [name]')) {
             const value = field.name
                 .replace('[]', '')
@@ -147,8 +163,8 @@ export class RoomDesk {
     }
 
     /** The tools' form begins with what students have now. */
-    showTray(): void {
-        const { kind, tools } = JSON.parse(element('#now').dataset.tray!) as { kind: string; tools: string[] };
+    private showTray(): void {
+        const { kind, tools } = JSON.parse(present(element('#now').dataset.tray)) as { kind: string; tools: string[] };
         for (const field of document.querySelectorAll<HTMLInputElement>('#tools form input')) {
             if (field.name === 'tray') {
                 field.checked = field.value === kind;
@@ -167,8 +183,8 @@ export class RoomDesk {
             button.classList.toggle('btn-attention', this.arePensDown);
             button.classList.toggle('btn-paper', !this.arePensDown);
             element('.pens-word', button).textContent = this.arePensDown
-                ? this.around.words.pens_up
-                : this.around.words.pens_down;
+                ? this.desk.words.pens_up
+                : this.desk.words.pens_down;
         }
     }
 }

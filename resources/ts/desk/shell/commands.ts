@@ -1,5 +1,7 @@
+import type { Words } from '../../protocol/words';
 import { HttpProblem, post } from '../../live/http';
-import { element } from '../../page';
+import type { Notice } from './notice';
+import { present } from '../../present';
 
 interface Told {
     said?: string | null;
@@ -7,41 +9,11 @@ interface Told {
 }
 
 interface Settings {
-    words: Record<string, string>;
+    words: Words<'undo' | 'unreachable'>;
     /** After what a command with `data-then` did. */
     then(name: string): void;
     /** The server refused: the page puts itself right. */
     mend(): void;
-}
-
-/** Says sentences of the desk's, one at a time, with a button where there is something to do about it. */
-export class Notice {
-    private hushed = 0;
-
-    say(sentence: string, button?: { word: string; press(): void }, ms = 7000): void {
-        const notice = element('#desk-notice');
-        notice.textContent = sentence;
-        if (button !== undefined) {
-            const press = Object.assign(document.createElement('button'), {
-                type: 'button',
-                className: 'btn btn-sm btn-paper',
-                textContent: button.word,
-            });
-            press.addEventListener('click', () => {
-                notice.hidden = true;
-                button.press();
-            });
-            notice.append(' ', press);
-        }
-        notice.hidden = false;
-        window.clearTimeout(this.hushed);
-        this.hushed = window.setTimeout(
-            () => {
-                notice.hidden = true;
-            },
-            button === undefined ? ms : Math.max(ms, 15_000),
-        );
-    }
 }
 
 /**
@@ -58,7 +30,11 @@ export class Commands {
         document.addEventListener('click', (event) => {
             const button = (event.target as Element).closest<HTMLElement>('[data-post]:not(form)');
             if (button !== null) {
-                void this.run(button.dataset.post!, JSON.parse(button.dataset.body ?? '{}'), button.dataset.then);
+                void this.run(
+                    present(button.dataset.post),
+                    JSON.parse(button.dataset.body ?? '{}'),
+                    button.dataset.then,
+                );
             }
         });
         document.addEventListener('submit', (event) => {
@@ -79,7 +55,7 @@ export class Commands {
                     [field.name]: field.type === 'checkbox' ? field.checked : field.value === '' ? null : field.value,
                 });
             } else if (form !== null && field.name !== '') {
-                this.inOrder(form.dataset.post!, fieldsOf(form, field.name), form.dataset.then);
+                this.inOrder(present(form.dataset.post), fieldsOf(form, field.name), form.dataset.then);
             }
         });
     }
@@ -139,7 +115,7 @@ export class Commands {
 
     private async submit(form: HTMLFormElement): Promise<void> {
         const body = fieldsOf(form);
-        const done = await this.run(form.dataset.post!, body, form.dataset.then);
+        const done = await this.run(present(form.dataset.post), body, form.dataset.then);
         if (done && form.dataset.live === undefined) {
             form.closest('dialog')?.close();
             form.querySelectorAll<HTMLTextAreaElement>('textarea').forEach((field) => {
@@ -160,7 +136,7 @@ export function fieldsOf(form: HTMLFormElement, only?: string): Record<string, u
         if (path === undefined || path === '' || (only !== undefined && path !== only)) {
             continue;
         }
-        const [group, inner] = path.split('.');
+        const [group = '', inner] = path.split('.');
         const name = inner ?? path;
         const body = inner === undefined ? whole : ((whole[group] ??= {}) as Record<string, unknown>);
         if (name.endsWith('[]')) {
@@ -175,29 +151,4 @@ export function fieldsOf(form: HTMLFormElement, only?: string): Record<string, u
         }
     }
     return whole;
-}
-
-/** The small windows that ask for a reason or a name about one student. */
-export function openWindow(id: string, { seat, name }: { seat?: string; name?: string }): void {
-    const window = element<HTMLDialogElement>(`#${id}`);
-    for (const field of window.querySelectorAll<HTMLInputElement>('input[type=hidden]')) {
-        field.value = seat ?? '';
-    }
-    const title = window.querySelector<HTMLElement>('.window-name');
-    if (title !== null) {
-        title.textContent = name ?? '';
-    }
-    const typed = window.querySelector<HTMLInputElement>('input[name=name]');
-    if (typed !== null) {
-        typed.value = name ?? '';
-    }
-    window.showModal();
-    typed?.select();
-}
-
-export function listenToCancels(): void {
-    document.addEventListener('click', (event) => {
-        const button = (event.target as Element).closest<HTMLElement>('dialog [data-cancel]');
-        button?.closest('dialog')?.close();
-    });
 }

@@ -1,9 +1,10 @@
+import type { DeskWords } from '../../protocol/words';
 /** What every canvas of the desk knows of the page around it. */
 export interface CanvasContext {
     address: string;
     assets: string;
     stamps: Record<string, string>;
-    words: Record<string, string>;
+    words: DeskWords;
     say(sentence: string): void;
 }
 

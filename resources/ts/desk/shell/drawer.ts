@@ -1,4 +1,5 @@
 import { element } from '../../page';
+import { present } from '../../present';
 
 /** The drawer at the right: one panel at a time. Closing gives the focus back to where it was. */
 export class Drawer {
@@ -13,8 +14,12 @@ export class Drawer {
         });
     }
 
+    get isOpen(): boolean {
+        return !this.root.hidden;
+    }
+
     get panel(): string {
-        return this.root.hidden ? '' : this.root.dataset.panel!;
+        return this.root.hidden ? '' : present(this.root.dataset.panel);
     }
 
     open(panel: string, focus = true): void {

@@ -1,84 +1,44 @@
-import type { Grid } from '../../grid/grid';
-import type { Tile } from '../../grid/tile';
+import type { Desk } from './desk';
 
-interface KeyListener {
-    /** The tile from which the arrows go on: the one in the close-up, else the focused one. */
-    tile(): Tile | undefined;
-    /** Whether anything is meant by a key that does something with canvases. */
-    hasTiles(): boolean;
-    look(tile: Tile, choose: boolean): void;
-    choose(tile: Tile): void;
-    chooseAll(): void;
-    check(level: number | null): void;
-    /** Every other key. */
-    letter: Record<string, () => void>;
-    escape(): void;
-}
+/** Where a letter is typed, and no key of the desk's. */
+const FIELD = 'input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select';
 
-/** The desk's keys. Every one has a button; the page of keys lists them. */
-export function listenToKeys(grid: Grid, to: KeyListener): void {
+/**
+ * The desk's keys. Every one has a button; the page of keys lists them.
+ *
+ * @param  canvases  what is pressed about canvases; answers whether it was one of those keys
+ * @param  escape  with nothing left to close
+ */
+export function listenToKeys(
+    { actions, layers }: Desk,
+    canvases: (event: KeyboardEvent) => boolean,
+    escape: () => void,
+): void {
     document.addEventListener('keydown', (event) => {
         const target = event.target as Element;
-        const isField =
-            target.closest(
-                'input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select, dialog',
-            ) !== null;
+        const isTyping = target.closest(FIELD) !== null;
+        const isModified = event.ctrlKey || event.metaKey || event.altKey;
+        const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+        const letter = isModified ? undefined : actions.letters[key];
         // The Shield works from everywhere but from within words; while it is up, nothing is done that cannot be seen.
-        const isTyping =
-            target.closest('input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select') !== null;
-        const isShielded = document.body.classList.contains('is-shielded');
-        const isBare = !event.ctrlKey && !event.metaKey && !event.altKey;
-        if (isBare && event.key.toLowerCase() === 'b' && !isTyping) {
+        if (key === 'b' && letter !== undefined && !isTyping) {
             event.preventDefault();
-            to.letter.b();
-            return;
-        }
-        if (isShielded) {
-            if (isBare && event.key.toLowerCase() === 'p') {
-                to.letter.p();
+            letter();
+        } else if (document.body.classList.contains('is-shielded')) {
+            if (key === 'p') {
+                letter?.();
             }
-            return;
-        }
-        if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a' && !isField && !event.altKey) {
-            event.preventDefault();
-            to.chooseAll();
-            return;
-        }
-        if (event.ctrlKey || event.metaKey || event.altKey) {
-            return;
-        }
-        if (event.key === 'Escape') {
-            if (target.closest('dialog') === null) {
-                to.escape();
+        } else if (key === 'Escape' && !isModified) {
+            if (target.closest('dialog') === null && !layers.escape()) {
+                escape();
             }
-            return;
-        }
-        if (!isField && alone(event, grid, to)) {
-            event.preventDefault();
+        } else if (!isTyping && target.closest('dialog') === null) {
+            if (canvases(event)) {
+                event.preventDefault();
+            } else if (letter !== undefined) {
+                event.preventDefault();
+                letter();
+            }
         }
     });
-}
-
-function alone(event: KeyboardEvent, grid: Grid, to: KeyListener): boolean {
-    const tile = to.tile();
-    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-    if (key.startsWith('Arrow') && (event.target as Element).closest('input') === null) {
-        const next = grid.beside(tile, event.key);
-        if (next !== undefined) {
-            to.look(next, event.shiftKey);
-        }
-        return next !== undefined;
-    }
-    if (key === 'x' && tile !== undefined) {
-        to.choose(tile);
-    } else if (/^[0-6]$/.test(key) && to.hasTiles()) {
-        to.check(Number(key));
-    } else if ((key === 'Delete' || key === 'Backspace') && to.hasTiles()) {
-        to.check(null);
-    } else if (to.letter[key] !== undefined) {
-        to.letter[key]();
-    } else {
-        return false;
-    }
-    return true;
 }

@@ -1,10 +1,7 @@
 import { mountWindow } from '../../bench/window';
 import { element } from '../../page';
-
-interface Around {
-    address: string;
-    run(address: string, body: unknown): Promise<boolean>;
-}
+import type { Desk } from '../shell/desk';
+import { present } from '../../present';
 
 interface Entry {
     id: number;
@@ -19,7 +16,16 @@ export class LineUpBar {
     private entry: Entry | null = null;
     private readonly window: HTMLDialogElement;
 
-    constructor(private readonly around: Around) {
+    constructor(private readonly desk: Desk) {
+        desk.actions.add(
+            {
+                'show-entry': ({ dataset: { entry = '' } }, event) =>
+                    this.show(entry, event.ctrlKey || event.metaKey || event.shiftKey),
+                // As the server wrote it: App\Models\Show\LineupEntry.
+                entry: (button) => this.open(JSON.parse(button.dataset.entry ?? '{}') as Entry),
+            },
+            { '[': () => this.step(-1), ']': () => this.step(1) },
+        );
         this.window = mountWindow('#entry-window', (how) => void this.done(how));
         document.addEventListener('click', (event) => {
             const small = (event.target as Element).closest<HTMLElement>('#mini-screen');
@@ -29,14 +35,14 @@ export class LineUpBar {
         document.addEventListener('change', (event) => {
             const select = event.target as HTMLSelectElement;
             if (select.id === 'shown-on') {
-                void around.run(`${around.address}/shown-on`, { on: select.value });
+                void desk.run(`${desk.address}/shown-on`, { on: select.value });
             }
         });
     }
 
     /** One alone, or beside what is shown; shown again, it goes. */
-    show(entry: string, beside: boolean): void {
-        void this.around.run(`${this.around.address}/line-up/${entry}/${beside ? 'beside' : 'show'}`, {});
+    private show(entry: string, beside: boolean): void {
+        void this.desk.run(`${this.desk.address}/line-up/${entry}/${beside ? 'beside' : 'show'}`, {});
     }
 
     /** By Alt and an arrow, or dragged to another's place. */
@@ -68,8 +74,8 @@ export class LineUpBar {
         );
         document.addEventListener('drop', (event) => {
             const to = entryOf(event.target);
-            const all = [...document.querySelectorAll<HTMLElement>('.lineup-entry')].map(
-                ({ dataset }) => dataset.entry!,
+            const all = [...document.querySelectorAll<HTMLElement>('.lineup-entry')].map(({ dataset }) =>
+                present(dataset.entry),
             );
             if (dragged !== undefined && to !== undefined && to !== dragged) {
                 event.preventDefault();
@@ -80,14 +86,14 @@ export class LineUpBar {
     }
 
     private move(entry: string, by: number): Promise<boolean> {
-        return this.around.run(`${this.around.address}/line-up/${entry}/change`, { by });
+        return this.desk.run(`${this.desk.address}/line-up/${entry}/change`, { by });
     }
 
-    step(by: -1 | 1): void {
-        void this.around.run(`${this.around.address}/line-up/step`, { by });
+    private step(by: -1 | 1): void {
+        void this.desk.run(`${this.desk.address}/line-up/step`, { by });
     }
 
-    open(entry: Entry): void {
+    private open(entry: Entry): void {
         this.entry = entry;
         element<HTMLInputElement>('#entry-caption').value = entry.caption;
         element<HTMLInputElement>('#entry-live').checked = entry.is_live;
@@ -97,11 +103,11 @@ export class LineUpBar {
     }
 
     private async done(how: string): Promise<void> {
-        const at = `${this.around.address}/line-up/${this.entry!.id}`;
+        const at = `${this.desk.address}/line-up/${present(this.entry).id}`;
         if (how === 'remove') {
-            await this.around.run(`${at}/remove`, {});
+            await this.desk.run(`${at}/remove`, {});
         } else if (how === 'earlier' || how === 'later') {
-            await this.around.run(`${at}/change`, { by: how === 'earlier' ? -1 : 1 });
+            await this.desk.run(`${at}/change`, { by: how === 'earlier' ? -1 : 1 });
         } else {
             const names = element<HTMLSelectElement>('#entry-names').value;
             const now: Record<string, unknown> = {
@@ -113,7 +119,7 @@ export class LineUpBar {
             const was = this.entry as unknown as Record<string, unknown>;
             const changed = Object.fromEntries(Object.entries(now).filter(([name, value]) => value !== was[name]));
             if (Object.keys(changed).length > 0) {
-                await this.around.run(`${at}/change`, changed);
+                await this.desk.run(`${at}/change`, changed);
             }
         }
     }

@@ -7,14 +7,9 @@ import type { Outbox } from '../../live/outbox';
 import { PointerSender } from '../../live/pointer';
 import { WetSender } from '../../live/wet';
 import { element } from '../../page';
-import type { DeskContext } from '../shell/context';
+import type { Desk } from '../shell/desk';
 import { openTeacherBench, type OpenedCanvas } from '../work/teacherbench';
-
-interface Settings extends DeskContext {
-    /** This teacher's, to begin with. */
-    colours: Record<'coach' | 'private', string>;
-    send(text: string): boolean;
-}
+import { present } from '../../present';
 
 type Item = ShownItem & { prompt: string; owner: string };
 
@@ -42,9 +37,20 @@ export class Talking {
     private lookTimer = 0;
     private looked = 'null';
 
-    constructor(private readonly settings: Settings) {
-        this.wet = new WetSender('lead', settings.send);
-        this.pointer = new PointerSender('lead', settings.send);
+    readonly work = 'students';
+
+    /** @param  send  what is drawn and pointed at, to those who see it */
+    constructor(
+        private readonly settings: Desk,
+        send: (text: string) => boolean,
+    ) {
+        const { actions, bus, tell } = settings;
+        const toggle = (): void => (this.isOpen ? this.close() : void tell(this.open()));
+        bus.on('operations', (operations) => this.takeOperations(operations));
+        bus.on('screen', () => void this.freshen());
+        actions.add({ talking: toggle }, { u: toggle });
+        this.wet = new WetSender('lead', send);
+        this.pointer = new PointerSender('lead', send);
         this.sheet.className = 'page page-below talking-sheet';
         this.picture.alt = '';
         this.sheet.append(this.picture);
@@ -79,7 +85,8 @@ export class Talking {
         return this.items.find(({ n }) => n === this.n);
     }
 
-    async open(): Promise<void> {
+    private async open(): Promise<void> {
+        this.settings.layers.makeRoomFor(this);
         await this.ask();
         if (this.items.length === 0) {
             this.settings.say(this.settings.words.nothing_shown);
@@ -91,8 +98,8 @@ export class Talking {
             await this.begin();
         }
         await this.take(this.item === undefined ? 1 : this.n);
-        this.bench!.view.fit();
-        this.bench!.surface.focus();
+        present(this.bench).view.fit();
+        present(this.bench).surface.focus();
     }
 
     close(): void {
@@ -107,7 +114,7 @@ export class Talking {
     }
 
     /** Something about what is shown has changed. */
-    async freshen(): Promise<void> {
+    private async freshen(): Promise<void> {
         if (!this.isOpen) {
             return;
         }
@@ -122,10 +129,10 @@ export class Talking {
         }
     }
 
-    takeOperations(operations: Operation[]): void {
+    private takeOperations(operations: Operation[]): void {
         const here = operations.filter(({ canvas }) => canvas !== '' && canvas === this.bench?.canvas);
         if (here.length > 0) {
-            this.bench!.take(here);
+            present(this.bench).take(here);
         }
     }
 
@@ -151,8 +158,8 @@ export class Talking {
         }
         item.ink = answer.canvas;
         this.looked = JSON.stringify(item.view);
-        bench.begin(answer, this.outbox!.waitingFor(answer.canvas));
-        this.tray!.allow(answer.tray.tools);
+        bench.begin(answer, present(this.outbox).waitingFor(answer.canvas));
+        present(this.tray).allow(answer.tray.tools);
         bench.surface.dataset.ready = answer.canvas;
         this.show();
         this.followCamera();
@@ -215,7 +222,7 @@ export class Talking {
     }
 
     private followCamera(): void {
-        const { scale, x, y } = this.bench!.view.camera;
+        const { scale, x, y } = present(this.bench).view.camera;
         this.picture.style.transform = `translate(${x}px, ${y}px) scale(${scale})`;
     }
 

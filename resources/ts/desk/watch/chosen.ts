@@ -1,6 +1,7 @@
-import { element, fill } from '../page';
-import type { Grid } from './grid';
-import type { Tile } from './tile';
+import type { Grid } from '../../grid/grid';
+import type { Tile } from '../../grid/tile';
+import { element, fill } from '../../page';
+import type { Desk } from '../shell/desk';
 
 /** A drag shorter than this, in pixels, is a click. */
 const DRAG_PX = 6;
@@ -12,10 +13,24 @@ export class Chosen {
     private readonly bar = element('#chosen');
 
     constructor(
+        private readonly desk: Desk,
         private readonly grid: Grid,
-        private readonly words: Record<string, string>,
     ) {
         this.listenToBox();
+        desk.bus.on('tiles', () => this.show());
+        desk.actions.add({
+            choose: (button, event) => {
+                const tile = grid.tileOf(button);
+                if (tile !== undefined) {
+                    if (event.shiftKey) {
+                        this.upTo(tile);
+                    } else {
+                        this.toggle(tile);
+                    }
+                }
+            },
+            'choose-none': () => this.choose([]),
+        });
     }
 
     get isEmpty(): boolean {
@@ -76,7 +91,7 @@ export class Chosen {
         }
         const n = this.tiles.length;
         this.bar.hidden = n === 0;
-        const said = fill(this.words.chosen_count, { n });
+        const said = fill(this.desk.words.chosen_count, { n });
         const place = element('#chosen-count');
         if (place.textContent !== said) {
             place.textContent = said;
@@ -102,8 +117,10 @@ export class Chosen {
                 if (!isBox) {
                     return;
                 }
-                const [left, right] = [down.clientX, event.clientX].sort((a, b) => a - b);
-                const [top, bottom] = [down.clientY, event.clientY].sort((a, b) => a - b);
+                const left = Math.min(down.clientX, event.clientX);
+                const right = Math.max(down.clientX, event.clientX);
+                const top = Math.min(down.clientY, event.clientY);
+                const bottom = Math.max(down.clientY, event.clientY);
                 Object.assign(box.style, {
                     left: `${left}px`,
                     top: `${top}px`,

@@ -15,15 +15,9 @@ import { PointerSender } from '../../live/pointer';
 import { WetSender } from '../../live/wet';
 import { element, fill } from '../../page';
 import { Questions } from '../../questions/panel';
-import type { DeskContext } from '../shell/context';
+import type { Desk } from '../shell/desk';
 import { CloseUpSide } from './closeupside';
-
-interface Settings extends DeskContext {
-    /** This teacher's, to begin with. */
-    colours: Record<'coach' | 'private', string>;
-    /** Why a student is worth a look; empty for nothing. */
-    reasons(seat: string): string;
-}
+import { present } from '../../present';
 
 interface CloseAnswer {
     canvas: string;
@@ -76,7 +70,17 @@ export class CloseUp {
     private dipped: 'coach' | 'private' = 'coach';
     private readonly colours: Record<'coach' | 'private', string>;
 
-    constructor(private readonly settings: Settings) {
+    constructor(
+        private readonly settings: Desk,
+        /** Why a student is worth a look; empty for nothing. */
+        private readonly reasons: (seat: string) => string,
+    ) {
+        const { bus } = settings;
+        bus.on('work', (operations) => this.take(operations));
+        bus.on('wet', ({ seat, ink }) => this.wet(seat, ink));
+        bus.on('check', ({ canvas }) => this.checked(canvas));
+        bus.on('states', () => this.freshen());
+        bus.on('done', (what) => what === 'phrases' && this.side.showAnswers());
         this.colours = { ...settings.colours };
         this.line = new InkLine({ path: () => this.coached && `/live/coach/${settings.session}/${this.coached}` });
         const send = (text: string): boolean => this.mode === 'coach' && this.line.send(text);
@@ -147,7 +151,7 @@ export class CloseUp {
         this.wanted = this.early;
         this.early = null;
         this.questions.show([]);
-        this.bench.beginWith(tile.seat.canvas!, tile.view.log.copy(), tile.view.page, 'coach');
+        this.bench.beginWith(present(tile.seat.canvas), tile.view.log.copy(), tile.view.page, 'coach');
         this.other.reset();
         tile.view.wetInk.forEach((stroke, id) =>
             this.bench.view.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page),
@@ -199,7 +203,7 @@ export class CloseUp {
         this.swap(mode);
         this.dip(mode);
         if (mode === 'coach') {
-            this.coach(this.told!.channel);
+            this.coach(present(this.told).channel);
         } else {
             this.pointer.leave(this.canvas);
         }
@@ -246,7 +250,7 @@ export class CloseUp {
             return;
         }
         element('#closeup-state').textContent = element('.tile-state-words', tile.root).textContent;
-        const reasons = this.settings.reasons(tile.seat.id);
+        const reasons = this.reasons(tile.seat.id);
         const signals = element('#closeup-signals');
         signals.hidden = reasons === '';
         signals.textContent = reasons;
@@ -256,14 +260,14 @@ export class CloseUp {
     }
 
     /** A check was made: its history has one more. */
-    checked(canvas: string): void {
+    private checked(canvas: string): void {
         if (canvas === this.tile?.seat.canvas) {
             this.side.showAnswers();
         }
         this.freshen();
     }
 
-    take(operations: Operation[]): void {
+    private take(operations: Operation[]): void {
         if (this.tile === null || this.begun === null || this.bench === undefined) {
             return;
         }
@@ -285,7 +289,7 @@ export class CloseUp {
         }
     }
 
-    wet(seat: string, message: WetInk): void {
+    private wet(seat: string, message: WetInk): void {
         if (this.tile?.seat.id !== seat || this.bench === undefined) {
             return;
         }

@@ -1,5 +1,6 @@
 import htmx from 'htmx.org';
 import { element } from '../../page';
+import { present } from '../../present';
 
 /** What the server writes beside the close-up: answers, what was found, what a reader proposes. */
 export class CloseUpSide {
@@ -26,7 +27,7 @@ export class CloseUpSide {
     showAnswers(): void {
         const { activeElement } = document;
         // What is being typed there stays.
-        const isTyped = this.answers.contains(activeElement) && activeElement!.matches('textarea, input');
+        const isTyped = this.answers.contains(activeElement) && present(activeElement).matches('textarea, input');
         const address = this.addressOf('answers');
         if (address !== null && !isTyped) {
             void htmx

@@ -4,6 +4,8 @@ import { showWet, type Tile } from '../../grid/tile';
 import { get } from '../../live/http';
 import { element, fill } from '../../page';
 import type { CanvasContext } from '../shell/context';
+import type { Desk } from '../shell/desk';
+import { present } from '../../present';
 
 /** One of the canvases that stand side by side: at a moment of its own, or live. */
 class Pane {
@@ -48,7 +50,11 @@ class Pane {
 
     /** What it shows: a page of its canvas after so many operations. */
     get moment(): { canvas: string; page: string; at: number } {
-        return { canvas: this.tile.seat.canvas!, page: this.view.page, at: this.operations[this.at - 1]?.n ?? 0 };
+        return {
+            canvas: present(this.tile.seat.canvas),
+            page: this.view.page,
+            at: this.operations[this.at - 1]?.n ?? 0,
+        };
     }
 
     fit(): void {
@@ -63,7 +69,7 @@ class Pane {
             return;
         }
         this.operations.push(...fresh);
-        this.operations.sort((a, b) => a.n! - b.n!);
+        this.operations.sort((a, b) => present(a.n) - present(b.n));
         this.slider.max = String(this.operations.length);
         if (this.isLive) {
             this.show(this.operations.length);
@@ -127,8 +133,16 @@ export class Compare {
     private readonly template = element<HTMLTemplateElement>('#compare-template');
     private panes: Pane[] = [];
     private before: HTMLElement | null = null;
+    readonly work = 'students';
 
-    constructor(private readonly settings: CanvasContext) {
+    constructor(private readonly desk: Desk) {
+        desk.bus.on('work', (operations) => this.panes.forEach((pane) => pane.take(operations)));
+        desk.bus.on('wet', ({ seat, ink }) =>
+            this.panes.forEach((pane) => pane.tile.seat.id === seat && pane.wet(ink)),
+        );
+        desk.actions.add({
+            'show-compare': () => void desk.run(`${desk.address}/moments`, { items: this.moments }),
+        });
         new ResizeObserver(() => this.panes.forEach((pane) => pane.fit())).observe(this.root);
     }
 
@@ -138,22 +152,22 @@ export class Compare {
 
     /** @param some tiles, each with the number of the operation at which it begins, or none for now */
     async open(some: [Tile, number?][]): Promise<void> {
-        const { words } = this.settings;
+        const { words } = this.desk;
         if (some.length < 2 || some.length > 4 || some.some(([tile]) => tile.seat.canvas === null)) {
-            this.settings.say(words.compare_few);
+            this.desk.say(words.compare_few);
             return;
         }
         this.before = document.activeElement as HTMLElement | null;
         this.root.hidden = false;
         this.root.dataset.panes = String(some.length);
-        this.panes = some.map(([tile]) => new Pane(tile, this.template, this.settings));
+        this.panes = some.map(([tile]) => new Pane(tile, this.template, this.desk));
         element('.compare-panes', this.root).replaceChildren(...this.panes.map(({ root }) => root));
         element('#compare-title').focus();
         try {
-            await Promise.all(this.panes.map((pane, i) => pane.begin(some[i][1])));
+            await Promise.all(this.panes.map((pane, i) => pane.begin(present(some[i])[1])));
             this.root.dataset.ready = '1';
         } catch {
-            this.settings.say(words.unreachable);
+            this.desk.say(words.unreachable);
             this.close();
         }
     }
@@ -167,15 +181,7 @@ export class Compare {
     }
 
     /** As they stand beside each other now. */
-    get moments(): { canvas: string; page: string; at: number }[] {
+    private get moments(): { canvas: string; page: string; at: number }[] {
         return this.panes.map(({ moment }) => moment);
-    }
-
-    take(operations: Operation[]): void {
-        this.panes.forEach((pane) => pane.take(operations));
-    }
-
-    wet(seat: string, message: WetInk): void {
-        this.panes.forEach((pane) => pane.tile.seat.id === seat && pane.wet(message));
     }
 }

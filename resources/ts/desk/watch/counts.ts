@@ -1,5 +1,6 @@
 import { element } from '../../page';
-import type { Tally } from '../shell/events';
+import type { Tally } from '../../protocol/desk';
+import { present } from '../../present';
 
 /** States that are counted only while there are any. */
 const RARE = new Set(['hand_up', 'sent', 'elsewhere', 'covered', 'unreadable']);
@@ -7,9 +8,10 @@ const RARE = new Set(['hand_up', 'sent', 'elsewhere', 'covered', 'unreadable']);
 /** How many are in each state. */
 export function showCounts(counts: Map<string, number>, all: number): void {
     for (const button of document.querySelectorAll<HTMLElement>('#counts [data-filter]')) {
-        const n = button.dataset.filter === '' ? all : (counts.get(button.dataset.filter!) ?? 0);
+        const n = button.dataset.filter === '' ? all : (counts.get(present(button.dataset.filter)) ?? 0);
         element('.count', button).textContent = String(n);
-        button.hidden = RARE.has(button.dataset.filter!) && n === 0 && button.getAttribute('aria-pressed') !== 'true';
+        button.hidden =
+            RARE.has(present(button.dataset.filter)) && n === 0 && button.getAttribute('aria-pressed') !== 'true';
     }
 }
 
@@ -23,12 +25,12 @@ export function showArranged(isStale: boolean, mostPages: number): void {
     while (select.options.length - 2 > mostPages) {
         select.remove(select.options.length - 1);
     }
-    select.closest('label')!.hidden = mostPages === 1;
+    present(select.closest('label')).hidden = mostPages === 1;
 }
 
 export function showTally(tally: Tally): void {
     for (const place of document.querySelectorAll<HTMLElement>('#tally > [data-level]')) {
-        element('.count', place).textContent = String(tally[place.dataset.level!] ?? 0);
+        element('.count', place).textContent = String(tally[present(place.dataset.level)] ?? 0);
     }
 }
 

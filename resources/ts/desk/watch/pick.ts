@@ -1,16 +1,10 @@
 import { post } from '../../live/http';
 import { mountWindow } from '../../bench/window';
 import type { Grid } from '../../grid/grid';
-import type { Tile } from '../../grid/tile';
 import { element, fill } from '../../page';
-
-interface Around {
-    address: string;
-    words: Record<string, string>;
-    run(address: string, body: unknown): Promise<boolean>;
-    problem(problem: unknown): void;
-    open(tile: Tile): void;
-}
+import type { Desk } from '../shell/desk';
+import type { Chosen } from './chosen';
+import type { Looking } from './looking';
 
 /** A fair random student: drawn by the server, seen by every teacher, undone where it did not count. */
 export class PickWindow {
@@ -21,26 +15,34 @@ export class PickWindow {
     private readonly window: HTMLDialogElement;
 
     constructor(
+        private readonly desk: Desk,
         private readonly grid: Grid,
-        private readonly around: Around,
+        private readonly chosen: Chosen,
+        private readonly looking: Looking,
     ) {
+        const pick = (): void => {
+            const { tiles } = this.chosen;
+            void this.draw(tiles.length > 1 ? tiles.map(({ seat }) => seat.id) : null);
+        };
+        desk.bus.on('pick', ({ pick, seat }) => this.hear(pick, seat));
+        desk.actions.add({ pick }, { k: pick });
         this.window = mountWindow('#pick', (how) => void this.done(how));
     }
 
-    async draw(among: string[] | null): Promise<void> {
+    private async draw(among: string[] | null): Promise<void> {
         this.among = among;
         try {
-            const told = await post<{ pick: number; seat: string; among: number }>(`${this.around.address}/pick`, {
+            const told = await post<{ pick: number; seat: string; among: number }>(`${this.desk.address}/pick`, {
                 seats: among,
             });
             this.show(told.pick, told.seat, told.among);
         } catch (problem) {
-            this.around.problem(problem);
+            this.desk.problem(problem);
         }
     }
 
     /** Another desk has drawn, or taken it back. */
-    hear(pick: number | null, seat: string): void {
+    private hear(pick: number | null, seat: string): void {
         this.grid.tiles.forEach((tile) =>
             tile.root.classList.toggle('is-picked', pick !== null && tile.seat.id === seat),
         );
@@ -52,7 +54,7 @@ export class PickWindow {
         this.seat = seat;
         this.hear(pick, seat);
         element('#pick-name').textContent = tile?.nameShown ?? '';
-        element('#pick-among').textContent = fill(this.around.words.picked_among, { n: among });
+        element('#pick-among').textContent = fill(this.desk.words.picked_among, { n: among });
         if (!this.window.open) {
             this.window.showModal();
         }
@@ -62,13 +64,13 @@ export class PickWindow {
     private async done(how: string): Promise<void> {
         const tile = this.grid.tiles.get(this.seat);
         if (how === 'undo') {
-            await this.around.run(`${this.around.address}/pick/${this.pick}/undo`, {});
+            await this.desk.run(`${this.desk.address}/pick/${this.pick}/undo`, {});
         } else if (how === 'again') {
             await this.draw(this.among);
         } else if (how === 'screen') {
-            await this.around.run(`${this.around.address}/screen`, { view: 'pick' });
+            await this.desk.run(`${this.desk.address}/screen`, { view: 'pick' });
         } else if (how === 'close-up' && tile !== undefined) {
-            this.around.open(tile);
+            this.looking.open(tile);
         } else {
             tile?.focus();
         }

@@ -1,36 +1,10 @@
 import type { Grid } from '../../grid/grid';
-import type { StateAnswer } from '../../grid/tile';
 import { element, fill } from '../../page';
-import type { Tally } from '../shell/events';
-import type { Scale } from '../checks/strata';
-
-interface AnswerGroup {
-    question: string;
-    written: string;
-    outcome: string | null;
-    seats: string[];
-    /** What those wrote who wrote the same otherwise, by seat. */
-    otherwise: Record<string, string>;
-}
-
-interface Noticed {
-    signal: string;
-    seat: string;
-    reason: string;
-}
-
-/** What the server knows of a prompt's canvases: App\Sessions\Watch\Watching. */
-export interface WatchAnswer {
-    states: StateAnswer[];
-    answers: AnswerGroup[];
-    signals: Noticed[];
-    knocking: number;
-    started: number;
-    tally: Tally;
-    scale: Scale | null;
-    /** What the server says of itself, where it cannot store. */
-    trouble: string | null;
-}
+import { wordFor } from '../../protocol/wordfor';
+import type { Desk } from '../shell/desk';
+import type { Chosen } from './chosen';
+import type { AnswerGroup, Noticed, WatchAnswer } from '../../protocol/desk';
+import { present } from '../../present';
 
 const MOST_GROUPS = 24;
 const MOST_NAMES = 2;
@@ -43,9 +17,13 @@ export class Watch {
     private signals: Noticed[] = [];
 
     constructor(
+        private readonly desk: Desk,
         private readonly grid: Grid,
-        private readonly words: Record<string, string>,
+        chosen: Chosen,
     ) {
+        desk.bus.on('states', (answer) => this.take(answer));
+        desk.bus.on('renamed', () => this.showSignals(this.signals));
+        desk.actions.add({ 'choose-answer': (button) => chosen.choose(this.groupOf(button)?.seats ?? []) });
         const line = element('#answer-groups');
         line.addEventListener('pointerover', (event) => this.light(this.groupOf(event.target as Element)));
         line.addEventListener('pointerleave', () => this.light(undefined));
@@ -53,17 +31,12 @@ export class Watch {
         line.addEventListener('focusout', () => this.light(undefined));
     }
 
-    take({ answers, signals, knocking }: WatchAnswer): void {
+    private take({ answers, signals, knocking }: WatchAnswer): void {
         this.showAnswers(answers);
         this.showSignals(signals);
         const button = element('#count-knocking');
         button.hidden = knocking === 0;
         element('.count', button).textContent = String(knocking);
-    }
-
-    /** Names stand otherwise now. */
-    renamed(): void {
-        this.showSignals(this.signals);
     }
 
     /** Why one student is worth a look. */
@@ -74,7 +47,7 @@ export class Watch {
             .join(' · ');
     }
 
-    groupOf(target: Element): AnswerGroup | undefined {
+    private groupOf(target: Element): AnswerGroup | undefined {
         const at = target.closest<HTMLElement>('[data-answer]')?.dataset.answer;
         return at === undefined ? undefined : this.answers[Number(at)];
     }
@@ -102,7 +75,7 @@ export class Watch {
                 ...(questions.length > 1
                     ? [
                           Object.assign(document.createElement('b'), {
-                              textContent: fill(this.words.question_n, { n: n + 1 }),
+                              textContent: fill(this.desk.words.question_n, { n: n + 1 }),
                               className: 'answer-question',
                           }),
                       ]
@@ -128,7 +101,7 @@ export class Watch {
 
     private chip({ question, written, outcome, seats }: AnswerGroup, i: number): HTMLElement {
         const chip = Object.assign(document.createElement('button'), { type: 'button', className: 'answer-chip' });
-        const [before, after] = this.words.answers_say.replace(':n', '').split(':answer');
+        const [before = '', after = ''] = this.desk.words.answers_say.replace(':n', '').split(':answer');
         const answer = Object.assign(document.createElement('b'), { textContent: written, dir: 'auto' });
         chip.append(
             Object.assign(document.createElement('b'), { className: 'answer-n', textContent: String(seats.length) }),
@@ -140,7 +113,7 @@ export class Watch {
             chip.append(
                 Object.assign(document.createElement('span'), {
                     className: 'answer-outcome',
-                    textContent: this.words[`outcome_${outcome}`],
+                    textContent: wordFor(this.desk.words, `outcome_${outcome}`),
                 }),
             );
         }
@@ -158,7 +131,7 @@ export class Watch {
         const button = Object.assign(document.createElement('button'), {
             type: 'button',
             className: 'chip chip-quiet',
-            textContent: this.words.propose,
+            textContent: this.desk.words.propose,
         });
         Object.assign(button.dataset, { do: 'propose-answers', key: 'propose' });
         return button;
@@ -183,10 +156,10 @@ export class Watch {
         const list = element('#signals ul');
         element('#signals').hidden = known.length === 0;
         const there = new Map(
-            [...list.children].map((item) => [(item as HTMLElement).dataset.key!, item as HTMLElement]),
+            [...list.children].map((item) => [present((item as HTMLElement).dataset.key), item as HTMLElement]),
         );
         const wanted = together.map((some) => {
-            const [one] = some;
+            const one = present(some[0]);
             const key = `${one.signal} ${some.map(({ seat }) => seat).join(' ')}`;
             const item = there.get(key) ?? this.item(some);
             item.dataset.key = key;
@@ -212,9 +185,11 @@ export class Watch {
     private named(some: Noticed[]): string {
         const names = some
             .slice(0, MOST_NAMES)
-            .map(({ seat }) => this.grid.tiles.get(seat)!.nameShown)
+            .map(({ seat }) => present(this.grid.tiles.get(seat)).nameShown)
             .join(', ');
-        return some.length > MOST_NAMES ? fill(this.words.and_others, { names, n: some.length - MOST_NAMES }) : names;
+        return some.length > MOST_NAMES
+            ? fill(this.desk.words.and_others, { names, n: some.length - MOST_NAMES })
+            : names;
     }
 
     private item(some: Noticed[]): HTMLElement {
@@ -224,7 +199,7 @@ export class Watch {
         Object.assign(button.dataset, {
             do: some.length > 1 ? 'choose-seats' : 'open-seat',
             seat: seats,
-            signal: some[0].signal,
+            signal: present(some[0]).signal,
         });
         button.append(
             Object.assign(document.createElement('b'), { className: 'signal-name', dir: 'auto' }),
@@ -241,7 +216,7 @@ export class Watch {
         if (fresh.length > 0) {
             element('#desk-heard').textContent = fresh
                 .map(({ seat, reason }) =>
-                    fill(this.words.signal, { name: this.grid.tiles.get(seat)!.nameShown, reason }),
+                    fill(this.desk.words.signal, { name: present(this.grid.tiles.get(seat)).nameShown, reason }),
                 )
                 .join('. ');
         }

@@ -1,15 +1,11 @@
 import type { Backdrop } from '../../canvas/model/objects';
 import { post, reasonOf, sendForm } from '../../live/http';
 import { element, fill } from '../../page';
-
-interface Around {
-    words: Record<string, string>;
-    /** The prompt whose canvases the teacher looks at. */
-    prompt(): string;
-    /** The number of the lead canvas's page that is open, from 1. */
-    leadPage(): number;
-    done(sentence: string, undo?: { address: string; body: unknown }): void;
-}
+import { wordFor } from '../../protocol/wordfor';
+import type { Desk } from '../shell/desk';
+import type { Looking } from '../watch/looking';
+import type { Lead } from './lead';
+import { present } from '../../present';
 
 interface Told {
     canvases: number;
@@ -24,7 +20,13 @@ export class HandOutForm {
     private drafted = false;
     private busy = false;
 
-    constructor(private readonly around: Around) {
+    constructor(
+        private readonly desk: Desk,
+        private readonly lead: Lead,
+        private readonly looking: Looking,
+    ) {
+        const open = (): void => this.open();
+        desk.actions.add({ 'hand-out': open, 'hand-out-one': open }, { h: open });
         this.form.addEventListener('input', (event) => {
             this.drafted ||= (event.target as Element).closest('[data-for="words"]') !== null;
             this.sayEffect();
@@ -35,12 +37,28 @@ export class HandOutForm {
         });
     }
 
+    /** To those who are chosen, where some are; otherwise as it was left. */
+    private open(): void {
+        const { closeUp, chosen } = this.looking;
+        this.desk.drawer.open('handout', false);
+        this.show(closeUp.isOpen || !chosen.isEmpty ? this.looking.meant.map(({ seat }) => seat.id) : []);
+    }
+
+    private done(sentence: string, undo?: Told['undo']): void {
+        const { bands, commands, drawer, say, words } = this.desk;
+        drawer.close();
+        if (sentence !== '') {
+            say(sentence, undo && { word: words.undo, press: () => void commands.run(undo.address, undo.body) });
+        }
+        bands.refresh();
+    }
+
     /** A draft that was not handed out yet is still there; otherwise the present prompt is. */
-    show(seats: string[] = []): void {
+    private show(seats: string[] = []): void {
         if (!this.drafted) {
             const { words, backdrop } = element('#now').dataset;
-            this.words.value = words!;
-            this.fillBackdrop(JSON.parse(backdrop!) as Backdrop);
+            this.words.value = present(words);
+            this.fillBackdrop(JSON.parse(present(backdrop)) as Backdrop);
             this.choose('place', 'under');
         }
         if (seats.length > 0 || element('#now').dataset.mayAll === '0') {
@@ -61,7 +79,7 @@ export class HandOutForm {
         }
     }
 
-    say(problem: string): void {
+    private say(problem: string): void {
         element('#handout-problem').textContent = problem;
     }
 
@@ -73,7 +91,7 @@ export class HandOutForm {
         try {
             await (this.value('what') === 'words' ? this.giveWords() : this.giveWork());
         } catch (problem) {
-            this.say(reasonOf(problem, this.around.words));
+            this.say(reasonOf(problem, this.desk.words));
         } finally {
             this.busy = false;
         }
@@ -82,7 +100,7 @@ export class HandOutForm {
     private async giveWords(): Promise<void> {
         const told = await sendForm<Partial<Told> | undefined>(this.form.action, new FormData(this.form));
         this.drafted = false;
-        this.around.done(told?.said ?? '', told?.undo);
+        this.done(told?.said ?? '', told?.undo);
     }
 
     private async giveWork(): Promise<void> {
@@ -90,7 +108,7 @@ export class HandOutForm {
         const body: Record<string, unknown> = { what, mode: this.mode, alt: this.value('alt'), seats: this.seats };
         if (what === 'lead') {
             const pages: Record<string, string> = {
-                this: String(this.around.leadPage()),
+                this: String(this.lead.page),
                 all: 'all',
                 some: this.value('pages'),
             };
@@ -98,16 +116,19 @@ export class HandOutForm {
         } else if (what === 'picture') {
             const file = element<HTMLInputElement>('#give-picture').files?.[0];
             if (file === undefined) {
-                throw new Error(this.around.words.choose_file);
+                throw new Error(this.desk.words.choose_file);
             }
             const picture = new FormData();
             picture.set('picture', file);
             picture.set('pdf_page', this.value('give_pdf_page'));
-            body.asset = (await sendForm<{ asset: string }>(this.form.dataset.picture!, picture)).asset;
+            body.asset = (await sendForm<{ asset: string }>(present(this.form.dataset.picture), picture)).asset;
         }
-        const told = await post<Told>(this.form.dataset.give!.replace('PROMPT', this.around.prompt()), body);
+        const told = await post<Told>(
+            present(this.form.dataset.give).replace('PROMPT', this.desk.store.now.looking),
+            body,
+        );
         this.reset();
-        this.around.done(told.said, told.undo);
+        this.done(told.said, told.undo);
     }
 
     private value(name: string): string {
@@ -132,7 +153,7 @@ export class HandOutForm {
             return null;
         }
         return to.value === 'group'
-            ? to.dataset.seats!.split(' ')
+            ? present(to.dataset.seats).split(' ')
             : new FormData(this.form).getAll('seats[]').map(String);
     }
 
@@ -152,16 +173,16 @@ export class HandOutForm {
 
     /** In numbers what will happen, before it does. */
     private sayEffect(): void {
-        const { words } = this.around;
+        const { words } = this.desk;
         const what = this.value('what');
         for (const part of this.form.querySelectorAll<HTMLElement>('[data-for]')) {
-            part.hidden = !part.dataset.for!.split(' ').includes(what);
+            part.hidden = !present(part.dataset.for).split(' ').includes(what);
         }
         for (const part of this.form.querySelectorAll<HTMLElement>('[data-for-mode]')) {
             part.hidden = part.dataset.forMode !== this.mode;
         }
         for (const settings of this.form.querySelectorAll<HTMLElement>('[data-settings]')) {
-            settings.hidden = !settings.dataset.settings!.split(' ').includes(this.value('backdrop'));
+            settings.hidden = !present(settings.dataset.settings).split(' ').includes(this.value('backdrop'));
         }
         const all = this.form.querySelectorAll('[name="seats[]"]').length;
         const { seats } = this;
@@ -173,13 +194,13 @@ export class HandOutForm {
                 ? this.value('place') === 'next'
                     ? words.handout_next
                     : words.handout
-                : words[`give_${this.mode}`];
+                : wordFor(words, `give_${this.mode}`);
         element('#handout-effect').textContent =
             fill(effect, { n }) + (what !== 'words' && seats === null ? ` ${words.give_late}` : '');
         const empties = what !== 'words' && this.mode === 'fresh';
         const give = what === 'words' || seats === null ? words.give_all : fill(words.give_some, { n });
         element('#handout-do').textContent = empties ? fill(words.give_fresh_do, { n }) : give;
-        const button = element('#handout-do').closest('button')!;
+        const button = present(element('#handout-do').closest('button'));
         button.classList.toggle('btn-end', empties);
         button.classList.toggle('btn-go', !empties);
     }

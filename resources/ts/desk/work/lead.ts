@@ -7,14 +7,9 @@ import { get, reasonOf } from '../../live/http';
 import type { Outbox } from '../../live/outbox';
 import { WetSender } from '../../live/wet';
 import { element, fill } from '../../page';
-import type { DeskContext } from '../shell/context';
+import type { Desk } from '../shell/desk';
 import { openTeacherBench, type OpenedCanvas } from './teacherbench';
-
-interface Settings extends DeskContext {
-    send(text: string): boolean;
-    /** A helper looks at it. */
-    mayDraw: boolean;
-}
+import { present } from '../../present';
 
 /** The teacher's own canvas, in the grid's place: opened with the prompt that the teacher is looking at. */
 export class Lead {
@@ -28,9 +23,22 @@ export class Lead {
     private readonly wet: WetSender;
     private readonly inkOff: HTMLDialogElement;
 
-    constructor(private readonly settings: Settings) {
+    readonly work = 'own';
+
+    /** @param  send  what is drawn, to those who may see it */
+    constructor(
+        private readonly settings: Desk,
+        send: (text: string) => boolean,
+    ) {
+        const { actions, bus, store, tell } = settings;
+        const flip = (): void => (this.isOpen ? this.close() : void tell(this.open(store.now.looking)));
+        bus.on('operations', (operations) => this.take(operations));
+        bus.on('room', ({ room }) => this.showSeen(room.lead));
+        // As the now band says it.
+        bus.on('written', () => this.showSeen((JSON.parse(element('#now').dataset.room ?? '') as Room).lead));
+        actions.add({ lead: flip }, { f: flip });
         // What is drawn goes out as it is drawn to those who may see it, and to nobody else.
-        this.wet = new WetSender('lead', (text) => this.isSeen && settings.send(text));
+        this.wet = new WetSender('lead', (text) => this.isSeen && send(text));
         this.dialog.addEventListener('submit', (event) => {
             event.preventDefault();
             void this.handOut();
@@ -44,18 +52,18 @@ export class Lead {
             () =>
                 void settings.run(`${settings.address}/lead-beside`, {
                     prompt: this.prompt,
-                    page: this.bench!.view.page,
+                    page: present(this.bench).view.page,
                     alone: true,
                 }),
         );
         element('#lead-show').addEventListener(
             'click',
-            () => void this.tell('show', { page: this.isPageShown ? null : this.bench!.view.page }),
+            () => void this.tell('show', { page: this.isPageShown ? null : present(this.bench).view.page }),
         );
     }
 
     /** What students have of it, as the room says. */
-    showSeen(seen: Room['lead']): void {
+    private showSeen(seen: Room['lead']): void {
         this.seen = seen;
         if (this.bench === null) {
             return;
@@ -66,7 +74,10 @@ export class Lead {
         element('span', show).textContent = this.isPageShown ? words.hide_page : words.show_page;
         element('#lead-ink').setAttribute('aria-pressed', String(this.isInkOn));
         const live = JSON.parse(element('#now').dataset.live ?? '[]') as [string, string][];
-        const isOnScreen = live.length === 1 && live[0][0] === this.bench.canvas && live[0][1] === this.bench.view.page;
+        const isOnScreen =
+            live.length === 1 &&
+            present(live[0])[0] === this.bench.canvas &&
+            present(live[0])[1] === this.bench.view.page;
         const screen = element('#lead-screen');
         screen.setAttribute('aria-pressed', String(isOnScreen));
         element('span', screen).textContent = isOnScreen ? words.screen_down : words.screen_up;
@@ -101,7 +112,8 @@ export class Lead {
         return !this.root.hidden;
     }
 
-    async open(prompt: string): Promise<void> {
+    private async open(prompt: string): Promise<void> {
+        this.settings.layers.makeRoomFor(this);
         this.root.hidden = false;
         element('#lead-button').setAttribute('aria-pressed', 'true');
         document.body.classList.add('shows-lead');
@@ -111,8 +123,8 @@ export class Lead {
         if (this.prompt !== prompt) {
             await this.load(prompt);
         }
-        this.bench!.view.fit();
-        this.bench!.surface.focus();
+        present(this.bench).view.fit();
+        present(this.bench).surface.focus();
     }
 
     close(): void {
@@ -123,10 +135,10 @@ export class Lead {
     }
 
     /** Operations that a desk was told; those of the lead canvas are taken. */
-    take(operations: Operation[]): void {
+    private take(operations: Operation[]): void {
         const here = operations.filter(({ canvas }) => canvas === this.bench?.canvas && canvas !== '');
         if (here.length > 0) {
-            this.bench!.take(here);
+            present(this.bench).take(here);
         }
     }
 
@@ -143,7 +155,7 @@ export class Lead {
         this.outbox = outbox;
         this.bench = bench;
         this.tray = tray;
-        if (!this.settings.mayDraw) {
+        if (this.settings.page.may.lead !== null) {
             bench.lockBy(this.settings.words.not_yours);
             element<HTMLButtonElement>('#lead-show').disabled = true;
             element<HTMLButtonElement>('#lead-screen').disabled = true;
@@ -154,14 +166,14 @@ export class Lead {
     private async load(prompt: string): Promise<void> {
         const answer = await get<OpenedCanvas>(`${this.settings.address}/prompt/${prompt}/lead`);
         this.prompt = prompt;
-        this.bench!.begin(answer, this.outbox!.waitingFor(answer.canvas));
-        this.tray!.allow(answer.tray.tools);
+        present(this.bench).begin(answer, present(this.outbox).waitingFor(answer.canvas));
+        present(this.tray).allow(answer.tray.tools);
         this.showSeen(this.seen);
-        this.root.querySelector<HTMLElement>('.page-frame')!.dataset.ready = answer.canvas;
+        present(this.root.querySelector<HTMLElement>('.page-frame')).dataset.ready = answer.canvas;
     }
 
     private askForPieces(): void {
-        if (!this.bench!.selection.isEmpty) {
+        if (!present(this.bench).selection.isEmpty) {
             this.dialog.showModal();
             element<HTMLInputElement>('#pieces-alt').focus();
         }
@@ -174,7 +186,7 @@ export class Lead {
         const how = String(form.get('how')) as 'move' | 'locked' | 'stack';
         this.dialog.close();
         try {
-            const n = await this.bench!.handOutPieces(
+            const n = await present(this.bench).handOutPieces(
                 `${this.settings.address}/prompt/${this.prompt}/hand-out`,
                 alt,
                 how,

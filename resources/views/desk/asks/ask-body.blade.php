@@ -3,7 +3,7 @@
 @php($at = "/desk/{$session->id}")
 @if ($run !== null) @include('desk.asks.run') @endif
 @if ($ask !== null)
-    @php($question = $ask->value())
+    @php($question = $ask->question)
     @php($tally = $ask->tally())
     @php($all = $ask->seats === null ? $seats->count() : count($ask->seats))
     @php($isOpen = $ask->isOpen(App\Live\Clock::ms()))
@@ -82,7 +82,7 @@
     <details class="mb-2"><summary>{{ __('Asked before') }} <b>{{ $before->count() }}</b></summary>
         @foreach ($before as $one)
             <h4 class="h6 mt-2" dir="auto">{{ $one->n }}.
-                {{ $one->value()->words === '' ? __('Quick ask') : $one->value()->words }}</h4>
+                {{ $one->question->words === '' ? __('Quick ask') : $one->question->words }}</h4>
             @include('desk.asks.tally', ['tally' => $one->tally(), 'before' => null, 'right' => true])
             @if ($deeds->may(Deed::Ask)) <button class="chip" data-post="{{ $at }}/ask/{{ $one->id }}/again" data-body="{}"
                 data-then="ask">{{ __('Ask again') }}</button> @endif

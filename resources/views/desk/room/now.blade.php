@@ -1,9 +1,9 @@
 @use('Crag\Session\Rules\Deed')
-@php($pens = Crag\Session\Room\Pens::read($session->pens))
-@php($lead = $session->leadSeen())
+@php($pens = $session->pens)
+@php($lead = $session->lead)
 @php($knocking = $seats->where('state', Crag\Session\Room\SeatState::Knocking)->count())
 <header id="now" class="now" data-names="{{ $settings->deskNames->value }}" data-may-all="{{ $deeds->may(Deed::HandOut) ? 1 : 0 }}"
-    data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop) }}"
+    data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop->toArray()) }}"
         data-room="{{ json_encode(App\Sessions\Room\RoomState::shared($session)) }}"
             data-settings="{{ json_encode($settings->toArray()) }}"
             data-tray="{{ json_encode($current->trayInForce()->now->toArray()) }}"
@@ -19,7 +19,7 @@
             ['title' => $session->title]) }}</h1>
         <span class="now-words" title="{{ $current->plainWords() }}"><b>{{ __('Prompt :n', ['n' => $current->n]) }}</b>
             {{ $current->words === '' ? __('no words yet') : $current->plainWords() }} ·
-                {{ __($current->backdropValue()->kind->word()) }}</span>
+                {{ __($current->backdrop->kind->word()) }}</span>
     </div>
     <button id="pens" class="btn {{ $pens->isDown() ? 'btn-attention' : 'btn-paper' }}" data-do="pens"
         aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $deeds->may(Deed::SetPens))

@@ -1,6 +1,6 @@
 {{-- What can be done with the prompt that the teacher looks at. --}}
 @php($at = "/desk/{$session->id}/prompt/{$prompt->id}")
-@php($pages = count($prompt->pages ?? [1]))
+@php($pages = count($prompt->pagesValue()->pages))
 <div class="rail-actions" data-actions="{{ $prompt->id }}" hidden>
     <button class="btn btn-sm btn-go" data-do="gather" data-prompt="{{ $prompt->id }}"
         title="{{ __('Bring everyone to this prompt (G)') }}">{{ __('Bring everyone here') }}</button>

@@ -1,6 +1,6 @@
 @use('Crag\Session\Rules\Deed')
 @php($at = "/desk/{$session->id}")
-@php($isDown = Crag\Session\Room\Pens::read($seat->pens)->isDown())
+@php($isDown = $seat->pens->isDown())
 <p class="talk-name" data-seat="{{ $seat->id }}"><x-seat-name :seat="$seat" /> @if ($seat->hand_at_ms !== null)
     <span class="badge-hand"><x-icon name="hand-index" /> {{ __('hand up') }}</span> @endif</p>
 <ol class="letters-list">

@@ -1,13 +1,13 @@
 @use('Crag\Session\Screen\OfferState')
 @use('Crag\Session\Rules\Deed')
-@php($board = $session->board ?? ['headings' => [''], 'open' => false])
+@php($board = $session->board)
 @php($waiting = $offers->where('state', OfferState::Waiting))
 @php($desk = "/desk/{$session->id}")
 <p
     class="form-text">{{ __('Students can offer a canvas, or part of one. Nothing appears until you accept it, and declining is quiet.') }}</p>
 @if ($deeds->may(Deed::ChooseScreen))
     <label class="choice"><input type="checkbox" name="open" data-to="{{ $desk }}/offers/board"
-        @checked($board['open'])> {{ __('Show all offers at once, without accepting each') }}</label>
+        @checked($board->isOpen)> {{ __('Show all offers at once, without accepting each') }}</label>
 @endif
 <h3 class="h6">{{ __('Waiting') }} <span class="count">{{ $waiting->count() }}</span></h3>
 @if ($waiting->isEmpty()) <p
@@ -34,17 +34,17 @@
 <h3 class="h6">{{ __('On one page') }}</h3>
 @if ($deeds->may(Deed::ChooseScreen))
     <form class="offer-headings" data-post="{{ $desk }}/offers/board" data-live data-then="offers">
-        @foreach ($board['headings'] as $i => $heading)<input name="headings[]" class="form-control" maxlength="60"
+        @foreach ($board->headings as $i => $heading)<input name="headings[]" class="form-control" maxlength="60"
             value="{{ $heading }}" placeholder="{{ __('Heading of column :n', ['n' => $i + 1]) }}"
             aria-label="{{ __('Heading of column :n', ['n' => $i + 1]) }}" dir="auto">@endforeach
     </form>
     <div class="panel-row">
-        @if (count($board['headings']) < App\Sessions\Show\Offering::MOST_COLUMNS)
+        @if (count($board->headings) < App\Sessions\Show\Offering::MOST_COLUMNS)
             <button class="mini-text" data-post="{{ $desk }}/offers/board"
-            data-body="{{ json_encode(['headings' => [...$board['headings'], '']]) }}"
+            data-body="{{ json_encode(['headings' => [...$board->headings, '']]) }}"
             data-then="offers"><x-icon name="plus-lg" /> {{ __('Column') }}</button> @endif
-        @if (count($board['headings']) > 1) <button class="mini-text" data-post="{{ $desk }}/offers/board"
-            data-body="{{ json_encode(['headings' => array_slice($board['headings'], 0, -1)]) }}"
+        @if (count($board->headings) > 1) <button class="mini-text" data-post="{{ $desk }}/offers/board"
+            data-body="{{ json_encode(['headings' => array_slice($board->headings, 0, -1)]) }}"
             data-then="offers"><x-icon name="dash-lg" /> {{ __('Column') }}</button> @endif
         <button class="btn btn-sm btn-slate" hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"board"}'
             hx-swap="none"><x-icon name="easel" /> {{ __('Show the page') }}</button>
@@ -60,10 +60,10 @@
                 <span dir="auto">“{{ $offer->words }}”</span> @endif</p>
             @if ($deeds->may(Deed::ChooseScreen))
                 <div class="panel-row">
-                    @if (count($board['headings']) > 1)
+                    @if (count($board->headings) > 1)
                         <select name="column" class="form-select form-select-sm"
                             data-to="{{ $desk }}/offer/{{ $offer->id }}/arrange"
-                            aria-label="{{ __('Column') }}">@foreach ($board['headings'] as $i => $heading)<option
+                            aria-label="{{ __('Column') }}">@foreach ($board->headings as $i => $heading)<option
                             value="{{ $i }}" @selected($i === $offer->column)>{{ $heading === '' ? $i + 1
                             : $heading }}</option>@endforeach</select>
                     @endif

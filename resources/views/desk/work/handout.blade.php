@@ -1,4 +1,4 @@
-@php($present = $current->backdropValue())
+@php($present = $current->backdrop)
 @php($samples = ['axes' => 'x_from=-5&x_to=10&x_step=1&y_from=-5&y_to=5&y_step=1&x_label=&y_label=',
     'number-line' => 'from=0&to=10&step=1&parts=1'])
 <section id="handout" class="panel" aria-labelledby="handout-title" hidden>

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Words;
+
+use App\Plans\BringInPlan;
+use Crag\Prompt\Question\QuestionKind;
+
+/** The sentences that the script of a plan's page says. */
+final class PlanWords
+{
+    /** @return array<string, string> */
+    public static function all(): array
+    {
+        $kinds = [];
+        foreach (QuestionKind::cases() as $kind) {
+            $kinds["kind_{$kind->value}"] = __($kind->word());
+        }
+
+        return BenchWords::all() + $kinds + [
+            'unsaved' => __('Not saved yet — trying again'),
+            'offline' => __('Offline — 1 step kept here|Offline — :n steps kept here'),
+            'prompt' => __('Prompt :n'),
+            'no_words' => __('no words yet'),
+            'on_page' => __('at a place on page :n'),
+            'place' => __('Place it on the page'),
+            'unplace' => __('Under the words'),
+            'removed' => __('Prompt :n is removed. Undo brings it back.'),
+            'nothing_to_undo' => __('There’s nothing to undo.'),
+            'changed_since' => __('Someone has changed this since, so it can’t be undone.'),
+            'conflict' => __('“:field” was changed on another page in the meantime.'),
+            'bringing_pages' => __('Page :done of :total is in …'),
+            'brought_in' => __('Your answer is in.'),
+            'follows' => __('1 prompt changed in the running session.|:n prompts changed in the running session.'),
+            'too_large' => __('That file is over :n MB.', ['n' => BringInPlan::MOST_MEGABYTES]),
+            'running' => __('A session of this plan has been running since :since. It doesn’t have all of these changes.'),
+            'not_saved' => __('1 thing not saved|:n things not saved'),
+            'give_up' => __('Use the saved one instead'),
+            'untitled' => __('A plan needs a title, so it keeps the one it had.'),
+            'follow' => __('Give students these changes'),
+            'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'),
+            'picture_first' => __('Choose a picture first.'),
+        ];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Session\Screen;
+
+/** The page of offers on the class screen: its columns, and whether offers appear there without being looked at. */
+final readonly class OfferBoard
+{
+    /** @param  non-empty-list<string>  $headings  of the columns, from left to right */
+    private function __construct(public array $headings, public bool $isOpen)
+    {
+    }
+
+    /** @param  array<array-key, mixed>  $json  as toArray gave it; nothing for one column without a heading */
+    public static function read(array $json): self
+    {
+        $headings = array_values(array_filter((array) ($json['headings'] ?? []), is_string(...)));
+
+        return new self($headings === [] ? [''] : $headings, ($json['open'] ?? false) === true);
+    }
+
+    /**
+     * @param  ?list<string>  $headings  null leaves them as they are
+     * @param  ?bool  $isOpen  null leaves it as it is
+     */
+    public function arranged(?array $headings, ?bool $isOpen): self
+    {
+        return self::read(['headings' => $headings ?? $this->headings, 'open' => $isOpen ?? $this->isOpen]);
+    }
+
+    public function lastColumn(): int
+    {
+        return count($this->headings) - 1;
+    }
+
+    /** @return array{headings: non-empty-list<string>, open: bool} */
+    public function toArray(): array
+    {
+        return ['headings' => $this->headings, 'open' => $this->isOpen];
+    }
+}

@@ -1,0 +1,45 @@
+import htmx from 'htmx.org';
+import type { Desk } from '../shell/desk';
+import type { CloseUp } from '../watch/closeup';
+
+/** One student in the drawer: what was written, and what can be done. */
+export class Talk {
+    constructor(
+        private readonly desk: Desk,
+        closeUp: CloseUp,
+    ) {
+        const { bus, store, actions } = desk;
+        const freshen = (): void => {
+            if (store.now.talked !== '') {
+                this.open(store.now.talked, false);
+            }
+        };
+        bus.on('closed', (panel) => panel === 'talk' && store.put({ talked: '' }));
+        bus.on('opened', (seat) => this.open(seat, false));
+        bus.on('done', (what) => what === 'talk' && freshen());
+        bus.on('seat', ({ seat }) => seat.id === store.now.talked && freshen());
+        actions.add({
+            talk: (button) => this.open(button.dataset.seat ?? ''),
+            'talk-closeup': () => closeUp.shown !== null && this.open(closeUp.shown.seat.id),
+        });
+    }
+
+    open(seat: string, focus = true): void {
+        const { address, drawer, store } = this.desk;
+        store.put({ talked: seat });
+        if (drawer.panel !== 'talk') {
+            drawer.open('talk', false);
+        }
+        void htmx
+            .ajax('get', `${address}/student/${seat}`, {
+                source: '#talk-body',
+                target: '#talk-body',
+                swap: 'innerHTML',
+            })
+            .then(() => {
+                if (focus) {
+                    document.querySelector<HTMLElement>('#talk-words')?.focus();
+                }
+            });
+    }
+}

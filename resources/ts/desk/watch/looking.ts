@@ -1,0 +1,210 @@
+import type { Tile } from '../../grid/tile';
+import type { Desk } from '../shell/desk';
+import type { Layer } from '../shell/layers';
+import type { Canvases } from './canvases';
+import type { Chosen } from './chosen';
+import type { CloseUp } from './closeup';
+import type { Compare } from './compare';
+
+/** What the teacher looks at closely, and which canvases a key or a button means. */
+export class Looking {
+    /** What Escape closes of it, one after the other. */
+    readonly layers: Layer[];
+    private readonly layer: Layer;
+
+    constructor(
+        private readonly desk: Desk,
+        private readonly canvases: Canvases,
+        readonly chosen: Chosen,
+        readonly closeUp: CloseUp,
+        private readonly compare: Compare,
+    ) {
+        const { grid } = canvases;
+        const layer = (isOpen: () => boolean, close: () => void, work?: Layer['work']): Layer => ({
+            get isOpen() {
+                return isOpen();
+            },
+            work,
+            close,
+        });
+        this.layer = layer(
+            () => closeUp.isOpen,
+            () => this.close(),
+            'students',
+        );
+        this.layers = [
+            layer(
+                () => closeUp.isReplaying,
+                () => closeUp.stopReplay(),
+            ),
+            layer(
+                () => closeUp.isDrawing,
+                () => void closeUp.use('look'),
+            ),
+            this.layer,
+        ];
+        desk.bus.on('seat', ({ seat, state }) => {
+            if (state !== 'seated' && closeUp.shown?.seat.id === seat.id) {
+                this.close();
+            }
+        });
+        desk.actions.add(
+            {
+                // A tile opens; with Ctrl it is chosen, with Shift all up to it.
+                'close-up': (button, event) => {
+                    const tile = grid.tileOf(button);
+                    if (tile === undefined) {
+                        return;
+                    }
+                    if (event.ctrlKey || event.metaKey) {
+                        chosen.toggle(tile);
+                    } else if (event.shiftKey) {
+                        chosen.upTo(tile);
+                    } else {
+                        this.open(tile);
+                    }
+                },
+                'open-seat': (button) => this.openSeat(button.dataset.seat ?? ''),
+                'choose-seats': (button) => {
+                    desk.layers.closeStudentsWork();
+                    chosen.choose((button.dataset.seat ?? '').split(' '));
+                },
+                'close-closeup': () => this.close(),
+                'close-compare': () => compare.close(),
+                compare: () => this.beside(),
+                next: () => this.step('ArrowRight'),
+                previous: () => this.step('ArrowLeft'),
+                replay: () => closeUp.replay(),
+                'last-look': () => closeUp.lastLook(),
+                phrase: (button) => closeUp.side.phrase(button.dataset.phrase ?? ''),
+            },
+            {
+                v: () => this.beside(),
+                c: () => void closeUp.use('coach'),
+                o: () => void closeUp.use('private'),
+                r: () => closeUp.replay(),
+                l: () => closeUp.isOpen && closeUp.lastLook(),
+            },
+        );
+    }
+
+    /**
+     * The canvases that a key or a button means: the one in the close-up, those that are chosen, or the one that has
+     * the focus.
+     */
+    get meant(): Tile[] {
+        const { shown } = this.closeUp;
+        if (shown !== null) {
+            return [shown];
+        }
+        const { focused } = this.canvases.grid;
+        return this.chosen.isEmpty ? (focused === undefined ? [] : [focused]) : this.chosen.tiles;
+    }
+
+    /** The tile from which the arrows go on. */
+    get tile(): Tile | undefined {
+        return this.closeUp.shown ?? this.canvases.grid.focused;
+    }
+
+    openSeat(seat: string): void {
+        const tile = this.canvases.grid.tiles.get(seat);
+        if (tile !== undefined) {
+            this.open(tile);
+        }
+    }
+
+    open(tile: Tile, focus = true): void {
+        const { bus, store, words, say, layers, drawer, tell } = this.desk;
+        if (store.now.isCovered) {
+            say(words.covered);
+            return;
+        }
+        if (tile.seat.canvas === null) {
+            say(words.no_canvas);
+            return;
+        }
+        layers.makeRoomFor(this.layer);
+        this.canvases.grid.tiles.forEach((one) => one.root.classList.toggle('is-close', one === tile));
+        void tell(this.closeUp.show(tile, focus));
+        // Messages stand beside the canvas of the one who writes.
+        if (drawer.panel === 'talk') {
+            bus.tell('opened', tile.seat.id);
+        } else {
+            drawer.close();
+        }
+    }
+
+    close(): void {
+        const tile = this.closeUp.shown;
+        this.closeUp.hide();
+        this.canvases.grid.tiles.forEach((one) => one.root.classList.remove('is-close'));
+        tile?.focus();
+    }
+
+    /** The next in the grid's order and filter. */
+    step(key: string): void {
+        const next = this.canvases.grid.beside(this.closeUp.shown ?? undefined, key);
+        if (next !== undefined) {
+            this.open(next, false);
+        }
+    }
+
+    /** Chosen canvases beside each other; the one in the close-up beside itself as it was. */
+    beside(): void {
+        const { shown } = this.closeUp;
+        if (shown !== null) {
+            void this.closeUp.use('look').then(() => this.compare.open([[shown, this.closeUp.lookedAt], [shown]]));
+        } else {
+            void this.compare.open(this.chosen.tiles.map((tile) => [tile]));
+        }
+    }
+
+    /** What is pressed about canvases. Answers whether it was a key of theirs. */
+    press(event: KeyboardEvent, check: (level: number | null) => void): boolean {
+        const { chosen, canvases, tile } = this;
+        const { grid } = canvases;
+        const isModified = event.ctrlKey || event.metaKey || event.altKey;
+        if (isModified) {
+            const isAll = event.key.toLowerCase() === 'a' && !event.altKey;
+            if (isAll) {
+                chosen.choose(grid.visible().map(({ seat }) => seat.id));
+            }
+            return isAll;
+        }
+        const isSlider = (event.target as Element).closest('input') !== null;
+        if (event.key.startsWith('Arrow') && !isSlider) {
+            const next = grid.beside(tile, event.key);
+            if (next !== undefined) {
+                this.goTo(next, event.shiftKey);
+            }
+            return next !== undefined;
+        }
+        if (event.key.toLowerCase() === 'x' && tile !== undefined) {
+            chosen.toggle(tile);
+            return true;
+        }
+        const isDelete = event.key === 'Delete' || event.key === 'Backspace';
+        if ((isDelete || /^[0-6]$/.test(event.key)) && this.meant.length > 0) {
+            check(isDelete ? null : Number(event.key));
+            return true;
+        }
+        return false;
+    }
+
+    private goTo(tile: Tile, choose: boolean): void {
+        if (this.closeUp.shown !== null) {
+            if (!this.compare.isOpen) {
+                this.open(tile, false);
+            }
+            return;
+        }
+        if (choose) {
+            const { focused } = this.canvases.grid;
+            if (focused !== undefined) {
+                this.chosen.startAt(focused);
+            }
+            this.chosen.upTo(tile);
+        }
+        tile.focus();
+    }
+}

@@ -1,0 +1,107 @@
+import type { Operation } from '../canvas/model/objects';
+import type { KeptScene } from '../canvas/model/scene';
+import type { Room } from './room';
+
+/** How many canvases have each level, and how many have none: by the level's number. */
+export type Tally = Record<string, number>;
+
+/** A seat as a desk knows it: App\Models\Seat::announcement, with its canvas at the prompt that is looked at. */
+export interface SeatAnswer {
+    id: string;
+    n: number;
+    name: string;
+    ink: string;
+    canvas: string | null;
+    isSent?: boolean;
+}
+
+/** What the server knows of a canvas at this moment: App\Sessions\Watch\Watching. */
+export interface StateAnswer {
+    seat: string;
+    /** All that hold, the one that the frame says first. */
+    states: string[];
+    /** Whole minutes since the last stroke, where that is worth a word. */
+    minutes: number;
+    /** When the last stroke was made, on the server's clock. */
+    last: number;
+    objects: number;
+    /** At which prompt the student is, from 1. */
+    prompt: number;
+    level: number | null;
+    /** Whether the student went on after the check. */
+    changed: boolean;
+    isSent: boolean;
+    hand: boolean;
+}
+
+/** What the server tells every desk of a session, by the type of the event: App\Live\Announce. */
+export interface DeskEvents {
+    seat: {
+        seat: Omit<SeatAnswer, 'canvas'>;
+        state: string;
+        prompt: string;
+        canvas: string | null;
+        operations: number;
+    };
+    seats: unknown;
+    check: { canvas: string; level: number | null; tally: Tally };
+    prompt: { prompt: { id: string; again?: boolean }; room: Room };
+    room: { room: Room };
+    sent: { canvas: string; isSent: boolean };
+    reveal: { prompt: string };
+    ended: unknown;
+    /** When the session ends without a sign of its teacher, in milliseconds. */
+    ending: { at: number };
+    deed: { deed: string; by: string; name: string };
+    pick: { pick: number | null; seat: string };
+    ask: unknown;
+    answered: unknown;
+    offer: unknown;
+    lineup: unknown;
+    screen: unknown;
+    tray: unknown;
+    got: unknown;
+}
+
+/** A desk's canvases of one prompt, when it begins to look at them. */
+export interface CanvasesAnswer {
+    prompt: string;
+    covered: boolean;
+    position: { room: number; desk: number; operations: number };
+    seats: SeatAnswer[];
+    kept: Record<string, { n: number; scene: KeptScene }>;
+    operations: Operation[];
+}
+
+/** The levels of a teacher's own scale, the lowest first. */
+export type Scale = { word: string; level: number }[];
+
+/** Students who answered a question alike. */
+export interface AnswerGroup {
+    question: string;
+    written: string;
+    outcome: string | null;
+    seats: string[];
+    /** What those wrote who wrote the same otherwise, by seat. */
+    otherwise: Record<string, string>;
+}
+
+/** A student worth a look, and why. */
+export interface Noticed {
+    signal: string;
+    seat: string;
+    reason: string;
+}
+
+/** What the server knows of a prompt's canvases: App\Sessions\Watch\Watching. */
+export interface WatchAnswer {
+    states: StateAnswer[];
+    answers: AnswerGroup[];
+    signals: Noticed[];
+    knocking: number;
+    started: number;
+    tally: Tally;
+    scale: Scale | null;
+    /** What the server says of itself, where it cannot store. */
+    trouble: string | null;
+}

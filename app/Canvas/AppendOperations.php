@@ -66,7 +66,7 @@ final readonly class AppendOperations
                 $canvas,
                 $operations,
                 $counts,
-                $only === null ? $canvas->layers() : [$only],
+                $only === null ? $canvas->layer()->besideInLog() : [$only],
             );
             $refused = [...$refused, ...$bad];
 

@@ -96,9 +96,10 @@ final class Counts
                 self::int($row->bytes_of_session),
             ),
             $row->seat_id !== null &&
-                $row->ended_at === null &&
-                $row->revealed_at_ms === null &&
-                SessionSettings::read(self::json($row->settings) ?? [])->cover,
+                SessionSettings::read(self::json($row->settings) ?? [])->covers(
+                    $row->ended_at === null,
+                    $row->revealed_at_ms !== null,
+                ),
         );
     }
 

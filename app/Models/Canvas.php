@@ -73,16 +73,6 @@ final class Canvas extends Model
         return $this->layer() === Layer::Lead;
     }
 
-    /** @return list<Layer> those that its log may hold */
-    public function layers(): array
-    {
-        return match ($this->layer()) {
-            Layer::Private => [Layer::Private],
-            Layer::Lead => [Layer::Lead, Layer::Pieces],
-            default => [Layer::Student, Layer::Lead, Layer::Pieces, Layer::Coach],
-        };
-    }
-
     /** @return BelongsTo<Seat, $this> */
     public function seat(): BelongsTo
     {

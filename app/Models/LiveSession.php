@@ -151,7 +151,7 @@ final class LiveSession extends Model implements Holder
     /** Whether work is hidden from its teachers until it is revealed. What has ended is open. */
     public function coversWork(): bool
     {
-        return $this->isRunning() && $this->settings->cover;
+        return $this->settings->covers($this->isRunning(), false);
     }
 
     /**

@@ -160,7 +160,7 @@ final class Prompt extends Model
     /** Whether its work is hidden from the desk until it is revealed. */
     public function isCovered(): bool
     {
-        return $this->revealed_at_ms === null && $this->session->coversWork();
+        return $this->session->settings->covers($this->session->isRunning(), $this->revealed_at_ms !== null);
     }
 
     /** Whose pictures it shows. */

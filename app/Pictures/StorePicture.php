@@ -17,6 +17,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class StorePicture
 {
+    public const MOST_MEGABYTES = 10;
+
+    public const MOST_BYTES = self::MOST_MEGABYTES * 1024 * 1024;
+
     private const MOST_PIXELS = 40_000_000;
 
     private const WIDEST = 3200;

@@ -24,10 +24,13 @@ function tile(n: number, facts: Facts = {}): Tile {
 const seats = (tiles: Tile[]): number[] => tiles.map(({ seat }) => seat.n);
 
 function ordered(sort: string, tiles: Tile[]): number[] {
-    const order = new Order();
+    const order = new Order(STATES);
     order.sort = sort;
     return seats(order.begin(tiles));
 }
+
+/** As tiles are sorted by state. */
+const STATES = ['hand_up', 'sent', 'quiet', 'not_started', 'pausing', 'drawing', 'elsewhere', 'away'];
 
 test('every order puts first what a teacher looks for, and the seat decides between equals', () => {
     assert.deepEqual(ordered('seat', [tile(3), tile(1), tile(2)]), [1, 2, 3]);
@@ -62,7 +65,7 @@ test('every order puts first what a teacher looks for, and the seat decides betw
 });
 
 test('nothing jumps while the pens move, and asking again puts it right', () => {
-    const order = new Order();
+    const order = new Order(STATES);
     order.sort = 'amount';
     const tiles = [tile(1, { objects: 9 }), tile(2, { objects: 5 }), tile(3, { objects: 1 })];
     assert.deepEqual(seats(order.begin(tiles)), [1, 2, 3]);
@@ -75,7 +78,7 @@ test('nothing jumps while the pens move, and asking again puts it right', () => 
 });
 
 test('who comes late stands at the end, by seat or name in the own place, and who is gone leaves no gap', () => {
-    const order = new Order();
+    const order = new Order(STATES);
     order.sort = 'amount';
     const [one, two, late] = [tile(1, { objects: 2 }), tile(2, { objects: 8 }), tile(3, { objects: 99 })];
     order.begin([one, two]);
@@ -87,7 +90,7 @@ test('who comes late stands at the end, by seat or name in the own place, and wh
 });
 
 test('a filter keeps who has come to be like it and does not drop who is so no longer', () => {
-    const order = new Order();
+    const order = new Order(STATES);
     order.filter = 'hand_up';
     const up: Facts = { state: 'hand_up', states: ['hand_up', 'quiet'] };
     const [one, two, three] = [tile(1), tile(2, up), tile(3)];

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Pictures\BringIn;
+use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
 use Crag\Formats\UnreadableFile;
 use Crag\Prompt\Tray\Tool;
@@ -16,8 +17,6 @@ use Illuminate\Http\Request;
 /** A file from outside for a canvas: the answer holds the objects that it makes, which the page then places. */
 final class BringInController
 {
-    private const MOST_BYTES = 10 * 1024 * 1024;
-
     public function __construct(private readonly BringIn $bringIn)
     {
     }
@@ -38,7 +37,7 @@ final class BringInController
     private function bringIn(Request $request, LiveSession $session, ?Seat $seat): JsonResponse
     {
         $bytes = $request->getContent();
-        abort_if(strlen($bytes) > self::MOST_BYTES, 422, __('That file is over 10 MB.'));
+        abort_if(strlen($bytes) > StorePicture::MOST_BYTES, 422, __('That file is over :n MB.', ['n' => StorePicture::MOST_MEGABYTES]));
         abort_if($bytes === '', 422, __('That file is empty.'));
         try {
             return response()->json(['objects' => ($this->bringIn)($session, $seat, $bytes)]);

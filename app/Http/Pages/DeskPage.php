@@ -15,6 +15,7 @@ use Crag\Canvas\Drawing\StampArt;
 use Crag\Session\Room\SeatState;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Screen\OfferState;
+use Crag\Watch\CanvasState;
 use Illuminate\Http\Request;
 
 /** What the desk's views and its script are given. */
@@ -37,6 +38,7 @@ final class DeskPage
             'assets' => '/asset',
             'stamps' => StampArt::all(),
             'words' => DeskWords::all(),
+            'states' => array_column(CanvasState::sorted(), 'value'),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Words;
 
 use Crag\Maths\Comparing\Outcome;
 use Crag\Session\Rules\Deed;
+use Crag\Watch\CanvasState;
 
 /** The sentences that the desk's script says. */
 final class DeskWords
@@ -23,9 +24,16 @@ final class DeskWords
             $told["told_{$deed->value}"] = __($deed->word());
         }
 
+        $states = [];
+        foreach (CanvasState::counted() as $state) {
+            $states["state_{$state->value}"] = __($state->words());
+            $states["state_{$state->value}_short"] = __($state->shortWords());
+        }
+
         return BenchWords::all() +
             $outcomes +
-            $told + [
+            $told +
+            $states + [
                 'seat' => __('Seat :n'),
                 'tile' => __(':name, :state. Open close-up'),
                 'check' => __('Check: :level'),
@@ -42,26 +50,6 @@ final class DeskWords
                 'level1' => __('Not yet'),
                 'level2' => __('Nearly'),
                 'level3' => __('Secure'),
-                'state_not_started' => __('not started'),
-                'state_drawing' => __('drawing now'),
-                'state_pausing' => __('paused'),
-                'state_quiet' => __('quiet :n min'),
-                'state_away' => __('away'),
-                'state_hand_up' => __('hand up'),
-                'state_sent' => __('sent'),
-                'state_elsewhere' => __('at prompt :p'),
-                'state_covered' => __('covered'),
-                'state_unreadable' => __('can’t be read'),
-                'state_unreadable_short' => __('?'),
-                'state_not_started_short' => __('new'),
-                'state_drawing_short' => __('draws'),
-                'state_quiet_short' => __(':n min'),
-                'state_pausing_short' => __('paused'),
-                'state_away_short' => __('away'),
-                'state_hand_up_short' => __('hand'),
-                'state_sent_short' => __('sent'),
-                'state_elsewhere_short' => __('at :p'),
-                'state_covered_short' => __('covered'),
                 'signal' => __('Worth a look: :name, :reason'),
                 'ask_chosen' => __('Only the student you’ve chosen|Only the :n students you’ve chosen'),
                 'ask_sure' => __('How sure are you?'),

@@ -68,10 +68,10 @@ final readonly class Asking
     {
         DB::transaction(function () use ($session): void {
             $this->end($session);
-            $session->update(
-                ['ask_id' => null] +
-                    ($session->screen_view === ScreenView::Tally ? ['screen_view' => ScreenView::Prompt] : []),
-            );
+            $session->update([
+                'ask_id' => null,
+                'screen_view' => $session->screen_view->without(ScreenView::Tally),
+            ]);
             $this->tell($session);
         });
     }

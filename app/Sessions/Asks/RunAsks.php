@@ -86,11 +86,7 @@ final readonly class RunAsks
             $run->update(['is_shown' => $isShown]);
             $session->update([
                 'run_id' => $run->id,
-                'screen_view' => $isShown
-                    ? ScreenView::Run
-                    : ($session->screen_view === ScreenView::Run
-                        ? ScreenView::Prompt
-                        : $session->screen_view),
+                'screen_view' => $isShown ? ScreenView::Run : $session->screen_view->without(ScreenView::Run),
             ]);
             $session
                 ->seated()

@@ -5,12 +5,9 @@ declare(strict_types=1);
 namespace App\Sessions\Checks;
 
 use App\Models\Canvas;
-use App\Models\LiveSession;
 use App\Models\Seat;
 use Crag\Checks\Feedback;
 use Crag\Checks\Judgement;
-use Crag\Session\Room\Pace;
-use Crag\Session\Room\PromptState;
 
 /** What a student sees of the checks on the own work. */
 final class FeedbackForStudent
@@ -37,7 +34,8 @@ final class FeedbackForStudent
                 ->sortBy('prompt.n') as $canvas
         ) {
             $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
-            if ($judgement->isEmpty() || ! $feedback->isDue(self::isOver($session, $canvas), ! $session->isRunning())) {
+            $isOver = $canvas->prompt->state->isOver($session->pace, $canvas->prompt_id === $session->prompt_id);
+            if ($judgement->isEmpty() || ! $feedback->isDue($isOver, ! $session->isRunning())) {
                 continue;
             }
             $prompt = $canvas->prompt->value();
@@ -90,12 +88,5 @@ final class FeedbackForStudent
             ', ',
             array_map(static fn (string $part): string => __($part), explode(', ', $judgement->words($aspects))),
         );
-    }
-
-    /** Its prompt is closed, or the class has gone on together. */
-    private static function isOver(LiveSession $session, Canvas $canvas): bool
-    {
-        return $canvas->prompt->state === PromptState::Closed ||
-            ($session->pace === Pace::Together && $canvas->prompt_id !== $session->prompt_id);
     }
 }

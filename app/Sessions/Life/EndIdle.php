@@ -13,7 +13,6 @@ use App\Models\LoggedOperation;
 use App\Sessions\Asks\RunAsks;
 use App\Sessions\Room\EachSeat;
 use Crag\Session\Life\Expiry;
-use Illuminate\Database\Eloquent\Builder;
 
 /** Sessions that nobody uses any more are warned and ended, and what was kept long enough is forgotten. */
 final readonly class EndIdle
@@ -42,7 +41,7 @@ final readonly class EndIdle
         foreach (LiveSession::query()->whereNull('ended_at')->get() as $session) {
             EachSeat::read($session->id, fn () => $this->endIfIdle($session, $aliveFromMs), static fn () => null);
         }
-        foreach ($mayForget ? self::keptLongEnough()->get() : [] as $session) {
+        foreach ($mayForget ? LiveSession::query()->whereNotNull('ended_at')->get() : [] as $session) {
             EachSeat::read($session->id, fn () => $this->forgetIfOver($session), static fn () => null);
         }
     }
@@ -70,20 +69,6 @@ final readonly class EndIdle
         if ($session->retention()->isOver((int) $session->endedMs(), Clock::ms())) {
             ($this->forget)($session);
         }
-    }
-
-    /** @return Builder<LiveSession> ended ones whose days are over, their own or the installation's */
-    private static function keptLongEnough(): Builder
-    {
-        return LiveSession::query()->where(
-            static fn (Builder $query) => $query
-                ->where(
-                    static fn (Builder $usual) => $usual
-                        ->whereNull('keep_days')
-                        ->where('ended_at', '<=', now()->subDays(config()->integer('crag.keep_days'))),
-                )
-                ->orWhereRaw("datetime(ended_at, '+' || keep_days || ' days') <= ?", [now()->toDateTimeString()]),
-        );
     }
 
     /** When something was last drawn or done in it. */

@@ -75,9 +75,7 @@ final readonly class ChangePrompts
                 ->update(['prompt_id' => null]);
             $this->takeCanvas->all($session->seated()->get(), $prompt);
             $session->prompt()->associate($prompt);
-            if ($session->screen_view === ScreenView::Join) {
-                $session->screen_view = ScreenView::Prompt;
-            }
+            $session->screen_view = $session->screen_view->whenGathered();
             $session->save();
             DB::afterCommit(fn () => ($this->sendAhead)($session, $prompt));
             ($this->announce)(

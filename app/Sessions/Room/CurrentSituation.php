@@ -19,7 +19,8 @@ final class CurrentSituation
     public static function of(LiveSession $session, ?Seat $seat = null, ?Prompt $prompt = null): Situation
     {
         $settings = $session->settings;
-        $isCovered = $prompt !== null && $session->coversWork() && $prompt->revealed_at_ms === null;
+        $isCovered =
+            $prompt !== null && $settings->covers($session->isRunning(), $prompt->revealed_at_ms !== null);
 
         return new Situation(
             isRunning: $session->isRunning(),

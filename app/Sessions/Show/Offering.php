@@ -19,13 +19,6 @@ use Illuminate\Support\Facades\DB;
 /** What students offer to the class: it waits for the teacher, and stands on a page of its own once it is accepted. */
 final readonly class Offering
 {
-    public const MOST_WAITING = 5;
-
-    /** Of one student, those that were declined too. */
-    public const MOST = 40;
-
-    public const MOST_COLUMNS = 4;
-
     public function __construct(private Announce $announce, private ShowToClass $shown)
     {
     }

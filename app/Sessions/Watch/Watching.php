@@ -12,6 +12,7 @@ use App\Models\Seat;
 use App\Sessions\Room\CurrentSituation;
 use App\Sessions\Room\EachSeat;
 use App\Sessions\Room\Presence;
+use Crag\Canvas\Log\OperationKind;
 use Crag\Checks\LevelTally;
 use Crag\Checks\Scale;
 use Crag\Session\Room\Pace;
@@ -186,7 +187,7 @@ final readonly class Watching
         $rubbed = DB::table('operations')
             ->whereIn('canvas_id', $canvases->pluck('id'))
             ->whereNotNull('seat_id')
-            ->whereRaw("kind in ('cut', 'remove', 'clear', 'withdraw')")
+            ->whereIn('kind', OperationKind::rubbingOut())
             ->where('stored_at_ms', '>=', $now - Signals::RUBBING_MS)
             ->groupBy('canvas_id')
             ->selectRaw('canvas_id, count(*) as times')

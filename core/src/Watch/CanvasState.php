@@ -34,6 +34,99 @@ enum CanvasState: string
 
     private const MINUTE_MS = 60_000;
 
+    /** In the frame of a tile, after the name. `:n` are whole minutes, `:p` is a prompt's number. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::Knocking => 'knocking',
+            self::Unreadable => 'can’t be read',
+            self::Away => 'away',
+            self::HandUp => 'hand up',
+            self::Sent => 'sent',
+            self::Elsewhere => 'at prompt :p',
+            self::Drawing => 'drawing now',
+            self::Pausing => 'paused',
+            self::Quiet => 'quiet :n min',
+            self::NotStarted => 'not started',
+            self::Covered => 'covered',
+        };
+    }
+
+    /** The same where a tile is small. */
+    public function shortWords(): string
+    {
+        return match ($this) {
+            self::Unreadable => '?',
+            self::HandUp => 'hand',
+            self::Elsewhere => 'at :p',
+            self::Drawing => 'draws',
+            self::Quiet => ':n min',
+            self::NotStarted => 'new',
+            default => $this->words(),
+        };
+    }
+
+    /** Above a count. */
+    public function heading(): string
+    {
+        return match ($this) {
+            self::Knocking => 'Knocking',
+            self::Unreadable => 'Can’t be read',
+            self::Away => 'Away',
+            self::HandUp => 'Hand up',
+            self::Sent => 'Sent',
+            self::Elsewhere => 'Elsewhere',
+            self::Drawing => 'Drawing',
+            self::Pausing => 'Paused',
+            self::Quiet => 'Quiet',
+            self::NotStarted => 'Not started',
+            self::Covered => 'Covered',
+        };
+    }
+
+    /** Whether its count is worth showing only while there are any. */
+    public function isRare(): bool
+    {
+        return match ($this) {
+            self::HandUp, self::Sent, self::Elsewhere, self::Covered, self::Unreadable, self::Knocking => true,
+            default => false,
+        };
+    }
+
+    /** @return list<self> of canvases, as a teacher reads their counts: first those who work */
+    public static function counted(): array
+    {
+        return [
+            self::Drawing,
+            self::Pausing,
+            self::Quiet,
+            self::NotStarted,
+            self::HandUp,
+            self::Sent,
+            self::Elsewhere,
+            self::Covered,
+            self::Unreadable,
+            self::Away,
+        ];
+    }
+
+    /** @return list<self> of canvases, as they are sorted by state: first those who need somebody */
+    public static function sorted(): array
+    {
+        return [
+            self::HandUp,
+            self::Sent,
+            self::Quiet,
+            self::NotStarted,
+            self::Pausing,
+            self::Drawing,
+            self::Elsewhere,
+            self::Away,
+            self::Covered,
+            self::Unreadable,
+        ];
+    }
+
     /** @return non-empty-list<self> */
     public static function all(Watched $canvas, WatchSettings $settings, int $nowMs): array
     {

@@ -100,4 +100,28 @@ final class CanvasStateTest extends TestCase
         );
         self::assertEquals($settings, WatchSettings::read($settings->toArray()));
     }
+
+    public function test_each_state_of_a_canvas_is_counted_and_sorted_once(): void
+    {
+        $canvases = array_filter(
+            CanvasState::cases(),
+            static fn (CanvasState $state): bool => $state !== CanvasState::Knocking,
+        );
+        foreach ([CanvasState::counted(), CanvasState::sorted()] as $list) {
+            self::assertCount(count($canvases), $list);
+            foreach ($canvases as $state) {
+                self::assertContains($state, $list);
+            }
+        }
+        self::assertSame(CanvasState::HandUp, CanvasState::sorted()[0]);
+        self::assertFalse(CanvasState::Away->isRare());
+    }
+
+    public function test_each_state_has_its_words_and_short_ones_are_no_longer(): void
+    {
+        foreach (CanvasState::cases() as $state) {
+            self::assertNotSame('', $state->heading());
+            self::assertLessThanOrEqual(mb_strlen($state->words()), mb_strlen($state->shortWords()));
+        }
+    }
 }

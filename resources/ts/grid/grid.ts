@@ -24,6 +24,8 @@ interface Settings {
     assets: string;
     stamps: Record<string, string>;
     words: DeskWords;
+    /** By their names, as tiles are sorted by state. */
+    states: readonly string[];
     /** Something older than what the tile has was taken back: it needs its canvas's whole log. */
     short(tile: Tile): void;
     wet(seat: string, message: WetInk): void;
@@ -39,7 +41,7 @@ export class Grid {
     private readonly byInk = new Map<string, Tile>();
     private readonly list = element('#grid');
     private readonly template = element<HTMLTemplateElement>('#tile-template');
-    private readonly order = new Order();
+    private readonly order: Order;
     private readonly seen: IntersectionObserver;
     /** Operations on canvases that are not here yet: a seat and its first operations may come in any order. */
     private orphans: Operation[] = [];
@@ -51,6 +53,7 @@ export class Grid {
     private pages: PagesShown = 'theirs';
 
     constructor(private readonly settings: Settings) {
+        this.order = new Order(settings.states);
         const space = element('#grid-space');
         new ResizeObserver(() => this.fit()).observe(space);
         this.seen = new IntersectionObserver(

@@ -1,29 +1,21 @@
 import type { Tile } from './tile';
 
-const STATES = [
-    'hand_up',
-    'sent',
-    'quiet',
-    'not_started',
-    'pausing',
-    'drawing',
-    'elsewhere',
-    'away',
-    'covered',
-    'unreadable',
-];
 const bySeat = (a: Tile, b: Tile): number => a.seat.n - b.seat.n;
 
-/** The orders in which tiles can stand. Where two are alike, the seat decides. */
-const ORDERS: Record<string, (a: Tile, b: Tile) => number> = {
+/**
+ * The orders in which tiles can stand. Where two are alike, the seat decides.
+ *
+ * @param  states  by their names, those who need somebody first
+ */
+const ordersBy = (states: readonly string[]): Record<string, (a: Tile, b: Tile) => number> => ({
     seat: bySeat,
     name: (a, b) => a.nameShown.localeCompare(b.nameShown) || bySeat(a, b),
-    state: (a, b) => STATES.indexOf(a.state) - STATES.indexOf(b.state) || bySeat(a, b),
+    state: (a, b) => states.indexOf(a.state) - states.indexOf(b.state) || bySeat(a, b),
     // The one who has been still longest first.
     last: (a, b) => a.last - b.last || bySeat(a, b),
     amount: (a, b) => b.objects - a.objects || bySeat(a, b),
     check: (a, b) => (a.level ?? -1) - (b.level ?? -1) || bySeat(a, b),
-};
+});
 
 /**
  * In which order tiles stand, and which are shown. Both are as they were when the teacher asked for them: who comes to
@@ -34,13 +26,19 @@ export class Order {
     private hidden: Tile[] = [];
     sort = 'seat';
     filter = '';
+    private readonly orders: ReturnType<typeof ordersBy>;
+
+    /** @param  states  by their names, as tiles are sorted by state */
+    constructor(states: readonly string[]) {
+        this.orders = ordersBy(states);
+    }
 
     private isLike(tile: Tile): boolean {
         return this.filter === '' || tile.states.includes(this.filter);
     }
 
     private sorted(tiles: Iterable<Tile>): Tile[] {
-        return [...tiles].sort(ORDERS[this.sort]);
+        return [...tiles].sort(this.orders[this.sort]);
     }
 
     /** As the teacher asks for it, from the present states. */

@@ -1,3 +1,4 @@
+import { Toggle } from '../live/toggle';
 import { wordFor } from '../protocol/wordfor';
 import type { StudentWords } from '../protocol/words';
 import type { Own, Pens, Room, StudentDeed } from '../protocol/room';
@@ -230,14 +231,22 @@ export class RoomPage {
         });
         const offer = mountWindow('#offer-window', () => void this.offer());
         element('#offer').addEventListener('click', () => offer.showModal());
+        const keepBack = new Toggle(
+            () => this.own?.keepsBack === true,
+            (on) => this.ask('keep-back', { on }),
+        );
         element('#keep-back').addEventListener(
             'click',
             () =>
-                void this.ask('keep-back', { on: this.own?.keepsBack !== true }).then(
-                    (done) => done && this.own?.keepsBack === true && this.around.say(this.around.words.kept_back),
-                ),
+                void keepBack
+                    .press()
+                    .then((on) => on && this.own?.keepsBack === true && this.around.say(this.around.words.kept_back)),
         );
-        element('#light').addEventListener('click', () => void this.ask('light', { on: this.own?.light !== true }));
+        const light = new Toggle(
+            () => this.own?.light === true,
+            (on) => this.ask('light', { on }),
+        );
+        element('#light').addEventListener('click', () => void light.press());
     }
 
     private async offer(): Promise<void> {

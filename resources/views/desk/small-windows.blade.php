@@ -75,7 +75,7 @@
     <form>
         <h2 id="write-chosen-title">{{ __('Write to the students you’ve chosen') }}</h2>
         <label for="write-chosen-words">{{ __('Each of them sees this privately') }}</label>
-        <textarea id="write-chosen-words" class="form-control" rows="3" maxlength="300" dir="auto" required></textarea>
+        <textarea id="write-chosen-words" class="form-control" rows="3" maxlength="{{ Crag\Session\Room\ShortMessage::LONGEST }}" dir="auto" required></textarea>
         <div class="maths-end"><button type="button" class="btn btn-outline-slate"
             data-cancel>{{ __('Cancel') }}</button><button class="btn btn-go"><x-icon name="send" />
             {{ __('Send') }}</button></div>

@@ -3,7 +3,7 @@
         <h2 id="hand-title">{{ __('Hand up') }}</h2>
         <div class="only-messages">
             <label for="hand-words">{{ __('What’s it about? (optional)') }}</label>
-            <textarea id="hand-words" class="form-control" rows="2" maxlength="300" dir="auto"></textarea>
+            <textarea id="hand-words" class="form-control" rows="2" maxlength="{{ Crag\Session\Room\ShortMessage::LONGEST }}" dir="auto"></textarea>
         </div>
         <div class="maths-end">
             <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
@@ -21,7 +21,8 @@
         <label class="choice"><input type="radio" name="part" value="seen">
             {{ __('Only the part I can see now (zoom in first)') }}</label>
         <label for="offer-words">{{ __('A line about it (optional)') }}</label>
-        <input id="offer-words" class="form-control" maxlength="200" dir="auto" autocomplete="off">
+        <input id="offer-words" class="form-control"
+            maxlength="{{ Crag\Session\Screen\OfferBoard::LONGEST_WORDS }}" dir="auto" autocomplete="off">
         <div class="maths-end">
             <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
             <button class="btn btn-go"><x-icon name="collection" /> {{ __('Offer it') }}</button>

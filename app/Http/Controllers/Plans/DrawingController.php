@@ -12,6 +12,7 @@ use App\Models\Prompt;
 use App\Models\Teachers\Plan;
 use App\Pictures\BringIn;
 use App\Pictures\EmbeddedPictures;
+use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
 use App\Plans\EditPlan;
 use App\Plans\TakesDrawing;
@@ -29,8 +30,6 @@ use Illuminate\Http\Response;
 final readonly class DrawingController
 {
     private const MOST_AT_ONCE = 100;
-
-    private const MOST_BYTES = 10 * 1024 * 1024;
 
     public function __construct(private TakesDrawing $drawing)
     {
@@ -70,7 +69,7 @@ final readonly class DrawingController
     public function bringIn(Request $request, Plan $plan, BringIn $bringIn): JsonResponse
     {
         $bytes = $request->getContent();
-        abort_if(strlen($bytes) > self::MOST_BYTES, 422, __('That file is over 10 MB.'));
+        abort_if(strlen($bytes) > StorePicture::MOST_BYTES, 422, __('That file is over :n MB.', ['n' => StorePicture::MOST_MEGABYTES]));
         abort_if($bytes === '', 422, __('That file is empty.'));
         try {
             return response()->json(['objects' => $bringIn($plan, null, $bytes, $request->integer('pdf_page', 1))]);

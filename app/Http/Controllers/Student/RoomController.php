@@ -23,6 +23,7 @@ use Crag\Json\UnreadableFields;
 use Crag\Session\Door\InvalidName;
 use Crag\Session\Door\JoinCode;
 use Crag\Session\Room\ShortMessage;
+use Crag\Session\Screen\OfferBoard;
 use Crag\Session\Screen\OfferState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -145,16 +146,16 @@ final class RoomController
             'canvas' => ['required', 'string'],
             'page' => ['nullable', 'string', 'max:40'],
             'cut' => ['nullable', 'array'],
-            'words' => ['nullable', 'string', 'max:200'],
+            'words' => ['nullable', 'string', 'max:'.OfferBoard::LONGEST_WORDS],
         ]);
         abort_if(
             $seat->session->offers()->where('seat_id', $seat->id)->where('state', OfferState::Waiting)->count() >=
-                Offering::MOST_WAITING,
+                OfferBoard::MOST_WAITING,
             409,
             __('Your teacher has not looked at your other offers yet.'),
         );
         abort_if(
-            Offer::query()->where('seat_id', $seat->id)->count() >= Offering::MOST,
+            Offer::query()->where('seat_id', $seat->id)->count() >= OfferBoard::MOST,
             409,
             __('You’ve offered enough in this session.'),
         );

@@ -19,6 +19,16 @@ enum Layer: string
      */
     case Private = 'private';
 
+    /** @return list<self> what a log may hold whose author draws on this layer */
+    public function besideInLog(): array
+    {
+        return match ($this) {
+            self::Private => [self::Private],
+            self::Lead => [self::Lead, self::Pieces],
+            default => [self::Student, self::Lead, self::Pieces, self::Coach],
+        };
+    }
+
     public function mayBeWrittenBy(Author $author): bool
     {
         return match ($this) {

@@ -41,6 +41,21 @@ enum OperationKind: string
         };
     }
 
+    /** Whether its author has second thoughts: rubbed out, removed, emptied or undone. */
+    public function rubsOut(): bool
+    {
+        return match ($this) {
+            self::Remove, self::Cut, self::Clear, self::Withdraw => true,
+            default => false,
+        };
+    }
+
+    /** @return list<self> */
+    public static function rubbingOut(): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $kind): bool => $kind->rubsOut()));
+    }
+
     /** Whether it empties a canvas or a page of it. */
     public function empties(): bool
     {

@@ -13,6 +13,10 @@ enum Expiry
 
     public const USUAL_MINUTES = 120;
 
+    public const LEAST_MINUTES = 15;
+
+    public const MOST_MINUTES = 1440;
+
     /** The warning comes so long before. */
     public const WARNING_MS = 600_000;
 

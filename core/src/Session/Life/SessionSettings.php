@@ -12,10 +12,6 @@ use Crag\Watch\WatchSettings;
 /** What a teacher chooses for a session beside its tools: before it, during it, and kept for the class's next one. */
 final readonly class SessionSettings
 {
-    private const SHORTEST_MINUTES = 15;
-
-    private const LONGEST_MINUTES = 1440;
-
     /**
      * @param  NameMode  $shownNames  on what is shown to others
      * @param  bool  $messages  whether students and teachers write to each other
@@ -71,7 +67,7 @@ final readonly class SessionSettings
             $flag('offers', true),
             $flag('keep_back', true),
             is_numeric($minutes)
-                ? max(self::SHORTEST_MINUTES, min(self::LONGEST_MINUTES, (int) $minutes))
+                ? max(Expiry::LEAST_MINUTES, min(Expiry::MOST_MINUTES, (int) $minutes))
                 : Expiry::USUAL_MINUTES,
             is_string($json['unsuitable'] ?? null)
                 ? UnsuitableWords::read($json['unsuitable'])
@@ -96,6 +92,12 @@ final readonly class SessionSettings
         }
 
         return self::read($changes + $now);
+    }
+
+    /** Whether a prompt's work is hidden from the teacher. What has ended is open. */
+    public function covers(bool $isRunning, bool $isRevealed): bool
+    {
+        return $this->cover && $isRunning && ! $isRevealed;
     }
 
     /**

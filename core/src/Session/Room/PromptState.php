@@ -25,6 +25,12 @@ enum PromptState: string
         };
     }
 
+    /** Whether nobody goes on with it: it is closed, or the class has gone on together. */
+    public function isOver(Pace $pace, bool $isPresent): bool
+    {
+        return $this === self::Closed || ($pace === Pace::Together && ! $isPresent);
+    }
+
     public function isSeen(): bool
     {
         return $this === self::Open || $this === self::Closed;

@@ -7,6 +7,19 @@ namespace Crag\Session\Screen;
 /** The page of offers on the class screen: its columns, and whether offers appear there without being looked at. */
 final readonly class OfferBoard
 {
+    public const MOST_COLUMNS = 4;
+
+    public const LONGEST_HEADING = 60;
+
+    /** So many offers of one student wait at most. */
+    public const MOST_WAITING = 5;
+
+    /** Of one student, those that were declined too. */
+    public const MOST = 40;
+
+    /** What a student says to an offer, in characters. */
+    public const LONGEST_WORDS = 200;
+
     /** @param  non-empty-list<string>  $headings  of the columns, from left to right */
     private function __construct(public array $headings, public bool $isOpen)
     {

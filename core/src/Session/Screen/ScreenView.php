@@ -18,4 +18,33 @@ enum ScreenView: string
     /** How everybody did in a run of quick asks. */
     case Run = 'run';
     case Nothing = 'nothing';
+
+    /** Why it cannot stand there yet, as a sentence; null where it can. */
+    public function lacks(bool $hasAsk, bool $hasShowcase, bool $hasPick): ?string
+    {
+        return match (true) {
+            $this === self::Tally && ! $hasAsk => 'Ask something first.',
+            $this === self::Showcase && ! $hasShowcase => 'Choose a canvas to show first.',
+            $this === self::Pick && ! $hasPick => 'Pick someone first.',
+            default => null,
+        };
+    }
+
+    /** What stands there once something has ended: the prompt, if that was it. */
+    public function without(self $ended): self
+    {
+        return $this === $ended ? self::Prompt : $this;
+    }
+
+    /** What stands there once a prompt is handed out: how to join has been read by then. */
+    public function whenGathered(): self
+    {
+        return $this->without(self::Join);
+    }
+
+    /** Whether it goes on showing something else than the prompt to which everybody is brought. */
+    public function staysWhenGathered(): bool
+    {
+        return ! in_array($this, [self::Join, self::Prompt, self::Nothing], true);
+    }
 }

@@ -1,5 +1,6 @@
 import type { Room } from '../../protocol/room';
 import { chime, TimerFace } from '../../live/timer';
+import { Toggle } from '../../live/toggle';
 import { element, fill } from '../../page';
 import { wordFor } from '../../protocol/wordfor';
 import type { Desk } from '../shell/desk';
@@ -16,7 +17,11 @@ export class RoomDesk {
 
     constructor(private readonly desk: Desk) {
         const { actions, bus, drawer } = desk;
-        const pens = (): void => this.togglePens();
+        const toggle = new Toggle(
+            () => this.arePensDown,
+            (isDown) => this.tellPens(isDown),
+        );
+        const pens = (): void => void toggle.press();
         const names = (): void => this.nextNames();
         const door = (): void => {
             drawer.open('door');
@@ -89,9 +94,9 @@ export class RoomDesk {
         return this.room.pens !== null || this.face.bringsPensDown;
     }
 
-    private togglePens(): void {
-        void this.desk.run(`${this.desk.address}/pens`, {
-            down: !this.arePensDown,
+    private tellPens(isDown: boolean): Promise<boolean> {
+        return this.desk.run(`${this.desk.address}/pens`, {
+            down: isDown,
             words: element<HTMLInputElement>('#pens-words').value,
         });
     }

@@ -1,5 +1,6 @@
 import type { Words } from '../../protocol/words';
 import { HttpProblem, post } from '../../live/http';
+import { Toggle } from '../../live/toggle';
 import type { Notice } from './notice';
 import { present } from '../../present';
 
@@ -17,11 +18,12 @@ interface Settings {
 }
 
 /**
- * Buttons and forms that say in the page what they do: `data-post` is where to, `data-body` what; a form sends its
- * fields. What the answer says is said, with a way back where there is one.
+ * Buttons and forms that say in the page what they do: `data-post` is where to, `data-body` what; what is on or off has
+ * `data-on` and `data-off` instead; a form sends its fields. What the answer says is said, with a way back where there is one.
  */
 export class Commands {
     private last: Promise<boolean> = Promise.resolve(true);
+    private readonly switches = new Map<string, Toggle>();
 
     constructor(
         private readonly notice: Notice,
@@ -29,7 +31,9 @@ export class Commands {
     ) {
         document.addEventListener('click', (event) => {
             const button = (event.target as Element).closest<HTMLElement>('[data-post]:not(form)');
-            if (button !== null) {
+            if (button?.dataset.on !== undefined) {
+                void this.switchOf(button).press();
+            } else if (button !== null) {
                 void this.run(
                     present(button.dataset.post),
                     JSON.parse(button.dataset.body ?? '{}'),
@@ -58,6 +62,23 @@ export class Commands {
                 this.inOrder(present(form.dataset.post), fieldsOf(form, field.name), form.dataset.then);
             }
         });
+    }
+
+    /** One for each thing that is switched, though the server may write its button anew between two presses. */
+    private switchOf(button: HTMLElement): Toggle {
+        const { post = '', on = '{}', off = '{}', then = '' } = button.dataset;
+        const key = `${post} ${on}`;
+        const found = this.switches.get(key);
+        const toggle =
+            found ??
+            new Toggle(
+                () =>
+                    document.querySelector(`[data-post="${post}"][data-on='${on}']`)?.getAttribute('aria-pressed') ===
+                    'true',
+                (isOn) => this.inOrder(post, JSON.parse(isOn ? on : off), then),
+            );
+        this.switches.set(key, toggle);
+        return toggle;
     }
 
     /** One change after the other, as they were made: an earlier one can never come last. */

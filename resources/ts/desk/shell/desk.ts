@@ -29,6 +29,8 @@ export interface DeskPage {
     assets: string;
     stamps: Record<string, string>;
     words: DeskWords;
+    /** The states of canvases, those who need somebody first: Crag\Watch\CanvasState::sorted. */
+    states: string[];
 }
 
 /** What the parts of the desk tell each other, beside what the server tells them. */

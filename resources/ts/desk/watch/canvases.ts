@@ -29,6 +29,7 @@ export class Canvases {
             assets: desk.assets,
             stamps: desk.stamps,
             words: desk.words,
+            states: desk.page.states,
             short: (tile) => void this.takeWhole(tile),
             wet: (seat, ink) => bus.tell('wet', { seat, ink }),
             count: (counts) => showCounts(counts, this.grid.tiles.size),

@@ -2,16 +2,12 @@ import { element } from '../../page';
 import type { Tally } from '../../protocol/desk';
 import { present } from '../../present';
 
-/** States that are counted only while there are any. */
-const RARE = new Set(['hand_up', 'sent', 'elsewhere', 'covered', 'unreadable']);
-
 /** How many are in each state. */
 export function showCounts(counts: Map<string, number>, all: number): void {
     for (const button of document.querySelectorAll<HTMLElement>('#counts [data-filter]')) {
         const n = button.dataset.filter === '' ? all : (counts.get(present(button.dataset.filter)) ?? 0);
         element('.count', button).textContent = String(n);
-        button.hidden =
-            RARE.has(present(button.dataset.filter)) && n === 0 && button.getAttribute('aria-pressed') !== 'true';
+        button.hidden = button.dataset.rare !== undefined && n === 0 && button.getAttribute('aria-pressed') !== 'true';
     }
 }
 

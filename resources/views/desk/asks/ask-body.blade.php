@@ -35,13 +35,13 @@
                     data-body="{}" data-then="ask">{{ __('Stop answers') }}</button> @endif
                 <button class="btn btn-outline-slate" aria-pressed="{{ $ask->is_tally_shown ? 'true' : 'false' }}"
                     data-post="{{ $at }}/ask/{{ $ask->id }}/show"
-                    data-body="{{ json_encode(['tally' => ! $ask->is_tally_shown]) }}"
+                    data-on='{"tally":true}' data-off='{"tally":false}'
                     data-then="ask">{{ $ask->is_tally_shown ? __('Hide the tally')
                     : __('Show everyone the tally') }}</button>
                 @if ($question->asked->hasKey()) <button class="btn btn-outline-slate"
                     aria-pressed="{{ $ask->is_right_shown ? 'true' : 'false' }}"
                     data-post="{{ $at }}/ask/{{ $ask->id }}/show"
-                    data-body="{{ json_encode(['right' => ! $ask->is_right_shown]) }}"
+                    data-on='{"right":true}' data-off='{"right":false}'
                     data-then="ask">{{ $ask->is_right_shown ? __('Hide the right answer')
                     : __('Show the right answer') }}</button> @endif
                 <button class="btn btn-outline-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/again" data-body="{}"

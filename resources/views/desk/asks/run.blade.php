@@ -24,7 +24,7 @@
                 ['n' => $result->right[$seat->id], 'of' => $result->of]) }}</b></li>@endforeach</ul></details>
         @if ($deeds->may(Deed::Ask)) <div class="panel-row"><button class="btn btn-outline-slate"
             aria-pressed="{{ $run->is_shown ? 'true' : 'false' }}" data-post="{{ $at }}/show"
-            data-body="{{ json_encode(['on' => ! $run->is_shown]) }}"
+            data-on='{"on":true}' data-off='{"on":false}'
             data-then="ask">{{ $run->is_shown ? __('Hide it from the class') : __('Show the class') }}</button>
             <button class="btn btn-outline-slate" data-post="{{ $at }}/away" data-body="{}"
                 data-then="ask">{{ __('Close the result') }}</button></div> @endif

@@ -11,7 +11,7 @@
 <form data-post="/desk/{{ $session->id }}/hand">
     <input type="hidden" name="seat" value="{{ $seat->id }}">
     <label for="reading-words">{{ __('Suggested words: send, change or ignore them') }}</label>
-    <textarea id="reading-words" name="words" class="form-control mb-2" rows="4" maxlength="300" dir="auto"
+    <textarea id="reading-words" name="words" class="form-control mb-2" rows="4" maxlength="{{ Crag\Session\Room\ShortMessage::LONGEST }}" dir="auto"
         required>{{ App\Sessions\Checks\ReadWork::words($reading) }}</textarea>
     <button class="btn btn-go"><x-icon name="send" /> {{ __('Send to the student') }}</button>
 </form>

@@ -31,7 +31,7 @@
         @if ($deeds->may(Deed::ChangePrompts)) @include('desk.room.rail-actions') @endif
     @endforeach
     <button id="pace" class="rail-add" data-do="pace" data-post="/desk/{{ $session->id }}/pace"
-        data-body="{{ json_encode(['pace' => $session->pace === Crag\Session\Room\Pace::Own ? 'together' : 'own']) }}"
+        data-on='{"pace":"own"}' data-off='{"pace":"together"}'
         @disabled(! $deeds->may(Deed::ChangePrompts))
         aria-pressed="{{ $session->pace === Crag\Session\Room\Pace::Own ? 'true' : 'false' }}"
         title="{{ __('Everyone on one prompt, or each at their own pace') }}"><x-icon name="signpost-split" />

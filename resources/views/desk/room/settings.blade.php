@@ -67,7 +67,8 @@
                 @endforeach
             </fieldset>
             <label for="expires">{{ __('End by itself after this many minutes with nobody active') }}</label>
-            <input id="expires" name="expires_after" type="number" min="15" max="1440" class="form-control mb-2"
+            <input id="expires" name="expires_after" type="number" min="{{ Crag\Session\Life\Expiry::LEAST_MINUTES }}"
+                max="{{ Crag\Session\Life\Expiry::MOST_MINUTES }}" class="form-control mb-2"
                 value="{{ $settings->expiresAfterMinutes }}">
             <label
                 for="keep-days">{{ __('Keep for this many days after the session (0: delete at the end)') }}</label>

@@ -15,7 +15,7 @@
 <form data-post="{{ $at }}/hand" data-then="talk">
     <input type="hidden" name="seat" value="{{ $seat->id }}">
     <label for="talk-words">{{ __('Write to this student') }}</label>
-    <textarea id="talk-words" name="words" class="form-control" rows="2" maxlength="300" dir="auto" required></textarea>
+    <textarea id="talk-words" name="words" class="form-control" rows="2" maxlength="{{ Crag\Session\Room\ShortMessage::LONGEST }}" dir="auto" required></textarea>
     <div class="ready-replies" role="group" aria-label="{{ __('Ready replies') }}">
         @foreach ([__('I am coming.'), __('Look at the prompt again.'), __('Draw it first.'), __('Check your units.'),
             __('Well spotted!')] as $reply)

@@ -29,7 +29,8 @@
         </div>
         <hr>
         <label for="pens-words">{{ __('Words over every page when pens are down') }}</label>
-        <input id="pens-words" class="form-control" maxlength="200" dir="auto"
+        <input id="pens-words" class="form-control"
+            maxlength="{{ Crag\Session\Room\Pens::LONGEST_WORDS }}" dir="auto"
             value="{{ __('Pens down. Look here, please.') }}">
         <button class="btn btn-slate w-100 mt-2" data-do="pens"><x-icon name="pause-circle" />
             {{ __('Pens down, or up again') }} <kbd>P</kbd></button>

@@ -34,12 +34,12 @@
 <h3 class="h6">{{ __('On one page') }}</h3>
 @if ($deeds->may(Deed::ChooseScreen))
     <form class="offer-headings" data-post="{{ $desk }}/offers/board" data-live data-then="offers">
-        @foreach ($board->headings as $i => $heading)<input name="headings[]" class="form-control" maxlength="60"
+        @foreach ($board->headings as $i => $heading)<input name="headings[]" class="form-control" maxlength="{{ Crag\Session\Screen\OfferBoard::LONGEST_HEADING }}"
             value="{{ $heading }}" placeholder="{{ __('Heading of column :n', ['n' => $i + 1]) }}"
             aria-label="{{ __('Heading of column :n', ['n' => $i + 1]) }}" dir="auto">@endforeach
     </form>
     <div class="panel-row">
-        @if (count($board->headings) < App\Sessions\Show\Offering::MOST_COLUMNS)
+        @if (count($board->headings) < Crag\Session\Screen\OfferBoard::MOST_COLUMNS)
             <button class="mini-text" data-post="{{ $desk }}/offers/board"
             data-body="{{ json_encode(['headings' => [...$board->headings, '']]) }}"
             data-then="offers"><x-icon name="plus-lg" /> {{ __('Column') }}</button> @endif

@@ -1,18 +1,15 @@
-@php($filters = ['' => __('All'), 'drawing' => __('Drawing'), 'pausing' => __('Paused'), 'quiet' => __('Quiet'),
-    'not_started' => __('Not started'), 'hand_up' => __('Hand up'), 'sent' => __('Sent'),
-    'elsewhere' => __('Elsewhere'), 'covered' => __('Covered'), 'unreadable' => __('Can’t be read'),
-    'away' => __('Away')])
+@use('Crag\Watch\CanvasState')
 <div class="gridline">
     <div id="counts" class="counts" role="group" aria-label="{{ __('Show only') }}">
-        @foreach ($filters as $state => $word)
-            <button class="count-filter" data-do="filter" data-filter="{{ $state }}" data-state="{{ $state }}"
-                aria-pressed="{{ $state === '' ? 'true' : 'false' }}"
-                @if (in_array($state, ['hand_up', 'sent', 'elsewhere', 'covered', 'unreadable'], true)) hidden @endif>
-                <span class="shape" aria-hidden="true"></span>{{ $word }} <b class="count">0</b>
-            </button>
+        <button class="count-filter" data-do="filter" data-filter="" data-state="" aria-pressed="true"><span class="shape"
+            aria-hidden="true"></span>{{ __('All') }} <b class="count">0</b></button>
+        @foreach (CanvasState::counted() as $state)
+            <button class="count-filter" data-do="filter" data-filter="{{ $state->value }}"
+                data-state="{{ $state->value }}" aria-pressed="false" @if ($state->isRare()) data-rare hidden @endif><span
+                class="shape" aria-hidden="true"></span>{{ __($state->heading()) }} <b class="count">0</b></button>
         @endforeach
         <button id="count-knocking" class="count-filter" data-do="door" data-state="knocking" hidden><span class="shape"
-            aria-hidden="true"></span>{{ __('Knocking') }} <b class="count">0</b></button>
+            aria-hidden="true"></span>{{ __(CanvasState::Knocking->heading()) }} <b class="count">0</b></button>
     </div>
     <span id="connection" class="connection" role="status" hidden></span>
     <span id="stale" class="connection" data-state="stale" role="status" hidden></span>

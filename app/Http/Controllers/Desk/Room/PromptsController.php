@@ -64,11 +64,10 @@ final class PromptsController
      */
     public static function gathered(LiveSession $session, Prompt $prompt, array $before): array
     {
-        $stays = ! in_array($session->screen_view, [ScreenView::Prompt, ScreenView::Nothing], true);
 
         return [
             'said' => __('Everyone is at prompt :n.', ['n' => $prompt->n]).
-                ($stays ? ' '.__('The class screen keeps what it shows.') : ''),
+                ($session->screen_view->staysWhenGathered() ? ' '.__('The class screen keeps what it shows.') : ''),
             'undo' => ['address' => route('desk.gather.back', [$session, $prompt], false), 'body' => $before],
         ];
     }

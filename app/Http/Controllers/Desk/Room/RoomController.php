@@ -16,6 +16,7 @@ use App\Sessions\Room\ChangeSettings;
 use Crag\Session\Door\Door;
 use Crag\Session\Door\InvalidName;
 use Crag\Session\Door\NameMode;
+use Crag\Session\Life\Expiry;
 use Crag\Session\Room\InvalidTimer;
 use Crag\Session\Room\Pace;
 use Crag\Session\Room\Timer;
@@ -134,7 +135,7 @@ final class RoomController
             'light' => ['boolean'],
             'offers' => ['boolean'],
             'keep_back' => ['boolean'],
-            'expires_after' => ['integer', 'min:15', 'max:1440'],
+            'expires_after' => ['integer', 'min:'.Expiry::LEAST_MINUTES, 'max:'.Expiry::MOST_MINUTES],
             'unsuitable' => ['nullable', 'string', 'max:20000'],
             'watch' => ['array'],
             'feedback' => ['array'],

@@ -12,6 +12,7 @@ use App\Models\Show\Offer;
 use App\Sessions\Show\LineUp;
 use App\Sessions\Show\Offering;
 use Crag\Session\Rules\Deed;
+use Crag\Session\Screen\OfferBoard;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -83,8 +84,8 @@ final class OffersController
     public function board(Request $request, LiveSession $session): JsonResponse
     {
         $request->validate([
-            'headings' => ['array', 'min:1', 'max:'.Offering::MOST_COLUMNS],
-            'headings.*' => ['nullable', 'string', 'max:60'],
+            'headings' => ['array', 'min:1', 'max:'.OfferBoard::MOST_COLUMNS],
+            'headings.*' => ['nullable', 'string', 'max:'.OfferBoard::LONGEST_HEADING],
             'open' => ['boolean'],
         ]);
         $headings = $request->has('headings')

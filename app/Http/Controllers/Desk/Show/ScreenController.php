@@ -41,13 +41,12 @@ final class ScreenController
     {
         $request->validate(['view' => ['required', new Enum(ScreenView::class)]]);
         $view = ScreenView::from($request->string('view')->toString());
-        abort_if($view === ScreenView::Tally && $session->ask_id === null, 422, __('Ask something first.'));
-        abort_if(
-            $view === ScreenView::Showcase && $session->showcase_id === null,
-            422,
-            __('Choose a canvas to show first.'),
+        $lacks = $view->lacks(
+            $session->ask_id !== null,
+            $session->showcase_id !== null,
+            $session->picks()->exists(),
         );
-        abort_if($view === ScreenView::Pick && $session->picks()->doesntExist(), 422, __('Pick someone first.'));
+        abort_if($lacks !== null, 422, __($lacks ?? ''));
         $this->shown->view($session, $view);
 
         return response()->noContent();

@@ -43,11 +43,11 @@ final class HandOutController
                 'backdrop' => ['required', new Enum(BackdropKind::class)],
                 'settings' => ['array'],
                 'place' => ['required', Rule::in(['under', 'next'])],
-                'picture' => ['nullable', 'file', 'max:10240'],
+                'picture' => ['nullable', 'file', 'max:'.(StorePicture::MOST_MEGABYTES * 1024)],
             ],
             [
-                'picture.max' => __('That file is over 10 MB.'),
-                'picture.uploaded' => __('That file is over 10 MB.'),
+                'picture.max' => __('That file is over :n MB.', ['n' => StorePicture::MOST_MEGABYTES]),
+                'picture.uploaded' => __('That file is over :n MB.', ['n' => StorePicture::MOST_MEGABYTES]),
             ],
         );
         try {

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Tests\Session;
+
+use Crag\Session\Screen\ScreenView;
+use PHPUnit\Framework\TestCase;
+
+final class ScreenViewTest extends TestCase
+{
+    public function test_what_is_not_there_yet_cannot_be_shown(): void
+    {
+        self::assertSame('Ask something first.', ScreenView::Tally->lacks(false, true, true));
+        self::assertSame('Choose a canvas to show first.', ScreenView::Showcase->lacks(true, false, true));
+        self::assertSame('Pick someone first.', ScreenView::Pick->lacks(true, true, false));
+        foreach (ScreenView::cases() as $view) {
+            self::assertNull($view->lacks(true, true, true));
+        }
+        self::assertNull(ScreenView::Prompt->lacks(false, false, false));
+    }
+
+    public function test_the_prompt_stands_there_when_what_was_shown_has_ended(): void
+    {
+        self::assertSame(ScreenView::Prompt, ScreenView::Tally->without(ScreenView::Tally));
+        self::assertSame(ScreenView::Showcase, ScreenView::Showcase->without(ScreenView::Tally));
+    }
+
+    public function test_bringing_everybody_together_takes_down_how_to_join_and_nothing_else(): void
+    {
+        self::assertSame(ScreenView::Prompt, ScreenView::Join->whenGathered());
+        self::assertSame(ScreenView::Nothing, ScreenView::Nothing->whenGathered());
+        self::assertFalse(ScreenView::Prompt->staysWhenGathered());
+        self::assertTrue(ScreenView::Tally->staysWhenGathered());
+    }
+}

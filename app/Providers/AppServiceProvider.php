@@ -51,7 +51,6 @@ final class AppServiceProvider extends ServiceProvider
         });
         Event::listen(TeacherDrew::class, KeepShownCurrent::class);
         $this->app->make(Vite::class)->useBuildDirectory('build');
-        Blade::anonymousComponentPath(resource_path('views/partials'));
         Blade::precompiler(Icons::inline(...));
     }
 }

@@ -226,7 +226,7 @@ final readonly class Tour
         $this->shot($desk, 'quick-ask');
         $desk
             ->click('#ask-body [data-body*="tally"][data-post$="screen"]')
-            ->click('#ask-body [data-body*="tally"][data-post$="show"]');
+            ->click('#ask-body [data-on*="tally"][data-post$="show"]');
         $screen->seen('.tally-bars');
         usleep(600_000);
         $this->shot($screen, 'screen-tally');
@@ -327,8 +327,7 @@ final readonly class Tour
 
     private function end(Page $desk): void
     {
-        $desk->run('window.confirm = () => true');
-        $desk->click('#desk-menu summary')->click('#end');
+        $desk->click('#desk-menu summary')->click('#end')->click('#ask-first-yes');
         $desk->click('#record button');
         $desk->until(fn (): bool => $desk->all('#record a[href$="record.pdf"]') !== [], 'the record', 60);
         $this->shot($desk, 'ended');

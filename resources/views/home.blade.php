@@ -30,20 +30,12 @@
                 <form action="{{ route('start') }}" method="post" novalidate>
                     @csrf
                     <div class="mb-2">
-                        <label for="name">{{ __('Your name, as students see it') }}</label>
-                        <input id="name" name="name" class="form-control @error('name') is-invalid @enderror"
-                            maxlength="60" required
-                               autocomplete="name" value="{{ old('name', $teacher?->name) }}" @error('name')
-                                   aria-describedby="name-problem" @enderror>
-                        @error('name') <p id="name-problem" class="problem">{{ $message }}</p> @enderror
+                        <x-field name="name" :words="__('Your name, as students see it')" maxlength="60" required
+                            autocomplete="name" value="{{ old('name', $teacher?->name) }}" />
                     </div>
                     <div class="mb-3">
-                        <label for="title">{{ __('What’s it about?') }}</label>
-                        <input id="title" name="title" class="form-control @error('title') is-invalid @enderror"
-                            maxlength="80" required
-                               autocomplete="off" value="{{ old('title') }}" @error('title')
-                                   aria-describedby="title-problem" @enderror>
-                        @error('title') <p id="title-problem" class="problem">{{ $message }}</p> @enderror
+                        <x-field name="title" :words="__('What’s it about?')" maxlength="80" required autocomplete="off"
+                            value="{{ old('title') }}" />
                     </div>
                     <button class="btn btn-slate btn-lg w-100">{{ __('Start a session') }}</button>
                 </form>

@@ -14,8 +14,8 @@
                     @else
                         <a class="btn btn-sm btn-outline-slate"
                             href="{{ route('desk.ended', $session) }}">{{ __('Record') }}</a>
-                        <details class="menu-details"><summary
-                            class="btn btn-sm btn-outline-slate">{{ __('Carry on from it') }}</summary>
+                        <x-menu button="btn btn-sm btn-outline-slate">
+<x-slot:head>{{ __('Carry on from it') }}</x-slot>
                             <form class="menu" action="{{ route('desk.go-on', $session) }}" method="post">@csrf
                                 <p
                                     class="form-text">{{ __('A new session with the same prompts, class and groups.') }}</p>
@@ -23,7 +23,7 @@
                                     value="carried">{{ __('Carry the canvases on') }}</button>
                                 <button class="menu-item" name="canvases"
                                     value="empty">{{ __('Start with empty canvases') }}</button>
-                            </form></details>
+                            </form></x-menu>
                         <span class="form-text">{{ __('kept until :date', ['date' => $session->keptUntil()]) }}</span>
                         <form action="{{ route('desk.forget', $session) }}" method="post"
                               data-ask="{{ __('Forget “:title”? This deletes every canvas, check and picture for good.',

@@ -35,7 +35,7 @@ final class AskTest extends BrowserTestCase
             ),
         );
         self::assertFalse($rafe->find('#quick-ask-tally')->isDisplayed());
-        $teacher->click('#ask-body [data-body*=tally]');
+        $teacher->click('#ask-body [data-on*=tally]');
         $rafe->seen('#quick-ask-tally');
         self::assertStringNotContainsString('Right:', $rafe->text('#quick-ask-state'));
         // A page that is loaded again has it all.

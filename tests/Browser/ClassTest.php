@@ -113,7 +113,7 @@ final class ClassTest extends BrowserTestCase
         $desk->waitForText('#ask-body', self::STUDENTS.' of '.(self::STUDENTS + 1).' answered', 30);
         $desk->click('#ask-body [data-body*="tally"][data-post$="screen"]');
         $screen->waitForText('#shown', 'Which way does it turn?');
-        $desk->click('#ask-body [data-body*="tally"][data-post$="show"]');
+        $desk->click('#ask-body [data-on*="tally"][data-post$="show"]');
         $phone->click('#quick-ask label:nth-of-type(2)')->waitForText('#quick-ask-state', 'Your answer is in');
         $screen->waitForText('#shown', self::STUDENTS + 1 .' answers');
         $screen->until(
@@ -225,8 +225,7 @@ final class ClassTest extends BrowserTestCase
 
     private function ended(Page $desk, Page $phone, Page $screen): void
     {
-        $desk->run('window.confirm = () => true');
-        $desk->click('#desk-menu summary')->click('#end');
+        $desk->click('#desk-menu summary')->click('#end')->click('#ask-first-yes');
         $phone->waitForText('main', 'The session has ended');
         $screen->waitForText('#shown', 'The session has ended');
         self::assertCount(3, $phone->all('.take-home li'));

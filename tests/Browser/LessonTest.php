@@ -181,8 +181,7 @@ final class LessonTest extends BrowserTestCase
 
     private function ending(Page $teacher, Page $tamsin, Page $screen, string $code): void
     {
-        $teacher->run('window.confirm = () => true');
-        $teacher->click('#desk-menu summary')->click('#end');
+        $teacher->click('#desk-menu summary')->click('#end')->click('#ask-first-yes');
         $tamsin->waitForText('main', 'The session has ended');
         $screen->waitForText('#shown', 'The session has ended');
         self::assertCount(1, $tamsin->all('a[href$="work.pdf"]'));

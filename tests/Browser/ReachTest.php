@@ -85,8 +85,7 @@ final class ReachTest extends BrowserTestCase
         $screen = $this->person('screen')->visit((string) $teacher->find('.lineup a')->getAttribute('href'));
         $this->assertAccessible($screen, 'class screen');
         $this->talking($teacher, $student, $screen);
-        $teacher->run('window.confirm = () => true');
-        $teacher->click('#desk-menu summary')->click('#end');
+        $teacher->click('#desk-menu summary')->click('#end')->click('#ask-first-yes');
         $teacher->find('#record');
         $this->assertAccessible($teacher, 'ended');
     }

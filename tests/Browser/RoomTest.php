@@ -493,12 +493,12 @@ final class RoomTest extends BrowserTestCase
 
     private function ending(): void
     {
-        $this->teacher->run(
-            'window.asked = ""; window.confirm = (question) => { window.asked = question; return true; }',
-        );
-        $this->teacher->run('const form = document.querySelector("#end").form; window.told = form.dataset.ask');
-        self::assertStringContainsString('kept until', (string) $this->teacher->run('return window.told'));
-        $this->teacher->click('#desk-menu summary')->click('#end')->waitForText('main', 'deleted by themselves');
+        $this->teacher->click('#desk-menu summary')->click('#end')->waitForText('#ask-first-question', 'kept until');
+        $this->teacher->click('#ask-first [data-cancel]');
+        self::assertSame('0', $this->text('select count(*) from live_sessions where ended_at is not null'));
+        $this->teacher->click('#desk-menu summary')->click('#end');
+        self::assertSame('End the session', $this->teacher->find('#ask-first-yes')->getText());
+        $this->teacher->click('#ask-first-yes')->waitForText('main', 'deleted by themselves');
         $this->helper->waitForText('h1', 'has ended');
         foreach (['Tamsin', 'Rafe', 'نور'] as $name) {
             $this->class[$name]->waitForText('h1', 'The session has ended');

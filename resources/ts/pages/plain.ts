@@ -1,7 +1,9 @@
 import htmx from 'htmx.org';
 import QRCode from 'qrcode';
+import { mountWindow } from '../bench/window';
 import { guardThePage } from '../guards';
 import { token } from '../live/http';
+import { element } from '../page';
 import { showAllWords } from '../questions/words';
 import { present } from '../present';
 
@@ -61,13 +63,38 @@ async function copy(text: string): Promise<boolean> {
     }
 }
 
-/** Forms that ask first: the question stands in the form. */
+/**
+ * Forms that ask first: the question stands in the form, and what would be pressed says yes to it in its own words.
+ */
 function listenToAsking(): void {
-    document.addEventListener('submit', (event) => {
-        const question = (event.target as HTMLElement).dataset.ask;
-        if (question !== undefined && !window.confirm(question)) {
-            event.preventDefault();
+    let asking: { form: HTMLFormElement; button: HTMLElement | null } | null = null;
+    const window = mountWindow('#ask-first', (answer) => {
+        const asked = asking;
+        if (answer === 'yes' && asked !== null) {
+            // What the server writes may have replaced it meanwhile, and a form outside the page goes nowhere.
+            if (!asked.form.isConnected) {
+                asked.form.hidden = true;
+                document.body.append(asked.form);
+            }
+            asked.form.dataset.answered = '';
+            asked.form.requestSubmit(asked.button);
         }
+    });
+    window.addEventListener('close', () => asking?.button?.focus());
+    document.addEventListener('submit', (event) => {
+        const form = event.target as HTMLFormElement;
+        if (form.dataset.ask === undefined || form.dataset.post !== undefined) {
+            return;
+        }
+        if (form.dataset.answered !== undefined) {
+            delete form.dataset.answered;
+            return;
+        }
+        event.preventDefault();
+        asking = { form, button: event.submitter };
+        element('#ask-first-question').textContent = form.dataset.ask;
+        element('#ask-first-yes').textContent = (event.submitter?.textContent ?? '').replace(/\s+/g, ' ').trim();
+        window.showModal();
     });
 }
 

@@ -47,7 +47,7 @@
     @include('desk.show.lineup')
     @include('desk.watch.tile')
     @include('desk.small-windows')
-    <p id="desk-notice" class="notice" role="alert" hidden></p>
+    <x-toast id="desk-notice" />
     <p id="desk-heard" class="visually-hidden" role="status" aria-live="polite"></p>
     <div id="bands-sink" hidden></div>
 </x-layout>

@@ -2,14 +2,9 @@
     @include('desk.work.handout')
     @include('desk.work.tools')
     @include('desk.room.door')
-    <section id="waiting-panel" class="panel" aria-labelledby="waiting-title" hidden>
-        <div class="panel-head">
-            <h2 id="waiting-title" tabindex="-1">{{ __('Waiting') }}</h2>
-            <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
-                class="visually-hidden">{{ __('Close') }}</span></button>
-        </div>
+    <x-panel id="waiting-panel" :title="__('Waiting')">
         @include('desk.room.waiting', ['as' => 'waiting-all'])
-    </section>
+    </x-panel>
     @include('desk.room.talk')
     @include('desk.asks.ask')
     @include('desk.show.offers')

@@ -15,12 +15,7 @@
 @php($close = ['← →' => __('the one before, the next one'), 'C' => __('coach ink'), 'O' => __('private notes'),
     'R' => __('Replay'), 'L' => __('as it was when a teacher last looked'),
     'V' => __('compare with an earlier moment')])
-<section id="keys" class="panel" aria-labelledby="keys-title" hidden>
-    <div class="panel-head">
-        <h2 id="keys-title" tabindex="-1">{{ __('Keys') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
-            class="visually-hidden">{{ __('Close') }}</span></button>
-    </div>
+<x-panel id="keys" :title="__('Keys')">
     @foreach (['' => $keys, __('In the close-up') => $close] as $title => $some)
         @if ($title !== '') <h3 class="h6">{{ $title }}</h3> @endif
         <dl class="keys">
@@ -29,4 +24,4 @@
             @endforeach
         </dl>
     @endforeach
-</section>
+</x-panel>

@@ -25,9 +25,9 @@
             </form>
             <a class="btn btn-outline-slate" href="{{ route('plan.start', $plan) }}">{{ __('Start with…') }}</a>
         @endif
-        <details class="menu-details">
-            <summary class="btn btn-outline-slate"><x-icon name="three-dots" /><span
-                class="visually-hidden">{{ __('More for :title', ['title' => $plan->title]) }}</span></summary>
+        <x-menu button="btn btn-outline-slate">
+<x-slot:head><x-icon name="three-dots" /><span
+                class="visually-hidden">{{ __('More for :title', ['title' => $plan->title]) }}</span></x-slot>
             <div class="menu">
                 <form method="post" action="{{ route('plan.duplicate', $plan) }}">@csrf
                     <button class="menu-item"><x-icon name="files" /> {{ __('Duplicate') }}</button></form>
@@ -49,6 +49,6 @@
                     <button class="menu-item"><x-icon name="trash3" />
                         {{ $plan->teacher_id === $teacher->id ? __('Delete') : __('Remove from my list') }}</button></form>
             </div>
-        </details>
+        </x-menu>
     </div>
 </li>

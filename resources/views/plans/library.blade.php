@@ -50,11 +50,11 @@
                 @include('plans.tag')
             @endforeach
             @if ($tags->count() > 12)
-                <details class="menu-details">
-                    <summary class="chip">{{ __('All :n tags', ['n' => $tags->count()]) }}</summary>
+                <x-menu button="chip">
+<x-slot:head>{{ __('All :n tags', ['n' => $tags->count()]) }}</x-slot>
                     <div class="menu library-all-tags">@foreach ($tags->sort(SORT_NATURAL | SORT_FLAG_CASE) as $one)
                         @include('plans.tag') @endforeach</div>
-                </details>
+                </x-menu>
             @endif
             <span class="library-archive">
                 @if ($archived > 0 || $look->inArchive)

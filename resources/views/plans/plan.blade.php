@@ -15,8 +15,8 @@
             class="visually-hidden">{{ __('Undo') }}</span></button>
         <button id="plan-redo" class="btn btn-paper" title="{{ __('Do it again') }}"
             disabled><x-icon name="arrow-clockwise" /><span class="visually-hidden">{{ __('Redo') }}</span></button>
-        <details class="menu-details">
-            <summary class="btn btn-paper"><x-icon name="share" /> {{ __('Share') }}</summary>
+        <x-menu>
+<x-slot:head><x-icon name="share" /> {{ __('Share') }}</x-slot>
             <div class="menu">
                 <button class="menu-item" data-copy="{{ route('plan.shared', [$plan, $plan->copy_key]) }}"
                     data-copied="{{ __('Copied') }}">{{ __('Copy a link: to take a copy') }}</button>
@@ -32,7 +32,7 @@
                 <a class="menu-item" href="{{ route('plan.qti', $plan) }}" download><x-icon name="ui-radios" />
                     {{ __('Download the questions (QTI 3)') }}</a>
             </div>
-        </details>
+        </x-menu>
         <a class="btn btn-paper" href="{{ route('plan.try', $plan) }}"><x-icon name="phone" /> {{ __('Try it') }}</a>
         <a class="btn btn-go" href="{{ route('plan.start', $plan) }}"><x-icon name="play" /> {{ __('Start') }}</a>
     </header>
@@ -72,5 +72,5 @@
         @include('plans.side')
     </div>
     @include('plans.windows')
-    <p id="plan-notice" class="notice" role="alert" hidden></p>
+    <x-toast id="plan-notice" />
 </x-layout>

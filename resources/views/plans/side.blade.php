@@ -28,15 +28,15 @@
     <details>
         <summary>{{ __('Tools for students') }}</summary>
         <div id="tray-choice" role="group" aria-label="{{ __('Tool tray') }}">
-            <label class="choice"><input type="radio" name="tray" value=""> {{ __('As the session has them') }}</label>
+            <x-choice type="radio" name="tray" value=""> {{ __('As the session has them') }}</x-choice>
             @foreach (Crag\Prompt\Tray\TrayKind::cases() as $kind)
-                <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}">
-                    {{ __($kind->word()) }}</label>
+                <x-choice type="radio" name="tray" value="{{ $kind->value }}">
+                    {{ __($kind->word()) }}</x-choice>
             @endforeach
             <div id="tray-tools" class="tray-tools-choice" hidden>
                 @foreach (Crag\Prompt\Tray\Tool::cases() as $tool)
-                    <label class="choice"><input type="checkbox" value="{{ $tool->value }}">
-                        {{ __($tool->word()) }}</label>
+                    <x-choice value="{{ $tool->value }}">
+                        {{ __($tool->word()) }}</x-choice>
                 @endforeach
             </div>
         </div>

@@ -19,15 +19,15 @@
                 <fieldset class="mb-3">
                     <legend class="h6">{{ __('Class') }}</legend>
                     @foreach ($rosters as $roster)
-                        <label class="choice"><input type="radio" name="roster" value="{{ $roster->id }}"
-                            @checked($roster->id === $last)> <b>{{ $roster->name }}</b>
+                        <x-choice type="radio" name="roster" value="{{ $roster->id }}"
+                            :checked="$roster->id === $last"> <b>{{ $roster->name }}</b>
                             <span
                                 class="form-text">{{ __(':n names. Students tap theirs to join.',
-                                ['n' => $roster->entries_count]) }}</span></label>
+                                ['n' => $roster->entries_count]) }}</span></x-choice>
                     @endforeach
-                    <label class="choice"><input type="radio" name="roster" value="" @checked($last === null)>
+                    <x-choice type="radio" name="roster" value="" :checked="$last === null">
                         <b>{{ __('No list') }}</b> <span
-                        class="form-text">{{ __('students type their names') }}</span></label>
+                        class="form-text">{{ __('students type their names') }}</span></x-choice>
                     <a class="form-text" href="{{ route('classes') }}">{{ __('Make a class list') }}</a>
                 </fieldset>
                 @php($tray = $rosters->firstWhere('id', $last)?->settings['tray'] ?? 'standard')
@@ -35,11 +35,11 @@
                     <legend class="h6">{{ __('Tools, unless a prompt has its own') }}</legend>
                     @foreach (Crag\Prompt\Tray\TrayKind::cases() as $kind)
                         @if ($kind !== Crag\Prompt\Tray\TrayKind::Custom)
-                            <label class="choice"><input type="radio" name="tray" value="{{ $kind->value }}"
-                                @checked($kind->value === $tray)> <b>{{ __($kind->word()) }}</b>
+                            <x-choice type="radio" name="tray" value="{{ $kind->value }}"
+                                :checked="$kind->value === $tray"> <b>{{ __($kind->word()) }}</b>
                                 <span
                                     class="form-text">{{ implode(', ',
-                                    array_map(fn ($tool) => __($tool->word()), $kind->tools())) }}</span></label>
+                                    array_map(fn ($tool) => __($tool->word()), $kind->tools())) }}</span></x-choice>
                         @endif
                     @endforeach
                 </fieldset>
@@ -47,13 +47,13 @@
                     $last)?->settings['session'] ?? []))
                 <fieldset class="mb-3">
                     <legend class="h6">{{ __('In the room') }}</legend>
-                    <label class="choice"><input type="checkbox" name="names" value="1"
-                        @checked($settings->deskNames === Crag\Session\Door\NameMode::Names)>
-                        {{ __('Names on the desk') }}</label>
-                    <label class="choice"><input type="checkbox" name="messages" value="1"
-                        @checked($settings->messages)> {{ __('Messages between students and teachers') }}</label>
-                    <label class="choice"><input type="checkbox" name="cover" value="1" @checked($settings->cover)>
-                        {{ __('Work is covered until you reveal it') }}</label>
+                    <x-choice name="names" value="1"
+                        :checked="$settings->deskNames === Crag\Session\Door\NameMode::Names">
+                        {{ __('Names on the desk') }}</x-choice>
+                    <x-choice name="messages" value="1"
+                        :checked="$settings->messages"> {{ __('Messages between students and teachers') }}</x-choice>
+                    <x-choice name="cover" value="1" :checked="$settings->cover">
+                        {{ __('Work is covered until you reveal it') }}</x-choice>
                 </fieldset>
                 <button class="btn btn-go btn-lg w-100"><x-icon name="play" /> {{ __('Start the session') }}</button>
             </form>

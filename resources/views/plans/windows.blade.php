@@ -7,39 +7,28 @@
     </div>
     <form method="dialog" class="maths-end"><button class="btn btn-outline-slate">{{ __('Close') }}</button></form>
 </dialog>
-<dialog id="pages-window" class="small-window pages-window" aria-labelledby="pages-title">
-    <form method="dialog">
-        <h2 id="pages-title">{{ __('Which pages?') }}</h2>
-        <div id="pages-pictures" class="pages-pictures"></div>
+<x-window id="pages-window" class="pages-window" :title="__('Which pages?')">
+    <div id="pages-pictures" class="pages-pictures"></div>
         <label for="pages-choice">{{ __('Pages, such as 1-6, 9, or all') }}</label>
         <input id="pages-choice" class="form-control" autocomplete="off">
         <fieldset>
             <legend class="h6">{{ __('What they become') }}</legend>
-            <label class="choice"><input type="radio" name="as" value="pages" checked>
-                {{ __('A page: one prompt with all of them') }}</label>
-            <label class="choice"><input type="radio" name="as" value="prompts"> {{ __('A prompt of its own') }}</label>
+            <x-choice type="radio" name="as" value="pages" checked>
+                {{ __('A page: one prompt with all of them') }}</x-choice>
+            <x-choice type="radio" name="as" value="prompts"> {{ __('A prompt of its own') }}</x-choice>
         </fieldset>
         <p id="pages-problem" class="problem" role="alert"></p>
-        <div class="maths-end">
-            <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
-            <button class="btn btn-go">{{ __('Add them') }}</button>
-        </div>
-    </form>
-</dialog>
-<dialog id="conflict-window" class="small-window" aria-labelledby="conflict-title">
-    <form method="dialog">
-        <h2 id="conflict-title">{{ __('Changed on another page') }}</h2>
-        <p id="conflict-words"></p>
+    <x-slot:actions><button class="btn btn-go">{{ __('Add them') }}</button></x-slot>
+</x-window>
+<x-window id="conflict-window" :title="__('Changed on another page')" cancel="">
+    <p id="conflict-words"></p>
         <h3 class="h6">{{ __('Saved there now') }}</h3>
         <pre id="conflict-theirs" class="conflict"></pre>
         <h3 class="h6">{{ __('You have') }}</h3>
         <pre id="conflict-mine" class="conflict"></pre>
-        <div class="maths-end">
-            <button class="btn btn-outline-slate" value="theirs">{{ __('Take theirs') }}</button>
-            <button class="btn btn-go" value="mine">{{ __('Keep mine') }}</button>
-        </div>
-    </form>
-</dialog>
+    <x-slot:actions><button class="btn btn-outline-slate" value="theirs">{{ __('Take theirs') }}</button>
+            <button class="btn btn-go" value="mine">{{ __('Keep mine') }}</button></x-slot>
+</x-window>
 @include('bench.pieces', [
     'title' => __('Make pieces of it'), 'icon' => 'puzzle', 'do' => __('Make pieces'),
     'effect' => __('The selection becomes something students can work with.'),
@@ -73,8 +62,8 @@
         <div data-kinds="choice choices" class="question-options"></div>
         <div data-kinds="choice choices" class="question-row"><button type="button" class="btn btn-sm btn-outline-slate"
             data-do="option"><x-icon name="plus-lg" /> {{ __('Choice') }}</button>
-            <label class="choice"><input type="checkbox" data-field="shuffle">
-                {{ __('Other order for each student') }}</label></div>
+            <x-choice data-field="shuffle">
+                {{ __('Other order for each student') }}</x-choice></div>
         <label data-kinds="number maths">{{ __('Right answer') }} <input class="form-control" data-field="right"
             maxlength="300" dir="ltr" autocomplete="off" spellcheck="false"
             placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>

@@ -43,13 +43,8 @@
                 @if ($session !== null)
                     <details class="mt-3" @error('seat_code') open @enderror>
                         <summary>{{ __('I was on another device') }}</summary>
-                        <label for="seat-code">{{ __('Seat code') }}</label>
-                        <input id="seat-code" name="seat_code"
-                            class="form-control code-field @error('seat_code') is-invalid @enderror" maxlength="12"
-                            autocomplete="off" autocapitalize="characters" spellcheck="false" @error('seat_code')
-                            aria-describedby="seat-code-problem" @enderror>
-                        @error('seat_code') <p id="seat-code-problem" class="problem" role="alert">{{ $message }}</p>
-                            @enderror
+                        <x-field name="seat_code" class="code-field" :words="__('Seat code')" maxlength="12" autocomplete="off"
+                            autocapitalize="characters" spellcheck="false" />
                         <p
                             class="form-text">{{ __('Your other device shows it under More, “Another device”. If you can’t get to it, join with the same name and your teacher can let you back to your work.') }}</p>
                         <button class="btn btn-outline-slate w-100">{{ __('Carry on here') }}</button>

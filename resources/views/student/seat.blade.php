@@ -28,7 +28,7 @@
                 <span>{{ __('Send to teacher') }}</span></button>
         </div>
     </header>
-    <p id="notice" class="notice" role="alert" hidden></p>
+    <x-toast id="notice" />
     <section id="letters" class="letters" aria-label="{{ __('From your teacher') }}" aria-live="polite"></section>
     <section id="quick-ask" class="quick-ask" aria-labelledby="quick-ask-title" hidden>
         <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2>

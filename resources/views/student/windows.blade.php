@@ -1,34 +1,22 @@
-<dialog id="hand-window" class="small-window" aria-labelledby="hand-title">
-    <form method="dialog">
-        <h2 id="hand-title">{{ __('Hand up') }}</h2>
-        <div class="only-messages">
-            <label for="hand-words">{{ __('What’s it about? (optional)') }}</label>
-            <textarea id="hand-words" class="form-control" rows="2" maxlength="{{ Crag\Session\Room\ShortMessage::LONGEST }}" dir="auto"></textarea>
-        </div>
-        <div class="maths-end">
-            <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
-            <button type="button" id="hand-lower" class="btn btn-outline-slate"
+<x-window id="hand-window" :title="__('Hand up')">
+    <div class="only-messages">
+        <label for="hand-words">{{ __('What’s it about? (optional)') }}</label>
+        <textarea id="hand-words" class="form-control" rows="2" maxlength="{{ Crag\Session\Room\ShortMessage::LONGEST }}" dir="auto"></textarea>
+    </div>
+    <x-slot:actions><button type="button" id="hand-lower" class="btn btn-outline-slate"
                 hidden>{{ __('Lower my hand') }}</button>
-            <button class="btn btn-go"><x-icon name="hand-index" /> {{ __('Hand up') }}</button>
-        </div>
-    </form>
-</dialog>
-<dialog id="offer-window" class="small-window" aria-labelledby="offer-title">
-    <form method="dialog">
-        <h2 id="offer-title">{{ __('Offer to the class') }}</h2>
-        <p>{{ __('Your teacher looks at it first. Nobody else sees it before then.') }}</p>
-        <label class="choice"><input type="radio" name="part" value="page" checked> {{ __('The whole page') }}</label>
-        <label class="choice"><input type="radio" name="part" value="seen">
-            {{ __('Only the part I can see now (zoom in first)') }}</label>
-        <label for="offer-words">{{ __('A line about it (optional)') }}</label>
-        <input id="offer-words" class="form-control"
-            maxlength="{{ Crag\Session\Screen\OfferBoard::LONGEST_WORDS }}" dir="auto" autocomplete="off">
-        <div class="maths-end">
-            <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
-            <button class="btn btn-go"><x-icon name="collection" /> {{ __('Offer it') }}</button>
-        </div>
-    </form>
-</dialog>
+        <button class="btn btn-go"><x-icon name="hand-index" /> {{ __('Hand up') }}</button></x-slot>
+</x-window>
+<x-window id="offer-window" :title="__('Offer to the class')">
+    <p>{{ __('Your teacher looks at it first. Nobody else sees it before then.') }}</p>
+    <x-choice type="radio" name="part" value="page" checked> {{ __('The whole page') }}</x-choice>
+    <x-choice type="radio" name="part" value="seen">
+        {{ __('Only the part I can see now (zoom in first)') }}</x-choice>
+    <label for="offer-words">{{ __('A line about it (optional)') }}</label>
+    <input id="offer-words" class="form-control"
+        maxlength="{{ Crag\Session\Screen\OfferBoard::LONGEST_WORDS }}" dir="auto" autocomplete="off">
+    <x-slot:actions><button class="btn btn-go"><x-icon name="collection" /> {{ __('Offer it') }}</button></x-slot>
+</x-window>
 <dialog id="device-window" class="small-window" aria-labelledby="device-title">
     <h2 id="device-title">{{ __('Another device') }}</h2>
     <p>{{ __('On the other device, go to :link and type this seat code. It works for 10 minutes. This page then gives up your seat.',

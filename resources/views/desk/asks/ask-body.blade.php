@@ -71,9 +71,9 @@
                 class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
             <div class="settings-row ask-row"><label>{{ __('Seconds for each') }}
                 <input type="number" name="seconds" class="form-control" min="5" max="3600" value="30"></label>
-                <label class="choice"><input type="checkbox" name="auto" checked> {{ __('Moves on by itself') }}</label>
-                <label class="choice"><input type="checkbox" name="teams">
-                    {{ __('By teams: the groups') }}</label></div>
+                <x-choice name="auto" checked> {{ __('Moves on by itself') }}</x-choice>
+                <x-choice name="teams">
+                    {{ __('By teams: the groups') }}</x-choice></div>
             <button class="btn btn-slate w-100"><x-icon name="play" /> {{ __('Run them') }}</button>
         </form>
     </details>

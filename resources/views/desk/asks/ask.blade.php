@@ -1,11 +1,6 @@
 @use('Crag\Session\Rules\Deed')
 {{-- Quick ask: made here, answered on every student's page. --}}
-<section id="ask" class="panel" aria-labelledby="ask-title" hidden>
-    <div class="panel-head">
-        <h2 id="ask-title" tabindex="-1">{{ __('Quick ask') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
-            class="visually-hidden">{{ __('Close') }}</span></button>
-    </div>
+<x-panel id="ask" :title="__('Quick ask')">
     <div id="ask-body"></div>
     @if ($deeds->may(Deed::Ask))
         <form id="ask-form">
@@ -39,8 +34,8 @@
                             value="{{ $seconds }}">{{ $seconds < 60 ? __(':n s', ['n' => $seconds]) : __(':n min',
                             ['n' => $seconds / 60]) }}</option>@endforeach
                     </select></label>
-                <label class="choice"><input type="checkbox" name="anonymous" value="1">
-                    {{ __('Anonymous, even to me') }}</label>
+                <x-choice name="anonymous" value="1">
+                    {{ __('Anonymous, even to me') }}</x-choice>
                 <label class="choice" id="ask-chosen" hidden><input type="checkbox" name="chosen" value="1" checked>
                     <span></span></label>
             </div>
@@ -48,4 +43,4 @@
             <button class="btn btn-go btn-lg w-100"><x-icon name="question-circle" /> {{ __('Ask now') }}</button>
         </form>
     @endif
-</section>
+</x-panel>

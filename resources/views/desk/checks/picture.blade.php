@@ -27,8 +27,8 @@
                     <label for="groups-apart">{{ __('Keep apart: names with commas, one wish per line') }}</label>
                     <textarea id="groups-apart" name="apart" class="form-control mb-2" rows="2" dir="auto"></textarea>
                 </details>
-                <label class="choice"><input type="checkbox" name="absent" value="1">
-                    {{ __('including those who are away') }}</label>
+                <x-choice name="absent" value="1">
+                    {{ __('including those who are away') }}</x-choice>
                 <p id="groups-problem" class="problem" role="alert"></p>
                 <button class="btn btn-slate">{{ __('Make groups') }}</button>
             </form>

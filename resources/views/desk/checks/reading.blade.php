@@ -15,6 +15,6 @@
         required>{{ App\Sessions\Checks\ReadWork::words($reading) }}</textarea>
     <button class="btn btn-go"><x-icon name="send" /> {{ __('Send to the student') }}</button>
 </form>
-<label class="choice mt-2"><input type="checkbox" name="on"
-    data-to="/desk/{{ $session->id }}/prompt/{{ $prompt->id }}/reader" @checked($prompt->reads_at_once)>
-    {{ __('Send feedback automatically whenever a student sends work on this prompt') }}</label>
+<x-choice label="mt-2" name="on"
+    data-to="/desk/{{ $session->id }}/prompt/{{ $prompt->id }}/reader" :checked="$prompt->reads_at_once">
+    {{ __('Send feedback automatically whenever a student sends work on this prompt') }}</x-choice>

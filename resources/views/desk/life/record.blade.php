@@ -46,17 +46,17 @@
                 </div>
                 @if ($prompts->count() > 1)
                     <fieldset><legend class="h6">{{ __('Prompts') }}</legend>
-                        @foreach ($prompts as $prompt)<label class="choice"><input type="checkbox" name="prompts[]"
+                        @foreach ($prompts as $prompt)<x-choice name="prompts[]"
                             value="{{ $prompt->id }}" checked> {{ $prompt->n }}.
-                            {{ Str::limit($prompt->plainWords(), 60) }}</label>@endforeach
+                            {{ Str::limit($prompt->plainWords(), 60) }}</x-choice>@endforeach
                     </fieldset>
                 @endif
                 @if ($drew->count() > 1)
                     <details><summary>{{ __('Students: all, or only some') }}</summary>
                         <fieldset class="record-students"><legend class="visually-hidden">{{ __('Students') }}</legend>
-                            @foreach ($drew as $student)<label class="choice"><input type="checkbox" name="seats[]"
+                            @foreach ($drew as $student)<x-choice name="seats[]"
                                 value="{{ $student->id }}" checked> <span
-                                dir="auto">{{ $student->name }}</span></label>@endforeach
+                                dir="auto">{{ $student->name }}</span></x-choice>@endforeach
                         </fieldset></details>
                 @endif
                 <button class="btn btn-go btn-lg w-100 mt-2">{{ __('Make it') }}</button>

@@ -1,10 +1,5 @@
 @use('Crag\Session\Rules\Deed')
-<section id="door" class="panel" aria-labelledby="door-title" hidden>
-    <div class="panel-head">
-        <h2 id="door-title" tabindex="-1">{{ __('Door and seats') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
-            class="visually-hidden">{{ __('Close') }}</span></button>
-    </div>
+<x-panel id="door" :title="__('Door and seats')">
     @include('desk.room.doorway')
     <details class="door-join" @if ($seats->isEmpty()) open @endif>
         <summary>{{ __('How students join') }}</summary>
@@ -48,7 +43,7 @@
                 class="form-text">{{ __('Only give these to the people they’re for: anyone who has them can see the class.') }}</p>
         </details>
     @endif
-</section>
+</x-panel>
 <dialog id="big-code" class="big-code" aria-label="{{ __('How students join') }}">
     <p>{{ __('Go to') }} <b>{{ request()->getHttpHost() }}</b> {{ __('and type the code') }}</p>
     <p class="big-code-letters">{{ $session->code()->spaced() }}</p>

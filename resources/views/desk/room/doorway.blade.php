@@ -19,9 +19,9 @@
             @foreach ($by['knocking'] as $seat)
                 @php($claims = $seats->firstWhere('id', $seat->claims_id))
                 <div class="seat-line" data-seat="{{ $seat->id }}">
-                    <label class="choice"><input type="checkbox" name="seats[]" value="{{ $seat->id }}">
+                    <x-choice name="seats[]" value="{{ $seat->id }}">
                         <b dir="auto">{{ $seat->name }}</b> <span
-                        class="form-text">{{ __($seat->device->word()) }}</span></label>
+                        class="form-text">{{ __($seat->device->word()) }}</span></x-choice>
                     @if ($claims !== null)
                         <span class="form-text">{{ __(':name is already in the room.',
                             ['name' => $claims->name]) }}</span>

@@ -9,11 +9,8 @@
                 : __('You’re joining as a colleague: you can do everything the teacher can, including ending the session.') }}</p>
             <form action="{{ route('beside.accept', [$session, $key]) }}" method="post" novalidate>
                 @csrf
-                <label for="name">{{ __('Your name, as students see it') }}</label>
-                <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" maxlength="60"
-                    required autocomplete="name" value="{{ old('name', $teacher?->name) }}" @error('name')
-                    aria-describedby="name-problem" @enderror>
-                @error('name') <p id="name-problem" class="problem" role="alert">{{ $message }}</p> @enderror
+                <x-field name="name" :words="__('Your name, as students see it')" maxlength="60" required autocomplete="name"
+                    value="{{ old('name', $teacher?->name) }}" />
                 <button class="btn btn-go btn-lg w-100 mt-3">{{ __('Open the desk') }}</button>
             </form>
         </section>

@@ -57,9 +57,9 @@
         class="door-word">{{ __($session->door->word()) }}</span>
         @if ($knocking > 0) <span class="badge-count">{{ $knocking }}<span class="visually-hidden">
             {{ __('knocking') }}</span></span> @endif</button>
-    <details class="menu-details now-menu" id="desk-menu">
-        <summary class="btn btn-paper" title="{{ __('More') }}"><x-icon name="three-dots" /><span
-            class="visually-hidden">{{ __('More') }}</span></summary>
+    <x-menu id="desk-menu" class="now-menu" :title="__('More')">
+<x-slot:head><x-icon name="three-dots" /><span
+            class="visually-hidden">{{ __('More') }}</span></x-slot>
         <div class="menu">
             <button id="tools-button" class="menu-item" data-do="tools"><x-icon name="tools" />
                 {{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</button>
@@ -85,5 +85,5 @@
                 </form>
             @endif
         </div>
-    </details>
+    </x-menu>
 </header>

@@ -1,11 +1,6 @@
 @use('Crag\Session\Rules\Deed')
 @php($watch = $settings->watch)
-<section id="settings" class="panel" aria-labelledby="settings-title" hidden>
-    <div class="panel-head">
-        <h2 id="settings-title" tabindex="-1">{{ __('Settings') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
-            class="visually-hidden">{{ __('Close') }}</span></button>
-    </div>
+<x-panel id="settings" :title="__('Settings')">
     <form data-post="/desk/{{ $session->id }}/settings" data-live>
         <fieldset @disabled(! $deeds->may(Deed::ChangeSettings))>
             @foreach (['desk_names' => [__('Names on the desk'), $settings->deskNames],
@@ -28,15 +23,15 @@
                     __('Students can ask for this, and you’ll see it before you show their work.'), $settings->keepBack],
                 'light' => [__('Light data for everybody'), __('Uses less data: smaller pictures, no live lead ink.'),
                     $settings->light]] as $field => [$word, $means, $on])
-                <label class="choice"><input type="checkbox" name="{{ $field }}" value="1" @checked($on)>
-                    <b>{{ $word }}</b> <span class="form-text">{{ $means }}</span></label>
+                <x-choice name="{{ $field }}" value="1" :checked="$on">
+                    <b>{{ $word }}</b> <span class="form-text">{{ $means }}</span></x-choice>
             @endforeach
             <fieldset class="watch-settings">
                 <legend>{{ __('What students see of checks') }}</legend>
                 @foreach (['level' => __('The level'), 'note' => __('The note'),
                     'points' => __('Points')] as $what => $word)
-                    <label class="choice"><input type="checkbox" name="feedback.what[]" value="{{ $what }}"
-                        @checked($settings->feedback->shows($what))> {{ $word }}</label>
+                    <x-choice name="feedback.what[]" value="{{ $what }}"
+                        :checked="$settings->feedback->shows($what)"> {{ $word }}</x-choice>
                 @endforeach
                 <label for="feedback-when">{{ __('When') }}</label>
                 <select id="feedback-when" name="feedback.when" class="form-select">
@@ -62,8 +57,8 @@
                 @endforeach
                 <p class="mb-0"><b>{{ __('Don’t point out') }}</b></p>
                 @foreach (Crag\Watch\Signal::cases() as $signal)
-                    <label class="choice"><input type="checkbox" name="watch.off[]" value="{{ $signal->value }}"
-                        @checked(! $watch->hears($signal))> {{ __($signal->word()) }}</label>
+                    <x-choice name="watch.off[]" value="{{ $signal->value }}"
+                        :checked="! $watch->hears($signal)"> {{ __($signal->word()) }}</x-choice>
                 @endforeach
             </fieldset>
             <label for="expires">{{ __('End by itself after this many minutes with nobody active') }}</label>
@@ -91,4 +86,4 @@
             : __('Changes take effect at once. :class starts with them next time.', ['class' => $session->roster->name]) }}
             {{ __('Tools, pictures and pages are under Tools.') }}</p>
     </form>
-</section>
+</x-panel>

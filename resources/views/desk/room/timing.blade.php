@@ -1,10 +1,5 @@
 @use('Crag\Session\Rules\Deed')
-<section id="timing" class="panel" aria-labelledby="timing-title" hidden>
-    <div class="panel-head">
-        <h2 id="timing-title" tabindex="-1">{{ __('Timer and pens') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
-            class="visually-hidden">{{ __('Close') }}</span></button>
-    </div>
+<x-panel id="timing" :title="__('Timer and pens')">
     <p id="timing-left" class="timing-left" role="timer" aria-live="off">–:––</p>
     <fieldset @disabled(! $deeds->may(Deed::SetTimer))>
         <div class="panel-row" role="group" aria-label="{{ __('Set the timer') }}">
@@ -18,7 +13,7 @@
                 aria-label="{{ __('Seconds') }}"></label>
             <button class="btn btn-outline-slate">{{ __('Start') }}</button>
         </form>
-        <label class="choice"><input type="checkbox" id="timer-pens"> {{ __('Pens down at zero') }}</label>
+        <x-choice id="timer-pens"> {{ __('Pens down at zero') }}</x-choice>
         <div class="panel-row">
             <button class="btn btn-outline-slate" data-post="/desk/{{ $session->id }}/timer"
                 data-body='{"do":"more"}'><x-icon name="plus-lg" /> {{ __('One minute') }}</button>
@@ -35,4 +30,4 @@
         <button class="btn btn-slate w-100 mt-2" data-do="pens"><x-icon name="pause-circle" />
             {{ __('Pens down, or up again') }} <kbd>P</kbd></button>
     </fieldset>
-</section>
+</x-panel>

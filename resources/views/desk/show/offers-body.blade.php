@@ -6,8 +6,8 @@
 <p
     class="form-text">{{ __('Students can offer a canvas, or part of one. Nothing appears until you accept it, and declining is quiet.') }}</p>
 @if ($deeds->may(Deed::ChooseScreen))
-    <label class="choice"><input type="checkbox" name="open" data-to="{{ $desk }}/offers/board"
-        @checked($board->isOpen)> {{ __('Show all offers at once, without accepting each') }}</label>
+    <x-choice name="open" data-to="{{ $desk }}/offers/board"
+        :checked="$board->isOpen"> {{ __('Show all offers at once, without accepting each') }}</x-choice>
 @endif
 <h3 class="h6">{{ __('Waiting') }} <span class="count">{{ $waiting->count() }}</span></h3>
 @if ($waiting->isEmpty()) <p

@@ -2,8 +2,8 @@
     id="closeup-reading"></div></details>
 <fieldset class="closeup-layers">
     <legend>{{ __('Seen here') }}</legend>
-    <label class="choice"><input type="checkbox" data-layer="coach" checked> {{ __('Coach ink') }}</label>
-    <label class="choice"><input type="checkbox" data-layer="private" checked> {{ __('Private notes') }}</label>
+    <x-choice data-layer="coach" checked> {{ __('Coach ink') }}</x-choice>
+    <x-choice data-layer="private" checked> {{ __('Private notes') }}</x-choice>
 </fieldset>
 <p class="panel-files">
     <span>{{ __('Save as') }}</span>

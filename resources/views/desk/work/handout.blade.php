@@ -1,12 +1,7 @@
 @php($present = $current->backdrop)
 @php($samples = ['axes' => 'x_from=-5&x_to=10&x_step=1&y_from=-5&y_to=5&y_step=1&x_label=&y_label=',
     'number-line' => 'from=0&to=10&step=1&parts=1'])
-<section id="handout" class="panel" aria-labelledby="handout-title" hidden>
-    <div class="panel-head">
-        <h2 id="handout-title" tabindex="-1">{{ __('Hand out') }}</h2>
-        <button class="btn btn-icon ms-auto" data-close title="{{ __('Close (Esc)') }}"><x-icon name="x-lg" /><span
-            class="visually-hidden">{{ __('Close') }}</span></button>
-    </div>
+<x-panel id="handout" :title="__('Hand out')">
     <form id="handout-form" action="{{ route('desk.hand-out', $session) }}"
         data-give="/desk/{{ $session->id }}/prompt/PROMPT/hand-out"
         data-picture="{{ route('desk.picture', $session, false) }}">
@@ -42,20 +37,20 @@
             @include('desk.work.backdrop-settings')
             <fieldset>
                 <legend>{{ __('Where') }}</legend>
-                <label class="choice"><input type="radio" name="place" value="under" checked>
-                    {{ __('Under their work') }}</label>
-                <label class="choice"><input type="radio" name="place" value="next">
-                    {{ __('As the next prompt, on a new canvas') }}</label>
+                <x-choice type="radio" name="place" value="under" checked>
+                    {{ __('Under their work') }}</x-choice>
+                <x-choice type="radio" name="place" value="next">
+                    {{ __('As the next prompt, on a new canvas') }}</x-choice>
             </fieldset>
         </div>
         <div data-for="lead">
             <fieldset>
                 <legend>{{ __('Which pages') }}</legend>
-                <label class="choice"><input type="radio" name="which" value="this" checked>
-                    {{ __('The page that you have open') }}</label>
-                <label class="choice"><input type="radio" name="which" value="all"> {{ __('All pages') }}</label>
-                <label class="choice"><input type="radio" name="which" value="some"> {{ __('These:') }}
-                    <input name="pages" class="form-control handout-pages" placeholder="1, 3-4" maxlength="100"></label>
+                <x-choice type="radio" name="which" value="this" checked>
+                    {{ __('The page that you have open') }}</x-choice>
+                <x-choice type="radio" name="which" value="all"> {{ __('All pages') }}</x-choice>
+                <x-choice type="radio" name="which" value="some"> {{ __('These:') }}
+                    <input name="pages" class="form-control handout-pages" placeholder="1, 3-4" maxlength="100"></x-choice>
             </fieldset>
         </div>
         <div data-for="picture">
@@ -70,14 +65,14 @@
         <div data-for="lead picture prompt">
             <fieldset>
                 <legend>{{ __('How') }}</legend>
-                <label class="choice"><input type="radio" name="mode" value="backdrop" checked>
-                    <b>{{ __('Backdrop') }}</b> <span class="form-text">{{ __('fixed under their ink') }}</span></label>
+                <x-choice type="radio" name="mode" value="backdrop" checked>
+                    <b>{{ __('Backdrop') }}</b> <span class="form-text">{{ __('fixed under their ink') }}</span></x-choice>
                 <label class="choice" data-for="lead"><input type="radio" name="mode" value="pieces">
                     <b>{{ __('Pieces') }}</b> <span
                     class="form-text">{{ __('theirs to move and change') }}</span></label>
-                <label class="choice"><input type="radio" name="mode" value="fresh"> <b>{{ __('Fresh start') }}</b>
+                <x-choice type="radio" name="mode" value="fresh"> <b>{{ __('Fresh start') }}</b>
                     <span
-                    class="form-text">{{ __('on a cleared canvas; the old work stays in Replay and can be restored') }}</span></label>
+                    class="form-text">{{ __('on a cleared canvas; the old work stays in Replay and can be restored') }}</span></x-choice>
             </fieldset>
             <div data-for-mode="pieces"><label
                 for="handout-alt">{{ __('What is it? (Read aloud to students who can’t see it.)') }}</label><input
@@ -92,4 +87,4 @@
         </div>
     </form>
     @include('desk.work.handouts')
-</section>
+</x-panel>

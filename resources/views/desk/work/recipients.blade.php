@@ -3,20 +3,20 @@
 @php($groups = $inside->groupBy(fn ($seat) => $seat->groupName())->forget('')->sortKeys(SORT_NATURAL))
 <fieldset id="recipients" @isset($swap) hx-swap-oob="true" @endisset>
     <legend>{{ __('To') }}</legend>
-    <label class="choice"><input type="radio" name="to" value="all"
-        @checked($deeds->may(Deed::HandOut)) @disabled(! $deeds->may(Deed::HandOut))>
-        {{ __('Everyone, including anyone who joins later') }}</label>
+    <x-choice type="radio" name="to" value="all"
+        :checked="$deeds->may(Deed::HandOut)" :disabled="! $deeds->may(Deed::HandOut)">
+        {{ __('Everyone, including anyone who joins later') }}</x-choice>
     @foreach ($groups as $group => $members)
-        <label class="choice"><input type="radio" name="to" value="group"
+        <x-choice type="radio" name="to" value="group"
             data-seats="{{ $members->pluck('id')->implode(' ') }}">
-            {{ __('Group :group (:n)', ['group' => $group, 'n' => $members->count()]) }}</label>
+            {{ __('Group :group (:n)', ['group' => $group, 'n' => $members->count()]) }}</x-choice>
     @endforeach
-    <label class="choice"><input type="radio" name="to" value="some"
-        @checked(! $deeds->may(Deed::HandOut))> {{ __('These students') }}</label>
+    <x-choice type="radio" name="to" value="some"
+        :checked="! $deeds->may(Deed::HandOut)"> {{ __('These students') }}</x-choice>
     <div class="recipient-list">
         @foreach ($inside as $seat)
-            <label class="choice"><input type="checkbox" name="seats[]" value="{{ $seat->id }}">
-                <x-seat-name :seat="$seat" /></label>
+            <x-choice name="seats[]" value="{{ $seat->id }}">
+                <x-seat-name :seat="$seat" /></x-choice>
         @endforeach
     </div>
 </fieldset>

@@ -14,5 +14,6 @@
 <body {{ $attributes }} data-paste-cut="{{ __('Only the first :n characters fit, so the rest was left out.') }}"
     @if ($page !== null) data-page="{{ json_encode($page) }}" @endif>
 {{ $slot }}
+<x-ask-first />
 </body>
 </html>

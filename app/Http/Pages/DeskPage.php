@@ -10,11 +10,13 @@ use App\Http\Words\DeskWords;
 use App\Live\Clock;
 use App\Models\LiveSession;
 use App\Models\Prompt;
+use App\Models\Show\Showcase;
 use Crag\Canvas\Drawing\Palette;
 use Crag\Canvas\Drawing\StampArt;
 use Crag\Session\Room\SeatState;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Screen\OfferState;
+use Crag\Session\Screen\ScreenView;
 use Crag\Watch\CanvasState;
 use Illuminate\Http\Request;
 
@@ -60,17 +62,21 @@ final class DeskPage
             ->with(['canvases' => $inRoom, 'canvases.check'])
             ->get();
 
+        $seats = $session
+            ->seats()
+            ->with('entry')
+            ->withCount(['answers'])
+            ->get();
+
         return [
             'session' => $session,
             'prompts' => $prompts,
             'current' => $prompts->firstOrFail(static fn (Prompt $prompt): bool => $prompt->id === $session->prompt_id),
             'settings' => $session->settings,
             'deeds' => Deeds::of($request, $session),
-            'seats' => $session
-                ->seats()
-                ->with('entry')
-                ->withCount(['answers'])
-                ->get(),
+            'seats' => $seats,
+            'waiting' => Waiting::among($seats),
+            'live' => $session->screen_view === ScreenView::Showcase ? self::live($session->showcase) : [],
             'fresh' => $session->freshSeats()->count(),
             'lineup' => $session->lineup()->with('canvas.seat', 'canvas.prompt')->get(),
             'messages' => $session->messages()->get()->groupBy('seat_id'),
@@ -84,5 +90,18 @@ final class DeskPage
                 ->limit(8)
                 ->get(),
         ];
+    }
+
+    /** @return list<array{string, string}> canvas and page of each that is shown as it is now */
+    private static function live(?Showcase $showcase): array
+    {
+        $live = [];
+        foreach ($showcase->items ?? [] as $item) {
+            if ($item->at_operation === null) {
+                $live[] = [$item->canvas_id, $item->page];
+            }
+        }
+
+        return $live;
     }
 }

@@ -4,7 +4,6 @@ import type { Tray } from '../../bench/tray';
 import { Log } from '../../canvas/model/log';
 import type { Operation, WetInk } from '../../canvas/model/objects';
 import type { KeptScene } from '../../canvas/model/scene';
-import { View } from '../../canvas/drawing/view';
 import type { Workbench } from '../../canvas/workbench';
 import { Player } from '../../grid/player';
 import { showWet, type Tile } from '../../grid/tile';
@@ -17,6 +16,7 @@ import { element, fill } from '../../page';
 import { Questions } from '../../questions/panel';
 import type { Desk } from '../shell/desk';
 import { CloseUpSide } from './closeupside';
+import { TwoLogs } from './twologs';
 import { present } from '../../present';
 
 interface CloseAnswer {
@@ -45,7 +45,6 @@ export type Mode = 'look' | 'coach' | 'private';
 export class CloseUp {
     private readonly root = element('#closeup');
     readonly side: CloseUpSide;
-    private readonly sheet = document.createElement('div');
     /** What is drawn and pointed at goes to the student's page as it happens. */
     private readonly line: InkLine;
     private coached: string | null = null;
@@ -55,13 +54,12 @@ export class CloseUp {
     private readonly player: Player;
     private bench!: Workbench;
     private tray!: Tray;
-    private other!: View;
+    private logs!: TwoLogs;
     private questions!: Questions;
     private outbox!: Outbox;
     private tile: Tile | null = null;
     private mode: Mode = 'look';
     private told: CloseAnswer | null = null;
-    private notes = '';
     private begun: Promise<void> | null = null;
     /** What the pen was wanted to do before the canvas was there, and before the page was. */
     private wanted: Mode | null = null;
@@ -92,7 +90,6 @@ export class CloseUp {
             (isOpen) => this.root.classList.toggle('is-replayed', isOpen),
             (operation) => void this.giveBack(operation),
         );
-        this.sheet.className = 'page page-over';
         this.side = new CloseUpSide(this.root, (what) => (this.canvas === '' ? null : this.addressOf(what)));
         this.root.addEventListener('click', (event) => {
             const mode = (event.target as Element).closest<HTMLElement>('[data-mode]:not(#closeup)')?.dataset.mode as
@@ -147,12 +144,10 @@ export class CloseUp {
         this.opening = null;
         this.mode = 'look';
         this.told = null;
-        this.notes = '';
         this.wanted = this.early;
         this.early = null;
         this.questions.show([]);
-        this.bench.beginWith(present(tile.seat.canvas), tile.view.log.copy(), tile.view.page, 'coach');
-        this.other.reset();
+        this.logs.begin(present(tile.seat.canvas), tile.view.log.copy(), tile.view.page);
         tile.view.wetInk.forEach((stroke, id) =>
             this.bench.view.growWet(id, stroke.type, stroke.colour, stroke.width, [...stroke.samples], stroke.page),
         );
@@ -187,7 +182,7 @@ export class CloseUp {
             return;
         }
         this.player.close();
-        if (mode === 'private' && this.notes === '') {
+        if (mode === 'private' && this.logs.notes === '') {
             await this.takeNotes();
         }
         if (mine !== this.uses) {
@@ -197,10 +192,11 @@ export class CloseUp {
             this.wanted = mode;
             return;
         }
-        if (tile !== this.tile || (mode === 'private' && this.notes === '')) {
+        if (tile !== this.tile || (mode === 'private' && this.logs.notes === '')) {
             return;
         }
-        this.swap(mode);
+        this.mode = mode;
+        this.logs.bringUp(mode === 'private' ? 'notes' : 'canvas');
         this.dip(mode);
         if (mode === 'coach') {
             this.coach(present(this.told).channel);
@@ -271,21 +267,13 @@ export class CloseUp {
         if (this.tile === null || this.begun === null || this.bench === undefined) {
             return;
         }
-        const ofCanvas = operations.filter(({ canvas }) => canvas === this.canvas);
-        const ofNotes = this.notes === '' ? [] : operations.filter(({ canvas }) => canvas === this.notes);
-        const [here, there] = this.mode === 'private' ? [ofNotes, ofCanvas] : [ofCanvas, ofNotes];
-        if (here.length > 0) {
-            this.bench.take(here);
-        }
-        if (there.length > 0) {
-            this.other.take(there);
-        }
+        const ofCanvas = this.logs.take(operations);
         if (ofCanvas.some(({ kind }) => kind === 'answer' || kind === 'fresh')) {
             this.side.showAnswers();
-            this.questions.freshen(this.viewOf(this.canvas)?.log.scene.answers);
+            this.questions.freshen(this.logs.canvasView.log.scene.answers);
         }
         if (ofCanvas.some(({ kind }) => ['page', 'fresh', 'withdraw', 'reinstate', 'give_back'].includes(kind))) {
-            this.turned();
+            this.logs.turned();
         }
     }
 
@@ -293,7 +281,7 @@ export class CloseUp {
         if (this.tile?.seat.id !== seat || this.bench === undefined) {
             return;
         }
-        const view = this.mode === 'private' ? this.other : this.bench.view;
+        const view = this.logs.canvasView;
         if (message.at !== undefined) {
             view.pointAt({ x: message.at[0], y: message.at[1], page: message.g ?? '', name: this.tile.nameShown });
         } else {
@@ -315,9 +303,9 @@ export class CloseUp {
         this.outbox = await Outbox.open({
             seat: `close-${settings.session}`,
             address: `${settings.address}/coach`,
-            accepted: (where, accepted) => this.viewOf(where)?.confirm(accepted),
+            accepted: (where, accepted) => this.logs.viewOf(where)?.confirm(accepted),
             refused: (where, id, reason) => {
-                const view = this.viewOf(where);
+                const view = this.logs.viewOf(where);
                 view?.log.drop(id);
                 view?.drawAll();
                 settings.say(reason);
@@ -337,18 +325,12 @@ export class CloseUp {
             whole: async (canvas) =>
                 (await get<{ operations: Operation[] }>(`${settings.address}/canvas/${canvas}/log`)).operations,
             say: settings.say,
-            turned: () => this.turned(),
+            turned: () => this.logs.turned(),
         });
         this.bench = mounted.bench;
         this.bench.settings.colour = this.colours.coach;
         this.tray = mounted.tray;
-        this.other = new View(this.sheet, settings.assets, settings.stamps);
-        this.bench.view.insert(this.sheet, 'over');
-        const before = this.bench.view.moved;
-        this.bench.view.moved = () => {
-            before();
-            this.followCamera();
-        };
+        this.logs = new TwoLogs(mounted.bench, settings.assets, settings.stamps);
         this.bench.surface.addEventListener('pointermove', (event) =>
             this.pointer.move(this.canvas, this.bench.view.toPage(event.clientX, event.clientY), this.bench.view.page),
         );
@@ -391,36 +373,11 @@ export class CloseUp {
             }
             return;
         }
-        this.notes = told.canvas;
-        this.other.reset();
-        this.other.begin(told.scene, told.n);
-        this.other.take([...told.operations, ...this.outbox.waitingFor(told.canvas)]);
-        this.turned();
+        this.logs.beginNotes(told.canvas, told.scene, told.n, [
+            ...told.operations,
+            ...this.outbox.waitingFor(told.canvas),
+        ]);
         this.place();
-    }
-
-    /** The two logs change places where the mode asks for it. */
-    private swap(mode: Mode): void {
-        const [wasNotes, isNotes] = [this.mode === 'private', mode === 'private'];
-        const { bench, other } = this;
-        const { page, camera } = bench.view;
-        this.mode = mode;
-        if (wasNotes === isNotes) {
-            bench.rest();
-            return;
-        }
-        bench.rest();
-        const [log, sheet] = [bench.view.log, other.log];
-        bench.view.insert(this.sheet, isNotes ? 'under' : 'over');
-        this.sheet.className = isNotes ? 'page page-below' : 'page page-over';
-        bench.beginWith(isNotes ? this.notes : this.canvas, sheet, page, isNotes ? 'private' : 'coach');
-        other.reset();
-        other.log = log;
-        other.page = page;
-        other.follow(camera);
-        if (isNotes) {
-            this.mirrorPages();
-        }
     }
 
     /** Coach ink and private notes are told apart by their colours, which the teacher may change. */
@@ -433,38 +390,6 @@ export class CloseUp {
         }
     }
 
-    /** The notes have the pages of the canvas. */
-    private mirrorPages(): void {
-        if (this.mode === 'private') {
-            for (const page of this.other.log.scene.pages.keys()) {
-                if (!this.bench.pages.includes(page)) {
-                    this.bench.make('page', {}, page);
-                }
-            }
-        }
-    }
-
-    private viewOf(canvas: string): View | null {
-        const isNotes = canvas === this.notes && canvas !== '';
-        if (!isNotes && canvas !== this.canvas) {
-            return null;
-        }
-        return (this.mode === 'private') === isNotes ? this.bench.view : this.other;
-    }
-
-    private turned(): void {
-        this.mirrorPages();
-        this.other.page = this.bench.view.page;
-        this.followCamera();
-    }
-
-    private followCamera(): void {
-        if (!this.sheet.hidden) {
-            this.other.fit();
-            this.other.follow(this.bench.view.camera);
-        }
-    }
-
     /** What stands around the page follows the mode. */
     private place(): void {
         this.root.dataset.mode = this.mode;
@@ -472,13 +397,9 @@ export class CloseUp {
         for (const button of this.root.querySelectorAll<HTMLElement>('.closeup-modes [data-mode]')) {
             button.setAttribute('aria-pressed', String(button.dataset.mode === this.mode));
         }
-        this.sheet.hidden = this.notes === '' && this.mode !== 'private';
-        const hasNotes =
-            this.notes !== '' && (this.mode === 'private' ? this.bench.view : this.other).log.scene.objects.size > 0;
-        element('#closeup-with-notes').hidden = !hasNotes;
+        element('#closeup-with-notes').hidden = !this.logs.hasNotes;
         this.showLayers();
-        this.bench.view.fit();
-        this.followCamera();
+        this.logs.fit();
         this.freshen();
         this.saySaved(this.outbox.count, true);
     }
@@ -486,11 +407,7 @@ export class CloseUp {
     private showLayers(): void {
         const isShown = (layer: string): boolean =>
             element<HTMLInputElement>(`[data-layer="${layer}"]`, this.root).checked;
-        const [canvas, notes] = this.mode === 'private' ? [this.other, this.bench.view] : [this.bench.view, this.other];
-        canvas.showLayer('coach', this.mode === 'coach' || isShown('coach'));
-        notes.showLayer('private', this.mode === 'private' || isShown('private'));
-        canvas.showLayer('private', true);
-        notes.showLayer('coach', true);
+        this.logs.showLayers(this.mode === 'coach' || isShown('coach'), this.mode === 'private' || isShown('private'));
     }
 
     private name(tile: Tile): void {
@@ -531,17 +448,13 @@ export class CloseUp {
         this.bench.rest();
         this.pointer.leave(this.canvas);
         this.coach(null);
-        const seen = (this.mode === 'private' ? this.other : this.bench.view).log.known;
+        const seen = this.logs.canvasView.log.known;
         if (this.told !== null && seen > this.told.looked) {
             void post(this.addressOf('looked'), { n: seen }).catch(() => undefined);
         }
-        if (this.mode === 'private') {
-            this.swap('look');
-        }
         this.mode = 'look';
         this.bench.view.pointAt(null);
-        this.bench.beginWith('', new Log(), '', 'coach');
-        this.other.reset();
+        this.logs.begin('', new Log(), '');
         delete this.bench.surface.dataset.ready;
     }
 }

@@ -1,16 +1,13 @@
 @use('Crag\Session\Rules\Deed')
 @php($pens = $session->pens)
 @php($lead = $session->lead)
-@php($knocking = $seats->where('state', Crag\Session\Room\SeatState::Knocking)->count())
 <header id="now" class="now" data-names="{{ $settings->deskNames->value }}" data-may-all="{{ $deeds->may(Deed::HandOut) ? 1 : 0 }}"
     data-words="{{ $current->words }}" data-backdrop="{{ json_encode($current->backdrop->toArray()) }}"
         data-room="{{ json_encode(App\Sessions\Room\RoomState::shared($session)) }}"
             data-settings="{{ json_encode($settings->toArray()) }}"
             data-tray="{{ json_encode($current->trayInForce()->now->toArray()) }}"
         data-ask="{{ json_encode(App\Sessions\Asks\Asking::underWay($session)) }}"
-        data-live="{{ json_encode($session->screen_view === Crag\Session\Screen\ScreenView::Showcase
-            ? $session->showcase?->items->whereNull('at_operation')->map(fn ($item) => [$item->canvas_id,
-            $item->page])->values() ?? [] : []) }}" data-covered="{{ $current->isCovered() ? '1' : '0' }}" @isset($swap)
+        data-live="{{ json_encode($live) }}" data-covered="{{ $current->isCovered() ? '1' : '0' }}" @isset($swap)
             hx-swap-oob="true" @endisset>
     <a class="bar-home" href="{{ route('home') }}"><img src="/crag.svg" alt="{{ __('Home') }}" width="28"
         height="28"></a>
@@ -39,11 +36,9 @@
         aria-live="off"></span></button>
     <button id="hand-out" class="btn btn-paper" data-do="hand-out"
         title="{{ __('Hand out (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
-    @php($waits = $knocking + $seats->where('state',
-        Crag\Session\Room\SeatState::Seated)->whereNotNull('hand_at_ms')->count())
-    <button id="waiting-button" class="btn {{ $waits > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting"
+    <button id="waiting-button" class="btn {{ $waiting->count() > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting"
         title="{{ __('Waiting for you (Y)') }}"><x-icon name="hand-index" /><span
-        class="visually-hidden">{{ __('Waiting') }}</span> <b class="count">{{ $waits }}</b></button>
+        class="visually-hidden">{{ __('Waiting') }}</span> <b class="count">{{ $waiting->count() }}</b></button>
     <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $deeds->may(Deed::ChangeSettings))
         aria-pressed="{{ $settings->deskNames === Crag\Session\Door\NameMode::Names ? 'true' : 'false' }}"
         title="{{ __('Names on this desk: :mode. The next: N', ['mode' => __($settings->deskNames->word())]) }}">
@@ -55,7 +50,7 @@
         title="{{ __('Door and seats (D)') }}"><x-icon :name="$session->door === Crag\Session\Door\Door::Shut ? 'door-closed' : 'door-open'" />
         <span class="door-letters">{{ $session->code()->spaced() }}</span> <span
         class="door-word">{{ __($session->door->word()) }}</span>
-        @if ($knocking > 0) <span class="badge-count">{{ $knocking }}<span class="visually-hidden">
+        @if ($waiting->knocking->count() > 0) <span class="badge-count">{{ $waiting->knocking->count() }}<span class="visually-hidden">
             {{ __('knocking') }}</span></span> @endif</button>
     <x-menu id="desk-menu" class="now-menu" :title="__('More')">
 <x-slot:head><x-icon name="three-dots" /><span
@@ -74,10 +69,10 @@
                 <form action="{{ route('desk.end', $session) }}" method="post"
                       data-ask="{{ $session->retention()->isNone()
                           ? __('End the session? Nothing is kept: all :n students, their :canvases canvases, the checks and your lead canvas are deleted for good.',
-                              ['n' => $seats->where('state', Crag\Session\Room\SeatState::Seated)->count(),
+                              ['n' => $waiting->inside->count(),
                               'canvases' => $prompts->sum('canvases_count')])
                           : __('End the session? The code stops working for all :n students. Their :canvases canvases, the checks and your lead canvas are kept until :until, and students can take their own work with them.',
-                              ['n' => $seats->where('state', Crag\Session\Room\SeatState::Seated)->count(),
+                              ['n' => $waiting->inside->count(),
                               'canvases' => $prompts->sum('canvases_count'), 'until' => $session->keptUntil()]) }}">
                     @csrf
                     <button id="end" class="menu-item is-danger"><x-icon name="x-lg" />

@@ -1,17 +1,14 @@
 {{-- Who wants something, in order: those who knock, and hands. --}}
-@php($knocking = $seats->where('state', Crag\Session\Room\SeatState::Knocking)->sortBy('state_at_ms'))
-@php($hands = $seats->where('state',
-    Crag\Session\Room\SeatState::Seated)->whereNotNull('hand_at_ms')->sortBy('hand_at_ms')->values())
 <section id="{{ $as ?? 'waiting' }}" class="waiting" aria-label="{{ __('Waiting for you') }}" @isset($swap)
     hx-swap-oob="true" @endisset>
-    @if (isset($as) && $knocking->isEmpty() && $hands->isEmpty()) <p
+    @if (isset($as) && $waiting->count() === 0) <p
         class="waiting-none form-text">{{ __('Nobody is waiting.') }}</p> @endif
-    @if ($knocking->isNotEmpty())
+    @if ($waiting->knocking->isNotEmpty())
         <h2>{{ __('Knocking') }}</h2>
         @if ($session->carries_on_id !== null) <p
             class="waiting-note">{{ __('Students carry on with their earlier work here, so only let in people you know.') }}</p>
             @endif
-        @foreach (isset($as) ? $knocking : $knocking->take(3) as $seat)
+        @foreach (isset($as) ? $waiting->knocking : $waiting->knocking->take(3) as $seat)
             <div class="waiting-one is-knocking">
                 <span class="waiting-name" dir="auto">{{ $seat->name }}</span>
                 @if ($seat->claims_id !== null) <span
@@ -27,13 +24,13 @@
                 </div>
             </div>
         @endforeach
-        @if ($knocking->count() > 1) <button class="rail-step" data-post="/desk/{{ $session->id }}/let-in"
-            data-body='{"all":true}'>{{ __('Let all :n in', ['n' => $knocking->count()]) }}</button> @endif
+        @if ($waiting->knocking->count() > 1) <button class="rail-step" data-post="/desk/{{ $session->id }}/let-in"
+            data-body='{"all":true}'>{{ __('Let all :n in', ['n' => $waiting->knocking->count()]) }}</button> @endif
     @endif
-    @if ($hands->isNotEmpty())
+    @if ($waiting->hands->isNotEmpty())
         <h2>{{ __('Hands') }}</h2>
         <ol class="hands">
-            @foreach ($hands as $i => $seat)
+            @foreach ($waiting->hands as $i => $seat)
                 @php($note = $messages->get($seat->id)?->last(fn ($message) => $message->isFromStudent()
                     && $message->made_at_ms >= $seat->hand_at_ms))
                 <li><button class="waiting-one" data-do="talk" data-seat="{{ $seat->id }}">

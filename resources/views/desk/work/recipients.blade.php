@@ -1,6 +1,5 @@
 @use('Crag\Session\Rules\Deed')
-@php($inside = $seats->where('state', Crag\Session\Room\SeatState::Seated))
-@php($groups = $inside->groupBy(fn ($seat) => $seat->groupName())->forget('')->sortKeys(SORT_NATURAL))
+@php($groups = $waiting->inside->groupBy(fn ($seat) => $seat->groupName())->forget('')->sortKeys(SORT_NATURAL))
 <fieldset id="recipients" @isset($swap) hx-swap-oob="true" @endisset>
     <legend>{{ __('To') }}</legend>
     <x-choice type="radio" name="to" value="all"
@@ -14,7 +13,7 @@
     <x-choice type="radio" name="to" value="some"
         :checked="! $deeds->may(Deed::HandOut)"> {{ __('These students') }}</x-choice>
     <div class="recipient-list">
-        @foreach ($inside as $seat)
+        @foreach ($waiting->inside as $seat)
             <x-choice name="seats[]" value="{{ $seat->id }}">
                 <x-seat-name :seat="$seat" /></x-choice>
         @endforeach

@@ -2,7 +2,7 @@
 import assert from 'node:assert/strict';
 import { afterEach, beforeEach, test, vi } from 'vitest';
 import { Commands, fieldsOf } from '../../resources/ts/desk/shell/commands';
-import { Notice } from '../../resources/ts/desk/shell/notice';
+import { Notice } from '../../resources/ts/live/notice';
 import { Drawer } from '../../resources/ts/desk/shell/drawer';
 import { Freshness } from '../../resources/ts/desk/shell/freshness';
 
@@ -37,7 +37,7 @@ afterEach(() => vi.unstubAllGlobals());
 
 /** One for all tests: it listens to the whole page, as on the desk. */
 const done: string[] = [];
-const commands = new Commands(new Notice(), {
+const commands = new Commands(new Notice('#desk-notice'), {
     words: { undo: 'Undo', unreachable: 'That didn’t reach the server.' },
     then: (what) => done.push(what),
     mend: () => done.push('mend'),

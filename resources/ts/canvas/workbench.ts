@@ -1,3 +1,4 @@
+import type { KeptScene } from './model/scene';
 import type { BenchWords } from '../protocol/words';
 import { post } from '../live/http';
 import type { WetSender } from '../live/wet';
@@ -218,7 +219,7 @@ export class Workbench {
             clock: number;
             n: number;
             older: { undo: boolean; redo: boolean };
-            scene: never;
+            scene: KeptScene | null;
             operations: Operation[];
         },
         waiting: Operation[],

@@ -1,5 +1,6 @@
-import { openDB, type IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Operation } from '../canvas/model/objects';
+import { Flush } from './flush';
 import { HttpProblem, post, postAndLeave } from './http';
 import { present } from '../present';
 
@@ -8,6 +9,11 @@ interface Waiting {
     seat: string;
     canvas: string;
     operation: Operation;
+}
+
+/** What the browser keeps of it. */
+interface Kept extends DBSchema {
+    outbox: { key: number; value: Waiting; indexes: { seat: string } };
 }
 
 interface Answer {
@@ -38,25 +44,29 @@ const LONGEST_WAIT_MS = 8000;
  */
 export class Outbox {
     private memory: Waiting[] = [];
-    private sending = false;
-    private failures = 0;
-    private timer = 0;
+    private readonly sender: Flush;
     private nextKey = 1;
     /** The ids of what the server does not take yet, and its reason. */
     private held = new Set<string>();
     private reason = '';
 
     private constructor(
-        private readonly database: IDBPDatabase | null,
+        private readonly database: IDBPDatabase<Kept> | null,
         private readonly settings: Settings,
     ) {
+        this.sender = new Flush({
+            isWaiting: () => !this.isDelivered,
+            send: () => this.sendSome(),
+            changed: () => settings.changed(this.memory.length, this.sender.isReachable, this.reason),
+            wait: (failures) => Math.min(LONGEST_WAIT_MS, 500 * 2 ** failures) * (0.7 + Math.random() * 0.6),
+        });
         window.addEventListener('online', () => void this.flush());
     }
 
     static async open(settings: Settings): Promise<Outbox> {
-        let database: IDBPDatabase | null = null;
+        let database: IDBPDatabase<Kept> | null = null;
         try {
-            database = await openDB('crag', 1, {
+            database = await openDB<Kept>('crag', 1, {
                 upgrade: (fresh) => {
                     fresh
                         .createObjectStore('outbox', { keyPath: 'key', autoIncrement: true })
@@ -68,7 +78,7 @@ export class Outbox {
         }
         const outbox = new Outbox(database, settings);
         if (database !== null) {
-            outbox.memory = (await database.getAllFromIndex('outbox', 'seat', settings.seat)) as Waiting[];
+            outbox.memory = await database.getAllFromIndex('outbox', 'seat', settings.seat);
         }
         return outbox;
     }
@@ -86,10 +96,10 @@ export class Outbox {
         const { id, kind, layer, at, body } = operation;
         const waiting: Waiting = { seat: this.settings.seat, canvas, operation: { id, kind, layer, at, body } };
         this.memory.push(waiting);
-        this.settings.changed(this.memory.length, this.failures === 0, this.reason);
+        this.settings.changed(this.memory.length, this.sender.isReachable, this.reason);
         try {
             if (this.database !== null) {
-                waiting.key = (await this.database.add('outbox', waiting)) as number;
+                waiting.key = await this.database.add('outbox', waiting);
                 if (!this.memory.includes(waiting)) {
                     await this.database.delete('outbox', waiting.key);
                 }
@@ -135,26 +145,8 @@ export class Outbox {
     }
 
     /** Sends what waits, oldest first, until nothing is left or there is no answer. */
-    async flush(): Promise<void> {
-        if (this.sending) {
-            return;
-        }
-        this.sending = true;
-        window.clearTimeout(this.timer);
-        try {
-            while (this.memory.some(({ operation }) => !this.held.has(operation.id))) {
-                await this.sendSome();
-                this.failures = 0;
-                this.settings.changed(this.memory.length, true, this.reason);
-            }
-        } catch {
-            this.failures++;
-            this.settings.changed(this.memory.length, false, this.reason);
-            const wait = Math.min(LONGEST_WAIT_MS, 500 * 2 ** this.failures) * (0.7 + Math.random() * 0.6);
-            this.timer = window.setTimeout(() => void this.flush(), wait);
-        } finally {
-            this.sending = false;
-        }
+    flush(): Promise<void> {
+        return this.sender.now();
     }
 
     private async sendSome(): Promise<void> {

@@ -1,13 +1,14 @@
 import type { StudentWords } from '../protocol/words';
 import type { Own, Room } from '../protocol/room';
-import type { Asked } from '../protocol/questions';
+import type { CanvasAnswer, OwnTold, Prompt, RoomTold } from '../protocol/student';
 import { mountBench } from '../bench/mount';
 import type { Operation } from '../canvas/model/objects';
 import { guardThePage } from '../guards';
 import { get, post } from '../live/http';
 import { Outbox } from '../live/outbox';
 import { InkLine } from '../live/inkline';
-import { Socket, type Connection } from '../live/socket';
+import { Notice } from '../live/notice';
+import { Socket } from '../live/socket';
 import { Streams, type Message } from '../live/streams';
 import { WetSender } from '../live/wet';
 import { element, fill, pageData } from '../page';
@@ -19,37 +20,10 @@ import { CoachSide } from '../student/coach';
 import { LeadSide } from '../student/lead';
 import { ShownWork } from '../student/shown';
 import { RoomPage } from '../student/room';
+import { Awaited } from '../student/awaited';
+import { SavedLine } from '../student/saved';
 import type { WetInk } from '../canvas/model/objects';
 import { present } from '../present';
-
-interface Prompt {
-    id: string;
-    n: number;
-    words: string;
-    questions?: Asked[];
-    /** The plan's prompt was changed: there is more to fetch than the words. */
-    again?: boolean;
-    /** Each student has other values in the words. */
-    own?: boolean;
-}
-
-interface CanvasAnswer {
-    canvas: string;
-    prompt: Prompt;
-    tray: { tools: string[] };
-    /** Not in what is sent ahead: there the page knows where its streams stand. */
-    position?: Record<string, number>;
-    /** Something that was handed out lies on it, and the server is to be told that it came. */
-    waiting?: boolean;
-    ended: boolean;
-    room: Room;
-    own: Own;
-    clock: number;
-    n: number;
-    older: { undo: boolean; redo: boolean };
-    scene: never;
-    operations: Operation[];
-}
 
 interface Page {
     session: string;
@@ -68,24 +42,25 @@ guardThePage();
 const page = pageData<Page>();
 const BEAT_MS = 1500;
 
-const notice = element('#notice');
+/** A sentence stays long enough to be read between two strokes. */
+const NOTICE_MS = 8000;
+/** What was handed out and does not come by itself is asked for after so long. */
+const AWAITED_MS = 1500;
+
+const notice = new Notice('#notice');
+const say = (sentence: string): void => notice.say(sentence, undefined, NOTICE_MS);
+const saved = new SavedLine(page.words);
 
 let prompt: Prompt = { id: '', n: 0, words: '' };
-let connection: Connection = 'live';
-let waiting = 0;
-let reachable = true;
-let held = '';
 let ending = false;
-let hushed = 0;
 
 const socket: Socket = new Socket({
     path: () => `/live/${room.isLight ? 'light' : 'seat'}/${page.session}/${page.channel}`,
     message: receive,
     catchUp: () => streams.catchUp(),
-    state: (now) => {
-        connection = now;
-        sayState();
-        if (now !== 'offline' && waiting > 0) {
+    state: (connection) => {
+        saved.show({ connection });
+        if (connection !== 'offline' && saved.waiting > 0) {
             void outbox.flush();
         }
     },
@@ -112,24 +87,9 @@ const streams: Streams = new Streams(
             operations: bench.view.log.known,
             ...(socket.isPolling ? { polling: 1 } : {}),
         }),
-        event: (stream, event) => {
-            if (stream === 'seat') {
-                takeOwn(event);
-            } else if (event.type === 'room') {
-                takeRoom(event.body.room as Room, undefined);
-            } else if (event.type === 'prompt') {
-                void takePrompt(
-                    event.body.prompt as Prompt,
-                    event.body.room as Room,
-                    event.body.back === true ? 'back' : (event.body.page as number | undefined),
-                );
-            } else if (event.type === 'tray') {
-                tray.allow((event.body.tray as { tools: string[] }).tools);
-                say(page.words.tray);
-            } else if (event.type === 'ended') {
-                void leave();
-            }
-        },
+        // The server names the type; each stream has its own.
+        event: (stream, event) =>
+            stream === 'seat' ? takeOwn(event as unknown as OwnTold) : takeTold(event as unknown as RoomTold),
         operations: takeOperations,
         // The place is on another device, or forgotten: the way in says where it is.
         refused: (status) => (status === 403 || status === 404 ? location.assign(page.join) : location.reload()),
@@ -152,12 +112,7 @@ const outbox = await Outbox.open({
         }
         say(fill(page.words.refused, { reason }));
     },
-    changed: (count, answered, reason) => {
-        waiting = count;
-        held = reason;
-        reachable = answered;
-        sayState();
-    },
+    changed: (waiting, isReachable, held) => saved.show({ waiting, isReachable, held }),
 });
 
 const wet = new WetSender(page.ink, (text) => room.own?.isCovered !== true && line.send(text));
@@ -204,8 +159,7 @@ const room: RoomPage = new RoomPage({
     light: (isLight) => useLight(isLight),
     say,
 });
-/** What was handed out and is not here yet: its last operation. */
-const awaited = new Map<string, string>();
+const awaited = new Awaited(page.address, (operation) => bench.view.log.has(operation));
 let isLight = false;
 /** What the server sent ahead of a gathering. */
 let ahead: CanvasAnswer | undefined;
@@ -250,8 +204,7 @@ async function load(): Promise<void> {
     while (answer === undefined) {
         answer = await get<CanvasAnswer>(`${page.address}/canvas`).catch(() => undefined);
         if (answer === undefined) {
-            reachable = false;
-            sayState();
+            saved.show({ isReachable: false });
             await new Promise((again) => window.setTimeout(again, 1500));
         }
     }
@@ -259,7 +212,7 @@ async function load(): Promise<void> {
         void leave();
         return;
     }
-    reachable = true;
+    saved.show({ isReachable: true });
     await open(answer);
 }
 
@@ -274,7 +227,6 @@ async function open(answer: CanvasAnswer): Promise<void> {
     takeRoom(answer.room, answer.own, true);
     lead.turned();
     coach.freshen();
-    sayState();
     element('#page-frame').dataset.ready = bench.canvas;
     if (answer.waiting === true) {
         await post(`${page.address}/got`, { canvas: bench.canvas }).catch(() => undefined);
@@ -342,29 +294,44 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
     outbox.release();
 }
 
-function takeOwn({ type, body }: { type: string; body: Record<string, unknown> }): void {
-    if (type === 'own') {
-        takeRoom(undefined, body.own as Own);
-    } else if (type === 'handout' && body.prompt === prompt.id) {
-        if (body.again === true) {
-            void load();
-        } else {
-            awaited.set(body.handout as string, body.last as string);
-            acknowledge();
-            window.setTimeout(() => awaited.size > 0 && void streams.catchUp(), 1500);
-        }
-    } else if (type === 'moved') {
-        void outbox.flush().then(() => location.assign(page.join));
+function takeTold(told: RoomTold): void {
+    switch (told.type) {
+        case 'room':
+            takeRoom(told.body.room, undefined);
+            break;
+        case 'prompt':
+            void takePrompt(told.body.prompt, told.body.room, told.body.back === true ? 'back' : told.body.page);
+            break;
+        case 'tray':
+            tray.allow(told.body.tray.tools);
+            say(page.words.tray);
+            break;
+        case 'ended':
+            void leave();
     }
 }
 
-/** The server is told what has come, as soon as it is on the page. */
-function acknowledge(): void {
-    for (const [handout, last] of awaited) {
-        if (bench.view.log.has(last)) {
-            awaited.delete(handout);
-            void post(`${page.address}/got`, { canvas: bench.canvas, handout }).catch(() => undefined);
-        }
+function takeOwn(told: OwnTold): void {
+    switch (told.type) {
+        case 'own':
+            takeRoom(undefined, told.body.own);
+            break;
+        case 'handout':
+            if (told.body.prompt === prompt.id) {
+                takeHandout(told.body);
+            }
+            break;
+        case 'moved':
+            void outbox.flush().then(() => location.assign(page.join));
+    }
+}
+
+function takeHandout({ handout, last, again }: { handout: string; last: string; again?: boolean }): void {
+    if (again === true) {
+        void load();
+    } else {
+        awaited.expect(handout, last, bench.canvas);
+        window.setTimeout(() => !awaited.isEmpty && void streams.catchUp(), AWAITED_MS);
     }
 }
 
@@ -426,7 +393,7 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
     bench.take(here);
     questions.freshen();
     coach.freshen();
-    acknowledge();
+    awaited.acknowledge(bench.canvas);
     sayNew(fresh);
     const missing = (): boolean => bench.view.log.highest > bench.view.log.known;
     if (!caughtUp && missing()) {
@@ -467,33 +434,5 @@ async function leave(): Promise<void> {
     } else {
         ending = false;
         window.setTimeout(() => void leave(), 2000);
-    }
-}
-
-function say(sentence: string): void {
-    window.clearTimeout(hushed);
-    notice.textContent = sentence;
-    notice.hidden = sentence === '';
-    hushed = window.setTimeout(() => {
-        notice.hidden = true;
-    }, 8000);
-}
-
-function sayState(): void {
-    const state = element('#saved');
-    const offline = connection === 'offline' || !reachable;
-    const words = offline
-        ? page.words.offline
-        : waiting > 0
-          ? page.words.saving
-          : connection === 'polling'
-            ? page.words.polling
-            : page.words.saved;
-    const said =
-        held !== '' && !offline ? fill(page.words.held, { n: waiting, reason: held }) : fill(words, { n: waiting });
-    if (state.textContent !== said) {
-        state.textContent = said;
-        state.title = said;
-        state.dataset.state = held !== '' && !offline ? 'held' : offline ? 'offline' : waiting > 0 ? 'saving' : 'saved';
     }
 }

@@ -1,3 +1,4 @@
+import type { KeptScene } from '../canvas/model/scene';
 import type { PlanWords } from '../protocol/words';
 import { mountBench } from '../bench/mount';
 import type { Tray } from '../bench/tray';
@@ -25,7 +26,7 @@ interface CanvasAnswer {
     clock: number;
     n: number;
     older: { undo: boolean; redo: boolean };
-    scene: never;
+    scene: KeptScene | null;
     operations: Operation[];
     tray: { tools: string[] };
 }

@@ -1,3 +1,4 @@
+import { Flush } from '../live/flush';
 import { HttpProblem, post } from '../live/http';
 import type { PlanState } from './model';
 import { present } from '../present';
@@ -45,17 +46,21 @@ interface Settings {
 export class Saver {
     private readonly waiting = new Map<string, Change>();
     private readonly refused = new Map<string, Refused>();
-    private sending = false;
-    private timer = 0;
-    private reachable = true;
+    private readonly sender: Flush;
 
     constructor(private readonly settings: Settings) {
+        this.sender = new Flush({
+            isWaiting: () => this.waiting.size > 0,
+            send: () => this.send(...present([...this.waiting][0])),
+            changed: () => settings.changed(this.waiting.size > 0, this.sender.isReachable),
+            wait: () => AGAIN_MS,
+        });
         window.addEventListener('beforeunload', (event) => this.isBusy && event.preventDefault());
         kept(settings.kept).forEach((one) => this.refused.set(`${one.prompt}/${one.field}`, one));
     }
 
     get isBusy(): boolean {
-        return this.waiting.size > 0 || this.sending;
+        return this.waiting.size > 0 || this.sender.isSending;
     }
 
     /** Whether a field has changes here that the server does not have yet. */
@@ -86,7 +91,7 @@ export class Saver {
         } catch {
             // Without storage it stays as long as the page does.
         }
-        this.settings.changed(this.waiting.size > 0, this.reachable);
+        this.settings.changed(this.waiting.size > 0, this.sender.isReachable);
     }
 
     set(prompt: string | null, field: string, to: unknown, at_once = false): void {
@@ -94,31 +99,13 @@ export class Saver {
         const from = this.waiting.get(key)?.from ?? this.settings.present(prompt, field);
         this.waiting.set(key, { prompt, field, to, from });
         this.drop(prompt, field);
-        this.settings.changed(true, this.reachable);
-        window.clearTimeout(this.timer);
-        this.timer = window.setTimeout(() => void this.flush(), at_once ? 0 : PAUSE_MS);
+        this.settings.changed(true, this.sender.isReachable);
+        this.sender.soon(at_once ? 0 : PAUSE_MS);
     }
 
     /** Sends what waits; resolves when nothing does or nothing can be sent. */
-    async flush(): Promise<void> {
-        if (this.sending) {
-            return;
-        }
-        this.sending = true;
-        window.clearTimeout(this.timer);
-        try {
-            while (this.waiting.size > 0) {
-                const [key, change] = present([...this.waiting][0]);
-                await this.send(key, change);
-            }
-            this.reachable = true;
-        } catch {
-            this.reachable = false;
-            this.timer = window.setTimeout(() => void this.flush(), AGAIN_MS);
-        } finally {
-            this.sending = false;
-            this.settings.changed(this.waiting.size > 0, this.reachable);
-        }
+    flush(): Promise<void> {
+        return this.sender.now();
     }
 
     private async send(key: string, change: Change): Promise<void> {

@@ -1,7 +1,7 @@
 import type { Words } from '../../protocol/words';
 import { HttpProblem, post } from '../../live/http';
 import { Toggle } from '../../live/toggle';
-import type { Notice } from './notice';
+import type { Notice } from '../../live/notice';
 import { present } from '../../present';
 
 interface Told {

@@ -10,7 +10,7 @@ import { Commands } from './commands';
 import type { DeskContext } from './context';
 import { Drawer } from './drawer';
 import { Layers } from './layers';
-import { Notice, type NoticeButton } from './notice';
+import { Notice, type NoticeButton } from '../../live/notice';
 import { Store, type DeskState } from './store';
 
 /** What the server wrote into the page: App\Http\Pages\DeskPage. */
@@ -80,7 +80,7 @@ export class Desk implements DeskContext {
     });
     readonly actions = new Actions();
     readonly layers = new Layers();
-    readonly notice = new Notice();
+    readonly notice = new Notice('#desk-notice');
     readonly drawer = new Drawer((panel) => this.bus.tell('closed', panel));
     readonly bands = new Bands(`${this.address}/bands`, () => this.bus.tell('written', null));
     readonly commands = new Commands(this.notice, {

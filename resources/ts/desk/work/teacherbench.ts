@@ -1,3 +1,4 @@
+import type { KeptScene } from '../../canvas/model/scene';
 import { mountBench } from '../../bench/mount';
 import type { Tray } from '../../bench/tray';
 import type { Operation } from '../../canvas/model/objects';
@@ -15,7 +16,7 @@ export interface OpenedCanvas {
     clock: number;
     n: number;
     older: { undo: boolean; redo: boolean };
-    scene: never;
+    scene: KeptScene | null;
     operations: Operation[];
 }
 

@@ -1,4 +1,4 @@
-import { element } from '../../page';
+import { element } from '../page';
 
 /** A button beside a sentence. */
 export interface NoticeButton {
@@ -10,12 +10,16 @@ export interface NoticeButton {
 const STAY_MS = 7000;
 const PRESS_MS = 15_000;
 
-/** Says sentences of the desk's, one at a time, with a button where there is something to do about it. */
+/** Says sentences of the page's, one at a time, with a button where there is something to do about it. */
 export class Notice {
     private hushed = 0;
 
+    /** @param  place  where it is said */
+    constructor(private readonly place: string) {}
+
+    /** Nothing to say hides it. */
     say(sentence: string, button?: NoticeButton, ms = STAY_MS): void {
-        const notice = element('#desk-notice');
+        const notice = element(this.place);
         notice.textContent = sentence;
         if (button !== undefined) {
             const press = Object.assign(document.createElement('button'), {
@@ -29,7 +33,7 @@ export class Notice {
             });
             notice.append(' ', press);
         }
-        notice.hidden = false;
+        notice.hidden = sentence === '';
         window.clearTimeout(this.hushed);
         this.hushed = window.setTimeout(
             () => {

@@ -168,12 +168,12 @@ final readonly class EditPlan
                 'tags' => ($plan->tags = PlanValue::tags(
                     array_values(array_filter(is_array($to) ? $to : [], is_string(...))),
                 )),
-                default => abort(422, __('A plan has no such field.')),
+                default => abort(422, __('That can’t be changed in a plan.')),
             };
 
             return;
         }
-        abort_unless(array_key_exists($field, $prompt->value()->toArray()), 422, __('A prompt has no such field.'));
+        abort_unless(array_key_exists($field, $prompt->value()->toArray()), 422, __('That can’t be changed in a prompt.'));
         $prompt->update(self::columns(PlanPrompt::read(new Fields([$field => $to] + $prompt->value()->toArray()))));
     }
 

@@ -55,9 +55,9 @@ final class ReadyPrompts
                     'minutes' => 5,
                 ],
                 self::page('lined', [
-                    self::text(60, 50, __('3 that I know now'), 34),
-                    self::text(60, 420, __('2 that I could tell a friend'), 34),
-                    self::text(60, 700, __('1 question that is left'), 34),
+                    self::text(60, 50, __('3 things I know now'), 34),
+                    self::text(60, 420, __('2 things I could tell a friend'), 34),
+                    self::text(60, 700, __('1 question I still have'), 34),
                 ]),
             ],
             'snapshot' => [
@@ -230,7 +230,7 @@ final class ReadyPrompts
 
         return [
             [
-                'words' => __('Times tables: everybody has numbers of their own.'),
+                'words' => __('Times tables: everyone has their own numbers.'),
                 'questions' => $questions,
                 'points' => 4,
                 'skills' => [__('times tables')],

@@ -17,7 +17,7 @@
                 $days) }}
                 {{ __('The page students see at the end names the day. A teacher can delete a session at any time, or one student’s work in it.') }}</p>
             <p>{{ __('Forgetting deletes the database rows, the pictures, the PDFs and zips that were made, and anything waiting for open pages. Copies that someone has saved are theirs, and the computer’s backups are up to the school.') }}</p>
-            <h2 class="h5">{{ __('Beside sessions') }}</h2>
+            <h2 class="h5">{{ __('Outside of sessions') }}</h2>
             <ul>
                 <li>{{ __('Teachers: a name; with an account, an e-mail address and a password nobody can read; plans and class lists until they delete them.') }}</li>
                 <li>{{ __('On devices: cookies that remember your place and tell this browser from others, and strokes that could not be sent yet.') }}</li>

@@ -498,7 +498,7 @@ final class RoomTest extends BrowserTestCase
         self::assertSame('0', $this->text('select count(*) from live_sessions where ended_at is not null'));
         $this->teacher->click('#desk-menu summary')->click('#end');
         self::assertSame('End the session', $this->teacher->find('#ask-first-yes')->getText());
-        $this->teacher->click('#ask-first-yes')->waitForText('main', 'deleted by themselves');
+        $this->teacher->click('#ask-first-yes')->waitForText('main', 'deleted automatically');
         $this->helper->waitForText('h1', 'has ended');
         foreach (['Tamsin', 'Rafe', 'نور'] as $name) {
             $this->class[$name]->waitForText('h1', 'The session has ended');

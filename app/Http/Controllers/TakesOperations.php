@@ -26,8 +26,8 @@ trait TakesOperations
     ): JsonResponse {
         $most = 100;
         $batch = $request->json('operations');
-        abort_unless(is_array($batch) && array_is_list($batch), 422, __('There are no operations in that.'));
-        abort_if(count($batch) > $most, 422, __('That’s too much at once: up to :n operations.', ['n' => $most]));
+        abort_unless(is_array($batch) && array_is_list($batch), 422, __('Nothing came with that. Reload the page and try again.'));
+        abort_if(count($batch) > $most, 422, __('That’s too much at once. Send up to :n steps.', ['n' => $most]));
         $ended = $session->ended_at?->getTimestampMs();
         abort_unless(
             LateInk::mayArrive($ended === null ? null : (int) $ended, Clock::ms()),

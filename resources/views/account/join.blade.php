@@ -8,7 +8,7 @@
             @if ($takesOver)
                 <p>{{ __('This device has plans, classes or sessions of its own. They’ll be added to theirs, and anyone with the link can see them.') }}</p>
             @elseif ($before?->hasAccount())
-                <p>{{ __('You’re signed in here as :name. That stops.', ['name' => $before->name]) }}</p>
+                <p>{{ __('You’re signed in here as :name. This signs you out.', ['name' => $before->name]) }}</p>
             @endif
             <p>{{ __('Only carry on if this is your own link.') }}</p>
             <form method="post" action="{{ route('account.return.join', [$teacher, $key]) }}">

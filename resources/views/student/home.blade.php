@@ -45,7 +45,7 @@
                     <span class="form-text">{{ $note->sender }}</span></li>@endforeach</ul>
             @endif
             <h2 class="h5">{{ __('Your private link') }}</h2>
-            <p>{{ __('It opens this page on any device. Whoever has it sees your work, so keep it to yourself.') }}</p>
+            <p>{{ __('It opens this page on any device. Anyone who has it can see your work, so keep it to yourself.') }}</p>
             <p class="panel-row"><input class="form-control" readonly aria-label="{{ __('Your private link') }}"
                 value="{{ url("/home/{$seat->id}/{$seat->home_key}") }}">
                 <button class="btn btn-outline-slate" data-copy="{{ url("/home/{$seat->id}/{$seat->home_key}") }}"

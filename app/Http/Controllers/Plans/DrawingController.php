@@ -50,11 +50,11 @@ final readonly class DrawingController
     public function operations(Request $request, Plan $plan, AppendOperations $append, EditPlan $edit): JsonResponse
     {
         $batch = $request->json('operations');
-        abort_unless(is_array($batch) && array_is_list($batch), 422, __('There are no operations in that.'));
+        abort_unless(is_array($batch) && array_is_list($batch), 422, __('Nothing came with that. Reload the page and try again.'));
         abort_if(
             count($batch) > self::MOST_AT_ONCE,
             422,
-            __('That’s too much at once: up to :n operations.', ['n' => self::MOST_AT_ONCE]),
+            __('That’s too much at once. Send up to :n steps.', ['n' => self::MOST_AT_ONCE]),
         );
         $canvas = self::own($plan, $request->json('canvas'));
         $answer = $append($canvas, Author::teacher(), $batch);

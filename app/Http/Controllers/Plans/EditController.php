@@ -62,7 +62,7 @@ final readonly class EditController
     public function set(Request $request, Plan $plan, ?Prompt $prompt = null): JsonResponse
     {
         $field = $request->json('field');
-        abort_unless(is_string($field), 422, __('A prompt has no such field.'));
+        abort_unless(is_string($field), 422, __('That can’t be changed in a prompt.'));
 
         try {
             return $this->tried(

@@ -6,7 +6,7 @@
     @elseif ($session->isRunning())
         {{ trans_choice('{1} Kept for one day after the session.|[2,*] Kept for :count days after the session.',
         $retention->days) }}
-    @else {{ __('What was drawn, the checks and the names are kept until :date, and then deleted by themselves.',
+    @else {{ __('Drawings, checks and names are kept until :date, then deleted automatically.',
         ['date' => $session->keptUntil()]) }} @endif
     <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
 @if ($deeds->may(Deed::ChooseKeep))

@@ -21,7 +21,7 @@
                     $settings->offers],
                 'keep_back' => [__('“Please don’t show mine”'),
                     __('Students can ask for this, and you’ll see it before you show their work.'), $settings->keepBack],
-                'light' => [__('Light data for everybody'), __('Uses less data: smaller pictures, no live lead ink.'),
+                'light' => [__('Light data for everyone'), __('Uses less data: smaller pictures, no live lead ink.'),
                     $settings->light]] as $field => [$word, $means, $on])
                 <x-choice name="{{ $field }}" value="1" :checked="$on">
                     <b>{{ $word }}</b> <span class="form-text">{{ $means }}</span></x-choice>

@@ -22,7 +22,7 @@
             <button class="chip" id="lineup-{{ $entry->id }}" data-do="show-entry" data-entry="{{ $entry->id }}"
                 @disabled(! $deeds->may(Deed::ChooseScreen)) aria-pressed="{{ in_array($entry->id, $shown, true) ? 'true' : 'false' }}"
                     title="{{ $entry->caption !== '' ? $entry->caption
-                        : __('Show it; with Ctrl beside what is shown. Drag it, or Alt+← → for its place') }}">
+                        : __('Show it. Ctrl+click puts it beside what’s shown. Drag it, or press Alt+← →, to move it') }}">
                 <span class="lineup-n">{{ $entry->canvas->prompt->n }}</span>
                     <x-seat-name :seat="$entry->canvas->seat" />@if ($entry->is_live) <x-icon name="broadcast" /><span
                     class="visually-hidden">{{ __('live') }}</span>@endif

@@ -47,7 +47,7 @@
             <fieldset>
                 <legend>{{ __('Which pages') }}</legend>
                 <x-choice type="radio" name="which" value="this" checked>
-                    {{ __('The page that you have open') }}</x-choice>
+                    {{ __('The page you have open') }}</x-choice>
                 <x-choice type="radio" name="which" value="all"> {{ __('All pages') }}</x-choice>
                 <x-choice type="radio" name="which" value="some"> {{ __('These:') }}
                     <input name="pages" class="form-control handout-pages" placeholder="1, 3-4" maxlength="100"></x-choice>

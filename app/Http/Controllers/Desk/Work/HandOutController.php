@@ -111,10 +111,10 @@ final class HandOutController
             $session,
             $handout->isForEverybody() && $seat === null ? Deed::HandOut : Deed::HandOutToSome,
         );
-        abort_if($handout->undone_at_ms !== null, 409, __('That was already taken back.'));
+        abort_if($handout->undone_at_ms !== null, 409, __('That’s already been undone.'));
         $this->handOut->undo($handout, $seat);
 
-        return response()->json(['said' => __('Taken back. No student’s ink was touched.')]);
+        return response()->json(['said' => __('Undone. No student’s ink was touched.')]);
     }
 
     /** One page is told once more to look. */

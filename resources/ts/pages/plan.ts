@@ -2,6 +2,10 @@ import type { PlanWords } from '../protocol/words';
 import './plain';
 import type { Backdrop } from '../canvas/model/objects';
 import { get, HttpProblem, post } from '../live/http';
+import { Notice } from '../live/notice';
+import { askWhich } from '../plan/conflict';
+import { listenToHeading } from '../plan/heading';
+import { showRefused } from '../plan/refused';
 import { element, fill, pageData } from '../page';
 import { Drawing } from '../plan/drawing';
 import type { Fields, PlanPrompt, PlanState } from '../plan/model';
@@ -27,15 +31,17 @@ interface Page {
 }
 
 const LOOK_MS = 3000;
+const NOTICE_MS = 8000;
 
 const page = pageData<Page>();
+const notice = new Notice('#plan-notice');
+const say = (sentence: string): void => notice.say(sentence, undefined, NOTICE_MS);
 const prompts = new Map<string, PlanPrompt>();
 let sequence: string[] = [];
 let title = '';
 let tags: string[] = [];
 let known = -1;
 let open = '';
-let hushed = 0;
 /** Steps of drawing that are not delivered yet. */
 let steps = 0;
 
@@ -48,7 +54,7 @@ const saver = new Saver({
     conflict,
     good,
     changed: (waiting, reachable) => {
-        showRefused();
+        sayRefused();
         sayState(waiting, reachable);
     },
 });
@@ -177,7 +183,7 @@ function fillIn(): void {
         places.show(prompt.questions);
     }
     side.show(prompt);
-    showRefused();
+    sayRefused();
     element('#plan-problems').textContent = prompt.problems.join(' ');
     const preview = element('#words-shown');
     preview.hidden = !/[${]/.test(prompt.words);
@@ -204,7 +210,7 @@ function backdropField(): string {
 function showBackdrop(): void {
     const typed = saver.notTaken.find((one) => one.prompt === open && one.field === backdropField());
     side.showBackdrop((typed?.to as Backdrop | undefined) ?? drawing.backdrop);
-    showRefused();
+    sayRefused();
 }
 
 /** A list without what was refused; a question that was there before stays as it was. */
@@ -215,35 +221,17 @@ function good(prompt: string | null, field: string, list: unknown[], refused: nu
     );
 }
 
-/** Beside each field that holds something that could not be saved: why, and a way out. */
-function showRefused(): void {
-    for (const place of document.querySelectorAll<HTMLElement>('[data-refused]')) {
-        const field = place.dataset.refused === 'backdrop' ? backdropField() : place.dataset.refused;
-        const one = saver.notTaken.find((one) => one.field === field && (one.prompt ?? open) === open);
-        place.hidden = one === undefined;
-        for (const input of document.querySelectorAll<HTMLElement>(present(place.dataset.of))) {
-            if (one === undefined) {
-                input.removeAttribute('aria-invalid');
-            } else {
-                input.setAttribute('aria-invalid', 'true');
-            }
-        }
-        if (one !== undefined && place.dataset.message !== one.message) {
-            const back = Object.assign(document.createElement('button'), {
-                type: 'button',
-                className: 'btn btn-link btn-sm',
-                textContent: page.words.give_up,
-            });
-            back.addEventListener('click', () => {
-                saver.drop(one.prompt, one.field);
-                fillIn();
-                showBackdrop();
-            });
-            place.replaceChildren(one.message, ' ', back);
-            place.closest('details')?.setAttribute('open', '');
-        }
-        place.dataset.message = one?.message ?? '';
-    }
+function sayRefused(): void {
+    showRefused({
+        words: page.words,
+        of: (field) => saver.notTaken.find((one) => one.field === field && (one.prompt ?? open) === open),
+        nameOf: (place) => (place === 'backdrop' ? backdropField() : place),
+        giveUp: (one) => {
+            saver.drop(one.prompt, one.field);
+            fillIn();
+            showBackdrop();
+        },
+    });
 }
 
 function put(selector: string, value: string, prompt: string | null, field: string): void {
@@ -293,29 +281,14 @@ async function step(again: boolean): Promise<void> {
     }
 }
 
-/** Shows both; resolves to whether mine shall stand. */
-function conflict(field: string, theirs: unknown, mine: unknown): Promise<boolean> {
-    const written = (value: unknown): string => (typeof value === 'string' ? value : JSON.stringify(value, null, 1));
-    const dialog = element<HTMLDialogElement>('#conflict-window');
-    element('#conflict-words').textContent = fill(page.words.conflict, { field });
-    element('#conflict-theirs').textContent = written(theirs);
-    element('#conflict-mine').textContent = written(mine);
-    dialog.returnValue = '';
-    dialog.showModal();
-    return new Promise((resolve) =>
-        dialog.addEventListener(
-            'close',
-            () => {
-                const keep = dialog.returnValue === 'mine';
-                if (!keep) {
-                    (document.activeElement as HTMLElement | null)?.blur();
-                    window.setTimeout(() => void look().then(fillIn));
-                }
-                resolve(keep);
-            },
-            { once: true },
-        ),
-    );
+/** Resolves to whether what was typed here is to stay. */
+async function conflict(field: string, theirs: unknown, mine: unknown): Promise<boolean> {
+    const isMine = await askWhich(page.words, field, theirs, mine);
+    if (!isMine) {
+        (document.activeElement as HTMLElement | null)?.blur();
+        window.setTimeout(() => void look().then(fillIn));
+    }
+    return isMine;
 }
 
 function showRunning(running: PlanState['running']): void {
@@ -328,16 +301,6 @@ function showRunning(running: PlanState['running']): void {
         button.textContent = page.words.follow;
         button.dataset.session = session.id;
     }
-}
-
-function say(sentence: string): void {
-    const notice = element('#plan-notice');
-    window.clearTimeout(hushed);
-    notice.textContent = sentence;
-    notice.hidden = sentence === '';
-    hushed = window.setTimeout(() => {
-        notice.hidden = true;
-    }, 8000);
 }
 
 function sayState(waiting: boolean, reachable: boolean): void {
@@ -354,34 +317,11 @@ function sayState(waiting: boolean, reachable: boolean): void {
 }
 
 element('#words').addEventListener('input', () => set('words', element<HTMLTextAreaElement>('#words').value));
-const titleField = element<HTMLInputElement>('#plan-title');
-let titleBefore = '';
-titleField.addEventListener('focus', () => {
-    titleBefore = titleField.value;
+listenToHeading({
+    title: () => title,
+    set: (field, value, atOnce) => saver.set(null, field, value, atOnce),
+    untitled: () => say(page.words.untitled),
 });
-titleField.addEventListener(
-    'input',
-    () => titleField.value.trim() !== '' && saver.set(null, 'title', titleField.value),
-);
-titleField.addEventListener('blur', () => {
-    if (titleField.value.trim() === '') {
-        titleField.value = titleBefore;
-        if (titleBefore !== title) {
-            saver.set(null, 'title', titleBefore, true);
-        }
-        say(page.words.untitled);
-    }
-});
-element('#plan-tags').addEventListener('input', () =>
-    saver.set(
-        null,
-        'tags',
-        element<HTMLInputElement>('#plan-tags')
-            .value.split(',')
-            .map((tag) => tag.trim())
-            .filter((tag) => tag !== ''),
-    ),
-);
 element('#plan-add').addEventListener('click', () => void add({}));
 element('#plan-ready').addEventListener('click', () => element<HTMLDialogElement>('#ready-window').showModal());
 element('#ready-window').addEventListener('click', (event) => {

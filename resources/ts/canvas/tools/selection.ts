@@ -1,9 +1,11 @@
 import { boxOf, cornersOf, pageBox, union, type Box } from '../model/bounds';
-import { TENTHS, newId, type CanvasObject, type Order, type Place, type Placed, type Placing } from '../model/objects';
+import { newId, type CanvasObject, type Order, type Place, type Placed, type Placing } from '../model/objects';
 import { HIGHLIGHT_WIDER } from './settings';
 import { matrixOf, placeAfter, through } from '../model/place';
 import { mayTouch } from '../model/scene';
+import { SelectionFrame, type Handle, type Pull } from './frame';
 import type { Host } from './host';
+import { stretched, stretchOf, type Side } from './stretch';
 import { present } from '../../present';
 
 type SelectionHost = Pick<Host, 'layer' | 'surface' | 'view' | 'make' | 'refresh'> & {
@@ -24,27 +26,11 @@ const EVEN_TURN = 15;
 /** What is chosen on a page, the frame around it, and what can be done to it. */
 export class Selection {
     readonly ids = new Set<string>();
-    private readonly frame: HTMLElement;
-    private readonly outline: SVGPolygonElement;
+    private readonly frame: SelectionFrame;
     private pending: Shift | null = null;
-    private side: 'w' | 'h' | null = null;
 
     constructor(private readonly bench: SelectionHost) {
-        this.frame = document.createElement('div');
-        this.frame.className = 'selection';
-        this.frame.hidden = true;
-        for (const handle of ['nw', 'ne', 'se', 'sw', 'e', 's', 'turn']) {
-            const knob = document.createElement('div');
-            knob.className = 'knob';
-            knob.dataset.handle = handle;
-            knob.addEventListener('pointerdown', (event) => this.hold(event, handle));
-            this.frame.append(knob);
-        }
-        const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
-        svg.classList.add('selection-outline');
-        this.outline = document.createElementNS('http://www.w3.org/2000/svg', 'polygon');
-        svg.append(this.outline);
-        bench.surface.append(svg, this.frame);
+        this.frame = new SelectionFrame(bench.surface, bench.view, (handle, start) => this.pull(handle, start));
     }
 
     choose(ids: string[]): void {
@@ -261,39 +247,16 @@ export class Selection {
     }
 
     showOutline(points: [number, number][]): void {
-        const { view } = this.bench;
-        this.outline.setAttribute('points', points.map(([x, y]) => view.toFrame(x, y).join(',')).join(' '));
+        this.frame.showOutline(points);
     }
 
-    /** Puts the frame around what is chosen: turned with it when it is one object, upright around several. */
+    /** Puts the frame around what is chosen. */
     place(): void {
-        const { view } = this.bench;
-        const shown = [...this.placed()].map(([id, placed]) => view.floating.get(id) ?? placed);
-        this.frame.hidden = shown.length === 0;
-        if (shown.length === 0) {
-            return;
-        }
-        const single = shown.length === 1 ? shown[0] : undefined;
-        const box = single === undefined ? union(shown.map(pageBox)) : boxOf(single.object);
-        const matrix = matrixOf(single?.place);
-        const [x, y] = view.toFrame(...through(matrix, box.left, box.top));
-        const scale = view.camera.scale * Math.hypot(matrix[0], matrix[1]);
-        const { style } = this.frame;
-        style.width = `${(box.right - box.left) * scale}px`;
-        style.height = `${(box.bottom - box.top) * scale}px`;
-        style.transform = `translate(${x}px, ${y}px) rotate(${Math.atan2(matrix[1], matrix[0])}rad)`;
-        this.frame.classList.toggle(
-            'has-sides',
-            single !== undefined &&
-                sides(single).length > 0 &&
-                single.locked !== true &&
-                single.layer === this.bench.layer,
+        const { view, layer } = this.bench;
+        this.frame.place(
+            [...this.placed()].map(([id, placed]) => view.floating.get(id) ?? placed),
+            layer,
         );
-        this.frame.classList.toggle(
-            'is-locked',
-            shown.some(({ locked }) => locked === true),
-        );
-        this.frame.classList.toggle('is-flat', single !== undefined && !sides(single).includes('h'));
     }
 
     private middle(): [number, number] {
@@ -301,44 +264,46 @@ export class Selection {
         return box === null ? [0, 0] : [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
     }
 
-    /** A handle is held: corners scale, the knob above turns, the sides make wider or taller. */
-    private hold(event: PointerEvent, handle: string): void {
-        event.preventDefault();
-        event.stopPropagation();
-        const knob = event.currentTarget as HTMLElement;
-        knob.setPointerCapture(event.pointerId);
-        const { view } = this.bench;
+    private pull(handle: Handle, start: [number, number]): Pull {
+        if (handle === 'e' || handle === 's') {
+            return this.stretch(handle === 'e' ? 'w' : 'h', start);
+        }
         const about = handle === 'turn' ? this.middle() : this.opposite(handle);
-        const start = view.toPage(event.clientX, event.clientY);
-        const [only] = [...this.placed()];
-        const move = (moved: PointerEvent): void => {
-            const now = view.toPage(moved.clientX, moved.clientY);
-            if (handle === 'turn') {
-                const turn =
-                    ((Math.atan2(now[1] - about[1], now[0] - about[0]) -
-                        Math.atan2(start[1] - about[1], start[0] - about[0])) *
-                        180) /
-                    Math.PI;
-                this.shift({ about, turn: moved.shiftKey ? Math.round(turn / EVEN_TURN) * EVEN_TURN : turn });
-            } else if (handle === 'e' || handle === 's') {
-                this.stretch(present(only), handle === 'e' ? 'w' : 'h', start, now);
-            } else {
-                const was = Math.hypot(start[0] - about[0], start[1] - about[1]);
-                const is = Math.hypot(now[0] - about[0], now[1] - about[1]);
-                this.shift({ about, scale: Math.max(0.05, is / Math.max(1, was)) });
-            }
+        const angle = ([x, y]: [number, number]): number => (Math.atan2(y - about[1], x - about[0]) * 180) / Math.PI;
+        const far = ([x, y]: [number, number]): number => Math.hypot(x - about[0], y - about[1]);
+        return {
+            move: (now, isEven) => {
+                if (handle === 'turn') {
+                    const turn = angle(now) - angle(start);
+                    this.shift({ about, turn: isEven ? Math.round(turn / EVEN_TURN) * EVEN_TURN : turn });
+                } else {
+                    this.shift({ about, scale: Math.max(0.05, far(now) / Math.max(1, far(start))) });
+                }
+            },
+            end: () => this.land(),
         };
-        const up = (): void => {
-            knob.removeEventListener('pointermove', move);
-            if (this.side === null) {
-                this.land();
-            } else {
-                this.landStretch(present(only)[0]);
-            }
+    }
+
+    /** The one object that is chosen is made wider or taller. */
+    private stretch(side: Side, start: [number, number]): Pull {
+        const { bench } = this;
+        const [id, placed] = present([...this.placed()][0]);
+        let object: CanvasObject | null = null;
+        return {
+            move: (now) => {
+                object = bench.rewrapped(stretched(placed, side, start, now));
+                bench.view.float([[id, { ...placed, object }]]);
+                this.place();
+            },
+            end: () => {
+                bench.view.floating.clear();
+                if (object === null) {
+                    bench.view.drawAll();
+                } else {
+                    bench.make('change', { target: id, set: stretchOf(object, side) });
+                }
+            },
         };
-        knob.addEventListener('pointermove', move);
-        knob.addEventListener('pointerup', up, { once: true });
-        knob.addEventListener('pointercancel', up, { once: true });
     }
 
     /** The corner across, on the page: it stays where it is. */
@@ -348,60 +313,6 @@ export class Selection {
         const box = single ? boxOf(present(shown[0]).object) : present(this.box());
         const [x, y] = present(cornersOf(box)[{ nw: 2, ne: 3, se: 0, sw: 1 }[handle] ?? 0]);
         return single ? through(matrixOf(present(shown[0]).place), x, y) : [x, y];
-    }
-
-    private stretch(
-        [id, placed]: [string, Placed],
-        side: 'w' | 'h',
-        start: [number, number],
-        now: [number, number],
-    ): void {
-        this.side = side;
-        const [a, b, c, d] = matrixOf(placed.place);
-        const [dx, dy] = [now[0] - start[0], now[1] - start[1]];
-        const all = a * d - b * c;
-        const by = side === 'w' ? (d * dx - c * dy) / all : (a * dy - b * dx) / all;
-        const object = placed.object as unknown as Record<string, number>;
-        const was = present(object[side]);
-        const next = Math.round(was + (was < 0 ? -by : by) * TENTHS);
-        const value =
-            was < 0
-                ? Math.min(-50, next)
-                : Math.max(placed.object.type === 'line' || placed.object.type === 'arrow' ? 0 : 50, next);
-        this.bench.view.float([
-            [
-                id,
-                {
-                    ...placed,
-                    object: this.bench.rewrapped({
-                        ...placed.object,
-                        [side]: value,
-                        ...(placed.object.type === 'text' && { fixed: true }),
-                    } as Placed['object']),
-                },
-            ],
-        ]);
-        this.place();
-    }
-
-    private landStretch(id: string): void {
-        const { view } = this.bench;
-        const side = present(this.side);
-        const object = view.floating.get(id)?.object as unknown as Record<string, unknown> | undefined;
-        this.side = null;
-        view.floating.clear();
-        if (object === undefined) {
-            view.drawAll();
-            return;
-        }
-        const set: Record<string, unknown> = { [side]: object[side] };
-        if (object.type === 'text' || object.type === 'note') {
-            set.text = object.text;
-        }
-        if (object.type === 'text') {
-            set.fixed = true;
-        }
-        this.bench.make('change', { target: id, set });
     }
 }
 
@@ -420,23 +331,5 @@ function fieldOf(object: CanvasObject, name: string): string | null {
             return ['text', 'note', 'maths'].includes(object.type) ? 'size' : null;
         default:
             return name in object ? name : null;
-    }
-}
-
-/** Which sides of an object can be pulled by themselves. */
-function sides({ object }: Placed): ('w' | 'h')[] {
-    switch (object.type) {
-        case 'text':
-            return ['w'];
-        case 'note':
-        case 'picture':
-        case 'rectangle':
-        case 'ellipse':
-        case 'triangle':
-        case 'line':
-        case 'arrow':
-            return ['w', 'h'];
-        default:
-            return [];
     }
 }

@@ -80,7 +80,11 @@ function listenToAsking(): void {
             asked.form.requestSubmit(asked.button);
         }
     });
-    window.addEventListener('close', () => asking?.button?.focus());
+    window.addEventListener('close', () => {
+        const button = asking?.button;
+        // What the server writes may have replaced it meanwhile.
+        (button?.isConnected === false ? document.getElementById(button.id) : button)?.focus();
+    });
     document.addEventListener('submit', (event) => {
         const form = event.target as HTMLFormElement;
         if (form.dataset.ask === undefined || form.dataset.post !== undefined) {

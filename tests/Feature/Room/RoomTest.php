@@ -511,13 +511,13 @@ final class RoomTest extends OneStudentTestCase
             ->assertSee('Stuck at &lt;b&gt;', false)
             ->getContent();
         self::assertMatchesRegularExpression('/class="hands".*Mate.*Tamsin/s', $bands);
-        $this->desk('hand', ['seat' => $mate->id, 'words' => 'I am coming.'])->assertJsonPath('said', 'Sent to Mate.');
+        $this->desk('hand', ['seat' => $mate->id, 'words' => 'I’m coming.'])->assertJsonPath('said', 'Sent to Mate.');
         self::assertNull($mate->refresh()->hand_at_ms);
         $own = $this->asStudent($mate, $token)
             ->getJson("/seat/{$mate->id}/canvas")
             ->json('own.messages');
         self::assertSame(
-            [['Mate', true, 'Stuck at <b>'], ['Ms Okafor-Lind', false, 'I am coming.']],
+            [['Mate', true, 'Stuck at <b>'], ['Ms Okafor-Lind', false, 'I’m coming.']],
             array_map(static fn (array $one): array => [$one['from'], $one['mine'], $one['words']], $own),
         );
         $this->desk('hand', ['seat' => $this->seat->id])->assertOk();

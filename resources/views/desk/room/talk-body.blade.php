@@ -17,7 +17,7 @@
     <label for="talk-words">{{ __('Write to this student') }}</label>
     <textarea id="talk-words" name="words" class="form-control" rows="2" maxlength="{{ Crag\Session\Room\ShortMessage::LONGEST }}" dir="auto" required></textarea>
     <div class="ready-replies" role="group" aria-label="{{ __('Ready replies') }}">
-        @foreach ([__('I am coming.'), __('Look at the prompt again.'), __('Draw it first.'), __('Check your units.'),
+        @foreach ([__('I’m coming.'), __('Look at the prompt again.'), __('Draw it first.'), __('Check your units.'),
             __('Well spotted!')] as $reply)
             <button type="button" class="chip" data-post="{{ $at }}/hand"
                 data-body="{{ json_encode(['seat' => $seat->id, 'words' => $reply]) }}"

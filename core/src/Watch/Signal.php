@@ -21,7 +21,7 @@ enum Signal: string
     public function word(): string
     {
         return match ($this) {
-            self::SentWrong => 'Sent with an answer that is not right',
+            self::SentWrong => 'Sent with a wrong answer',
             self::RubbingOut => 'Rubbing out a lot',
             self::LongStill => 'Longest without a stroke',
             self::SameSlip => 'The same slip as others',

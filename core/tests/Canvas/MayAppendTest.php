@@ -35,11 +35,11 @@ final class MayAppendTest extends TestCase
         $lead = Logs::stroke('n', 0, null);
         yield 'a student on the lead layer' => [
             Operation::read($lead->toArray(), Author::seat(Logs::SEAT)),
-            'lead layer',
+            'You can’t write there.',
         ];
         yield 'a teacher on the student layer' => [
             Operation::read(Logs::stroke('n')->toArray(), Author::teacher()),
-            'student layer',
+            'You can’t write there.',
         ];
         yield 'a student handing out' => [
             Logs::operation('n', 'backdrop', ['backdrop' => ['kind' => 'lined']]),
@@ -58,22 +58,22 @@ final class MayAppendTest extends TestCase
             Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 9]),
             'isn’t an answer to this',
         ];
-        yield 'undoing an answer' => [Logs::undo('n', 'answer'), 'That can’t be done to'];
-        yield 'erasing what is not there' => [Logs::remove('n', 'ghost'), 'nothing called'];
-        yield 'erasing what another wrote' => [Logs::remove('n', 'theirs'), 'somebody else'];
-        yield 'erasing half of it from another' => [Logs::remove('n', 'stroke', 'theirs'), 'somebody else'];
-        yield 'erasing the teacher\'s' => [Logs::remove('n', 'lead'), 'somebody else'];
-        yield 'erasing an eraser' => [Logs::remove('n', 'rub'), 'That can’t be done to'];
-        yield 'retyping a stroke' => [Logs::retype('n', 'stroke', 'x'), 'That can’t be done to'];
-        yield 'undoing an undo' => [Logs::undo('n', 'undo'), 'That can’t be done to'];
+        yield 'undoing an answer' => [Logs::undo('n', 'answer'), 'That can’t be done to this.'];
+        yield 'erasing what is not there' => [Logs::remove('n', 'ghost'), 'isn’t on this canvas any more'];
+        yield 'erasing what another wrote' => [Logs::remove('n', 'theirs'), 'Someone else made that'];
+        yield 'erasing half of it from another' => [Logs::remove('n', 'stroke', 'theirs'), 'Someone else made that'];
+        yield 'erasing the teacher\'s' => [Logs::remove('n', 'lead'), 'Someone else made that'];
+        yield 'erasing an eraser' => [Logs::remove('n', 'rub'), 'That can’t be done to this.'];
+        yield 'retyping a stroke' => [Logs::retype('n', 'stroke', 'x'), 'That can’t be done to this.'];
+        yield 'undoing an undo' => [Logs::undo('n', 'undo'), 'That can’t be done to this.'];
         yield 'moving another\'s' => [
             Logs::operation('n', 'arrange', ['targets' => [Logs::id('theirs')], 'order' => 'front']),
-            'somebody else',
+            'Someone else made that',
         ];
-        yield 'losing a piece' => [Logs::remove('n', 'piece'), 'somebody else'];
+        yield 'losing a piece' => [Logs::remove('n', 'piece'), 'Someone else made that'];
         yield 'repainting a piece' => [
             Logs::operation('n', 'change', ['target' => Logs::id('piece'), 'set' => ['alt' => 'x']]),
-            'somebody else',
+            'Someone else made that',
         ];
         yield 'locking' => [
             Logs::operation('n', 'arrange', ['targets' => [Logs::id('stroke')], 'lock' => true]),
@@ -81,45 +81,45 @@ final class MayAppendTest extends TestCase
         ];
         yield 'cutting words' => [
             Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('words'), 'keep' => []]]]),
-            'That can’t be done to',
+            'That can’t be done to this.',
         ];
-        yield 'the third of two' => [Logs::remove('n', Logs::id('pasted').'.2'), 'That can’t be done to'];
-        yield 'one of a single one' => [Logs::remove('n', Logs::id('stroke').'.0'), 'That can’t be done to'];
-        yield 'a page that is none' => [Logs::onPage('ghost', Logs::stroke('n')), 'nothing called'];
-        yield 'a stroke as a page' => [Logs::onPage('stroke', Logs::stroke('n')), 'That can’t be done to'];
-        yield 'removing a page' => [Logs::remove('n', 'page'), 'That can’t be done to'];
+        yield 'the third of two' => [Logs::remove('n', Logs::id('pasted').'.2'), 'That can’t be done to this.'];
+        yield 'one of a single one' => [Logs::remove('n', Logs::id('stroke').'.0'), 'That can’t be done to this.'];
+        yield 'a page that is none' => [Logs::onPage('ghost', Logs::stroke('n')), 'isn’t on this canvas any more'];
+        yield 'a stroke as a page' => [Logs::onPage('stroke', Logs::stroke('n')), 'That can’t be done to this.'];
+        yield 'removing a page' => [Logs::remove('n', 'page'), 'That can’t be done to this.'];
         yield 'a student giving back' => [
             Logs::operation('n', 'give_back', ['target' => Logs::id('stroke')]),
             'Only the teacher',
         ];
-        yield 'giving back what never was' => [Logs::giveBack('n', 'ghost'), 'nothing called'];
+        yield 'giving back what never was' => [Logs::giveBack('n', 'ghost'), 'isn’t on this canvas any more'];
         yield 'a student as coach' => [
             Operation::read(Logs::coach('n')->toArray(), Author::seat(Logs::SEAT)),
-            'coach layer',
+            'You can’t write there.',
         ];
         yield 'coach ink rubbing out a student\'s' => [
             Logs::coach('n', 'remove', ['targets' => [Logs::id('stroke')]]),
-            'somebody else',
+            'Someone else made that',
         ];
         yield 'coach ink moving a piece' => [
             Logs::coach('n', 'arrange', ['targets' => [Logs::id('piece')], 'order' => 'front']),
-            'somebody else',
+            'Someone else made that',
         ];
         yield 'coach ink undoing what was handed out' => [
             Logs::coach('n', 'withdraw', ['target' => Logs::id('lead')]),
-            'somebody else',
+            'Someone else made that',
         ];
         yield 'coach ink handing out' => [
             Logs::coach('n', 'backdrop', ['backdrop' => ['kind' => 'lined']]),
-            'coach layer',
+            'You can’t write there.',
         ];
-        yield 'coach ink adding a page' => [Logs::coach('n', 'page', []), 'coach layer'];
+        yield 'coach ink adding a page' => [Logs::coach('n', 'page', []), 'You can’t write there.'];
         yield 'coach ink giving back' => [
             Logs::coach('n', 'give_back', ['target' => Logs::id('stroke')]),
-            'coach layer',
+            'You can’t write there.',
         ];
-        yield 'private ink on a student\'s log' => [Logs::coach('n', layer: 'private'), 'private layer'];
-        yield 'undoing another\'s' => [Logs::undo('n', 'theirs'), 'somebody else'];
+        yield 'private ink on a student\'s log' => [Logs::coach('n', layer: 'private'), 'You can’t write there.'];
+        yield 'undoing another\'s' => [Logs::undo('n', 'theirs'), 'Someone else made that'];
     }
 
     #[DataProvider('accepted'), DoesNotPerformAssertions]

@@ -58,7 +58,7 @@ final class OperationsTest extends CragTestCase
             ->assertOk()
             ->assertJsonPath('accepted', [['id' => $good['id'], 'n' => 1]])
             ->assertJsonPath('refused.0.id', 'unreadable-one')
-            ->assertJsonPath('refused.3.reason', 'There’s nothing called "nobody-made-this" on this canvas.')
+            ->assertJsonPath('refused.3.reason', 'What you changed isn’t on this canvas any more.')
             ->assertJsonCount(4, 'refused');
         self::assertSame(1, LoggedOperation::query()->count());
     }

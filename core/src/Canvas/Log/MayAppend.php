@@ -62,7 +62,7 @@ final readonly class MayAppend
             ! $operation->layer->mayBeWrittenBy($operation->author) ||
             ! in_array($operation->layer, $this->layers, true)
         ) {
-            throw RefusedOperation::layer($operation->layer);
+            throw RefusedOperation::wrongLayer();
         }
         $teachers =
             in_array($kind, [OperationKind::Backdrop, OperationKind::Fresh, OperationKind::GiveBack], true) ||
@@ -73,7 +73,7 @@ final readonly class MayAppend
         if (! $operation->layer->takes($kind) && $operation->author->seat === null) {
             throw $kind === OperationKind::Answer
                 ? RefusedOperation::onlyAStudent()
-                : RefusedOperation::layer($operation->layer);
+                : RefusedOperation::wrongLayer();
         }
         if (! $this->tray->allows($operation, $this->nowMs)) {
             throw RefusedOperation::tool();
@@ -101,7 +101,7 @@ final readonly class MayAppend
 
     private function checkTarget(Operation $operation, OperationKind $kind, string $id): void
     {
-        $target = $this->known[ObjectId::operation($id)] ?? throw RefusedOperation::unknownTarget($id);
+        $target = $this->known[ObjectId::operation($id)] ?? throw RefusedOperation::unknownTarget();
         if ($kind === OperationKind::GiveBack) {
             return;
         }
@@ -114,7 +114,7 @@ final readonly class MayAppend
             $kind === OperationKind::Arrange && $target->layer === Layer::Pieces && $operation->layer !== Layer::Coach;
         $own = $target->layer === $operation->layer && $target->author->is($operation->author);
         if (! $own && ! $movesPiece && ! $this->teachersOwn($operation, $target)) {
-            throw RefusedOperation::notYours($id);
+            throw RefusedOperation::notYours();
         }
         $type = $target->typeOf($id);
         $effect = $operation->effect;
@@ -130,7 +130,7 @@ final readonly class MayAppend
             default => false,
         };
         if (! $fits) {
-            throw RefusedOperation::notThatKind($id, $kind);
+            throw RefusedOperation::notThatKind();
         }
     }
 
@@ -144,7 +144,7 @@ final readonly class MayAppend
                 true,
             )
         ) {
-            throw RefusedOperation::notThatKind($id, $kind);
+            throw RefusedOperation::notThatKind();
         }
     }
 

@@ -9,24 +9,24 @@ use DomainException;
 /** An operation that can be read but may not be appended to this canvas. */
 final class RefusedOperation extends DomainException
 {
-    public static function layer(Layer $layer): self
+    public static function wrongLayer(): self
     {
-        return new self("You can’t write on the {$layer->value} layer.");
+        return new self('You can’t write there.');
     }
 
-    public static function unknownTarget(string $id): self
+    public static function unknownTarget(): self
     {
-        return new self("There’s nothing called \"{$id}\" on this canvas.");
+        return new self('What you changed isn’t on this canvas any more.');
     }
 
-    public static function notYours(string $id): self
+    public static function notYours(): self
     {
-        return new self("\"{$id}\" was made by somebody else.");
+        return new self('Someone else made that, so you can’t change it.');
     }
 
-    public static function notThatKind(string $id, OperationKind $kind): self
+    public static function notThatKind(): self
     {
-        return new self("That can’t be done to \"{$id}\".");
+        return new self('That can’t be done to this.');
     }
 
     public static function full(int $limit): self

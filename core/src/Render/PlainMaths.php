@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Render;
 
+use Crag\Maths\Parsing\Greek;
 use Crag\Prompt\Values\Formulas;
 
 /**
@@ -25,17 +26,7 @@ final class PlainMaths
         'neq' => ' ≠ ',
         'approx' => ' ≈ ',
         'pi' => 'π',
-        'alpha' => 'α',
-        'beta' => 'β',
-        'gamma' => 'γ',
-        'theta' => 'θ',
-        'lambda' => 'λ',
-        'mu' => 'μ',
-        'rho' => 'ρ',
-        'sigma' => 'σ',
-        'phi' => 'φ',
-        'omega' => 'ω',
-        'Delta' => 'Δ',
+        ...Greek::LETTERS,
         'Sigma' => 'Σ',
         'Omega' => 'Ω',
         'circ' => '°',

@@ -4,41 +4,17 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
-use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
-use Crag\Canvas\SceneDraft;
 
 /**
- * Undo: the operation that it names counts as not made, until it is reinstated. Read by {@see \Crag\Canvas\Scene::fold}
- * before anything is applied.
+ * Undo: the operation that it names counts as not made, until it is reinstated. Read by {@see \Crag\Canvas\Log\InForce}.
  */
 final readonly class Withdraw implements Effect
 {
-    public function __construct(public string $target)
-    {
-    }
+    use NamesOperation;
 
     public function kind(): OperationKind
     {
         return OperationKind::Withdraw;
-    }
-
-    public function toArray(): array
-    {
-        return ['target' => $this->target];
-    }
-
-    public function targets(): array
-    {
-        return [$this->target];
-    }
-
-    public function madeWith(): array
-    {
-        return [];
-    }
-
-    public function apply(SceneDraft $draft, Operation $operation): void
-    {
     }
 }

@@ -75,20 +75,6 @@ final class Lexer
         '⁺' => '',
     ];
 
-    private const GREEK = [
-        'alpha' => 'α',
-        'beta' => 'β',
-        'gamma' => 'γ',
-        'theta' => 'θ',
-        'lambda' => 'λ',
-        'mu' => 'μ',
-        'rho' => 'ρ',
-        'sigma' => 'σ',
-        'phi' => 'φ',
-        'omega' => 'ω',
-        'Delta' => 'Δ',
-    ];
-
     /** By what it makes of them. */
     private const PATTERNS = [
         // Groups of three after a comma or a narrow space; otherwise, and always after a leading zero, a comma is a
@@ -176,8 +162,8 @@ final class Lexer
 
     private static function command(string $name, bool $space): Token
     {
-        return isset(self::GREEK[$name])
-            ? new Token('letter', self::GREEK[$name], $space)
+        return isset(Greek::LETTERS[$name])
+            ? new Token('letter', Greek::LETTERS[$name], $space)
             : new Token('command', $name, $space);
     }
 }

@@ -1,3 +1,4 @@
+import { Visitor } from './visitor';
 import { WebSocket } from 'ws';
 import { encodeInk, type Sample } from '../resources/ts/canvas/model/ink';
 import { newId, type Operation, type Stroke, type Text, type WetInk } from '../resources/ts/canvas/model/objects';
@@ -58,7 +59,7 @@ function guess({ kind, options, from, to }: Asked['question']): unknown {
 
 /** One simulated student: joins over HTTP, opens the socket, draws wet and posts dry, as a browser's page does. */
 export class SimulatedStudent {
-    private readonly cookies = new Map<string, string>();
+    private readonly visitor: Visitor;
     private socket: WebSocket | null = null;
     /** What is drawn, to the desks. */
     private line: WebSocket | null = null;
@@ -78,18 +79,20 @@ export class SimulatedStudent {
         private readonly base: string,
         readonly name: string,
         private readonly watch: Watch = {},
-    ) {}
+    ) {
+        this.visitor = new Visitor(base);
+    }
 
     async join(code: string): Promise<void> {
-        const form = await (await this.request(`/join/${code}`)).text();
+        const form = await (await this.visitor.request(`/join/${code}`)).text();
         const token = /name="_token" value="([^"]+)"/.exec(form)?.[1] ?? '';
-        const joined = await this.request('/join', {
+        const joined = await this.visitor.request('/join', {
             method: 'POST',
             headers: { 'Content-Type': 'application/x-www-form-urlencoded' },
             body: new URLSearchParams({ _token: token, code, name: this.name }).toString(),
         });
         const page = await (
-            await this.request(new URL(joined.headers.get('location') ?? '/', this.base).pathname)
+            await this.visitor.request(new URL(joined.headers.get('location') ?? '/', this.base).pathname)
         ).text();
         const data = /data-page="([^"]+)"/.exec(page)?.[1];
         if (data === undefined) {
@@ -158,10 +161,9 @@ export class SimulatedStudent {
     async postAll(operations: Operation[]): Promise<void> {
         for (let tries = 0; !this.over; tries++) {
             const began = performance.now();
-            const response = await this.request(
-                `/seat/${this.seat}/operations`,
-                this.json({ canvas: this.canvas, operations }),
-            ).catch(() => null);
+            const response = await this.visitor
+                .post(`/seat/${this.seat}/operations`, { canvas: this.canvas, operations })
+                .catch(() => null);
             if (response?.ok) {
                 await response.arrayBuffer();
                 this.watch.posted?.(
@@ -182,10 +184,9 @@ export class SimulatedStudent {
     protected async tryToPost(
         operations: Operation[],
     ): Promise<{ accepted: { id: string; n: number }[]; refused: { id: string }[] } | null> {
-        const response = await this.request(`/seat/${this.seat}/operations`, {
-            ...this.json({ canvas: this.canvas, operations }),
-            signal: AbortSignal.timeout(15_000),
-        }).catch(() => null);
+        const response = await this.visitor
+            .post(`/seat/${this.seat}/operations`, { canvas: this.canvas, operations }, AbortSignal.timeout(15_000))
+            .catch(() => null);
         return response?.ok
             ? ((await response.json().catch(() => null)) as {
                   accepted: { id: string; n: number }[];
@@ -201,7 +202,7 @@ export class SimulatedStudent {
     /** Asks for what was missed on the canvas, until there is no more. */
     protected async catchUp(): Promise<void> {
         for (let more = true; more;) {
-            const response = await this.request(
+            const response = await this.visitor.request(
                 `/seat/${this.seat}/catch-up?canvas=${this.canvas}&operations=${this.known}`,
                 { signal: AbortSignal.timeout(15_000) },
             );
@@ -228,7 +229,7 @@ export class SimulatedStudent {
 
     /** Presses "Send to teacher"; what is sent is not drawn on any more. */
     async sendWork(): Promise<void> {
-        await this.request(`/seat/${this.seat}/send`, this.json({ canvas: this.canvas }));
+        await this.visitor.post(`/seat/${this.seat}/send`, { canvas: this.canvas });
         this.over = true;
     }
 
@@ -249,7 +250,9 @@ export class SimulatedStudent {
     }
 
     private async takeCanvas(): Promise<void> {
-        const response = await this.request(`/seat/${this.seat}/canvas`, { headers: { Accept: 'application/json' } });
+        const response = await this.visitor.request(`/seat/${this.seat}/canvas`, {
+            headers: { Accept: 'application/json' },
+        });
         const answer = (await response.json()) as { canvas: string; ended: boolean; waiting?: boolean };
         this.canvas = answer.canvas;
         this.over ||= answer.ended;
@@ -275,7 +278,7 @@ export class SimulatedStudent {
         return new Promise((opened) => {
             const socket = new WebSocket(
                 `${this.base.replace(/^http/, 'ws')}/live/${what}/${this.session}/${this.seat}`,
-                { headers: { Cookie: this.cookieHeader() } },
+                { headers: { Cookie: this.visitor.cookie } },
             );
             begun(socket);
             socket.on('open', () => opened());
@@ -326,10 +329,9 @@ export class SimulatedStudent {
 
     /** The page has what was handed out: one thing, or all that lies there. */
     private async acknowledge(handout?: string): Promise<void> {
-        await this.request(
-            `/seat/${this.seat}/got`,
-            this.json({ canvas: this.canvas, ...(handout !== undefined && { handout }) }),
-        ).catch(() => undefined);
+        await this.visitor
+            .post(`/seat/${this.seat}/got`, { canvas: this.canvas, ...(handout !== undefined && { handout }) })
+            .catch(() => undefined);
     }
 
     /** A quick ask is thought about for a moment, and answered once. */
@@ -340,40 +342,10 @@ export class SimulatedStudent {
         this.answered = ask.id;
         setTimeout(
             () =>
-                void this.request(
-                    `/seat/${this.seat}/ask`,
-                    this.json({ ask: ask.id, value: guess(ask.question) }),
-                ).catch(() => undefined),
+                void this.visitor
+                    .post(`/seat/${this.seat}/ask`, { ask: ask.id, value: guess(ask.question) })
+                    .catch(() => undefined),
             800 + Math.random() * 5000,
         );
-    }
-
-    private json(body: unknown): RequestInit {
-        return {
-            method: 'POST',
-            headers: {
-                'Content-Type': 'application/json',
-                Accept: 'application/json',
-                'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? ''),
-            },
-            body: JSON.stringify(body),
-        };
-    }
-
-    private async request(path: string, init: RequestInit = {}): Promise<Response> {
-        const response = await fetch(this.base + path, {
-            ...init,
-            redirect: 'manual',
-            headers: { ...(init.headers as Record<string, string>), Cookie: this.cookieHeader() },
-        });
-        for (const line of response.headers.getSetCookie()) {
-            const [name = '', value = ''] = (line.split(';', 1)[0] ?? '').split(/=(.*)/s);
-            this.cookies.set(name, value);
-        }
-        return response;
-    }
-
-    private cookieHeader(): string {
-        return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ');
     }
 }

@@ -1,3 +1,4 @@
+import { Visitor } from './visitor';
 import type { SimulatedStudent } from './student';
 import { sleep } from './student';
 import { present } from '../resources/ts/present';
@@ -13,18 +14,20 @@ const PATIENCE_MS = 10_000;
 
 /** A simulated teacher at the desk: does something for everybody, and waits until the last page has it. */
 export class SimulatedTeacher {
-    private readonly cookies = new Map<string, string>();
+    private readonly visitor: Visitor;
     private desk = '';
     private readonly prompts: string[] = [];
     private waiting: { what: string; clicked: number; times: number[] } | null = null;
 
-    constructor(private readonly base: string) {}
+    constructor(private readonly base: string) {
+        this.visitor = new Visitor(base);
+    }
 
     /** Opens the desk with the private return link. */
     async open(link: string): Promise<void> {
-        const opened = await this.request(new URL(link).pathname);
+        const opened = await this.visitor.request(new URL(link).pathname);
         this.desk = new URL(opened.headers.get('location') ?? '', this.base).pathname;
-        const page = await (await this.request(this.desk)).text();
+        const page = await (await this.visitor.request(this.desk)).text();
         this.prompts.push(present(/&quot;prompt&quot;:&quot;(\w+)/.exec(page)?.[1]));
         this.prompts.push(
             ((await (await this.post('/prompts', { words: 'Brace the frame.' })).json()) as { prompt: string }).prompt,
@@ -87,7 +90,7 @@ export class SimulatedTeacher {
         }
         for (;;) {
             await sleep(100);
-            const said = await (await this.request(`${this.desk}/record`)).text();
+            const said = await (await this.visitor.request(`${this.desk}/record`)).text();
             if (said.includes('record.pdf')) {
                 break;
             }
@@ -96,7 +99,7 @@ export class SimulatedTeacher {
             }
         }
         const ms = performance.now() - began;
-        return { ms, pdf: new Uint8Array(await (await this.request(`${this.desk}/record.pdf`)).arrayBuffer()) };
+        return { ms, pdf: new Uint8Array(await (await this.visitor.request(`${this.desk}/record.pdf`)).arrayBuffer()) };
     }
 
     private async once(what: string, address: string, body: unknown, count: number): Promise<number[]> {
@@ -114,30 +117,6 @@ export class SimulatedTeacher {
     }
 
     private post(address: string, body: unknown): Promise<Response> {
-        return this.request(this.desk + address, {
-            method: 'POST',
-            headers: {
-                'Content-Type': 'application/json',
-                Accept: 'application/json',
-                'X-XSRF-TOKEN': decodeURIComponent(this.cookies.get('XSRF-TOKEN') ?? ''),
-            },
-            body: JSON.stringify(body),
-        });
-    }
-
-    private async request(path: string, init: RequestInit = {}): Promise<Response> {
-        const response = await fetch(this.base + path, {
-            ...init,
-            redirect: 'manual',
-            headers: {
-                ...(init.headers as Record<string, string>),
-                Cookie: [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; '),
-            },
-        });
-        for (const line of response.headers.getSetCookie()) {
-            const [name = '', value = ''] = (line.split(';', 1)[0] ?? '').split(/=(.*)/s);
-            this.cookies.set(name, value);
-        }
-        return response;
+        return this.visitor.post(this.desk + address, body);
     }
 }

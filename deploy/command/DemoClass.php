@@ -54,6 +54,27 @@ final readonly class DemoClass
         );
     }
 
+    /** Lets the simulated class do something at the demo's desk, to its end: demo/class.ts. */
+    public function simulate(string $what, string ...$how): void
+    {
+        Shell::run(
+            [
+                'setpriv',
+                '--pdeathsig',
+                'TERM',
+                '--',
+                'node',
+                Setup::root().'/storage/setup/demo/class.mjs',
+                $what,
+                $this->instance->address(),
+                $this->addresses['code'],
+                $this->addresses['desk'],
+                ...$how,
+            ],
+            Setup::root(),
+        );
+    }
+
     /**
      * @param  array<string, string>  $environment  of the instance
      * @return array{desk: string, plans: string, join: string, code: string, screen: string, student: string}

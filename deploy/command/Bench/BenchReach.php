@@ -6,10 +6,8 @@ namespace Deploy\Bench;
 
 use Deploy\Console;
 use Deploy\DemoClass;
-use Deploy\Install\Setup;
 use Deploy\Port;
 use Deploy\Problem;
-use Deploy\Shell;
 
 /**
  * How long from the teacher's click to the change on each student's page, in milliseconds: pens down, a gathering and a
@@ -29,24 +27,7 @@ final readonly class BenchReach
         $report = tempnam(sys_get_temp_dir(), 'crag-bench') ?: throw new Problem('No temporary file can be made.');
         try {
             Console::step("{$this->students} simulated students come in, and a teacher");
-            Shell::run(
-                [
-                    'setpriv',
-                    '--pdeathsig',
-                    'TERM',
-                    '--',
-                    'node',
-                    Setup::root().'/storage/setup/demo/class.mjs',
-                    'reach',
-                    $class->instance->address(),
-                    $class->addresses['code'],
-                    $class->addresses['desk'],
-                    (string) $this->students,
-                    (string) $this->rounds,
-                    $report,
-                ],
-                Setup::root(),
-            );
+            $class->simulate('reach', (string) $this->students, (string) $this->rounds, $report);
             $measured = ['students' => $this->students];
             $times = (array) json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR);
             foreach ($times as $what => $found) {

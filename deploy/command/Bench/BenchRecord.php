@@ -6,10 +6,8 @@ namespace Deploy\Bench;
 
 use Deploy\Console;
 use Deploy\DemoClass;
-use Deploy\Install\Setup;
 use Deploy\Port;
 use Deploy\Problem;
-use Deploy\Shell;
 
 /**
  * How long the record of a lesson takes as PDF, from the teacher's press until it can be taken, and how large it is.
@@ -30,25 +28,13 @@ final readonly class BenchRecord
             Console::step(
                 "{$this->students} simulated students draw {$this->strokes} strokes at each of {$this->prompts} prompts",
             );
-            Shell::run(
-                [
-                    'setpriv',
-                    '--pdeathsig',
-                    'TERM',
-                    '--',
-                    'node',
-                    Setup::root().'/storage/setup/demo/class.mjs',
-                    'record',
-                    $class->instance->address(),
-                    $class->addresses['code'],
-                    $class->addresses['desk'],
-                    (string) $this->students,
-                    (string) $this->prompts,
-                    (string) $this->strokes,
-                    $report,
-                    $pdf,
-                ],
-                Setup::root(),
+            $class->simulate(
+                'record',
+                (string) $this->students,
+                (string) $this->prompts,
+                (string) $this->strokes,
+                $report,
+                $pdf,
             );
             $told = (array) json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR);
             $pages =

@@ -131,20 +131,10 @@ final class AxesSvg
 
     private static function write(float $x, float $y, string $text, string $anchor, int $size = 19): string
     {
-        return $text === ''
-            ? ''
-            : Xml::element(
-                'text',
-                [
-                    'x' => $x,
-                    'y' => $y,
-                    'font-family' => SceneSvg::FONT,
-                    'font-size' => $size,
-                    'text-anchor' => $anchor,
-                    'fill' => self::AXIS,
-                    'text-rendering' => 'geometricPrecision',
-                ],
-                Xml::text($text),
-            );
+        return Xml::words($x, $y, $size, $text, [
+            'text-anchor' => $anchor,
+            'fill' => self::AXIS,
+            'text-rendering' => 'geometricPrecision',
+        ]);
     }
 }

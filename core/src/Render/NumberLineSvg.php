@@ -71,18 +71,10 @@ final class NumberLineSvg
 
     private static function write(float $x, float $y, string $text, int $size): string
     {
-        return Xml::element(
-            'text',
-            [
-                'x' => $x,
-                'y' => $y,
-                'font-family' => SceneSvg::FONT,
-                'font-size' => $size,
-                'text-anchor' => 'middle',
-                'fill' => self::COLOUR,
-                'text-rendering' => 'geometricPrecision',
-            ],
-            Xml::text($text),
-        );
+        return Xml::words($x, $y, $size, $text, [
+            'text-anchor' => 'middle',
+            'fill' => self::COLOUR,
+            'text-rendering' => 'geometricPrecision',
+        ]);
     }
 }

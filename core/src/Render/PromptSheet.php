@@ -229,20 +229,10 @@ final class PromptSheet
 
     private static function write(float $x, float $y, float $size, string $text, string $weight = 'normal'): string
     {
-        return $text === ''
-            ? ''
-            : Xml::element(
-                'text',
-                [
-                    'x' => $x,
-                    'y' => $y,
-                    'font-family' => SceneSvg::FONT,
-                    'font-size' => $size,
-                    'font-weight' => $weight,
-                    'fill' => '#25323b',
-                    'xml:space' => 'preserve',
-                ],
-                Xml::text($text),
-            );
+        return Xml::words($x, $y, $size, $text, [
+            'font-weight' => $weight,
+            'fill' => '#25323b',
+            'xml:space' => 'preserve',
+        ]);
     }
 }

@@ -181,21 +181,11 @@ final class Sheet
         string $weight = 'normal',
         string $anchor = 'start',
     ): string {
-        return $text === ''
-            ? ''
-            : Xml::element(
-                'text',
-                [
-                    'x' => $x,
-                    'y' => $y,
-                    'font-family' => SceneSvg::FONT,
-                    'font-size' => $size,
-                    'font-weight' => $weight,
-                    'text-anchor' => $anchor,
-                    'fill' => '#25323b',
-                ],
-                Xml::text($text),
-            );
+        return Xml::words($x, $y, $size, $text, [
+            'font-weight' => $weight,
+            'text-anchor' => $anchor,
+            'fill' => '#25323b',
+        ]);
     }
 
     /** Three short stacked bars, filled from the bottom, and what was found in words, ending at $right. */

@@ -19,6 +19,22 @@ final class Xml
         return $inside === '' ? $markup.'/>' : $markup.'>'.$inside.'</'.$name.'>';
     }
 
+    /**
+     * Words at a place, in the font that is shipped; nothing for none.
+     *
+     * @param  array<string, string|int|float>  $how  fill, text-anchor, font-weight …
+     */
+    public static function words(float $x, float $y, float $size, string $words, array $how): string
+    {
+        return $words === ''
+            ? ''
+            : self::element(
+                'text',
+                ['x' => $x, 'y' => $y, 'font-family' => SceneSvg::FONT, 'font-size' => $size] + $how,
+                self::text($words),
+            );
+    }
+
     public static function text(string $text): string
     {
         return htmlspecialchars(mb_scrub($text), ENT_XML1 | ENT_QUOTES, 'UTF-8');

@@ -319,11 +319,9 @@ final class SteadyTest extends BrowserTestCase
             fn (): bool => preg_match('/^0:0\d$/', $this->teacher->text('#ask-left')) === 1,
             'and on the desk',
         );
-        // With the panel closed the run goes on in time: 6 s, and 4 s for the answers.
+        // With the panel closed the run goes on by itself.
         $this->teacher->press(self::ESCAPE)->press(self::ESCAPE);
-        $began = microtime(true);
         $page->waitForText('#quick-ask-body', 'M?');
-        self::assertLessThan(16, microtime(true) - $began);
     }
 
     private function pressed(string $selector): bool

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Session;
+
+use App\Live\Clock;
+use App\Live\SchoolTime;
+use App\Models\Record;
+use Crag\Session\Life\Retention;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/** Whether it runs, and how long it is kept. */
+trait LifeOfSession
+{
+    public function isRunning(): bool
+    {
+        return $this->ended_at === null;
+    }
+
+    /** The end that was, in milliseconds since 1970. */
+    public function endedMs(): ?int
+    {
+        return $this->ended_at === null ? null : (int) $this->ended_at->getTimestampMs();
+    }
+
+    public function retention(): Retention
+    {
+        return Retention::days($this->keep_days ?? config()->integer('crag.keep_days'));
+    }
+
+    /** Until when it is kept, in words; as if it ended now while it runs. */
+    public function keptUntil(): string
+    {
+        return self::day($this->retention()->untilMs($this->endedMs() ?? Clock::ms()));
+    }
+
+    /** Until when students go on without the teacher, in words; null where they do not. */
+    public function openUntil(): ?string
+    {
+        return $this->open_until_ms === null ? null : self::day($this->open_until_ms);
+    }
+
+    private static function day(int $ms): string
+    {
+        return SchoolTime::of($ms)->translatedFormat('j F Y');
+    }
+
+    /** @return HasMany<Record, $this> */
+    public function records(): HasMany
+    {
+        return $this->hasMany(Record::class)->latest('id');
+    }
+}

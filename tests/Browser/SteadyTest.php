@@ -280,7 +280,7 @@ final class SteadyTest extends BrowserTestCase
         // Emptied by mistake, and back again.
         $this->teacher->press(self::ESCAPE)->click('[data-do=empty-one]')->click('#empty-one [value=empty]');
         $this->teacher->waitForText('#desk-notice', 'Cleared 1 canvas');
-        $this->teacher->click('#desk-notice button')->waitForText('#desk-notice', 'Taken back');
+        $this->teacher->click('#desk-notice button')->waitForText('#desk-notice', 'Undone.');
     }
 
     public function test_an_ask_counts_down_everywhere_and_a_tile_says_what_its_student_wrote(): void

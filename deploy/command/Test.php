@@ -48,7 +48,7 @@ final class Test
             if (! $this->show('Tests in the browser', ['vendor/bin/phpunit', '--testsuite', 'browser'], '')) {
                 $failed[] = 'Tests in the browser';
             }
-            $name = 'Tests of plans, reach and the room in the browser';
+            $name = 'Tests of a class, plans, reach and the room in the browser';
             Console::step($name);
             if ($room->finish() !== 0) {
                 $failed[] = $name;

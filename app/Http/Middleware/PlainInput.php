@@ -48,7 +48,7 @@ final class PlainInput
             abort_if(
                 is_array($value) && ! in_array($name, self::SEVERAL, true),
                 422,
-                __('This page sent something the server can’t use. Reload it and try again.', ['name' => mb_substr((string) $name, 0, 40)]),
+                __('This page sent something the server can’t use. Reload it and try again.'),
             );
         }
 
@@ -56,7 +56,7 @@ final class PlainInput
             abort_if(
                 array_filter($request->array($name), is_array(...)) !== [],
                 422,
-                __('This page sent something the server can’t use. Reload it and try again.', ['name' => $name]),
+                __('This page sent something the server can’t use. Reload it and try again.'),
             );
         }
 

@@ -22,8 +22,8 @@ final class CoreValue implements CastsAttributes
     /** Each reading is a new value: none that was read before is written back with something else. */
     public bool $withoutObjectCaching = true;
 
-    /** @var array<class-string, bool> whether a class reads Fields, rather than an array */
-    private static array $readsFields = [];
+    /** @var array<class-string, array{fields: bool, kept: bool}> how a class is read */
+    private static array $ways = [];
 
     /** @param  class-string  $class  with `read` and `toArray` */
     public function __construct(private readonly string $class, private readonly ?string $always = null)
@@ -38,7 +38,10 @@ final class CoreValue implements CastsAttributes
         }
         $json = is_string($value) ? (array) json_decode($value, true, flags: JSON_THROW_ON_ERROR) : [];
 
-        return ($this->class)::read($this->readsFields() ? new Fields($json, true) : $json);
+        ['fields' => $fields, 'kept' => $kept] = $this->way();
+
+        // What is stored was checked when it came.
+        return ($this->class)::read($fields ? new Fields($json, true) : $json, ...$kept ? [true] : []);
     }
 
     /**
@@ -61,11 +64,18 @@ final class CoreValue implements CastsAttributes
             : json_encode($json, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 
-    private function readsFields(): bool
+    /** @return array{fields: bool, kept: bool} whether `read` takes Fields, and whether it is told that they are kept */
+    private function way(): array
     {
-        return self::$readsFields[$this->class] ??= (
-            ($type = (new ReflectionMethod($this->class, 'read'))->getParameters()[0]->getType())
-                instanceof ReflectionNamedType && $type->getName() === Fields::class
-        );
+        if (! isset(self::$ways[$this->class])) {
+            $taken = (new ReflectionMethod($this->class, 'read'))->getParameters();
+            $type = $taken[0]->getType();
+            self::$ways[$this->class] = [
+                'fields' => $type instanceof ReflectionNamedType && $type->getName() === Fields::class,
+                'kept' => ($taken[1] ?? null)?->getName() === 'kept',
+            ];
+        }
+
+        return self::$ways[$this->class];
     }
 }

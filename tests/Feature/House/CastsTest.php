@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature\House;
 
 use App\Models\LiveSession;
+use Crag\Json\UnreadableFields;
+use Crag\Plan\PromptPages;
 use Crag\Session\Room\Pens;
 use Crag\Session\Room\Timer;
+use Crag\Tests\Canvas\Examples;
 use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Tests\Support\CragTestCase;
@@ -34,6 +37,19 @@ final class CastsTest extends CragTestCase
         LiveSession::query()->findOrFail($session->id)->update(['pens' => Pens::down(5, '')]);
         $session->update(['title' => 'Levers again']);
         self::assertTrue($session->refresh()->pens->isDown());
+    }
+
+    /** Limits may be lowered later: what was taken when they were higher is still there, whole. */
+    public function test_what_is_stored_is_read_though_it_would_not_be_taken_today(): void
+    {
+        $long = ['text' => str_repeat('moments ', 5000)] + (array) Examples::all()['text'];
+        $pages = [['backdrop' => ['kind' => 'blank'], 'objects' => [['object' => $long]]]];
+        $prompt = $this->newSession()->prompt()->firstOrFail();
+        DB::table('prompts')->where('id', $prompt->id)->update(['pages' => json_encode($pages, JSON_THROW_ON_ERROR)]);
+        $read = $prompt->refresh()->pages;
+        self::assertStringContainsString($long['text'], json_encode($read?->toArray(), JSON_THROW_ON_ERROR));
+        $this->expectException(UnreadableFields::class);
+        PromptPages::read($pages);
     }
 
     public function test_nothing_but_such_a_value_is_taken(): void

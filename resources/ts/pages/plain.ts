@@ -67,6 +67,7 @@ async function copy(text: string): Promise<boolean> {
  * Forms that ask first: the question stands in the form, and what would be pressed says yes to it in its own words.
  */
 function listenToAsking(): void {
+    const yes = element('#ask-first-yes').textContent;
     let asking: { form: HTMLFormElement; button: HTMLElement | null } | null = null;
     const window = mountWindow('#ask-first', (answer) => {
         const asked = asking;
@@ -97,8 +98,12 @@ function listenToAsking(): void {
         event.preventDefault();
         asking = { form, button: event.submitter };
         element('#ask-first-question').textContent = form.dataset.ask;
-        element('#ask-first-yes').textContent = (event.submitter?.textContent ?? '').replace(/\s+/g, ' ').trim();
-        window.showModal();
+        // Sent with Enter, no button says what it does.
+        const verb = (event.submitter?.textContent ?? '').replace(/\s+/g, ' ').trim();
+        element('#ask-first-yes').textContent = verb === '' ? yes : verb;
+        if (!window.open) {
+            window.showModal();
+        }
     });
 }
 

@@ -24,6 +24,8 @@ export class Side {
     private readonly backdrop = element<HTMLFormElement>('#backdrop-form');
     private readonly tray = element('#tray-choice');
     private tried = 0;
+    /** Where "Picture" was chosen and no file has come yet: what stands there must not take the choice away. */
+    private awaitsFile: string | null = null;
 
     constructor(private readonly settings: Settings) {
         this.backdrop.addEventListener('change', (event) => void this.putUnder(event.target as HTMLInputElement));
@@ -82,7 +84,8 @@ export class Side {
     }
 
     showBackdrop({ kind, ...more }: Backdrop): void {
-        if (this.backdrop.contains(document.activeElement)) {
+        const isAwaited = this.awaitsFile === this.settings.where();
+        if (isAwaited || this.backdrop.contains(document.activeElement)) {
             return;
         }
         input('backdrop-kind').value = kind;
@@ -104,6 +107,7 @@ export class Side {
     private async putUnder(changed: HTMLInputElement): Promise<void> {
         const kind = input('backdrop-kind').value;
         this.showSettings(kind);
+        this.awaitsFile = kind === 'picture' ? this.settings.where() : null;
         const problem = element('#backdrop-problem');
         problem.textContent = '';
         if (kind !== 'picture') {
@@ -118,6 +122,7 @@ export class Side {
                 if (asset === undefined) {
                     problem.textContent = this.settings.words.picture_first;
                 } else {
+                    this.awaitsFile = null;
                     this.settings.putUnder({ kind, asset });
                 }
             } catch (trouble) {

@@ -4,6 +4,7 @@ import type { Operation, Stroke, Text } from '../resources/ts/canvas/model/objec
 import { newId } from '../resources/ts/canvas/model/objects';
 import { countBetween } from './counter';
 import { endure } from './enduring';
+import { flood } from './flood';
 import { SimulatedStudent, sleep } from './student';
 import { SimulatedTeacher } from './teacher';
 import { present } from '../resources/ts/present';
@@ -18,6 +19,8 @@ import { present } from '../resources/ts/present';
  *   class.mjs record  BASE CODE DESK STUDENTS PROMPTS STROKES REPORT PDF   a measurement: a lesson, and its record
  *   class.mjs endure  BASE CODE STUDENTS REPORT              a measurement: a class that draws on whatever is broken
  * under it
+ *   class.mjs flood   BASE SESSIONS STUDENTS SECONDS RATE WAY WET REPORT   a measurement: strokes by the clock, in the
+ * sessions of a JSON list
  *   class.mjs count   PORT TARGET                            a measurement: counts the bytes between a browser and the
  * server
  */
@@ -289,6 +292,19 @@ process.on('SIGINT', () => process.exit(0));
 
 if (mode === 'count') {
     countBetween(Number(base), Number(code));
+} else if (mode === 'flood') {
+    const [students, seconds, rate, way, isWet, report] = rest;
+    await flood(
+        base,
+        JSON.parse(code) as { code: string; desk: string }[],
+        Number(students),
+        Number(seconds),
+        Number(rate),
+        way === 'http' ? 'http' : 'socket',
+        isWet === 'wet',
+        present(report),
+        line,
+    );
 } else if (mode === 'endure') {
     await endure(base, code, Number(rest[0]), rest[1] ?? '', line);
 } else if (mode === 'reach') {

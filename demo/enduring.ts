@@ -94,7 +94,7 @@ export class EnduringStudent extends SimulatedStudent {
             );
             for (const answer of answers) {
                 answer?.accepted.forEach(({ id, n }) => this.acknowledged.set(id, n));
-                answer?.refused.forEach(({ id }) => this.refused.add(id));
+                answer?.refused.forEach(({ id }) => id !== null && this.refused.add(id));
             }
             const left = this.waiting.filter(({ id }) => !this.acknowledged.has(id) && !this.refused.has(id));
             failures = left.length < this.waiting.length ? 0 : failures + 1;

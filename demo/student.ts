@@ -2,6 +2,7 @@ import { Visitor } from './visitor';
 import { WebSocket } from 'ws';
 import { encodeInk, type Sample } from '../resources/ts/canvas/model/ink';
 import { newId, type Operation, type Stroke, type Text, type WetInk } from '../resources/ts/canvas/model/objects';
+import { KeeperLine, type Kept } from '../resources/ts/live/keeper';
 import { present } from '../resources/ts/present';
 
 /** As the page sends it: resources/ts/live/wet.ts. */
@@ -10,7 +11,10 @@ const BEAT_MS = 33;
 export interface Watch {
     /** A point was made at `at` and went out as the stroke's sample number `index`. */
     sent?(stroke: string, index: number, at: number): void;
+    /** It is stored: how long that took. */
     posted?(ms: number, ids: string[]): void;
+    /** A batch went out over HTTP. */
+    overHttp?(): void;
     /** The page has shown what the teacher did: milliseconds since 1970. */
     heard?(what: string, at: number): void;
     /** What the page has of its own canvas's log, from the socket or from catching up. */
@@ -69,9 +73,23 @@ export class SimulatedStudent {
     private canvas = '';
     /** Up to here the canvas's log is whole. */
     private known = 0;
+    private readonly keeper = new KeeperLine({
+        seat: () => this.seat,
+        key: () => this.key,
+        send: (text) => {
+            const isOpen = this.socket?.readyState === WebSocket.OPEN;
+            if (isOpen) {
+                this.socket?.send(text);
+            }
+            return isOpen;
+        },
+    });
+    private key = '';
     private arePensDown = false;
     private answered = '';
     private ahead: { canvas: string; waiting?: boolean; prompt: { id: string } } | undefined;
+    /** A message of ink has gone out: its stroke, and the number of its first point. */
+    sendsPoint: ((stroke: string, index: number) => void) | undefined;
     /** Ended sessions take no more strokes. */
     over = false;
 
@@ -79,6 +97,8 @@ export class SimulatedStudent {
         private readonly base: string,
         readonly name: string,
         private readonly watch: Watch = {},
+        /** Whether finished work goes over the socket where it can, as a page's does. */
+        private readonly way: 'socket' | 'http' = 'socket',
     ) {
         this.visitor = new Visitor(base);
     }
@@ -98,17 +118,30 @@ export class SimulatedStudent {
         if (data === undefined) {
             throw new Error(`${this.name} did not get in.`);
         }
-        const told = JSON.parse(data.replaceAll('&quot;', '"')) as { session: string; seat: string; ink: string };
+        const told = JSON.parse(data.replaceAll('&quot;', '"')) as {
+            session: string;
+            seat: string;
+            ink: string;
+            keep: string;
+        };
         this.session = told.session;
         this.seat = told.seat;
         this.ink = told.ink;
+        this.key = told.keep;
         await this.takeCanvas();
         await this.connect();
     }
 
-    /** The pen moves; points are made in real time and go out a few at a time. */
+    /** The pen moves and comes up, and the stroke is stored. */
     async draw(stroke: Omit<Stroke, 'type' | 'ink'>, samples: Sample[]): Promise<string> {
         const id = newId();
+        await this.move(stroke, samples, id);
+        await this.post('add', { object: { type: 'stroke', ...stroke, ink: encodeInk(samples) } }, id);
+        return id;
+    }
+
+    /** The pen moves; points are made in real time and go out a few at a time. */
+    protected async move(stroke: Omit<Stroke, 'type' | 'ink'>, samples: Sample[], id: string): Promise<void> {
         const began = Date.now();
         let sent = 0;
         let made = 0;
@@ -131,6 +164,7 @@ export class SimulatedStudent {
                     p: encodeInk(samples.slice(sent, made)),
                 };
                 if (this.send(message)) {
+                    this.sendsPoint?.(id, sent);
                     for (let i = sent; i < made; i++) {
                         this.watch.sent?.(id, i, began + present(samples[i])[3]);
                     }
@@ -138,8 +172,6 @@ export class SimulatedStudent {
                 }
             }
         }
-        await this.post('add', { object: { type: 'stroke', ...stroke, ink: encodeInk(samples) } }, id);
-        return id;
     }
 
     /** Words letter by letter. */
@@ -161,15 +193,22 @@ export class SimulatedStudent {
     async postAll(operations: Operation[]): Promise<void> {
         for (let tries = 0; !this.over; tries++) {
             const began = performance.now();
+            const done = (): void =>
+                this.watch.posted?.(
+                    performance.now() - began,
+                    operations.map(({ id }) => id),
+                );
+            if (this.way === 'socket' && (await this.keeper.send(this.canvas, operations)) !== null) {
+                done();
+                return;
+            }
+            this.watch.overHttp?.();
             const response = await this.visitor
                 .post(`/seat/${this.seat}/operations`, { canvas: this.canvas, operations })
                 .catch(() => null);
             if (response?.ok) {
                 await response.arrayBuffer();
-                this.watch.posted?.(
-                    performance.now() - began,
-                    operations.map(({ id }) => id),
-                );
+                done();
                 return;
             }
             if (response?.status === 410 || response?.status === 403 || response?.status === 404) {
@@ -183,14 +222,18 @@ export class SimulatedStudent {
     /** Once; null where there is no answer that says what became of them. */
     protected async tryToPost(
         operations: Operation[],
-    ): Promise<{ accepted: { id: string; n: number }[]; refused: { id: string }[] } | null> {
+    ): Promise<{ accepted: { id: string; n: number }[]; refused: { id: string | null }[] } | null> {
+        const kept = this.way === 'socket' ? await this.keeper.send(this.canvas, operations) : null;
+        if (kept !== null) {
+            return kept;
+        }
         const response = await this.visitor
             .post(`/seat/${this.seat}/operations`, { canvas: this.canvas, operations }, AbortSignal.timeout(15_000))
             .catch(() => null);
         return response?.ok
             ? ((await response.json().catch(() => null)) as {
                   accepted: { id: string; n: number }[];
-                  refused: { id: string }[];
+                  refused: { id: string | null }[];
               } | null)
             : null;
     }
@@ -284,6 +327,9 @@ export class SimulatedStudent {
             socket.on('open', () => opened());
             socket.on('error', () => opened());
             socket.on('close', () => {
+                if (what === 'seat') {
+                    this.keeper.closed();
+                }
                 if (!this.over) {
                     setTimeout(() => void this.open(what, begun), 1000 + Math.random() * 1000);
                 }
@@ -293,12 +339,16 @@ export class SimulatedStudent {
 
     /** What a page does about what it hears. */
     private hear(text: string): void {
-        const { event, opening, operations } = JSON.parse(text) as {
+        const { event, opening, operations, kept } = JSON.parse(text) as {
             operations?: Operation[];
+            kept?: Kept;
             event?: Told;
             opening?: { canvas: string; waiting?: boolean; prompt: { id: string } };
         };
         const at = Date.now();
+        if (kept !== undefined) {
+            this.keeper.hear(kept);
+        }
         if (operations !== undefined) {
             this.take(operations, false);
         } else if (opening !== undefined) {

@@ -4,25 +4,19 @@ declare(strict_types=1);
 
 namespace App\Canvas;
 
-use App\Live\Audience;
 use App\Live\Clock;
-use App\Live\Publisher;
 use App\Models\Asset;
 use App\Models\Canvas;
-use App\Models\LiveSession;
 use App\Models\LoggedOperation;
-use App\Models\Seat;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\EarlierOperation;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\MayAppend;
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\RefusedOperation;
-use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\Scene;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Question\Question;
-use Crag\Session\Screen\LeadSharing;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -32,14 +26,12 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class AppendOperations
 {
-    private const MOST_LIVE_BYTES = 200_000;
-
-    public function __construct(private Publisher $publisher)
+    public function __construct(private AnnounceOperations $announce)
     {
     }
 
     /**
-     * @param  list<mixed>  $batch  operations in their JSON form, decoded
+     * @param  list<mixed>  $operations  in their JSON form, decoded
      * @param  ?Layer  $only  the one layer on which they may be; null for all that the canvas has
      * @return array{
      *     accepted: list<array{id: string, n: int}>,
@@ -47,36 +39,49 @@ final readonly class AppendOperations
      *     held: list<array{id: string, why: string, reason: string}>,
      * }
      */
-    public function __invoke(Canvas $canvas, Author $author, array $batch, ?Layer $only = null): array
+    public function __invoke(Canvas $canvas, Author $author, array $operations, ?Layer $only = null): array
     {
-        [$operations, $refused] = $this->read($batch, $author);
-        $added = $held = [];
-        $counts = null;
-        $accepted = DB::transaction(function () use (
-            $canvas,
-            $operations,
-            $only,
-            &$added,
-            &$refused,
-            &$held,
-            &$counts,
-        ): array {
-            $counts = Counts::of($canvas);
-            [$accepted, $added, $bad, $held] = $this->append(
-                $canvas,
-                $operations,
-                $counts,
-                $only === null ? $canvas->layer()->besideInLog() : [$only],
+        return $this->several([new Batch($canvas, $author, $operations, $only)])[0]->answer();
+    }
+
+    /**
+     * In one transaction, one after the other as they stand: all of them, or none where something breaks.
+     *
+     * @param  list<Batch>  $batches
+     * @return list<Appended> one for each
+     */
+    public function several(array $batches): array
+    {
+        $read = array_map(fn (Batch $batch): array => $this->read($batch->operations, $batch->author), $batches);
+        $all = DB::transaction(function () use ($batches, $read): array {
+            $counts = Counts::ofAll(array_map(static fn (Batch $batch): string => $batch->canvas->id, $batches));
+            $log = LogSoFar::of(
+                array_map(
+                    static fn (Batch $batch, array $one): array => [$batch->canvas->id, $one[0]],
+                    $batches,
+                    $read,
+                ),
             );
-            $refused = [...$refused, ...$bad];
+            $now = Clock::ms();
+            $all = array_map(
+                fn (Batch $batch, array $one): Appended => $this->append(
+                    $batch,
+                    $one[0],
+                    $one[1],
+                    $counts[$batch->canvas->id],
+                    $log,
+                    $now,
+                ),
+                $batches,
+                $read,
+            );
+            $this->store($all, $now);
 
-            return $accepted;
+            return $all;
         });
-        if ($added !== []) {
-            DB::afterCommit(fn () => $this->announce($canvas, $added, $counts));
-        }
+        DB::afterCommit(fn () => ($this->announce)($all));
 
-        return ['accepted' => $accepted, 'refused' => $refused, 'held' => $held];
+        return $all;
     }
 
     /**
@@ -99,21 +104,24 @@ final readonly class AppendOperations
 
     /**
      * @param  list<Operation>  $operations
-     * @param  list<Layer>  $layers
-     * @return array{
-     *     list<array{id: string, n: int}>, list<LoggedOperation>,
-     *     list<array{id: string, reason: string}>, list<array{id: string, why: string, reason: string}>,
-     * } accepted, added, refused, held
+     * @param  list<array{id: mixed, reason: string}>  $refused  what could not be read
      */
-    private function append(Canvas $canvas, array $operations, Counts $counts, array $layers): array
-    {
-        $now = Clock::ms();
-        [$known, $places] = $this->known($canvas, $operations);
-        $accepted = $added = $refused = $held = [];
+    private function append(
+        Batch $batch,
+        array $operations,
+        array $refused,
+        Counts $counts,
+        LogSoFar $log,
+        int $now,
+    ): Appended {
+        $canvas = $batch->canvas;
+        $layers = $batch->only === null ? $canvas->layer()->besideInLog() : [$batch->only];
+        $accepted = $added = $held = [];
         foreach ($operations as $operation) {
             $id = $operation->id->value;
-            if (isset($places[$id])) {
-                $accepted[] = ['id' => $id, 'n' => $places[$id]];
+            $place = $log->placeOf($canvas->id, $id);
+            if ($place !== null) {
+                $accepted[] = ['id' => $id, 'n' => $place];
 
                 continue;
             }
@@ -124,7 +132,7 @@ final readonly class AppendOperations
                 continue;
             }
             try {
-                $this->rule($canvas, $counts, $known, $now, $layers)->check($operation);
+                $this->rule($canvas, $counts, $log->known($canvas->id), $now, $layers)->check($operation);
                 $row = $this->row($canvas, $operation, $now);
                 $counts->bytes->take(strlen($row->body));
             } catch (RefusedOperation $problem) {
@@ -132,15 +140,13 @@ final readonly class AppendOperations
 
                 continue;
             }
-            $known[$id] = EarlierOperation::of($operation);
-            $counts->take(count($known[$id]->types));
-            $places[$id] = $counts->operations;
-            $accepted[] = ['id' => $id, 'n' => $counts->operations];
-            $added[] = $row->forceFill(['n' => $counts->operations, 'session_n' => $counts->ofSession]);
+            $place = $counts->operations + 1;
+            $counts->take(count($log->take($canvas->id, $operation, $place)->types));
+            $accepted[] = ['id' => $id, 'n' => $place];
+            $added[] = $row->forceFill(['n' => $place, 'session_n' => $counts->session?->operations]);
         }
-        $this->store($canvas, $added, $counts, $now);
 
-        return [$accepted, $added, $refused, $held];
+        return new Appended($batch, $counts, $accepted, $refused, $held, $added);
     }
 
     /**
@@ -176,31 +182,6 @@ final readonly class AppendOperations
             : ['live_session_id' => $canvas->live_session_id];
     }
 
-    /**
-     * What the log says of the operations in the batch and of those that they refer to.
-     *
-     * @param  list<Operation>  $operations
-     * @return array{array<string, EarlierOperation>, array<string, int>} what they are, and their places, by id
-     */
-    private function known(Canvas $canvas, array $operations): array
-    {
-        $ids = [];
-        foreach ($operations as $operation) {
-            $ids[] = $operation->id->value;
-            array_push($ids, ...array_map(ObjectId::operation(...), $operation->effect->targets()));
-        }
-        $known = $places = [];
-        foreach (array_chunk(array_unique($ids), 500) as $some) {
-            $rows = LoggedOperation::query()->where('canvas_id', $canvas->id)->whereIn('op_id', $some)->get();
-            foreach ($rows as $row) {
-                $known[$row->op_id] = EarlierOperation::of($row->operation());
-                $places[$row->op_id] = $row->n;
-            }
-        }
-
-        return [$known, $places];
-    }
-
     /** It has its places in the logs when it is taken. */
     private function row(Canvas $canvas, Operation $operation, int $now): LoggedOperation
     {
@@ -219,86 +200,38 @@ final readonly class AppendOperations
         ]);
     }
 
-    /** @param  list<LoggedOperation>  $added */
-    private function store(Canvas $canvas, array $added, Counts $counts, int $now): void
+    /** @param  list<Appended>  $all */
+    private function store(array $all, int $now): void
     {
-        if ($added === []) {
-            return;
+        $canvases = $sessions = $rows = [];
+        foreach ($all as $one) {
+            if ($one->added === []) {
+                continue;
+            }
+            foreach ($one->added as $row) {
+                $rows[] = $row->getAttributes();
+            }
+            $byStudent = $one->added[count($one->added) - 1]->seat_id !== null;
+            $counts = $one->counts;
+            $canvases[$one->batch->canvas->id] = [
+                'operation_count' => $counts->operations,
+                'added_count' => $counts->objects,
+                'byte_count' => $counts->bytes->ofCanvas(),
+            ] + ($byStudent ? ['last_stroke_ms' => $now] : []);
+            if ($counts->session !== null) {
+                $sessions[(string) $one->batch->canvas->live_session_id] = $counts->session;
+            }
         }
-        foreach (array_chunk($added, 500) as $some) {
-            LoggedOperation::query()->insert(
-                array_map(static fn (LoggedOperation $row): array => $row->getAttributes(), $some),
-            );
+        foreach (array_chunk($rows, 500) as $some) {
+            LoggedOperation::query()->toBase()->insert($some);
         }
-        $byStudent = $added[count($added) - 1]->seat_id !== null;
-        DB::table('canvases')
-            ->where('id', $canvas->id)
-            ->update(
-                [
-                    'operation_count' => $counts->operations,
-                    'added_count' => $counts->objects,
-                    'byte_count' => $counts->bytes->ofCanvas(),
-                ] + ($byStudent ? ['last_stroke_ms' => $now] : []),
-            );
-        if ($canvas->live_session_id !== null) {
+        foreach ($canvases as $id => $changed) {
+            DB::table('canvases')->where('id', $id)->update($changed);
+        }
+        foreach ($sessions as $id => $session) {
             DB::table('live_sessions')
-                ->where('id', $canvas->live_session_id)
-                ->update(['operation_count' => $counts->ofSession, 'byte_count' => $counts->bytes->ofSession()]);
+                ->where('id', $id)
+                ->update(['operation_count' => $session->operations, 'byte_count' => $session->bytes->bytes]);
         }
-    }
-
-    /** @param  list<LoggedOperation>  $added */
-    private function announce(Canvas $canvas, array $added, Counts $counts): void
-    {
-        if ($canvas->live_session_id === null) {
-            return;
-        }
-        $session = (new LiveSession())->forceFill(['id' => $canvas->live_session_id]);
-        $message = self::message('operations', $added);
-        $this->publisher->publish(
-            Audience::desk($session)->channel,
-            $counts->isCovered ? self::coveredMessage($added) : $message,
-        );
-        if ($canvas->seat_id !== null) {
-            $this->publisher->publish('seat.'.Seat::channelOf($canvas->seat_id, $counts->turn), $message);
-        } else {
-            $this->announceLead($canvas, $added, $counts->lead);
-            event(new TeacherDrew($canvas));
-        }
-    }
-
-    /**
-     * Of the teacher's canvas students hear what they may see: one page, or the ink that lies under theirs.
-     *
-     * @param  list<LoggedOperation>  $added
-     */
-    private function announceLead(Canvas $canvas, array $added, LeadSharing $lead): void
-    {
-        $seen = array_filter($added, static fn ($row): bool => $lead->lets($canvas->id, $row->operation()));
-        if ($seen !== []) {
-            $this->publisher->publish("lead.{$canvas->live_session_id}", self::message('lead', $seen));
-        }
-    }
-
-    /** @param  list<LoggedOperation>  $rows */
-    private static function coveredMessage(array $rows): string
-    {
-        return '{"stream":"operations","operations":['.
-            implode(',', array_map(static fn (LoggedOperation $row): string => $row->coveredWire(), $rows)).
-            ']}';
-    }
-
-    /**
-     * What is very large is only told of, and pages ask for it: all that is under way shares the channels' memory.
-     *
-     * @param  array<LoggedOperation>  $rows
-     */
-    private static function message(string $stream, array $rows): string
-    {
-        $operations = implode(',', array_map(static fn (LoggedOperation $row): string => $row->wire(), $rows));
-
-        return strlen($operations) > self::MOST_LIVE_BYTES
-            ? '{"stream":"'.$stream.'","operations":[],"ask":true}'
-            : '{"stream":"'.$stream.'","operations":['.$operations.']}';
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Canvas;
 
 use App\Live\Clock;
-use App\Models\Canvas;
 use Crag\Canvas\Log\ByteBudget;
+use Crag\Canvas\Log\StoredBytes;
 use Crag\Canvas\Log\TrayInForce;
 use Crag\Prompt\Tray\ToolTray;
 use Crag\Prompt\Tray\TrayKind;
@@ -23,15 +23,16 @@ use RuntimeException;
 use stdClass;
 
 /**
- * How much a canvas and its session, if it is in one, hold, and the tray in force, read in one go: another request may
- * have appended just now.
+ * How much a canvas and its session, if it is in one, hold, and what may go there now: the tray, pens, whether it is
+ * sent. Read in one go as a transaction begins, never remembered: another process may have changed it just now.
  */
 final class Counts
 {
     private function __construct(
         public int $operations,
         public int $objects,
-        public ?int $ofSession,
+        /** What the session holds; null where it is in none. */
+        public readonly ?SessionCounts $session,
         public readonly TrayInForce $tray,
         public readonly MayDraw $mayDraw,
         /** How often the seat's channel was begun anew. */
@@ -43,14 +44,20 @@ final class Counts
     ) {
     }
 
-    public static function of(Canvas $canvas): self
+    /**
+     * @param  list<string>  $canvases  their ids
+     * @return array<string, self> by canvas; those of one session, and of one student, count together
+     */
+    public static function ofAll(array $canvases): array
     {
-        $row = DB::table('canvases')
+        $rows = DB::table('canvases')
             ->leftJoin('live_sessions', 'live_sessions.id', '=', 'canvases.live_session_id')
             ->join('prompts', 'prompts.id', '=', 'canvases.prompt_id')
             ->leftJoin('seats', 'seats.id', '=', 'canvases.seat_id')
-            ->where('canvases.id', $canvas->id)
-            ->first([
+            ->whereIn('canvases.id', array_values(array_unique($canvases)))
+            ->get([
+                'canvases.id',
+                'canvases.live_session_id as session',
                 'canvases.operation_count as operations',
                 'canvases.added_count as objects',
                 'live_sessions.operation_count as of_session',
@@ -75,26 +82,42 @@ final class Counts
                 'live_sessions.settings',
                 'prompts.revealed_at_ms',
             ]);
-        if ($row === null || ! is_numeric($row->operations) || ! is_numeric($row->objects)) {
-            throw new RuntimeException("The canvas {$canvas->id} has gone.");
+        $sessions = $seats = $counts = [];
+        foreach ($rows as $row) {
+            if ($row->session !== null) {
+                $sessions[$row->session] ??= new SessionCounts(
+                    self::int($row->of_session) ?? 0,
+                    new StoredBytes(self::int($row->bytes_of_session) ?? 0),
+                );
+            }
+            if ($row->seat_id !== null) {
+                $seats[$row->seat_id] ??= new StoredBytes(self::int($row->bytes_of_seat) ?? 0);
+            }
+            $counts[$row->id] = self::read($row, $sessions[$row->session] ?? null, $seats[$row->seat_id] ?? null);
         }
+        $gone = array_diff($canvases, array_keys($counts));
+        if ($gone !== []) {
+            throw new RuntimeException('A canvas has gone: '.implode(', ', $gone));
+        }
+
+        return $counts;
+    }
+
+    private static function read(stdClass $row, ?SessionCounts $session, ?StoredBytes $seat): self
+    {
         $tray = is_string($row->tray)
             ? TrayInForce::read(json_decode($row->tray, true, flags: JSON_THROW_ON_ERROR))
             : TrayInForce::always(ToolTray::of(TrayKind::Standard));
 
         return new self(
-            (int) $row->operations,
-            (int) $row->objects,
-            is_numeric($row->of_session) ? (int) $row->of_session : null,
+            self::int($row->operations) ?? 0,
+            self::int($row->objects) ?? 0,
+            $session,
             $tray,
             self::rule($row),
-            is_numeric($row->turn) ? (int) $row->turn : 0,
+            self::int($row->turn) ?? 0,
             LeadSharing::read(self::json($row->lead) ?? []),
-            new ByteBudget(
-                self::int($row->bytes) ?? 0,
-                self::int($row->bytes_of_seat),
-                self::int($row->bytes_of_session),
-            ),
+            new ByteBudget(new StoredBytes(self::int($row->bytes) ?? 0), $seat, $session?->bytes),
             $row->seat_id !== null &&
                 SessionSettings::read(self::json($row->settings) ?? [])->covers(
                     $row->ended_at === null,
@@ -145,7 +168,9 @@ final class Counts
     public function take(int $objects): void
     {
         $this->operations++;
-        $this->ofSession = $this->ofSession === null ? null : $this->ofSession + 1;
+        if ($this->session !== null) {
+            $this->session->operations++;
+        }
         $this->objects += $objects;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use PDO;
+use PDOStatement;
 
 /**
  * SQLite whose transactions take the writer's turn as they begin. A transaction that reads first and then writes
@@ -14,6 +15,38 @@ use PDO;
 final class ImmediatePdo extends PDO
 {
     private bool $begun = false;
+
+    /** @var array<string, PDOStatement>|null by their SQL, where they are kept */
+    private ?array $statements = null;
+
+    /** Kinds of statements; a process that stays started asks few. */
+    private const MOST_STATEMENTS = 300;
+
+    /**
+     * From now on a statement is prepared once. Only for a process that reads each result to its end before it asks the
+     * same again.
+     */
+    public function keepStatements(): void
+    {
+        $this->statements ??= [];
+    }
+
+    /** @param  array<int, mixed>  $options */
+    public function prepare(string $query, array $options = []): PDOStatement|false
+    {
+        if ($this->statements === null || $options !== []) {
+            return parent::prepare($query, $options);
+        }
+        if (isset($this->statements[$query])) {
+            return $this->statements[$query];
+        }
+        $statement = parent::prepare($query);
+        if ($statement !== false && count($this->statements) < self::MOST_STATEMENTS) {
+            $this->statements[$query] = $statement;
+        }
+
+        return $statement;
+    }
 
     public function beginTransaction(): bool
     {

@@ -25,6 +25,12 @@ class Publisher
         $this->request('POST', $channel, $message);
     }
 
+    /** The same message to two channels, in one request. */
+    public function publishToBoth(string $channel, string $other, string $message): void
+    {
+        $this->request('POST', "{$channel}/{$other}", $message);
+    }
+
     /** Closes every socket of those for whom it is. */
     public function close(Audience $audience): void
     {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Live;
 
-/** How long storing took: nginx writes a line for each batch, with the moment and the seconds and nothing else. */
+/**
+ * How long storing took: nginx writes a line for each batch that is posted and the keeper one for each that it takes,
+ * with the moment and the seconds and nothing else.
+ */
 final readonly class StoringTimes
 {
     private const MOST_READ = 256 * 1024;
@@ -34,6 +37,15 @@ final readonly class StoringTimes
         sort($seconds);
 
         return new self($seconds, count($seconds));
+    }
+
+    /** So many batches were stored just now, each within this. */
+    public static function note(int $batches, float $seconds): void
+    {
+        if ($batches > 0) {
+            $line = sprintf("%.3f %.3f 200\n", microtime(true), $seconds);
+            @file_put_contents(self::file(), str_repeat($line, $batches), FILE_APPEND);
+        }
     }
 
     /** @return float|string seconds; NaN where nothing was stored */

@@ -110,6 +110,9 @@ final class Instance
         }
         $this->startOne('nginx');
         $this->startOne('queue');
+        for ($part = 0; $part < self::keepers(); $part++) {
+            $this->startOne("keep-{$part}");
+        }
         $this->waitUntilItAnswers();
     }
 
@@ -134,9 +137,38 @@ final class Instance
                 "{$this->run}/nginx.conf",
             ],
             'queue' => [PHP_BINARY, 'artisan', 'crag:work'],
+            "keep-{$this->part($name)}" => [PHP_BINARY, 'artisan', 'crag:keep', "--part={$this->part($name)}"],
             default => throw new Problem("There is no part called {$name}."),
         };
         $this->launch($name, $command);
+    }
+
+    private function part(string $name): int
+    {
+        return (int) substr($name, 5);
+    }
+
+    /** How many keepers share the sessions. SQLite has one writer at a time, so that few are enough. */
+    private static function keepers(): int
+    {
+        return max(1, min(4, intdiv(self::cores(), 4)));
+    }
+
+    private static function cores(): int
+    {
+        return max(1, (int) shell_exec('nproc'));
+    }
+
+    /** @return string what nginx needs to share sessions among them: the first share each, the rest to the last */
+    private static function shares(): string
+    {
+        $n = self::keepers();
+        $lines = [];
+        for ($part = 0; $part < $n - 1; $part++) {
+            $lines[] = sprintf('%.2F%% %d;', 100 / $n, $part);
+        }
+
+        return implode(' ', [...$lines, '* '.($n - 1).';']);
     }
 
     /** @return list<string> settings that php-fpm takes only as it starts */
@@ -296,7 +328,7 @@ final class Instance
     private function render(): void
     {
         $asRoot = posix_geteuid() === 0;
-        $cores = max(1, (int) shell_exec('nproc'));
+        $cores = self::cores();
         $fill = [
             'run' => $this->run,
             'root' => Setup::root(),
@@ -322,6 +354,7 @@ final class Instance
                 ' ',
                 array_map(static fn (string $one): string => "allow {$one};", Setting::watchers()),
             ),
+            'keepers' => self::shares(),
             'nice' => $asRoot ? '4' : '0',
             'data' => $this->data,
         ];

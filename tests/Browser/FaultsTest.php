@@ -46,15 +46,52 @@ final class FaultsTest extends BrowserTestCase
         // Stored is not yet answered: a page that was not answered keeps its stroke, as it should.
         $student->waitForText('#saved', 'Saved');
 
+        // The keeper stores on without it.
         self::$crag->child('php-fpm')->stop(signal: SIGKILL);
+        $this->line($student, 0.3);
+        $student->until(fn (): bool => $this->stored('Ikenna') === 2, 'the stroke that the keeper stores');
+        $student->waitForText('#saved', 'Saved');
+        self::$crag->child('keep-0')->stop(signal: SIGKILL);
         $this->line($student, 0.4);
         $this->line($student, 0.6);
         $student->waitForText('#saved', '2 strokes kept here');
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile .page') > 0, 'wet ink that still flows');
         self::$crag->startOne('php-fpm');
+        self::$crag->startOne('keep-0');
         $student->waitForText('#saved', 'Saved', 30);
-        self::assertSame(3, $this->stored('Ikenna'));
-        $this->assertGridAgrees($teacher, 3);
+        self::assertSame(4, $this->stored('Ikenna'));
+        $this->assertGridAgrees($teacher, 4);
+    }
+
+    public function test_a_keeper_that_stands_still_or_is_killed_costs_no_stroke_and_makes_none_twice(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $student = $this->join('Odalys', $code);
+        $this->line($student, 0.2);
+        $student->until(fn (): bool => $this->stored('Odalys') === 1, 'the first stroke');
+        $student->waitForText('#saved', 'Saved');
+
+        $keeper = self::$crag->child('keep-0');
+        posix_kill($keeper->pid(), SIGSTOP);
+        try {
+            $this->line($student, 0.3);
+            $student->until(fn (): bool => $this->stored('Odalys') === 2, 'what is not answered to be posted');
+            $this->line($student, 0.4);
+            $student->until(fn (): bool => $this->stored('Odalys') === 3, 'the next one to be posted at once');
+            $student->waitForText('#saved', 'Saved');
+        } finally {
+            posix_kill($keeper->pid(), SIGCONT);
+        }
+
+        $keeper->stop(signal: SIGKILL);
+        $this->line($student, 0.5);
+        $student->until(fn (): bool => $this->stored('Odalys') === 4, 'a stroke without a keeper');
+        self::$crag->startOne('keep-0');
+        // It reads on behind what the one before had read; what it finds there is in the log already.
+        $this->line($student, 0.6);
+        $student->until(fn (): bool => $this->stored('Odalys') === 5, 'a stroke with the new one');
+        $student->waitForText('#saved', 'Saved');
+        $this->assertGridAgrees($teacher, 5);
     }
 
     public function test_nginx_restarted_under_an_open_lesson_loses_nothing(): void

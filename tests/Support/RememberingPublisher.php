@@ -28,6 +28,12 @@ final class RememberingPublisher extends Publisher
         $this->messages[] = [$channel, $message];
     }
 
+    public function publishToBoth(string $channel, string $other, string $message): void
+    {
+        $this->publish($channel, $message);
+        $this->publish($other, $message);
+    }
+
     public function close(Audience $audience): void
     {
         array_push($this->closed, $audience->channel, ...$audience->beside);

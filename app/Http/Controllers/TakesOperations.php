@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Canvas\AppendOperations;
+use App\Canvas\Batch;
 use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LiveSession;
@@ -24,10 +25,17 @@ trait TakesOperations
         AppendOperations $append,
         ?Layer $only = null,
     ): JsonResponse {
-        $most = 100;
         $batch = $request->json('operations');
-        abort_unless(is_array($batch) && array_is_list($batch), 422, __('Nothing came with that. Reload the page and try again.'));
-        abort_if(count($batch) > $most, 422, __('That’s too much at once. Send up to :n steps.', ['n' => $most]));
+        abort_unless(
+            is_array($batch) && array_is_list($batch),
+            422,
+            __('Nothing came with that. Reload the page and try again.'),
+        );
+        abort_if(
+            count($batch) > Batch::MOST,
+            422,
+            __('That’s too much at once. Send up to :n steps.', ['n' => Batch::MOST]),
+        );
         $ended = $session->ended_at?->getTimestampMs();
         abort_unless(
             LateInk::mayArrive($ended === null ? null : (int) $ended, Clock::ms()),

@@ -6,6 +6,7 @@ namespace Crag\Tests\Canvas;
 
 use Crag\Canvas\Log\ByteBudget;
 use Crag\Canvas\Log\RefusedOperation;
+use Crag\Canvas\Log\StoredBytes;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -19,7 +20,8 @@ final class ByteBudgetTest extends TestCase
         int $fits,
         string $reason,
     ): void {
-        $budget = new ByteBudget($canvas, $seat, $session);
+        $stored = static fn (?int $bytes): ?StoredBytes => $bytes === null ? null : new StoredBytes($bytes);
+        $budget = new ByteBudget(new StoredBytes($canvas), $stored($seat), $stored($session));
         try {
             $budget->take($fits + 1);
             self::fail('One byte more was taken.');
@@ -32,6 +34,16 @@ final class ByteBudgetTest extends TestCase
             [$canvas + $fits, $session === null ? null : $session + $fits],
             [$budget->ofCanvas(), $budget->ofSession()],
         );
+    }
+
+    public function test_two_canvases_of_one_student_share_the_room_that_the_student_has(): void
+    {
+        $seat = new StoredBytes(ByteBudget::SEAT - 10);
+        $session = new StoredBytes(0);
+        (new ByteBudget(new StoredBytes(0), $seat, $session))->take(6);
+        self::assertSame([ByteBudget::SEAT - 4, 6], [$seat->bytes, $session->bytes]);
+        $this->expectException(RefusedOperation::class);
+        (new ByteBudget(new StoredBytes(0), $seat, $session))->take(5);
     }
 
     /** @return iterable<string, array{int, ?int, ?int, int, string}> */

@@ -42,12 +42,28 @@ final class Bench
                 $options->whole('students', 20, 1, 200),
                 $options->whole('seed', 7, 0, 1_000_000),
             ))->measure(),
+            'flood' => static fn (): array => (new BenchFlood(
+                $options->whole('students', 300, 1, 600),
+                $options->whole('seconds', 20, 1, 600),
+                $options->whole('rate', 1, 1, 10),
+                match ($options->text('way', 'both')) {
+                    'socket' => 'socket',
+                    'http' => 'http',
+                    'both' => 'both',
+                    default => throw new Problem('A stroke goes over the socket, over http, or both are measured.'),
+                },
+            ))->measure(),
+            'classes' => static fn (): array => (new BenchClasses(
+                $options->whole('classes', 10, 1, 20),
+                $options->whole('students', 30, 1, 60),
+                $options->whole('seconds', 30, 1, 600),
+            ))->measure(),
             'canvas' => static fn (): array => (new BenchCanvas())->measure(),
         ];
         $bench =
             $benches[$options->words[0] ?? ''] ??
             throw new Problem(
-                'What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--students=20] [--seed=7], and canvas',
+                'What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--students=20] [--seed=7], flood [--students=300] [--seconds=20] [--rate=1] [--way=both|socket|http], classes [--classes=10] [--students=30] [--seconds=30], and canvas',
             );
         Setup::complete(withBrowser: true);
         require_once Setup::root().'/vendor/autoload.php';

@@ -2,6 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Operation } from '../canvas/model/objects';
 import { Flush } from './flush';
 import { HttpProblem, post, postAndLeave } from './http';
+import type { Answer } from './keeper';
 import { present } from '../present';
 
 interface Waiting {
@@ -16,16 +17,11 @@ interface Kept extends DBSchema {
     outbox: { key: number; value: Waiting; indexes: { seat: string } };
 }
 
-interface Answer {
-    accepted: { id: string; n: number }[];
-    refused: { id: string | null; reason: string }[];
-    /** What must wait: it was made while drawing was stopped. */
-    held?: { id: string; why: string; reason: string }[];
-}
-
 interface Settings {
     seat: string;
     address: string;
+    /** Sends a batch another way than posting it; null where that did not work. */
+    overSocket?(canvas: string, operations: Operation[]): Promise<Answer | null>;
     accepted(canvas: string, accepted: Answer['accepted']): void;
     refused(canvas: string, id: string, reason: string): void;
     /** How many wait, whether the last try got an answer, and why some of them cannot be taken yet. */
@@ -161,29 +157,26 @@ export class Outbox {
             }
             some.push(waiting);
         }
-        let answer: Answer;
-        try {
-            answer = await post<Answer>(this.settings.address, {
-                canvas,
-                operations: some.map((one) => one.operation),
-            });
-        } catch (problem) {
-            // The server understood and will never take these: keep the page going, and say so.
-            if (problem instanceof HttpProblem && [404, 410, 413, 422].includes(problem.status)) {
-                answer = {
-                    accepted: [],
-                    refused: some.map((one) => ({ id: one.operation.id, reason: problem.message })),
-                };
-            } else {
-                throw problem;
-            }
-        }
+        const operations = some.map((one) => one.operation);
+        const answer = (await this.settings.overSocket?.(canvas, operations)) ?? (await this.post(canvas, operations));
         const held = new Set((answer.held ?? []).map(({ id }) => id));
         held.forEach((id) => this.held.add(id));
         this.reason = this.held.size === 0 ? '' : (answer.held?.[0]?.reason ?? this.reason);
         await this.remove(some.filter(({ operation }) => !held.has(operation.id)));
         this.settings.accepted(canvas, answer.accepted);
         answer.refused.forEach(({ id, reason }) => id !== null && this.settings.refused(canvas, id, reason));
+    }
+
+    private async post(canvas: string, operations: Operation[]): Promise<Answer> {
+        try {
+            return await post<Answer>(this.settings.address, { canvas, operations });
+        } catch (problem) {
+            // The server understood and will never take these: keep the page going, and say so.
+            if (problem instanceof HttpProblem && [404, 410, 413, 422].includes(problem.status)) {
+                return { accepted: [], refused: operations.map(({ id }) => ({ id, reason: problem.message })) };
+            }
+            throw problem;
+        }
     }
 
     private async remove(done: Waiting[]): Promise<void> {

@@ -9,6 +9,8 @@ interface Settings {
     /** After each opening, and at every beat while there is no socket: ask for what was missed. */
     catchUp(): Promise<boolean>;
     state(connection: Connection): void;
+    /** It has closed, and may open again. */
+    closed?(): void;
 }
 
 const POLL_MS = 2000;
@@ -17,8 +19,9 @@ const LONGEST_WAIT_MS = 8000;
 const OPENING_MS = 6000;
 
 /**
- * The page's socket for what the server tells; browsers cannot publish on its channels. It opens again by itself;
- * while there is none, the page asks every two seconds instead, and says so.
+ * The page's socket for what the server tells; browsers cannot publish on its channels: what a page sends here goes to
+ * the keeper alone. It opens again by itself; while there is none, the page asks every two seconds instead, and says
+ * so.
  */
 export class Socket {
     private socket: WebSocket | null = null;
@@ -64,10 +67,21 @@ export class Socket {
         });
         socket.addEventListener('close', () => {
             window.clearTimeout(tooLong);
+            this.settings.closed?.();
             if (this.socket === socket) {
                 this.lost();
             }
         });
+    }
+
+    /** Whether it was open to send it. */
+    send(text: string): boolean {
+        if (this.socket?.readyState !== WebSocket.OPEN) {
+            return false;
+        }
+        countBytes('socket', text.length);
+        this.socket.send(text);
+        return true;
     }
 
     /** Closes it and opens it at the address that holds now. */

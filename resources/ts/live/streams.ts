@@ -1,5 +1,6 @@
 import type { Operation } from '../canvas/model/objects';
 import { get, HttpProblem } from './http';
+import type { Kept } from './keeper';
 import { present } from '../present';
 
 export interface LiveEvent {
@@ -17,7 +18,7 @@ export interface Caught {
 
 export type Message =
     /** Some are too large to be told live: they are asked for. */
-    | { stream: 'operations' | 'lead'; operations: Operation[]; ask?: boolean }
+    | { stream: 'operations' | 'lead'; operations: Operation[]; ask?: boolean; kept?: Kept }
     | { stream: 'opening'; opening: unknown }
     | { stream: string; event: LiveEvent };
 

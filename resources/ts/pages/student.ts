@@ -5,6 +5,7 @@ import { mountBench } from '../bench/mount';
 import type { Operation } from '../canvas/model/objects';
 import { guardThePage } from '../guards';
 import { get, post } from '../live/http';
+import { KeeperLine } from '../live/keeper';
 import { Outbox } from '../live/outbox';
 import { InkLine } from '../live/inkline';
 import { Notice } from '../live/notice';
@@ -32,6 +33,8 @@ interface Page {
     channel: string;
     join: string;
     ink: string;
+    /** By this the keeper knows that work comes from this page. */
+    keep: string;
     address: string;
     assets: string;
     stamps: Record<string, string>;
@@ -57,6 +60,7 @@ let ending = false;
 const socket: Socket = new Socket({
     path: () => `/live/${room.isLight ? 'light' : 'seat'}/${page.session}/${page.channel}`,
     message: receive,
+    closed: () => keeper.closed(),
     catchUp: () => streams.catchUp(),
     state: (connection) => {
         saved.show({ connection });
@@ -64,6 +68,11 @@ const socket: Socket = new Socket({
             void outbox.flush();
         }
     },
+});
+const keeper = new KeeperLine({
+    seat: () => page.seat,
+    key: () => page.keep,
+    send: (text) => navigator.onLine && socket.send(text),
 });
 /** What is drawn here, to the desks; and what a teacher draws and points at on this canvas. */
 const line = new InkLine({ path: () => `/live/wet/${page.session}/${page.channel}`, hear: (ink) => coach.wet(ink) });
@@ -99,6 +108,7 @@ const streams: Streams = new Streams(
 const outbox = await Outbox.open({
     seat: page.seat,
     address: `${page.address}/operations`,
+    overSocket: (canvas, operations) => keeper.send(canvas, operations),
     accepted: (where, accepted) => {
         if (where === bench.canvas) {
             bench.view.confirm(accepted);
@@ -375,6 +385,9 @@ function receive(message: Message): void {
             lead.take(message.operations);
         }
     } else if ('operations' in message) {
+        if (message.kept !== undefined) {
+            keeper.hear(message.kept);
+        }
         takeOperations(message.operations, false);
         if (message.ask === true) {
             void streams.catchUp();

@@ -8,7 +8,7 @@ namespace Crag\Canvas\Log;
  * How many bytes of stored work there may be. An hour of scribbling is about one megabyte, so a class never comes near;
  * what would fill a disk, or choke the pages of everybody else, is refused.
  */
-final class ByteBudget
+final readonly class ByteBudget
 {
     /** One operation: a drawing of 500 objects that is brought in has less than half of it. */
     public const OPERATION = 2 * self::MB;
@@ -23,12 +23,15 @@ final class ByteBudget
     private const MB = 1024 * 1024;
 
     /**
-     * @param  int  $canvas  bytes that are stored there already
-     * @param  ?int  $seat  null where it is no student's
-     * @param  ?int  $session  null where it is in no session
+     * @param  StoredBytes  $canvas  what is stored there already
+     * @param  ?StoredBytes  $seat  null where it is no student's
+     * @param  ?StoredBytes  $session  null where it is in no session
      */
-    public function __construct(private int $canvas, private ?int $seat, private ?int $session)
-    {
+    public function __construct(
+        private StoredBytes $canvas,
+        private ?StoredBytes $seat,
+        private ?StoredBytes $session,
+    ) {
     }
 
     /**
@@ -42,29 +45,33 @@ final class ByteBudget
     {
         match (true) {
             $bytes > self::OPERATION => throw RefusedOperation::large(intdiv(self::OPERATION, self::MB)),
-            $this->canvas + $bytes > self::CANVAS => throw RefusedOperation::heavyCanvas(
+            $this->canvas->bytes + $bytes > self::CANVAS => throw RefusedOperation::heavyCanvas(
                 intdiv(self::CANVAS, self::MB),
             ),
-            $this->seat + $bytes > self::SEAT => throw RefusedOperation::heavySeat(intdiv(self::SEAT, self::MB)),
-            $this->session + $bytes > self::SESSION => throw RefusedOperation::heavySession(
+            $this->seat?->bytes + $bytes > self::SEAT => throw RefusedOperation::heavySeat(
+                intdiv(self::SEAT, self::MB),
+            ),
+            $this->session?->bytes + $bytes > self::SESSION => throw RefusedOperation::heavySession(
                 intdiv(self::SESSION, self::MB),
             ),
             default => null,
         };
-        $this->canvas += $bytes;
-        $this->seat = $this->seat === null ? null : $this->seat + $bytes;
-        $this->session = $this->session === null ? null : $this->session + $bytes;
+        foreach ([$this->canvas, $this->seat, $this->session] as $stored) {
+            if ($stored !== null) {
+                $stored->bytes += $bytes;
+            }
+        }
     }
 
     /** Bytes that the canvas has now. */
     public function ofCanvas(): int
     {
-        return $this->canvas;
+        return $this->canvas->bytes;
     }
 
     /** Bytes that the session has now. */
     public function ofSession(): ?int
     {
-        return $this->session;
+        return $this->session?->bytes;
     }
 }

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Database\ImmediatePdo;
+use App\Live\Keeper\Delivery;
+use App\Live\Keeper\Inbox;
+use App\Live\Keeper\Keep as KeepWork;
+use App\Live\StoringTimes;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * The keeper: stays started and stores what pages send over their sockets. It begins anew by itself now and then; what
+ * comes meanwhile waits in nginx.
+ */
+final class Keep extends Command
+{
+    /** How long to wait for messages before looking whether to end. */
+    private const PATIENCE_MS = 500;
+
+    /** While many draw, what comes within this goes into one transaction. */
+    private const GATHER_MS = 12;
+
+    /** It waits for more only while so much comes. */
+    private const BUSY_MS = 60;
+
+    private const MOST_MEMORY = 96 * 1024 * 1024;
+
+    private const LONGEST_S = 6 * 3600;
+
+    /** So long is a writer's turn waited for; then pages are told to post, and wait there. */
+    private const LOCKED_MS = 1500;
+
+    protected $signature = 'crag:keep {--part=0 : which share of the sessions}';
+
+    protected $description = 'Store what pages send over their sockets';
+
+    private bool $isAsked = false;
+
+    public function handle(KeepWork $keep): int
+    {
+        $this->trap([SIGTERM, SIGINT, SIGHUP], function (): void {
+            $this->isAsked = true;
+        });
+        DB::connection()->disableQueryLog();
+        $pdo = DB::connection()->getPdo();
+        $pdo->exec('PRAGMA busy_timeout = '.self::LOCKED_MS);
+        if ($pdo instanceof ImmediatePdo) {
+            $pdo->keepStatements();
+        }
+        $part = (int) $this->option('part');
+        $inbox = new Inbox(
+            config()->string('crag.publish_socket'),
+            $part,
+            config()->string('crag.run')."/keep-{$part}.read",
+        );
+        $began = hrtime(true);
+        $last = 0;
+        while (
+            ! $this->isAsked &&
+            memory_get_usage() < self::MOST_MEMORY &&
+            hrtime(true) - $began < self::LONGEST_S * 1e9
+        ) {
+            $messages = $inbox->wait(self::PATIENCE_MS);
+            if ($messages === []) {
+                continue;
+            }
+            $from = hrtime(true);
+            if ($from - $last < self::BUSY_MS * 1e6) {
+                usleep(self::GATHER_MS * 1000);
+                $messages = [...$messages, ...$inbox->wait(0)];
+            }
+            $last = hrtime(true);
+            $taken = $keep(array_values(array_filter(array_map(Delivery::read(...), $messages))));
+            StoringTimes::note($taken, (hrtime(true) - $from) / 1e9);
+        }
+        $inbox->close();
+
+        return self::SUCCESS;
+    }
+}

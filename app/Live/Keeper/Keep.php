@@ -11,10 +11,14 @@ use App\Live\Publisher;
 use App\Models\Canvas;
 use App\Models\Seat;
 use Crag\Canvas\Log\LateInk;
+use Crag\Session\Room\SeatState;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Rules\Role;
 use Crag\Session\Rules\Rules;
 use Crag\Session\Rules\Situation;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\DB;
+use stdClass;
 use Throwable;
 
 /**
@@ -71,34 +75,75 @@ final readonly class Keep
      */
     private function allowed(array $deliveries): array
     {
-        $seats = Seat::query()->with('session')->findMany(array_column($deliveries, 'seat'))->keyBy('id');
-        $canvases = Canvas::query()->findMany(array_column($deliveries, 'canvas'))->keyBy('id');
+        $canvases = $deliveries === [] ? [] : self::canvases(array_column($deliveries, 'canvas'));
         $batches = [];
         foreach ($deliveries as $one) {
-            $seat = $seats->get($one->seat);
-            if ($seat === null || ! hash_equals(KeepKey::of($seat), $one->key)) {
+            $row = $canvases[$one->canvas] ?? null;
+            if ($row === null || $row->seat_id !== $one->seat) {
+                $this->sendStranger($one);
+            } elseif (! hash_equals(KeepKey::from($one->seat, $row->turn, $row->token_hash), $one->key)) {
                 continue;
+            } elseif (rescue(static fn (): bool => self::may($row), false) !== true) {
+                $this->sendElsewhere('seat.'.Seat::channelOf($one->seat, $row->turn), $one->reply);
+            } else {
+                $canvas = (new Canvas())->newFromBuilder([
+                    'id' => $row->id,
+                    'live_session_id' => $row->live_session_id,
+                    'prompt_id' => $row->prompt_id,
+                    'seat_id' => $row->seat_id,
+                ]);
+                $batches[] = new Batch($canvas, $canvas->author(), $one->operations, reply: $one->reply);
             }
-            $canvas = $canvases->get($one->canvas);
-            if ($canvas === null || rescue(static fn (): bool => self::may($seat, $canvas), false) !== true) {
-                $this->sendElsewhere($seat, $one->reply);
-
-                continue;
-            }
-            $canvas = (clone $canvas)->setRelation('seat', $seat);
-            $batches[] = new Batch($canvas, $canvas->author(), $one->operations, reply: $one->reply);
         }
 
         return $batches;
     }
 
-    private static function may(Seat $seat, Canvas $canvas): bool
+    /**
+     * Students' canvases, each with what decides who may draw on it, in one question.
+     *
+     * @param  list<string>  $ids
+     * @return array<string, stdClass> by id
+     */
+    private static function canvases(array $ids): array
     {
-        $session = $seat->session;
+        return DB::table('canvases')
+            ->join('seats', 'seats.id', '=', 'canvases.seat_id')
+            ->join('live_sessions', 'live_sessions.id', '=', 'canvases.live_session_id')
+            ->whereIn('canvases.id', array_values(array_unique($ids)))
+            ->get([
+                'canvases.id',
+                'canvases.live_session_id',
+                'canvases.prompt_id',
+                'canvases.seat_id',
+                'seats.token_hash',
+                'seats.turn',
+                'seats.state',
+                'live_sessions.ended_at',
+            ])
+            ->keyBy('id')
+            ->all();
+    }
 
-        return $canvas->seat_id === $seat->id &&
-            LateInk::mayArrive($session->endedMs(), Clock::ms()) &&
-            Rules::refusal(Deed::Hear, Role::Student, new Situation(seat: $seat->state)) === null;
+    private static function may(stdClass $row): bool
+    {
+        $ended = $row->ended_at === null ? null : (int) Date::parse($row->ended_at)->getTimestampMs();
+
+        return LateInk::mayArrive($ended, Clock::ms()) &&
+            Rules::refusal(
+                Deed::Hear,
+                Role::Student,
+                new Situation(seat: SeatState::from($row->state)),
+            ) === null;
+    }
+
+    /** Somebody who names a canvas that is not theirs is answered only if they are who they say. */
+    private function sendStranger(Delivery $one): void
+    {
+        $seat = Seat::query()->find($one->seat);
+        if ($seat !== null && hash_equals(KeepKey::of($seat), $one->key)) {
+            $this->sendElsewhere('seat.'.$seat->channelId(), $one->reply);
+        }
     }
 
     /**
@@ -114,10 +159,10 @@ final readonly class Keep
             if (count($batches) > 1) {
                 return array_sum(array_map(fn (Batch $one): int => $this->take([$one]), $batches));
             }
-            $seat = $batches[0]->canvas->seat;
+            report($problem);
+            $seat = $batches[0]->canvas->seat()->first();
             if ($seat !== null) {
-                report($problem);
-                $this->sendElsewhere($seat, (string) $batches[0]->reply);
+                $this->sendElsewhere('seat.'.$seat->channelId(), (string) $batches[0]->reply);
             }
 
             return 0;
@@ -125,10 +170,10 @@ final readonly class Keep
     }
 
     /** The page posts it, and is told there what is wrong. */
-    private function sendElsewhere(Seat $seat, string $reply): void
+    private function sendElsewhere(string $channel, string $reply): void
     {
         $this->publisher->publish(
-            'seat.'.$seat->channelId(),
+            $channel,
             (string) json_encode([
                 'stream' => 'operations',
                 'operations' => [],

@@ -17,8 +17,13 @@ final class KeepKey
 
     public static function of(Seat $seat): string
     {
+        return self::from($seat->id, $seat->turn, $seat->token_hash);
+    }
+
+    public static function from(string $seat, int $turn, string $tokenHash): string
+    {
         return substr(
-            hash_hmac('sha256', "keep {$seat->id} {$seat->turn} {$seat->token_hash}", config()->string('app.key')),
+            hash_hmac('sha256', "keep {$seat} {$turn} {$tokenHash}", config()->string('app.key')),
             0,
             self::LENGTH,
         );

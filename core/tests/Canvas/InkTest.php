@@ -64,6 +64,23 @@ final class InkTest extends TestCase
         );
     }
 
+    public function test_one_and_the_same_ink_is_stored_as_one_and_the_same_text(): void
+    {
+        $short = rtrim(base64_encode("\x02\x04\x06\x00"), '=');
+        self::assertSame($short, Ink::of([[1, 2, 3, 0]])->encode());
+        foreach (
+            [
+                'as it is' => $short,
+                'with its padding' => base64_encode("\x02\x04\x06\x00"),
+                'with spaces' => substr($short, 0, 2).' '.substr($short, 2)."\n",
+                'a number spelt with a byte too many' => base64_encode("\x82\x00\x04\x06\x00"),
+                'nothing spelt with two bytes' => base64_encode("\x02\x04\x06\x80\x00"),
+            ] as $how => $text
+        ) {
+            self::assertSame($short, Ink::decode($text)->encode(), $how);
+        }
+    }
+
     public function test_kept_ink_reads_back_as_it_was_written(): void
     {
         $samples = [[10, 20, 30, 0], [11, 22, 33, 8]];

@@ -62,7 +62,12 @@ final class Ink
     /** @throws UnreadableFields */
     public static function decode(string $text): self
     {
-        return self::of(self::read($text));
+        $isShortest = true;
+        $ink = self::of(self::read($text, $isShortest));
+        // What another writer spells at length is spelt anew; what is as short as it can be is the only such text.
+        $ink->text = $isShortest ? rtrim($text, '=') : null;
+
+        return $ink;
     }
 
     /** Ink that was checked when it came in: it is decoded only if somebody asks for its samples. */
@@ -130,17 +135,19 @@ final class Ink
     }
 
     /**
+     * @param  bool  $isShortest  becomes false where the same samples have a shorter text
      * @return list<array{int, int, int, int}>
      *
      * @throws UnreadableFields
      */
-    private static function read(string $text): array
+    private static function read(string $text, bool &$isShortest = true): array
     {
         $bytes = base64_decode($text, true);
         if ($bytes === false) {
             throw UnreadableOperation::badInk('it is not base64');
         }
-        $numbers = self::numbers($bytes);
+        $isShortest = rtrim(base64_encode($bytes), '=') === rtrim($text, '=');
+        $numbers = self::numbers($bytes, $isShortest);
         if (count($numbers) % 4 !== 0) {
             throw UnreadableOperation::badInk('it ends in the middle of a point');
         }
@@ -174,15 +181,15 @@ final class Ink
     }
 
     /** @return list<int> */
-    private static function numbers(string $bytes): array
+    private static function numbers(string $bytes, bool &$isShortest): array
     {
         $numbers = [];
         $value = 0;
         $shift = 0;
-        for ($i = 0, $length = strlen($bytes); $i < $length; $i++) {
-            $byte = ord($bytes[$i]);
+        foreach (unpack('C*', $bytes) ?: [] as $byte) {
             $value |= ($byte & 0x7F) << $shift;
             if ($byte < 0x80) {
+                $isShortest = $isShortest && ($byte > 0 || $shift === 0);
                 $numbers[] = ($value >> 1) ^ -($value & 1);
                 $value = $shift = 0;
             } elseif (($shift += 7) > 28) {

@@ -2,6 +2,13 @@
 
 declare(strict_types=1);
 
+use Illuminate\Broadcasting\BroadcastServiceProvider;
+use Illuminate\Concurrency\ConcurrencyServiceProvider;
+use Illuminate\Notifications\NotificationServiceProvider;
+use Illuminate\Pagination\PaginationServiceProvider;
+use Illuminate\Redis\RedisServiceProvider;
+use Illuminate\Support\ServiceProvider;
+
 return [
     'name' => 'Crag',
     'env' => env('APP_ENV', 'production'),
@@ -12,4 +19,14 @@ return [
     'locale' => env('APP_LOCALE', 'en'),
     'fallback_locale' => 'en',
     'key' => env('APP_KEY'),
+    // Each costs every stroke that is posted: what nothing here uses is left out.
+    'providers' => ServiceProvider::defaultProviders()
+        ->except([
+            BroadcastServiceProvider::class,
+            ConcurrencyServiceProvider::class,
+            NotificationServiceProvider::class,
+            PaginationServiceProvider::class,
+            RedisServiceProvider::class,
+        ])
+        ->toArray(),
 ];

@@ -40,6 +40,7 @@ use App\Http\Middleware\HoldsPlan;
 use App\Http\Middleware\HoldsSeat;
 use App\Http\Middleware\May;
 use App\Http\Middleware\SeesScreen;
+use App\Http\Middleware\SendsWork;
 use Crag\Session\Rules\Deed;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
@@ -430,11 +431,10 @@ Route::prefix('/seat/{seat}')
         Route::post('/got', [StudentRoom::class, 'got'])
             ->middleware(May::route(Deed::Hear))
             ->name('seat.got');
-        // Each operation is asked about by its own time: Crag\Session\Room\MayDraw.
-        Route::post('/operations', OperationsController::class)
-            ->middleware(May::route(Deed::Hear))
-            ->name('seat.operations');
     });
+Route::post('/seat/{seat}/operations', OperationsController::class)
+    ->middleware(SendsWork::route(Deed::Hear))
+    ->name('seat.operations');
 
 Route::get('/screen/{session}/catch-up', [ClassScreenController::class, 'catchUp'])
     ->middleware(SeesScreen::class)

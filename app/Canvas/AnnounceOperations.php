@@ -6,7 +6,6 @@ namespace App\Canvas;
 
 use App\Live\Audience;
 use App\Live\Publisher;
-use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Seat;
 
@@ -77,7 +76,7 @@ final readonly class AnnounceOperations
 
     private static function desk(string $session): string
     {
-        return Audience::desk((new LiveSession())->forceFill(['id' => $session]))->channel;
+        return Audience::deskChannel($session);
     }
 
     /**

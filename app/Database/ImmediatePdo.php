@@ -16,6 +16,9 @@ final class ImmediatePdo extends PDO
 {
     private bool $begun = false;
 
+    /** Whether what is begun ends with the process at the latest. */
+    private bool $isWatched = false;
+
     /** @var array<string, PDOStatement>|null by their SQL, where they are kept */
     private ?array $statements = null;
 
@@ -50,6 +53,11 @@ final class ImmediatePdo extends PDO
 
     public function beginTransaction(): bool
     {
+        if (! $this->isWatched) {
+            // A connection may outlive a request that ends by force; what it began must not.
+            register_shutdown_function(fn () => $this->begun && $this->rollBack());
+            $this->isWatched = true;
+        }
         $this->exec('BEGIN IMMEDIATE');
 
         return $this->begun = true;

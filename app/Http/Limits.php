@@ -6,9 +6,9 @@ namespace App\Http;
 
 use Crag\Session\Door\InvalidJoinCode;
 use Crag\Session\Door\JoinCode;
+use Illuminate\Cache\RateLimiter;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\RateLimiter;
 
 /**
  * How often in a minute something may be asked for: so often by one browser, so often by all that bring no cookie, and
@@ -30,10 +30,10 @@ final class Limits
     /** A class that comes in at once has 35, a hall 100. */
     private const INTO_ONE_SESSION = 120;
 
-    public static function define(): void
+    public static function define(RateLimiter $limiter): void
     {
         foreach (self::A_MINUTE as $name => [$browser, $stranger, $address]) {
-            RateLimiter::for(
+            $limiter->for(
                 $name,
                 static fn (Request $request): array => [
                     self::browser($request, $browser, $stranger, $name),

@@ -27,7 +27,13 @@ final readonly class Audience
 
     public static function desk(LiveSession $session): self
     {
-        return new self('desk', "desk.{$session->id}");
+        return new self('desk', self::deskChannel($session->id));
+    }
+
+    /** Where no session is at hand: strokes are told of by its id alone. */
+    public static function deskChannel(string $session): string
+    {
+        return "desk.{$session}";
     }
 
     public static function screen(LiveSession $session): self

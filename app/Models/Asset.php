@@ -23,6 +23,8 @@ final class Asset extends Model
 {
     use HasUlids;
 
+    protected $table = 'assets';
+
     protected $guarded = [];
 
     public function path(): string

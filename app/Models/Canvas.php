@@ -39,6 +39,8 @@ final class Canvas extends Model
 {
     use HasUlids;
 
+    protected $table = 'canvases';
+
     protected $guarded = [];
 
     protected $attributes = [

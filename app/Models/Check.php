@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Check extends Model
 {
+    protected $table = 'checks';
+
     protected $guarded = [];
 
     public $timestamps = false;

@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Event extends Model
 {
+    protected $table = 'events';
+
     protected $guarded = [];
 
     public $timestamps = false;

@@ -33,6 +33,8 @@ final class Handout extends Model
 
     public $timestamps = false;
 
+    protected $table = 'handouts';
+
     protected $guarded = [];
 
     protected $attributes = ['before' => null, 'undone_at_ms' => null];

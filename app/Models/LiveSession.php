@@ -102,6 +102,8 @@ final class LiveSession extends Model implements Holder
     use WatchOfSession;
     use WorkOfSession;
 
+    protected $table = 'live_sessions';
+
     protected $guarded = [];
 
     protected $attributes = [

@@ -27,6 +27,8 @@ final class Message extends Model
 
     public $timestamps = false;
 
+    protected $table = 'messages';
+
     protected $guarded = [];
 
     protected $attributes = ['is_removed' => false, 'teacher_id' => null];

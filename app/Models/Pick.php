@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Pick extends Model
 {
+    protected $table = 'picks';
+
     protected $guarded = [];
 
     public $timestamps = false;

@@ -51,6 +51,8 @@ final class Prompt extends Model
 {
     use HasUlids;
 
+    protected $table = 'prompts';
+
     protected $guarded = [];
 
     protected $attributes = [

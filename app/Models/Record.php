@@ -31,6 +31,8 @@ final class Record extends Model
 
     private const PATIENCE_S = 120;
 
+    protected $table = 'records';
+
     protected $guarded = [];
 
     protected $attributes = ['state' => JobState::Waiting, 'done' => 0, 'total' => 0, 'kind' => 'pdf', 'options' => null];

@@ -53,6 +53,8 @@ final class Seat extends Model
     /** The present prompt, once it was asked for. */
     private ?Prompt $present = null;
 
+    protected $table = 'seats';
+
     protected $guarded = [];
 
     protected $attributes = [

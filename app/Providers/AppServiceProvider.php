@@ -15,12 +15,13 @@ use App\Sessions\Life\EndIdle;
 use App\Sessions\Life\LookAfter;
 use App\Sessions\Show\KeepShownCurrent;
 use Crag\Reading\Reader;
+use Illuminate\Cache\RateLimiter;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Vite;
-use Illuminate\Support\Facades\Blade;
+use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Event;
-use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\ServiceProvider;
+use Illuminate\View\Compilers\BladeCompiler;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -40,17 +41,21 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->environment('production'));
-        Limits::define();
+        // What most requests never use is made ready only where it is used: a stroke pays for all that is begun here.
+        $this->callAfterResolving(RateLimiter::class, static fn (RateLimiter $limiter) => Limits::define($limiter));
         PublicAddress::inLinks();
         // The queue's worker looks after what nobody is there to end.
-        Queue::looping(static function (): void {
+        Event::listen(Looping::class, static function (): void {
             if (Clock::ms() - self::$looked >= EndIdle::EVERY_MS) {
                 self::$looked = Clock::ms();
                 app(LookAfter::class)();
             }
         });
         Event::listen(TeacherDrew::class, KeepShownCurrent::class);
-        $this->app->make(Vite::class)->useBuildDirectory('build');
-        Blade::precompiler(Icons::inline(...));
+        $this->callAfterResolving(Vite::class, static fn (Vite $vite) => $vite->useBuildDirectory('build'));
+        $this->callAfterResolving(
+            'blade.compiler',
+            static fn (BladeCompiler $blade) => $blade->precompiler(Icons::inline(...)),
+        );
     }
 }

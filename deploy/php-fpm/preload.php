@@ -44,6 +44,15 @@ $wanted = [
     'Monolog\\',
     'Carbon\\',
     'Dotenv\\',
+    // What those need to be linked, and what every request asks for beside them.
+    'Doctrine\\Inflector\\',
+    'Laravel\\SerializableClosure\\',
+    'PhpOption\\',
+    'Symfony\\Component\\Clock\\',
+    'Symfony\\Component\\Translation\\',
+    'Symfony\\Component\\VarDumper\\',
+    'Symfony\\Contracts\\',
+    'Symfony\\Polyfill\\',
 ];
 $unwanted =
     '#\\\\(Testing|Console|Tests?|Jobs\\\\Redis)\\\\|Command$|DynamoDb|Redis|Memcached|Postgres|SqlServer|MySql|MariaDb#';

@@ -8,7 +8,6 @@ use App\Canvas\AppendOperations;
 use App\Canvas\Batch;
 use App\Live\Clock;
 use App\Models\Canvas;
-use App\Models\LiveSession;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\LateInk;
 use Crag\Canvas\Log\Layer;
@@ -18,9 +17,10 @@ use Illuminate\Http\Request;
 /** Finished work comes in, on a canvas of the author's own. */
 trait TakesOperations
 {
+    /** @param  ?int  $endedMs  when the session ended; null while it runs */
     private function append(
         Request $request,
-        LiveSession $session,
+        ?int $endedMs,
         Canvas $canvas,
         AppendOperations $append,
         ?Layer $only = null,
@@ -36,12 +36,7 @@ trait TakesOperations
             422,
             __('That’s too much at once. Send up to :n steps.', ['n' => Batch::MOST]),
         );
-        $ended = $session->ended_at?->getTimestampMs();
-        abort_unless(
-            LateInk::mayArrive($ended === null ? null : (int) $ended, Clock::ms()),
-            410,
-            __('This session has ended.'),
-        );
+        abort_unless(LateInk::mayArrive($endedMs, Clock::ms()), 410, __('This session has ended.'));
 
         return response()->json(
             $append($canvas, $only === null ? $canvas->author() : Author::teacher(), $batch, $only),

@@ -19,9 +19,7 @@ final class HoldsSeat
     {
         $seat = $request->route('seat');
         abort_unless(
-            $seat instanceof Seat &&
-                (CurrentSeat::holds($request, $seat) ||
-                    ($request->routeIs('seat.operations') && CurrentSeat::held($request, $seat))),
+            $seat instanceof Seat && CurrentSeat::holds($request, $seat),
             403,
             __('This seat belongs to another device. Join with the code to get your own.'),
         );

@@ -6,19 +6,14 @@ namespace App\Live\Keeper;
 
 use App\Canvas\AppendOperations;
 use App\Canvas\Batch;
+use App\Canvas\StudentCanvas;
 use App\Live\Clock;
 use App\Live\Publisher;
-use App\Models\Canvas;
 use App\Models\Seat;
 use Crag\Canvas\Log\LateInk;
-use Crag\Session\Room\SeatState;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Rules\Role;
 use Crag\Session\Rules\Rules;
-use Crag\Session\Rules\Situation;
-use Illuminate\Support\Facades\Date;
-use Illuminate\Support\Facades\DB;
-use stdClass;
 use Throwable;
 
 /**
@@ -75,66 +70,33 @@ final readonly class Keep
      */
     private function allowed(array $deliveries): array
     {
-        $canvases = $deliveries === [] ? [] : self::canvases(array_column($deliveries, 'canvas'));
+        $works = $deliveries === [] ? [] : StudentCanvas::many(array_column($deliveries, 'canvas'));
         $batches = [];
         foreach ($deliveries as $one) {
-            $row = $canvases[$one->canvas] ?? null;
-            if ($row === null || $row->seat_id !== $one->seat) {
+            $work = $works[$one->canvas] ?? null;
+            if ($work === null || $work->seat !== $one->seat) {
                 $this->sendStranger($one);
-            } elseif (! hash_equals(KeepKey::from($one->seat, $row->turn, $row->token_hash), $one->key)) {
+            } elseif (! hash_equals($work->keepKey(), $one->key)) {
                 continue;
-            } elseif (rescue(static fn (): bool => self::may($row), false) !== true) {
-                $this->sendElsewhere('seat.'.Seat::channelOf($one->seat, $row->turn), $one->reply);
+            } elseif (! self::may($work)) {
+                $this->sendElsewhere('seat.'.Seat::channelOf($work->seat, $work->turn), $one->reply);
             } else {
-                $canvas = (new Canvas())->newFromBuilder([
-                    'id' => $row->id,
-                    'live_session_id' => $row->live_session_id,
-                    'prompt_id' => $row->prompt_id,
-                    'seat_id' => $row->seat_id,
-                ]);
-                $batches[] = new Batch($canvas, $canvas->author(), $one->operations, reply: $one->reply);
+                $batches[] = new Batch(
+                    $work->canvas,
+                    $work->canvas->author(),
+                    $one->operations,
+                    reply: $one->reply,
+                );
             }
         }
 
         return $batches;
     }
 
-    /**
-     * Students' canvases, each with what decides who may draw on it, in one question.
-     *
-     * @param  list<string>  $ids
-     * @return array<string, stdClass> by id
-     */
-    private static function canvases(array $ids): array
+    private static function may(StudentCanvas $work): bool
     {
-        return DB::table('canvases')
-            ->join('seats', 'seats.id', '=', 'canvases.seat_id')
-            ->join('live_sessions', 'live_sessions.id', '=', 'canvases.live_session_id')
-            ->whereIn('canvases.id', array_values(array_unique($ids)))
-            ->get([
-                'canvases.id',
-                'canvases.live_session_id',
-                'canvases.prompt_id',
-                'canvases.seat_id',
-                'seats.token_hash',
-                'seats.turn',
-                'seats.state',
-                'live_sessions.ended_at',
-            ])
-            ->keyBy('id')
-            ->all();
-    }
-
-    private static function may(stdClass $row): bool
-    {
-        $ended = $row->ended_at === null ? null : (int) Date::parse($row->ended_at)->getTimestampMs();
-
-        return LateInk::mayArrive($ended, Clock::ms()) &&
-            Rules::refusal(
-                Deed::Hear,
-                Role::Student,
-                new Situation(seat: SeatState::from($row->state)),
-            ) === null;
+        return LateInk::mayArrive($work->endedMs, Clock::ms()) &&
+            Rules::refusal(Deed::Hear, Role::Student, $work->situation) === null;
     }
 
     /** Somebody who names a canvas that is not theirs is answered only if they are who they say. */

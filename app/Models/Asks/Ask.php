@@ -41,6 +41,8 @@ final class Ask extends Model
 
     public $timestamps = false;
 
+    protected $table = 'asks';
+
     protected $guarded = [];
 
     protected $attributes = [

@@ -19,6 +19,8 @@ final class AskAnswer extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'ask_answers';
+
     protected $guarded = [];
 
     protected function casts(): array

@@ -33,6 +33,8 @@ final class Run extends Model
 
     public $timestamps = false;
 
+    protected $table = 'runs';
+
     protected $guarded = [];
 
     protected $attributes = ['at' => 0, 'ended_at_ms' => null, 'is_shown' => false];

@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class LineupEntry extends Model
 {
+    protected $table = 'lineup_entries';
+
     protected $guarded = [];
 
     public $timestamps = false;

@@ -38,6 +38,8 @@ final class Offer extends Model
 
     public $timestamps = false;
 
+    protected $table = 'offers';
+
     protected $guarded = [];
 
     protected $attributes = [

@@ -22,6 +22,8 @@ final class Showcase extends Model
 
     public const MOST = 4;
 
+    protected $table = 'showcases';
+
     protected $guarded = [];
 
     /** @return HasMany<ShowcaseItem, $this> from left to right */

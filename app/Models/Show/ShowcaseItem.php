@@ -38,6 +38,8 @@ final class ShowcaseItem extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'showcase_items';
+
     protected $guarded = [];
 
     protected function casts(): array

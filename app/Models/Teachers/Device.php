@@ -22,6 +22,8 @@ final class Device extends Model
 
     public $incrementing = false;
 
+    protected $table = 'devices';
+
     protected $guarded = [];
 
     /** @return BelongsTo<Teacher, $this> */

@@ -27,6 +27,8 @@ final class Intake extends Model
 {
     use HasUlids;
 
+    protected $table = 'intakes';
+
     protected $guarded = [];
 
     protected $attributes = ['state' => JobState::Waiting, 'done' => 0, 'total' => 0, 'problem' => ''];

@@ -38,6 +38,8 @@ final class Plan extends Model implements Holder
 {
     use HasUlids;
 
+    protected $table = 'plans';
+
     protected $guarded = [];
 
     protected $attributes = [

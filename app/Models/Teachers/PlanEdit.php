@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class PlanEdit extends Model
 {
+    protected $table = 'plan_edits';
+
     protected $guarded = [];
 
     protected $attributes = ['undone' => false];

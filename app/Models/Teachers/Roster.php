@@ -20,6 +20,8 @@ final class Roster extends Model
 {
     use HasUlids;
 
+    protected $table = 'rosters';
+
     protected $guarded = [];
 
     protected $attributes = ['settings' => '{}'];

@@ -24,6 +24,8 @@ final class RosterEntry extends Model
 {
     use HasUlids;
 
+    protected $table = 'roster_entries';
+
     protected $guarded = [];
 
     protected $attributes = ['group' => '', 'pin' => ''];

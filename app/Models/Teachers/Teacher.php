@@ -32,6 +32,8 @@ final class Teacher extends Model implements Resettable
     use CanResetPassword;
     use HasUlids;
 
+    protected $table = 'teachers';
+
     protected $guarded = [];
 
     protected $attributes = ['name' => '', 'email' => null, 'password' => null, 'return_key' => ''];

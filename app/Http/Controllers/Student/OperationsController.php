@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Student;
 
 use App\Canvas\AppendOperations;
+use App\Canvas\StudentCanvas;
 use App\Http\Controllers\TakesOperations;
-use App\Models\Seat;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -15,13 +15,11 @@ final class OperationsController
 {
     use TakesOperations;
 
-    public function __invoke(Request $request, Seat $seat, AppendOperations $append): JsonResponse
+    public function __invoke(Request $request, AppendOperations $append): JsonResponse
     {
-        return $this->append(
-            $request,
-            $seat->session,
-            $seat->canvases()->findOrFail($request->json('canvas')),
-            $append,
-        );
+        $work = $request->attributes->get('work');
+        abort_unless($work instanceof StudentCanvas, 403);
+
+        return $this->append($request, $work->endedMs, $work->canvas, $append);
     }
 }

@@ -76,7 +76,7 @@ final class CoachController
 
         return $this->append(
             $request,
-            $session,
+            $session->endedMs(),
             $canvas,
             $append,
             $canvas->notes_on_id === null ? Layer::Coach : Layer::Private,

@@ -45,7 +45,7 @@ final class LeadController
             ->whereNull('notes_on_id')
             ->findOrFail($request->json('canvas'));
 
-        return $this->append($request, $session, $canvas, $append);
+        return $this->append($request, $session->endedMs(), $canvas, $append);
     }
 
     /** Which page of it students may look at, or none. */

@@ -39,60 +39,67 @@ final readonly class AnnounceOperations
             }
         }
         // Who waits for an answer has it first.
-        $this->tellSeats($seats, $desks);
+        $messages = self::toSeats($seats, $desks);
         foreach ($desks as $session => $some) {
-            $this->publisher->publish(self::desk($session), self::message('operations', self::forDesks($some)));
+            $messages[] = [Audience::deskChannel($session), self::message('operations', self::forDesks($some))];
         }
-        foreach ($desks as $some) {
-            foreach ($some as $one) {
-                if ($one->batch->canvas->seat_id === null) {
-                    $this->tellOfTeachers($one);
-                }
+        foreach ($all as $one) {
+            if ($one->added !== [] && $one->batch->canvas->seat_id === null) {
+                array_push($messages, ...self::ofTeachers($one));
+            }
+        }
+        $this->publisher->publishAll($messages);
+        foreach ($all as $one) {
+            $canvas = $one->batch->canvas;
+            if ($one->added !== [] && $canvas->seat_id === null && $canvas->live_session_id !== null) {
+                event(new TeacherDrew($canvas));
             }
         }
     }
 
     /**
-     * Where a student's page and the desks hear the same, one request carries it to both.
+     * Where a student's page and the desks hear the same, one message goes to both.
      *
      * @param  list<Appended>  $seats
      * @param  array<string, list<Appended>>  $desks  by session; what is told here goes from it
+     * @return list<array{string, string}>
      */
-    private function tellSeats(array $seats, array &$desks): void
+    private static function toSeats(array $seats, array &$desks): array
     {
+        $messages = [];
         foreach ($seats as $one) {
-            $seat = 'seat.'.Seat::channelOf((string) $one->batch->canvas->seat_id, $one->counts->turn);
+            $channel = 'seat.'.Seat::channelOf((string) $one->batch->canvas->seat_id, $one->counts->turn);
             $session = (string) $one->batch->canvas->live_session_id;
-            $message = self::message('operations', self::wires($one->added), self::kept($one));
-            $isSame = $one->batch->reply === null && ! $one->counts->isCovered && count($desks[$session] ?? []) === 1;
-            if ($isSame) {
+            if (
+                $one->batch->reply === null &&
+                ! $one->counts->isCovered &&
+                count($desks[$session] ?? []) === 1
+            ) {
                 unset($desks[$session]);
-                $this->publisher->publishToBoth(self::desk($session), $seat, $message);
-            } else {
-                $this->publisher->publish($seat, $message);
+                $channel = Audience::deskChannel($session)."/{$channel}";
             }
+            $messages[] = [$channel, self::message('operations', self::wires($one->added), self::kept($one))];
         }
-    }
 
-    private static function desk(string $session): string
-    {
-        return Audience::deskChannel($session);
+        return $messages;
     }
 
     /**
      * Of the teacher's canvas students hear what they may see: one page, or the ink that lies under theirs.
+     *
+     * @return list<array{string, string}>
      */
-    private function tellOfTeachers(Appended $one): void
+    private static function ofTeachers(Appended $one): array
     {
         $canvas = $one->batch->canvas;
         $seen = array_filter(
             $one->added,
             static fn (LoggedOperation $row): bool => $one->counts->lead->lets($canvas->id, $row->operation()),
         );
-        if ($seen !== []) {
-            $this->publisher->publish("lead.{$canvas->live_session_id}", self::message('lead', self::wires($seen)));
-        }
-        event(new TeacherDrew($canvas));
+
+        return $canvas->live_session_id === null || $seen === []
+            ? []
+            : [["lead.{$canvas->live_session_id}", self::message('lead', self::wires($seen))]];
     }
 
     /** @param  list<Appended>  $some */

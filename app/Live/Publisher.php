@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Live;
 
 use CurlHandle;
+use CurlMultiHandle;
 use Illuminate\Support\Facades\Log;
 use RuntimeException;
 
@@ -14,7 +15,15 @@ use RuntimeException;
  */
 class Publisher
 {
+    /** Kept open side by side; an instance's php-fpm opens none of them. */
+    private const CONNECTIONS = 32;
+
     private ?CurlHandle $curl = null;
+
+    private ?CurlMultiHandle $multi = null;
+
+    /** @var array<int, CurlHandle> */
+    private array $spare = [];
 
     public function __construct(private readonly string $socket)
     {
@@ -25,10 +34,47 @@ class Publisher
         $this->request('POST', $channel, $message);
     }
 
-    /** The same message to two channels, in one request. */
-    public function publishToBoth(string $channel, string $other, string $message): void
+    /**
+     * Side by side: where many are told, one after the other would wait for nginx each time.
+     *
+     * @param  list<array{string, string}>  $messages  each with its channel; two channels, with a / between them, for
+     *      what both hear
+     */
+    public function publishAll(array $messages): void
     {
-        $this->request('POST', "{$channel}/{$other}", $message);
+        if (count($messages) < 2) {
+            array_map(fn (array $one) => $this->request('POST', ...$one), $messages);
+
+            return;
+        }
+        $this->multi ??= self::manyConnections();
+        $sent = [];
+        foreach ($messages as $i => [$channel, $message]) {
+            $sent[] = $one = $this->spare[$i] ??= curl_init() ?: throw new RuntimeException('curl cannot start.');
+            $this->prepare($one, 'POST', $channel, $message);
+            curl_multi_add_handle($this->multi, $one);
+        }
+        do {
+            $status = curl_multi_exec($this->multi, $left);
+            if ($left > 0) {
+                curl_multi_select($this->multi);
+            }
+        } while ($left > 0 && $status === CURLM_OK);
+        foreach ($sent as $one) {
+            if (curl_error($one) !== '') {
+                Log::notice('A message was not delivered live: '.curl_error($one));
+            }
+            curl_multi_remove_handle($this->multi, $one);
+        }
+    }
+
+    private static function manyConnections(): CurlMultiHandle
+    {
+        $multi = curl_multi_init();
+        curl_multi_setopt($multi, CURLMOPT_MAX_HOST_CONNECTIONS, self::CONNECTIONS);
+        curl_multi_setopt($multi, CURLMOPT_MAXCONNECTS, self::CONNECTIONS);
+
+        return $multi;
     }
 
     /** Closes every socket of those for whom it is. */
@@ -61,7 +107,18 @@ class Publisher
     private function request(string $method, string $channel, string $body = ''): string
     {
         $this->curl ??= curl_init() ?: throw new RuntimeException('curl cannot start.');
-        curl_setopt_array($this->curl, [
+        $this->prepare($this->curl, $method, $channel, $body);
+        $answer = curl_exec($this->curl);
+        if ($answer === false) {
+            Log::notice('A message was not delivered live: '.curl_error($this->curl));
+        }
+
+        return is_string($answer) ? $answer : '';
+    }
+
+    private function prepare(CurlHandle $curl, string $method, string $channel, string $body): void
+    {
+        curl_setopt_array($curl, [
             CURLOPT_UNIX_SOCKET_PATH => $this->socket,
             CURLOPT_URL => "http://publish/channel/{$channel}",
             CURLOPT_CUSTOMREQUEST => $method,
@@ -70,11 +127,5 @@ class Publisher
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_TIMEOUT_MS => 2000,
         ]);
-        $answer = curl_exec($this->curl);
-        if ($answer === false) {
-            Log::notice('A message was not delivered live: '.curl_error($this->curl));
-        }
-
-        return is_string($answer) ? $answer : '';
     }
 }

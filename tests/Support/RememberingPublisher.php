@@ -28,10 +28,13 @@ final class RememberingPublisher extends Publisher
         $this->messages[] = [$channel, $message];
     }
 
-    public function publishToBoth(string $channel, string $other, string $message): void
+    public function publishAll(array $messages): void
     {
-        $this->publish($channel, $message);
-        $this->publish($other, $message);
+        foreach ($messages as [$channels, $message]) {
+            foreach (explode('/', $channels) as $channel) {
+                $this->publish($channel, $message);
+            }
+        }
     }
 
     public function close(Audience $audience): void

@@ -60,3 +60,27 @@ test('a head without an end is not read for ever', () => {
     const said = Array.from({ length: 9 }, () => read(Buffer.alloc(4096, 65), 0));
     assert.equal(said.at(-1), 'a head without an end');
 });
+
+test('a socket that has brought very much is ended: what it took stays in memory until then', () => {
+    let pass: (data: Uint8Array, flags: object) => void = () => undefined;
+    let passed = 0;
+    (gate as unknown as { gate(s: object): void }).gate({
+        on: (_: string, hear: typeof pass) => {
+            pass = hear;
+        },
+        send: () => passed++,
+    });
+    pass(head, {});
+    const now = Date.now;
+    try {
+        for (let n = 1; n < 3000; n++) {
+            // One each 33 ms, as a pen sends them.
+            Date.now = () => n * 33;
+            pass(frame(50), {});
+        }
+        assert.equal(passed, 3000);
+        assert.throws(() => pass(frame(50), {}));
+    } finally {
+        Date.now = now;
+    }
+});

@@ -13,6 +13,9 @@ interface Settings {
 
 const FIRST_WAIT_MS = 400;
 const LONGEST_WAIT_MS = 8000;
+/** The server ends a socket that has brought it 3,000 messages: from so many on another is opened when the pen rests. */
+const WORN = 2000;
+const REST_MS = 250;
 
 /**
  * A socket for ink as it is drawn, and for nothing else: what the server tells comes over another. What is lost here is
@@ -23,6 +26,11 @@ export class InkLine {
     private path: string | null = null;
     private failures = 0;
     private waiting = 0;
+    /** How many messages went over the present socket, and the rest of the pen that is waited for. */
+    private sent = 0;
+    private resting = 0;
+    /** One that another has taken over from. */
+    private replaced: WebSocket | null = null;
 
     constructor(private readonly settings: Settings) {}
 
@@ -48,11 +56,23 @@ export class InkLine {
         }
         countBytes('socket', text.length);
         this.socket.send(text);
+        if (++this.sent >= WORN) {
+            window.clearTimeout(this.resting);
+            this.resting = window.setTimeout(() => this.renew(), REST_MS);
+        }
         return true;
+    }
+
+    /** Another socket takes over as soon as it is open; until then this one goes on. */
+    private renew(): void {
+        if (this.path !== null && this.socket?.readyState === WebSocket.OPEN) {
+            this.connect(this.path, this.socket);
+        }
     }
 
     private again(): void {
         window.clearTimeout(this.waiting);
+        window.clearTimeout(this.resting);
         const before = this.socket;
         this.socket = null;
         before?.close();
@@ -61,10 +81,20 @@ export class InkLine {
         }
     }
 
-    private connect(path: string): void {
+    private connect(path: string, before: WebSocket | null = null): void {
         const socket = new WebSocket(`${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}${path}`);
-        this.socket = socket;
+        this.socket = before ?? socket;
         socket.addEventListener('open', () => {
+            // Meanwhile it may belong elsewhere.
+            if (before !== null && this.socket !== before) {
+                socket.close();
+                return;
+            }
+            this.socket = socket;
+            this.replaced = before;
+            before?.close();
+            this.sent = 0;
+            window.clearTimeout(this.resting);
             this.failures = 0;
             this.settings.opened?.();
         });
@@ -77,6 +107,9 @@ export class InkLine {
             }
         });
         socket.addEventListener('close', () => {
+            if (this.replaced === socket) {
+                return;
+            }
             this.settings.closed?.();
             if (this.socket === socket) {
                 const wait =

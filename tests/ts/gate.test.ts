@@ -70,9 +70,10 @@ test('a socket that has brought very much is ended: what it took stays in memory
         },
         send: () => passed++,
     });
-    pass(head, {});
     const now = Date.now;
     try {
+        Date.now = () => 0;
+        pass(head, {});
         for (let n = 1; n < 3000; n++) {
             // One each 33 ms, as a pen sends them.
             Date.now = () => n * 33;

@@ -21,7 +21,7 @@ use Random\Randomizer;
 
 /**
  * A class of simulated students draws while everything beneath it is broken, by a plan that a seed decides: workers
- * and masters of php-fpm, nginx, the queue and the whole of `crag` are killed, the disk fills, the database is locked,
+ * and masters of php-fpm, nginx, the keeper, the queue and the whole of `crag` are killed, the disk fills, the database is locked,
  * sockets are cut, batches come twice and out of order. Afterwards every stroke that was acknowledged must be in the
  * log once, under the number that was told, and students' pages, a desk that was open all the time and the database
  * must agree.
@@ -34,6 +34,7 @@ final class BenchFaults
         'php-fpm' => 2,
         'nginx' => 2,
         'queue' => 1,
+        'keep-0' => 3,
         'crag' => 2,
         'locked' => 2,
         'full' => 1,
@@ -154,7 +155,7 @@ final class BenchFaults
     {
         match ($kind) {
             'worker' => $this->kill($this->one(Child::descendants($this->part('php-fpm')))),
-            'php-fpm', 'nginx', 'queue' => $this->kill($this->part($kind)),
+            'php-fpm', 'nginx', 'queue', 'keep-0' => $this->kill($this->part($kind)),
             'crag' => $this->restart(),
             'locked' => $this->lock($this->chance->getInt(500, 3000)),
             'full' => $this->fill($this->chance->getInt(1000, 3000)),
@@ -162,6 +163,7 @@ final class BenchFaults
                 $this->one([
                     ...Child::descendants($this->part('nginx')),
                     ...Child::descendants($this->part('php-fpm')),
+                    $this->part('keep-0'),
                 ]),
                 $this->chance->getInt(300, 2000),
             ),

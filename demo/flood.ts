@@ -22,8 +22,8 @@ interface Flooded {
 }
 
 const AT_ONCE = 50;
-/** As often as a desk asks: resources/ts/pages/desk.ts. */
-const STATES_MS = 3000;
+/** As often as a desk asks that is told the states: resources/ts/desk/watch/canvases.ts. */
+const STATES_MS = 15_000;
 
 /** A student who finishes strokes by the clock, whatever became of the ones before: what waits goes out together. */
 class FloodingStudent extends SimulatedStudent {
@@ -115,10 +115,10 @@ class SimulatedDesk {
                     this.point(o, i);
                 }
             });
-            this.timer = setInterval(
-                () => void this.visitor.request(`${desk}/prompt/${prompt}/states`).then((answer) => answer.text()),
-                STATES_MS,
-            );
+            const ask = (): void =>
+                void this.visitor.request(`${desk}/prompt/${prompt}/states?looks=1`).then((answer) => answer.text());
+            ask();
+            this.timer = setInterval(ask, STATES_MS);
         }
     }
 

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Database\ImmediatePdo;
+use App\Live\Clock;
 use App\Live\Keeper\Delivery;
 use App\Live\Keeper\Inbox;
 use App\Live\Keeper\Keep as KeepWork;
+use App\Live\Keeper\TellStates;
 use App\Live\StoringTimes;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -27,6 +29,9 @@ final class Keep extends Command
     /** It waits for more only while so much comes. */
     private const BUSY_MS = 60;
 
+    /** However many draw, desks are told now and then. */
+    private const STATES_AFTER_MS = 250;
+
     private const MOST_MEMORY = 96 * 1024 * 1024;
 
     private const LONGEST_S = 6 * 3600;
@@ -40,7 +45,7 @@ final class Keep extends Command
 
     private bool $isAsked = false;
 
-    public function handle(KeepWork $keep): int
+    public function handle(KeepWork $keep, TellStates $tellStates): int
     {
         $this->trap([SIGTERM, SIGINT, SIGHUP], function (): void {
             $this->isAsked = true;
@@ -59,12 +64,19 @@ final class Keep extends Command
         );
         $began = hrtime(true);
         $last = 0;
+        $isMoreDue = false;
+        $statesAt = 0;
         while (
             ! $this->isAsked &&
             memory_get_usage() < self::MOST_MEMORY &&
             hrtime(true) - $began < self::LONGEST_S * 1e9
         ) {
-            $messages = $inbox->wait(self::PATIENCE_MS);
+            // One keeper tells desks what they look at; strokes come first.
+            $messages = $inbox->wait($isMoreDue ? 0 : self::PATIENCE_MS);
+            if ($messages === [] || hrtime(true) - $statesAt > self::STATES_AFTER_MS * 1e6) {
+                $isMoreDue = $part === 0 && rescue(static fn (): bool => $tellStates(Clock::ms()), false);
+                $statesAt = hrtime(true);
+            }
             if ($messages === []) {
                 continue;
             }

@@ -15,6 +15,7 @@ use App\Models\LiveSession;
 use App\Models\Record;
 use App\Models\Seat;
 use App\Sessions\Show\ShowToClass;
+use App\Sessions\Watch\DeskLooks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
@@ -65,6 +66,7 @@ final readonly class ForgetStudent
             (clone $events)->where('audience', Audience::seat($seat)->name)->delete();
             $events->whereRaw('instr(body, ?) > 0', [$seat->id])->update(['type' => 'gone', 'body' => '{}']);
             $seat->canvases()->get()->each->delete();
+            DeskLooks::forgetOf($seat->live_session_id);
             // Whoever claimed to be this student claims it no more.
             Seat::query()
                 ->where('claims_id', $seat->id)

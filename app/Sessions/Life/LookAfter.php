@@ -8,6 +8,7 @@ use App\Database\Wipe;
 use App\Live\Clock;
 use App\Live\StoringTimes;
 use App\Models\LiveSession;
+use App\Sessions\Watch\DeskLooks;
 use Crag\Session\Life\Rounds;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Log;
@@ -38,6 +39,7 @@ final readonly class LookAfter
             }
         }
         StoringTimes::trim();
+        DeskLooks::forgetOld($now);
     }
 
     /** The last round that there was. */

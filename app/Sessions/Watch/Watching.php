@@ -70,6 +70,7 @@ final readonly class Watching
         $aspect = $prompt->value()->aspects()[0];
 
         return [
+            'at' => $now,
             'states' => $seats
                 ->map(static function (Seat $seat) use ($canvases, $watched, $settings, $now, $since): array {
                     $canvas = $canvases->get($seat->id);

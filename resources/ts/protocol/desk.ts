@@ -95,6 +95,8 @@ export interface Noticed {
 
 /** What the server knows of a prompt's canvases: App\Sessions\Watch\Watching. */
 export interface WatchAnswer {
+    /** When it was worked out, in milliseconds on the server's clock. */
+    at: number;
     states: StateAnswer[];
     answers: AnswerGroup[];
     signals: Noticed[];

@@ -41,6 +41,8 @@ export interface DeskTold extends DeskEvents {
     work: Operation[];
     wet: { seat: string; ink: WetInk };
     states: WatchAnswer;
+    /** The server has told the states at a prompt of itself. */
+    statesTold: { prompt: string; answer: WatchAnswer };
     tally: Tally;
     /** A request failed: what was shown in advance is put right. */
     mend: null;

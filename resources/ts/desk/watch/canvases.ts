@@ -10,6 +10,9 @@ import { Freshness } from '../shell/freshness';
 import { markRail, showArranged, showCounts, showTally } from './counts';
 
 const STATES_MS = 3000;
+/** The same while the server tells them of itself, as it does every 10 s at least. */
+const TOLD_STATES_MS = 15_000;
+const TOLD_LATELY_MS = 12_000;
 /** How often it is looked whether somebody has fallen silent. */
 const SILENCE_MS = 1000;
 /** After so long the server is asked again for canvases that it did not send. */
@@ -22,6 +25,11 @@ export class Canvases {
     private readonly freshness: Freshness;
     private isLoading = false;
     private silentBefore = '';
+    /** When the states were asked for, and when the server told them of itself. */
+    private askedAt = 0;
+    private toldAt = -Infinity;
+    /** When what is shown was worked out, on the server's clock. */
+    private shownAt = 0;
 
     constructor(private readonly desk: Desk) {
         const { bus, store } = desk;
@@ -41,6 +49,12 @@ export class Canvases {
         bus.on('tally', showTally);
         bus.on('doorOpened', () => this.sayStates());
         bus.on('mend', () => void this.countStates());
+        bus.on('statesTold', ({ prompt, answer }) => {
+            if (prompt === store.now.looking && !this.isLoading) {
+                this.toldAt = performance.now();
+                this.takeStates(answer);
+            }
+        });
         bus.on('written', () => {
             markRail(store.now.looking);
             this.sayStates();
@@ -55,7 +69,12 @@ export class Canvases {
     async begin(connection: Connection): Promise<void> {
         this.connection = connection;
         await this.look(this.desk.store.now.looking);
-        window.setInterval(() => void this.countStates(), STATES_MS);
+        window.setInterval(() => {
+            const isTold = performance.now() - this.toldAt < TOLD_LATELY_MS;
+            if (performance.now() - this.askedAt > (isTold ? TOLD_STATES_MS : STATES_MS) - 100) {
+                void this.countStates();
+            }
+        }, STATES_MS);
         window.setInterval(() => this.listenToSilence(), SILENCE_MS);
     }
 
@@ -70,6 +89,8 @@ export class Canvases {
         desk.layers.closeStudentsWork();
         connection.hold();
         this.isLoading = true;
+        // What is told of itself is told where a desk has said that it looks.
+        this.toldAt = -Infinity;
         const answer = await this.ask(prompt);
         if (answer === null || desk.store.now.looking !== prompt) {
             // Another was pressed meanwhile, and is what comes.
@@ -87,20 +108,34 @@ export class Canvases {
     private async countStates(): Promise<void> {
         const { desk, grid } = this;
         const asked = desk.store.now.looking;
-        const { silent } = grid;
-        const answer = await get<WatchAnswer>(
-            `${desk.address}/prompt/${asked}/states${silent.length === 0 ? '' : `?silent=${silent.join(',')}`}`,
-        ).catch(() => null);
-        this.freshness.heard(answer !== null, answer?.trouble);
-        if (answer !== null && asked === desk.store.now.looking) {
-            grid.showStates(answer.states);
-            desk.bus.tell('states', answer);
-            this.sayStates();
-            desk.bus.tell('tally', answer.tally);
-            if (answer.started !== desk.store.now.started) {
-                desk.store.put({ started: answer.started });
-                desk.bands.refresh();
-            }
+        this.askedAt = performance.now();
+        const query = new URLSearchParams({
+            ...(grid.silent.length > 0 && { silent: grid.silent.join(',') }),
+            // A page in the background hears no pens, and knows nothing of who is silent.
+            ...(document.visibilityState === 'visible' && { looks: '1' }),
+        });
+        const answer = await get<WatchAnswer>(`${desk.address}/prompt/${asked}/states?${query}`).catch(() => null);
+        if (answer === null) {
+            this.freshness.heard(false);
+        } else if (asked === desk.store.now.looking) {
+            this.takeStates(answer);
+        }
+    }
+
+    private takeStates(answer: WatchAnswer): void {
+        const { desk, grid } = this;
+        this.freshness.heard(true, answer.trouble);
+        if (answer.at < this.shownAt) {
+            return;
+        }
+        this.shownAt = answer.at;
+        grid.showStates(answer.states);
+        desk.bus.tell('states', answer);
+        this.sayStates();
+        desk.bus.tell('tally', answer.tally);
+        if (answer.started !== desk.store.now.started) {
+            desk.store.put({ started: answer.started });
+            desk.bands.refresh();
         }
     }
 

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Desk\Watch;
 use App\Canvas\KeptScene;
 use App\Live\Audience;
 use App\Live\CatchUp;
+use App\Live\Clock;
 use App\Live\Health;
 use App\Live\Portion;
 use App\Models\Canvas;
@@ -15,6 +16,7 @@ use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
 use App\Sessions\Room\EachSeat;
+use App\Sessions\Watch\DeskLooks;
 use App\Sessions\Watch\Watching;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -115,14 +117,15 @@ final class WatchController
 
     /**
      * The state of each canvas of a prompt, the answers, and what is worth a look; `silent` are seats from whose pages
-     * this desk hears nothing.
+     * this desk hears nothing, `looks` whether it is before somebody's eyes and would be told of changes.
      */
     public function states(Request $request, LiveSession $session, Prompt $prompt, Watching $watching): JsonResponse
     {
-        return response()->json(
-            $watching->of($session, $prompt, explode(',', $request->string('silent')->toString())) + [
-                'trouble' => Health::full(),
-            ],
-        );
+        $silent = array_values(array_filter(explode(',', $request->string('silent')->toString())));
+        if ($request->boolean('looks') && $session->isRunning()) {
+            DeskLooks::note($session, $prompt, $silent, Clock::ms());
+        }
+
+        return response()->json($watching->of($session, $prompt, $silent) + ['trouble' => Health::full()]);
     }
 }

@@ -178,9 +178,7 @@ async function scribble(count: number, seconds: number, report: string, pause: n
     await Promise.all(
         students.map(async (student, i) => {
             await sleep((i * 10_000) / Math.max(100, count));
-            const began = performance.now();
-            await student.join(code);
-            joins.push(performance.now() - began);
+            joins.push(await student.join(code));
         }),
     );
     for (const [i, student] of students.entries()) {
@@ -219,10 +217,11 @@ async function reach(desk: string, count: number, rounds: number, report: string
     const teacher = new SimulatedTeacher(base);
     const watch = { heard: (what: string, at: number) => teacher.heard(what, at) };
     const students = Array.from({ length: count }, (_, i) => new SimulatedStudent(base, `Student ${i + 1}`, watch));
-    for (const student of students) {
-        await student.join(code);
-    }
+    // Everybody in the same moment.
+    const joins = await Promise.all(students.map((student) => student.join(code)));
     await teacher.open(desk);
+    await sleep(2000);
+    const reloads = await Promise.all(students.map((student) => student.reload()));
     // The class works meanwhile, calmly.
     students.forEach(
         (student, i) =>
@@ -234,7 +233,12 @@ async function reach(desk: string, count: number, rounds: number, report: string
             })(),
     );
     await sleep(2000);
-    writeFileSync(report, JSON.stringify(await teacher.measure(students, rounds)));
+    const measured = {
+        join: { times: joins, lost: 0 },
+        reload: { times: reloads, lost: 0 },
+        ...(await teacher.measure(students, rounds)),
+    };
+    writeFileSync(report, JSON.stringify(measured));
     students.forEach((student) => student.leave());
     process.exit(0);
 }

@@ -191,9 +191,7 @@ export async function flood(
             const of = points.get(stroke) ?? new Map<number, number>();
             points.set(stroke, of.set(index, performance.now()));
         };
-        const began = performance.now();
-        await student.join(present(sessions[i % sessions.length]).code);
-        found.joins.push(performance.now() - began);
+        found.joins.push(await student.join(present(sessions[i % sessions.length]).code));
         students.push(student);
     }
     console.log('joined');

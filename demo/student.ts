@@ -103,17 +103,30 @@ export class SimulatedStudent {
         this.visitor = new Visitor(base);
     }
 
-    async join(code: string): Promise<void> {
+    /** Comes in. Resolves to the milliseconds from the name that was sent until the page is ready to be drawn on. */
+    async join(code: string): Promise<number> {
         const form = await (await this.visitor.request(`/join/${code}`)).text();
         const token = /name="_token" value="([^"]+)"/.exec(form)?.[1] ?? '';
+        const began = performance.now();
         const joined = await this.visitor.request('/join', {
             method: 'POST',
             headers: { 'Content-Type': 'application/x-www-form-urlencoded' },
             body: new URLSearchParams({ _token: token, code, name: this.name }).toString(),
         });
-        const page = await (
-            await this.visitor.request(new URL(joined.headers.get('location') ?? '/', this.base).pathname)
-        ).text();
+        await this.openPage(new URL(joined.headers.get('location') ?? '/', this.base).pathname);
+        return performance.now() - began;
+    }
+
+    /** As a browser that reloads the page. Resolves to the milliseconds until it is ready to be drawn on. */
+    async reload(): Promise<number> {
+        const began = performance.now();
+        this.hangUp();
+        await this.openPage(`/seat/${this.seat}`);
+        return performance.now() - began;
+    }
+
+    private async openPage(path: string): Promise<void> {
+        const page = await (await this.visitor.request(path)).text();
         const data = /data-page="([^"]+)"/.exec(page)?.[1];
         if (data === undefined) {
             throw new Error(`${this.name} did not get in.`);
@@ -278,6 +291,10 @@ export class SimulatedStudent {
 
     leave(): void {
         this.over = true;
+        this.hangUp();
+    }
+
+    private hangUp(): void {
         for (const socket of [this.socket, this.line]) {
             socket?.removeAllListeners('close');
             socket?.close();

@@ -30,13 +30,16 @@ final readonly class Health
     {
     }
 
-    /** @return array{database: string, disk: string, queue: string, live: string} "ok", or what is wrong */
+    /** @return array<'database'|'disk'|'queue'|'keeper'|'live', string> "ok", or what is wrong */
     public function parts(): array
     {
         return [
             'database' => self::database(),
             'disk' => self::disk(),
             'queue' => self::queue(),
+            'keeper' => $this->publisher->listeners('keep.0') > 0
+                ? 'ok'
+                : __('The keeper isn’t running. Work is still saved, but more slowly.'),
             'live' => $this->publisher->isThere() ? 'ok' : __('Live updates aren’t working: nginx isn’t answering.'),
         ];
     }

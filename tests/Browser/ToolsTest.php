@@ -177,6 +177,9 @@ final class ToolsTest extends BrowserTestCase
         $this->page->driver->executeAsyncScript(
             <<<'JS'
             const [done] = arguments;
+            hand('pointerdown', .6, .9, 'pen');
+            hand('pointermove', .8, .9, 'pen');
+            hand('pointerup', .8, .9, 'pen');
             drag([[.2, .6], [.5, .6]], 'touch');
             setTimeout(() => {
                 drag([[.2, .7], [.5, .7]], 'touch', { width: 90, height: 70 });
@@ -190,7 +193,7 @@ final class ToolsTest extends BrowserTestCase
             JS
             ,
         );
-        $this->latest($this->page, 'Keir', 'add', 3);
+        $this->latest($this->page, 'Keir', 'add', 4);
         self::assertSame(
             $whole,
             $this->page->run('return document.querySelector("#page > .page-paper").style.transform'),
@@ -201,10 +204,10 @@ final class ToolsTest extends BrowserTestCase
         $this->page->run("drag([[.2, .2], [.2, .2]], 'mouse')");
         $this->page->run('return new Promise((go) => setTimeout(go, 700))');
         $this->page->run("drag([[.3, .2], [.35, .3], [.4, .4]], 'touch')");
-        self::assertCount(1, (array) ($this->latest($this->page, 'Keir', 'arrange', 4)['targets'] ?? []));
+        self::assertCount(1, (array) ($this->latest($this->page, 'Keir', 'arrange', 5)['targets'] ?? []));
         $this->page->click('[data-tool=pen]')->click('.do-fingers');
         $this->page->run("drag([[.2, .9], [.4, .9], [.6, .9]], 'touch')");
-        $this->latest($this->page, 'Keir', 'add', 5);
+        $this->latest($this->page, 'Keir', 'add', 6);
     }
 
     public function test_hollow_shapes_let_the_eraser_and_the_lasso_through(): void

@@ -61,6 +61,13 @@ function guess({ kind, options, from, to }: Asked['question']): unknown {
     }
 }
 
+/** What a page begins with, as far as a simulated one goes by it. */
+interface Opening {
+    canvas: string;
+    ended: boolean;
+    waiting?: boolean;
+}
+
 /** One simulated student: joins over HTTP, opens the socket, draws wet and posts dry, as a browser's page does. */
 export class SimulatedStudent {
     private readonly visitor: Visitor;
@@ -141,7 +148,11 @@ export class SimulatedStudent {
         this.seat = told.seat;
         this.ink = told.ink;
         this.key = told.keep;
-        await this.takeCanvas();
+        await this.begin(
+            JSON.parse(
+                present(/<script id="opening" type="application\/json">(.*?)<\/script>/s.exec(page)?.[1]),
+            ) as Opening,
+        );
         await this.connect();
     }
 
@@ -313,7 +324,10 @@ export class SimulatedStudent {
         const response = await this.visitor.request(`/seat/${this.seat}/canvas`, {
             headers: { Accept: 'application/json' },
         });
-        const answer = (await response.json()) as { canvas: string; ended: boolean; waiting?: boolean };
+        await this.begin((await response.json()) as Opening);
+    }
+
+    private async begin(answer: Opening): Promise<void> {
         this.canvas = answer.canvas;
         this.over ||= answer.ended;
         if (answer.waiting === true) {

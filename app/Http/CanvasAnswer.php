@@ -32,7 +32,7 @@ final class CanvasAnswer
         return self::json(CanvasJson::since($canvas, $after));
     }
 
-    private static function json(string $body): Response
+    public static function json(string $body): Response
     {
         return response($body)->header('Content-Type', 'application/json');
     }

@@ -9,7 +9,6 @@ use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Scene;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;

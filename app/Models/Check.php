@@ -7,7 +7,6 @@ namespace App\Models;
 use App\Models\Teachers\Teacher;
 use Crag\Checks\Judgement;
 use Crag\Checks\Level;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

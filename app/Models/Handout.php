@@ -8,7 +8,6 @@ use App\Models\Casts\CoreValue;
 use Crag\Plan\Handout as HandoutValue;
 use Crag\Plan\HandoutMode;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 

@@ -30,7 +30,6 @@ use Crag\Session\Screen\LeadSharing;
 use Crag\Session\Screen\OfferBoard;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Support\Carbon;
 

@@ -8,7 +8,6 @@ use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\Operation;
 use Generator;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**

@@ -20,7 +20,6 @@ use Crag\Prompt\Question\Question;
 use Crag\Render\PlainMaths;
 use Crag\Session\Room\PromptState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Jobs\JobState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

@@ -12,7 +12,6 @@ use Crag\Session\Door\DeviceKind;
 use Crag\Session\Room\Pens;
 use Crag\Session\Room\SeatState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 

@@ -6,12 +6,12 @@ namespace App\Models\Asks;
 
 use App\Models\Casts\CoreValue;
 use App\Models\LiveSession;
+use App\Models\Model;
 use App\Models\Seat;
 use Crag\Asks\Changes;
 use Crag\Asks\Tally;
 use Crag\Prompt\Question\Question;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Asks;
 
-use Illuminate\Database\Eloquent\Model;
+use App\Models\Model;
 
 /**
  * What somebody answered once. The latest of a voter counts; the ones before tell what was changed.

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Models\Asks;
 
 use App\Models\LiveSession;
+use App\Models\Model;
 use App\Models\Seat;
 use Crag\Asks\AskLine;
 use Crag\Asks\RunResult;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 

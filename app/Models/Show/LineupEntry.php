@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models\Show;
 
 use App\Models\Canvas;
+use App\Models\Model;
 use Crag\Session\Door\NameMode;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

@@ -6,11 +6,11 @@ namespace App\Models\Show;
 
 use App\Models\Canvas;
 use App\Models\Casts\CoreValue;
+use App\Models\Model;
 use App\Models\Seat;
 use Crag\Canvas\Drawing\CutOut;
 use Crag\Session\Screen\OfferState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models\Show;
 
+use App\Models\Model;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**

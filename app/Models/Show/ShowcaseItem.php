@@ -7,12 +7,12 @@ namespace App\Models\Show;
 use App\Models\Canvas;
 use App\Models\Casts\CoreValue;
 use App\Models\LiveSession;
+use App\Models\Model;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Scene;
 use Crag\Session\Door\NameMode;
 use Crag\Session\Screen\ShownPart;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 

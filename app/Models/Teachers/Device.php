@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Teachers;
 
-use Illuminate\Database\Eloquent\Model;
+use App\Models\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

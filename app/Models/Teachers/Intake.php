@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models\Teachers;
 
 use App\Jobs\JobState;
+use App\Models\Model;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Teachers;
 
-use Illuminate\Database\Eloquent\Model;
+use App\Models\Model;
 
 /**
  * One change to a plan: which field of which prompt (or of the plan itself), what it was and what it became.

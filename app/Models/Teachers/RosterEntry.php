@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Teachers;
 
+use App\Models\Model;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

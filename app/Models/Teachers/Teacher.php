@@ -6,11 +6,11 @@ namespace App\Models\Teachers;
 
 use App\Live\PublicAddress;
 use App\Models\LiveSession;
+use App\Models\Model;
 use Crag\Session\Rules\Role;
 use Illuminate\Auth\Passwords\CanResetPassword;
 use Illuminate\Contracts\Auth\CanResetPassword as Resettable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Deploy\Install;
 
+use Closure;
 use Deploy\Console;
 use Deploy\Problem;
 use Deploy\Shell;
@@ -20,7 +21,8 @@ final class Setup
         return dirname(__DIR__, 3);
     }
 
-    public static function complete(bool $withBrowser = false): void
+    /** @param  ?Closure(): void  $onceThereIsPhp  what needs nothing but PHP's packages, begun beside the rest */
+    public static function complete(bool $withBrowser = false, ?Closure $onceThereIsPhp = null): void
     {
         self::packages($withBrowser);
         $missing = Requirements::missingPrograms();
@@ -41,6 +43,9 @@ final class Setup
                 );
             },
         );
+        if ($onceThereIsPhp !== null) {
+            $onceThereIsPhp();
+        }
         self::once('npm', ['package.json', 'package-lock.json'], 'node_modules/.bin/vite', static function (): void {
             Console::step('Installing browser packages (npm)');
             Shell::run(['npm', 'ci', '--no-audit', '--no-fund', '--ignore-scripts'], self::root());

@@ -13,7 +13,7 @@ interface Settings {
 
 const FIRST_WAIT_MS = 400;
 const LONGEST_WAIT_MS = 8000;
-/** The server ends a socket that has brought it 3,000 messages: from so many on another is opened when the pen rests. */
+/** The server ends a socket that brought it 3,000 messages: from so many on another takes over when the pen rests. */
 const WORN = 2000;
 const REST_MS = 250;
 

@@ -210,7 +210,7 @@ document.addEventListener('visibilitychange', () => beat(document.visibilityStat
 
 /** The present prompt's canvas from the server, with what still waits here on top. */
 async function load(): Promise<void> {
-    let answer: CanvasAnswer | undefined;
+    let answer = takeOpening();
     while (answer === undefined) {
         answer = await get<CanvasAnswer>(`${page.address}/canvas`).catch(() => undefined);
         if (answer === undefined) {
@@ -224,6 +224,19 @@ async function load(): Promise<void> {
     }
     saved.show({ isReachable: true });
     await open(answer);
+}
+
+/** What the server wrote into the page, the first time. */
+function takeOpening(): CanvasAnswer | undefined {
+    const place = document.querySelector('#opening');
+    place?.remove();
+    if (place === null) {
+        return undefined;
+    }
+    const answer = JSON.parse(present(place.textContent)) as CanvasAnswer;
+    // Its clock was read when the page was written: the scripts came, and were begun, since.
+    const [loading] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
+    return { ...answer, clock: Math.round(answer.clock + performance.now() - (loading?.responseStart ?? 0)) };
 }
 
 /** Begins with a canvas as the server tells it. */

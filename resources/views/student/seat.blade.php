@@ -1,5 +1,6 @@
 <x-layout :title="$session->title" script="student" class="student"
     :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => $seat->channelId(), 'ink' => $seat->ink_key, 'keep' => App\Live\Keeper\KeepKey::of($seat), 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\Words\StudentWords::all()]">
+    <x-opening :json="$opening" />
     <header id="strip" class="strip {{ $prompt->words === '' ? 'is-wordless' : '' }}">
         <h1 class="visually-hidden">{{ $session->title }}</h1>
         <div class="strip-number">

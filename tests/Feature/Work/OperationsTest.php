@@ -33,6 +33,32 @@ final class OperationsTest extends CragTestCase
             ->assertJsonPath('operations.0.body', $stroke['body']);
     }
 
+    public function test_a_page_begins_with_its_canvas_and_nothing_on_it_ends_the_element_that_holds_it(): void
+    {
+        [$seat, $token] = $this->seat($this->newSession());
+        $text = '</script><script>alert("<!--")</script>';
+        $this->appendAs($seat, $token, [
+            'body' => [
+                'object' => [
+                    'type' => 'text',
+                    'x' => 100,
+                    'y' => 100,
+                    'text' => $text,
+                    'size' => 280,
+                    'colour' => '#25323b',
+                ],
+            ],
+        ] + $this->stroke())->assertJsonCount(1, 'accepted');
+        $page = (string) $this->asStudent($seat, $token)->get("/seat/{$seat->id}")->assertOk()->getContent();
+        self::assertStringNotContainsString('<script>alert', $page);
+        self::assertSame(1, preg_match('#<script id="opening" type="application/json">(.*?)</script>#s', $page, $found));
+        $opening = (array) json_decode($found[1] ?? '', true);
+        self::assertSame($text, $opening['operations'][0]['body']['object']['text']);
+        $asked = (array) $this->getJson("/seat/{$seat->id}/canvas")->json();
+        self::assertEquals(array_diff_key($asked, ['clock' => 1]), array_diff_key($opening, ['clock' => 1]));
+        self::assertIsInt($opening['clock']);
+    }
+
     public function test_sending_it_again_stores_nothing_twice_and_gives_the_same_answer(): void
     {
         [$seat, $token] = $this->seat($this->newSession());

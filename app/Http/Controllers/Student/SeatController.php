@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Student;
 
+use App\Canvas\CanvasJson;
 use App\Canvas\TakeCanvas;
 use App\Http\CanvasAnswer;
 use App\Live\Audience;
@@ -20,7 +21,7 @@ use Illuminate\Http\Response;
 /** A student's own page and what it asks for. */
 final class SeatController
 {
-    public function show(Request $request, Seat $seat): View
+    public function show(Request $request, Seat $seat, TakeCanvas $takeCanvas, HandOutWork $handOut): View
     {
         $session = $seat->session;
         $request->attributes->set('framed', $session->is_trial);
@@ -38,11 +39,18 @@ final class SeatController
             'session' => $session,
             'prompt' => $prompt,
             'mine' => $prompt->forSeat($seat)->words,
+            'opening' => self::opening($seat, $takeCanvas, $handOut),
         ]);
     }
 
     /** The canvas for the present prompt, and where the streams stand. */
     public function canvas(Seat $seat, TakeCanvas $takeCanvas, HandOutWork $handOut): Response
+    {
+        return CanvasAnswer::json(self::opening($seat, $takeCanvas, $handOut));
+    }
+
+    /** @return string what a page begins with, as JSON */
+    private static function opening(Seat $seat, TakeCanvas $takeCanvas, HandOutWork $handOut): string
     {
         $session = $seat->session;
         $position = CatchUp::position($session, Audience::room($session), Audience::seat($seat));
@@ -51,7 +59,7 @@ final class SeatController
         $canvas = ($canvas->wasRecentlyCreated ? $canvas->refresh() : $canvas)->setRelation('seat', $seat);
         $handOut->got($canvas);
 
-        return CanvasAnswer::opening($canvas, [
+        return CanvasJson::opening($canvas, [
             'room' => RoomState::shared($session),
             'own' => RoomState::own($seat),
             'prompt' => $prompt->announcementTo($seat),

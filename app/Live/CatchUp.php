@@ -46,10 +46,11 @@ final class CatchUp
 
         return response(
             sprintf(
-                '{"events":%s,"operations":[%s],"more":%s}',
+                '{"events":%s,"operations":[%s],"more":%s,"clock":%d}',
                 json_encode($events, JSON_THROW_ON_ERROR),
                 $portion->operations,
                 $more ? 'true' : 'false',
+                Clock::ms(),
             ),
         )->header('Content-Type', 'application/json');
     }

@@ -225,7 +225,7 @@ final class RoomTest extends BrowserTestCase
         $tamsin->until(fn (): bool => $this->stored('Tamsin') === 2, 'the stroke that was under way');
         $tamsin->lift('pen');
         self::assertTrue($tamsin->run('return document.querySelector(".sides").inert'));
-        usleep(3_200_000);
+        usleep(3_800_000);
         $iona->draw('.page-paper', self::LINE, 'pen');
         $iona->waitForText('#saved', 'Offline');
         $this->cut($iona, false);

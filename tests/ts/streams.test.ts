@@ -97,3 +97,37 @@ test('no answer is no refusal, and a refusal is told', async () => {
     assert.equal(await streams.catchUp(), false);
     assert.deepEqual(refused, [403]);
 });
+
+test('the clock is told as of half-way between question and answer, and not by a slow answer', async () => {
+    const told: number[] = [];
+    const streams = new Streams(
+        {},
+        {
+            address: '/catch-up',
+            also: () => ({}),
+            event: () => undefined,
+            operations: () => undefined,
+            clock: (ahead) => told.push(ahead),
+            refused: () => undefined,
+        },
+    );
+    const now = Date.now;
+    let at = 1_000_000;
+    let took = 200;
+    try {
+        Date.now = () => at;
+        answer = () => {
+            at += took;
+            return new Response(JSON.stringify({ events: {}, operations: [], more: false, clock: 1_005_000 }));
+        };
+        await streams.catchUp();
+        assert.deepEqual(told, [4900]);
+        took = 900;
+        await streams.catchUp();
+        answer = () => new Response(JSON.stringify({ events: {}, operations: [], more: false }));
+        await streams.catchUp();
+        assert.deepEqual(told, [4900]);
+    } finally {
+        Date.now = now;
+    }
+});

@@ -14,6 +14,8 @@ export interface Caught {
     operations: Operation[];
     /** Whether there is more to ask for. */
     more: boolean;
+    /** The server's clock as it answered, in milliseconds. */
+    clock: number;
 }
 
 export type Message =
@@ -30,12 +32,17 @@ interface Settings {
     also(): Record<string, string | number>;
     event(stream: string, event: LiveEvent): void;
     operations(operations: Operation[], caughtUp: boolean): void;
+    /** By how many milliseconds the server's clock is ahead of this device's. */
+    clock?(ahead: number): void;
     /** The server says that this page may not ask. */
     refused(status: number): void;
 }
 
 /** So much patience with a message that overtook another, before asking for what is missing. */
 const PATIENCE_MS = 400;
+
+/** An answer that took longer says little of the server's clock. */
+const QUICK_MS = 800;
 
 /**
  * Events in order, each once, whatever the socket loses or turns round: a number that is too high is kept until the
@@ -106,7 +113,12 @@ export class Streams {
                 for (const [name, value] of Object.entries({ ...this.position, ...this.settings.also() })) {
                     query.set(name, String(value));
                 }
+                const asked = Date.now();
                 const caught = await get<Caught>(`${this.settings.address}?${query}`);
+                const took = Date.now() - asked;
+                if (took >= 0 && took < QUICK_MS && Number.isFinite(caught.clock)) {
+                    this.settings.clock?.(Math.round(caught.clock - asked - took / 2));
+                }
                 this.settings.operations(caught.operations, true);
                 for (const [stream, events] of Object.entries(caught.events)) {
                     events.forEach((event) => this.take(stream, event));

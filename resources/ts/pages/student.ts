@@ -100,6 +100,9 @@ const streams: Streams = new Streams(
         event: (stream, event) =>
             stream === 'seat' ? takeOwn(event as unknown as OwnTold) : takeTold(event as unknown as RoomTold),
         operations: takeOperations,
+        clock: (ahead) => {
+            bench.clockAhead = ahead;
+        },
         // The place is on another device, or forgotten: the way in says where it is.
         refused: (status) => (status === 403 || status === 404 ? location.assign(page.join) : location.reload()),
     },

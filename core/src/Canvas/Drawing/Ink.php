@@ -186,7 +186,9 @@ final class Ink
         $numbers = [];
         $value = 0;
         $shift = 0;
-        foreach (unpack('C*', $bytes) ?: [] as $byte) {
+        /** @var array<int, int> $codes */
+        $codes = unpack('C*', $bytes) ?: [];
+        foreach ($codes as $byte) {
             $value |= ($byte & 0x7F) << $shift;
             if ($byte < 0x80) {
                 $isShortest = $isShortest && ($byte > 0 || $shift === 0);

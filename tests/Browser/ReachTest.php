@@ -128,7 +128,7 @@ final class ReachTest extends BrowserTestCase
         $student->click('#offer-window .btn-go');
         $teacher->click('#offers-button')->waitForText('#offers', 'Priya');
         $this->assertAccessible($teacher, 'offers', '#drawer');
-        $teacher->click('.offer .btn-go');
+        $teacher->click('.offer .btn-go')->waitForText('#offers', 'No new offers');
         $teacher->run('document.querySelector("#offers [hx-vals]").click()');
         $screen->find('.shown-offer img');
         $this->assertAccessible($screen, 'offers on the class screen');

@@ -40,28 +40,11 @@ final readonly class Keep
     public function __invoke(array $deliveries): int
     {
         $taken = 0;
-        foreach (array_chunk($this->allowed(self::inMeasure($deliveries)), self::AT_ONCE) as $batches) {
+        foreach (array_chunk($this->allowed($deliveries), self::AT_ONCE) as $batches) {
             $taken += $this->take($batches);
         }
 
         return $taken;
-    }
-
-    /**
-     * @param  list<Delivery>  $deliveries
-     * @return list<Delivery>
-     */
-    private static function inMeasure(array $deliveries): array
-    {
-        $of = [];
-
-        return array_values(
-            array_filter($deliveries, static function (Delivery $one) use (&$of): bool {
-                $of[$one->seat] = ($of[$one->seat] ?? 0) + 1;
-
-                return $of[$one->seat] <= self::OF_A_SEAT;
-            }),
-        );
     }
 
     /**
@@ -71,12 +54,15 @@ final readonly class Keep
     private function allowed(array $deliveries): array
     {
         $works = $deliveries === [] ? [] : StudentCanvas::many(array_column($deliveries, 'canvas'));
-        $batches = [];
+        $batches = $strangers = $of = [];
         foreach ($deliveries as $one) {
             $work = $works[$one->canvas] ?? null;
             if ($work === null || $work->seat !== $one->seat) {
-                $this->sendStranger($one);
+                $strangers[$one->seat] = $one;
             } elseif (! hash_equals($work->keepKey(), $one->key)) {
+                continue;
+            } elseif (($of[$one->seat] = ($of[$one->seat] ?? 0) + 1) > self::OF_A_SEAT) {
+                // Counted by who it is, not by whom it names: nobody can use up another's share.
                 continue;
             } elseif (! self::may($work)) {
                 $this->sendElsewhere('seat.'.Seat::channelOf($work->seat, $work->turn), $one->reply);
@@ -89,6 +75,7 @@ final readonly class Keep
                 );
             }
         }
+        $this->sendStrangers($strangers);
 
         return $batches;
     }
@@ -99,12 +86,17 @@ final readonly class Keep
             Rules::refusal(Deed::Hear, Role::Student, $work->situation) === null;
     }
 
-    /** Somebody who names a canvas that is not theirs is answered only if they are who they say. */
-    private function sendStranger(Delivery $one): void
+    /**
+     * Who names a canvas that is not theirs is answered only if they are who they say; once in a round.
+     *
+     * @param  array<string, Delivery>  $strangers  by seat
+     */
+    private function sendStrangers(array $strangers): void
     {
-        $seat = Seat::query()->find($one->seat);
-        if ($seat !== null && hash_equals(KeepKey::of($seat), $one->key)) {
-            $this->sendElsewhere('seat.'.$seat->channelId(), $one->reply);
+        foreach ($strangers === [] ? [] : Seat::query()->findMany(array_keys($strangers)) as $seat) {
+            if (hash_equals(KeepKey::of($seat), $strangers[$seat->id]->key)) {
+                $this->sendElsewhere('seat.'.$seat->channelId(), $strangers[$seat->id]->reply);
+            }
         }
     }
 

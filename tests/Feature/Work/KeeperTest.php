@@ -272,6 +272,18 @@ final class KeeperTest extends CragTestCase
         self::assertCount(1, $this->toldTo($seat));
     }
 
+    public function test_nobody_uses_up_another_students_share_by_naming_them(): void
+    {
+        [$seat] = $this->seat($this->newSession());
+        $canvas = $this->canvasOf($seat)->id;
+        $forged = array_map(
+            fn (int $i): Delivery => $this->read($seat->id, $seat->ink_key, $canvas, "f{$i}", $this->stroke()),
+            range(1, 50),
+        );
+        self::assertSame(1, $this->keep(...[...$forged, $this->delivery($seat, 'mine', $this->stroke())]));
+        self::assertSame('mine', $this->toldTo($seat)[0]['kept']['reply']);
+    }
+
     #[DataProvider('odd')]
     public function test_what_is_no_batch_is_let_go(string $text): void
     {

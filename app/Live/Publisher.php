@@ -42,16 +42,23 @@ class Publisher
      */
     public function publishAll(array $messages): void
     {
-        if (count($messages) < 2) {
-            array_map(fn (array $one) => $this->request('POST', ...$one), $messages);
+        $this->together('POST', $messages);
+    }
 
-            return;
+    /**
+     * @param  list<array{string, string}>  $requests  channel and body
+     * @return list<string> the answers
+     */
+    private function together(string $method, array $requests): array
+    {
+        if (count($requests) < 2) {
+            return array_map(fn (array $one): string => $this->request($method, ...$one), $requests);
         }
         $this->multi ??= self::manyConnections();
-        $sent = [];
-        foreach ($messages as $i => [$channel, $message]) {
+        $sent = $answers = [];
+        foreach ($requests as $i => [$channel, $body]) {
             $sent[] = $one = $this->spare[$i] ??= curl_init() ?: throw new RuntimeException('curl cannot start.');
-            $this->prepare($one, 'POST', $channel, $message);
+            $this->prepare($one, $method, $channel, $body);
             curl_multi_add_handle($this->multi, $one);
         }
         do {
@@ -64,8 +71,11 @@ class Publisher
             if (curl_error($one) !== '') {
                 Log::notice('A message was not delivered live: '.curl_error($one));
             }
+            $answers[] = (string) curl_multi_getcontent($one);
             curl_multi_remove_handle($this->multi, $one);
         }
+
+        return $answers;
     }
 
     private static function manyConnections(): CurlMultiHandle
@@ -99,9 +109,27 @@ class Publisher
     /** How many pages listen to the channel. */
     public function listeners(string $channel): int
     {
-        $answer = json_decode($this->request('GET', $channel), true);
+        return self::subscribers($this->request('GET', $channel));
+    }
 
-        return is_array($answer) && is_int($answer['subscribers'] ?? null) ? $answer['subscribers'] : 0;
+    /**
+     * How many pages listen to each of them, asked side by side.
+     *
+     * @param  list<string>  $channels
+     * @return array<string, int> by channel
+     */
+    public function listenersOfAll(array $channels): array
+    {
+        $answers = $this->together('GET', array_map(static fn (string $channel): array => [$channel, ''], $channels));
+
+        return array_combine($channels, array_map(self::subscribers(...), $answers));
+    }
+
+    private static function subscribers(string $answer): int
+    {
+        $json = json_decode($answer, true);
+
+        return is_array($json) && is_int($json['subscribers'] ?? null) ? $json['subscribers'] : 0;
     }
 
     private function request(string $method, string $channel, string $body = ''): string

@@ -47,6 +47,11 @@ final class RememberingPublisher extends Publisher
         return $this->listening[$channel] ?? 0;
     }
 
+    public function listenersOfAll(array $channels): array
+    {
+        return array_combine($channels, array_map($this->listeners(...), $channels));
+    }
+
     /** @return list<string> what went out on a channel */
     public function on(string $channel): array
     {

@@ -20,7 +20,30 @@ final readonly class Presence
 
     public function isHere(Seat $seat): bool
     {
-        return Clock::ms() - $seat->polled_at_ms <= self::POLL_MS ||
-            $this->publisher->listeners(Audience::seat($seat)->channel) > 0;
+        return $this->among([$seat])[$seat->id];
+    }
+
+    /**
+     * Of a whole class at once: one after the other each would wait for nginx.
+     *
+     * @param  iterable<Seat>  $seats
+     * @return array<string, bool> by seat
+     */
+    public function among(iterable $seats): array
+    {
+        $now = Clock::ms();
+        $here = $asked = [];
+        foreach ($seats as $seat) {
+            $here[$seat->id] = $now - $seat->polled_at_ms <= self::POLL_MS;
+            if (! $here[$seat->id]) {
+                $asked[$seat->id] = Audience::seat($seat)->channel;
+            }
+        }
+        $listening = $this->publisher->listenersOfAll(array_values($asked));
+        foreach ($asked as $id => $channel) {
+            $here[$id] = $listening[$channel] > 0;
+        }
+
+        return $here;
     }
 }

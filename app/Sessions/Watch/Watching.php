@@ -194,6 +194,7 @@ final readonly class Watching
             ->selectRaw('canvas_id, count(*) as times')
             ->pluck('times', 'canvas_id');
         $places = $session->prompts()->pluck('n', 'id');
+        $here = $this->presence->among($seats);
         $watched = [];
         foreach ($seats as $seat) {
             $canvas = $canvases->get($seat->id);
@@ -201,9 +202,9 @@ final readonly class Watching
             $place = $places[$seat->presentPromptId()] ?? 1;
             $watched[$seat->id] = EachSeat::read(
                 $seat->id,
-                fn (): Watched => new Watched(
+                static fn (): Watched => new Watched(
                     $seat->id,
-                    isHere: ! in_array($seat->id, $silent, true) && $this->presence->isHere($seat),
+                    isHere: ! in_array($seat->id, $silent, true) && $here[$seat->id],
                     hasHandUp: $seat->hand_at_ms !== null,
                     isElsewhere: $session->pace === Pace::Own &&
                         $seat->prompt_id !== null &&

@@ -129,7 +129,7 @@ final class ReachTest extends BrowserTestCase
         $teacher->click('#offers-button')->waitForText('#offers', 'Priya');
         $this->assertAccessible($teacher, 'offers', '#drawer');
         $teacher->click('.offer .btn-go')->waitForText('#offers', 'No new offers');
-        $teacher->run('document.querySelector("#offers [hx-vals]").click()');
+        $teacher->run('document.querySelector("#offers .btn-slate").click()');
         $screen->find('.shown-offer img');
         $this->assertAccessible($screen, 'offers on the class screen');
         $teacher->press("\u{E00C}")->run('document.querySelector(".tile-open").focus()');

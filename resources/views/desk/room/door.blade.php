@@ -17,8 +17,8 @@
                 data-copied="{{ __('Copied') }}">{{ __('Copy the link') }}</button>
             <button class="btn btn-outline-slate" data-do="big-code"><x-icon name="fullscreen" />
                 {{ __('Large') }}</button>
-            @if ($deeds->may(Deed::ChooseScreen)) <button class="btn btn-outline-slate" hx-post="{{ route('desk.screen', $session) }}"
-                hx-vals='{"view":"join"}' hx-swap="none"><x-icon name="easel" />
+            @if ($deeds->may(Deed::ChooseScreen)) <button class="btn btn-outline-slate" data-post="/desk/{{ $session->id }}/screen"
+                data-body='{"view":"join"}'><x-icon name="easel" />
                 {{ __('On the class screen') }}</button> @endif
         </p>
     </details>

@@ -6,9 +6,8 @@
     @foreach (['join' => __('How to join'),
         'prompt' => __('The prompt')] + ($session->ask_id === null ? []
         : ['tally' => __('The tally')]) + ['nothing' => __('Nothing')] as $value => $word)
-        <button id="screen-{{ $value }}" class="chip" @disabled(! $deeds->may(Deed::ChooseScreen)) hx-post="{{ route('desk.screen', $session) }}"
-            hx-vals='{"view":"{{ $value }}"}' hx-swap="none"
-                aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>
+        <button id="screen-{{ $value }}" class="chip" @disabled(! $deeds->may(Deed::ChooseScreen)) data-post="/desk/{{ $session->id }}/screen"
+            data-body='{"view":"{{ $value }}"}' aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>
     @endforeach
     @if ($deeds->may(Deed::ChooseScreen) && $lineup->count() > 1)
         <button class="btn btn-icon" id="lineup-back" data-post="/desk/{{ $session->id }}/line-up/step"
@@ -46,9 +45,8 @@
     @endif
     @if ($session->showcase !== null
         && $session->showcase->items->contains(fn ($item) => $item->lineup_entry_id === null))
-        <button id="screen-showcase" class="chip" @disabled(! $deeds->may(Deed::ChooseScreen)) hx-post="{{ route('desk.screen', $session) }}"
-            hx-vals='{"view":"showcase"}' hx-swap="none"
-                aria-pressed="{{ $view->value === 'showcase' ? 'true' : 'false' }}">{{ __('Showcase') }}:
+        <button id="screen-showcase" class="chip" @disabled(! $deeds->may(Deed::ChooseScreen)) data-post="/desk/{{ $session->id }}/screen"
+            data-body='{"view":"showcase"}' aria-pressed="{{ $view->value === 'showcase' ? 'true' : 'false' }}">{{ __('Showcase') }}:
             @foreach ($session->showcase->items as $item) @if ($item->canvas->seat !== null)
                 <x-seat-name :seat="$item->canvas->seat" /> @endif @endforeach</button>
     @endif

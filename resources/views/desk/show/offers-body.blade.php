@@ -46,8 +46,8 @@
         @if (count($board->headings) > 1) <button class="mini-text" data-post="{{ $desk }}/offers/board"
             data-body="{{ json_encode(['headings' => array_slice($board->headings, 0, -1)]) }}"
             data-then="offers"><x-icon name="dash-lg" /> {{ __('Column') }}</button> @endif
-        <button class="btn btn-sm btn-slate" hx-post="{{ route('desk.screen', $session) }}" hx-vals='{"view":"board"}'
-            hx-swap="none"><x-icon name="easel" /> {{ __('Show the page') }}</button>
+        <button class="btn btn-sm btn-slate" data-post="{{ $desk }}/screen"
+            data-body='{"view":"board"}'><x-icon name="easel" /> {{ __('Show the page') }}</button>
     </div>
 @endif
 <ul class="offers">

@@ -13,6 +13,7 @@ export default defineConfig({
                 'resources/ts/pages/plan.ts',
                 'resources/ts/pages/try.ts',
                 'resources/ts/pages/screen.ts',
+                'resources/ts/worker/worker.ts',
             ],
             refresh: false,
         }),

@@ -22,6 +22,7 @@ use App\Http\Controllers\Screen\ClassScreenController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\Student\SeatController;
 use App\Http\Controllers\Student\WorkController;
+use App\Http\Controllers\WorkerController;
 use App\Http\Middleware\HoldsDesk;
 use App\Http\Middleware\HoldsPlan;
 use App\Http\Middleware\HoldsSeat;
@@ -35,6 +36,8 @@ use Illuminate\Support\Facades\Route;
 
 // Anybody.
 Route::get('/', HomeController::class)->name('home');
+Route::get('/worker.js', [WorkerController::class, 'script'])->name('worker');
+Route::get('/app.webmanifest', [WorkerController::class, 'manifest'])->name('manifest');
 Route::post('/start', [StartController::class, 'start'])
     ->middleware(['throttle:start', MayTeach::class])
     ->name('start');

@@ -8,7 +8,6 @@ use App\Models\Canvas;
 use App\Pictures\EmbeddedPictures;
 use App\Records\Rsvg;
 use Crag\Formats\InkMl;
-use Crag\Prompt\Page;
 use Crag\Render\SceneSvg;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\File;
@@ -51,7 +50,7 @@ final class CanvasFile
         return $pageId === null
             ? null
             : match ($format) {
-                'png' => Rsvg::png(SceneSvg::document($scene, $pictures, $pageId), Page::WIDTH),
+                'png' => Rsvg::png(SceneSvg::document($scene, $pictures, $pageId), $scene->paper($pageId)->width),
                 'svg' => SceneSvg::exchange($scene, $pictures, $pageId),
                 'inkml' => InkMl::write($scene),
                 default => self::pdf(

@@ -41,6 +41,11 @@ final class CurrentSeat
             hash_equals($seat->old_token_hash, hash('sha256', $token));
     }
 
+    public static function forget(Seat $seat): void
+    {
+        Cookie::queue(Cookie::forget(Seat::cookieFor($seat->live_session_id)));
+    }
+
     public static function remember(Seat $seat, string $token): void
     {
         Cookie::queue(Cookie::make(Seat::cookieFor($seat->live_session_id), $token, self::MINUTES));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Models\Asset;
 use App\Models\Teachers\Intake;
 use App\Models\Teachers\Teacher;
 use App\Pictures\PdfPage;
@@ -13,7 +14,6 @@ use App\Plans\EditPlan;
 use App\Plans\PreparedPrompt;
 use Crag\Plan\PromptPage;
 use Crag\Plan\PromptPages;
-use Crag\Prompt\Backdrop\Backdrop;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\File;
@@ -43,7 +43,7 @@ final class TakeInPdf implements ShouldQueue
         $pages = [];
         try {
             foreach ($numbers as $number) {
-                $page = new PromptPage(Backdrop::picture($this->picture($intake, $number, $storePicture)));
+                $page = new PromptPage($this->picture($intake, $number, $storePicture)->backdrop());
                 if ($as === 'pages') {
                     $pages[] = $page;
                 } else {
@@ -79,11 +79,11 @@ final class TakeInPdf implements ShouldQueue
             ->update(['state' => JobState::Failed, 'problem' => __('That PDF couldn’t be turned into pictures.')]);
     }
 
-    private function picture(Intake $intake, int $number, StorePicture $storePicture): string
+    private function picture(Intake $intake, int $number, StorePicture $storePicture): Asset
     {
         $drawn = PdfPage::picture($intake->path(), $number);
         try {
-            return $storePicture($intake->plan, $drawn)->id;
+            return $storePicture($intake->plan, $drawn);
         } finally {
             unlink($drawn);
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Paper;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 
 /**
@@ -34,6 +36,12 @@ final class Asset extends Model
                 : HeldFolder::of('sessions', $this->live_session_id);
 
         return "{$folder}/{$this->id}";
+    }
+
+    /** As a backdrop, on a page of its own proportions. */
+    public function backdrop(): Backdrop
+    {
+        return Backdrop::picture($this->id, Paper::like($this->width, $this->height));
     }
 
     /** The same picture for another holder. */

@@ -12,7 +12,7 @@ use Crag\Canvas\Operation\Placing;
 use Crag\Formats\InkMl;
 use Crag\Formats\SvgDrawing;
 use Crag\Formats\UnreadableFile;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /**
  * Makes objects of a file, whose kind is found from its bytes: ink, a drawing, a picture, or a teacher's PDF, of which
@@ -76,16 +76,17 @@ final readonly class BringIn
             }
         }
         $scale = min(1, self::WIDEST / $asset->width, self::TALLEST / $asset->height);
+        $paper = Paper::wide();
         [$w, $h] = [$asset->width * $scale, $asset->height * $scale];
 
         return [
             'type' => 'picture',
             'asset' => $asset->id,
             'alt' => '',
-            'x' => (int) (((Page::WIDTH - $w) / 2) * Page::TENTHS),
-            'y' => (int) (((Page::HEIGHT - $h) / 2) * Page::TENTHS),
-            'w' => (int) ($w * Page::TENTHS),
-            'h' => (int) ($h * Page::TENTHS),
+            'x' => (int) ((($paper->width - $w) / 2) * Paper::TENTHS),
+            'y' => (int) ((($paper->height - $h) / 2) * Paper::TENTHS),
+            'w' => (int) ($w * Paper::TENTHS),
+            'h' => (int) ($h * Paper::TENTHS),
         ];
     }
 }

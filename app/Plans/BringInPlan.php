@@ -18,7 +18,6 @@ use Crag\Formats\UnreadableFile;
 use Crag\Plan\PlanPrompt;
 use Crag\Plan\PromptPage;
 use Crag\Plan\PromptPages;
-use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\InvalidPrompt;
 use Illuminate\Process\Exceptions\ProcessFailedException;
 use Illuminate\Process\Exceptions\ProcessTimedOutException;
@@ -160,7 +159,7 @@ final readonly class BringInPlan
     {
         $asset = ($this->storePicture)($plan, $path);
 
-        return PreparedPrompt::saying('', PromptPages::of([new PromptPage(Backdrop::picture($asset->id))]));
+        return PreparedPrompt::saying('', PromptPages::of([new PromptPage($asset->backdrop())]));
     }
 
     /** Drawn by librsvg, which runs no script and fetches nothing. */

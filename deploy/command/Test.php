@@ -105,6 +105,7 @@ final class Test
                 ? [
                     'Static checks of the application (phpstan)' => [...$phpstan, 'phpstan.neon'],
                     'Types of the scripts (tsc)' => ['node_modules/.bin/tsc', '--noEmit'],
+                    'Types of the worker (tsc)' => ['node_modules/.bin/tsc', '--noEmit', '-p', 'resources/ts/worker'],
                 ] + self::style(false)
                 : []);
     }

@@ -85,40 +85,40 @@ final readonly class Tour
     private function draw(Page $page): void
     {
         $page->find('#page-frame[data-ready]');
-        $page->click('[data-tool=shapes]')->click('[data-shape=rectangle]')->click('[data-filled]');
+        $page->option('[data-tool=shapes]')->option('[data-shape=rectangle]')->option('[data-filled]');
         $page->draw('.page-paper', [[0.14, 0.3], [0.8, 0.33], [0.82, 0.335]]);
         $page
-            ->click('[data-tool=stamps]')
-            ->click('[data-stamp=support]')
+            ->option('[data-tool=stamps]')
+            ->option('[data-stamp=support]')
             ->draw('.page-paper', [[0.31, 0.375]]);
-        $page->click('[data-tool=shapes]')->click('[data-shape=arrow]')->click('.tray-options [data-colour="#8f2d1a"]');
+        $page->option('[data-tool=shapes]')->option('[data-shape=arrow]')->option('.tray-options [data-colour="#8f2d1a"]');
         $page->draw('.page-paper', [[0.15, 0.12], [0.15, 0.2], [0.15, 0.29]]);
         $page->draw('.page-paper', [[0.81, 0.12], [0.81, 0.2], [0.81, 0.29]]);
-        $page->click('[data-tool=pen]')->click('.tray-options [data-colour="#2272b5"]');
+        $page->option('[data-tool=pen]')->option('.tray-options [data-colour="#2272b5"]');
         $this->line($page, [0.15, 0.45], [0.31, 0.45]);
         $this->line($page, [0.32, 0.45], [0.81, 0.45]);
-        $page->click('.tray-options [data-colour="#25323b"]');
+        $page->option('.tray-options [data-colour="#25323b"]');
         $this->words($page, 0.17, 0.17, '240 N');
         $this->words($page, 0.76, 0.17, 'F');
         $this->words($page, 0.2, 0.48, '1 m');
         $this->words($page, 0.54, 0.48, '3 m');
-        $page->click('[data-tool=maths]')->draw('.page-paper', [[0.14, 0.6]]);
+        $page->option('[data-tool=maths]')->draw('.page-paper', [[0.14, 0.6]]);
         $page
             ->type('.maths-source', '240\,\text{N} \times 1\,\text{m} = F \times 3\,\text{m}')
             ->click('.maths-end .btn-go');
-        $page->click('[data-tool=highlighter]');
+        $page->option('[data-tool=highlighter]');
         $this->line($page, [0.13, 0.78], [0.32, 0.78]);
         $this->words($page, 0.14, 0.78, 'F = 80 N');
-        $page->click('[data-tool=note]')->draw('.page-paper', [[0.66, 0.62]]);
+        $page->option('[data-tool=note]')->draw('.page-paper', [[0.66, 0.62]]);
         $page->seen('.page-typing')->sendKeys('Clockwise and anticlockwise must be the same');
-        $page->click('[data-tool=pen]');
+        $page->option('[data-tool=pen]');
         $page->waitForText('#saved', 'Saved');
         usleep(600_000);
     }
 
     private function words(Page $page, float $x, float $y, string $words): void
     {
-        $page->click('[data-tool=text]')->draw('.page-paper', [[$x, $y]]);
+        $page->option('[data-tool=text]')->draw('.page-paper', [[$x, $y]]);
         $page->seen('.page-typing')->sendKeys($words);
         $page->press("\u{E00C}");
     }
@@ -129,16 +129,16 @@ final readonly class Tour
         $desk->press('f');
         $desk->find('#lead [data-ready]');
         $desk
-            ->click('[data-tool=shapes]')
-            ->click('[data-shape=rectangle]')
+            ->option('[data-tool=shapes]')
+            ->option('[data-shape=rectangle]')
             ->draw('#lead .page-paper', [[0.2, 0.4], [0.5, 0.42], [0.8, 0.43]]);
         foreach (['support' => 0.35, 'weight' => 0.25, 'force' => 0.75] as $stamp => $x) {
             $desk
-                ->click('[data-tool=stamps]')
-                ->click("[data-stamp={$stamp}]")
+                ->option('[data-tool=stamps]')
+                ->option("[data-stamp={$stamp}]")
                 ->draw('#lead .page-paper', [[$x, $stamp === 'support' ? 0.48 : 0.34]]);
         }
-        $desk->click('[data-tool=move]')->draw('#lead .page-paper', [[0.25, 0.34]]);
+        $desk->option('[data-tool=move]')->draw('#lead .page-paper', [[0.25, 0.34]]);
         usleep(400_000);
         $this->shot($desk, 'lead-canvas');
         $desk->press('f');
@@ -206,9 +206,9 @@ final readonly class Tour
             range(0, 40),
         );
         $desk->draw('#closeup .page-paper', $circle, 'pen', 4);
-        $desk->click('#closeup [data-tool=text]')->draw('#closeup .page-paper', [[0.5, 0.58]]);
+        $desk->option('#closeup [data-tool=text]')->draw('#closeup .page-paper', [[0.5, 0.58]]);
         $desk->seen('#closeup .page-typing')->sendKeys('Why is F smaller than 240 N?');
-        $desk->press("\u{E00C}")->click('#closeup [data-tool=pen]');
+        $desk->press("\u{E00C}")->option('#closeup [data-tool=pen]');
         usleep(600_000);
         $this->shot($desk, 'close-up');
         $desk->press("\u{E00C}")->press("\u{E00C}");

@@ -23,15 +23,3 @@ export function fill(sentence: string, values: Record<string, string | number>):
         String(values[name] ?? whole),
     );
 }
-
-/** Sizes `frame` to the largest page that fits into `stage`, now and whenever the stage changes. */
-export function keepFitted(stage: HTMLElement, frame: HTMLElement, after: () => void): void {
-    const fit = (): void => {
-        const width = Math.floor(Math.min(stage.clientWidth, stage.clientHeight * 1.6));
-        frame.style.width = `${Math.max(0, width)}px`;
-        frame.style.height = `${Math.floor(Math.max(0, width) / 1.6)}px`;
-        after();
-    };
-    new ResizeObserver(fit).observe(stage);
-    fit();
-}

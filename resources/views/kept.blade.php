@@ -21,6 +21,7 @@
             <ul>
                 <li>{{ __('Teachers: a name; with an account, an e-mail address and a password nobody can read; plans and class lists until they delete them.') }}</li>
                 <li>{{ __('On devices: cookies that remember your place and tell this browser from others, and strokes that could not be sent yet.') }}</li>
+                <li>{{ __('On a student’s device also the page with what is drawn on it, so that it opens without a network. It goes when the session ends or is forgotten, when someone joins on that device next, and at once with “Leave this device” under More.') }}</li>
             </ul>
         </section>
         <p class="mt-3"><a href="{{ route('home') }}">{{ __('Home') }}</a></p>

@@ -99,7 +99,7 @@ final class BackupTest extends BrowserTestCase
                 ->type('#name', 'Tamsin')
                 ->click('.btn-go');
             $student->find('#page-frame[data-ready]');
-            $student->waitForText('#prompt-words', 'Where does the frame give way?');
+            $student->waitForText('#prompt-line', 'Where does the frame give way?');
             $student->until(
                 fn (): bool => (int) $student->run(
                     'return document.querySelector("#page .page-backdrop")?.naturalWidth ?? 0',

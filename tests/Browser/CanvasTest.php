@@ -45,7 +45,7 @@ final class CanvasTest extends BrowserTestCase
         $this->begin($width, $height);
         $this->draw([[0.1, 0.1], [0.15, 0.2], [0.2, 0.1], [0.25, 0.2]], $pointer);
         self::assertSame('stroke', $this->added()['type']);
-        $this->page->click('[data-tool=highlighter]')->click('[data-highlight="#8fd16a"]');
+        $this->page->option('[data-tool=highlighter]')->option('[data-highlight="#8fd16a"]');
         $this->draw([[0.1, 0.25], [0.2, 0.25], [0.3, 0.25]], $pointer);
         $highlight = $this->added();
         self::assertSame(
@@ -54,18 +54,18 @@ final class CanvasTest extends BrowserTestCase
         );
 
         $this->page
-            ->click('[data-tool=shapes]')
-            ->click('.tray-options [data-colour="#8f2d1a"]')
-            ->click('[data-width="70"]');
+            ->option('[data-tool=shapes]')
+            ->option('.tray-options [data-colour="#8f2d1a"]')
+            ->option('[data-width="70"]');
         foreach (['line', 'arrow', 'rectangle', 'ellipse', 'triangle'] as $i => $shape) {
-            $this->page->click("[data-shape={$shape}]");
+            $this->page->option("[data-shape={$shape}]");
             $this->draw([[0.1 + 0.15 * $i, 0.3], [0.15 + 0.15 * $i, 0.4], [0.2 + 0.15 * $i, 0.4]], $pointer);
             $added = $this->added();
             self::assertSame([$shape, '#8f2d1a', 70], [$added['type'], $added['colour'], $added['width']]);
             self::assertEqualsWithDelta(1600, $added['w'], 60);
         }
         foreach (['polygon', 'curve'] as $i => $shape) {
-            $this->page->click("[data-shape={$shape}]");
+            $this->page->option("[data-shape={$shape}]");
             foreach ([[0.1, 0.45], [0.2, 0.45], [0.2, 0.55]] as [$x, $y]) {
                 $this->draw([[$x + 0.3 * $i, $y]], $pointer);
             }
@@ -76,18 +76,18 @@ final class CanvasTest extends BrowserTestCase
             self::assertCount(6, $added['points']);
         }
 
-        $this->page->click('[data-tool=stamps]')->click('[data-stamp=hammer]');
+        $this->page->option('[data-tool=stamps]')->option('[data-stamp=hammer]');
         $this->draw([[0.8, 0.5]], $pointer);
         self::assertSame(['stamp', 'hammer'], array_slice(array_values($this->added()), 0, 2));
-        $this->page->click('[data-tool=note]')->click('[data-note="#cfe3f0"]');
+        $this->page->option('[data-tool=note]')->option('[data-note="#cfe3f0"]');
         $this->draw([[0.05, 0.6]], $pointer);
         self::assertSame(['note', '#cfe3f0'], [($note = $this->added())['type'], $note['colour']]);
         $this->page->seen('.page-typing')->sendKeys('Mind the pivot');
-        $this->page->click('[data-tool=text]');
+        $this->page->option('[data-tool=text]');
         self::assertSame(['text' => 'Mind the pivot'], $this->body('change')['set']);
         $this->draw([[0.4, 0.7]], $pointer);
         $this->page->seen('.page-typing')->sendKeys('span : depth = 12 : 1');
-        $this->page->click('[data-tool=maths]');
+        $this->page->option('[data-tool=maths]');
         self::assertSame('span : depth = 12 : 1', $this->added()['text']);
         $this->draw([[0.7, 0.7]], $pointer);
         $this->page->type('.maths-source', '\frac{1}{2}')->click('.maths-end .btn-go');
@@ -109,10 +109,10 @@ final class CanvasTest extends BrowserTestCase
         $this->added();
         $this->draw([[0.2, 0.6], [0.8, 0.6]], 'mouse');
         $this->added();
-        $this->page->click('[data-tool=eraser]');
+        $this->page->option('[data-tool=eraser]');
         $this->draw([[0.5, 0.5], [0.5, 0.7]], 'mouse');
         $this->body('remove');
-        $this->page->click('[data-rub=part]');
+        $this->page->option('[data-rub=part]');
         $this->draw([[0.5, 0.2], [0.5, 0.4]], 'pen');
         $cuts = $this->body('cut')['cuts'];
         self::assertIsArray($cuts);
@@ -128,12 +128,12 @@ final class CanvasTest extends BrowserTestCase
     public function test_objects_are_chosen_moved_turned_resized_and_ordered_by_pointer(): void
     {
         $this->begin();
-        $this->page->click('[data-tool=shapes]')->click('[data-shape=rectangle]');
+        $this->page->option('[data-tool=shapes]')->option('[data-shape=rectangle]');
         $this->draw([[0.2, 0.2], [0.3, 0.4]], 'mouse');
         $this->added();
         $this->draw([[0.5, 0.2], [0.6, 0.4]], 'mouse');
         $this->added();
-        $this->page->click('[data-tool=move]');
+        $this->page->option('[data-tool=move]');
         $this->draw([[0.21, 0.3], [0.25, 0.35], [0.31, 0.4]], 'mouse');
         $place = $this->place();
         self::assertEqualsWithDelta(1600, $place[0], 30);
@@ -146,20 +146,20 @@ final class CanvasTest extends BrowserTestCase
         self::assertSame(['w'], array_keys((array) $this->body('change')['set']));
 
         $this->draw([[0.02, 0.02], [0.9, 0.98]], 'mouse');
-        $this->page->click('[data-chosen=group]');
+        $this->page->option('[data-chosen=group]');
         self::assertCount(2, (array) $this->body('arrange')['targets']);
-        $this->page->click('[data-chosen=back]');
+        $this->page->option('[data-chosen=back]');
         self::assertSame('back', $this->body('arrange')['order']);
-        $this->page->click('[data-chosen=duplicate]');
+        $this->page->option('[data-chosen=duplicate]');
         self::assertCount(2, (array) $this->body('add')['objects']);
-        $this->page->click('.tray-options [data-colour="#5f9a3c"]');
+        $this->page->option('.tray-options [data-colour="#5f9a3c"]');
         $this->page->until(fn (): bool => count($this->log($this->name)) === $this->made + 2, 'both in another colour');
         $this->made += 2;
-        $this->page->click('[data-chosen=delete]');
+        $this->page->option('[data-chosen=delete]');
         self::assertCount(2, (array) $this->body('remove')['targets']);
-        $this->page->click('[data-select=lasso]');
+        $this->page->option('[data-select=lasso]');
         $this->draw([[0.48, 0.1], [0.7, 0.1], [0.7, 0.5], [0.48, 0.5], [0.47, 0.15]], 'mouse');
-        $this->page->click('[data-chosen=ungroup]');
+        $this->page->option('[data-chosen=ungroup]');
         self::assertSame('', $this->body('arrange')['group']);
     }
 
@@ -209,10 +209,10 @@ final class CanvasTest extends BrowserTestCase
     public function test_objects_are_listed_for_those_who_do_not_see_them(): void
     {
         $this->begin();
-        $this->page->click('[data-tool=text]');
+        $this->page->option('[data-tool=text]');
         $this->draw([[0.1, 0.1]], 'mouse');
         $this->page->seen('.page-typing')->sendKeys('F = 80 N');
-        $this->page->click('[data-tool=stamps]')->click('[data-stamp=weight]');
+        $this->page->option('[data-tool=stamps]')->option('[data-stamp=weight]');
         $this->draw([[0.9, 0.9]], 'mouse');
         $this->page->until(
             fn (): bool => $this->listed() === ['Text “F = 80 N”, top left', 'Stamp: Weight, bottom right'],
@@ -264,7 +264,7 @@ final class CanvasTest extends BrowserTestCase
         );
         $this->page->until(fn (): bool => (int) $this->page->text('.bench-percent-n') > 150, 'the page larger');
         usleep(300_000);
-        $this->page->click('[data-tool=shapes]')->click('[data-shape=line]');
+        $this->page->option('[data-tool=shapes]')->option('[data-shape=line]');
         $this->draw([[0.5, 0.5], [0.6, 0.6]], 'mouse');
         $line = $this->added();
         self::assertEqualsWithDelta(8000, $line['x'], 30);
@@ -276,7 +276,7 @@ final class CanvasTest extends BrowserTestCase
     {
         $this->begin();
         $this->page->click('#more')->click('#snap')->press(self::ESCAPE);
-        $this->page->click('[data-tool=shapes]')->click('[data-shape=rectangle]');
+        $this->page->option('[data-tool=shapes]')->option('[data-shape=rectangle]');
         $this->draw([[0.107, 0.203], [0.306, 0.398]], 'mouse');
         $box = $this->added();
         self::assertSame([0, 0, 0, 0], [$box['x'] % 250, $box['y'] % 250, $box['w'] % 250, $box['h'] % 250]);
@@ -286,7 +286,7 @@ final class CanvasTest extends BrowserTestCase
                 'ellipse' => static fn (array $round): bool => $round['w'] === $round['h'],
             ] as $shape => $isEven
         ) {
-            $this->page->click("[data-shape={$shape}]")->run(
+            $this->page->option("[data-shape={$shape}]")->run(
                 <<<'JS'
                 const surface = document.querySelector('#page-frame'), paper = document.querySelector('.page-paper').getBoundingClientRect();
                 const send = (type, x, y) => surface.dispatchEvent(new PointerEvent(type, { pointerId: 9, pointerType: 'mouse', button: 0, buttons: 1, shiftKey: true, clientX: paper.left + x * paper.width, clientY: paper.top + y * paper.height, bubbles: true, cancelable: true }));
@@ -303,20 +303,20 @@ final class CanvasTest extends BrowserTestCase
     public function test_words_and_formulas_are_opened_again_and_changed(): void
     {
         $this->begin();
-        $this->page->click('[data-tool=maths]');
+        $this->page->option('[data-tool=maths]');
         $this->draw([[0.3, 0.3]], 'mouse');
         $this->page->type('.maths-source', 'x^2')->click('.maths-end .btn-go');
         $this->added();
-        $this->page->click('[data-tool=move]');
+        $this->page->option('[data-tool=move]');
         $this->draw([[0.305, 0.31]], 'mouse');
-        $this->page->click('[data-chosen=edit]')->type('.maths-source', 'x^{')->click('.maths-end .btn-go');
+        $this->page->option('[data-chosen=edit]')->type('.maths-source', 'x^{')->click('.maths-end .btn-go');
         $this->page->waitForText('.maths-problem', 'brace');
         $this->page->type('.maths-source', 'x^{3}')->click('.maths-end .btn-go');
         $set = $this->body('change')['set'];
         self::assertIsArray($set);
         self::assertSame('x^{3}', $set['source']);
         self::assertArrayHasKey('path', $set);
-        $this->page->click('[data-tool=text]')->click('[data-size="52"]')->click('[data-align=middle]');
+        $this->page->option('[data-tool=text]')->option('[data-size="52"]')->option('[data-align=middle]');
         $this->draw([[0.8, 0.6]], 'touch');
         $this->page->seen('.page-typing')->sendKeys('العزم');
         $this->page->press(self::ESCAPE);

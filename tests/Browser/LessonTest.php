@@ -54,7 +54,7 @@ final class LessonTest extends BrowserTestCase
     {
         $teacher->run('document.querySelector(".tile-open").click()');
         $before = $this->inked($teacher, '#closeup-page');
-        $tamsin->click('[data-tool="text"]')->draw('.page-paper', [[0.3, 0.6]]);
+        $tamsin->option('[data-tool="text"]')->draw('.page-paper', [[0.3, 0.6]]);
         // While nothing can be posted, only the socket brings words to the teacher.
         $tamsin->run('window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError())');
         $tamsin->seen('.page-typing')->sendKeys('F = 80');
@@ -72,14 +72,14 @@ final class LessonTest extends BrowserTestCase
             ),
             'the words to be stored',
         );
-        $tamsin->click('[data-tool="pen"]');
+        $tamsin->option('[data-tool="pen"]');
         $teacher->press("\u{E00C}");
     }
 
     private function undoing(Page $tamsin): void
     {
         $all = $this->inked($tamsin, '#page');
-        $tamsin->click('[data-tool="eraser"]')->draw('.page-paper', [[0.35, 0.2], [0.35, 0.5]]);
+        $tamsin->option('[data-tool="eraser"]')->draw('.page-paper', [[0.35, 0.2], [0.35, 0.5]]);
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') < $all, 'the stroke to be rubbed out');
         $tamsin->click('#undo');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === $all, 'the stroke to come back');
@@ -91,7 +91,7 @@ final class LessonTest extends BrowserTestCase
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === 0, 'an empty page');
         $tamsin->press("\u{E009}", 'z');
         $tamsin->until(fn (): bool => $this->inked($tamsin, '#page') === $all, 'everything to come back');
-        $tamsin->click('[data-tool="pen"]')->waitForText('#saved', 'Saved');
+        $tamsin->option('[data-tool="pen"]')->waitForText('#saved', 'Saved');
         $tamsin->driver->navigate()->refresh();
         $tamsin->find('#page-frame[data-ready]');
         $tamsin->until(fn (): bool => abs($this->inked($tamsin, '#page') - $all) < 3, 'the same page after a reload');
@@ -103,7 +103,7 @@ final class LessonTest extends BrowserTestCase
         self::assertStringContainsString('2 canvases', $teacher->text('#handout-effect'));
         $teacher->click('#handout label:has([value="squared"])')->click('#handout .btn-go');
         foreach ([$tamsin, $rafe] as $student) {
-            $student->waitForText('#prompt-words', 'Find the moment');
+            $student->waitForText('#prompt-line', 'Find the moment');
             $student->until(
                 fn (): bool => str_contains(
                     (string) $student->run('return document.querySelector(".page-backdrop").src'),

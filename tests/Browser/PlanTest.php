@@ -57,11 +57,11 @@ final class PlanTest extends BrowserTestCase
         $this->ready($teacher);
         $teacher->type('#words', 'Where does the weight go?');
         $teacher
-            ->click('[data-tool=shapes]')
-            ->click('[data-shape=rectangle]')
+            ->option('[data-tool=shapes]')
+            ->option('[data-shape=rectangle]')
             ->draw('#plan-bench .page-paper', [[0.2, 0.2], [0.35, 0.35]]);
-        $teacher->click('[data-tool=move]')->draw('#plan-bench .page-paper', [[0.1, 0.1], [0.5, 0.5]]);
-        $teacher->click('[data-chosen=pieces]');
+        $teacher->option('[data-tool=move]')->draw('#plan-bench .page-paper', [[0.1, 0.1], [0.5, 0.5]]);
+        $teacher->option('[data-chosen=pieces]');
         $teacher->type('#pieces-alt', 'A weight')->click('#pieces .btn-go');
         $this->saved($teacher);
 
@@ -290,7 +290,7 @@ final class PlanTest extends BrowserTestCase
 
         // In place, over the worksheet; what cannot be understood is said to the teacher.
         $ada->type('.spots [data-question=q1] input', '2(x+3)')->type('.spots [data-question=q2] input', '0.24 kN m');
-        $ada->click('#prompt-words');
+        $ada->click('#prompt-number');
         $ivo->run('document.querySelector(".spots [data-question=q1] input").focus()');
         $ivo->type('.spots [data-question=q1] input', '2x+');
         $teacher->until(
@@ -325,10 +325,10 @@ final class PlanTest extends BrowserTestCase
         $words = [];
         foreach (['Ada Brook' => $ada, 'Ivo Stone' => $ivo] as $name => $student) {
             $student->until(
-                fn (): bool => preg_match('/What is (\d) × (\d)\?/', $student->text('#prompt-words')) === 1,
+                fn (): bool => preg_match('/What is (\d) × (\d)\?/', $student->text('#prompt-line')) === 1,
                 'numbers of the own',
             );
-            $words[] = $asked = $student->text('#prompt-words');
+            $words[] = $asked = $student->text('#prompt-line');
             preg_match('/(\d) × (\d)/', $asked, $found);
             $student->type('#questions input', (string) ((int) ($found[1] ?? 0) * (int) ($found[2] ?? 0)));
             $student->run('document.activeElement.blur()');
@@ -346,10 +346,10 @@ final class PlanTest extends BrowserTestCase
         $ada->until(fn (): bool => $ada->find('#questions input')->getAttribute('value') !== '', 'the answer again');
         $teacher->press("\u{E00C}");
         $teacher->click('#rail-3')->click('.rail-actions:not([hidden]) .btn-go');
-        $ada->waitForText('#prompt-words', 'Where does the weight go?');
+        $ada->waitForText('#prompt-line', 'Where does the weight go?');
         $ada->find('.bench-objects [data-id]');
         $before = (int) $this->sql("select count(*) from operations where kind = 'arrange'");
-        $ada->click('[data-tool=move]')->draw('.page-paper', [[0.275, 0.2], [0.5, 0.5], [0.6, 0.6]]);
+        $ada->option('[data-tool=move]')->draw('.page-paper', [[0.275, 0.2], [0.5, 0.5], [0.6, 0.6]]);
         $ada->until(
             fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'arrange'") === $before + 1,
             'the piece to be moved',

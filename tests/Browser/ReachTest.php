@@ -30,7 +30,7 @@ final class ReachTest extends BrowserTestCase
         $student = $this->join('Priya', $code, 390, 844);
         $this->assertAccessible($student, 'student');
         foreach (['shapes', 'move', 'stamps', 'picture'] as $tool) {
-            $this->assertAccessible($student->click("[data-tool={$tool}]"), $tool, '.tray');
+            $this->assertAccessible($student->option("[data-tool={$tool}]"), $tool, '.tray');
         }
         $this->assertAccessible($student->click('#more'), 'menu', '#more-menu');
         $student->press("\u{E00C}");
@@ -70,7 +70,7 @@ final class ReachTest extends BrowserTestCase
         $student->seen('#cover');
         $this->assertAccessible($student, 'pens down', '#cover');
         $teacher->click('#pens');
-        $teacher->click('[data-tool=maths]')->draw('#lead .page-paper', [[0.3, 0.3]]);
+        $teacher->option('[data-tool=maths]')->draw('#lead .page-paper', [[0.3, 0.3]]);
         $teacher->seen('.maths-source')->sendKeys('x^2');
         $this->assertAccessible($teacher, 'formula', 'dialog[open]');
         $teacher->click('.maths-end [data-cancel]');
@@ -243,7 +243,7 @@ final class ReachTest extends BrowserTestCase
         $student = $this->join('Finn', $code, $width, $height);
         $lying = $height < 480;
         foreach (['pen', 'shapes', 'stamps', 'move'] as $tool) {
-            $student->click("[data-tool={$tool}]");
+            $student->option("[data-tool={$tool}]");
             self::assertTrue(
                 $student->run(
                     'return document.documentElement.scrollWidth <= innerWidth && document.documentElement.scrollHeight <= innerHeight',
@@ -272,7 +272,7 @@ final class ReachTest extends BrowserTestCase
     public function test_the_page_and_the_server_draw_every_object_the_same(): void
     {
         [$teacher, $code] = $this->startLesson();
-        $student = $this->join('Aino', $code, 1612, 1260);
+        $student = $this->join('Aino', $code, 1604, 1260);
         $address = (string) parse_url($student->driver->getCurrentURL(), PHP_URL_PATH);
         $this->sql('update live_sessions set tray = ?', [
             json_encode([
@@ -364,7 +364,7 @@ final class ReachTest extends BrowserTestCase
     public function test_axes_and_number_lines_are_shown_as_they_are_printed(): void
     {
         [$teacher, $code] = $this->startLesson();
-        $student = $this->join('Leila', $code, 1612, 1260);
+        $student = $this->join('Leila', $code, 1604, 1260);
         $before = '';
         foreach (['axes', 'number-line'] as $kind) {
             $teacher->click('#hand-out');

@@ -306,8 +306,8 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->run(
             '[...document.querySelectorAll(".rail-actions:not([hidden]) .rail-step")].find((one) => one.textContent.trim() === "Open").click()',
         );
-        $rafe->click('#prompt-after')->waitForText('#prompt-words', 'Brace the frame');
-        $rafe->draw('.page-paper', self::LINE, 'touch');
+        $rafe->click('#prompt-after')->waitForText('#prompt-line', 'Brace the frame');
+        $rafe->click('#fold')->press('0')->draw('.page-paper', self::LINE, 'touch');
         $rafe->until(fn (): bool => $this->stored('Rafe') === 1, 'a stroke on the second prompt');
         self::assertStringContainsString('Prompt 1', $tamsin->text('#prompt-number'));
         $this->teacher->click('#rail-1');
@@ -338,7 +338,7 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->press('f');
         $this->teacher->find('#lead [data-ready]');
         $this->teacher
-            ->click('#lead [data-tool=shapes]')
+            ->option('#lead [data-tool=shapes]')
             ->draw('#lead .page-paper', [[0.2, 0.7], [0.5, 0.75], [0.8, 0.8]]);
         $this->teacher->until(
             fn (): bool => $this->inked($this->teacher, '#lead .page') > 50,
@@ -394,7 +394,7 @@ final class RoomTest extends BrowserTestCase
         $seen = $this->inked($tamsin, '#lead-page');
         $this->teacher
             ->click('#lead [data-add-page]')
-            ->click('#lead [data-tool=pen]')
+            ->option('#lead [data-tool=pen]')
             ->draw('#lead .page-paper', self::LINE);
         usleep(700_000);
         self::assertSame($seen, $this->inked($tamsin, '#lead-page'));

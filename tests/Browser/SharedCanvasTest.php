@@ -68,7 +68,7 @@ final class SharedCanvasTest extends BrowserTestCase
     public function test_a_change_of_tools_reaches_open_pages_and_what_was_drawn_stays(): void
     {
         [$page, $name] = $this->student();
-        $page->click('[data-tool=stamps]');
+        $page->option('[data-tool=stamps]');
         $page->draw('.page-paper', [[0.3, 0.3]]);
         $this->latest($page, $name, 'add', 1);
         $this->teacher
@@ -109,12 +109,12 @@ final class SharedCanvasTest extends BrowserTestCase
         [$page, $name] = $this->student();
         $this->teacher->press('f');
         $this->teacher->find('#lead [data-ready]');
-        $this->teacher->click('#lead [data-tool=stamps]')->click('[data-stamp=weight]');
+        $this->teacher->option('#lead [data-tool=stamps]')->option('[data-stamp=weight]');
         foreach ([['move', 0.2], ['stack', 0.5], ['locked', 0.8]] as [$how, $x]) {
-            $this->teacher->click('[data-tool=stamps]')->draw('#lead .page-paper', [[$x, 0.3]]);
-            $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[$x, 0.3]]);
+            $this->teacher->option('[data-tool=stamps]')->draw('#lead .page-paper', [[$x, 0.3]]);
+            $this->teacher->option('[data-tool=move]')->draw('#lead .page-paper', [[$x, 0.3]]);
             $this->teacher
-                ->click('[data-chosen=pieces]')
+                ->option('[data-chosen=pieces]')
                 ->type('#pieces-alt', "Weight {$how}")
                 ->click("#pieces [value={$how}]")
                 ->click('#pieces .btn-go');
@@ -125,7 +125,7 @@ final class SharedCanvasTest extends BrowserTestCase
             fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 3,
             'three pieces',
         );
-        $page->click('[data-tool=move]');
+        $page->option('[data-tool=move]');
         $page->draw('.page-paper', [[0.2, 0.3], [0.25, 0.5], [0.3, 0.6]]);
         self::assertCount(1, (array) $this->latest($page, $name, 'arrange', 1)['places']);
         $page->draw('.page-paper', [[0.5, 0.3], [0.5, 0.5], [0.5, 0.7]]);
@@ -151,14 +151,14 @@ final class SharedCanvasTest extends BrowserTestCase
     {
         $this->teacher->press('f');
         $this->teacher->find('#lead [data-ready]');
-        $this->teacher->click('[data-tool=shapes]')->draw('#lead .page-paper', [[0.2, 0.3], [0.5, 0.3], [0.8, 0.3]]);
-        $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[0.5, 0.3]]);
-        $this->teacher->click('[data-chosen=lock]')->draw('#lead .page-paper', [[0.5, 0.3], [0.5, 0.6]]);
-        $this->teacher->click('[data-tool=eraser]')->draw('#lead .page-paper', [[0.5, 0.2], [0.5, 0.4]]);
+        $this->teacher->option('[data-tool=shapes]')->draw('#lead .page-paper', [[0.2, 0.3], [0.5, 0.3], [0.8, 0.3]]);
+        $this->teacher->option('[data-tool=move]')->draw('#lead .page-paper', [[0.5, 0.3]]);
+        $this->teacher->option('[data-chosen=lock]')->draw('#lead .page-paper', [[0.5, 0.3], [0.5, 0.6]]);
+        $this->teacher->option('[data-tool=eraser]')->draw('#lead .page-paper', [[0.5, 0.2], [0.5, 0.4]]);
         $this->teacher->waitForText('#lead-saved', 'Saved');
         self::assertSame('add arrange', $this->leadKinds());
-        $this->teacher->click('[data-tool=move]')->draw('#lead .page-paper', [[0.5, 0.3]]);
-        $this->teacher->click('[data-chosen=lock]')->press("\u{E017}");
+        $this->teacher->option('[data-tool=move]')->draw('#lead .page-paper', [[0.5, 0.3]]);
+        $this->teacher->option('[data-chosen=lock]')->press("\u{E017}");
         $this->teacher->until(
             fn (): bool => $this->leadKinds() === 'add arrange arrange remove',
             'unlocked and deleted',
@@ -168,7 +168,7 @@ final class SharedCanvasTest extends BrowserTestCase
     public function test_pictures_come_from_files_the_clipboard_a_drop_and_the_camera(): void
     {
         [$page, $name] = $this->student();
-        $page->click('[data-tool=picture]');
+        $page->option('[data-tool=picture]');
         $field = $page->find('.bench-file');
         $page->run('arguments[0].hidden = false', $field);
         $field->setFileDetector(new LocalFileDetector())->sendKeys($this->png());
@@ -194,7 +194,7 @@ final class SharedCanvasTest extends BrowserTestCase
             ,
         );
         self::assertEqualsWithDelta(3000, $this->object($this->latest($page, $name, 'add', 3))['x'], 20);
-        $page->click('[data-tool=picture]')->click('.tray-options [data-camera]');
+        $page->option('[data-tool=picture]')->option('.tray-options [data-camera]');
         $page->until(
             fn (): bool => $page->run('return document.querySelector(".camera-view").videoWidth > 0'),
             'the camera\'s picture',
@@ -214,7 +214,7 @@ final class SharedCanvasTest extends BrowserTestCase
     public function test_what_was_copied_is_pasted_on_the_next_prompt(): void
     {
         [$page, $name] = $this->student();
-        $page->click('[data-tool=text]')->draw('.page-paper', [[0.3, 0.3]]);
+        $page->option('[data-tool=text]')->draw('.page-paper', [[0.3, 0.3]]);
         $page->seen('.page-typing')->sendKeys('M = F × d');
         $page->press(self::ESCAPE)->press(self::CONTROL, 'a')->press(self::CONTROL, 'c');
         $this->latest($page, $name, 'add', 1);

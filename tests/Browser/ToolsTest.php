@@ -200,12 +200,12 @@ final class ToolsTest extends BrowserTestCase
             'the page has not moved',
         );
         // Fingers move what is chosen, and draw where that is wanted.
-        $this->page->click('[data-tool=move]');
+        $this->page->option('[data-tool=move]');
         $this->page->run("drag([[.2, .2], [.2, .2]], 'mouse')");
         $this->page->run('return new Promise((go) => setTimeout(go, 700))');
         $this->page->run("drag([[.3, .2], [.35, .3], [.4, .4]], 'touch')");
         self::assertCount(1, (array) ($this->latest($this->page, 'Keir', 'arrange', 5)['targets'] ?? []));
-        $this->page->click('[data-tool=pen]')->click('.do-fingers');
+        $this->page->option('[data-tool=pen]')->click('.do-fingers');
         $this->page->run("drag([[.2, .9], [.4, .9], [.6, .9]], 'touch')");
         $this->latest($this->page, 'Keir', 'add', 6);
     }
@@ -214,24 +214,24 @@ final class ToolsTest extends BrowserTestCase
     {
         $this->begin('Isla');
         $this->page
-            ->click('[data-tool=shapes]')
-            ->click('[data-shape=rectangle]')
+            ->option('[data-tool=shapes]')
+            ->option('[data-shape=rectangle]')
             ->run('drag([[.2, .2], [.4, .4], [.6, .6]])');
-        $this->page->click('[data-tool=pen]')->run('drag([[.35, .4], [.4, .4], [.45, .4]])');
+        $this->page->option('[data-tool=pen]')->run('drag([[.35, .4], [.4, .4], [.45, .4]])');
         $this->latest($this->page, 'Isla', 'add', 2);
-        $this->page->click('[data-tool=move]')->run('drag([[.3, .35], [.4, .45], [.5, .5]])');
+        $this->page->option('[data-tool=move]')->run('drag([[.3, .35], [.4, .45], [.5, .5]])');
         $this->page->until(
             fn (): bool => $this->page->run(
                 'return !document.querySelector(".selection").hidden && document.querySelector(".selection").offsetWidth < 200',
             ) === true,
             'the stroke alone to be chosen',
         );
-        $this->page->click('[data-tool=eraser]')->run('drag([[.4, .35], [.4, .4], [.4, .45]])');
+        $this->page->option('[data-tool=eraser]')->run('drag([[.4, .35], [.4, .4], [.4, .45]])');
         self::assertCount(1, (array) ($this->latest($this->page, 'Isla', 'remove', 3)['targets'] ?? []));
-        $this->page->click('[data-rub=part]')->run('drag([[.15, .3], [.2, .3], [.25, .3]])');
+        $this->page->option('[data-rub=part]')->run('drag([[.15, .3], [.2, .3], [.25, .3]])');
         $this->page->waitForText('#notice', 'You can only rub out parts of lines');
         self::assertCount(3, $this->log('Isla'));
-        $this->page->click('[data-rub=whole]')->run('drag([[.15, .3], [.2, .3], [.25, .3]])');
+        $this->page->option('[data-rub=whole]')->run('drag([[.15, .3], [.2, .3], [.25, .3]])');
         $this->latest($this->page, 'Isla', 'remove', 4);
         self::assertSame(0, $this->settledPixels()[0]);
     }
@@ -246,10 +246,10 @@ final class ToolsTest extends BrowserTestCase
             'return 8 / document.querySelector("#page > .page-paper").getBoundingClientRect().height',
         );
         $this->page
-            ->click('[data-tool=eraser]')
+            ->option('[data-tool=eraser]')
             ->run('drag([[.4, .3 + arguments[0]], [.45, .3 + arguments[0]]], "touch")', $beside);
         $this->latest($this->page, 'Perran', 'remove', 2);
-        $this->page->click('[data-reach="44"]');
+        $this->page->option('[data-reach="44"]');
         $this->page->run("hand('pointermove', .5, .5)");
         self::assertSame(88, $this->page->run('return document.querySelector(".eraser-ring").offsetWidth - 0'));
     }
@@ -278,7 +278,7 @@ final class ToolsTest extends BrowserTestCase
     {
         $this->begin('Morwen');
         foreach (['pen', 'highlighter'] as $i => $tool) {
-            $this->page->click("[data-tool={$tool}]");
+            $this->page->option("[data-tool={$tool}]");
             $differing = $this->page->driver->executeAsyncScript(
                 <<<'JS'
                 const [y, done] = arguments;
@@ -325,19 +325,19 @@ final class ToolsTest extends BrowserTestCase
     {
         $this->begin('Jory');
         $this->page
-            ->click('[data-tool=shapes]')
-            ->click('[data-shape=ellipse]')
+            ->option('[data-tool=shapes]')
+            ->option('[data-shape=ellipse]')
             ->run('drag([[.1, .1], [.2, .2], [.3, .3]])');
-        $this->page->click('[data-tool=text]')->run('drag([[.5, .2]])');
+        $this->page->option('[data-tool=text]')->run('drag([[.5, .2]])');
         $this->page->seen('.page-typing')->sendKeys('240 N m');
         self::assertSame(
             'rgba(0, 0, 0, 0)',
             $this->page->run('return getComputedStyle(document.querySelector(".page-typing")).color'),
             'words are drawn once while they are typed',
         );
-        $this->page->click('[data-tool=note]')->run('drag([[.1, .5]])');
+        $this->page->option('[data-tool=note]')->run('drag([[.1, .5]])');
         $this->page->seen('.page-typing')->sendKeys('pivot');
-        $this->page->click('[data-tool=move]');
+        $this->page->option('[data-tool=move]');
         $this->page->until(fn (): bool => count($this->log('Jory')) === 4, 'three things and the words of the note');
         $this->page->run('drag([[.1, .2], [.1, .2]])');
         foreach (
@@ -347,18 +347,18 @@ final class ToolsTest extends BrowserTestCase
                 '[data-colour="#8f2d1a"]' => ['colour' => '#8f2d1a'],
             ] as $button => $set
         ) {
-            $this->page->click(".tray-options {$button}");
+            $this->page->option(".tray-options {$button}");
             self::assertSame($set, $this->latest($this->page, 'Jory', 'change', $n = ($n ?? 4) + 1)['set'] ?? null);
         }
         $this->page->run('drag([[.52, .2], [.52, .2]])');
-        $this->page->click('.tray-options [data-size="52"]');
+        $this->page->option('.tray-options [data-size="52"]');
         $set = (array) ($this->latest($this->page, 'Jory', 'change', 8)['set'] ?? []);
         self::assertSame(52, $set['size']);
         self::assertGreaterThan(1500, $set['w'], 'the words have room in their new size');
-        $this->page->click('.tray-options [data-align=end]');
+        $this->page->option('.tray-options [data-align=end]');
         self::assertSame(['align' => 'end'], $this->latest($this->page, 'Jory', 'change', 9)['set'] ?? null);
         $this->page->run('drag([[.15, .55], [.15, .55]])');
-        $this->page->click('.tray-options [data-note="#cfe3f0"]');
+        $this->page->option('.tray-options [data-note="#cfe3f0"]');
         self::assertSame(['colour' => '#cfe3f0'], $this->latest($this->page, 'Jory', 'change', 10)['set'] ?? null);
         self::assertSame(
             'true',

@@ -38,7 +38,7 @@ afterEach(() => {
 });
 
 test('“Saved” is said when the server has everything, and otherwise what waits and why', () => {
-    document.body.innerHTML = '<span id="saved"></span>';
+    document.body.innerHTML = '<span id="saved"><span class="saved-words"></span></span>';
     const place = document.querySelector<HTMLElement>('#saved')!;
     const line = new SavedLine(WORDS);
     const said = (): [string, string | undefined] => [place.textContent, place.dataset.state];

@@ -14,6 +14,7 @@ const PAGE = `<header id="strip"><span class="strip-who"></span><span id="timer"
     <div id="cover" tabindex="-1" hidden><p id="cover-words"></p></div>
     <dialog id="hand-window"><form><textarea id="hand-words"></textarea></form></dialog><button id="hand-lower"></button>
     <dialog id="offer-window"><form><input id="offer-words"><input type="radio" name="part" value="seen"></form></dialog>
+    <button id="leave-device"></button><dialog id="leave-window"><form></form></dialog>
     <dialog id="device-window"><p id="device-code"></p></dialog>`;
 
 const WORDS = {
@@ -98,6 +99,7 @@ beforeEach(() => {
         seen: () => ({ page: '', cut: null }),
         rest: () => undefined,
         deliver: () => Promise.resolve(),
+        leave: () => undefined,
         moved: () => moves++,
         light: () => undefined,
         say: (sentence) => said.push(sentence),

@@ -94,6 +94,7 @@ test('sentences are filled in', () => {
 test('with light data fewer points go out, less often, and the last of them at the end', async () => {
     const { sender, sent } = collect();
     sender.light = true;
+    const began = performance.now();
     for (let i = 0; i < 60; i++) {
         sender.grow('canvas', 'stroke', samples(i, 1), i, ink);
         await sleep(5);
@@ -103,5 +104,7 @@ test('with light data fewer points go out, less often, and the last of them at t
         together(sent),
         samples(0, 60).filter((_, i) => i % 3 === 0),
     );
-    assert.ok(sent.length <= 4, `${sent.length} messages in a third of a second`);
+    // One in a fifth of a second, and one at either end; on a busy machine it all takes longer.
+    const most = 2 + (performance.now() - began) / 200;
+    assert.ok(sent.length <= most, `${sent.length} messages where ${most} are the most`);
 });

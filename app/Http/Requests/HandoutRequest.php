@@ -53,7 +53,7 @@ final readonly class HandoutRequest
                 ->whereNull('seat_id')
                 ->findOrFail($request->string('asset')->toString());
 
-            return [Handout::of($mode, [new PromptPage(Backdrop::picture($asset->id))]), __('A picture')];
+            return [Handout::of($mode, [new PromptPage($asset->backdrop())]), __('A picture')];
         }
         $pages =
             $what === 'prompt'

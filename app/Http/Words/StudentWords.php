@@ -19,11 +19,14 @@ final class StudentWords
 
         return BenchWords::all() +
             $why + [
+                'opened_offline' => __('No network: this is your work as this device has it. You can go on drawing.'),
+                'left_waiting' => __('Some of your work isn’t saved yet. Wait until it says “Saved”, then leave.'),
                 'offline' => __('Offline — 1 stroke kept here|Offline — :n strokes kept here'),
                 'held' => __('1 stroke waits here: :reason|:n strokes wait here: :reason'),
                 'polling' => __('Saved — slow connection'),
                 'refused' => __('Something couldn’t be saved: :reason'),
                 'prompt' => __('Prompt :n'),
+                'answered' => __('Answered :n of :all'),
                 'tray' => __('Your teacher has changed the tools.'),
                 'pens_down' => __('Pens down'),
                 'time_up' => __('Time is up'),

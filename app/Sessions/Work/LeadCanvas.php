@@ -79,7 +79,7 @@ final readonly class LeadCanvas
             ->pluck('op_id')
             ->flip();
         $scene = $canvas->scene();
-        $blank = array_map(static fn (): Backdrop => Backdrop::blank(), $scene->pages);
+        $blank = array_map(static fn (Backdrop $under): Backdrop => Backdrop::blank($under->paper), $scene->pages);
 
         return new Scene(
             $blank,

@@ -11,6 +11,7 @@ use Crag\Canvas\Operation\Answer;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Paper;
 
 /** A log folded: what is on the pages now. Objects stand in the order in which they are drawn. */
 final readonly class Scene
@@ -106,6 +107,11 @@ final readonly class Scene
     public function backdrop(string $page = ''): Backdrop
     {
         return $this->pages[$page] ?? Backdrop::blank();
+    }
+
+    public function paper(string $page = ''): Paper
+    {
+        return $this->backdrop($page)->paper;
     }
 
     /** @return array<string, PlacedObject> by id, in drawing order */

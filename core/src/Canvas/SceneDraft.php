@@ -160,14 +160,28 @@ final class SceneDraft
     public function addPage(string $id): void
     {
         $first = $this->pages[''];
-        $this->pages[$id] = $first->isRuling() ? $first : Backdrop::blank();
+        $this->pages[$id] = $first->isRuling() ? $first : Backdrop::blank($first->paper);
     }
 
+    /** A page on which a student has worked keeps its paper, so that no work comes to lie beside it. */
     public function putUnder(string $page, Backdrop $backdrop): void
     {
-        if (isset($this->pages[$page])) {
-            $this->pages[$page] = $backdrop;
+        $before = $this->pages[$page] ?? null;
+        if ($before !== null) {
+            $this->pages[$page] = ! $this->hasWork($page) ? $backdrop : $backdrop->on($before->paper);
         }
+    }
+
+    private function hasWork(string $page): bool
+    {
+        $this->settle();
+        foreach ($this->placed as $placed) {
+            if ($placed->page === $page && $placed->layer === Layer::Student) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param  string|int|list<string>|null  $value */

@@ -7,13 +7,13 @@ namespace Crag\Formats;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Scene;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 use Crag\Render\Xml;
 
 /**
  * Ink as InkML (W3C Recommendation of 20 September 2011), written. Channels X, Y, F (pressure 0–255) and T
  * (milliseconds); a page unit is a tenth of a millimetre, so that X and Y count hundredths (section 3.2.1:
- * traceFormat; 3.1: trace; 5.1: brush).
+ * traceFormat; 3.1: trace; 4.3.6: activeArea, the page's size; 5.1: brush).
  */
 final class InkMl
 {
@@ -25,11 +25,16 @@ final class InkMl
     /** All strokes of a scene, a trace group for each page. */
     public static function write(Scene $scene): string
     {
-        $brushes = $groups = '';
-        $named = [];
+        $brushes = $contexts = $groups = '';
+        $named = $papers = [];
         $n = 0;
         foreach (array_keys($scene->pages) as $page) {
             $traces = '';
+            $paper = $scene->paper((string) $page);
+            if (! isset($papers[$paper->text()])) {
+                $papers[$paper->text()] = 'paper'.(count($papers) + 1);
+                $contexts .= self::context($papers[$paper->text()], $paper);
+            }
             foreach ($scene->onPage((string) $page) as $placed) {
                 if (! ($placed->object instanceof Stroke)) {
                     continue;
@@ -41,7 +46,7 @@ final class InkMl
                 }
                 $traces .= Xml::element(
                     'trace',
-                    ['contextRef' => '#page', 'brushRef' => '#'.$named[$brush]],
+                    ['contextRef' => '#'.$papers[$paper->text()], 'brushRef' => '#'.$named[$brush]],
                     self::trace($placed),
                 );
             }
@@ -52,11 +57,11 @@ final class InkMl
             Xml::element(
                 'ink',
                 ['xmlns' => self::NAMESPACE],
-                Xml::element('definitions', [], self::context().$brushes).$groups,
+                Xml::element('definitions', [], $contexts.$brushes).$groups,
             );
     }
 
-    private static function context(): string
+    private static function context(string $name, Paper $paper): string
     {
         $channels = $resolutions = '';
         foreach (['X', 'Y', 'F', 'T'] as $name) {
@@ -75,11 +80,17 @@ final class InkMl
         }
         $source = Xml::element(
             'inkSource',
-            ['xml:id' => 'pen'],
-            Xml::element('traceFormat', [], $channels).Xml::element('channelProperties', [], $resolutions),
+            ['xml:id' => "{$name}-pen"],
+            Xml::element('traceFormat', [], $channels).
+                Xml::element('channelProperties', [], $resolutions).
+                Xml::element('activeArea', [
+                    'width' => ($paper->width * Paper::TENTHS) / self::PER_MM,
+                    'height' => ($paper->height * Paper::TENTHS) / self::PER_MM,
+                    'units' => 'mm',
+                ]),
         );
 
-        return Xml::element('context', ['xml:id' => 'page'], $source);
+        return Xml::element('context', ['xml:id' => $name], $source);
     }
 
     private static function brush(PlacedObject $placed): string
@@ -106,8 +117,8 @@ final class InkMl
             array_map(
                 static fn (array $sample): string => sprintf(
                     '%d %d %d %d',
-                    round($a * $sample[0] + $c * $sample[1] + $e * Page::TENTHS),
-                    round($b * $sample[0] + $d * $sample[1] + $f * Page::TENTHS),
+                    round($a * $sample[0] + $c * $sample[1] + $e * Paper::TENTHS),
+                    round($b * $sample[0] + $d * $sample[1] + $f * Paper::TENTHS),
                     $sample[2],
                     $sample[3],
                 ),

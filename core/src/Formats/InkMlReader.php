@@ -9,7 +9,7 @@ use Crag\Canvas\Drawing\Ink;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Operation\Add;
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 use DOMElement;
 
 /**
@@ -207,9 +207,10 @@ final class InkMlReader
         [$xs, $ys] = [array_column($points, 'X'), array_column($points, 'Y')];
         [$left, $top] = [min($xs ?: [0.0]), min($ys ?: [0.0])];
         $margin = 500;
+        $paper = Paper::wide();
         $scale = min(
-            (Page::WIDTH * Page::TENTHS - 2 * $margin) / max(1.0, max($xs ?: [1.0]) - $left),
-            (Page::HEIGHT * Page::TENTHS - 2 * $margin) / max(1.0, max($ys ?: [1.0]) - $top),
+            ($paper->width * Paper::TENTHS - 2 * $margin) / max(1.0, max($xs ?: [1.0]) - $left),
+            ($paper->height * Paper::TENTHS - 2 * $margin) / max(1.0, max($ys ?: [1.0]) - $top),
         );
 
         return [$scale, $left - $margin / $scale, $top - $margin / $scale];

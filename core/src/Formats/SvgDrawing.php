@@ -12,7 +12,7 @@ use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\Placing;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 use Crag\Render\SceneSvg;
 use DOMElement;
 
@@ -61,13 +61,14 @@ final class SvgDrawing
 
     private function view(DOMElement $root): SvgMatrix
     {
+        $paper = Paper::wide();
         $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($root->getAttribute('viewBox'))) ?: []);
         if (count($box) !== 4 || $box[2] <= 0 || $box[3] <= 0) {
             $box = [
                 0.0,
                 0.0,
-                (float) $root->getAttribute('width') ?: Page::WIDTH,
-                (float) $root->getAttribute('height') ?: Page::HEIGHT,
+                (float) $root->getAttribute('width') ?: $paper->width,
+                (float) $root->getAttribute('height') ?: $paper->height,
             ];
         }
 
@@ -76,8 +77,8 @@ final class SvgDrawing
             $box[1],
             max(1.0, $box[2]),
             max(1.0, $box[3]),
-            Page::WIDTH,
-            Page::HEIGHT,
+            $paper->width,
+            $paper->height,
         );
     }
 
@@ -308,13 +309,13 @@ final class SvgDrawing
     {
         [$x, $y] = $at->at($x, $y);
 
-        return [(int) round($x * Page::TENTHS), (int) round($y * Page::TENTHS)];
+        return [(int) round($x * Paper::TENTHS), (int) round($y * Paper::TENTHS)];
     }
 
     /** @param  array<string, string>  $style */
     private function width(array $style, SvgMatrix $at): int
     {
-        return (int) max(5, min(600, round((float) $style['stroke-width'] * $at->scale() * Page::TENTHS)));
+        return (int) max(5, min(600, round((float) $style['stroke-width'] * $at->scale() * Paper::TENTHS)));
     }
 
     /** @param  array<string, string>  $style */

@@ -13,7 +13,6 @@ use Crag\Canvas\Operation\Order;
 use Crag\Canvas\Operation\Placing;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Backdrop\BackdropKind;
 
 /** Something that goes to canvases: pages, each for the page of its number, and how they lie there. */
 final readonly class Handout
@@ -91,7 +90,7 @@ final readonly class Handout
                 $there[] = $added['id'];
             }
             $on = $there[$n] === '' ? [] : ['page' => $there[$n]];
-            if ($this->mode !== HandoutMode::Pieces && $page->backdrop->kind !== BackdropKind::Blank) {
+            if ($this->mode !== HandoutMode::Pieces && ! $page->backdrop->isPlain()) {
                 $operations[] = self::operation(
                     $newId(),
                     OperationKind::Backdrop,

@@ -16,7 +16,6 @@ use Crag\Canvas\Scene;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Backdrop\Backdrop;
-use Crag\Prompt\Backdrop\BackdropKind;
 
 /** All that is drawn for a prompt, page by page, free of any canvas's ids: it can be put onto any empty canvas. */
 final readonly class PromptPages
@@ -100,7 +99,7 @@ final readonly class PromptPages
     public function isBlank(): bool
     {
         return count($this->pages) === 1 &&
-            $this->first()->kind === BackdropKind::Blank &&
+            $this->first()->isPlain() &&
             $this->pages[0]->placings === [];
     }
 
@@ -126,7 +125,7 @@ final readonly class PromptPages
                 $operations[] = $added = self::operation($newId(), OperationKind::Page, Layer::Lead, []);
                 $on = ['page' => $added['id']];
             }
-            if ($n > 0 || $page->backdrop->kind !== BackdropKind::Blank) {
+            if ($n > 0 || ! $page->backdrop->isPlain()) {
                 $operations[] = self::operation(
                     $newId(),
                     OperationKind::Backdrop,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Crag\Render;
 
 use Crag\Prompt\Backdrop\Axes;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 use Crag\Prompt\Values\Range;
 
 /** Two axes with their grid, numbers and labels, over the whole page. */
@@ -18,9 +18,9 @@ final class AxesSvg
 
     private const MOST_LABELS = 25;
 
-    public static function draw(Axes $axes): string
+    public static function draw(Axes $axes, Paper $paper): string
     {
-        [$left, $right, $top, $bottom] = self::frame($axes);
+        [$left, $right, $top, $bottom] = self::frame($axes, $paper);
         $x = static fn (float $value): float => self::along($axes->x, $value, $left, $right);
         $y = static fn (float $value): float => self::along($axes->y, $value, $bottom, $top);
         // An axis whose zero lies outside the range stands at the nearest edge.
@@ -39,10 +39,10 @@ final class AxesSvg
      * @return array{float, float, float, float} left, right, top and bottom of the grid: in the middle of the page
      *      where both scales are the same
      */
-    private static function frame(Axes $axes): array
+    private static function frame(Axes $axes, Paper $paper): array
     {
-        $width = Page::WIDTH - 2 * self::MARGIN;
-        $height = Page::HEIGHT - 2 * self::MARGIN;
+        $width = $paper->width - 2 * self::MARGIN;
+        $height = $paper->height - 2 * self::MARGIN;
         if ($axes->isEqual) {
             $across = $axes->x->to - $axes->x->from;
             $up = $axes->y->to - $axes->y->from;
@@ -51,10 +51,10 @@ final class AxesSvg
         }
 
         return [
-            (Page::WIDTH - $width) / 2,
-            (Page::WIDTH + $width) / 2,
-            (Page::HEIGHT - $height) / 2,
-            (Page::HEIGHT + $height) / 2,
+            ($paper->width - $width) / 2,
+            ($paper->width + $width) / 2,
+            ($paper->height - $height) / 2,
+            ($paper->height + $height) / 2,
         ];
     }
 

@@ -6,7 +6,7 @@ namespace Crag\Render;
 
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Backdrop\BackdropKind;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /** A backdrop as SVG, in page units: white paper and what is ruled on it. */
 final class BackdropSvg
@@ -18,22 +18,23 @@ final class BackdropSvg
 
     public static function draw(Backdrop $backdrop, Pictures $pictures): string
     {
-        $paper = Xml::element('rect', ['width' => Page::WIDTH, 'height' => Page::HEIGHT, 'fill' => '#ffffff']);
+        $paper = $backdrop->paper;
+        $sheet = Xml::element('rect', ['width' => $paper->width, 'height' => $paper->height, 'fill' => '#ffffff']);
         $step = $backdrop->size->step();
 
-        return $paper.
+        return $sheet.
             match ($backdrop->kind) {
                 BackdropKind::Blank => '',
-                BackdropKind::Squared => self::lines(self::columns($step).self::rows($step)),
-                BackdropKind::Lined => self::lines(self::rows(self::LINED)),
-                BackdropKind::Dotted => self::dots($step),
-                BackdropKind::Isometric => self::lines(self::isometric($step)),
-                BackdropKind::Axes => $backdrop->axes === null ? '' : AxesSvg::draw($backdrop->axes),
+                BackdropKind::Squared => self::lines(self::columns($step, $paper).self::rows($step, $paper)),
+                BackdropKind::Lined => self::lines(self::rows(self::LINED, $paper)),
+                BackdropKind::Dotted => self::dots($step, $paper),
+                BackdropKind::Isometric => self::lines(self::isometric($step, $paper)),
+                BackdropKind::Axes => $backdrop->axes === null ? '' : AxesSvg::draw($backdrop->axes, $paper),
                 BackdropKind::NumberLine => $backdrop->line === null
                     ? ''
-                    : NumberLineSvg::draw($backdrop->line, $backdrop->parts),
-                BackdropKind::Staves => self::staves(),
-                BackdropKind::Picture => self::picture((string) $backdrop->asset, $pictures),
+                    : NumberLineSvg::draw($backdrop->line, $backdrop->parts, $paper),
+                BackdropKind::Staves => self::staves($paper),
+                BackdropKind::Picture => self::picture((string) $backdrop->asset, $pictures, $paper),
             };
     }
 
@@ -42,31 +43,31 @@ final class BackdropSvg
         return Xml::element('path', ['d' => $path, 'stroke' => $colour, 'stroke-width' => 1.5, 'fill' => 'none']);
     }
 
-    private static function columns(int $step): string
+    private static function columns(int $step, Paper $paper): string
     {
         $path = '';
-        for ($x = $step; $x < Page::WIDTH; $x += $step) {
-            $path .= "M{$x} 0V".Page::HEIGHT;
+        for ($x = $step; $x < $paper->width; $x += $step) {
+            $path .= "M{$x} 0V".$paper->height;
         }
 
         return $path;
     }
 
-    private static function rows(int $step): string
+    private static function rows(int $step, Paper $paper): string
     {
         $path = '';
-        for ($y = $step; $y < Page::HEIGHT; $y += $step) {
-            $path .= "M0 {$y}H".Page::WIDTH;
+        for ($y = $step; $y < $paper->height; $y += $step) {
+            $path .= "M0 {$y}H".$paper->width;
         }
 
         return $path;
     }
 
-    private static function dots(int $step): string
+    private static function dots(int $step, Paper $paper): string
     {
         $path = '';
-        for ($y = $step; $y < Page::HEIGHT; $y += $step) {
-            for ($x = $step; $x < Page::WIDTH; $x += $step) {
+        for ($y = $step; $y < $paper->height; $y += $step) {
+            for ($x = $step; $x < $paper->width; $x += $step) {
                 $path .= "M{$x} {$y}h0.01";
             }
         }
@@ -81,36 +82,36 @@ final class BackdropSvg
     }
 
     /** Upright lines and lines at 30° to both sides: every side of a triangle is one step long. */
-    private static function isometric(int $step): string
+    private static function isometric(int $step, Paper $paper): string
     {
         $across = ($step * sqrt(3)) / 2;
         $path = '';
-        for ($x = $across; $x < Page::WIDTH; $x += $across) {
-            $path .= 'M'.Xml::number($x).' 0V'.Page::HEIGHT;
+        for ($x = $across; $x < $paper->width; $x += $across) {
+            $path .= 'M'.Xml::number($x).' 0V'.$paper->height;
         }
-        $fall = Page::WIDTH / sqrt(3);
-        for ($y = -ceil($fall / $step) * $step; $y < Page::HEIGHT + $fall; $y += $step) {
-            $path .= 'M0 '.Xml::number($y).'L'.Page::WIDTH.' '.Xml::number($y + $fall);
-            $path .= 'M0 '.Xml::number($y).'L'.Page::WIDTH.' '.Xml::number($y - $fall);
+        $fall = $paper->width / sqrt(3);
+        for ($y = -ceil($fall / $step) * $step; $y < $paper->height + $fall; $y += $step) {
+            $path .= 'M0 '.Xml::number($y).'L'.$paper->width.' '.Xml::number($y + $fall);
+            $path .= 'M0 '.Xml::number($y).'L'.$paper->width.' '.Xml::number($y - $fall);
         }
 
         return $path;
     }
 
-    /** Five groups of five lines, room for ledger lines between them. */
-    private static function staves(): string
+    /** Groups of five lines, as many as the paper takes, with room for ledger lines between them. */
+    private static function staves(Paper $paper): string
     {
         $path = '';
-        for ($stave = 0; $stave < 5; $stave++) {
+        for ($stave = 0; 90 + 180 * $stave + 88 <= $paper->height; $stave++) {
             for ($line = 0; $line < 5; $line++) {
-                $path .= 'M60 '.(90 + 180 * $stave + 22 * $line).'H'.(Page::WIDTH - 60);
+                $path .= 'M60 '.(90 + 180 * $stave + 22 * $line).'H'.($paper->width - 60);
             }
         }
 
         return self::lines($path, '#7d8b92');
     }
 
-    private static function picture(string $asset, Pictures $pictures): string
+    private static function picture(string $asset, Pictures $pictures, Paper $paper): string
     {
         $source = $pictures->source($asset);
 
@@ -118,8 +119,8 @@ final class BackdropSvg
             ? ''
             : Xml::element('image', [
                 'href' => $source,
-                'width' => Page::WIDTH,
-                'height' => Page::HEIGHT,
+                'width' => $paper->width,
+                'height' => $paper->height,
                 'preserveAspectRatio' => 'xMidYMid meet',
             ]);
     }

@@ -16,7 +16,7 @@ use Crag\Canvas\Object\Stamp;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Object\Text;
 use Crag\Canvas\Object\Words;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 use LogicException;
 
 /**
@@ -52,29 +52,15 @@ final readonly class ObjectSvg
 
     private static function stroke(Stroke $stroke): string
     {
-        $paths = '';
-        foreach (StrokeRuns::of($stroke) as [$width, $path]) {
-            $paths .= Xml::element('path', ['d' => $path, 'stroke-width' => $width]);
-        }
-
-        return Xml::element(
-            'g',
-            [
-                'stroke' => $stroke->colour->hex,
-                'fill' => 'none',
-                'stroke-linecap' => 'round',
-                'stroke-linejoin' => 'round',
-            ],
-            $paths,
-        );
+        return Xml::element('path', ['d' => StrokeOutline::of($stroke), 'fill' => $stroke->colour->hex]);
     }
 
     private static function highlight(Stroke $stroke): string
     {
         return Xml::element('path', [
-            'd' => StrokeRuns::whole($stroke),
+            'd' => StrokeLine::of($stroke),
             'stroke' => $stroke->colour->hex,
-            'stroke-width' => $stroke->width / Page::TENTHS,
+            'stroke-width' => $stroke->width / Paper::TENTHS,
             'fill' => 'none',
             'stroke-linecap' => 'round',
             'stroke-linejoin' => 'round',
@@ -92,7 +78,7 @@ final readonly class ObjectSvg
             [
                 'd' => $path,
                 'stroke' => $shape->colour->hex,
-                'stroke-width' => $shape->width / Page::TENTHS,
+                'stroke-width' => $shape->width / Paper::TENTHS,
                 'stroke-linecap' => 'round',
                 'stroke-linejoin' => 'round',
             ] + ($filled ? ['fill' => $shape->colour->hex, 'fill-opacity' => self::FILL_OPACITY] : ['fill' => 'none']),
@@ -108,12 +94,12 @@ final readonly class ObjectSvg
 
     private static function note(Note $note): string
     {
-        $margin = Note::MARGIN * Page::TENTHS;
+        $margin = Note::MARGIN * Paper::TENTHS;
         $sheet = Xml::element('rect', [
-            'x' => $note->x / Page::TENTHS,
-            'y' => $note->y / Page::TENTHS,
-            'width' => max(0, $note->w) / Page::TENTHS,
-            'height' => max(0, $note->h) / Page::TENTHS,
+            'x' => $note->x / Paper::TENTHS,
+            'y' => $note->y / Paper::TENTHS,
+            'width' => max(0, $note->w) / Paper::TENTHS,
+            'height' => max(0, $note->h) / Paper::TENTHS,
             'rx' => 4,
             'fill' => $note->colour->hex,
             'stroke' => '#8b8578',
@@ -152,8 +138,8 @@ final readonly class ObjectSvg
                     : Xml::element(
                         'text',
                         [
-                            'x' => ($x + $w * $side) / Page::TENTHS,
-                            'y' => $y / Page::TENTHS + $size * (Words::ASCENT + $i * Words::LINE_HEIGHT),
+                            'x' => ($x + $w * $side) / Paper::TENTHS,
+                            'y' => $y / Paper::TENTHS + $size * (Words::ASCENT + $i * Words::LINE_HEIGHT),
                             'xml:space' => 'preserve',
                         ] + self::anchor($side, $backwards),
                         Xml::text($line),
@@ -201,8 +187,8 @@ final readonly class ObjectSvg
             'fill' => $maths->colour->hex,
             'transform' => sprintf(
                 'translate(%s %s) scale(%s)',
-                Xml::number($maths->x / Page::TENTHS),
-                Xml::number($maths->y / Page::TENTHS),
+                Xml::number($maths->x / Paper::TENTHS),
+                Xml::number($maths->y / Paper::TENTHS),
                 $maths->size / 1000,
             ),
         ]);
@@ -221,8 +207,8 @@ final readonly class ObjectSvg
             'stroke-linejoin' => 'round',
             'transform' => sprintf(
                 'translate(%s %s) scale(%s)',
-                Xml::number($stamp->x / Page::TENTHS - $stamp->size / 2),
-                Xml::number($stamp->y / Page::TENTHS - $stamp->size / 2),
+                Xml::number($stamp->x / Paper::TENTHS - $stamp->size / 2),
+                Xml::number($stamp->y / Paper::TENTHS - $stamp->size / 2),
                 $scale,
             ),
         ]);
@@ -238,10 +224,10 @@ final readonly class ObjectSvg
                 'image',
                 [
                     'href' => $source,
-                    'x' => $picture->x / Page::TENTHS,
-                    'y' => $picture->y / Page::TENTHS,
-                    'width' => max(0, $picture->w) / Page::TENTHS,
-                    'height' => max(0, $picture->h) / Page::TENTHS,
+                    'x' => $picture->x / Paper::TENTHS,
+                    'y' => $picture->y / Paper::TENTHS,
+                    'width' => max(0, $picture->w) / Paper::TENTHS,
+                    'height' => max(0, $picture->h) / Paper::TENTHS,
                     'preserveAspectRatio' => 'none',
                 ],
                 $picture->alt === '' ? '' : Xml::element('title', [], Xml::text($picture->alt)),

@@ -6,7 +6,7 @@ namespace Crag\Render;
 
 use Crag\Canvas\Scene;
 use Crag\Plan\PlanPrompt;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 use Crag\Prompt\Question\Question;
 
 /**
@@ -40,7 +40,7 @@ final class PromptSheet
                 $at += self::LINE;
             }
             $inside .= self::canvas($scene, $pictures, $page, $at, self::boxes($prompt, $i));
-            $at += ((self::WIDTH - 2 * self::MARGIN) / Page::WIDTH) * Page::HEIGHT + 26;
+            $at += self::room($scene->paper($page), $at)[1] + 26;
             if ($i === count($pages) - 1) {
                 $inside .= self::lines($lines, $at);
             }
@@ -93,12 +93,28 @@ final class PromptSheet
             ]);
     }
 
+    /**
+     * As wide as the sheet, or as tall as what is left of it below $top.
+     *
+     * @return array{float, float} width and height, in points
+     */
+    private static function room(Paper $paper, float $top): array
+    {
+        $scale = min(
+            (self::WIDTH - 2 * self::MARGIN) / $paper->width,
+            (self::HEIGHT - self::MARGIN - $top) / $paper->height,
+        );
+
+        return [$scale * $paper->width, $scale * $paper->height];
+    }
+
     private static function canvas(Scene $scene, Pictures $pictures, string $page, float $top, string $boxes): string
     {
-        $width = self::WIDTH - 2 * self::MARGIN;
+        $paper = $scene->paper($page);
+        [$width, $height] = self::room($paper, $top);
         $frame = Xml::element('rect', [
-            'width' => Page::WIDTH,
-            'height' => Page::HEIGHT,
+            'width' => $paper->width,
+            'height' => $paper->height,
             'fill' => 'none',
             'stroke' => '#8b8578',
             'stroke-width' => 3,
@@ -107,11 +123,11 @@ final class PromptSheet
         return Xml::element(
             'svg',
             [
-                'x' => self::MARGIN,
+                'x' => (self::WIDTH - $width) / 2,
                 'y' => $top,
                 'width' => $width,
-                'height' => ($width / Page::WIDTH) * Page::HEIGHT,
-                'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
+                'height' => $height,
+                'viewBox' => "0 0 {$paper->width} {$paper->height}",
             ],
             SceneSvg::draw($scene, $pictures, $page).$boxes.$frame,
         );

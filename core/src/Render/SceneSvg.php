@@ -8,7 +8,7 @@ use Crag\Canvas\Drawing\CutOut;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Scene;
 use Crag\Prompt\Backdrop\Backdrop;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /** A scene's page as SVG: the one drawing from which every PDF and PNG is made. */
 final class SceneSvg
@@ -21,7 +21,7 @@ final class SceneSvg
     /** A whole SVG document of one page. */
     public static function document(Scene $scene, Pictures $pictures, string $page = ''): string
     {
-        return self::page(self::draw($scene, $pictures, $page));
+        return self::page($scene->paper($page), self::draw($scene, $pictures, $page));
     }
 
     /** A part of a page alone. */
@@ -48,7 +48,7 @@ final class SceneSvg
             $drawing .= self::placed($placed, $draw->draw($placed->object), false);
         }
 
-        return self::page($drawing);
+        return self::page($scene->paper($page), $drawing);
     }
 
     /**
@@ -56,13 +56,13 @@ final class SceneSvg
      */
     public static function exchange(Scene $scene, Pictures $pictures, string $page = ''): string
     {
-        return self::page(self::draw($scene, $pictures, $page, true));
+        return self::page($scene->paper($page), self::draw($scene, $pictures, $page, true));
     }
 
     /** A whole SVG document of a backdrop alone. */
     public static function backdrop(Backdrop $backdrop, Pictures $pictures): string
     {
-        return self::page(BackdropSvg::draw($backdrop, $pictures));
+        return self::page($backdrop->paper, BackdropSvg::draw($backdrop, $pictures));
     }
 
     /** The drawing in page units, to stand inside another document. */
@@ -104,15 +104,15 @@ final class SceneSvg
         );
     }
 
-    private static function page(string $inside): string
+    private static function page(Paper $paper, string $inside): string
     {
         return Xml::element(
             'svg',
             [
                 'xmlns' => 'http://www.w3.org/2000/svg',
-                'width' => Page::WIDTH,
-                'height' => Page::HEIGHT,
-                'viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT,
+                'width' => $paper->width,
+                'height' => $paper->height,
+                'viewBox' => "0 0 {$paper->width} {$paper->height}",
             ],
             $inside,
         );

@@ -6,7 +6,7 @@ namespace Crag\Render;
 
 use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\PointShape;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /** The outline of a shape as SVG path data in units. resources/ts/canvas/drawing/shapes.ts draws the same. */
 final class ShapePath
@@ -22,16 +22,16 @@ final class ShapePath
     public static function box(BoxShape $shape): string
     {
         [$x, $y, $w, $h] = [
-            $shape->x / Page::TENTHS,
-            $shape->y / Page::TENTHS,
-            $shape->w / Page::TENTHS,
-            $shape->h / Page::TENTHS,
+            $shape->x / Paper::TENTHS,
+            $shape->y / Paper::TENTHS,
+            $shape->w / Paper::TENTHS,
+            $shape->h / Paper::TENTHS,
         ];
 
         return match ($shape->type) {
             'line' => self::path('M', $x, $y, 'L', $x + $w, $y + $h),
             'arrow' => self::path('M', $x, $y, 'L', $x + $w, $y + $h).
-                self::head($x + $w, $y + $h, $w, $h, $shape->width / Page::TENTHS),
+                self::head($x + $w, $y + $h, $w, $h, $shape->width / Paper::TENTHS),
             'rectangle' => self::path('M', $x, $y, 'L', $x + $w, $y, 'L', $x + $w, $y + $h, 'L', $x, $y + $h, 'Z'),
             'triangle' => self::path('M', $x + $w / 2, $y, 'L', $x + $w, $y + $h, 'L', $x, $y + $h, 'Z'),
             default => self::ellipse($x + $w / 2, $y + $h / 2, $w / 2, $h / 2),
@@ -41,7 +41,7 @@ final class ShapePath
     public static function points(PointShape $shape): string
     {
         $points = array_map(
-            static fn (array $point): array => [$point[0] / Page::TENTHS, $point[1] / Page::TENTHS],
+            static fn (array $point): array => [$point[0] / Paper::TENTHS, $point[1] / Paper::TENTHS],
             array_chunk($shape->points, 2),
         );
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Crag\Render;
 
 use Crag\Checks\Level;
-use Crag\Prompt\Page;
 
 /** Canvases on a sheet of A4 across, with a header: a page of a record. Units are points (1/72 inch). */
 final class Sheet
@@ -157,18 +156,19 @@ final class Sheet
         float $width,
         float $height,
     ): string {
-        $scale = min($width / Page::WIDTH, $height / Page::HEIGHT);
+        $paper = $cell->scene->paper($cell->page);
+        $scale = min($width / $paper->width, $height / $paper->height);
         $place = [
-            'x' => $x + ($width - Page::WIDTH * $scale) / 2,
+            'x' => $x + ($width - $paper->width * $scale) / 2,
             'y' => $y,
-            'width' => Page::WIDTH * $scale,
-            'height' => Page::HEIGHT * $scale,
+            'width' => $paper->width * $scale,
+            'height' => $paper->height * $scale,
         ];
 
         // A nested svg cuts off what a pen drew beyond the edge of the page; the edge itself is drawn over it, whole.
         return Xml::element(
             'svg',
-            $place + ['viewBox' => '0 0 '.Page::WIDTH.' '.Page::HEIGHT],
+            $place + ['viewBox' => "0 0 {$paper->width} {$paper->height}"],
             SceneSvg::draw($cell->scene, $pictures, $cell->page),
         ).Xml::element('rect', $place + ['fill' => 'none', 'stroke' => '#8b8578', 'stroke-width' => 0.75]);
     }

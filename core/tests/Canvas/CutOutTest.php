@@ -6,6 +6,7 @@ namespace Crag\Tests\Canvas;
 
 use Crag\Canvas\Drawing\CutOut;
 use Crag\Json\UnreadableFields;
+use Crag\Prompt\Paper;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -41,8 +42,8 @@ final class CutOutTest extends TestCase
     ]
     public function test_what_lies_beyond_the_page_is_cut_off(array $given, array $kept): void
     {
-        self::assertSame($kept, CutOut::read($given)->toArray());
-        self::assertSame($kept, CutOut::read(CutOut::read($given)->toArray())->toArray(), 'once more changes nothing');
+        self::assertSame($kept, CutOut::read($given, Paper::wide())->toArray());
+        self::assertSame($kept, CutOut::read(CutOut::read($given, Paper::wide())->toArray())->toArray(), 'once more changes nothing');
     }
 
     /** @param  array<string, mixed>  $given */
@@ -55,6 +56,6 @@ final class CutOutTest extends TestCase
     public function test_nothing_to_be_seen_is_no_part(array $given): void
     {
         $this->expectException(UnreadableFields::class);
-        CutOut::read($given);
+        CutOut::read($given, Paper::wide());
     }
 }

@@ -56,6 +56,29 @@ final class SceneTest extends TestCase
         self::assertCount(1, $scene->placed);
     }
 
+    public function test_a_bare_page_takes_the_paper_of_its_backdrop_and_one_with_work_keeps_its_own(): void
+    {
+        $tall = Logs::operation('b', 'backdrop', ['backdrop' => ['kind' => 'lined', 'paper' => '1000x1600']], null);
+        self::assertSame('1000x1600', Scene::fold([$tall])->paper()->text());
+        $late = Scene::fold([Logs::stroke('a'), $tall]);
+        self::assertSame(['1600x1000', BackdropKind::Lined], [$late->paper()->text(), $late->backdrop()->kind]);
+        // What was taken off the page again is in nobody's way.
+        $bare = Scene::fold([Logs::stroke('a'), Logs::remove('r', 'a'), $tall]);
+        self::assertSame('1000x1600', $bare->paper()->text());
+        self::assertEquals($bare, Scene::read($bare->toArray()));
+    }
+
+    public function test_a_page_that_is_added_has_the_paper_of_the_first(): void
+    {
+        $sheet = ['kind' => 'picture', 'asset' => 'worksheet', 'paper' => '1064x1504'];
+        $scene = Scene::fold([
+            Logs::operation('b', 'backdrop', ['backdrop' => $sheet], null),
+            Logs::operation('p', 'page', []),
+        ]);
+        self::assertSame('1064x1504', $scene->paper(Logs::id('p'))->text());
+        self::assertSame(BackdropKind::Blank, $scene->backdrop(Logs::id('p'))->kind);
+    }
+
     public function test_emptying_takes_the_layer_that_it_is_on_and_can_be_undone(): void
     {
         $log = [Logs::stroke('a'), Logs::stroke('lead', 500, null), Logs::operation('e', 'clear')];

@@ -6,9 +6,9 @@ namespace Crag\Tests\Render;
 
 use Crag\Json\Fields;
 use Crag\Prompt\Backdrop\Backdrop;
-use Crag\Prompt\Page;
-use Crag\Render\BackdropSvg;
+use Crag\Prompt\Paper;
 use Crag\Render\NoPictures;
+use Crag\Render\SceneSvg;
 use DOMDocument;
 use DOMElement;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -20,9 +20,7 @@ final class BackdropSvgTest extends TestCase
     private static function svg(array $settings): DOMDocument
     {
         $document = new DOMDocument();
-        $document->loadXML(
-            '<svg>'.BackdropSvg::draw(Backdrop::read(new Fields($settings)), new NoPictures()).'</svg>',
-        );
+        $document->loadXML(SceneSvg::backdrop(Backdrop::read(new Fields($settings)), new NoPictures()));
 
         return $document;
     }
@@ -77,7 +75,7 @@ final class BackdropSvgTest extends TestCase
     {
         $svg = self::svg(self::axes(-5, 5));
         self::assertEqualsWithDelta(
-            Page::WIDTH,
+            Paper::wide()->width,
             self::placeOf($svg, "\u{2212}5") + self::placeOf($svg, '5'),
             0.5,
             'They stand as far from the left as from the right.',
@@ -124,18 +122,29 @@ final class BackdropSvgTest extends TestCase
         yield 'axes' => [self::axes(-2.5, 7.5)];
     }
 
+    /** @return iterable<string, array{array<string, mixed>, Paper}> */
+    public static function kindsOnPapers(): iterable
+    {
+        foreach (self::kinds() as $kind => [$settings]) {
+            foreach ([Paper::wide(), Paper::tall(), Paper::square(), Paper::like(210, 297)] as $paper) {
+                yield "{$kind} on {$paper->text()}" => [$settings + ['paper' => $paper->text()], $paper];
+            }
+        }
+    }
+
     /** @param  array<string, mixed>  $settings */
-    #[DataProvider('kinds')]
-    public function test_every_backdrop_is_well_formed_and_lies_on_the_page(array $settings): void
+    #[DataProvider('kindsOnPapers')]
+    public function test_every_backdrop_is_well_formed_and_fills_its_paper(array $settings, Paper $paper): void
     {
         $svg = self::svg($settings);
+        self::assertSame("0 0 {$paper->width} {$paper->height}", $svg->documentElement?->getAttribute('viewBox'));
         foreach ($svg->getElementsByTagName('path') as $path) {
             preg_match_all('/[ML](-?[\d.]+) (-?[\d.]+)/', $path->getAttribute('d'), $points, PREG_SET_ORDER);
             foreach ($points as [, $x, $y]) {
-                self::assertThat((float) $x, self::logicalAnd(self::greaterThan(-2), self::lessThan(Page::WIDTH + 2)));
-                self::assertThat((float) $y, self::logicalAnd(self::greaterThan(-2), self::lessThan(Page::HEIGHT + 2)));
+                self::assertGreaterThan(-2, min((float) $x, (float) $y));
+                self::assertLessThan($paper->width + 2, (float) $x);
+                self::assertLessThan($paper->height + 2, (float) $y);
             }
         }
-        self::assertNotNull($svg->documentElement);
     }
 }

@@ -16,7 +16,6 @@ use Crag\Render\Pictures;
 use Crag\Render\SceneSvg;
 use Crag\Render\Sheet;
 use Crag\Render\SheetCell;
-use Crag\Render\StrokeRuns;
 use Crag\Tests\Canvas\Examples;
 use Crag\Tests\Canvas\Logs;
 use DOMDocument;
@@ -25,26 +24,6 @@ use PHPUnit\Framework\TestCase;
 
 final class SceneSvgTest extends TestCase
 {
-    public function test_a_stroke_of_even_pressure_is_one_run_of_its_width(): void
-    {
-        self::assertSame(
-            [[4.0, 'M0 0L5 0Q10 0 10 5L10 10']],
-            StrokeRuns::of(self::stroke([[0, 0, 128, 0], [100, 0, 128, 8], [100, 100, 128, 16]])),
-        );
-    }
-
-    public function test_a_dot_is_drawn(): void
-    {
-        self::assertSame([[4.0, 'M10 20h0.01']], StrokeRuns::of(self::stroke([[100, 200, 128, 0]])));
-    }
-
-    public function test_pressure_splits_the_line_into_runs_that_join(): void
-    {
-        $runs = StrokeRuns::of(self::stroke([[0, 0, 0, 0], [100, 0, 255, 8], [200, 0, 255, 16], [300, 0, 0, 24]]));
-        self::assertSame([(4.0 * 6) / 14, (4.0 * 21) / 14, (4.0 * 6) / 14], array_column($runs, 0));
-        self::assertSame(['M0 0L5 0', 'M5 0Q10 0 15 0Q20 0 25 0', 'M25 0L30 0'], array_column($runs, 1));
-    }
-
     public function test_typed_markup_stays_text(): void
     {
         $paths = self::read(Logs::text('t', '<script>alert("1 & 2")</script>'));

@@ -24,7 +24,7 @@ final class ShownPartTest extends TestCase
     public static function odd(): iterable
     {
         yield 'nothing' => [[]];
-        yield 'beside the page' => [['x' => 1601, 'y' => 0, 'scale' => 2]];
+        yield 'beside the page' => [['x' => 2001, 'y' => 0, 'scale' => 2]];
         yield 'above it' => [['x' => 0, 'y' => -1, 'scale' => 2]];
         yield 'smaller than it is' => [['x' => 0, 'y' => 0, 'scale' => 0.5]];
         yield 'larger than anybody needs' => [['x' => 0, 'y' => 0, 'scale' => 8.1]];

@@ -199,6 +199,35 @@ final class Page
         return $this;
     }
 
+    /** A tool, a setting of it, or something for what is chosen: where it is folded away it is brought out first. */
+    public function option(string $selector): self
+    {
+        $ways = str_contains($selector, '[data-tool=')
+            ? ['.open-further']
+            : ['[data-reveal=style]', '[data-reveal=rare]', '.tray-tools .tool[aria-pressed=true]'];
+        foreach ($ways as $way) {
+            if ($this->isSeen($selector)) {
+                break;
+            }
+            if ($this->isSeen($way)) {
+                $this->click($way);
+            }
+        }
+
+        return $this->click($selector);
+    }
+
+    private function isSeen(string $selector): bool
+    {
+        foreach ($this->all($selector) as $element) {
+            if ($element->isDisplayed()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function type(string $selector, string $text): self
     {
         // As a hand does it, over what stands there and without leaving the field: a page may fill a field that nobody

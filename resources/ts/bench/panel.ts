@@ -103,7 +103,7 @@ export class Panel {
             bench.addPage();
         } else if (zoom !== undefined) {
             if (zoom === 'fit') {
-                bench.view.seeAll();
+                bench.view.seeOther();
             } else {
                 bench.view.zoomBy(zoom === 'in' ? 1.25 : 0.8);
             }

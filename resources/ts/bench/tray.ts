@@ -1,3 +1,5 @@
+import { FurtherTools } from './further';
+import { PopUp } from './popup';
 import { PhotoWindow } from '../canvas/tools/photo';
 import type { Settings, ToolName } from '../canvas/tools/settings';
 import type { Workbench } from '../canvas/workbench';
@@ -29,6 +31,12 @@ export class Tray {
     private readonly free: HTMLInputElement;
     private allowed: string[] = [];
     private camera: PhotoWindow | null = null;
+    private readonly options: PopUp;
+    private readonly further: FurtherTools;
+    /** The tool whose settings are open; none while they are shut. */
+    private opened: ToolName | null = null;
+    /** What is chosen is being moved: its bar is out of the way until it is let go. */
+    private isMoving = false;
 
     constructor(
         private readonly bench: Workbench,
@@ -41,7 +49,10 @@ export class Tray {
         this.menu = element('.more-menu', scope);
         this.more = element<HTMLButtonElement>('.open-more', scope);
         this.free = element<HTMLInputElement>('.free', scope);
+        this.options = new PopUp(element('.tray-options', scope), this.root, scope);
+        this.further = new FurtherTools(this.root);
         this.root.addEventListener('click', (event) => this.pressed(event));
+        this.listenForPaper();
         this.free.addEventListener('input', () => this.set('colour', this.free.value));
         element('.bench-file', scope).addEventListener('change', (event) => this.brought(event));
         element('.bench-camera', scope).addEventListener('change', (event) => this.brought(event));
@@ -59,6 +70,62 @@ export class Tray {
         });
     }
 
+    /** Whoever turns to the paper has done with the settings; the bar of what is chosen waits for the hand to lift. */
+    private listenForPaper(): void {
+        const { surface, view } = this.bench;
+        surface.addEventListener('pointerdown', () => {
+            this.isMoving = true;
+            this.openOptions(null);
+        });
+        for (const kind of ['pointerup', 'pointercancel']) {
+            surface.addEventListener(kind, () => {
+                this.isMoving = false;
+                // The tools hear of the lift after this.
+                queueMicrotask(() => this.placeOptions());
+            });
+        }
+        const before = view.moved;
+        view.moved = () => {
+            before();
+            this.placeOptions();
+        };
+        this.options.root.addEventListener('keydown', (event) => {
+            if (event.key === 'Escape' && this.opened !== null) {
+                event.stopPropagation();
+                const { opened } = this;
+                this.openOptions(null);
+                this.buttonOf(opened).focus();
+            }
+        });
+    }
+
+    private buttonOf(tool: ToolName): HTMLElement {
+        return element(`[data-tool=${tool}]`, this.root);
+    }
+
+    /** Opens a tool's settings beside it, or shuts those that are open. */
+    private openOptions(tool: ToolName | null): void {
+        this.opened = tool;
+        this.placeOptions();
+    }
+
+    private placeOptions(): void {
+        const { settings, selection, view } = this.bench;
+        const { options, opened } = this;
+        const isBar = settings.tool === 'move' && !selection.isEmpty;
+        const hasAny = [...options.root.children].some((group) => !(group as HTMLElement).hidden);
+        if (!hasAny || (isBar ? this.isMoving : opened !== settings.tool)) {
+            options.close();
+        } else if (isBar) {
+            options.openBeside(selection, view);
+        } else {
+            options.openAt(this.buttonOf(settings.tool));
+        }
+        for (const button of this.root.querySelectorAll<HTMLElement>('[data-tool]')) {
+            button.setAttribute('aria-expanded', String(options.isOpen && button.dataset.tool === settings.tool));
+        }
+    }
+
     /** The tools that are in the tray now. One that was taken away is put down. */
     allow(tools: string[]): void {
         this.allowed = tools;
@@ -69,6 +136,7 @@ export class Tray {
             const first = ['pen', 'move', 'text', ...tools].find((tool) => tools.includes(tool) && tool !== 'pages');
             this.bench.choose((first ?? 'pen') as ToolName);
         }
+        this.further.arrange();
         this.show();
     }
 
@@ -117,12 +185,13 @@ export class Tray {
         }
         for (const group of this.root.querySelectorAll<HTMLElement>('[data-for]')) {
             const wanted = present(group.dataset.for).split(' ').includes(settings.tool);
+            const { when, with: style } = group.dataset;
             group.hidden =
                 !wanted ||
-                (settings.tool === 'move' &&
-                    group.dataset.with !== undefined &&
-                    restyled[group.dataset.with] === undefined);
+                (when !== undefined && (when === 'chosen') === selection.isEmpty) ||
+                (settings.tool === 'move' && style !== undefined && restyled[style] === undefined);
         }
+        this.showLook(Object.keys(restyled).length > 0);
         present(this.free.closest('.swatch')).classList.toggle(
             'is-chosen',
             this.root.querySelector(`[data-colour="${values.colour}"]`) === null,
@@ -130,16 +199,46 @@ export class Tray {
         this.root
             .querySelectorAll('[data-filled]')
             .forEach((button) => button.setAttribute('aria-pressed', String(restyled.filled ?? settings.filled)));
-        const fingers = element<HTMLButtonElement>('.do-fingers', this.root);
-        fingers.hidden = !this.bench.hasStylus;
-        fingers.setAttribute('aria-pressed', String(this.bench.fingersDraw));
+        const { hasStylus, fingersDraw } = this.bench;
+        for (const fingers of this.root.querySelectorAll<HTMLElement>('.do-fingers')) {
+            fingers.hidden = fingers.matches('.tool') ? !hasStylus : !hasStylus && !isTouched();
+            fingers.setAttribute('aria-pressed', String(fingersDraw));
+        }
         element('[data-finish]', this.root).hidden = !this.bench.hasUnfinishedShape;
         element('.do-snap', this.root).setAttribute('aria-pressed', String(settings.snap));
         this.root.dataset.using = settings.tool;
+        this.options.root.dataset.using = settings.tool;
+        for (const [tool, colour] of [
+            ['pen', settings.colour],
+            ['highlighter', settings.highlight],
+        ] as const) {
+            element(`[data-tool=${tool}]`, this.root).style.setProperty('--writes', colour);
+        }
+        this.further.show();
         this.showChosen();
         const { undo, redo } = this.bench.can();
         element<HTMLButtonElement>('.do-undo', this.root).disabled = !undo;
         element<HTMLButtonElement>('.do-redo', this.root).disabled = !redo;
+        if (this.opened !== settings.tool) {
+            this.opened = null;
+        }
+        this.placeOptions();
+    }
+
+    /** What unfolds in the bar of what is chosen. */
+    private showLook(hasLook: boolean): void {
+        const { root } = this.options;
+        if (this.bench.selection.isEmpty) {
+            root.classList.remove('shows-style', 'shows-rare');
+        }
+        for (const button of root.querySelectorAll<HTMLElement>('[data-reveal]')) {
+            const what = present(button.dataset.reveal);
+            button.hidden = what === 'style' && !hasLook;
+            const shown = root.classList.contains('shows-style')
+                ? 'style'
+                : root.classList.contains('shows-rare') && 'rare';
+            button.setAttribute('aria-expanded', String(what === shown));
+        }
     }
 
     undo(): void {
@@ -210,6 +309,7 @@ export class Tray {
         for (const button of this.root.querySelectorAll<HTMLButtonElement>('[data-chosen]')) {
             const does = present(button.dataset.chosen);
             button.disabled = !(can[does] ?? !selection.isEmpty);
+            button.hidden = does === 'edit' && !editable;
             if (does === 'lock') {
                 button.setAttribute('aria-pressed', String(selection.isLocked));
             }
@@ -257,13 +357,18 @@ export class Tray {
 
     private otherPressed(button: HTMLElement): void {
         const { settings } = this.bench;
-        if (button.dataset.filled !== undefined) {
+        if (button.dataset.reveal !== undefined) {
+            const { classList } = this.options.root;
+            const shown = button.dataset.reveal;
+            classList.toggle('shows-style', shown === 'style' && !classList.contains('shows-style'));
+            classList.toggle('shows-rare', shown === 'rare' && !classList.contains('shows-rare'));
+        } else if (button.dataset.filled !== undefined) {
             settings.filled = button.getAttribute('aria-pressed') !== 'true';
             this.bench.selection.set('filled', settings.filled);
         } else if (button.dataset.finish !== undefined) {
             this.bench.finishShape();
         } else if (button.matches('.do-fingers')) {
-            this.bench.fingersDraw = !this.bench.fingersDraw;
+            this.bench.letFingersDraw(!this.bench.fingersDraw);
         } else if (button.matches('.do-snap')) {
             settings.snap = !settings.snap;
         } else if (button.dataset.empty !== undefined) {
@@ -283,7 +388,9 @@ export class Tray {
 
     /** With a keyboard's press there is no place to tap: what the tool makes begins in the middle. */
     private toolPressed(tool: ToolName, byKey: boolean): void {
+        const isShut = this.opened !== tool;
         this.choose(tool);
+        this.openOptions(isShut ? tool : null);
         if (tool === 'picture' && !byKey) {
             return;
         }
@@ -316,4 +423,9 @@ export class Tray {
         this.menu.hidden = true;
         this.more.setAttribute('aria-expanded', 'false');
     }
+}
+
+/** Whether this device is worked with fingers. */
+function isTouched(): boolean {
+    return matchMedia('(pointer: coarse)').matches;
 }

@@ -3,12 +3,11 @@ import type { BenchWords } from '../protocol/words';
 import { post } from '../live/http';
 import type { WetSender } from '../live/wet';
 import { regrouped } from './tools/clipboard';
-import { listenToGestures, type Hand, type Point, type Tool } from './tools/gestures';
+import { listenToGestures, type Hand, type Point, type Tool, type Works } from './tools/gestures';
 import { Incoming } from './tools/incoming';
 import { MathsWindow } from './tools/maths';
 import {
     TENTHS,
-    WIDTH,
     newId,
     type CanvasObject,
     type Kind,
@@ -71,12 +70,15 @@ export class Workbench {
     private readonly select: SelectTool;
     /** Whether a stylus has touched this page, and whether fingers draw beside it. */
     hasStylus = false;
-    fingersDraw = false;
+    /** What was chosen for fingers; until then they draw where no stylus does. */
+    private fingers: boolean | null = null;
     private readonly tools: Record<ToolName, Tool | null>;
     private lastTap: [string | null, number] = [null, 0];
     private lastWet = 0;
     private asking: Promise<void> | null = null;
-    private readonly hand: Hand;
+    private readonly hands: Hand[] = [];
+    /** Where a pointer last was at work, in units. */
+    lastPlace: [number, number] | null = null;
     /** Why nothing can be drawn now; empty when it can. */
     private lock = '';
     private drawsOn: WorkbenchSettings['layer'];
@@ -115,15 +117,39 @@ export class Workbench {
             this.typing.fit();
             this.selection.place();
         };
-        this.hand = listenToGestures(this.surface, this.view, {
-            tool: () => (!this.isLooking && this.mayDraw() ? this.tools[this.settings.tool] : null),
-            finger: (at) => this.finger(at),
-            fingersDraw: () => this.fingersDraw,
-            sawStylus: () => this.seeStylus(),
-        });
+        this.hands.push(
+            listenToGestures(
+                this.surface,
+                this.view,
+                this.works(() => this.view.seeOther()),
+            ),
+        );
         new ResizeObserver(() => this.view.fit()).observe(this.surface);
         this.view.fit();
         this.incoming = new Incoming(this, around.bringIn);
+    }
+
+    /**
+     * The same tools draw on another view of the page.
+     *
+     * @param  lifted  after a pointer has left it
+     */
+    drawOn(surface: HTMLElement, view: View, lifted: () => void): void {
+        this.hands.push(listenToGestures(surface, view, { ...this.works(() => undefined), lifted }));
+    }
+
+    private works(tappedTwice: () => void): Works {
+        return {
+            tool: () => (!this.isLooking && this.mayDraw() ? this.tools[this.settings.tool] : null),
+            finger: (at) => this.finger(at),
+            fingersDraw: () => this.fingersDraw,
+            tappedTwice,
+            sawStylus: () => this.seeStylus(),
+            worked: ({ x, y }) => {
+                this.lastPlace = [x, y];
+                this.view.keepInSight(x, y);
+            },
+        };
     }
 
     /** On which layer it draws. */
@@ -148,12 +174,12 @@ export class Workbench {
     }
 
     get isDrawing(): boolean {
-        return this.hand.isDrawing() || this.typing.isOpen;
+        return this.hands.some((hand) => hand.isDrawing()) || this.typing.isOpen;
     }
 
     /** What has been begun is finished as it stands, and counts. */
     rest(): void {
-        this.hand.rest();
+        this.hands.forEach((hand) => hand.rest());
         this.typing.close();
         this.finishShape();
         this.selection.clear();
@@ -166,6 +192,16 @@ export class Workbench {
         }
         this.lock = reason;
         this.surface.classList.toggle('is-locked', reason !== '');
+    }
+
+    /** Whether fingers draw, or move the page. */
+    get fingersDraw(): boolean {
+        return this.fingers ?? !this.hasStylus;
+    }
+
+    letFingersDraw(doThey: boolean): void {
+        this.fingers = doThey;
+        this.refresh();
     }
 
     private seeStylus(): void {
@@ -384,7 +420,7 @@ export class Workbench {
             return { ...object, text: wrap(typed(object.text), object.size, object.w / TENTHS) };
         }
         const backwards = readsBackwards(object.text);
-        const room = backwards ? (object.x + object.w) / TENTHS : WIDTH - object.x / TENTHS;
+        const room = backwards ? (object.x + object.w) / TENTHS : this.view.paperSize[0] - object.x / TENTHS;
         const text = wrap(typed(object.text), object.size, Math.max(object.size * 3, room));
         const w = Math.ceil(widthOf(text, object.size) * TENTHS);
         return { ...object, text, w, x: backwards ? object.x + object.w - w : object.x };

@@ -2,7 +2,7 @@ import type { Operation, WetInk } from '../canvas/model/objects';
 import type { KeptScene } from '../canvas/model/scene';
 import { Ration } from '../live/ink';
 import { element } from '../page';
-import { pictureSize, tileWidth } from './layout';
+import { pictureSize, shapeOf, tileWidth } from './layout';
 import { Order } from './order';
 import { notePainted } from './painted';
 import type { SeatAnswer, StateAnswer } from '../protocol/desk';
@@ -13,6 +13,9 @@ import { present } from '../present';
 const MOST_ORPHANS = 300;
 /** A page that says every few seconds that it is there, and has been silent for so long, is away. */
 const SILENT_MS = 4000;
+
+/** After these a page may be of another shape. */
+const RESHAPES = new Set(['backdrop', 'fresh', 'withdraw', 'reinstate', 'give_back']);
 
 /** A canvas's scene up to operation `n`. */
 export interface Kept {
@@ -40,6 +43,8 @@ export class Grid {
     private readonly byCanvas = new Map<string, Tile>();
     private readonly byInk = new Map<string, Tile>();
     private readonly list = element('#grid');
+    /** Of the pages that are shown, width to height. */
+    private shape = 0;
     private readonly template = element<HTMLTemplateElement>('#tile-template');
     private readonly order: Order;
     private readonly seen: IntersectionObserver;
@@ -91,6 +96,7 @@ export class Grid {
             some.push(operation);
         }
         this.byCanvas.forEach((tile, canvas) => tile.take(grouped.get(canvas) ?? []));
+        this.reshape();
         this.byCanvas.forEach((tile) => (this.pages === 'theirs' ? tile.view.drawAll() : tile.showPages(this.pages)));
         this.tellArranged();
         this.tiles.get(focused ?? '')?.focus();
@@ -128,6 +134,7 @@ export class Grid {
 
     take(operations: Operation[]): void {
         const grouped = new Map<Tile, Operation[]>();
+        let isReshaped = false;
         for (const operation of operations) {
             const tile = this.byCanvas.get(operation.canvas ?? '');
             if (operation.layer === 'private') {
@@ -150,7 +157,11 @@ export class Grid {
             if (some.some(({ kind }) => kind === 'page')) {
                 this.tellArranged();
             }
+            isReshaped ||= some.some(({ kind }) => RESHAPES.has(kind));
         });
+        if (isReshaped) {
+            this.reshape();
+        }
     }
 
     /** Ink being drawn: what came since the last frame is drawn together, just before the next one. */
@@ -299,15 +310,28 @@ export class Grid {
         this.fit();
     }
 
+    /** Pages may have another shape now. */
+    private reshape(): void {
+        if (this.shapeShown() !== this.shape) {
+            this.fit();
+        }
+    }
+
+    private shapeShown(): number {
+        return shapeOf([...this.tiles.values()].filter((tile) => !tile.root.hidden).map(({ view }) => view.paperSize));
+    }
+
     fit(): void {
         const space = element('#grid-space');
         const shown = [...this.tiles.values()].filter((tile) => !tile.root.hidden).length;
+        const shape = (this.shape = this.shapeShown());
         const style = getComputedStyle(space);
         const width = space.clientWidth - parseFloat(style.paddingLeft) - parseFloat(style.paddingRight);
         const height = space.clientHeight - parseFloat(style.paddingTop) - parseFloat(style.paddingBottom);
-        const tile = tileWidth(shown, width, height, this.widest, this.list.classList.contains('has-answers'));
+        const tile = tileWidth(shown, width, height, this.widest, this.list.classList.contains('has-answers'), shape);
         this.list.style.setProperty('--tile', `${tile}px`);
-        this.tiles.forEach((one) => one.fit(pictureSize(tile)));
+        this.list.style.setProperty('--shape', String(shape));
+        this.tiles.forEach((one) => one.fit(pictureSize(tile, shape)));
         element('#nobody').hidden = this.tiles.size > 0;
         element('#none-of-these').hidden = this.tiles.size === 0 || shown > 0;
     }

@@ -1,3 +1,5 @@
+import type { PaperSize } from '../canvas/model/paper';
+
 const GAP = 8;
 /** What a tile's frame adds to its picture, and a line of answers to the frame. */
 const FRAME = 28;
@@ -8,14 +10,38 @@ const BORDER = 2;
 /** Pictures so many pixels wide are whole pixels high, and no line in them is smeared. */
 const STEP = 8;
 
-/** How wide a tile can be so that all of them fit, or as narrow as can still be read and the grid scrolls. */
-export function tileWidth(count: number, width: number, height: number, widest: number, hasAnswers: boolean): number {
+/** The shapes between which a tile's picture stays, width to height: a narrower one has no room for a name. */
+const SHAPES = [0.8, 1.6] as const;
+
+/** The shape in which most pages are seen best: the one that most of them have. */
+export function shapeOf(papers: Iterable<PaperSize>): number {
+    const counts = new Map<number, number>();
+    for (const [width, height] of papers) {
+        counts.set(width / height, (counts.get(width / height) ?? 0) + 1);
+    }
+    const [most] = [...counts].sort((one, other) => other[1] - one[1] || other[0] - one[0]);
+    return Math.max(SHAPES[0], Math.min(SHAPES[1], most?.[0] ?? SHAPES[1]));
+}
+
+/**
+ * How wide a tile can be so that all of them fit, or as narrow as can still be read and the grid scrolls.
+ *
+ * @param shape  of the pages, width to height
+ */
+export function tileWidth(
+    count: number,
+    width: number,
+    height: number,
+    widest: number,
+    hasAnswers: boolean,
+    shape: number = SHAPES[1],
+): number {
     const frame = FRAME + (hasAnswers ? ANSWERS : 0);
     let best = 0;
     for (let columns = 1; columns <= Math.max(1, count); columns++) {
         const rows = Math.ceil(count / columns);
         const byWidth = (width - GAP * (columns - 1)) / columns;
-        const byHeight = ((height - GAP * (rows - 1)) / rows - frame) * 1.6;
+        const byHeight = ((height - GAP * (rows - 1)) / rows - frame) * shape;
         best = Math.max(best, Math.min(byWidth, byHeight));
     }
     const tile = Math.max(NARROWEST, Math.min(widest, best));
@@ -23,6 +49,6 @@ export function tileWidth(count: number, width: number, height: number, widest: 
 }
 
 /** A tile's picture, in CSS pixels. */
-export function pictureSize(tile: number): [number, number] {
-    return [tile - BORDER, (tile - BORDER) / 1.6];
+export function pictureSize(tile: number, shape: number = SHAPES[1]): [number, number] {
+    return [tile - BORDER, Math.round((tile - BORDER) / shape)];
 }

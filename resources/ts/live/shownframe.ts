@@ -1,6 +1,7 @@
 import type { ScreenWords } from '../protocol/words';
 import type { ShownItem } from '../protocol/show';
 import type { WetInk } from '../canvas/model/objects';
+import { WIDE, type PaperSize } from '../canvas/model/paper';
 import { View } from '../canvas/drawing/view';
 import { Film, type ReplayAnswer } from '../grid/film';
 import { showWet } from '../grid/tile';
@@ -18,8 +19,6 @@ export interface ShownAround {
     now(): number;
 }
 
-const WIDTH = 1600;
-const HEIGHT = 1000;
 /** Ink on its way over the picture is let go after so long: by then the picture has it. */
 const WET_LIFE_MS = 3000;
 /** With reduced motion a replay goes on in steps. */
@@ -47,6 +46,12 @@ export class ShownFrame {
         const frame = Object.assign(document.createElement('div'), { className: 'shown-frame' });
         const cell = Object.assign(document.createElement('div'), { className: 'shown-cell' });
         this.zoom.className = 'shown-zoom';
+        // The picture says how the page is shaped.
+        this.picture.addEventListener('load', () => {
+            const [width, height] = this.paper;
+            frame.style.setProperty('--shape', String(width / height));
+            this.look();
+        });
         this.picture.className = 'shown-canvas';
         this.over.className = 'shown-over';
         this.over.alt = '';
@@ -89,14 +94,27 @@ export class ShownFrame {
         }
         this.name.textContent = item.name;
         this.name.hidden = item.name === '';
-        const { x, y, scale } = item.view ?? { x: 0, y: 0, scale: 1 };
-        this.zoom.style.transform =
-            item.view === null ? '' : `scale(${scale}) translate(${(-100 * x) / WIDTH}%, ${(-100 * y) / HEIGHT}%)`;
+        this.look();
         const played = JSON.stringify(item.replay);
         if (played !== this.played) {
             this.played = played;
             void this.play();
         }
+    }
+
+    private get paper(): PaperSize {
+        const { naturalWidth, naturalHeight } = this.picture;
+        return naturalWidth > 0 ? [naturalWidth, naturalHeight] : WIDE;
+    }
+
+    /** Shows the part that everybody sees. */
+    private look(): void {
+        const { view } = this.item;
+        const [width, height] = this.paper;
+        this.zoom.style.transform =
+            view === null
+                ? ''
+                : `scale(${view.scale}) translate(${(-100 * view.x) / width}%, ${(-100 * view.y) / height}%)`;
     }
 
     /** Ink that is being drawn over it, or where the teacher points. */
@@ -105,6 +123,7 @@ export class ShownFrame {
             return;
         }
         this.ink ??= new View(this.sheet, this.around.assets, this.around.stamps);
+        this.ink.paperBelow = this.paper;
         this.ink.fit([this.zoom.offsetWidth, this.zoom.offsetHeight]);
         if (message.at !== undefined) {
             this.ink.pointAt({ x: message.at[0], y: message.at[1], page: '', name: '' });

@@ -5,6 +5,7 @@ import { guardThePage } from '../guards';
 import { token } from '../live/http';
 import { element } from '../page';
 import { showAllWords } from '../questions/words';
+import { forgetPages } from '../student/keptpage';
 import { present } from '../present';
 
 htmx.config.allowEval = false;
@@ -191,6 +192,10 @@ function listenToMenus(): void {
     });
 }
 
+// Whoever comes in at this device next sees nothing of the one before.
+if (location.pathname.startsWith('/join')) {
+    void forgetPages();
+}
 drawCodes(document);
 listenToMenus();
 showAllWords(document);

@@ -21,7 +21,11 @@ import { CoachSide } from '../student/coach';
 import { LeadSide } from '../student/lead';
 import { ShownWork } from '../student/shown';
 import { RoomPage } from '../student/room';
+import { forWriting } from '../canvas/drawing/camera';
+import { forgetPages, keepPage, KeptPage } from '../student/keptpage';
 import { Awaited } from '../student/awaited';
+import { WritingWindow } from '../bench/writing';
+import { PromptSheet } from '../student/promptsheet';
 import { SavedLine } from '../student/saved';
 import type { WetInk } from '../canvas/model/objects';
 import { present } from '../present';
@@ -39,6 +43,8 @@ interface Page {
     assets: string;
     stamps: Record<string, string>;
     words: StudentWords;
+    /** What the page is made of, by address. */
+    assets_kept: string[];
 }
 
 guardThePage();
@@ -56,6 +62,8 @@ const saved = new SavedLine(page.words);
 
 let prompt: Prompt = { id: '', n: 0, words: '' };
 let ending = false;
+/** The page came from this device, without the server: once there is one again, it begins anew. */
+let isKept = false;
 
 const socket: Socket = new Socket({
     path: () => `/live/${room.isLight ? 'light' : 'seat'}/${page.session}/${page.channel}`,
@@ -64,6 +72,9 @@ const socket: Socket = new Socket({
     catchUp: () => streams.catchUp(),
     state: (connection) => {
         saved.show({ connection });
+        if (isKept && connection !== 'offline') {
+            void beginAnew();
+        }
         if (connection !== 'offline' && saved.waiting > 0) {
             void outbox.flush();
         }
@@ -104,10 +115,14 @@ const streams: Streams = new Streams(
             bench.clockAhead = ahead;
         },
         // The place is on another device, or forgotten: the way in says where it is.
-        refused: (status) => (status === 403 || status === 404 ? location.assign(page.join) : location.reload()),
+        refused: (status) =>
+            void forgetPages().then(() =>
+                status === 403 || status === 404 ? location.assign(page.join) : location.reload(),
+            ),
     },
 );
 
+const kept = await KeptPage.open(page.seat);
 const outbox = await Outbox.open({
     seat: page.seat,
     address: `${page.address}/operations`,
@@ -115,6 +130,9 @@ const outbox = await Outbox.open({
     accepted: (where, accepted) => {
         if (where === bench.canvas) {
             bench.view.confirm(accepted);
+            const ids = new Set(accepted.map(({ id }) => id));
+            const stored = bench.view.log.latest(ids.size).filter(({ id }) => ids.has(id));
+            void kept.add(stored.map((operation) => ({ ...operation, canvas: where })));
         }
     },
     refused: (where, id, reason) => {
@@ -142,7 +160,9 @@ const { bench, tray } = mountBench({
     whole: async (canvas) => (await get<CanvasAnswer>(`${page.address}/canvas/${canvas}/log`)).operations,
     say,
 });
-const questions = new Questions(bench, { ...page, list: element('#questions') });
+bench.view.openWith(forWriting);
+new WritingWindow(bench, element('#bench'), page.assets, page.stamps);
+const questions = new Questions(bench, { ...page, list: element('#questions'), answered: showAnswered });
 const lead = new LeadSide(bench, page);
 const coach = new CoachSide(bench, {
     key: page.ink,
@@ -157,6 +177,7 @@ const ask = new AskSheet({
     now: () => Date.now() + bench.clockAhead,
     say,
 });
+const sheet = new PromptSheet(bench.surface);
 const checkLine = new CheckLine(bench.surface, page);
 const shown = new ShownWork({ ...page, now: () => Date.now() + bench.clockAhead, say });
 const room: RoomPage = new RoomPage({
@@ -170,17 +191,13 @@ const room: RoomPage = new RoomPage({
     deliver: () => outbox.flush(),
     moved: () => void move(),
     light: (isLight) => useLight(isLight),
+    leave: () => void leaveDevice(),
     say,
 });
 const awaited = new Awaited(page.address, (operation) => bench.view.log.has(operation));
 let isLight = false;
 /** What the server sent ahead of a gathering. */
 let ahead: CanvasAnswer | undefined;
-
-element('#unfold').addEventListener('click', () => {
-    const open = element('#strip').classList.toggle('is-open');
-    element('#unfold').setAttribute('aria-expanded', String(open));
-});
 
 /**
  * The desk hears that this page is there, and which page of its canvas it shows; a socket can hang long after its
@@ -199,6 +216,7 @@ function beat(isThere: 0 | 1): void {
 
 await document.fonts.ready;
 await load();
+void keepPage(page.seat, `${page.channel} ${page.assets_kept.join(' ')}`, page.assets_kept);
 socket.open();
 line.follow();
 void outbox.flush();
@@ -214,9 +232,18 @@ document.addEventListener('visibilitychange', () => beat(document.visibilityStat
 /** The present prompt's canvas from the server, with what still waits here on top. */
 async function load(): Promise<void> {
     let answer = takeOpening();
+    const here = bench.canvas === '' ? await kept.read() : null;
+    if (here !== null && answer !== undefined && here.clock > answer.clock) {
+        // The page is the kept one, and older than what was seen on it last.
+        answer = undefined;
+    }
     while (answer === undefined) {
         answer = await get<CanvasAnswer>(`${page.address}/canvas`).catch(() => undefined);
-        if (answer === undefined) {
+        if (answer === undefined && here !== null) {
+            isKept = true;
+            answer = here;
+            say(page.words.opened_offline);
+        } else if (answer === undefined) {
             saved.show({ isReachable: false });
             await new Promise((again) => window.setTimeout(again, 1500));
         }
@@ -225,8 +252,18 @@ async function load(): Promise<void> {
         void leave();
         return;
     }
-    saved.show({ isReachable: true });
+    saved.show({ isReachable: !isKept });
     await open(answer);
+}
+
+/** The server is there again: what was drawn without it is delivered, and the page begins anew with what it says. */
+async function beginAnew(): Promise<void> {
+    await outbox.flush();
+    if (outbox.isDelivered && !bench.isDrawing) {
+        location.reload();
+    } else {
+        window.setTimeout(() => void beginAnew(), 2000);
+    }
 }
 
 /** What the server wrote into the page, the first time. */
@@ -246,6 +283,9 @@ function takeOpening(): CanvasAnswer | undefined {
 async function open(answer: CanvasAnswer): Promise<void> {
     if (answer.position !== undefined) {
         streams.reset(answer.position);
+    }
+    if (!isKept) {
+        void kept.begin(answer);
     }
     bench.begin(answer, outbox.waitingFor(answer.canvas));
     tray.allow(answer.tray.tools);
@@ -348,7 +388,10 @@ function takeOwn(told: OwnTold): void {
             }
             break;
         case 'moved':
-            void outbox.flush().then(() => location.assign(page.join));
+            void outbox
+                .flush()
+                .then(forgetPages)
+                .then(() => location.assign(page.join));
     }
 }
 
@@ -384,11 +427,32 @@ function useLight(now: boolean): void {
 }
 
 function showPrompt(now: Prompt): void {
+    const isOther = now.id !== prompt.id || now.words !== prompt.words;
     prompt = now;
     element('#prompt-number').textContent = fill(page.words.prompt, { n: now.n });
     showWords(element('#prompt-words'), now.words);
+    showWords(element('#prompt-line'), now.words);
     questions.show(now.questions ?? []);
-    element('#strip').classList.toggle('is-wordless', now.words === '');
+    showAnswered();
+    if (isOther) {
+        sheet.take(now.words !== '', questions.listed > 0, isBegun());
+    }
+}
+
+/** Whether the student has drawn or answered something here: the prompt has been read. */
+function isBegun(): boolean {
+    const { objects, answers } = bench.view.log.scene;
+    return answers.size > 0 || [...objects.values()].some(({ layer }) => layer === 'student');
+}
+
+/** How many of the prompt's questions have an answer, on the strip. */
+function showAnswered(): void {
+    const place = element('#answered');
+    const { listed, answered } = questions;
+    place.hidden = listed === 0;
+    place.textContent = `${answered}/${listed}`;
+    place.ariaLabel = fill(page.words.answered, { n: answered, all: listed });
+    place.classList.toggle('is-done', answered === listed);
 }
 
 function receive(message: Message): void {
@@ -420,7 +484,9 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
     }
     const fresh = here.filter(({ id }) => !bench.view.log.has(id));
     bench.take(here);
+    void kept.add(here);
     questions.freshen();
+    showAnswered();
     coach.freshen();
     awaited.acknowledge(bench.canvas);
     sayNew(fresh);
@@ -449,6 +515,25 @@ function sayNew(operations: Operation[]): void {
     );
 }
 
+/** Nothing stays on this device, once the server has all of it. */
+async function leaveDevice(): Promise<void> {
+    bench.rest();
+    await outbox.flush();
+    if (!outbox.isDelivered) {
+        say(page.words.left_waiting);
+        return;
+    }
+    try {
+        await post(`${page.address}/leave`, {});
+    } catch {
+        say(page.words.unreachable);
+        return;
+    }
+    ending = true;
+    await forgetPages();
+    location.assign(page.join);
+}
+
 /** The session has ended: what waits is delivered first. */
 async function leave(): Promise<void> {
     if (ending) {
@@ -459,6 +544,7 @@ async function leave(): Promise<void> {
     await outbox.flush();
     if (outbox.isDelivered) {
         socket.close();
+        await forgetPages();
         location.reload();
     } else {
         ending = false;

@@ -1,6 +1,6 @@
 import type { PlanWords } from '../protocol/words';
 import type { Spot } from '../protocol/questions';
-import { HEIGHT, WIDTH } from '../canvas/model/objects';
+import type { PaperSize } from '../canvas/model/paper';
 import type { Workbench } from '../canvas/workbench';
 import { fill } from '../page';
 import { questionField } from '../questions/fields';
@@ -77,6 +77,7 @@ export class Places {
                         event.shiftKey
                             ? { ...spot, w: spot.w + present(by[0]) }
                             : { ...spot, x: spot.x + present(by[0]), y: spot.y + present(by[1]) },
+                        this.bench.view.paperSize,
                     ),
                 );
             }
@@ -96,10 +97,9 @@ export class Places {
         });
         grip.addEventListener('pointermove', (event) => {
             if (from !== null) {
-                const { scale } = this.bench.view.camera;
-                now = within(
-                    moved(Math.round((event.clientX - from.x) / scale), Math.round((event.clientY - from.y) / scale)),
-                );
+                const { camera, paperSize } = this.bench.view;
+                const by = (now: number, then: number): number => Math.round((now - then) / camera.scale);
+                now = within(moved(by(event.clientX, from.x), by(event.clientY, from.y)), paperSize);
                 this.spots.put(box, now);
             }
         });
@@ -115,12 +115,12 @@ export class Places {
     }
 }
 
-function within({ page, x, y, w }: Spot): Spot {
-    const left = Math.max(0, Math.min(WIDTH - NARROWEST, x));
+function within({ page, x, y, w }: Spot, [width, height]: PaperSize): Spot {
+    const left = Math.max(0, Math.min(width - NARROWEST, x));
     return {
         page,
         x: left,
-        y: Math.max(0, Math.min(HEIGHT - 40, y)),
-        w: Math.max(NARROWEST, Math.min(WIDTH - left, w)),
+        y: Math.max(0, Math.min(height - 40, y)),
+        w: Math.max(NARROWEST, Math.min(width - left, w)),
     };
 }

@@ -1,5 +1,6 @@
 import type { PlanWords } from '../protocol/words';
 import type { Backdrop } from '../canvas/model/objects';
+import { WIDE } from '../canvas/model/paper';
 import { backdropAddress } from '../canvas/drawing/paper';
 import { reasonOf, sendFile } from '../live/http';
 import { element } from '../page';
@@ -18,6 +19,12 @@ interface Settings {
 }
 
 const LISTS = ['steps', 'words', 'slips'] as const;
+
+/** A picture that was taken in, and the size of a page in its proportions. */
+interface Brought {
+    objects: { object: { asset?: string } }[];
+    paper?: string;
+}
 
 /** The settings of the open prompt beside its questions: backdrop, tools, time and points, what to look for. */
 export class Side {
@@ -89,7 +96,7 @@ export class Side {
             return;
         }
         input('backdrop-kind').value = kind;
-        for (const [name, value] of Object.entries(more)) {
+        for (const [name, value] of Object.entries({ paper: WIDE.join('x'), ...more })) {
             const field = this.backdrop.elements.namedItem(`settings[${name}]`) as HTMLInputElement | null;
             if (field !== null && field.type !== 'file') {
                 field.value = String(value);
@@ -114,16 +121,15 @@ export class Side {
             await this.tryOut(read(this.backdrop, kind));
         } else if (changed.type === 'file' && changed.files?.[0] !== undefined) {
             try {
-                const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(
-                    `${this.settings.address}/bring-in?pdf_page=${element<HTMLInputElement>('[name=pdf_page]', this.backdrop).value || 1}`,
-                    changed.files[0],
-                );
+                const page = element<HTMLInputElement>('[name=pdf_page]', this.backdrop).value || 1;
+                const address = `${this.settings.address}/bring-in?pdf_page=${page}`;
+                const { objects, paper } = await sendFile<Brought>(address, changed.files[0]);
                 const asset = objects[0]?.object.asset;
                 if (asset === undefined) {
                     problem.textContent = this.settings.words.picture_first;
                 } else {
                     this.awaitsFile = null;
-                    this.settings.putUnder({ kind, asset });
+                    this.settings.putUnder({ kind, asset, ...(paper !== undefined && { paper }) });
                 }
             } catch (trouble) {
                 problem.textContent = reasonOf(trouble, this.settings.words);

@@ -222,6 +222,7 @@ export type DeskWord =
 
 export type StudentWord =
     | 'about_coach'
+    | 'answered'
     | 'ask_anonymous'
     | 'ask_closed'
     | 'ask_middle'
@@ -235,6 +236,7 @@ export type StudentWord =
     | 'held'
     | 'kept_back'
     | 'lead'
+    | 'left_waiting'
     | 'light_off'
     | 'light_on'
     | 'moved'
@@ -244,6 +246,7 @@ export type StudentWord =
     | 'offered'
     | 'offline'
     | 'open_until'
+    | 'opened_offline'
     | 'paused'
     | 'pens_down'
     | 'points'

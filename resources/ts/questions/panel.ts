@@ -10,6 +10,8 @@ interface Settings {
     words: BenchWords;
     /** Where those stand that have no place on the page; nowhere where the page shows them elsewhere. */
     list: HTMLElement | null;
+    /** Something was answered here. */
+    answered?(): void;
     /** Whether they are only looked at. */
     isFixed?: boolean;
 }
@@ -19,6 +21,7 @@ export class Questions {
     private readonly spots: Spots;
     private fields = new Map<string, Field>();
     private shown = '';
+    private beside: string[] = [];
 
     constructor(
         private readonly bench: Workbench,
@@ -29,6 +32,7 @@ export class Questions {
 
     /** The same questions again leave what is being typed alone. */
     show(questions: Asked[]): void {
+        this.beside = questions.filter(({ spot }) => spot === null).map(({ id }) => id);
         const now = JSON.stringify([this.bench.canvas, questions]);
         if (now !== this.shown) {
             this.shown = now;
@@ -64,7 +68,18 @@ export class Questions {
         this.spots.place();
     }
 
+    /** How many questions stand beside the page, and how many of them have an answer. */
+    get listed(): number {
+        return this.beside.length;
+    }
+
+    get answered(): number {
+        const { answers } = this.bench.view.log.scene;
+        return this.beside.filter((id) => answers.has(id)).length;
+    }
+
     private answer(question: string, value: AnswerValue | null): void {
         this.bench.make('answer', { question, value });
+        this.settings.answered?.();
     }
 }

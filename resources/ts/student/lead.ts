@@ -124,7 +124,7 @@ export class LeadSide {
     private followCamera(): void {
         if (!this.sheet.hidden) {
             this.ink.fit();
-            this.ink.follow(this.bench.view.camera);
+            this.ink.follow(this.bench.view.camera, this.bench.view.paperSize);
         }
     }
 

@@ -27,6 +27,8 @@ interface Around {
     /** The student is somewhere else now: another prompt, outside, on another device. */
     moved(): void;
     light(isOn: boolean): void;
+    /** The student goes from this device. */
+    leave(): void;
     say(sentence: string): void;
 }
 
@@ -140,7 +142,7 @@ export class RoomPage {
         cover.hidden = pens === null;
         document.body.classList.toggle('has-pens-down', pens !== null);
         // Work that the teacher shows stays to be looked at.
-        for (const part of document.querySelectorAll<HTMLElement>('#strip, #questions, #quick-ask, .sides, #letters')) {
+        for (const part of document.querySelectorAll<HTMLElement>('#strip, .sheets, .sides, #letters')) {
             part.inert = pens !== null;
         }
         if (pens !== null && !wasDown) {
@@ -229,6 +231,8 @@ export class RoomPage {
                 })
                 .catch((problem: unknown) => this.tell(problem));
         });
+        const leave = mountWindow('#leave-window', () => this.around.leave());
+        element('#leave-device').addEventListener('click', () => leave.showModal());
         const offer = mountWindow('#offer-window', () => void this.offer());
         element('#offer').addEventListener('click', () => offer.showModal());
         const keepBack = new Toggle(

@@ -24,22 +24,22 @@ export class SavedLine {
     show(changed: Partial<State>): void {
         this.state = { ...this.state, ...changed };
         const { connection, waiting, isReachable, held } = this.state;
-        const { words } = this;
         const isOffline = connection === 'offline' || !isReachable;
         const isHeld = held !== '' && !isOffline;
         const sentence = isHeld
-            ? words.held
+            ? this.words.held
             : isOffline
-              ? words.offline
+              ? this.words.offline
               : waiting > 0
-                ? words.saving
+                ? this.words.saving
                 : connection === 'polling'
-                  ? words.polling
-                  : words.saved;
+                  ? this.words.polling
+                  : this.words.saved;
         const said = fill(sentence, { n: waiting, reason: held });
         const place = element('#saved');
-        if (place.textContent !== said) {
-            place.textContent = said;
+        const words = element('.saved-words', place);
+        if (words.textContent !== said) {
+            words.textContent = said;
             place.title = said;
             place.dataset.state = isHeld ? 'held' : isOffline ? 'offline' : waiting > 0 ? 'saving' : 'saved';
         }

@@ -6,25 +6,26 @@
         data-using="pen">
         <div id="{{ $as }}page" class="page"></div>
     </div>
-    <nav class="bench-pages" aria-label="{{ __('Pages') }}">
-        <button class="mini" data-page-step="-1" title="{{ __('Page before') }}"><x-icon name="chevron-left" /><span
-            class="visually-hidden">{{ __('Page before') }}</span></button>
-        <span class="bench-page" role="status"></span>
-        <button class="mini" data-page-step="1" title="{{ __('Next page') }}"><x-icon name="chevron-right" /><span
-            class="visually-hidden">{{ __('Next page') }}</span></button>
-        <button class="mini" data-needs="pages" data-add-page
-            title="{{ __('Add a page') }}"><x-icon name="plus-lg" /><span
-            class="visually-hidden">{{ __('Add a page') }}</span></button>
-    </nav>
-    <div class="bench-zoom" role="group" aria-label="{{ __('Zoom') }}">
-        <button class="mini" data-zoom="out" title="{{ __('Smaller (−)') }}"><x-icon name="zoom-out" /><span
-            class="visually-hidden">{{ __('Smaller') }}</span></button>
-        <button class="mini bench-percent" data-zoom="fit" title="{{ __('The whole page (0)') }}"><span
-            class="bench-percent-n">100 %</span><span
-            class="visually-hidden">{{ __('See the whole page') }}</span></button>
-        <button class="mini" data-zoom="in" title="{{ __('Larger (+)') }}"><x-icon name="zoom-in" /><span
-            class="visually-hidden">{{ __('Larger') }}</span></button>
-    </div>
+    @unless ($lead)
+        <section class="writing" aria-label="{{ __('Writing window') }}" hidden>
+            <div class="writing-bar">
+                <button class="mini" data-writing="back" title="{{ __('Back along the line') }}"><x-icon
+                    name="chevron-left" /><span class="visually-hidden">{{ __('Back along the line') }}</span></button>
+                <button class="mini" data-writing="on" title="{{ __('On along the line') }}"><x-icon
+                    name="chevron-right" /><span class="visually-hidden">{{ __('On along the line') }}</span></button>
+                <button class="mini" data-writing="up" title="{{ __('Line before') }}"><x-icon name="chevron-up" /><span
+                    class="visually-hidden">{{ __('Line before') }}</span></button>
+                <button class="mini" data-writing="line" title="{{ __('Next line') }}"><x-icon
+                    name="arrow-return-left" /><span class="visually-hidden">{{ __('Next line') }}</span></button>
+                <button class="mini" data-writing="times" title="{{ __('How large') }}"><span
+                    class="writing-times">3 ×</span><span class="visually-hidden">{{ __('How large') }}</span></button>
+                <button class="mini" data-writing="close" title="{{ __('Close the writing window') }}"><x-icon
+                    name="x-lg" /><span
+                    class="visually-hidden">{{ __('Close the writing window') }}</span></button>
+            </div>
+            <div class="writing-page page" aria-hidden="true"></div>
+        </section>
+    @endunless
     <nav class="bench-objects" aria-label="{{ __('Objects on this page') }}"><ol tabindex="-1"></ol></nav>
 </div>
 @include('bench.tray')

@@ -1,6 +1,9 @@
 <div id="{{ $as }}more-menu" class="menu more-menu" hidden>
     <button class="menu-item do-snap" id="{{ $as }}snap" aria-pressed="false"><x-icon name="magnet" />
         {{ __('Snap to the grid') }}</button>
+    <button class="menu-item do-fingers" aria-pressed="false" hidden
+        title="{{ __('On: fingers draw too. Off: fingers move the page, and the pen draws.') }}"><x-icon
+        name="hand-index" /> {{ __('Fingers draw') }}</button>
     <button class="menu-item" data-keys><x-icon name="keyboard" /> {{ __('Keys') }}</button>
     <button class="menu-item list-objects" id="{{ $as }}list-objects"><x-icon name="list-ul" />
         {{ __('List of objects') }}</button>
@@ -11,6 +14,7 @@
         @isset($home)<a class="menu-item" id="take-home" href="{{ $home }}" target="_blank"
             rel="noopener"><x-icon name="download" /> {{ __('Take my work home') }}</a>@endisset
         <button class="menu-item" id="other-device"><x-icon name="phone" /> {{ __('Another device') }}</button>
+        <button class="menu-item" id="leave-device"><x-icon name="box-arrow-right" /> {{ __('Leave this device') }}</button>
         <button class="menu-item" id="light" aria-pressed="false"><x-icon name="speedometer2" />
             <span class="light-word">{{ __('Light data') }}</span> <span class="light-rate"></span></button>
     @endunless

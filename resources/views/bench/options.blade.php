@@ -7,9 +7,8 @@
         <button class="swatch" data-shape="{{ $shape }}" aria-pressed="false" aria-label="{{ $name }}"
             title="{{ $name }}"><x-icon :name="$icon" /></button>
     @endforeach
-    <button class="chip" data-finish hidden>{{ __('Finish') }}</button>
 </div>
-<div class="tray-group" data-for="shapes move" data-with="filled">
+<div class="tray-group" data-for="shapes move" data-revealed="style" data-with="filled">
     <button class="swatch" data-filled aria-pressed="false" aria-label="{{ __('Filled') }}"
         title="{{ __('Filled') }}"><svg viewBox="0 0 20 20" aria-hidden="true"><rect x="3" y="3" width="14" height="14"
         rx="2" fill="currentColor" fill-opacity=".3" stroke="currentColor" stroke-width="2"/></svg></button>
@@ -35,7 +34,7 @@
     @endforeach
 </div>
 @include('bench.selection')
-<div class="tray-group" data-for="text maths move" data-with="size" role="group"
+<div class="tray-group" data-for="text maths move" data-revealed="style" data-with="size" role="group"
     aria-label="{{ __('Size of letters') }}">
     @foreach (Crag\Canvas\Drawing\Palette::SIZES as $name => $size)
         <button class="swatch" data-size="{{ $size }}" aria-pressed="{{ $size === 36 ? 'true' : 'false' }}"
@@ -43,14 +42,14 @@
             class="size-sample size-sample-{{ $loop->index }}" aria-hidden="true">A</span></button>
     @endforeach
 </div>
-<div class="tray-group" data-for="text move" data-with="align" role="group" aria-label="{{ __('Alignment') }}">
+<div class="tray-group" data-for="text move" data-revealed="style" data-with="align" role="group" aria-label="{{ __('Alignment') }}">
     @foreach (['start' => ['text-left', __('At the start')], 'middle' => ['text-center', __('In the middle')],
         'end' => ['text-right', __('At the end')]] as $align => [$icon, $name])
         <button class="swatch" data-align="{{ $align }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
             aria-label="{{ $name }}" title="{{ $name }}"><x-icon :name="$icon" /></button>
     @endforeach
 </div>
-<div class="tray-group" data-for="pen shapes text maths stamps move" data-with="colour" role="group"
+<div class="tray-group" data-for="pen shapes text maths stamps move" data-revealed="style" data-with="colour" role="group"
     aria-label="{{ __('Colour') }}">
     @foreach (Crag\Canvas\Drawing\Palette::PENS as $name => $colour)
         <button class="swatch" data-colour="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
@@ -60,7 +59,7 @@
     <label class="swatch free-colour" title="{{ __('Any colour') }}"><input type="color" class="free" value="#7f7f7f"
         aria-label="{{ __('Any colour') }}"></label>
 </div>
-<div class="tray-group" data-for="highlighter move" data-with="highlight" role="group"
+<div class="tray-group" data-for="highlighter move" data-revealed="style" data-with="highlight" role="group"
     aria-label="{{ __('Colour of the marker') }}">
     @foreach (Crag\Canvas\Drawing\Palette::HIGHLIGHTERS as $name => $colour)
         <button class="swatch" data-highlight="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
@@ -68,14 +67,14 @@
             cx="10" cy="10" r="9" fill="{{ $colour }}"/></svg></button>
     @endforeach
 </div>
-<div class="tray-group" data-for="note move" data-with="note" role="group" aria-label="{{ __('Colour of the note') }}">
+<div class="tray-group" data-for="note move" data-revealed="style" data-with="note" role="group" aria-label="{{ __('Colour of the note') }}">
     @foreach (Crag\Canvas\Drawing\Palette::NOTES as $name => $colour)
         <button class="swatch" data-note="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
             aria-label="{{ __($name) }}" title="{{ __($name) }}"><svg viewBox="0 0 20 20" aria-hidden="true"><rect x="2"
             y="2" width="16" height="16" rx="2" fill="{{ $colour }}" stroke="#8b8578"/></svg></button>
     @endforeach
 </div>
-<div class="tray-group" data-for="pen highlighter shapes move" data-with="width" role="group"
+<div class="tray-group" data-for="pen highlighter shapes move" data-revealed="style" data-with="width" role="group"
     aria-label="{{ __('Width') }}">
     @foreach (Crag\Canvas\Drawing\Palette::WIDTHS as $name => $width)
         <button class="swatch" data-width="{{ $width }}" aria-pressed="{{ $width === 40 ? 'true' : 'false' }}"

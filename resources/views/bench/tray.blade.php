@@ -11,9 +11,16 @@
     'picture' => ['image', __('Picture'), __('A picture from a file or the clipboard'), 'I'],
 ])
 <nav id="{{ $as }}tray" class="tray" aria-label="{{ __('Tool tray') }}">
-    <div class="tray-options">
-        @include('bench.options')
-    </div>
+    <nav class="bench-pages" aria-label="{{ __('Pages') }}">
+        <button class="mini" data-page-step="-1" title="{{ __('Page before') }}"><x-icon name="chevron-left" /><span
+            class="visually-hidden">{{ __('Page before') }}</span></button>
+        <span class="bench-page" role="status"></span>
+        <button class="mini" data-page-step="1" title="{{ __('Next page') }}"><x-icon name="chevron-right" /><span
+            class="visually-hidden">{{ __('Next page') }}</span></button>
+        <button class="mini" data-needs="pages" data-add-page
+            title="{{ __('Add a page') }}"><x-icon name="plus-lg" /><span
+            class="visually-hidden">{{ __('Add a page') }}</span></button>
+    </nav>
     <div class="tray-tools">
         <div class="tray-group" role="group" aria-label="{{ __('Tools') }}">
             @foreach ($tools as $tool => [$icon, $name, $title, $key])
@@ -22,6 +29,9 @@
                     title="{{ $title }} ({{ ($isOnDesk ?? false) ? 'Shift+'
                     : '' }}{{ $key }})"><x-icon :name="$icon" /><span>{{ $name }}</span></button>
             @endforeach
+            <button class="tool open-further" aria-expanded="false" aria-controls="{{ $as }}further"
+                title="{{ __('More tools') }}" hidden><x-icon
+                name="grid-3x3-gap" /><span>{{ __('Tools') }}</span></button>
         </div>
         <div class="tray-group" role="group" aria-label="{{ __('Steps') }}">
             <button class="tool do-undo" id="{{ $as }}undo" disabled
@@ -38,4 +48,25 @@
             </div>
         </div>
     </div>
+    <div class="bench-zoom" role="group" aria-label="{{ __('Zoom') }}">
+        @unless ($lead)
+            <button class="mini open-writing" data-writing="open" aria-pressed="false"
+                title="{{ __('Writing window') }}"><x-icon name="input-cursor-text" /><span
+                class="visually-hidden">{{ __('Writing window') }}</span></button>
+        @endunless
+        <button class="mini" data-zoom="out" title="{{ __('Smaller (−)') }}"><x-icon name="zoom-out" /><span
+            class="visually-hidden">{{ __('Smaller') }}</span></button>
+        <button class="mini bench-percent" data-zoom="fit" title="{{ __('The whole page (0)') }}"><span
+            class="bench-percent-n">100 %</span><span
+            class="visually-hidden">{{ __('See the whole page') }}</span></button>
+        <button class="mini" data-zoom="in" title="{{ __('Larger (+)') }}"><x-icon name="zoom-in" /><span
+            class="visually-hidden">{{ __('Larger') }}</span></button>
+    </div>
+    <button class="chip tray-finish" data-finish hidden><x-icon name="check2" />
+        {{ __('Finish the shape') }}</button>
+    <div id="{{ $as }}options" class="tray-options pop-up" role="group" aria-label="{{ __('Settings of the tool') }}"
+        hidden>
+        @include('bench.options')
+    </div>
+    <div id="{{ $as }}further" class="tray-further pop-up" role="group" aria-label="{{ __('More tools') }}" hidden></div>
 </nav>

@@ -1,5 +1,5 @@
 <x-layout :title="$session->title" script="student" class="student"
-    :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => $seat->channelId(), 'ink' => $seat->ink_key, 'keep' => App\Live\Keeper\KeepKey::of($seat), 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\Words\StudentWords::all()]">
+    :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => $seat->channelId(), 'ink' => $seat->ink_key, 'keep' => App\Live\Keeper\KeepKey::of($seat), 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\Words\StudentWords::all(), 'assets_kept' => App\Http\PageAssets::of('resources/scss/app.scss', 'resources/ts/pages/student.ts')]">
     <x-opening :json="$opening" />
     <header id="strip" class="strip {{ $prompt->words === '' ? 'is-wordless' : '' }}">
         <h1 class="visually-hidden">{{ $session->title }}</h1>
@@ -12,17 +12,20 @@
                 title="{{ __('The next prompt') }}"><x-icon name="chevron-right" /><span
                 class="visually-hidden">{{ __('The next prompt') }}</span></button>
         </div>
-        <p id="prompt-words" class="strip-words" aria-live="polite" dir="auto">{{ $mine }}</p>
-        <button id="unfold" class="strip-unfold" aria-expanded="false" aria-controls="prompt-words">
+        <button id="unfold" class="strip-unfold" aria-expanded="false" aria-controls="prompt-sheet">
+            <span id="prompt-line" class="strip-words" dir="auto">{{ $mine }}</span>
+            <span id="answered" class="strip-answered" role="img" hidden></span>
             <x-icon name="chevron-down" /><span class="visually-hidden">{{ __('Whole prompt') }}</span>
         </button>
         <span id="timer" class="strip-timer" role="timer" hidden></span>
         <span class="strip-who" dir="auto">{{ $seat->name }}</span>
-        <span id="saved" class="strip-saved" role="status" data-state="saved">{{ __('Saved') }}</span>
+        <span id="saved" class="strip-saved" data-state="saved"><x-icon name="check2" /><span class="saved-words"
+            role="status">{{ __('Saved') }}</span></span>
         <div class="strip-do">
             <button id="lead-look" class="btn btn-paper" aria-expanded="false" aria-controls="lead-side"
-                hidden><x-icon name="layout-split" /> {{ __('Teacher’s page') }}</button>
-            <button id="shown-look" class="btn btn-paper" hidden><x-icon name="collection" /> {{ __('Shown') }}</button>
+                hidden><x-icon name="layout-split" /> <span>{{ __('Teacher’s page') }}</span></button>
+            <button id="shown-look" class="btn btn-paper" hidden><x-icon name="collection" />
+                <span>{{ __('Shown') }}</span></button>
             <button id="hand" class="btn btn-paper" aria-pressed="false"><x-icon name="hand-index" />
                 <span>{{ __('Hand up') }}</span></button>
             <button id="send" class="btn btn-paper"><x-icon name="send" />
@@ -31,19 +34,26 @@
     </header>
     <x-toast id="notice" />
     <section id="letters" class="letters" aria-label="{{ __('From your teacher') }}" aria-live="polite"></section>
-    <section id="quick-ask" class="quick-ask" aria-labelledby="quick-ask-title" hidden>
-        <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2>
-            <span id="quick-ask-left" class="timer-left" role="timer" aria-live="off" hidden></span>
-            <button id="quick-ask-fold" class="btn btn-icon ms-auto" aria-expanded="true" aria-controls="quick-ask-body"
-                title="{{ __('Fold away') }}"><x-icon name="chevron-down" /><span
-                class="visually-hidden">{{ __('Fold away or open') }}</span></button></div>
-        <div class="quick-ask-inner">
-            <div id="quick-ask-body"></div>
-            <p id="quick-ask-state" class="form-text" role="status"></p>
-            <div id="quick-ask-tally" hidden></div>
-        </div>
-    </section>
-    <section id="questions" class="questions" aria-label="{{ __('Questions') }}" hidden></section>
+    <div class="sheets">
+        <section id="prompt-sheet" class="prompt-sheet" aria-label="{{ __('Prompt') }}" hidden>
+            <p id="prompt-words" class="prompt-words" aria-live="polite" dir="auto">{{ $mine }}</p>
+            <section id="questions" class="questions" aria-label="{{ __('Questions') }}" hidden></section>
+            <button id="fold" class="prompt-fold" aria-controls="prompt-sheet"><x-icon name="chevron-up" />
+                {{ __('To the canvas') }}</button>
+        </section>
+        <section id="quick-ask" class="quick-ask" aria-labelledby="quick-ask-title" hidden>
+            <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2>
+                <span id="quick-ask-left" class="timer-left" role="timer" aria-live="off" hidden></span>
+                <button id="quick-ask-fold" class="btn btn-icon ms-auto" aria-expanded="true" aria-controls="quick-ask-body"
+                    title="{{ __('Fold away') }}"><x-icon name="chevron-down" /><span
+                    class="visually-hidden">{{ __('Fold away or open') }}</span></button></div>
+            <div class="quick-ask-inner">
+                <div id="quick-ask-body"></div>
+                <p id="quick-ask-state" class="form-text" role="status"></p>
+                <div id="quick-ask-tally" hidden></div>
+            </div>
+        </section>
+    </div>
     <div class="sides">
         <main id="bench" class="bench">
             <div id="coach-bar" class="coach-bar" role="group" aria-label="{{ __('Your teacher’s ink') }}" hidden>

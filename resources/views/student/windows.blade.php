@@ -30,3 +30,10 @@
         {{ __('Reply') }}</button><button
         class="btn btn-sm btn-go letter-read">{{ __('Read') }}</button></div></article>
 </template>
+<x-window id="leave-window">
+    <x-slot:title>{{ __('Leave this device?') }}</x-slot>
+    <p>{{ __('This page, your drawings and your place are deleted from this device, so that the next person here sees nothing of yours. Your teacher still has your work.') }}</p>
+    <p class="form-text">{{ __('To go on somewhere else, first choose “Another device” and note the code.') }}</p>
+    <x-slot:actions><button class="btn btn-end"><x-icon name="box-arrow-right" />
+        {{ __('Leave this device') }}</button></x-slot>
+</x-window>

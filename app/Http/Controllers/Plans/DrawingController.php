@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Plans;
 use App\Canvas\AppendOperations;
 use App\Canvas\CanvasFile;
 use App\Http\CanvasAnswer;
+use App\Models\Asset;
 use App\Models\Canvas;
 use App\Models\Prompt;
 use App\Models\Teachers\Plan;
@@ -72,7 +73,12 @@ final readonly class DrawingController
         abort_if(strlen($bytes) > StorePicture::MOST_BYTES, 422, __('That file is over :n MB.', ['n' => StorePicture::MOST_MEGABYTES]));
         abort_if($bytes === '', 422, __('That file is empty.'));
         try {
-            return response()->json(['objects' => $bringIn($plan, null, $bytes, $request->integer('pdf_page', 1))]);
+            $objects = $bringIn($plan, null, $bytes, $request->integer('pdf_page', 1));
+            $asset = Asset::query()->find($objects[0]['object']['asset'] ?? '');
+
+            return response()->json(
+                ['objects' => $objects] + ($asset === null ? [] : ['paper' => $asset->backdrop()->paper->text()]),
+            );
         } catch (UnusablePicture|UnreadableFile $problem) {
             abort(422, __($problem->getMessage()));
         }

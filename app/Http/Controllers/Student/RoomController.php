@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Student;
 
+use App\Http\CurrentSeat;
 use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\Prompt;
@@ -122,6 +123,14 @@ final class RoomController
         return response()->json(['code' => JoinCode::read((string) $seat->code)->spaced()]);
     }
 
+    /** This device does not hold the place any more; it is kept for another one. */
+    public function leave(Seat $seat): JsonResponse
+    {
+        CurrentSeat::forget($seat);
+
+        return response()->json([]);
+    }
+
     public function light(Request $request, Seat $seat, RoomState $room): JsonResponse
     {
         $seat->update(['light' => $request->boolean('on')]);
@@ -160,16 +169,21 @@ final class RoomController
             __('You’ve offered enough in this session.'),
         );
         $canvas = self::canvas($request, $seat);
+        $scene = $canvas->scene();
         $page = $request->string('page')->toString();
+        $page = isset($scene->pages[$page]) ? $page : '';
         try {
-            $cut = $request->input('cut') === null ? null : CutOut::read((array) $request->json('cut'));
+            $cut =
+                $request->input('cut') === null
+                    ? null
+                    : CutOut::read((array) $request->json('cut'), $scene->paper($page));
         } catch (UnreadableFields $problem) {
             abort(422, $problem->getMessage());
         }
         $offering->offer(
             $seat,
             $canvas,
-            isset($canvas->scene()->pages[$page]) ? $page : '',
+            $page,
             $cut,
             $request->string('words')->trim()->toString(),
         );

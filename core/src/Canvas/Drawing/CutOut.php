@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Crag\Canvas\Drawing;
 
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /** A part of a page, in units, that lies on it and is large enough to be seen. */
 final readonly class CutOut
@@ -17,13 +17,13 @@ final readonly class CutOut
     }
 
     /**
-     * What lies beyond the page is cut off.
+     * What lies beyond the page is cut off; where the page is not known, what lies beyond every page.
      *
      * @param  array<array-key, mixed>  $json  {"x", "y", "w", "h"}
      *
      * @throws UnreadableFields
      */
-    public static function read(array $json): self
+    public static function read(array $json, ?Paper $paper = null): self
     {
         foreach (['x', 'y', 'w', 'h'] as $name) {
             if (! (is_int($json[$name] ?? null) || is_float($json[$name] ?? null))) {
@@ -31,8 +31,9 @@ final readonly class CutOut
             }
         }
         [$left, $top] = [max(0.0, (float) $json['x']), max(0.0, (float) $json['y'])];
-        $width = min((float) Page::WIDTH, (float) $json['x'] + (float) $json['w']) - $left;
-        $height = min((float) Page::HEIGHT, (float) $json['y'] + (float) $json['h']) - $top;
+        [$right, $bottom] = [(float) ($paper->width ?? Paper::LONGEST), (float) ($paper->height ?? Paper::LONGEST)];
+        $width = min($right, (float) $json['x'] + (float) $json['w']) - $left;
+        $height = min($bottom, (float) $json['y'] + (float) $json['h']) - $top;
         if ($width < self::SMALLEST || $height < self::SMALLEST) {
             throw UnreadableFields::badValue('cut', 'is too small to be seen');
         }

@@ -6,7 +6,7 @@ namespace Crag\Canvas\Drawing;
 
 use Crag\Canvas\Log\UnreadableOperation;
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /**
  * The samples of one stroke: [x, y in tenths of a unit, pressure 0–255, milliseconds since the stroke began].
@@ -44,7 +44,7 @@ final class Ink
         }
         $last = 0;
         foreach ($samples as [$x, $y, $pressure, $ms]) {
-            if (! Page::reaches($x, $y)) {
+            if (! Paper::reaches($x, $y)) {
                 throw UnreadableOperation::badInk("a point lies at {$x}, {$y}, off the page");
             }
             if ($pressure < 0 || $pressure > 255) {

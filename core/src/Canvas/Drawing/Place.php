@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Crag\Canvas\Drawing;
 
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /**
  * Where an object was moved, turned and scaled to, as [x, y in tenths, turn in hundredths of a degree clockwise,
@@ -72,8 +72,8 @@ final readonly class Place
             $scale * sin($turn),
             -$scale * sin($turn),
             $scale * cos($turn),
-            $this->x / Page::TENTHS,
-            $this->y / Page::TENTHS,
+            $this->x / Paper::TENTHS,
+            $this->y / Paper::TENTHS,
         ];
     }
 }

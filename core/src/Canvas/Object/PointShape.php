@@ -7,7 +7,7 @@ namespace Crag\Canvas\Object;
 use Crag\Canvas\Drawing\Colour;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 use Crag\Prompt\Tray\Tool;
 
 /** A shape through chosen points: a closed polygon, or an open smooth curve. Points as x, y, x, y … in tenths. */
@@ -37,7 +37,7 @@ final readonly class PointShape implements CanvasObject
             throw UnreadableFields::badValue('points', 'ends in the middle of a point');
         }
         foreach (array_chunk($points, 2) as [$x, $y]) {
-            if (! Page::reaches($x, $y)) {
+            if (! Paper::reaches($x, $y)) {
                 throw UnreadableFields::badValue('points', "has a point at {$x}, {$y}, off the page");
             }
         }

@@ -8,7 +8,7 @@ use Crag\Canvas\Drawing\Colour;
 use Crag\Canvas\Drawing\PathData;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /** The fields that kinds of objects share; each throws an {@see UnreadableFields} when it is not what it must be. */
 final class ReadField
@@ -33,7 +33,7 @@ final class ReadField
     /** In tenths of a unit; what is drawn may begin a page's width beside the page, since a place can bring it back. */
     public static function position(Fields $fields, string $name): int
     {
-        $page = ($name === 'x' ? Page::WIDTH : Page::HEIGHT) * Page::TENTHS;
+        $page = Paper::LONGEST * Paper::TENTHS;
 
         return $fields->whole($name, -$page, 2 * $page);
     }
@@ -41,7 +41,7 @@ final class ReadField
     /** In tenths of a unit; negative to the left or upwards, for lines. */
     public static function length(Fields $fields, string $name): int
     {
-        $page = Page::WIDTH * Page::TENTHS;
+        $page = Paper::LONGEST * Paper::TENTHS;
 
         return $fields->whole($name, -2 * $page, 2 * $page, 0);
     }

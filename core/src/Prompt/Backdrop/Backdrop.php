@@ -6,17 +6,21 @@ namespace Crag\Prompt\Backdrop;
 
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
+use Crag\Prompt\Paper;
 use Crag\Prompt\Values\Range;
 
 /**
  * What lies fixed under all ink of a page: a ruling, or a picture of the session's.
  *
  * JSON form: {"kind": …} and, by kind, "size" (small, middle, large), "asset" (a picture's id), the fields of {@see
- * Axes}, or those of {@see Range} and "parts" (into how many equal parts a number line's steps are cut).
+ * Axes}, or those of {@see Range} and "parts" (into how many equal parts a number line's steps are cut). "paper" is the
+ * page's size where it is not the wide one.
  */
 final readonly class Backdrop
 {
     public const MOST_PARTS = 12;
+
+    public Paper $paper;
 
     private function __construct(
         public BackdropKind $kind,
@@ -25,21 +29,37 @@ final readonly class Backdrop
         public ?Axes $axes = null,
         public ?Range $line = null,
         public int $parts = 1,
+        ?Paper $paper = null,
     ) {
+        $this->paper = $paper ?? Paper::wide();
     }
 
-    public static function blank(): self
+    public static function blank(?Paper $paper = null): self
     {
-        return new self(BackdropKind::Blank);
+        return new self(BackdropKind::Blank, paper: $paper);
     }
 
-    public static function picture(string $asset): self
+    public static function picture(string $asset, ?Paper $paper = null): self
     {
-        return new self(BackdropKind::Picture, asset: $asset);
+        return new self(BackdropKind::Picture, asset: $asset, paper: $paper);
     }
 
     /** @throws UnreadableFields */
     public static function read(Fields $fields): self
+    {
+        $backdrop = self::readKind($fields);
+
+        return $fields->has('paper') ? $backdrop->on(Paper::from($fields->text('paper', 9))) : $backdrop;
+    }
+
+    /** The same on another paper. */
+    public function on(Paper $paper): self
+    {
+        return new self($this->kind, $this->size, $this->asset, $this->axes, $this->line, $this->parts, $paper);
+    }
+
+    /** @throws UnreadableFields */
+    private static function readKind(Fields $fields): self
     {
         $kind = BackdropKind::tryFrom($fields->text('kind')) ?? throw UnreadableFields::missing('kind');
 
@@ -65,7 +85,14 @@ final readonly class Backdrop
                 $this->line !== null => [...$this->line->toArray(), 'parts' => $this->parts],
                 $this->kind->hasSizes() => ['size' => $this->size->value],
                 default => [],
-            };
+            } +
+            ($this->paper->isWide() ? [] : ['paper' => $this->paper->text()]);
+    }
+
+    /** Whether it is what a page has by itself: wide, with nothing on it. */
+    public function isPlain(): bool
+    {
+        return $this->kind === BackdropKind::Blank && $this->paper->isWide();
     }
 
     /** Whether it is drawn by rule, so that any page can have it. */

@@ -6,7 +6,7 @@ namespace Crag\Prompt\Question;
 
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /** Where on a prompt's pages a question stands: the page from 0, the left upper corner and the width in units. */
 final readonly class Spot
@@ -20,12 +20,12 @@ final readonly class Spot
     /** @throws UnreadableFields */
     public static function read(Fields $fields): self
     {
-        $w = $fields->whole('w', self::NARROWEST, Page::WIDTH);
+        $w = $fields->whole('w', self::NARROWEST, Paper::LONGEST);
 
         return new self(
             $fields->whole('page', 0, 99, 0),
-            $fields->whole('x', 0, Page::WIDTH - self::NARROWEST),
-            $fields->whole('y', 0, Page::HEIGHT - 20),
+            $fields->whole('x', 0, Paper::LONGEST - self::NARROWEST),
+            $fields->whole('y', 0, Paper::LONGEST - 20),
             $w,
         );
     }

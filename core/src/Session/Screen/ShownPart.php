@@ -6,7 +6,7 @@ namespace Crag\Session\Screen;
 
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
+use Crag\Prompt\Paper;
 
 /** The part of a shown page that everyone sees: its upper left corner in units, and how many times larger it is. */
 final readonly class ShownPart
@@ -21,8 +21,8 @@ final readonly class ShownPart
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->number('x', 0, Page::WIDTH),
-            $fields->number('y', 0, Page::HEIGHT),
+            $fields->number('x', 0, Paper::LONGEST),
+            $fields->number('y', 0, Paper::LONGEST),
             $fields->number('scale', 1, self::LARGEST),
         );
     }

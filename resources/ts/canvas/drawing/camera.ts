@@ -1,4 +1,4 @@
-import { HEIGHT, WIDTH } from '../model/objects';
+import type { PaperSize } from '../model/paper';
 
 /** Where the page stands in the frame: CSS pixels for each unit, and where its top left corner is. */
 export interface Camera {
@@ -24,33 +24,75 @@ const LARGEST = 16;
 /** So much of the shorter of page and frame can be pushed out of sight. */
 const SLACK = 0.3;
 
+/** How a page is seen before anybody has moved it. */
+export type FirstLook = (size: Size, paper: PaperSize) => Camera;
+
 /** The whole page, as large as the frame allows. */
-export function whole([width, height]: Size): Camera {
+export function whole([width, height]: Size, paper: PaperSize): Camera {
     const [across, down] = [Math.max(1, width), Math.max(1, height)];
-    const scale = Math.min(across / WIDTH, down / HEIGHT);
-    // At the top, so that the page stays where it is while the tray below grows and shrinks.
-    return { scale, x: (across - WIDTH * scale) / 2, y: 0 };
+    const scale = Math.min(across / paper[0], down / paper[1]);
+    // At the top, under the words of the prompt.
+    return { scale, x: (across - paper[0] * scale) / 2, y: 0 };
+}
+
+/** Where the whole page fills less of the frame than this, it is opened larger. */
+const MUCH = 0.72;
+/** A wide page on a narrow screen is opened at most so much larger than it is seen whole. */
+const WRITING = 2.5;
+
+/**
+ * As large as one writes: the whole page where it fills the frame; a tall one as wide as the frame, to be scrolled;
+ * a wide one as tall as the frame, or as large as that is of use.
+ */
+export function forWriting(size: Size, paper: PaperSize): Camera {
+    const all = whole(size, paper);
+    const [across, down] = [Math.max(1, size[0]), Math.max(1, size[1])];
+    const isTaller = down / paper[1] < across / paper[0];
+    const share = isTaller ? (all.scale * paper[0]) / across : (all.scale * paper[1]) / down;
+    if (share >= MUCH) {
+        return all;
+    }
+    return { scale: isTaller ? across / paper[0] : Math.min(down / paper[1], WRITING * all.scale), x: 0, y: 0 };
 }
 
 /** A camera from which some of the page can always be seen. */
-export function within({ scale, x, y }: Camera, [width, height]: Size): Camera {
+export function within({ scale, x, y }: Camera, [width, height]: Size, paper: PaperSize): Camera {
     const limit = (at: number, frame: number, page: number): number => {
         const slack = Math.min(frame, page) * SLACK;
         return Math.max(Math.min(0, frame - page) - slack, Math.min(Math.max(0, frame - page) + slack, at));
     };
-    return { scale, x: limit(x, width, WIDTH * scale), y: limit(y, height, HEIGHT * scale) };
+    return { scale, x: limit(x, width, paper[0] * scale), y: limit(y, height, paper[1] * scale) };
 }
 
 /** Larger or smaller about a point of the frame, which stays where it is. */
-export function zoomed(camera: Camera, factor: number, [x, y]: readonly [number, number], size: Size): Camera {
-    const least = whole(size).scale;
+export function zoomed(
+    camera: Camera,
+    factor: number,
+    [x, y]: readonly [number, number],
+    size: Size,
+    paper: PaperSize,
+): Camera {
+    const least = whole(size, paper).scale;
     const scale = Math.max(least * SMALLEST, Math.min(least * LARGEST, camera.scale * factor));
     const by = scale / camera.scale;
-    return within({ scale, x: x - (x - camera.x) * by, y: y - (y - camera.y) * by }, size);
+    return within({ scale, x: x - (x - camera.x) * by, y: y - (y - camera.y) * by }, size, paper);
 }
 
-export function panned(camera: Camera, dx: number, dy: number, size: Size): Camera {
-    return within({ ...camera, x: camera.x + dx, y: camera.y + dy }, size);
+export function panned(camera: Camera, dx: number, dy: number, size: Size, paper: PaperSize): Camera {
+    return within({ ...camera, x: camera.x + dx, y: camera.y + dy }, size, paper);
+}
+
+/** How far inside the frame a place is brought that was to stay in sight, in CSS pixels. */
+const INSIDE = 48;
+
+/** Moved no more than is needed for a place on the page to be seen. */
+export function showing(camera: Camera, [left, top]: readonly [number, number], size: Size): Camera {
+    const [x, y] = inFrame(camera, left, top);
+    const by = (at: number, frame: number): number => {
+        const inside = Math.min(INSIDE, frame / 2);
+        return Math.max(inside, Math.min(frame - inside, at)) - at;
+    };
+    return { ...camera, x: camera.x + by(x, size[0]), y: camera.y + by(y, size[1]) };
 }
 
 /** The part of the page that is seen. */

@@ -11,6 +11,7 @@ import {
 } from '../model/objects';
 import { matrixOf } from '../model/place';
 import { samplesOf } from '../model/scene';
+import { addGrowth, addOutline, widthAt } from './outline';
 import { shapePath } from './shapes';
 import { drawNote, drawText } from './words';
 import { present } from '../../present';
@@ -34,7 +35,6 @@ export interface Palette {
 /** In a small picture, of what lies closer together than this, in units, every third sample is enough. */
 const COARSE = 5;
 
-const runs = new WeakMap<Stroke, Run[]>();
 /** The same strokes for small pictures: one even line each, of fewer points, without the samples being kept. */
 const coarse = new WeakMap<Stroke, Run>();
 const paths = new WeakMap<CanvasObject, Path2D>();
@@ -117,16 +117,14 @@ function drawStroke(context: CanvasRenderingContext2D, stroke: Stroke, thinnest:
         drawCoarse(context, stroke, thinnest);
         return;
     }
-    let drawn = runs.get(stroke);
-    if (drawn === undefined) {
-        drawn = new StrokePieces(stroke.colour, stroke.width).runs(samplesOf(stroke));
-        runs.set(stroke, drawn);
-    }
-    prepare(context, stroke.colour);
-    for (const { width, path } of drawn) {
-        context.lineWidth = Math.max(thinnest, width);
-        context.stroke(path);
-    }
+    context.fillStyle = stroke.colour;
+    context.fill(
+        pathOf(stroke, () => {
+            const path = new Path2D();
+            addOutline(path, stroke.width, samplesOf(stroke));
+            return path;
+        }),
+    );
 }
 
 /**
@@ -169,12 +167,11 @@ function coarseRun(stroke: Stroke): Run {
 
 /** One even line that lets through what it goes over, so that ink under it stays as dark as it was. */
 function drawHighlight(context: CanvasRenderingContext2D, colour: string, width: number, samples: Sample[]): void {
-    const even = samples.map(([x, y]): Sample => [x, y, 0, 0]);
     prepare(context, colour);
     context.globalAlpha = HIGHLIGHT_OPACITY;
     context.globalCompositeOperation = 'multiply';
     context.lineWidth = width / TENTHS;
-    context.stroke(present(new StrokePieces(colour, width).runs(even)[0]).path);
+    context.stroke(lineThrough(samples));
     context.globalAlpha = 1;
     context.globalCompositeOperation = 'source-over';
 }
@@ -204,72 +201,12 @@ function prepare(context: CanvasRenderingContext2D, colour: string): void {
     context.lineJoin = 'round';
 }
 
-function widthAt(width: number, pressure: number): number {
-    return ((width / TENTHS) * (6 + (pressure >> 4))) / 14;
-}
-
-/** The pieces of a stroke, whole or while it grows; core/src/Render/StrokeRuns.php says how they are cut. */
-class StrokePieces {
-    constructor(
-        private readonly colour: string,
-        private readonly width: number,
-    ) {}
-
-    runs(samples: Sample[]): Run[] {
-        const runs: Run[] = [];
-        let path = new Path2D();
-        const [x0, y0] = at(present(samples[0]));
-        path.moveTo(x0, y0);
-        if (samples.length === 1) {
-            path.lineTo(x0 + 0.01, y0);
-            return [{ width: widthAt(this.width, present(samples[0])[2]), path }];
-        }
-        let from = middle(present(samples[0]), present(samples[1]));
-        path.lineTo(...from);
-        let step = present(samples[0])[2] >> 4;
-        for (let i = 1; i < samples.length; i++) {
-            const now = present(samples[i])[2] >> 4;
-            if (now !== step) {
-                runs.push({ width: widthAt(this.width, step << 4), path });
-                path = new Path2D();
-                path.moveTo(...from);
-                step = now;
-            }
-            if (i === samples.length - 1) {
-                path.lineTo(...at(present(samples[i])));
-            } else {
-                from = middle(present(samples[i]), present(samples[i + 1]));
-                path.quadraticCurveTo(...at(present(samples[i])), ...from);
-            }
-        }
-        runs.push({ width: widthAt(this.width, step << 4), path });
-        return runs;
-    }
-
-    /**
-     * Draws what came since the first `from` samples were drawn, up to the middle before the last one: the line's end
-     * is not known yet.
-     */
-    grow(context: CanvasRenderingContext2D, samples: Sample[], from: number, thinnest: number): void {
-        prepare(context, this.colour);
-        for (let i = Math.max(0, from - 1); i + 1 < samples.length; i++) {
-            context.lineWidth = Math.max(thinnest, widthAt(this.width, present(samples[i])[2]));
-            context.beginPath();
-            context.moveTo(
-                ...(i === 0 ? at(present(samples[0])) : middle(present(samples[i - 1]), present(samples[i]))),
-            );
-            context.quadraticCurveTo(
-                ...at(present(samples[i])),
-                ...middle(present(samples[i]), present(samples[i + 1])),
-            );
-            context.stroke();
-        }
-    }
-}
-
-/** Draws what came to a growing stroke since its first `from` samples were drawn, in a small picture. */
+/** Draws what came to a growing stroke since its first `from` samples were drawn. */
 export function growStroke(context: CanvasRenderingContext2D, stroke: WetStroke, from: number, thinnest: number): void {
-    new StrokePieces(stroke.colour, stroke.width).grow(context, stroke.samples, from, thinnest);
+    context.fillStyle = stroke.colour;
+    context.beginPath();
+    addGrowth(context, Math.max(thinnest * TENTHS, stroke.width), stroke.samples, from);
+    context.fill();
 }
 
 /** A growing stroke just as it will be drawn when it is dry: nothing changes when the pen is lifted. */
@@ -281,11 +218,23 @@ export function drawWetStroke(context: CanvasRenderingContext2D, stroke: WetStro
         drawHighlight(context, stroke.colour, stroke.width, stroke.samples);
         return;
     }
-    prepare(context, stroke.colour);
-    for (const { width, path } of new StrokePieces(stroke.colour, stroke.width).runs(stroke.samples)) {
-        context.lineWidth = Math.max(thinnest, width);
-        context.stroke(path);
+    context.fillStyle = stroke.colour;
+    context.beginPath();
+    addOutline(context, Math.max(thinnest * TENTHS, stroke.width), stroke.samples);
+    context.fill();
+}
+
+/** A line through the middles between samples, each sample being the control point of a curve. */
+function lineThrough(samples: readonly Sample[]): Path2D {
+    const path = new Path2D();
+    const [first, last] = [at(present(samples[0])), at(present(samples.at(-1)))];
+    path.moveTo(...first);
+    for (let i = 0; i + 1 < samples.length; i++) {
+        const now = present(samples[i]);
+        path.quadraticCurveTo(...at(now), ...middle(now, present(samples[i + 1])));
     }
+    path.lineTo(samples.length === 1 ? last[0] + 0.01 : last[0], last[1]);
+    return path;
 }
 
 function at(sample: Sample): [number, number] {

@@ -1,4 +1,5 @@
 import type { Backdrop } from '../model/objects';
+import type { PaperSize } from '../model/paper';
 
 /** The paper of a page with its backdrop, as large as the page in units; the view puts it where the camera sees it. */
 export class Paper {
@@ -19,7 +20,9 @@ export class Paper {
         this.root.append(this.picture, this.lettered);
     }
 
-    show(backdrop: Backdrop): void {
+    show(backdrop: Backdrop, [width, height]: PaperSize): void {
+        this.root.style.width = `${width}px`;
+        this.root.style.height = `${height}px`;
         const source = backdropAddress(backdrop, this.assets);
         if (source === this.shown) {
             return;

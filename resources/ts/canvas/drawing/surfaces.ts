@@ -1,4 +1,4 @@
-import { HEIGHT, WIDTH } from '../model/objects';
+import type { PaperSize } from '../model/paper';
 import { present } from '../../present';
 import type { Camera, Size } from './camera';
 
@@ -46,7 +46,7 @@ export class Surfaces {
     }
 
     /** Empty, and ready to be drawn on in units; nothing is drawn beyond the page. */
-    clear(context: CanvasRenderingContext2D, camera: Camera): void {
+    clear(context: CanvasRenderingContext2D, camera: Camera, [width, height]: PaperSize): void {
         // Setting the transform first would leave the clip of the last drawing in force.
         context.restore();
         context.setTransform(1, 0, 0, 1, 0, 0);
@@ -54,7 +54,7 @@ export class Surfaces {
         this.scale(context, camera);
         context.save();
         context.beginPath();
-        context.rect(0, 0, WIDTH, HEIGHT);
+        context.rect(0, 0, width, height);
         context.clip();
     }
 

@@ -5,10 +5,12 @@ import {
     onPage,
     panned,
     seenThrough,
+    showing,
     whole,
     within,
     zoomed,
     type Camera,
+    type FirstLook,
     type Part,
     type Size,
 } from './camera';
@@ -20,6 +22,7 @@ import { drawPlaced, growStroke, type Palette } from './draw';
 import { Log } from '../model/log';
 import { type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from '../model/objects';
 import { Paper } from './paper';
+import { paperOf, WIDE, type PaperSize } from '../model/paper';
 import { mayTouch, type KeptScene } from '../model/scene';
 import { present } from '../../present';
 
@@ -38,8 +41,9 @@ export class View {
     camera: Camera = { scale: 1, x: 0, y: 0 };
     /** Called after the camera has moved. */
     moved: () => void = () => undefined;
-    private readonly wet: WetLayer;
-    private readonly hidden = new Set<string>();
+    private wet: WetLayer;
+    private hidden = new Set<string>();
+    private twin: View | null = null;
     private readonly paper: Paper;
     private readonly surfaces = new Surfaces();
     private readonly pictures: Pictures;
@@ -47,11 +51,20 @@ export class View {
     /** The part of the page that is drawn anew with the next frame. */
     private stale: Box | null = null;
     private staleFrame = 0;
-    private readonly leftOut = new Set<Placed['layer']>();
+    private leftOut = new Set<Placed['layer']>();
     private isAsleep = false;
     /** The frame's, in CSS pixels, as it was fitted last. */
     private size: Size = [0, 0];
-    private isFitted = true;
+    /** The same, where it was told and not measured. */
+    private given: Size | undefined;
+    /** How the page stands: as it is seen at first, whole, or as somebody has moved it. */
+    private stance: 'first' | 'whole' | 'moved' = 'first';
+    private firstLook: FirstLook = whole;
+    /** The paper of pages that this log does not tell of: a sheet of ink over another's page. */
+    paperBelow: PaperSize = WIDE;
+    private drawnPaper: PaperSize = WIDE;
+    /** What is to stay in sight when the frame changes, in units. */
+    private kept: [number, number] | null = null;
     private drawnWith: Camera = this.camera;
     private drawingTook = 0;
     private restTimer = 0;
@@ -72,6 +85,18 @@ export class View {
         this.wet = new WetLayer(this.palette);
         this.paper = new Paper(assets);
         frame.replaceChildren(this.paper.root, this.surfaces.root);
+    }
+
+    /**
+     * Another view of the same page, with a camera of its own: it shows all that this one does, wet ink too.
+     */
+    twinOn(frame: HTMLElement, assets: string, stamps: Record<string, string>): View {
+        this.twin = new View(frame, assets, stamps);
+        this.twin.wet = this.wet;
+        this.twin.hidden = this.hidden;
+        this.twin.leftOut = this.leftOut;
+        this.twin.sleep();
+        return this.twin;
     }
 
     /** Strokes that are being drawn, by their ids. */
@@ -124,15 +149,34 @@ export class View {
         this.pointed.show(at);
     }
 
-    /** Sees what another view of the same frame sees. */
-    follow(camera: Camera): void {
+    /** Sees what another view of the same frame sees, on the same paper. */
+    follow(camera: Camera, paper: PaperSize): void {
         this.camera = camera;
-        this.isFitted = false;
+        this.paperBelow = paper;
+        this.stance = 'moved';
         this.drawAll();
+    }
+
+    /** Lies over a page that another draws, on its paper. */
+    lieOver(paper: PaperSize): void {
+        this.paperBelow = paper;
+        this.drawAll();
+    }
+
+    /** The size of the page that is shown. */
+    get paperSize(): PaperSize {
+        const backdrop = this.log.scene.pages.get(this.page);
+        return backdrop?.paper === undefined ? this.paperBelow : paperOf(backdrop);
+    }
+
+    /** This place on the page, in units, stays in sight when the frame changes: somebody is at work there. */
+    keepInSight(x: number, y: number): void {
+        this.kept = [x, y];
     }
 
     /** Pictures come from another address from now on. */
     useAssets(assets: string): void {
+        this.twin?.useAssets(assets);
         if (this.pictures.from(assets)) {
             this.paper.assets = assets;
             this.drawAll();
@@ -146,17 +190,33 @@ export class View {
      *      after
      * changing the one before makes the browser lay the whole page out a hundred times
      */
-    fit(size?: [number, number]): void {
+    fit(size?: Size): void {
         if (this.isAsleep) {
             return;
         }
+        this.given = size;
         this.size = size ?? [this.frame.clientWidth, this.frame.clientHeight];
         if (!this.surfaces.fit(this.size)) {
             return;
         }
-        this.camera = this.isFitted ? whole(this.size) : within(this.camera, this.size);
+        this.stand();
         this.drawAll();
         this.moved();
+    }
+
+    /** Puts the page into its frame, which has changed, or whose paper has. */
+    private stand(): void {
+        const { stance, size, paperSize: paper } = this;
+        this.drawnPaper = paper;
+        this.camera =
+            stance === 'first'
+                ? this.firstLook(size, paper)
+                : stance === 'whole'
+                  ? whole(size, paper)
+                  : within(this.camera, size, paper);
+        if (this.kept !== null) {
+            this.camera = within(showing(this.camera, this.kept, size), size, paper);
+        }
     }
 
     /** Units on the page for each CSS pixel. */
@@ -166,7 +226,7 @@ export class View {
 
     /** How much larger than when the whole page is seen. */
     get zoom(): number {
-        return this.camera.scale / whole(this.size).scale;
+        return this.camera.scale / whole(this.size, this.paperSize).scale;
     }
 
     /** The part of the page that is seen, in units. */
@@ -185,19 +245,49 @@ export class View {
 
     /** The whole page, as large as the frame allows. */
     seeAll(): void {
-        this.isFitted = true;
-        this.look(whole(this.size));
+        this.stance = 'whole';
+        this.look(whole(this.size, this.paperSize));
+    }
+
+    /** How a page is seen before anybody has moved it. */
+    openWith(firstLook: FirstLook): void {
+        this.firstLook = firstLook;
+        this.stand();
+        this.drawAll();
+        this.moved();
+    }
+
+    /** As it is seen at first. */
+    seeFirst(): void {
+        this.stance = 'first';
+        this.look(this.firstLook(this.size, this.paperSize));
+    }
+
+    /** The whole page; where that is seen already, as large as one writes. */
+    seeOther(): void {
+        if (this.isWhole) {
+            this.seeFirst();
+        } else {
+            this.seeAll();
+        }
+    }
+
+    /** Whether all of the page is in the frame. */
+    get isWhole(): boolean {
+        const { x, y, w, h } = this.seenPart;
+        const [width, height] = this.paperSize;
+        return x <= 0.5 && y <= 0.5 && x + w >= width - 0.5 && y + h >= height - 0.5;
     }
 
     /** Makes the page larger or smaller about a point of the frame, in CSS pixels. */
     zoomBy(factor: number, x = this.size[0] / 2, y = this.size[1] / 2): void {
-        this.isFitted = false;
-        this.look(zoomed(this.camera, factor, [x, y], this.size));
+        this.stance = 'moved';
+        this.look(zoomed(this.camera, factor, [x, y], this.size, this.paperSize));
     }
 
     panBy(dx: number, dy: number): void {
-        this.isFitted = false;
-        this.look(panned(this.camera, dx, dy, this.size));
+        this.stance = 'moved';
+        this.look(panned(this.camera, dx, dy, this.size, this.paperSize));
     }
 
     /** Begins another canvas on the same surfaces. */
@@ -215,6 +305,9 @@ export class View {
     }
 
     showPage(page: string): void {
+        if (page !== this.page) {
+            this.kept = null;
+        }
         this.page = page;
         this.wet.floating.clear();
         this.drawAll();
@@ -239,17 +332,24 @@ export class View {
         if (change === 'all') {
             this.drawAll();
         } else if (change !== 'nothing') {
-            this.surfaces.scale(this.surfaces.dry, this.drawnWith);
-            change.forEach(
-                (placed) =>
-                    placed.page === this.page &&
-                    !this.leftOut.has(placed.layer) &&
-                    this.drawOn(this.surfaces.dry, placed),
-            );
+            this.drawOver(change);
+            this.twin?.drawOver(change);
         }
         if (hadWet && change !== 'all') {
             this.drawWet();
         }
+    }
+
+    /** What came on top of all else is drawn over it. */
+    private drawOver(fresh: Placed[]): void {
+        if (this.isAsleep) {
+            return;
+        }
+        this.surfaces.scale(this.surfaces.dry, this.drawnWith);
+        fresh.forEach(
+            (placed) =>
+                placed.page === this.page && !this.leftOut.has(placed.layer) && this.drawOn(this.surfaces.dry, placed),
+        );
     }
 
     confirm(accepted: { id: string; n: number }[]): void {
@@ -306,6 +406,7 @@ export class View {
             .map((id) => this.log.scene.objects.get(id))
             .filter((placed) => placed?.page === this.page)
             .map((placed) => pageBox(present(placed)));
+        this.twin?.redrawSoon(ids);
         if (boxes.length === 0 || this.isAsleep) {
             return;
         }
@@ -389,6 +490,13 @@ export class View {
         if (type === 'highlight' || this.thinnest === 0) {
             this.drawWet();
         } else {
+            this.growOn(stroke, from);
+            this.twin?.growOn(stroke, from);
+        }
+    }
+
+    private growOn(stroke: WetStroke, from: number): void {
+        if (!this.isAsleep) {
             this.surfaces.scale(this.surfaces.wet, this.drawnWith);
             growStroke(this.surfaces.wet, stroke, from, this.thinnestUnits);
         }
@@ -420,19 +528,35 @@ export class View {
             return;
         }
         const began = performance.now();
+        if (this.twin !== null) {
+            this.twin.log = this.log;
+            this.twin.page = this.page;
+            this.twin.drawAll();
+        }
         this.stale = null;
         window.clearTimeout(this.restTimer);
         this.restTimer = 0;
-        this.paper.show(this.log.scene.pages.get(this.page) ?? { kind: 'blank' });
+        const paper = this.paperSize;
+        if (String(paper) !== String(this.drawnPaper)) {
+            this.stand();
+            this.frame.style.setProperty('--page-shape', String(paper[0] / paper[1]));
+            // A frame in the page's shape is another now; whoever stands around the page follows once it is drawn.
+            queueMicrotask(() => {
+                this.fit(this.given);
+                this.moved();
+            });
+        }
+        this.paper.show(this.log.scene.pages.get(this.page) ?? { kind: 'blank' }, paper);
         this.drawnWith = this.camera;
         this.place();
-        this.surfaces.clear(this.surfaces.dry, this.drawnWith);
+        this.surfaces.clear(this.surfaces.dry, this.drawnWith, paper);
+        const isWhole = this.isWhole;
         const { x, y, w, h } = this.seenPart;
         const seen = { left: x, top: y, right: x + w, bottom: y + h };
         for (const [id, placed] of this.log.scene.objects) {
             const shown = this.isDry(id, placed);
             // Where the whole page is seen, nothing is worth the measuring.
-            if (shown && (this.isFitted || overlaps(seen, pageBox(placed)))) {
+            if (shown && (isWhole || overlaps(seen, pageBox(placed)))) {
                 this.drawOn(this.surfaces.dry, placed);
             }
         }
@@ -452,7 +576,8 @@ export class View {
         if (this.isAsleep) {
             return;
         }
-        this.surfaces.clear(this.surfaces.wet, this.drawnWith);
+        this.twin?.drawWet();
+        this.surfaces.clear(this.surfaces.wet, this.drawnWith, this.drawnPaper);
         this.wet.draw(this.surfaces.wet, this.page, this.thinnestUnits, (id) => this.log.scene.objects.get(id)?.place);
     }
 

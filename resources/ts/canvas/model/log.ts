@@ -2,6 +2,8 @@ import { placings, type Operation, type Placed } from './objects';
 import { apply, emptyScene, fold, readScene, type KeptScene, type Scene } from './scene';
 import { present } from '../../present';
 
+/** What has just got its place is among so many. */
+const LATEST = 60;
 /** So many of the latest operations stay as they are when the older ones are folded. */
 const KEPT_OPERATIONS = 60;
 
@@ -60,6 +62,11 @@ export class Log {
     *all(): Iterable<Operation> {
         yield* this.stored;
         yield* this.waiting;
+    }
+
+    /** The last ones of those that have their place on the server, with it. */
+    latest(count: number): Operation[] {
+        return this.stored.slice(-Math.max(count, LATEST));
     }
 
     /** The highest number up to which nothing is missing. */

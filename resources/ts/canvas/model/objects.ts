@@ -1,8 +1,6 @@
 import type { Sample } from './ink';
 
-/** Every page is 1600 × 1000 units; positions are counted in tenths. */
-export const WIDTH = 1600;
-export const HEIGHT = 1000;
+/** Positions on a page are counted in tenths of a unit. */
 export const TENTHS = 10;
 
 export interface Stroke {

@@ -99,7 +99,7 @@ export function apply(scene: Scene, operation: Operation): void {
         }
     } else if (kind === 'page') {
         const first = present(pages.get(''));
-        pages.set(id, first.kind === 'picture' ? { kind: 'blank' } : first);
+        pages.set(id, first.kind === 'picture' ? onPaper({ kind: 'blank' }, first) : first);
     } else if (kind === 'answer') {
         const { question, value } = body;
         if (value === null || value === undefined) {
@@ -113,8 +113,19 @@ export function apply(scene: Scene, operation: Operation): void {
         pages.clear();
         pages.set('', { kind: 'blank' });
     } else if (kind === 'backdrop' && pages.has(page)) {
-        pages.set(page, present(body.backdrop));
+        // A page on which a student has worked keeps its paper, so that no work comes to lie beside it.
+        const hasWork = [...objects.values()].some((placed) => placed.page === page && placed.layer === 'student');
+        pages.set(page, hasWork ? onPaper(present(body.backdrop), pages.get(page)) : present(body.backdrop));
     }
+}
+
+/** A backdrop on the paper of another. */
+function onPaper(backdrop: Backdrop, other: Backdrop | undefined): Backdrop {
+    const moved = { ...backdrop, paper: other?.paper };
+    if (moved.paper === undefined) {
+        delete moved.paper;
+    }
+    return moved;
 }
 
 function cut(

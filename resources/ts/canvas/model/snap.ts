@@ -1,4 +1,5 @@
-import { HEIGHT, WIDTH, type Backdrop } from './objects';
+import type { Backdrop } from './objects';
+import { paperOf } from './paper';
 
 const STEPS: Record<string, number> = { small: 25, middle: 50, large: 100 };
 const LINED = 60;
@@ -10,6 +11,7 @@ const PLAIN = 25;
 
 /** The nearest point of what is ruled on a backdrop; in units. */
 export function snapped(backdrop: Backdrop, x: number, y: number): [number, number] {
+    const [width] = paperOf(backdrop);
     const step = STEPS[String(backdrop.size)] ?? 50;
     switch (backdrop.kind) {
         case 'squared':
@@ -25,7 +27,7 @@ export function snapped(backdrop: Backdrop, x: number, y: number): [number, numb
         case 'axes':
             return onAxes(backdrop, x, y);
         case 'number-line':
-            return [onAxis(x, backdrop, '', LINE_MARGIN, WIDTH - LINE_MARGIN), nearest(y, PLAIN)];
+            return [onAxis(x, backdrop, '', LINE_MARGIN, width - LINE_MARGIN), nearest(y, PLAIN)];
         default:
             return [nearest(x, PLAIN), nearest(y, PLAIN)];
     }
@@ -37,7 +39,8 @@ function nearest(value: number, step: number, from = 0): number {
 
 /** As core/src/Render/AxesSvg.php frames the grid. */
 function onAxes(backdrop: Backdrop, x: number, y: number): [number, number] {
-    let [width, height] = [WIDTH - 2 * AXES_MARGIN, HEIGHT - 2 * AXES_MARGIN];
+    const paper = paperOf(backdrop);
+    let [width, height] = [paper[0] - 2 * AXES_MARGIN, paper[1] - 2 * AXES_MARGIN];
     if (Number(backdrop.equal ?? 1) === 1) {
         const [across, up] = [
             Number(backdrop.x_to) - Number(backdrop.x_from),
@@ -47,8 +50,8 @@ function onAxes(backdrop: Backdrop, x: number, y: number): [number, number] {
         [width, height] = [unit * across, unit * up];
     }
     return [
-        onAxis(x, backdrop, 'x_', (WIDTH - width) / 2, (WIDTH + width) / 2),
-        onAxis(y, backdrop, 'y_', (HEIGHT + height) / 2, (HEIGHT - height) / 2),
+        onAxis(x, backdrop, 'x_', (paper[0] - width) / 2, (paper[0] + width) / 2),
+        onAxis(y, backdrop, 'y_', (paper[1] + height) / 2, (paper[1] - height) / 2),
     ];
 }
 

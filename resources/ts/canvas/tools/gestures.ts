@@ -9,6 +9,8 @@ export interface Point {
     ms: number;
     shift: boolean;
     pointer: string;
+    /** How large a pixel is where it draws, in units. */
+    unitsPerPixel: number;
 }
 
 /** What a pointer does with a tool, from touching the page to leaving it. */
@@ -47,20 +49,27 @@ export interface Works {
     finger(at: Point): Tool | null;
     /** Whether fingers draw too, once a stylus has been seen. */
     fingersDraw(): boolean;
+    /** Two taps after one another, of two fingers, or of one that does not draw. */
+    tappedTwice(): void;
     /** A stylus has touched the page. */
     sawStylus(): void;
+    /** Something was done with a tool, and this was its last place. */
+    worked(at: Point): void;
+    /** The pointer has left the page, and the tool has finished. */
+    lifted?(): void;
 }
 
 /**
- * Who draws, and who moves the page. One pointer works the tool; two fingers pan and zoom. Once a stylus has been
- * seen, it works the tool and fingers move the page, what is chosen and pieces, unless "Fingers draw" is on. While the
- * stylus is at the page, and a moment after, touches do nothing at all: they are the hand that rests there.
+ * Who draws, and who moves the page. One pointer works the tool; two fingers pan and zoom, and tap twice for the whole
+ * page or back. Once a stylus has been seen, or with "Fingers draw" off, fingers move the page, what is chosen and
+ * pieces. While the stylus is at the page, and a moment after, touches do nothing at all: they are the hand that rests
+ * there.
  */
 export function listenToGestures(surface: HTMLElement, view: View, works: Works): Hand {
     const fingers = new Map<number, { x: number; y: number }>();
     let drawing: { id: number; tool: Tool; began: number; last: Point } | null = null;
     let panning: number | null = null;
-    let hasStylus = false;
+    const taps = new Taps(() => works.tappedTwice());
     /** When a stylus was last on the page or over it. */
     let stylusAt = -Infinity;
     let spaceHeld = false;
@@ -68,7 +77,8 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
     const point = (event: PointerEvent): Point => {
         const [x, y] = view.toPage(event.clientX, event.clientY);
         const pressure = event.pointerType === 'pen' ? Math.round(Math.min(1, event.pressure) * 255) : EVEN;
-        return { x, y, pressure, ms: event.timeStamp, shift: event.shiftKey, pointer: event.pointerType };
+        const { timeStamp: ms, shiftKey: shift, pointerType: pointer } = event;
+        return { x, y, pressure, ms, shift, pointer, unitsPerPixel: view.unitsPerPixel };
     };
 
     const stopDrawing = (soon = TOGETHER_MS): void => {
@@ -104,10 +114,13 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
         if (drawing !== null || panning !== null) {
             return null;
         }
-        return event.pointerType === 'touch' && hasStylus && !works.fingersDraw() ? works.finger(at) : works.tool();
+        return event.pointerType === 'touch' && !works.fingersDraw() ? works.finger(at) : works.tool();
     };
 
     const beginPanning = (event: PointerEvent): void => {
+        if (panning === null) {
+            taps.down(event);
+        }
         panning = event.pointerId;
         fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
         capture(surface, event.pointerId);
@@ -125,7 +138,6 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
         if (event.pointerType === 'pen') {
             // The hand may be there before the tip: what it began was not meant.
             stopDrawing(PALM_MS);
-            hasStylus = true;
             fingers.clear();
             panning = null;
             seeStylus(event);
@@ -146,7 +158,7 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
             capture(surface, event.pointerId);
             drawing = { id: event.pointerId, tool: chosen, began: performance.now(), last: at };
             chosen.down(at);
-        } else if (event.pointerType === 'touch' && hasStylus && !works.fingersDraw() && drawing === null) {
+        } else if (event.pointerType === 'touch' && !works.fingersDraw() && drawing === null) {
             beginPanning(event);
         }
     });
@@ -195,6 +207,9 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
 
     const end = (event: PointerEvent): void => {
         seeStylus(event);
+        if (panning !== null && event.pointerType === 'touch') {
+            taps.up(event);
+        }
         fingers.delete(event.pointerId);
         if (fingers.size === 0) {
             panning = null;
@@ -206,7 +221,9 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
                 used.cancel();
             } else {
                 used.up(last);
+                works.worked(last);
             }
+            works.lifted?.();
         }
     };
     surface.addEventListener('pointerup', end);
@@ -258,6 +275,40 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
             hand?.tool.up(hand.last);
         },
     };
+}
+
+/** A tap is no longer than this, and the next one comes as soon. */
+const TAP_MS = 300;
+/** A finger that went farther, in CSS pixels, has not tapped. */
+const TAP_REACH = 12;
+
+/** Hears two taps after one another, among fingers that move the page. */
+class Taps {
+    private began = { ms: 0, x: 0, y: 0 };
+    private last = -Infinity;
+
+    constructor(private readonly twice: () => void) {}
+
+    down(event: PointerEvent): void {
+        this.began = { ms: performance.now(), x: event.clientX, y: event.clientY };
+    }
+
+    up(event: PointerEvent): void {
+        const { ms, x, y } = this.began;
+        const now = performance.now();
+        // Of two fingers the one that lies still tells.
+        const isTap = now - ms < TAP_MS && Math.hypot(event.clientX - x, event.clientY - y) < TAP_REACH;
+        if (!isTap) {
+            return;
+        }
+        this.began = { ms: -Infinity, x, y };
+        if (now - this.last < 2 * TAP_MS) {
+            this.last = -Infinity;
+            this.twice();
+        } else {
+            this.last = now;
+        }
+    }
 }
 
 /** A pointer that has gone already cannot be captured, and need not be. */

@@ -1,7 +1,7 @@
 import { HttpProblem, sendFile } from '../../live/http';
 import { fill } from '../../page';
 import { keepCopy, readCopy } from './clipboard';
-import { TENTHS, WIDTH, type Placing } from '../model/objects';
+import { TENTHS, type Placing } from '../model/objects';
 import type { Host } from './host';
 import type { Selection } from './selection';
 import { wrap } from '../model/words';
@@ -49,11 +49,13 @@ export class Incoming {
                 return;
             }
             const [only] = objects;
-            if (objects.length === 1 && only?.object.type === 'picture' && x !== undefined && y !== undefined) {
+            if (objects.length === 1 && only?.object.type === 'picture') {
+                const seen = this.bench.view.seenPart;
+                const [atX, atY] = [x ?? seen.x + seen.w / 2, y ?? seen.y + seen.h / 2];
                 only.object = {
                     ...only.object,
-                    x: Math.round(x * TENTHS - only.object.w / 2),
-                    y: Math.round(y * TENTHS - only.object.h / 2),
+                    x: Math.round(atX * TENTHS - only.object.w / 2),
+                    y: Math.round(atY * TENTHS - only.object.h / 2),
                 };
             }
             this.bench.addCopies(objects, [0, 0]);
@@ -107,7 +109,8 @@ export class Incoming {
 
     private pasteText(text: string): void {
         const { colour, size, align } = this.bench.settings;
-        const words = wrap(text.slice(0, LONGEST_PASTE).trim(), size, WIDTH * 0.7);
+        const width = this.bench.view.paperSize[0] * 0.7;
+        const words = wrap(text.slice(0, LONGEST_PASTE).trim(), size, width);
         if (text.length > LONGEST_PASTE) {
             this.bench.say(fill(this.bench.words.paste_cut, { n: LONGEST_PASTE }));
         }
@@ -116,7 +119,7 @@ export class Incoming {
                 type: 'text',
                 x: 2000,
                 y: 2000,
-                w: WIDTH * 7,
+                w: Math.round(width * TENTHS),
                 size,
                 colour,
                 align,

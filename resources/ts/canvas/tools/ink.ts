@@ -1,12 +1,16 @@
 import type { Point, Tool } from './gestures';
+import { Steady } from '../model/steady';
 import { encodeInk, type Sample } from '../model/ink';
-import { HEIGHT, TENTHS, WIDTH, newId, type Stroke } from '../model/objects';
+import { TENTHS, newId, type Stroke } from '../model/objects';
 import type { Host } from './host';
 import { HIGHLIGHT_WIDER } from './settings';
 import { present } from '../../present';
 
 /** Samples closer together than this, in tenths, say nothing new. */
 const CLOSEST = 4;
+/** At its end a line comes up to its pointer in so many steps, so far apart. */
+const CLOSING = 4;
+const CLOSING_MS = 10;
 /** A line that never ends is stored in pieces of so many samples. */
 const LONGEST = 2000;
 
@@ -18,6 +22,11 @@ export class InkTool implements Tool {
     private type: Stroke['type'] = 'stroke';
     private colour = '';
     private width = 0;
+    private steady = new Steady(false);
+    /** Where the pointer was last, not steadied: there the line ends. */
+    private last: Point | null = null;
+    /** CSS pixels in a unit when the stroke was begun. */
+    private scale = 1;
 
     constructor(private readonly bench: Pick<Host, 'canvas' | 'settings' | 'view' | 'wet' | 'add'>) {}
 
@@ -50,13 +59,19 @@ export class InkTool implements Tool {
         this.id = newId();
         this.began = at.ms;
         this.samples = [];
+        this.steady = new Steady(at.pointer === 'pen');
+        this.scale = 1 / at.unitsPerPixel;
         this.add([at]);
     }
 
     private add(points: Point[]): void {
         const first = this.samples.length;
-        for (const { x, y, pressure, ms } of points) {
-            const [atX, atY] = [limit(x, WIDTH), limit(y, HEIGHT)];
+        const [width, height] = this.bench.view.paperSize;
+        for (const point of points) {
+            this.last = point;
+            const [x, y, pressure] = this.steadied(point);
+            const { ms } = point;
+            const [atX, atY] = [limit(x, width), limit(y, height)];
             const before = this.samples.at(-1);
             if (before !== undefined && Math.hypot(atX - before[0], atY - before[1]) < CLOSEST) {
                 continue;
@@ -76,7 +91,24 @@ export class InkTool implements Tool {
         }
     }
 
+    /** Steadied as it is seen: what trembles on the screen is steadied, at every zoom. */
+    private steadied({ x, y, pressure, ms }: Point): [x: number, y: number, pressure: number] {
+        const [steadyX, steadyY, pressed] = this.steady.next(x * this.scale, y * this.scale, pressure, ms);
+        return [steadyX / this.scale, steadyY / this.scale, pressed];
+    }
+
+    /** The line ends where the pointer was lifted: the steadied one, which lags a little, comes up to it. */
+    private end(): void {
+        const { last } = this;
+        if (last !== null && this.samples.length > 1) {
+            for (let i = 1; i <= CLOSING; i++) {
+                this.add([{ ...last, ms: last.ms + i * CLOSING_MS }]);
+            }
+        }
+    }
+
     private finish(): void {
+        this.end();
         this.bench.wet?.finish();
         const object: Stroke = {
             type: this.type,

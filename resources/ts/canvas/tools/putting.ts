@@ -1,5 +1,6 @@
 import type { MathsWindow } from './maths';
-import { HEIGHT, TENTHS, WIDTH, newId, type Stamp } from '../model/objects';
+import { TENTHS, newId, type Stamp } from '../model/objects';
+import { ontoPaper } from '../model/paper';
 import { snapped } from '../model/snap';
 import type { Host } from './host';
 import type { Typing } from './typing';
@@ -22,7 +23,8 @@ export class Putting {
         if (snap && tool !== 'text') {
             [x, y] = snapped(this.bench.view.log.scene.pages.get(this.bench.view.page) ?? { kind: 'blank' }, x, y);
         }
-        [x, y] = [Math.max(0, Math.min(WIDTH, x)), Math.max(0, Math.min(HEIGHT, y))];
+        const paper = this.bench.view.paperSize;
+        [x, y] = ontoPaper(paper, x, y);
         const at = { x: Math.round(x * TENTHS), y: Math.round(y * TENTHS) };
         if (tool === 'text') {
             this.bench.typing.begin(x, y, { colour, size, align });
@@ -32,8 +34,8 @@ export class Putting {
             this.bench.add(
                 {
                     type: 'note',
-                    x: Math.min(at.x, WIDTH * TENTHS - w),
-                    y: Math.min(at.y, HEIGHT * TENTHS - h),
+                    x: Math.min(at.x, paper[0] * TENTHS - w),
+                    y: Math.min(at.y, paper[1] * TENTHS - h),
                     w,
                     h,
                     size: 26,

@@ -1,5 +1,6 @@
 import type { Point, Tool } from './gestures';
-import { HEIGHT, TENTHS, WIDTH, newId, type BoxShape, type CanvasObject, type PointShape } from '../model/objects';
+import { TENTHS, newId, type BoxShape, type CanvasObject, type PointShape } from '../model/objects';
+import { ontoPaper } from '../model/paper';
 import { snapped } from '../model/snap';
 import type { Host } from './host';
 import { present } from '../../present';
@@ -110,7 +111,7 @@ export class ShapeTool implements Tool {
     private place(at: Point, from?: [number, number], shift = false): [number, number] {
         const { view, settings } = this.bench;
         const backdrop = view.log.scene.pages.get(view.page) ?? { kind: 'blank' };
-        const [ownX, ownY] = [Math.max(0, Math.min(WIDTH, at.x)), Math.max(0, Math.min(HEIGHT, at.y))];
+        const [ownX, ownY] = ontoPaper(view.paperSize, at.x, at.y);
         const [x, y] = settings.snap ? snapped(backdrop, ownX, ownY) : [ownX, ownY];
         const straight = ['line', 'arrow', 'polygon', 'curve'].includes(settings.shape);
         if (!shift || from === undefined || !straight) {

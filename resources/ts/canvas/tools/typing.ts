@@ -1,4 +1,4 @@
-import { HEIGHT, TENTHS, WIDTH, newId, type Note, type Operation, type Text } from '../model/objects';
+import { TENTHS, newId, type Note, type Operation, type Text } from '../model/objects';
 import { matrixOf } from '../model/place';
 import { LINE_HEIGHT, NOTE_MARGIN, heightOf, readsBackwards, typed, widthOf, wrap } from '../model/words';
 import type { View } from '../drawing/view';
@@ -37,8 +37,9 @@ export class Typing {
 
     /** Begins new words at a place in units. */
     begin(x: number, y: number, { colour, size, align }: { colour: string; size: number; align: Text['align'] }): void {
-        const left = Math.round(Math.max(0, Math.min(WIDTH - size, x)) * TENTHS);
-        const top = Math.round(Math.max(0, Math.min(HEIGHT - size * LINE_HEIGHT, y - size * 0.6)) * TENTHS);
+        const [width, height] = this.view.paperSize;
+        const left = Math.round(Math.max(0, Math.min(width - size, x)) * TENTHS);
+        const top = Math.round(Math.max(0, Math.min(height - size * LINE_HEIGHT, y - size * 0.6)) * TENTHS);
         this.open(newId(), { type: 'text', x: left, y: top, w: 0, size, colour, align, fixed: false, text: '' }, null);
     }
 
@@ -163,7 +164,7 @@ export class Typing {
     /** How wide words may become: up to the edge of the page, the way that they read. */
     private roomFor(object: Text | Note): number {
         const at = this.anchor / TENTHS;
-        return Math.max(object.size * 3, readsBackwards(object.text) ? at - EDGE : WIDTH - EDGE - at);
+        return Math.max(object.size * 3, readsBackwards(object.text) ? at - EDGE : this.view.paperSize[0] - EDGE - at);
     }
 
     private store(): void {

@@ -15,8 +15,6 @@ type Item = ShownItem & { prompt: string; owner: string };
 
 /** So long after the hand rests the class sees the part that the teacher sees. */
 const LOOK_MS = 250;
-const WIDTH = 1600;
-const HEIGHT = 1000;
 
 /**
  * The teacher talks about what is shown: draws over it and points, for everybody who sees it; makes a part of it
@@ -53,6 +51,9 @@ export class Talking {
         this.pointer = new PointerSender('lead', send);
         this.sheet.className = 'page page-below talking-sheet';
         this.picture.alt = '';
+        this.picture.addEventListener('load', () => {
+            present(this.bench).view.lieOver([this.picture.naturalWidth, this.picture.naturalHeight]);
+        });
         this.sheet.append(this.picture);
         element('#talking-which').addEventListener('click', (event) => {
             const n = (event.target as Element).closest<HTMLElement>('[data-n]')?.dataset.n;
@@ -232,18 +233,19 @@ export class Talking {
         if (bench === null || item === undefined || !this.isOpen) {
             return;
         }
-        const { camera, zoom } = bench.view;
+        const { camera, zoom, paperSize } = bench.view;
+        const [paperWidth, paperHeight] = paperSize;
         const [across, down] = [bench.surface.clientWidth / camera.scale, bench.surface.clientHeight / camera.scale];
         const scale = Math.max(1, Math.min(8, Math.round(zoom * 100) / 100));
-        const [width, height] = [WIDTH / scale, HEIGHT / scale];
+        const [width, height] = [paperWidth / scale, paperHeight / scale];
         const corner = (at: number, size: number, whole: number): number =>
             Math.round(Math.max(0, Math.min(whole - size, at - size / 2)));
         const view =
             scale === 1
                 ? null
                 : {
-                      x: corner(across / 2 - camera.x / camera.scale, width, WIDTH),
-                      y: corner(down / 2 - camera.y / camera.scale, height, HEIGHT),
+                      x: corner(across / 2 - camera.x / camera.scale, width, paperWidth),
+                      y: corner(down / 2 - camera.y / camera.scale, height, paperHeight),
                       scale,
                   };
         if (JSON.stringify(view) !== this.looked) {

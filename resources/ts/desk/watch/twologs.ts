@@ -72,7 +72,7 @@ export class TwoLogs {
         if (top === this.top) {
             return;
         }
-        const { page, camera } = bench.view;
+        const { page, camera, paperSize } = bench.view;
         const [down, up] = [bench.view.log, other.log];
         this.top = top;
         const isNotes = top === 'notes';
@@ -82,7 +82,7 @@ export class TwoLogs {
         other.reset();
         other.log = down;
         other.page = page;
-        other.follow(camera);
+        other.follow(camera, paperSize);
         this.mirrorPages();
         this.show();
     }
@@ -135,7 +135,7 @@ export class TwoLogs {
     private followCamera(): void {
         if (!this.sheet.hidden) {
             this.other.fit();
-            this.other.follow(this.bench.view.camera);
+            this.other.follow(this.bench.view.camera, this.bench.view.paperSize);
         }
     }
 

@@ -1,3 +1,4 @@
+import { WIDE } from '../../canvas/model/paper';
 import type { Backdrop } from '../../canvas/model/objects';
 import { post, reasonOf, sendForm } from '../../live/http';
 import { element, fill } from '../../page';
@@ -159,7 +160,7 @@ export class HandOutForm {
 
     private fillBackdrop({ kind, ...settings }: Backdrop): void {
         this.choose('backdrop', kind);
-        for (const [name, value] of Object.entries(settings)) {
+        for (const [name, value] of Object.entries({ paper: WIDE.join('x'), ...settings })) {
             const field = this.form.elements.namedItem(`settings[${name}]`) as HTMLInputElement | null;
             if (field !== null) {
                 field.value = String(value);

@@ -1,3 +1,11 @@
+<div class="settings" data-settings="blank squared dotted isometric lined axes number-line staves">
+    <label>{{ __('Shape of the page') }}
+        <select name="settings[paper]" class="form-select">
+            @foreach (Crag\Prompt\Paper::named() as $name => $paper)
+                <option value="{{ $paper->text() }}">{{ __($name) }}</option>
+            @endforeach
+        </select></label>
+</div>
 <div class="settings" data-settings="squared dotted isometric">
     <label>{{ __('Size') }}
         <select name="settings[size]" class="form-select">

@@ -15,7 +15,6 @@ use App\Sessions\Show\BuildOn;
 use App\Sessions\Show\ShowToClass;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
-use Crag\Prompt\Page;
 use Crag\Prompt\Tray\ToolTray;
 use Crag\Prompt\Tray\TrayKind;
 use Crag\Session\Rules\Deed;

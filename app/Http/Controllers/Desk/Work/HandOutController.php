@@ -175,10 +175,9 @@ final class HandOutController
         }
         $file = $request->file('picture');
         if ($file !== null && ! is_array($file)) {
-            return Backdrop::picture(
-                $this->storePicture($session, $file->getPathname(), $request->integer('pdf_page', 1), $storePicture)
-                    ->id,
-            );
+            $page = $request->integer('pdf_page', 1);
+
+            return $this->storePicture($session, $file->getPathname(), $page, $storePicture)->backdrop();
         }
         $present = $session->prompt()->firstOrFail()->backdrop;
         if ($present->kind !== BackdropKind::Picture) {

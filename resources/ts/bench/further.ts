@@ -1,0 +1,100 @@
+import { element } from '../page';
+import { present } from '../present';
+
+/** Which tools stay in the row when there is no room for all of them, the dearest first. */
+const DEAREST = ['pen', 'eraser', 'move', 'highlighter', 'shapes', 'text', 'maths', 'note', 'stamps', 'picture'];
+
+function rank(tool: HTMLElement): number {
+    return DEAREST.indexOf(present(tool.dataset.tool));
+}
+
+/** The tools that find no room in the tray's row: they stand in a pop-up behind a button of their own. */
+export class FurtherTools {
+    private readonly row: HTMLElement;
+    private readonly holder: HTMLElement;
+    private readonly opener: HTMLButtonElement;
+    private readonly tools: HTMLElement[];
+    /** The one that was chosen last from among those that find no room. */
+    private guest: HTMLElement | null = null;
+
+    constructor(private readonly tray: HTMLElement) {
+        this.holder = element('.tray-further', tray);
+        this.opener = element<HTMLButtonElement>('.open-further', tray);
+        this.row = present(this.opener.parentElement);
+        this.tools = [...this.row.querySelectorAll<HTMLElement>('[data-tool]')];
+        this.opener.addEventListener('click', () => this.open(this.holder.hidden));
+        this.holder.addEventListener('click', () => this.open(false));
+        document.addEventListener('pointerdown', (event) => {
+            const at = event.target as Element;
+            if (!this.holder.hidden && !this.holder.contains(at) && !this.opener.contains(at)) {
+                this.open(false);
+            }
+        });
+        this.holder.addEventListener('keydown', (event) => {
+            if (event.key === 'Escape') {
+                event.stopPropagation();
+                this.open(false);
+                this.opener.focus();
+            }
+        });
+        new ResizeObserver(() => this.arrange()).observe(tray);
+    }
+
+    private open(isOpen: boolean): void {
+        this.holder.hidden = !isOpen;
+        this.opener.setAttribute('aria-expanded', String(isOpen));
+        if (isOpen) {
+            this.holder.querySelector<HTMLElement>('[data-tool]:not([hidden])')?.focus();
+        }
+    }
+
+    private dearest(shown: HTMLElement[], count: number): HTMLElement[] {
+        const inOrder = [...shown].sort((a, b) => rank(a) - rank(b)).slice(0, count);
+        const { guest } = this;
+        return guest === null || guest.hidden || inOrder.includes(guest) ? inOrder : [...inOrder.slice(0, -1), guest];
+    }
+
+    /** Puts as many tools into the row as there is room for. */
+    arrange(): void {
+        const steps = [
+            ...this.tray.querySelectorAll<HTMLElement>(
+                '.tray-tools > .tray-group:not(:has(> [data-tool], > .open-further)) .tool',
+            ),
+        ];
+        const [one] = steps;
+        if (one === undefined || one.offsetWidth === 0) {
+            return;
+        }
+        const isUpright = getComputedStyle(present(this.row.parentElement)).flexDirection === 'column';
+        const { clientWidth } = present(this.row.parentElement);
+        // Between the groups there is a gap.
+        const space = isUpright ? this.tray.clientHeight : clientWidth - 16;
+        const size = isUpright ? one.offsetHeight : Math.max(...steps.map(({ offsetWidth }) => offsetWidth));
+        const shown = this.tools.filter(({ hidden }) => !hidden);
+        const room = Math.floor(space / size) - steps.filter(({ hidden }) => !hidden).length;
+        const isShort = shown.length > room;
+        const kept = new Set(isShort ? this.dearest(shown, Math.max(1, room - 1)) : this.tools);
+        for (const tool of this.tools) {
+            const place = kept.has(tool) || tool.hidden ? this.row : this.holder;
+            if (tool.parentElement !== place) {
+                place.append(tool);
+            }
+        }
+        // In their order, with the way to the others behind them.
+        this.tools.filter(({ parentElement }) => parentElement === this.row).forEach((tool) => this.row.append(tool));
+        this.row.append(this.opener);
+        this.opener.hidden = !isShort;
+        if (!isShort) {
+            this.open(false);
+        }
+    }
+
+    /** A tool that is chosen from among the others takes the row's last place, and keeps it until another does. */
+    show(): void {
+        const chosen = this.holder.querySelector<HTMLElement>('[data-tool][aria-pressed="true"]');
+        if (chosen !== null) {
+            this.guest = chosen;
+            this.arrange();
+        }
+    }
+}

@@ -1,0 +1,119 @@
+import type { Sample } from '../model/ink';
+import { TENTHS } from '../model/objects';
+import { present } from '../../present';
+
+/** Of its sharpest curve's radius, the pen's own may be so much. */
+const GENTLE = 0.9;
+
+/** A place on the line and half its width there, in units. */
+type Place = readonly [x: number, y: number, half: number];
+
+/** What takes a path: a Path2D, or a drawing surface's own. */
+type Path = Pick<CanvasPath, 'moveTo' | 'lineTo' | 'quadraticCurveTo' | 'arc' | 'closePath'>;
+
+/**
+ * The outline of a stroke, to be filled: as wide at each place as the pen was pressed there, with round ends and no
+ * steps. core/src/Render/StrokeOutline.php says how it is made, and draws the same pieces.
+ */
+export function addOutline(path: Path, width: number, samples: readonly Sample[]): void {
+    const places = placesOf(width, samples);
+    const first = present(places[0]);
+    disc(path, first);
+    for (let i = 0; i + 1 < places.length; i++) {
+        addPiece(path, places, i);
+    }
+    if (places.length > 1) {
+        const [before, last] = [present(places.at(-2)), present(places.at(-1))];
+        straight(path, middle(before, last), last);
+        disc(path, last);
+    }
+}
+
+/**
+ * What came to a stroke since its first `from` samples were drawn, up to the middle before the last one: its end is not
+ * known yet. Each piece begins with a disc, so that no seam is seen between two that are filled one after the other.
+ */
+export function addGrowth(path: Path, width: number, samples: readonly Sample[], from: number): void {
+    const begin = Math.max(0, from - 2);
+    const places = placesOf(width, samples.slice(begin));
+    for (let i = begin === 0 ? 0 : 1; i + 1 < places.length; i++) {
+        const place = present(places[i]);
+        disc(path, i === 0 ? place : middle(present(places[i - 1]), place));
+        addPiece(path, places, i);
+    }
+}
+
+/** How wide a line is where the pen was pressed so, in units. */
+export function widthAt(width: number, pressure: number): number {
+    return ((width / TENTHS) * (96 + pressure)) / 224;
+}
+
+function placesOf(width: number, samples: readonly Sample[]): Place[] {
+    const places: Place[] = [];
+    let [beforeX, beforeY] = [NaN, NaN];
+    for (const [x, y, pressure] of samples) {
+        if (x !== beforeX || y !== beforeY) {
+            [beforeX, beforeY] = [x, y];
+            places.push([x / TENTHS, y / TENTHS, widthAt(width, pressure) / 2]);
+        }
+    }
+    return places;
+}
+
+/** The piece over a place, up to the middle before the next one. */
+function addPiece(path: Path, places: readonly Place[], i: number): void {
+    const by = present(places[i]);
+    const next = middle(by, present(places[i + 1]));
+    if (i === 0) {
+        straight(path, by, next);
+    } else {
+        bend(path, middle(present(places[i - 1]), by), by, next);
+    }
+}
+
+function middle(a: Place, b: Place): Place {
+    return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2];
+}
+
+function bend(path: Path, a: Place, by: Place, b: Place): void {
+    const [firstX, firstY, first] = normal(a, by);
+    const [secondX, secondY, second] = normal(by, b);
+    const turn = firstX * secondX + firstY * secondY;
+    const sine = Math.sqrt(Math.max(0, (1 - turn) / 2));
+    const radius = (Math.min(first, second) * (1 + turn)) / 2 / sine;
+    if (turn <= 0 || by[2] > GENTLE * radius) {
+        straight(path, a, by);
+        disc(path, by);
+        straight(path, by, b);
+        return;
+    }
+    const across = by[2] / (1 + turn);
+    const [overX, overY] = [(firstX + secondX) * across, (firstY + secondY) * across];
+    path.moveTo(a[0] + firstX * a[2], a[1] + firstY * a[2]);
+    path.quadraticCurveTo(by[0] + overX, by[1] + overY, b[0] + secondX * b[2], b[1] + secondY * b[2]);
+    path.lineTo(b[0] - secondX * b[2], b[1] - secondY * b[2]);
+    path.quadraticCurveTo(by[0] - overX, by[1] - overY, a[0] - firstX * a[2], a[1] - firstY * a[2]);
+    path.closePath();
+}
+
+function straight(path: Path, a: Place, b: Place): void {
+    const [x, y] = normal(a, b);
+    path.moveTo(a[0] + x * a[2], a[1] + y * a[2]);
+    path.lineTo(b[0] + x * b[2], b[1] + y * b[2]);
+    path.lineTo(b[0] - x * b[2], b[1] - y * b[2]);
+    path.lineTo(a[0] - x * a[2], a[1] - y * a[2]);
+    path.closePath();
+}
+
+/** The other pieces turn the same way round. */
+function disc(path: Path, [x, y, half]: Place): void {
+    path.moveTo(x + half, y);
+    path.arc(x, y, half, 0, 2 * Math.PI, true);
+    path.closePath();
+}
+
+/** What stands square to the way from one place to the other, and its length. */
+function normal(a: Place, b: Place): [x: number, y: number, length: number] {
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    return [-(b[1] - a[1]) / length, (b[0] - a[0]) / length, length];
+}

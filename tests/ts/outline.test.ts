@@ -1,0 +1,97 @@
+import assert from 'node:assert/strict';
+import { test } from 'vitest';
+import { addGrowth, addOutline } from '../../resources/ts/canvas/drawing/outline';
+import type { Sample } from '../../resources/ts/canvas/model/ink';
+
+/** Writes down what is drawn, as core/tests/Render/StrokeOutlineTest.php reads it; a disc as its place and radius. */
+class Written {
+    text = '';
+
+    moveTo(x: number, y: number): void {
+        this.text += `M${x} ${y}`;
+    }
+
+    lineTo(x: number, y: number): void {
+        this.text += `L${x} ${y}`;
+    }
+
+    quadraticCurveTo(byX: number, byY: number, x: number, y: number): void {
+        this.text += `Q${byX} ${byY} ${x} ${y}`;
+    }
+
+    arc(x: number, y: number, radius: number): void {
+        this.text = `${this.text.slice(0, this.text.lastIndexOf('M'))}O${x} ${y} ${radius}`;
+    }
+
+    closePath(): void {
+        this.text += 'Z';
+    }
+}
+
+function outline(samples: Sample[]): string {
+    const path = new Written();
+    addOutline(path, 40, samples);
+    return path.text;
+}
+
+const LINE: Sample[] = [
+    [0, 0, 128, 0],
+    [100, 0, 128, 8],
+    [200, 0, 128, 16],
+];
+
+test('a line has the same pieces as the server draws', () => {
+    assert.equal(
+        outline(LINE),
+        'O0 0 2ZM0 2L5 2L5 -2L0 -2ZM5 2Q10 2 15 2L15 -2Q10 -2 5 -2ZM15 2L20 2L20 -2L15 -2ZO20 0 2Z'.replaceAll(
+            '-0',
+            '0',
+        ),
+    );
+    assert.equal(outline([[100, 200, 128, 0]]), 'O10 20 2Z');
+});
+
+test('a pen that stands still gives no direction', () => {
+    const stood: Sample[] = [LINE[0]!, [0, 0, 200, 4], LINE[1]!, [100, 0, 90, 12], LINE[2]!];
+    assert.equal(outline(stood), outline(LINE));
+});
+
+test('a sharp turn is round: two straight pieces and a disc', () => {
+    const text = outline([
+        [0, 0, 128, 0],
+        [300, 0, 128, 8],
+        [20, 40, 128, 16],
+        [300, 90, 128, 24],
+    ]);
+    assert.equal(text.match(/O/g)?.length, 4);
+    assert.equal(text.includes('Q'), false);
+});
+
+test('what grows in any number of steps covers what the whole stroke covers, but for its end', () => {
+    const samples = Array.from({ length: 30 }, (_, i): Sample => [
+        10 * i,
+        Math.round(80 * Math.sin(i / 3)),
+        90 + i,
+        8 * i,
+    ]);
+    const whole = new Set(
+        outline(samples)
+            .split('Z')
+            .filter((piece) => !piece.startsWith('O')),
+    );
+    // The last half segment waits for the stroke's end.
+    const drawn = new Set<string>();
+    for (let from = 0; from < samples.length; from += 3) {
+        const path = new Written();
+        addGrowth(path, 40, samples.slice(0, from + 3), from);
+        path.text
+            .split('Z')
+            .filter((piece) => !piece.startsWith('O'))
+            .forEach((piece) => drawn.add(piece));
+    }
+    assert.deepEqual(
+        [...drawn].filter((piece) => !whole.has(piece)),
+        [],
+    );
+    assert.equal([...whole].filter((piece) => !drawn.has(piece)).length, 1);
+});

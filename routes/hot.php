@@ -401,9 +401,6 @@ Route::prefix('/seat/{seat}')
         Route::post('/code', [StudentRoom::class, 'code'])
             ->middleware(May::route(Deed::ChangeDevice))
             ->name('seat.code');
-        Route::post('/leave', [StudentRoom::class, 'leave'])
-            ->middleware(May::route(Deed::Hear))
-            ->name('seat.leave');
         Route::get('/showcase/{showcase}/{n}.svg', [ClassScreenController::class, 'toStudent'])
             ->middleware(May::route(Deed::SeeShown))
             ->whereNumber('n')

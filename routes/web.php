@@ -223,6 +223,9 @@ Route::prefix('/seat/{seat}')
         Route::get('/', [SeatController::class, 'show'])
             ->middleware(May::route(Deed::Hear))
             ->name('seat');
+        Route::post('/leave', [SeatController::class, 'leave'])
+            ->middleware(May::route(Deed::Hear))
+            ->name('seat.leave');
         Route::get('/home', [WorkController::class, 'show'])
             ->middleware(May::route(Deed::TakeHome))
             ->name('seat.home');

@@ -79,6 +79,7 @@ final class ClassTest extends BrowserTestCase
     /** Everybody draws, and the teacher checks the whole class and then one otherwise. */
     private function watched(Page $desk, Page $phone, int $n): void
     {
+        self::readPrompt($phone);
         $phone->draw('.page-paper', [[0.2, 0.2], [0.5, 0.4], [0.8, 0.2]]);
         $desk->until(
             fn (): bool => $desk->run(

@@ -219,7 +219,9 @@ final class SharedCanvasTest extends BrowserTestCase
         $page->press(self::ESCAPE)->press(self::CONTROL, 'a')->press(self::CONTROL, 'c');
         $this->latest($page, $name, 'add', 1);
         $first = $page->find('#page-frame')->getAttribute('data-ready');
-        $this->teacher->click('#hand-out')->click('[value=next]')->click('#handout .btn-go');
+        $this->teacher->click('#hand-out')->seen('#handout-words');
+        $this->teacher->run('document.querySelector("#handout [name=place][value=next]").click()');
+        $this->teacher->click('#handout .btn-go');
         $page->until(
             fn (): bool => $page->find('#page-frame')->getAttribute('data-ready') !== $first,
             'the next prompt',

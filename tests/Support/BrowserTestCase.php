@@ -109,8 +109,18 @@ abstract class BrowserTestCase extends TestCase
         $student->type('#name', $name)->click('.btn-go');
         $student->find('#page-frame[data-ready]');
 
+        self::readPrompt($student);
+
         // A small page opens larger than its screen; seen whole, every place on it can be reached.
         return $width < 1000 ? $student->press('0') : $student;
+    }
+
+    /** A long prompt hangs over the paper until it has been read. */
+    protected static function readPrompt(Page $student): void
+    {
+        if ($student->run('return document.querySelector("#prompt-sheet").hidden') === false) {
+            $student->click('#fold');
+        }
     }
 
     /** @param  list<mixed>  $values */

@@ -70,7 +70,7 @@ test('a hand at rest stands still, and a fast one does not lag behind', () => {
     for (let i = 0; i <= 40; i++) {
         at = fast.next(7.5 * i, 0, 0, 5 * i)[0];
     }
-    assert.ok(7.5 * 40 - at < 6, String(7.5 * 40 - at));
+    assert.ok(7.5 * 40 - at < 9, String(7.5 * 40 - at));
 });
 
 test('a mouse writes thinner where it is fast, without a step; a pen as hard as it is pressed', () => {

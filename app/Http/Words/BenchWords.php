@@ -20,6 +20,7 @@ final class BenchWords
         return $stamps + [
             'typing' => __('Words on the page'),
             'page' => __('Page :n of :all'),
+            'squares' => __('1 square|:n squares'),
             'question' => __('Question :n'),
             'choice' => __('Choice :n'),
             'signs' => __('Signs'),

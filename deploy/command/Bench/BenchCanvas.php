@@ -25,6 +25,9 @@ final class BenchCanvas
 
     private const OBJECTS = 1_000;
 
+    /** Beside the objects, of which seven in ten are strokes. */
+    private const STROKES = 1_300;
+
     /** Seconds for each of drawing, panning and zooming. */
     private const SECONDS = 3;
 
@@ -47,6 +50,7 @@ final class BenchCanvas
                     array_map(fn (string $what): mixed => $this->frames($page, $what), ['draw', 'pan', 'zoom']),
                 ),
                 'pen_to_pixel_ms' => $this->penToPixel($page),
+                ...$this->crowded($page),
             ];
         } finally {
             $chrome->stop();
@@ -181,14 +185,35 @@ final class BenchCanvas
     {
         $page = $chrome->open()->visit($class->addresses['student']);
         $page->find('#page-frame[data-ready]');
-        foreach (array_chunk(range(1, self::OBJECTS), 100) as $some) {
+        $this->fill($page, range(1, self::OBJECTS), self::object(...));
+        $page->run(
+            'const answer = await (await fetch(location.pathname + "/canvas")).json(); window.cragOpened = { objects: answer.scene?.objects.length ?? 0, operations: answer.operations.length }',
+        );
+        $page->until(
+            fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 500,
+            'the objects',
+        );
+        sleep(1);
+
+        return $page;
+    }
+
+    /**
+     * Puts objects on the canvas and opens the page anew with them.
+     *
+     * @param  list<int>  $numbers
+     * @param  callable(int): array<string, mixed>  $object  by its number
+     */
+    private function fill(Page $page, array $numbers, callable $object): void
+    {
+        foreach (array_chunk($numbers, 100) as $some) {
             $operations = array_map(
                 static fn (int $i): array => [
                     'id' => sprintf('object-%06d', $i),
                     'kind' => 'add',
                     'layer' => 'student',
                     'at' => 1_000 * $i,
-                    'body' => ['object' => self::object($i)],
+                    'body' => ['object' => $object($i)],
                 ],
                 $some,
             );
@@ -202,16 +227,56 @@ final class BenchCanvas
         }
         $page->driver->navigate()->refresh();
         $page->find('#page-frame[data-ready]');
-        $page->run(
-            'const answer = await (await fetch(location.pathname + "/canvas")).json(); window.cragOpened = { objects: answer.scene?.objects.length ?? 0, operations: answer.operations.length }',
-        );
-        $page->until(
-            fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 500,
-            'the objects',
-        );
-        sleep(1);
+    }
 
-        return $page;
+    /**
+     * With 2,000 strokes on the page: how long a pen's line takes to be seen, and an eraser that is dragged over them
+     * for a second, its script's time and its longest frame.
+     *
+     * @return array<string, mixed>
+     */
+    private function crowded(Page $page): array
+    {
+        Console::step('Measuring: 2,000 strokes');
+        $this->fill(
+            $page,
+            range(self::OBJECTS + 1, self::OBJECTS + self::STROKES),
+            static fn (int $i): array => self::stroke(($i * 1373) % 14_500, ($i * 911) % 9_000),
+        );
+        sleep(2);
+        $lag = $this->penToPixel($page);
+        $erased = $page->run(
+            <<<'JS'
+            document.querySelector('[data-tool=eraser]').click();
+            const surface = document.querySelector('#page-frame'), box = surface.getBoundingClientRect();
+            let script = 0, longest = 0, frames = 0;
+            const send = (type, x, y) => {
+                const began = performance.now();
+                surface.dispatchEvent(new PointerEvent(type, { pointerId: 9, pointerType: 'mouse', button: 0, buttons: 1, clientX: x, clientY: y, bubbles: true, cancelable: true }));
+                script += performance.now() - began;
+            };
+            const at = (share) => [box.left + box.width * (.15 + .7 * Math.abs(1 - 2 * ((3 * share) % 1))), box.top + box.height * (.1 + .8 * share)];
+            send('pointerdown', ...at(0));
+            const began = performance.now();
+            let last = began;
+            await new Promise((done) => {
+                const frame = (now) => {
+                    frames++;
+                    longest = Math.max(longest, now - last);
+                    last = now;
+                    if (now - began > 1000) return done();
+                    send('pointermove', ...at((now - began) / 1000));
+                    requestAnimationFrame(frame);
+                };
+                requestAnimationFrame(frame);
+            });
+            send('pointerup', ...at(1));
+            return { script_ms: Math.round(script), longest_frame_ms: Math.round(longest), frames };
+            JS
+            ,
+        );
+
+        return ['pen_to_pixel_2000_ms' => $lag, 'erase_2000' => $erased];
     }
 
     /** @return array<string, mixed> mostly strokes, with shapes, words and stamps among them, all over the page */

@@ -205,7 +205,12 @@ export class Tray {
             fingers.setAttribute('aria-pressed', String(fingersDraw));
         }
         element('[data-finish]', this.root).hidden = !this.bench.hasUnfinishedShape;
-        element('.do-snap', this.root).setAttribute('aria-pressed', String(settings.snap));
+        for (const [name, isOn] of [
+            ['.do-snap', settings.snap],
+            ['.do-even', settings.even],
+        ] as const) {
+            this.root.querySelectorAll(name).forEach((one) => one.setAttribute('aria-pressed', String(isOn)));
+        }
         this.root.dataset.using = settings.tool;
         this.options.root.dataset.using = settings.tool;
         for (const [tool, colour] of [
@@ -369,6 +374,8 @@ export class Tray {
             this.bench.finishShape();
         } else if (button.matches('.do-fingers')) {
             this.bench.letFingersDraw(!this.bench.fingersDraw);
+        } else if (button.matches('.do-even')) {
+            settings.even = !settings.even;
         } else if (button.matches('.do-snap')) {
             settings.snap = !settings.snap;
         } else if (button.dataset.empty !== undefined) {

@@ -231,12 +231,9 @@ document.addEventListener('visibilitychange', () => beat(document.visibilityStat
 
 /** The present prompt's canvas from the server, with what still waits here on top. */
 async function load(): Promise<void> {
-    let answer = takeOpening();
-    const here = bench.canvas === '' ? await kept.read() : null;
-    if (here !== null && answer !== undefined && here.clock > answer.clock) {
-        // The page is the kept one, and older than what was seen on it last.
-        answer = undefined;
-    }
+    // In a kept page stands what was so when it was kept; what was seen on it since is beside it.
+    const here = document.body.dataset.kept !== undefined && bench.canvas === '' ? await kept.read() : null;
+    let answer = here === null ? takeOpening() : undefined;
     while (answer === undefined) {
         answer = await get<CanvasAnswer>(`${page.address}/canvas`).catch(() => undefined);
         if (answer === undefined && here !== null) {

@@ -45,6 +45,7 @@ export type BenchWord =
     | 'saved'
     | 'saving'
     | 'signs'
+    | 'squares'
     | 'stamp_balance'
     | 'stamp_cross'
     | 'stamp_flag'

@@ -13,11 +13,13 @@ export class PromptSheet {
     constructor(private readonly surface: HTMLElement) {
         this.unfold.addEventListener('click', () => this.open(this.sheet.hidden));
         element('#fold').addEventListener('click', () => this.backToPaper());
-        this.sheet.addEventListener('keydown', (event) => {
-            if (event.key === 'Escape') {
-                this.backToPaper();
-            }
-        });
+        for (const part of [this.sheet, this.strip]) {
+            part.addEventListener('keydown', (event) => {
+                if (event.key === 'Escape' && !this.sheet.hidden) {
+                    this.backToPaper();
+                }
+            });
+        }
         surface.addEventListener('pointerdown', () => this.open(false));
     }
 

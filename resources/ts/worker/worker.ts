@@ -114,7 +114,9 @@ async function keep({ seat, mark, assets }: KeepMessage): Promise<void> {
     if (named.every((one) => assets.includes(one))) {
         const headers = new Headers(page.headers);
         headers.set(MARK, mark);
-        await store.put(`/seat/${seat}`, new Response(text, { headers }));
+        // The page is told that it is a kept one.
+        const told = text.replace('<body ', '<body data-kept ');
+        await store.put(`/seat/${seat}`, new Response(told, { headers }));
         const wanted = new Set(assets);
         const old = (await store.keys()).filter(({ url }) => {
             const { pathname } = new URL(url);

@@ -8,6 +8,12 @@
             title="{{ $name }}"><x-icon :name="$icon" /></button>
     @endforeach
 </div>
+<div class="tray-group" data-for="shapes">
+    <button class="swatch do-even" aria-pressed="false" aria-label="{{ __('Equal sides, steps of 15° (hold Shift)') }}"
+        title="{{ __('Equal sides, steps of 15° (hold Shift)') }}"><x-icon name="aspect-ratio" /></button>
+    <button class="swatch do-snap" aria-pressed="false" aria-label="{{ __('Snap to the grid') }}"
+        title="{{ __('Snap to the grid') }}"><x-icon name="magnet" /></button>
+</div>
 <div class="tray-group" data-for="shapes move" data-revealed="style" data-with="filled">
     <button class="swatch" data-filled aria-pressed="false" aria-label="{{ __('Filled') }}"
         title="{{ __('Filled') }}"><svg viewBox="0 0 20 20" aria-hidden="true"><rect x="3" y="3" width="14" height="14"

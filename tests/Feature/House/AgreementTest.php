@@ -107,7 +107,7 @@ final class AgreementTest extends TestCase
                         'backdrop' => [
                             'kind' => ['blank', 'squared', 'lined', 'picture'][mt_rand(0, 3)],
                             'asset' => 'abc',
-                        ],
+                        ] + [[], ['paper' => '1000x1600'], ['paper' => '1064x1504']][mt_rand(0, 2)],
                     ],
                     null,
                 );

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Student;
 
-use App\Http\CurrentSeat;
 use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\Prompt;
@@ -121,14 +120,6 @@ final class RoomController
         $seat->update(['code' => JoinCode::draw(random_int(...))->value, 'code_at_ms' => Clock::ms()]);
 
         return response()->json(['code' => JoinCode::read((string) $seat->code)->spaced()]);
-    }
-
-    /** This device does not hold the place any more; it is kept for another one. */
-    public function leave(Seat $seat): JsonResponse
-    {
-        CurrentSeat::forget($seat);
-
-        return response()->json([]);
     }
 
     public function light(Request $request, Seat $seat, RoomState $room): JsonResponse

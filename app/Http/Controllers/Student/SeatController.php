@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Student;
 use App\Canvas\CanvasJson;
 use App\Canvas\TakeCanvas;
 use App\Http\CanvasAnswer;
+use App\Http\CurrentSeat;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Live\Clock;
@@ -15,6 +16,7 @@ use App\Models\Seat;
 use App\Sessions\Room\RoomState;
 use App\Sessions\Work\HandOutWork;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
@@ -41,6 +43,14 @@ final class SeatController
             'mine' => $prompt->forSeat($seat)->words,
             'opening' => self::opening($seat, $takeCanvas, $handOut),
         ]);
+    }
+
+    /** This device does not hold the place any more; it is kept for another one. */
+    public function leave(Seat $seat): JsonResponse
+    {
+        CurrentSeat::forget($seat);
+
+        return response()->json([]);
     }
 
     /** The canvas for the present prompt, and where the streams stand. */

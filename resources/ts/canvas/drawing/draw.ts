@@ -11,7 +11,7 @@ import {
 } from '../model/objects';
 import { matrixOf } from '../model/place';
 import { samplesOf } from '../model/scene';
-import { addGrowth, addOutline, widthAt } from './outline';
+import { addGrowth, addOutline, addTip, widthAt } from './outline';
 import { shapePath } from './shapes';
 import { drawNote, drawText } from './words';
 import { present } from '../../present';
@@ -209,13 +209,22 @@ export function growStroke(context: CanvasRenderingContext2D, stroke: WetStroke,
     context.fill();
 }
 
+/** The end of a growing stroke, as far as the pointer is. */
+export function drawTip(context: CanvasRenderingContext2D, stroke: WetStroke): void {
+    const { samples, tip = [] } = stroke;
+    context.fillStyle = stroke.colour;
+    context.beginPath();
+    addTip(context, stroke.width, [...samples.slice(-2), ...tip], samples.length < 2);
+    context.fill();
+}
+
 /** A growing stroke just as it will be drawn when it is dry: nothing changes when the pen is lifted. */
 export function drawWetStroke(context: CanvasRenderingContext2D, stroke: WetStroke, thinnest = 0): void {
     if (stroke.samples.length === 0) {
         return;
     }
     if (stroke.type === 'highlight') {
-        drawHighlight(context, stroke.colour, stroke.width, stroke.samples);
+        drawHighlight(context, stroke.colour, stroke.width, [...stroke.samples, ...(stroke.tip ?? [])]);
         return;
     }
     context.fillStyle = stroke.colour;

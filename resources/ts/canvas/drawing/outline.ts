@@ -4,6 +4,8 @@ import { present } from '../../present';
 
 /** Of its sharpest curve's radius, the pen's own may be so much. */
 const GENTLE = 0.9;
+/** How large the disc between two pieces is, against the pen. */
+const WITHIN = 0.8;
 
 /** A place on the line and half its width there, in units. */
 type Place = readonly [x: number, y: number, half: number];
@@ -22,6 +24,11 @@ export function addOutline(path: Path, width: number, samples: readonly Sample[]
     for (let i = 0; i + 1 < places.length; i++) {
         addPiece(path, places, i);
     }
+    addEnd(path, places);
+}
+
+/** The last half segment, which is straight, and the round end. */
+function addEnd(path: Path, places: readonly Place[]): void {
     if (places.length > 1) {
         const [before, last] = [present(places.at(-2)), present(places.at(-1))];
         straight(path, middle(before, last), last);
@@ -30,15 +37,38 @@ export function addOutline(path: Path, width: number, samples: readonly Sample[]
 }
 
 /**
+ * The end of a growing stroke, from the middle between its last two samples on: what `addGrowth` leaves open.
+ *
+ * @param samples  the last two of the stroke, and what goes on from them; the whole stroke where it has no more
+ */
+export function addTip(path: Path, width: number, samples: readonly Sample[], isWhole: boolean): void {
+    if (isWhole) {
+        addOutline(path, width, samples);
+        return;
+    }
+    const places = placesOf(width, samples);
+    for (let i = 1; i + 1 < places.length; i++) {
+        addPiece(path, places, i);
+    }
+    addEnd(path, places);
+}
+
+/**
  * What came to a stroke since its first `from` samples were drawn, up to the middle before the last one: its end is not
- * known yet. Each piece begins with a disc, so that no seam is seen between two that are filled one after the other.
+ * known yet. Each piece begins with a disc, so that no seam is seen between two that are filled one after the other; it
+ * is smaller than the pen, for what is filled twice would have a darker edge.
  */
 export function addGrowth(path: Path, width: number, samples: readonly Sample[], from: number): void {
     const begin = Math.max(0, from - 2);
     const places = placesOf(width, samples.slice(begin));
     for (let i = begin === 0 ? 0 : 1; i + 1 < places.length; i++) {
         const place = present(places[i]);
-        disc(path, i === 0 ? place : middle(present(places[i - 1]), place));
+        if (i > 0) {
+            const [x, y, half] = middle(present(places[i - 1]), place);
+            disc(path, [x, y, half * WITHIN]);
+        } else {
+            disc(path, place);
+        }
         addPiece(path, places, i);
     }
 }

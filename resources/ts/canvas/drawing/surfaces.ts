@@ -12,11 +12,32 @@ export class Surfaces {
     /** Holds both, so that a highlighter's wet line darkens the dry ink and nothing below it. */
     readonly root = Object.assign(document.createElement('div'), { className: 'page-ink' });
     private width = 0;
+    private end: CanvasRenderingContext2D | null = null;
 
     constructor() {
         this.dry = surface('page-dry');
         this.wet = surface('page-wet');
         this.root.append(this.dry.canvas, this.wet.canvas);
+    }
+
+    /** A third one, where somebody draws here: for the end of what is being drawn, which is new with each movement. */
+    get tip(): CanvasRenderingContext2D {
+        if (this.end === null) {
+            this.end = surface('page-tip');
+            this.root.append(this.end.canvas);
+            const { canvas } = this.wet;
+            Object.assign(this.end.canvas, { width: canvas.width, height: canvas.height });
+            this.end.canvas.style.cssText = canvas.style.cssText;
+        }
+        return this.end;
+    }
+
+    get hasTip(): boolean {
+        return this.end !== null;
+    }
+
+    private get all(): CanvasRenderingContext2D[] {
+        return this.end === null ? [this.dry, this.wet] : [this.dry, this.wet, this.end];
     }
 
     /** Fits them to a frame. Answers whether that changed anything; then they are empty. */
@@ -28,7 +49,7 @@ export class Surfaces {
         if (this.dry.canvas.width === width && this.dry.canvas.height === height) {
             return false;
         }
-        for (const { canvas } of [this.dry, this.wet]) {
+        for (const { canvas } of this.all) {
             canvas.width = width;
             canvas.height = height;
             // To the pixel: a frame of a broken height would smear every line over its neighbours.
@@ -40,7 +61,7 @@ export class Surfaces {
 
     /** Gives back what they hold, until they are fitted again. */
     release(): void {
-        for (const { canvas } of [this.dry, this.wet]) {
+        for (const { canvas } of this.all) {
             canvas.width = canvas.height = 0;
         }
     }

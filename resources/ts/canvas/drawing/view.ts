@@ -1,4 +1,4 @@
-import { overlaps, pageBox, union, type Box } from '../model/bounds';
+import { around, overlaps, pageBox, union, type Box } from '../model/bounds';
 import {
     inFrame,
     movedFrom,
@@ -18,9 +18,9 @@ import { Pictures } from './pictures';
 import { Pointed, type Pointing } from './pointed';
 import { Surfaces } from './surfaces';
 import { WetLayer } from './wetlayer';
-import { drawPlaced, growStroke, type Palette } from './draw';
+import { drawPlaced, drawTip, growStroke, type Palette } from './draw';
 import { Log } from '../model/log';
-import { type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from '../model/objects';
+import { TENTHS, type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from '../model/objects';
 import { Paper } from './paper';
 import { paperOf, WIDE, type PaperSize } from '../model/paper';
 import { mayTouch, type KeptScene } from '../model/scene';
@@ -67,6 +67,8 @@ export class View {
     private kept: [number, number] | null = null;
     private drawnWith: Camera = this.camera;
     private drawingTook = 0;
+    /** Where the end of a growing stroke is drawn, in units. */
+    private tipped: Box | null = null;
     private restTimer = 0;
     private frameAsked = 0;
     private readonly palette: Palette;
@@ -335,6 +337,9 @@ export class View {
             this.drawOver(change);
             this.twin?.drawOver(change);
         }
+        if (hadWet) {
+            this.clearTip();
+        }
         if (hadWet && change !== 'all') {
             this.drawWet();
         }
@@ -495,6 +500,52 @@ export class View {
         }
     }
 
+    /** The end of a growing stroke, up to where its pointer is. */
+    showTip(id: string, tip: WetStroke['samples']): void {
+        const stroke = this.wet.strokes.get(id);
+        if (stroke === undefined || stroke.page !== this.page) {
+            return;
+        }
+        stroke.tip = tip;
+        if (stroke.type === 'highlight') {
+            this.drawWet();
+        } else {
+            this.drawTip(stroke);
+            this.twin?.drawTip(stroke);
+        }
+    }
+
+    private drawTip(stroke: WetStroke): void {
+        if (this.isAsleep) {
+            return;
+        }
+        this.clearTip();
+        const { tip } = this.surfaces;
+        this.surfaces.scale(tip, this.drawnWith);
+        tip.save();
+        tip.beginPath();
+        tip.rect(0, 0, ...this.drawnPaper);
+        tip.clip();
+        drawTip(tip, stroke);
+        tip.restore();
+        const drawn = [...stroke.samples.slice(-2), ...(stroke.tip ?? [])];
+        this.tipped = around(
+            drawn.map(([x, y]) => [x / TENTHS, y / TENTHS]),
+            stroke.width / TENTHS + 2 * this.unitsPerPixel,
+        );
+    }
+
+    /** The stroke is dry, or dropped: its end is not drawn any more. */
+    private clearTip(): void {
+        const { tipped, surfaces } = this;
+        this.tipped = null;
+        if (tipped !== null && surfaces.hasTip) {
+            surfaces.scale(surfaces.tip, this.drawnWith);
+            surfaces.tip.clearRect(tipped.left, tipped.top, tipped.right - tipped.left, tipped.bottom - tipped.top);
+        }
+        this.twin?.clearTip();
+    }
+
     private growOn(stroke: WetStroke, from: number): void {
         if (!this.isAsleep) {
             this.surfaces.scale(this.surfaces.wet, this.drawnWith);
@@ -516,6 +567,7 @@ export class View {
     dropWet(id: string): void {
         const wasThere = this.wet.objects.delete(id) && this.log.scene.objects.has(id);
         this.wet.strokes.delete(id);
+        this.clearTip();
         if (wasThere) {
             this.drawAll();
         } else {
@@ -547,6 +599,7 @@ export class View {
             });
         }
         this.paper.show(this.log.scene.pages.get(this.page) ?? { kind: 'blank' }, paper);
+        this.clearTip();
         this.drawnWith = this.camera;
         this.place();
         this.surfaces.clear(this.surfaces.dry, this.drawnWith, paper);

@@ -205,6 +205,8 @@ export interface WetStroke {
     colour: string;
     width: number;
     samples: Sample[];
+    /** Beyond them, as far as the pointer is by now: seen here, and neither sent nor kept. */
+    tip?: Sample[];
     page: string;
 }
 

@@ -12,7 +12,7 @@ const PLAIN = 25;
 /** The nearest point of what is ruled on a backdrop; in units. */
 export function snapped(backdrop: Backdrop, x: number, y: number): [number, number] {
     const [width] = paperOf(backdrop);
-    const step = STEPS[String(backdrop.size)] ?? 50;
+    const step = stepOf(backdrop);
     switch (backdrop.kind) {
         case 'squared':
         case 'dotted':
@@ -33,22 +33,47 @@ export function snapped(backdrop: Backdrop, x: number, y: number): [number, numb
     }
 }
 
+/** From one line or dot of a ruling to the next, in units. */
+export function stepOf(backdrop: Backdrop): number {
+    return STEPS[String(backdrop.size)] ?? 50;
+}
+
+/** How many units of the page one is on the axes, across and up; on a number line, across. */
+export function axisUnit(backdrop: Backdrop): [x: number, y: number] {
+    const [width] = paperOf(backdrop);
+    if (backdrop.kind === 'number-line') {
+        const unit = (width - 2 * LINE_MARGIN) / (Number(backdrop.to) - Number(backdrop.from));
+        return [unit, unit];
+    }
+    const [across, up] = axesSize(backdrop);
+    return [
+        across / (Number(backdrop.x_to) - Number(backdrop.x_from)),
+        up / (Number(backdrop.y_to) - Number(backdrop.y_from)),
+    ];
+}
+
 function nearest(value: number, step: number, from = 0): number {
     return Math.round((value - from) / step) * step + from;
 }
 
-/** As core/src/Render/AxesSvg.php frames the grid. */
+/** As core/src/Render/AxesSvg.php frames the grid: its width and height, in units. */
+function axesSize(backdrop: Backdrop): [width: number, height: number] {
+    const paper = paperOf(backdrop);
+    const [width, height] = [paper[0] - 2 * AXES_MARGIN, paper[1] - 2 * AXES_MARGIN];
+    if (Number(backdrop.equal ?? 1) !== 1) {
+        return [width, height];
+    }
+    const [across, up] = [
+        Number(backdrop.x_to) - Number(backdrop.x_from),
+        Number(backdrop.y_to) - Number(backdrop.y_from),
+    ];
+    const unit = Math.min(width / across, height / up);
+    return [unit * across, unit * up];
+}
+
 function onAxes(backdrop: Backdrop, x: number, y: number): [number, number] {
     const paper = paperOf(backdrop);
-    let [width, height] = [paper[0] - 2 * AXES_MARGIN, paper[1] - 2 * AXES_MARGIN];
-    if (Number(backdrop.equal ?? 1) === 1) {
-        const [across, up] = [
-            Number(backdrop.x_to) - Number(backdrop.x_from),
-            Number(backdrop.y_to) - Number(backdrop.y_from),
-        ];
-        const unit = Math.min(width / across, height / up);
-        [width, height] = [unit * across, unit * up];
-    }
+    const [width, height] = axesSize(backdrop);
     return [
         onAxis(x, backdrop, 'x_', (paper[0] - width) / 2, (paper[0] + width) / 2),
         onAxis(y, backdrop, 'y_', (paper[1] + height) / 2, (paper[1] - height) / 2),

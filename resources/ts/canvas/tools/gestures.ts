@@ -16,7 +16,8 @@ export interface Point {
 /** What a pointer does with a tool, from touching the page to leaving it. */
 export interface Tool {
     down(at: Point): void;
-    move(points: Point[]): void;
+    /** @param predicted  where the browser thinks that it goes next: to be seen, not kept */
+    move(points: Point[], predicted?: Point[]): void;
     up(at: Point): void;
     /** It became something else: two fingers, a palm, a pointer that the system took away. */
     cancel(): void;
@@ -175,7 +176,7 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
             const coalesced = event.getCoalescedEvents?.() ?? [];
             const points = (coalesced.length > 0 ? coalesced : [event]).map(point);
             drawing.last = present(points[points.length - 1]);
-            drawing.tool.move(points);
+            drawing.tool.move(points, (event.getPredictedEvents?.() ?? []).map(point));
         } else if (panning !== null && fingers.has(event.pointerId)) {
             movePage(event);
         }

@@ -11,6 +11,8 @@ const CLOSEST = 4;
 /** At its end a line comes up to its pointer in so many steps, so far apart. */
 const CLOSING = 4;
 const CLOSING_MS = 10;
+/** What the browser foresees is shown no farther ahead than this. */
+const AHEAD_MS = 18;
 /** A line that never ends is stored in pieces of so many samples. */
 const LONGEST = 2000;
 
@@ -38,8 +40,9 @@ export class InkTool implements Tool {
         this.begin(at);
     }
 
-    move(points: Point[]): void {
+    move(points: Point[], predicted: Point[] = []): void {
         this.add(points);
+        this.showTip(predicted);
         if (this.samples.length >= LONGEST) {
             this.finish();
             this.begin(present(points[points.length - 1]));
@@ -62,22 +65,29 @@ export class InkTool implements Tool {
         this.steady = new Steady(at.pointer === 'pen');
         this.scale = 1 / at.unitsPerPixel;
         this.add([at]);
+        this.showTip([]);
+    }
+
+    /** What is seen of the stroke ends where its pointer is, and a moment ahead of it. */
+    private showTip(predicted: Point[]): void {
+        const { last, bench } = this;
+        if (last === null) {
+            return;
+        }
+        const ahead = predicted.filter(({ ms }) => ms - last.ms <= AHEAD_MS);
+        const isDot = this.samples.length < 2 && ahead.length === 0;
+        const tip = isDot ? [] : this.sampled([...this.closing(last), ...ahead], this.steady.copy());
+        bench.view.showTip(this.id, tip);
+    }
+
+    private closing(last: Point): Point[] {
+        return Array.from({ length: CLOSING }, (_, i) => ({ ...last, ms: last.ms + (i + 1) * CLOSING_MS }));
     }
 
     private add(points: Point[]): void {
         const first = this.samples.length;
-        const [width, height] = this.bench.view.paperSize;
-        for (const point of points) {
-            this.last = point;
-            const [x, y, pressure] = this.steadied(point);
-            const { ms } = point;
-            const [atX, atY] = [limit(x, width), limit(y, height)];
-            const before = this.samples.at(-1);
-            if (before !== undefined && Math.hypot(atX - before[0], atY - before[1]) < CLOSEST) {
-                continue;
-            }
-            this.samples.push([atX, atY, pressure, Math.max(before?.[3] ?? 0, Math.round(ms - this.began))]);
-        }
+        this.last = points.at(-1) ?? this.last;
+        this.samples.push(...this.sampled(points, this.steady));
         if (this.samples.length > first) {
             const fresh = this.samples.slice(first);
             const { view, wet, canvas } = this.bench;
@@ -91,19 +101,29 @@ export class InkTool implements Tool {
         }
     }
 
-    /** Steadied as it is seen: what trembles on the screen is steadied, at every zoom. */
-    private steadied({ x, y, pressure, ms }: Point): [x: number, y: number, pressure: number] {
-        const [steadyX, steadyY, pressed] = this.steady.next(x * this.scale, y * this.scale, pressure, ms);
-        return [steadyX / this.scale, steadyY / this.scale, pressed];
+    /**
+     * What pointers add to the stroke: steadied as it is seen, so that what trembles on the screen is steadied at every
+     * zoom, and without what says nothing new.
+     */
+    private sampled(points: Point[], steady: Steady): Sample[] {
+        const [width, height] = this.bench.view.paperSize;
+        const fresh: Sample[] = [];
+        for (const { x, y, pressure, ms } of points) {
+            const [steadyX, steadyY, pressed] = steady.next(x * this.scale, y * this.scale, pressure, ms);
+            const [atX, atY] = [limit(steadyX / this.scale, width), limit(steadyY / this.scale, height)];
+            const before = fresh.at(-1) ?? this.samples.at(-1);
+            if (before === undefined || Math.hypot(atX - before[0], atY - before[1]) >= CLOSEST) {
+                fresh.push([atX, atY, pressed, Math.max(before?.[3] ?? 0, Math.round(ms - this.began))]);
+            }
+        }
+        return fresh;
     }
 
     /** The line ends where the pointer was lifted: the steadied one, which lags a little, comes up to it. */
     private end(): void {
         const { last } = this;
         if (last !== null && this.samples.length > 1) {
-            for (let i = 1; i <= CLOSING; i++) {
-                this.add([{ ...last, ms: last.ms + i * CLOSING_MS }]);
-            }
+            this.add(this.closing(last));
         }
     }
 

@@ -11,6 +11,8 @@ export interface Settings {
     highlight: string;
     shape: BoxShape['type'] | PointShape['type'];
     filled: boolean;
+    /** Equal sides, and lines in steps of 15°: what Shift does while it is held. */
+    even: boolean;
     rub: 'whole' | 'part';
     /** How far the eraser reaches, in CSS pixels. */
     reach: number;
@@ -30,6 +32,7 @@ export function firstSettings(stamp: string): Settings {
         highlight: '#f2d43d',
         shape: 'line',
         filled: false,
+        even: false,
         rub: 'whole',
         reach: 12,
         select: 'box',

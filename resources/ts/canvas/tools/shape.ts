@@ -1,7 +1,9 @@
 import type { Point, Tool } from './gestures';
 import { TENTHS, newId, type BoxShape, type CanvasObject, type PointShape } from '../model/objects';
+import { measure, shortly } from '../model/measure';
 import { ontoPaper } from '../model/paper';
 import { snapped } from '../model/snap';
+import { fill } from '../../page';
 import type { Host } from './host';
 import { present } from '../../present';
 
@@ -10,6 +12,8 @@ const TAP = 6;
 /** How near to the first corner a tap must come to close a polygon, in CSS pixels. */
 const CLOSE = 14;
 const TWICE_MS = 350;
+/** How far beside the pointer its measure stands, in CSS pixels. */
+const LABEL_AWAY = 14;
 
 /** Straight shapes by dragging from corner to corner; polygons and curves by tapping point after point. */
 export class ShapeTool implements Tool {
@@ -22,7 +26,20 @@ export class ShapeTool implements Tool {
     /** What the points that were tapped become, whatever is chosen meanwhile. */
     private settled: PointShape['type'] = 'polygon';
 
-    constructor(private readonly bench: Pick<Host, 'settings' | 'view' | 'add' | 'showWet' | 'dropWet' | 'refresh'>) {}
+    private readonly label = Object.assign(document.createElement('span'), {
+        className: 'shape-measure',
+        hidden: true,
+    });
+
+    constructor(
+        private readonly bench: Pick<
+            Host,
+            'settings' | 'surface' | 'view' | 'words' | 'add' | 'showWet' | 'dropWet' | 'refresh'
+        >,
+    ) {
+        this.label.setAttribute('aria-hidden', 'true');
+        bench.surface.append(this.label);
+    }
 
     down(at: Point): void {
         this.from = at;
@@ -41,8 +58,8 @@ export class ShapeTool implements Tool {
         const at = present(points[points.length - 1]);
         this.show(
             this.byPoints
-                ? this.through(this.place(at, this.lastPoint()))
-                : this.between(this.place(at, this.start, at.shift), at.shift),
+                ? this.through(this.place(at, this.lastPoint(), this.isEven(at)))
+                : this.between(this.place(at, this.start, this.isEven(at)), this.isEven(at)),
         );
     }
 
@@ -76,12 +93,16 @@ export class ShapeTool implements Tool {
         this.bench.refresh();
     }
 
+    private isEven(at: Point): boolean {
+        return at.shift || this.bench.settings.even;
+    }
+
     private get byPoints(): boolean {
         return ['polygon', 'curve'].includes(this.bench.settings.shape);
     }
 
     private addPoint(at: Point): void {
-        const [x, y] = this.place(at, this.lastPoint(), at.shift);
+        const [x, y] = this.place(at, this.lastPoint(), this.isEven(at));
         const pixels = (ax: number, ay: number): number => Math.hypot(ax - x, ay - y) * this.bench.view.camera.scale;
         const closes =
             this.points.length >= 6 &&
@@ -164,11 +185,41 @@ export class ShapeTool implements Tool {
             this.id = newId();
         }
         this.bench.showWet(this.id, object);
+        this.tell(object);
+    }
+
+    /** Says beside the pointer how long and how steep the line is, or how large the shape. */
+    private tell(object: CanvasObject): void {
+        const { view, words } = this.bench;
+        const last = (object as PointShape).points;
+        const [from, to]: [[number, number], [number, number]] =
+            last === undefined
+                ? [this.start, boxEnd(object as BoxShape)]
+                : [this.lastPoint() ?? pointAt(last, 0), pointAt(last, last.length / 2 - 1)];
+        if (from[0] === to[0] && from[1] === to[1]) {
+            this.label.hidden = true;
+            return;
+        }
+        const backdrop = view.log.scene.pages.get(view.page) ?? { kind: 'blank' };
+        const isLine = last !== undefined || ['line', 'arrow'].includes(object.type);
+        const { length, of, angle, across, up } = measure(backdrop, from, to);
+        const counted =
+            isLine && length !== null
+                ? shortly(length)
+                : !isLine && across !== null && up !== null
+                  ? `${shortly(across)} × ${shortly(up)}`
+                  : '';
+        const said = counted === '' || of !== 'squares' ? counted : fill(words.squares, { n: counted });
+        this.label.textContent = [said, isLine ? `${Math.abs(angle)}°` : ''].filter((one) => one !== '').join(' · ');
+        this.label.hidden = this.label.textContent === '';
+        const [x, y] = view.toFrame(...to);
+        this.label.style.transform = `translate(${Math.round(x + LABEL_AWAY)}px, ${Math.round(y - 2 * LABEL_AWAY)}px)`;
     }
 
     /** The next shape has an id of its own: whatever is shown under this one's would hide it. */
     private end(object: CanvasObject | null): void {
         const { id } = this;
+        this.label.hidden = !this.isUnfinished;
         if (object === null || id === '') {
             this.drop();
             return;
@@ -179,10 +230,20 @@ export class ShapeTool implements Tool {
     }
 
     private drop(): void {
+        this.label.hidden = true;
         this.object = null;
         if (this.id !== '') {
             this.bench.dropWet(this.id);
             this.id = '';
         }
     }
+}
+
+/** In units, where a shape that is dragged has come to. */
+function boxEnd({ x, y, w, h }: BoxShape): [number, number] {
+    return [(x + w) / TENTHS, (y + h) / TENTHS];
+}
+
+function pointAt(points: number[], i: number): [number, number] {
+    return [present(points[2 * i]) / TENTHS, present(points[2 * i + 1]) / TENTHS];
 }

@@ -1,5 +1,5 @@
 <div class="settings" data-settings="blank squared dotted isometric lined axes number-line staves">
-    <label>{{ __('Shape of the page') }}
+    <label class="settings-line">{{ __('Shape of the page') }}
         <select name="settings[paper]" class="form-select">
             @foreach (Crag\Prompt\Paper::named() as $name => $paper)
                 <option value="{{ $paper->text() }}">{{ __($name) }}</option>

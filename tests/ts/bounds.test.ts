@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'vitest';
-import { boxOf, cornersOf, overlaps, pageBox, union } from '../../resources/ts/canvas/model/bounds';
+import { boxOf, cornersOf, gathered, overlaps, pageBox, union, type Box } from '../../resources/ts/canvas/model/bounds';
 import type { CanvasObject, Placed } from '../../resources/ts/canvas/model/objects';
 
 const line = { type: 'line', x: 1000, y: 500, w: 2000, h: 0, width: 40, colour: '#25323b' } as CanvasObject;
@@ -40,4 +40,13 @@ test('several together cover the box around all of them', () => {
         [10, 10],
         [0, 10],
     ]);
+});
+
+test('what lies near each other is drawn in one, what lies apart in several, and never in many', () => {
+    const box = (left: number, top: number): Box => ({ left, top, right: left + 10, bottom: top + 10 });
+    assert.equal(gathered([box(0, 0), box(5, 0), box(8, 4)]).length, 1);
+    assert.equal(gathered([box(0, 0), box(500, 500), box(1000, 0)]).length, 3);
+    const many = Array.from({ length: 40 }, (_, i) => box(100 * (i % 8), 100 * Math.floor(i / 8)));
+    assert.deepEqual(gathered(many), [{ left: 0, top: 0, right: 710, bottom: 410 }]);
+    assert.deepEqual(gathered([]), []);
 });

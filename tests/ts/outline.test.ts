@@ -43,10 +43,7 @@ const LINE: Sample[] = [
 test('a line has the same pieces as the server draws', () => {
     assert.equal(
         outline(LINE),
-        'O0 0 2ZM0 2L5 2L5 -2L0 -2ZM5 2Q10 2 15 2L15 -2Q10 -2 5 -2ZM15 2L20 2L20 -2L15 -2ZO20 0 2Z'.replaceAll(
-            '-0',
-            '0',
-        ),
+        'O0 0 2ZM0 2L5 2Q10 2 15 2L20 2L20 -2L15 -2Q10 -2 5 -2L0 -2ZO20 0 2Z'.replaceAll('-0', '0'),
     );
     assert.equal(outline([[100, 200, 128, 0]]), 'O10 20 2Z');
 });
@@ -67,31 +64,21 @@ test('a sharp turn is round: two straight pieces and a disc', () => {
     assert.equal(text.includes('Q'), false);
 });
 
-test('what grows in any number of steps covers what the whole stroke covers, but for its end', () => {
+test('what grows has the same sides as the whole stroke has, in any number of steps, but for its end', () => {
     const samples = Array.from({ length: 30 }, (_, i): Sample => [
         10 * i,
         Math.round(80 * Math.sin(i / 3)),
         90 + i,
         8 * i,
     ]);
-    const whole = new Set(
-        outline(samples)
-            .split('Z')
-            .filter((piece) => !piece.startsWith('O')),
-    );
-    // The last half segment waits for the stroke's end.
+    const curves = (text: string): Set<string> => new Set(text.match(/Q[-.\d]+ [-.\d]+/g));
+    const whole = curves(outline(samples));
     const drawn = new Set<string>();
     for (let from = 0; from < samples.length; from += 3) {
         const path = new Written();
         addGrowth(path, 40, samples.slice(0, from + 3), from);
-        path.text
-            .split('Z')
-            .filter((piece) => !piece.startsWith('O'))
-            .forEach((piece) => drawn.add(piece));
+        curves(path.text).forEach((one) => drawn.add(one));
     }
-    assert.deepEqual(
-        [...drawn].filter((piece) => !whole.has(piece)),
-        [],
-    );
-    assert.equal([...whole].filter((piece) => !drawn.has(piece)).length, 1);
+    assert.ok(whole.size > 30);
+    assert.deepEqual(drawn, whole);
 });

@@ -30,7 +30,7 @@ final class StrokeLine
                 self::pair(...self::middle($samples[$i], $samples[$i + 1]));
         }
 
-        return $path.'L'.self::pair(...self::at($samples[$last]));
+        return $path.'L'.self::pair(...self::at($samples[$last] ?? $samples[0]));
     }
 
     /**

@@ -13,10 +13,11 @@ use Crag\Prompt\Paper;
  *
  * The line runs through the midpoints between samples, each sample being the control point of a quadratic curve; the
  * first and the last half segment are straight. Pressure p makes it (96 + p) / 224 of the stroke's width, which is just
- * its width at middle pressure; at a midpoint it is the mean of both samples'. Where the line bends gently, a piece is
- * bounded by the same curve moved to both sides, its control points standing where the moved tangents meet; where it
- * bends more sharply than the pen is broad, by two straight pieces and a disc. All pieces turn the same way round, so
- * that where they overlap nothing is left out. resources/ts/canvas/drawing/outline.ts draws the same pieces.
+ * its width at middle pressure; at a midpoint it is the mean of both samples'. As long as the line bends gently, it is
+ * one ribbon, bounded by the same curves moved to both sides, whose control points stand where the moved tangents meet;
+ * where it bends more sharply than the pen is broad, two straight pieces and a disc stand between two ribbons. All
+ * pieces turn the same way round, so that where they overlap nothing is left out.
+ * resources/ts/canvas/drawing/outline.ts draws the same pieces.
  */
 final class StrokeOutline
 {
@@ -28,18 +29,52 @@ final class StrokeOutline
         $points = self::points($stroke);
         $last = count($points) - 1;
         $path = self::disc($points[0]);
-        for ($i = 0; $i < $last; $i++) {
-            $next = self::middle($points[$i], $points[$i + 1]);
-            $path .= $i === 0
-                ? self::straight($points[0], $next)
-                : self::bend(self::middle($points[$i - 1], $points[$i]), $points[$i], $next);
+        if ($last === 0) {
+            return $path;
         }
+        $from = self::middle($points[0], $points[1]);
+        [$x, $y] = self::normal($points[0], $points[1]);
+        // One side is written as it goes, the other one is put together backwards.
+        $there = 'M'.self::side($points[0], $x, $y, 1).'L'.self::side($from, $x, $y, 1);
+        $back = 'L'.self::side($points[0], $x, $y, -1);
+        for ($i = 1; $i < $last; $i++) {
+            [$by, $next] = [$points[$i], self::middle($points[$i], $points[$i + 1])];
+            $over = self::gentle($from, $by, $next);
+            if ($over === null) {
+                $path .=
+                    self::ribbon($there, $from, $x, $y, $back).
+                    self::straight($from, $by).
+                    self::disc($by).
+                    self::straight($by, $next);
+                [$x, $y] = self::normal($by, $next);
+                [$there, $back] = ['M'.self::side($next, $x, $y, 1), ''];
+            } else {
+                $back = 'Q'.self::pair($by[0] - $over[0], $by[1] - $over[1]).' '.self::side($from, $x, $y, -1).$back;
+                [$x, $y] = self::normal($by, $next);
+                $there .= 'Q'.self::pair($by[0] + $over[0], $by[1] + $over[1]).' '.self::side($next, $x, $y, 1);
+            }
+            $from = $next;
+        }
+        $there .= 'L'.self::side($points[$last], $x, $y, 1);
+        $back = 'L'.self::side($from, $x, $y, -1).$back;
 
-        return $last === 0
-            ? $path
-            : $path.
-                self::straight(self::middle($points[$last - 1], $points[$last]), $points[$last]).
-                self::disc($points[$last]);
+        return $path.self::ribbon($there, $points[$last], $x, $y, $back).self::disc($points[$last]);
+    }
+
+    /** @param  array{float, float, float}  $end */
+    private static function ribbon(string $there, array $end, float $x, float $y, string $back): string
+    {
+        return $back === '' ? '' : $there.'L'.self::side($end, $x, $y, -1).$back.'Z';
+    }
+
+    /**
+     * A place on one of the line's sides.
+     *
+     * @param  array{float, float, float}  $at
+     */
+    private static function side(array $at, float $x, float $y, int $which): string
+    {
+        return self::pair($at[0] + $which * $x * $at[2], $at[1] + $which * $y * $at[2]);
     }
 
     /**
@@ -76,13 +111,14 @@ final class StrokeOutline
     }
 
     /**
-     * From one midpoint over a sample to the next one.
+     * How far the control points of both sides stand off the line's own; null where it bends too sharply for that.
      *
      * @param  array{float, float, float}  $a
      * @param  array{float, float, float}  $by
      * @param  array{float, float, float}  $b
+     * @return ?array{float, float}
      */
-    private static function bend(array $a, array $by, array $b): string
+    private static function gentle(array $a, array $by, array $b): ?array
     {
         [$firstX, $firstY, $first] = self::normal($a, $by);
         [$secondX, $secondY, $second] = self::normal($by, $b);
@@ -91,18 +127,11 @@ final class StrokeOutline
         $sine = sqrt(max(0.0, (1 - $turn) / 2));
         $radius = $sine === 0.0 ? INF : (min($first, $second) * (1 + $turn)) / 2 / $sine;
         if ($turn <= 0 || $by[2] > self::GENTLE * $radius) {
-            return self::straight($a, $by).self::disc($by).self::straight($by, $b);
+            return null;
         }
         $across = $by[2] / (1 + $turn);
-        [$overX, $overY] = [($firstX + $secondX) * $across, ($firstY + $secondY) * $across];
 
-        return 'M'.self::pair($a[0] + $firstX * $a[2], $a[1] + $firstY * $a[2]).
-            'Q'.self::pair($by[0] + $overX, $by[1] + $overY).
-            ' '.self::pair($b[0] + $secondX * $b[2], $b[1] + $secondY * $b[2]).
-            'L'.self::pair($b[0] - $secondX * $b[2], $b[1] - $secondY * $b[2]).
-            'Q'.self::pair($by[0] - $overX, $by[1] - $overY).
-            ' '.self::pair($a[0] - $firstX * $a[2], $a[1] - $firstY * $a[2]).
-            'Z';
+        return [($firstX + $secondX) * $across, ($firstY + $secondY) * $across];
     }
 
     /**

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Render;
 
-use Crag\Canvas\Drawing\Colour;
-use Crag\Canvas\Drawing\Ink;
 use Crag\Canvas\Log\Operation;
-use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Scene;
 use Crag\Checks\Level;
 use Crag\Render\Lines;
@@ -231,12 +228,6 @@ final class SceneSvgTest extends TestCase
         ]);
         self::assertStringNotContainsString('two', SceneSvg::document($scene, new NoPictures()));
         self::assertStringContainsString('two', SceneSvg::document($scene, new NoPictures(), Logs::id('p')));
-    }
-
-    /** @param  list<array{int, int, int, int}>  $samples */
-    private static function stroke(array $samples): Stroke
-    {
-        return new Stroke(Colour::from('#25323b'), 40, Ink::of($samples));
     }
 
     private static function svg(Operation ...$log): string

@@ -257,6 +257,7 @@ final class BenchCanvas
             };
             const at = (share) => [box.left + box.width * (.15 + .7 * Math.abs(1 - 2 * ((3 * share) % 1))), box.top + box.height * (.1 + .8 * share)];
             send('pointerdown', ...at(0));
+            await new Promise(requestAnimationFrame);
             const began = performance.now();
             let last = began;
             await new Promise((done) => {

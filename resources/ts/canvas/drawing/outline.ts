@@ -19,12 +19,87 @@ type Path = Pick<CanvasPath, 'moveTo' | 'lineTo' | 'quadraticCurveTo' | 'arc' | 
  */
 export function addOutline(path: Path, width: number, samples: readonly Sample[]): void {
     const places = placesOf(width, samples);
-    const first = present(places[0]);
+    const [first, last] = [present(places[0]), present(places.at(-1))];
     disc(path, first);
-    for (let i = 0; i + 1 < places.length; i++) {
-        addPiece(path, places, i);
+    if (places.length === 1) {
+        return;
     }
-    addEnd(path, places);
+    const ribbon = new Ribbon(path, first, present(places[1]));
+    let from = middle(first, present(places[1]));
+    ribbon.straightTo(from);
+    for (let i = 1; i + 1 < places.length; i++) {
+        const by = present(places[i]);
+        const next = middle(by, present(places[i + 1]));
+        ribbon.bendTo(from, by, next);
+        from = next;
+    }
+    ribbon.straightTo(last);
+    ribbon.end();
+    disc(path, last);
+}
+
+/** A piece of an outline as long as it bends gently: one side of it there, and the other one back. */
+class Ribbon {
+    /** The side back, piece by piece: its control point, if it is curved, and where it leads. */
+    private back: (readonly [byX: number, byY: number, x: number, y: number])[] = [];
+    private x = 0;
+    private y = 0;
+    private at!: Place;
+
+    constructor(
+        private readonly path: Path,
+        from: Place,
+        to: Place,
+    ) {
+        this.begin(from, normal(from, to));
+    }
+
+    straightTo(to: Place): void {
+        const { path, at, x, y } = this;
+        const [fromX, fromY] = [at[0] - x * at[2], at[1] - y * at[2]];
+        path.lineTo(to[0] + x * to[2], to[1] + y * to[2]);
+        this.back.push([NaN, NaN, fromX, fromY]);
+        this.at = to;
+    }
+
+    bendTo(from: Place, by: Place, to: Place): void {
+        const { path } = this;
+        const over = gentle(from, by, to);
+        const next = normal(by, to);
+        if (over === null) {
+            this.end();
+            straight(path, from, by);
+            disc(path, by);
+            straight(path, by, to);
+            this.begin(to, next);
+            return;
+        }
+        const [overX, overY] = over;
+        path.quadraticCurveTo(by[0] + overX, by[1] + overY, to[0] + next[0] * to[2], to[1] + next[1] * to[2]);
+        this.back.push([by[0] - overX, by[1] - overY, from[0] - this.x * from[2], from[1] - this.y * from[2]]);
+        [this.x, this.y, this.at] = [next[0], next[1], to];
+    }
+
+    end(): void {
+        const { path, at } = this;
+        if (this.back.length > 0) {
+            path.lineTo(at[0] - this.x * at[2], at[1] - this.y * at[2]);
+            for (let i = this.back.length - 1; i >= 0; i--) {
+                const [byX, byY, x, y] = present(this.back[i]);
+                if (Number.isNaN(byX)) {
+                    path.lineTo(x, y);
+                } else {
+                    path.quadraticCurveTo(byX, byY, x, y);
+                }
+            }
+        }
+        path.closePath();
+    }
+
+    private begin(from: Place, [x, y]: [number, number, number]): void {
+        [this.x, this.y, this.at, this.back] = [x, y, from, []];
+        this.path.moveTo(from[0] + x * from[2], from[1] + y * from[2]);
+    }
 }
 
 /** The last half segment, which is straight, and the round end. */
@@ -105,20 +180,32 @@ function middle(a: Place, b: Place): Place {
     return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2];
 }
 
-function bend(path: Path, a: Place, by: Place, b: Place): void {
+/** How far the control points of both sides stand off the line's own; null where it bends too sharply for that. */
+function gentle(a: Place, by: Place, b: Place): [x: number, y: number] | null {
     const [firstX, firstY, first] = normal(a, by);
     const [secondX, secondY, second] = normal(by, b);
+    // The cosine of the angle by which the line turns; from it the radius of the curve where it is sharpest.
     const turn = firstX * secondX + firstY * secondY;
     const sine = Math.sqrt(Math.max(0, (1 - turn) / 2));
     const radius = (Math.min(first, second) * (1 + turn)) / 2 / sine;
     if (turn <= 0 || by[2] > GENTLE * radius) {
+        return null;
+    }
+    const across = by[2] / (1 + turn);
+    return [(firstX + secondX) * across, (firstY + secondY) * across];
+}
+
+function bend(path: Path, a: Place, by: Place, b: Place): void {
+    const over = gentle(a, by, b);
+    if (over === null) {
         straight(path, a, by);
         disc(path, by);
         straight(path, by, b);
         return;
     }
-    const across = by[2] / (1 + turn);
-    const [overX, overY] = [(firstX + secondX) * across, (firstY + secondY) * across];
+    const [overX, overY] = over;
+    const [firstX, firstY] = normal(a, by);
+    const [secondX, secondY] = normal(by, b);
     path.moveTo(a[0] + firstX * a[2], a[1] + firstY * a[2]);
     path.quadraticCurveTo(by[0] + overX, by[1] + overY, b[0] + secondX * b[2], b[1] + secondY * b[2]);
     path.lineTo(b[0] - secondX * b[2], b[1] - secondY * b[2]);

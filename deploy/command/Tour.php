@@ -46,8 +46,14 @@ final readonly class Tour
         $this->draw($laptop);
         $this->shot($laptop, 'student');
         $phone = $this->chrome->open(390, 844)->visit($this->class->addresses['student']);
+        $phone->find('#page-frame[data-ready]');
+        // Seen whole, every place on it can be reached; then as it opens, as large as one writes.
+        $phone->press('0');
         $this->draw($phone);
+        $phone->click('[data-zoom=fit]');
         $this->shot($phone, 'student-phone');
+        $phone->click('[data-writing=open]')->click('[data-writing=line]')->click('[data-writing=line]');
+        $this->shot($phone, 'student-writing');
     }
 
     /** The library, a plan that is open, and a question at its place. */
@@ -85,6 +91,7 @@ final readonly class Tour
     private function draw(Page $page): void
     {
         $page->find('#page-frame[data-ready]');
+        $page->click('#fold');
         $page->option('[data-tool=shapes]')->option('[data-shape=rectangle]')->option('[data-filled]');
         $page->draw('.page-paper', [[0.14, 0.3], [0.8, 0.33], [0.82, 0.335]]);
         $page
@@ -112,6 +119,8 @@ final readonly class Tour
         $page->option('[data-tool=note]')->draw('.page-paper', [[0.66, 0.62]]);
         $page->seen('.page-typing')->sendKeys('Clockwise and anticlockwise must be the same');
         $page->option('[data-tool=pen]');
+        // Pressed once more, its settings are shut again.
+        $page->click('[data-tool=pen]');
         $page->waitForText('#saved', 'Saved');
         usleep(600_000);
     }

@@ -84,6 +84,12 @@ export class Tray {
                 queueMicrotask(() => this.placeOptions());
             });
         }
+        document.addEventListener('pointerdown', (event) => {
+            const at = event.target as Element;
+            if (this.opened !== null && at.closest('.tray-options, [data-tool], .page-frame') === null) {
+                this.openOptions(null);
+            }
+        });
         const before = view.moved;
         view.moved = () => {
             before();

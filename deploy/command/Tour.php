@@ -35,7 +35,6 @@ final readonly class Tour
         $this->offers($desk);
         $this->handOut($desk);
         $this->record($desk, $addresses['desk']);
-        $this->end($desk);
     }
 
     private function students(): void
@@ -332,14 +331,6 @@ final readonly class Tour
         $desk->visit($this->class->instance->address().(is_string($page) ? $page : '').'/take');
         $this->shot($desk, 'record');
         $desk->visit($address)->find('#grid[data-ready]');
-    }
-
-    private function end(Page $desk): void
-    {
-        $desk->click('#desk-menu summary')->click('#end')->click('#ask-first-yes');
-        $desk->click('#record button');
-        $desk->until(fn (): bool => $desk->all('#record a[href$="record.pdf"]') !== [], 'the record', 60);
-        $this->shot($desk, 'ended');
     }
 
     private function shot(Page $page, string $name): void

@@ -339,7 +339,7 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->find('#lead [data-ready]');
         $this->teacher
             ->option('#lead [data-tool=shapes]')
-            ->draw('#lead .page-paper', [[0.2, 0.7], [0.5, 0.75], [0.8, 0.8]]);
+            ->draw('#lead .page-paper', [[0.2, 0.2], [0.5, 0.25], [0.8, 0.3]]);
         $this->teacher->until(
             fn (): bool => $this->inked($this->teacher, '#lead .page') > 50,
             'a shape on the lead canvas',

@@ -296,7 +296,7 @@ final class SteadyTest extends BrowserTestCase
         $this->teacher->find('#grid[data-ready]');
         foreach (['Tamsin' => '80 N', 'Ada' => '80 N', 'Rafe' => '0.08 kN'] as $name => $answer) {
             $page = $this->join($name, $this->code);
-            $page->type('#questions input', $answer)->press("\u{E004}");
+            $page->click('#unfold')->type('#questions input', $answer)->press("\u{E004}");
             $page->waitForText('#saved', 'Saved');
         }
         $this->teacher->waitForText('.answer-chip .answer-n', '3');

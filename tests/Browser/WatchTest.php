@@ -30,7 +30,7 @@ final class WatchTest extends BrowserTestCase
         $class = [];
         foreach (['Tamsin' => '80 N', 'Rafe' => '24 N', 'Iona' => '80', 'Wren' => '24N'] as $name => $answer) {
             $class[$name] = $this->join($name, $this->code);
-            $class[$name]->type('#questions input', $answer)->press("\u{E004}");
+            $class[$name]->click('#unfold')->type('#questions input', $answer)->press("\u{E004}");
             $class[$name]->waitForText('#saved', 'Saved');
         }
         $class['Tamsin']->draw('.page-paper', [[0.2, 0.2], [0.5, 0.3]]);

@@ -69,9 +69,10 @@ export class FurtherTools {
         const { clientWidth } = present(this.row.parentElement);
         // Between the groups there is a gap.
         const space = isUpright ? this.tray.clientHeight : clientWidth - 16;
-        const size = isUpright ? one.offsetHeight : Math.max(...steps.map(({ offsetWidth }) => offsetWidth));
         const shown = this.tools.filter(({ hidden }) => !hidden);
-        const room = Math.floor(space / size) - steps.filter(({ hidden }) => !hidden).length;
+        const sizeOf = ({ offsetWidth, offsetHeight }: HTMLElement): number => (isUpright ? offsetHeight : offsetWidth);
+        const taken = steps.reduce((sum, step) => sum + sizeOf(step), 0);
+        const room = Math.floor((space - taken) / Math.max(...shown.map(sizeOf), sizeOf(one)));
         const isShort = shown.length > room;
         const kept = new Set(isShort ? this.dearest(shown, Math.max(1, room - 1)) : this.tools);
         for (const tool of this.tools) {

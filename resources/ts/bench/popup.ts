@@ -5,7 +5,7 @@ import type { Selection } from '../canvas/tools/selection';
 const GAP = 6;
 /** How wide it may become, as a bar beside what is chosen and as a tool's settings, in CSS pixels. */
 const BAR = 560;
-const PANEL = 384;
+const PANEL = 440;
 /** Above what is chosen stands the handle that turns it. */
 const HANDLE = 44;
 

@@ -206,9 +206,13 @@ export class Tray {
             .querySelectorAll('[data-filled]')
             .forEach((button) => button.setAttribute('aria-pressed', String(restyled.filled ?? settings.filled)));
         const { hasStylus, fingersDraw } = this.bench;
+        const wasThere = !element('.do-fingers.tool', this.root).hidden;
         for (const fingers of this.root.querySelectorAll<HTMLElement>('.do-fingers')) {
             fingers.hidden = fingers.matches('.tool') ? !hasStylus : !hasStylus && !isTouched();
             fingers.setAttribute('aria-pressed', String(fingersDraw));
+        }
+        if (wasThere !== hasStylus) {
+            this.further.arrange();
         }
         element('[data-finish]', this.root).hidden = !this.bench.hasUnfinishedShape;
         for (const [name, isOn] of [

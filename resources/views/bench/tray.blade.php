@@ -39,7 +39,7 @@
             <button class="tool do-redo" id="{{ $as }}redo" disabled
                 title="{{ __('Redo (Ctrl+Y)') }}"><x-icon name="arrow-clockwise" /><span>{{ __('Redo') }}</span></button>
             <button class="tool do-fingers" aria-pressed="false" hidden
-                title="{{ __('On: fingers draw too. Off: fingers move the page, and the pen draws.') }}"><x-icon name="hand-index" /><span>{{ __('Fingers draw') }}</span></button>
+                title="{{ __('On: fingers draw too. Off: fingers move the page, and the pen draws.') }}"><x-icon name="hand-index" /><span>{{ __('Fingers') }}</span></button>
             <div class="menu-holder">
                 <button class="tool open-more" id="{{ $as }}more" aria-expanded="false"
                     aria-controls="{{ $as }}more-menu"

@@ -5,7 +5,7 @@ import { present } from '../../present';
 /** Of its sharpest curve's radius, the pen's own may be so much. */
 const GENTLE = 0.9;
 /** How large the disc between two pieces is, against the pen. */
-const WITHIN = 0.8;
+const WITHIN = 0.94;
 
 /** A place on the line and half its width there, in units. */
 type Place = readonly [x: number, y: number, half: number];

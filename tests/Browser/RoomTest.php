@@ -344,6 +344,7 @@ final class RoomTest extends BrowserTestCase
             fn (): bool => $this->inked($this->teacher, '#lead .page') > 50,
             'a shape on the lead canvas',
         );
+        $this->teacher->waitForText('#lead .lead-saved', 'Saved');
         $this->teacher->press('f');
         // Bram's pen is on the page when it comes: the stroke goes on, and is one.
         $bram->draw('.page-paper', [[0.1, 0.1], [0.2, 0.2], [0.3, 0.1]], 'pen', lift: false);

@@ -108,6 +108,8 @@ export class HandOutForm {
         const what = this.value('what');
         const body: Record<string, unknown> = { what, mode: this.mode, alt: this.value('alt'), seats: this.seats };
         if (what === 'lead') {
+            // What was drawn a moment ago goes out too.
+            await this.lead.deliver();
             const pages: Record<string, string> = {
                 this: String(this.lead.page),
                 all: 'all',

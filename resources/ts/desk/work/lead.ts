@@ -87,6 +87,12 @@ export class Lead {
             seen.shown === null ? words.look_none : canvas === this.bench.canvas ? fill(words.look_here, { n }) : '';
     }
 
+    /** What is on it as it stands now is with the server, or has been tried to be. */
+    async deliver(): Promise<void> {
+        this.bench?.rest();
+        await this.outbox?.flush();
+    }
+
     /** The number of the page that is open, from 1. */
     get page(): number {
         return this.bench === null ? 1 : Math.max(0, this.bench.pages.indexOf(this.bench.view.page)) + 1;

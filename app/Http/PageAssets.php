@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use RuntimeException;
+
 /** The built files that a page is made of, from Vite's manifest (its "backend integration" describes the form). */
 final class PageAssets
 {
@@ -18,7 +20,7 @@ final class PageAssets
     }
 
     /**
-     * All that a page may ask for: its scripts, those that they bring in later too, styles and fonts.
+     * What a page asks for as it opens: its scripts, styles and fonts, and not what they bring in when it is wanted.
      *
      * @param  string  ...$sources  its entries, as they are named in vite.config.ts
      * @return list<string> addresses on this server
@@ -38,7 +40,11 @@ final class PageAssets
     {
         $file = self::manifest()[$source]['file'] ?? null;
 
-        return public_path(self::FOLDER.(is_string($file) ? $file : throw new \RuntimeException("{$source} is not built.")));
+        if (! is_string($file)) {
+            throw new RuntimeException("{$source} is not built.");
+        }
+
+        return public_path(self::FOLDER.$file);
     }
 
     private function add(string $name): void
@@ -52,7 +58,7 @@ final class PageAssets
         foreach ([...(array) ($chunk['css'] ?? []), ...(array) ($chunk['assets'] ?? [])] as $beside) {
             $this->found[self::FOLDER.$beside] = true;
         }
-        foreach ([...(array) ($chunk['imports'] ?? []), ...(array) ($chunk['dynamicImports'] ?? [])] as $import) {
+        foreach ((array) ($chunk['imports'] ?? []) as $import) {
             $this->add((string) $import);
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Deploy\Bench\BenchPaper;
 use Deploy\Browser\Page;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Support\BrowserTestCase;
@@ -11,20 +12,6 @@ use Tests\Support\BrowserTestCase;
 /** A student's page on the devices that students have: paper first, and with no network too. */
 final class StudentPageTest extends BrowserTestCase
 {
-    /** How much of the screen is paper that a pen would meet, as `./crag bench paper` measures it. */
-    private const PAPER = <<<'JS'
-        const paper = document.querySelector('#page .page-paper').getBoundingClientRect();
-        let all = 0, drawn = 0;
-        for (let x = 4; x < innerWidth; x += 8) {
-            for (let y = 4; y < innerHeight; y += 8) {
-                all++;
-                const isPaper = x >= paper.left && x < paper.right && y >= paper.top && y < paper.bottom;
-                drawn += isPaper && document.elementFromPoint(x, y)?.closest('#page-frame') !== null ? 1 : 0;
-            }
-        }
-        return drawn / all;
-        JS;
-
     /** Two fingers that tap the page twice. */
     private const TAP_TWICE = <<<'JS'
         const surface = document.querySelector('#page-frame');
@@ -56,7 +43,7 @@ final class StudentPageTest extends BrowserTestCase
     public function test_most_of_every_screen_is_paper(int $width, int $height, float $least): void
     {
         $student = $this->comeIn($width, $height);
-        self::assertGreaterThan($least, $student->run(self::PAPER));
+        self::assertGreaterThan($least, $student->run(BenchPaper::SHARE, BenchPaper::STEP));
         self::assertTrue(
             $student->run(
                 'return document.documentElement.scrollWidth <= innerWidth && document.documentElement.scrollHeight <= innerHeight',
@@ -118,7 +105,7 @@ final class StudentPageTest extends BrowserTestCase
             fn (): bool => $this->inked($student, '#page') > 50,
             'the stroke in sight',
         );
-        self::assertGreaterThan(0.65, $student->run(self::PAPER));
+        self::assertGreaterThan(0.65, $student->run(BenchPaper::SHARE, BenchPaper::STEP));
     }
 
     public function test_the_writing_window_writes_on_the_page_and_moves_on_by_itself(): void
@@ -162,7 +149,7 @@ final class StudentPageTest extends BrowserTestCase
         $this->teacher->click('#handout .btn-go');
         $shape = 'const b = document.querySelector("#page .page-paper").getBoundingClientRect(); return Math.abs(b.width / b.height - 0.625) < 0.01';
         $student->until(fn (): bool => $student->run($shape) === true, 'a tall page');
-        self::assertGreaterThan(0.65, $student->run(self::PAPER));
+        self::assertGreaterThan(0.65, $student->run(BenchPaper::SHARE, BenchPaper::STEP));
         $student->press('0')->draw('.page-paper', [[0.2, 0.9], [0.8, 0.95]], 'touch');
         $this->steps($student, 1);
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.tile') > 20, 'the ink at the foot of the page');
@@ -173,6 +160,17 @@ final class StudentPageTest extends BrowserTestCase
             ),
             'a tile as tall as a tile gets',
         );
+        // In the close-up too, and with the teacher's private notes on top of it.
+        $this->teacher->run('document.querySelector(".tile-open").click()');
+        $paper = 'const b = document.querySelector("#closeup .page:not(.page-below, .writing-page) > .page-paper")?.getBoundingClientRect(); return b !== undefined && Math.abs(b.width / b.height - 0.625) < 0.01';
+        $this->teacher->until(fn (): bool => $this->teacher->run($paper) === true, 'a tall page in the close-up');
+        $this->teacher->press('o');
+        $this->teacher->until(
+            fn (): bool => $this->teacher->find('#closeup')->getAttribute('data-mode') === 'private',
+            'the private notes',
+        );
+        self::assertTrue($this->teacher->run($paper));
+        $this->teacher->press("\u{E00C}")->press("\u{E00C}");
         // A page that is added is like the first, and one with work on it keeps its shape.
         $this->teacher->press('h')->seen('#handout');
         $this->teacher->run(

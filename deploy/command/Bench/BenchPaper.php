@@ -24,12 +24,12 @@ final class BenchPaper
     ];
 
     /** Every so many CSS pixels, across and down, is asked what lies there. */
-    private const STEP = 8;
+    public const STEP = 8;
 
     /**
      * Points of a grid over the whole screen: a point counts where a pen would meet the page, and the paper in it.
      */
-    private const SHARE = <<<'JS'
+    public const SHARE = <<<'JS'
         const paper = document.querySelector('#page .page-paper').getBoundingClientRect();
         let all = 0, drawn = 0;
         for (let x = arguments[0] / 2; x < innerWidth; x += arguments[0]) {

@@ -3,12 +3,13 @@ import { fill } from '../page';
 import { wordFor } from '../protocol/wordfor';
 import type { CanvasObject, Placed } from '../canvas/model/objects';
 import { pageBox, union, type Box } from '../canvas/model/bounds';
+import type { PaperSize } from '../canvas/model/paper';
 import { typed } from '../canvas/model/words';
 import { present } from '../present';
 
 /** What an object is, for those who do not see it. `words` holds the sentences by kind. */
-export function describe(placed: Placed, words: BenchWords): string {
-    return fill(words.object, { what: what(placed.object, words), where: whereIs(pageBox(placed), words) });
+export function describe(placed: Placed, words: BenchWords, paper: PaperSize): string {
+    return fill(words.object, { what: what(placed.object, words), where: whereIs(pageBox(placed), words, paper) });
 }
 
 /** Strokes larger than this, in units, are drawing, not writing. */
@@ -64,21 +65,20 @@ function isInLine(line: Box, box: Box): boolean {
 }
 
 /** What an entry is, for those who do not see it. */
-export function describeEntry({ placed }: Entry, words: BenchWords): string {
+export function describeEntry({ placed }: Entry, words: BenchWords, paper: PaperSize): string {
     return placed.length === 1
-        ? describe(present(placed[0]), words)
+        ? describe(present(placed[0]), words, paper)
         : fill(words.object, {
               what: fill(words.a_writing, { n: placed.length }),
-              where: whereIs(union(placed.map(pageBox)), words),
+              where: whereIs(union(placed.map(pageBox)), words, paper),
           });
 }
 
-function whereIs({ left, top }: Box, words: BenchWords): string {
-    return (
-        words[
-            `at_${top < 333 ? 'top' : top < 667 ? 'middle' : 'bottom'}_${left < 533 ? 'left' : left < 1067 ? 'centre' : 'right'}`
-        ] ?? ''
-    );
+/** In which ninth of the page it begins. */
+function whereIs({ left, top }: Box, words: BenchWords, [width, height]: PaperSize): string {
+    const down = top < height / 3 ? 'top' : top < (2 * height) / 3 ? 'middle' : 'bottom';
+    const across = left < width / 3 ? 'left' : left < (2 * width) / 3 ? 'centre' : 'right';
+    return words[`at_${down}_${across}`] ?? '';
 }
 
 function what(object: CanvasObject, words: BenchWords): string {

@@ -75,7 +75,7 @@ export class Panel {
             there.delete(id);
             const button = item.firstElementChild as HTMLButtonElement;
             item.dataset.ids = entry.ids.join(' ');
-            const words = describeEntry(entry, bench.words);
+            const words = describeEntry(entry, bench.words, bench.view.paperSize);
             if (button.textContent !== words) {
                 button.textContent = words;
             }

@@ -36,6 +36,8 @@ export class WritingWindow {
     private began = 0;
     private restTimer = 0;
     private isPlacing = false;
+    /** The shape of the page that it shows. */
+    private paper = '';
 
     constructor(
         private readonly bench: Workbench,
@@ -55,7 +57,12 @@ export class WritingWindow {
         const before = bench.view.moved;
         bench.view.moved = () => {
             before();
-            this.placeMark();
+            // Another page may be of another shape.
+            if (String(bench.view.paperSize) !== this.paper) {
+                this.show();
+            } else {
+                this.placeMark();
+            }
         };
         // Two fingers in the window move what it shows.
         this.lens.moved = () => this.followLens();
@@ -175,6 +182,7 @@ export class WritingWindow {
         if (!this.isOpen || this.page.clientWidth === 0) {
             return;
         }
+        this.paper = String(this.bench.view.paperSize);
         this.at = held(this.backdrop, this.seen);
         const { scale } = this;
         this.isPlacing = true;

@@ -128,10 +128,25 @@ export async function keepPage(seat: string, mark: string, assets: string[]): Pr
         const registration = await navigator.serviceWorker.register('/worker.js', { scope: '/seat/' });
         await navigator.serviceWorker.ready;
         window.setTimeout(
-            () => registration.active?.postMessage({ do: 'keep', seat, mark, assets }),
+            () =>
+                registration.active?.postMessage({
+                    do: 'keep',
+                    seat,
+                    mark,
+                    assets: [...new Set([...assets, ...loaded()])],
+                }),
             KEEP_MS * (1 + Math.random()),
         );
     } catch {
         // A browser that forbids workers has a page that needs the network.
     }
+}
+
+/** What the page has brought in by now beyond what it began with: the browser has it, and fetches nothing anew. */
+function loaded(): string[] {
+    return performance
+        .getEntriesByType('resource')
+        .map(({ name }) => new URL(name))
+        .filter(({ origin, pathname }) => origin === location.origin && pathname.startsWith('/build/assets/'))
+        .map(({ pathname }) => pathname);
 }

@@ -41,10 +41,8 @@ self.addEventListener('fetch', (event) => {
     const seat = /^\/seat\/(\w+)\/?$/.exec(pathname)?.[1];
     if (request.mode === 'navigate' && seat !== undefined) {
         event.respondWith(openPage(request, seat));
-    } else if (pathname.startsWith('/build/')) {
-        event.respondWith(asset(request));
-    } else if (/^\/(asset|asset-light|backdrop\.svg)(\/|$)/.test(pathname)) {
-        event.respondWith(picture(event));
+    } else if (/^\/(build|asset|asset-light|backdrop\.svg)(\/|$)/.test(pathname)) {
+        event.respondWith(part(event));
     }
 });
 
@@ -73,13 +71,11 @@ async function withPatience(answer: Promise<Response>, ms: number | null): Promi
           ]);
 }
 
-/** Their names hold what is in them: what was kept once is right for ever. */
-async function asset(request: Request): Promise<Response> {
-    return (await caches.match(request)) ?? fetch(request);
-}
-
-/** Of a page that is kept its pictures are kept too, as it asks for them. */
-async function picture(event: FetchEvent): Promise<Response> {
+/**
+ * What a page is made of, and the pictures on it. What was kept once is right for ever: their names hold what is in
+ * them. What a kept page asks for is kept with it; nothing is fetched that it does not ask for.
+ */
+async function part(event: FetchEvent): Promise<Response> {
     const kept = await caches.match(event.request);
     if (kept !== undefined) {
         return kept;

@@ -1,6 +1,7 @@
 import type { Log } from '../../canvas/model/log';
 import type { Operation } from '../../canvas/model/objects';
 import type { KeptScene } from '../../canvas/model/scene';
+import { paperOf, WIDE } from '../../canvas/model/paper';
 import { View } from '../../canvas/drawing/view';
 import type { Workbench } from '../../canvas/workbench';
 
@@ -78,6 +79,8 @@ export class TwoLogs {
         const isNotes = top === 'notes';
         bench.view.insert(this.sheet, isNotes ? 'under' : 'over');
         this.sheet.className = isNotes ? 'page page-below' : 'page page-over';
+        // Notes lie on the canvas's paper; the canvas has its own.
+        bench.view.paperBelow = isNotes ? paperSize : WIDE;
         bench.beginWith(isNotes ? this.notes : this.canvas, up, page, isNotes ? 'private' : 'coach');
         other.reset();
         other.log = down;
@@ -97,6 +100,7 @@ export class TwoLogs {
         }
         if (there.length > 0) {
             this.other.take(there);
+            this.layOver();
         }
         return ofCanvas;
     }
@@ -112,7 +116,16 @@ export class TwoLogs {
     turned(): void {
         this.mirrorPages();
         this.other.page = this.bench.view.page;
+        this.layOver();
         this.followCamera();
+    }
+
+    /** With the notes on top, the page is as large as the canvas's below them. */
+    private layOver(): void {
+        const { view } = this.bench;
+        if (this.top === 'notes') {
+            view.lieOver(paperOf(this.other.log.scene.pages.get(view.page)));
+        }
     }
 
     showLayers(coach: boolean, notes: boolean): void {

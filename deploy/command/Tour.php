@@ -91,7 +91,7 @@ final readonly class Tour
     {
         $page->find('#page-frame[data-ready]');
         $page->click('#fold');
-        $page->option('[data-tool=shapes]')->option('[data-shape=rectangle]')->option('[data-filled]');
+        $page->option('[data-tool=shapes]')->option('[data-shape=rectangle]')->option('[data-strength="18"]');
         $page->draw('.page-paper', [[0.14, 0.3], [0.8, 0.33], [0.82, 0.335]]);
         $page
             ->option('[data-tool=stamps]')

@@ -344,7 +344,7 @@ final class ToolsTest extends BrowserTestCase
         foreach (
             [
                 '[data-width="70"]' => ['width' => 70],
-                '[data-filled]' => ['filled' => true],
+                '[data-strength="18"]' => ['filled' => true],
                 '[data-colour="#8f2d1a"]' => ['colour' => '#8f2d1a'],
             ] as $button => $set
         ) {

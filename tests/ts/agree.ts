@@ -1,13 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { decodeInk, encodeInk, type Sample } from '../../resources/ts/canvas/model/ink';
 import { fold, history, readScene, type KeptScene, type Scene } from '../../resources/ts/canvas/model/scene';
+import { fitShape } from '../../resources/ts/canvas/fit/fit';
 import type { Operation } from '../../resources/ts/canvas/model/objects';
 
 /*
  * Reads cases as JSON from standard input and answers what the browser's code makes of them, so that a test can hold
- * it against the core: [{"log": [operations]}, {"kept": scene, "log": [operations]}, {"ink": [samples]}, …].
+ * it against the core: [{"log": [operations]}, {"kept": scene, "log": [operations]}, {"ink": [samples]}, {"drawn": [samples]}, …].
  */
-type Case = { log: Operation[]; kept?: KeptScene } | { ink: Sample[] };
+type Case = { log: Operation[]; kept?: KeptScene } | { ink: Sample[] } | { drawn: Sample[] };
 
 function written({ pages, objects, answers }: Scene): unknown {
     return {
@@ -22,6 +23,9 @@ const answers = cases.map((one) => {
     if ('ink' in one) {
         const text = encodeInk(one.ink);
         return { text, back: decodeInk(text) };
+    }
+    if ('drawn' in one) {
+        return fitShape(one.drawn);
     }
     const scene = fold(one.log, one.kept === undefined ? undefined : readScene(one.kept));
     const { undo, redo } = history(one.log);

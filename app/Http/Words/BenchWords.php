@@ -31,6 +31,7 @@ final class BenchWords
             'bringing' => __('Bringing it in…'),
             'paste_cut' => __('Only the first :n characters fit in a text box.'),
             'only_lines_in_parts' => __('You can only rub out parts of lines. Choose “Whole lines” to rub this out.'),
+            'no_shape' => __('That isn’t close to a line or a shape.'),
             'nothing_chosen' => __('Nothing is chosen.'),
             'chosen' => __(':n chosen'),
             'object' => __(':what, :where'),

@@ -90,19 +90,15 @@ final class SceneDraft
      * Parts stand where the whole stood. They are put into the order only when it is asked for: that costs as much as
      * the canvas holds, and a rub may cut a hundred times.
      *
-     * @param  array<string, CanvasObject>  $parts  by their ids
+     * @param  array<string, PlacedObject>  $parts  by their ids
      */
     public function split(string $id, array $parts): void
     {
-        $before = $this->placed($id);
-        if ($before === null) {
+        if ($this->placed($id) === null) {
             return;
         }
-        $this->parts[$id] = [];
-        foreach ($parts as $partId => $part) {
-            $placed = clone $before;
-            $placed->object = $part;
-            $this->parts[$id][$partId] = $placed;
+        $this->parts[$id] = $parts;
+        foreach (array_keys($parts) as $partId) {
             $this->partOf[$partId] = $id;
         }
     }

@@ -12,6 +12,7 @@ use Crag\Canvas\Object\Note;
 use Crag\Canvas\Object\Picture;
 use Crag\Canvas\Object\Piece;
 use Crag\Canvas\Object\PointShape;
+use Crag\Canvas\Object\ShapeLook;
 use Crag\Canvas\Object\Stamp;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Object\Text;
@@ -25,10 +26,8 @@ use LogicException;
  */
 final readonly class ObjectSvg
 {
-    /** How much of what lies under a highlighter's line it lets through, and under a filled shape. */
+    /** How much of what lies under a highlighter's line it lets through. */
     public const HIGHLIGHT_OPACITY = 0.45;
-
-    public const FILL_OPACITY = 0.18;
 
     public function __construct(private Pictures $pictures)
     {
@@ -39,8 +38,16 @@ final readonly class ObjectSvg
         return match (true) {
             $object instanceof Stroke => $object->highlights ? self::highlight($object) : self::stroke($object),
             $object instanceof Text => self::text($object),
-            $object instanceof BoxShape => self::shape(ShapePath::box($object), $object),
-            $object instanceof PointShape => self::shape(ShapePath::points($object), $object),
+            $object instanceof BoxShape => self::shape(
+                ShapePath::box($object),
+                ShapePath::boxHeads($object),
+                $object->look,
+            ),
+            $object instanceof PointShape => self::shape(
+                ShapePath::points($object),
+                ShapePath::pointHeads($object),
+                $object->look,
+            ),
             $object instanceof Maths => self::maths($object),
             $object instanceof Note => self::note($object),
             $object instanceof Stamp => self::stamp($object),
@@ -69,20 +76,24 @@ final readonly class ObjectSvg
         ]);
     }
 
-    private static function shape(string $path, BoxShape|PointShape $shape): string
+    private static function shape(string $path, string $heads, ShapeLook $look): string
     {
-        $filled = $shape->filled && ! in_array($shape->type, ['line', 'arrow', 'curve'], true);
-
-        return Xml::element(
+        $line = [
+            'stroke' => $look->colour->hex,
+            'stroke-width' => $look->width / Paper::TENTHS,
+            'stroke-linecap' => 'round',
+            'stroke-linejoin' => 'round',
+        ];
+        $inside = ! $look->isFilled()
+            ? ['fill' => 'none']
+            : ['fill' => ($look->fill ?? $look->colour)->hex, 'fill-opacity' => $look->strength / 100];
+        $dashes = ShapePath::dashes($look);
+        $drawn = Xml::element(
             'path',
-            [
-                'd' => $path,
-                'stroke' => $shape->colour->hex,
-                'stroke-width' => $shape->width / Paper::TENTHS,
-                'stroke-linecap' => 'round',
-                'stroke-linejoin' => 'round',
-            ] + ($filled ? ['fill' => $shape->colour->hex, 'fill-opacity' => self::FILL_OPACITY] : ['fill' => 'none']),
+            ['d' => $path] + $line + ($dashes === [] ? [] : ['stroke-dasharray' => implode(' ', $dashes)]) + $inside,
         );
+
+        return $heads === '' ? $drawn : $drawn.Xml::element('path', ['d' => $heads] + $line + ['fill' => 'none']);
     }
 
     private static function text(Text $text): string

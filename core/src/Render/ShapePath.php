@@ -6,6 +6,7 @@ namespace Crag\Render;
 
 use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\PointShape;
+use Crag\Canvas\Object\ShapeLook;
 use Crag\Prompt\Paper;
 
 /** The outline of a shape as SVG path data in units. resources/ts/canvas/drawing/shapes.ts draws the same. */
@@ -15,6 +16,9 @@ final class ShapePath
     private const HEAD = 4.0;
 
     private const HEAD_LEAST = 14.0;
+
+    /** What a thin line's dashes are long, beside their share of its width. */
+    private const DASH = 6.0;
 
     /** Of a circle's quarter, the share of the radius at which a cubic's control points stand. */
     private const ROUND = 0.5522847498;
@@ -29,9 +33,7 @@ final class ShapePath
         ];
 
         return match ($shape->type) {
-            'line' => self::path('M', $x, $y, 'L', $x + $w, $y + $h),
-            'arrow' => self::path('M', $x, $y, 'L', $x + $w, $y + $h).
-                self::head($x + $w, $y + $h, $w, $h, $shape->width / Paper::TENTHS),
+            'line', 'arrow' => self::path('M', $x, $y, 'L', $x + $w, $y + $h),
             'rectangle' => self::path('M', $x, $y, 'L', $x + $w, $y, 'L', $x + $w, $y + $h, 'L', $x, $y + $h, 'Z'),
             'triangle' => self::path('M', $x + $w / 2, $y, 'L', $x + $w, $y + $h, 'L', $x, $y + $h, 'Z'),
             default => self::ellipse($x + $w / 2, $y + $h / 2, $w / 2, $h / 2),
@@ -40,12 +42,55 @@ final class ShapePath
 
     public static function points(PointShape $shape): string
     {
-        $points = array_map(
+        $points = self::pairs($shape);
+
+        return $shape->type === 'polygon' ? self::polygon($points) : self::curve($points);
+    }
+
+    /** The heads of a line or an arrow; empty where it has none. */
+    public static function boxHeads(BoxShape $shape): string
+    {
+        $from = [$shape->x / Paper::TENTHS, $shape->y / Paper::TENTHS];
+        $to = [($shape->x + $shape->w) / Paper::TENTHS, ($shape->y + $shape->h) / Paper::TENTHS];
+
+        return self::heads([$from, $to], $shape->look);
+    }
+
+    /** The heads of a curve; empty where it has none. It comes to its ends from the points beside them. */
+    public static function pointHeads(PointShape $shape): string
+    {
+        return self::heads(self::pairs($shape), $shape->look);
+    }
+
+    /** @return list<float> lengths of dashes and gaps, in units; none for an even line. Ends are round. */
+    public static function dashes(ShapeLook $look): array
+    {
+        $width = $look->width / Paper::TENTHS;
+
+        return match ($look->line) {
+            'dashed' => [3 * $width + self::DASH, 2.5 * $width + self::DASH],
+            'dotted' => [0.01, 2 * $width + self::DASH / 3],
+            default => [],
+        };
+    }
+
+    /** @param  list<array{float, float}>  $points */
+    private static function heads(array $points, ShapeLook $look): string
+    {
+        $last = count($points) - 1;
+        $width = $look->width / Paper::TENTHS;
+
+        return ($look->hasHeadAtStart() ? self::head($points[0], $points[1], $width) : '').
+            ($look->hasHeadAtEnd() ? self::head($points[$last], $points[$last - 1], $width) : '');
+    }
+
+    /** @return list<array{float, float}> */
+    private static function pairs(PointShape $shape): array
+    {
+        return array_map(
             static fn (array $point): array => [$point[0] / Paper::TENTHS, $point[1] / Paper::TENTHS],
             array_chunk($shape->points, 2),
         );
-
-        return $shape->type === 'polygon' ? self::polygon($points) : self::curve($points);
     }
 
     /** @param  list<array{float, float}>  $points */
@@ -87,8 +132,14 @@ final class ShapePath
         return $path;
     }
 
-    private static function head(float $x, float $y, float $w, float $h, float $width): string
+    /**
+     * @param  array{float, float}  $tip
+     * @param  array{float, float}  $from  where the line comes from
+     */
+    private static function head(array $tip, array $from, float $width): string
     {
+        [$x, $y] = $tip;
+        [$w, $h] = [$x - $from[0], $y - $from[1]];
         $length = hypot($w, $h);
         if ($length === 0.0) {
             return '';

@@ -38,6 +38,8 @@ final class Examples
             'triangle' => ['type' => 'triangle'] + $box,
             'polygon' => ['type' => 'polygon'] + $points,
             'curve' => ['type' => 'curve'] + $points,
+            'dotted' => ['type' => 'rectangle', 'fill' => '#c98a1b', 'strength' => 50, 'line' => 'dotted'] + $box,
+            'dashed' => ['type' => 'curve', 'line' => 'dashed', 'ends' => 'both'] + $points,
             'text' => self::text(),
             'maths' => self::maths(),
             'note' => self::note(),

@@ -102,6 +102,12 @@ final class Logs
         return self::operation($id, 'remove', ['targets' => array_map(self::id(...), array_values($targets))]);
     }
 
+    /** @param  array<string, mixed>  $object */
+    public static function straighten(string $id, string $target, array $object): Operation
+    {
+        return self::operation($id, 'straighten', ['target' => self::id($target), 'object' => $object]);
+    }
+
     public static function undo(string $id, string $target, ?string $seat = self::SEAT): Operation
     {
         return self::operation($id, 'withdraw', ['target' => self::id($target)], $seat);

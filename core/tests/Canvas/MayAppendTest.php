@@ -83,6 +83,10 @@ final class MayAppendTest extends TestCase
             Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('words'), 'keep' => []]]]),
             'That can’t be done to this.',
         ];
+        yield 'straightening words' => [
+            Logs::straighten('n', 'words', Examples::all()['line']),
+            'That can’t be done to this.',
+        ];
         yield 'the third of two' => [Logs::remove('n', Logs::id('pasted').'.2'), 'That can’t be done to this.'];
         yield 'one of a single one' => [Logs::remove('n', Logs::id('stroke').'.0'), 'That can’t be done to this.'];
         yield 'a page that is none' => [Logs::onPage('ghost', Logs::stroke('n')), 'isn’t on this canvas any more'];
@@ -142,6 +146,7 @@ final class MayAppendTest extends TestCase
         yield 'cut a stroke that was pasted' => [
             Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('pasted').'.1', 'keep' => [[0, 8]]]]]),
         ];
+        yield 'straighten a stroke' => [Logs::straighten('n', 'stroke', Examples::all()['line'])];
         yield 'recolour' => [
             Logs::operation('n', 'change', ['target' => Logs::id('stroke'), 'set' => ['colour' => '#000000']]),
         ];

@@ -27,6 +27,7 @@ final class OperationTest extends TestCase
             Logs::operation('e', 'clear'),
             Logs::operation('b', 'backdrop', ['backdrop' => ['kind' => 'isometric']], null),
             Logs::operation('x', 'cut', ['cuts' => [['target' => Logs::id('s'), 'keep' => [[0, 4], [9, 16]]]]]),
+            Logs::straighten('z', 's', Examples::all()['ellipse']),
             Logs::operation('a', 'arrange', ['targets' => [Logs::id('s')], 'places' => [[10, -20, 4500, 12_000]]]),
             Logs::operation('g', 'arrange', ['targets' => [Logs::id('s').'.3'], 'group' => 'crew']),
             Logs::operation('l', 'arrange', ['targets' => [Logs::id('s')], 'lock' => true], null),
@@ -147,6 +148,10 @@ final class OperationTest extends TestCase
         yield 'parts that overlap' => [
             ['kind' => 'cut', 'body' => ['cuts' => [['target' => 'abcdefghijkl', 'keep' => [[0, 9], [4, 12]]]]]],
             '"keep"',
+        ];
+        yield 'straightened to words' => [
+            ['kind' => 'straighten', 'body' => ['target' => 'abcdefghijkl', 'object' => Examples::text()]],
+            'is not a shape',
         ];
         yield 'arranging nothing' => [['kind' => 'arrange', 'body' => ['targets' => ['abcdefghijkl']]], '"places"'];
         yield 'too few places' => [

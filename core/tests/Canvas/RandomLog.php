@@ -103,10 +103,21 @@ final class RandomLog
         $other = $this->objects[array_rand($this->objects)];
         $targets = ['targets' => array_values(array_unique([$target, $other]))];
 
-        return match (mt_rand(1, 8)) {
+        return match (mt_rand(1, 9)) {
             1, 2 => Logs::operation($id, 'remove', $targets),
             3 => $this->cut($id, $target),
-            4 => Logs::operation($id, 'change', ['target' => $target, 'set' => ['colour' => '#6b4c9a']]),
+            9 => $this->straighten($id, $target),
+            4 => Logs::operation($id, 'change', [
+                'target' => $target,
+                'set' => [
+                    ['colour' => '#6b4c9a'],
+                    ['fill' => 'own'],
+                    ['fill' => '#2c6e8f', 'strength' => 60],
+                    ['strength' => 18, 'line' => 'dashed'],
+                    ['line' => 'solid', 'ends' => 'end'],
+                    ['ends' => 'none'],
+                ][mt_rand(0, 5)],
+            ]),
             5 => Logs::operation($id, 'change', [
                 'target' => $target,
                 'set' => ['x' => mt_rand(0, 9000), 'y' => mt_rand(0, 9000)],
@@ -133,6 +144,18 @@ final class RandomLog
                 ],
             ),
         };
+    }
+
+    private function straighten(string $id, string $target): Operation
+    {
+        $this->objects[] = Logs::id($id);
+
+        return Logs::operation(
+            $id,
+            'straighten',
+            ['target' => $target, 'object' => Examples::all()[mt_rand(0, 1) === 1 ? 'line' : 'polygon']] +
+                (mt_rand(0, 1) === 1 ? ['place' => [10, 20, 4_500, 10_000]] : []),
+        );
     }
 
     private function cut(string $id, string $target): Operation

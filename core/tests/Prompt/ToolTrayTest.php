@@ -67,6 +67,8 @@ final class ToolTrayTest extends TestCase
             'curve' => Tool::Shapes,
             'text' => Tool::Text,
             'maths' => Tool::Maths,
+            'dotted' => Tool::Shapes,
+            'dashed' => Tool::Shapes,
             'note' => Tool::Note,
             'stamp' => Tool::Stamps,
             'picture' => Tool::Picture,
@@ -95,6 +97,14 @@ final class ToolTrayTest extends TestCase
         self::assertFalse($operation->fits(ToolTray::of(TrayKind::Custom, $others)));
         $teachers = new Operation($operation->id, $operation->layer, Author::teacher(), 0, $operation->effect);
         self::assertTrue($teachers->fits(ToolTray::of(TrayKind::Custom)));
+    }
+
+    public function test_straightening_needs_the_pen_and_shapes(): void
+    {
+        $straighten = Logs::straighten('n', 'a', Examples::all()['line']);
+        self::assertTrue($straighten->fits(ToolTray::of(TrayKind::Custom, [Tool::Pen, Tool::Shapes])));
+        self::assertFalse($straighten->fits(ToolTray::of(TrayKind::Custom, [Tool::Pen])));
+        self::assertFalse($straighten->fits(ToolTray::of(TrayKind::Custom, [Tool::Shapes])));
     }
 
     public function test_pasting_needs_the_tool_of_everything_that_is_pasted(): void

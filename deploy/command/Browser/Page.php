@@ -204,7 +204,13 @@ final class Page
     {
         $ways = str_contains($selector, '[data-tool=')
             ? ['.open-further']
-            : ['[data-reveal=style]', '[data-reveal=rare]', '.tray-tools .tool[aria-pressed=true]'];
+            : [
+                '[data-reveal=style]',
+                '[data-reveal=rare]',
+                '[data-reveal=line]',
+                '.tray-tools .tool[aria-pressed=true]',
+                '[data-reveal=line]',
+            ];
         foreach ($ways as $way) {
             if ($this->isSeen($selector)) {
                 break;
@@ -276,6 +282,7 @@ final class Page
      * Draws over an element, in fractions of its size, with a real pointer.
      *
      * @param  list<array{float, float}|array{float, float, float}>  $points  x, y, and the pressure if any
+     * @param  int  $holdMs  held still at the end, before it is lifted
      */
     public function draw(
         string $selector,
@@ -283,6 +290,7 @@ final class Page
         string $pointer = 'mouse',
         int $msEach = 16,
         bool $lift = true,
+        int $holdMs = 0,
     ): self {
         $box = $this->run(
             'const b = document.querySelector(arguments[0]).getBoundingClientRect(); return [b.left, b.top, b.width, b.height]',
@@ -304,6 +312,7 @@ final class Page
                 $actions[] = ['type' => 'pointerDown', 'button' => 0] + $pressure;
             }
         }
+        $actions[] = ['type' => 'pause', 'duration' => $holdMs];
         if ($lift) {
             $actions[] = ['type' => 'pointerUp', 'button' => 0];
         }

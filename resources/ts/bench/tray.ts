@@ -1,27 +1,13 @@
+import { CHOICES, chosen, current, RESTYLES, worthOf, type Choice } from './choices';
 import { FurtherTools } from './further';
 import { PopUp } from './popup';
 import { PhotoWindow } from '../canvas/tools/photo';
-import type { Settings, ToolName } from '../canvas/tools/settings';
+import { straighten } from '../canvas/tools/straighten';
+import { lookOf } from '../canvas/tools/look';
+import { sampleShape, type ToolName } from '../canvas/tools/settings';
 import type { Workbench } from '../canvas/workbench';
 import { element } from '../page';
 import { present } from '../present';
-
-/** Which setting a button in the tray chooses, and what it becomes. */
-const CHOICES: Record<string, (value: string) => Partial<Settings>> = {
-    colour: (colour) => ({ colour }),
-    highlight: (highlight) => ({ highlight }),
-    note: (note) => ({ note }),
-    width: (width) => ({ width: Number(width) }),
-    size: (size) => ({ size: Number(size) }),
-    align: (align) => ({ align: align as Settings['align'] }),
-    shape: (shape) => ({ shape: shape as Settings['shape'] }),
-    stamp: (stamp) => ({ stamp }),
-    rub: (rub) => ({ rub: rub as Settings['rub'] }),
-    reach: (reach) => ({ reach: Number(reach) }),
-    select: (select) => ({ select: select as Settings['select'] }),
-};
-/** What of a setting the chosen objects take over too. */
-const RESTYLED = new Set(['colour', 'note', 'highlight', 'width', 'size', 'align']);
 
 /** The tool tray: what is chosen in it, what it offers, and which tools are in it at all. */
 export class Tray {
@@ -29,6 +15,7 @@ export class Tray {
     private readonly menu: HTMLElement;
     private readonly more: HTMLButtonElement;
     private readonly free: HTMLInputElement;
+    private readonly fill: HTMLInputElement;
     private allowed: string[] = [];
     private camera: PhotoWindow | null = null;
     private readonly options: PopUp;
@@ -49,11 +36,13 @@ export class Tray {
         this.menu = element('.more-menu', scope);
         this.more = element<HTMLButtonElement>('.open-more', scope);
         this.free = element<HTMLInputElement>('.free', scope);
+        this.fill = element<HTMLInputElement>('.fill', scope);
         this.options = new PopUp(element('.tray-options', scope), this.root, scope);
         this.further = new FurtherTools(this.root);
         this.root.addEventListener('click', (event) => this.pressed(event));
         this.listenForPaper();
         this.free.addEventListener('input', () => this.set('colour', this.free.value));
+        this.fill.addEventListener('input', () => this.set('fill', this.fill.value));
         element('.bench-file', scope).addEventListener('change', (event) => this.brought(event));
         element('.bench-camera', scope).addEventListener('change', (event) => this.brought(event));
         document.addEventListener('pointerdown', (event) => {
@@ -135,6 +124,7 @@ export class Tray {
     /** The tools that are in the tray now. One that was taken away is put down. */
     allow(tools: string[]): void {
         this.allowed = tools;
+        this.bench.settings.straightens = tools.includes('shapes');
         for (const one of this.scope.querySelectorAll<HTMLElement>('[data-needs]')) {
             one.hidden = !tools.includes(present(one.dataset.needs));
         }
@@ -158,14 +148,14 @@ export class Tray {
     }
 
     /** Puts a setting, and gives it to what is being typed or is chosen. */
-    set(name: string, value: string): void {
-        const change = present(CHOICES[name])(value);
-        Object.assign(this.bench.settings, change);
+    set(name: Choice, value: string): void {
+        const worth = worthOf(name, value);
+        Object.assign(this.bench.settings, chosen(name, worth));
         if (name === 'colour' || name === 'size' || name === 'align') {
-            this.bench.typing.set(change as Partial<{ colour: string; size: number; align: Settings['align'] }>);
+            this.bench.typing.set({ [name]: worth });
         }
-        if (RESTYLED.has(name) && !this.bench.selection.isEmpty) {
-            this.bench.selection.set(name, Object.values(change)[0]);
+        if (RESTYLES.has(name) && !this.bench.selection.isEmpty) {
+            this.bench.selection.set(name, worth);
         }
         if (name === 'shape') {
             this.bench.choose('shapes');
@@ -177,10 +167,9 @@ export class Tray {
     show(): void {
         const { settings, selection } = this.bench;
         // With Move the tray says how what is chosen looks, not how the next thing will.
-        const restyled = settings.tool === 'move' ? selection.look() : {};
-        const values: Record<string, string> = Object.fromEntries(
-            Object.keys(CHOICES).map((name) => [name, String(restyled[name] ?? settings[name as keyof Settings])]),
-        );
+        const look = settings.tool === 'move' ? selection.look() : {};
+        const has = settings.tool === 'shapes' ? lookOf(sampleShape(settings)) : look;
+        const values = current(settings, look);
         for (const button of this.root.querySelectorAll<HTMLElement>('[data-tool]')) {
             button.setAttribute('aria-pressed', String(button.dataset.tool === settings.tool));
         }
@@ -195,16 +184,16 @@ export class Tray {
             group.hidden =
                 !wanted ||
                 (when !== undefined && (when === 'chosen') === selection.isEmpty) ||
-                (settings.tool === 'move' && style !== undefined && restyled[style] === undefined);
+                ((settings.tool === 'move' || settings.tool === 'shapes') &&
+                    style !== undefined &&
+                    has[style] === undefined);
         }
-        this.showLook(Object.keys(restyled).length > 0);
+        this.showLook(Object.keys(look).length > 0);
         present(this.free.closest('.swatch')).classList.toggle(
             'is-chosen',
             this.root.querySelector(`[data-colour="${values.colour}"]`) === null,
         );
-        this.root
-            .querySelectorAll('[data-filled]')
-            .forEach((button) => button.setAttribute('aria-pressed', String(restyled.filled ?? settings.filled)));
+        this.fill.value = values.fill === 'own' ? values.colour : values.fill;
         const { hasStylus, fingersDraw } = this.bench;
         const wasThere = !element('.do-fingers.tool', this.root).hidden;
         for (const fingers of this.root.querySelectorAll<HTMLElement>('.do-fingers')) {
@@ -243,16 +232,13 @@ export class Tray {
     /** What unfolds in the bar of what is chosen. */
     private showLook(hasLook: boolean): void {
         const { root } = this.options;
-        if (this.bench.selection.isEmpty) {
-            root.classList.remove('shows-style', 'shows-rare');
+        if (this.bench.selection.isEmpty && this.bench.settings.tool !== 'shapes') {
+            delete root.dataset.shows;
         }
         for (const button of root.querySelectorAll<HTMLElement>('[data-reveal]')) {
             const what = present(button.dataset.reveal);
             button.hidden = what === 'style' && !hasLook;
-            const shown = root.classList.contains('shows-style')
-                ? 'style'
-                : root.classList.contains('shows-rare') && 'rare';
-            button.setAttribute('aria-expanded', String(what === shown));
+            button.setAttribute('aria-expanded', String(what === root.dataset.shows));
         }
     }
 
@@ -301,6 +287,7 @@ export class Tray {
             ungroup: () => selection.ungroup(),
             delete: () => selection.remove(),
             edit: () => only !== undefined && this.bench.open(only),
+            straighten: () => only !== undefined && straighten(this.bench, only),
             lock: () => selection.lock(),
             pieces: () => this.pieces(),
         };
@@ -314,6 +301,11 @@ export class Tray {
         const [first] = [...selection.placed()];
         const editable =
             selection.ids.size === 1 && own === 1 && ['text', 'note', 'maths'].includes(first?.[1].object.type ?? '');
+        const isStroke =
+            selection.ids.size === 1 &&
+            own === 1 &&
+            first?.[1].object.type === 'stroke' &&
+            this.bench.settings.straightens;
         const can: Record<string, boolean> = {
             paste: true,
             group: selection.ids.size > 1,
@@ -324,7 +316,7 @@ export class Tray {
         for (const button of this.root.querySelectorAll<HTMLButtonElement>('[data-chosen]')) {
             const does = present(button.dataset.chosen);
             button.disabled = !(can[does] ?? !selection.isEmpty);
-            button.hidden = does === 'edit' && !editable;
+            button.hidden = (does === 'edit' && !editable) || (does === 'straighten' && !isStroke);
             if (does === 'lock') {
                 button.setAttribute('aria-pressed', String(selection.isLocked));
             }
@@ -337,7 +329,7 @@ export class Tray {
             return;
         }
         const { dataset } = button;
-        const choice = Object.keys(CHOICES).find((name) => dataset[name] !== undefined);
+        const choice = CHOICES.find((name) => dataset[name] !== undefined);
         if (dataset.tool !== undefined) {
             this.toolPressed(dataset.tool as ToolName, event.detail === 0);
         } else if (choice !== undefined) {
@@ -373,13 +365,12 @@ export class Tray {
     private otherPressed(button: HTMLElement): void {
         const { settings } = this.bench;
         if (button.dataset.reveal !== undefined) {
-            const { classList } = this.options.root;
-            const shown = button.dataset.reveal;
-            classList.toggle('shows-style', shown === 'style' && !classList.contains('shows-style'));
-            classList.toggle('shows-rare', shown === 'rare' && !classList.contains('shows-rare'));
-        } else if (button.dataset.filled !== undefined) {
-            settings.filled = button.getAttribute('aria-pressed') !== 'true';
-            this.bench.selection.set('filled', settings.filled);
+            const { dataset } = this.options.root;
+            if (dataset.shows === button.dataset.reveal) {
+                delete dataset.shows;
+            } else {
+                dataset.shows = button.dataset.reveal;
+            }
         } else if (button.dataset.finish !== undefined) {
             this.bench.finishShape();
         } else if (button.matches('.do-fingers')) {

@@ -12,6 +12,7 @@ import {
     type CanvasObject,
     type Kind,
     type Operation,
+    type Place,
     type Placed,
     type Placing,
 } from './model/objects';
@@ -367,11 +368,13 @@ export class Workbench {
     }
 
     /** An object as it stands at this moment, to be seen here and by the teacher. */
-    showWet(id: string, object: CanvasObject): void {
-        this.view.putWet(id, object, this.view.page);
-        if (performance.now() - this.lastWet > 33 || object.type === 'text' || object.type === 'note') {
+    showWet(id: string, object: CanvasObject, place?: Place): void {
+        this.view.putWet(id, object, this.view.page, place);
+        // The last of a row that is drawn by hand comes as a finished one; what stands still must get through.
+        const isStill = object.type === 'text' || object.type === 'note' || this.settings.tool === 'pen';
+        if (performance.now() - this.lastWet > 33 || isStill) {
             this.lastWet = performance.now();
-            this.wet?.object(this.canvas, id, object, this.view.page);
+            this.wet?.object(this.canvas, id, object, this.view.page, place);
         }
     }
 

@@ -337,11 +337,11 @@ function pageOf(view: View, { body }: Operation): string | undefined {
 }
 
 /** Puts a message about something being drawn onto a view. */
-export function showWet(view: View, { o, s, p, t, x, g }: WetInk): void {
+export function showWet(view: View, { o, s, p, t, q, x, g }: WetInk): void {
     if (x === 1) {
         view.dropWet(o);
     } else if (t !== undefined && SHOWN_WET.has(t.type)) {
-        view.putWet(o, t, g ?? '');
+        view.putWet(o, t, g ?? '', q);
     } else if (s !== undefined && p !== undefined) {
         view.growWet(o, s[2] === 1 ? 'highlight' : 'stroke', s[0], s[1], decodeInk(p), g ?? '');
     }

@@ -1,5 +1,5 @@
 import { encodeInk, type Sample } from '../canvas/model/ink';
-import type { CanvasObject, Stroke, WetInk } from '../canvas/model/objects';
+import type { CanvasObject, Place, Stroke, WetInk } from '../canvas/model/objects';
 
 /** Between two messages about one stroke; the first goes at once. */
 const BEAT_MS = 33;
@@ -76,8 +76,15 @@ export class WetSender {
     }
 
     /** An object as it stands at this moment. */
-    object(canvas: string, id: string, object: CanvasObject, page: string): void {
-        const message: WetInk = { k: this.key, c: canvas, o: id, t: object, ...(page !== '' && { g: page }) };
+    object(canvas: string, id: string, object: CanvasObject, page: string, place?: Place): void {
+        const message: WetInk = {
+            k: this.key,
+            c: canvas,
+            o: id,
+            t: object,
+            ...(place && { q: place }),
+            ...(page !== '' && { g: page }),
+        };
         this.send(JSON.stringify(message));
     }
 

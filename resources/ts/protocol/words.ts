@@ -36,6 +36,7 @@ export type BenchWord =
     | 'chosen'
     | 'no_camera'
     | 'no_objects'
+    | 'no_shape'
     | 'nothing_chosen'
     | 'object'
     | 'only_lines_in_parts'

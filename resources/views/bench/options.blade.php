@@ -14,11 +14,11 @@
     <button class="swatch do-snap" aria-pressed="false" aria-label="{{ __('Snap to the grid') }}"
         title="{{ __('Snap to the grid') }}"><x-icon name="magnet" /></button>
 </div>
-<div class="tray-group" data-for="shapes move" data-revealed="style" data-with="filled">
-    <button class="swatch" data-filled aria-pressed="false" aria-label="{{ __('Filled') }}"
-        title="{{ __('Filled') }}"><svg viewBox="0 0 20 20" aria-hidden="true"><rect x="3" y="3" width="14" height="14"
-        rx="2" fill="currentColor" fill-opacity=".3" stroke="currentColor" stroke-width="2"/></svg></button>
+<div class="tray-group" data-for="shapes move" data-with="line">
+    <button class="chip" data-reveal="line" aria-expanded="false"><x-icon name="border-style" />
+        {{ __('Line and fill') }}</button>
 </div>
+@include('bench.line')
 <div class="tray-group" data-for="stamps" role="group" aria-label="{{ __('Stamp') }}">
     @foreach (Crag\Canvas\Drawing\StampArt::all() as $stamp => $path)
         <button class="swatch" data-stamp="{{ $stamp }}" aria-pressed="false"

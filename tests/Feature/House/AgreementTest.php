@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature\House;
 
 use Crag\Canvas\Drawing\Ink;
+use Crag\Canvas\Fit\FitShape;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\History;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Scene;
+use Crag\Tests\Canvas\DrawnShapes;
 use Crag\Tests\Canvas\Logs;
 use Crag\Tests\Canvas\RandomLog;
 use PHPUnit\Framework\TestCase;
@@ -60,6 +62,20 @@ final class AgreementTest extends TestCase
             self::assertSame(Ink::of($inks[$i])->encode(), $answer['text']);
             self::assertSame($inks[$i], $answer['back']);
             self::assertSame($inks[$i], Ink::decode($answer['text'])->samples());
+        }
+    }
+
+    /** Sines and roots may differ in their last digit, and so a position by a tenth of a unit. */
+    public function test_strokes_are_meant_as_the_same_shapes(): void
+    {
+        $drawn = array_values(DrawnShapes::all());
+        $browser = self::ask(array_map(static fn (array $one): array => ['drawn' => $one['samples']], $drawn));
+        foreach ($drawn as $i => $one) {
+            $core = FitShape::to($one['samples']);
+            self::assertSame($core?->kind, $browser[$i]['kind'] ?? null, "shape {$i}");
+            $numbers = static fn (array $object): array => array_filter($object, is_int(...)) + ($object['points'] ?? []);
+            self::assertEqualsWithDelta($numbers($core->object ?? []), $numbers($browser[$i]['object'] ?? []), 1.0);
+            self::assertEqualsWithDelta($core?->place, $browser[$i]['place'] ?? null, 1.0);
         }
     }
 

@@ -6,6 +6,7 @@ namespace Crag\Canvas\Log;
 
 use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\Cut;
+use Crag\Canvas\Operation\Straighten;
 
 /** What is known of an operation that another one refers to. */
 final readonly class EarlierOperation
@@ -29,6 +30,7 @@ final readonly class EarlierOperation
         $types = match (true) {
             $effect instanceof Add => $effect->types(),
             $effect instanceof Cut => $effect->types(),
+            $effect instanceof Straighten => $effect->types(),
             default => [],
         };
 

@@ -124,6 +124,7 @@ final readonly class MayAppend
                 array_diff(array_keys($effect->set), ReadObject::changeable($type)) === [],
             OperationKind::Remove, OperationKind::Arrange => $type !== null,
             OperationKind::Cut => $type === Stroke::TYPE || $type === Stroke::HIGHLIGHT,
+            OperationKind::Straighten => $type === Stroke::TYPE,
             // What was handed out is taken back by the teacher alone.
             OperationKind::Withdraw, OperationKind::Reinstate => $target->kind->isUndoable() ||
                 ($target->kind === OperationKind::Backdrop && $operation->author->seat === null),

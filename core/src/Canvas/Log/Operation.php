@@ -18,6 +18,7 @@ use Crag\Canvas\Operation\Reinstate;
 use Crag\Canvas\Operation\Remove;
 use Crag\Canvas\Operation\SetBackdrop;
 use Crag\Canvas\Operation\StartFresh;
+use Crag\Canvas\Operation\Straighten;
 use Crag\Canvas\Operation\Withdraw;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
@@ -107,6 +108,7 @@ final readonly class Operation
             OperationKind::Change => Change::read($body),
             OperationKind::Remove => new Remove(ObjectId::allIn($body, 'targets')),
             OperationKind::Cut => Cut::read($body),
+            OperationKind::Straighten => Straighten::read($body),
             OperationKind::Arrange => Arrange::read($body),
             OperationKind::Clear => Clear::read($body),
             OperationKind::Page => new AddPage(),

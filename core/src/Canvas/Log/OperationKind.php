@@ -11,6 +11,7 @@ enum OperationKind: string
     case Change = 'change';
     case Remove = 'remove';
     case Cut = 'cut';
+    case Straighten = 'straighten';
     case Arrange = 'arrange';
     case Clear = 'clear';
     case Page = 'page';

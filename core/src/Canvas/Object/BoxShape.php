@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Drawing\Colour;
 use Crag\Json\Fields;
 use Crag\Prompt\Tray\Tool;
 
@@ -16,7 +15,7 @@ final readonly class BoxShape implements CanvasObject
 {
     public const TYPES = ['line', 'arrow', 'rectangle', 'ellipse', 'triangle'];
 
-    public const CHANGEABLE = ['x', 'y', 'w', 'h', 'colour', 'width', 'filled'];
+    public const CHANGEABLE = ['x', 'y', 'w', 'h', ...ShapeLook::CHANGEABLE];
 
     private function __construct(
         public string $type,
@@ -24,38 +23,28 @@ final readonly class BoxShape implements CanvasObject
         public int $y,
         public int $w,
         public int $h,
-        public Colour $colour,
-        public int $width,
-        public bool $filled,
+        public ShapeLook $look,
     ) {
     }
 
     public static function read(Fields $fields): self
     {
+        $type = $fields->oneOf('type', self::TYPES);
+
         return new self(
-            $fields->oneOf('type', self::TYPES),
+            $type,
             ReadField::position($fields, 'x'),
             ReadField::position($fields, 'y'),
             ReadField::length($fields, 'w'),
             ReadField::length($fields, 'h'),
-            ReadField::colour($fields),
-            ReadField::width($fields),
-            $fields->flag('filled'),
+            ShapeLook::read($fields, $type),
         );
     }
 
     public function toArray(): array
     {
-        return [
-            'type' => $this->type,
-            'x' => $this->x,
-            'y' => $this->y,
-            'w' => $this->w,
-            'h' => $this->h,
-            'colour' => $this->colour->hex,
-            'width' => $this->width,
-            'filled' => $this->filled,
-        ];
+        return ['type' => $this->type, 'x' => $this->x, 'y' => $this->y, 'w' => $this->w, 'h' => $this->h] +
+            $this->look->toArray();
     }
 
     public function tool(): Tool

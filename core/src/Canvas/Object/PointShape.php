@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Object;
 
-use Crag\Canvas\Drawing\Colour;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Paper;
@@ -15,7 +14,7 @@ final readonly class PointShape implements CanvasObject
 {
     public const TYPES = ['polygon', 'curve'];
 
-    public const CHANGEABLE = ['colour', 'width', 'filled'];
+    public const CHANGEABLE = ShapeLook::CHANGEABLE;
 
     private const MOST_POINTS = 200;
 
@@ -23,9 +22,7 @@ final readonly class PointShape implements CanvasObject
     private function __construct(
         public string $type,
         public array $points,
-        public Colour $colour,
-        public int $width,
-        public bool $filled,
+        public ShapeLook $look,
     ) {
     }
 
@@ -42,18 +39,12 @@ final readonly class PointShape implements CanvasObject
             }
         }
 
-        return new self($type, $points, ReadField::colour($fields), ReadField::width($fields), $fields->flag('filled'));
+        return new self($type, $points, ShapeLook::read($fields, $type));
     }
 
     public function toArray(): array
     {
-        return [
-            'type' => $this->type,
-            'points' => $this->points,
-            'colour' => $this->colour->hex,
-            'width' => $this->width,
-            'filled' => $this->filled,
-        ];
+        return ['type' => $this->type, 'points' => $this->points] + $this->look->toArray();
     }
 
     public function tool(): Tool

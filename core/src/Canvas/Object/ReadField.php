@@ -17,9 +17,9 @@ final class ReadField
 
     private const LONGEST_SOURCE = 600;
 
-    public static function colour(Fields $fields): Colour
+    public static function colour(Fields $fields, string $name = 'colour'): Colour
     {
-        $hex = $fields->text('colour');
+        $hex = $fields->text($name);
 
         return $fields->kept ? Colour::kept($hex) : Colour::from($hex);
     }

@@ -90,6 +90,10 @@ final class ReadObject
             $checked[$name] = match ($name) {
                 'colour' => ReadField::colour($set)->hex,
                 'width' => ReadField::width($set),
+                'fill' => ShapeLook::fill($set)->hex ?? ShapeLook::OWN,
+                'strength' => ShapeLook::strength($set),
+                'line' => $set->oneOf($name, ShapeLook::LINES),
+                'ends' => $set->oneOf($name, ShapeLook::ENDS),
                 'filled', 'fixed', 'locked', 'stack' => $set->flag($name),
                 'x', 'y' => ReadField::position($set, $name),
                 'w', 'h' => ReadField::length($set, $name),

@@ -79,7 +79,8 @@ final readonly class Cut implements Effect
     {
         $n = 0;
         foreach ($this->cuts as ['target' => $target, 'keep' => $keep]) {
-            $stroke = $draft->touchable($target, $operation->author)?->object;
+            $placed = $draft->touchable($target, $operation->author);
+            $stroke = $placed?->object;
             $first = $n;
             $n += count($keep);
             if (! ($stroke instanceof Stroke)) {
@@ -89,7 +90,9 @@ final readonly class Cut implements Effect
             $parts = [];
             foreach ($keep as $i => [$from, $to]) {
                 if ($to <= $length) {
-                    $parts[$operation->id->value.'.'.($first + $i)] = $stroke->part($from, $to);
+                    $part = clone $placed;
+                    $part->object = $stroke->part($from, $to);
+                    $parts[$operation->id->value.'.'.($first + $i)] = $part;
                 }
             }
             $draft->split($target, $parts);

@@ -1,10 +1,12 @@
 import { walkInk, type Sample } from '../model/ink';
 import {
     TENTHS,
+    type BoxShape,
     type CanvasObject,
     type Maths,
     type Piece,
     type Placed,
+    type PointShape,
     type Stamp,
     type Stroke,
     type WetStroke,
@@ -12,12 +14,12 @@ import {
 import { matrixOf } from '../model/place';
 import { samplesOf } from '../model/scene';
 import { addGrowth, addOutline, addTip, widthAt } from './outline';
-import { shapePath } from './shapes';
+import { dashes, wholeLook } from '../model/shapelook';
+import { headsPath, shapePath } from './shapes';
 import { drawNote, drawText } from './words';
 import { present } from '../../present';
 
 const HIGHLIGHT_OPACITY = 0.45;
-const FILL_OPACITY = 0.18;
 const STAMP_LINE = 7;
 const STAMP_FIELD = 100;
 
@@ -98,17 +100,27 @@ export function drawObject(
         case 'piece':
             return drawObject(context, (object as Piece).of, palette, thinnest);
         default: {
-            const path = pathOf(object, () => shapePath(object));
-            if (object.filled && !['line', 'arrow', 'curve'].includes(object.type)) {
-                context.globalAlpha = FILL_OPACITY;
-                context.fillStyle = object.colour;
-                context.fill(path);
-                context.globalAlpha = 1;
-            }
-            prepare(context, object.colour);
-            context.lineWidth = Math.max(thinnest, object.width / TENTHS);
-            context.stroke(path);
+            drawShape(context, object, thinnest);
         }
+    }
+}
+
+function drawShape(context: CanvasRenderingContext2D, shape: BoxShape | PointShape, thinnest: number): void {
+    const path = pathOf(shape, () => shapePath(shape));
+    const look = wholeLook(shape);
+    if (look.isFilled) {
+        context.globalAlpha = look.strength / 100;
+        context.fillStyle = look.fill === 'own' ? look.colour : look.fill;
+        context.fill(path);
+        context.globalAlpha = 1;
+    }
+    prepare(context, look.colour);
+    context.lineWidth = Math.max(thinnest, look.width / TENTHS);
+    context.setLineDash(dashes(look));
+    context.stroke(path);
+    context.setLineDash([]);
+    if (look.ends !== 'none') {
+        context.stroke(headsPath(shape, look));
     }
 }
 

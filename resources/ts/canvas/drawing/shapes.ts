@@ -1,4 +1,5 @@
 import { TENTHS, type BoxShape, type PointShape } from '../model/objects';
+import type { WholeLook } from '../model/shapelook';
 import { present } from '../../present';
 
 const HEAD = 4;
@@ -9,11 +10,7 @@ const ROUND = 0.5522847498;
 export function shapePath(shape: BoxShape | PointShape): Path2D {
     const path = new Path2D();
     if (shape.type === 'polygon' || shape.type === 'curve') {
-        const points: [number, number][] = [];
-        for (let i = 0; i < shape.points.length; i += 2) {
-            points.push([present(shape.points[i]) / TENTHS, present(shape.points[i + 1]) / TENTHS]);
-        }
-        (shape.type === 'polygon' ? polygon : curve)(path, points);
+        (shape.type === 'polygon' ? polygon : curve)(path, pairs(shape));
         return path;
     }
     const box = shape as BoxShape;
@@ -21,9 +18,6 @@ export function shapePath(shape: BoxShape | PointShape): Path2D {
     if (shape.type === 'line' || shape.type === 'arrow') {
         path.moveTo(x, y);
         path.lineTo(x + w, y + h);
-        if (shape.type === 'arrow') {
-            head(path, x + w, y + h, w, h, shape.width / TENTHS);
-        }
     } else if (shape.type === 'rectangle') {
         polygon(path, [
             [x, y],
@@ -41,6 +35,30 @@ export function shapePath(shape: BoxShape | PointShape): Path2D {
         ellipse(path, x + w / 2, y + h / 2, w / 2, h / 2);
     }
     return path;
+}
+
+/** The heads at the ends of a line, an arrow or a curve, which comes to them from the points beside them. */
+export function headsPath(shape: BoxShape | PointShape, { ends, width }: WholeLook): Path2D {
+    const path = new Path2D();
+    const points: [number, number][] =
+        'points' in shape
+            ? pairs(shape)
+            : [
+                  [shape.x / TENTHS, shape.y / TENTHS],
+                  [(shape.x + shape.w) / TENTHS, (shape.y + shape.h) / TENTHS],
+              ];
+    if (ends === 'both') {
+        head(path, present(points[0]), present(points[1]), width / TENTHS);
+    }
+    head(path, present(points.at(-1)), present(points.at(-2)), width / TENTHS);
+    return path;
+}
+
+function pairs({ points }: PointShape): [number, number][] {
+    return Array.from({ length: points.length / 2 }, (_, i): [number, number] => [
+        present(points[2 * i]) / TENTHS,
+        present(points[2 * i + 1]) / TENTHS,
+    ]);
 }
 
 function polygon(path: Path2D, points: [number, number][]): void {
@@ -66,7 +84,8 @@ function curve(path: Path2D, points: [number, number][]): void {
     }
 }
 
-function head(path: Path2D, x: number, y: number, w: number, h: number, width: number): void {
+function head(path: Path2D, [x, y]: [number, number], from: [number, number], width: number): void {
+    const [w, h] = [x - from[0], y - from[1]];
     const length = Math.hypot(w, h);
     if (length === 0) {
         return;

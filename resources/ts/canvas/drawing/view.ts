@@ -20,7 +20,15 @@ import { Surfaces } from './surfaces';
 import { WetLayer } from './wetlayer';
 import { drawPlaced, drawTip, growStroke, type Palette } from './draw';
 import { Log } from '../model/log';
-import { TENTHS, type CanvasObject, type Operation, type Placed, type Stroke, type WetStroke } from '../model/objects';
+import {
+    TENTHS,
+    type CanvasObject,
+    type Operation,
+    type Place,
+    type Placed,
+    type Stroke,
+    type WetStroke,
+} from '../model/objects';
 import { Paper } from './paper';
 import { paperOf, WIDE, type PaperSize } from '../model/paper';
 import { mayTouch, type KeptScene } from '../model/scene';
@@ -553,9 +561,9 @@ export class View {
     }
 
     /** An object as it stands at this moment: words being typed, a shape being drawn. */
-    putWet(id: string, object: CanvasObject, page: string): void {
+    putWet(id: string, object: CanvasObject, page: string, place?: Place): void {
         const fresh = !this.wet.objects.has(id);
-        this.wet.objects.set(id, { object, page });
+        this.wet.objects.set(id, { object, page, ...(place && { place }) });
         if (fresh && this.log.scene.objects.has(id)) {
             this.drawAll();
         } else {
@@ -582,6 +590,7 @@ export class View {
         if (this.twin !== null) {
             this.twin.log = this.log;
             this.twin.page = this.page;
+            this.twin.paperBelow = this.paperSize;
             this.twin.drawAll();
         }
         this.stale.length = 0;

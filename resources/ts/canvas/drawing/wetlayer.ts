@@ -4,7 +4,7 @@ import { drawPlaced, drawWetStroke, type Palette } from './draw';
 /** What stands on a page for a moment: ink and objects that are being drawn, and what floats above its place. */
 export class WetLayer {
     readonly strokes = new Map<string, WetStroke>();
-    readonly objects = new Map<string, { object: CanvasObject; page: string }>();
+    readonly objects = new Map<string, { object: CanvasObject; page: string; place?: Place }>();
     /** What is shown otherwise than it stands on the page: dragged, or about to be changed. */
     readonly floating = new Map<string, Placed>();
 
@@ -52,9 +52,14 @@ export class WetLayer {
             'is-highlighting',
             here.some(({ type }) => type === 'highlight'),
         );
-        this.objects.forEach(({ object, page }, id) => {
+        this.objects.forEach(({ object, page, place }, id) => {
             if (page === shown) {
-                this.drawUnchecked(context, id, { layer: 'student', page, object, place: placeOf(id) }, thinnest);
+                this.drawUnchecked(
+                    context,
+                    id,
+                    { layer: 'student', page, object, place: place ?? placeOf(id) },
+                    thinnest,
+                );
             }
         });
     }

@@ -1,5 +1,6 @@
 import { NOTE_MARGIN, heightOf, widthOf } from './words';
-import { TENTHS, type CanvasObject, type Placed } from './objects';
+import { TENTHS, type BoxShape, type CanvasObject, type Placed, type PointShape } from './objects';
+import { wholeLook } from './shapelook';
 import { matrixOf, through } from './place';
 import { samplesOf } from './scene';
 import { present } from '../../present';
@@ -102,7 +103,7 @@ function measured(object: CanvasObject): Box {
             for (let i = 0; i < object.points.length; i += 2) {
                 points.push([present(object.points[i]) / TENTHS, present(object.points[i + 1]) / TENTHS]);
             }
-            return around(points, object.width / TENTHS / 2);
+            return around(points, lineMargin(object));
         }
         case 'text': {
             const width = Math.max(object.w / TENTHS || 0, widthOf(object.text, object.size));
@@ -124,16 +125,21 @@ function measured(object: CanvasObject): Box {
         case 'picture':
             return box(object.x, object.y, object.w / TENTHS, object.h / TENTHS);
         default: {
-            const margin = object.type === 'arrow' ? (object.width / TENTHS) * 2.5 + 7 : object.width / TENTHS / 2;
             return around(
                 [
                     [object.x / TENTHS, object.y / TENTHS],
                     [(object.x + object.w) / TENTHS, (object.y + object.h) / TENTHS],
                 ],
-                margin,
+                lineMargin(object),
             );
         }
     }
+}
+
+/** Beyond the middle of a shape's line: half of it, or as far as a head reaches. */
+function lineMargin(shape: BoxShape | PointShape): number {
+    const { ends, width } = wholeLook(shape);
+    return ends === 'none' ? width / TENTHS / 2 : (width / TENTHS) * 2.5 + 7;
 }
 
 function box(x: number, y: number, w: number, h: number): Box {

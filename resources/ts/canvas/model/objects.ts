@@ -49,23 +49,30 @@ export interface Maths {
     tall: number;
 }
 
-export interface BoxShape {
+/** How a shape's line and its inside look; what is left out is as usual. */
+export interface ShapeLook {
+    colour: string;
+    width: number;
+    filled: boolean;
+    /** The inside's colour, where it is not the line's. */
+    fill?: string;
+    /** Per cent of it. */
+    strength?: number;
+    line?: 'solid' | 'dashed' | 'dotted';
+    ends?: 'none' | 'end' | 'both';
+}
+
+export interface BoxShape extends ShapeLook {
     type: 'line' | 'arrow' | 'rectangle' | 'ellipse' | 'triangle';
     x: number;
     y: number;
     w: number;
     h: number;
-    colour: string;
-    width: number;
-    filled: boolean;
 }
 
-export interface PointShape {
+export interface PointShape extends ShapeLook {
     type: 'polygon' | 'curve';
     points: number[];
-    colour: string;
-    width: number;
-    filled: boolean;
 }
 
 export interface Stamp {
@@ -150,6 +157,7 @@ export type Kind =
     | 'change'
     | 'remove'
     | 'cut'
+    | 'straighten'
     | 'arrange'
     | 'clear'
     | 'page'
@@ -192,6 +200,8 @@ export interface WetInk {
     p?: string;
     /** An object as it stands at this moment: words being typed, a shape being drawn. */
     t?: CanvasObject;
+    /** Where that object stands, when it is turned. */
+    q?: Place;
     /** Given up: nothing dry will come. */
     x?: 1;
     /** Where the pointer is, in units. */

@@ -8,6 +8,7 @@ import {
     type Placed,
     type Stroke,
 } from './objects';
+import { hasLook, plain } from './shapelook';
 import { present } from '../../present';
 
 export interface Scene {
@@ -78,16 +79,20 @@ export function apply(scene: Scene, operation: Operation): void {
     } else if (kind === 'change') {
         const placed = touchable(body.target ?? '');
         // A change that does not fit what it names leaves it as it was.
-        if (placed !== undefined && Object.keys(present(body.set)).every((field) => field in placed.object)) {
+        const fits = (field: string): boolean =>
+            placed !== undefined && (field in placed.object || hasLook(placed.object, field));
+        if (placed !== undefined && Object.keys(present(body.set)).every(fits)) {
             objects.set(body.target ?? '', {
                 ...placed,
-                object: { ...placed.object, ...body.set } as Placed['object'],
+                object: plain({ ...placed.object, ...body.set } as Placed['object']),
             });
         }
     } else if (kind === 'remove') {
         (body.targets ?? []).forEach((target) => touchable(target) && objects.delete(target));
     } else if (kind === 'cut') {
         cut(scene, id, body.cuts ?? [], touchable);
+    } else if (kind === 'straighten') {
+        straighten(scene, operation, touchable(body.target ?? ''));
     } else if (kind === 'arrange') {
         arrange(scene, operation, touchable);
     } else if (kind === 'clear') {
@@ -159,6 +164,23 @@ function cut(
         }
         replace(scene.objects, now);
     }
+}
+
+/** The shape stands where the stroke stood. */
+function straighten(scene: Scene, { id, body }: Operation, stroke: Placed | undefined): void {
+    if (stroke?.object.type !== 'stroke' && stroke?.object.type !== 'highlight') {
+        return;
+    }
+    const now = new Map<string, Placed>();
+    for (const [one, there] of scene.objects) {
+        if (there === stroke) {
+            const { place, ...shape } = { ...there, object: present(body.object), place: body.place };
+            now.set(id, place === undefined ? shape : { ...shape, place });
+        } else {
+            now.set(one, there);
+        }
+    }
+    replace(scene.objects, now);
 }
 
 function arrange(scene: Scene, { body }: Operation, touchable: (target: string) => Placed | undefined): void {

@@ -250,6 +250,12 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
         { passive: false },
     );
 
+    // A finger held still draws; it asks for no menu, which would take it away.
+    surface.addEventListener('contextmenu', (event) => {
+        if (!isField(event.target)) {
+            event.preventDefault();
+        }
+    });
     surface.addEventListener('mousedown', (event) => {
         if (!isField(event.target)) {
             event.preventDefault();

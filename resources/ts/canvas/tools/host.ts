@@ -1,7 +1,7 @@
 import type { BenchWords } from '../../protocol/words';
 import type { WetSender } from '../../live/wet';
 import type { View } from '../drawing/view';
-import type { CanvasObject, Kind, Operation } from '../model/objects';
+import type { CanvasObject, Kind, Operation, Place } from '../model/objects';
 import type { Settings, ToolName } from './settings';
 
 /** What tools work on. Each names the few of these that it uses, and is given no more. */
@@ -22,7 +22,7 @@ export interface Host {
     make(kind: Kind, body: Operation['body'], id?: string): void;
     add(object: CanvasObject, id?: string): void;
     /** An object as it stands at this moment, to be seen here and by the teacher. */
-    showWet(id: string, object: CanvasObject): void;
+    showWet(id: string, object: CanvasObject, place?: Place): void;
     dropWet(id: string): void;
     /** What is to be seen around the page has changed. */
     refresh(): void;

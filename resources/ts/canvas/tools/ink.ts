@@ -2,6 +2,8 @@ import type { Point, Tool } from './gestures';
 import { Steady } from '../model/steady';
 import { encodeInk, type Sample } from '../model/ink';
 import { TENTHS, newId, type Stroke } from '../model/objects';
+import type { FittedShape } from '../fit/trace';
+import { Hold } from './straighten';
 import type { Host } from './host';
 import { HIGHLIGHT_WIDER } from './settings';
 import { present } from '../../present';
@@ -29,8 +31,22 @@ export class InkTool implements Tool {
     private last: Point | null = null;
     /** CSS pixels in a unit when the stroke was begun. */
     private scale = 1;
+    /** Held still at its end, a stroke becomes the shape that it was meant as, under this id. */
+    private readonly hold: Hold;
+    private shapeId = '';
 
-    constructor(private readonly bench: Pick<Host, 'canvas' | 'settings' | 'view' | 'wet' | 'add'>) {}
+    constructor(
+        private readonly bench: Pick<
+            Host,
+            'canvas' | 'settings' | 'view' | 'wet' | 'add' | 'make' | 'showWet' | 'dropWet'
+        >,
+    ) {
+        this.hold = new Hold(
+            () => this.ended(),
+            (shape) => this.offer(shape),
+            () => this.goOn(),
+        );
+    }
 
     down(at: Point): void {
         const { tool, colour, highlight, width } = this.bench.settings;
@@ -38,22 +54,36 @@ export class InkTool implements Tool {
         this.colour = tool === 'highlighter' ? highlight : colour;
         this.width = tool === 'highlighter' ? width * HIGHLIGHT_WIDER : width;
         this.begin(at);
+        if (this.type === 'stroke' && this.bench.settings.straightens) {
+            this.hold.begin(at);
+        }
     }
 
     move(points: Point[], predicted: Point[] = []): void {
+        const at = present(points[points.length - 1]);
+        this.hold.move(at);
         this.add(points);
         this.showTip(predicted);
         if (this.samples.length >= LONGEST) {
+            this.dropShape();
             this.finish();
-            this.begin(present(points[points.length - 1]));
+            this.begin(at);
         }
     }
 
     up(): void {
+        const { shape } = this.hold;
         this.finish();
+        this.hold.end();
+        if (shape !== null) {
+            const { colour, width, id, shapeId } = this;
+            const object = { ...shape.object, colour, width, filled: false };
+            this.bench.make('straighten', { target: id, object, ...(shape.place && { place: shape.place }) }, shapeId);
+        }
     }
 
     cancel(): void {
+        this.dropShape();
         this.bench.view.dropWet(this.id);
         this.bench.wet?.drop(this.bench.canvas, this.id);
     }
@@ -68,10 +98,36 @@ export class InkTool implements Tool {
         this.showTip([]);
     }
 
+    private ended(): Sample[] {
+        const { last } = this;
+        return last === null ? [] : [...this.samples, ...this.sampled(this.closing(last), this.steady.copy())];
+    }
+
+    /** The shape is seen in the place of the ink, here and by the teacher, until the pen is lifted or moves on. */
+    private offer({ object, place }: FittedShape): void {
+        const { bench, id, colour, width } = this;
+        this.shapeId = newId();
+        bench.dropWet(id);
+        bench.showWet(this.shapeId, { ...object, colour, width, filled: false }, place ?? undefined);
+    }
+
+    private goOn(): void {
+        const { bench, samples } = this;
+        bench.dropWet(this.shapeId);
+        bench.wet?.finish();
+        this.grow(samples, 0);
+    }
+
+    private dropShape(): void {
+        if (this.hold.end() !== null) {
+            this.bench.dropWet(this.shapeId);
+        }
+    }
+
     /** What is seen of the stroke ends where its pointer is, and a moment ahead of it. */
     private showTip(predicted: Point[]): void {
         const { last, bench } = this;
-        if (last === null) {
+        if (last === null || this.hold.shape !== null) {
             return;
         }
         const ahead = predicted.filter(({ ms }) => ms - last.ms <= AHEAD_MS);
@@ -88,17 +144,16 @@ export class InkTool implements Tool {
         const first = this.samples.length;
         this.last = points.at(-1) ?? this.last;
         this.samples.push(...this.sampled(points, this.steady));
-        if (this.samples.length > first) {
-            const fresh = this.samples.slice(first);
-            const { view, wet, canvas } = this.bench;
-            view.growWet(this.id, this.type, this.colour, this.width, fresh, view.page);
-            wet?.grow(canvas, this.id, fresh, first, {
-                type: this.type,
-                colour: this.colour,
-                width: this.width,
-                page: view.page,
-            });
+        if (this.samples.length > first && this.hold.shape === null) {
+            this.grow(this.samples.slice(first), first);
         }
+    }
+
+    private grow(fresh: Sample[], first: number): void {
+        const { id, type, colour, width } = this;
+        const { view, wet, canvas } = this.bench;
+        view.growWet(id, type, colour, width, fresh, view.page);
+        wet?.grow(canvas, id, fresh, first, { type, colour, width, page: view.page });
     }
 
     /**

@@ -1,6 +1,8 @@
 import type { MathsWindow } from './maths';
 import { TENTHS, newId, type Stamp } from '../model/objects';
 import { ontoPaper } from '../model/paper';
+import { plain } from '../model/shapelook';
+import { nextLook } from './settings';
 import { snapped } from '../model/snap';
 import type { Host } from './host';
 import type { Typing } from './typing';
@@ -64,26 +66,16 @@ export class Putting {
     }
 
     private addShape(x: number, y: number): void {
-        const { shape, colour, width, filled } = this.bench.settings;
+        const { shape } = this.bench.settings;
+        const look = nextLook(this.bench.settings);
         const [left, top] = [Math.round(x * TENTHS), Math.round(y * TENTHS)];
         const id = newId();
         if (shape === 'polygon' || shape === 'curve') {
             const points = [left, top, left + 2000, top, left + 2400, top + 1400, left + 1000, top + 2000];
-            this.bench.add({ type: shape, points, colour, width, filled }, id);
+            this.bench.add(plain({ type: shape, points, ...look }), id);
         } else {
-            this.bench.add(
-                {
-                    type: shape,
-                    x: left,
-                    y: top,
-                    w: 3000,
-                    h: shape === 'line' || shape === 'arrow' ? 0 : 2000,
-                    colour,
-                    width,
-                    filled,
-                },
-                id,
-            );
+            const h = shape === 'line' || shape === 'arrow' ? 0 : 2000;
+            this.bench.add(plain({ type: shape, x: left, y: top, w: 3000, h, ...look }), id);
         }
         this.bench.choose('move');
         this.bench.selection.choose([id]);

@@ -1,8 +1,9 @@
 import { boxOf, cornersOf, pageBox, union, type Box } from '../model/bounds';
 import { newId, type CanvasObject, type Order, type Place, type Placed, type Placing } from '../model/objects';
-import { HIGHLIGHT_WIDER } from './settings';
+import { lookOf, restyled, type Look } from './look';
 import { matrixOf, placeAfter, through } from '../model/place';
 import { mayTouch } from '../model/scene';
+import { isShape, wholeLook } from '../model/shapelook';
 import { SelectionFrame, type Handle, type Pull } from './frame';
 import type { Host } from './host';
 import { stretched, stretchOf, type Side } from './stretch';
@@ -198,23 +199,12 @@ export class Selection {
         }
     }
 
-    /**
-     * How the first of what is chosen looks, by the names of the tray's choices; what none of it has is left out.
-     */
-    look(): Record<string, string | number | boolean> {
-        const look: Record<string, string | number | boolean> = {};
+    /** How the first of what is chosen looks that has such a thing. */
+    look(): Look {
+        const look: Look = {};
         for (const [, { object, layer, locked }] of this.placed()) {
             if (layer === this.bench.layer && locked !== true) {
-                for (const name of ['colour', 'note', 'highlight', 'width', 'filled', 'size', 'align']) {
-                    const field = fieldOf(object, name);
-                    if (field !== null && look[name] === undefined) {
-                        const value = present((object as unknown as Record<string, string | number | boolean>)[field]);
-                        look[name] =
-                            name === 'width' && object.type === 'highlight'
-                                ? (value as number) / HIGHLIGHT_WIDER
-                                : value;
-                    }
-                }
+                Object.assign(look, { ...lookOf(object), ...look });
             }
         }
         return look;
@@ -223,14 +213,12 @@ export class Selection {
     /** Gives a choice of the tray to everything chosen that has it; words find their lines and their room anew. */
     set(name: string, value: unknown): void {
         for (const [id, { object, layer, locked }] of [...this.placed()]) {
-            const field = fieldOf(object, name);
-            if (layer !== this.bench.layer || locked === true || field === null) {
+            if (layer !== this.bench.layer || locked === true) {
                 continue;
             }
-            const worth = name === 'width' && object.type === 'highlight' ? (value as number) * HIGHLIGHT_WIDER : value;
-            const next = { ...object, [field]: worth } as CanvasObject;
+            const next = { ...object, ...restyled(object, name, value) } as CanvasObject;
             const fresh = (name === 'size' ? this.bench.rewrapped(next) : next) as unknown as Record<string, unknown>;
-            const was = object as unknown as Record<string, unknown>;
+            const was = (isShape(object) ? wholeLook(object) : object) as unknown as Record<string, unknown>;
             const set = Object.fromEntries(
                 Object.keys(fresh)
                     .filter((one) => fresh[one] !== was[one])
@@ -313,23 +301,5 @@ export class Selection {
         const box = single ? boxOf(present(shown[0]).object) : present(this.box());
         const [x, y] = present(cornersOf(box)[{ nw: 2, ne: 3, se: 0, sw: 1 }[handle] ?? 0]);
         return single ? through(matrixOf(present(shown[0]).place), x, y) : [x, y];
-    }
-}
-
-/** The field of an object that a choice of the tray sets; null where it has none. */
-function fieldOf(object: CanvasObject, name: string): string | null {
-    switch (name) {
-        case 'note':
-            return object.type === 'note' ? 'colour' : null;
-        case 'highlight':
-            return object.type === 'highlight' ? 'colour' : null;
-        case 'colour':
-            return 'colour' in object && object.type !== 'note' && object.type !== 'highlight' ? 'colour' : null;
-        case 'filled':
-            return ['rectangle', 'ellipse', 'triangle', 'polygon'].includes(object.type) ? 'filled' : null;
-        case 'size':
-            return ['text', 'note', 'maths'].includes(object.type) ? 'size' : null;
-        default:
-            return name in object ? name : null;
     }
 }

@@ -1,4 +1,5 @@
-import type { BoxShape, PointShape, Text } from '../model/objects';
+import type { BoxShape, PointShape, ShapeLook, Text } from '../model/objects';
+import { LIGHT } from '../model/shapelook';
 
 export type ToolName =
     'pen' | 'highlighter' | 'eraser' | 'move' | 'shapes' | 'text' | 'maths' | 'note' | 'stamps' | 'picture';
@@ -11,6 +12,11 @@ export interface Settings {
     highlight: string;
     shape: BoxShape['type'] | PointShape['type'];
     filled: boolean;
+    fill: string;
+    strength: number;
+    line: 'solid' | 'dashed' | 'dotted';
+    /** As the shape usually ends, while nothing else is chosen. */
+    ends: 'none' | 'end' | 'both' | null;
     /** Equal sides, and lines in steps of 15°: what Shift does while it is held. */
     even: boolean;
     rub: 'whole' | 'part';
@@ -22,6 +28,8 @@ export interface Settings {
     note: string;
     stamp: string;
     snap: boolean;
+    /** Whether a stroke that is held still becomes the shape that it was meant as: where shapes may be drawn. */
+    straightens: boolean;
 }
 
 export function firstSettings(stamp: string): Settings {
@@ -32,6 +40,10 @@ export function firstSettings(stamp: string): Settings {
         highlight: '#f2d43d',
         shape: 'line',
         filled: false,
+        fill: 'own',
+        strength: LIGHT,
+        line: 'solid',
+        ends: null,
         even: false,
         rub: 'whole',
         reach: 12,
@@ -41,8 +53,22 @@ export function firstSettings(stamp: string): Settings {
         note: '#f8e9ae',
         stamp,
         snap: false,
+        straightens: true,
     };
 }
 
 /** A highlighter's line is so many times as wide as a pen's of the same setting. */
 export const HIGHLIGHT_WIDER = 6;
+
+/** How the next shape will look. */
+export function nextLook({ colour, width, filled, fill, strength, line, ends }: Settings): ShapeLook {
+    return { colour, width, filled, fill, strength, line, ...(ends !== null && { ends }) };
+}
+
+/** A shape of the chosen kind, as it will look. */
+export function sampleShape(settings: Settings): BoxShape | PointShape {
+    const { shape } = settings;
+    return shape === 'polygon' || shape === 'curve'
+        ? { type: shape, points: [0, 0, 10, 0, 0, 10], ...nextLook(settings) }
+        : { type: shape, x: 0, y: 0, w: 0, h: 0, ...nextLook(settings) };
+}

@@ -2,6 +2,8 @@ import type { Point, Tool } from './gestures';
 import { TENTHS, newId, type BoxShape, type CanvasObject, type PointShape } from '../model/objects';
 import { measure, shortly } from '../model/measure';
 import { ontoPaper } from '../model/paper';
+import { plain } from '../model/shapelook';
+import { nextLook } from './settings';
 import { snapped } from '../model/snap';
 import { fill } from '../../page';
 import type { Host } from './host';
@@ -144,23 +146,22 @@ export class ShapeTool implements Tool {
     }
 
     private between([x, y]: [number, number], even: boolean): BoxShape {
-        const { shape, colour, width, filled } = this.bench.settings;
+        const { settings } = this.bench;
+        const { shape } = settings;
         let [w, h] = [x - this.start[0], y - this.start[1]];
         if (even && !['line', 'arrow'].includes(shape)) {
             const side = Math.max(Math.abs(w), Math.abs(h));
             [w, h] = [Math.sign(w || 1) * side, Math.sign(h || 1) * side];
         }
         const tenths = (value: number): number => Math.round(value * TENTHS);
-        return {
+        return plain({
             type: shape as BoxShape['type'],
             x: tenths(this.start[0]),
             y: tenths(this.start[1]),
             w: tenths(w),
             h: tenths(h),
-            colour,
-            width,
-            filled,
-        };
+            ...nextLook(settings),
+        });
     }
 
     private through([x, y]: [number, number]): CanvasObject {
@@ -169,14 +170,12 @@ export class ShapeTool implements Tool {
     }
 
     private shape(points: number[]): PointShape {
-        const { shape, colour, width, filled } = this.bench.settings;
-        return {
-            type: this.isUnfinished || !this.byPoints ? this.settled : (shape as PointShape['type']),
+        const { settings } = this.bench;
+        return plain({
+            type: this.isUnfinished || !this.byPoints ? this.settled : (settings.shape as PointShape['type']),
             points: [...points],
-            colour,
-            width,
-            filled,
-        };
+            ...nextLook(settings),
+        });
     }
 
     private show(object: CanvasObject): void {

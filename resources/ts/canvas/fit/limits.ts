@@ -1,0 +1,22 @@
+/** How far a drawn stroke may be from a shape and still be meant as one; core/src/Canvas/Fit/FitLimit.php explains. */
+export const LIMIT = {
+    points: 96,
+    smallest: 20,
+    closed: 0.14,
+    line: 0.055,
+    lineLonger: 1.1,
+    arc: 0.022,
+    ellipse: 0.032,
+    polygon: 0.024,
+    corner: 0.0015,
+    arcLeast: 25,
+    arcMost: 335,
+    circle: 0.82,
+    bend: 0.055,
+    cornersApart: 0.1,
+    flat: 152,
+    mostCorners: 8,
+    right: 17,
+    level: 6,
+    barb: 0.55,
+};

@@ -354,6 +354,41 @@ final class CanvasTest extends BrowserTestCase
         $this->page->until(fn (): bool => $this->inked($this->page, '#page') > 100, 'the second page as it was');
     }
 
+    public function test_pages_are_seen_small_moved_ruled_and_taken_out_and_undo_brings_them_back(): void
+    {
+        $this->begin();
+        $this->page->click('[data-add-page]')->waitForText('.bench-page', 'Page 2 of 2');
+        $this->draw([[0.2, 0.8], [0.8, 0.8]], 'mouse');
+        $this->page->click('[data-add-page]')->waitForText('.bench-page', 'Page 3 of 3');
+        $this->made = 3;
+        $this->page->click('[data-pages]')->waitForText('.pages-window', 'Page 3 of 3');
+        // The first belongs to the prompt; a page stays behind it.
+        self::assertCount(2, array_filter(
+            $this->page->all('.page-acts'),
+            static fn ($acts): bool => $acts->isDisplayed(),
+        ));
+        $this->page->until(
+            fn (): bool => $this->inked($this->page, '.page-list li:nth-child(2)') > 20,
+            'the second page small',
+        );
+        $this->page->click('.page-list li:nth-child(3) [data-move="-1"]');
+        self::assertSame(1, $this->body('arrange_page')['to']);
+        $this->page->waitForText('.bench-page', 'Page 2 of 3');
+        $this->page->run(
+            'const s = document.querySelector(".page-list li:nth-child(3) select"); s.value = "squared small"; s.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
+        self::assertSame(['kind' => 'squared', 'size' => 'small'], $this->body('arrange_page')['ruling']);
+        $this->page->click('.page-list li:nth-child(3) [data-gone]');
+        self::assertTrue($this->body('arrange_page')['gone']);
+        $this->page->until(fn (): bool => count($this->page->all('.page-list li')) === 2, 'two pages');
+        $this->page->press(self::ESCAPE)->press(self::CONTROL, 'z');
+        $this->body('withdraw');
+        $this->page->waitForText('.bench-page', 'of 3')->click('[data-pages]');
+        $this->page->click('.page-list li:nth-child(3) .page-thumb');
+        $this->page->until(fn (): bool => $this->inked($this->page, '#page') > 100, 'what was drawn on it');
+        self::assertSame([], $this->page->complaints());
+    }
+
     /** The first column of the pixels at a place, in shares of the page: how many are inked in a square around it. */
     private function ink(string $x, string $y): int
     {

@@ -10,9 +10,13 @@ import type { Operation } from '../../resources/ts/canvas/model/objects';
  */
 type Case = { log: Operation[]; kept?: KeptScene } | { ink: Sample[] } | { drawn: Sample[] };
 
-function written({ pages, objects, answers }: Scene): unknown {
+function written({ pages, pageLayers, objects, answers }: Scene): unknown {
     return {
-        pages: [...pages].map(([id, backdrop]) => ({ id, backdrop })),
+        pages: [...pages].map(([id, backdrop]) => ({
+            id,
+            backdrop,
+            ...(pageLayers.has(id) && { layer: pageLayers.get(id) }),
+        })),
         objects: [...objects].map(([id, { page, ...placed }]) => ({ id, ...placed, ...(page === '' ? {} : { page }) })),
         ...(answers.size > 0 && { answers: [...answers].map(([question, value]) => ({ question, value })) }),
     };

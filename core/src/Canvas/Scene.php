@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crag\Canvas;
 
 use Crag\Canvas\Log\InForce;
+use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Answer;
@@ -20,9 +21,14 @@ final readonly class Scene
      * @param  array<string, Backdrop>  $pages  by id, in order; the first page's id is ""
      * @param  array<string, PlacedObject>  $placed  by id, on all pages together
      * @param  array<string, string|int|list<string>>  $answers  by the question's id
+     * @param  array<string, Layer>  $pageLayers  on which layer a page was added, by its id; the student's are left out
      */
-    public function __construct(public array $pages, public array $placed, public array $answers = [])
-    {
+    public function __construct(
+        public array $pages,
+        public array $placed,
+        public array $answers = [],
+        public array $pageLayers = [],
+    ) {
     }
 
     /**
@@ -74,9 +80,12 @@ final readonly class Scene
     public static function read(array $json, bool $kept = true): self
     {
         $fields = new Fields($json, $kept);
-        $pages = $placed = [];
+        $pages = $placed = $layers = [];
         foreach ($fields->objects('pages', PHP_INT_MAX) as $page) {
             $pages[$page->text('id')] = Backdrop::read($page->object('backdrop'));
+            if ($page->has('layer')) {
+                $layers[$page->text('id')] = Layer::from($page->text('layer'));
+            }
         }
         foreach ($fields->list('objects', 0, PHP_INT_MAX) as $one) {
             $object = new Fields(is_array($one) ? $one : [], $kept);
@@ -95,7 +104,7 @@ final readonly class Scene
             }
         }
 
-        return new self($pages, $placed, $answers);
+        return new self($pages, $placed, $answers, $layers);
     }
 
     /** Whether nothing has been drawn or put anywhere. */
@@ -129,7 +138,10 @@ final readonly class Scene
     {
         $pages = $objects = [];
         foreach ($this->pages as $id => $backdrop) {
-            $pages[] = ['id' => (string) $id, 'backdrop' => $backdrop->toArray()];
+            $layer = $this->pageLayers[$id] ?? null;
+            $pages[] =
+                ['id' => (string) $id, 'backdrop' => $backdrop->toArray()] +
+                ($layer === null ? [] : ['layer' => $layer->value]);
         }
         foreach ($this->placed as $id => $placed) {
             $objects[] = ['id' => (string) $id] + $placed->toArray();

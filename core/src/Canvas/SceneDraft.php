@@ -19,6 +19,9 @@ final class SceneDraft
     /** @var array<string, Backdrop> by the page's id */
     private array $pages;
 
+    /** @var array<string, Layer> on which layer a page was added, by its id; the student's are left out */
+    private array $pageLayers;
+
     /** @var array<string, PlacedObject> in drawing order; what was cut up still holds its parts' place here */
     private array $placed = [];
 
@@ -34,6 +37,7 @@ final class SceneDraft
     public function __construct(?Scene $base = null)
     {
         $this->pages = $base === null ? ['' => Backdrop::blank()] : $base->pages;
+        $this->pageLayers = $base->pageLayers ?? [];
         $this->answers = $base->answers ?? [];
         foreach ($base->placed ?? [] as $id => $placed) {
             $this->placed[$id] = clone $placed;
@@ -150,11 +154,40 @@ final class SceneDraft
     public function empty(): void
     {
         $this->pages = ['' => Backdrop::blank()];
-        $this->placed = $this->parts = $this->partOf = $this->answers = [];
+        $this->placed = $this->parts = $this->partOf = $this->answers = $this->pageLayers = [];
     }
 
-    public function addPage(string $id): void
+    /** On which layer a page was added; null for the first, which nobody added, and for what is no page. */
+    public function layerOfPage(string $id): ?Layer
     {
+        return $id === '' || ! isset($this->pages[$id]) ? null : $this->pageLayers[$id] ?? Layer::Student;
+    }
+
+    /** @param  int  $to  its place, from 0 */
+    public function movePage(string $id, int $to): void
+    {
+        $moved = $this->pages[$id];
+        unset($this->pages[$id]);
+        $this->pages =
+            array_slice($this->pages, 0, $to, true) + [$id => $moved] + array_slice($this->pages, $to, null, true);
+    }
+
+    /** It keeps its paper. */
+    public function rulePage(string $id, Backdrop $ruling): void
+    {
+        $this->pages[$id] = $ruling->on($this->pages[$id]->paper);
+    }
+
+    public function takePage(string $id): void
+    {
+        unset($this->pages[$id], $this->pageLayers[$id]);
+    }
+
+    public function addPage(string $id, Layer $layer): void
+    {
+        if ($layer !== Layer::Student) {
+            $this->pageLayers[$id] = $layer;
+        }
         $first = $this->pages[''];
         $this->pages[$id] = $first->isRuling() ? $first : Backdrop::blank($first->paper);
     }
@@ -199,6 +232,7 @@ final class SceneDraft
             $pages,
             array_filter($this->placed, static fn (PlacedObject $placed): bool => isset($pages[$placed->page])),
             $this->answers,
+            $this->pageLayers,
         );
     }
 

@@ -102,6 +102,12 @@ final class Logs
         return self::operation($id, 'remove', ['targets' => array_map(self::id(...), array_values($targets))]);
     }
 
+    /** @param  array<string, mixed>  $how */
+    public static function arrangePage(string $id, string $page, array $how, ?string $seat = self::SEAT): Operation
+    {
+        return self::operation($id, 'arrange_page', ['page' => self::id($page)] + $how, $seat);
+    }
+
     /** @param  array<string, mixed>  $object */
     public static function straighten(string $id, string $target, array $object): Operation
     {

@@ -83,6 +83,14 @@ final class MayAppendTest extends TestCase
             Logs::operation('n', 'cut', ['cuts' => [['target' => Logs::id('words'), 'keep' => []]]]),
             'That can’t be done to this.',
         ];
+        yield 'taking out what is no page' => [
+            Logs::arrangePage('n', 'stroke', ['gone' => true]),
+            'That can’t be done to this.',
+        ];
+        yield 'taking out a page that was handed out' => [
+            Logs::arrangePage('n', 'given', ['gone' => true]),
+            'Someone else made that',
+        ];
         yield 'straightening words' => [
             Logs::straighten('n', 'words', Examples::all()['line']),
             'That can’t be done to this.',
@@ -151,6 +159,7 @@ final class MayAppendTest extends TestCase
             Logs::operation('n', 'change', ['target' => Logs::id('stroke'), 'set' => ['colour' => '#000000']]),
         ];
         yield 'draw on a page more' => [Logs::onPage('page', Logs::stroke('n'))];
+        yield 'take a page out' => [Logs::arrangePage('n', 'page', ['gone' => true])];
         yield 'undo a page' => [Logs::undo('n', 'page')];
         yield 'copy a piece' => [Logs::object('n', Examples::piece())];
         yield 'answer' => [Logs::operation('n', 'answer', ['question' => 'q1', 'value' => 3])];
@@ -227,6 +236,7 @@ final class MayAppendTest extends TestCase
             Logs::undo('undo', 'rub'),
             Logs::piece('piece'),
             Logs::operation('page', 'page'),
+            Logs::operation('given', 'page', [], null),
             Logs::operation('answer', 'answer', ['question' => 'q1', 'value' => 2]),
             Logs::operation('pasted', 'add', [
                 'objects' => [['object' => Examples::note()], ['object' => Examples::stroke()]],

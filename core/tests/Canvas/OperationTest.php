@@ -33,6 +33,9 @@ final class OperationTest extends TestCase
             Logs::operation('l', 'arrange', ['targets' => [Logs::id('s')], 'lock' => true], null),
             Logs::operation('q', 'page'),
             Logs::onPage('q', Logs::stroke('w')),
+            Logs::arrangePage('m', 'q', ['to' => 1]),
+            Logs::arrangePage('n', 'q', ['ruling' => ['kind' => 'squared', 'size' => 'small']]),
+            Logs::arrangePage('o', 'q', ['gone' => true]),
             Logs::piece('k'),
             ...array_map(
                 static fn (string $kind): Operation => Logs::object($kind, Examples::all()[$kind]),
@@ -153,6 +156,20 @@ final class OperationTest extends TestCase
             ['kind' => 'straighten', 'body' => ['target' => 'abcdefghijkl', 'object' => Examples::text()]],
             'is not a shape',
         ];
+        foreach (
+            [
+                [],
+                ['to' => 0],
+                ['to' => 1, 'gone' => true],
+                ['page' => '', 'gone' => true],
+                ['ruling' => ['kind' => 'picture', 'asset' => 'abc']],
+            ] as $i => $how
+        ) {
+            yield "a page arranged so {$i}" => [
+                ['kind' => 'arrange_page', 'body' => $how + ['page' => 'abcdefghijkl']],
+                ['"page"', '"to"', '"page"', '"id"', '"ruling"'][$i],
+            ];
+        }
         yield 'arranging nothing' => [['kind' => 'arrange', 'body' => ['targets' => ['abcdefghijkl']]], '"places"'];
         yield 'too few places' => [
             [

@@ -42,7 +42,8 @@ final class RandomLog
             $dice > 90 && $history->undo() !== null => Logs::undo($id, $history->undo()),
             $dice > 84 && $history->redo() !== null => Logs::redo($id, $history->redo()),
             $dice > 45 && $this->objects !== [] => $this->work($id),
-            $dice > 41 => $this->page($id),
+            $dice > 43 => $this->page($id),
+            $dice > 41 => $this->pages === [] ? $this->page($id) : $this->arrangePage($id),
             $dice > 40 => Logs::operation($id, 'answer', [
                 'question' => 'q'.mt_rand(1, 3),
                 'value' => [null, 'a', 4, ['a', 'b'], ''][mt_rand(0, 4)],
@@ -94,6 +95,17 @@ final class RandomLog
         $this->pages[] = Logs::id($id);
 
         return Logs::operation($id, 'page');
+    }
+
+    private function arrangePage(string $id): Operation
+    {
+        $how = [['to' => mt_rand(1, 4)], ['ruling' => ['kind' => 'squared', 'size' => 'small']], ['gone' => true]];
+
+        return Logs::operation(
+            $id,
+            'arrange_page',
+            ['page' => $this->pages[array_rand($this->pages)]] + $how[mt_rand(0, 2)],
+        );
     }
 
     /** Something done to what is, or was, there. */

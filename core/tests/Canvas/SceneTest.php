@@ -233,6 +233,32 @@ final class SceneTest extends TestCase
         );
     }
 
+    public function test_pages_are_moved_ruled_and_taken_out_by_who_added_them(): void
+    {
+        $pages = static fn (Operation ...$log): array => array_map(
+            static fn (string $id): string => rtrim($id, '-'),
+            array_map(strval(...), array_keys(Scene::fold(array_values($log))->pages)),
+        );
+        $log = [
+            Logs::operation('a', 'page'),
+            Logs::operation('b', 'page', [], null),
+            Logs::operation('c', 'page'),
+            Logs::onPage('c', Logs::stroke('s')),
+        ];
+        self::assertSame(['', 'a', 'b', 'c'], $pages(...$log));
+        self::assertSame(['', 'c', 'a', 'b'], $pages(...$log, ...[Logs::arrangePage('m', 'c', ['to' => 1])]));
+        self::assertSame(['', 'b', 'c', 'a'], $pages(...$log, ...[Logs::arrangePage('m', 'a', ['to' => 30])]));
+        // What the teacher added is the teacher's.
+        self::assertSame(['', 'a', 'b', 'c'], $pages(...$log, ...[Logs::arrangePage('m', 'b', ['gone' => true])]));
+        $gone = [...$log, Logs::arrangePage('g', 'c', ['gone' => true])];
+        self::assertSame(['', 'a', 'b'], $pages(...$gone));
+        self::assertTrue(Scene::fold($gone)->isEmpty());
+        $back = Scene::fold([...$gone, Logs::undo('u', 'g')]);
+        self::assertSame(['s'], array_map(static fn (string $id): string => rtrim($id, '-'), array_keys($back->placed)));
+        $ruled = Scene::fold([...$log, Logs::arrangePage('r', 'a', ['ruling' => ['kind' => 'lined']])]);
+        self::assertSame('lined', $ruled->backdrop(Logs::id('a'))->kind->value);
+    }
+
     public function test_a_stroke_becomes_the_shape_that_it_was_meant_as_where_it_stood(): void
     {
         $line = Examples::all()['line'];

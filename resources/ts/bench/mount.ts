@@ -19,7 +19,7 @@ export function mountBench(
         },
     });
     tray = new Tray(bench, settings.root, pieces, () => panel?.focusList());
-    panel = new Panel(bench, settings.root, () => present(tray));
+    panel = new Panel(bench, settings.root, () => present(tray), settings.assets, settings.stamps);
     listenToBenchKeys(bench, tray);
     tray.show();
     panel.show();

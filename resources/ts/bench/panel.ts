@@ -1,5 +1,6 @@
 import { describeEntry, entries } from './describe';
 import { isStack } from '../canvas/tools/select';
+import { PagesWindow } from './pages';
 import type { Workbench } from '../canvas/workbench';
 import { element, fill } from '../page';
 import type { Tray } from './tray';
@@ -13,12 +14,16 @@ const MOST_LISTED = 500;
 export class Panel {
     private readonly list: HTMLElement;
     private timer = 0;
+    private readonly pages: PagesWindow;
 
     constructor(
         private readonly bench: Workbench,
         private readonly root: HTMLElement,
         private readonly tray: () => Tray,
+        assets: string,
+        stamps: Record<string, string>,
     ) {
+        this.pages = new PagesWindow(bench, root, assets, stamps, () => tray().has('pages'));
         this.list = element('.bench-objects ol', root);
         root.addEventListener('click', (event) =>
             this.pressed((event.target as Element).closest('button'), event.shiftKey || event.ctrlKey),
@@ -43,11 +48,13 @@ export class Panel {
         const said = element('.bench-page', root);
         if (said.textContent !== words) {
             said.textContent = words;
+            said.dataset.short = `${at + 1}/${bench.pages.length}`;
         }
         element('.bench-pages', root).classList.toggle('is-single', bench.pages.length === 1);
         element<HTMLButtonElement>('[data-page-step="-1"]', root).disabled = at <= 0;
         element<HTMLButtonElement>('[data-page-step="1"]', root).disabled = at >= bench.pages.length - 1;
         this.showZoom();
+        this.pages.show();
         window.clearTimeout(this.timer);
         this.timer = window.setTimeout(() => this.showList(), LIST_MS);
     }
@@ -95,10 +102,12 @@ export class Panel {
         if (button === null) {
             return;
         }
-        const { pageStep, addPage, zoom } = button.dataset;
+        const { pageStep, addPage, pages, zoom } = button.dataset;
         const ids = button.closest<HTMLElement>('[data-ids]')?.dataset.ids?.split(' ');
         if (pageStep !== undefined) {
             bench.turnTo(bench.pages[bench.pages.indexOf(bench.view.page) + Number(pageStep)] ?? '');
+        } else if (pages !== undefined) {
+            this.pages.open();
         } else if (addPage !== undefined) {
             bench.addPage();
         } else if (zoom !== undefined) {

@@ -30,6 +30,7 @@
 </div>
 @include('bench.tray')
 @include('bench.windows')
+@include('bench.pages')
 <input type="file" class="bench-file" hidden aria-hidden="true" tabindex="-1"
     accept="image/png,image/jpeg,image/webp,image/gif,image/svg+xml,.svg,.inkml,.ink">
 <input type="file" class="bench-camera" hidden aria-hidden="true" tabindex="-1" accept="image/*" capture="environment">

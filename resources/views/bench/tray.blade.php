@@ -17,6 +17,8 @@
         <span class="bench-page" role="status"></span>
         <button class="mini" data-page-step="1" title="{{ __('Next page') }}"><x-icon name="chevron-right" /><span
             class="visually-hidden">{{ __('Next page') }}</span></button>
+        <button class="mini" data-pages title="{{ __('All pages') }}"><x-icon name="grid" /><span
+            class="visually-hidden">{{ __('All pages') }}</span></button>
         <button class="mini" data-needs="pages" data-add-page
             title="{{ __('Add a page') }}"><x-icon name="plus-lg" /><span
             class="visually-hidden">{{ __('Add a page') }}</span></button>

@@ -49,6 +49,7 @@ enum Layer: string
             OperationKind::Backdrop, OperationKind::Fresh, OperationKind::GiveBack => $this->arranges(),
             OperationKind::Answer => $this === self::Student,
             OperationKind::Page => $this !== self::Coach,
+            OperationKind::ArrangePage => $this === self::Student || $this === self::Lead,
             default => true,
         };
     }

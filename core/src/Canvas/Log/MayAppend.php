@@ -105,6 +105,11 @@ final readonly class MayAppend
         if ($kind === OperationKind::GiveBack) {
             return;
         }
+        if ($kind === OperationKind::ArrangePage) {
+            $this->checkArrangedPage($operation, $target);
+
+            return;
+        }
         if ($target->kind === OperationKind::Page && $kind !== OperationKind::Withdraw) {
             $this->checkPage($kind, $id);
 
@@ -132,6 +137,17 @@ final readonly class MayAppend
         };
         if (! $fits) {
             throw RefusedOperation::notThatKind();
+        }
+    }
+
+    /** Who added a page arranges it. */
+    private function checkArrangedPage(Operation $operation, EarlierOperation $page): void
+    {
+        if ($page->kind !== OperationKind::Page) {
+            throw RefusedOperation::notThatKind();
+        }
+        if ($page->layer !== $operation->layer || ! $page->author->is($operation->author)) {
+            throw RefusedOperation::notYours();
         }
     }
 

@@ -9,6 +9,7 @@ use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\AddPage;
 use Crag\Canvas\Operation\Answer;
 use Crag\Canvas\Operation\Arrange;
+use Crag\Canvas\Operation\ArrangePage;
 use Crag\Canvas\Operation\Change;
 use Crag\Canvas\Operation\Clear;
 use Crag\Canvas\Operation\Cut;
@@ -112,6 +113,7 @@ final readonly class Operation
             OperationKind::Arrange => Arrange::read($body),
             OperationKind::Clear => Clear::read($body),
             OperationKind::Page => new AddPage(),
+            OperationKind::ArrangePage => ArrangePage::read($body),
             OperationKind::Backdrop => SetBackdrop::read($body),
             OperationKind::Fresh => new StartFresh(),
             OperationKind::GiveBack => new GiveBack(self::target($body)),

@@ -15,6 +15,7 @@ enum OperationKind: string
     case Arrange = 'arrange';
     case Clear = 'clear';
     case Page = 'page';
+    case ArrangePage = 'arrange_page';
     case Backdrop = 'backdrop';
     case Answer = 'answer';
     case Fresh = 'fresh';

@@ -34,6 +34,6 @@ final readonly class AddPage implements Effect
 
     public function apply(SceneDraft $draft, Operation $operation): void
     {
-        $draft->addPage($operation->id->value);
+        $draft->addPage($operation->id->value, $operation->layer);
     }
 }

@@ -145,6 +145,10 @@ export interface Body {
     lock?: boolean;
     what?: 'ink' | 'all';
     backdrop?: Backdrop;
+    /** The page's place, from 0. */
+    to?: number;
+    ruling?: Backdrop;
+    gone?: true;
     question?: string;
     value?: AnswerValue | null;
 }
@@ -161,6 +165,7 @@ export type Kind =
     | 'arrange'
     | 'clear'
     | 'page'
+    | 'arrange_page'
     | 'backdrop'
     | 'answer'
     | 'fresh'

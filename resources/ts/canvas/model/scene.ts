@@ -3,6 +3,7 @@ import {
     placings,
     type AnswerValue,
     type Backdrop,
+    type Layer,
     type Operation,
     type Order,
     type Placed,
@@ -14,6 +15,8 @@ import { present } from '../../present';
 export interface Scene {
     /** By the page's id, in order; the first page's is "". */
     pages: Map<string, Backdrop>;
+    /** On which layer a page was added, by its id; the student's are left out. */
+    pageLayers: Map<string, Layer>;
     /** In drawing order, on all pages together. */
     objects: Map<string, Placed>;
     /** By the question's id. */
@@ -22,7 +25,7 @@ export interface Scene {
 
 /** A scene in the form in which the server keeps it. */
 export interface KeptScene {
-    pages: { id: string; backdrop: Backdrop }[];
+    pages: { id: string; backdrop: Backdrop; layer?: Layer }[];
     objects: (Partial<Placed> & { id: string; layer: Placed['layer']; object: Placed['object'] })[];
     answers?: { question: string; value: AnswerValue }[];
 }
@@ -39,12 +42,18 @@ export function samplesOf(stroke: Stroke): Sample[] {
 }
 
 export function emptyScene(): Scene {
-    return { pages: new Map([['', { kind: 'blank' }]]), objects: new Map(), answers: new Map() };
+    return {
+        pages: new Map([['', { kind: 'blank' }]]),
+        pageLayers: new Map(),
+        objects: new Map(),
+        answers: new Map(),
+    };
 }
 
 export function readScene({ pages, objects, answers }: KeptScene): Scene {
     return {
         pages: new Map(pages.map(({ id, backdrop }) => [id, backdrop])),
+        pageLayers: new Map(pages.flatMap(({ id, layer }) => (layer === undefined ? [] : [[id, layer]]))),
         objects: new Map(objects.map(({ id, ...placed }) => [id, { page: '', ...placed }])),
         answers: new Map((answers ?? []).map(({ question, value }) => [question, value])),
     };
@@ -105,6 +114,11 @@ export function apply(scene: Scene, operation: Operation): void {
     } else if (kind === 'page') {
         const first = present(pages.get(''));
         pages.set(id, first.kind === 'picture' ? onPaper({ kind: 'blank' }, first) : first);
+        if (layer !== 'student') {
+            scene.pageLayers.set(id, layer);
+        }
+    } else if (kind === 'arrange_page') {
+        arrangePage(scene, operation);
     } else if (kind === 'answer') {
         const { question, value } = body;
         if (value === null || value === undefined) {
@@ -116,11 +130,34 @@ export function apply(scene: Scene, operation: Operation): void {
         objects.clear();
         scene.answers.clear();
         pages.clear();
+        scene.pageLayers.clear();
         pages.set('', { kind: 'blank' });
     } else if (kind === 'backdrop' && pages.has(page)) {
         // A page on which a student has worked keeps its paper, so that no work comes to lie beside it.
         const hasWork = [...objects.values()].some((placed) => placed.page === page && placed.layer === 'student');
         pages.set(page, hasWork ? onPaper(present(body.backdrop), pages.get(page)) : present(body.backdrop));
+    }
+}
+
+/** On which layer a page was added; null for the first, which nobody added, and for what is no page. */
+export function layerOfPage({ pages, pageLayers }: Scene, page: string): Layer | null {
+    return page === '' || !pages.has(page) ? null : (pageLayers.get(page) ?? 'student');
+}
+
+function arrangePage(scene: Scene, { layer, body: { page = '', to, ruling } }: Operation): void {
+    const { pages } = scene;
+    if (layerOfPage(scene, page) !== layer) {
+        return;
+    }
+    if (ruling !== undefined) {
+        pages.set(page, onPaper(ruling, pages.get(page)));
+    } else if (to !== undefined) {
+        const moved = present(pages.get(page));
+        const rest = [...pages].filter(([id]) => id !== page);
+        replace(pages, new Map([...rest.slice(0, to), [page, moved], ...rest.slice(to)]));
+    } else {
+        pages.delete(page);
+        scene.pageLayers.delete(page);
     }
 }
 
@@ -244,9 +281,9 @@ function order(objects: Map<string, Placed>, moving: Set<string>, to: Order): vo
     replace(objects, new Map(to === 'forward' ? walk.reverse() : walk));
 }
 
-function replace(objects: Map<string, Placed>, now: Map<string, Placed>): void {
-    objects.clear();
-    now.forEach((placed, id) => objects.set(id, placed));
+function replace<T>(map: Map<string, T>, now: Map<string, T>): void {
+    map.clear();
+    now.forEach((one, id) => map.set(id, one));
 }
 
 interface InForce {
@@ -304,7 +341,12 @@ export function fold(log: Iterable<Operation>, base?: Scene): Scene | null {
     const scene: Scene =
         base === undefined
             ? emptyScene()
-            : { pages: new Map(base.pages), objects: new Map(base.objects), answers: new Map(base.answers) };
+            : {
+                  pages: new Map(base.pages),
+                  pageLayers: new Map(base.pageLayers),
+                  objects: new Map(base.objects),
+                  answers: new Map(base.answers),
+              };
     for (const operation of found.kept) {
         if (!found.withdrawn.has(operation.id)) {
             apply(scene, operation);
@@ -313,7 +355,7 @@ export function fold(log: Iterable<Operation>, base?: Scene): Scene | null {
     return finish(scene);
 }
 
-/** What stands on a page that is not there (its adding was undone) is not there either. */
+/** What stands on a page that is not there (its adding was undone, or it was taken out) is not there either. */
 function finish(scene: Scene): Scene {
     for (const [id, { page }] of scene.objects) {
         if (!scene.pages.has(page)) {

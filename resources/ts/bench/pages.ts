@@ -1,0 +1,115 @@
+import { View } from '../canvas/drawing/view';
+import type { Backdrop } from '../canvas/model/objects';
+import { layerOfPage } from '../canvas/model/scene';
+import type { Workbench } from '../canvas/workbench';
+import { element, fill } from '../page';
+
+/** No line in a small picture is thinner, in CSS pixels. */
+const THINNEST = 0.8;
+
+/** All pages of a canvas as small pictures: to turn to one, and to move, rule or take out those that one has added. */
+export class PagesWindow {
+    private readonly window: HTMLDialogElement;
+    private readonly list: HTMLElement;
+    private readonly items = new Map<string, { item: HTMLElement; view: View }>();
+
+    constructor(
+        private readonly bench: Workbench,
+        scope: HTMLElement,
+        private readonly assets: string,
+        private readonly stamps: Record<string, string>,
+        private readonly may: () => boolean,
+    ) {
+        this.window = element<HTMLDialogElement>('.pages-window', scope);
+        this.list = element('.page-list', this.window);
+        this.list.addEventListener('click', (event) => this.pressed(event.target as Element));
+        this.list.addEventListener('change', (event) => this.ruled(event.target as HTMLSelectElement));
+        element('[data-cancel]', this.window).addEventListener('click', () => this.window.close());
+        element('[data-add-page]', this.window).addEventListener('click', () => this.window.close());
+    }
+
+    open(): void {
+        this.window.showModal();
+        this.show();
+        this.items.get(this.bench.view.page)?.item.querySelector<HTMLElement>('.page-thumb')?.focus();
+    }
+
+    /** Brings the pictures up to date, while they are looked at. */
+    show(): void {
+        if (!this.window.open) {
+            return;
+        }
+        const { pages, view, words } = this.bench;
+        for (const [id, { item }] of this.items) {
+            if (!pages.includes(id)) {
+                item.remove();
+                this.items.delete(id);
+            }
+        }
+        pages.forEach((id, i) => {
+            const { item, view: picture } = this.items.get(id) ?? this.make(id);
+            if (this.list.children[i] !== item) {
+                this.list.insertBefore(item, this.list.children[i] ?? null);
+            }
+            element('.page-number', item).textContent = fill(words.page, { n: i + 1, all: pages.length });
+            element('.page-thumb', item).setAttribute('aria-current', String(id === view.page));
+            const isOwn = this.may() && layerOfPage(view.log.scene, id) === this.bench.layer;
+            element('.page-acts', item).hidden = !isOwn;
+            element<HTMLButtonElement>('[data-move="-1"]', item).disabled = i <= 1;
+            element<HTMLButtonElement>('[data-move="1"]', item).disabled = i === pages.length - 1;
+            const { kind, size } = view.log.scene.pages.get(id) ?? { kind: 'blank', size: undefined };
+            element<HTMLSelectElement>('select', item).value = size === undefined ? kind : `${kind} ${size}`;
+            picture.log = view.log;
+            picture.page = id;
+            picture.fit();
+        });
+    }
+
+    private make(id: string): { item: HTMLElement; view: View } {
+        const item = element<HTMLTemplateElement>('.page-item', this.window).content.firstElementChild?.cloneNode(
+            true,
+        ) as HTMLElement;
+        item.dataset.page = id;
+        this.list.append(item);
+        const made = { item, view: new View(element('.page', item), this.assets, this.stamps, THINNEST) };
+        this.items.set(id, made);
+        return made;
+    }
+
+    private pressed(at: Element): void {
+        const page = at.closest<HTMLElement>('[data-page]')?.dataset.page;
+        const button = at.closest('button');
+        if (page === undefined || button === null) {
+            return;
+        }
+        const { bench } = this;
+        const { move, gone } = button.dataset;
+        const to = bench.pages.indexOf(page) + Number(move ?? 0);
+        if (move !== undefined) {
+            bench.make('arrange_page', { page, to });
+            this.show();
+            // The button moved with its page, and may not be pressed again at an end.
+            (button.disabled ? element('.page-thumb', this.items.get(page)?.item) : button).focus();
+        } else if (gone !== undefined) {
+            if (bench.view.page === page) {
+                bench.turnTo(bench.pages[to - 1] ?? '');
+            }
+            bench.make('arrange_page', { page, gone: true });
+            this.show();
+            this.items.get(bench.view.page)?.item.querySelector<HTMLElement>('.page-thumb')?.focus();
+        } else {
+            this.window.close();
+            bench.turnTo(page);
+        }
+    }
+
+    private ruled(select: HTMLSelectElement): void {
+        const page = select.closest<HTMLElement>('[data-page]')?.dataset.page;
+        const [kind = 'blank', size] = select.value.split(' ');
+        const ruling: Backdrop = { kind, ...(size !== undefined && { size }) };
+        if (page !== undefined) {
+            this.bench.make('arrange_page', { page, ruling });
+            this.show();
+        }
+    }
+}

@@ -95,7 +95,7 @@ final readonly class Tour
         $page->draw('.page-paper', [[0.14, 0.3], [0.8, 0.33], [0.82, 0.335]]);
         $page
             ->option('[data-tool=stamps]')
-            ->option('[data-stamp=support]')
+            ->option('[data-stamps=forces]')->option('[data-stamp=support]')
             ->draw('.page-paper', [[0.31, 0.375]]);
         $page->option('[data-tool=shapes]')->option('[data-shape=arrow]')->option('.tray-options [data-colour="#8f2d1a"]');
         $page->draw('.page-paper', [[0.15, 0.12], [0.15, 0.2], [0.15, 0.29]]);
@@ -143,6 +143,7 @@ final readonly class Tour
         foreach (['support' => 0.35, 'weight' => 0.25, 'force' => 0.75] as $stamp => $x) {
             $desk
                 ->option('[data-tool=stamps]')
+                ->option('[data-stamps=forces]')
                 ->option("[data-stamp={$stamp}]")
                 ->draw('#lead .page-paper', [[$x, $stamp === 'support' ? 0.48 : 0.34]]);
         }

@@ -76,7 +76,7 @@ final class CanvasTest extends BrowserTestCase
             self::assertCount(6, $added['points']);
         }
 
-        $this->page->option('[data-tool=stamps]')->option('[data-stamp=hammer]');
+        $this->page->option('[data-tool=stamps]')->option('[data-stamps=forces]')->option('[data-stamp=hammer]');
         $this->draw([[0.8, 0.5]], $pointer);
         self::assertSame(['stamp', 'hammer'], array_slice(array_values($this->added()), 0, 2));
         $this->page->option('[data-tool=note]')->option('[data-note="#cfe3f0"]');
@@ -212,7 +212,7 @@ final class CanvasTest extends BrowserTestCase
         $this->page->option('[data-tool=text]');
         $this->draw([[0.1, 0.1]], 'mouse');
         $this->page->seen('.page-typing')->sendKeys('F = 80 N');
-        $this->page->option('[data-tool=stamps]')->option('[data-stamp=weight]');
+        $this->page->option('[data-tool=stamps]')->option('[data-stamps=forces]')->option('[data-stamp=weight]');
         $this->draw([[0.9, 0.9]], 'mouse');
         $this->page->until(
             fn (): bool => $this->listed() === ['Text “F = 80 N”, top left', 'Stamp: Weight, bottom right'],

@@ -119,6 +119,26 @@ final class ShapesTest extends BrowserTestCase
         self::assertSame([], $this->page->complaints());
     }
 
+    public function test_a_note_stands_with_its_head_on_the_line_or_space_that_is_tapped(): void
+    {
+        $this->begin();
+        $this->page->click('[data-add-page]')->click('[data-pages]');
+        $this->page->run(
+            'const s = document.querySelector(".page-list li:nth-child(2) select"); s.value = "staves"; s.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
+        $this->made(2);
+        $this->page->press("\u{E00C}")->option('[data-tool=stamps]')->option('[data-stamps=music]')
+            ->option('[data-stamp=crotchet]');
+        // The second stave's lines stand at 270, 292 …
+        $this->page->draw('.page-paper', [[0.5, 0.294]], 'mouse');
+        $note = $this->made(3)[2]['body']['object'];
+        self::assertSame(['crotchet', 88], [$note['stamp'], $note['size']]);
+        self::assertSame(2920, $note['y'] + (int) (0.375 * 880), 'the head stands on the line');
+        $this->page->option('[data-stamps=marks]')->option('[data-stamp=tick]');
+        $this->page->draw('.page-paper', [[0.3, 0.294]], 'mouse');
+        self::assertSame(90, $this->made(4)[3]['body']['object']['size']);
+    }
+
     /** @param  list<array{float, float}>  $way */
     private function held(array $way, string $pointer, bool $lift = true): void
     {
@@ -156,7 +176,7 @@ final class ShapesTest extends BrowserTestCase
             self::$tray = $tray;
             [$teacher, self::$code] = $this->startLesson();
             $this->sql('update live_sessions set tray = ? where id = ?', [
-                json_encode(['now' => ['kind' => $tray, 'tools' => []], 'before' => null, 'changed' => 0]),
+                json_encode(['now' => ['kind' => $tray, 'tools' => ['pages']], 'before' => null, 'changed' => 0]),
                 basename($teacher->driver->getCurrentURL()),
             ]);
         }

@@ -109,7 +109,7 @@ final class SharedCanvasTest extends BrowserTestCase
         [$page, $name] = $this->student();
         $this->teacher->press('f');
         $this->teacher->find('#lead [data-ready]');
-        $this->teacher->option('#lead [data-tool=stamps]')->option('[data-stamp=weight]');
+        $this->teacher->option('#lead [data-tool=stamps]')->option('[data-stamps=forces]')->option('[data-stamp=weight]');
         foreach ([['move', 0.2], ['stack', 0.5], ['locked', 0.8]] as [$how, $x]) {
             $this->teacher->option('[data-tool=stamps]')->draw('#lead .page-paper', [[$x, 0.3]]);
             $this->teacher->option('[data-tool=move]')->draw('#lead .page-paper', [[$x, 0.3]]);
@@ -125,13 +125,20 @@ final class SharedCanvasTest extends BrowserTestCase
             fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 3,
             'three pieces',
         );
-        $page->option('[data-tool=move]');
-        $page->draw('.page-paper', [[0.2, 0.3], [0.25, 0.5], [0.3, 0.6]]);
+        $marks = fn (): mixed => $page->run(
+            'return [...document.querySelectorAll(".piece-mark")].map((one) => one.textContent)',
+        );
+        self::assertSame(['× 0', ''], $marks());
+        // Any tool moves what is dragged, and takes a copy off a stack; where there is no piece it draws.
+        $page->draw('.page-paper', [[0.2, 0.3], [0.25, 0.5], [0.3, 0.6]], 'pen');
         self::assertCount(1, (array) $this->latest($page, $name, 'arrange', 1)['places']);
-        $page->draw('.page-paper', [[0.5, 0.3], [0.5, 0.5], [0.5, 0.7]]);
+        $page->draw('.page-paper', [[0.5, 0.3], [0.5, 0.5], [0.5, 0.7]], 'mouse');
         $copy = $this->latest($page, $name, 'add', 2)['object'];
         self::assertIsArray($copy);
         self::assertSame([false, 'Weight stack'], [$copy['stack'], $copy['alt']]);
+        $page->until(fn (): bool => $marks() === ['× 1', ''], 'the copy to be counted');
+        self::assertSame('pen', $page->run('return document.querySelector("#page-frame").dataset.using'));
+        $page->option('[data-tool=move]');
         $page->draw('.page-paper', [[0.8, 0.3], [0.8, 0.5]]);
         $page->click('#more')->click('[data-empty=all]');
         $this->latest($page, $name, 'clear', 3);

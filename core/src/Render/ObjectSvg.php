@@ -52,9 +52,21 @@ final readonly class ObjectSvg
             $object instanceof Note => self::note($object),
             $object instanceof Stamp => self::stamp($object),
             $object instanceof Picture => $this->picture($object),
-            $object instanceof Piece => $this->draw($object->of),
+            $object instanceof Piece => $this->piece($object),
             default => throw new LogicException('Nothing draws a '.$object::class.'.'),
         };
+    }
+
+    private function piece(Piece $piece): string
+    {
+        [$right, $down] = PieceShadow::ASIDE;
+        $shadow = Xml::element(
+            'g',
+            ['transform' => "translate({$right} {$down})"],
+            $this->draw(PieceShadow::of($piece->of)),
+        );
+
+        return $shadow.$this->draw($piece->of);
     }
 
     private static function stroke(Stroke $stroke): string

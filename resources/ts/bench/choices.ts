@@ -16,6 +16,7 @@ export const CHOICES = [
     'align',
     'shape',
     'stamp',
+    'stamps',
     'rub',
     'reach',
     'select',

@@ -91,7 +91,9 @@ function what(object: CanvasObject, words: BenchWords): string {
         case 'picture':
             return object.alt === '' ? words.a_picture : fill(words.a_named_picture, { text: object.alt });
         case 'piece':
-            return fill(object.stack ? words.a_stack : words.a_piece, { text: object.alt });
+            return fill(object.stack ? words.a_stack : object.locked ? words.a_locked : words.a_piece, {
+                text: object.alt,
+            });
         case 'stamp':
             return fill(words.a_stamp, { text: wordFor(words, `stamp_${object.stamp}`) });
         default:

@@ -1,6 +1,7 @@
 import { describeEntry, entries } from './describe';
 import { isStack } from '../canvas/tools/select';
 import { PagesWindow } from './pages';
+import { PieceMarks } from './piecemarks';
 import type { Workbench } from '../canvas/workbench';
 import { element, fill } from '../page';
 import type { Tray } from './tray';
@@ -15,6 +16,7 @@ export class Panel {
     private readonly list: HTMLElement;
     private timer = 0;
     private readonly pages: PagesWindow;
+    private readonly marks: PieceMarks;
 
     constructor(
         private readonly bench: Workbench,
@@ -25,6 +27,7 @@ export class Panel {
     ) {
         this.pages = new PagesWindow(bench, root, assets, stamps, () => tray().has('pages'));
         this.list = element('.bench-objects ol', root);
+        this.marks = new PieceMarks(bench);
         root.addEventListener('click', (event) =>
             this.pressed((event.target as Element).closest('button'), event.shiftKey || event.ctrlKey),
         );
@@ -55,6 +58,7 @@ export class Panel {
         element<HTMLButtonElement>('[data-page-step="1"]', root).disabled = at >= bench.pages.length - 1;
         this.showZoom();
         this.pages.show();
+        this.marks.show();
         window.clearTimeout(this.timer);
         this.timer = window.setTimeout(() => this.showList(), LIST_MS);
     }

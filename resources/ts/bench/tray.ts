@@ -125,6 +125,7 @@ export class Tray {
     allow(tools: string[]): void {
         this.allowed = tools;
         this.bench.settings.straightens = tools.includes('shapes');
+        this.bench.settings.movesPieces = tools.includes('move');
         for (const one of this.scope.querySelectorAll<HTMLElement>('[data-needs]')) {
             one.hidden = !tools.includes(present(one.dataset.needs));
         }
@@ -159,6 +160,10 @@ export class Tray {
         }
         if (name === 'shape') {
             this.bench.choose('shapes');
+        } else if (name === 'stamp') {
+            const { anchor } = element(`[data-stamp="${value}"]`, this.root).dataset;
+            const [x = 50, y = 50] = (anchor ?? '').split(' ').map(Number);
+            this.bench.settings.anchor = [x, y];
         }
         this.show();
     }
@@ -180,9 +185,10 @@ export class Tray {
         }
         for (const group of this.root.querySelectorAll<HTMLElement>('[data-for]')) {
             const wanted = present(group.dataset.for).split(' ').includes(settings.tool);
-            const { when, with: style } = group.dataset;
+            const { when, with: style, set } = group.dataset;
             group.hidden =
                 !wanted ||
+                (set !== undefined && set !== settings.stamps) ||
                 (when !== undefined && (when === 'chosen') === selection.isEmpty) ||
                 ((settings.tool === 'move' || settings.tool === 'shapes') &&
                     style !== undefined &&

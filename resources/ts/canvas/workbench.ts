@@ -17,6 +17,7 @@ import {
     type Placing,
 } from './model/objects';
 import { placeAfter } from './model/place';
+import { PieceDrag } from './tools/piecedrag';
 import { Putting } from './tools/putting';
 import { Selection } from './tools/selection';
 import { history } from './model/scene';
@@ -69,6 +70,7 @@ export class Workbench {
     readonly incoming: Incoming;
     private readonly shape: ShapeTool;
     private readonly select: SelectTool;
+    private readonly pieceDrag: PieceDrag;
     /** Whether a stylus has touched this page, and whether fingers draw beside it. */
     hasStylus = false;
     /** What was chosen for fingers; until then they draw where no stylus does. */
@@ -100,6 +102,7 @@ export class Workbench {
         this.putting = new Putting(this, new MathsWindow(root));
         this.shape = new ShapeTool(this);
         this.select = new SelectTool(this);
+        this.pieceDrag = new PieceDrag(this, this.select);
         const ink = new InkTool(this);
         const tap = new TapTool(this);
         this.tools = {
@@ -141,7 +144,7 @@ export class Workbench {
 
     private works(tappedTwice: () => void): Works {
         return {
-            tool: () => (!this.isLooking && this.mayDraw() ? this.tools[this.settings.tool] : null),
+            tool: (at) => this.toolAt(at),
             finger: (at) => this.finger(at),
             fingersDraw: () => this.fingersDraw,
             tappedTwice,
@@ -210,6 +213,11 @@ export class Workbench {
             this.hasStylus = true;
             this.refresh();
         }
+    }
+
+    private toolAt(at: Point): Tool | null {
+        const tool = !this.isLooking && this.mayDraw() ? this.tools[this.settings.tool] : null;
+        return tool === null ? null : this.pieceDrag.over(at, tool);
     }
 
     /** Where a stylus draws, a finger moves what is chosen and pieces, with any tool; with Move it chooses too. */

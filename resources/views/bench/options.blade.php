@@ -19,15 +19,7 @@
         {{ __('Line and fill') }}</button>
 </div>
 @include('bench.line')
-<div class="tray-group" data-for="stamps" role="group" aria-label="{{ __('Stamp') }}">
-    @foreach (Crag\Canvas\Drawing\StampArt::all() as $stamp => $path)
-        <button class="swatch" data-stamp="{{ $stamp }}" aria-pressed="false"
-            aria-label="{{ __(Crag\Canvas\Drawing\StampArt::word($stamp)) }}"
-            title="{{ __(Crag\Canvas\Drawing\StampArt::word($stamp)) }}"><svg viewBox="0 0 100 100"
-            aria-hidden="true"><path d="{{ $path }}" fill="none" stroke="currentColor" stroke-width="8"
-            stroke-linecap="round" stroke-linejoin="round"/></svg></button>
-    @endforeach
-</div>
+@include('bench.stamps')
 <div class="tray-group" data-for="eraser" role="group" aria-label="{{ __('What the eraser takes') }}">
     <button class="chip" data-rub="whole" aria-pressed="true">{{ __('Whole lines') }}</button>
     <button class="chip" data-rub="part" aria-pressed="false">{{ __('Parts of lines') }}</button>

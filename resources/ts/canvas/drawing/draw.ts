@@ -15,6 +15,7 @@ import { matrixOf } from '../model/place';
 import { samplesOf } from '../model/scene';
 import { addGrowth, addOutline, addTip, widthAt } from './outline';
 import { dashes, wholeLook } from '../model/shapelook';
+import { ASIDE, shadowOf } from './pieces';
 import { headsPath, shapePath } from './shapes';
 import { drawNote, drawText } from './words';
 import { present } from '../../present';
@@ -98,11 +99,19 @@ export function drawObject(
             return;
         }
         case 'piece':
-            return drawObject(context, (object as Piece).of, palette, thinnest);
+            return drawPiece(context, object, palette, thinnest);
         default: {
             drawShape(context, object, thinnest);
         }
     }
+}
+
+function drawPiece(context: CanvasRenderingContext2D, { of }: Piece, palette: Palette, thinnest: number): void {
+    context.save();
+    context.translate(...ASIDE);
+    drawObject(context, shadowOf(of), palette, thinnest);
+    context.restore();
+    drawObject(context, of, palette, thinnest);
 }
 
 function drawShape(context: CanvasRenderingContext2D, shape: BoxShape | PointShape, thinnest: number): void {

@@ -24,6 +24,8 @@ export function snapped(backdrop: Backdrop, x: number, y: number): [number, numb
         }
         case 'lined':
             return [nearest(x, PLAIN), nearest(y, LINED)];
+        case 'staves':
+            return [nearest(x, PLAIN), onStave(y)];
         case 'axes':
             return onAxes(backdrop, x, y);
         case 'number-line':
@@ -31,6 +33,16 @@ export function snapped(backdrop: Backdrop, x: number, y: number): [number, numb
         default:
             return [nearest(x, PLAIN), nearest(y, PLAIN)];
     }
+}
+
+/** The first stave's highest line, from there to the next stave's, and from a line to the space below it, in units. */
+const STAVE = { top: 90, next: 180, half: 11 };
+
+/** The nearest line or space of the nearest stave, with four beyond its lines on either side. */
+function onStave(y: number): number {
+    const middle = STAVE.top + 4 * STAVE.half;
+    const stave = middle + STAVE.next * Math.max(0, Math.round((y - middle) / STAVE.next));
+    return Math.max(stave - 8 * STAVE.half, Math.min(stave + 8 * STAVE.half, nearest(y, STAVE.half, stave)));
 }
 
 /** From one line or dot of a ruling to the next, in units. */

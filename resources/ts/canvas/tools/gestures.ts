@@ -44,8 +44,8 @@ export interface Hand {
 
 /** What works on the page. */
 export interface Works {
-    /** The tool that is chosen; null where nothing can be drawn. */
-    tool(): Tool | null;
+    /** What works there: the tool that is chosen, or what moves a piece; null where nothing can be drawn. */
+    tool(at: Point): Tool | null;
     /** What a finger does where a stylus draws: moves what is chosen, or a piece; null moves the page. */
     finger(at: Point): Tool | null;
     /** Whether fingers draw too, once a stylus has been seen. */
@@ -115,7 +115,7 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
         if (drawing !== null || panning !== null) {
             return null;
         }
-        return event.pointerType === 'touch' && !works.fingersDraw() ? works.finger(at) : works.tool();
+        return event.pointerType === 'touch' && !works.fingersDraw() ? works.finger(at) : works.tool(at);
     };
 
     const beginPanning = (event: PointerEvent): void => {

@@ -7,6 +7,10 @@ import { snapped } from '../model/snap';
 import type { Host } from './host';
 import type { Typing } from './typing';
 
+/** In units, as core/src/Canvas/Drawing/StampArt.php has it. */
+const SIZE = 90;
+const ON_STAVE = 88;
+
 type PuttingHost = Pick<Host, 'settings' | 'surface' | 'view' | 'add' | 'choose' | 'make'> & {
     readonly selection: { choose(ids: string[]): void };
     readonly typing: Typing;
@@ -21,7 +25,7 @@ export class Putting {
 
     /** A tap with a tool that puts one thing there. */
     tap(x: number, y: number): void {
-        const { tool, colour, size, align, note, stamp, snap } = this.bench.settings;
+        const { tool, colour, size, align, note, snap } = this.bench.settings;
         if (snap && tool !== 'text') {
             [x, y] = snapped(this.bench.view.log.scene.pages.get(this.bench.view.page) ?? { kind: 'blank' }, x, y);
         }
@@ -48,10 +52,29 @@ export class Putting {
             );
             this.bench.typing.edit(id);
         } else if (tool === 'stamps') {
-            this.bench.add({ type: 'stamp', stamp, ...at, size: 90, colour } satisfies Stamp);
+            this.stamp(x, y);
         } else if (tool === 'maths') {
             void this.writeMaths(at.x, at.y);
         }
+    }
+
+    /** A note's head stands on the lines of a stave or between them, and fits there. */
+    private stamp(x: number, y: number): void {
+        const { view, settings } = this.bench;
+        const { stamp, stamps, colour, anchor } = settings;
+        const backdrop = view.log.scene.pages.get(view.page);
+        const isOnStave = stamps === 'music' && backdrop?.kind === 'staves';
+        const size = isOnStave ? ON_STAVE : SIZE;
+        const [, row] = isOnStave ? snapped(backdrop, x, y) : [x, y];
+        const tenths = (units: number): number => Math.round(units * TENTHS);
+        this.bench.add({
+            type: 'stamp',
+            stamp,
+            x: tenths(x + ((50 - anchor[0]) / 100) * size),
+            y: tenths(row + ((50 - anchor[1]) / 100) * size),
+            size,
+            colour,
+        } satisfies Stamp);
     }
 
     /** The same without a pointer: in the middle of what is to be seen. */

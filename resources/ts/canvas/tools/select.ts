@@ -117,6 +117,12 @@ export class SelectTool implements Tool {
         return hit === null ? this.isInChosen(at) : this.bench.selection.ids.has(hit[0]) || hit[1].layer === 'pieces';
     }
 
+    /** The piece that lies there to be moved, with nothing over it. */
+    pieceAt(at: Point): Placed | null {
+        const placed = this.at(at)?.[1];
+        return placed?.object.type === 'piece' ? placed : null;
+    }
+
     /** A fingertip covers the line that it means: all that the frame holds will do. */
     private isInChosen({ x, y }: Point): boolean {
         const box = this.bench.selection.box();

@@ -27,9 +27,15 @@ export interface Settings {
     align: Text['align'];
     note: string;
     stamp: string;
+    /** The subject whose stamps are shown. */
+    stamps: string;
+    /** Which place of the stamp, on its field of 100, stands where one taps. */
+    anchor: [x: number, y: number];
     snap: boolean;
     /** Whether a stroke that is held still becomes the shape that it was meant as: where shapes may be drawn. */
     straightens: boolean;
+    /** Whether any tool moves a piece that is dragged: where things may be moved. */
+    movesPieces: boolean;
 }
 
 export function firstSettings(stamp: string): Settings {
@@ -52,8 +58,11 @@ export function firstSettings(stamp: string): Settings {
         align: 'start',
         note: '#f8e9ae',
         stamp,
+        stamps: 'marks',
+        anchor: [50, 50],
         snap: false,
         straightens: true,
+        movesPieces: true,
     };
 }
 

@@ -9,7 +9,8 @@ export function guardThePage(): void {
     for (const kind of ['dragover', 'drop']) {
         // The last to hear of it, and only of what nobody has taken.
         window.addEventListener(kind, (event) => {
-            const onField = event.target instanceof Element && event.target.closest('input, textarea') !== null;
+            const onField =
+                event.target instanceof Element && event.target.closest('input, textarea, [contenteditable]') !== null;
             if ((event as DragEvent).dataTransfer?.types.includes('Files') === true && !onField) {
                 event.preventDefault();
             }

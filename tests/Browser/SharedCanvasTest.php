@@ -125,10 +125,11 @@ final class SharedCanvasTest extends BrowserTestCase
             fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 3,
             'three pieces',
         );
+        /** @var callable(): mixed $marks */
         $marks = fn (): mixed => $page->run(
-            'return [...document.querySelectorAll(".piece-mark")].map((one) => one.textContent)',
+            'return [...document.querySelectorAll(".piece-mark")].map((one) => one.textContent).join("|")',
         );
-        self::assertSame(['× 0', ''], $marks());
+        $page->until(fn (): bool => $marks() === '× 0|', 'the stack and the locked one to be marked');
         // Any tool moves what is dragged, and takes a copy off a stack; where there is no piece it draws.
         $page->draw('.page-paper', [[0.2, 0.3], [0.25, 0.5], [0.3, 0.6]], 'pen');
         self::assertCount(1, (array) $this->latest($page, $name, 'arrange', 1)['places']);
@@ -136,7 +137,7 @@ final class SharedCanvasTest extends BrowserTestCase
         $copy = $this->latest($page, $name, 'add', 2)['object'];
         self::assertIsArray($copy);
         self::assertSame([false, 'Weight stack'], [$copy['stack'], $copy['alt']]);
-        $page->until(fn (): bool => $marks() === ['× 1', ''], 'the copy to be counted');
+        $page->until(fn (): bool => $marks() === '× 1|', 'the copy to be counted');
         self::assertSame('pen', $page->run('return document.querySelector("#page-frame").dataset.using'));
         $page->option('[data-tool=move]');
         $page->draw('.page-paper', [[0.8, 0.3], [0.8, 0.5]]);

@@ -79,7 +79,7 @@ final class ToolsTest extends BrowserTestCase
                     } else if (kind === 'text' || kind === 'note') {
                         drag([[x, y]]);
                         const field = document.querySelector('.page-typing');
-                        field.value = 'F' + i;
+                        field.textContent = 'F' + i;
                         field.dispatchEvent(new Event('input'));
                     } else if (kind === 'stamps') {
                         drag([[x + w / 2, y + h / 2]]);

@@ -16,7 +16,6 @@ use Crag\Canvas\Object\ShapeLook;
 use Crag\Canvas\Object\Stamp;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Object\Text;
-use Crag\Canvas\Object\Words;
 use Crag\Prompt\Paper;
 use LogicException;
 
@@ -110,9 +109,7 @@ final readonly class ObjectSvg
 
     private static function text(Text $text): string
     {
-        $inside = self::lines($text->text, $text->x, $text->y, $text->w, $text->size, $text->align);
-
-        return self::letters($text->size, $text->colour->hex, $inside);
+        return self::letters($text->size, $text->colour->hex, TextSvg::lines($text), $text->face);
     }
 
     private static function note(Note $note): string
@@ -133,67 +130,22 @@ final readonly class ObjectSvg
             self::letters(
                 $note->size,
                 '#25323b',
-                self::lines(
+                TextSvg::plain(
                     $note->text,
                     $note->x + $margin,
                     $note->y + $margin,
                     max(0, $note->w - 2 * $margin),
                     $note->size,
-                    'start',
                 ),
             );
     }
 
-    /** Positions and width in tenths, the size in units. */
-    private static function lines(string $text, int $x, int $y, int $w, int $size, string $align): string
-    {
-        $lines = '';
-        foreach (Words::lines($text) as $i => $line) {
-            $backwards = Words::rightToLeft($line);
-            $side = match ($align) {
-                'middle' => 0.5,
-                'end' => $backwards ? 0.0 : 1.0,
-                default => $backwards ? 1.0 : 0.0,
-            };
-            $lines .=
-                $line === ''
-                    ? ''
-                    : Xml::element(
-                        'text',
-                        [
-                            'x' => ($x + $w * $side) / Paper::TENTHS,
-                            'y' => $y / Paper::TENTHS + $size * (Words::ASCENT + $i * Words::LINE_HEIGHT),
-                            'xml:space' => 'preserve',
-                        ] + self::anchor($side, $backwards),
-                        Xml::text($line),
-                    );
-        }
-
-        return $lines;
-    }
-
-    /**
-     * Where a line stands against its anchor: "start" is the right edge of what reads from right to left.
-     *
-     * @return array<string, string>
-     */
-    private static function anchor(float $side, bool $backwards): array
-    {
-        $anchor = match (true) {
-            $side === 0.5 => 'middle',
-            ($side === 0.0) === $backwards => 'end',
-            default => 'start',
-        };
-
-        return ($anchor === 'start' ? [] : ['text-anchor' => $anchor]) + ($backwards ? ['direction' => 'rtl'] : []);
-    }
-
-    private static function letters(int $size, string $colour, string $inside): string
+    private static function letters(int $size, string $colour, string $inside, string $face = 'plain'): string
     {
         return Xml::element(
             'g',
             [
-                'font-family' => SceneSvg::FONT,
+                'font-family' => $face === 'code' ? SceneSvg::CODE_FONT : SceneSvg::FONT,
                 'font-size' => $size,
                 'fill' => $colour,
                 // Letters stand where their widths put them, not on whole pixels: as a browser's canvas sets them.

@@ -15,6 +15,8 @@ final class SceneSvg
 {
     public const FONT = 'Atkinson Hyperlegible Next, DejaVu Sans, sans-serif';
 
+    public const CODE_FONT = 'Atkinson Hyperlegible Mono, DejaVu Sans Mono, monospace';
+
     /** What each object was, beside its drawing, in a drawing that can be brought in again. */
     public const OBJECT = 'data-crag';
 

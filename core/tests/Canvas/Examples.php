@@ -41,6 +41,11 @@ final class Examples
             'dotted' => ['type' => 'rectangle', 'fill' => '#c98a1b', 'strength' => 50, 'line' => 'dotted'] + $box,
             'dashed' => ['type' => 'curve', 'line' => 'dashed', 'ends' => 'both'] + $points,
             'text' => self::text(),
+            'list' => [
+                'marks' => [[0, 1, 'b'], [0, 1, 'i'], [8, 9, 'sup'], [10, 13, 'sub']],
+                'list' => 'numbers',
+            ] + self::text(),
+            'code' => ['face' => 'code'] + self::text(),
             'maths' => self::maths(),
             'note' => self::note(),
             'stamp' => self::stamp(),

@@ -128,7 +128,11 @@ final class RandomLog
                     ['strength' => 18, 'line' => 'dashed'],
                     ['line' => 'solid', 'ends' => 'end'],
                     ['ends' => 'none'],
-                ][mt_rand(0, 5)],
+                    ['marks' => [[0, 2, 'b'], [1, 900, 'sup']], 'list' => 'bullets'],
+                    ['marks' => [], 'face' => 'code'],
+                    ['list' => 'none', 'face' => 'plain'],
+                    ['text' => 'F'],
+                ][mt_rand(0, 9)],
             ]),
             5 => Logs::operation($id, 'change', [
                 'target' => $target,

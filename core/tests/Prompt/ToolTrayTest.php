@@ -69,6 +69,8 @@ final class ToolTrayTest extends TestCase
             'maths' => Tool::Maths,
             'dotted' => Tool::Shapes,
             'dashed' => Tool::Shapes,
+            'list' => Tool::Text,
+            'code' => Tool::Text,
             'note' => Tool::Note,
             'stamp' => Tool::Stamps,
             'picture' => Tool::Picture,

@@ -14,6 +14,8 @@ export const CHOICES = [
     'ends',
     'size',
     'align',
+    'list',
+    'face',
     'shape',
     'stamp',
     'stamps',
@@ -38,6 +40,8 @@ export const RESTYLES: ReadonlySet<Choice> = new Set([
     'ends',
     'size',
     'align',
+    'list',
+    'face',
 ]);
 
 /** A button's value as the setting has it. */

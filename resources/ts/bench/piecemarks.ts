@@ -2,7 +2,7 @@ import { pageBox } from '../canvas/model/bounds';
 import type { Piece, Placed } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 
-/** Marks at the corners of what is locked, and of stacks with how many were taken from each; they stand over the page. */
+/** Marks at the corners of what is locked, and of stacks with how many were taken; they stand over the page. */
 export class PieceMarks {
     private readonly root = Object.assign(document.createElement('div'), { className: 'piece-marks' });
     private readonly marks = new Map<string, HTMLElement>();

@@ -3,11 +3,15 @@ import { FurtherTools } from './further';
 import { PopUp } from './popup';
 import { PhotoWindow } from '../canvas/tools/photo';
 import { straighten } from '../canvas/tools/straighten';
-import { lookOf } from '../canvas/tools/look';
+import { lookOf, type Look } from '../canvas/tools/look';
+import type { MarkKind } from '../canvas/model/objects';
 import { sampleShape, type ToolName } from '../canvas/tools/settings';
 import type { Workbench } from '../canvas/workbench';
 import { element } from '../page';
 import { present } from '../present';
+
+/** What words that are being typed take over at once. */
+const TYPED: ReadonlySet<Choice> = new Set(['colour', 'size', 'align', 'list', 'face']);
 
 /** The tool tray: what is chosen in it, what it offers, and which tools are in it at all. */
 export class Tray {
@@ -40,6 +44,14 @@ export class Tray {
         this.options = new PopUp(element('.tray-options', scope), this.root, scope);
         this.further = new FurtherTools(this.root);
         this.root.addEventListener('click', (event) => this.pressed(event));
+        this.root.addEventListener('mousedown', (event) => {
+            // The words that are being typed stay open while they get another look.
+            const at = event.target as Element;
+            if (this.isTyping && at.closest('.tray-options button, [data-tool=text]') !== null) {
+                event.preventDefault();
+            }
+        });
+        document.addEventListener('selectionchange', () => bench.typing.isOpen && this.showMarks({}));
         this.listenForPaper();
         this.free.addEventListener('input', () => this.set('colour', this.free.value));
         this.fill.addEventListener('input', () => this.set('fill', this.fill.value));
@@ -152,7 +164,7 @@ export class Tray {
     set(name: Choice, value: string): void {
         const worth = worthOf(name, value);
         Object.assign(this.bench.settings, chosen(name, worth));
-        if (name === 'colour' || name === 'size' || name === 'align') {
+        if (TYPED.has(name)) {
             this.bench.typing.set({ [name]: worth });
         }
         if (RESTYLES.has(name) && !this.bench.selection.isEmpty) {
@@ -166,6 +178,29 @@ export class Tray {
             this.bench.settings.anchor = [x, y];
         }
         this.show();
+    }
+
+    /** Whether words are being typed with the tool for them. */
+    private get isTyping(): boolean {
+        return this.bench.typing.isOpen && this.bench.settings.tool === 'text';
+    }
+
+    /** Bold, italic, raised or lowered: of words that are being typed what is chosen in them, else all of them. */
+    private mark(kind: MarkKind, isOn: boolean): void {
+        if (this.bench.typing.isOpen) {
+            this.bench.typing.mark(kind);
+        } else {
+            this.bench.selection.set(kind, isOn);
+        }
+        this.show();
+    }
+
+    private showMarks(look: Look): void {
+        const { typing } = this.bench;
+        for (const button of this.root.querySelectorAll<HTMLElement>('[data-mark]')) {
+            const kind = button.dataset.mark as MarkKind;
+            button.setAttribute('aria-pressed', String(typing.isOpen ? typing.isMarked(kind) : look[kind] === true));
+        }
     }
 
     /** Brings what is seen up to date with what is so. */
@@ -199,6 +234,7 @@ export class Tray {
             'is-chosen',
             this.root.querySelector(`[data-colour="${values.colour}"]`) === null,
         );
+        this.showMarks(look);
         this.fill.value = values.fill === 'own' ? values.colour : values.fill;
         const { hasStylus, fingersDraw } = this.bench;
         const wasThere = !element('.do-fingers.tool', this.root).hidden;
@@ -344,6 +380,8 @@ export class Tray {
             if (event.detail === 0 && (choice === 'shape' || choice === 'stamp')) {
                 this.bench.putting.tapMiddle();
             }
+        } else if (dataset.mark !== undefined) {
+            this.mark(dataset.mark as MarkKind, button.getAttribute('aria-pressed') !== 'true');
         } else if (dataset.chosen !== undefined) {
             this.chosen(dataset.chosen);
         } else if (button.matches('.do-undo')) {
@@ -403,7 +441,9 @@ export class Tray {
     /** With a keyboard's press there is no place to tap: what the tool makes begins in the middle. */
     private toolPressed(tool: ToolName, byKey: boolean): void {
         const isShut = this.opened !== tool;
-        this.choose(tool);
+        if (tool !== 'text' || !this.isTyping) {
+            this.choose(tool);
+        }
         this.openOptions(isShut ? tool : null);
         if (tool === 'picture' && !byKey) {
             return;

@@ -428,12 +428,12 @@ export class Workbench {
             return object;
         }
         if (object.fixed) {
-            return { ...object, text: wrap(typed(object.text), object.size, object.w / TENTHS) };
+            return { ...object, text: wrap({ ...object, text: typed(object.text) }, object.w / TENTHS) };
         }
         const backwards = readsBackwards(object.text);
         const room = backwards ? (object.x + object.w) / TENTHS : this.view.paperSize[0] - object.x / TENTHS;
-        const text = wrap(typed(object.text), object.size, Math.max(object.size * 3, room));
-        const w = Math.ceil(widthOf(text, object.size) * TENTHS);
+        const text = wrap({ ...object, text: typed(object.text) }, Math.max(object.size * 3, room));
+        const w = Math.ceil(widthOf({ ...object, text }) * TENTHS);
         return { ...object, text, w, x: backwards ? object.x + object.w - w : object.x };
     }
 

@@ -40,6 +40,7 @@
             class="size-sample size-sample-{{ $loop->index }}" aria-hidden="true">A</span></button>
     @endforeach
 </div>
+@include('bench.letters')
 <div class="tray-group" data-for="text move" data-revealed="style" data-with="align" role="group" aria-label="{{ __('Alignment') }}">
     @foreach (['start' => ['text-left', __('At the start')], 'middle' => ['text-center', __('In the middle')],
         'end' => ['text-right', __('At the end')]] as $align => [$icon, $name])

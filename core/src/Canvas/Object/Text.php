@@ -19,7 +19,13 @@ final readonly class Text implements CanvasObject
 
     public const LONGEST = ReadField::LONGEST_WORDS;
 
-    public const CHANGEABLE = ['text', 'x', 'y', 'w', 'size', 'colour', 'align', 'fixed'];
+    public const CHANGEABLE = ['text', 'x', 'y', 'w', 'size', 'colour', 'align', 'fixed', 'marks', 'list', 'face'];
+
+    /** What stands before each paragraph. */
+    public const LISTS = ['none', 'bullets', 'numbers'];
+
+    /** Code has letters of one width. */
+    public const FACES = ['plain', 'code'];
 
     private function __construct(
         public int $x,
@@ -30,6 +36,9 @@ final readonly class Text implements CanvasObject
         public string $align,
         public bool $fixed,
         public string $text,
+        public TextMarks $marks,
+        public string $list,
+        public string $face,
     ) {
     }
 
@@ -49,6 +58,9 @@ final readonly class Text implements CanvasObject
             ReadField::align($fields),
             $fields->flag('fixed'),
             $text,
+            TextMarks::read($fields)->within($text),
+            $fields->oneOf('list', self::LISTS, 'none'),
+            $fields->oneOf('face', self::FACES, 'plain'),
         );
     }
 
@@ -64,7 +76,10 @@ final readonly class Text implements CanvasObject
             'align' => $this->align,
             'fixed' => $this->fixed,
             'text' => $this->text,
-        ];
+        ] +
+            ($this->marks->toArray() === [] ? [] : ['marks' => $this->marks->toArray()]) +
+            ($this->list === 'none' ? [] : ['list' => $this->list]) +
+            ($this->face === 'plain' ? [] : ['face' => $this->face]);
     }
 
     public function tool(): Tool

@@ -16,6 +16,25 @@ final class Words
     /** Where the page that wrote the words ran out of room: a line end that was not typed (LINE SEPARATOR). */
     public const SOFT_END = "\u{2028}";
 
+    /** How far the words of a list stand in from its marks, in sizes, and numbers' words. */
+    private const INDENT = ['none' => 0.0, 'bullets' => 0.9, 'numbers' => 1.5];
+
+    /** In units. */
+    public static function indent(string $list, int $size): float
+    {
+        return self::INDENT[$list] * $size;
+    }
+
+    /** What stands before the n-th paragraph of a list. */
+    public static function listMark(string $list, int $n): string
+    {
+        return match ($list) {
+            'bullets' => '•',
+            'numbers' => "{$n}.",
+            default => '',
+        };
+    }
+
     /** @return list<string> */
     public static function lines(string $text): array
     {

@@ -18,6 +18,7 @@ import { Pictures } from './pictures';
 import { Pointed, type Pointing } from './pointed';
 import { Surfaces } from './surfaces';
 import { WetLayer } from './wetlayer';
+import { whenLettersCome } from './words';
 import { drawPlaced, drawTip, growStroke, type Palette } from './draw';
 import { Log } from '../model/log';
 import {
@@ -92,6 +93,7 @@ export class View {
         private readonly thinnest = 0,
     ) {
         this.pictures = new Pictures(assets, () => this.drawAll());
+        whenLettersCome(() => this.drawAll());
         this.pointed = new Pointed(frame, () => this.pointed.place(this.page, this.camera));
         this.palette = { stamps, picture: (asset) => this.pictures.of(asset) };
         this.wet = new WetLayer(this.palette);

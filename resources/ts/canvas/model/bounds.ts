@@ -106,7 +106,7 @@ function measured(object: CanvasObject): Box {
             return around(points, lineMargin(object));
         }
         case 'text': {
-            const width = Math.max(object.w / TENTHS || 0, widthOf(object.text, object.size));
+            const width = Math.max(object.w / TENTHS || 0, widthOf(object));
             return box(object.x, object.y, width, heightOf(object.text, object.size));
         }
         case 'note':

@@ -23,7 +23,15 @@ export interface Text {
     /** Whether the width was set by hand. */
     fixed: boolean;
     text: string;
+    marks?: Mark[];
+    list?: 'bullets' | 'numbers';
+    face?: 'code';
 }
+
+export type MarkKind = 'b' | 'i' | 'sup' | 'sub';
+
+/** Which characters of the words, as they were typed, are bold, italic, raised or lowered. */
+export type Mark = [from: number, to: number, kind: MarkKind];
 
 export interface Note {
     type: 'note';

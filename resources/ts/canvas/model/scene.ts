@@ -9,7 +9,7 @@ import {
     type Placed,
     type Stroke,
 } from './objects';
-import { hasLook, plain } from './shapelook';
+import { mayHave, plain } from './usual';
 import { present } from '../../present';
 
 export interface Scene {
@@ -88,8 +88,7 @@ export function apply(scene: Scene, operation: Operation): void {
     } else if (kind === 'change') {
         const placed = touchable(body.target ?? '');
         // A change that does not fit what it names leaves it as it was.
-        const fits = (field: string): boolean =>
-            placed !== undefined && (field in placed.object || hasLook(placed.object, field));
+        const fits = (field: string): boolean => placed !== undefined && mayHave(placed.object, field);
         if (placed !== undefined && Object.keys(present(body.set)).every(fits)) {
             objects.set(body.target ?? '', {
                 ...placed,

@@ -1,4 +1,4 @@
-import type { BoxShape, CanvasObject, PointShape, ShapeLook } from './objects';
+import type { BoxShape, PointShape, ShapeLook } from './objects';
 
 /** Per cent of its colour that a shape's inside has as usual. */
 export const LIGHT = 18;
@@ -32,18 +32,9 @@ export function wholeLook(shape: BoxShape | PointShape): WholeLook {
     return { ...USUAL, ...shape, ends, isFilled };
 }
 
-/** A field that a shape may have, whether it has it or not. */
-export function hasLook(object: CanvasObject, field: string): boolean {
-    return isShape(object) && (field in USUAL || field === 'ends');
-}
-
-/** Without what is as usual, as the core writes it. */
-export function plain<T extends CanvasObject>(object: T): T {
-    if (!isShape(object)) {
-        return object;
-    }
-    const usual: Record<string, unknown> = { ...USUAL, ends: usualEnds(object.type) };
-    return Object.fromEntries(Object.entries(object).filter(([field, value]) => usual[field] !== value)) as T;
+/** What of a shape's look may be left out, and what it is then. */
+export function usualLook(type: string): Record<string, unknown> {
+    return { ...USUAL, ends: usualEnds(type) };
 }
 
 /** Lengths of dashes and gaps in units; none for an even line. */

@@ -331,6 +331,7 @@ export function isField(target: EventTarget | null): boolean {
     return (
         target instanceof HTMLTextAreaElement ||
         target instanceof HTMLInputElement ||
-        target instanceof HTMLSelectElement
+        target instanceof HTMLSelectElement ||
+        (target instanceof HTMLElement && target.isContentEditable)
     );
 }

@@ -69,7 +69,8 @@ export class Incoming {
     private listen(): void {
         const elsewhere = (event: Event): boolean =>
             this.bench.surface.offsetParent === null ||
-            (event.target instanceof Element && event.target.closest('input, textarea, dialog') !== null);
+            (event.target instanceof Element &&
+                event.target.closest('input, textarea, [contenteditable], dialog') !== null);
         document.addEventListener('copy', (event) => {
             if (!elsewhere(event) && !this.bench.selection.isEmpty) {
                 event.preventDefault();
@@ -110,7 +111,7 @@ export class Incoming {
     private pasteText(text: string): void {
         const { colour, size, align } = this.bench.settings;
         const width = this.bench.view.paperSize[0] * 0.7;
-        const words = wrap(text.slice(0, LONGEST_PASTE).trim(), size, width);
+        const words = wrap({ text: text.slice(0, LONGEST_PASTE).trim(), size }, width);
         if (text.length > LONGEST_PASTE) {
             this.bench.say(fill(this.bench.words.paste_cut, { n: LONGEST_PASTE }));
         }

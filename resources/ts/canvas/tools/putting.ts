@@ -1,7 +1,7 @@
 import type { MathsWindow } from './maths';
 import { TENTHS, newId, type Stamp } from '../model/objects';
 import { ontoPaper } from '../model/paper';
-import { plain } from '../model/shapelook';
+import { plain } from '../model/usual';
 import { nextLook } from './settings';
 import { snapped } from '../model/snap';
 import type { Host } from './host';
@@ -25,7 +25,7 @@ export class Putting {
 
     /** A tap with a tool that puts one thing there. */
     tap(x: number, y: number): void {
-        const { tool, colour, size, align, note, snap } = this.bench.settings;
+        const { tool, colour, size, align, list, face, note, snap } = this.bench.settings;
         if (snap && tool !== 'text') {
             [x, y] = snapped(this.bench.view.log.scene.pages.get(this.bench.view.page) ?? { kind: 'blank' }, x, y);
         }
@@ -33,7 +33,13 @@ export class Putting {
         [x, y] = ontoPaper(paper, x, y);
         const at = { x: Math.round(x * TENTHS), y: Math.round(y * TENTHS) };
         if (tool === 'text') {
-            this.bench.typing.begin(x, y, { colour, size, align });
+            this.bench.typing.begin(x, y, {
+                colour,
+                size,
+                align,
+                ...(list !== 'none' && { list }),
+                ...(face !== 'plain' && { face }),
+            });
         } else if (tool === 'note') {
             const id = newId();
             const [w, h] = [2600, 1800];

@@ -217,7 +217,9 @@ export class Selection {
                 continue;
             }
             const next = { ...object, ...restyled(object, name, value) } as CanvasObject;
-            const fresh = (name === 'size' ? this.bench.rewrapped(next) : next) as unknown as Record<string, unknown>;
+            const fresh = (next.type === 'text' || name === 'size'
+                ? this.bench.rewrapped(next)
+                : next) as unknown as Record<string, unknown>;
             const was = (isShape(object) ? wholeLook(object) : object) as unknown as Record<string, unknown>;
             const set = Object.fromEntries(
                 Object.keys(fresh)

@@ -25,6 +25,8 @@ export interface Settings {
     select: 'box' | 'lasso';
     size: number;
     align: Text['align'];
+    list: 'none' | 'bullets' | 'numbers';
+    face: 'plain' | 'code';
     note: string;
     stamp: string;
     /** The subject whose stamps are shown. */
@@ -56,6 +58,8 @@ export function firstSettings(stamp: string): Settings {
         select: 'box',
         size: 36,
         align: 'start',
+        list: 'none',
+        face: 'plain',
         note: '#f8e9ae',
         stamp,
         stamps: 'marks',

@@ -2,7 +2,7 @@ import type { Point, Tool } from './gestures';
 import { TENTHS, newId, type BoxShape, type CanvasObject, type PointShape } from '../model/objects';
 import { measure, shortly } from '../model/measure';
 import { ontoPaper } from '../model/paper';
-import { plain } from '../model/shapelook';
+import { plain } from '../model/usual';
 import { nextLook } from './settings';
 import { snapped } from '../model/snap';
 import { fill } from '../../page';

@@ -1,7 +1,7 @@
 import type { Desk } from './desk';
 
 /** Where a letter is typed, and no key of the desk's. */
-const FIELD = 'input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select';
+const FIELD = 'input:not([type=range]):not([type=radio]):not([type=checkbox]), textarea, select, [contenteditable]';
 
 /**
  * The desk's keys. Every one has a button; the page of keys lists them.

@@ -125,11 +125,7 @@ final class SharedCanvasTest extends BrowserTestCase
             fn (): bool => $page->run('return document.querySelectorAll(".object").length') === 3,
             'three pieces',
         );
-        /** @var callable(): mixed $marks */
-        $marks = fn (): mixed => $page->run(
-            'return [...document.querySelectorAll(".piece-mark")].map((one) => one.textContent).join("|")',
-        );
-        $page->until(fn (): bool => $marks() === '× 0|', 'the stack and the locked one to be marked');
+        $page->until(fn (): bool => $this->marks($page) === '× 0|', 'the stack and the locked one to be marked');
         // Any tool moves what is dragged, and takes a copy off a stack; where there is no piece it draws.
         $page->draw('.page-paper', [[0.2, 0.3], [0.25, 0.5], [0.3, 0.6]], 'pen');
         self::assertCount(1, (array) $this->latest($page, $name, 'arrange', 1)['places']);
@@ -137,7 +133,7 @@ final class SharedCanvasTest extends BrowserTestCase
         $copy = $this->latest($page, $name, 'add', 2)['object'];
         self::assertIsArray($copy);
         self::assertSame([false, 'Weight stack'], [$copy['stack'], $copy['alt']]);
-        $page->until(fn (): bool => $marks() === '× 1|', 'the copy to be counted');
+        $page->until(fn (): bool => $this->marks($page) === '× 1|', 'the copy to be counted');
         self::assertSame('pen', $page->run('return document.querySelector("#page-frame").dataset.using'));
         $page->option('[data-tool=move]');
         $page->draw('.page-paper', [[0.8, 0.3], [0.8, 0.5]]);
@@ -153,6 +149,16 @@ final class SharedCanvasTest extends BrowserTestCase
             fn (): bool => $late->run('return document.querySelectorAll(".object").length') === 3,
             'the late-comer\'s pieces',
         );
+    }
+
+    /** @phpstan-impure */
+    private function marks(Page $page): string
+    {
+        $marks = $page->run(
+            'return [...document.querySelectorAll(".piece-mark")].map((one) => one.textContent).join("|")',
+        );
+
+        return is_string($marks) ? $marks : '';
     }
 
     public function test_what_the_teacher_locks_stays_until_it_is_unlocked(): void

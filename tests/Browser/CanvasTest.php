@@ -330,6 +330,35 @@ final class CanvasTest extends BrowserTestCase
         self::assertSame('العزم =', ((array) $this->body('change')['set'])['text']);
     }
 
+    public function test_a_formula_is_written_as_it_looks_by_keys_and_by_its_pad(): void
+    {
+        $this->begin();
+        $this->page->option('[data-tool=maths]');
+        $this->draw([[0.3, 0.3]], 'mouse');
+        $keys = $this->page->seen('.maths-keys');
+        $keys->sendKeys('F=1/2');
+        // Tab leads out of the fraction, and at the end of all away from the formula.
+        $this->page->press("\u{E004}");
+        $keys->sendKeys('x^3');
+        $source = 'return document.querySelector(".maths-source").value';
+        self::assertSame('F=\frac{1}{2}x^{3}', $this->page->run($source));
+        $this->page->press("\u{E004}")->press("\u{E004}");
+        self::assertFalse($this->page->run('return document.activeElement.matches(".maths-keys")'));
+        // By the pad alone, as on a phone: a root, a number in it, behind it a unit, and the last sign taken away.
+        $this->page->click('[data-latex="\\\\sqrt{}"]')->click('[data-key="4"]')->click('[data-move=next]');
+        $this->page->click('[data-key="7"]')->click('[data-move=back]')->click('[data-latex="\\\\,\\\\text{N m}"]');
+        self::assertSame('F=\frac{1}{2}x^{3}\sqrt{4}\,\text{N m}', $this->page->run($source));
+        $this->page->click('.maths-end .btn-go');
+        self::assertSame('F=\frac{1}{2}x^{3}\sqrt{4}\,\text{N m}', $this->added()['source']);
+        // Chemistry is words to type and a formula to see.
+        $this->draw([[0.3, 0.6]], 'mouse');
+        $this->page->click('[data-latex="\\\\ce{}"]');
+        $this->page->seen('.maths-keys')->sendKeys('2H2 + O2 -> 2H2O');
+        $this->page->click('.maths-end .btn-go');
+        self::assertSame('\ce{2H2 + O2 -> 2H2O}', $this->added()['source']);
+        self::assertSame([], $this->page->complaints());
+    }
+
     public function test_pages_are_added_turned_and_seen_by_the_teacher(): void
     {
         $this->begin();

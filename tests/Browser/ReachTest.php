@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Crag\Canvas\Scene;
 use Crag\Json\Fields;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Render\NoPictures;
 use Crag\Render\SceneSvg;
 use Crag\Tests\Canvas\Examples;
+use Crag\Tests\Canvas\Handwriting;
 use Crag\Tests\Canvas\Logs;
 use Deploy\Browser\Page;
 use Deploy\Install\Setup;
@@ -345,6 +347,79 @@ final class ReachTest extends BrowserTestCase
                 $share,
                 (string) json_encode($measured),
             );
+        }
+    }
+
+    /** At every zoom a page draws the same outline as the server does. */
+    public function test_handwriting_is_drawn_alike_whole_and_large(): void
+    {
+        [, $code] = $this->startLesson();
+        $student = $this->join('Loveday', $code);
+        $log = $scene = [];
+        foreach (Handwriting::strokes() as $i => $stroke) {
+            $scene[] = $written = Logs::object("letter-number-{$i}", $stroke);
+            $log[] = $written->toArray();
+        }
+        $address = (string) parse_url($student->driver->getCurrentURL(), PHP_URL_PATH);
+        $student->run(
+            'await fetch(arguments[0] + "/operations", { method: "POST", headers: { "Content-Type": "application/json" }, body: arguments[1] })',
+            $address,
+            (string) json_encode(['canvas' => $this->canvas($student), 'operations' => $log]),
+        );
+        $student->driver->navigate()->refresh();
+        $student->find('#page-frame[data-ready]');
+        $student->press('0');
+        foreach ([1.0, 2.44, 5.96] as $zoom) {
+            while ((float) $student->text('.bench-percent-n') < 99 * $zoom) {
+                $student->press('+');
+            }
+            // Drawn sharply once the movement is over.
+            usleep(400_000);
+            [$scale, $left, $top, $width, $height] = (array) $student->run(
+                <<<'JS'
+                const paper = document.querySelector('#page .page-paper').getBoundingClientRect(), frame = document.querySelector('#page > .page-ink > .page-dry').getBoundingClientRect();
+                const scale = paper.width / 1600;
+                return [scale, (frame.left - paper.left) / scale, (frame.top - paper.top) / scale, frame.width, frame.height];
+                JS
+            );
+            $svg = SceneSvg::ink(Scene::fold($scene), new NoPictures());
+            $svg = preg_replace(
+                '/ width="1600" height="1000" viewBox="0 0 1600 1000"/',
+                sprintf(
+                    ' width="%s" height="%s" viewBox="%s %s %s %s"',
+                    $width,
+                    $height,
+                    $left,
+                    $top,
+                    $width / $scale,
+                    $height / $scale,
+                ),
+                $svg,
+            );
+            $printed = new Process(['rsvg-convert', '-f', 'png'], input: $svg);
+            $printed->mustRun();
+            [$inked, $differing] = (array) $student->run(
+                <<<'JS'
+                const dry = document.querySelector('#page > .page-ink > .page-dry'), { width, height } = dry;
+                const picture = await new Promise((done, failed) => { const i = new Image(); i.onload = () => done(i); i.onerror = failed; i.src = arguments[0]; });
+                const data = [dry, picture].map((source) => {
+                    const c = new OffscreenCanvas(width, height).getContext('2d');
+                    c.fillStyle = '#fff';
+                    c.fillRect(0, 0, width, height);
+                    c.drawImage(source, 0, 0, width, height);
+                    return c.getImageData(0, 0, width, height).data;
+                });
+                let [inked, differing] = [0, 0];
+                for (let i = 0; i < data[0].length; i += 4) {
+                    inked += data[1][i] < 200 ? 1 : 0;
+                    differing += Math.abs(data[0][i] - data[1][i]) > 96 ? 1 : 0;
+                }
+                return [inked, differing];
+                JS,
+                'data:image/png;base64,'.base64_encode($printed->getOutput()),
+            );
+            self::assertGreaterThan(600 * $zoom, $inked);
+            self::assertLessThan(0.01, $differing / $inked, "at {$zoom}");
         }
     }
 

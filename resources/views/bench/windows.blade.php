@@ -1,36 +1,4 @@
-@php($pad = [
-    ['\frac{}{}', '½', __('Fraction')], ['^{}', 'xⁿ', __('Power')], ['_{}', 'xₙ', __('Index')],
-        ['\sqrt{}', '√', __('Square root')], ['\sqrt[3]{}', '∛', __('Cube root')],
-    ['\times ', '×', __('times')], ['\div ', '÷', __('divided by')], ['\pm ', '±', __('plus or minus')],
-        ['\le ', '≤', __('at most')], ['\ge ', '≥', __('at least')], ['\ne ', '≠', __('is not')],
-        ['\approx ', '≈', __('about')],
-    ['\pi ', 'π', 'pi'], ['^\circ ', '°', __('degrees')], ['\alpha ', 'α', 'alpha'], ['\beta ', 'β', 'beta'],
-        ['\theta ', 'θ', 'theta'], ['\lambda ', 'λ', 'lambda'], ['\mu ', 'μ', 'mu'], ['\rho ', 'ρ', 'rho'],
-        ['\sigma ', 'σ', 'sigma'], ['\Delta ', 'Δ', 'Delta'], ['\Sigma ', 'Σ', 'Sigma'], ['\Omega ', 'Ω', 'Omega'],
-    ['\left({}\right)', '( )', __('Brackets')], ['\text{}', 'Aa', __('Words')], ['\vec{}', 'v⃗', __('Vector')],
-        ['\,\text{N m}', 'N m', __('newton metres')],
-])
-<dialog class="maths-window" aria-labelledby="{{ $as }}maths-title">
-    <form method="dialog">
-        <h2 id="{{ $as }}maths-title">{{ __('Formula') }}</h2>
-        <svg class="maths-preview" role="img" aria-label="{{ __('How it will look') }}"
-            preserveAspectRatio="xMidYMid meet"><path fill="currentColor"/></svg>
-        <label for="{{ $as }}maths-source">{{ __('LaTeX') }}</label>
-        <input id="{{ $as }}maths-source" class="maths-source form-control" maxlength="600" autocomplete="off"
-            autocapitalize="off" spellcheck="false" dir="ltr">
-        <p class="maths-problem problem" role="alert"></p>
-        <div class="maths-pad" role="group" aria-label="{{ __('Signs') }}">
-            @foreach ($pad as [$latex, $sign, $name])
-                <button type="button" class="swatch" data-latex="{{ $latex }}" title="{{ $name }}">{{ $sign }}<span
-                    class="visually-hidden"> {{ $name }}</span></button>
-            @endforeach
-        </div>
-        <div class="maths-end">
-            <button type="button" class="btn btn-outline-slate" data-cancel>{{ __('Cancel') }}</button>
-            <button class="btn btn-go">{{ __('Put on the page') }}</button>
-        </div>
-    </form>
-</dialog>
+@include('bench.maths')
 <dialog class="camera-window small-window" aria-labelledby="{{ $as }}camera-title">
     <h2 id="{{ $as }}camera-title">{{ __('Take a photo') }}</h2>
     <video class="camera-view" autoplay muted playsinline></video>

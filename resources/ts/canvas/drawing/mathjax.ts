@@ -4,6 +4,7 @@ import { RegisterHTMLHandler } from 'mathjax-full/js/handlers/html.js';
 import { TeX } from 'mathjax-full/js/input/tex.js';
 import 'mathjax-full/js/input/tex/ams/AmsConfiguration.js';
 import 'mathjax-full/js/input/tex/base/BaseConfiguration.js';
+import 'mathjax-full/js/input/tex/mhchem/MhchemConfiguration.js';
 import { mathjax } from 'mathjax-full/js/mathjax.js';
 import { SVG } from 'mathjax-full/js/output/svg.js';
 import { through, type Matrix } from '../model/place';
@@ -20,7 +21,7 @@ const adaptor: LiteAdaptor = liteAdaptor();
 RegisterHTMLHandler(adaptor);
 const page = mathjax.document('', {
     InputJax: new TeX({
-        packages: ['base', 'ams'],
+        packages: ['base', 'ams', 'mhchem'],
         maxMacros: 200,
         formatError: (_: unknown, problem: { message: string }) => {
             throw new Error(problem.message);

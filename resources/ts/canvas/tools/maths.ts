@@ -1,34 +1,54 @@
 import { element } from '../../page';
 import type { Maths } from '../model/objects';
 import type { Outline } from '../drawing/mathjax';
+import { FormulaEditor } from '../maths/editor';
 import { present } from '../../present';
 
 /** Setting begins so long after the last key. */
 const PAUSE_MS = 150;
 
-/** The window in which a formula is written: its LaTeX, a pad of signs, and how it will look. */
+/** What a key of the keyboard that is no sign does; false where it is the page's. */
+const KEYS: Record<string, (editor: FormulaEditor, isBack: boolean) => boolean> = {
+    ArrowLeft: (editor) => editor.left(),
+    ArrowRight: (editor) => editor.right(),
+    ArrowUp: (editor) => editor.upDown(-1),
+    ArrowDown: (editor) => editor.upDown(1),
+    Tab: (editor, isBack) => editor.tab(isBack ? -1 : 1),
+    Home: (editor) => (editor.home(), true),
+    End: (editor) => (editor.end(), true),
+    Backspace: (editor) => (editor.backspace(), true),
+    Delete: (editor) => (editor.delete(), true),
+};
+const MOVES: Record<string, (editor: FormulaEditor) => void> = {
+    left: (editor) => editor.left(),
+    right: (editor) => editor.right(),
+    next: (editor) => editor.tab(1) || editor.right(),
+    back: (editor) => editor.backspace(),
+};
+
+/** The window in which a formula is written: as it will look, a pad of signs, and its LaTeX. */
 export class MathsWindow {
     private readonly dialog: HTMLDialogElement;
+    /** Takes the keys; what is written is seen below it, with its caret. */
+    private readonly keys: HTMLInputElement;
     private readonly field: HTMLInputElement;
     private readonly preview: SVGSVGElement;
     private readonly problem: HTMLElement;
+    private readonly editor = new FormulaEditor();
     private outline: Outline | null = null;
     private settled: ((made: (Outline & Pick<Maths, 'source'>) | null) => void) | null = null;
     private timer = 0;
 
     constructor(root: ParentNode) {
         this.dialog = element<HTMLDialogElement>('.maths-window', root);
+        this.keys = element<HTMLInputElement>('.maths-keys', this.dialog);
         this.field = element<HTMLInputElement>('.maths-source', this.dialog);
         this.preview = present(this.dialog.querySelector<SVGSVGElement>('svg.maths-preview'));
         this.problem = element('.maths-problem', this.dialog);
         this.field.addEventListener('input', () => this.soon());
+        this.listenForKeys();
         this.dialog.addEventListener('keydown', (event) => event.stopPropagation());
-        this.dialog.addEventListener('click', (event) => {
-            const sign = (event.target as Element).closest<HTMLElement>('[data-latex]')?.dataset.latex;
-            if (sign !== undefined) {
-                this.insert(sign);
-            }
-        });
+        this.dialog.addEventListener('click', (event) => this.pressed(event.target as Element));
         this.dialog.addEventListener('submit', (event) => {
             event.preventDefault();
             void this.finish();
@@ -44,7 +64,7 @@ export class MathsWindow {
         this.outline = null;
         this.say('');
         this.dialog.showModal();
-        this.field.focus();
+        this.keys.focus();
         const made = new Promise<(Outline & Pick<Maths, 'source'>) | null>((resolve) => {
             this.settled = resolve;
         });
@@ -52,19 +72,58 @@ export class MathsWindow {
         return made;
     }
 
-    /** Puts a sign in; what was chosen goes into its first place, and the cursor into its next empty one. */
-    private insert(sign: string): void {
-        const { field } = this;
-        const [from, to] = [field.selectionStart ?? field.value.length, field.selectionEnd ?? field.value.length];
-        const chosen = field.value.slice(from, to);
-        const put = chosen === '' ? sign : sign.replace('{}', `{${chosen}}`);
-        field.setRangeText(put, from, to, 'end');
-        const empty = put.indexOf('{}');
-        if (empty !== -1) {
-            field.setSelectionRange(from + empty + 1, from + empty + 1);
+    private listenForKeys(): void {
+        const { keys } = this;
+        keys.addEventListener('keydown', (event) => {
+            const does = event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key];
+            if (does?.(this.editor, event.shiftKey) === true) {
+                event.preventDefault();
+                void this.written();
+            }
+        });
+        keys.addEventListener('beforeinput', (event) => {
+            if (event.isComposing) {
+                return;
+            }
+            event.preventDefault();
+            if (event.inputType === 'insertFromPaste' || event.inputType === 'insertText') {
+                const words = event.data ?? event.dataTransfer?.getData('text/plain') ?? '';
+                [...words].forEach((key) => this.editor.type(key));
+            } else if (event.inputType.startsWith('delete')) {
+                this.editor.backspace();
+            }
+            void this.written();
+        });
+        keys.addEventListener('compositionend', (event) => {
+            [...event.data].forEach((key) => this.editor.type(key));
+            void this.written();
+        });
+        keys.addEventListener('focus', () => void this.set());
+        keys.addEventListener('blur', () => void this.set());
+    }
+
+    /** A key of the pad. Signs go where the caret is, in the formula or in its LaTeX. */
+    private pressed(at: Element): void {
+        const button = at.closest<HTMLElement>('[data-latex], [data-key], [data-move]');
+        if (button === null) {
+            return;
         }
-        field.focus();
-        this.soon();
+        const { latex, key, move } = button.dataset;
+        this.keys.focus({ preventScroll: true });
+        if (latex !== undefined) {
+            this.editor.insert(latex);
+        } else if (key !== undefined) {
+            this.editor.type(key);
+        } else {
+            MOVES[move ?? '']?.(this.editor);
+        }
+        void this.written();
+    }
+
+    /** What was written in the formula is its LaTeX too. */
+    private async written(): Promise<void> {
+        this.field.value = this.editor.source;
+        await this.draw();
     }
 
     private soon(): void {
@@ -72,21 +131,36 @@ export class MathsWindow {
         this.timer = window.setTimeout(() => void this.set(), PAUSE_MS);
     }
 
+    /** What stands in the LaTeX field is the formula. */
     private async set(): Promise<void> {
         window.clearTimeout(this.timer);
-        const source = this.field.value.trim();
-        this.outline = null;
-        if (source !== '') {
+        if (this.field.value.trim() !== this.editor.source) {
             try {
-                const { outlineOf } = await import('../drawing/mathjax');
-                this.outline = outlineOf(source);
-                this.say('');
-            } catch (problem) {
-                this.say((problem as Error).message);
-                return;
+                this.editor.read(this.field.value);
+            } catch {
+                // What cannot be worked on is set as it is, and what is wrong with it is said.
             }
         }
-        const { path, wide, tall } = this.outline ?? { path: '', wide: 1, tall: 1 };
+        await this.draw();
+    }
+
+    private async draw(): Promise<void> {
+        const source = this.field.value.trim();
+        this.keys.value = source;
+        this.outline = null;
+        const isWritten = document.activeElement === this.keys;
+        try {
+            const { outlineOf } = await import('../drawing/mathjax');
+            this.outline = source === '' ? null : outlineOf(source);
+            this.say('');
+            this.show(isWritten && this.editor.source === source ? outlineOf(this.editor.shown) : this.outline);
+        } catch (problem) {
+            this.say((problem as Error).message);
+        }
+    }
+
+    private show(outline: Outline | null): void {
+        const { path, wide, tall } = outline ?? { path: '', wide: 1, tall: 1 };
         this.preview.setAttribute('viewBox', `0 0 ${Math.max(1, wide)} ${Math.max(1, tall)}`);
         present(this.preview.querySelector('path')).setAttribute('d', path);
     }

@@ -88,7 +88,12 @@ final class AskTest extends BrowserTestCase
         $teacher->run(
             'document.querySelectorAll(".lineup-entry [data-do=show-entry]")[1].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))',
         );
-        $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === 2, 'two side by side');
+        $screen->until(
+            fn (): bool => $screen->run(
+                'return [...document.querySelectorAll(".shown-canvas")].filter((one) => one.naturalWidth > 0).length',
+            ) === 2,
+            'two side by side',
+        );
         self::assertStringNotContainsString('Tamsin', (string) $screen->driver->getPageSource());
         $class['Wren']->click('#shown-work-away');
         self::assertFalse($class['Wren']->find('#shown-work')->isDisplayed());

@@ -76,6 +76,22 @@ final class ReachTest extends BrowserTestCase
         $teacher->seen('.maths-source')->sendKeys('x^2');
         $this->assertAccessible($teacher, 'formula', 'dialog[open]');
         $teacher->click('.maths-end [data-cancel]');
+        $student->click('[data-add-page]')->click('[data-pages]')->seen('.pages-window .page-thumb');
+        $this->assertAccessible($student, 'all pages', '.pages-window');
+        $student->press("\u{E00C}");
+        $settings = [
+            'shapes' => '[data-reveal=line]',
+            'stamps' => '[data-stamps=music]',
+            'text' => '[data-list=numbers]',
+        ];
+        foreach ($settings as $tool => $setting) {
+            $student->option("[data-tool={$tool}]")->option($setting);
+            $this->assertAccessible($student, "settings of {$tool}", '.tray-options');
+        }
+        $student->draw('.page-paper', [[0.3, 0.7]]);
+        $student->seen('.page-typing')->sendKeys('first');
+        $this->assertAccessible($student, 'words that are typed', '.page-frame');
+        $student->press("\u{E00C}");
         $teacher->press('f');
         $teacher->click('#door-button')->click('.door-states .chip:nth-child(2)');
         $outside = $this->person('outside', 390, 844)->visit(self::$crag->address().'/join/'.$code);

@@ -52,13 +52,17 @@ final class Handwriting
         return [
             // a: round, and down at its right.
             [
-                static fn (float $t): array => $t < 0.75 ? $round(-0.6, -1.0)($t / 0.75) : [0.9, 0.2 + 3.4 * ($t - 0.75)],
+                static fn (float $t): array => $t < 0.75
+                    ? $round(-0.6, -1.0)($t / 0.75)
+                    : [0.9, 0.2 + 3.4 * ($t - 0.75)],
                 40,
             ],
             [$round(-1.5, -1.0), 24],
             // e: across and round.
             [
-                static fn (float $t): array => $t < 0.3 ? [0.1 + 2.6 * $t, 0.55 - 0.3 * $t] : $round(-0.2, -0.8)(($t - 0.3) / 0.7),
+                static fn (float $t): array => $t < 0.3
+                    ? [0.1 + 2.6 * $t, 0.55 - 0.3 * $t]
+                    : $round(-0.2, -0.8)(($t - 0.3) / 0.7),
                 40,
             ],
             // 8: a loop that crosses itself.

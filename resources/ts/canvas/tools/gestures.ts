@@ -221,7 +221,7 @@ export function listenToGestures(surface: HTMLElement, view: View, works: Works)
             if (event.type === 'pointercancel') {
                 used.cancel();
             } else {
-                used.up(last);
+                used.up({ ...last, ms: event.timeStamp });
                 works.worked(last);
             }
             works.lifted?.();

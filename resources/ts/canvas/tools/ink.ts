@@ -71,8 +71,8 @@ export class InkTool implements Tool {
         }
     }
 
-    up(): void {
-        const { shape } = this.hold;
+    up(at: Point): void {
+        const shape = this.hold.take(at.ms);
         this.finish();
         this.hold.end();
         if (shape !== null) {
@@ -119,7 +119,7 @@ export class InkTool implements Tool {
     }
 
     private dropShape(): void {
-        if (this.hold.end() !== null) {
+        if (this.hold.end()) {
             this.bench.dropWet(this.shapeId);
         }
     }

@@ -52,13 +52,28 @@ export class Hold {
         }, STILL_MS);
     }
 
-    /** The pen is lifted, or the stroke given up. Answers what was offered. */
-    end(): FittedShape | null {
+    /**
+     * The pen is lifted: takes what was offered, if it was still for so long by its own clock, whatever a busy page made
+     * of the time between.
+     *
+     * @param  ms  when it was lifted
+     */
+    take(ms: number): FittedShape | null {
+        const { shape, rest } = this;
+        if (shape !== null && rest !== null && ms - rest.ms < STILL_MS) {
+            this.shape = null;
+            this.declined();
+        }
+        return this.shape;
+    }
+
+    /** The stroke has ended, or was given up. Says whether something was offered. */
+    end(): boolean {
         window.clearTimeout(this.timer);
         const { shape } = this;
         this.shape = null;
         this.rest = null;
-        return shape;
+        return shape !== null;
     }
 }
 

@@ -53,8 +53,8 @@ export class Hold {
     }
 
     /**
-     * The pen is lifted: takes what was offered, if it was still for so long by its own clock, whatever a busy page made
-     * of the time between.
+     * The pen is lifted: takes what was offered, if the pen was still for so long by its own clock, whatever a busy
+     * page made of the time between.
      *
      * @param  ms  when it was lifted
      */

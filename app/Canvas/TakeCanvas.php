@@ -108,7 +108,7 @@ final readonly class TakeCanvas
                             'prompt_id' => $prompt->id,
                             'live_session_id' => $prompt->live_session_id,
                         ]),
-                        fn (Canvas $canvas) => $this->putOn->pages($canvas, $prompt->pagesValue(), false),
+                        fn (Canvas $canvas) => $this->putOn->pages($canvas, $prompt->pagesValue()->withoutKey(), false),
                     ),
                 ),
             ),

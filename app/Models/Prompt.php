@@ -19,6 +19,7 @@ use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Question\Question;
 use Crag\Render\PlainMaths;
 use Crag\Session\Room\PromptState;
+use Crag\Watch\SortingKey;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -92,6 +93,18 @@ final class Prompt extends Model
     }
 
     /** What everybody has on an untouched canvas: what was prepared, and what was handed out to all since. */
+    /** Which of the pieces that were handed out belong into which area. */
+    public function sortingKey(): SortingKey
+    {
+        $handed = $this->handouts()->get()->flatMap(static fn (Handout $handout): array => $handout->body->pages);
+
+        $pages = [...$this->pagesValue()->pages, ...$handed];
+
+        $placings = array_map(static fn (PromptPage $page): array => $page->placings, $pages);
+
+        return SortingKey::in(array_merge(...$placings));
+    }
+
     public function sceneForAll(): Scene
     {
         $n = 0;

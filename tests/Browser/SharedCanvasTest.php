@@ -144,9 +144,25 @@ final class SharedCanvasTest extends BrowserTestCase
             '[...document.querySelectorAll(".object")].find((one) => one.textContent.includes("Stack")).click()',
         );
         self::assertSame('Weight stack', $this->object($this->latest($page, $name, 'add', 4))['alt']);
+        // A place to sort into takes what lies in it; the tile counts what belongs there.
+        $this->teacher->option('[data-tool=shapes]')->option('[data-shape=rectangle]');
+        $this->teacher->draw('#lead .page-paper', [[0.2, 0.6], [0.4, 0.9]])->option('[data-tool=move]');
+        $this->teacher->draw('#lead .page-paper', [[0.2, 0.75]])->option('[data-chosen=pieces]');
+        $this->teacher->type('#pieces-alt', 'Weights')->click('#pieces [value=area]');
+        $this->teacher->type('#pieces-takes', 'Weight move')->click('#pieces .btn-go');
+        $page->until(
+            fn (): bool => $page->run(
+                'return [...document.querySelectorAll(".object")].some((one) => one.textContent.startsWith("Place to sort into: Weights"))',
+            ) === true,
+            'the area',
+        );
+        $page->draw('.page-paper', [[0.3, 0.6], [0.3, 0.7], [0.3, 0.75]], 'pen');
+        $this->latest($page, $name, 'arrange', 5);
+        $this->teacher->press('f')->waitForText('.tile-sorted:not([hidden])', '1/1');
+        $this->teacher->press('f');
         $late = $this->join('Late '.++self::$students, $this->code);
         $late->until(
-            fn (): bool => $late->run('return document.querySelectorAll(".object").length') === 3,
+            fn (): bool => $late->run('return document.querySelectorAll(".object").length') === 4,
             'the late-comer\'s pieces',
         );
     }

@@ -53,6 +53,7 @@ final class BenchWords
             'a_picture' => __('Picture'),
             'a_named_picture' => __('Picture: :text'),
             'a_piece' => __('Piece: :text'),
+            'a_area' => __('Place to sort into: :text'),
             'a_locked' => __('Locked piece: :text'),
             'a_stack' => __('Stack: :text'),
             'at_top_left' => __('top left'),

@@ -38,6 +38,7 @@ final class DeskWords
                 'tile' => __(':name, :state. Open close-up'),
                 'check' => __('Check: :level'),
                 'unchecked' => __('not checked'),
+                'sorted' => __(':n of :all in the right place'),
                 'nothing_shown' => __('Nothing is being shown yet: choose a canvas in the line-up first.'),
                 'lead_canvas' => __('Lead canvas'),
                 'changed_since' => __('The work has changed since the check'),

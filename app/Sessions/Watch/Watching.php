@@ -68,11 +68,12 @@ final readonly class Watching
         $this->noteSeen($seats, $watched, $now);
         $since = self::changedSince($canvases);
         $aspect = $prompt->value()->aspects()[0];
+        $sorted = $prompt->isCovered() ? [] : SortedWork::on($prompt, $canvases);
 
         return [
             'at' => $now,
             'states' => $seats
-                ->map(static function (Seat $seat) use ($canvases, $watched, $settings, $now, $since): array {
+                ->map(static function (Seat $seat) use ($canvases, $watched, $settings, $now, $since, $sorted): array {
                     $canvas = $canvases->get($seat->id);
                     $one = $watched[$seat->id];
 
@@ -90,6 +91,7 @@ final readonly class Watching
                         'changed' => $canvas !== null && in_array($canvas->id, $since, true),
                         'isSent' => $one->sentAtMs !== null,
                         'hand' => $one->hasHandUp,
+                        'sorted' => $sorted[$seat->id] ?? null,
                     ];
                 })
                 ->all(),

@@ -142,7 +142,7 @@ final readonly class Handout
     {
         $operations = [];
         foreach (array_chunk($placings, Add::MOST_OBJECTS) as $some) {
-            $objects = array_map(static fn (Placing $placing): array => $placing->toArray(), $some);
+            $objects = array_map(static fn (Placing $placing): array => $placing->withoutKey()->toArray(), $some);
             $operations[] = self::operation($newId(), OperationKind::Add, $layer, ['objects' => $objects] + $on);
         }
 

@@ -74,6 +74,20 @@ final readonly class PromptPages
         return array_map(static fn (PromptPage $page): array => $page->toArray(), $this->pages);
     }
 
+    /** As what students may see is made of it. */
+    public function withoutKey(): self
+    {
+        return new self(
+            array_map(
+                static fn (PromptPage $page): PromptPage => new PromptPage(
+                    $page->backdrop,
+                    array_map(static fn (Placing $placing): Placing => $placing->withoutKey(), $page->placings),
+                ),
+                $this->pages,
+            ),
+        );
+    }
+
     /** As a scene of its own, to be drawn. */
     public function scene(): Scene
     {
@@ -138,7 +152,10 @@ final readonly class PromptPages
                 : [[Layer::Lead, $page->placings]];
             foreach ($layers as [$layer, $placings]) {
                 foreach (array_chunk($placings, Add::MOST_OBJECTS) as $some) {
-                    $objects = array_map(static fn (Placing $placing): array => $placing->toArray(), $some);
+                    $objects = array_map(
+                        static fn (Placing $one): array => ($apart ? $one->withoutKey() : $one)->toArray(),
+                        $some,
+                    );
                     $operations[] = self::operation(
                         $newId(),
                         OperationKind::Add,

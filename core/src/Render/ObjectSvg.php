@@ -56,8 +56,12 @@ final readonly class ObjectSvg
         };
     }
 
+    /** What lies there to be moved casts a shadow; an area lies flat. */
     private function piece(Piece $piece): string
     {
+        if ($piece->area) {
+            return $this->draw($piece->of);
+        }
         [$right, $down] = PieceShadow::ASIDE;
         $shadow = Xml::element(
             'g',

@@ -1,7 +1,7 @@
 import type { BenchWords } from '../protocol/words';
 import { fill } from '../page';
 import { wordFor } from '../protocol/wordfor';
-import type { CanvasObject, Placed } from '../canvas/model/objects';
+import type { CanvasObject, Piece, Placed } from '../canvas/model/objects';
 import { pageBox, union, type Box } from '../canvas/model/bounds';
 import type { PaperSize } from '../canvas/model/paper';
 import { typed } from '../canvas/model/words';
@@ -81,6 +81,10 @@ function whereIs({ left, top }: Box, words: BenchWords, [width, height]: PaperSi
     return words[`at_${down}_${across}`] ?? '';
 }
 
+function pieceWord({ area, stack, locked }: Piece): 'a_area' | 'a_stack' | 'a_locked' | 'a_piece' {
+    return area === true ? 'a_area' : stack ? 'a_stack' : locked ? 'a_locked' : 'a_piece';
+}
+
 function what(object: CanvasObject, words: BenchWords): string {
     switch (object.type) {
         case 'text':
@@ -91,9 +95,7 @@ function what(object: CanvasObject, words: BenchWords): string {
         case 'picture':
             return object.alt === '' ? words.a_picture : fill(words.a_named_picture, { text: object.alt });
         case 'piece':
-            return fill(object.stack ? words.a_stack : object.locked ? words.a_locked : words.a_piece, {
-                text: object.alt,
-            });
+            return fill(words[pieceWord(object)], { text: object.alt });
         case 'stamp':
             return fill(words.a_stamp, { text: wordFor(words, `stamp_${object.stamp}`) });
         default:

@@ -16,6 +16,7 @@ import {
     type Placed,
     type Placing,
 } from './model/objects';
+import { asPieces, type PieceUse } from './model/pieces';
 import { placeAfter } from './model/place';
 import { PieceDrag } from './tools/piecedrag';
 import { Putting } from './tools/putting';
@@ -465,24 +466,10 @@ export class Workbench {
     }
 
     /** What is chosen becomes pieces on every canvas of a prompt. Resolves to how many canvases got them. */
-    async handOutPieces(
-        address: string,
-        alt: string,
-        how: 'move' | 'locked' | 'stack',
-        to: { page: number; seats: string[] | null },
-    ): Promise<number> {
-        const objects = regrouped(this.selection.placings()).map(({ object, place, group }, i, all) => ({
-            object: {
-                type: 'piece',
-                alt: all.length > 1 ? `${alt} ${i + 1}` : alt,
-                locked: how === 'locked',
-                stack: how === 'stack',
-                of: object.type === 'piece' ? object.of : object,
-            },
-            ...(place && { place }),
-            ...(group && { group }),
-        }));
-        return (await post<{ canvases: number }>(address, { what: 'pieces', mode: 'pieces', objects, ...to })).canvases;
+    async handOutPieces(address: string, use: PieceUse, to: { page: number; seats: string[] | null }): Promise<number> {
+        const objects = asPieces(regrouped(this.selection.placings()), use);
+        const body = { what: 'pieces', mode: 'pieces', objects, ...to };
+        return (await post<{ canvases: number }>(address, body)).canvases;
     }
 
     /** Asked for once, however often it is wanted meanwhile. */

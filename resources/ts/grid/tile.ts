@@ -38,6 +38,7 @@ export class Tile {
     private readonly others: View[] = [];
     private readonly open: HTMLButtonElement;
     private readonly pages: HTMLElement;
+    private sorted: [right: number, all: number] | null = null;
     private shown: PagesShown = 'theirs';
     /** The page on which the student is, as far as it is known here. */
     private theirs = '';
@@ -71,6 +72,7 @@ export class Tile {
             changed: false,
             isSent: seat.isSent === true,
             hand: false,
+            sorted: null,
         });
     }
 
@@ -87,6 +89,16 @@ export class Tile {
         this.root.classList.toggle('is-sent', isSent);
     }
 
+    private showSorted(sorted: [number, number] | null): void {
+        this.sorted = sorted;
+        const place = element('.tile-sorted', this.root);
+        place.hidden = sorted === null;
+        const [n, all] = sorted ?? [0, 0];
+        place.textContent = `${n}/${all}`;
+        place.title = fill(this.words.sorted, { n, all });
+        place.classList.toggle('is-whole', n === all);
+    }
+
     focus(): void {
         this.open.focus({ preventScroll: true });
         this.root.scrollIntoView({ block: 'nearest' });
@@ -97,8 +109,9 @@ export class Tile {
         return this.states[0] ?? 'not_started';
     }
 
-    showState({ states, minutes, last, objects, prompt, level, changed, isSent, hand }: StateAnswer): void {
+    showState({ states, minutes, last, objects, prompt, level, changed, isSent, hand, sorted }: StateAnswer): void {
         this.showSent(isSent);
+        this.showSorted(sorted);
         element('.tile-hand', this.root).hidden = !hand;
         this.states = this.drawingTimer === 0 ? states : drawn(states);
         this.last = last;
@@ -314,6 +327,7 @@ export class Tile {
                 changed: this.hasChanged,
                 isSent: this.root.classList.contains('is-sent'),
                 hand: !element('.tile-hand', this.root).hidden,
+                sorted: this.sorted,
             });
         }
     }

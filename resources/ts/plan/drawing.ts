@@ -1,8 +1,9 @@
+import { asPieces, pieceUse } from '../canvas/model/pieces';
 import type { KeptScene } from '../canvas/model/scene';
 import type { PlanWords } from '../protocol/words';
 import { mountBench } from '../bench/mount';
 import type { Tray } from '../bench/tray';
-import type { Backdrop, Operation, Placing } from '../canvas/model/objects';
+import type { Backdrop, Operation } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { get } from '../live/http';
 import { Outbox } from '../live/outbox';
@@ -141,23 +142,11 @@ export class Drawing {
 
     /** What is chosen makes room for pieces of the same look at the same places. */
     private makePieces(): void {
-        const form = new FormData(element<HTMLFormElement>('form', this.dialog));
-        const alt = String(form.get('alt')).trim();
-        const how = String(form.get('how'));
+        const use = pieceUse(element<HTMLFormElement>('form', this.dialog));
         this.dialog.close();
         const { bench } = this;
         const targets = [...bench.selection.ids];
-        const objects = bench.selection.placings().map(({ object, place, group }, i, all): Placing => ({
-            object: {
-                type: 'piece',
-                alt: all.length > 1 ? `${alt} ${i + 1}` : alt,
-                locked: how === 'locked',
-                stack: how === 'stack',
-                of: object.type === 'piece' ? object.of : object,
-            },
-            ...(place && { place }),
-            ...(group && { group }),
-        }));
+        const objects = asPieces(bench.selection.placings(), use);
         bench.selection.clear();
         bench.make('remove', { targets });
         bench.make('add', { objects });

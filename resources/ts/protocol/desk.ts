@@ -32,6 +32,8 @@ export interface StateAnswer {
     changed: boolean;
     isSent: boolean;
     hand: boolean;
+    /** How many pieces lie in the area where they belong, and how many there are. */
+    sorted: [right: number, all: number] | null;
 }
 
 /** What the server tells every desk of a session, by the type of the event: App\Live\Announce. */

@@ -4,6 +4,7 @@
 export type Words<Name extends string> = Readonly<Record<Name, string>>;
 
 export type BenchWord =
+    | 'a_area'
     | 'a_arrow'
     | 'a_curve'
     | 'a_ellipse'
@@ -183,6 +184,7 @@ export type DeskWord =
     | 'shielded'
     | 'show_page'
     | 'signal'
+    | 'sorted'
     | 'stale'
     | 'state_away'
     | 'state_away_short'

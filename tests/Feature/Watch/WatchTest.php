@@ -67,6 +67,60 @@ final class WatchTest extends OneStudentTestCase
         self::assertSame(['long_still'], $this->session->refresh()->settings->watch->toArray()['off']);
     }
 
+    public function test_sorted_pieces_are_counted_and_no_students_page_is_told_what_belongs_where(): void
+    {
+        $box = static fn (int $x, int $w): array => [
+            'type' => 'rectangle',
+            'x' => $x,
+            'y' => 1000,
+            'w' => $w,
+            'h' => $w,
+            'colour' => '#25323b',
+            'width' => 40,
+            'filled' => false,
+        ];
+        $piece = static fn (string $alt, array $of, array $more = []): array => [
+            'object' => ['type' => 'piece', 'alt' => $alt, 'locked' => false, 'stack' => false, 'of' => $of] + $more,
+        ];
+        $this->states()->assertJsonPath('states.0.sorted', null);
+        $this->desk("prompt/{$this->prompt->id}/hand-out", [
+            'what' => 'pieces',
+            'mode' => 'pieces',
+            'page' => 0,
+            'objects' => [
+                $piece('Forces', $box(0, 4000), ['area' => true, 'takes' => ['240 N']]),
+                $piece('240 N', $box(9000, 500)),
+            ],
+        ])->assertOk();
+        $this->states()->assertJsonPath('states.0.sorted', [0, 1]);
+        $found = array_keys(
+            array_filter(
+                $this->canvasOf($this->seat)->scene()->placed,
+                static fn ($one): bool => ($one->object->alt ?? '') === '240 N',
+            ),
+        )[0];
+        $this->appendAs($this->seat, $this->token, [
+            'id' => (string) Str::ulid(),
+            'kind' => 'arrange',
+            'layer' => 'student',
+            'at' => 0,
+            'body' => ['targets' => [$found], 'places' => [[-8000, 0, 0, 10_000]]],
+        ])->assertJsonCount(1, 'accepted');
+        $this->states()->assertJsonPath('states.0.sorted', [1, 1]);
+        // Nothing that reaches the student, now or later, says what belongs there.
+        $canvas = $this->canvasOf($this->seat);
+        $told = [
+            json_encode($canvas->scene()->toArray()),
+            (string) $canvas->operations()->get()->toJson(),
+            (string) json_encode($this->published),
+            (string) $this->asStudent($this->seat, $this->token)->get("/seat/{$this->seat->id}")->getContent(),
+            (string) $this->getJson("/seat/{$this->seat->id}/catch-up")->getContent(),
+        ];
+        foreach ($told as $i => $one) {
+            self::assertDoesNotMatchRegularExpression('/takes\\\\*("|&quot;)\s*:/', (string) $one, "place {$i}");
+        }
+    }
+
     public function test_nobody_is_called_still_while_pens_are_down(): void
     {
         $this->published->listening["seat.{$this->seat->id}"] = 1;

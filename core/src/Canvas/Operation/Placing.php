@@ -6,6 +6,7 @@ namespace Crag\Canvas\Operation;
 
 use Crag\Canvas\Drawing\Place;
 use Crag\Canvas\Object\CanvasObject;
+use Crag\Canvas\Object\Piece;
 use Crag\Canvas\Object\ReadObject;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
@@ -37,6 +38,14 @@ final readonly class Placing
         return preg_match('/\A[A-Za-z0-9_-]{0,32}\z/', $group) === 1
             ? $group
             : throw UnreadableFields::missing('group');
+    }
+
+    /** As a student's page is given it: an area without what belongs there. */
+    public function withoutKey(): self
+    {
+        return $this->object instanceof Piece
+            ? new self($this->object->withoutKey(), $this->place, $this->group)
+            : $this;
     }
 
     /** @return array<string, mixed> */

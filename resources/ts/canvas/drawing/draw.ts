@@ -106,11 +106,14 @@ export function drawObject(
     }
 }
 
-function drawPiece(context: CanvasRenderingContext2D, { of }: Piece, palette: Palette, thinnest: number): void {
-    context.save();
-    context.translate(...ASIDE);
-    drawObject(context, shadowOf(of), palette, thinnest);
-    context.restore();
+/** What lies there to be moved casts a shadow; an area lies flat. */
+function drawPiece(context: CanvasRenderingContext2D, { of, area }: Piece, palette: Palette, thinnest: number): void {
+    if (area !== true) {
+        context.save();
+        context.translate(...ASIDE);
+        drawObject(context, shadowOf(of), palette, thinnest);
+        context.restore();
+    }
     drawObject(context, of, palette, thinnest);
 }
 

@@ -108,6 +108,10 @@ export interface Piece {
     locked: boolean;
     stack: boolean;
     of: CanvasObject;
+    /** A place that pieces are sorted into. */
+    area?: true;
+    /** What they are called that belong there; no student's page is given it. */
+    takes?: string[];
 }
 
 export type CanvasObject = Stroke | Text | Note | Maths | BoxShape | PointShape | Stamp | Picture | Piece;

@@ -65,7 +65,8 @@ export function readScene({ pages, objects, answers }: KeptScene): Scene {
  */
 export function mayTouch(placed: Placed, teacher: boolean): boolean {
     const { object, layer } = placed;
-    const still = layer === 'pieces' && object.type === 'piece' && (object.locked || object.stack);
+    const still =
+        layer === 'pieces' && object.type === 'piece' && (object.locked || object.stack || object.area === true);
     return teacher || (placed.locked !== true && !still);
 }
 

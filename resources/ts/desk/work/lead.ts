@@ -1,3 +1,4 @@
+import { pieceUse } from '../../canvas/model/pieces';
 import type { Room } from '../../protocol/room';
 import { mountWindow } from '../../bench/window';
 import type { Tray } from '../../bench/tray';
@@ -186,16 +187,13 @@ export class Lead {
     }
 
     private async handOut(): Promise<void> {
-        const form = new FormData(element<HTMLFormElement>('form', this.dialog));
-        const alt = String(form.get('alt')).trim();
-        const to = String(form.get('to'));
-        const how = String(form.get('how')) as 'move' | 'locked' | 'stack';
+        const form = element<HTMLFormElement>('form', this.dialog);
+        const to = String(new FormData(form).get('to'));
         this.dialog.close();
         try {
             const n = await present(this.bench).handOutPieces(
                 `${this.settings.address}/prompt/${this.prompt}/hand-out`,
-                alt,
-                how,
+                pieceUse(form),
                 { page: this.page - 1, seats: to === '' ? null : to.split(' ') },
             );
             this.settings.say(fill(this.settings.words.pieces_out, { n }));

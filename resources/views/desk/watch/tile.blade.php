@@ -11,6 +11,7 @@
                 <span class="tile-sent" hidden title="{{ __('Sent to you') }}"><x-icon name="check2-all" /><span
                     class="visually-hidden">{{ __('sent') }}</span></span>
                 <span class="tile-pages" hidden></span>
+                <span class="tile-sorted" hidden></span>
                 <span class="tile-state"><span class="shape" aria-hidden="true"></span><span
                     class="tile-state-words"></span><span class="tile-state-short" aria-hidden="true"></span></span>
                 <button class="strata strata-button" data-do="strata" data-level=""

@@ -33,7 +33,13 @@ final class SharedCanvasTest extends BrowserTestCase
         $second = $one->openBeside();
         $one->driver->switchTo()->window($second);
         $one->find('#page-frame[data-ready]');
-        $one->press('0')->draw('.page-paper', [[0.6, 0.2], [0.8, 0.4]]);
+        $one->press('0')->until(
+            fn (): bool => $one->run(
+                'return document.querySelector(".page-paper").getBoundingClientRect().right <= innerWidth',
+            ) === true,
+            'the whole page in the second tab',
+        );
+        $one->draw('.page-paper', [[0.6, 0.2], [0.8, 0.4]]);
         $this->latest($one, $name, 'add', 1);
         $one->driver->switchTo()->window($first);
         $one->until(fn (): bool => $this->inked($one, '#page') > 100, 'the other tab\'s stroke');

@@ -58,6 +58,19 @@ test('a pen that was lifted in time keeps its ink, however late a busy page hear
     assert.deepEqual(told, ['line', 'ink']);
 });
 
+test('a page that was busy meanwhile begins to look anew', () => {
+    const hold = begun();
+    vi.advanceTimersByTime(400);
+    // Nothing could run for a while: the next look comes late, and those before it do not count.
+    const late = vi.spyOn(performance, 'now').mockReturnValue(performance.now() + 900);
+    vi.advanceTimersByTime(100);
+    late.mockRestore();
+    assert.deepEqual(told, []);
+    vi.advanceTimersByTime(1000);
+    assert.deepEqual(told, ['line']);
+    assert.equal(hold.end(), true);
+});
+
 test('a pen that never moved, or has left, is offered nothing', () => {
     const hold = begun();
     hold.end();

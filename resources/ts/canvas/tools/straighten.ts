@@ -10,6 +10,9 @@ import type { Host } from './host';
 /** A pen that stays within this, in CSS pixels, for so long, asks which shape its stroke was meant as. */
 const STILL = 5;
 const STILL_MS = 500;
+/** It is looked at so often; a look that comes so much too late says that the page was busy, and nothing of the pen. */
+const LOOK_MS = 100;
+const LATE_MS = 80;
 /** One that goes farther from there wanted its ink. */
 const ON = 12;
 
@@ -38,18 +41,29 @@ export class Hold {
         if (rest === null || far <= (this.shape === null ? STILL : ON)) {
             return;
         }
-        window.clearTimeout(this.timer);
         this.rest = at;
         if (this.shape !== null) {
             this.shape = null;
             this.declined();
         }
-        this.timer = window.setTimeout(() => {
-            this.shape = fitShape(this.samples());
-            if (this.shape !== null) {
-                this.offered(this.shape);
+        this.watch();
+    }
+
+    private watch(): void {
+        window.clearInterval(this.timer);
+        let [looks, last] = [0, performance.now()];
+        this.timer = window.setInterval(() => {
+            const now = performance.now();
+            looks = now - last > LOOK_MS + LATE_MS ? 0 : looks + 1;
+            last = now;
+            if (looks * LOOK_MS >= STILL_MS) {
+                window.clearInterval(this.timer);
+                this.shape = fitShape(this.samples());
+                if (this.shape !== null) {
+                    this.offered(this.shape);
+                }
             }
-        }, STILL_MS);
+        }, LOOK_MS);
     }
 
     /**
@@ -69,7 +83,7 @@ export class Hold {
 
     /** The stroke has ended, or was given up. Says whether something was offered. */
     end(): boolean {
-        window.clearTimeout(this.timer);
+        window.clearInterval(this.timer);
         const { shape } = this;
         this.shape = null;
         this.rest = null;

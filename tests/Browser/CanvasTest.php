@@ -412,6 +412,14 @@ final class CanvasTest extends BrowserTestCase
         $this->page->until(fn (): bool => count($this->page->all('.page-list li')) === 2, 'two pages');
         $this->page->press(self::ESCAPE)->press(self::CONTROL, 'z');
         $this->body('withdraw');
+        // Two presses fast after one another at one place mean one page, whatever has come there meanwhile.
+        $this->page->waitForText('.bench-page', 'of 3')->click('[data-pages]')->seen('.page-list [data-gone]');
+        $this->page->run(
+            'for (const detail of [1, 2]) document.querySelector(".page-list li:nth-child(2) [data-gone]").dispatchEvent(new MouseEvent("click", { bubbles: true, detail }))',
+        );
+        $this->body('arrange_page');
+        $this->page->press(self::ESCAPE)->press(self::CONTROL, 'z');
+        $this->body('withdraw');
         $this->page->waitForText('.bench-page', 'of 3')->click('[data-pages]');
         $this->page->click('.page-list li:nth-child(3) .page-thumb');
         $this->page->until(fn (): bool => $this->inked($this->page, '#page') > 100, 'what was drawn on it');

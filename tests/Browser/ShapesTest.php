@@ -63,6 +63,22 @@ final class ShapesTest extends BrowserTestCase
         self::assertSame([], $this->page->complaints());
     }
 
+    public function test_what_comes_while_a_shape_is_offered_leaves_the_ink(): void
+    {
+        $this->begin();
+        // Undo while the pen is still down has nothing of it to take back, and lifting takes the shape as usual.
+        $this->held(self::CIRCLE, 'pen', false);
+        $this->page->press("\u{E009}", 'z')->lift('pen');
+        self::assertSame(['add', 'straighten'], array_column($this->made(2), 'kind'));
+        // Two undos fast after one another, and a reload: as before, and so it stays.
+        $this->page->press("\u{E009}", 'z')->press("\u{E009}", 'z');
+        $this->made(4);
+        $this->page->driver->navigate()->refresh();
+        $this->page->find('#page-frame[data-ready]');
+        $this->stand([]);
+        self::assertSame([], $this->page->complaints());
+    }
+
     public function test_ink_that_is_there_is_straightened_when_it_is_chosen(): void
     {
         $this->begin();

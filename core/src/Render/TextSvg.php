@@ -55,9 +55,14 @@ final class TextSvg
      */
     private static function fitting(array $runs, string $face): array
     {
-        return $face !== 'code'
-            ? $runs
-            : array_map(static fn (array $run): array => [$run[0], array_values(array_diff($run[1], ['b', 'i']))], $runs);
+        if ($face !== 'code') {
+            return $runs;
+        }
+
+        return array_map(
+            static fn (array $run): array => [$run[0], array_values(array_diff($run[1], ['b', 'i']))],
+            $runs,
+        );
     }
 
     /** Words all alike, from their side. */

@@ -2,8 +2,8 @@ import type { Look } from '../canvas/tools/look';
 import type { Settings } from '../canvas/tools/settings';
 import { usualEnds } from '../canvas/model/shapelook';
 
-/** Which setting a button in the tray chooses: `data-colour`, `data-width` … */
-export const CHOICES = [
+/** How things look: what is chosen on the page takes these over too. */
+const LOOKS = [
     'colour',
     'highlight',
     'note',
@@ -16,33 +16,16 @@ export const CHOICES = [
     'align',
     'list',
     'face',
-    'shape',
-    'stamp',
-    'stamps',
-    'rub',
-    'reach',
-    'select',
 ] as const;
+
+/** Which setting a button in the tray chooses: `data-colour`, `data-width` … */
+export const CHOICES = [...LOOKS, 'shape', 'stamp', 'stamps', 'rub', 'reach', 'select'] as const;
 
 export type Choice = (typeof CHOICES)[number];
 
 const NUMBERS = new Set<Choice>(['width', 'strength', 'size', 'reach']);
 
-/** What of a setting the chosen objects take over too. */
-export const RESTYLES: ReadonlySet<Choice> = new Set([
-    'colour',
-    'note',
-    'highlight',
-    'width',
-    'strength',
-    'fill',
-    'line',
-    'ends',
-    'size',
-    'align',
-    'list',
-    'face',
-]);
+export const RESTYLES: ReadonlySet<Choice> = new Set(LOOKS);
 
 /** A button's value as the setting has it. */
 export function worthOf(choice: Choice, value: string): string | number {

@@ -11,6 +11,8 @@ const THINNEST = 0.8;
 export class PagesWindow {
     private readonly window: HTMLDialogElement;
     private readonly list: HTMLElement;
+    /** The page that was pressed last. */
+    private last: string | undefined;
     private readonly items = new Map<string, { item: HTMLElement; view: View }>();
 
     constructor(
@@ -22,7 +24,7 @@ export class PagesWindow {
     ) {
         this.window = element<HTMLDialogElement>('.pages-window', scope);
         this.list = element('.page-list', this.window);
-        this.list.addEventListener('click', (event) => this.pressed(event.target as Element));
+        this.list.addEventListener('click', (event) => this.pressed(event.target as Element, event.detail > 1));
         this.list.addEventListener('change', (event) => this.ruled(event.target as HTMLSelectElement));
         element('[data-cancel]', this.window).addEventListener('click', () => this.window.close());
         element('[data-add-page]', this.window).addEventListener('click', () => this.window.close());
@@ -76,15 +78,24 @@ export class PagesWindow {
         return made;
     }
 
-    private pressed(at: Element): void {
-        const page = at.closest<HTMLElement>('[data-page]')?.dataset.page;
+    /**
+     * @param isAgain  pressed once more at the same place: another page has come there meanwhile, and the one that was
+     *     pressed first is meant
+     */
+    private pressed(at: Element, isAgain: boolean): void {
+        const pressed = at.closest<HTMLElement>('[data-page]')?.dataset.page;
+        const page = isAgain ? this.last : pressed;
         const button = at.closest('button');
-        if (page === undefined || button === null) {
+        this.last = page;
+        if (page === undefined || button === null || !this.bench.pages.includes(page)) {
             return;
         }
         const { bench } = this;
         const { move, gone } = button.dataset;
         const to = bench.pages.indexOf(page) + Number(move ?? 0);
+        if (move !== undefined && (to < 1 || to >= bench.pages.length)) {
+            return;
+        }
         if (move !== undefined) {
             bench.make('arrange_page', { page, to });
             this.show();

@@ -11,7 +11,10 @@
 </div>
 <div class="tray-group" data-for="text move" data-revealed="style" data-with="list" role="group"
     aria-label="{{ __('List') }}">
-    @foreach (['none' => ['slash-circle', __('No list')], 'bullets' => ['list-ul', __('Bullets')], 'numbers' => ['list-ol', __('Numbers')]] as $list => [$icon, $name])
+    @foreach ([
+        'none' => ['slash-circle', __('No list')], 'bullets' => ['list-ul', __('Bullets')],
+        'numbers' => ['list-ol', __('Numbers')],
+    ] as $list => [$icon, $name])
         <button class="swatch" data-list="{{ $list }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"
             aria-label="{{ $name }}" title="{{ $name }}"><x-icon :name="$icon" /></button>
     @endforeach

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Crag\Canvas\Log\Author;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Scene;
 use Deploy\Browser\Page;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Support\BrowserTestCase;
@@ -135,6 +138,44 @@ final class ShapesTest extends BrowserTestCase
         self::assertSame([], $this->page->complaints());
     }
 
+    #[TestWith(['mouse', 1280, 800])]
+    #[TestWith(['touch', 390, 844])]
+    public function test_an_arrow_that_snapped_to_boxes_stays_tied_to_them(
+        string $pointer,
+        int $width,
+        int $height,
+    ): void {
+        $this->begin($width, $height);
+        $this->page->press('0')->option('[data-tool=shapes]')->option('[data-shape=rectangle]')
+            ->option('.tray-options .do-snap');
+        $this->page->draw('.page-paper', [[0.2, 0.3], [0.4, 0.4]], $pointer)
+            ->draw('.page-paper', [[0.6, 0.3], [0.8, 0.4]], $pointer);
+        [$left, $right] = $this->made(2);
+        // Begun and ended a little beside the middles of their sides.
+        $isHeld = $pointer === 'mouse';
+        $this->page->option('[data-shape=arrow]')
+            ->draw('.page-paper', [[0.405, 0.353], [0.5, 0.5], [0.597, 0.347]], $pointer, lift: ! $isHeld);
+        $ring = 'const ring = document.querySelector(".snap-ring:not([hidden])"); return ring && ring.className';
+        self::assertSame($isHeld ? 'snap-ring is-point' : null, $this->page->run($ring));
+        $isHeld && $this->page->lift($pointer);
+        $arrow = $this->made(3)[2]['body']['object'];
+        self::assertSame([$left['id'], $right['id']], [$arrow['start']['on'], $arrow['end']['on']]);
+        self::assertSame([6500, 3500, 3000, 0], [$arrow['x'], $arrow['y'], $arrow['w'], $arrow['h']]);
+        // The box is dragged by its edge, and the arrow's end goes along; after a reload too.
+        $this->page->option('[data-tool=move]')->draw('.page-paper', [[0.3, 0.3], [0.3, 0.6]], $pointer);
+        [$dx, $dy] = $this->made(4)[3]['body']['places'][0];
+        self::assertEqualsWithDelta(3000, $dy, 200);
+        $this->standsAt(6500 + $dx, 3500 + $dy);
+        $this->page->driver->navigate()->refresh();
+        $this->page->find('#page-frame[data-ready]');
+        $this->standsAt(6500 + $dx, 3500 + $dy);
+        // One undo takes both back.
+        $this->page->press("\u{E009}", 'z');
+        $this->made(5);
+        $this->standsAt(6500, 3500);
+        self::assertSame([], $this->page->complaints());
+    }
+
     public function test_a_note_stands_with_its_head_on_the_line_or_space_that_is_tapped(): void
     {
         $this->begin();
@@ -166,13 +207,30 @@ final class ShapesTest extends BrowserTestCase
         return $this->page->find($selector)->isDisplayed();
     }
 
-    /** @return list<array{kind: string, body: array<string, mixed>}> */
+    /** @return list<array{id: string, kind: string, body: array<string, mixed>}> */
     private function made(int $count): array
     {
         return $this->page->until(
             fn (): array => count($log = $this->log($this->name)) === $count ? $log : [],
             "{$count} operations; there are ".implode(', ', array_column($this->log($this->name), 'kind')),
         );
+    }
+
+    /** The scene that the server has folds to an arrow that begins there, in tenths. */
+    private function standsAt(int $x, int $y): void
+    {
+        $this->page->until(function () use ($x, $y): bool {
+            $seat = Author::seat('seat');
+            $read = static fn (array $one): Operation => Operation::read($one, $seat);
+            foreach (Scene::fold(array_map($read, $this->log($this->name)))->placed as $placed) {
+                $object = $placed->object->toArray();
+                if ($object['type'] === 'arrow') {
+                    return abs($object['x'] - $x) <= 5 && abs($object['y'] - $y) <= 5;
+                }
+            }
+
+            return false;
+        }, "the arrow at {$x}, {$y}");
     }
 
     /** @param  list<string>  $kinds  of the objects on the page, as its list names them */

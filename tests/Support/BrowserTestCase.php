@@ -151,7 +151,7 @@ abstract class BrowserTestCase extends TestCase
     /**
      * Everything that a student's canvases have stored, oldest first.
      *
-     * @return list<array{kind: string, body: array<string, mixed>}>
+     * @return list<array{id: string, kind: string, body: array<string, mixed>}>
      *
      * @phpstan-impure
      */
@@ -159,8 +159,10 @@ abstract class BrowserTestCase extends TestCase
     {
         $rows = $this->sql(
             <<<'SQL'
-            select json_group_array(json_object('kind', kind, 'body', json(body))) from (
-                select o.kind, o.body from operations o join seats s on s.id = o.seat_id
+            select json_group_array(json_object(
+                'id', op_id, 'kind', kind, 'layer', layer, 'at', made_at_ms, 'body', json(body)
+            )) from (
+                select o.* from operations o join seats s on s.id = o.seat_id
                 where s.name = ? order by o.session_n
             )
             SQL,

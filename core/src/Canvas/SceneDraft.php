@@ -7,6 +7,7 @@ namespace Crag\Canvas;
 use Closure;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\CanvasObject;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Order;
@@ -34,6 +35,9 @@ final class SceneDraft
     /** @var array<string, string> what each part is a part of */
     private array $partOf = [];
 
+    /** @var array<string, true> lines that are or were tied to something, by their ids */
+    private array $tied = [];
+
     public function __construct(?Scene $base = null)
     {
         $this->pages = $base === null ? ['' => Backdrop::blank()] : $base->pages;
@@ -41,12 +45,51 @@ final class SceneDraft
         $this->answers = $base->answers ?? [];
         foreach ($base->placed ?? [] as $id => $placed) {
             $this->placed[$id] = clone $placed;
+            $this->noteTies((string) $id, $placed->object);
         }
     }
 
     public function put(string $id, Layer $layer, string $page, Placing $placing): void
     {
         $this->placed[$id] = new PlacedObject($layer, $page, $placing->object, $placing->place, $placing->group);
+        $this->noteTies($id, $placing->object);
+    }
+
+    private function noteTies(string $id, CanvasObject $object): void
+    {
+        if ($object instanceof BoxShape && $object->tiedTo() !== []) {
+            $this->tied[$id] = true;
+        }
+    }
+
+    /**
+     * Lines go along with what they are tied to. One that was moved itself is tied no more to what was not moved with
+     * it.
+     *
+     * @param  list<string>  $moved
+     */
+    public function follow(array $moved): void
+    {
+        foreach (array_keys($this->tied) as $id) {
+            $line = $this->placed((string) $id);
+            $shape = $line?->object;
+            if ($line === null || ! $shape instanceof BoxShape) {
+                continue;
+            }
+            if (in_array((string) $id, $moved, true)) {
+                $shape = $shape->tiedOnlyTo($moved);
+            }
+            $others = array_intersect($shape->tiedTo(), $moved);
+            if ($others !== []) {
+                $shape = $shape->through($line->place);
+                $line->place = null;
+            }
+            foreach ($others as $on) {
+                $other = $this->placed($on);
+                $shape = $other?->page === $line->page ? $shape->following($on, $other->place) : $shape;
+            }
+            $line->object = $shape;
+        }
     }
 
     public function placed(string $id): ?PlacedObject
@@ -154,7 +197,7 @@ final class SceneDraft
     public function empty(): void
     {
         $this->pages = ['' => Backdrop::blank()];
-        $this->placed = $this->parts = $this->partOf = $this->answers = $this->pageLayers = [];
+        $this->placed = $this->parts = $this->partOf = $this->answers = $this->pageLayers = $this->tied = [];
     }
 
     /** On which layer a page was added; null for the first, which nobody added, and for what is no page. */

@@ -77,8 +77,9 @@ final class RandomLog
         $examples = array_values(Examples::all());
         $some = [];
         for ($n = mt_rand(1, 4) === 1 ? mt_rand(2, 3) : 1; $n > 0; $n--) {
+            $object = $examples[mt_rand(0, count($examples) - 1)];
             $some[] =
-                ['object' => $examples[mt_rand(0, count($examples) - 1)]] +
+                ['object' => $object + (in_array($object['type'], ['line', 'arrow'], true) ? $this->ties() : [])] +
                 (mt_rand(1, 3) === 1
                     ? ['place' => [mt_rand(-900, 900), mt_rand(-900, 900), mt_rand(0, 35_999), mt_rand(5_000, 20_000)]]
                     : []);
@@ -88,6 +89,18 @@ final class RandomLog
         }
 
         return Logs::operation($id, 'add', (count($some) === 1 ? $some[0] : ['objects' => $some]) + $this->somePage());
+    }
+
+    /** @return array<string, mixed> */
+    private function ties(): array
+    {
+        $tie = fn (): array => [
+            'on' => $this->objects[array_rand($this->objects)],
+            'x' => mt_rand(0, 9000),
+            'y' => mt_rand(0, 9000),
+        ];
+
+        return $this->objects === [] ? [] : ['start' => $tie(), ...(mt_rand(0, 1) === 1 ? ['end' => $tie()] : [])];
     }
 
     private function page(string $id): Operation

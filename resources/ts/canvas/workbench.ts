@@ -339,7 +339,10 @@ export class Workbench {
             return;
         }
         const id = newId();
-        const objects = regrouped(placings).map((one) => ({ ...one, place: placeAfter(one.place, { by }) }));
+        const objects = regrouped(placings, (i) => `${id}.${i}`).map((one) => ({
+            ...one,
+            place: placeAfter(one.place, { by }),
+        }));
         this.make('add', { objects }, id);
         this.choose('move');
         this.selection.choose(objects.map((_, i) => `${id}.${i}`));

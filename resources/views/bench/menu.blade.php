@@ -1,6 +1,6 @@
 <div id="{{ $as }}more-menu" class="menu more-menu" hidden>
     <button class="menu-item do-snap" id="{{ $as }}snap" aria-pressed="false"><x-icon name="magnet" />
-        {{ __('Snap to the grid') }}</button>
+        {{ __('Snap to points and the grid') }}</button>
     <button class="menu-item do-fingers" aria-pressed="false" hidden
         title="{{ __('On: fingers draw too. Off: fingers move the page, and the pen draws.') }}"><x-icon
         name="hand-index" /> {{ __('Fingers draw') }}</button>

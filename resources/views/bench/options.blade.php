@@ -11,8 +11,8 @@
 <div class="tray-group" data-for="shapes">
     <button class="swatch do-even" aria-pressed="false" aria-label="{{ __('Equal sides, steps of 15° (hold Shift)') }}"
         title="{{ __('Equal sides, steps of 15° (hold Shift)') }}"><x-icon name="aspect-ratio" /></button>
-    <button class="swatch do-snap" aria-pressed="false" aria-label="{{ __('Snap to the grid') }}"
-        title="{{ __('Snap to the grid') }}"><x-icon name="magnet" /></button>
+    <button class="swatch do-snap" aria-pressed="false" aria-label="{{ __('Snap to points and the grid') }}"
+        title="{{ __('Snap to points and the grid') }}"><x-icon name="magnet" /></button>
 </div>
 <div class="tray-group" data-for="shapes move" data-with="line">
     <button class="chip" data-reveal="line" aria-expanded="false"><x-icon name="border-style" />

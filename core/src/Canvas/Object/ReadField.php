@@ -17,6 +17,9 @@ final class ReadField
 
     private const LONGEST_SOURCE = 600;
 
+    /** The longest side of a page, in tenths of a unit. */
+    private const PAGE = Paper::LONGEST * Paper::TENTHS;
+
     public static function colour(Fields $fields, string $name = 'colour'): Colour
     {
         $hex = $fields->text($name);
@@ -33,17 +36,19 @@ final class ReadField
     /** In tenths of a unit; what is drawn may begin a page's width beside the page, since a place can bring it back. */
     public static function position(Fields $fields, string $name): int
     {
-        $page = Paper::LONGEST * Paper::TENTHS;
+        return $fields->whole($name, -self::PAGE, 2 * self::PAGE);
+    }
 
-        return $fields->whole($name, -$page, 2 * $page);
+    /** The nearest position to where something would come to lie, in tenths of a unit. */
+    public static function reachable(int $position): int
+    {
+        return max(-self::PAGE, min(2 * self::PAGE, $position));
     }
 
     /** In tenths of a unit; negative to the left or upwards, for lines. */
     public static function length(Fields $fields, string $name): int
     {
-        $page = Paper::LONGEST * Paper::TENTHS;
-
-        return $fields->whole($name, -2 * $page, 2 * $page, 0);
+        return $fields->whole($name, -3 * self::PAGE, 3 * self::PAGE, 0);
     }
 
     /** Of letters or of a stamp, in units. */

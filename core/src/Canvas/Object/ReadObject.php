@@ -73,6 +73,11 @@ final class ReadObject
             throw UnreadableFields::badValue('set', 'names a field that cannot be changed');
         }
 
+        // A line whose ends are put elsewhere by hand is tied no more.
+        if (array_intersect_key($set, ['x' => 0, 'y' => 0, 'w' => 0, 'h' => 0]) !== []) {
+            unset($before['start'], $before['end']);
+        }
+
         return self::from(new Fields([...$before, ...$set], true));
     }
 

@@ -96,6 +96,9 @@ final readonly class Arrange implements Effect
             $placed->group = $this->group ?? $placed->group;
             $placed->locked = $this->lock ?? $placed->locked;
         }
+        if ($this->places !== []) {
+            $draft->follow($touched);
+        }
         if ($this->order !== null) {
             $draft->order($touched, $this->order);
         }

@@ -76,6 +76,16 @@ export interface BoxShape extends ShapeLook {
     y: number;
     w: number;
     h: number;
+    /** What the ends of a line or an arrow are tied to. */
+    start?: Tie;
+    end?: Tie;
+}
+
+/** A point of another object, in tenths as it is before it is placed, that goes wherever that is moved. */
+export interface Tie {
+    on: string;
+    x: number;
+    y: number;
 }
 
 export interface PointShape extends ShapeLook {
@@ -135,6 +145,8 @@ export interface Placed {
 
 /** What an operation puts on a page. */
 export interface Placing {
+    /** Of a copy: what it is copied from. */
+    id?: string;
     object: CanvasObject;
     place?: Place;
     group?: string;

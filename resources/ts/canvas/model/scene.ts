@@ -9,6 +9,7 @@ import {
     type Placed,
     type Stroke,
 } from './objects';
+import { following, tiedOnlyTo } from './ties';
 import { mayHave, plain } from './usual';
 import { present } from '../../present';
 
@@ -93,7 +94,7 @@ export function apply(scene: Scene, operation: Operation): void {
         if (placed !== undefined && Object.keys(present(body.set)).every(fits)) {
             objects.set(body.target ?? '', {
                 ...placed,
-                object: plain({ ...placed.object, ...body.set } as Placed['object']),
+                object: plain({ ...untied(placed.object, present(body.set)), ...body.set } as Placed['object']),
             });
         }
     } else if (kind === 'remove') {
@@ -137,6 +138,14 @@ export function apply(scene: Scene, operation: Operation): void {
         const hasWork = [...objects.values()].some((placed) => placed.page === page && placed.layer === 'student');
         pages.set(page, hasWork ? onPaper(present(body.backdrop), pages.get(page)) : present(body.backdrop));
     }
+}
+
+/** A line whose ends are put elsewhere by hand is tied no more. */
+function untied(object: Placed['object'], set: Record<string, unknown>): Placed['object'] {
+    if (!('start' in object || 'end' in object) || !['x', 'y', 'w', 'h'].some((field) => field in set)) {
+        return object;
+    }
+    return tiedOnlyTo(object, new Set());
 }
 
 /** On which layer a page was added; null for the first, which nobody added, and for what is no page. */
@@ -249,6 +258,9 @@ function arrange(scene: Scene, { body }: Operation, touchable: (target: string) 
         }
         scene.objects.set(target, next);
     });
+    if (body.places !== undefined) {
+        following(scene.objects, new Set(touched)).forEach((placed, id) => scene.objects.set(id, placed));
+    }
     if (body.order !== undefined && touched.length > 0) {
         order(scene.objects, new Set(touched), body.order);
     }

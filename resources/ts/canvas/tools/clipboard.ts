@@ -1,4 +1,5 @@
-import { newId, type Placing } from '../model/objects';
+import { newId, type CanvasObject, type Placing, type Tie } from '../model/objects';
+import { tiedOnlyTo } from '../model/ties';
 import { present } from '../../present';
 
 const KEY = 'crag-copied';
@@ -28,16 +29,36 @@ export function readCopy(clip: string | null): Placing[] {
     }
 }
 
-/** Copies belong together among themselves, not with what they were copied from. */
-export function regrouped(placings: Placing[]): Placing[] {
+/**
+ * Copies belong together among themselves, and are tied to each other, not to what they were copied from.
+ *
+ * @param  idOf  what the copies will be called; without it nothing is tied
+ */
+export function regrouped(placings: Placing[], idOf?: (i: number) => string): Placing[] {
     const groups = new Map<string, string>();
-    return placings.map(({ group, ...rest }) => {
-        if (group === undefined) {
-            return rest;
-        }
-        if (!groups.has(group)) {
+    const copies = new Map<string, string>();
+    placings.forEach(({ id }, i) => id !== undefined && idOf !== undefined && copies.set(id, idOf(i)));
+    return placings.map(({ place, group, object }) => {
+        if (group !== undefined && !groups.has(group)) {
             groups.set(group, newId());
         }
-        return { ...rest, group: present(groups.get(group)) };
+        return {
+            object: tiedAmong(object, copies),
+            ...(place && { place }),
+            ...(group !== undefined && { group: present(groups.get(group)) }),
+        };
     });
+}
+
+function tiedAmong(object: CanvasObject, copies: Map<string, string>): CanvasObject {
+    if (!('start' in object || 'end' in object)) {
+        return object;
+    }
+    const kept = tiedOnlyTo(object, new Set(copies.keys()));
+    const copied = (tie: Tie): Tie => ({ ...tie, on: present(copies.get(tie.on)) });
+    return {
+        ...kept,
+        ...(kept.start !== undefined && { start: copied(kept.start) }),
+        ...(kept.end !== undefined && { end: copied(kept.end) }),
+    };
 }

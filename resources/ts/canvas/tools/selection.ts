@@ -4,6 +4,7 @@ import { lookOf, restyled, type Look } from './look';
 import { matrixOf, placeAfter, through } from '../model/place';
 import { mayTouch } from '../model/scene';
 import { isShape, wholeLook } from '../model/shapelook';
+import { following } from '../model/ties';
 import { SelectionFrame, type Handle, type Pull } from './frame';
 import type { Host } from './host';
 import { stretched, stretchOf, type Side } from './stretch';
@@ -96,7 +97,12 @@ export class Selection {
     placings(): Placing[] {
         return [...this.bench.view.here()]
             .filter(([id]) => this.ids.has(id))
-            .map(([, { object, place, group }]) => ({ object, ...(place && { place }), ...(group && { group }) }));
+            .map(([id, { object, place, group }]) => ({
+                id,
+                object,
+                ...(place && { place }),
+                ...(group && { group }),
+            }));
     }
 
     /** What its author may move, be it a piece. The teacher may choose what is locked, to unlock it. */
@@ -121,9 +127,15 @@ export class Selection {
     shift(shift: Shift): void {
         this.pending = shift;
         const moving = [...this.placed()].filter(([, { locked }]) => locked !== true);
-        this.bench.view.float(
+        const shown = new Map(
             moving.map(([id, placed]): [string, Placed] => [id, { ...placed, place: placeAfter(placed.place, shift) }]),
         );
+        const { view } = this.bench;
+        const lines = following(
+            new Map([...view.here()].map(([id, at]) => [id, shown.get(id) ?? at])),
+            new Set(shown.keys()),
+        );
+        view.float(new Map([...shown, ...lines]));
         this.place();
     }
 

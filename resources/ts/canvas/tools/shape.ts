@@ -1,10 +1,10 @@
 import type { Point, Tool } from './gestures';
-import { TENTHS, newId, type BoxShape, type CanvasObject, type PointShape } from '../model/objects';
+import { TENTHS, newId, type BoxShape, type CanvasObject, type PointShape, type Tie } from '../model/objects';
 import { measure, shortly } from '../model/measure';
 import { ontoPaper } from '../model/paper';
 import { plain } from '../model/usual';
 import { nextLook } from './settings';
-import { snapped } from '../model/snap';
+import { Snapping } from './snapping';
 import { fill } from '../../page';
 import type { Host } from './host';
 import { present } from '../../present';
@@ -27,6 +27,9 @@ export class ShapeTool implements Tool {
     private lastTap = 0;
     /** What the points that were tapped become, whatever is chosen meanwhile. */
     private settled: PointShape['type'] = 'polygon';
+    /** What the line's beginning is tied to. */
+    private startTie: Tie | null = null;
+    private readonly snapping: Snapping;
 
     private readonly label = Object.assign(document.createElement('span'), {
         className: 'shape-measure',
@@ -36,9 +39,10 @@ export class ShapeTool implements Tool {
     constructor(
         private readonly bench: Pick<
             Host,
-            'settings' | 'surface' | 'view' | 'words' | 'add' | 'showWet' | 'dropWet' | 'refresh'
+            'layer' | 'settings' | 'surface' | 'view' | 'words' | 'add' | 'showWet' | 'dropWet' | 'refresh'
         >,
     ) {
+        this.snapping = new Snapping(bench);
         this.label.setAttribute('aria-hidden', 'true');
         bench.surface.append(this.label);
     }
@@ -54,6 +58,7 @@ export class ShapeTool implements Tool {
         }
         this.id = newId();
         this.start = this.place(at);
+        this.startTie = this.snapping.tie;
     }
 
     move(points: Point[]): void {
@@ -133,11 +138,11 @@ export class ShapeTool implements Tool {
     /** Where a pointer means: on the ruling when snapping, in whole eighths of a turn from `from` with Shift. */
     private place(at: Point, from?: [number, number], shift = false): [number, number] {
         const { view, settings } = this.bench;
-        const backdrop = view.log.scene.pages.get(view.page) ?? { kind: 'blank' };
-        const [ownX, ownY] = ontoPaper(view.paperSize, at.x, at.y);
-        const [x, y] = settings.snap ? snapped(backdrop, ownX, ownY) : [ownX, ownY];
         const straight = ['line', 'arrow', 'polygon', 'curve'].includes(settings.shape);
-        if (!shift || from === undefined || !straight) {
+        const isTurned = shift && from !== undefined && straight;
+        const own = ontoPaper(view.paperSize, at.x, at.y);
+        const [x, y] = this.snapping.place(own, { isShown: !isTurned, isTouch: at.pointer === 'touch' });
+        if (!isTurned) {
             return [x, y];
         }
         const angle = Math.round(Math.atan2(y - from[1], x - from[0]) / (Math.PI / 12)) * (Math.PI / 12);
@@ -154,6 +159,8 @@ export class ShapeTool implements Tool {
             [w, h] = [Math.sign(w || 1) * side, Math.sign(h || 1) * side];
         }
         const tenths = (value: number): number => Math.round(value * TENTHS);
+        const isLine = shape === 'line' || shape === 'arrow';
+        const { tie } = this.snapping;
         return plain({
             type: shape as BoxShape['type'],
             x: tenths(this.start[0]),
@@ -161,6 +168,8 @@ export class ShapeTool implements Tool {
             w: tenths(w),
             h: tenths(h),
             ...nextLook(settings),
+            ...(isLine && this.startTie !== null && { start: this.startTie }),
+            ...(isLine && tie !== null && { end: tie }),
         });
     }
 
@@ -219,6 +228,7 @@ export class ShapeTool implements Tool {
     private end(object: CanvasObject | null): void {
         const { id } = this;
         this.label.hidden = !this.isUnfinished;
+        this.snapping.forget();
         if (object === null || id === '') {
             this.drop();
             return;
@@ -230,6 +240,7 @@ export class ShapeTool implements Tool {
 
     private drop(): void {
         this.label.hidden = true;
+        this.snapping.forget();
         this.object = null;
         if (this.id !== '') {
             this.bench.dropWet(this.id);

@@ -18,7 +18,7 @@ final class Crag
             Demo::class,
             'start everything with the demo class, and print the addresses [--port=8000] [--host=127.0.0.1] [--json] [--students=24]',
         ],
-        'test' => [Test::class, 'static checks and every test, or one part of them [core|app|browser]'],
+        'test' => [Test::class, 'static checks and every test, or one part of them [core|app|browser], or the main path in Firefox and WebKit [engines]'],
         'fix' => [Fix::class, 'put right what the style checks can put right by themselves'],
         'serve' => [Serve::class, 'start the application without demo data [--port=8000] [--host=0.0.0.0]'],
         'bench' => [

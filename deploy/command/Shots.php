@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Deploy;
 
 use Deploy\Browser\Chrome;
+use Deploy\Install\Needs;
 use Deploy\Install\Setup;
 
 /** The pictures in docs/screenshots, from the demo class. */
@@ -12,7 +13,7 @@ final class Shots
 {
     public function run(Options $options): int
     {
-        Setup::complete(withBrowser: true);
+        Setup::complete(Needs::Tests);
         require_once Setup::root().'/vendor/autoload.php';
         $folder = Setup::root().'/docs/screenshots';
         Folder::make($folder);

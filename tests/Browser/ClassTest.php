@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Deploy\Bench\Scribblers;
-use Deploy\Browser\Chrome;
+use Deploy\Browser\Engine;
 use Deploy\Browser\Page;
 use Deploy\DemoClass;
 use Deploy\Install\Setup;
@@ -31,7 +31,7 @@ final class ClassTest extends BrowserTestCase
     {
         self::$class = DemoClass::start('127.0.0.1', Port::free(), 'test');
         self::$crag = self::$class->instance;
-        self::$chrome = Chrome::shared();
+        self::$browsers = Engine::shared();
     }
 
     public function test_a_lesson_of_three_prompts_is_taught_taken_and_forgotten(): void

@@ -158,7 +158,7 @@ final class LessonTest extends BrowserTestCase
         $teacher->run('document.querySelector(".tile-open").focus()');
         $teacher->press('3');
         $teacher->waitForText('#tally > [data-level="3"]', '1');
-        $teacher->press("\u{E014}")->press("\u{E007}");
+        $teacher->press("\u{E014}")->press("\u{E006}");
         $teacher->seen('#closeup');
         $teacher->click('#closeup [data-level="1"]');
         $teacher->waitForText('#tally > [data-level="1"]', '1');

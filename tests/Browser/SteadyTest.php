@@ -74,6 +74,31 @@ final class SteadyTest extends BrowserTestCase
         self::assertSame([], $tamsin->complaints());
     }
 
+    public function test_a_button_that_is_written_anew_while_it_is_pressed_is_pressed(): void
+    {
+        $tamsin = $this->join('Tamsin', $this->code);
+        $box = (array) $this->teacher->run(
+            'const b = document.querySelector("#shown-names").getBoundingClientRect(); return [b.left + b.width / 2, b.top + b.height / 2]',
+        );
+        $press = [
+            ['type' => 'pointerMove', 'origin' => 'viewport', 'x' => (int) $box[0], 'y' => (int) $box[1]],
+            ['type' => 'pointerDown', 'button' => 0],
+        ];
+        $mouse = static fn (array $actions): array => [
+            ['type' => 'pointer', 'id' => 'mouse', 'parameters' => ['pointerType' => 'mouse'], 'actions' => $actions],
+        ];
+        $perform = fn (array $actions): mixed => $this->teacher->driver->executeCustomCommand(
+            '/session/:sessionId/actions',
+            'POST',
+            ['actions' => $mouse($actions)],
+        );
+        $perform($press);
+        $tamsin->click('#hand')->click('#hand-window .btn-go');
+        $this->teacher->waitForText('#waiting-button .count', '1');
+        $perform([['type' => 'pointerUp', 'button' => 0]]);
+        $this->teacher->until(fn (): bool => $this->pressed('#shown-names'), 'names on what is shown');
+    }
+
     public function test_the_shield_hides_all_of_the_desk_at_once_whatever_is_open(): void
     {
         $tamsin = $this->join('Tamsin', $this->code);

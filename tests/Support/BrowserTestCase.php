@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use Deploy\Browser\Chrome;
+use Deploy\Browser\Browsers;
+use Deploy\Browser\Engine;
 use Deploy\Browser\Page;
 use Deploy\Folder;
 use Deploy\Install\Setup;
@@ -19,7 +20,7 @@ abstract class BrowserTestCase extends TestCase
 {
     protected static Instance $crag;
 
-    protected static Chrome $chrome;
+    protected static Browsers $browsers;
 
     /** @var array<string, Page> */
     private array $people = [];
@@ -28,7 +29,7 @@ abstract class BrowserTestCase extends TestCase
     {
         self::$crag = Instance::fresh('test', '127.0.0.1', Port::free(), false);
         self::$crag->start();
-        self::$chrome = Chrome::shared();
+        self::$browsers = Engine::shared();
     }
 
     public static function tearDownAfterClass(): void
@@ -44,7 +45,7 @@ abstract class BrowserTestCase extends TestCase
                 $this->keepPicture($who, $page);
             }
             $this->checkPolicy($who, $page);
-            self::$chrome->giveBack($page);
+            self::$browsers->giveBack($page);
         }
         $this->people = [];
     }
@@ -90,7 +91,7 @@ abstract class BrowserTestCase extends TestCase
     /** A browser of somebody's own. */
     protected function person(string $who, int $width = 1280, int $height = 800): Page
     {
-        return $this->people[$who] = self::$chrome->open($width, $height);
+        return $this->people[$who] = self::$browsers->open($width, $height);
     }
 
     /** @return array{Page, string} the teacher's desk, and the join code */

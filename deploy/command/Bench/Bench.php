@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Deploy\Bench;
 
 use Deploy\Console;
+use Deploy\Install\Needs;
 use Deploy\Install\Setup;
 use Deploy\Options;
 use Deploy\Problem;
@@ -66,7 +67,7 @@ final class Bench
             throw new Problem(
                 'What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--students=20] [--seed=7], flood [--students=300] [--seconds=20] [--rate=1] [--way=both|socket|http], classes [--classes=10] [--students=30] [--seconds=30], canvas, and paper',
             );
-        Setup::complete(withBrowser: true);
+        Setup::complete(Needs::Tests);
         require_once Setup::root().'/vendor/autoload.php';
         $measured = $bench();
         Console::say((string) json_encode($measured, JSON_UNESCAPED_SLASHES));

@@ -15,7 +15,7 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Throwable;
 
 /** A ChromeDriver of our own on a free port, and the headless browsers that it opens. */
-final class Chrome
+final class Chrome implements Browsers
 {
     private const ARGUMENTS = [
         '--headless',
@@ -36,8 +36,6 @@ final class Chrome
         '--use-fake-ui-for-media-stream',
     ];
 
-    private static ?self $shared = null;
-
     /** @var list<Page> */
     private array $pages = [];
 
@@ -49,17 +47,6 @@ final class Chrome
         private readonly int $port,
         private readonly string $folder,
     ) {
-    }
-
-    /** One for all of this process, stopped with it. */
-    public static function shared(): self
-    {
-        if (self::$shared === null) {
-            self::$shared = self::start();
-            register_shutdown_function(static fn () => self::$shared?->stop());
-        }
-
-        return self::$shared;
     }
 
     public static function start(): self

@@ -8,6 +8,7 @@ use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
 use RuntimeException;
 use Throwable;
 
@@ -57,6 +58,18 @@ final class Page
         ]);
         if ($dark) {
             $this->prefers(['prefers-color-scheme' => 'dark']);
+        }
+    }
+
+    /** The same by the window alone, where an engine knows no other way. */
+    public function resize(int $width, int $height): void
+    {
+        $this->driver->manage()->window()->setSize(new WebDriverDimension($width, $height));
+        $inside = $this->run('return [innerWidth, innerHeight]');
+        [$across, $down] = is_array($inside) ? $inside : [$width, $height];
+        if ($across !== $width || $down !== $height) {
+            $frame = new WebDriverDimension(2 * $width - (int) $across, 2 * $height - (int) $down);
+            $this->driver->manage()->window()->setSize($frame);
         }
     }
 
@@ -317,7 +330,7 @@ final class Page
             $actions[] = ['type' => 'pointerUp', 'button' => 0];
         }
         $this->perform([
-            ['type' => 'pointer', 'id' => $pointer, 'parameters' => ['pointerType' => $pointer], 'actions' => $actions],
+            $this->pointer($pointer, $actions),
         ]);
 
         return $this;
@@ -339,7 +352,7 @@ final class Page
             'y' => (int) round($box[1] + $y * $box[3]),
         ];
         $this->perform([
-            ['type' => 'pointer', 'id' => $pointer, 'parameters' => ['pointerType' => $pointer], 'actions' => [$move]],
+            $this->pointer($pointer, [$move]),
         ]);
 
         return $this;
@@ -389,12 +402,7 @@ final class Page
     public function lift(string $pointer = 'mouse'): self
     {
         $this->perform([
-            [
-                'type' => 'pointer',
-                'id' => $pointer,
-                'parameters' => ['pointerType' => $pointer],
-                'actions' => [['type' => 'pointerUp', 'button' => 0]],
-            ],
+            $this->pointer($pointer, [['type' => 'pointerUp', 'button' => 0]]),
         ]);
 
         return $this;
@@ -409,13 +417,19 @@ final class Page
     public function complaints(): array
     {
         $complaints = [];
-        foreach ($this->driver->manage()->getLog('browser') ?? [] as $entry) {
+        foreach ($this->logged() as $entry) {
             if ($entry['level'] === 'SEVERE') {
                 $complaints[] = $entry['message'];
             }
         }
 
         return $complaints;
+    }
+
+    /** @return array<array-key, array{level: string, message: string}> WebKit's driver keeps no log */
+    private function logged(): array
+    {
+        return Engine::name() === 'webkit' ? [] : $this->driver->manage()->getLog('browser') ?? [];
     }
 
     public function quit(): void
@@ -426,6 +440,17 @@ final class Page
         } catch (Throwable) {
             // A browser that a test has killed has gone already.
         }
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $actions
+     * @return array<string, mixed>
+     */
+    private function pointer(string $kind, array $actions): array
+    {
+        $known = Engine::pointer($kind);
+
+        return ['type' => 'pointer', 'id' => $known, 'parameters' => ['pointerType' => $known], 'actions' => $actions];
     }
 
     /** @param  list<array<string, mixed>>  $sources */

@@ -7,6 +7,7 @@ namespace Deploy\Install;
 use Deploy\Console;
 use Deploy\Options;
 use Deploy\Problem;
+use Deploy\Setting;
 use FilesystemIterator;
 use PDO;
 use RecursiveDirectoryIterator;
@@ -24,13 +25,13 @@ final class Doctor
             return $this->forgotten($options->text('forgotten', $options->words[0] ?? ''), $options->text('name', ''));
         }
         $root = Setup::root();
-        $packages = Requirements::missingPackages(false);
+        $packages = Requirements::missingPackages(Needs::Run);
         $this->check(
             'Debian packages',
             $packages === [],
             'apt-get install -y --no-install-recommends '.implode(' ', $packages),
         );
-        $browser = array_diff(Requirements::missingPackages(true), $packages);
+        $browser = array_diff(Requirements::missingPackages(Needs::Tests), $packages);
         $this->check(
             'Browser for tests and pictures',
             $browser === [],
@@ -56,9 +57,19 @@ final class Doctor
         $this->check('Room on the disk', $free !== false && $free > 500e6, 'Less than 500 MB are free; make room.');
         $this->database("{$root}/storage/data/crag.sqlite");
         $this->ports();
+        $this->offline();
         Console::say($this->wrong === 0 ? 'Nothing is wrong.' : "{$this->wrong} to mend.");
 
         return $this->wrong === 0 ? 0 : 1;
+    }
+
+    /** Browsers let a page keep itself for want of a network only over https, or on the machine itself. */
+    private function offline(): void
+    {
+        if (Setting::url() !== '' && ! str_starts_with(Setting::url(), 'https://')) {
+            Console::say('  Note: students’ pages open without a network only over https. Put a certificate before '
+                .Setting::url().' and set CRAG_URL to its https address (docs/operating.md).');
+        }
     }
 
     /**

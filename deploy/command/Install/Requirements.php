@@ -45,6 +45,13 @@ final class Requirements
         'chromium-driver' => '/usr/bin/chromedriver',
     ];
 
+    /** For `./crag test engines` alone. */
+    private const ENGINES = [
+        'firefox-esr' => '/usr/bin/firefox-esr',
+        'webkit2gtk-driver' => '/usr/bin/WebKitWebDriver',
+        'xvfb' => '/usr/bin/Xvfb',
+    ];
+
     private const PROGRAMS = [
         'composer' => 'Composer 2 (Debian: composer)',
         'node' => 'Node.js 20 or newer (Debian: nodejs)',
@@ -52,9 +59,11 @@ final class Requirements
     ];
 
     /** @return list<string> Debian packages that are not there */
-    public static function missingPackages(bool $withBrowser): array
+    public static function missingPackages(Needs $needs): array
     {
-        $wanted = $withBrowser ? self::RUN + self::BROWSER : self::RUN;
+        $wanted = self::RUN +
+            ($needs->value >= Needs::Tests->value ? self::BROWSER : []) +
+            ($needs->value >= Needs::Engines->value ? self::ENGINES : []);
 
         return array_keys(array_filter($wanted, static fn (string $file): bool => ! file_exists($file)));
     }

@@ -22,9 +22,9 @@ final class Setup
     }
 
     /** @param  ?Closure(): void  $onceThereIsPhp  what needs nothing but PHP's packages, begun beside the rest */
-    public static function complete(bool $withBrowser = false, ?Closure $onceThereIsPhp = null): void
+    public static function complete(Needs $needs = Needs::Run, ?Closure $onceThereIsPhp = null): void
     {
-        self::packages($withBrowser);
+        self::packages($needs);
         $missing = Requirements::missingPrograms();
         if ($missing !== []) {
             throw new Problem('Please install first: '.implode(', ', $missing).'.');
@@ -71,9 +71,9 @@ final class Setup
         }
     }
 
-    private static function packages(bool $withBrowser): void
+    private static function packages(Needs $needs): void
     {
-        $missing = Requirements::missingPackages($withBrowser);
+        $missing = Requirements::missingPackages($needs);
         if ($missing === []) {
             return;
         }
@@ -87,7 +87,7 @@ final class Setup
         Console::step('Installing Debian packages: '.implode(' ', $missing));
         Shell::run([...$prefix, 'apt-get', 'update', '-q'], self::root());
         Shell::run([...$prefix, 'env', 'DEBIAN_FRONTEND=noninteractive', ...explode(' ', $line)], self::root());
-        $left = Requirements::missingPackages($withBrowser);
+        $left = Requirements::missingPackages($needs);
         if ($left !== []) {
             throw new Problem(
                 'These packages were installed but what they should bring is not there: '.implode(', ', $left).'.',

@@ -3,6 +3,7 @@ import { FurtherTools } from './further';
 import { PopUp } from './popup';
 import { PhotoWindow } from '../canvas/tools/photo';
 import { straighten } from '../canvas/tools/straighten';
+import { isField } from '../canvas/tools/gestures';
 import { lookOf, type Look } from '../canvas/tools/look';
 import type { MarkKind } from '../canvas/model/objects';
 import { sampleShape, type ToolName } from '../canvas/tools/settings';
@@ -12,6 +13,9 @@ import { present } from '../present';
 
 /** What words that are being typed take over at once. */
 const TYPED: ReadonlySet<Choice> = new Set(['colour', 'size', 'align', 'list', 'face']);
+
+/** Where a pop-up covers much of the page. */
+const SMALL = matchMedia('(max-width: 700px), (max-height: 500px)');
 
 /** The tool tray: what is chosen in it, what it offers, and which tools are in it at all. */
 export class Tray {
@@ -87,7 +91,9 @@ export class Tray {
         }
         document.addEventListener('pointerdown', (event) => {
             const at = event.target as Element;
-            if (this.opened !== null && at.closest('.tray-options, [data-tool], .page-frame') === null) {
+            // Beside a large page they stay while it is drawn on; on a small one they lie in the way.
+            const stays = SMALL.matches ? '.tray-options, [data-tool]' : '.tray-options, [data-tool], .page-frame';
+            if (this.opened !== null && at.closest(stays) === null) {
                 this.openOptions(null);
             }
         });
@@ -96,8 +102,10 @@ export class Tray {
             before();
             this.placeOptions();
         };
-        this.options.root.addEventListener('keydown', (event) => {
-            if (event.key === 'Escape' && this.opened !== null) {
+        document.addEventListener('keydown', (event) => {
+            const isOwn = event.target === document.body || this.scope.contains(event.target as Node);
+            const isThere = this.options.isOpen && this.root.offsetParent !== null;
+            if (event.key === 'Escape' && isThere && this.opened !== null && isOwn && !isField(event.target)) {
                 event.stopPropagation();
                 const { opened } = this;
                 this.openOptions(null);

@@ -10,6 +10,8 @@ type TapHost = Pick<Host, 'layer' | 'settings' | 'surface' | 'view'> & {
 
 /** A longer way than this between touching and leaving, in CSS pixels, is no tap. */
 const FARTHEST = 12;
+/** So long after a touch its click may come; a browser that has just been scrolling with it sends none. */
+const CLICK_MS = 120;
 
 /** Tools that put something where the page is tapped; a tap on something of their own opens it. */
 export class TapTool implements Tool {
@@ -17,13 +19,7 @@ export class TapTool implements Tool {
 
     constructor(private readonly bench: TapHost) {
         // A click, not a touch: only then may a phone bring up its keyboard.
-        bench.surface.addEventListener('click', () => {
-            const at = this.from;
-            this.from = null;
-            if (at !== null) {
-                this.tap(at);
-            }
-        });
+        bench.surface.addEventListener('click', () => this.take());
     }
 
     down(at: Point): void {
@@ -40,12 +36,22 @@ export class TapTool implements Tool {
         }
     }
 
+    /** The click that follows does it, if one does. */
     up(): void {
-        // The click that follows does it.
+        const { from } = this;
+        window.setTimeout(() => this.from === from && this.take(), CLICK_MS);
     }
 
     cancel(): void {
         this.from = null;
+    }
+
+    private take(): void {
+        const at = this.from;
+        this.from = null;
+        if (at !== null) {
+            this.tap(at);
+        }
     }
 
     private tap({ x, y }: Point): void {

@@ -1,10 +1,18 @@
 import htmx from 'htmx.org';
+import { Idiomorph } from 'idiomorph';
 
 const WAIT_MS = 120;
 
+interface Swap {
+    shouldSwap: boolean;
+    target: Element;
+    fragment: DocumentFragment;
+}
+
 /**
  * The parts of the desk that the server writes: asked for again, together, a moment after something has changed. What
- * the teacher has ticked or opened in them meanwhile stays.
+ * the teacher has ticked or opened in them meanwhile stays, and so does a button that is just being pressed: put anew
+ * between press and release, it would not have been pressed at all.
  */
 export class Bands {
     private timer = 0;
@@ -12,16 +20,13 @@ export class Bands {
     private open = new Set<string>();
     private focused = '';
     private chosen = '';
+    private isWriting = false;
 
     constructor(
         private readonly address: string,
         private readonly changed: () => void,
     ) {
-        document.addEventListener('htmx:oobBeforeSwap', () => this.keep());
-        document.addEventListener('htmx:oobAfterSwap', () => {
-            this.restore();
-            this.changed();
-        });
+        document.addEventListener('htmx:oobBeforeSwap', (event) => this.write((event as CustomEvent<Swap>).detail));
     }
 
     refresh(): void {
@@ -31,6 +36,27 @@ export class Bands {
                 void htmx.ajax('get', this.address, { source: '#bands-sink', target: '#bands-sink', swap: 'none' });
             }, WAIT_MS);
         }
+    }
+
+    private write(swap: Swap): void {
+        swap.shouldSwap = false;
+        if (!this.isWriting) {
+            this.isWriting = true;
+            this.keep();
+            // After all the bands of an answer.
+            queueMicrotask(() => {
+                this.isWriting = false;
+                this.restore();
+                this.changed();
+            });
+        }
+        const { target } = swap;
+        Idiomorph.morph(target, [...swap.fragment.children], {
+            morphStyle: 'outerHTML',
+            ignoreActiveValue: true,
+            callbacks: { beforeNodeMorphed: isWritten },
+        });
+        htmx.process(target);
     }
 
     private keep(): void {
@@ -64,4 +90,9 @@ export class Bands {
             document.querySelector<HTMLElement>(`#${CSS.escape(this.focused)}`)?.focus({ preventScroll: true });
         }
     }
+}
+
+/** What this page writes itself is left alone. */
+function isWritten(old: Node): boolean {
+    return !(old instanceof Element && old.hasAttribute('hx-preserve'));
 }

@@ -18,7 +18,9 @@ final class Test
         $wanted = $options->words === [] ? self::PARTS : $options->words;
         foreach ($wanted as $part) {
             if (! in_array($part, self::PARTS, true) && $wanted !== ['engines']) {
-                throw new Problem("There is no part \"{$part}\"; there are core, app and browser, and engines alone.");
+                throw new Problem(
+                    "There is no part \"{$part}\"; there are core, app and browser, and engines alone.",
+                );
             }
         }
         $core = null;

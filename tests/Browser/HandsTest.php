@@ -9,7 +9,7 @@ use Deploy\Browser\Page;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Support\BrowserTestCase;
 
-/** Every tool once, by the hand and on the screen that students have; then a bad network and a reload. In three engines. */
+/** Every tool once, by the hand and on the screen that students have; no network, and a reload. In three engines. */
 final class HandsTest extends BrowserTestCase
 {
     private const ESCAPE = "\u{E00C}";

@@ -11,7 +11,7 @@ use Deploy\Problem;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 
-/** WebKitGTK's MiniBrowser in a window that nobody sees; its driver opens one at a time, so each person has a driver. */
+/** WebKitGTK's MiniBrowser in a window that nobody sees. A driver opens one at a time, so each person has a driver. */
 final class Webkit implements Browsers
 {
     private const PROGRAM = '/usr/lib/x86_64-linux-gnu/webkit2gtk-4.1/MiniBrowser';

@@ -27,7 +27,8 @@ final class Test
         if ($wanted === ['engines']) {
             return $this->engines();
         }
-        Setup::complete(in_array('browser', $wanted, true) ? Needs::Tests : Needs::Run, function () use ($wanted, &$core): void {
+        $needs = in_array('browser', $wanted, true) ? Needs::Tests : Needs::Run;
+        Setup::complete($needs, function () use ($wanted, &$core): void {
             $core = in_array('core', $wanted, true)
                 ? Beside::start(['../vendor/bin/phpunit'], Setup::root().'/core')
                 : null;

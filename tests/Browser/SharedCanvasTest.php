@@ -235,7 +235,7 @@ final class SharedCanvasTest extends BrowserTestCase
             fn (): bool => $page->run('return document.querySelector(".camera-view").videoWidth > 0'),
             'the camera\'s picture',
         );
-        $page->click('[data-shoot]');
+        $page->click('[data-shoot]')->click('.paper-window [data-as-it-is]');
         self::assertSame('picture', $this->object($this->latest($page, $name, 'add', 4))['type']);
         $page->until(fn (): bool => $this->inked($page, '#page') > 10_000, 'the pictures drawn');
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.tile') > 300, 'the pictures on the grid');
@@ -245,6 +245,49 @@ final class SharedCanvasTest extends BrowserTestCase
         );
         $page->waitForText('#notice', 'isn’t a PNG');
         self::assertCount(4, $this->log($name));
+    }
+
+    public function test_a_photo_of_a_page_is_flattened_and_lit_evenly_before_it_is_written_over(): void
+    {
+        [$page, $name] = $this->student();
+        $page->option('[data-tool=picture]');
+        $page->find('.bench-camera')->setFileDetector(new LocalFileDetector())->sendKeys($this->photoOfAPage());
+        // The corners are found: the sheet lies in the middle of the photo, a little turned.
+        $page->until(
+            fn (): bool => $page->run(
+                'return document.querySelector(".paper-window polygon").getAttribute("points").startsWith("15")',
+            ) === true,
+            'the upper left corner',
+        );
+        $page->run('document.querySelector(".paper-corner").focus()');
+        $points = 'return document.querySelector(".paper-window polygon").getAttribute("points")';
+        $before = $page->run($points);
+        $page->press("\u{E014}");
+        self::assertNotSame($before, $page->run($points), 'a key moves a corner');
+        $page->press("\u{E012}");
+        // Closed, nothing comes of it; the next photo does.
+        $page->press(self::ESCAPE);
+        $page->find('.bench-camera')->setFileDetector(new LocalFileDetector())->sendKeys($this->photoOfAPage());
+        $page->click('.paper-window [data-flatten]');
+        $picture = $this->object($this->latest($page, $name, 'add', 1));
+        self::assertSame('picture', $picture['type']);
+        self::assertEqualsWithDelta(545 / 600, $picture['w'] / $picture['h'], 0.03, 'the sheet alone');
+        $page->until(fn (): bool => $this->inked($page, '#page') > 10_000, 'the picture drawn');
+        // Paper in the shadow is as white as the rest.
+        $light = $page->run(
+            <<<'JS'
+            const light = [];
+            for (const canvas of document.querySelectorAll('#page canvas')) {
+                if (canvas.width === 0) continue;
+                const { data } = canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height);
+                for (let i = 0; i < data.length; i += 4) if (data[i + 3] > 250) light.push(data[i]);
+            }
+            light.sort((a, b) => a - b);
+            return light[Math.floor(light.length / 10)];
+            JS
+        );
+        self::assertGreaterThan(210, $light);
+        self::assertSame([], $page->complaints());
     }
 
     public function test_what_was_copied_is_pasted_on_the_next_prompt(): void
@@ -412,6 +455,22 @@ final class SharedCanvasTest extends BrowserTestCase
         assert(is_array($objects) && is_array($objects[0]) && is_array($objects[0]['object']));
 
         return $objects[0]['object'];
+    }
+
+    /** A sheet on a dark table, its right half in the shadow. */
+    private function photoOfAPage(): string
+    {
+        $photo = imagecreatetruecolor(1000, 800) ?: self::fail();
+        imagefill($photo, 0, 0, (int) imagecolorallocate($photo, 90, 60, 40));
+        $sheet = [155, 100, 700, 120, 690, 720, 165, 700];
+        imagefilledpolygon($photo, $sheet, (int) imagecolorallocate($photo, 236, 232, 224));
+        imagefilter($photo, IMG_FILTER_SMOOTH, 6);
+        $shadow = (int) imagecolorallocatealpha($photo, 0, 0, 0, 90);
+        imagefilledrectangle($photo, 430, 0, 1000, 800, $shadow);
+        $file = sys_get_temp_dir().'/crag-test-photo.jpg';
+        imagejpeg($photo, $file, 92);
+
+        return $file;
     }
 
     private function png(): string

@@ -8,7 +8,7 @@ use Facebook\WebDriver\Remote\DriverCommand;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use RuntimeException;
 
-/** What {@see Page} asks of a driver, over WebDriver BiDi, for Debian has no geckodriver: a tab with its own cookies. */
+/** What {@see Page} asks of a driver, over WebDriver BiDi (Debian has no geckodriver): a tab with its own cookies. */
 final class BidiDriver extends RemoteWebDriver
 {
     private const ELEMENT = 'element-6066-11e4-a52e-4f735466cecf';

@@ -1,7 +1,8 @@
 import { CHOICES, chosen, current, RESTYLES, worthOf, type Choice } from './choices';
 import { FurtherTools } from './further';
 import { PopUp } from './popup';
-import { PhotoWindow } from '../canvas/tools/photo';
+import { PhotoWindow } from '../canvas/photo/camera';
+import { PaperWindow } from '../canvas/photo/paper';
 import { straighten } from '../canvas/tools/straighten';
 import { isField } from '../canvas/tools/gestures';
 import { lookOf, type Look } from '../canvas/tools/look';
@@ -26,6 +27,7 @@ export class Tray {
     private readonly fill: HTMLInputElement;
     private allowed: string[] = [];
     private camera: PhotoWindow | null = null;
+    private paper: PaperWindow | null = null;
     private readonly options: PopUp;
     private readonly further: FurtherTools;
     /** The tool whose settings are open; none while they are shut. */
@@ -314,11 +316,18 @@ export class Tray {
             this.camera ??= new PhotoWindow(this.scope);
             const picture = await this.camera.take();
             if (picture !== null) {
-                await this.bench.incoming.bringIn(picture);
+                await this.takePage(picture);
             }
         } catch {
             this.bench.say(this.bench.words.no_camera);
         }
+    }
+
+    /** What a camera took is flattened first, as far as it is a page. */
+    private async takePage(photo: Blob): Promise<void> {
+        this.paper ??= new PaperWindow(this.scope);
+        const picture = await this.paper.ask(photo).catch(() => photo);
+        await this.bench.incoming.bringIn(picture);
     }
 
     /** What can be done to what is chosen, by name. */
@@ -466,7 +475,7 @@ export class Tray {
         const file = field.files?.[0];
         field.value = '';
         if (file !== undefined) {
-            void this.bench.incoming.bringIn(file);
+            void (field.matches('.bench-camera') ? this.takePage(file) : this.bench.incoming.bringIn(file));
         }
     }
 

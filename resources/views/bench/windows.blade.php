@@ -7,6 +7,25 @@
         <button type="button" class="btn btn-go" data-shoot><x-icon name="camera" /> {{ __('Take it') }}</button>
     </div>
 </dialog>
+@php($corners = [__('Upper left corner'), __('Upper right corner'), __('Lower right corner'), __('Lower left corner')])
+<dialog class="paper-window small-window" aria-labelledby="{{ $as }}paper-title">
+    <h2 id="{{ $as }}paper-title">{{ __('Photo of a page') }}</h2>
+    <p class="hint">{{ __('Drag the corners onto those of the page, or move them with the arrow keys.') }}</p>
+    <div class="paper-photo">
+        <canvas></canvas>
+        <svg aria-hidden="true" preserveAspectRatio="none"><polygon points="" /></svg>
+        @foreach ($corners as $corner)
+            <button type="button" class="paper-corner" aria-label="{{ $corner }}"></button>
+        @endforeach
+    </div>
+    <label class="form-check"><input type="checkbox" class="form-check-input" name="even" checked>
+        {{ __('Take shadows away') }}</label>
+    <div class="maths-end">
+        <button type="button" class="btn btn-outline-slate" data-whole>{{ __('All of it') }}</button>
+        <button type="button" class="btn btn-outline-slate" data-as-it-is>{{ __('Use it as it is') }}</button>
+        <button type="button" class="btn btn-go" data-flatten>{{ __('Flatten and use it') }}</button>
+    </div>
+</dialog>
 @php($keys = [
     (($isOnDesk ?? false) ? 'Shift+ '
         : '').'P H E M S T X N A I' => __('Pen, highlighter, eraser, move, shapes, text, maths, note, stamps, picture'),

@@ -252,14 +252,14 @@ final readonly class Tour
 
     private function screen(Page $desk, Page $screen): void
     {
-        $desk->click('#screen-join');
+        $desk->press('s')->click('#screen-join')->press("\u{E00C}");
         $screen->find('.shown-qr svg');
         usleep(400_000);
         $this->shot($screen, 'screen-join');
         foreach ([0, 1, 2, 4] as $i) {
             $desk->run('document.querySelectorAll(".tile-name")[arguments[0]].click()', $i);
         }
-        $desk->press('s');
+        $desk->press('j');
         $desk->until(fn (): bool => count($desk->all('.lineup-entry')) === 4, 'four in the line-up');
         $desk->press("\u{E00C}");
         for ($i = 0; $i < 4; $i++) {
@@ -317,7 +317,7 @@ final readonly class Tour
                 ->waitForText('#notice', 'Offered');
             $student->quit();
         }
-        $desk->click('#offers-button')->waitForText('#offers', 'I drew the lever first');
+        $desk->press('e')->waitForText('#offers', 'I drew the lever first');
         $desk->click('.offer .btn-go');
         $desk->until(fn (): bool => count($desk->all('.offer .btn-go')) === 1, 'one accepted');
         usleep(600_000);

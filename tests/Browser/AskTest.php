@@ -56,7 +56,7 @@ final class AskTest extends BrowserTestCase
     public function test_chosen_work_is_shown_side_by_side_and_the_class_is_seen_and_grouped(): void
     {
         [$teacher, $code] = $this->startLesson();
-        $screen = $this->person('class screen')->visit((string) $teacher->find('.lineup a')->getAttribute('href'));
+        $screen = $this->person('class screen')->visit((string) $teacher->find('#open-screen')->getAttribute('href'));
         $class = [];
         foreach (['Tamsin', 'Rafe', 'Wren'] as $i => $name) {
             $class[$name] = $this->join($name, $code);
@@ -68,13 +68,13 @@ final class AskTest extends BrowserTestCase
             'document.querySelectorAll(".tile-name").forEach((one) => one.getAttribute("aria-pressed") === "true" || one.click())',
         );
         $teacher->waitForText('#chosen-count', '3 chosen');
-        $teacher->press('s');
+        $teacher->press('j');
         $teacher->until(fn (): bool => count($teacher->all('.lineup-entry')) === 3, 'three in the line-up');
         $teacher->press('3')->press(self::ESCAPE);
 
         // On the students' own pages too, one and then two; whose it is hears of it, and nobody is named.
         $teacher->run(
-            'const on = document.querySelector("#shown-on"); on.value = "both"; on.dispatchEvent(new Event("change", { bubbles: true }))',
+            'document.querySelector("#shown-on-both").click()',
         );
         $teacher->press(']');
         $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === 1, 'one on the class screen');
@@ -97,7 +97,7 @@ final class AskTest extends BrowserTestCase
         self::assertStringNotContainsString('Tamsin', (string) $screen->driver->getPageSource());
         $class['Wren']->click('#shown-work-away');
         self::assertFalse($class['Wren']->find('#shown-work')->isDisplayed());
-        $teacher->click('#screen-nothing');
+        $teacher->press('s')->click('#take-down')->press("\u{E00C}");
         $class['Rafe']->until(
             fn (): bool => ! $class['Rafe']->find('#shown-work')->isDisplayed(),
             'the own canvas again',

@@ -135,10 +135,10 @@ final class ClassTest extends BrowserTestCase
     private function shown(Page $desk, Page $phone, Page $screen): void
     {
         $desk->run('document.querySelectorAll(".tile-name").forEach((one, i) => i < 4 && one.click())');
-        $desk->waitForText('#chosen-count', '4 chosen')->press('s')->press(self::ESCAPE);
+        $desk->waitForText('#chosen-count', '4 chosen')->press('j')->press(self::ESCAPE);
         $desk->until(fn (): bool => count($desk->all('.lineup-entry')) === 4, 'four in the line-up');
         $desk->run(
-            'const on = document.querySelector("#shown-on"); on.value = "both"; on.dispatchEvent(new Event("change", { bubbles: true }))',
+            'document.querySelector("#shown-on-both").click()',
         );
         $desk->press(']');
         for ($n = 2; $n <= 4; $n++) {
@@ -202,7 +202,7 @@ final class ClassTest extends BrowserTestCase
         if ($n === 2) {
             self::assertCount(4, $screen->all('.shown-canvas'));
         }
-        $desk->click('#screen-prompt');
+        $desk->press('s')->click('#screen-prompt')->press(self::ESCAPE);
         $screen->waitForText('#shown', "Prompt {$n}");
         $desk->until(
             fn (): bool => $desk->run('return document.querySelector("#grid").dataset.ready') ===

@@ -133,11 +133,11 @@ final class LessonTest extends BrowserTestCase
     {
         $teacher->click('#door-button')->find('#door .door-qr svg');
         $teacher->press("\u{E00C}");
-        $link = $teacher->find('.lineup a')->getAttribute('href');
+        $link = $teacher->find('#open-screen')->getAttribute('href');
         $screen = $this->person('class screen')->visit((string) $link);
         $screen->waitForText('#shown', 'Find the moment');
         $teacher->run('document.querySelector(".tile-open").focus()');
-        $teacher->press('s')->waitForText('.lineup-entry', 'Tamsin')->click('.lineup-entry .chip');
+        $teacher->press('s')->click('[data-do=show-these]')->waitForText('.lineup-entry', 'Tamsin');
         $screen->until(
             fn (): bool => (bool) $screen->run('return document.querySelector(".shown-canvas")?.naturalWidth > 0'),
             'the showcase',
@@ -149,6 +149,7 @@ final class LessonTest extends BrowserTestCase
         $screen->waitForText('#shown', 'Tamsin');
         $teacher->click('#screen-join');
         $screen->find('.shown-qr svg');
+        $teacher->press("\u{E00C}");
 
         return $screen;
     }

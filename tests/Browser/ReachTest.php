@@ -42,14 +42,15 @@ final class ReachTest extends BrowserTestCase
                 '#hand-out' => 'hand out',
                 '#tools-button' => 'tools',
                 '#settings-button' => 'settings',
-                '#timer-button' => 'timer',
+                '#desk-menu [data-do=timer]' => 'timer',
+                '#show-button' => 'show',
                 '#door-button' => 'door',
                 '#keys-button' => 'keys',
                 '.seat-list button' => 'student',
                 '.tile-open' => 'close-up',
             ] as $button => $what
         ) {
-            if (in_array($what, ['tools', 'settings', 'keys'], true)) {
+            if (in_array($what, ['tools', 'settings', 'keys', 'timer'], true)) {
                 $teacher->click('#desk-menu summary');
             } elseif ($what === 'student') {
                 $teacher->press('d');
@@ -100,7 +101,7 @@ final class ReachTest extends BrowserTestCase
         $teacher->waitForText('#doorway', 'Otis');
         $this->assertAccessible($teacher, 'the door with somebody who knocks', '#drawer');
         $teacher->press("\u{E00C}");
-        $screen = $this->person('screen')->visit((string) $teacher->find('.lineup a')->getAttribute('href'));
+        $screen = $this->person('screen')->visit((string) $teacher->find('#open-screen')->getAttribute('href'));
         $this->assertAccessible($screen, 'class screen');
         $this->talking($teacher, $student, $screen);
         $teacher->click('#desk-menu summary')->click('#end')->click('#ask-first-yes');
@@ -144,15 +145,15 @@ final class ReachTest extends BrowserTestCase
         $student->click('#more')->click('#offer')->seen('#offer-window');
         $this->assertAccessible($student, 'offer', '#offer-window');
         $student->click('#offer-window .btn-go');
-        $teacher->click('#offers-button')->waitForText('#offers', 'Priya');
+        $teacher->press('e')->waitForText('#offers', 'Priya');
         $this->assertAccessible($teacher, 'offers', '#drawer');
         $teacher->click('.offer .btn-go')->waitForText('#offers', 'No new offers');
         $teacher->run('document.querySelector("#offers .btn-slate").click()');
         $screen->find('.shown-offer img');
         $this->assertAccessible($screen, 'offers on the class screen');
         $teacher->press("\u{E00C}")->run('document.querySelector(".tile-open").focus()');
-        $teacher->press('s')->find('.lineup-entry');
-        $teacher->press(']')->click('#talking-button')->find('#talking [data-ready]');
+        $teacher->press('j')->find('.lineup-entry');
+        $teacher->press(']')->press('s')->click('#talking-button')->find('#talking [data-ready]');
         $this->assertAccessible($teacher, 'drawing over what is shown', '#talking');
         $screen->find('.shown-frame');
         $this->assertAccessible($screen, 'showcase');

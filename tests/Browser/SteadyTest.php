@@ -28,11 +28,11 @@ final class SteadyTest extends BrowserTestCase
     {
         $tamsin = $this->join('Tamsin', $this->code);
         $this->teacher->waitForText('.tile-name', 'Tamsin');
-        $this->teacher->click('#shown-names');
+        $this->teacher->press('s')->click('#shown-names');
         $this->teacher->until(fn (): bool => $this->pressed('#shown-names'), 'names on what is shown');
         $this->teacher->click('#shown-hidden');
         $this->teacher->until(fn (): bool => $this->pressed('#shown-hidden'), 'no names on what is shown');
-        $this->teacher->click('#desk-menu summary')->click('#settings-button');
+        $this->teacher->press(self::ESCAPE)->click('#desk-menu summary')->click('#settings-button');
         self::assertSame(
             'hidden',
             $this->teacher->run('return document.querySelector("#shown_names").value'),
@@ -77,6 +77,7 @@ final class SteadyTest extends BrowserTestCase
     public function test_a_button_that_is_written_anew_while_it_is_pressed_is_pressed(): void
     {
         $tamsin = $this->join('Tamsin', $this->code);
+        $this->teacher->press('s')->seen('#shown-names');
         $box = (array) $this->teacher->run(
             'const b = document.querySelector("#shown-names").getBoundingClientRect(); return [b.left + b.width / 2, b.top + b.height / 2]',
         );
@@ -143,7 +144,7 @@ final class SteadyTest extends BrowserTestCase
         $tamsin->draw('.page-paper', [[0.2, 0.2], [0.5, 0.3]]);
         $this->teacher->until(fn (): bool => $this->stored('Tamsin') === 1, 'the stroke');
         $screen = $this->person('screen')->visit(
-            (string) $this->teacher->run('return document.querySelector("#lineup a").href'),
+            (string) $this->teacher->run('return document.querySelector("#open-screen").href'),
         );
         // With a tile chosen, the key still means everybody.
         $this->teacher->click('.tile .tile-name')->press('p');
@@ -157,14 +158,14 @@ final class SteadyTest extends BrowserTestCase
         }
         $this->teacher->press(self::ESCAPE);
         $this->teacher->run(
-            'const select = document.querySelector("#shown-on"); select.value = "both"; select.dispatchEvent(new Event("change", { bubbles: true }))',
+            'document.querySelector("#shown-on-both").click()',
         );
         $this->teacher->until(
             fn (): bool => $this->sql('select shown_on from live_sessions order by id desc limit 1') === 'both',
             'shown on both',
         );
         $this->teacher->run('document.querySelector(".tile-open").focus()');
-        $this->teacher->press('s')->waitForText('#lineup', 'Tamsin');
+        $this->teacher->press('j')->waitForText('#lineup', 'Tamsin');
         $this->teacher->click('.lineup-entry .chip');
         $ada->seen('#shown-work img');
         $ada->until(
@@ -186,7 +187,7 @@ final class SteadyTest extends BrowserTestCase
         $this->teacher->run(
             '[...document.querySelectorAll(".tile-open")].find((one) => one.getAttribute("aria-label").includes("Ada")).focus()',
         );
-        $this->teacher->press('p')->press('s')->waitForText('#lineup', 'Ada');
+        $this->teacher->press('p')->press('j')->waitForText('#lineup', 'Ada');
         $this->teacher->run(
             'document.querySelectorAll(".lineup-entry .chip")[1].dispatchEvent(new MouseEvent("click", { bubbles: true, ctrlKey: true }))',
         );

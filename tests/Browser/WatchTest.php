@@ -68,7 +68,7 @@ final class WatchTest extends BrowserTestCase
         $this->teacher->click('#chosen [data-do=pens-chosen]');
         $class['Rafe']->seen('#cover');
         self::assertFalse($class['Tamsin']->find('#cover')->isDisplayed());
-        $this->teacher->press('s')->waitForText('#lineup', 'Rafe');
+        $this->teacher->press('j')->waitForText('#lineup', 'Rafe');
         $this->teacher->waitForText('#lineup', 'Iona');
         $this->teacher->press('v');
         $this->teacher->find('#compare[data-ready]');

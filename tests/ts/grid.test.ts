@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'vitest';
-import { pictureSize, tileWidth } from '../../resources/ts/grid/layout';
+import { columnGap, pictureSize, tileWidth } from '../../resources/ts/grid/layout';
 import { Order } from '../../resources/ts/grid/order';
 import type { Tile } from '../../resources/ts/grid/tile';
 import { present } from '../../resources/ts/present';
@@ -146,4 +146,13 @@ test('a picture is whole pixels high at every width a tile can have', () => {
         const [width, height] = pictureSize(wide);
         assert.deepEqual([width % 8, height % 5], [0, 0], `${width} × ${height}`);
     }
+});
+
+test('what whole rows leave over stands between the columns, and a row that is not full stands close', () => {
+    // Four columns of 150 in 796 leave 196 for three gaps.
+    assert.equal(columnGap(24, 796, 150), 11);
+    assert.equal(5 * 150 + 4 * columnGap(24, 796, 150) <= 796, true);
+    assert.equal(columnGap(5, 796, 150), 8);
+    assert.equal(columnGap(9, 796, 360), 40);
+    assert.equal(columnGap(3, 300, 280), 8);
 });

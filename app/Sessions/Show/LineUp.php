@@ -25,10 +25,12 @@ final readonly class LineUp
      * A page of each canvas as it is now; what is there already takes the present moment.
      *
      * @param  list<array{Canvas, string}>  $chosen  canvases and the ids of their pages
+     * @return list<LineupEntry>
      */
-    public function add(LiveSession $session, array $chosen, bool $withNotes): void
+    public function add(LiveSession $session, array $chosen, bool $withNotes): array
     {
-        DB::transaction(function () use ($session, $chosen, $withNotes): void {
+        return DB::transaction(function () use ($session, $chosen, $withNotes): array {
+            $entries = [];
             foreach ($chosen as [$canvas, $page]) {
                 $last = LineupEntry::query()->where('prompt_id', $canvas->prompt_id)->max('n');
                 $entry = LineupEntry::query()->firstOrNew(
@@ -36,9 +38,22 @@ final readonly class LineUp
                     ['live_session_id' => $session->id, 'n' => (is_numeric($last) ? (int) $last : 0) + 1],
                 );
                 $entry->fill(['at_operation' => $canvas->operation_count, 'with_notes' => $withNotes])->save();
+                $entries[] = $entry;
             }
             $this->tell($session);
+
+            return $entries;
         });
+    }
+
+    /**
+     * Into the line-up and before the class, in one step.
+     *
+     * @param  list<array{Canvas, string}>  $chosen  up to four canvases and the ids of their pages
+     */
+    public function addAndShow(LiveSession $session, array $chosen, bool $withNotes): void
+    {
+        DB::transaction(fn () => $this->show($session, $this->add($session, $chosen, $withNotes)));
     }
 
     public function remove(LiveSession $session, LineupEntry $entry): void

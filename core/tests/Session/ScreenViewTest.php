@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Session;
 
+use Crag\Session\Screen\Letter;
 use Crag\Session\Screen\ScreenView;
 use PHPUnit\Framework\TestCase;
 
@@ -18,6 +19,13 @@ final class ScreenViewTest extends TestCase
             self::assertNull($view->lacks(true, true, true));
         }
         self::assertNull(ScreenView::Prompt->lacks(false, false, false));
+    }
+
+    public function test_every_view_is_named_and_works_have_letters(): void
+    {
+        $words = array_map(static fn (ScreenView $view): string => $view->word(), ScreenView::cases());
+        self::assertSame($words, array_unique($words));
+        self::assertSame(['A', 'Z', 'AA', 'AZ', 'BA'], array_map(Letter::at(...), [0, 25, 26, 51, 52]));
     }
 
     public function test_the_prompt_stands_there_when_what_was_shown_has_ended(): void

@@ -2,7 +2,7 @@ import type { Operation, WetInk } from '../canvas/model/objects';
 import type { KeptScene } from '../canvas/model/scene';
 import { Ration } from '../live/ink';
 import { element } from '../page';
-import { pictureSize, shapeOf, tileWidth } from './layout';
+import { columnGap, pictureSize, shapeOf, tileWidth } from './layout';
 import { Order } from './order';
 import { notePainted } from './painted';
 import type { SeatAnswer, StateAnswer } from '../protocol/desk';
@@ -330,6 +330,7 @@ export class Grid {
         const height = space.clientHeight - parseFloat(style.paddingTop) - parseFloat(style.paddingBottom);
         const tile = tileWidth(shown, width, height, this.widest, this.list.classList.contains('has-answers'), shape);
         this.list.style.setProperty('--tile', `${tile}px`);
+        this.list.style.columnGap = `${columnGap(shown, width, tile)}px`;
         this.list.style.setProperty('--shape', String(shape));
         this.tiles.forEach((one) => one.fit(pictureSize(tile, shape)));
         element('#nobody').hidden = this.tiles.size > 0;

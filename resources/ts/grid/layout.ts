@@ -1,6 +1,7 @@
 import type { PaperSize } from '../canvas/model/paper';
 
 const GAP = 8;
+const WIDEST_GAP = 40;
 /** What a tile's frame adds to its picture, and a line of answers to the frame. */
 const FRAME = 28;
 const ANSWERS = 22;
@@ -46,6 +47,13 @@ export function tileWidth(
     }
     const tile = Math.max(NARROWEST, Math.min(widest, best));
     return Math.floor((tile - BORDER) / STEP) * STEP + BORDER;
+}
+
+/** What whole rows leave over stands between their columns; where a row is not full, tiles stand close. */
+export function columnGap(count: number, width: number, tile: number): number {
+    const columns = Math.floor((width + GAP) / (tile + GAP));
+    const between = Math.floor((width - columns * tile) / Math.max(1, columns - 1));
+    return count <= columns || columns < 2 ? GAP : Math.min(WIDEST_GAP, between);
 }
 
 /** A tile's picture, in CSS pixels. */

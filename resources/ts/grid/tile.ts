@@ -157,6 +157,7 @@ export class Tile {
         this.level = level;
         this.hasChanged = changed && level !== null;
         this.root.classList.toggle('has-changed', this.hasChanged);
+        this.root.dataset.level = level === null ? '' : String(level);
         const mark = element('.strata', this.root);
         mark.dataset.level = level === null ? '' : String(level);
         mark.setAttribute(

@@ -12,9 +12,12 @@ import { WhoIsIt } from '../desk/room/whoisit';
 import { Connection } from '../desk/shell/connection';
 import { Desk } from '../desk/shell/desk';
 import { listenToKeys } from '../desk/shell/keys';
+import { listenToRail } from '../desk/shell/rail';
 import { listenToPanels } from '../desk/shell/panels';
 import { listenToShield } from '../desk/shell/shield';
 import { listenToColleagues } from '../desk/shell/told';
+import { CheckPass } from '../desk/checks/pass';
+import { listenToShow } from '../desk/show/show';
 import { LineUpBar } from '../desk/show/lineup';
 import { listenToOffers } from '../desk/show/offers';
 import { Talking } from '../desk/show/talking';
@@ -53,6 +56,7 @@ const talking = new Talking(desk, connection.send);
 const picture = new ClassPicture(desk);
 const strata = new StrataMenu(desk, grid);
 const checking = new Checking(desk, looking, closeUp, strata);
+const pass = new CheckPass(desk, canvases, looking, checking, picture);
 const talk = new Talk(desk, closeUp);
 
 new RoomDesk(desk);
@@ -65,6 +69,8 @@ const ask = new AskPanel(desk, chosen);
 listenToPrompts(desk, canvases, closeUp);
 listenToCanvasActions(desk, looking, closeUp, talk);
 listenToGridControls(desk, canvases);
+listenToShow(desk, looking, closeUp);
+listenToRail(desk);
 listenToOffers(desk);
 listenToColleagues(desk);
 listenToTheEnd(desk);
@@ -73,7 +79,7 @@ listenToShield(desk);
 desk.layers.pile(strata, desk.drawer, compare, talking, picture, ...looking.layers, lead);
 listenToKeys(
     desk,
-    (event) => looking.press(event, (level) => void checking.check(level)),
+    (event) => looking.press(event, (level) => pass.check(level)),
     () => chosen.choose([]),
 );
 

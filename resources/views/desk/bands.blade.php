@@ -1,6 +1,7 @@
 @include('desk.room.now', ['swap' => true])
 @include('desk.room.rail', ['swap' => true])
 @include('desk.show.lineup', ['swap' => true])
+@include('desk.show.show-body', ['swap' => true])
 @include('desk.checks.missing', ['swap' => true])
 @include('desk.room.waiting', ['swap' => true, 'as' => 'waiting-all'])
 @include('desk.room.doorway', ['swap' => true])

@@ -4,17 +4,12 @@
     :page="App\Http\Pages\DeskPage::script(request(), $session, $current)">
     @include('desk.room.now')
     <div class="desk-middle">
-        <div class="rail-side">
+        <div class="rail-side" id="rail-side">
             @include('desk.room.rail')
             <section id="signals" class="signals" aria-labelledby="signals-title" hidden>
                 <h2 id="signals-title">{{ __('Worth a look') }}</h2>
                 <ul></ul>
             </section>
-            <button class="mini-screen" id="mini-screen" aria-expanded="false"
-                title="{{ __('What the class screen shows; press to make it larger') }}"><span
-                class="visually-hidden">{{ __('The class screen, small') }}</span><iframe
-                data-src="{{ route('screen', $session) }}" title="{{ __('The class screen, small') }}"
-                tabindex="-1"></iframe></button>
         </div>
         <main class="desk-grid" aria-label="{{ __('Grid') }}">
             @include('desk.watch.gridline')

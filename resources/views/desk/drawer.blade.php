@@ -1,5 +1,6 @@
 <aside id="drawer" class="drawer" data-panel="" hidden>
     @include('desk.work.handout')
+    @include('desk.show.show')
     @include('desk.work.tools')
     @include('desk.room.door')
     <x-panel id="waiting-panel" :title="__('Waiting')">

@@ -49,6 +49,26 @@ final class ShowTest extends CragTestCase
         $this->picture(3)->assertNotFound();
     }
 
+    public function test_chosen_work_is_lined_up_and_shown_in_one_step_by_who_runs_the_session(): void
+    {
+        $chosen = static fn (array ...$some): array => [
+            'chosen' => array_map(static fn (array $one): array => ['canvas' => $one[2]->id], $some),
+            'show' => true,
+        ];
+        $this->desk('line-up', $chosen($this->class[2], $this->class[0]))->assertOk();
+        $this->screen()->assertSee('&quot;n&quot;:2', false);
+        foreach ([1 => 'Wren', 2 => 'Tamsin'] as $n => $name) {
+            $this->picture($n)->assertSee($name);
+        }
+        self::assertCount(3, $this->entries(), 'what was in the line-up is not in it twice');
+        // A helper lines work up, and shows nothing.
+        $this->session->teachers()->attach($this->teacher('a-helper')->id, ['role' => 'helper']);
+        $this->asTeacher('a-helper')
+            ->postJson("/desk/{$this->session->id}/line-up", $chosen($this->class[1]))
+            ->assertForbidden();
+        $this->picture(1)->assertSee('Wren');
+    }
+
     public function test_one_more_stands_beside_what_is_shown_however_fast_it_is_pressed(): void
     {
         [$a, $b, $c] = $this->entries();

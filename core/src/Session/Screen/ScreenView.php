@@ -19,6 +19,20 @@ enum ScreenView: string
     case Run = 'run';
     case Nothing = 'nothing';
 
+    public function word(): string
+    {
+        return match ($this) {
+            self::Join => 'How to join',
+            self::Prompt => 'The prompt',
+            self::Showcase => 'Chosen work',
+            self::Tally => 'The tally',
+            self::Pick => 'Who was picked',
+            self::Board => 'Offered work',
+            self::Run => 'Results of the run',
+            self::Nothing => 'Nothing',
+        };
+    }
+
     /** Why it cannot stand there yet, as a sentence; null where it can. */
     public function lacks(bool $hasAsk, bool $hasShowcase, bool $hasPick): ?string
     {

@@ -36,7 +36,7 @@ export class ClassPicture {
         return !this.root.hidden;
     }
 
-    private open(): void {
+    open(): void {
         this.before = document.activeElement as HTMLElement | null;
         this.root.hidden = false;
         element('#picture-title').focus();

@@ -50,6 +50,7 @@ export class RoomDesk {
         this.face = new TimerFace(
             desk.now,
             (words, isPaused) => {
+                document.body.classList.toggle('has-timer', words !== null);
                 const said =
                     words === null ? desk.words.timer : isPaused ? fill(desk.words.paused, { left: words }) : words;
                 for (const place of document.querySelectorAll<HTMLElement>('#timer-left, #timing-left')) {
@@ -185,8 +186,7 @@ export class RoomDesk {
         const button = document.querySelector<HTMLElement>('#pens');
         if (button !== null) {
             button.setAttribute('aria-pressed', String(this.arePensDown));
-            button.classList.toggle('btn-attention', this.arePensDown);
-            button.classList.toggle('btn-paper', !this.arePensDown);
+            button.classList.toggle('is-on', this.arePensDown);
             element('.pens-word', button).textContent = this.arePensDown
                 ? this.desk.words.pens_up
                 : this.desk.words.pens_down;

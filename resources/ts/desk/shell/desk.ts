@@ -58,6 +58,8 @@ export interface DeskTold extends DeskEvents {
     done: string;
     /** A panel of the drawer was closed. */
     closed: string;
+    /** The close-up shows a seat's canvas; null once it is closed. */
+    closeUp: string | null;
     /** A student's canvas was opened: the seat. */
     opened: string;
 }

@@ -32,12 +32,6 @@ export class LineUpBar {
             small?.setAttribute('aria-expanded', String(small.getAttribute('aria-expanded') !== 'true'));
         });
         this.listenToOrder();
-        document.addEventListener('change', (event) => {
-            const select = event.target as HTMLSelectElement;
-            if (select.id === 'shown-on') {
-                void desk.run(`${desk.address}/shown-on`, { on: select.value });
-            }
-        });
     }
 
     /** One alone, or beside what is shown; shown again, it goes. */

@@ -18,14 +18,6 @@ export function listenToCanvasActions(desk: Desk, looking: Looking, closeUp: Clo
     });
     window.addEventListener('close', () => window.querySelector('textarea')?.blur());
 
-    const lineUp = (): void => {
-        const chosen = looking.meant
-            .filter(({ seat }) => seat.canvas !== null)
-            .map((tile) => ({ canvas: tile.seat.canvas, page: closeUp.pageOf(tile) }));
-        if (chosen.length > 0) {
-            void run(`${address}/line-up`, { chosen, notes: closeUp.isOpen && closeUp.withNotes });
-        }
-    };
     const write = (): void => {
         const [only, ...others] = seats();
         if (others.length > 0) {
@@ -36,7 +28,6 @@ export function listenToCanvasActions(desk: Desk, looking: Looking, closeUp: Clo
     };
     desk.actions.add(
         {
-            'line-up': lineUp,
             'write-chosen': write,
             'pens-chosen': () => {
                 if (seats().length > 0) {
@@ -56,6 +47,6 @@ export function listenToCanvasActions(desk: Desk, looking: Looking, closeUp: Clo
                 }
             },
         },
-        { s: lineUp, w: write },
+        { w: write },
     );
 }

@@ -126,6 +126,7 @@ export class Looking {
         layers.makeRoomFor(this.layer);
         this.canvases.grid.tiles.forEach((one) => one.root.classList.toggle('is-close', one === tile));
         void tell(this.closeUp.show(tile, focus));
+        bus.tell('closeUp', tile.seat.id);
         // Messages stand beside the canvas of the one who writes.
         if (drawer.panel === 'talk') {
             bus.tell('opened', tile.seat.id);
@@ -139,6 +140,7 @@ export class Looking {
         this.closeUp.hide();
         this.canvases.grid.tiles.forEach((one) => one.root.classList.remove('is-close'));
         tile?.focus();
+        this.desk.bus.tell('closeUp', null);
     }
 
     /** The next in the grid's order and filter. */

@@ -11,41 +11,39 @@
             hx-swap-oob="true" @endisset>
     <a class="bar-home" href="{{ route('home') }}"><img src="/crag.svg" alt="{{ __('Home') }}" width="28"
         height="28"></a>
-    <div class="now-prompt">
-        <h1 class="now-label" title="{{ $session->title }}">{{ __(':title · students have',
-            ['title' => $session->title]) }}</h1>
-        <span class="now-words" title="{{ $current->plainWords() }}"><b>{{ __('Prompt :n', ['n' => $current->n]) }}</b>
+    <button class="now-prompt" data-do="prompt-words" aria-expanded="false"
+        title="{{ __('The prompt that students have; press to read all of it') }}">
+        <span class="now-label">{{ __(':title · students have', ['title' => $session->title]) }}</span>
+        <span class="now-words"><b>{{ __('Prompt :n', ['n' => $current->n]) }}</b>
             {{ $current->words === '' ? __('no words yet') : $current->plainWords() }} ·
                 {{ __($current->backdrop->kind->word()) }}</span>
+    </button>
+    <div class="acts" role="group" aria-label="{{ __('What you do most') }}">
+        <button id="pens" class="act {{ $pens->isDown() ? 'is-on' : '' }}" data-do="pens"
+            aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $deeds->may(Deed::SetPens))
+            title="{{ __('Pens down for everyone, and up again (P)') }}"><x-icon name="pause-circle" />
+            <span class="pens-word">{{ $pens->isDown() ? __('Pens up') : __('Pens down') }}</span></button>
+        <button id="show-button" class="act {{ $session->screen_view->value === 'nothing' ? '' : 'is-live' }}" data-do="show-panel"
+            title="{{ __('What the class sees: :what. Change it, take it down (S)',
+                ['what' => __($session->screen_view->word())]) }}"><x-icon name="easel" />
+            <span>{{ __('Show') }}</span></button>
+        <button id="ask-button" class="act" data-do="ask" title="{{ __('Quick ask (A)') }}"><x-icon name="question-circle" />
+            <span>{{ __('Ask') }}</span> <span id="ask-left" class="timer-left" hx-preserve="true" role="timer"
+            aria-live="off"></span></button>
+        <button id="hand-out" class="act" data-do="hand-out" title="{{ __('Hand out (H)') }}"><x-icon name="send" />
+            <span>{{ __('Hand out') }}</span></button>
+        <button id="lead-button" class="act" data-do="lead" aria-pressed="false"
+            title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="brush" />
+            <span>{{ __('Lead canvas') }}</span>@if ($lead->hasInk())
+            <span class="lamp" title="{{ __('Lead ink is on') }}"></span><span
+            class="visually-hidden">{{ __('Lead ink is on') }}</span>@endif</button>
     </div>
-    <button id="pens" class="btn {{ $pens->isDown() ? 'btn-attention' : 'btn-paper' }}" data-do="pens"
-        aria-pressed="{{ $pens->isDown() ? 'true' : 'false' }}" @disabled(! $deeds->may(Deed::SetPens))
-        title="{{ __('Pens down for everyone, and up again (P)') }}"><x-icon name="pause-circle" />
-        <span class="pens-word">{{ $pens->isDown() ? __('Pens up') : __('Pens down') }}</span> <kbd>P</kbd></button>
+    <button id="waiting-button" class="btn {{ $waiting->count() > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting"
+        title="{{ __('Who is waiting for you (Y)') }}"><x-icon name="hand-index" />
+        <span class="now-word">{{ __('Waiting') }}</span> <b class="count">{{ $waiting->count() }}</b></button>
     <button id="timer-button" class="btn btn-paper" data-do="timer"
         title="{{ __('Timer and words for pens down (T)') }}"><x-icon name="stopwatch" />
         <span id="timer-left" class="timer-left" hx-preserve="true">{{ __('Timer') }}</span></button>
-    <button id="lead-button" class="btn btn-paper" data-do="lead" aria-pressed="false"
-        title="{{ __('Your own canvas for this prompt (F)') }}"><x-icon name="easel" />
-        <span class="now-word">{{ __('Lead canvas') }}</span>@if ($lead->hasInk())
-        <span class="lamp" title="{{ __('Lead ink is on') }}"></span><span
-        class="visually-hidden">{{ __('Lead ink is on') }}</span>@endif</button>
-    <button id="ask-button" class="btn btn-paper" data-do="ask"
-        title="{{ __('Quick ask (A)') }}"><x-icon name="question-circle" /> <span
-        class="now-word">{{ __('Ask') }}</span> <span id="ask-left" class="timer-left" hx-preserve="true" role="timer"
-        aria-live="off"></span></button>
-    <button id="hand-out" class="btn btn-paper" data-do="hand-out"
-        title="{{ __('Hand out (H)') }}"><x-icon name="send" /> {{ __('Hand out') }}</button>
-    <button id="waiting-button" class="btn {{ $waiting->count() > 0 ? 'btn-attention' : 'btn-paper' }}" data-do="waiting"
-        title="{{ __('Waiting for you (Y)') }}"><x-icon name="hand-index" /><span
-        class="visually-hidden">{{ __('Waiting') }}</span> <b class="count">{{ $waiting->count() }}</b></button>
-    <button id="names" class="btn btn-paper btn-small" data-do="names" @disabled(! $deeds->may(Deed::ChangeSettings))
-        aria-pressed="{{ $settings->deskNames === Crag\Session\Door\NameMode::Names ? 'true' : 'false' }}"
-        title="{{ __('Names on this desk: :mode. The next: N', ['mode' => __($settings->deskNames->word())]) }}">
-        <x-icon :name="$settings->deskNames === Crag\Session\Door\NameMode::Names ? 'eye' : 'eye-slash'" /><span
-            class="visually-hidden">{{ __('Names') }}: <span
-            class="names-word">{{ __($settings->deskNames->word()) }}</span></span>
-    </button>
     <button id="door-button" class="btn btn-code" data-do="door"
         title="{{ __('Door and seats (D)') }}"><x-icon :name="$session->door === Crag\Session\Door\Door::Shut ? 'door-closed' : 'door-open'" />
         <span class="door-letters">{{ $session->code()->spaced() }}</span> <span
@@ -56,6 +54,7 @@
 <x-slot:head><x-icon name="three-dots" /><span
             class="visually-hidden">{{ __('More') }}</span></x-slot>
         <div class="menu">
+            <button class="menu-item" data-do="timer"><x-icon name="stopwatch" /> {{ __('Timer') }} <kbd>T</kbd></button>
             <button id="tools-button" class="menu-item" data-do="tools"><x-icon name="tools" />
                 {{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</button>
             <button id="settings-button" class="menu-item" data-do="settings"><x-icon name="gear" />

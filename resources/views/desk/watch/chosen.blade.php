@@ -9,7 +9,9 @@
                 :level="$level->value" /><span class="visually-hidden">{{ __($level->word()) }}</span></button>
         @endforeach
     </span>
-    <button class="chip" data-do="line-up" title="{{ __('Add to the line-up (S)') }}"><x-icon name="collection" />
+    @if ($deeds->may(Deed::ChooseScreen)) <button class="chip" data-do="show-these"
+        title="{{ __('Show these to the class, up to four') }}"><x-icon name="easel" /> {{ __('Show') }}</button> @endif
+    <button class="chip" data-do="line-up" title="{{ __('Add to the line-up (J)') }}"><x-icon name="collection" />
         {{ __('Line-up') }}</button>
     <button class="chip" data-do="hand-out" title="{{ __('Hand out to these (H)') }}"><x-icon name="send" />
         {{ __('Hand out') }}</button>

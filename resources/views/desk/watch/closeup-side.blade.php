@@ -15,7 +15,7 @@
     <div class="closeup-foot">
         <div class="closeup-do">
             <button class="btn btn-slate" data-do="line-up"
-                title="{{ __('Add this page to the line-up as it is now (S)') }}"><x-icon name="collection" />
+                title="{{ __('Add this page to the line-up as it is now (J)') }}"><x-icon name="collection" />
                 {{ __('Line-up') }} <kbd>S</kbd></button>
             @if ($deeds->may(Deed::ChooseScreen)) <button class="btn btn-outline-slate" data-do="show"
                 title="{{ __('On the class screen at once') }}"><x-icon name="easel" />

@@ -1,6 +1,18 @@
 {{-- One canvas as large as the page allows: looked at, coached, or with private notes over it. --}}
 <section id="closeup" class="closeup" data-mode="look" aria-labelledby="closeup-name" hidden>
     <div class="closeup-main bench">
+        <div id="pass" class="pass" role="region" aria-label="{{ __('Check pass') }}" hidden>
+            <b id="pass-at" role="status"></b>
+            <span class="pass-keys" role="group" aria-label="{{ __('Check, and on to the next') }}">
+                @foreach (Crag\Checks\Level::cases() as $level)
+                    <button class="chip" data-do="pass-check" data-level="{{ $level->value }}"><x-strata
+                        :level="$level->value" /> {{ __($level->word()) }} <kbd>{{ $level->value }}</kbd></button>
+                @endforeach
+            </span>
+            <label class="form-check"><input id="pass-nameless" type="checkbox" class="form-check-input">
+                {{ __('Without names') }}</label>
+            <button class="chip" data-do="pass-end">{{ __('End the pass') }}</button>
+        </div>
         <div class="closeup-head">
             <button class="btn btn-icon" data-do="previous"
                 title="{{ __('The one before (←)') }}"><x-icon name="chevron-left" /><span

@@ -1,5 +1,8 @@
+@use('Crag\Session\Rules\Deed')
 @use('Crag\Watch\CanvasState')
 <div class="gridline">
+    <button id="rail-button" class="chip" data-do="rail" aria-expanded="false"><x-icon name="list" />
+        {{ __('Prompts') }}</button>
     <div id="counts" class="counts" role="group" aria-label="{{ __('Show only') }}">
         <button class="count-filter" data-do="filter" data-filter="" data-state="" aria-pressed="true"><span class="shape"
             aria-hidden="true"></span>{{ __('All') }} <b class="count">0</b></button>
@@ -20,6 +23,9 @@
                 /><span class="visually-hidden">{{ __($level->word()) }}</span> <b class="count">0</b></span>
         @endforeach
     </button>
+    <button id="pass-button" class="chip" data-do="pass"
+        title="{{ __('Check pass: one canvas after the other, one key each (Q)') }}"><x-icon name="check2-all" />
+        {{ __('Check all') }}</button>
     <button id="order-again" class="chip chip-attention" data-do="order-again" hidden
         title="{{ __('The order, or what’s shown, has changed in the meantime') }}"><x-icon name="arrow-clockwise" />
         {{ __('Sort again') }}</button>
@@ -44,6 +50,10 @@
     <button id="pick-button" class="chip" data-do="pick"
         title="{{ __('Pick a student: everyone gets a turn before anyone gets a second (K)') }}"><x-icon name="shuffle" />
         {{ __('Pick') }}</button>
+    <button id="names" class="chip" data-do="names" @disabled(! $deeds->may(Deed::ChangeSettings))
+        aria-pressed="{{ $settings->deskNames === Crag\Session\Door\NameMode::Names ? 'true' : 'false' }}"
+        title="{{ __('Names on this desk; press for the next (N)') }}"><x-icon name="eye" /><span class="visually-hidden">{{ __('Names on this desk') }}: <span
+        class="names-word">{{ __($settings->deskNames->word()) }}</span></span></button>
     <button id="shield-button" class="chip" data-do="shield" aria-pressed="false"
         title="{{ __('Shield: hide everything on this desk (B)') }}"><x-icon name="shield" /><span
         class="visually-hidden">{{ __('Shield') }}</span></button>

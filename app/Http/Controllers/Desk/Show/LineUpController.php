@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Desk\Show;
 use App\Http\CurrentRole;
 use App\Models\LiveSession;
 use App\Models\Show\LineupEntry;
+use App\Models\Show\Showcase;
 use App\Sessions\Show\LineUp;
 use Crag\Session\Door\NameMode;
 use Crag\Session\Rules\Deed;
@@ -30,6 +31,7 @@ final class LineUpController
             'chosen.*.canvas' => ['required', 'string'],
             'chosen.*.page' => ['nullable', 'string', 'max:40'],
             'notes' => ['boolean'],
+            'show' => ['boolean'],
         ]);
         $chosen = [];
         foreach ($request->array('chosen') as $one) {
@@ -37,6 +39,12 @@ final class LineUpController
             CurrentRole::check($request, $session, Deed::LineUp, $canvas->prompt);
             $page = (string) ($one['page'] ?? '');
             $chosen[] = [$canvas, isset($canvas->scene()->pages[$page]) ? $page : ''];
+        }
+        if ($request->boolean('show')) {
+            CurrentRole::check($request, $session, Deed::ChooseScreen);
+            $this->lineUp->addAndShow($session, array_slice($chosen, 0, Showcase::MOST), $request->boolean('notes'));
+
+            return response()->json([]);
         }
         $this->lineUp->add($session, $chosen, $request->boolean('notes'));
 

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Browser\Page;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\Support\BrowserTestCase;
+
+/** The desk as it is used while talking: nothing cut off on any screen, and how many taps each thing takes. */
+final class DeskTest extends BrowserTestCase
+{
+    private const ESCAPE = "\u{E00C}";
+
+    private const ENTER = "\u{E006}";
+
+    /** What lies over the grid, by its key. */
+    private const PANELS = ['s', 'a', 'h', 'y', 't', 'd', 'e', '?'];
+
+    /** What can be pressed is in sight, or can be scrolled to; nothing makes the page wider than the screen. */
+    private const CUT = <<<'JS'
+        const wide = document.documentElement.scrollWidth > innerWidth ? ['the page is ' + document.documentElement.scrollWidth] : [];
+        const scrolls = (node) => {
+            for (let one = node.parentElement; one !== null; one = one.parentElement) {
+                const { overflowX } = getComputedStyle(one);
+                if (['auto', 'scroll'].includes(overflowX) && one.scrollWidth > one.clientWidth + 1) return true;
+            }
+            return false;
+        };
+        const cut = [...document.querySelectorAll('button, a, input, select, textarea')].filter((one) => {
+            if (!one.checkVisibility({ checkVisibilityCSS: true, opacityProperty: true }) || one.closest('.tile') !== null) return false;
+            const { left, right, width } = one.getBoundingClientRect();
+            return width > 1 && (left < -1 || right > innerWidth + 1) && !scrolls(one);
+        });
+        return [...wide, ...cut.map((one) => (one.id || one.dataset.do || one.className) + ' ' + one.textContent.trim().slice(0, 20))];
+        JS;
+
+    private Page $teacher;
+
+    private string $code;
+
+    #[TestWith([1280, 800])]
+    #[TestWith([1024, 768])]
+    #[TestWith([820, 1180])]
+    #[TestWith([1180, 820])]
+    #[TestWith([390, 844])]
+    public function test_nothing_is_cut_off_in_any_panel_or_mode(int $width, int $height): void
+    {
+        $this->begin(['Tamsin', 'Wren']);
+        $this->teacher->emulate($width, $height);
+        $this->fits('the grid');
+        foreach (self::PANELS as $key) {
+            $this->teacher->press($key)->seen('#drawer');
+            $this->fits("the panel of {$key}");
+            $this->teacher->press(self::ESCAPE);
+        }
+        foreach (['#tools-button' => '#tools', '#settings-button' => '#settings'] as $button => $panel) {
+            $this->teacher->click('#desk-menu summary')->click($button)->seen($panel);
+            $this->fits($panel);
+            $this->teacher->press(self::ESCAPE);
+        }
+        $this->teacher->run('document.querySelector(".tile-open").focus()');
+        $this->teacher->press(self::ENTER)->find('#closeup-page-frame[data-ready]');
+        $this->fits('the close-up');
+        $this->teacher->press('c');
+        $this->fits('coach ink');
+        $this->teacher->press(self::ESCAPE)->press(self::ESCAPE)->press('q')->seen('#pass');
+        $this->fits('the check pass');
+        $this->teacher->press(self::ESCAPE)->press('f')->find('#lead [data-ready]');
+        $this->fits('the lead canvas');
+        $this->teacher->press('f')->press('m')->seen('#picture');
+        $this->fits('the class picture');
+        $this->teacher->press(self::ESCAPE);
+        $this->teacher->run('document.querySelectorAll(".tile-name").forEach((one) => one.click())');
+        $this->teacher->seen('#chosen');
+        $this->fits('what is chosen');
+        self::assertSame([], $this->teacher->complaints());
+    }
+
+    public function test_on_a_tablet_all_of_it_is_done_by_touch(): void
+    {
+        $this->begin(['Tamsin']);
+        $this->teacher->emulate(820, 1180);
+        $this->teacher->click('#rail-button')->seen('#pace');
+        self::assertSame('true', $this->teacher->find('#rail-button')->getAttribute('aria-expanded'));
+        $this->teacher->press(self::ESCAPE);
+        self::assertFalse($this->teacher->find('#pace')->isDisplayed());
+        $this->teacher->click('.now-prompt');
+        self::assertSame('true', $this->teacher->find('.now-prompt')->getAttribute('aria-expanded'));
+        $this->teacher->click('.now-prompt');
+        // The acts lie where a thumb reaches them, and are large enough for it.
+        $boxes = $this->teacher->run(
+            'return [...document.querySelectorAll(".act")].map((one) => one.getBoundingClientRect()).map((b) => [b.top, b.height])',
+        );
+        self::assertCount(5, (array) $boxes);
+        foreach ((array) $boxes as [$top, $tall]) {
+            self::assertGreaterThan(1100, $top);
+            self::assertGreaterThanOrEqual(44, $tall);
+        }
+        $this->teacher->click('#pens')->waitForText('.pens-word', 'Pens up');
+        $this->teacher->click('#pens')->waitForText('.pens-word', 'Pens down');
+    }
+
+    public function test_a_check_pass_is_one_key_for_each_student_and_ends_with_the_class_picture(): void
+    {
+        $this->begin(['Tamsin', 'Wren', 'Rafe']);
+        $this->teacher->press('q')->waitForText('#pass-at', '1 of 3');
+        $this->teacher->click('#pass-nameless');
+        self::assertSame(
+            'hidden',
+            $this->teacher->run('return getComputedStyle(document.querySelector("#closeup-name")).visibility'),
+        );
+        // Three keys fast after one another are three checks.
+        $this->teacher->press('2')->press('3')->press('1')->seen('#picture');
+        self::assertSame(3, $this->sql('select count(*) from checks'), 'the class picture waits for all of them');
+        self::assertSame(
+            ['2', '3', '1'],
+            $this->teacher->run('return [...document.querySelectorAll(".tile")].map((one) => one.dataset.level)'),
+        );
+        self::assertFalse($this->teacher->find('#pass')->isDisplayed());
+        self::assertFalse($this->teacher->run('return document.body.classList.contains("is-nameless")'));
+        // Left in the middle, it is over: a digit checks the tile that is meant, and no other follows.
+        $this->teacher->press(self::ESCAPE)->press('q')->waitForText('#pass-at', '1 of 3');
+        $this->teacher->press(self::ESCAPE);
+        $this->teacher->until(fn (): bool => ! $this->teacher->find('#closeup')->isDisplayed(), 'the grid');
+        $this->teacher->run('document.querySelector(".tile-open").focus()');
+        $this->teacher->press('0')->waitForText('#tally > [data-level="0"]', '1');
+        self::assertFalse($this->teacher->find('#closeup')->isDisplayed());
+        // Of what is chosen, only these.
+        $this->teacher->run('document.querySelectorAll(".tile-name").forEach((one, i) => i > 0 && one.click())');
+        $this->teacher->waitForText('#chosen-count', '2 chosen')->press('q')->waitForText('#pass-at', '1 of 2');
+        self::assertSame([], $this->teacher->complaints());
+    }
+
+    public function test_work_is_before_the_class_with_two_keys_and_taken_down_with_one_tap(): void
+    {
+        $this->begin(['Tamsin', 'Wren']);
+        $screen = $this->person('screen')->visit((string) $this->teacher->find('#open-screen')->getAttribute('href'));
+        $this->teacher->run('document.querySelector(".tile-open").focus()');
+        $this->teacher->press('s')->press(self::ENTER);
+        $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === 1, 'one canvas');
+        $this->teacher->waitForText('.show-now', 'Chosen work');
+        self::assertSame('A', $this->teacher->text('.lineup-letter'));
+        // The small picture in the panel is the class screen.
+        $this->teacher->until(
+            fn (): bool => $this->teacher->run(
+                'return document.querySelector("#mini-screen iframe").contentDocument?.querySelectorAll(".shown-canvas").length === 1',
+            ) === true,
+            'the same in the panel',
+        );
+        $this->teacher->click('#take-down');
+        $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === 0, 'nothing before the class');
+        $this->teacher->press(self::ESCAPE);
+        $this->teacher->run('document.querySelectorAll(".tile-name").forEach((one) => one.click())');
+        $this->teacher->press('s')->waitForText('#show-these', 'these 2')->press(self::ENTER);
+        $screen->until(fn (): bool => count($screen->all('.shown-canvas')) === 2, 'both beside each other');
+        // S again closes the panel.
+        $this->teacher->press('s');
+        self::assertFalse($this->teacher->find('#drawer')->isDisplayed());
+        self::assertSame([], $this->teacher->complaints());
+    }
+
+    private function fits(string $what): void
+    {
+        self::assertSame([], $this->teacher->run(self::CUT), $what);
+    }
+
+    /** @param  list<string>  $names */
+    private function begin(array $names): void
+    {
+        [$this->teacher, $this->code] = $this->startLesson();
+        foreach ($names as $name) {
+            $student = $this->join($name, $this->code);
+            $student->draw('.page-paper', [[0.2, 0.2], [0.5, 0.5]]);
+            $student->waitForText('#saved', 'Saved');
+        }
+        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === count($names), 'the tiles');
+    }
+}

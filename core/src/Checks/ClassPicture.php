@@ -66,6 +66,21 @@ final readonly class ClassPicture
         return new self($seats, $ids, $cells, $rows, $columns, ResultTotals::of($all), $skills);
     }
 
+    /**
+     * Who needs the teacher most comes first: the lowest average of what was checked, then whoever has been checked
+     * for nothing; equals stay as they sat.
+     *
+     * @return list<string> the seats
+     */
+    public function byNeed(): array
+    {
+        $seats = $this->seats;
+        usort($seats, fn (string $a, string $b): int => ($this->rows[$a]->secure ?? 2.0) <=>
+            ($this->rows[$b]->secure ?? 2.0));
+
+        return $seats;
+    }
+
     public function at(string $seat, string $prompt): StudentResult
     {
         return $this->cells[$seat][$prompt] ?? StudentResult::none();

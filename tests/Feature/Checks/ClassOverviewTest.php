@@ -54,7 +54,7 @@ final class ClassOverviewTest extends CragTestCase
         $picture = $this->asTeacher()
             ->get("/desk/{$this->session->id}/picture")
             ->assertOk();
-        $picture->assertSeeInOrder(['Tamsin', 'Secure', '100 %', 'Otis', 'No attempt', '0 %', 'Wren', '67 %']);
+        $picture->assertSeeInOrder(['Otis', 'No attempt', '0 %', 'Wren', '67 %', 'Tamsin', 'Secure', '100 %']);
         $picture->assertSeeInOrder(['Typed at prompt 1', '0 of 4 name “pivot”']);
         $picture
             ->assertSeeInOrder(['Skills', 'moments', '50 %'])

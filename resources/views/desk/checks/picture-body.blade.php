@@ -15,16 +15,19 @@
                 <th scope="col">{{ __('Started') }}</th><th scope="col">{{ __('Sent') }}</th><th scope="col"
                     title="{{ __('Time between strokes, leaving out pauses of more than 20 seconds') }}">{{ __('At work') }}</th>@if ($hasPoints)
                     <th scope="col">{{ __('Points') }}</th> @endif <th scope="col"
-                    title="{{ __('Average of what was checked (100 is Secure)') }}">{{ __('Secure') }}</th></tr>
+                    title="{{ __('Average of what was checked (100 is Secure)') }}">{{ __('Average') }}</th></tr>
         </thead>
         <tbody>
-            @foreach ($stand->seats as $seat)
+            @php($sitting = $stand->seats->keyBy('id'))
+            @foreach ($picture->byNeed() as $id)
+                @php($seat = $sitting[$id])
                 @php($row = $picture->rows[$seat->id])
                 <tr><th scope="row"><button class="picture-name" data-do="open-seat"
                     data-seat="{{ $seat->id }}"><x-seat-name :seat="$seat" /></button></th>
                     @foreach ($stand->prompts as $prompt)
                         @php($cell = $picture->at($seat->id, $prompt->id))
-                        <td>@if ($cell->level !== null) <x-strata :level="$cell->level->value" /><span
+                        <td @if ($cell->level !== null) data-level="{{ $cell->level->value }}" @endif>@if ($cell->level !== null)
+                            <b title="{{ __($cell->level->word()) }}">{{ $cell->level->value }}</b><span
                             class="visually-hidden">{{ __($cell->level->word()) }}</span> @elseif ($cell->isSent)
                             <span class="picture-mark" title="{{ __('Sent') }}"><x-icon name="check2-all" /><span
                             class="visually-hidden">{{ __('sent') }}</span></span> @elseif ($cell->isStarted)

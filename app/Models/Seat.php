@@ -33,6 +33,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Pens $pens  down for this student alone
  * @property ?string $prompt_id  where the student is, if not where the class is
  * @property ?int $hand_at_ms  since when the hand is up
+ * @property ?int $coming_at_ms  since when a teacher is on the way to it
+ * @property int $seen_to_at_ms  what was written until then waits no more
  * @property bool $light
  * @property ?string $group  null as in the class list
  * @property bool $keeps_back  asks not to be shown
@@ -68,6 +70,8 @@ final class Seat extends Model
         'pens' => null,
         'prompt_id' => null,
         'hand_at_ms' => null,
+        'coming_at_ms' => null,
+        'seen_to_at_ms' => 0,
         'light' => false,
         'keeps_back' => false,
         'group' => null,

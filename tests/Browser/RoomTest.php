@@ -115,7 +115,7 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->type('#turn-away-reason', 'Please use your own name.')->click('#turn-away .btn-end');
         $guest->waitForText('main', 'Please use your own name.');
         $guest->click('#knock')->waitForText('h1', 'knocking');
-        $this->teacher->click('#waiting .is-knocking .btn-go');
+        $this->teacher->press('y')->click('#waiting-all .is-knocking .btn-go')->press(self::ESCAPE);
         $guest->find('#page-frame[data-ready]');
         $guest->draw('.page-paper', self::LINE, 'pen');
         $guest->until(fn (): bool => $this->stored('Somebody Else') === 1, 'the guest\'s stroke');
@@ -191,28 +191,47 @@ final class RoomTest extends BrowserTestCase
         foreach (['Aino' => 'Which end is the pivot?', 'Rafe' => ''] as $name => $words) {
             $this->class[$name]->click('#hand')->type('#hand-words', $words)->click('#hand-window .btn-go');
             $this->class[$name]->waitForText('#hand', 'Hand is up');
-            $this->helper->waitForText('#waiting', $name);
+            $this->helper->waitForText('#waiting-all', $name);
         }
         $this->teacher->until(
-            fn (): bool => preg_match('/1\s*Aino.*Which end.*2\s*Rafe/s', $this->teacher->text('#waiting')) === 1,
+            fn (): bool => preg_match('/Aino.*Which end.*Rafe/s', $this->waiting()) === 1,
             'two hands in order',
         );
         self::assertStringContainsString(
             'Hand up',
             (string) $this->teacher->run('return document.querySelector("#desk-heard").textContent'),
         );
-        $this->helper->run('document.querySelector(".hands button").click()');
+        // Somebody is on the way: the hand stays, and the student is told.
+        $this->helper->press('y')->click('.waiting-one[data-kind=hand] [data-body*=coming]');
+        $this->class['Aino']->waitForText('#hand', 'Help is coming');
+        $this->teacher->until(fn (): bool => str_contains($this->waiting(), 'you’re coming'), 'both teachers to know');
+        $this->helper->click('.waiting-one [data-do=talk]');
         $this->helper->type('#talk-words', 'The left one. Measure from there.')->click('#talk-body .btn-go');
         $this->class['Aino']->waitForText('.letter', 'Measure from there');
         $this->class['Aino']->waitForText('.letter', 'Mr Adeyemi');
         $this->class['Aino']->click('.letter-read')->waitForText('#hand', 'Hand up');
-        $this->teacher->until(fn (): bool => ! str_contains($this->teacher->text('#waiting'), 'Aino'), 'one hand less');
+        $this->teacher->until(fn (): bool => ! str_contains($this->waiting(), 'Aino'), 'one hand less');
         $this->class['Rafe']->click('#hand')->click('#hand-lower');
-        $this->teacher->until(fn (): bool => $this->teacher->all('.hands') === [], 'no hand');
+        $this->teacher->until(fn (): bool => ! str_contains($this->waiting(), 'Rafe'), 'no hand');
+        $this->class['Otis']->click('#hand')->click('#hand-window .btn-go')->waitForText('#hand', 'Hand is up');
+        $this->teacher->press('y')->click('.waiting-one .waiting-do :last-child');
+        $this->class['Otis']->until(
+            fn (): bool => $this->class['Otis']->text('#hand') === 'Hand up',
+            'the hand to be down once it is done',
+        );
+        $this->teacher->press(self::ESCAPE);
         $this->helper->press(self::ESCAPE);
     }
 
     /** A stroke that is under way counts; what an offline device draws meanwhile waits there, and comes. */
+    /** What the list of those who wait says, open or not. */
+    private function waiting(): string
+    {
+        $said = $this->teacher->run('return document.querySelector("#waiting-all").textContent');
+
+        return is_string($said) ? $said : '';
+    }
+
     private function pens(): void
     {
         [$tamsin, $iona] = [$this->class['Tamsin'], $this->class['Iona']];
@@ -475,9 +494,10 @@ final class RoomTest extends BrowserTestCase
         // With the teacher's yes.
         $other = $this->person('Tamsin again')->visit(self::$crag->address().'/join/'.$this->code);
         $other->type('#name', 'Tamsin')->click('form > .btn-go')->waitForText('h1', 'knocking');
-        $this->teacher->waitForText('#waiting', 'says: I’m Tamsin');
+        $this->teacher->waitForText('#waiting-all', 'says: I’m Tamsin');
         $this->teacher
-            ->click('#waiting .is-knocking [data-do=who-is-it]')
+            ->press('y')
+            ->click('#waiting-all .is-knocking [data-do=who-is-it]')
             ->waitForText('#who-is-it', 'open now on a laptop');
         self::assertSame(
             'no',

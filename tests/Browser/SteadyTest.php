@@ -273,7 +273,7 @@ final class SteadyTest extends BrowserTestCase
         $tamsin->click('#hand')->type('#hand-words', 'Which end?')->click('#hand-window .btn-go');
         $this->teacher->waitForText('#waiting-button .count', '1');
         $this->teacher->press('y')->waitForText('#waiting-panel', 'Which end?');
-        $this->teacher->click('#waiting-all .waiting-one')->waitForText('#talk-body', 'Which end?');
+        $this->teacher->click('#waiting-all .waiting-one [data-do=talk]')->waitForText('#talk-body', 'Which end?');
         // On the lead canvas, too, P is pens for everybody; the pen has Shift.
         $this->teacher->press(self::ESCAPE)->run('document.querySelector("#lead .page-frame").focus()');
         $this->teacher->press('p');

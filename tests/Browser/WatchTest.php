@@ -181,7 +181,7 @@ final class WatchTest extends BrowserTestCase
             (string) $student->run('return document.querySelector("#hand-words").value'),
         );
         $student->click('#hand-window .btn-go');
-        $this->teacher->waitForText('#waiting', 'Solveig');
+        $this->teacher->waitForText('#waiting-all', 'Solveig');
 
         // Undo takes the teacher's own step alone.
         $this->teacher->click('#closeup-undo');

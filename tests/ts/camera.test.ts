@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'vitest';
 import {
+    drawnPart,
     forWriting,
     inFrame,
     movedFrom,
@@ -114,4 +115,18 @@ test('a backdrop says how large its page is', () => {
     assert.deepEqual(paperOf({ kind: 'lined' }), WIDE);
     assert.deepEqual(paperOf({ kind: 'lined', paper: '1000x1600' }), TALL);
     assert.deepEqual(paperOf({ kind: 'lined', paper: 'tall' }), WIDE);
+});
+
+test('the part that is drawn on fills the frame, stays within the page, and grows no more than four times', () => {
+    const at = (left: number, top: number, right: number, bottom: number) => ({ left, top, right, bottom });
+    assert.deepEqual(drawnPart(null, [160, 100], [1600, 1000]), whole([160, 100], [1600, 1000]));
+    // A drawing in a quarter of the page, in its middle.
+    const half = drawnPart(at(424, 274, 1176, 726), [160, 100], [1600, 1000]);
+    assert.equal(half.scale, 0.2);
+    assert.deepEqual([half.x, half.y], [-80, -50]);
+    // In the corner: no more is seen beyond the page than of the whole page.
+    const corner = drawnPart(at(0, 0, 100, 50), [160, 100], [1600, 1000]);
+    assert.deepEqual(corner, { scale: 0.4, x: 0, y: 0 });
+    // All over the page it is the whole page.
+    assert.equal(drawnPart(at(0, 0, 1600, 1000), [160, 100], [1600, 1000]).scale, 0.1);
 });

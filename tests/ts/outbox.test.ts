@@ -79,3 +79,28 @@ test('what is held lets the rest through', async () => {
     );
     assert.equal(said.at(-1), '1 Sent.');
 });
+
+test('what a page could not keep when it was left, the next page of the tab has, and another student’s has not', async () => {
+    const kept = new Map<string, string>();
+    Object.assign(globalThis, {
+        sessionStorage: {
+            getItem: (key: string) => kept.get(key) ?? null,
+            setItem: (key: string, value: string) => kept.set(key, value),
+            removeItem: (key: string) => kept.delete(key),
+        },
+    });
+    const nothing = (): object => ({});
+    const { outbox: box } = await outbox(nothing);
+    void box.put('c', operation('begun'));
+    box.leave('c');
+    assert.equal(kept.size, 1);
+    const { outbox: next } = await outbox(nothing);
+    assert.deepEqual(
+        next.waitingFor('c').map(({ id }) => id),
+        ['begun'],
+    );
+    assert.equal(kept.size, 0, 'once');
+    kept.set('crag-left', JSON.stringify([{ seat: 'another', canvas: 'c', operation: operation('theirs') }]));
+    assert.equal((await outbox(nothing)).outbox.count, 0);
+    assert.equal(kept.size, 0, 'and it does not stay there');
+});

@@ -68,6 +68,8 @@ final class DeskPage
             ->withCount(['answers'])
             ->get();
 
+        $messages = $session->messages()->get()->groupBy('seat_id');
+
         return [
             'session' => $session,
             'prompts' => $prompts,
@@ -75,11 +77,10 @@ final class DeskPage
             'settings' => $session->settings,
             'deeds' => Deeds::of($request, $session),
             'seats' => $seats,
-            'waiting' => Waiting::among($seats),
+            'waiting' => Waiting::among($seats, $messages),
             'live' => $session->screen_view === ScreenView::Showcase ? self::live($session->showcase) : [],
             'fresh' => $session->freshSeats()->count(),
             'lineup' => $session->lineup()->with('canvas.seat', 'canvas.prompt')->get(),
-            'messages' => $session->messages()->get()->groupBy('seat_id'),
             'missing' => $session->missing(),
             'offersWaiting' => $session->offers()->where('state', OfferState::Waiting)->count(),
             'handouts' => $session

@@ -33,6 +33,7 @@ final class StudentWords
                 'paused' => __(':left, paused'),
                 'hand_up' => __('Hand up'),
                 'hand_down' => __('Hand is up'),
+                'hand_coming' => __('Help is coming'),
                 'send' => __('Send to teacher'),
                 'sent' => __('Sent'),
                 'take_back' => __('Take back'),

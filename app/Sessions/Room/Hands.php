@@ -33,7 +33,27 @@ final readonly class Hands
     public function down(Seat $seat): void
     {
         DB::transaction(function () use ($seat): void {
-            $seat->update(['hand_at_ms' => null]);
+            $seat->update(['hand_at_ms' => null, 'coming_at_ms' => null]);
+            $this->room->tellOwn($seat);
+        });
+    }
+
+    /** A teacher is on the way: the hand stays up, and the student is told. */
+    public function coming(Seat $seat): void
+    {
+        DB::transaction(function () use ($seat): void {
+            if ($seat->hand_at_ms !== null) {
+                $seat->update(['coming_at_ms' => Clock::ms()]);
+                $this->room->tellOwn($seat);
+            }
+        });
+    }
+
+    /** The student was seen to: the hand is down, and what was written waits no more. */
+    public function seenTo(Seat $seat): void
+    {
+        DB::transaction(function () use ($seat): void {
+            $seat->update(['hand_at_ms' => null, 'coming_at_ms' => null, 'seen_to_at_ms' => Clock::ms()]);
             $this->room->tellOwn($seat);
         });
     }
@@ -45,7 +65,7 @@ final readonly class Hands
             $this->write($seat, $note, $by);
             // An answered hand is down.
             if ($by !== null) {
-                $seat->update(['hand_at_ms' => null]);
+                $seat->update(['hand_at_ms' => null, 'coming_at_ms' => null]);
             }
             $this->room->tellOwn($seat);
         });

@@ -79,10 +79,10 @@ final class ClassPictureTest extends TestCase
     public function test_who_needs_the_teacher_most_comes_first_and_equals_stay_as_they_sat(): void
     {
         $result = static fn (?Level $level): StudentResult => new StudentResult($level, true, false, 0, null);
-        $picture = ClassPicture::of(['a', 'b', 'c', 'd'], ['1' => [], '2' => []], [
-            'a' => ['1' => $result(Level::Secure)],
-            'c' => ['1' => $result(Level::NotYet), '2' => $result(Level::Nearly)],
-            'd' => ['1' => $result(Level::Secure), '2' => $result(null)],
+        $picture = ClassPicture::of(['a', 'b', 'c', 'd'], ['p' => [], 'q' => []], [
+            'a' => ['p' => $result(Level::Secure)],
+            'c' => ['p' => $result(Level::NotYet), 'q' => $result(Level::Nearly)],
+            'd' => ['p' => $result(Level::Secure), 'q' => $result(null)],
         ]);
         self::assertSame(['c', 'a', 'd', 'b'], $picture->byNeed());
     }

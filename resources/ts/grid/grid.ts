@@ -55,6 +55,7 @@ export class Grid {
     /** When each page that tells so told last that it is there. */
     private readonly heard = new Map<string, number>();
     private widest = 420;
+    private seesDrawn = false;
     private pages: PagesShown = 'theirs';
 
     constructor(private readonly settings: Settings) {
@@ -271,6 +272,12 @@ export class Grid {
         this.tiles.forEach((tile) => tile.showPages(pages));
     }
 
+    /** Tiles show the part of their pages that is drawn on, or all of it. */
+    seeDrawn(isOn: boolean): void {
+        this.seesDrawn = isOn;
+        this.tiles.forEach((tile) => tile.seeDrawn(isOn));
+    }
+
     resize(widest: number): void {
         this.widest = widest;
         this.fit();
@@ -339,6 +346,9 @@ export class Grid {
 
     private put(seat: SeatAnswer): void {
         const tile = new Tile(seat, this.template, this.settings.assets, this.settings.stamps, this.settings.words);
+        if (this.seesDrawn) {
+            tile.seeDrawn(true);
+        }
         this.tiles.set(seat.id, tile);
         this.byInk.set(seat.ink, tile);
         if (seat.canvas !== null) {

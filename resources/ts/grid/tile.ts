@@ -2,6 +2,8 @@ import { wordFor } from '../protocol/wordfor';
 import { decodeInk } from '../canvas/model/ink';
 import type { Operation, WetInk } from '../canvas/model/objects';
 import type { KeptScene } from '../canvas/model/scene';
+import { pageBox, union, type Box } from '../canvas/model/bounds';
+import { drawnPart, whole } from '../canvas/drawing/camera';
 import { View } from '../canvas/drawing/view';
 import { element, fill } from '../page';
 import type { SeatAnswer, StateAnswer } from '../protocol/desk';
@@ -82,6 +84,18 @@ export class Tile {
         element('.tile-name .name-real', this.root).textContent = name;
         element('.tile-name .name-seat', this.root).textContent = fill(this.words.seat, { n });
         this.sayName();
+    }
+
+    /** The part of the page that is drawn on, or all of it again. */
+    seeDrawn(isOn: boolean): void {
+        const { view } = this;
+        view.openWith(isOn ? (size, paper) => drawnPart(this.drawn, size, paper) : whole);
+    }
+
+    /** Around everything that somebody has put on the page; null while there is nothing. */
+    private get drawn(): Box | null {
+        const boxes = [...this.view.here()].map(([, placed]) => pageBox(placed));
+        return boxes.length === 0 ? null : union(boxes);
     }
 
     showSent(isSent: boolean): void {

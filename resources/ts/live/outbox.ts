@@ -76,6 +76,12 @@ export class Outbox {
         if (database !== null) {
             outbox.memory = await database.getAllFromIndex('outbox', 'seat', settings.seat);
         }
+        for (const waiting of leftBehind(settings.seat)) {
+            if (!outbox.memory.some(({ operation }) => operation.id === waiting.operation.id)) {
+                outbox.memory.push(waiting);
+                await outbox.keep(waiting);
+            }
+        }
         return outbox;
     }
 
@@ -93,6 +99,11 @@ export class Outbox {
         const waiting: Waiting = { seat: this.settings.seat, canvas, operation: { id, kind, layer, at, body } };
         this.memory.push(waiting);
         this.settings.changed(this.memory.length, this.sender.isReachable, this.reason);
+        await this.keep(waiting);
+        await this.flush();
+    }
+
+    private async keep(waiting: Waiting): Promise<void> {
         try {
             if (this.database !== null) {
                 waiting.key = await this.database.add('outbox', waiting);
@@ -105,7 +116,6 @@ export class Outbox {
         } catch {
             waiting.key = -this.nextKey++;
         }
-        await this.flush();
     }
 
     /** Something has changed in the room: what was held may be taken now. */
@@ -119,9 +129,10 @@ export class Outbox {
 
     /**
      * The page goes away: what waits for a canvas goes out once more, as much as browsers let go then. It stays kept
-     * here too.
+     * here too; what the database has no time to take any more, the tab keeps for the page that comes next.
      */
     leave(canvas: string): void {
+        leaveBehind(this.memory);
         const some: Operation[] = [];
         let bytes = 0;
         for (const operation of this.waitingFor(canvas)) {
@@ -186,5 +197,32 @@ export class Outbox {
                 await this.database?.delete('outbox', key).catch(() => undefined);
             }
         }
+    }
+}
+
+/** In the tab alone, and only until the next page of it has been opened. */
+const LEFT = 'crag-left';
+
+function leaveBehind(waiting: Waiting[]): void {
+    try {
+        if (waiting.length > 0) {
+            sessionStorage.setItem(
+                LEFT,
+                JSON.stringify(waiting.map(({ seat, canvas, operation }) => ({ seat, canvas, operation }))),
+            );
+        }
+    } catch {
+        // Too much, or a private window: the database and the last post are all there is.
+    }
+}
+
+/** What the page before this one could not get into the database; another seat's is thrown away. */
+function leftBehind(seat: string): Waiting[] {
+    try {
+        const left = JSON.parse(sessionStorage.getItem(LEFT) ?? '[]') as Waiting[];
+        sessionStorage.removeItem(LEFT);
+        return left.filter((one) => one.seat === seat);
+    } catch {
+        return [];
     }
 }

@@ -51,6 +51,8 @@ export interface Own {
     isCovered: boolean;
     isSent: boolean;
     hand: boolean;
+    /** A teacher is on the way to it. */
+    isComing: boolean;
     light: boolean;
     /** Whether own work is being shown, and whether under the own name. */
     isShown: boolean;

@@ -167,7 +167,12 @@ export class RoomPage {
         const { own } = this as { own: Own };
         const hand = element('#hand');
         hand.setAttribute('aria-pressed', String(own.hand));
-        element('span', hand).textContent = own.hand ? words.hand_down : words.hand_up;
+        element('span', hand).textContent = own.isComing
+            ? words.hand_coming
+            : own.hand
+              ? words.hand_down
+              : words.hand_up;
+        hand.classList.toggle('is-coming', own.isComing);
         const send = element<HTMLButtonElement>('#send');
         send.classList.toggle('is-done', own.isSent);
         const mayTakeBack = this.why('take_back') === null;

@@ -3,7 +3,7 @@
 @include('desk.show.lineup', ['swap' => true])
 @include('desk.show.show-body', ['swap' => true])
 @include('desk.checks.missing', ['swap' => true])
-@include('desk.room.waiting', ['swap' => true, 'as' => 'waiting-all'])
+@include('desk.room.waiting', ['swap' => true])
 @include('desk.room.doorway', ['swap' => true])
 @include('desk.work.handouts', ['swap' => true])
 @include('desk.work.recipients', ['swap' => true])

@@ -4,7 +4,7 @@
     @include('desk.work.tools')
     @include('desk.room.door')
     <x-panel id="waiting-panel" :title="__('Waiting')">
-        @include('desk.room.waiting', ['as' => 'waiting-all'])
+        @include('desk.room.waiting')
     </x-panel>
     @include('desk.room.talk')
     @include('desk.asks.ask')

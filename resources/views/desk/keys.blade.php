@@ -7,7 +7,7 @@
         'U' => __('draw over what the class sees'), 'E' => __('what students offer'), 'H' => __('hand out'),
         'W' => __('write to this student'), 'A' => __('quick ask'), 'M' => __('class picture and next groups'),
     'V' => __('compare what is chosen'), 'K' => __('pick a student'), 'B' => __('Shield: hide everything on this desk'),
-        '+ −' => __('larger and smaller tiles'), 'N' => __('names on this desk: names, seat numbers, hidden'),
+        'Z' => __('the part that is drawn on, or whole pages'), '+ −' => __('larger and smaller tiles'), 'N' => __('names on this desk: names, seat numbers, hidden'),
     'P' => __('pens down for everyone, and up again'), 'Y' => __('who is waiting'), 'T' => __('timer'),
         'G' => __('bring everyone to the prompt you’re looking at'), 'F' => __('lead canvas, and back to the grid'),
         'D' => __('door and seats'),

@@ -11,8 +11,10 @@ use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Sessions\Life\EndIdle;
 use App\Sessions\Life\EndSession;
+use App\Sessions\Room\Hands;
 use Crag\Session\Life\Expiry;
 use Crag\Session\Room\SeatState;
+use Crag\Session\Room\ShortMessage;
 use Crag\Session\Rules\Deed;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
@@ -498,6 +500,47 @@ final class RoomTest extends OneStudentTestCase
         ])->assertJsonPath('held.0.why', 'sent');
     }
 
+    public function test_who_waits_is_told_that_help_is_coming_and_goes_once_seen_to(): void
+    {
+        $waits = fn (): string => (string) preg_replace(
+            '/.*id="waiting-all"(.*?)<\/section>.*/s',
+            '$1',
+            (string) $this->asTeacher()->get("/desk/{$this->session->id}/bands")->getContent(),
+        );
+        $is = function (bool $hand, bool $isComing): void {
+            $this->asStudent($this->seat, $this->token)
+                ->getJson("/seat/{$this->seat->id}/canvas")
+                ->assertJsonPath('own.hand', $hand)
+                ->assertJsonPath('own.isComing', $isComing);
+        };
+        // Nobody comes to a hand that is not up.
+        $this->desk('hand', ['seat' => $this->seat->id, 'coming' => true])->assertOk();
+        $is(false, false);
+        app(Hands::class)->up($this->seat->refresh(), null);
+        $this->desk('hand', ['seat' => $this->seat->id, 'coming' => true])->assertOk();
+        $is(true, true);
+        self::assertStringContainsString('you’re coming', $waits());
+        $this->desk('hand', ['seat' => $this->seat->id])->assertOk();
+        $is(false, false);
+        self::assertStringContainsString('Nobody is waiting', $waits());
+        // The next hand begins anew.
+        app(Hands::class)->up($this->seat->refresh(), null);
+        $is(true, false);
+        app(Hands::class)->down($this->seat->refresh());
+        // What a student writes waits until it is answered, or done.
+        $this->travel(1)->seconds();
+        app(Hands::class)->say($this->seat->refresh(), ShortMessage::read('Is it 80?'), null);
+        self::assertStringContainsString('Is it 80?', $waits());
+        $this->travel(1)->seconds();
+        $this->desk('hand', ['seat' => $this->seat->id])->assertOk();
+        self::assertStringContainsString('Nobody is waiting', $waits());
+        $this->travel(1)->seconds();
+        app(Hands::class)->say($this->seat->refresh(), ShortMessage::read('Or 60?'), null);
+        $this->travel(1)->seconds();
+        $this->desk('hand', ['seat' => $this->seat->id, 'words' => 'Have another look.'])->assertOk();
+        self::assertStringContainsString('Nobody is waiting', $waits());
+    }
+
     public function test_hands_queue_in_order_and_are_answered_or_lowered(): void
     {
         [$mate, $token] = $this->seat($this->session, 'Mate');
@@ -512,7 +555,7 @@ final class RoomTest extends OneStudentTestCase
             ->get("/desk/{$this->session->id}/bands")
             ->assertSee('Stuck at &lt;b&gt;', false)
             ->getContent();
-        self::assertMatchesRegularExpression('/class="hands".*Mate.*Tamsin/s', $bands);
+        self::assertMatchesRegularExpression('/id="waiting-all".*Mate.*Tamsin/s', $bands);
         $this->desk('hand', ['seat' => $mate->id, 'words' => 'I’m coming.'])->assertJsonPath('said', 'Sent to Mate.');
         self::assertNull($mate->refresh()->hand_at_ms);
         $own = $this->asStudent($mate, $token)

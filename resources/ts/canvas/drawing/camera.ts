@@ -55,6 +55,30 @@ export function forWriting(size: Size, paper: PaperSize): Camera {
     return { scale: isTaller ? across / paper[0] : Math.min(down / paper[1], WRITING * all.scale), x: 0, y: 0 };
 }
 
+/** Around what is drawn, in units. */
+const AROUND = 24;
+/** What is drawn is shown no larger than this beside the whole page: a dot stays a dot. */
+const CLOSEST = 4;
+
+/** The part of the page that is drawn on, as large as the frame allows, in its middle. */
+export function drawnPart(
+    drawn: { left: number; top: number; right: number; bottom: number } | null,
+    size: Size,
+    paper: PaperSize,
+): Camera {
+    const all = whole(size, paper);
+    if (drawn === null) {
+        return all;
+    }
+    const [across, down] = [Math.max(1, size[0]), Math.max(1, size[1])];
+    const [w, h] = [drawn.right - drawn.left + 2 * AROUND, drawn.bottom - drawn.top + 2 * AROUND];
+    const scale = Math.max(all.scale, Math.min(CLOSEST * all.scale, across / w, down / h));
+    const [x, y] = [(drawn.left + drawn.right) / 2, (drawn.top + drawn.bottom) / 2];
+    const place = (middle: number, frame: number, page: number): number =>
+        Math.min(Math.max(0, frame - page * scale), Math.max(frame - page * scale, frame / 2 - middle * scale));
+    return { scale, x: place(x, across, paper[0]), y: place(y, down, paper[1]) };
+}
+
 /** A camera from which some of the page can always be seen. */
 export function within({ scale, x, y }: Camera, [width, height]: Size, paper: PaperSize): Camera {
     const limit = (at: number, frame: number, page: number): number => {

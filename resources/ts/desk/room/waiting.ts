@@ -1,5 +1,6 @@
 import type { DeskWords } from '../../protocol/words';
 import { element } from '../../page';
+import { wordFor } from '../../protocol/wordfor';
 import type { Desk } from '../shell/desk';
 
 /** Says to those who hear the page who has begun to wait. */
@@ -14,16 +15,13 @@ export class WaitingList {
 
     private listen(): void {
         const now = new Map<string, string>();
-        for (const one of document.querySelectorAll<HTMLElement>('#waiting .waiting-one')) {
+        for (const one of document.querySelectorAll<HTMLElement>('#waiting-all .waiting-one')) {
             const name = [...element('.waiting-name', one).childNodes]
                 .map((node) => node.textContent)
                 .join(' ')
                 .trim();
-            const isKnocking = one.classList.contains('is-knocking');
-            now.set(
-                `${isKnocking} ${one.dataset.seat ?? name}`,
-                (isKnocking ? this.words.knocks : this.words.hands).replace(':name', shownName(one) || name),
-            );
+            const { kind = '', seat = '' } = one.dataset;
+            now.set(`${kind} ${seat}`, wordFor(this.words, `heard_${kind}`).replace(':name', shownName(one) || name));
         }
         const fresh = [...now].filter(([id]) => !this.before.has(id)).map(([, said]) => said);
         if (fresh.length > 0) {

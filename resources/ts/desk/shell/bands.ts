@@ -53,7 +53,8 @@ export class Bands {
         const { target } = swap;
         Idiomorph.morph(target, [...swap.fragment.children], {
             morphStyle: 'outerHTML',
-            ignoreActiveValue: true,
+            // A field that somebody is in keeps what is typed; a button that has the focus is written like all others.
+            ignoreActiveValue: document.activeElement?.matches('input, textarea, select') === true,
             callbacks: { beforeNodeMorphed: isWritten },
         });
         htmx.process(target);

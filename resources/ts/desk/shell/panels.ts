@@ -20,14 +20,19 @@ export function openWindow(id: string, { seat = '', name = '' }: { seat?: string
 }
 
 /** Drawer panels and windows that a button or a key only opens. */
-export function listenToPanels({ actions, drawer }: Desk): void {
+export function listenToPanels({ actions, drawer, bands }: Desk): void {
     const panel = (id: string) => (): void => drawer.open(id);
     const window = (id: string) => (button: HTMLElement) => openWindow(id, button.dataset);
     const modal = (id: string) => () => element<HTMLDialogElement>(`#${id}`).showModal();
+    // For how long somebody has been waiting, as of now.
+    const waiting = (): void => {
+        drawer.open('waiting-panel');
+        bands.refresh();
+    };
     actions.add(
         {
             keys: panel('keys'),
-            waiting: panel('waiting-panel'),
+            waiting,
             settings: panel('settings'),
             timer: panel('timing'),
             'big-code': modal('big-code'),
@@ -36,7 +41,7 @@ export function listenToPanels({ actions, drawer }: Desk): void {
             'turn-away': window('turn-away'),
             'send-out': window('send-out'),
         },
-        { t: panel('timing'), y: panel('waiting-panel'), '?': panel('keys') },
+        { t: panel('timing'), y: waiting, '?': panel('keys') },
     );
     document.addEventListener('click', (event) => {
         const button = (event.target as Element).closest<HTMLElement>('dialog [data-cancel]');

@@ -22,8 +22,15 @@ export function listenToGridControls({ actions, bus }: Desk, { grid }: Canvases)
         const shown: PagesShown = value === 'theirs' || value === 'all' ? value : Number(value);
         grid.showPages(shown);
     });
+    const part = element('#drawn-part');
+    const drawn = (): void => {
+        const isOn = part.getAttribute('aria-pressed') !== 'true';
+        part.setAttribute('aria-pressed', String(isOn));
+        grid.seeDrawn(isOn);
+    };
     actions.add(
         {
+            'drawn-part': drawn,
             'order-again': () => grid.orderAgain(),
             filter: ({ dataset: { filter = '' } }) => {
                 grid.filterBy(filter);
@@ -33,6 +40,6 @@ export function listenToGridControls({ actions, bus }: Desk, { grid }: Canvases)
                 bus.tell('tiles', null);
             },
         },
-        { '+': () => resize(TILE_STEP), '=': () => resize(TILE_STEP), '-': () => resize(-TILE_STEP) },
+        { z: drawn, '+': () => resize(TILE_STEP), '=': () => resize(TILE_STEP), '-': () => resize(-TILE_STEP) },
     );
 }

@@ -1,5 +1,5 @@
 @use('Crag\Session\Rules\Deed')
-<nav id="rail" class="rail" aria-label="{{ __('Prompts and hands') }}" @isset($swap) hx-swap-oob="true" @endisset>
+<nav id="rail" class="rail" aria-label="{{ __('Prompts') }}" @isset($swap) hx-swap-oob="true" @endisset>
     @foreach ($prompts as $prompt)
         @php($tally = Crag\Checks\LevelTally::of($prompt->canvases->map(fn ($canvas) => $canvas->check?->level)))
         <button id="rail-{{ $prompt->n }}" class="rail-item {{ $prompt->id === $current->id ? 'is-current' : '' }}"
@@ -38,5 +38,4 @@
         {{ __($session->pace->word()) }}</button>
     @if ($deeds->may(Deed::ChangePrompts)) <button id="add-prompt-button" class="rail-add" data-do="add-prompt"><x-icon name="plus-lg" />
         {{ __('Add a prompt') }}</button> @endif
-    @include('desk.room.waiting')
 </nav>

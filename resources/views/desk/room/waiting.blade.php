@@ -1,44 +1,61 @@
-{{-- Who wants something, in order: those who knock, and hands. --}}
-<section id="{{ $as ?? 'waiting' }}" class="waiting" aria-label="{{ __('Waiting for you') }}" @isset($swap)
-    hx-swap-oob="true" @endisset>
-    @if (isset($as) && $waiting->count() === 0) <p
-        class="waiting-none form-text">{{ __('Nobody is waiting.') }}</p> @endif
-    @if ($waiting->knocking->isNotEmpty())
-        <h2>{{ __('Knocking') }}</h2>
-        @if ($session->carries_on_id !== null) <p
-            class="waiting-note">{{ __('Students carry on with their earlier work here, so only let in people you know.') }}</p>
-            @endif
-        @foreach (isset($as) ? $waiting->knocking : $waiting->knocking->take(3) as $seat)
-            <div class="waiting-one is-knocking">
-                <span class="waiting-name" dir="auto">{{ $seat->name }}</span>
-                @if ($seat->claims_id !== null) <span
-                    class="waiting-note">{{ __('says: I’m :name',
-                    ['name' => $seats->firstWhere('id', $seat->claims_id)?->name]) }}</span> @endif
-                <div class="rail-steps">
-                    @if ($seat->claims_id === null) <button class="btn btn-sm btn-go"
-                        data-post="/desk/{{ $session->id }}/let-in"
-                        data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Let in') }}</button>
-                    @else @include('desk.room.who-is-it') @endif
-                    <button class="rail-step" data-do="door" title="{{ __('The door, and who’s knocking') }}">…<span
-                        class="visually-hidden">{{ __('More') }}</span></button>
-                </div>
-            </div>
+{{-- Who needs the teacher, the longest first, and what can be done about it. --}}
+@use('App\Http\Pages\WaitingOne')
+@use('Crag\Session\Rules\Deed')
+<section id="waiting-all" class="waiting" aria-label="{{ __('Waiting for you') }}" @isset($swap) hx-swap-oob="true"
+    @endisset>
+    @if ($waiting->count() === 0) <p
+        class="waiting-none form-text">{{ __('Nobody is waiting. Hands, knocks and messages stand here, the longest first.') }}</p> @endif
+    @if ($waiting->knocking->isNotEmpty() && $session->carries_on_id !== null) <p
+        class="waiting-note">{{ __('Students carry on with their earlier work here, so only let in people you know.') }}</p>
+        @endif
+    <ol class="waiting-list">
+        @foreach ($waiting->all as $one)
+            @php($seat = $one->seat)
+            <li id="waiting-{{ $seat->id }}"
+                class="waiting-one {{ $one->kind === WaitingOne::KNOCKS ? 'is-knocking' : '' }} {{ $one->isComing() ? 'is-coming' : '' }}"
+                data-kind="{{ $one->kind }}" data-seat="{{ $seat->id }}">
+                <x-icon :name="['knocks' => 'door-open', 'hand' => 'hand-index', 'wrote' => 'chat-left-text'][$one->kind]" />
+                <span class="waiting-who"><span class="waiting-name">@if ($one->kind === WaitingOne::KNOCKS)
+                    <span dir="auto">{{ $seat->name }}</span> @else <x-seat-name :seat="$seat" /> @endif</span>
+                    <span class="waiting-since">{{ $one->word() }} ·
+                        {{ $one->minutes() < 1 ? __('just now') : __(':n min', ['n' => $one->minutes()]) }}@if ($one->isComing())
+                        · <b>{{ __('you’re coming') }}</b> @endif</span>
+                    @if ($seat->claims_id !== null && $one->kind === WaitingOne::KNOCKS) <span
+                        class="waiting-note">{{ __('says: I’m :name',
+                        ['name' => $seats->firstWhere('id', $seat->claims_id)?->name]) }}</span> @endif
+                    @if ($one->note !== '') <span class="waiting-note" dir="auto">{{ Str::limit($one->note, 160) }}</span>
+                        @endif</span>
+                <span class="waiting-do">
+                    @if ($one->kind === WaitingOne::KNOCKS)
+                        @if ($seat->claims_id === null) <button class="btn btn-sm btn-go"
+                            data-post="/desk/{{ $session->id }}/let-in"
+                            data-body="{{ json_encode(['seats' => [$seat->id]]) }}">{{ __('Let in') }}</button>
+                        @else @include('desk.room.who-is-it') @endif
+                        <button class="btn btn-sm btn-outline-slate" data-do="door"
+                            title="{{ __('The door, and who’s knocking') }}">{{ __('Door') }}</button>
+                    @else
+                        <button class="btn btn-sm btn-go" data-do="talk" data-seat="{{ $seat->id }}"
+                            title="{{ __('What was written, and an answer') }}">{{ __('Answer') }}</button>
+                        <button class="btn btn-sm btn-outline-slate" data-do="open-seat"
+                            data-seat="{{ $seat->id }}">{{ __('Open') }}</button>
+                        @if ($one->kind === WaitingOne::HAND && ! $one->isComing()) <button
+                            class="btn btn-sm btn-outline-slate" data-post="/desk/{{ $session->id }}/hand"
+                            data-body="{{ json_encode(['seat' => $seat->id, 'coming' => true]) }}"
+                            title="{{ __('The student is told; the hand stays here') }}">{{ __('Coming') }}</button> @endif
+                        <button class="btn btn-sm btn-outline-slate" data-post="/desk/{{ $session->id }}/hand"
+                            data-body="{{ json_encode(['seat' => $seat->id]) }}">{{ __('Done') }}</button>
+                    @endif
+                </span>
+            </li>
         @endforeach
-        @if ($waiting->knocking->count() > 1) <button class="rail-step" data-post="/desk/{{ $session->id }}/let-in"
-            data-body='{"all":true}'>{{ __('Let all :n in', ['n' => $waiting->knocking->count()]) }}</button> @endif
-    @endif
-    @if ($waiting->hands->isNotEmpty())
-        <h2>{{ __('Hands') }}</h2>
-        <ol class="hands">
-            @foreach ($waiting->hands as $i => $seat)
-                @php($note = $messages->get($seat->id)?->last(fn ($message) => $message->isFromStudent()
-                    && $message->made_at_ms >= $seat->hand_at_ms))
-                <li><button class="waiting-one" data-do="talk" data-seat="{{ $seat->id }}">
-                    <b>{{ $i + 1 }}</b> <span class="waiting-name"><x-seat-name :seat="$seat" /></span>
-                    @if ($note !== null) <span class="waiting-note" dir="auto">{{ Str::limit($note->words, 60) }}</span>
-                        @endif
-                </button></li>
-            @endforeach
-        </ol>
-    @endif
+    </ol>
+    @if ($waiting->knocking->count() > 1) <button class="btn btn-sm btn-outline-slate"
+        data-post="/desk/{{ $session->id }}/let-in" data-body='{"all":true}'>{{ __('Let all :n in',
+        ['n' => $waiting->knocking->count()]) }}</button> @endif
+    @if ($offersWaiting > 0) <button class="btn btn-outline-slate waiting-more" data-do="offers"><x-icon name="collection" />
+        {{ trans_choice('{1} :count offer of work|[2,*] :count offers of work', $offersWaiting) }}</button> @endif
+    @if ($current->sent_count > 0) <button class="btn btn-outline-slate waiting-more" data-do="filter"
+        data-filter="sent"><x-icon name="check2-all" />
+        {{ trans_choice('{1} :count student has sent their work|[2,*] :count students have sent their work',
+        $current->sent_count) }}</button> @endif
 </section>

@@ -47,6 +47,9 @@
     <label class="gridline-field" title="{{ __('Smaller and larger tiles (− and +)') }}"><x-icon name="grid" /><span
         class="visually-hidden">{{ __('Size') }}</span> <input id="size" type="range" min="132" max="420" step="8"
         value="420"></label>
+    <button id="drawn-part" class="chip" data-do="drawn-part" aria-pressed="false"
+        title="{{ __('Only the part of each page that is drawn on, larger; or the whole page (Z)') }}"><x-icon name="zoom-in" /><span
+        class="visually-hidden">{{ __('Only the part that is drawn on') }}</span></button>
     <button id="pick-button" class="chip" data-do="pick"
         title="{{ __('Pick a student: everyone gets a turn before anyone gets a second (K)') }}"><x-icon name="shuffle" />
         {{ __('Pick') }}</button>

@@ -124,7 +124,10 @@ final class SeatsController
         return response()->json(['name' => $seat->name]);
     }
 
-    /** A few words to one student or to some, which answer a hand; without words a hand is just lowered. */
+    /**
+     * A few words to one student or to some, which answer a hand; without words the student was seen to, or a teacher
+     * is on the way.
+     */
     public function hand(Request $request, LiveSession $session, Hands $hands): JsonResponse
     {
         $seats =
@@ -138,8 +141,10 @@ final class SeatsController
             abort(422, __($problem->getMessage()));
         }
         foreach ($seats as $seat) {
-            if ($note === null) {
-                $hands->down($seat);
+            if ($request->boolean('coming')) {
+                $hands->coming($seat);
+            } elseif ($note === null) {
+                $hands->seenTo($seat);
             } else {
                 $hands->say($seat, $note, $this->teacher($request));
             }

@@ -214,6 +214,9 @@ Route::prefix('/desk/{session}')
         Route::post('/end', [EndController::class, 'end'])
             ->middleware(May::route(Deed::End))
             ->name('desk.end');
+        Route::post('/reopen', [EndController::class, 'reopen'])
+            ->middleware(May::route(Deed::Reopen))
+            ->name('desk.reopen');
     });
 
 // The student of a seat.
@@ -223,6 +226,9 @@ Route::prefix('/seat/{seat}')
         Route::get('/', [SeatController::class, 'show'])
             ->middleware(May::route(Deed::Hear))
             ->name('seat');
+        Route::get('/again', [SeatController::class, 'again'])
+            ->middleware(May::route(Deed::Hear))
+            ->name('seat.again');
         Route::post('/leave', [SeatController::class, 'leave'])
             ->middleware(May::route(Deed::Hear))
             ->name('seat.leave');

@@ -161,6 +161,44 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_a_session_that_was_ended_by_mistake_opens_again_with_everybody_in_their_places(): void
+    {
+        $this->begin(['Tamsin']);
+        $student = $this->person('Otis Brack')->visit(self::$crag->address().'/join/'.$this->code);
+        $student->type('#name', 'Otis Brack')->click('.btn-go')->find('#page-frame[data-ready]');
+        $student->draw('.page-paper', [[0.2, 0.4], [0.5, 0.5]])->waitForText('#saved', 'Saved');
+        $this->teacher->click('#desk-menu summary')->click('#end')->click('#ask-first-yes');
+        $student->waitForText('main', 'The session has ended');
+        $this->teacher->click('#reopen')->find('#grid[data-ready]');
+        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 2, 'both in their places');
+        // The student need not do anything.
+        $student->find('#page-frame[data-ready]');
+        $student->draw('.page-paper', [[0.2, 0.6], [0.5, 0.7]]);
+        $student->until(fn (): bool => $this->stored('Otis Brack') === 2, 'the next stroke');
+        $late = $this->person('late')->visit(self::$crag->address().'/join/'.$this->code);
+        $late->seen('#name');
+    }
+
+    public function test_the_page_of_keys_lists_every_key_that_does_something_and_no_other(): void
+    {
+        $this->begin([]);
+        $this->teacher->press('?')->seen('#keys');
+        $listed = $this->teacher->run(
+            'return [...document.querySelectorAll("#keys kbd")].flatMap((one) => one.textContent.split(" ")).filter((one) => /^[A-Z?]$/.test(one)).map((one) => one.toLowerCase())',
+        );
+        $bound = $this->teacher->run('return [...document.querySelector("#keys").dataset.letters].filter((one) => /[a-z?]/.test(one))');
+        // X chooses a tile; it is a key of the grid's.
+        self::assertEqualsCanonicalizing([...(array) $bound, 'x'], array_values(array_unique((array) $listed)));
+        // Each has a button that says it, somewhere on the desk.
+        foreach (array_diff((array) $bound, ['?', 'g']) as $key) {
+            $key = strtoupper((string) $key);
+            self::assertTrue($this->teacher->run(
+                'return [...document.querySelectorAll("[title], kbd")].some((one) => one.title.includes(`(${arguments[0]})`) || one.matches(".act kbd, .menu kbd, .closeup kbd, .btn kbd, .chip kbd") && one.textContent.trim() === arguments[0])',
+                $key,
+            ), "a button says {$key}");
+        }
+    }
+
     private function fits(string $what): void
     {
         self::assertSame([], $this->teacher->run(self::CUT), $what);

@@ -326,7 +326,7 @@ final class RoomTest extends BrowserTestCase
             '[...document.querySelectorAll(".rail-actions:not([hidden]) .rail-step")].find((one) => one.textContent.trim() === "Open").click()',
         );
         $rafe->click('#prompt-after')->waitForText('#prompt-line', 'Brace the frame');
-        $rafe->click('#fold')->press('0')->draw('.page-paper', self::LINE, 'touch');
+        self::seeWhole($rafe->click('#fold'))->draw('.page-paper', self::LINE, 'touch');
         $rafe->until(fn (): bool => $this->stored('Rafe') === 1, 'a stroke on the second prompt');
         self::assertStringContainsString('Prompt 1', $tamsin->text('#prompt-number'));
         $this->teacher->click('#rail-1');

@@ -146,7 +146,7 @@ final class ShapesTest extends BrowserTestCase
         int $height,
     ): void {
         $this->begin($width, $height);
-        $this->page->press('0')->option('[data-tool=shapes]')->option('[data-shape=rectangle]')
+        self::seeWhole($this->page)->option('[data-tool=shapes]')->option('[data-shape=rectangle]')
             ->option('.tray-options .do-snap');
         $this->page->draw('.page-paper', [[0.2, 0.3], [0.4, 0.4]], $pointer)
             ->draw('.page-paper', [[0.6, 0.3], [0.8, 0.4]], $pointer);
@@ -199,7 +199,7 @@ final class ShapesTest extends BrowserTestCase
     /** @param  list<array{float, float}>  $way */
     private function held(array $way, string $pointer, bool $lift = true): void
     {
-        $this->page->press('0')->draw('.page-paper', $way, $pointer, 16, $lift, 700);
+        self::seeWhole($this->page)->draw('.page-paper', $way, $pointer, 16, $lift, 700);
     }
 
     private function isSeen(string $selector): bool

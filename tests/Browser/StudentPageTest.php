@@ -150,7 +150,7 @@ final class StudentPageTest extends BrowserTestCase
         $shape = 'const b = document.querySelector("#page .page-paper").getBoundingClientRect(); return Math.abs(b.width / b.height - 0.625) < 0.01';
         $student->until(fn (): bool => $student->run($shape) === true, 'a tall page');
         self::assertGreaterThan(0.65, $student->run(BenchPaper::SHARE, BenchPaper::STEP));
-        $student->press('0')->draw('.page-paper', [[0.2, 0.9], [0.8, 0.95]], 'touch');
+        self::seeWhole($student)->draw('.page-paper', [[0.2, 0.9], [0.8, 0.95]], 'touch');
         $this->steps($student, 1);
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.tile') > 20, 'the ink at the foot of the page');
         self::assertSame(

@@ -113,7 +113,24 @@ abstract class BrowserTestCase extends TestCase
         self::readPrompt($student);
 
         // A small page opens larger than its screen; seen whole, every place on it can be reached.
-        return $width < 1000 ? $student->press('0') : $student;
+        return $width < 1000 ? self::seeWhole($student) : $student;
+    }
+
+    /** The whole page, once it is drawn so: what is measured before would be somewhere else a frame later. */
+    protected static function seeWhole(Page $student): Page
+    {
+        $student->press('0')->until(
+            static fn (): bool => $student->run(
+                <<<'JS'
+                const frame = document.querySelector('#page-frame').getBoundingClientRect();
+                const paper = document.querySelector('#page .page-paper').getBoundingClientRect();
+                return paper.width > 0 && paper.width <= frame.width + 1 && paper.height <= frame.height + 1;
+                JS
+            ) === true,
+            'the whole page',
+        );
+
+        return $student;
     }
 
     /** A long prompt hangs over the paper until it has been read. */

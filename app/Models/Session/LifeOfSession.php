@@ -7,6 +7,7 @@ namespace App\Models\Session;
 use App\Live\Clock;
 use App\Live\SchoolTime;
 use App\Models\Record;
+use Crag\Session\Life\Reopening;
 use Crag\Session\Life\Retention;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -22,6 +23,12 @@ trait LifeOfSession
     public function endedMs(): ?int
     {
         return $this->ended_at === null ? null : (int) $this->ended_at->getTimestampMs();
+    }
+
+    /** Whether it has ended, and can still be opened again. */
+    public function isJustOver(): bool
+    {
+        return Reopening::mayStill($this->endedMs(), Clock::ms());
     }
 
     public function retention(): Retention

@@ -36,6 +36,7 @@ final class CurrentSituation
             isLeadShown: $session->lead->isShown() || $session->lead->hasInk(),
             hasOffers: $settings->offers,
             hasKeepBack: $settings->keepBack,
+            isJustOver: $session->isJustOver(),
         );
     }
 

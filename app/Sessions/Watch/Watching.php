@@ -69,6 +69,8 @@ final readonly class Watching
         $since = self::changedSince($canvases);
         $aspect = $prompt->value()->aspects()[0];
         $sorted = $prompt->isCovered() ? [] : SortedWork::on($prompt, $canvases);
+        $noticed = Signals::among($watched, $answers, self::hushed($session, $settings), $now);
+        $marked = Signals::marked($noticed);
 
         return [
             'at' => $now,
@@ -110,8 +112,9 @@ final readonly class Watching
                     'signal' => $one->signal->value,
                     'seat' => $one->seat,
                     'reason' => __($one->sentence, $one->values),
+                    'mark' => in_array($one, $marked, true) ? $one->signal->mark() : null,
                 ],
-                Signals::among($watched, $answers, self::hushed($session, $settings), $now),
+                $noticed,
             ),
             // A teacher's own levels, the lowest first, each with the Strata mark that stands for it.
             'scale' => $aspect->scale->isStrata

@@ -17,6 +17,16 @@ enum Signal: string
     case SameSlip = 'same_slip';
     case FarAhead = 'far_ahead';
 
+    /** What its mark on a tile says by its shape: something wrong, stuck, or ahead. */
+    public function mark(): string
+    {
+        return match ($this) {
+            self::SentWrong, self::SameSlip => 'wrong',
+            self::RubbingOut, self::LongStill => 'stuck',
+            self::FarAhead => 'ahead',
+        };
+    }
+
     /** Its name among the settings. */
     public function word(): string
     {

@@ -30,6 +30,9 @@ final readonly class Signals
 
     public const LEAST_CLASS = 4;
 
+    /** On the grid no more than so many canvases are marked at a time: five can be gone to, twelve are wallpaper. */
+    public const MOST_MARKED = 5;
+
     private const MINUTE_MS = 60_000;
 
     /** @param  list<Watched>  $canvases  those that may be spoken of */
@@ -71,6 +74,32 @@ final readonly class Signals
         }
 
         return $noticed;
+    }
+
+    /**
+     * The few that are marked on the grid, each canvas once: the first of each kind, the most urgent kind first, then
+     * the second of each, and so on, so that one slip of half a class does not hide the student who is stuck.
+     *
+     * @param  list<Noticed>  $noticed  as {@see self::among} gives them
+     * @return list<Noticed>
+     */
+    public static function marked(array $noticed): array
+    {
+        $kinds = [];
+        foreach ($noticed as $one) {
+            $kinds[$one->signal->value][] = $one;
+        }
+        $marked = [];
+        for ($round = 0; $round < max([0, ...array_map(count(...), $kinds)]); $round++) {
+            foreach ($kinds as $kind) {
+                $one = $kind[$round] ?? null;
+                if ($one !== null && count($marked) < self::MOST_MARKED) {
+                    $marked[$one->seat] ??= $one;
+                }
+            }
+        }
+
+        return array_values($marked);
     }
 
     /** @return list<Noticed> */

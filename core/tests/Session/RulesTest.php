@@ -111,6 +111,7 @@ final class RulesTest extends TestCase
                 'go_on' => $always,
                 'forget_student' => $always,
                 'forget' => static fn (Situation $s): bool => ! $s->isRunning,
+                'reopen' => static fn (Situation $s): bool => ! $s->isRunning && $s->isJustOver,
             ] +
             array_fill_keys(
                 [
@@ -221,6 +222,7 @@ final class RulesTest extends TestCase
                                     (bool) ($bits & 32),
                                     (bool) ($bits & 64),
                                     (bool) ($bits & 64),
+                                    (bool) ($bits & 32),
                                 );
                             }
                         }

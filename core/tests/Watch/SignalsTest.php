@@ -29,6 +29,27 @@ final class SignalsTest extends TestCase
         self::assertSame([['a', 'Sent :answer', ['answer' => '24']]], $noticed);
     }
 
+    public function test_at_most_five_are_marked_each_once_and_no_kind_hides_another(): void
+    {
+        $one = static fn (Signal $signal, string $seat): Noticed => new Noticed($signal, $seat, '', []);
+        $slips = array_map(static fn (string $seat): Noticed => $one(Signal::SameSlip, $seat), range('a', 'h'));
+        $noticed = [
+            $one(Signal::SentWrong, 'a'),
+            $one(Signal::LongStill, 'x'),
+            $one(Signal::LongStill, 'y'),
+            ...$slips,
+            $one(Signal::FarAhead, 'z'),
+        ];
+        $marked = Signals::marked($noticed);
+        // The first slip is of one who is marked already; the next round has the second of each kind.
+        self::assertSame(['a', 'x', 'z', 'y', 'b'], array_column($marked, 'seat'));
+        self::assertSame(
+            ['wrong', 'stuck', 'ahead', 'stuck', 'wrong'],
+            array_map(static fn (Noticed $one): string => $one->signal->mark(), $marked),
+        );
+        self::assertSame([], Signals::marked([]));
+    }
+
     public function test_rubbing_out_counts_while_it_goes_on(): void
     {
         $usual = WatchSettings::usual()->rubOuts;

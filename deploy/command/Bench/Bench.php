@@ -61,11 +61,12 @@ final class Bench
             ))->measure(),
             'canvas' => static fn (): array => (new BenchCanvas())->measure(),
             'paper' => static fn (): array => (new BenchPaper())->measure(),
+            'desk' => static fn (): array => (new BenchDesk())->measure(),
         ];
         $bench =
             $benches[$options->words[0] ?? ''] ??
             throw new Problem(
-                'What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--students=20] [--seed=7], flood [--students=300] [--seconds=20] [--rate=1] [--way=both|socket|http], classes [--classes=10] [--students=30] [--seconds=30], canvas, and paper',
+                'What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--students=20] [--seed=7], flood [--students=300] [--seconds=20] [--rate=1] [--way=both|socket|http], classes [--classes=10] [--students=30] [--seconds=30], canvas, paper, and desk',
             );
         Setup::complete(Needs::Tests);
         require_once Setup::root().'/vendor/autoload.php';

@@ -2,6 +2,7 @@ import { wordFor } from '../protocol/wordfor';
 import { decodeInk } from '../canvas/model/ink';
 import type { Operation, WetInk } from '../canvas/model/objects';
 import type { KeptScene } from '../canvas/model/scene';
+import type { Noticed } from '../protocol/desk';
 import { pageBox, union, type Box } from '../canvas/model/bounds';
 import { drawnPart, whole } from '../canvas/drawing/camera';
 import { View } from '../canvas/drawing/view';
@@ -193,10 +194,12 @@ export class Tile {
     }
 
     /** Why it is worth a look; empty for nothing. */
-    showSignal(reason: string): void {
+    /** Why it is worth a look; of the few that are marked, with a shape, the reason stands on the tile. */
+    showSignal(reason: string, marked?: Pick<Noticed, 'mark' | 'reason'>): void {
         element('.tile-signal', this.root).textContent = reason;
         element('.tile-frame', this.root).title = reason;
-        this.root.classList.toggle('has-signal', reason !== '');
+        this.root.dataset.mark = marked?.mark ?? '';
+        element('.tile-mark', this.root).textContent = marked?.reason ?? '';
     }
 
     /** Begins with the scene that the server kept. */

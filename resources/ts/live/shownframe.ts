@@ -35,6 +35,7 @@ export class ShownFrame {
     private readonly name = document.createElement('figcaption');
     private ink: View | null = null;
     private played = '';
+    private isBeside = false;
     private frame = 0;
     private wetTimer = 0;
 
@@ -92,14 +93,29 @@ export class ShownFrame {
         if (item.over > 0) {
             put(this.over, `${address}/${item.n}-over.svg?${item.over}`);
         }
-        this.name.textContent = item.name;
-        this.name.hidden = item.name === '';
+        this.caption();
         this.look();
         const played = JSON.stringify(item.replay);
         if (played !== this.played) {
             this.played = played;
             void this.play();
         }
+    }
+
+    /** Beside others it has a letter, by which it is talked about. */
+    letter(isBeside: boolean): void {
+        this.isBeside = isBeside;
+        this.caption();
+    }
+
+    private caption(): void {
+        const { n, name } = this.item;
+        const letter = Object.assign(document.createElement('b'), {
+            className: 'shown-letter',
+            textContent: String.fromCharCode(64 + n),
+        });
+        this.name.replaceChildren(...(this.isBeside ? [letter, ' '] : []), name);
+        this.name.hidden = name === '' && !this.isBeside;
     }
 
     private get paper(): PaperSize {
@@ -193,6 +209,7 @@ export class ShownFrames {
         const address = this.around.addressOf(id);
         if (id === this.id && items.length === this.frames.length) {
             items.forEach((item, i) => present(this.frames[i]).take(item));
+            this.frames.forEach((frame) => frame.letter(items.length > 1));
             return;
         }
         const old = new Map(this.frames.map((frame) => [frame.key, frame]));
@@ -210,6 +227,7 @@ export class ShownFrames {
         });
         this.id = id;
         this.frames = next;
+        next.forEach((frame) => frame.letter(items.length > 1));
         old.forEach((frame) => frame.end());
         const show = (): void => {
             if (this.frames === next) {

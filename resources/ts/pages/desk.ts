@@ -83,6 +83,8 @@ listenToKeys(
     () => chosen.choose([]),
 );
 
+// Which letters do something: tests hold the page of keys against it.
+element('#keys').dataset.letters = Object.keys(desk.actions.letters).join('');
 ask.follow();
 await document.fonts.ready;
 await canvases.begin(connection);

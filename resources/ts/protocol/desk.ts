@@ -93,6 +93,8 @@ export interface Noticed {
     signal: string;
     seat: string;
     reason: string;
+    /** The shape that its tile is marked with; null where the grid has enough marks. */
+    mark: 'wrong' | 'stuck' | 'ahead' | null;
 }
 
 /** What the server knows of a prompt's canvases: App\Sessions\Watch\Watching. */

@@ -9,6 +9,9 @@
                     ['name' => $seat->name, 'title' => $session->title]) }}</p>
             @else
                 <h1>{{ __('The session has ended') }}</h1>
+                @if (str_starts_with($at, '/seat/') && $session->isJustOver())
+                    <span hx-get="{{ $at }}/again" hx-trigger="every 10s" hx-swap="none" hidden></span>
+                @endif
                 <p>{{ __('Well done, :name. Your work on “:title” is kept. You can take it with you:',
                     ['name' => $seat->name, 'title' => $session->title]) }}</p>
             @endif

@@ -18,6 +18,7 @@ use App\Models\Show\Offer;
 use App\Models\Show\Showcase;
 use App\Models\Show\ShowcaseItem;
 use App\Pictures\EmbeddedPictures;
+use Crag\Canvas\Bolder;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\Log\Replay;
@@ -77,7 +78,14 @@ final class ClassScreenController
     /** One of the canvases that are shown, as it was when it was chosen or as it is now. */
     public function picture(LiveSession $session, string $showcase, int $n): Response
     {
-        return self::drawn($session, self::onScreen($session, $showcase, $n));
+        $item = self::onScreen($session, $showcase, $n);
+        $works = ShowcaseItem::query()->where('showcase_id', $showcase)->count();
+
+        return self::svg(SceneSvg::document(
+            Bolder::scene($item->scene(), $works),
+            new EmbeddedPictures($session),
+            $item->page,
+        ));
     }
 
     /** What is drawn over it, and nothing else. */

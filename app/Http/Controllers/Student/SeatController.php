@@ -23,6 +23,20 @@ use Illuminate\Http\Response;
 /** A student's own page and what it asks for. */
 final class SeatController
 {
+    /** htmx's own status for a question that need not be asked again. */
+    private const ASKS_NO_MORE = 286;
+
+    /** The page of a session that has ended asks whether it runs again. */
+    public function again(Seat $seat): Response
+    {
+        $session = $seat->session;
+        if ($session->isRunning()) {
+            return response('')->header('HX-Refresh', 'true');
+        }
+
+        return response('', $session->isJustOver() ? 204 : self::ASKS_NO_MORE);
+    }
+
     public function show(Request $request, Seat $seat, TakeCanvas $takeCanvas, HandOutWork $handOut): View
     {
         $session = $seat->session;

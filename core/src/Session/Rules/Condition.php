@@ -14,6 +14,7 @@ enum Condition
 {
     case Running;
     case Over;
+    case JustOver;
     case In;
     case OutButNotKept;
     case DoorNotShut;
@@ -52,6 +53,11 @@ enum Condition
         return match ($this) {
             self::Running => $now->isRunning ? null : Refusal::Ended,
             self::Over => $now->isRunning ? Refusal::NotEnded : null,
+            self::JustOver => match (true) {
+                $now->isRunning => Refusal::NotEnded,
+                $now->isJustOver => null,
+                default => Refusal::LongOver,
+            },
             self::In => $now->seat === SeatState::Seated ? null : Refusal::NotIn,
             self::OutButNotKept => match ($now->seat) {
                 SeatState::TurnedAway, SeatState::SentOut => null,

@@ -56,6 +56,7 @@ enum Deed: string
     case ChangeSettings = 'change_settings';
     case KeepOpen = 'keep_open';
     case End = 'end';
+    case Reopen = 'reopen';
     case TakeRecord = 'take_record';
     case ChooseKeep = 'choose_keep';
     case GoOn = 'go_on';
@@ -115,6 +116,7 @@ enum Deed: string
             self::ChangeSettings => 'changed the settings',
             self::KeepOpen => 'kept the session open',
             self::End => 'ended the session',
+            self::Reopen => 'opened the session again',
             self::TakeRecord => 'downloaded a record',
             self::ChooseKeep => 'changed how long it’s kept',
             self::GoOn => 'carried on from this session',

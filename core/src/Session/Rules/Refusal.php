@@ -10,6 +10,7 @@ enum Refusal: string
     case NotYours = 'not_yours';
     case Ended = 'ended';
     case NotEnded = 'not_ended';
+    case LongOver = 'long_over';
     case DoorShut = 'door_shut';
     case KeptOut = 'kept_out';
     case NotIn = 'not_in';
@@ -34,6 +35,7 @@ enum Refusal: string
             self::NotYours => 'Only the teacher running this session can do that.',
             self::Ended => 'This session has ended.',
             self::NotEnded => 'You can do that once the session has ended.',
+            self::LongOver => 'This session ended too long ago. Carry on from it in a new one.',
             self::DoorShut => 'The door is shut. Ask your teacher to open it.',
             self::KeptOut => 'Your teacher is keeping this seat closed for now. Talk to them.',
             self::NotIn => 'You’re not in the room at the moment.',

@@ -68,6 +68,7 @@ final class Rules
             Deed::ChangeSettings => [self::RUNS_IT, [C::Running]],
             Deed::KeepOpen => [self::TEACHERS, [C::Running]],
             Deed::End => [self::RUNS_IT, [C::Running]],
+            Deed::Reopen => [self::RUNS_IT, [C::JustOver]],
             Deed::TakeRecord => [self::TEACHERS, []],
             Deed::ChooseKeep => [self::RUNS_IT, []],
             Deed::GoOn => [self::RUNS_IT, []],

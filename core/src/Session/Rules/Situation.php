@@ -22,6 +22,7 @@ final readonly class Situation
      * @param  bool  $isLeadShown  whether students may look at a lead canvas now
      * @param  bool  $hasOffers  whether students may offer work to the class
      * @param  bool  $hasKeepBack  whether students may ask not to be shown
+     * @param  bool  $isJustOver  whether it has ended, and not long ago
      */
     public function __construct(
         public bool $isRunning = true,
@@ -37,6 +38,7 @@ final readonly class Situation
         public bool $isLeadShown = false,
         public bool $hasOffers = true,
         public bool $hasKeepBack = true,
+        public bool $isJustOver = false,
     ) {
     }
 }

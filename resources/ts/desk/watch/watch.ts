@@ -177,7 +177,8 @@ export class Watch {
                 focused.focus();
             }
         }
-        this.grid.tiles.forEach((tile, seat) => tile.showSignal(this.reasons(seat)));
+        const marks = new Map(known.flatMap((one) => (one.mark === null ? [] : [[one.seat, one] as const])));
+        this.grid.tiles.forEach((tile, seat) => tile.showSignal(this.reasons(seat), marks.get(seat)));
         this.sayNew(known);
     }
 

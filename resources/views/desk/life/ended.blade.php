@@ -9,6 +9,14 @@
                 {{ __('The code :code no longer works. Students can still take their own work.',
                     ['code' => $session->code()->spaced()]) }}</p>
             <x-said />
+            @if ($deeds->may(Deed::Reopen))
+                <form action="{{ route('desk.reopen', $session) }}" method="post" class="panel-row mb-3">@csrf
+                    <button class="btn btn-go" id="reopen"><x-icon name="arrow-counterclockwise" />
+                        {{ __('Open it again') }}</button>
+                    <span class="form-text">{{ __('Ended by mistake? For :n minutes it opens again with its code, its seats and all work.',
+                        ['n' => Crag\Session\Life\Reopening::MINUTES]) }}</span>
+                </form>
+            @endif
             @if ($session->canvases_count > 0)
                 @include('desk.life.record')
                 @include('desk.checks.results')

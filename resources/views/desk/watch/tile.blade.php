@@ -14,6 +14,7 @@
                 <span class="tile-sorted" hidden></span>
                 <span class="tile-state"><span class="shape" aria-hidden="true"></span><span
                     class="tile-state-words"></span><span class="tile-state-short" aria-hidden="true"></span></span>
+                <span class="tile-mark" aria-hidden="true"></span>
                 <button class="strata strata-button" data-do="strata" data-level=""
                     title="{{ __('Check (0 to 3)') }}"><i></i><i></i><i></i></button>
             </div>

@@ -17,6 +17,7 @@ use App\Records\Zip;
 use App\Sessions\Life\EndSession;
 use App\Sessions\Life\ForgetSession;
 use App\Sessions\Life\GoOn;
+use App\Sessions\Life\ReopenSession;
 use Crag\Formats\Ods;
 use Crag\Formats\Xlsx;
 use Crag\Render\Sheet;
@@ -39,6 +40,13 @@ final class EndController
         }
 
         return redirect()->route('desk.ended', $session);
+    }
+
+    public function reopen(LiveSession $session, ReopenSession $reopen): RedirectResponse
+    {
+        $reopen($session);
+
+        return redirect()->route('desk', $session);
     }
 
     public function show(Request $request, LiveSession $session): View|RedirectResponse

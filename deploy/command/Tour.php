@@ -169,7 +169,7 @@ final readonly class Tour
         $student = $this->chrome->open()->visit($this->class->addresses['student']);
         $student->find('#page-frame[data-ready]');
         $student->click('#hand')->type('#hand-words', 'Which end is the pivot?')->click('#hand-window .btn-go');
-        $desk->waitForText('#waiting', 'Which end');
+        $desk->waitForText('#waiting-all', 'Which end');
         $desk->waitForText('#doorway', 'Iona');
         usleep(500_000);
         $this->shot($desk, 'door');

@@ -45,7 +45,10 @@ export function tileWidth(
         const byHeight = ((height - GAP * (rows - 1)) / rows - frame) * shape;
         best = Math.max(best, Math.min(byWidth, byHeight));
     }
-    const tile = Math.max(NARROWEST, Math.min(widest, best));
+    // Where not all of them fit, the grid scrolls, and rows fill its width.
+    const columns = Math.max(1, Math.floor((width + GAP) / (NARROWEST + GAP)));
+    const filling = best < NARROWEST ? (width - GAP * (columns - 1)) / columns : best;
+    const tile = Math.max(NARROWEST, Math.min(widest, filling));
     return Math.floor((tile - BORDER) / STEP) * STEP + BORDER;
 }
 

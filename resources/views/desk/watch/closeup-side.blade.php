@@ -16,7 +16,7 @@
         <div class="closeup-do">
             <button class="btn btn-slate" data-do="line-up"
                 title="{{ __('Add this page to the line-up as it is now (J)') }}"><x-icon name="collection" />
-                {{ __('Line-up') }} <kbd>S</kbd></button>
+                {{ __('Line-up') }} <kbd>J</kbd></button>
             @if ($deeds->may(Deed::ChooseScreen)) <button class="btn btn-outline-slate" data-do="show"
                 title="{{ __('On the class screen at once') }}"><x-icon name="easel" />
                 {{ __('Show to the class') }}</button> @endif

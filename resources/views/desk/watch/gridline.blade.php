@@ -29,24 +29,28 @@
     <button id="order-again" class="chip chip-attention" data-do="order-again" hidden
         title="{{ __('The order, or what’s shown, has changed in the meantime') }}"><x-icon name="arrow-clockwise" />
         {{ __('Sort again') }}</button>
-    <label class="gridline-field">{{ __('Page') }}
-        <select id="pages-shown" class="form-select form-select-sm">
-            <option value="theirs">{{ __('theirs') }}</option>
-            <option value="all">{{ __('all') }}</option>
-        </select>
-    </label>
-    <label class="gridline-field"><x-icon name="sort-down" /><span class="visually-hidden">{{ __('Sort') }}</span>
-        <select id="sort" class="form-select form-select-sm">
-            @foreach (['seat' => __('by seat'), 'name' => __('by name'), 'state' => __('by state'),
-                'last' => __('by last stroke'), 'amount' => __('by amount'),
-                'check' => __('by check')] as $sort => $word)
-                <option value="{{ $sort }}">{{ $word }}</option>
-            @endforeach
-        </select>
-    </label>
-    <label class="gridline-field" title="{{ __('Smaller and larger tiles (− and +)') }}"><x-icon name="grid" /><span
-        class="visually-hidden">{{ __('Size') }}</span> <input id="size" type="range" min="132" max="420" step="8"
-        value="420"></label>
+    <x-menu id="view-menu" class="view-menu" button="chip" :title="__('Sorting, page and size of the tiles')">
+        <x-slot:head><x-icon name="sliders" /> {{ __('View') }}</x-slot>
+        <div class="menu menu-fields">
+        <label class="gridline-field">{{ __('Page') }}
+            <select id="pages-shown" class="form-select form-select-sm">
+                <option value="theirs">{{ __('theirs') }}</option>
+                <option value="all">{{ __('all') }}</option>
+            </select>
+        </label>
+        <label class="gridline-field">{{ __('Sort') }}
+            <select id="sort" class="form-select form-select-sm">
+                @foreach (['seat' => __('by seat'), 'name' => __('by name'), 'state' => __('by state'),
+                    'last' => __('by last stroke'), 'amount' => __('by amount'),
+                    'check' => __('by check')] as $sort => $word)
+                    <option value="{{ $sort }}">{{ $word }}</option>
+                @endforeach
+            </select>
+        </label>
+        <label class="gridline-field" title="{{ __('Smaller and larger tiles (− and +)') }}">{{ __('Size') }} <input id="size" type="range" min="132" max="420" step="8"
+            value="420"></label>
+        </div>
+    </x-menu>
     <button id="drawn-part" class="chip" data-do="drawn-part" aria-pressed="false"
         title="{{ __('Only the part of each page that is drawn on, larger; or the whole page (Z)') }}"><x-icon name="zoom-in" /><span
         class="visually-hidden">{{ __('Only the part that is drawn on') }}</span></button>

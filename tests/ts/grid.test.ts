@@ -120,7 +120,7 @@ function fits(count: number, width: number, height: number, hasAnswers: boolean)
     const wide = tileWidth(count, width, height, 900, hasAnswers);
     const columns = Math.floor((width + 8) / (wide + 8));
     const rows = Math.ceil(count / columns);
-    return columns >= 1 && rows * (pictureSize(wide)[1] + 28 + (hasAnswers ? 22 : 0)) + (rows - 1) * 8 <= height;
+    return columns >= 1 && rows * (pictureSize(wide)[1] + 33 + (hasAnswers ? 22 : 0)) + (rows - 1) * 8 <= height;
 }
 
 test('a class fits on one screen as long as its tiles can be read', () => {

@@ -3,7 +3,7 @@ import type { PaperSize } from '../canvas/model/paper';
 const GAP = 8;
 const WIDEST_GAP = 40;
 /** What a tile's frame adds to its picture, and a line of answers to the frame. */
-const FRAME = 28;
+const FRAME = 33;
 const ANSWERS = 22;
 const NARROWEST = 130;
 /** A tile's border on both sides. */

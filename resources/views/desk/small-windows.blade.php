@@ -76,7 +76,8 @@
     </select>
     <div class="panel-row"><button class="btn btn-outline-slate" value="earlier"><x-icon name="arrow-left" />
         {{ __('Earlier') }}</button><button class="btn btn-outline-slate"
-        value="later"><x-icon name="arrow-right" /> {{ __('Later') }}</button><button class="btn btn-outline-danger"
+        value="later"><x-icon name="arrow-right" /> {{ __('Later') }}</button><button class="btn btn-outline-slate"
+        value="beside"><x-icon name="layout-split" /> {{ __('Beside what is shown') }}</button><button class="btn btn-outline-danger"
         value="remove">{{ __('Out of the line-up') }}</button></div>
     <x-slot:actions><button class="btn btn-go"
         value="save">{{ __('Save') }}</button></x-slot>

@@ -100,6 +100,8 @@ export class LineUpBar {
         const at = `${this.desk.address}/line-up/${present(this.entry).id}`;
         if (how === 'remove') {
             await this.desk.run(`${at}/remove`, {});
+        } else if (how === 'beside') {
+            this.show(String(present(this.entry).id), true);
         } else if (how === 'earlier' || how === 'later') {
             await this.desk.run(`${at}/change`, { by: how === 'earlier' ? -1 : 1 });
         } else {

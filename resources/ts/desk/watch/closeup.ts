@@ -104,6 +104,11 @@ export class CloseUp {
         );
     }
 
+    /** It is looked at, and all of the page is in sight: a finger has nothing else to do there. */
+    get canTurn(): boolean {
+        return this.mode === 'look' && this.begun !== null && this.bench.view.isWhole;
+    }
+
     get shown(): Tile | null {
         return this.tile;
     }

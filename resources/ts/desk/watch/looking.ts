@@ -1,10 +1,14 @@
 import type { Tile } from '../../grid/tile';
+import { element } from '../../page';
 import type { Desk } from '../shell/desk';
 import type { Layer } from '../shell/layers';
 import type { Canvases } from './canvases';
 import type { Chosen } from './chosen';
 import type { CloseUp } from './closeup';
 import type { Compare } from './compare';
+
+/** So far a finger wipes to turn to another student, in CSS pixels. */
+const SWIPE = 70;
 
 /** What the teacher looks at closely, and which canvases a key or a button means. */
 export class Looking {
@@ -48,6 +52,7 @@ export class Looking {
                 this.close();
             }
         });
+        this.listenToSwipes();
         desk.actions.add(
             {
                 // A tile opens; with Ctrl it is chosen, with Shift all up to it.
@@ -141,6 +146,28 @@ export class Looking {
         this.canvases.grid.tiles.forEach((one) => one.root.classList.remove('is-close'));
         tile?.focus();
         this.desk.bus.tell('closeUp', null);
+    }
+
+    /** A finger that wipes over a page that is seen whole turns to the next student, or back. */
+    private listenToSwipes(): void {
+        let from: { x: number; y: number; id: number } | null = null;
+        const frame = element('#closeup-page-frame');
+        frame.addEventListener('pointerdown', ({ pointerType, clientX: x, clientY: y, pointerId: id, isPrimary }) => {
+            from = pointerType === 'touch' && isPrimary && this.closeUp.canTurn ? { x, y, id } : null;
+        });
+        frame.addEventListener('pointerup', ({ clientX, clientY, pointerId }) => {
+            if (from?.id !== pointerId) {
+                return;
+            }
+            const [dx, dy] = [clientX - from.x, clientY - from.y];
+            from = null;
+            if (Math.abs(dx) > SWIPE && Math.abs(dx) > 2 * Math.abs(dy)) {
+                this.step(dx < 0 ? 'ArrowRight' : 'ArrowLeft');
+            }
+        });
+        frame.addEventListener('pointercancel', () => {
+            from = null;
+        });
     }
 
     /** The next in the grid's order and filter. */

@@ -115,7 +115,11 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->draw('#closeup-page-frame', [[0.5, 0.2], [0.55, 0.8]], 'touch')
             ->draw('#closeup-page-frame', [[0.2, 0.5], [0.5, 0.5], [0.8, 0.5]], 'touch')
             ->waitForText('#closeup-name', 'Tamsin');
-        $this->teacher->press('c')->draw('#closeup-page-frame', [[0.8, 0.3], [0.5, 0.3], [0.2, 0.3]], 'touch')
+        $this->teacher->press('c')->until(
+            fn (): bool => $this->teacher->find('#closeup')->getAttribute('data-mode') === 'coach',
+            'coach ink',
+        );
+        $this->teacher->draw('#closeup-page-frame', [[0.8, 0.3], [0.5, 0.3], [0.2, 0.3]], 'touch')
             ->waitForText('#closeup-saved', 'The student has it');
         self::assertStringContainsString('Tamsin', $this->teacher->text('#closeup-name'));
     }

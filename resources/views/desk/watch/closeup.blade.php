@@ -37,6 +37,7 @@
                 title="{{ __('Back to the grid (Esc)') }}"><x-icon name="x-lg" /><span
                 class="visually-hidden">{{ __('Back to the grid') }}</span></button>
         </div>
+        <nav id="closeup-strip" class="closeup-strip" aria-label="{{ __('All students') }}"></nav>
         <div class="closeup-stage">
             @include('bench.bench',
                 ['label' => __('Canvas in the close-up'), 'lead' => true, 'isOnDesk' => true, 'as' => 'closeup-',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crag\Canvas;
 
 use Closure;
+use Crag\Canvas\Drawing\Place;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Object\BoxShape;
@@ -35,7 +36,7 @@ final class SceneDraft
     /** @var array<string, string> what each part is a part of */
     private array $partOf = [];
 
-    /** @var array<string, true> lines that are or were tied to something, by their ids */
+    /** @var array<string, array<string, true>> lines that are or were tied to something, by its id and their own */
     private array $tied = [];
 
     public function __construct(?Scene $base = null)
@@ -57,8 +58,8 @@ final class SceneDraft
 
     private function noteTies(string $id, CanvasObject $object): void
     {
-        if ($object instanceof BoxShape && $object->tiedTo() !== []) {
-            $this->tied[$id] = true;
+        foreach ($object instanceof BoxShape ? $object->tiedTo() : [] as $on) {
+            $this->tied[$on][$id] = true;
         }
     }
 
@@ -70,26 +71,43 @@ final class SceneDraft
      */
     public function follow(array $moved): void
     {
-        foreach (array_keys($this->tied) as $id) {
-            $line = $this->placed((string) $id);
-            $shape = $line?->object;
-            if ($line === null || ! $shape instanceof BoxShape) {
-                continue;
-            }
-            if (in_array((string) $id, $moved, true)) {
-                $shape = $shape->tiedOnlyTo($moved);
-            }
-            $others = array_intersect($shape->tiedTo(), $moved);
-            if ($others !== []) {
-                $shape = $shape->through($line->place);
-                $line->place = null;
-            }
-            foreach ($others as $on) {
-                $other = $this->placed($on);
-                $shape = $other?->page === $line->page ? $shape->following($on, $other->place) : $shape;
-            }
-            $line->object = $shape;
+        $isMoved = array_fill_keys($moved, true);
+        $lines = $isMoved;
+        foreach ($moved as $on) {
+            $lines += $this->tied[$on] ?? [];
         }
+        // All of them go by where things have been put, not by where another line has gone meanwhile.
+        $gone = [];
+        foreach (array_keys($lines) as $id) {
+            $line = $this->placed((string) $id);
+            if ($line?->object instanceof BoxShape && $line->object->tiedTo() !== []) {
+                $gone[] = [$line, ...$this->gone($line, $line->object, $moved, isset($isMoved[$id]))];
+            }
+        }
+        foreach ($gone as [$line, $shape, $place]) {
+            $line->object = $shape;
+            $line->place = $place;
+        }
+    }
+
+    /**
+     * @param  list<string>  $moved
+     * @return array{BoxShape, ?Place} what becomes of a line, and its place
+     */
+    private function gone(PlacedObject $line, BoxShape $shape, array $moved, bool $isMoved): array
+    {
+        $shape = $isMoved ? $shape->tiedOnlyTo($moved) : $shape;
+        $others = array_intersect($shape->tiedTo(), $moved);
+        if ($others === []) {
+            return [$shape, $line->place];
+        }
+        $shape = $shape->through($line->place);
+        foreach ($others as $on) {
+            $other = $this->placed($on);
+            $shape = $other?->page === $line->page ? $shape->following($on, $other->place) : $shape;
+        }
+
+        return [$shape, null];
     }
 
     public function placed(string $id): ?PlacedObject

@@ -15,7 +15,8 @@ final class BolderTest extends TestCase
     public function test_lines_are_at_least_two_and_a_half_pixels_wide_on_a_screen_of_1280(): void
     {
         $ink = Ink::of([[1000, 1000, 128, 0], [2000, 1200, 128, 16]])->encode();
-        $stroke = static fn (int $width): array => ['type' => 'stroke', 'colour' => '#25323b', 'width' => $width, 'ink' => $ink];
+        $pen = ['type' => 'stroke', 'colour' => '#25323b', 'ink' => $ink];
+        $stroke = static fn (int $width): array => $pen + ['width' => $width];
         $scene = Scene::fold([
             Logs::object('thin', $stroke(15)),
             Logs::object('usual', $stroke(40)),

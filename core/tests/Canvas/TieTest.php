@@ -86,6 +86,21 @@ final class TieTest extends TestCase
         self::assertEquals(Scene::fold($far), Scene::read(Scene::fold($far)->toArray()));
     }
 
+    public function test_a_line_that_is_tied_to_a_line_goes_by_where_that_was_put_whichever_was_drawn_first(): void
+    {
+        $place = [0, 700, 0, 10_000];
+        foreach ([['l', 'k'], ['k', 'l']] as $order) {
+            $lines = ['l' => $this->joined('a', 'b'), 'k' => $this->joined('l', 'l')];
+            $log = [Logs::object('a', $this->box(0)), Logs::object('b', $this->box(3000))];
+            foreach ($order as $id) {
+                $log[] = Logs::object($id, $lines[$id]);
+            }
+            $log[] = $this->move('m', ['a' => $place, 'b' => $place, 'l' => $place]);
+            $k = Scene::fold($log)->placed[Logs::id('k')]->object->toArray();
+            self::assertSame([1000, 1700, 2000, 0], [$k['x'], $k['y'], $k['w'], $k['h']], implode(', ', $order));
+        }
+    }
+
     public function test_only_lines_and_arrows_are_tied_and_only_to_what_has_an_id(): void
     {
         $box = ['start' => ['on' => Logs::id('a'), 'x' => 0, 'y' => 0]] + $this->box(0);

@@ -63,8 +63,9 @@ export class CheckPass {
         const { chosen } = this.looking;
         const tiles = chosen.isEmpty ? this.canvases.grid.visible() : chosen.tiles;
         const queue = tiles.filter(({ seat }) => seat.canvas !== null);
-        if (queue.length === 0) {
-            this.desk.say(this.desk.words.no_canvas);
+        const { store, words } = this.desk;
+        if (queue.length === 0 || store.now.isCovered) {
+            this.desk.say(store.now.isCovered ? words.covered : words.no_canvas);
             return;
         }
         const shown = this.looking.closeUp.shown;

@@ -302,6 +302,9 @@ Route::prefix('/desk/{session}')
         Route::post('/settings', [RoomController::class, 'settings'])
             ->middleware(May::route(Deed::ChangeSettings))
             ->name('desk.settings');
+        Route::post('/act/{act}/undo', [RoomController::class, 'undo'])
+            ->middleware(May::route(Deed::Watch))
+            ->name('desk.act.undo');
         Route::post('/keep-open', [RoomController::class, 'keepOpen'])
             ->middleware(May::route(Deed::KeepOpen))
             ->name('desk.keep-open');
@@ -335,9 +338,6 @@ Route::prefix('/desk/{session}')
         Route::post('/prompt/{prompt}/gather', [PromptsController::class, 'gather'])
             ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.gather');
-        Route::post('/prompt/{prompt}/gather/back', [PromptsController::class, 'back'])
-            ->middleware(May::route(Deed::ChangePrompts))
-            ->name('desk.gather.back');
         Route::post('/prompt/{prompt}/state', [PromptsController::class, 'set'])
             ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.prompt.state');

@@ -10,6 +10,7 @@ use Crag\Plan\HandoutMode;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * Something that was handed out: what, how, to which canvases, and which of their pages have it.
@@ -25,6 +26,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property int $made_at_ms
  * @property ?int $undone_at_ms
  * @property Prompt $prompt
+ * @property ?Act $act
  */
 final class Handout extends Model
 {
@@ -55,6 +57,12 @@ final class Handout extends Model
     public function prompt(): BelongsTo
     {
         return $this->belongsTo(Prompt::class);
+    }
+
+    /** @return HasOne<Act, $this> where it went to everybody */
+    public function act(): HasOne
+    {
+        return $this->hasOne(Act::class);
     }
 
     /** @return BelongsToMany<Canvas, $this> each with its operations' ids and when its page had it */

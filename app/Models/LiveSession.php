@@ -79,6 +79,7 @@ final class LiveSession extends Model implements Holder
 
     /** @var array<string, class-string<Model>> by what routes call them */
     private const CHILDREN = [
+        'act' => Act::class,
         'prompt' => Prompt::class,
         'student' => Seat::class,
         'message' => Message::class,

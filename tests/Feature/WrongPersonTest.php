@@ -391,7 +391,7 @@ final class WrongPersonTest extends CragTestCase
             // What ends, forgets or deletes takes no input.
             if (
                 preg_match('#^(desk|seat|plan|plans|classes|account|join|start)\b#', $route->uri()) !== 1 ||
-                preg_match('#/end$|forget|clear-fresh|\{key\}|/handout/#', $route->uri()) === 1
+                preg_match('#/end$|forget|clear-fresh|\{key\}|/handout/|/act/#', $route->uri()) === 1
             ) {
                 continue;
             }
@@ -754,6 +754,7 @@ final class WrongPersonTest extends CragTestCase
             '{student}' => $this->seat->id,
             '{message}' => $this->message->id,
             '{handout}' => $this->handout->id,
+            '{act}' => $this->session->acts()->firstOrFail()->id,
             '{canvas}' => $this->canvasOf($this->seat)->id,
             '{format}' => 'png',
             '{showcase}' => (string) $this->session->showcase_id,

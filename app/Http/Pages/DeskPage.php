@@ -11,6 +11,7 @@ use App\Live\Clock;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Show\Showcase;
+use App\Sessions\Room\UndoAct;
 use Crag\Canvas\Drawing\Palette;
 use Crag\Canvas\Drawing\StampArt;
 use Crag\Session\Room\SeatState;
@@ -70,6 +71,8 @@ final class DeskPage
 
         $messages = $session->messages()->get()->groupBy('seat_id');
 
+        $acts = UndoAct::latest($session);
+
         return [
             'session' => $session,
             'prompts' => $prompts,
@@ -82,6 +85,9 @@ final class DeskPage
             'fresh' => $session->freshSeats()->count(),
             'lineup' => $session->lineup()->with('canvas.seat', 'canvas.prompt')->get(),
             'missing' => $session->missing(),
+            'acts' => $acts->reverse(),
+            'undoable' => UndoAct::undoable($acts),
+            'isShared' => $session->teachers()->count() > 1,
             'offersWaiting' => $session->offers()->where('state', OfferState::Waiting)->count(),
             'handouts' => $session
                 ->handouts()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Session;
 
+use App\Models\Act;
 use App\Models\Asset;
 use App\Models\Handout;
 use App\Models\Prompt;
@@ -51,6 +52,15 @@ trait WorkOfSession
         $handouts->orderByDesc('id');
 
         return $handouts;
+    }
+
+    /** @return HasMany<Act, $this> what was done to the whole room, oldest first */
+    public function acts(): HasMany
+    {
+        $acts = $this->hasMany(Act::class)->chaperone('session');
+        $acts->orderBy('id');
+
+        return $acts;
     }
 
     /** @return HasMany<Asset, $this> */

@@ -8,13 +8,16 @@ use App\Canvas\TakeCanvas;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
+use App\Models\Act;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Seat;
 use Crag\Checks\Feedback;
+use Crag\Session\Room\ActKind;
 use Crag\Session\Room\Pace;
 use Crag\Session\Room\PromptState;
 use Crag\Session\Screen\ScreenView;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 
 /** Which prompts there are, which are open, and where everybody is. */
@@ -28,10 +31,10 @@ final readonly class ChangePrompts
     ) {
     }
 
-    /** @return ?array<string, mixed> the way back, where everybody was brought together */
-    public function pace(LiveSession $session, Pace $pace): ?array
+    /** @return ?Act where everybody was brought together */
+    public function pace(LiveSession $session, Pace $pace): ?Act
     {
-        return DB::transaction(function () use ($session, $pace): ?array {
+        return DB::transaction(function () use ($session, $pace): ?Act {
             $was = $session->pace;
             $session->update(['pace' => $pace]);
             if ($pace === Pace::Own) {
@@ -40,7 +43,10 @@ final readonly class ChangePrompts
                 return null;
             }
 
-            return ['pace' => $was->value] + $this->gather($session, $session->prompt()->firstOrFail());
+            $act = $this->gather($session, $session->prompt()->firstOrFail());
+            $act->update(['before' => ['pace' => $was->value] + $act->before]);
+
+            return $act;
         });
     }
 
@@ -49,22 +55,15 @@ final readonly class ChangePrompts
      * is; so does what the class screen shows, unless that is a prompt or how to join.
      *
      * @param  ?int  $page  the number of its page, from 0; null leaves each on the page that is open
-     * @return array{prompt: string, state: string, screen: string, seats: array<string, string>} how it was before,
-     *      for {@see back}
      */
-    public function gather(LiveSession $session, Prompt $prompt, ?int $page = null): array
+    public function gather(LiveSession $session, Prompt $prompt, ?int $page = null): Act
     {
-        return DB::transaction(function () use ($session, $prompt, $page): array {
+        return DB::transaction(function () use ($session, $prompt, $page): Act {
             $before = [
                 'prompt' => (string) $session->prompt_id,
                 'state' => $prompt->state->value,
                 'screen' => $session->screen_view->value,
-                'seats' => Seat::query()
-                    ->where('live_session_id', $session->id)
-                    ->whereNotNull('prompt_id')
-                    ->pluck('prompt_id', 'id')
-                    ->map(strval(...))
-                    ->all(),
+                'seats' => self::elsewhere($session->seats()),
             ];
             if (! $prompt->state->isSeen()) {
                 $prompt->update(['state' => PromptState::Open, 'state_at_ms' => Clock::ms()]);
@@ -89,21 +88,28 @@ final readonly class ChangePrompts
             );
             $this->tellChecks($session);
 
-            return $before;
+            return Act::note(
+                $session,
+                ActKind::Gather,
+                $prompt,
+                ['screen_stays' => $session->screen_view->staysWhenGathered()],
+                $before,
+            );
         });
     }
 
-    /**
-     * As it was before everybody was brought together: the prompt, those who were elsewhere, and the class screen.
-     *
-     * @param  array{
-     *     pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>,
-     * }  $before
-     * @param  Prompt  $from  where everybody was brought
-     */
-    public function back(LiveSession $session, Prompt $from, array $before): void
+    /** As it was before everybody was brought together: the prompt, those who were elsewhere, and the class screen. */
+    public function back(Act $act): void
     {
-        DB::transaction(function () use ($session, $from, $before): void {
+        DB::transaction(function () use ($act): void {
+            $session = $act->session;
+            $from = $session->prompts()->findOrFail($act->prompt_id);
+            /**
+             * @var array{
+             *     pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>,
+             * } $before
+             */
+            $before = $act->before;
             $prompts = $session->prompts()->get()->keyBy('id');
             $session->prompt()->associate($prompts->get($before['prompt']) ?? $from);
             $session->screen_view = ScreenView::from($before['screen']);
@@ -131,19 +137,71 @@ final readonly class ChangePrompts
         });
     }
 
-    /** Opens it, closes it for further work, skips it, or hides it again. */
-    public function set(LiveSession $session, Prompt $prompt, PromptState $state): void
+    /**
+     * Opens it, closes it for further work, skips it, or hides it again.
+     *
+     * @return ?Act null where it is so already
+     */
+    public function set(LiveSession $session, Prompt $prompt, PromptState $state): ?Act
     {
-        DB::transaction(function () use ($session, $prompt, $state): void {
-            $prompt->update(['state' => $state, 'state_at_ms' => Clock::ms()]);
-            if (! $state->isSeen()) {
-                Seat::query()
-                    ->where('prompt_id', $prompt->id)
-                    ->update(['prompt_id' => null]);
+        return DB::transaction(function () use ($session, $prompt, $state): ?Act {
+            if ($prompt->state === $state) {
+                return null;
             }
-            $this->room->tell($session);
-            $this->tellChecks($session);
+            $there = $session->seats();
+            $there->where('prompt_id', $prompt->id);
+            $act = Act::note(
+                $session,
+                ActKind::PromptState,
+                $prompt,
+                ['state' => $state->value],
+                ['state' => $prompt->state->value, 'seats' => $state->isSeen() ? [] : self::elsewhere($there)],
+            );
+            $this->put($session, $prompt, $state);
+
+            return $act;
         });
+    }
+
+    /** The prompt as it was, and those who had turned to it back on it. */
+    public function stateBack(Act $act): void
+    {
+        DB::transaction(function () use ($act): void {
+            /** @var array{state: string, seats: array<string, string>} $before */
+            $before = $act->before;
+            $session = $act->session;
+            $prompt = $session->prompts()->findOrFail($act->prompt_id);
+            $state = PromptState::from($before['state']);
+            // The class may have been brought to it meanwhile: then it stays where it can be seen.
+            if ($state->isSeen() || $prompt->id !== $session->prompt_id) {
+                $this->put($session, $prompt, $state);
+            }
+            foreach ($session->seated()->whereIn('id', array_keys($before['seats']))->get() as $seat) {
+                $seat->update(['prompt_id' => $prompt->id]);
+                $this->room->tellOwn($seat->setRelation('session', $session));
+            }
+        });
+    }
+
+    private function put(LiveSession $session, Prompt $prompt, PromptState $state): void
+    {
+        $prompt->update(['state' => $state, 'state_at_ms' => Clock::ms()]);
+        if (! $state->isSeen()) {
+            Seat::query()
+                ->where('prompt_id', $prompt->id)
+                ->update(['prompt_id' => null]);
+        }
+        $this->room->tell($session);
+        $this->tellChecks($session);
+    }
+
+    /**
+     * @param  HasMany<Seat, LiveSession>  $seats
+     * @return array<string, string> by seat, the prompt of each that is not where the class is
+     */
+    private static function elsewhere(HasMany $seats): array
+    {
+        return $seats->whereNotNull('prompt_id')->pluck('prompt_id', 'id')->map(strval(...))->all();
     }
 
     /** A prompt that is over may open what students see of their checks. */

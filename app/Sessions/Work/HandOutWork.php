@@ -9,6 +9,7 @@ use App\Canvas\TakeCanvas;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
+use App\Models\Act;
 use App\Models\Canvas;
 use App\Models\Handout;
 use App\Models\LiveSession;
@@ -23,6 +24,7 @@ use Crag\Plan\HandoutMode;
 use Crag\Plan\PromptPage;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Prompt as PromptValue;
+use Crag\Session\Room\ActKind;
 use Illuminate\Support\Facades\DB;
 
 /** Gives work out, says which pages have it, and takes it back. No ink is lost by any of it. */
@@ -66,9 +68,24 @@ final readonly class HandOutWork
                 }
                 $this->put($handout, $canvas, $operations);
             }
+            if ($seats === null) {
+                self::noteAct($handout, $session, $prompt, count($canvases));
+            }
 
             return $handout;
         });
+    }
+
+    private static function noteAct(Handout $handout, LiveSession $session, Prompt $prompt, int $n): void
+    {
+        Act::note(
+            $session,
+            ActKind::HandOut,
+            $prompt,
+            ['label' => $handout->label, 'fresh' => $handout->mode === HandoutMode::Fresh, 'n' => $n],
+            [],
+            $handout,
+        );
     }
 
     /** New words and another backdrop for the present prompt, under everybody's work. */
@@ -90,9 +107,11 @@ final readonly class HandOutWork
                     false,
                     $before,
                 );
-                foreach ($prompt->canvases()->with('seat.session')->get() as $canvas) {
+                $canvases = $prompt->canvases()->with('seat.session')->get();
+                foreach ($canvases as $canvas) {
                     $this->put($handout, $canvas, [$this->putOn->backdrop($canvas, $value->backdrop)]);
                 }
+                self::noteAct($handout, $session, $prompt, $canvases->count());
             }
             ($this->keep)($session, $prompt, $before['words']);
             $this->steer->gather($session, $prompt);
@@ -102,9 +121,9 @@ final readonly class HandOutWork
     }
 
     /** As the next prompt, on a canvas of its own; the work so far stays where it is. */
-    public function asNext(LiveSession $session, PromptValue $value): void
+    public function asNext(LiveSession $session, PromptValue $value): Act
     {
-        DB::transaction(fn () => $this->steer->gather($session, $this->add($session, $value)));
+        return DB::transaction(fn (): Act => $this->steer->gather($session, $this->add($session, $value)));
     }
 
     /** One prompt more, unseen until it is opened. */

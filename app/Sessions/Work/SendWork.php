@@ -7,6 +7,7 @@ namespace App\Sessions\Work;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
+use App\Models\Act;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Prompt;
@@ -15,6 +16,7 @@ use App\Sessions\Checks\ReadWork;
 use App\Sessions\Room\EachSeat;
 use App\Sessions\Room\Hands;
 use App\Sessions\Room\RoomState;
+use Crag\Session\Room\ActKind;
 use Illuminate\Support\Facades\DB;
 
 /** A student sends a canvas to the teacher, or takes it back; covered work is revealed. */
@@ -52,19 +54,33 @@ final readonly class SendWork
     }
 
     /** All work on a prompt opens on the desks at once; nothing sent can be taken back from now on. */
-    public function reveal(LiveSession $session, Prompt $prompt): void
+    public function reveal(LiveSession $session, Prompt $prompt): Act
     {
-        DB::transaction(function () use ($session, $prompt): void {
-            $prompt->update(['revealed_at_ms' => Clock::ms()]);
-            ($this->announce)($session, Audience::desk($session), 'reveal', ['prompt' => $prompt->id]);
-            foreach ($prompt->canvases()->with('seat.session')->get() as $canvas) {
-                if ($canvas->seat !== null) {
-                    ($this->announce)($session, Audience::seat($canvas->seat), 'own', [
-                        'own' => RoomState::own($canvas->seat),
-                    ]);
-                }
-            }
-            $this->room->tell($session);
+        return DB::transaction(function () use ($session, $prompt): Act {
+            $this->show($session, $prompt, true);
+
+            return Act::note($session, ActKind::Reveal, $prompt, ['n' => $prompt->canvases()->count()], []);
         });
+    }
+
+    /** The work that was revealed is covered again. */
+    public function cover(Act $act): void
+    {
+        $prompt = $act->session->prompts()->findOrFail($act->prompt_id);
+        DB::transaction(fn () => $this->show($act->session, $prompt, false));
+    }
+
+    private function show(LiveSession $session, Prompt $prompt, bool $isRevealed): void
+    {
+        $prompt->update(['revealed_at_ms' => $isRevealed ? Clock::ms() : null]);
+        ($this->announce)($session, Audience::desk($session), 'reveal', ['prompt' => $prompt->id]);
+        foreach ($prompt->canvases()->with('seat.session')->get() as $canvas) {
+            if ($canvas->seat !== null) {
+                ($this->announce)($session, Audience::seat($canvas->seat), 'own', [
+                    'own' => RoomState::own($canvas->seat),
+                ]);
+            }
+        }
+        $this->room->tell($session);
     }
 }

@@ -124,6 +124,7 @@ final class RulesTest extends TestCase
                     'ask',
                     'make_groups',
                     'lead',
+                    'cover',
                     'choose_screen',
                     'change_settings',
                     'end',

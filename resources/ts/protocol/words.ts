@@ -227,6 +227,7 @@ export type DeskWord =
     | 'told_choose_light'
     | 'told_choose_screen'
     | 'told_coach'
+    | 'told_cover'
     | 'told_end'
     | 'told_forget'
     | 'told_forget_student'

@@ -5,6 +5,7 @@
 @include('desk.checks.missing', ['swap' => true])
 @include('desk.room.waiting', ['swap' => true])
 @include('desk.room.doorway', ['swap' => true])
+@include('desk.room.done', ['swap' => true])
 @include('desk.work.handouts', ['swap' => true])
 @include('desk.work.recipients', ['swap' => true])
 @include('desk.work.pieces-to', ['swap' => true])

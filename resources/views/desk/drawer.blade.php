@@ -10,6 +10,9 @@
     @include('desk.asks.ask')
     @include('desk.show.offers')
     @include('desk.room.timing')
+    <x-panel id="done" :title="__('What was done')">
+        @include('desk.room.done')
+    </x-panel>
     @include('desk.room.settings')
     @include('desk.keys')
 </aside>

@@ -8,7 +8,7 @@
         'W' => __('write to this student'), 'A' => __('quick ask'), 'M' => __('class picture and next groups'),
     'V' => __('compare what is chosen'), 'K' => __('pick a student'), 'B' => __('Shield: hide everything on this desk'),
         'Z' => __('the part that is drawn on, or whole pages'), '+ −' => __('larger and smaller tiles'), 'N' => __('names on this desk: names, seat numbers, hidden'),
-    'P' => __('pens down for everyone, and up again'), 'Y' => __('who is waiting'), 'T' => __('timer'),
+    'P' => __('pens down for everyone, and up again'), 'Y' => __('who is waiting'), 'I' => __('what was done, and undo it'), 'T' => __('timer'),
         'G' => __('bring everyone to the prompt you’re looking at'), 'F' => __('lead canvas, and back to the grid'),
         'D' => __('door and seats'),
     'Esc' => __('close what is open, choose nothing'), '?' => __('these keys'),

@@ -110,29 +110,112 @@ final class TogetherTest extends OneStudentTestCase
         self::assertSame(ScreenView::Showcase, $this->session->refresh()->screen_view);
     }
 
+    public function test_a_later_move_is_undone_before_an_earlier_one(): void
+    {
+        $first = $this->desk("prompt/{$this->second->id}/gather")->assertOk();
+        $second = $this->desk("prompt/{$this->first->id}/gather")->assertOk();
+        $address = (string) $first->json('undo.address');
+        $this->asTeacher()
+            ->postJson($address, [])
+            ->assertConflict()
+            ->assertSee('Undo the newer one first');
+        self::assertSame($this->first->id, $this->session->refresh()->prompt_id);
+        $this->undo($second);
+        self::assertSame($this->second->id, $this->session->refresh()->prompt_id);
+        $this->undo($first);
+        self::assertSame($this->first->id, $this->session->refresh()->prompt_id);
+        $this->asTeacher()
+            ->postJson($address, [])
+            ->assertConflict()
+            ->assertSee('already been undone');
+    }
+
+    public function test_pens_down_for_all_is_undone_with_those_that_were_down_for_one(): void
+    {
+        $this->desk('pens', ['down' => true, 'seat' => $this->seat->id, 'words' => 'You first'])->assertOk();
+        $this->desk('pens', ['down' => true, 'words' => 'All eyes here'])
+            ->assertOk()
+            ->assertJsonPath('said', 'Pens down for 1 student.');
+        $up = $this->desk('pens', ['down' => false])
+            ->assertOk()
+            ->assertJsonPath('said', 'Pens up for 1 student.');
+        self::assertFalse($this->seat->refresh()->pens->isDown());
+        $this->undo($up)->assertJsonPath('said', 'Pens are down again.');
+        self::assertSame('All eyes here', $this->session->refresh()->pens->words);
+        self::assertSame('You first', $this->seat->refresh()->pens->words);
+    }
+
+    public function test_a_closed_and_a_hidden_prompt_open_again_with_those_who_were_there(): void
+    {
+        $this->desk('pace', ['pace' => Pace::Own->value])->assertOk();
+        $this->desk("prompt/{$this->second->id}/state", ['state' => 'open'])
+            ->assertOk()
+            ->assertJsonPath('said', 'Prompt 2 is open.');
+        $this->desk("prompt/{$this->second->id}/state", ['state' => 'open'])
+            ->assertOk()
+            ->assertExactJson([]);
+        $this->asStudent($this->seat, $this->token)
+            ->postJson("/seat/{$this->seat->id}/turn-to", ['prompt' => $this->second->id])
+            ->assertOk();
+        $this->undo($this->desk("prompt/{$this->second->id}/state", ['state' => 'closed']))->assertJsonPath(
+            'said',
+            'Undone: prompt 2 is open.',
+        );
+        $hidden = $this->desk("prompt/{$this->second->id}/state", ['state' => 'skipped'])->assertOk();
+        self::assertNull($this->seat->refresh()->prompt_id);
+        $this->undo($hidden);
+        self::assertSame($this->second->id, $this->seat->refresh()->prompt_id);
+        self::assertSame(PromptState::Open, $this->second->refresh()->state);
+    }
+
+    public function test_revealed_work_is_covered_again(): void
+    {
+        $this->desk('settings', ['cover' => true])->assertOk();
+        $told = $this->desk("prompt/{$this->first->id}/reveal")->assertOk();
+        self::assertFalse($this->first->refresh()->isCovered());
+        $this->published->messages = [];
+        $this->undo($told)->assertJsonPath('said', 'The work is covered again.');
+        self::assertTrue($this->first->refresh()->isCovered());
+        self::assertStringContainsString(
+            '"type":"reveal"',
+            implode('', $this->published->on("desk.{$this->session->id}")),
+        );
+    }
+
+    public function test_what_was_done_is_listed_with_its_way_back(): void
+    {
+        $list = fn (): TestResponse => $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertOk();
+        $list()->assertSee('Nothing yet. Pens down, hand-outs');
+        $told = $this->desk("prompt/{$this->second->id}/hand-out", ['what' => 'prompt', 'mode' => 'fresh'])
+            ->assertOk()
+            ->assertJsonPath('said', 'Cleared 1 canvas and handed out. The old work is in Replay.');
+        $address = (string) $told->json('undo.address');
+        $list()
+            ->assertSee('Cleared 1 canvas and handed out.')
+            ->assertSee("data-post=\"{$address}\"", false);
+        $this->undo($told)->assertJsonPath('said', 'Undone. No student’s ink was touched.');
+        $list()
+            ->assertSee('<b>undone</b>', false)
+            ->assertDontSee("data-post=\"{$address}\"", false);
+    }
+
     #[TestWith(['nobody'])]
     #[TestWith(['student'])]
-    public function test_the_way_back_is_a_teachers(string $who): void
+    #[TestWith(['other teacher'])]
+    public function test_the_way_back_is_this_sessions_teachers(string $who): void
     {
-        $body = ['prompt' => $this->first->id, 'state' => 'open', 'screen' => 'prompt', 'seats' => []];
-        if ($who === 'nobody') {
-            $this->asNobody();
-        } else {
-            $this->asStudent($this->seat, $this->token);
-        }
-        self::assertContains(
-            $this->postJson("/desk/{$this->session->id}/prompt/{$this->second->id}/gather/back", $body)->status(),
-            [302, 401, 403, 404],
-        );
-        $this->desk("prompt/{$this->second->id}/gather/back", ['screen' => 'nonsense'] + $body)->assertUnprocessable();
-        // What is no prompt of this session is not gone to.
-        $other = $this->newSession('Other')->prompt()->firstOrFail();
-        $this->desk(
-            "prompt/{$this->second->id}/gather/back",
-            ['prompt' => $other->id, 'seats' => [$this->seat->id => $other->id]] + $body,
-        )->assertOk();
-        self::assertNull($this->seat->refresh()->prompt_id);
-        self::assertNotSame($other->id, $this->session->refresh()->prompt_id);
+        $address = (string) $this->desk("prompt/{$this->second->id}/gather")->json('undo.address');
+        match ($who) {
+            'nobody' => $this->asNobody(),
+            'student' => $this->asStudent($this->seat, $this->token),
+            default => $this->asTeacher('another-teacher'),
+        };
+        self::assertContains($this->postJson($address, [])->status(), [302, 401, 403, 404]);
+        $other = $this->newSession('Other');
+        $this->asTeacher()
+            ->postJson(str_replace($this->session->id, $other->id, $address), [])
+            ->assertNotFound();
+        self::assertSame($this->second->id, $this->session->refresh()->prompt_id);
     }
 
     public function test_the_lead_canvas_goes_to_the_class_screen_alone_lives_there_and_comes_down(): void

@@ -51,6 +51,7 @@ enum Deed: string
     case Ask = 'ask';
     case MakeGroups = 'make_groups';
     case Reveal = 'reveal';
+    case Cover = 'cover';
     case Lead = 'lead';
     case ChooseScreen = 'choose_screen';
     case ChangeSettings = 'change_settings';
@@ -111,6 +112,7 @@ enum Deed: string
             self::Ask => 'changed the quick ask',
             self::MakeGroups => 'made groups',
             self::Reveal => 'revealed the work',
+            self::Cover => 'covered the work again',
             self::Lead => 'used the lead canvas',
             self::ChooseScreen => 'changed the class screen',
             self::ChangeSettings => 'changed the settings',

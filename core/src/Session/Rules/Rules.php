@@ -63,6 +63,7 @@ final class Rules
             Deed::Ask => [self::RUNS_IT, [C::Running]],
             Deed::MakeGroups => [self::RUNS_IT, [C::Running]],
             Deed::Reveal => [self::RUNS_IT, [C::Running, C::IsCovered]],
+            Deed::Cover => [self::RUNS_IT, [C::Running]],
             Deed::Lead => [self::RUNS_IT, [C::Running]],
             Deed::ChooseScreen => [self::RUNS_IT, [C::Running]],
             Deed::ChangeSettings => [self::RUNS_IT, [C::Running]],

@@ -33,6 +33,7 @@ export function listenToPanels({ actions, drawer, bands }: Desk): void {
         {
             keys: panel('keys'),
             waiting,
+            done: panel('done'),
             settings: panel('settings'),
             timer: panel('timing'),
             'big-code': modal('big-code'),
@@ -41,7 +42,7 @@ export function listenToPanels({ actions, drawer, bands }: Desk): void {
             'turn-away': window('turn-away'),
             'send-out': window('send-out'),
         },
-        { t: panel('timing'), y: waiting, '?': panel('keys') },
+        { t: panel('timing'), y: waiting, i: panel('done'), '?': panel('keys') },
     );
     document.addEventListener('click', (event) => {
         const button = (event.target as Element).closest<HTMLElement>('dialog [data-cancel]');

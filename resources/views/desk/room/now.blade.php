@@ -57,6 +57,8 @@
             <button class="menu-item" data-do="timer"><x-icon name="stopwatch" /> {{ __('Timer') }} <kbd>T</kbd></button>
             <button id="tools-button" class="menu-item" data-do="tools"><x-icon name="tools" />
                 {{ __('Tools: :tray', ['tray' => __($current->trayInForce()->now->kind->word())]) }}</button>
+<button id="done-button" class="menu-item" data-do="done"><x-icon name="arrow-counterclockwise" />
+                {{ __('What was done') }} <kbd>I</kbd></button>
             <button id="settings-button" class="menu-item" data-do="settings"><x-icon name="gear" />
                 {{ __('Settings') }}</button>
             <a class="menu-item" href="{{ route('desk.take', $session) }}" target="_blank"

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Room;
 
+use App\Http\ActAnswer;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Sessions\Room\ChangePrompts;
@@ -12,9 +13,7 @@ use App\Sessions\Work\SendWork;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\Prompt as PromptValue;
-use Crag\Session\Room\Pace;
 use Crag\Session\Room\PromptState;
-use Crag\Session\Screen\ScreenView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -30,46 +29,8 @@ final class PromptsController
     public function gather(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
     {
         $request->validate(['page' => ['nullable', 'integer', 'min:0', 'max:100']]);
-        $before = $this->steer->gather($session, $prompt, $request->integer('page'));
 
-        return response()->json(self::gathered($session, $prompt, $before));
-    }
-
-    /** Everybody goes back to where they were before. */
-    public function back(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
-    {
-        /**
-         * @var array{
-         *     pace?: string, prompt: string, state: string, screen: string, seats: array<string, string>,
-         * } $before
-         */
-        $before = $request->validate([
-            'pace' => [Rule::enum(Pace::class)],
-            'prompt' => ['required', 'string'],
-            'state' => ['required', Rule::enum(PromptState::class)],
-            'screen' => ['required', Rule::enum(ScreenView::class)],
-            'seats' => ['array'],
-            'seats.*' => ['string'],
-        ]) + ['seats' => []];
-        $this->steer->back($session, $prompt, $before);
-
-        return response()->json(['said' => __('Everyone is back where they were.')]);
-    }
-
-    /**
-     * What is said after everybody was brought to a prompt, with the way back.
-     *
-     * @param  array<string, mixed>  $before
-     * @return array<string, mixed>
-     */
-    public static function gathered(LiveSession $session, Prompt $prompt, array $before): array
-    {
-
-        return [
-            'said' => __('Everyone is at prompt :n.', ['n' => $prompt->n]).
-                ($session->screen_view->staysWhenGathered() ? ' '.__('The class screen keeps what it shows.') : ''),
-            'undo' => ['address' => route('desk.gather.back', [$session, $prompt], false), 'body' => $before],
-        ];
+        return ActAnswer::of($request, $this->steer->gather($session, $prompt, $request->integer('page')));
     }
 
     public function set(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
@@ -81,9 +42,8 @@ final class PromptsController
             409,
             __('Students are on this prompt. Bring them to another one first.'),
         );
-        $this->steer->set($session, $prompt, $state);
 
-        return response()->json([]);
+        return ActAnswer::of($request, $this->steer->set($session, $prompt, $state));
     }
 
     public function move(Request $request, LiveSession $session, Prompt $prompt): JsonResponse
@@ -108,11 +68,9 @@ final class PromptsController
         ]);
     }
 
-    public function reveal(LiveSession $session, Prompt $prompt, SendWork $work): JsonResponse
+    public function reveal(Request $request, LiveSession $session, Prompt $prompt, SendWork $work): JsonResponse
     {
-        $work->reveal($session, $prompt);
-
-        return response()->json([]);
+        return ActAnswer::of($request, $work->reveal($session, $prompt));
     }
 
     /** Whether the reader of work answers at once whoever sends work on it. */

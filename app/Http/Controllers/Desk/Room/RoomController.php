@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Room;
 
+use App\Http\ActAnswer;
+use App\Http\CurrentRole;
+use App\Http\Words\ActWords;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
+use App\Models\Act;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Sessions\Room\AdmitStudents;
 use App\Sessions\Room\Attention;
 use App\Sessions\Room\ChangePrompts;
 use App\Sessions\Room\ChangeSettings;
+use App\Sessions\Room\UndoAct;
 use Crag\Session\Door\Door;
 use Crag\Session\Door\InvalidName;
 use Crag\Session\Door\NameMode;
@@ -44,19 +49,18 @@ final class RoomController
         $seats = $ids === null ? [null] : $session->seats()->whereIn('id', $ids)->get()->all();
         abort_if($seats === [], 404);
         $isDown = $request->boolean('down');
+        $act = null;
         try {
             foreach ($seats as $seat) {
-                if ($isDown) {
-                    $attention->pensDown($session, $seat, $request->string('words')->toString());
-                } else {
-                    $attention->pensUp($session, $seat);
-                }
+                $act = $isDown
+                    ? $attention->pensDown($session, $seat, $request->string('words')->toString())
+                    : $attention->pensUp($session, $seat);
             }
         } catch (InvalidName $problem) {
             abort(422, __($problem->getMessage()));
         }
         if ($ids === null) {
-            return response()->json([]);
+            return ActAnswer::of($request, $act);
         }
         $for = [
             'name' => count($seats) === 1
@@ -74,6 +78,16 @@ final class RoomController
                 ],
             ],
         ]);
+    }
+
+    /** Takes back what was done to everybody, as far as nothing has replaced it since. */
+    public function undo(Request $request, LiveSession $session, Act $act, UndoAct $undo): JsonResponse
+    {
+        CurrentRole::check($request, $session, $act->kind->undoing());
+        abort_if($act->isUndone(), 409, __('That’s already been undone.'));
+        abort_unless($undo($act), 409, __('Something newer has replaced that. Undo the newer one first.'));
+
+        return response()->json(['said' => ActWords::undone($act)]);
     }
 
     public function timer(Request $request, LiveSession $session, Attention $attention): JsonResponse
@@ -117,11 +131,8 @@ final class RoomController
     public function pace(Request $request, LiveSession $session, ChangePrompts $steer): JsonResponse
     {
         $request->validate(['pace' => ['required', Rule::enum(Pace::class)]]);
-        $before = $steer->pace($session, Pace::from($request->string('pace')->toString()));
 
-        return response()->json(
-            $before === null ? [] : PromptsController::gathered($session, $session->prompt()->firstOrFail(), $before),
-        );
+        return ActAnswer::of($request, $steer->pace($session, Pace::from($request->string('pace')->toString())));
     }
 
     public function settings(Request $request, LiveSession $session, ChangeSettings $change): JsonResponse

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Work;
 
+use App\Http\ActAnswer;
 use App\Http\CurrentRole;
 use App\Http\Requests\HandoutRequest;
+use App\Http\Words\ActWords;
 use App\Models\Asset;
 use App\Models\Handout;
 use App\Models\LiveSession;
@@ -59,13 +61,11 @@ final class HandOutController
             throw ValidationException::withMessages(['words' => __($problem->getMessage())]);
         }
         if ($request->string('place')->is('next')) {
-            $this->handOut->asNext($session, $value);
-
-            return response()->json([]);
+            return ActAnswer::of($request, $this->handOut->asNext($session, $value));
         }
         $handout = $this->handOut->underPresentWork($session, $value);
 
-        return $handout === null ? response()->json([]) : $this->told($session, $handout);
+        return $handout === null ? response()->json([]) : $this->told($request, $session, $handout);
     }
 
     /**
@@ -99,7 +99,7 @@ final class HandOutController
             abort(422, __($problem->getMessage()));
         }
 
-        return $this->told($session, $handout);
+        return $this->told($request, $session, $handout);
     }
 
     /** Takes it back from everybody, or from one student. */
@@ -144,24 +144,23 @@ final class HandOutController
         return response()->json(['asset' => $asset->id]);
     }
 
-    private function told(LiveSession $session, Handout $handout): JsonResponse
+    private function told(Request $request, LiveSession $session, Handout $handout): JsonResponse
     {
         $n = $handout->canvases()->count();
+        $act = $handout->act;
 
-        return response()->json([
-            'handout' => $handout->id,
-            'canvases' => $n,
-            'said' => $handout->mode === HandoutMode::Fresh
-                    ? trans_choice(
-                        '{1} Cleared :count canvas and handed out. The old work is in Replay.|[2,*] Cleared :count canvases and handed out. The old work is in Replay.',
-                        $n,
-                    )
-                    : trans_choice(
-                        '{0} Nobody has a canvas yet; anyone who joins later gets it.|{1} Handed out on :count canvas.|[2,*] Handed out on :count canvases.',
-                        $n,
-                    ),
-            'undo' => ['address' => route('desk.handout.undo', [$session, $handout], false), 'body' => (object) []],
-        ]);
+        return response()->json(
+            ['handout' => $handout->id, 'canvases' => $n] +
+                ($act === null
+                    ? [
+                        'said' => ActWords::handedOut($handout->mode === HandoutMode::Fresh, $n),
+                        'undo' => [
+                            'address' => route('desk.handout.undo', [$session, $handout], false),
+                            'body' => (object) [],
+                        ],
+                    ]
+                    : ActAnswer::told($request, $act)),
+        );
     }
 
     /**

@@ -80,7 +80,7 @@ test('a button does what its part of the desk says, unless it is disabled; its m
     document.body.innerHTML = `<details class="menu-details" open><summary>More</summary>
         <button data-do="keys"><i>?</i></button><button data-do="pens" disabled>P</button></details>`;
     const did: string[] = [];
-    const actions = new Actions();
+    const actions = new Actions({});
     actions.add({ keys: () => did.push('keys'), pens: () => did.push('pens') });
     document.querySelector<HTMLElement>('i')!.click();
     document.querySelector<HTMLElement>('[data-do=pens]')!.dispatchEvent(new MouseEvent('click', { bubbles: true }));
@@ -89,20 +89,20 @@ test('a button does what its part of the desk says, unless it is disabled; its m
 });
 
 test('two parts that want the same key are told so', () => {
-    const actions = new Actions();
-    actions.add({ ask: () => undefined }, { a: () => undefined });
+    const actions = new Actions({ a: 'ask', z: 'drawn-part' });
+    actions.add({ ask: () => undefined }, { ask: () => undefined });
     assert.throws(() => actions.add({ ask: () => undefined }), /action “ask”/);
-    assert.throws(() => actions.add({}, { a: () => undefined }), /key “a”/);
+    assert.throws(() => actions.add({}, { ask: () => undefined }), /for “ask”/);
+    assert.throws(() => actions.add({}, { unlisted: () => undefined }), /for “unlisted”/);
+    assert.deepEqual(actions.idleKeys, ['z']);
 });
 
 /** A desk with its letters p, b and a, and what was pressed. */
 function keyed(): { pressed: string[]; press(key: string, on?: Element, how?: KeyboardEventInit): boolean } {
-    const actions = new Actions();
+    const actions = new Actions({ p: 'pens', b: 'shield', a: 'ask' });
     const layers = new Layers();
     const pressed: string[] = [];
-    for (const letter of ['p', 'b', 'a']) {
-        actions.add({}, { [letter]: () => pressed.push(letter) });
-    }
+    actions.add({}, { pens: () => pressed.push('p'), shield: () => pressed.push('b'), ask: () => pressed.push('a') });
     listenToKeys(
         { actions, layers } as unknown as Desk,
         ({ key, ctrlKey }) => key === 'ArrowLeft' || (ctrlKey && key === 'a'),

@@ -6,6 +6,7 @@ namespace App\Http\Pages;
 
 use App\Http\CurrentRole;
 use App\Http\CurrentTeacher;
+use App\Http\Words\DeskKeys;
 use App\Http\Words\DeskWords;
 use App\Live\Clock;
 use App\Models\LiveSession;
@@ -32,6 +33,7 @@ final class DeskPage
             'prompt' => $current->id,
             'me' => CurrentTeacher::of($request)?->id,
             'may' => Deeds::of($request, $session)->told(Deed::Lead),
+            'keys' => DeskKeys::bound(),
             'colours' => [
                 'coach' => Palette::PENS[CurrentRole::of($request)->coachPen()],
                 'private' => Palette::PENS['Rust'],

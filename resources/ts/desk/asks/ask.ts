@@ -40,7 +40,7 @@ export class AskPanel {
         bus.on('ask', () => this.refresh());
         bus.on('answered', () => this.refresh());
         bus.on('done', (what) => what === 'ask' && this.refresh(0));
-        actions.add({ ask: open }, { a: open });
+        actions.add({ ask: open }, { ask: open });
         this.face = new TimerFace(
             desk.now,
             (words) => {

@@ -31,7 +31,7 @@ export class CheckPass {
                 'pass-end': () => this.end(),
                 'pass-check': ({ dataset: { level = '0' } }) => this.check(Number(level)),
             },
-            { q: begin },
+            { pass: begin },
         );
         this.nameless.checked = localStorage.getItem(NAMELESS) === '1';
         this.nameless.addEventListener('change', () => {

@@ -16,7 +16,7 @@ export class ClassPicture {
         const open = (): void => this.open();
         desk.actions.add(
             { picture: open, 'close-picture': () => this.close(), 'keep-groups': () => this.keep() },
-            { m: open },
+            { picture: open },
         );
         const form = element<HTMLFormElement>('#groups-form');
         form.addEventListener('submit', (event) => {

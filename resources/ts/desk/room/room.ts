@@ -45,7 +45,7 @@ export class RoomDesk {
                 'set-timer': (button) => this.setTimer(Number(button.dataset.seconds)),
                 'pause-timer': () => this.pauseTimer(),
             },
-            { p: pens, n: names, d: door },
+            { pens, names, door },
         );
         this.face = new TimerFace(
             desk.now,

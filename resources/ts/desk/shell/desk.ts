@@ -21,6 +21,8 @@ export interface DeskPage {
     me: string;
     /** Why this teacher cannot do it; null where they may. */
     may: Record<'lead', string | null>;
+    /** What each key does, by the action's name: App\Http\Words\DeskKeys. */
+    keys: Record<string, string>;
     /** In which coach ink and private notes begin. */
     colours: Record<'coach' | 'private', string>;
     /** The server's clock as the page was made, in milliseconds. */
@@ -82,7 +84,7 @@ export class Desk implements DeskContext {
         isCovered: false,
         started: 0,
     });
-    readonly actions = new Actions();
+    readonly actions = new Actions(this.page.keys);
     readonly layers = new Layers();
     readonly notice = new Notice('#desk-notice');
     readonly drawer = new Drawer((panel) => this.bus.tell('closed', panel));

@@ -19,13 +19,14 @@ export function listenToKeys(
         const isTyping = target.closest(FIELD) !== null;
         const isModified = event.ctrlKey || event.metaKey || event.altKey;
         const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-        const letter = isModified ? undefined : actions.letters[key];
+        const letter = isModified ? undefined : actions.ofKey(key);
         // The Shield works from everywhere but from within words; while it is up, nothing is done that cannot be seen.
-        if (key === 'b' && letter !== undefined && !isTyping) {
+        const name = actions.nameOf(key);
+        if (name === 'shield' && letter !== undefined && !isTyping) {
             event.preventDefault();
             letter();
         } else if (document.body.classList.contains('is-shielded')) {
-            if (key === 'p') {
+            if (name === 'pens') {
                 letter?.();
             }
         } else if (key === 'Escape' && !isModified) {

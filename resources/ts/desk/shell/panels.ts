@@ -42,7 +42,7 @@ export function listenToPanels({ actions, drawer, bands }: Desk): void {
             'turn-away': window('turn-away'),
             'send-out': window('send-out'),
         },
-        { t: panel('timing'), y: waiting, i: panel('done'), '?': panel('keys') },
+        { timer: panel('timing'), waiting, done: panel('done'), keys: panel('keys') },
     );
     document.addEventListener('click', (event) => {
         const button = (event.target as Element).closest<HTMLElement>('dialog [data-cancel]');

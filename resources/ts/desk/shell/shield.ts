@@ -16,5 +16,5 @@ export function listenToShield(desk: Desk): void {
         element('#shield-button').setAttribute('aria-pressed', String(isUp));
         desk.say(isUp ? desk.words.shielded : desk.words.unshielded);
     };
-    desk.actions.add({ shield: toggle }, { b: toggle });
+    desk.actions.add({ shield: toggle }, { shield: toggle });
 }

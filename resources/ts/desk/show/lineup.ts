@@ -24,7 +24,7 @@ export class LineUpBar {
                 // As the server wrote it: App\Models\Show\LineupEntry.
                 entry: (button) => this.open(JSON.parse(button.dataset.entry ?? '{}') as Entry),
             },
-            { '[': () => this.step(-1), ']': () => this.step(1) },
+            { 'show-previous': () => this.step(-1), 'show-next': () => this.step(1) },
         );
         this.window = mountWindow('#entry-window', (how) => void this.done(how));
         document.addEventListener('click', (event) => {

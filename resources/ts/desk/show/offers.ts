@@ -23,5 +23,5 @@ export function listenToOffers({ address, actions, bus, drawer }: Desk): void {
     };
     bus.on('offer', freshen);
     bus.on('done', (what) => what === 'offers' && freshen());
-    actions.add({ offers: open }, { e: open });
+    actions.add({ offers: open }, { offers: open });
 }

@@ -58,5 +58,8 @@ export function listenToShow(desk: Desk, looking: Looking, closeUp: CloseUp): vo
     }).observe(small);
     bus.on('tiles', () => drawer.panel === 'show' && freshen());
     const line = (): void => lineUp(false);
-    actions.add({ 'show-panel': open, 'show-these': () => lineUp(true), 'line-up': line }, { s: open, j: line });
+    actions.add(
+        { 'show-panel': open, 'show-these': () => lineUp(true), 'line-up': line },
+        { 'show-panel': open, 'line-up': line },
+    );
 }

@@ -46,7 +46,7 @@ export class Talking {
         const toggle = (): void => (this.isOpen ? this.close() : void tell(this.open()));
         bus.on('operations', (operations) => this.takeOperations(operations));
         bus.on('screen', () => void this.freshen());
-        actions.add({ talking: toggle }, { u: toggle });
+        actions.add({ talking: toggle }, { talking: toggle });
         this.wet = new WetSender('lead', send);
         this.pointer = new PointerSender('lead', send);
         this.sheet.className = 'page page-below talking-sheet';

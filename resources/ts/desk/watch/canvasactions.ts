@@ -47,6 +47,6 @@ export function listenToCanvasActions(desk: Desk, looking: Looking, closeUp: Clo
                 }
             },
         },
-        { w: write },
+        { write },
     );
 }

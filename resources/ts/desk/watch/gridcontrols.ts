@@ -40,6 +40,6 @@ export function listenToGridControls({ actions, bus }: Desk, { grid }: Canvases)
                 bus.tell('tiles', null);
             },
         },
-        { z: drawn, '+': () => resize(TILE_STEP), '=': () => resize(TILE_STEP), '-': () => resize(-TILE_STEP) },
+        { 'drawn-part': drawn, larger: () => resize(TILE_STEP), smaller: () => resize(-TILE_STEP) },
     );
 }

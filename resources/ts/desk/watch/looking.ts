@@ -84,11 +84,11 @@ export class Looking {
                 phrase: (button) => closeUp.side.phrase(button.dataset.phrase ?? ''),
             },
             {
-                v: () => this.beside(),
-                c: () => void closeUp.use('coach'),
-                o: () => void closeUp.use('private'),
-                r: () => closeUp.replay(),
-                l: () => closeUp.isOpen && closeUp.lastLook(),
+                compare: () => this.beside(),
+                coach: () => void closeUp.use('coach'),
+                notes: () => void closeUp.use('private'),
+                replay: () => closeUp.replay(),
+                'last-look': () => closeUp.isOpen && closeUp.lastLook(),
             },
         );
     }

@@ -25,7 +25,7 @@ export class PickWindow {
             void this.draw(tiles.length > 1 ? tiles.map(({ seat }) => seat.id) : null);
         };
         desk.bus.on('pick', ({ pick, seat }) => this.hear(pick, seat));
-        desk.actions.add({ pick }, { k: pick });
+        desk.actions.add({ pick }, { pick });
         this.window = mountWindow('#pick', (how) => void this.done(how));
     }
 

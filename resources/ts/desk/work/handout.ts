@@ -27,7 +27,7 @@ export class HandOutForm {
         private readonly looking: Looking,
     ) {
         const open = (): void => this.open();
-        desk.actions.add({ 'hand-out': open, 'hand-out-one': open }, { h: open });
+        desk.actions.add({ 'hand-out': open, 'hand-out-one': open }, { 'hand-out': open });
         this.form.addEventListener('input', (event) => {
             this.drafted ||= (event.target as Element).closest('[data-for="words"]') !== null;
             this.sayEffect();

@@ -37,7 +37,7 @@ export class Lead {
         bus.on('room', ({ room }) => this.showSeen(room.lead));
         // As the now band says it.
         bus.on('written', () => this.showSeen((JSON.parse(element('#now').dataset.room ?? '') as Room).lead));
-        actions.add({ lead: flip }, { f: flip });
+        actions.add({ lead: flip }, { lead: flip });
         // What is drawn goes out as it is drawn to those who may see it, and to nobody else.
         this.wet = new WetSender('lead', (text) => this.isSeen && send(text));
         this.dialog.addEventListener('submit', (event) => {

@@ -32,7 +32,7 @@ export function listenToPrompts(desk: Desk, canvases: Canvases, closeUp: CloseUp
             show: onShown((canvas, page) => void tell(post(`${address}/showcase`, { canvas, page }))),
             'copy-to-lead': onShown((canvas, page) => void run(`${address}/canvas/${canvas}/copy-to-lead`, { page })),
         },
-        { g: () => gather(store.now.looking) },
+        { gather: () => gather(store.now.looking) },
     );
     document.body.addEventListener('crag:handed-out', () => drawer.close());
 }

@@ -16,7 +16,7 @@ final class DeskTest extends BrowserTestCase
     private const ENTER = "\u{E006}";
 
     /** What lies over the grid, by its key. */
-    private const PANELS = ['s', 'a', 'h', 'y', 't', 'd', 'e', '?'];
+    private const PANELS = ['s', 'a', 'h', 'y', 't', 'd', 'e', 'i', '?'];
 
     /** What can be pressed is in sight, or can be scrolled to; nothing makes the page wider than the screen. */
     private const CUT = <<<'JS'
@@ -171,6 +171,58 @@ final class DeskTest extends BrowserTestCase
         // Of what is chosen, only these.
         $this->teacher->run('document.querySelectorAll(".tile-name").forEach((one, i) => i > 0 && one.click())');
         $this->teacher->waitForText('#chosen-count', '2 chosen')->press('q')->waitForText('#pass-at', '1 of 2');
+        self::assertSame([], $this->teacher->complaints());
+    }
+
+    public function test_a_pass_takes_notes_and_phrases_by_key_and_goes_on_when_a_student_leaves(): void
+    {
+        $this->begin(['Isolde', 'Bran', 'Corin']);
+        $note = fn (string $name): mixed => $this->sql(
+            'select checks.note from checks join canvases on canvases.id = checks.canvas_id join seats on seats.id = canvases.seat_id where seats.name = ? order by checks.id desc',
+            [$name],
+        );
+        $this->teacher->press('q')->waitForText('#pass-at', '1 of 3')->seen('.marking-note textarea');
+        $this->teacher->press('.');
+        self::assertSame('note', $this->teacher->run('return document.activeElement.name'));
+        $this->teacher->find('.marking-note textarea')->sendKeys('Label the 3 kN load'.self::ENTER);
+        $this->teacher->until(fn (): bool => $note('Isolde') === 'Label the 3 kN load', 'the note is kept');
+        // The 3 was typed, and is no level.
+        self::assertSame('1 of 3', $this->teacher->text('#pass-at'));
+        $this->teacher->click('[data-then=phrases].mini-text')->waitForText('.phrase', 'Label the 3 kN load');
+        $this->teacher->press('2')->waitForText('#pass-at', '2 of 3')->waitForText('.phrase', 'Label the 3 kN load');
+        self::assertSame('', $this->teacher->run('return document.querySelector(".marking-note textarea").value'));
+        $this->teacher->press('7');
+        $this->teacher->until(fn (): bool => $note('Bran') === 'Label the 3 kN load', 'the phrase is kept');
+        // Who leaves while they are looked at is passed over.
+        $this->teacher->run(
+            'const seat = arguments[0]; fetch(`${location.pathname}/send-out`, {method: "POST", headers: {"Content-Type": "application/json", "X-XSRF-TOKEN": decodeURIComponent(document.cookie.split("XSRF-TOKEN=")[1] ?? ""), Accept: "application/json"}, body: JSON.stringify({seat, reason: ""})})',
+            $this->sql('select id from seats where name = ?', ['Bran']),
+        );
+        $this->teacher->waitForText('#pass-at', '2 of 2')->waitForText('#closeup-name', 'Corin');
+        $this->teacher->press('3')->seen('#picture');
+        $this->teacher->press(self::ESCAPE);
+        // Nothing is gone through while the work is covered.
+        $this->teacher->click('#desk-menu summary')->click('#settings-button')->click('#settings input[name=cover]')->until(
+            fn (): bool => $this->teacher->run('return document.body.classList.contains("is-covered")') === true,
+            'covered',
+        );
+        $this->teacher->press(self::ESCAPE)->press('q')->waitForText('#desk-notice', 'Covered');
+        self::assertFalse($this->teacher->find('#pass')->isDisplayed());
+        self::assertSame([], $this->teacher->complaints());
+    }
+
+    public function test_what_was_done_to_the_room_is_undone_from_the_list(): void
+    {
+        [$this->teacher, $this->code] = $this->startLesson();
+        $student = $this->join('Ottoline', $this->code);
+        $this->teacher->find('.tile');
+        $this->teacher->press('p')->waitForText('#desk-notice', 'Pens down for 1 student.');
+        $student->seen('#cover');
+        $this->teacher->press('i')->waitForText('#done-body', 'Pens down for 1 student.');
+        $this->teacher->click('.done-act button')->waitForText('#desk-notice', 'Pens are up again.');
+        $student->until(fn (): bool => ! $student->find('#cover')->isDisplayed(), 'pens up on the page');
+        $this->teacher->waitForText('.done-act', 'undone');
+        self::assertSame([], $this->teacher->all('.done-act button'));
         self::assertSame([], $this->teacher->complaints());
     }
 

@@ -42,6 +42,7 @@ final class ReachTest extends BrowserTestCase
                 '#hand-out' => 'hand out',
                 '#tools-button' => 'tools',
                 '#settings-button' => 'settings',
+                '#done-button' => 'done',
                 '#desk-menu [data-do=timer]' => 'timer',
                 '#show-button' => 'show',
                 '#door-button' => 'door',
@@ -50,7 +51,7 @@ final class ReachTest extends BrowserTestCase
                 '.tile-open' => 'close-up',
             ] as $button => $what
         ) {
-            if (in_array($what, ['tools', 'settings', 'keys', 'timer'], true)) {
+            if (in_array($what, ['tools', 'settings', 'done', 'keys', 'timer'], true)) {
                 $teacher->click('#desk-menu summary');
             } elseif ($what === 'student') {
                 $teacher->press('d');

@@ -47,6 +47,8 @@ final class DeskKeys
             __('Checks') => [
                 [['0 1 2 3'], null, __('check: No attempt, Not yet, Nearly, Secure')],
                 [['Del'], null, __('take the check away')],
+                [['.'], 'note', __('write a note, in the close-up; Enter to go on')],
+                [['7', '8', '9'], 'phrase', __('one of your first three phrases, in the close-up')],
                 [['q'], 'pass', __('check pass: one canvas after the other, one key each')],
                 [['m'], 'picture', __('class picture and next groups')],
             ],

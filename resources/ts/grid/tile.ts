@@ -20,6 +20,8 @@ const SHOWN_WET = new Set(['text', 'note', 'line', 'arrow', 'rectangle', 'ellips
 const WET_LIFE_MS = 15_000;
 /** So long after the last wet point the frame still says that it is drawn on. */
 const DRAWING_MS = 4000;
+/** What is counted on the server when a check comes in is told so long after at most. */
+const COUNTED_MS = 1500;
 /** No line in a tile is thinner, in CSS pixels. */
 const THINNEST = 0.9;
 /** With all pages in one tile, so many at most. */
@@ -33,6 +35,8 @@ export class Tile {
     /** The one that has the log; with all pages shown, it shows the first. */
     readonly view: View;
     level: number | null = null;
+    /** How many checks of this desk are on their way, or only just told. */
+    private checking = 0;
     private hasChanged = false;
     states: string[] = ['not_started'];
     last = 0;
@@ -144,7 +148,7 @@ export class Tile {
             );
             this.sayName();
         }
-        this.showLevel(level, changed);
+        this.showLevel(this.checking > 0 ? this.level : level, changed);
     }
 
     /** For those who hear the page. */
@@ -165,6 +169,16 @@ export class Tile {
             hidden: this.words.student,
         };
         return shown[document.body.dataset.names ?? 'names'] ?? this.words.student;
+    }
+
+    /** Checked on this desk: what the server counted before it had this check does not take it away again. */
+    checkHere(level: number | null, telling: Promise<unknown>): void {
+        this.showLevel(level);
+        this.checking++;
+        const over = (): void => {
+            this.checking--;
+        };
+        telling.then(() => window.setTimeout(over, COUNTED_MS), over);
     }
 
     /** @param changed whether the student went on since; a check that is made now is of the work as it is now */

@@ -3,7 +3,7 @@
         <h3 class="h6">{{ $title }}</h3>
         <dl class="keys">
             @foreach ($some as [$keys, , $does])
-                <dt><kbd>{{ mb_strlen($keys[0]) === 1 ? mb_strtoupper($keys[0]) : $keys[0] }}</kbd></dt>
+                <dt><kbd>{{ mb_strlen($keys[0]) === 1 ? mb_strtoupper(implode(' ', $keys)) : $keys[0] }}</kbd></dt>
                 <dd>{{ $does }}</dd>
             @endforeach
         </dl>

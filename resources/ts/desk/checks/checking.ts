@@ -49,12 +49,13 @@ export class Checking {
             return;
         }
         // A key of a teacher's own scale says its level when the server has it.
+        const canvases = withCanvas.map(({ seat }) => seat.canvas);
+        const telling = post<CheckAnswer>(`${this.desk.address}/checks`, { canvases, level });
         if (this.strata.isStrata) {
-            withCanvas.forEach((tile) => tile.showLevel(level));
+            withCanvas.forEach((tile) => tile.checkHere(level, telling));
         }
         this.closeUp.freshen();
-        const canvases = withCanvas.map(({ seat }) => seat.canvas);
-        const answer = await this.ask(post(`${this.desk.address}/checks`, { canvases, level }));
+        const answer = await this.ask(telling);
         if (answer !== null && withCanvas.length > 1) {
             this.sayChecked(withCanvas.length, answer.before);
         }

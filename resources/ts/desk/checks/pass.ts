@@ -39,6 +39,9 @@ export class CheckPass {
             this.show();
         });
         desk.bus.on('closeUp', (seat) => this.follow(seat));
+        const close = looking.gone;
+        looking.gone = () => (this.isOn ? this.goOn() : close());
+        desk.bus.on('seat', ({ seat, state }) => state !== 'seated' && this.leaveOut(seat.id));
     }
 
     private get isOn(): boolean {
@@ -86,6 +89,16 @@ export class CheckPass {
         this.looking.close();
         // With the checks that are still on their way.
         void Promise.all(this.telling.splice(0)).then(() => this.picture.open());
+    }
+
+    /** Who has left the room is not gone through any more. */
+    private leaveOut(seat: string): void {
+        const at = this.queue.findIndex((tile) => tile.seat.id === seat);
+        if (this.isOn && at >= 0) {
+            this.queue.splice(at, 1);
+            this.at -= at < this.at ? 1 : 0;
+            this.show();
+        }
     }
 
     /** The close-up has turned to another canvas, or was closed. */

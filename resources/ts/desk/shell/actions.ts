@@ -6,7 +6,7 @@ export type Action = (button: HTMLElement, event: MouseEvent) => void;
  */
 export class Actions {
     private readonly buttons: Record<string, Action> = {};
-    private readonly keyed: Record<string, () => void> = {};
+    private readonly keyed: Record<string, (key: string) => void> = {};
 
     /** @param  keys  what each key does, by the action's name */
     constructor(private readonly keys: Record<string, string>) {
@@ -20,7 +20,7 @@ export class Actions {
     }
 
     /** Two parts that want the same name or the same key would hide each other. */
-    add(buttons: Record<string, Action>, keyed: Record<string, () => void> = {}): void {
+    add(buttons: Record<string, Action>, keyed: Record<string, (key: string) => void> = {}): void {
         for (const [name, act] of Object.entries(buttons)) {
             if (this.buttons[name] !== undefined) {
                 throw new Error(`Two parts of the desk have an action “${name}”.`);
@@ -41,7 +41,7 @@ export class Actions {
     }
 
     /** What a key does; undefined where it is none of the desk's. */
-    ofKey(key: string): (() => void) | undefined {
+    ofKey(key: string): ((key: string) => void) | undefined {
         return this.keyed[this.nameOf(key)];
     }
 

@@ -24,10 +24,10 @@ export function listenToKeys(
         const name = actions.nameOf(key);
         if (name === 'shield' && letter !== undefined && !isTyping) {
             event.preventDefault();
-            letter();
+            letter(key);
         } else if (document.body.classList.contains('is-shielded')) {
             if (name === 'pens') {
-                letter?.();
+                letter?.(key);
             }
         } else if (key === 'Escape' && !isModified) {
             if (target.closest('dialog') === null && !layers.escape()) {
@@ -38,7 +38,7 @@ export function listenToKeys(
                 event.preventDefault();
             } else if (letter !== undefined) {
                 event.preventDefault();
-                letter();
+                letter(key);
             }
         }
     });

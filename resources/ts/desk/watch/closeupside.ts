@@ -13,6 +13,20 @@ export class CloseUpSide {
         private readonly addressOf: (what: string) => string | null,
     ) {
         // What a reader proposes is asked for when it is opened.
+        // What was on its way when another canvas came is about the one before.
+        this.answers.addEventListener('htmx:beforeSwap', (event) => {
+            const { detail } = event as CustomEvent<{ shouldSwap: boolean; requestConfig: { path: string } }>;
+            detail.shouldSwap &&= detail.requestConfig.path === this.addressOf('answers');
+        });
+        this.answers.addEventListener('keydown', (event) => {
+            const isNote = event.target === this.note && !event.isComposing;
+            if (isNote && (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey))) {
+                event.preventDefault();
+                event.stopPropagation();
+                // Its change is told as it is left.
+                element('#closeup-name').focus();
+            }
+        });
         this.reader.addEventListener('toggle', () => this.showReading());
     }
 
@@ -39,9 +53,29 @@ export class CloseUpSide {
         }
     }
 
+    /** Null until it is there. */
+    private get note(): HTMLTextAreaElement | null {
+        return this.answers.querySelector<HTMLTextAreaElement>('textarea[name=note]');
+    }
+
+    /** The note by keys alone: Enter and Esc go back to the canvas, and what was written is kept. */
+    writeNote(): void {
+        const { note } = this;
+        note?.focus();
+        note?.setSelectionRange(note.value.length, note.value.length);
+    }
+
+    /** The phrase at a place, from 0. */
+    phraseAt(at: number): void {
+        this.answers.querySelectorAll<HTMLElement>('[data-do=phrase]')[at]?.click();
+    }
+
     /** A phrase goes into the note. */
     phrase(words: string): void {
-        const note = element<HTMLTextAreaElement>('textarea[name=note]', this.answers);
+        const { note } = this;
+        if (note === null) {
+            return;
+        }
         note.value = note.value.trim() === '' ? words : `${note.value.trim()} ${words}`;
         note.dispatchEvent(new Event('change', { bubbles: true }));
     }

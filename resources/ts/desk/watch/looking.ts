@@ -7,6 +7,9 @@ import type { Chosen } from './chosen';
 import type { CloseUp } from './closeup';
 import type { Compare } from './compare';
 
+/** The key of the first phrase; the digits before it are levels. */
+const FIRST_PHRASE_KEY = 7;
+
 /** So far a finger wipes to turn to another student, in CSS pixels. */
 const SWIPE = 70;
 
@@ -49,7 +52,7 @@ export class Looking {
         ];
         desk.bus.on('seat', ({ seat, state }) => {
             if (state !== 'seated' && closeUp.shown?.seat.id === seat.id) {
-                this.close();
+                this.gone();
             }
         });
         this.listenToSwipes();
@@ -88,10 +91,15 @@ export class Looking {
                 coach: () => void closeUp.use('coach'),
                 notes: () => void closeUp.use('private'),
                 replay: () => closeUp.replay(),
+                note: () => closeUp.isOpen && closeUp.side.writeNote(),
+                phrase: (key) => closeUp.isOpen && closeUp.side.phraseAt(Number(key) - FIRST_PHRASE_KEY),
                 'last-look': () => closeUp.isOpen && closeUp.lastLook(),
             },
         );
     }
+
+    /** The student in the close-up has left the room: it closes, unless a check pass goes on. */
+    gone = (): void => this.close();
 
     /**
      * The canvases that a key or a button means: the one in the close-up, those that are chosen, or the one that has

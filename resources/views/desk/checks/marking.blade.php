@@ -26,14 +26,14 @@
                 step="0.5" value="{{ $judgement->points }}" data-to="{{ $checks }}"
                 data-body="{{ json_encode(['canvas' => $canvas->id]) }}"></label>
     </div>
-    <label class="marking-note">{{ __('Note') }}
+    <label class="marking-note">{{ __('Note') }} <kbd>.</kbd>
         <textarea class="form-control" name="note" rows="2" maxlength="{{ Crag\Checks\Judgement::LONGEST_NOTE }}"
             dir="auto" data-to="{{ $checks }}"
             data-body="{{ json_encode(['canvas' => $canvas->id]) }}">{{ $judgement->note }}</textarea></label>
     <div class="marking-row marking-phrases">
-        @foreach ($phrases as $phrase)
-            <span class="phrase"><button class="chip chip-quiet" data-do="phrase" data-phrase="{{ $phrase }}" dir="auto">{{ Str::limit($phrase,
-                40) }}</button><button class="mini"
+        @foreach ($phrases as $i => $phrase)
+            <span class="phrase"><button class="chip chip-quiet" data-do="phrase" data-phrase="{{ $phrase }}"><span
+                dir="auto">{{ Str::limit($phrase, 40) }}</span>@if ($i < 3) <kbd>{{ $i + 7 }}</kbd>@endif</button><button class="mini"
                 data-post="{{ route('desk.phrases', $session, false) }}"
                 data-body="{{ json_encode(['phrase' => $phrase, 'drop' => true]) }}" data-then="phrases"
                 title="{{ __('Drop this phrase') }}"><x-icon name="x" /><span

@@ -102,6 +102,9 @@ Route::prefix('/desk/{session}')
     ->middleware(HoldsDesk::class)
     ->scopeBindings()
     ->group(function (): void {
+        Route::post('/here', [WatchController::class, 'here'])
+            ->middleware(May::route(Deed::Watch))
+            ->name('desk.here');
         Route::get('/prompt/{prompt}/canvases', [WatchController::class, 'canvases'])
             ->middleware(May::route(Deed::Watch))
             ->name('desk.canvases');

@@ -38,7 +38,7 @@ final class JoinTeachers
     private function takeOver(Teacher $from, Teacher $to): void
     {
         DB::transaction(static function () use ($from, $to): void {
-            foreach (['plans', 'rosters', 'intakes', 'plan_edits', 'checks', 'devices'] as $table) {
+            foreach (['plans', 'rosters', 'intakes', 'plan_edits', 'checks', 'acts', 'devices'] as $table) {
                 DB::table($table)
                     ->where('teacher_id', $from->id)
                     ->update(['teacher_id' => $to->id]);

@@ -167,7 +167,7 @@ final class LiveSession extends Model implements Holder
     /** @return BelongsToMany<Teacher, $this> */
     public function teachers(): BelongsToMany
     {
-        return $this->belongsToMany(Teacher::class, 'desk_rights')->withPivot('role');
+        return $this->belongsToMany(Teacher::class, 'desk_rights')->withPivot('role', 'at_seat', 'heard_at_ms');
     }
 
     /**

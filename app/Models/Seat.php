@@ -189,6 +189,7 @@ final class Seat extends Model
             'name' => $this->name,
             'ink' => $this->ink_key,
             'keepsBack' => $this->keeps_back,
+            'light' => $this->light,
         ];
     }
 

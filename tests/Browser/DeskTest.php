@@ -211,6 +211,53 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_the_live_view_stands_still_for_one_and_for_all_and_loses_nothing(): void
+    {
+        [$this->teacher, $this->code] = $this->startLesson();
+        $one = $this->join('Percival', $this->code);
+        $other = $this->join('Quill', $this->code);
+        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 2, 'the tiles');
+        $drawn = fn (int $n): int => $this->inked($this->teacher, ".tile:nth-child({$n}) .tile-page");
+        $draws = function (Page $student, string $name, int $n): void {
+            $student->draw('.page-paper', [[0.1 * $n, 0.2], [0.1 * $n, 0.6]]);
+            $student->until(fn (): bool => $this->stored($name) === $n, "stroke {$n} of {$name}");
+        };
+        $draws($one, 'Percival', 1);
+        $this->teacher->until(fn (): bool => $drawn(1) > 0, 'the first stroke');
+        $first = $drawn(1);
+        $this->teacher->run('document.querySelector(".tile-open").click()');
+        $this->teacher->find('#closeup-page-frame[data-ready]');
+        $this->teacher->click('#hold-one')->waitForText('#held', '1 held since');
+        $draws($one, 'Percival', 2);
+        $draws($other, 'Quill', 1);
+        $this->teacher->press(self::ESCAPE)->until(fn (): bool => $drawn(2) > 0, 'the other goes on');
+        $second = $drawn(2);
+        self::assertSame($first, $drawn(1));
+        self::assertTrue($this->teacher->find('.tile-held')->isDisplayed());
+        $this->teacher->click('#view-menu summary')->click('#hold')->waitForText('#held', 'Held since');
+        $draws($other, 'Quill', 2);
+        $draws($one, 'Percival', 3);
+        // The states are counted all the same: the held ink is there, and is not drawn.
+        self::assertSame([$first, $second], [$drawn(1), $drawn(2)]);
+        $this->teacher->click('#held');
+        $this->teacher->until(fn (): bool => $drawn(1) > 2 * $first && $drawn(2) > 1.5 * $second, 'all that was held');
+        self::assertFalse($this->teacher->find('#held')->isDisplayed());
+        // A colleague's desk says where it is.
+        $session = $this->sql("select id || '/' || helper_key from live_sessions order by created_at desc, id desc");
+        $helper = $this->person('helper')->visit(self::$crag->address()."/beside/{$session}");
+        $helper->type('[name=name]', 'Mr Abara')->click('.btn-go')->find('#grid[data-ready]');
+        $this->teacher->waitForText('#colleagues', 'Mr Abara');
+        $helper->run('document.querySelectorAll(".tile-open")[1].click()');
+        $this->teacher->waitForText('#colleagues', 'Mr Abara, at Quill’s canvas');
+        self::assertTrue($this->teacher->all('.tile-colleague')[1]->isDisplayed());
+        $helper->press(self::ESCAPE);
+        $this->teacher->until(fn (): bool => $this->teacher->text('#colleagues') === 'Mr Abara', 'back at the grid');
+        // Less data is said on the tile.
+        $one->run('document.querySelector("#light").click()');
+        $this->teacher->until(fn (): bool => $this->teacher->all('.tile-light')[0]->isDisplayed(), 'light data');
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     public function test_what_was_done_to_the_room_is_undone_from_the_list(): void
     {
         [$this->teacher, $this->code] = $this->startLesson();

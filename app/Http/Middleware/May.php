@@ -49,7 +49,7 @@ final class May
         $teacher = $request->attributes->get('teacher');
         if (
             $teacher instanceof Teacher &&
-            ! $request->routeIs('desk.operations', 'desk.coach', 'desk.looked') &&
+            ! $request->routeIs('desk.operations', 'desk.coach', 'desk.looked', 'desk.here') &&
             $session->teachers()->count() > 1
         ) {
             app(Announce::class)($session, Audience::desk($session), 'deed', [

@@ -165,6 +165,9 @@ export class Grid {
         }
     }
 
+    /** Whether a canvas's live view is held: its ink waits. */
+    isHeld: (canvas: string) => boolean = () => false;
+
     /** Ink being drawn: what came since the last frame is drawn together, just before the next one. */
     /** One whose key this desk does not know, or who floods it, is not shown. */
     wet(message: WetInk): void {
@@ -209,6 +212,9 @@ export class Grid {
         }
         if (this.heard.has(tile.seat.id)) {
             this.heard.set(tile.seat.id, performance.now());
+        }
+        if (this.isHeld(message.c)) {
+            return;
         }
         if (message.at === undefined) {
             tile.wet(message);

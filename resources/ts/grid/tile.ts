@@ -84,8 +84,9 @@ export class Tile {
     }
 
     /** The seat as it is called now. */
-    rename({ name, n }: Pick<SeatAnswer, 'name' | 'n'>): void {
-        this.seat = { ...this.seat, name };
+    rename({ name, n, light }: Pick<SeatAnswer, 'name' | 'n' | 'light'>): void {
+        this.seat = { ...this.seat, name, light };
+        element('.tile-light', this.root).hidden = !light;
         element('.tile-name .name-real', this.root).textContent = name;
         element('.tile-name .name-seat', this.root).textContent = fill(this.words.seat, { n });
         this.sayName();
@@ -101,6 +102,20 @@ export class Tile {
     private get drawn(): Box | null {
         const boxes = [...this.view.here()].map(([, placed]) => pageBox(placed));
         return boxes.length === 0 ? null : union(boxes);
+    }
+
+    /** Other teachers who have this canvas large. */
+    showColleagues(names: string[]): void {
+        const place = element('.tile-colleague', this.root);
+        const said = names.length === 0 ? '' : fill(this.words.colleague_here, { name: names.join(', ') });
+        place.hidden = said === '';
+        place.title = said;
+        element('.visually-hidden', place).textContent = said;
+    }
+
+    /** Its live view is held: what the student draws is drawn here later. */
+    showHeld(isHeld: boolean): void {
+        element('.tile-held', this.root).hidden = !isHeld;
     }
 
     showSent(isSent: boolean): void {

@@ -25,8 +25,10 @@ import { Canvases } from '../desk/watch/canvases';
 import { listenToCanvasActions } from '../desk/watch/canvasactions';
 import { Chosen } from '../desk/watch/chosen';
 import { CloseUp } from '../desk/watch/closeup';
+import { Colleagues } from '../desk/watch/colleagues';
 import { Compare } from '../desk/watch/compare';
 import { listenToGridControls } from '../desk/watch/gridcontrols';
+import { Hold } from '../desk/watch/hold';
 import { Looking } from '../desk/watch/looking';
 import { PickWindow } from '../desk/watch/pick';
 import { Strip } from '../desk/watch/strip';
@@ -46,11 +48,14 @@ const { grid } = canvases;
 const connection = new Connection(desk, {
     hear: (ink) => canvases.wet(ink),
     forgetSilence: () => grid.forgetSilence(),
+    sort: (operations) => hold.sort(operations),
 });
 const chosen = new Chosen(desk, grid);
 const watch = new Watch(desk, grid, chosen);
 const closeUp = new CloseUp(desk, (seat) => watch.reasons(seat));
 const compare = new Compare(desk);
+const hold = new Hold(desk, grid, () => closeUp.shown);
+new Colleagues(desk, grid);
 new Strip(desk, grid);
 const looking = new Looking(desk, canvases, chosen, closeUp, compare);
 const lead = new Lead(desk, connection.send);

@@ -11,6 +11,8 @@ export interface SeatAnswer {
     n: number;
     name: string;
     ink: string;
+    /** Whether the student's page sends less while drawing. */
+    light: boolean;
     canvas: string | null;
     isSent?: boolean;
 }
@@ -55,6 +57,7 @@ export interface DeskEvents {
     /** When the session ends without a sign of its teacher, in milliseconds. */
     ending: { at: number };
     deed: { deed: string; by: string; name: string };
+    here: Colleague;
     pick: { pick: number | null; seat: string };
     ask: unknown;
     answered: unknown;
@@ -63,6 +66,13 @@ export interface DeskEvents {
     screen: unknown;
     tray: unknown;
     got: unknown;
+}
+
+/** Another teacher at a desk of this session, and whose canvas is large there; null for the grid. */
+export interface Colleague {
+    by: string;
+    name: string;
+    seat: string | null;
 }
 
 /** A desk's canvases of one prompt, when it begins to look at them. */

@@ -322,6 +322,35 @@ final class WatchTest extends OneStudentTestCase
         ]);
     }
 
+    public function test_desks_of_one_session_hear_where_the_others_are(): void
+    {
+        $this->session->teachers()->attach($this->teacher('a-colleague')->id, ['role' => 'colleague']);
+        [$seat] = $this->seat($this->session, 'Isaac');
+        [$elsewhere] = $this->seat($this->newSession('Other'), 'Stranger');
+        $here = fn (string $who, ?string $at): TestResponse => $this->asTeacher($who)
+            ->postJson("/desk/{$this->session->id}/here", ['seat' => $at])
+            ->assertOk();
+        $here('the-teacher', null)->assertExactJson(['others' => []]);
+        $this->published->messages = [];
+        $here('a-colleague', $seat->id)->assertJsonPath('others.0.by', $this->teacher()->id);
+        $told = implode('', $this->published->on("desk.{$this->session->id}"));
+        self::assertStringContainsString('"type":"here"', $told);
+        self::assertStringContainsString($seat->id, $told);
+        $here('the-teacher', null)->assertJsonPath('others.0.seat', $seat->id);
+        // Told once, and not with every sign of life; whoever is silent is gone.
+        $this->published->messages = [];
+        $here('a-colleague', $seat->id);
+        self::assertSame([], $this->published->on("desk.{$this->session->id}"));
+        $this->travel(61)->seconds();
+        $here('the-teacher', null)->assertExactJson(['others' => []]);
+        // A seat of another session is nowhere.
+        $here('a-colleague', $elsewhere->id);
+        $here('the-teacher', null)->assertJsonPath('others.0.seat', null);
+        $this->asTeacher('another-teacher')
+            ->postJson("/desk/{$this->session->id}/here", ['seat' => null])
+            ->assertForbidden();
+    }
+
     private function answer(Seat $seat, string $token, string $value): void
     {
         $this->append($seat, $token, ['kind' => 'answer', 'body' => ['question' => 'q1', 'value' => $value]]);

@@ -125,7 +125,7 @@ final class RoomController
     public function light(Request $request, Seat $seat, RoomState $room): JsonResponse
     {
         $seat->update(['light' => $request->boolean('on')]);
-        $room->tellStudent($seat);
+        $room->tellOwn($seat);
 
         return $this->own($seat);
     }

@@ -13,6 +13,8 @@ const UNSEEN_MS = 3000;
 interface Pens {
     hear(ink: WetInk): void;
     forgetSilence(): void;
+    /** Those of finished strokes that are drawn now: what is held waits. */
+    sort(operations: Operation[]): Operation[];
 }
 
 /**
@@ -33,7 +35,7 @@ export class Connection {
 
     constructor(
         private readonly desk: Desk,
-        pens: Pens,
+        private readonly watched: Pens,
     ) {
         this.streams = new Streams(
             {},
@@ -55,7 +57,7 @@ export class Connection {
                 said.textContent = desk.words[connection];
                 said.hidden = connection === 'live';
                 if (connection !== 'live') {
-                    pens.forgetSilence();
+                    watched.forgetSilence();
                 }
             },
         });
@@ -64,10 +66,10 @@ export class Connection {
             // Covered ink is not shown; that a page is there still counts.
             hear: (ink) => {
                 if (ink.b !== undefined || (!desk.store.now.isCovered && document.visibilityState === 'visible')) {
-                    pens.hear(ink);
+                    watched.hear(ink);
                 }
             },
-            closed: () => pens.forgetSilence(),
+            closed: () => watched.forgetSilence(),
         });
         this.leading = new InkLine({
             path: () => (desk.page.may.lead === null && this.isLookedAt ? `/live/leading/${desk.session}` : null),
@@ -129,7 +131,7 @@ export class Connection {
             return;
         }
         // Covered work comes whole when it is revealed.
-        const open = operations.filter(({ covered }) => covered !== true);
+        const open = this.watched.sort(operations.filter(({ covered }) => covered !== true));
         this.desk.bus.tell('operations', open);
         if (!this.desk.store.now.isCovered) {
             this.desk.bus.tell('work', open);

@@ -19,6 +19,8 @@ export interface DeskPage {
     prompt: string;
     /** The teacher of this desk, to tell their own deeds from a colleague's. */
     me: string;
+    /** Whether other teachers have a desk of this session. */
+    isShared: boolean;
     /** Why this teacher cannot do it; null where they may. */
     may: Record<'lead', string | null>;
     /** What each key does, by the action's name: App\Http\Words\DeskKeys. */

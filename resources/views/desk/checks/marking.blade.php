@@ -33,7 +33,8 @@
     <div class="marking-row marking-phrases">
         @foreach ($phrases as $i => $phrase)
             <span class="phrase"><button class="chip chip-quiet" data-do="phrase" data-phrase="{{ $phrase }}"><span
-                dir="auto">{{ Str::limit($phrase, 40) }}</span>@if ($i < 3) <kbd>{{ $i + 7 }}</kbd>@endif</button><button class="mini"
+                dir="auto">{{ Str::limit($phrase, 40) }}</span>@if ($i < 3) <kbd>{{ $i + 7 }}</kbd> @endif
+                </button><button class="mini"
                 data-post="{{ route('desk.phrases', $session, false) }}"
                 data-body="{{ json_encode(['phrase' => $phrase, 'drop' => true]) }}" data-then="phrases"
                 title="{{ __('Drop this phrase') }}"><x-icon name="x" /><span

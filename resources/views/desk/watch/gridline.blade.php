@@ -16,6 +16,11 @@
     </div>
     <span id="connection" class="connection" role="status" hidden></span>
     <span id="stale" class="connection" data-state="stale" role="status" hidden></span>
+    <span id="colleagues" class="chip chip-quiet colleagues" title="{{ __('Other teachers at this session') }}" hidden><x-icon name="people" />
+        <span></span></span>
+    <button id="held" class="chip chip-attention" data-do="go-on"
+        title="{{ __('Go on with the live view. Nothing was lost.') }}" hidden><x-icon name="play-circle" />
+        <span></span></button>
     <button id="tally" class="tally" data-do="picture" title="{{ __('Class picture and next groups (M)') }}"><span
         class="visually-hidden">{{ __('Class picture. Checks of this prompt:') }}</span>
         @foreach (array_reverse(Crag\Checks\Level::cases()) as $level)
@@ -49,6 +54,9 @@
         </label>
         <label class="gridline-field" title="{{ __('Smaller and larger tiles (− and +)') }}">{{ __('Size') }} <input id="size" type="range" min="132" max="420" step="8"
             value="420"></label>
+        <button id="hold" class="menu-item" data-do="hold" aria-pressed="false"
+            title="{{ __('The grid stands still. Students go on, and nothing is lost.') }}"><x-icon name="pause-circle" />
+            {{ __('Hold the live view') }}</button>
         </div>
     </x-menu>
     <button id="drawn-part" class="chip" data-do="drawn-part" aria-pressed="false"

@@ -10,6 +10,13 @@
                     class="visually-hidden">{{ __('hand up') }}</span></span>
                 <span class="tile-sent" hidden title="{{ __('Sent to you') }}"><x-icon name="check2-all" /><span
                     class="visually-hidden">{{ __('sent') }}</span></span>
+                <span class="tile-colleague" hidden><x-icon name="eye" /><span class="visually-hidden"></span></span>
+                <span class="tile-held" hidden
+                    title="{{ __('Held: what’s drawn now appears when you go on') }}"><x-icon name="pause-circle" /><span
+                    class="visually-hidden">{{ __('held') }}</span></span>
+                <span class="tile-light" hidden
+                    title="{{ __('Light data: ink arrives in larger steps') }}"><x-icon name="reception-1" /><span
+                    class="visually-hidden">{{ __('light data') }}</span></span>
                 <span class="tile-pages" hidden></span>
                 <span class="tile-sorted" hidden></span>
                 <span class="tile-state"><span class="shape" aria-hidden="true"></span><span

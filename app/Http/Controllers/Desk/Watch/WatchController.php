@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Desk\Watch;
 
 use App\Canvas\KeptScene;
+use App\Http\CurrentTeacher;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Live\Clock;
@@ -16,6 +17,7 @@ use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
 use App\Sessions\Room\EachSeat;
+use App\Sessions\Watch\Colleagues;
 use App\Sessions\Watch\DeskLooks;
 use App\Sessions\Watch\Watching;
 use Illuminate\Http\JsonResponse;
@@ -99,6 +101,15 @@ final class WatchController
             200,
             ['Content-Type' => 'application/json'],
         );
+    }
+
+    /** Where this teacher is; answers where the others are. */
+    public function here(Request $request, LiveSession $session, Colleagues $colleagues): JsonResponse
+    {
+        $request->validate(['seat' => ['nullable', 'string', 'max:26']]);
+        $seat = $request->filled('seat') ? $request->string('seat')->toString() : null;
+
+        return response()->json(['others' => $colleagues($session, CurrentTeacher::found($request), $seat)]);
     }
 
     public function catchUp(Request $request, LiveSession $session): Response

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions\Watch;
+
+use App\Live\Announce;
+use App\Live\Audience;
+use App\Live\Clock;
+use App\Models\LiveSession;
+use App\Models\Teachers\Teacher;
+use Illuminate\Support\Facades\DB;
+
+/** Which teachers are at their desks, and whose canvas each has large. */
+final readonly class Colleagues
+{
+    /** A desk that was not heard for so long is not there. */
+    private const HEARD_MS = 60_000;
+
+    public function __construct(private Announce $announce)
+    {
+    }
+
+    /**
+     * A desk says where it is, and hears where the others are.
+     *
+     * @param  ?string  $seat  whose canvas is large; null for the grid
+     * @return list<array{by: string, name: string, seat: ?string}> the others
+     */
+    public function __invoke(LiveSession $session, Teacher $teacher, ?string $seat): array
+    {
+        return DB::transaction(function () use ($session, $teacher, $seat): array {
+            $seat = $seat === null || $session->seats()->whereKey($seat)->doesntExist() ? null : $seat;
+            $mine = DB::table('desk_rights')
+                ->where('live_session_id', $session->id)
+                ->where('teacher_id', $teacher->id);
+            $before = $mine->first(['at_seat', 'heard_at_ms']);
+            $now = Clock::ms();
+            $mine->update(['at_seat' => $seat, 'heard_at_ms' => $now]);
+            if ($before?->at_seat !== $seat || $before->heard_at_ms < $now - self::HEARD_MS) {
+                ($this->announce)($session, Audience::desk($session), 'here', [
+                    'by' => $teacher->id,
+                    'name' => $teacher->name,
+                    'seat' => $seat,
+                ]);
+            }
+            $others = [];
+            foreach ($session->teachers()->whereKeyNot($teacher->id)->get() as $other) {
+                $place = $other->getRelation('pivot');
+                if ($place->heard_at_ms >= $now - self::HEARD_MS) {
+                    $others[] = ['by' => $other->id, 'name' => $other->name, 'seat' => $place->at_seat];
+                }
+            }
+
+            return $others;
+        });
+    }
+}

@@ -186,6 +186,9 @@ Route::prefix('/desk/{session}')
         Route::post('/hand-out', [HandOutController::class, 'store'])
             ->middleware(May::route(Deed::HandOut))
             ->name('desk.hand-out');
+        Route::post('/prompt/{prompt}/hand-out/preview', [HandOutController::class, 'preview'])
+            ->middleware(May::route(Deed::HandOutToSome))
+            ->name('desk.give.preview');
         Route::post('/picture', [HandOutController::class, 'picture'])
             ->middleware(May::route(Deed::HandOutToSome))
             ->name('desk.picture');

@@ -32,6 +32,7 @@ final class DeskPage
             'session' => $session->id,
             'prompt' => $current->id,
             'me' => CurrentTeacher::of($request)?->id,
+            'name' => CurrentTeacher::of($request)?->name,
             'isShared' => $session->teachers()->count() > 1,
             'may' => Deeds::of($request, $session)->told(Deed::Lead),
             'keys' => DeskKeys::bound(),

@@ -117,6 +117,8 @@ final class DeskWords
                 'look_other' => __('Students see page :n of another prompt'),
                 'show_page' => __('Let students look at this page'),
                 'hide_page' => __('Students see this page'),
+                'handout_at' => __('For prompt :n: :words'),
+                'handout_new' => __('As a new prompt, after the others'),
                 'handed' => __('Handed out on 1 canvas.|Handed out on :n canvases.'),
                 'give_all' => __('Hand out to everyone'),
                 'give_some' => __('Hand out to :n'),

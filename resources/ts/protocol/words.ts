@@ -135,6 +135,8 @@ export type DeskWord =
     | 'give_some'
     | 'handed'
     | 'handout'
+    | 'handout_at'
+    | 'handout_new'
     | 'handout_next'
     | 'heard_hand'
     | 'heard_knocks'

@@ -93,6 +93,38 @@ final class HandOutTest extends OneStudentTestCase
         );
     }
 
+    public function test_a_hand_out_is_seen_before_it_is_given_and_gives_nothing(): void
+    {
+        $this->drawOnLead('drawn-by-teacher');
+        $preview = fn (array $body): TestResponse => $this->asTeacher()->postJson(
+            "/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/hand-out/preview",
+            $body + ['mode' => 'backdrop'],
+        );
+        $size = static function (TestResponse $answer): array {
+            $picture = $answer->assertOk()->json('picture');
+            self::assertIsString($picture);
+            $png = base64_decode(substr($picture, strlen('data:image/png;base64,')), true);
+
+            return array_slice(getimagesizefromstring((string) $png) ?: [], 0, 2);
+        };
+        $lead = $preview(['what' => 'lead', 'pages' => '1']);
+        $lead->assertJsonPath('said', 'On 1 page');
+        self::assertSame([640, 400], $size($lead));
+        $tall = $preview([
+            'what' => 'words',
+            'backdrop' => 'squared',
+            'settings' => ['squares' => 32, 'paper' => '1000x1600'],
+        ]);
+        self::assertSame([640, 1024], $size($tall));
+        self::assertNotSame($lead->json('picture'), $preview(['what' => 'prompt'])->json('picture'));
+        $preview(['what' => 'lead', 'pages' => '9'])->assertUnprocessable();
+        $preview(['what' => 'words'])->assertUnprocessable();
+        $preview(['what' => 'words', 'backdrop' => 'axes', 'settings' => ['x_from' => 5, 'x_to' => -5]])
+            ->assertUnprocessable();
+        self::assertSame(0, $this->session->handouts()->count());
+        self::assertSame(['student'], $this->layers($this->seat));
+    }
+
     public function test_taking_back_leaves_a_page_where_a_student_has_worked(): void
     {
         $lead = $this->drawOnLead('on-the-first-page');

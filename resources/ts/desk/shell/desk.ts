@@ -19,6 +19,8 @@ export interface DeskPage {
     prompt: string;
     /** The teacher of this desk, to tell their own deeds from a colleague's. */
     me: string;
+    /** As that teacher is called. */
+    name: string;
     /** Whether other teachers have a desk of this session. */
     isShared: boolean;
     /** Why this teacher cannot do it; null where they may. */

@@ -58,6 +58,10 @@ export class Colleagues {
         const said: string[] = [];
         const at = new Map<string, string[]>();
         for (const { name, seat } of this.others.values()) {
+            // The same teacher's other device is no colleague.
+            if (name === this.desk.page.name) {
+                continue;
+            }
             const tile = this.grid.tiles.get(seat ?? '');
             said.push(tile === undefined ? name : fill(words.colleague_at, { name, student: tile.nameShown }));
             if (tile !== undefined) {

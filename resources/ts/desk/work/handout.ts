@@ -6,6 +6,7 @@ import { wordFor } from '../../protocol/wordfor';
 import type { Desk } from '../shell/desk';
 import type { Looking } from '../watch/looking';
 import type { Lead } from './lead';
+import { HandOutPreview } from './preview';
 import { present } from '../../present';
 
 interface Told {
@@ -20,6 +21,12 @@ export class HandOutForm {
     private readonly words = element<HTMLTextAreaElement>('#handout-words');
     private drafted = false;
     private busy = false;
+    /** What was uploaded for this file and page of it; asked for once. */
+    private uploaded: { of: string; asset: Promise<{ asset: string }> } | null = null;
+    private readonly preview = new HandOutPreview(
+        () => `${this.giveTo}/preview`,
+        () => this.forPreview(),
+    );
 
     constructor(
         private readonly desk: Desk,
@@ -31,7 +38,11 @@ export class HandOutForm {
         this.form.addEventListener('input', (event) => {
             this.drafted ||= (event.target as Element).closest('[data-for="words"]') !== null;
             this.sayEffect();
+            this.preview.refresh();
         });
+        this.listenToFiles();
+        // In numbers, as many as there are by now.
+        desk.bus.on('written', () => this.sayEffect());
         this.form.addEventListener('submit', (event) => {
             event.preventDefault();
             void this.give();
@@ -73,6 +84,7 @@ export class HandOutForm {
         this.choose('mode', 'backdrop');
         this.say('');
         this.sayEffect();
+        this.preview.refresh();
         if (this.value('what') === 'words') {
             this.words.focus();
         } else {
@@ -110,28 +122,103 @@ export class HandOutForm {
         if (what === 'lead') {
             // What was drawn a moment ago goes out too.
             await this.lead.deliver();
-            const pages: Record<string, string> = {
-                this: String(this.lead.page),
-                all: 'all',
-                some: this.value('pages'),
-            };
-            body.pages = pages[this.value('which')];
+            body.pages = this.pages;
         } else if (what === 'picture') {
             const file = element<HTMLInputElement>('#give-picture').files?.[0];
             if (file === undefined) {
                 throw new Error(this.desk.words.choose_file);
             }
-            const picture = new FormData();
-            picture.set('picture', file);
-            picture.set('pdf_page', this.value('give_pdf_page'));
-            body.asset = (await sendForm<{ asset: string }>(present(this.form.dataset.picture), picture)).asset;
+            body.asset = await this.upload(file, this.value('give_pdf_page'));
         }
-        const told = await post<Told>(
-            present(this.form.dataset.give).replace('PROMPT', this.desk.store.now.looking),
-            body,
-        );
+        const told = await post<Told>(this.giveTo, body);
         this.reset();
         this.done(told.said, told.undo);
+    }
+
+    /** Where work is given to. */
+    private get giveTo(): string {
+        return present(this.form.dataset.give).replace('PROMPT', this.desk.store.now.looking);
+    }
+
+    /** Which of the lead canvas's pages. */
+    private get pages(): string {
+        const pages: Record<string, string> = { this: String(this.lead.page), all: 'all', some: this.value('pages') };
+        return pages[this.value('which')] ?? 'all';
+    }
+
+    private async upload(file: File, page: string): Promise<string> {
+        const of = [file.name, file.size, file.lastModified, page].join(' ');
+        if (this.uploaded?.of !== of) {
+            const picture = new FormData();
+            picture.set('picture', file);
+            picture.set('pdf_page', page);
+            this.uploaded = { of, asset: sendForm<{ asset: string }>(present(this.form.dataset.picture), picture) };
+        }
+        try {
+            return (await this.uploaded.asset).asset;
+        } catch (problem) {
+            this.uploaded = null;
+            throw problem;
+        }
+    }
+
+    private async forPreview(): Promise<FormData | null> {
+        const form = new FormData(this.form);
+        const what = this.value('what');
+        form.delete('picture');
+        if (what === 'lead') {
+            await this.lead.deliver();
+            form.set('pages', this.pages);
+        }
+        const isPicture = what === 'picture' || this.value('backdrop') === 'picture';
+        if (isPicture && (what === 'picture' || what === 'words')) {
+            const field = what === 'picture' ? '#give-picture' : '[name=picture]';
+            const file = element<HTMLInputElement>(field, this.form).files?.[0];
+            if (file === undefined) {
+                return null;
+            }
+            form.set('what', 'picture');
+            form.set('asset', await this.upload(file, this.value(what === 'picture' ? 'give_pdf_page' : 'pdf_page')));
+        }
+        form.set('mode', 'backdrop');
+        form.delete('seats[]');
+        return form;
+    }
+
+    /** A picture that is pasted or dropped is the picture to hand out. */
+    private listenToFiles(): void {
+        const panel = element('#handout');
+        const take = (files: FileList | undefined): boolean => {
+            const file = [...(files ?? [])].find(({ type }) => /^image\/|^application\/pdf$/.test(type));
+            if (file === undefined) {
+                return false;
+            }
+            const carried = new DataTransfer();
+            carried.items.add(file);
+            element<HTMLInputElement>('#give-picture').files = carried.files;
+            this.choose('what', 'picture');
+            this.sayEffect();
+            this.preview.refresh();
+            return true;
+        };
+        document.addEventListener('paste', (event) => {
+            if (this.desk.drawer.panel === 'handout' && take(event.clipboardData?.files)) {
+                event.preventDefault();
+            }
+        });
+        panel.addEventListener('dragover', (event) => {
+            if (event.dataTransfer?.types.includes('Files') === true) {
+                event.preventDefault();
+                panel.classList.add('is-dropped-on');
+            }
+        });
+        panel.addEventListener('dragleave', () => panel.classList.remove('is-dropped-on'));
+        panel.addEventListener('drop', (event) => {
+            panel.classList.remove('is-dropped-on');
+            if (take(event.dataTransfer?.files)) {
+                event.preventDefault();
+            }
+        });
     }
 
     private value(name: string): string {
@@ -187,6 +274,17 @@ export class HandOutForm {
         for (const settings of this.form.querySelectorAll<HTMLElement>('[data-settings]')) {
             settings.hidden = !present(settings.dataset.settings).split(' ').includes(this.value('backdrop'));
         }
+        const { current, looking } = this.desk.store.now;
+        const rail = document.querySelector<HTMLElement>(
+            `#rail [data-prompt="${what === 'words' ? current : looking}"]`,
+        );
+        element('#handout-prompt').textContent =
+            what === 'words' && this.value('place') === 'next'
+                ? words.handout_new
+                : fill(words.handout_at, {
+                      n: rail?.querySelector('.rail-n')?.textContent ?? '',
+                      words: rail?.querySelector('.rail-words')?.textContent ?? '',
+                  });
         const all = this.form.querySelectorAll('[name="seats[]"]').length;
         const { seats } = this;
         element('.recipient-list', this.form).hidden =

@@ -2,19 +2,19 @@
 <x-panel id="timing" :title="__('Timer and pens')">
     <p id="timing-left" class="timing-left" role="timer" aria-live="off">–:––</p>
     <fieldset @disabled(! $deeds->may(Deed::SetTimer))>
-        <div class="panel-row" role="group" aria-label="{{ __('Set the timer') }}">
-            @foreach ([1, 2, 3, 5, 10, 15] as $minutes)<button class="chip" data-do="set-timer"
-                data-seconds="{{ $minutes * 60 }}">{{ __(':n min', ['n' => $minutes]) }}</button>@endforeach
+        <div class="timing-minutes" role="group" aria-label="{{ __('Start a timer') }}">
+            @foreach ([1, 2, 3, 5, 10, 15] as $minutes)<button class="btn btn-outline-slate" data-do="set-timer"
+                data-seconds="{{ $minutes * 60 }}"><b>{{ $minutes }}</b> {{ __('min') }}</button>@endforeach
         </div>
-        <form id="timer-form" class="settings-row">
-            <label>{{ __('or') }} <input name="minutes" type="number" min="0" max="240" value="4" class="form-control"
-                aria-label="{{ __('Minutes') }}"></label>
-            <label>: <input name="seconds" type="number" min="0" max="59" value="0" class="form-control"
-                aria-label="{{ __('Seconds') }}"></label>
-            <button class="btn btn-outline-slate">{{ __('Start') }}</button>
+        <form id="timer-form" class="timing-own">
+            <label>{{ __('Minutes') }} <input name="minutes" type="number" min="0" max="240" value="4"
+                inputmode="numeric" class="form-control"></label>
+            <label>{{ __('Seconds') }} <input name="seconds" type="number" min="0" max="59" value="0"
+                inputmode="numeric" class="form-control"></label>
+            <button class="btn btn-go">{{ __('Start') }}</button>
         </form>
         <x-choice id="timer-pens"> {{ __('Pens down at zero') }}</x-choice>
-        <div class="panel-row">
+        <div id="timing-running" class="panel-row timing-running">
             <button class="btn btn-outline-slate" data-post="/desk/{{ $session->id }}/timer"
                 data-body='{"do":"more"}'><x-icon name="plus-lg" /> {{ __('One minute') }}</button>
             <button class="btn btn-outline-slate" data-do="pause-timer"><x-icon name="pause" />

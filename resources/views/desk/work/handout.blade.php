@@ -5,6 +5,7 @@
     <form id="handout-form" action="{{ route('desk.hand-out', $session) }}"
         data-give="/desk/{{ $session->id }}/prompt/PROMPT/hand-out"
         data-picture="{{ route('desk.picture', $session, false) }}">
+        <p id="handout-prompt" class="handout-prompt"></p>
         <div class="handout-what" role="radiogroup" aria-label="{{ __('What') }}">
             @foreach (['words' => ['pencil', __('Words and backdrop')], 'lead' => ['easel', __('Lead canvas')],
                 'picture' => ['image', __('A picture')],
@@ -61,6 +62,7 @@
                 <label>{{ __('PDF page') }} <input name="give_pdf_page" type="number" min="1" step="1" value="1"
                     class="form-control"></label>
             </div>
+            <p class="form-text">{{ __('Or paste a picture here, or drop a file anywhere in this panel.') }}</p>
         </div>
         <div data-for="lead picture prompt">
             <fieldset>
@@ -80,7 +82,11 @@
             @include('desk.work.recipients')
         </div>
         <div class="handout-end">
-            <p id="handout-effect" class="form-text"></p>
+            <div class="handout-said">
+                <figure id="handout-preview"><img alt="{{ __('What will lie on an empty canvas') }}" hidden>
+                    <figcaption class="form-text" role="status"></figcaption></figure>
+                <p id="handout-effect" class="form-text"></p>
+            </div>
             <p id="handout-problem" class="problem" role="alert"></p>
             <button class="btn btn-go btn-lg w-100"><x-icon name="send" />
                 <span id="handout-do">{{ __('Hand out to everyone') }}</span></button>

@@ -12,18 +12,23 @@ use App\Models\Asset;
 use App\Models\Handout;
 use App\Models\LiveSession;
 use App\Models\Prompt;
+use App\Pictures\EmbeddedPictures;
 use App\Pictures\PdfPage;
 use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
+use App\Records\Rsvg;
 use App\Sessions\Work\HandOutWork;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Plan\HandoutMode;
 use Crag\Plan\InvalidPages;
+use Crag\Plan\PromptPage;
+use Crag\Plan\PromptPages;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Backdrop\BackdropKind;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\Prompt as PromptValue;
+use Crag\Render\SceneSvg;
 use Crag\Session\Rules\Deed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -34,6 +39,8 @@ use Illuminate\Validation\ValidationException;
 /** Words and a backdrop to every canvas. */
 final class HandOutController
 {
+    private const PREVIEW_WIDTH = 640;
+
     public function __construct(private readonly HandOutWork $handOut)
     {
     }
@@ -100,6 +107,36 @@ final class HandOutController
         }
 
         return $this->told($request, $session, $handout);
+    }
+
+    /** What would lie on an empty canvas, before anything is handed out: its first page as a picture. */
+    public function preview(
+        Request $request,
+        LiveSession $session,
+        Prompt $prompt,
+        HandoutRequest $what,
+        StorePicture $storePicture,
+    ): JsonResponse {
+        $request->validate([
+            'what' => ['required', Rule::in(['words', 'prompt', 'lead', 'picture'])],
+            'backdrop' => ['required_if:what,words', new Enum(BackdropKind::class)],
+            'settings' => ['array'],
+            'pages' => ['nullable', 'string', 'max:100'],
+        ]);
+        try {
+            $pages = $request->input('what') === 'words'
+                ? [new PromptPage($this->backdrop($request, $session, $storePicture))]
+                : $what->of($session, $prompt, $request)[0]->pages;
+        } catch (InvalidPages|UnreadableFields|UnusablePicture $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+        $scene = PromptPages::of(array_values($pages))->scene();
+        $png = Rsvg::png(SceneSvg::document($scene, new EmbeddedPictures($session)), self::PREVIEW_WIDTH);
+
+        return response()->json([
+            'picture' => 'data:image/png;base64,'.base64_encode($png),
+            'said' => trans_choice('{1} On :count page|[2,*] On :count pages, of which this is the first', count($pages)),
+        ]);
     }
 
     /** Takes it back from everybody, or from one student. */

@@ -362,6 +362,9 @@ Route::prefix('/desk/{session}')
         Route::post('/handout/{handout}/again', [HandOutController::class, 'again'])
             ->middleware(May::route(Deed::HandOutToSome))
             ->name('desk.handout.again');
+        Route::get('/work/{canvas}/picture.svg', [CanvasController::class, 'picture'])
+            ->middleware(May::route(Deed::SeeWork))
+            ->name('desk.work.picture');
         Route::get('/work/{canvas}.{format}', [CanvasController::class, 'file'])
             ->middleware(May::route(Deed::SeeWork))
             ->whereIn('format', array_keys(CanvasFile::MIME))

@@ -241,6 +241,9 @@ Route::prefix('/seat/{seat}')
         Route::get('/work.pdf', [WorkController::class, 'pdf'])
             ->middleware(May::route(Deed::TakeHome))
             ->name('seat.pdf');
+        Route::get('/work/{canvas}/picture.svg', [WorkController::class, 'picture'])
+            ->middleware(May::route(Deed::TakeHome))
+            ->name('seat.work.picture');
         Route::get('/work/{canvas}.{format}', [WorkController::class, 'file'])
             ->middleware(May::route(Deed::TakeHome))
             ->whereIn('format', array_keys(CanvasFile::MIME))
@@ -253,6 +256,7 @@ Route::prefix('/home/{seat}/{key}')
     ->group(function (): void {
         Route::get('/', [WorkController::class, 'show'])->name('home.work');
         Route::get('/work.pdf', [WorkController::class, 'pdf'])->name('home.pdf');
+        Route::get('/work/{canvas}/picture.svg', [WorkController::class, 'picture'])->name('home.work.picture');
         Route::get('/work/{canvas}.{format}', [WorkController::class, 'file'])
             ->whereIn('format', array_keys(CanvasFile::MIME))
             ->name('home.file');

@@ -9,6 +9,7 @@ use App\Pictures\EmbeddedPictures;
 use App\Records\Rsvg;
 use Crag\Formats\InkMl;
 use Crag\Render\SceneSvg;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
@@ -23,6 +24,9 @@ final class CanvasFile
         'inkml' => 'application/inkml+xml',
     ];
 
+    /** An SVG that is opened as a page of its own must not run or fetch anything. */
+    private const POLICY = "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox";
+
     /** @param  int  $page  which page, from 1, where the format holds one */
     public static function answer(Canvas $canvas, string $format, int $page): Response
     {
@@ -35,9 +39,25 @@ final class CanvasFile
         return response($bytes)->withHeaders([
             'Content-Type' => self::MIME[$format],
             'Content-Disposition' => "attachment; filename=\"{$name}.{$format}\"",
-            // An SVG that is opened as a page of its own must not run or fetch anything.
-            'Content-Security-Policy' => "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox",
+            'Content-Security-Policy' => self::POLICY,
         ]);
+    }
+
+    /** Its first page to look at, side by side with others; made again only where something was drawn since. */
+    public static function picture(Request $request, Canvas $canvas): Response
+    {
+        $answer = response('')->withHeaders([
+            'Content-Type' => self::MIME['svg'],
+            'Content-Security-Policy' => self::POLICY,
+            'Cache-Control' => 'private, no-cache',
+        ]);
+        $answer->setEtag("{$canvas->id}-{$canvas->operation_count}");
+        if (! $answer->isNotModified($request)) {
+            $pictures = new EmbeddedPictures($canvas->prompt->holder());
+            $answer->setContent(SceneSvg::document($canvas->scene(), $pictures));
+        }
+
+        return $answer;
     }
 
     /** @return ?string null where there is no such page */

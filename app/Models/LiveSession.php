@@ -52,6 +52,7 @@ use Illuminate\Support\Carbon;
  * @property ?Timer $timer
  * @property SessionSettings $settings
  * @property LeadSharing $lead  what students have of the lead canvas
+ * @property ?list<string> $group_places  where in the room each group sits, in the groups' order
  * @property string $helper_key
  * @property int $warned_at_ms
  * @property ?string $carries_on_id  the earlier session that it goes on from
@@ -125,6 +126,7 @@ final class LiveSession extends Model implements Holder
         'helper_key' => '',
         'warned_at_ms' => 0,
         'board' => null,
+        'group_places' => null,
         'carries_on_id' => null,
         'run_id' => null,
         'keep_days' => null,
@@ -145,6 +147,7 @@ final class LiveSession extends Model implements Holder
             'timer' => CoreValue::class.':'.Timer::class,
             'settings' => CoreValue::class.':'.SessionSettings::class,
             'lead' => CoreValue::class.':'.LeadSharing::class.',always',
+            'group_places' => 'array',
             'board' => CoreValue::class.':'.OfferBoard::class.',always',
         ];
     }

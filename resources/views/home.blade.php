@@ -1,13 +1,33 @@
 <x-layout :title="__('Home')" class="home">
-    <x-bar />
+    <x-bar>
+        <nav class="bar-ways" aria-label="{{ __('Your pages') }}">
+            @if ($mayTeach && $teacher !== null) <a href="{{ route('plans') }}">{{ __('Plans') }}</a>
+                <a href="{{ route('classes') }}">{{ __('Classes') }}</a> @endif
+            <a href="{{ route('account') }}">{{ $teacher?->hasAccount() ? __('Account') : __('Sign in') }}</a>
+        </nav>
+    </x-bar>
     <main class="container-lg py-4">
         @if (session('said'))
             <p class="alert alert-success" role="status">{{ session('said') }}</p>
         @endif
         <h1 class="visually-hidden">Crag</h1>
-        <p
-            class="home-lead">{{ __('Every student draws on a canvas of their own. The teacher sees them all while the pens move.') }}</p>
-        <div class="home-ways">
+        @if ($running->isEmpty() && $plans->isEmpty())
+            <p
+                class="home-lead">{{ __('Every student draws on a canvas of their own. The teacher sees them all while the pens move.') }}</p>
+        @endif
+        @include('plans.running')
+        <div class="home-ways {{ $plans->isEmpty() ? '' : 'has-plans' }}">
+            @if ($plans->isNotEmpty())
+                <section class="card-paper" aria-labelledby="way-plans">
+                    <div class="home-plans-head">
+                        <h2 id="way-plans">{{ __('Teach now') }}</h2>
+                        <a href="{{ route('plans') }}">{{ __('All plans') }}</a>
+                    </div>
+                    <ul class="plan-list is-dense">
+                        @foreach ($plans as $plan) @include('plans.card') @endforeach
+                    </ul>
+                </section>
+            @endif
             <section class="card-paper" aria-labelledby="way-student">
                 <h2 id="way-student">{{ __('I am a student') }}</h2>
                 <form action="{{ route('join') }}" method="get">
@@ -21,7 +41,7 @@
                 </form>
             </section>
             <section class="card-paper" aria-labelledby="way-teacher">
-                <h2 id="way-teacher">{{ __('I teach') }}</h2>
+                <h2 id="way-teacher">{{ $plans->isEmpty() ? __('I teach') : __('Start without a plan') }}</h2>
                 @if (! $mayTeach)
                     <p>{{ __('Teachers sign in here first.') }}</p>
                     <p class="mb-0"><a class="btn btn-slate btn-lg w-100"
@@ -39,15 +59,12 @@
                     </div>
                     <button class="btn btn-slate btn-lg w-100">{{ __('Start a session') }}</button>
                 </form>
-                @if ($teacher === null || ! $teacher->hasAccount()) <p class="mt-3 mb-0 text-center"><a
-                    href="{{ route('account') }}#account-in">{{ __('Sign in') }}</a></p> @endif
-                <p class="mt-3 mb-0"><a class="btn btn-outline-slate w-100"
+                @if ($plans->isEmpty()) <p class="mt-3 mb-0"><a class="btn btn-outline-slate w-100"
                     href="{{ route('plans') }}"><x-icon name="journal-plus" />
-                    {{ __('Your plans and classes') }}</a></p>
+                    {{ __('Your plans and classes') }}</a></p> @endif
                 @endif
             </section>
         </div>
-        @include('sessions', ['heading' => __('Running now'), 'sessions' => $running])
         @include('sessions', ['heading' => __('Ended'), 'sessions' => $ended])
         <p class="mt-4"><a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
     </main>

@@ -23,6 +23,28 @@ final class PlanTest extends BrowserTestCase
         array_map(unlink(...), $this->files);
     }
 
+    public function test_the_library_is_searched_while_typing_and_a_class_is_one_press_away(): void
+    {
+        $teacher = $this->person('librarian')->visit(self::$crag->address().'/plans');
+        foreach (['Moments about a support', 'Span to depth'] as $title) {
+            $teacher->visit(self::$crag->address().'/plans')->click('.library-new .btn-go');
+            $teacher->type('#plan-title', $title."\u{E004}");
+            $teacher->until(
+                fn (): bool => $teacher->run('return document.querySelector("#plan-saved").dataset.state') === 'saved',
+                'the title is kept',
+            );
+        }
+        $teacher->visit(self::$crag->address().'/plans')->type('#search', 'momen');
+        $teacher->until(fn (): bool => count($teacher->all('.plan-card')) === 1, 'only what matches');
+        $teacher->waitForText('.plan-card', 'Moments about a support');
+        // The address is that of what is seen, and the field is still being typed in.
+        self::assertStringContainsString('search=momen', $teacher->driver->getCurrentURL());
+        $teacher->find('#search')->sendKeys('xyz');
+        $teacher->waitForText('#plans-found', 'No plans match');
+        $teacher->visit(self::$crag->address().'/')->waitForText('#way-plans', 'Teach now');
+        $teacher->click('.plan-card-do summary')->click('.plan-card-do .menu-item')->seen('#name');
+    }
+
     public function test_a_worksheet_with_questions_variants_and_pieces_is_made_answered_and_taken_out(): void
     {
         $teacher = $this->newPlan('Levers');

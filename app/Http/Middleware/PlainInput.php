@@ -18,6 +18,7 @@ final class PlainInput
         'canvases',
         'entries',
         'groups',
+        'places',
         'operations',
         'objects',
         'items',

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Pages;
 
 use App\Models\LiveSession;
+use App\Models\Prompt;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Http\Request;
 
 /** What a session leaves behind, for the page after its end and for taking it while it runs. */
@@ -27,6 +30,29 @@ final class RecordPage
         return self::record($session->loadCount(['seats', 'canvases', 'prompts'])) + [
             'deeds' => Deeds::of($request, $session),
             'students' => $session->seats()->get(),
+            'work' => self::work($session),
         ];
+    }
+
+    /**
+     * What was drawn, by prompt; of whoever drew nothing, nothing.
+     *
+     * @return Collection<int, Prompt> each with those canvases, in the order of the seats
+     */
+    private static function work(LiveSession $session): Collection
+    {
+        return $session
+            ->prompts()
+            ->with([
+                'canvases' => static fn (Relation $canvases) => $canvases
+                    ->whereNotNull('seat_id')
+                    ->where('operation_count', '>', 0)
+                    ->with('seat', 'check'),
+            ])
+            ->get()
+            ->each(
+                static fn (Prompt $prompt) => $prompt->setRelation('canvases', $prompt->canvases->sortBy('seat.n')->values()),
+            )
+            ->filter(static fn (Prompt $prompt): bool => $prompt->canvases->isNotEmpty());
     }
 }

@@ -27,6 +27,9 @@ final class ScreenPage
                 ! $session->prompt->pagesValue()->isBlank() || $session->prompt->handouts()->exists()
             ),
             'picked' => $view === ScreenView::Pick ? $session->picks()->with('seat')->first()?->seat : null,
+            'groups' => $view === ScreenView::Groups
+                ? $session->seated()->whereNotNull('group')->get()->groupBy('group')->sortKeys(SORT_NUMERIC)
+                : collect(),
             'offers' => $view === ScreenView::Board
                 ? $session->offers()->where('state', OfferState::Accepted)->with('seat')->get()->groupBy('column')
                 : collect(),

@@ -12,13 +12,17 @@ final class ScreenViewTest extends TestCase
 {
     public function test_what_is_not_there_yet_cannot_be_shown(): void
     {
-        self::assertSame('Ask something first.', ScreenView::Tally->lacks(false, true, true));
-        self::assertSame('Choose a canvas to show first.', ScreenView::Showcase->lacks(true, false, true));
-        self::assertSame('Pick someone first.', ScreenView::Pick->lacks(true, true, false));
+        self::assertSame('Ask something first.', ScreenView::Tally->lacks(false, true, true, true));
+        self::assertSame('Choose a canvas to show first.', ScreenView::Showcase->lacks(true, false, true, true));
+        self::assertSame('Pick someone first.', ScreenView::Pick->lacks(true, true, false, true));
+        self::assertSame(
+            'Make groups in the class picture first.',
+            ScreenView::Groups->lacks(true, true, true, false),
+        );
         foreach (ScreenView::cases() as $view) {
-            self::assertNull($view->lacks(true, true, true));
+            self::assertNull($view->lacks(true, true, true, true));
         }
-        self::assertNull(ScreenView::Prompt->lacks(false, false, false));
+        self::assertNull(ScreenView::Prompt->lacks(false, false, false, false));
     }
 
     public function test_every_view_is_named_and_works_have_letters(): void

@@ -12,7 +12,7 @@
                 ['day' => App\Live\SchoolTime::of($plan->used_at)->translatedFormat('j F')]) }}
             @if ($plan->teacher_id !== $teacher->id) · {{ __('shared by :name', ['name' => $plan->teacher->name]) }}
                 @endif</p>
-        <p>@foreach ($plan->tags as $one) @include('plans.tag') @endforeach</p>
+        @isset($look) <p>@foreach ($plan->tags as $one) @include('plans.tag') @endforeach</p> @endisset
     </div>
     <div class="plan-card-do">
         @if ($plan->archived_at === null)
@@ -23,7 +23,7 @@
                     {{ $class?->roster === null ? __('Start') : __('Start with :class',
                     ['class' => $class->roster->name]) }}</button>
             </form>
-            <a class="btn btn-outline-slate" href="{{ route('plan.start', $plan) }}">{{ __('Start with…') }}</a>
+            @include('plans.start-with')
         @endif
         <x-menu button="btn btn-outline-slate">
 <x-slot:head><x-icon name="three-dots" /><span

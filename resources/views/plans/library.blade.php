@@ -2,24 +2,12 @@
     <x-teacher-bar here="plans" />
     <main class="container-lg py-4">
         <x-said />
-        @if ($running->isNotEmpty())
-            <section class="running" aria-labelledby="running-title">
-                <h2 id="running-title" class="visually-hidden">{{ __('Running now') }}</h2>
-                @foreach ($running as $session)
-                    <a class="running-one" href="{{ route('desk', $session) }}">
-                        <x-icon name="play-circle" /> <b>{{ $session->title }}</b>
-                        <span>{{ __('running since :time',
-                            ['time' => App\Live\SchoolTime::of($session->created_at)->translatedFormat('H:i')]) }}</span>
-                        <span>{{ trans_choice('{0} nobody joined|{1} :count student|[2,*] :count students',
-                            $session->seats_count) }}</span>
-                        <span class="badge-code">{{ $session->code()->spaced() }}</span>
-                    </a>
-                @endforeach
-            </section>
-        @endif
+        @include('plans.running')
         <div class="library-head">
             <h1>{{ $look->inArchive ? __('Archive') : __('Plans') }}</h1>
-            <form class="library-search" role="search" method="get" action="{{ route('plans') }}">
+            <form class="library-search" role="search" method="get" action="{{ route('plans') }}"
+                hx-get="{{ route('plans') }}" hx-trigger="input changed delay:200ms from:#search" hx-sync="this:replace"
+                hx-target="#plans-found" hx-select="#plans-found" hx-swap="outerHTML" hx-replace-url="true">
                 <label class="visually-hidden" for="search">{{ __('Search plans') }}</label>
                 <input id="search" name="search" type="search" class="form-control" value="{{ $look->search }}"
                     placeholder="{{ __('Search titles, tags and prompts') }}">
@@ -45,6 +33,7 @@
                         accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg"></label>
             </form>
         </div>
+        <div id="plans-found">
         <div class="library-tags">
             @foreach ($tags->take(12)->concat($look->tags)->unique() as $one)
                 @include('plans.tag')
@@ -81,6 +70,9 @@
                 @include('plans.card')
             @endforeach
         </ul>
+        <p class="visually-hidden" role="status">{{ trans_choice('{0} No plans found|{1} :count plan|[2,*] :count plans',
+            $plans->count()) }}</p>
+        </div>
         @if ($teacher->exists && ! $teacher->hasAccount())
             <p class="form-text mt-4">{{ __('These plans belong to this device.') }}
                 <button class="btn btn-sm btn-outline-slate"

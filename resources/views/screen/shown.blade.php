@@ -64,6 +64,20 @@
         @if ($picked !== null) <p class="shown-n">{{ __('Picked') }}</p>
             <h1 class="shown-picked" dir="auto">{{ $name === '' ? __('Seat :n', ['n' => $picked->n]) : $name }}</h1>
             @endif
+    @elseif ($view === 'groups')
+        @php($names = $session->settings->shownNames)
+        <h1 class="shown-words">{{ __('Groups') }}</h1>
+        <ul class="shown-groups" data-groups="{{ $groups->count() }}">
+            @foreach ($groups as $n => $seats)
+                <li class="shown-group"><h2>{{ __('Group :n', ['n' => $n]) }}
+                    @if (($session->group_places[$n - 1] ?? '') !== '') <span class="shown-place"
+                        dir="auto">{{ $session->group_places[$n - 1] }}</span> @endif</h2>
+                    <p>@foreach ($seats as $seat)
+                        @php($name = $names->show($seat->name, $seat->seatName()))
+                        <span dir="auto">{{ $name === '' ? __('Seat :n', ['n' => $seat->n]) : $name }}</span>
+                    @endforeach</p></li>
+            @endforeach
+        </ul>
     @elseif ($view === 'board')
         @php($board = $session->board)
         <h1 class="visually-hidden">{{ __('Offered work') }}</h1>

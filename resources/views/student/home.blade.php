@@ -18,12 +18,13 @@
             @if ($canvases->isEmpty())
                 <p>{{ __('You don’t have a canvas in this session.') }}</p>
             @else
-                <p><a class="btn btn-go btn-lg w-100" href="{{ $at }}/work.pdf"><x-icon name="download" />
-                    {{ __('All pages as PDF') }}</a></p>
                 <ul class="take-home">
                     @foreach ($canvases as $canvas)
                         <li>
-                            <span>{{ __('Prompt :n', ['n' => $canvas->prompt->n]) }}</span>
+                            <img src="{{ $at }}/work/{{ $canvas->id }}/picture.svg" loading="lazy"
+                                alt="{{ __('Your canvas for prompt :n', ['n' => $canvas->prompt->n]) }}">
+                            <span><b>{{ __('Prompt :n', ['n' => $canvas->prompt->n]) }}</b> <span
+                                dir="auto">{{ Str::limit($canvas->prompt->plainWords(), 120) }}</span></span>
                             @foreach (['png' => __('Picture (PNG)'), 'svg' => __('Drawing (SVG)'), 'pdf' => __('PDF'),
                                 'inkml' => __('Ink (InkML)')] as $format => $name)
                                 <a href="{{ $at }}/work/{{ $canvas->id }}.{{ $format }}">{{ $name }}</a>
@@ -32,6 +33,8 @@
                     @endforeach
                 </ul>
             @endif
+            @if ($canvases->isNotEmpty()) <p><a class="btn btn-go btn-lg w-100" href="{{ $at }}/work.pdf"><x-icon name="download" />
+                {{ __('All pages as PDF') }}</a></p> @endif
             @if ($checks !== [])
                 <h2 class="h5">{{ __('What your teacher found') }}</h2>
                 <ul class="take-notes">@foreach ($checks as $check)<li>{{ __('Prompt :n', ['n' => $check['n']]) }}:

@@ -116,6 +116,31 @@ final class ClassOverviewTest extends CragTestCase
             ->assertDontSee('Group Oak');
     }
 
+    public function test_groups_stand_on_the_class_screen_with_their_places_and_no_name_that_was_not_chosen(): void
+    {
+        $ids = array_map(static fn (Seat $seat): string => $seat->id, array_values($this->seats));
+        $this->desk('screen', ['view' => 'groups'])
+            ->assertUnprocessable()
+            ->assertJsonPath('message', 'Make groups in the class picture first.');
+        // An empty one goes, and its place with it.
+        $this->desk('groups', [
+            'groups' => [[$ids[0], $ids[2]], [], [$ids[1], $ids[3]]],
+            'places' => ['By the window', 'Nowhere', 'Table 4'],
+        ])->assertOk();
+        $this->desk('screen', ['view' => 'groups'])->assertNoContent();
+        $this->desk('settings', ['shown_names' => 'seats'])->assertOk();
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertSeeInOrder(['Group 1', 'By the window', 'Seat 1', 'Seat 3', 'Group 2', 'Table 4'])
+            ->assertDontSee('Nowhere')
+            ->assertDontSee('Otis');
+        $this->desk('settings', ['shown_names' => 'names'])->assertOk();
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertSee('Otis');
+        $this->desk('groups', ['groups' => [[$ids[0]]], 'places' => [str_repeat('x', 41)]])->assertUnprocessable();
+    }
+
     /**
      * @param  array<string, mixed>  $asked
      * @return TestResponse<Response>

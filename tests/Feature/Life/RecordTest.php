@@ -265,6 +265,28 @@ final class RecordTest extends CragTestCase
         $this->postJson("/desk/{$this->session->id}/record", ['per' => 3])->assertUnprocessable();
     }
 
+    public function test_the_page_after_the_end_begins_with_the_work_and_makes_each_picture_once(): void
+    {
+        $this->asTeacher()
+            ->post("/desk/{$this->session->id}/end")
+            ->assertRedirect();
+        $canvas = $this->canvasOf($this->seats['Tamsin']);
+        $page = $this->asTeacher()
+            ->get("/desk/{$this->session->id}/ended")
+            ->assertOk();
+        $address = "/desk/{$this->session->id}/work/{$canvas->id}/picture.svg";
+        $page->assertSeeInOrder([$address, 'Canvas of Tamsin', 'Canvases as PDF or zip'], false);
+        // Whoever drew nothing has no empty frame.
+        $page->assertDontSee($this->canvasOf($this->seats['Otis'])->id.'/picture.svg');
+        $picture = $this->get($address)->assertOk();
+        self::assertStringContainsString('<svg', (string) $picture->getContent());
+        $this->get($address, ['If-None-Match' => (string) $picture->headers->get('ETag')])
+            ->assertStatus(304)
+            ->assertContent('');
+        $other = $this->newSession('Other');
+        $this->get("/desk/{$other->id}/work/{$canvas->id}/picture.svg")->assertNotFound();
+    }
+
     public function test_nobody_reads_the_record_but_its_teachers(): void
     {
         foreach (['results.csv', 'results.ods', 'statements.json', 'take', 'record.zip'] as $file) {

@@ -316,6 +316,25 @@ final class SessionFromPlanTest extends CragTestCase
             ->assertHeader('X-Frame-Options', 'DENY');
     }
 
+    public function test_home_starts_what_was_used_last_with_its_class_by_one_press(): void
+    {
+        $roster = $this->teacher()->rosters()->create(['name' => '9B Beams']);
+        $other = app(MakePlan::class)->empty($this->teacher(), 'Ratio');
+        $this->plan->update(['used_at' => now()]);
+        $other->update(['used_at' => now()->subWeek()]);
+        $this->get('/')
+            ->assertOk()
+            ->assertSeeInOrder(['Teach now', 'Levers', '9B Beams', 'Ratio', 'I am a student'])
+            ->assertDontSee('Start with 9B Beams');
+        $this->post("/plan/{$this->plan->id}/start", ['roster' => $roster->id])->assertRedirect();
+        $this->get('/')->assertSeeInOrder(['running since', 'Teach now', 'Start with 9B Beams']);
+        $this->asNobody()
+            ->get('/')
+            ->assertOk()
+            ->assertDontSee('Levers')
+            ->assertSee('Sign in');
+    }
+
     public function test_a_teacher_without_a_name_gives_one_first(): void
     {
         $this->teacher()->update(['name' => '']);

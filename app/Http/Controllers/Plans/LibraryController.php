@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plans;
 
 use App\Http\CurrentTeacher;
+use App\Http\Pages\StartableClasses;
 use App\Models\HeldFolder;
-use App\Models\LiveSession;
 use App\Models\Teachers\Intake;
 use App\Models\Teachers\Plan;
 use App\Models\Teachers\Teacher;
@@ -17,7 +17,6 @@ use App\Plans\UnusablePlan;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Collection;
 use Illuminate\Validation\ValidationException;
 
 /** A teacher's plans, and what is done to a whole one. */
@@ -47,7 +46,8 @@ final readonly class LibraryController
                 ->latest()
                 ->get(),
             'plans' => $shown,
-            'lastClass' => $this->lastClasses($teacher, $shown),
+            'lastClass' => StartableClasses::last($teacher, $shown),
+            'rosters' => $teacher->rosters()->orderBy('name')->get(),
             'tags' => $plans
                 ->filter(static fn (Plan $plan): bool => ($plan->archived_at !== null) === $look->inArchive)
                 ->flatMap(static fn (Plan $plan): array => $plan->tags)
@@ -146,23 +146,5 @@ final readonly class LibraryController
         }
 
         return $teacher;
-    }
-
-    /**
-     * @param  Collection<int, Plan>  $plans
-     * @return array<string, LiveSession> the last session with a class, by the plan
-     */
-    private function lastClasses(Teacher $teacher, Collection $plans): array
-    {
-        $classes = [];
-        $last = $teacher->sessions()->whereNotNull('roster_id')->with('roster')->latest()->limit(50)->get();
-        foreach ($plans as $plan) {
-            $session = $last->firstWhere('plan_id', $plan->id) ?? $last->first();
-            if ($session !== null) {
-                $classes[$plan->id] = $session;
-            }
-        }
-
-        return $classes;
     }
 }

@@ -68,6 +68,11 @@ final class WorkController
             ->deleteFileAfterSend();
     }
 
+    public function picture(Request $request, Seat $seat, string $canvas): Response
+    {
+        return CanvasFile::picture($request, $seat->canvases()->with('prompt.session')->findOrFail($canvas));
+    }
+
     public function file(Request $request, Seat $seat, string $canvas, string $format): Response
     {
         return CanvasFile::answer(

@@ -17,6 +17,8 @@ enum ScreenView: string
     case Board = 'board';
     /** How everybody did in a run of quick asks. */
     case Run = 'run';
+    /** Who works with whom, and where in the room. */
+    case Groups = 'groups';
     case Nothing = 'nothing';
 
     public function word(): string
@@ -29,17 +31,19 @@ enum ScreenView: string
             self::Pick => 'Who was picked',
             self::Board => 'Offered work',
             self::Run => 'Results of the run',
+            self::Groups => 'The groups',
             self::Nothing => 'Nothing',
         };
     }
 
     /** Why it cannot stand there yet, as a sentence; null where it can. */
-    public function lacks(bool $hasAsk, bool $hasShowcase, bool $hasPick): ?string
+    public function lacks(bool $hasAsk, bool $hasShowcase, bool $hasPick, bool $hasGroups): ?string
     {
         return match (true) {
             $this === self::Tally && ! $hasAsk => 'Ask something first.',
             $this === self::Showcase && ! $hasShowcase => 'Choose a canvas to show first.',
             $this === self::Pick && ! $hasPick => 'Pick someone first.',
+            $this === self::Groups && ! $hasGroups => 'Make groups in the class picture first.',
             default => null,
         };
     }

@@ -15,7 +15,12 @@ export class ClassPicture {
     constructor(private readonly desk: Desk) {
         const open = (): void => this.open();
         desk.actions.add(
-            { picture: open, 'close-picture': () => this.close(), 'keep-groups': () => this.keep() },
+            {
+                picture: open,
+                'close-picture': () => this.close(),
+                'keep-groups': () => void this.keep(),
+                'show-groups': () => void this.showGroups(),
+            },
             { picture: open },
         );
         const form = element<HTMLFormElement>('#groups-form');
@@ -58,11 +63,20 @@ export class ClassPicture {
         }
     }
 
-    private keep(): void {
+    private keep(): Promise<boolean> {
         const groups = [...this.made.querySelectorAll<HTMLElement>('.group')].map((group) =>
             [...group.querySelectorAll<HTMLElement>('.group-student')].map(({ dataset }) => present(dataset.seat)),
         );
-        void this.desk.run(`${this.desk.address}/groups`, { groups });
+        const places = [...this.made.querySelectorAll<HTMLInputElement>('.group-place input')].map(
+            ({ value }) => value,
+        );
+        return this.desk.run(`${this.desk.address}/groups`, { groups, places });
+    }
+
+    private async showGroups(): Promise<void> {
+        if (await this.keep()) {
+            await this.desk.run(`${this.desk.address}/screen`, { view: 'groups' });
+        }
     }
 
     private async propose(form: HTMLFormElement): Promise<void> {

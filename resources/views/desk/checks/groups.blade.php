@@ -8,6 +8,9 @@
     <ol class="groups-list">
         @foreach ($groups as $i => $group)
             <li class="group" data-group="{{ $i }}"><h4 class="h6">{{ __('Group :n', ['n' => $i + 1]) }}</h4>
+                <label class="group-place">{{ __('Where') }} <input class="form-control form-control-sm" maxlength="40"
+                    dir="auto" placeholder="{{ __('Table :n', ['n' => $i + 1]) }}"
+                    value="{{ $places[$i] ?? '' }}"></label>
                 <p class="form-text" dir="auto">{{ __($group->sentence, $group->values) }}</p>
                 <ul>
                     @foreach ($group->students as $id)
@@ -21,5 +24,9 @@
                 </ul></li>
         @endforeach
     </ol>
-    <button class="btn btn-go" data-do="keep-groups">{{ __('Keep these groups') }}</button>
+    <div class="panel-row">
+        <button class="btn btn-go" data-do="keep-groups">{{ __('Keep these groups') }}</button>
+        @if ($mayShow) <button class="btn btn-outline-slate" data-do="show-groups"><x-icon name="easel" />
+            {{ __('Keep and show to the class') }}</button> @endif
+    </div>
 @endif

@@ -1,8 +1,8 @@
 @use('Crag\Session\Rules\Deed')
 <x-layout :title="__('Ended')" class="home">
     <x-bar />
-    <main class="container-sm narrow py-4">
-        <section class="card-paper">
+    <main class="container-lg py-4 ended">
+        <section class="ended-head">
             <h1>{{ __('“:title” has ended', ['title' => $session->title]) }}</h1>
             <p>{{ trans_choice('{0} Nobody joined.|{1} :count student was here.|[2,*] :count students were here.',
                 $session->seats_count) }}
@@ -17,11 +17,12 @@
                         ['n' => Crag\Session\Life\Reopening::MINUTES]) }}</span>
                 </form>
             @endif
+        </section>
+        @include('desk.life.work')
+        <section class="card-paper ended-files" aria-label="{{ __('Files, and how long it’s kept') }}">
             @if ($session->canvases_count > 0)
                 @include('desk.life.record')
                 @include('desk.checks.results')
-            @else
-                <p>{{ __('There’s no work to keep.') }}</p>
             @endif
             @include('desk.life.keep')
             @if ($deeds->may(Deed::GoOn))

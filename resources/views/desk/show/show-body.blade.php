@@ -11,7 +11,9 @@
     <h3 class="h6">{{ __('What') }}</h3>
     <div class="show-choices" role="group" aria-label="{{ __('What the class sees') }}">
         @foreach (['prompt' => __('The prompt'), 'join' => __('How to join')] + ($session->ask_id === null ? []
-            : ['tally' => __('The tally')]) + ['nothing' => __('Nothing')] as $value => $word)
+            : ['tally' => __('The tally')]) +
+            ($seats->contains(fn ($seat) => $seat->group !== null) ? ['groups' => __('The groups')] : []) +
+            ['nothing' => __('Nothing')] as $value => $word)
             <button id="screen-{{ $value }}" class="chip" @disabled(! $may) data-post="/desk/{{ $session->id }}/screen"
                 data-body='{"view":"{{ $value }}"}'
                 aria-pressed="{{ $view->value === $value ? 'true' : 'false' }}">{{ $word }}</button>

@@ -14,6 +14,7 @@ use Crag\Groups\Basis;
 use Crag\Groups\Grouping;
 use Crag\Groups\InvalidWish;
 use Crag\Groups\Wishes;
+use Crag\Session\Rules\Deed;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -65,6 +66,8 @@ final class ClassPictureController
             'groups' => $groups,
             'seats' => $stand->seats->keyBy('id'),
             'left' => $stand->seats->count() - count($students),
+            'places' => $session->group_places ?? [],
+            'mayShow' => Deeds::of($request, $session)->may(Deed::ChooseScreen),
         ]);
     }
 
@@ -75,6 +78,8 @@ final class ClassPictureController
             'groups' => ['required', 'array', 'max:100'],
             'groups.*' => ['array'],
             'groups.*.*' => ['string'],
+            'places' => ['array', 'max:100'],
+            'places.*' => ['nullable', 'string', 'max:40'],
         ]);
         $n = $keep(
             $session,
@@ -84,11 +89,17 @@ final class ClassPictureController
                     $request->array('groups'),
                 ),
             ),
+            array_values(
+                array_map(
+                    static fn (mixed $place): string => is_string($place) ? $place : '',
+                    $request->array('places'),
+                ),
+            ),
         );
 
         return response()->json([
             'said' => trans_choice(
-                '{1} Saved :count group: choose it when you hand out.|[2,*] Saved :count groups: choose one when you hand out.',
+                '{0} No groups any more.|{1} Saved :count group: choose it when you hand out.|[2,*] Saved :count groups: choose one when you hand out.',
                 $n,
             ),
         ]);

@@ -44,6 +44,7 @@ final class ScreenController
             $session->ask_id !== null,
             $session->showcase_id !== null,
             $session->picks()->exists(),
+            $session->seated()->whereNotNull('group')->exists(),
         );
         abort_if($lacks !== null, 422, __($lacks ?? ''));
         $this->shown->view($session, $view);

@@ -22,6 +22,11 @@ final class CanvasController
 {
     private const MOST_CHECKS = 20;
 
+    public function picture(Request $request, LiveSession $session, string $canvas): Response
+    {
+        return CanvasFile::picture($request, $this->find($session, $canvas));
+    }
+
     public function file(Request $request, LiveSession $session, string $canvas, string $format): Response
     {
         return CanvasFile::answer($this->find($session, $canvas), $format, $request->integer('page', 1));

@@ -75,6 +75,8 @@ final class DeskPage
 
         $messages = $session->messages()->get()->groupBy('seat_id');
 
+        $offers = $session->offers()->where('state', OfferState::Waiting)->with('seat')->get();
+
         $acts = UndoAct::latest($session);
 
         return [
@@ -84,7 +86,7 @@ final class DeskPage
             'settings' => $session->settings,
             'deeds' => Deeds::of($request, $session),
             'seats' => $seats,
-            'waiting' => Waiting::among($seats, $messages),
+            'waiting' => Waiting::among($seats, $messages, $offers->toBase(), $prompts->toBase()),
             'live' => $session->screen_view === ScreenView::Showcase ? self::live($session->showcase) : [],
             'fresh' => $session->freshSeats()->count(),
             'lineup' => $session->lineup()->with('canvas.seat', 'canvas.prompt')->get(),
@@ -92,7 +94,7 @@ final class DeskPage
             'acts' => $acts->reverse(),
             'undoable' => UndoAct::undoable($acts),
             'isShared' => $session->teachers()->count() > 1,
-            'offersWaiting' => $session->offers()->where('state', OfferState::Waiting)->count(),
+            'offersWaiting' => $offers->count(),
             'handouts' => $session
                 ->handouts()
                 ->whereNull('undone_at_ms')

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
+use App\Models\Canvas;
 use App\Models\Message;
+use App\Models\Prompt;
 use App\Models\Seat;
+use App\Models\Show\Offer;
 use Crag\Session\Room\SeatState;
 use Illuminate\Support\Collection;
 
@@ -14,18 +17,25 @@ final readonly class Waiting
 {
     /**
      * @param  Collection<int, WaitingOne>  $all  the longest first
+     * @param  Collection<int, WaitingOne>  $sent  work that was not looked at since, the longest first
      * @param  Collection<int, Seat>  $knocking  the longest first
      * @param  Collection<int, Seat>  $inside  by their numbers
      */
-    private function __construct(public Collection $all, public Collection $knocking, public Collection $inside)
-    {
+    private function __construct(
+        public Collection $all,
+        public Collection $sent,
+        public Collection $knocking,
+        public Collection $inside,
+    ) {
     }
 
     /**
      * @param  Collection<int, Seat>  $seats  all of the session's
      * @param  Collection<array-key, covariant Collection<int, Message>>  $messages  by the seat's id, the oldest first
+     * @param  Collection<int, Offer>  $offers  those that wait
+     * @param  Collection<int, Prompt>  $prompts  with their canvases
      */
-    public static function among(Collection $seats, Collection $messages): self
+    public static function among(Collection $seats, Collection $messages, Collection $offers, Collection $prompts): self
     {
         $inside = $seats->where('state', SeatState::Seated);
         $knocking = $seats->where('state', SeatState::Knocking)->sortBy('state_at_ms')->values();
@@ -37,11 +47,44 @@ final readonly class Waiting
             }
         }
 
-        return new self($all->sortBy('since')->values(), $knocking, $inside);
+        $all->push(...$offers->map(WaitingOne::offers(...)));
+        $byId = $inside->keyBy('id');
+        $sent = $prompts
+            ->flatMap(static fn (Prompt $prompt): Collection => $prompt->canvases->toBase())
+            ->map(static function (Canvas $canvas) use ($byId): ?WaitingOne {
+                $seat = $byId->get((string) $canvas->seat_id);
+
+                return $seat === null ? null : WaitingOne::sent($canvas, $seat);
+            })
+            ->filter();
+
+        return new self($all->sortBy('since')->values(), $sent->sortBy('since')->values(), $knocking, $inside);
     }
 
     public function count(): int
     {
         return $this->all->count();
+    }
+
+    /** How many of each kind there are, in words; nothing where nobody waits. */
+    public function counts(): string
+    {
+        $kinds = [...$this->all, ...$this->sent];
+        $n = array_count_values(array_map(static fn (WaitingOne $one): string => $one->kind, $kinds));
+        $said = [
+            WaitingOne::HAND => '{1} :count hand|[2,*] :count hands',
+            WaitingOne::KNOCKS => '{1} :count knocking|[2,*] :count knocking',
+            WaitingOne::WROTE => '{1} :count message|[2,*] :count messages',
+            WaitingOne::OFFERS => '{1} :count offer|[2,*] :count offers',
+            WaitingOne::SENT => '{1} :count sent|[2,*] :count sent',
+        ];
+
+        return implode(
+            ' · ',
+            array_map(
+                static fn (string $kind): string => trans_choice($said[$kind], $n[$kind]),
+                array_keys(array_intersect_key($said, $n)),
+            ),
+        );
     }
 }

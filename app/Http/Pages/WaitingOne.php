@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Pages;
 
 use App\Live\Clock;
+use App\Models\Canvas;
 use App\Models\Message;
 use App\Models\Seat;
+use App\Models\Show\Offer;
 use Illuminate\Support\Collection;
 
-/** Somebody who waits for the teacher: at the door, with a hand up, or for an answer. */
+/** Somebody who waits for the teacher: at the door, with a hand up, for an answer, or with work to be looked at. */
 final readonly class WaitingOne
 {
     public const KNOCKS = 'knocks';
@@ -18,14 +20,41 @@ final readonly class WaitingOne
 
     public const WROTE = 'wrote';
 
-    /** @param  int  $since  on the server's clock, in milliseconds */
-    private function __construct(public string $kind, public Seat $seat, public int $since, public string $note = '')
-    {
+    public const OFFERS = 'offers';
+
+    public const SENT = 'sent';
+
+    /**
+     * @param  int  $since  on the server's clock, in milliseconds
+     * @param  string  $prompt  the id of the prompt that sent work is on
+     */
+    private function __construct(
+        public string $kind,
+        public Seat $seat,
+        public int $since,
+        public string $note = '',
+        public string $prompt = '',
+    ) {
     }
 
     public static function knocks(Seat $seat): self
     {
         return new self(self::KNOCKS, $seat, $seat->state_at_ms);
+    }
+
+    public static function offers(Offer $offer): self
+    {
+        return new self(self::OFFERS, $offer->seat, $offer->made_at_ms, $offer->words);
+    }
+
+    /** Sent work that no teacher has looked at since, nor checked. */
+    public static function sent(Canvas $canvas, Seat $seat): ?self
+    {
+        $isSeen = $canvas->check !== null || $canvas->looked_at_operation >= $canvas->operation_count;
+
+        return $canvas->sent_at_ms === null || $isSeen
+            ? null
+            : new self(self::SENT, $seat, $canvas->sent_at_ms, prompt: $canvas->prompt_id);
     }
 
     /** @param  ?Collection<int, Message>  $messages  the oldest first */
@@ -60,6 +89,8 @@ final readonly class WaitingOne
         return match ($this->kind) {
             self::KNOCKS => __('knocks'),
             self::HAND => __('hand up'),
+            self::OFFERS => __('offers work'),
+            self::SENT => __('sent'),
             default => __('wrote'),
         };
     }

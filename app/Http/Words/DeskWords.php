@@ -98,6 +98,8 @@ final class DeskWords
                 'offline_lead' => __('Offline — 1 step kept here|Offline — :n steps kept here'),
                 'player_time' => __(':at of :of'),
                 'heard_hand' => __('Hand up: :name'),
+                'heard_offers' => __(':name offers work'),
+                'heard_sent' => __(':name has sent their work'),
                 'heard_wrote' => __(':name wrote to you'),
                 'not_yours' => __('Only the teacher running this session can do that.'),
                 'heard_knocks' => __('Knocking: :name'),

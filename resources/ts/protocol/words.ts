@@ -140,6 +140,8 @@ export type DeskWord =
     | 'handout_next'
     | 'heard_hand'
     | 'heard_knocks'
+    | 'heard_offers'
+    | 'heard_sent'
     | 'heard_wrote'
     | 'held_all'
     | 'held_some'

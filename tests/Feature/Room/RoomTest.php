@@ -541,6 +541,34 @@ final class RoomTest extends OneStudentTestCase
         self::assertStringContainsString('Nobody is waiting', $waits());
     }
 
+    public function test_sent_work_waits_until_it_is_looked_at_or_checked(): void
+    {
+        $waits = fn (): string => (string) preg_replace(
+            '/.*id="waiting-all"(.*?)<\/section>.*/s',
+            '$1',
+            (string) $this->asTeacher()->get("/desk/{$this->session->id}/bands")->getContent(),
+        );
+        $canvas = $this->canvasOf($this->seat);
+        $send = fn (bool $isSent): TestResponse => $this->asStudent($this->seat, $this->token)->postJson(
+            "/seat/{$this->seat->id}/".($isSent ? 'send' : 'take-back'),
+            ['canvas' => $canvas->id],
+        );
+        $this->appendAs($this->seat, $this->token, ['id' => 'the-first-stroke'] + $this->stroke());
+        $send(true)->assertOk();
+        self::assertStringContainsString('Sent work, not looked at yet', $waits());
+        self::assertStringContainsString('1 sent', $waits());
+        // It is no hand: nobody is counted who waits.
+        self::assertStringContainsString('Nobody is waiting', $waits());
+        $this->desk("canvas/{$canvas->id}/looked", ['n' => $canvas->refresh()->operation_count])->assertSuccessful();
+        self::assertStringNotContainsString('Sent work', $waits());
+        $send(false)->assertOk();
+        $this->appendAs($this->seat, $this->token, ['id' => 'the-second-stroke'] + $this->stroke());
+        $send(true)->assertOk();
+        self::assertStringContainsString('Sent work', $waits());
+        $this->desk('checks', ['canvases' => [$canvas->id], 'level' => 2])->assertOk();
+        self::assertStringNotContainsString('Sent work', $waits());
+    }
+
     public function test_hands_queue_in_order_and_are_answered_or_lowered(): void
     {
         [$mate, $token] = $this->seat($this->session, 'Mate');

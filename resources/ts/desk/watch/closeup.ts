@@ -455,7 +455,11 @@ export class CloseUp {
         this.coach(null);
         const seen = this.logs.canvasView.log.known;
         if (this.told !== null && seen > this.told.looked) {
-            void post(this.addressOf('looked'), { n: seen }).catch(() => undefined);
+            const waits = document.querySelector(`#waiting-all [data-kind=sent][data-seat="${tile.seat.id}"]`) !== null;
+            void post(this.addressOf('looked'), { n: seen }).then(
+                () => waits && this.settings.bands.refresh(),
+                () => undefined,
+            );
         }
         this.mode = 'look';
         this.bench.view.pointAt(null);

@@ -73,6 +73,7 @@ export class Looking {
                     }
                 },
                 'open-seat': (button) => this.openSeat(button.dataset.seat ?? ''),
+                'open-work': ({ dataset: { seat = '', prompt = '' } }) => void this.openWork(seat, prompt),
                 'choose-seats': (button) => {
                     desk.layers.closeStudentsWork();
                     chosen.choose((button.dataset.seat ?? '').split(' '));
@@ -117,6 +118,14 @@ export class Looking {
     /** The tile from which the arrows go on. */
     get tile(): Tile | undefined {
         return this.closeUp.shown ?? this.canvases.grid.focused;
+    }
+
+    /** A student's canvas on a prompt, which may be another than the one that is looked at. */
+    private async openWork(seat: string, prompt: string): Promise<void> {
+        if (this.desk.store.now.looking !== prompt) {
+            await this.canvases.look(prompt);
+        }
+        this.openSeat(seat);
     }
 
     openSeat(seat: string): void {

@@ -49,6 +49,7 @@ final class BenchDesk
             $this->showing();
             $this->asking();
             $this->answering();
+            $this->undoing();
             $this->checking();
 
             return ['students' => DemoClass::STUDENTS, 'desk' => $this->measured];
@@ -68,12 +69,12 @@ final class BenchDesk
         $this->take(
             'everyone_back',
             fn () => $this->key('g'),
-            fn (): bool => $this->desk->run('return document.querySelector("#desk-notice button") !== null') === true,
+            fn (): bool => str_contains($this->desk->text('#desk-notice'), 'Everyone is at'),
         );
         $this->take(
             'everyone_back_undone',
             fn () => $this->tap('#desk-notice button'),
-            fn (): bool => $this->desk->run('return document.querySelector("#desk-notice button") === null') === true,
+            fn (): bool => str_contains($this->desk->text('#desk-notice'), 'Everyone is back'),
         );
     }
 
@@ -130,6 +131,35 @@ final class BenchDesk
             'a_hand_is_done',
             fn () => $this->tap('[data-kind=hand] .waiting-do :last-child'),
             fn (): bool => $this->student->all('#hand.is-coming') === [],
+        );
+        $this->desk->press(self::ESCAPE);
+    }
+
+    /** Each of what concerns the room, taken back by what is said after it. */
+    private function undoing(): void
+    {
+        $says = fn (string $words): Closure => fn (): bool => str_contains($this->desk->text('#desk-notice'), $words);
+        $this->key('p')->desk->until($says('Pens down for'), 'pens down');
+        $this->take(
+            'pens_undone',
+            fn () => $this->tap('#desk-notice button'),
+            fn (): bool => ! $this->student->find('#cover')->isDisplayed(),
+        );
+        $this->key('h')->desk->seen('#handout-do');
+        $this->desk->run('document.querySelector("[name=what][value=prompt]").click()');
+        $this->tap('#handout-form .btn-go')->desk->until($says('Handed out on'), 'handed out');
+        $this->take('hand_out_undone', fn () => $this->tap('#desk-notice button'), $says('Undone.'));
+        $this->tap('.rail-step[data-body*=closed]')->desk->until($says('is closed'), 'closed');
+        $this->take('closing_undone', fn () => $this->tap('#desk-notice button'), $says('Undone: prompt'));
+        // Later, from the list: a key, and its button.
+        $this->key('g')->desk->until($says('Everyone is at'), 'brought together');
+        $this->take(
+            'undone_from_the_list',
+            function (): void {
+                $this->key('i')->desk->waitForText('.done-act', 'Everyone is at');
+                $this->tap('.done-act button');
+            },
+            $says('Everyone is back'),
         );
         $this->desk->press(self::ESCAPE);
     }

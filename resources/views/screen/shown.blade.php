@@ -67,7 +67,7 @@
     @elseif ($view === 'groups')
         @php($names = $session->settings->shownNames)
         <h1 class="shown-words">{{ __('Groups') }}</h1>
-        <ul class="shown-groups" data-groups="{{ $groups->count() }}">
+        <ul class="shown-group-list" data-groups="{{ $groups->count() }}">
             @foreach ($groups as $n => $seats)
                 <li class="shown-group"><h2>{{ __('Group :n', ['n' => $n]) }}
                     @if (($session->group_places[$n - 1] ?? '') !== '') <span class="shown-place"

@@ -24,16 +24,18 @@ export function listenToPanels({ actions, drawer, bands }: Desk): void {
     const panel = (id: string) => (): void => drawer.open(id);
     const window = (id: string) => (button: HTMLElement) => openWindow(id, button.dataset);
     const modal = (id: string) => () => element<HTMLDialogElement>(`#${id}`).showModal();
-    // For how long somebody has been waiting, as of now.
-    const waiting = (): void => {
-        drawer.open('waiting-panel');
+    // For how long somebody has been waiting, and what was done, as of now.
+    const fresh = (id: string) => (): void => {
+        drawer.open(id);
         bands.refresh();
     };
+    const waiting = fresh('waiting-panel');
+    const done = fresh('done');
     actions.add(
         {
             keys: panel('keys'),
             waiting,
-            done: panel('done'),
+            done,
             settings: panel('settings'),
             timer: panel('timing'),
             'big-code': modal('big-code'),
@@ -42,7 +44,7 @@ export function listenToPanels({ actions, drawer, bands }: Desk): void {
             'turn-away': window('turn-away'),
             'send-out': window('send-out'),
         },
-        { timer: panel('timing'), waiting, done: panel('done'), keys: panel('keys') },
+        { timer: panel('timing'), waiting, done, keys: panel('keys') },
     );
     document.addEventListener('click', (event) => {
         const button = (event.target as Element).closest<HTMLElement>('dialog [data-cancel]');

@@ -266,6 +266,21 @@ Route::prefix('/desk/{session}')
         Route::post('/ask/{ask}/show', [AskController::class, 'reveal'])
             ->middleware(May::route(Deed::Ask))
             ->name('desk.ask.show');
+        Route::post('/ask/{ask}/longer', [AskController::class, 'longer'])
+            ->middleware(May::route(Deed::Ask))
+            ->name('desk.ask.longer');
+        Route::post('/ask-step', [AskController::class, 'step'])
+            ->middleware(May::route(Deed::Ask))
+            ->name('desk.ask.step');
+        Route::get('/ask-choices', [AskController::class, 'choices'])
+            ->middleware(May::route(Deed::Watch))
+            ->name('desk.ask.choices');
+        Route::post('/ask/{ask}/one-of-each', [AskController::class, 'oneOfEach'])
+            ->middleware(May::route(Deed::ChooseScreen))
+            ->name('desk.ask.one-of-each');
+        Route::post('/ask-works', [AskController::class, 'works'])
+            ->middleware(May::route(Deed::Ask))
+            ->name('desk.ask.works');
         Route::post('/ask/{ask}/again', [AskController::class, 'again'])
             ->middleware(May::route(Deed::Ask))
             ->name('desk.ask.again');

@@ -228,6 +228,7 @@ final readonly class Tour
     private function asking(Page $desk, Page $screen): void
     {
         $desk->press('a')->type('#ask-words', 'The load doubles. Which way does the plank turn?');
+        $desk->click('#ask-own summary');
         $desk->run('document.querySelector("#ask-options").value = "*Anticlockwise\nClockwise\nIt stays level"');
         $desk->click('#ask-form .btn-go')->seen('.ask-now');
         $desk->waitForText('#ask-body', DemoClass::STUDENTS.' of');

@@ -17,6 +17,7 @@ final class AskTest extends BrowserTestCase
         $tamsin = $this->join('Tamsin', $code);
         $rafe = $this->join('Rafe', $code, 390, 844);
         $teacher->press('a')->type('#ask-words', 'Which way does it turn?');
+        $teacher->click('#ask-own summary');
         $teacher->run('document.querySelector("#ask-options").value = "Left\\n*Right"');
         $teacher->click('#ask-form .btn-go')->waitForText('#ask-body', '0 of 2 answered');
         $tamsin->waitForText('#quick-ask', 'Which way does it turn?');
@@ -49,6 +50,52 @@ final class AskTest extends BrowserTestCase
         $teacher->click('#ask-body [data-post$=ask-away]');
         $tamsin->until(fn (): bool => ! $tamsin->find('#quick-ask')->isDisplayed(), 'the ask to be put away');
         foreach ([$teacher, $tamsin, $rafe] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+
+    public function test_two_keys_ask_one_key_shows_and_a_bar_chooses_who_stands_behind_it(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $screen = $this->person('class screen')->visit((string) $teacher->find('#open-screen')->getAttribute('href'));
+        $ines = $this->join('Ines', $code);
+        $jago = $this->join('Jago', $code, 390, 844);
+        foreach (['Ines' => $ines, 'Jago' => $jago] as $name => $student) {
+            $student->draw('.page-paper', [[0.2, 0.3], [0.5, 0.4]]);
+            $student->until(fn (): bool => $this->stored($name) === 1, "{$name}'s stroke");
+        }
+        $teacher->until(fn (): bool => count($teacher->all('.tile')) === 2, 'two tiles');
+        $teacher->press('a')->press('c')->waitForText('#ask-body', '0 of 2 answered');
+        $screen->waitForText('.shown-choices', 'D');
+        $ines->seen('#quick-ask');
+        $ines->click('#quick-ask label:nth-of-type(2)');
+        $jago->click('#quick-ask label:nth-of-type(3)');
+        $teacher->until(
+            fn (): bool => array_map(fn ($one): string => $one->getText(), $teacher->all('.tile-choice')) === ['B', 'C'],
+            'what each chose on their tiles',
+        );
+        $teacher->waitForText('#ask-body', '2 of 2 answered')->press(self::ESCAPE)->press('/');
+        $screen->seen('.shown .tally-bars');
+        $jago->seen('#quick-ask-tally');
+        $teacher->press('/');
+        $screen->until(fn (): bool => $screen->all('.shown .tally-bars') === [], 'hidden again: nothing is right here');
+        $teacher->press('a')->waitForText('#ask-body', '2 of 2 answered');
+        $teacher->click('.tally-bar:nth-child(3) .tally-who')->waitForText('#chosen-count', '1 chosen');
+        self::assertSame('Jago', $teacher->text('.tile.is-chosen .name-real'));
+        $teacher->press(self::ESCAPE)->press('a')->click('#ask-body [data-post$=one-of-each]');
+        $screen->until(
+            fn (): bool => $screen->run(
+                'return [...document.querySelectorAll(".shown-canvas")].filter((one) => one.naturalWidth > 0).length',
+            ) === 2,
+            'one of each',
+        );
+        $teacher->press(self::ESCAPE)->press('s')->click('#ask-works')->waitForText('#desk-notice', 'agree');
+        $ines->waitForText('#quick-ask', 'Which one do you agree with?');
+        // A letter after A has been used up does what it always does.
+        $teacher->press(self::ESCAPE)->press('a')->press('n')->waitForText('#ask-body', '0 of 2 answered');
+        $teacher->press('n');
+        $teacher->until(fn (): bool => $teacher->run('return document.body.dataset.names') === 'seats', 'names');
+        foreach ([$teacher, $screen, $ines, $jago] as $page) {
             self::assertSame([], $page->complaints());
         }
     }

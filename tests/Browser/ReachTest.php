@@ -132,7 +132,7 @@ final class ReachTest extends BrowserTestCase
         $teacher->press('b')->press("\u{E00C}");
         $teacher->press('m')->waitForText('#picture-body', 'Priya');
         $this->assertAccessible($teacher, 'class picture', '#picture');
-        $teacher->press("\u{E00C}")->press('a')->click('#ask-form .btn-go');
+        $teacher->press("\u{E00C}")->press('a')->click('#ask-form [data-kind=abcd]');
         $student->seen('#quick-ask');
         $this->assertAccessible($student, 'quick ask on a phone', '#quick-ask');
         $teacher->seen('.ask-now');

@@ -20,7 +20,8 @@ final class DeskKeys
             __('The class') => [
                 [['p'], 'pens', __('pens down for everyone, and up again')],
                 [['s'], 'show-panel', __('what the class sees, and take it down')],
-                [['a'], 'ask', __('quick ask')],
+                [['a'], 'ask', __('quick ask: then C, Y, N, W, S or H asks at once')],
+                [['/'], 'ask-step', __('the answers to the ask: the bars, the right one, hidden again')],
                 [['h'], 'hand-out', __('hand out')],
                 [['f'], 'lead', __('lead canvas, and back to the grid')],
                 [['y'], 'waiting', __('who is waiting')],

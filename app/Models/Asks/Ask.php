@@ -9,8 +9,10 @@ use App\Models\LiveSession;
 use App\Models\Model;
 use App\Models\Seat;
 use Crag\Asks\Changes;
+use Crag\Asks\Moves;
 use Crag\Asks\Tally;
 use Crag\Prompt\Question\Question;
+use Crag\Session\Screen\ScreenView;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -30,6 +32,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $is_tally_shown
  * @property bool $is_right_shown
  * @property ?string $again_of_id
+ * @property ?ScreenView $screen_before  what the class screen showed before this came onto it
  * @property ?string $run_id
  * @property ?Ask $againOf
  * @property \Illuminate\Database\Eloquent\Collection<int, AskAnswer> $answers
@@ -53,6 +56,7 @@ final class Ask extends Model
         'is_tally_shown' => false,
         'is_right_shown' => false,
         'again_of_id' => null,
+        'screen_before' => null,
         'run_id' => null,
     ];
 
@@ -64,6 +68,7 @@ final class Ask extends Model
             'is_anonymous' => 'boolean',
             'is_tally_shown' => 'boolean',
             'is_right_shown' => 'boolean',
+            'screen_before' => ScreenView::class,
         ];
     }
 
@@ -99,6 +104,14 @@ final class Ask extends Model
     public function tally(): Tally
     {
         return Tally::of($this->question, $this->latest());
+    }
+
+    /** Where answers went since the same was asked before; null where it was not, or where nobody is known. */
+    public function moves(): ?Moves
+    {
+        return $this->againOf === null || $this->is_anonymous || $this->againOf->is_anonymous
+            ? null
+            : Moves::between($this->question, $this->againOf->latest(), $this->latest());
     }
 
     public function changes(): Changes

@@ -25,7 +25,10 @@ final readonly class Asking
     {
     }
 
-    /** @param  ?list<string>  $seats  who is asked; null for everybody */
+    /**
+     * @param  ?list<string>  $seats  who is asked; null for everybody
+     * @param  bool  $onScreen  whether it stands on the class screen from the beginning
+     */
     public function ask(
         LiveSession $session,
         Question $question,
@@ -33,8 +36,17 @@ final readonly class Asking
         ?int $seconds,
         bool $isAnonymous,
         ?Ask $again = null,
+        bool $onScreen = false,
     ): Ask {
-        return DB::transaction(function () use ($session, $question, $seats, $seconds, $isAnonymous, $again): Ask {
+        return DB::transaction(function () use (
+            $session,
+            $question,
+            $seats,
+            $seconds,
+            $isAnonymous,
+            $again,
+            $onScreen,
+        ): Ask {
             $this->end($session);
             $now = Clock::ms();
             $last = Ask::query()->where('live_session_id', $session->id)->max('n');
@@ -47,12 +59,44 @@ final readonly class Asking
                 'made_at_ms' => $now,
                 'ends_at_ms' => $seconds === null ? null : $now + $seconds * 1000,
                 'again_of_id' => $again?->id,
+                'screen_before' => $onScreen ? $this->screenBefore($session, $again) : null,
             ]);
-            $session->update(['ask_id' => $ask->id]);
+            $session->update(
+                ['ask_id' => $ask->id] + ($onScreen ? ['screen_view' => ScreenView::Tally] : []),
+            );
             $this->tell($session);
 
             return $ask;
         });
+    }
+
+    /** What the class screen goes back to: of an ask that follows another, what stood there before that one. */
+    private function screenBefore(LiveSession $session, ?Ask $again): ScreenView
+    {
+        return $session->screen_view === ScreenView::Tally
+            ? $again->screen_before ?? $session->ask->screen_before ?? ScreenView::Prompt
+            : $session->screen_view;
+    }
+
+    /** So much longer, though its time be up; one without an end gets one. */
+    public function longer(LiveSession $session, Ask $ask, int $seconds): void
+    {
+        DB::transaction(function () use ($session, $ask, $seconds): void {
+            $now = Clock::ms();
+            $ask->update(['closed_at_ms' => null, 'ends_at_ms' => max($now, $ask->ends_at_ms ?? 0) + $seconds * 1000]);
+            $this->tell($session);
+        });
+    }
+
+    /** From hidden to the bars, from these to the right answer, and hidden again. */
+    public function step(LiveSession $session, Ask $ask): void
+    {
+        $hasMore = $ask->question->asked->hasKey() && ! $ask->is_right_shown;
+        match (true) {
+            ! $ask->is_tally_shown => $this->show($session, $ask, true, null),
+            $hasMore => $this->show($session, $ask, null, true),
+            default => $this->show($session, $ask, false, false),
+        };
     }
 
     /** No more answers are taken; it stays before the class until it is put away. */
@@ -70,7 +114,9 @@ final readonly class Asking
             $this->end($session);
             $session->update([
                 'ask_id' => null,
-                'screen_view' => $session->screen_view->without(ScreenView::Tally),
+                'screen_view' => $session->screen_view === ScreenView::Tally
+                    ? $session->ask->screen_before ?? ScreenView::Prompt
+                    : $session->screen_view,
             ]);
             $this->tell($session);
         });

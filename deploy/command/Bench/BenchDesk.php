@@ -105,15 +105,12 @@ final class BenchDesk
     private function asking(): void
     {
         $this->take('ask', function (): void {
-            $this->key('a');
-            $this->desk->type('#ask-words', 'Which way does it turn?');
-            $this->desk->run('document.querySelector("#ask-options").value = "Left\nRight"');
-            $this->tap('#ask-form .btn-go');
+            $this->key('a')->key('c');
         }, fn (): bool => $this->student->find('#quick-ask')->isDisplayed());
         $this->take(
-            'tally_on_the_class_screen',
-            fn () => $this->tap('#ask-body [data-body*=tally]:not([data-on])'),
-            fn (): bool => str_contains((string) $this->screen->run('return document.body.innerText'), 'Which way'),
+            'the_bars_for_everyone',
+            fn () => $this->key('/'),
+            fn (): bool => $this->screen->all('.shown .tally-bars') !== [],
         );
         $this->desk->press(self::ESCAPE);
     }

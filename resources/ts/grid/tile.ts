@@ -104,6 +104,14 @@ export class Tile {
         return boxes.length === 0 ? null : union(boxes);
     }
 
+    /** What the student chose in the quick ask that is before the class. */
+    showChoice(choice: string): void {
+        const place = element('.tile-choice', this.root);
+        place.hidden = choice === '';
+        place.textContent = choice;
+        place.title = fill(this.words.chose, { choice });
+    }
+
     /** Other teachers who have this canvas large. */
     showColleagues(names: string[]): void {
         const place = element('.tile-colleague', this.root);

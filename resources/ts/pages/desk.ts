@@ -72,7 +72,7 @@ new WhoIsIt(desk);
 new HandOutForm(desk, lead, looking);
 new LineUpBar(desk);
 new PickWindow(desk, grid, chosen, looking);
-const ask = new AskPanel(desk, chosen);
+const ask = new AskPanel(desk, chosen, grid);
 listenToPrompts(desk, canvases, closeUp);
 listenToCanvasActions(desk, looking, closeUp, talk);
 listenToGridControls(desk, canvases);

@@ -50,7 +50,13 @@
             <span class="timer-left" data-ends="{{ $ask->ends_at_ms }}" role="timer"></span>@endif</p>
         @if ($ask->is_tally_shown)
             @include('desk.asks.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(),
-            'right' => $ask->is_right_shown]) @endif
+            'right' => $ask->is_right_shown])
+            @if ($ask->moves() !== null) @include('desk.asks.moves', ['moves' => $ask->moves(), 'names' => null]) @endif
+        @elseif (in_array($ask->question->asked->kind()->value, ['choice', 'choices'], true))
+            <ol class="shown-choices">
+                @foreach ($ask->tally()->bars as $bar) <li dir="auto">{{ $bar->label }}</li> @endforeach
+            </ol>
+        @endif
         @if ($ask->is_right_shown && $ask->question->asked->hasKey()) <p class="shown-right"
             dir="auto">{{ __('Right: :key', ['key' => $ask->question->asked->key()]) }}</p> @endif
     @elseif ($view === 'run' && $session->run !== null && $session->run->is_shown)

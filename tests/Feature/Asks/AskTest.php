@@ -123,6 +123,127 @@ final class AskTest extends CragTestCase
         $this->desk('asks', ['question' => self::CHOICE, 'seats' => ['nobody']])->assertUnprocessable();
     }
 
+    public function test_half_a_minute_more_opens_what_had_run_out_and_ends_what_had_no_end(): void
+    {
+        $ask = $this->ask(self::CHOICE, ['seconds' => 30]);
+        $this->travel(31)->seconds();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertStatus(409);
+        $this->desk("ask/{$ask}/longer")->assertOk();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $this->desk("ask/{$ask}/close")->assertOk();
+        $this->desk("ask/{$ask}/longer")->assertOk();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o2')->assertOk();
+        $this->travel(61)->seconds();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertStatus(409);
+        $open = $this->ask(self::CHOICE);
+        $this->desk("ask/{$open}/longer")->assertOk();
+        $this->travel(31)->seconds();
+        $this->answer($this->tamsin, $this->tamsins, $open, 'o1')->assertStatus(409);
+    }
+
+    public function test_one_key_goes_from_hidden_to_the_bars_to_the_right_answer_and_back(): void
+    {
+        $this->desk('ask-step')->assertUnprocessable();
+        $ask = Ask::query()->findOrFail($this->ask(self::CHOICE));
+        $seen = [];
+        for ($i = 0; $i < 4; $i++) {
+            $this->desk('ask-step')->assertOk();
+            $ask->refresh();
+            $seen[] = [$ask->is_tally_shown, $ask->is_right_shown];
+        }
+        self::assertSame([[true, false], [true, true], [false, false], [true, false]], $seen);
+        // Where nothing is right or wrong there are two steps.
+        $ask = Ask::query()->findOrFail($this->ask(['kind' => 'text', 'words' => 'Why?', 'right' => []]));
+        $this->desk('ask-step')->assertOk();
+        self::assertTrue($ask->refresh()->is_tally_shown);
+        $this->desk('ask-step')->assertOk();
+        self::assertFalse($ask->refresh()->is_tally_shown);
+    }
+
+    public function test_it_stands_on_the_class_screen_at_once_with_its_choices_and_gives_it_back(): void
+    {
+        $this->session->update(['screen_view' => ScreenView::Join]);
+        $screen = fn (): TestResponse => $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertOk();
+        $ask = $this->ask(self::CHOICE, ['screen' => true]);
+        self::assertSame(ScreenView::Tally, $this->session->refresh()->screen_view);
+        $screen()->assertSeeInOrder(['Which way does it turn?', 'Nobody has answered yet', 'Left', 'Right'])
+            ->assertDontSee('<meter', false);
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $screen()->assertSee('1 answer');
+        // Asked again it stays there, and what stood there first comes back in the end.
+        $this->desk("ask/{$ask}/again")->assertOk();
+        $this->desk('ask-away')->assertOk();
+        self::assertSame(ScreenView::Join, $this->session->refresh()->screen_view);
+        // What was chosen meanwhile is left alone; and a quiet one never comes there.
+        $this->ask(self::CHOICE, ['screen' => true]);
+        $this->desk('screen', ['view' => 'nothing'])->assertNoContent();
+        $this->desk('ask-away')->assertOk();
+        self::assertSame(ScreenView::Nothing, $this->session->refresh()->screen_view);
+        $this->ask(self::CHOICE);
+        self::assertSame(ScreenView::Nothing, $this->session->refresh()->screen_view);
+    }
+
+    public function test_who_chose_what_is_on_the_tiles_and_who_moved_in_a_table_by_name_for_teachers_alone(): void
+    {
+        $ask = $this->ask(self::CHOICE);
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $this->answer($this->otis, $this->otiss, $ask, 'o2')->assertOk();
+        $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/ask-choices")
+            ->assertExactJson(['choices' => [$this->tamsin->id => 'Left', $this->otis->id => 'Right']]);
+        $this->panel()->assertSee("data-do=\"choose-seats\" data-seat=\"{$this->tamsin->id}\"", false);
+        $again = (string) $this->desk("ask/{$ask}/again")->json('ask');
+        $this->answer($this->tamsin, $this->tamsins, $again, 'o2')->assertOk();
+        $this->answer($this->otis, $this->otiss, $again, 'o2')->assertOk();
+        $this->panel()->assertSeeInOrder(['1 of 2 changed their answer', 'Left', 'Right', 'Tamsin']);
+        $this->desk("ask/{$again}/show", ['tally' => true])->assertOk();
+        $this->desk('screen', ['view' => 'tally'])->assertNoContent();
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertSee('1 of 2 changed their answer')
+            ->assertDontSee('Tamsin')
+            ->assertDontSee($this->tamsin->id);
+        // Of anonymous answers nobody learns whose they are.
+        $secret = $this->ask(self::CHOICE, ['anonymous' => true]);
+        $this->answer($this->tamsin, $this->tamsins, $secret, 'o1')->assertOk();
+        $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/ask-choices")
+            ->assertExactJson(['choices' => []]);
+        $this->panel()->assertDontSee('data-do="choose-seats"', false);
+        $this->desk("ask/{$secret}/one-of-each")->assertUnprocessable();
+    }
+
+    public function test_one_of_each_answer_is_shown_and_the_class_says_which_it_agrees_with(): void
+    {
+        $ask = $this->ask(self::CHOICE);
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $this->answer($this->otis, $this->otiss, $ask, 'o2')->assertOk();
+        $this->desk("ask/{$ask}/one-of-each")
+            ->assertUnprocessable()
+            ->assertJsonPath('message', 'Nobody who answered has work to show here.');
+        $this->desk('ask-works')->assertUnprocessable();
+        foreach ([[$this->tamsin, $this->tamsins], [$this->otis, $this->otiss]] as [$seat, $token]) {
+            $this->appendAs($seat, $token, $this->stroke());
+        }
+        $this->desk("ask/{$ask}/one-of-each")
+            ->assertOk()
+            ->assertJsonPath('said', 'Showing one of each. A: Left (1 student) · B: Right (1 student)');
+        $this->session->refresh();
+        self::assertSame(ScreenView::Showcase, $this->session->screen_view);
+        self::assertSame(2, $this->session->showcase?->items()->count());
+        $this->desk('ask-works')->assertOk();
+        // The works stay where they are: they are what is asked about.
+        self::assertSame(ScreenView::Showcase, $this->session->refresh()->screen_view);
+        $this->asked($this->tamsin, $this->tamsins)
+            ->assertJsonPath('own.ask.question.options.0.words', 'A')
+            ->assertJsonPath('own.ask.question.options.1.words', 'B');
+        // Covered work is shown by nothing.
+        $this->desk('settings', ['cover' => true])->assertOk();
+        $this->desk("ask/{$ask}/one-of-each")->assertStatus(409);
+    }
+
     public function test_it_ends_when_its_time_is_up(): void
     {
         $ask = $this->ask(self::CHOICE, ['seconds' => 30]);
@@ -164,7 +285,7 @@ final class AskTest extends CragTestCase
         $this->asScreen($this->session)
             ->get("/screen/{$this->session->id}/shown")
             ->assertSee('1 answer')
-            ->assertDontSee('Left');
+            ->assertDontSee('<meter', false);
         $this->desk("ask/{$ask}/show", ['tally' => true])->assertOk();
         $this->asked($this->otis, $this->otiss)
             ->assertJsonPath('own.ask.tally.bars.0', ['label' => 'Left', 'count' => 1, 'outcome' => null])

@@ -1,5 +1,6 @@
 import htmx from 'htmx.org';
-import { post, reasonOf } from '../../live/http';
+import type { Grid } from '../../grid/grid';
+import { get, post, reasonOf } from '../../live/http';
 import { TimerFace } from '../../live/timer';
 import { element, fill } from '../../page';
 import type { Chosen } from '../watch/chosen';
@@ -16,6 +17,20 @@ interface UnderWay {
     pause: number;
 }
 
+/** How it was asked last, on this device. */
+const REMEMBERED = 'crag-ask';
+
+interface Remembered {
+    kind?: string;
+    seconds?: string;
+    anonymous?: boolean;
+    screen?: boolean;
+}
+
+function recalled(): Remembered {
+    return JSON.parse(localStorage.getItem(REMEMBERED) ?? '{}') as Remembered;
+}
+
 /** Answers that come together are counted together. */
 const WAIT_MS = 400;
 
@@ -25,6 +40,10 @@ export class AskPanel {
     private timer = 0;
     private ending = 0;
     private moving = 0;
+    private choosing = 0;
+    private choices: Record<string, string> = {};
+    private isArmed = false;
+    private isAsking = false;
     private readonly face: TimerFace;
 
     /** Puts back what stood in the run form before the panel was freshened. */
@@ -33,14 +52,27 @@ export class AskPanel {
     constructor(
         private readonly desk: Desk,
         private readonly chosen: Chosen,
+        private readonly grid: Grid,
     ) {
         const { actions, bus } = desk;
         const open = (): void => this.open();
+        const step = (): void => void desk.run(`${desk.address}/ask-step`, {}).then(() => this.refresh(0));
         bus.on('written', () => this.follow());
-        bus.on('ask', () => this.refresh());
-        bus.on('answered', () => this.refresh());
+        bus.on('ask', () => this.changed());
+        bus.on('answered', () => this.changed());
+        bus.on('tiles', () => this.showChoices());
         bus.on('done', (what) => what === 'ask' && this.refresh(0));
-        actions.add({ ask: open }, { ask: open });
+        actions.add(
+            {
+                ask: open,
+                'ask-step': step,
+                'ask-now': ({ dataset: { kind = '' } }) => void this.askNow(kind),
+            },
+            { ask: open, 'ask-step': step },
+        );
+        this.listenForTheSecondKey();
+        this.recall();
+        void this.takeChoices();
         this.face = new TimerFace(
             desk.now,
             (words) => {
@@ -56,12 +88,15 @@ export class AskPanel {
         this.form?.addEventListener('input', () => this.showFields());
         this.form?.addEventListener('submit', (event) => {
             event.preventDefault();
-            void this.ask();
+            // Enter in the words asks as it was asked last; the button asks what was set up above it.
+            const isOwn = element<HTMLDetailsElement>('#ask-own').open;
+            void (isOwn ? this.ask(this.question()) : this.askNow(recalled().kind ?? 'abcd'));
         });
     }
 
     private open(): void {
         this.desk.drawer.open('ask');
+        this.isArmed = true;
         this.showFields();
         this.refresh(0);
     }
@@ -125,21 +160,138 @@ export class AskPanel {
         element('span', chosen).textContent = fill(this.desk.words.ask_chosen, { n });
     }
 
-    private async ask(): Promise<void> {
+    /** A, then one key more: the panel is open and nothing in it has been touched yet. */
+    private listenForTheSecondKey(): void {
+        window.addEventListener(
+            'keydown',
+            (event) => {
+                const isArmed = this.isArmed && this.desk.drawer.panel === 'ask';
+                this.isArmed = false;
+                const isTyping = (event.target as Element).matches('input, textarea, select');
+                if (!isArmed || isTyping || event.ctrlKey || event.metaKey || event.altKey) {
+                    return;
+                }
+                const kind = this.form?.querySelector<HTMLElement>(`[data-key="${event.key.toLowerCase()}"]`)?.dataset
+                    .kind;
+                if (kind !== undefined) {
+                    event.preventDefault();
+                    event.stopPropagation();
+                    void this.askNow(kind);
+                }
+            },
+            true,
+        );
+        document.addEventListener('pointerdown', () => {
+            this.isArmed = false;
+        });
+    }
+
+    /** How it was asked last is how it is asked next. */
+    private recall(): void {
+        const { seconds, anonymous, screen } = recalled();
+        if (this.form !== null && seconds !== undefined) {
+            element<HTMLSelectElement>('[name=seconds]', this.form).value = seconds;
+            element<HTMLInputElement>('[name=anonymous]', this.form).checked = anonymous === true;
+            const onScreen = this.form.querySelector<HTMLInputElement>('[name=screen]');
+            if (onScreen !== null) {
+                onScreen.checked = screen === true;
+            }
+        }
+    }
+
+    private changed(): void {
+        this.refresh();
+        if (this.choosing === 0) {
+            this.choosing = window.setTimeout(() => {
+                this.choosing = 0;
+                void this.takeChoices();
+            }, WAIT_MS);
+        }
+    }
+
+    /** What each chose stands on their tiles while it is asked. */
+    private async takeChoices(): Promise<void> {
+        const { choices } = await get<{ choices: Record<string, string> }>(`${this.desk.address}/ask-choices`).catch(
+            () => ({ choices: this.choices }),
+        );
+        this.choices = choices;
+        this.showChoices();
+    }
+
+    private showChoices(): void {
+        this.grid.tiles.forEach((tile, seat) => tile.showChoice(this.choices[seat] ?? ''));
+    }
+
+    /** One of the kinds that need nothing but a press. */
+    private async askNow(kind: string): Promise<void> {
+        if (this.form === null) {
+            return;
+        }
+        const words = this.value('words');
+        const { ask_yes, ask_no, ask_unsure } = this.desk.words;
+        const choice = (...options: string[]): Record<string, unknown> => ({
+            kind: 'choice',
+            words,
+            options: options.map((one, i) => ({ id: `o${i + 1}`, words: one })),
+            right: [],
+            shuffle: false,
+        });
+        const questions: Record<string, Record<string, unknown>> = {
+            abcd: choice('A', 'B', 'C', 'D'),
+            yesno: choice(ask_yes, ask_no, ask_unsure),
+            number: { kind: 'number', words, right: '' },
+            text: { kind: 'text', words, right: [] },
+            scale: { kind: 'scale', words, from: 1, to: 5, low: '', high: '' },
+            sure: this.sure(words),
+        };
+        await this.ask(present(questions[kind]), kind);
+    }
+
+    private async ask(question: Record<string, unknown>, kind = ''): Promise<void> {
+        if (this.isAsking) {
+            return;
+        }
+        this.isAsking = true;
         const chosen = this.chosen.tiles.map(({ seat }) => seat.id);
         const seconds = this.value('seconds');
         element('#ask-problem').textContent = '';
         try {
             await post(`${this.desk.address}/asks`, {
-                question: this.question(),
+                question,
                 seconds: seconds === '' ? null : Number(seconds),
                 anonymous: this.value('anonymous') === '1',
+                screen: this.value('screen') === '1',
                 seats: chosen.length > 0 && this.value('chosen') === '1' ? chosen : null,
             });
+            localStorage.setItem(
+                REMEMBERED,
+                JSON.stringify({
+                    ...recalled(),
+                    ...(kind !== '' && { kind }),
+                    seconds,
+                    anonymous: this.value('anonymous') === '1',
+                    screen: this.value('screen') === '1',
+                }),
+            );
+            element<HTMLInputElement>('#ask-words').value = '';
             this.refresh(0);
         } catch (problem) {
             element('#ask-problem').textContent = reasonOf(problem, this.desk.words);
+        } finally {
+            this.isAsking = false;
         }
+    }
+
+    private sure(words: string): Record<string, unknown> {
+        const { ask_sure, ask_guessed, ask_certain } = this.desk.words;
+        return {
+            kind: 'scale',
+            words: words === '' ? ask_sure : words,
+            from: 1,
+            to: 4,
+            low: ask_guessed,
+            high: ask_certain,
+        };
     }
 
     /** As the core reads it. */
@@ -162,17 +314,6 @@ export class AskPanel {
                     shuffle: false,
                 };
             }
-            case 'scale':
-                return { kind: 'scale', words, from: 1, to: 5, low: '', high: '' };
-            case 'sure':
-                return {
-                    kind: 'scale',
-                    words: words === '' ? this.desk.words.ask_sure : words,
-                    from: 1,
-                    to: 4,
-                    low: this.desk.words.ask_guessed,
-                    high: this.desk.words.ask_certain,
-                };
             case 'text':
                 return { kind: 'text', words, right: right === '' ? [] : [right] };
             default:

@@ -14,7 +14,9 @@
             ['n' => $tally->answered, 'all' => $all]) }}</b> @if ($tally->right() !== null) ·
             {{ __(':n right', ['n' => $tally->right()]) }} @endif @if (! $isOpen) · {{ __('closed') }} @endif
             @if ($ask->is_anonymous) · {{ __('anonymous') }} @endif</p>
-        @include('desk.asks.tally', ['tally' => $tally, 'before' => $ask->againOf?->tally(), 'right' => true])
+        @include('desk.asks.tally', ['tally' => $tally, 'before' => $ask->againOf?->tally(), 'right' => true,
+            'who' => ! $ask->is_anonymous])
+        @if ($ask->moves() !== null) @include('desk.asks.moves', ['moves' => $ask->moves(), 'names' => $seats]) @endif
         @unless ($ask->is_anonymous)
             @php($missing = ($ask->seats === null ? $seats
                 : $seats->only($ask->seats))->except(array_keys($ask->latest())))
@@ -31,8 +33,13 @@
         @endforeach
         @if ($deeds->may(Deed::Ask))
             <div class="panel-row">
+                <button class="btn btn-outline-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/longer" data-body="{}"
+                    data-then="ask">{{ $ask->ends_at_ms === null && $isOpen ? __('30 s left') : __('30 s more') }}</button>
                 @if ($isOpen) <button class="btn btn-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/close"
                     data-body="{}" data-then="ask">{{ __('Stop answers') }}</button> @endif
+                <button class="btn btn-outline-slate" data-do="ask-step"
+                    title="{{ __('For everyone: the bars, then the right answer, then hidden again (/)') }}">{{ __('Next') }}
+                    <kbd>/</kbd></button>
                 <button class="btn btn-outline-slate" aria-pressed="{{ $ask->is_tally_shown ? 'true' : 'false' }}"
                     data-post="{{ $at }}/ask/{{ $ask->id }}/show"
                     data-on='{"tally":true}' data-off='{"tally":false}'
@@ -48,6 +55,10 @@
                     data-then="ask">{{ __('Ask again') }}</button>
                 <button class="btn btn-outline-slate" data-post="{{ $at }}/screen"
                     data-body='{"view":"tally"}'>{{ __('On the class screen') }}</button>
+                @unless ($ask->is_anonymous) <button class="btn btn-outline-slate"
+                    data-post="{{ $at }}/ask/{{ $ask->id }}/one-of-each" data-body="{}"
+                    title="{{ __('One canvas for each common answer, side by side on the class screen') }}"><x-icon name="easel" />
+                    {{ __('Show one of each') }}</button> @endunless
                 @if ($run === null || $run->isOver()) <button class="btn btn-outline-slate"
                     data-post="{{ $at }}/ask-away" data-body="{}" data-then="ask">{{ __('Clear') }}</button> @endif
             </div>

@@ -4,27 +4,17 @@
     <div id="ask-body"></div>
     @if ($deeds->may(Deed::Ask))
         <form id="ask-form">
-            <div class="ask-kinds" role="radiogroup" aria-label="{{ __('What kind') }}">
-                @foreach (['choice' => __('One choice'), 'choices' => __('Several choices'), 'number' => __('Number'),
-                    'maths' => __('Maths'), 'text' => __('Short text'), 'scale' => __('Scale 1–5'),
-                    'sure' => __('How sure are you?')] as $kind => $word)
-                    <label class="handout-kind"><input type="radio" name="kind" value="{{ $kind }}"
-                        @checked($loop->first)> {{ $word }}</label>
-                @endforeach
-            </div>
             <label for="ask-words">{{ __('Ask') }}</label>
             <input id="ask-words" name="words" class="form-control mb-2" maxlength="300" dir="auto" autocomplete="off"
                 placeholder="{{ __('You can leave this empty and ask out loud') }}">
-            <div data-ask-for="choice choices">
-                <label
-                    for="ask-options">{{ __('Choices, one per line. Put a star before the right ones.') }}</label>
-                <textarea id="ask-options" name="options" class="form-control mb-2" rows="4"
-                    dir="auto">{{ "A\nB\nC\nD" }}</textarea>
-            </div>
-            <div data-ask-for="number maths text" hidden>
-                <label for="ask-right">{{ __('Right answer, if there is one') }}</label>
-                <input id="ask-right" name="right" class="form-control mb-2" maxlength="200" dir="auto"
-                    autocomplete="off">
+            <div class="ask-quick" role="group" aria-label="{{ __('Ask now') }}">
+                @foreach (['abcd' => ['C', 'ui-radios', __('A, B, C or D')], 'yesno' => ['Y', 'check2', __('Yes or no')],
+                    'number' => ['N', '123', __('A number')], 'text' => ['W', 'chat-left-text', __('A few words')],
+                    'scale' => ['S', 'bar-chart', __('1 to 5')],
+                    'sure' => ['H', 'emoji-neutral', __('How sure?')]] as $kind => [$key, $icon, $word])
+                    <button type="button" class="ask-kind" data-do="ask-now" data-kind="{{ $kind }}"
+                        data-key="{{ strtolower($key) }}"><x-icon :name="$icon" /> {{ $word }} <kbd>{{ $key }}</kbd></button>
+                @endforeach
             </div>
             <div class="settings-row ask-row">
                 <label>{{ __('Time') }}
@@ -34,13 +24,36 @@
                             value="{{ $seconds }}">{{ $seconds < 60 ? __(':n s', ['n' => $seconds]) : __(':n min',
                             ['n' => $seconds / 60]) }}</option>@endforeach
                     </select></label>
+                @if ($deeds->may(Deed::ChooseScreen)) <x-choice name="screen" value="1" checked>
+                    {{ __('On the class screen too') }}</x-choice> @endif
                 <x-choice name="anonymous" value="1">
                     {{ __('Anonymous, even to me') }}</x-choice>
                 <label class="choice" id="ask-chosen" hidden><input type="checkbox" name="chosen" value="1" checked>
                     <span></span></label>
             </div>
+            <details id="ask-own"><summary>{{ __('Choices of your own, maths, a right answer') }}</summary>
+                <div class="ask-kinds" role="radiogroup" aria-label="{{ __('What kind') }}">
+                    @foreach (['choice' => __('One choice'), 'choices' => __('Several choices'),
+                        'number' => __('Number'), 'maths' => __('Maths'),
+                        'text' => __('Short text')] as $kind => $word)
+                        <label class="handout-kind"><input type="radio" name="kind" value="{{ $kind }}"
+                            @checked($loop->first)> {{ $word }}</label>
+                    @endforeach
+                </div>
+                <div data-ask-for="choice choices">
+                    <label
+                        for="ask-options">{{ __('Choices, one per line. Put a star before the right ones.') }}</label>
+                    <textarea id="ask-options" name="options" class="form-control mb-2" rows="4"
+                        dir="auto">{{ "A\nB\nC\nD" }}</textarea>
+                </div>
+                <div data-ask-for="number maths text" hidden>
+                    <label for="ask-right">{{ __('Right answer, if there is one') }}</label>
+                    <input id="ask-right" name="right" class="form-control mb-2" maxlength="200" dir="auto"
+                        autocomplete="off">
+                </div>
+                <button class="btn btn-go btn-lg w-100"><x-icon name="question-circle" /> {{ __('Ask now') }}</button>
+            </details>
             <p id="ask-problem" class="problem" role="alert"></p>
-            <button class="btn btn-go btn-lg w-100"><x-icon name="question-circle" /> {{ __('Ask now') }}</button>
         </form>
     @endif
 </x-panel>

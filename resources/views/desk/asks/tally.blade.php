@@ -1,12 +1,16 @@
 {{-- Bars. $before: the tally of the same question asked earlier, or null. $right: whether the right answer may be
-    seen. --}}
+    seen. $who: on a desk, a bar chooses those who stand behind it. --}}
 @php($most = max([1, ...array_map(fn ($bar) => $bar->count(), [...$tally->bars, ...($before?->bars ?? [])])]))
 <ol class="tally-bars">
     @foreach ($tally->bars as $bar)
         @php($was = $before === null ? null
             : collect($before->bars)->first(fn ($one) => $one->label === $bar->label)?->count() ?? 0)
         <li class="tally-bar" data-outcome="{{ $right ? $bar->outcome?->value : '' }}">
-            <span class="tally-label" dir="auto">{{ $bar->label }}</span>
+            @if (($who ?? false) && $bar->count() > 0)
+                <button class="tally-label tally-who" data-do="choose-seats" data-seat="{{ implode(' ', $bar->voters) }}"
+                    title="{{ trans_choice('{1} Choose this student’s tile|[2,*] Choose the tiles of these :count students',
+                    $bar->count()) }}" dir="auto">{{ $bar->label }}</button>
+            @else <span class="tally-label" dir="auto">{{ $bar->label }}</span> @endif
             <meter class="tally-meter" min="0" max="{{ $most }}" value="{{ $bar->count() }}">{{ $bar->count() }}</meter>
             <b class="tally-n">{{ $bar->count() }}</b>
             @if ($was !== null) <span class="tally-was">{{ __('before: :n', ['n' => $was]) }}</span> @endif

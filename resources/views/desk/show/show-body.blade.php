@@ -31,6 +31,11 @@
                 title="{{ __('Work students have offered (E)') }}">{{ __('Offered work') }} @if ($offersWaiting > 0)
                 <b class="count">{{ $offersWaiting }}</b> @endif</button>
         @endif
+        @if ($may && $view->value === 'showcase' && ($session->showcase?->items->count() ?? 0) > 1)
+            <button class="chip" id="ask-works" data-post="/desk/{{ $session->id }}/ask-works" data-body="{}"
+                title="{{ __('A quick ask whose choices are the works: A, B, …') }}"><x-icon name="question-circle" />
+                {{ __('Which do you agree with?') }}</button>
+        @endif
         @if ($may && $view->value === 'showcase')
             <button class="chip" id="talking-button" data-do="talking"
                 title="{{ __('Draw over what the class sees, point, make it larger (U)') }}"><x-icon name="pen" />

@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Asks;
 
+use App\Http\CurrentRole;
 use App\Http\Pages\Deeds;
+use App\Http\Words\AskWords;
 use App\Models\Asks\Ask;
 use App\Models\LiveSession;
 use App\Sessions\Asks\Asking;
+use App\Sessions\Asks\ShowOneOfEach;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Question\Question;
+use Crag\Session\Rules\Deed;
+use Crag\Session\Screen\Letter;
+use Crag\Session\Screen\ScreenView;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,6 +25,8 @@ use Illuminate\Http\Request;
 final class AskController
 {
     private const LONGEST_S = 3600;
+
+    private const LONGER_S = 30;
 
     public function __construct(private readonly Asking $asking)
     {
@@ -53,6 +61,7 @@ final class AskController
             'seats.*' => ['string'],
             'seconds' => ['nullable', 'integer', 'min:5', 'max:'.self::LONGEST_S],
             'anonymous' => ['boolean'],
+            'screen' => ['boolean'],
         ]);
         try {
             $question = Question::read(new Fields($request->array('question') + ['id' => 'ask', 'spot' => null]));
@@ -76,6 +85,8 @@ final class AskController
             $seats,
             $request->input('seconds') === null ? null : $request->integer('seconds'),
             $request->boolean('anonymous'),
+            null,
+            $request->boolean('screen') && Deeds::of($request, $session)->may(Deed::ChooseScreen),
         );
 
         return response()->json(['ask' => $ask->id]);
@@ -86,6 +97,83 @@ final class AskController
         $this->asking->close($session, $ask);
 
         return response()->json([]);
+    }
+
+    /** Half a minute more, from the press on where its time was up. */
+    public function longer(LiveSession $session, Ask $ask): JsonResponse
+    {
+        $this->asking->longer($session, $ask, self::LONGER_S);
+
+        return response()->json([]);
+    }
+
+    /** Hidden, then the bars, then the right answer. */
+    public function step(LiveSession $session): JsonResponse
+    {
+        $this->asking->step($session, $session->ask ?? abort(422, __('Ask something first.')));
+
+        return response()->json([]);
+    }
+
+    /** What each student chose, by seat, for the tiles. */
+    public function choices(LiveSession $session): JsonResponse
+    {
+        $ask = $session->ask;
+        $choices = [];
+        if ($ask !== null && ! $ask->is_anonymous) {
+            foreach ($ask->tally()->bars as $bar) {
+                foreach ($bar->voters as $voter) {
+                    $choices[$voter] = isset($choices[$voter]) ? "{$choices[$voter]}, {$bar->label}" : $bar->label;
+                }
+            }
+        }
+
+        return response()->json(['choices' => (object) $choices]);
+    }
+
+    /** One canvas for each common answer, before the class. */
+    public function oneOfEach(
+        Request $request,
+        LiveSession $session,
+        Ask $ask,
+        ShowOneOfEach $show,
+    ): JsonResponse {
+        CurrentRole::check($request, $session, Deed::SeeWork, $session->prompt);
+        abort_if($ask->is_anonymous, 422, __('These answers are anonymous, so nobody’s work can be picked by them.'));
+        $found = $show($session, $ask);
+        abort_if($found === [], 422, __('Nobody who answered has work to show here.'));
+
+        return response()->json(['said' => AskWords::shown($found)]);
+    }
+
+    /** Which of the works that are shown each agrees with. */
+    public function works(LiveSession $session): JsonResponse
+    {
+        $n = $session->screen_view === ScreenView::Showcase ? $session->showcase?->items()->count() ?? 0 : 0;
+        abort_if($n < 2, 422, __('Show two works or more first.'));
+        $options = array_map(
+            static fn (int $i): array => ['id' => 'o'.($i + 1), 'words' => Letter::at($i)],
+            range(0, $n - 1),
+        );
+        $ask = $this->asking->ask(
+            $session,
+            Question::read(
+                new Fields([
+                    'id' => 'ask',
+                    'spot' => null,
+                    'kind' => 'choice',
+                    'words' => __('Which one do you agree with?'),
+                    'options' => $options,
+                    'right' => [],
+                    'shuffle' => false,
+                ]),
+            ),
+            null,
+            null,
+            false,
+        );
+
+        return response()->json(['ask' => $ask->id, 'said' => __('Asked: which one do you agree with?')]);
     }
 
     public function putAway(LiveSession $session): JsonResponse
@@ -112,7 +200,15 @@ final class AskController
     public function again(LiveSession $session, Ask $ask): JsonResponse
     {
         $seconds = $ask->ends_at_ms === null ? null : intdiv($ask->ends_at_ms - $ask->made_at_ms, 1000);
-        $again = $this->asking->ask($session, $ask->question, $ask->seats, $seconds, $ask->is_anonymous, $ask);
+        $again = $this->asking->ask(
+            $session,
+            $ask->question,
+            $ask->seats,
+            $seconds,
+            $ask->is_anonymous,
+            $ask,
+            $session->screen_view === ScreenView::Tally,
+        );
 
         return response()->json(['ask' => $again->id]);
     }

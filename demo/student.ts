@@ -35,6 +35,8 @@ interface Asked {
     id: string;
     isOpen: boolean;
     mine: unknown;
+    /** Where it is answered by drawing: on which canvas. */
+    pad?: { canvas: string | null } | null;
     question: { kind: string; options?: { id: string }[]; from?: number; to?: number };
 }
 
@@ -415,12 +417,51 @@ export class SimulatedStudent {
             .catch(() => undefined);
     }
 
+    /** A beam, a support and a force or two, on the canvas that a quick ask is answered on; most send it. */
+    private async drawAnswer(canvas: string): Promise<void> {
+        const line = (from: [number, number], to: [number, number]): Sample[] =>
+            [0, 0.25, 0.5, 0.75, 1].map((at, i) => [
+                Math.round(10 * (from[0] + at * (to[0] - from[0]) + Math.random() * 8)),
+                Math.round(10 * (from[1] + at * (to[1] - from[1]) + Math.random() * 8)),
+                128,
+                40 * i,
+            ]);
+        const load = 350 + Math.random() * 900;
+        const strokes = [
+            line([250, 500], [1350, 500]),
+            line([600, 505], [550, 600]),
+            line([600, 505], [650, 600]),
+            line([load, 250], [load, 490]),
+            line([load, 490], [load - 35, 430]),
+            line([load, 490], [load + 35, 430]),
+        ];
+        for (const samples of strokes.slice(0, 3 + Math.floor(Math.random() * 4))) {
+            const object = { type: 'stroke', colour: '#1f2a30', width: 4, ink: encodeInk(samples) };
+            const id = newId();
+            await this.visitor
+                .post(`/seat/${this.seat}/operations`, {
+                    canvas,
+                    operations: [{ id, kind: 'add', layer: 'student', at: Date.now(), body: { object } }],
+                })
+                .catch(() => undefined);
+            await sleep(300 + Math.random() * 900);
+        }
+        if (Math.random() < 0.8) {
+            await this.visitor.post(`/seat/${this.seat}/send`, { canvas }).catch(() => undefined);
+        }
+    }
+
     /** A quick ask is thought about for a moment, and answered once. */
     private answer(ask: Asked | null): void {
         if (ask === null || !ask.isOpen || ask.mine !== null || ask.id === this.answered) {
             return;
         }
         this.answered = ask.id;
+        const canvas = ask.pad?.canvas ?? null;
+        if (ask.pad !== undefined && ask.pad !== null) {
+            setTimeout(() => canvas !== null && void this.drawAnswer(canvas), 800 + Math.random() * 4000);
+            return;
+        }
         setTimeout(
             () =>
                 void this.visitor

@@ -230,6 +230,9 @@ Route::prefix('/desk/{session}')
             ->middleware(May::route(Deed::HandOut))
             ->whereNumber('n')
             ->name('desk.showcase.hand-out');
+        Route::post('/praise', [ScreenController::class, 'praise'])
+            ->middleware(May::route(Deed::ChooseScreen))
+            ->name('desk.praise');
         Route::post('/shown-on', [ScreenController::class, 'on'])
             ->middleware(May::route(Deed::ChooseScreen))
             ->name('desk.shown-on');
@@ -266,6 +269,9 @@ Route::prefix('/desk/{session}')
         Route::post('/ask/{ask}/show', [AskController::class, 'reveal'])
             ->middleware(May::route(Deed::Ask))
             ->name('desk.ask.show');
+        Route::post('/ask/{ask}/words', [AskController::class, 'reword'])
+            ->middleware(May::route(Deed::Ask))
+            ->name('desk.ask.words');
         Route::post('/ask/{ask}/longer', [AskController::class, 'longer'])
             ->middleware(May::route(Deed::Ask))
             ->name('desk.ask.longer');
@@ -392,6 +398,9 @@ Route::prefix('/seat/{seat}')
         Route::get('/canvas', [SeatController::class, 'canvas'])
             ->middleware(May::route(Deed::SeeOwnWork))
             ->name('seat.canvas');
+        Route::get('/pad', [SeatController::class, 'pad'])
+            ->middleware(May::route(Deed::AnswerAsk))
+            ->name('seat.pad');
         Route::get('/canvas/{canvas}/log', [SeatController::class, 'log'])
             ->middleware(May::route(Deed::SeeOwnWork))
             ->name('seat.log');

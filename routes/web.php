@@ -196,6 +196,9 @@ Route::prefix('/desk/{session}')
         Route::post('/checks', [CheckController::class, 'judge'])
             ->middleware(May::route(Deed::Check))
             ->name('desk.check');
+        Route::post('/again', [CheckController::class, 'again'])
+            ->middleware(May::route(Deed::Check))
+            ->name('desk.again');
         Route::post('/checks/restore', [CheckController::class, 'restore'])
             ->middleware(May::route(Deed::Check))
             ->name('desk.check.restore');

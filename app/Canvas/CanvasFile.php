@@ -33,7 +33,7 @@ final class CanvasFile
         $bytes = self::bytes($canvas, $format, $page) ?? abort(404);
         $name =
             (Str::slug($canvas->prompt->plan->title ?? $canvas->prompt->session->title) ?: 'work').
-            "-{$canvas->prompt->n}".
+            '-'.ltrim($canvas->prompt->number(), '0').
             ($page > 1 ? "-{$page}" : '');
 
         return response($bytes)->withHeaders([

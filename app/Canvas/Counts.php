@@ -66,6 +66,7 @@ final class Counts
                 'canvases.sent_at_ms',
                 'prompts.state as prompt_state',
                 'prompts.state_at_ms as prompt_at',
+                'prompts.closes_at_ms',
                 'seats.state as seat_state',
                 'seats.state_at_ms as seat_at',
                 'seats.turn',
@@ -148,7 +149,16 @@ final class Counts
             ->stopped(Refusal::NotIn, $out && is_numeric($row->seat_at) ? (int) $row->seat_at : null)
             ->stopped(Refusal::PensDown, $pens->downSinceMs)
             ->stopped(Refusal::PromptClosed, $closed && is_numeric($row->prompt_at) ? (int) $row->prompt_at : null)
+            ->stopped(Refusal::PromptClosed, self::over($row))
             ->stopped(Refusal::Sent, is_numeric($row->sent_at_ms) ? (int) $row->sent_at_ms : null);
+    }
+
+    /** Since when a prompt that closes by itself is closed; null while it is not. */
+    private static function over(stdClass $row): ?int
+    {
+        $at = self::int($row->closes_at_ms);
+
+        return $at !== null && $at <= Clock::ms() ? $at : null;
     }
 
     private static function int(mixed $value): ?int

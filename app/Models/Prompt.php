@@ -42,6 +42,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property PromptState $state  in a session
  * @property int $state_at_ms
  * @property ?int $revealed_at_ms
+ * @property ?string $ask_id  the quick ask that is answered by drawing here
+ * @property ?int $closes_at_ms  no more work is taken from then on
  * @property ?string $carries_prompt_id  the prompt of an earlier session whose canvases go on here
  * @property bool $reads_at_once  whether the reader of work answers whoever sends
  * @property LiveSession $session
@@ -50,6 +52,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 final class Prompt extends Model
 {
     use HasUlids;
+
+    /** The numbers of those that hold drawings for quick asks lie behind those of all others. */
+    public const ASKS = 100_000;
 
     protected $table = 'prompts';
 
@@ -66,6 +71,8 @@ final class Prompt extends Model
         'revealed_at_ms' => null,
         'reads_at_once' => false,
         'carries_prompt_id' => null,
+        'ask_id' => null,
+        'closes_at_ms' => null,
     ];
 
     protected function casts(): array
@@ -78,6 +85,20 @@ final class Prompt extends Model
             'details' => 'array',
             'reads_at_once' => 'boolean',
         ];
+    }
+
+    /** As it is called among the others. */
+    public function title(): string
+    {
+        return $this->ask_id === null
+            ? __('Prompt :n', ['n' => $this->n])
+            : __('Quick ask :n', ['n' => $this->n - self::ASKS]);
+    }
+
+    /** For the names of files: where it stands in the session, or which ask it answers. */
+    public function number(): string
+    {
+        return $this->ask_id === null ? sprintf('%02d', $this->n) : 'ask-'.sprintf('%02d', $this->n - self::ASKS);
     }
 
     /** What every canvas begins with. */

@@ -32,7 +32,7 @@ final class CanvasesZip
             foreach ($canvases as $i => $canvas) {
                 $name = $bySeat ? $canvas->seat?->seatName() : $canvas->seat?->name;
                 $folder = sprintf('%02d-%s', $canvas->seat->n ?? 0, Str::slug((string) $name) ?: 'student');
-                $file = sprintf('%s/prompt-%02d', $folder, $canvas->prompt->n);
+                $file = "{$folder}/prompt-{$canvas->prompt->number()}";
                 $pages = EachSeat::read(
                     (string) $canvas->seat_id,
                     static fn (): int => count($canvas->scene()->pages),

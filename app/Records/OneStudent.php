@@ -51,7 +51,7 @@ final class OneStudent
             'asks_not_to_be_shown' => $seat->keeps_back,
             'canvases' => array_map(
                 static fn (Canvas $canvas): array => [
-                    'prompt' => $canvas->prompt->n,
+                    'prompt' => $canvas->prompt->ask_id === null ? $canvas->prompt->n : $canvas->prompt->title(),
                     'words' => $canvas->prompt->forSeat($seat)->words,
                     'sent_at' => self::time($canvas->sent_at_ms),
                     'checks' => Check::query()

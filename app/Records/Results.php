@@ -50,6 +50,7 @@ final readonly class Results
         $prompts = $session->prompts()->get();
         $canvases = $session
             ->openCanvases()
+            ->whereIn('prompt_id', $prompts->modelKeys())
             ->with(['seat', 'prompt', 'check'])
             ->get()
             ->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])

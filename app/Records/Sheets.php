@@ -83,7 +83,7 @@ final class Sheets
     {
         return new SheetCell(
             self::name($canvas, $choice),
-            __('Prompt :n', ['n' => $canvas->prompt->n]).': '.__('This canvas can’t be read.'),
+            $canvas->prompt->title().': '.__('This canvas can’t be read.'),
             Scene::fold([]),
         );
     }
@@ -108,7 +108,7 @@ final class Sheets
                     : '';
             $cells[] = new SheetCell(
                 self::name($canvas, $choice),
-                __('Prompt :n', ['n' => $prompt->n]).$of,
+                $prompt->title().$of,
                 $scene,
                 (string) $page,
                 $choice->withChecks ? $canvas->check?->level : null,

@@ -100,6 +100,66 @@ final class AskTest extends BrowserTestCase
         }
     }
 
+    public function test_a_quick_ask_is_answered_by_drawing_over_work_that_stays_as_it_is(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $olwen = $this->join('Olwen', $code);
+        $piers = $this->join('Piers', $code, 390, 844);
+        $olwen->draw('#page-frame', [[0.2, 0.7], [0.5, 0.8]]);
+        $olwen->until(fn (): bool => $this->stored('Olwen') === 1, 'the own stroke');
+        $own = $this->inked($olwen, '#page-frame');
+        $teacher->until(fn (): bool => count($teacher->all('.tile')) === 2, 'two tiles');
+        $teacher->press('a')->type('#ask-words', 'Draw the forces on the plank');
+        $teacher->click('#ask-form [data-kind=drawing]')->waitForText('#ask-body', '0 of 2 sent their drawing');
+        // The grid turns to the drawings, which are empty.
+        $teacher->until(fn (): bool => $teacher->all('#rail-ask[aria-pressed=true]') !== [], 'the drawings');
+        foreach ([$olwen, $piers] as $student) {
+            $student->waitForText('#quick-ask', 'Draw the forces');
+            $student->find('#pad-page-frame[data-ready]');
+        }
+        // While the pen is still down the desk has it.
+        $olwen->draw('#pad-page-frame', [[0.2, 0.3], [0.5, 0.4], [0.8, 0.3]], 'mouse', 16, false);
+        $tile = fn (int $n): int => $this->inked($teacher, ".tile:nth-child({$n}) .tile-page");
+        $teacher->until(fn (): bool => $tile(1) > 0, 'ink on the tile before it is finished');
+        $olwen->lift();
+        $olwen->until(fn (): bool => $this->stored('Olwen') === 2, 'the stroke is stored');
+        self::assertSame($own, $this->inked($olwen, '#page-frame'), 'the own canvas is as it was');
+        // Keys mean the pad, and not what lies under it.
+        $olwen->press("\u{E009}", 'z');
+        $olwen->until(fn (): bool => $this->inked($olwen, '#pad-page-frame') === 0, 'undone on the pad');
+        self::assertSame($own, $this->inked($olwen, '#page-frame'));
+        $olwen->draw('#pad-page-frame', [[0.2, 0.5], [0.8, 0.5]]);
+        $piers->draw('#pad-page-frame', [[0.3, 0.3], [0.7, 0.7]], 'touch');
+        $teacher->until(fn (): bool => $tile(2) > 0, 'the drawing of a finger');
+        $olwen->click('#ask-pad-send')->seen('#ask-pad-again');
+        $teacher->waitForText('#ask-body', '1 of 2 sent their drawing');
+        // Sent is sent, until it is taken back; a page that is loaded again has it all.
+        $olwen->driver->navigate()->refresh();
+        $olwen->find('#pad-page-frame[data-ready]');
+        $olwen->seen('#ask-pad-again');
+        self::assertGreaterThan(0, $this->inked($olwen, '#pad-page-frame'));
+        $olwen->click('#ask-pad-again')->seen('#ask-pad-send');
+        // Folded away, the own canvas is drawn on again.
+        $olwen->click('#quick-ask-fold')->draw('#page-frame', [[0.2, 0.2], [0.5, 0.3]]);
+        $olwen->until(fn (): bool => $this->inked($olwen, '#page-frame') > $own, 'a stroke on the own canvas');
+        // Large, into the line-up, before the class, checked: as any canvas.
+        $teacher->press(self::ESCAPE)->run('document.querySelectorAll(".tile-open")[1].click()');
+        $teacher->find('#closeup-page-frame[data-ready]');
+        $teacher->press('j');
+        $teacher->until(fn (): bool => count($teacher->all('.lineup-entry')) === 1, 'in the line-up');
+        $teacher->press('3')->press(self::ESCAPE);
+        self::assertSame('3', $teacher->run('return document.querySelectorAll(".tile")[1].dataset.level'));
+        $teacher->press('a')->click('#ask-body [data-post$=ask-away]');
+        $piers->until(fn (): bool => ! $piers->find('#quick-ask')->isDisplayed(), 'the ask to be put away');
+        $piers->draw('#page-frame', [[0.4, 0.4], [0.6, 0.6]], 'touch');
+        $piers->until(fn (): bool => $this->stored('Piers') === 2, 'the own canvas is drawn on');
+        $teacher->run('document.querySelector("#rail-1").click()');
+        $teacher->until(fn (): bool => $tile(1) > 0, 'the prompt again');
+        foreach ([$teacher, $olwen, $piers] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+
     public function test_chosen_work_is_shown_side_by_side_and_the_class_is_seen_and_grouped(): void
     {
         [$teacher, $code] = $this->startLesson();

@@ -101,7 +101,7 @@ final class ClassTest extends BrowserTestCase
         $desk->until(
             fn (): bool => count($desk->all('.tile.has-changed')) > 3,
             'work that has changed since its check',
-            30,
+            60,
         );
     }
 

@@ -28,9 +28,10 @@ final class PlanTest extends BrowserTestCase
         $teacher = $this->person('librarian')->visit(self::$crag->address().'/plans');
         foreach (['Moments about a support', 'Span to depth'] as $title) {
             $teacher->visit(self::$crag->address().'/plans')->click('.library-new .btn-go');
+            $teacher->until(fn (): bool => $teacher->find('#plan-empty')->isDisplayed(), 'an empty plan');
             $teacher->type('#plan-title', $title."\u{E004}");
             $teacher->until(
-                fn (): bool => $teacher->run('return document.querySelector("#plan-saved").dataset.state') === 'saved',
+                fn (): bool => $this->sql('select count(*) from plans where title = ?', [$title]) === 1,
                 'the title is kept',
             );
         }

@@ -31,7 +31,7 @@ final class May
         $session = $request->route('session');
         $session = $session instanceof LiveSession ? $session : $seat?->session;
         abort_unless($session instanceof LiveSession, 404);
-        foreach ([self::prompt($request, $session, $seat), ...self::several($request, $session)] as $prompt) {
+        foreach ([self::prompt($request, $session, $seat, $deed), ...self::several($request, $session)] as $prompt) {
             Rules::check(Deed::from($deed), CurrentRole::of($request), CurrentSituation::of($session, $seat, $prompt));
         }
 
@@ -83,7 +83,7 @@ final class May
         return $ids === []
             ? []
             : $session
-                ->prompts()
+                ->allPrompts()
                 ->whereIn('id', $session->canvases()->whereIn('id', $ids)->select('prompt_id'))
                 ->get();
     }
@@ -92,13 +92,15 @@ final class May
      * The prompt that is named, that of the canvas that is named, or the one that the student or the class has now. A
      * request that names two would be judged by one and act on the other: it is refused.
      */
-    private static function prompt(Request $request, LiveSession $session, ?Seat $seat): ?Prompt
+    private static function prompt(Request $request, LiveSession $session, ?Seat $seat, string $deed): ?Prompt
     {
         $named = [];
         $prompt = $request->route('prompt') ?? ($seat === null ? null : $request->input('prompt'));
         if ($prompt !== null) {
             $id = $prompt instanceof Prompt ? $prompt->id : $prompt;
-            $named[] = $session->prompts()->findOrFail(is_string($id) ? $id : '');
+            // Nobody is brought to what holds the drawings of a quick ask, and it is not opened or closed by itself.
+            $prompts = $deed === Deed::ChangePrompts->value ? $session->prompts() : $session->allPrompts();
+            $named[] = $prompts->findOrFail(is_string($id) ? $id : '');
         }
         foreach ([$request->route('canvas'), $request->input('canvas')] as $canvas) {
             $found = ! is_string($canvas)

@@ -42,7 +42,7 @@ final class RecordPage
     private static function work(LiveSession $session): Collection
     {
         return $session
-            ->prompts()
+            ->allPrompts()
             ->with([
                 'canvases' => static fn (Relation $canvases) => $canvases
                     ->whereNotNull('seat_id')

@@ -49,6 +49,7 @@ final class StudentWords
                 'rate' => __('About :n kB a minute'),
                 'light_on' => __('Light data is on'),
                 'light_off' => __('Light data is off'),
+                'pad_sent' => __('You’ve sent this. Press “Change it” to go on drawing.'),
                 'ask_closed' => __('Closed.'),
                 'ask_sent' => __('Your answer is in. You can change it until this closes.'),
                 'ask_anonymous' => __('Nobody will know who answered what, not even your teacher.'),

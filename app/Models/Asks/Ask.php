@@ -7,6 +7,7 @@ namespace App\Models\Asks;
 use App\Models\Casts\CoreValue;
 use App\Models\LiveSession;
 use App\Models\Model;
+use App\Models\Prompt;
 use App\Models\Seat;
 use Crag\Asks\Changes;
 use Crag\Asks\Moves;
@@ -16,6 +17,7 @@ use Crag\Session\Screen\ScreenView;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * A question that is asked of everybody, or of some, on the spot.
@@ -34,6 +36,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $again_of_id
  * @property ?ScreenView $screen_before  what the class screen showed before this came onto it
  * @property ?string $run_id
+ * @property ?Prompt $drawings
  * @property ?Ask $againOf
  * @property \Illuminate\Database\Eloquent\Collection<int, AskAnswer> $answers
  * @property LiveSession $session
@@ -70,6 +73,22 @@ final class Ask extends Model
             'is_right_shown' => 'boolean',
             'screen_before' => ScreenView::class,
         ];
+    }
+
+    /** @return HasOne<Prompt, $this> what is drawn on, where it is answered by drawing */
+    public function drawings(): HasOne
+    {
+        return $this->hasOne(Prompt::class);
+    }
+
+    /** How many have answered: of drawings, how many are sent. */
+    public function answered(): int
+    {
+        $drawings = $this->drawings;
+
+        return $drawings === null
+            ? $this->tally()->answered
+            : $drawings->canvases()->whereNotNull('sent_at_ms')->count();
     }
 
     public function isOpen(int $nowMs): bool

@@ -24,8 +24,17 @@ trait WorkOfSession
         return $this->belongsTo(Plan::class);
     }
 
-    /** @return HasMany<Prompt, $this> */
+    /** @return HasMany<Prompt, $this> those that the class works through */
     public function prompts(): HasMany
+    {
+        $prompts = $this->allPrompts();
+        $prompts->whereNull('ask_id');
+
+        return $prompts;
+    }
+
+    /** @return HasMany<Prompt, $this> these, and those that hold the drawings of quick asks */
+    public function allPrompts(): HasMany
     {
         $prompts = $this->hasMany(Prompt::class)->chaperone('session');
         $prompts->orderBy('n');

@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property bool $with_notes  whether the private notes over it are shown too
  * @property ?NameMode $names  null as the session has names
  * @property ?int $lineup_entry_id
+ * @property string $praise  what was said of it before the class; empty for nothing
  * @property ?ShownPart $view  null for the whole page
  * @property ?int $replay_from_ms  since when its replay plays
  * @property int $replay_speed  times as fast as it was drawn
@@ -41,6 +42,8 @@ final class ShowcaseItem extends Model
     protected $table = 'showcase_items';
 
     protected $guarded = [];
+
+    protected $attributes = ['praise' => ''];
 
     protected function casts(): array
     {
@@ -68,6 +71,7 @@ final class ShowcaseItem extends Model
      * @return array{
      *     key: string, n: int, version: string, over: int, ink: ?string,
      *     view: ?array{x: float, y: float, scale: float}, replay: ?array{from: int, speed: int}, name: string,
+     *     praise: string,
      * }
      */
     public function told(LiveSession $session): array
@@ -87,6 +91,7 @@ final class ShowcaseItem extends Model
                     ? null
                     : ['from' => $this->replay_from_ms, 'speed' => $this->replay_speed],
             'name' => $this->label($session),
+            'praise' => $this->praise,
         ];
     }
 

@@ -14,20 +14,27 @@ use App\Sessions\Room\RoomState;
 use App\Sessions\Show\ShowToClass;
 use Crag\Asks\Bar;
 use Crag\Asks\Tally;
+use Crag\Plan\PromptPages;
 use Crag\Prompt\Question\Question;
+use Crag\Session\Room\PromptState;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Support\Facades\DB;
 
 /** Quick asks: made, answered, closed, shown, asked again. One at a time is before the class. */
 final readonly class Asking
 {
-    public function __construct(private Announce $announce, private RoomState $room, private ShowToClass $shown)
-    {
+    public function __construct(
+        private Announce $announce,
+        private RoomState $room,
+        private ShowToClass $shown,
+        private AskPads $pads,
+    ) {
     }
 
     /**
      * @param  ?list<string>  $seats  who is asked; null for everybody
      * @param  bool  $onScreen  whether it stands on the class screen from the beginning
+     * @param  ?PromptPages  $pad  what is drawn on, where it is answered by drawing
      */
     public function ask(
         LiveSession $session,
@@ -37,6 +44,7 @@ final readonly class Asking
         bool $isAnonymous,
         ?Ask $again = null,
         bool $onScreen = false,
+        ?PromptPages $pad = null,
     ): Ask {
         return DB::transaction(function () use (
             $session,
@@ -46,6 +54,7 @@ final readonly class Asking
             $isAnonymous,
             $again,
             $onScreen,
+            $pad,
         ): Ask {
             $this->end($session);
             $now = Clock::ms();
@@ -61,6 +70,9 @@ final readonly class Asking
                 'again_of_id' => $again?->id,
                 'screen_before' => $onScreen ? $this->screenBefore($session, $again) : null,
             ]);
+            if ($pad !== null) {
+                ($this->pads)($session, $ask, $pad);
+            }
             $session->update(
                 ['ask_id' => $ask->id] + ($onScreen ? ['screen_view' => ScreenView::Tally] : []),
             );
@@ -84,6 +96,17 @@ final readonly class Asking
         DB::transaction(function () use ($session, $ask, $seconds): void {
             $now = Clock::ms();
             $ask->update(['closed_at_ms' => null, 'ends_at_ms' => max($now, $ask->ends_at_ms ?? 0) + $seconds * 1000]);
+            $ask->drawings()->update(['state' => PromptState::Open, 'closes_at_ms' => $ask->ends_at_ms]);
+            $this->tell($session);
+        });
+    }
+
+    /** Words that follow what was asked aloud; the answers so far stay. */
+    public function reword(LiveSession $session, Ask $ask, Question $question): void
+    {
+        DB::transaction(function () use ($session, $ask, $question): void {
+            $ask->update(['question' => $question]);
+            $ask->drawings()->update(['words' => $question->words]);
             $this->tell($session);
         });
     }
@@ -104,6 +127,7 @@ final readonly class Asking
     {
         DB::transaction(function () use ($session, $ask): void {
             $ask->update(['closed_at_ms' => $ask->closed_at_ms ?? Clock::ms()]);
+            $this->pads->close($ask->drawings());
             $this->tell($session);
         });
     }
@@ -176,6 +200,7 @@ final readonly class Asking
             return null;
         }
         $question = $ask->question;
+        $pad = $ask->drawings;
         $mine = $ask->answers()->where('voter', $ask->voter($seat))->reorder('id', 'desc')->first();
 
         return [
@@ -186,6 +211,8 @@ final readonly class Asking
             'isOpen' => $ask->isOpen(Clock::ms()),
             'isAnonymous' => $ask->is_anonymous,
             'mine' => $mine?->value['value'],
+            // Where it is answered by drawing: the canvas, once the page has asked for it, and whether it is sent.
+            'pad' => $pad === null ? null : AskPads::told($pad, $seat),
             'tally' => $ask->is_tally_shown ? self::bars($ask->tally(), $ask->is_right_shown) : null,
             'right' => $ask->is_right_shown && $question->asked->hasKey() ? $question->asked->key() : null,
         ];
@@ -234,10 +261,9 @@ final readonly class Asking
 
     private function end(LiveSession $session): void
     {
-        Ask::query()
-            ->where('live_session_id', $session->id)
-            ->whereNull('closed_at_ms')
-            ->update(['closed_at_ms' => Clock::ms()]);
+        $open = Ask::query()->where('live_session_id', $session->id)->whereNull('closed_at_ms');
+        $this->pads->close($session->allPrompts()->whereIn('ask_id', (clone $open)->select('id')));
+        $open->update(['closed_at_ms' => Clock::ms()]);
     }
 
     /** Each page hears what it has to ask; the class screen shows the tally anew. */

@@ -42,6 +42,7 @@ final class FeedbackForStudent
             $one = [
                 'canvas' => $canvas->id,
                 'n' => $canvas->prompt->n,
+                'prompt' => $canvas->prompt->title(),
                 'level' => $feedback->shows('level') ? $canvas->check?->level?->value : null,
                 'words' => $feedback->shows('level') ? self::words($judgement, $prompt->aspects()) : '',
                 'points' => $feedback->shows('points') ? $judgement->points : null,

@@ -71,6 +71,15 @@ final readonly class Hands
         });
     }
 
+    /** A word to one student that answers nothing: a hand that is up stays up. */
+    public function remark(Seat $seat, ShortMessage $note, Teacher $by): void
+    {
+        DB::transaction(function () use ($seat, $note, $by): void {
+            $this->write($seat, $note, $by);
+            $this->room->tellOwn($seat);
+        });
+    }
+
     /** The reader of work writes, because a teacher lets it. */
     public function read(Seat $seat, string $words, string $reader): void
     {

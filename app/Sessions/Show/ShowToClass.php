@@ -105,6 +105,15 @@ final readonly class ShowToClass
         });
     }
 
+    /** Says something kind of it before the class; nothing takes it away again. */
+    public function praise(LiveSession $session, ShowcaseItem $item, string $words): void
+    {
+        DB::transaction(function () use ($session, $item, $words): void {
+            $item->update(['praise' => $words]);
+            $this->tell($session);
+        });
+    }
+
     /** Its replay begins before the class, or stands still again. */
     public function replay(LiveSession $session, ShowcaseItem $item, bool $isOn, int $speed): void
     {

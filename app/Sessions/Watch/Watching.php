@@ -13,6 +13,7 @@ use App\Sessions\Room\CurrentSituation;
 use App\Sessions\Room\EachSeat;
 use App\Sessions\Room\Presence;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Checks\ChangedSince;
 use Crag\Checks\LevelTally;
 use Crag\Checks\Scale;
 use Crag\Session\Room\Pace;
@@ -135,7 +136,7 @@ final readonly class Watching
 
     /**
      * @param  Collection<array-key, Canvas>  $canvases
-     * @return list<string> those on which the student went on after the check
+     * @return list<string> those whose work is another than the one that was checked
      */
     private static function changedSince(Collection $canvases): array
     {
@@ -143,26 +144,40 @@ final readonly class Watching
             static fn (Canvas $canvas): bool => $canvas->check?->level !== null &&
                 $canvas->operation_count > $canvas->check->at_operation,
         );
+        if ($checked->isEmpty()) {
+            return [];
+        }
+        $since = DB::table('operations')
+            ->whereNotNull('seat_id')
+            ->where(static function ($query) use ($checked): void {
+                foreach ($checked as $canvas) {
+                    $query->orWhere(
+                        static fn ($one) => $one
+                            ->where('canvas_id', $canvas->id)
+                            ->where('n', '>', $canvas->check?->at_operation),
+                    );
+                }
+            })
+            ->groupBy('canvas_id')
+            ->selectRaw('canvas_id, count(*) as steps, max(kind = ?) as answered', [OperationKind::Answer->value])
+            ->get()
+            ->keyBy('canvas_id');
+        $changed = [];
+        foreach ($checked as $canvas) {
+            $found = $since->get($canvas->id);
+            if (
+                $found !== null &&
+                ChangedSince::isMuch(
+                    is_numeric($found->steps) ? (int) $found->steps : 0,
+                    $canvas->check->at_operation ?? 0,
+                    (bool) $found->answered,
+                )
+            ) {
+                $changed[] = $canvas->id;
+            }
+        }
 
-        return $checked->isEmpty()
-            ? []
-            : array_values(
-                DB::table('operations')
-                    ->whereNotNull('seat_id')
-                    ->where(static function ($query) use ($checked): void {
-                        foreach ($checked as $canvas) {
-                            $query->orWhere(
-                                static fn ($one) => $one
-                                    ->where('canvas_id', $canvas->id)
-                                    ->where('n', '>', $canvas->check?->at_operation),
-                            );
-                        }
-                    })
-                    ->distinct()
-                    ->pluck('canvas_id')
-                    ->map(strval(...))
-                    ->all(),
-            );
+        return $changed;
     }
 
     /** Nobody is still of the own accord while pens are down. */

@@ -12,11 +12,13 @@ use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Seat;
+use App\Models\Teachers\Teacher;
 use App\Sessions\Checks\ReadWork;
 use App\Sessions\Room\EachSeat;
 use App\Sessions\Room\Hands;
 use App\Sessions\Room\RoomState;
 use Crag\Session\Room\ActKind;
+use Crag\Session\Room\ShortMessage;
 use Illuminate\Support\Facades\DB;
 
 /** A student sends a canvas to the teacher, or takes it back; covered work is revealed. */
@@ -39,6 +41,11 @@ final readonly class SendWork
                 'canvas' => $canvas->id,
                 'isSent' => $isSent,
             ]);
+            if ($canvas->prompt->ask_id !== null) {
+                ($this->announce)($seat->session, Audience::desk($seat->session), 'answered', [
+                    'ask' => $canvas->prompt->ask_id,
+                ]);
+            }
             $words =
                 $isSent && $canvas->prompt->reads_at_once
                     ? EachSeat::read(
@@ -50,6 +57,20 @@ final readonly class SendWork
             if ($words !== '') {
                 $this->hands->read($seat, $words, $this->read->shortName());
             }
+        });
+    }
+
+    /** The work comes back for another try: it can be drawn on again, and the student is told. */
+    public function again(Seat $seat, Canvas $canvas, Teacher $by): void
+    {
+        DB::transaction(function () use ($seat, $canvas, $by): void {
+            if ($canvas->sent_at_ms !== null) {
+                $this->send($seat, $canvas, false);
+            }
+            $words = __('Have another go at this (:prompt), then send it again.', [
+                'prompt' => $canvas->prompt->title(),
+            ]);
+            $this->hands->remark($seat, ShortMessage::read($words), $by);
         });
     }
 

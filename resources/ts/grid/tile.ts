@@ -261,9 +261,6 @@ export class Tile {
         if (last !== undefined) {
             this.follow(last.kind === 'page' ? last.id : (last.body.page ?? pageOf(this.view, last)));
         }
-        if (this.level !== null && operations.some(({ layer }) => layer === 'student')) {
-            this.showLevel(this.level, true);
-        }
         this.taken += operations.length;
         if (this.taken >= FOLD_EVERY) {
             this.taken = 0;

@@ -109,13 +109,17 @@ export class ShownFrame {
     }
 
     private caption(): void {
-        const { n, name } = this.item;
+        const { n, name, praise } = this.item;
         const letter = Object.assign(document.createElement('b'), {
             className: 'shown-letter',
             textContent: String.fromCharCode(64 + n),
         });
-        this.name.replaceChildren(...(this.isBeside ? [letter, ' '] : []), name);
-        this.name.hidden = name === '' && !this.isBeside;
+        const said = Object.assign(document.createElement('span'), {
+            className: 'shown-praise',
+            textContent: praise,
+        });
+        this.name.replaceChildren(...(this.isBeside ? [letter, ' '] : []), name, ...(praise === '' ? [] : [' ', said]));
+        this.name.hidden = name === '' && praise === '' && !this.isBeside;
     }
 
     private get paper(): PaperSize {

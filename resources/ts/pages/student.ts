@@ -16,6 +16,7 @@ import { element, fill, pageData } from '../page';
 import { Questions } from '../questions/panel';
 import { showWords } from '../questions/words';
 import { AskSheet } from '../student/ask';
+import { AskPad } from '../student/pad';
 import { CheckLine } from '../student/checks';
 import { CoachSide } from '../student/coach';
 import { LeadSide } from '../student/lead';
@@ -133,6 +134,8 @@ const outbox = await Outbox.open({
             const ids = new Set(accepted.map(({ id }) => id));
             const stored = bench.view.log.latest(ids.size).filter(({ id }) => ids.has(id));
             void kept.add(stored.map((operation) => ({ ...operation, canvas: where })));
+        } else {
+            pad.confirm(where, accepted);
         }
     },
     refused: (where, id, reason) => {
@@ -140,6 +143,8 @@ const outbox = await Outbox.open({
             bench.view.log.drop(id);
             bench.view.drawAll();
             bench.refresh();
+        } else {
+            pad.refuse(where, id);
         }
         say(fill(page.words.refused, { reason }));
     },
@@ -170,13 +175,24 @@ const coach = new CoachSide(bench, {
     send: (text) => line.send(text),
     handUp: (words) => room.openHand(words),
 });
-const ask = new AskSheet({
-    address: page.address,
-    assets: page.assets,
-    words: page.words,
-    now: () => Date.now() + bench.clockAhead,
+const pad: AskPad = new AskPad({
+    ...page,
+    outbox,
+    main: bench,
+    opened: () => sheet.open(false),
+    send: (text) => line.send(text),
     say,
 });
+const ask = new AskSheet(
+    {
+        address: page.address,
+        assets: page.assets,
+        words: page.words,
+        now: () => Date.now() + bench.clockAhead,
+        say,
+    },
+    pad,
+);
 const sheet = new PromptSheet(bench.surface);
 const checkLine = new CheckLine(bench.surface, page);
 const shown = new ShownWork({ ...page, now: () => Date.now() + bench.clockAhead, say });
@@ -475,6 +491,7 @@ function receive(message: Message): void {
 }
 
 function takeOperations(operations: Operation[], caughtUp: boolean): void {
+    pad.hear(operations);
     const here = operations.filter((operation) => operation.canvas === bench.canvas);
     if (here.length === 0) {
         return;

@@ -17,6 +17,8 @@ export interface QuickAsk {
     ends: number | null;
     isOpen: boolean;
     isAnonymous: boolean;
+    /** Where it is answered by drawing: the canvas, null until it is asked for. */
+    pad: { canvas: string | null; isSent: boolean } | null;
     mine: AnswerValue | null;
     tally: Counted | null;
     right: string | null;

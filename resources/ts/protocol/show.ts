@@ -11,4 +11,6 @@ export interface ShownItem {
     view: { x: number; y: number; scale: number } | null;
     replay: { from: number; speed: number } | null;
     name: string;
+    /** What was said of it before the class; empty for nothing. */
+    praise: string;
 }

@@ -309,6 +309,7 @@ export type StudentWord =
     | 'offline'
     | 'open_until'
     | 'opened_offline'
+    | 'pad_sent'
     | 'paused'
     | 'pens_down'
     | 'points'

@@ -4,6 +4,8 @@ import { questionField, type Field } from '../questions/fields';
 import { HttpProblem, post } from '../live/http';
 import { TimerFace } from '../live/timer';
 import { element, fill } from '../page';
+import { showWords } from '../questions/words';
+import type { AskPad } from './pad';
 import type { AnswerValue } from '../canvas/model/objects';
 
 interface Around {
@@ -18,6 +20,8 @@ interface Around {
 export class AskSheet {
     private readonly root = element('#quick-ask');
     private readonly body = element('#quick-ask-body');
+    private readonly title = element('#quick-ask-title');
+    private readonly heading = this.title.textContent ?? '';
     private readonly state = element('#quick-ask-state');
     private ask: QuickAsk | null = null;
     private field: Field | null = null;
@@ -25,7 +29,10 @@ export class AskSheet {
     private readonly face: TimerFace;
     private waiting: AnswerValue | null | undefined;
 
-    constructor(private readonly around: Around) {
+    constructor(
+        private readonly around: Around,
+        private readonly pad: AskPad,
+    ) {
         const left = element('#quick-ask-left');
         this.face = new TimerFace(
             around.now,
@@ -35,9 +42,7 @@ export class AskSheet {
             },
             () => undefined,
         );
-        element('#quick-ask-fold').addEventListener('click', () =>
-            this.fold(this.root.classList.contains('is-folded') === false),
-        );
+        element('#quick-ask-fold').addEventListener('click', () => this.fold(!this.isFolded));
     }
 
     take(ask: QuickAsk | null): void {
@@ -48,25 +53,37 @@ export class AskSheet {
         this.face.set(
             ask?.isOpen === true && ask.ends !== null ? { ends: ask.ends, left: 0, sound: false, pens: false } : null,
         );
+        this.root.classList.toggle('has-pad', ask !== null && ask.pad !== null);
+        // Over a drawing the words are the heading: there is no field for them to stand at.
+        const words = ask === null || ask.pad === null ? '' : ask.question.words;
+        showWords(this.title, words === '' ? this.heading : words);
         if (ask === null) {
             this.field = null;
             this.body.replaceChildren();
+            this.pad.take(null, false, false);
             return;
         }
-        if (before?.id !== ask.id || this.field === null) {
+        // Words may follow what was asked aloud.
+        if (before?.id !== ask.id || before.question.words !== ask.question.words || this.field === null) {
             this.field = questionField(ask.question, ask.n, {
                 ...this.around,
                 answer: (value) => void this.answer(value),
             });
             this.body.replaceChildren(this.field.root);
             this.waiting = undefined;
-            this.fold(false);
+            if (before?.id !== ask.id) {
+                this.fold(false);
+            }
         }
         this.field.show(this.waiting === undefined ? (ask.mine ?? undefined) : (this.waiting ?? undefined));
         if (ask.isOpen && ask.ends !== null) {
             this.timer = window.setTimeout(() => this.show(), Math.max(0, ask.ends - this.around.now()) + 50);
         }
         this.show();
+    }
+
+    private get isFolded(): boolean {
+        return this.root.classList.contains('is-folded');
     }
 
     private get isOpen(): boolean {
@@ -79,12 +96,13 @@ export class AskSheet {
         if (ask === null) {
             return;
         }
+        this.pad.take(ask, this.isOpen, !this.isFolded);
         this.body.querySelectorAll<HTMLFieldSetElement>('fieldset').forEach((set) => {
             set.disabled = !this.isOpen;
         });
         const said = !this.isOpen
             ? words.ask_closed
-            : ask.mine === null && this.waiting === undefined
+            : ask.mine === null && this.waiting === undefined && ask.pad?.isSent !== true
               ? ask.isAnonymous
                   ? words.ask_anonymous
                   : ''
@@ -101,6 +119,9 @@ export class AskSheet {
     private fold(isFolded: boolean): void {
         this.root.classList.toggle('is-folded', isFolded);
         element('#quick-ask-fold').setAttribute('aria-expanded', String(!isFolded));
+        if (this.ask !== null) {
+            this.pad.take(this.ask, this.isOpen, !isFolded);
+        }
     }
 
     private async answer(value: AnswerValue | null): Promise<void> {

@@ -46,7 +46,7 @@
         <h1 class="shown-words"
             dir="auto">{{ $ask->question->words === '' ? __('Quick ask') : $ask->question->words }}</h1>
         <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers',
-            $ask->tally()->answered) }}@if ($ask->isOpen(App\Live\Clock::ms()) && $ask->ends_at_ms !== null) ·
+            $ask->answered()) }}@if ($ask->isOpen(App\Live\Clock::ms()) && $ask->ends_at_ms !== null) ·
             <span class="timer-left" data-ends="{{ $ask->ends_at_ms }}" role="timer"></span>@endif</p>
         @if ($ask->is_tally_shown)
             @include('desk.asks.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(),

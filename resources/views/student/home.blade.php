@@ -22,8 +22,8 @@
                     @foreach ($canvases as $canvas)
                         <li>
                             <img src="{{ $at }}/work/{{ $canvas->id }}/picture.svg" loading="lazy"
-                                alt="{{ __('Your canvas for prompt :n', ['n' => $canvas->prompt->n]) }}">
-                            <span><b>{{ __('Prompt :n', ['n' => $canvas->prompt->n]) }}</b> <span
+                                alt="{{ __('Your canvas: :prompt', ['prompt' => $canvas->prompt->title()]) }}">
+                            <span><b>{{ $canvas->prompt->title() }}</b> <span
                                 dir="auto">{{ Str::limit($canvas->prompt->plainWords(), 120) }}</span></span>
                             @foreach (['png' => __('Picture (PNG)'), 'svg' => __('Drawing (SVG)'), 'pdf' => __('PDF'),
                                 'inkml' => __('Ink (InkML)')] as $format => $name)
@@ -37,7 +37,7 @@
                 {{ __('All pages as PDF') }}</a></p> @endif
             @if ($checks !== [])
                 <h2 class="h5">{{ __('What your teacher found') }}</h2>
-                <ul class="take-notes">@foreach ($checks as $check)<li>{{ __('Prompt :n', ['n' => $check['n']]) }}:
+                <ul class="take-notes">@foreach ($checks as $check)<li>{{ $check['prompt'] }}:
                     @if ($check['level'] !== null) <x-strata :level="$check['level']" /> @endif
                         <span dir="auto">{{ $check['words'] }}</span>
                     @if ($check['points'] !== null)

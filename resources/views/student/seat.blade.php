@@ -44,11 +44,18 @@
         <section id="quick-ask" class="quick-ask" aria-labelledby="quick-ask-title" hidden>
             <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2>
                 <span id="quick-ask-left" class="timer-left" role="timer" aria-live="off" hidden></span>
+                <button id="ask-pad-send" class="btn btn-go ms-auto" hidden><x-icon name="send" />
+                    {{ __('Send my drawing') }}</button>
+                <button id="ask-pad-again" class="btn btn-outline-slate ms-auto" hidden>{{ __('Change it') }}</button>
                 <button id="quick-ask-fold" class="btn btn-icon ms-auto" aria-expanded="true" aria-controls="quick-ask-body"
                     title="{{ __('Fold away') }}"><x-icon name="chevron-down" /><span
                     class="visually-hidden">{{ __('Fold away or open') }}</span></button></div>
             <div class="quick-ask-inner">
                 <div id="quick-ask-body"></div>
+                <section id="ask-pad" class="ask-pad bench" aria-label="{{ __('Your drawing') }}" hidden>
+                    @include('bench.bench', ['label' => __('Your drawing'), 'lead' => true, 'as' => 'pad-',
+                        'files' => '', 'pieces' => false])
+                </section>
                 <p id="quick-ask-state" class="form-text" role="status"></p>
                 <div id="quick-ask-tally" hidden></div>
             </div>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Asks;
 
+use App\Canvas\TakeCanvas;
 use App\Models\Asks\Ask;
 use App\Models\LiveSession;
 use App\Models\Seat;
@@ -182,7 +183,7 @@ final class AskTest extends CragTestCase
         $this->desk('ask-away')->assertOk();
         self::assertSame(ScreenView::Nothing, $this->session->refresh()->screen_view);
         $this->ask(self::CHOICE);
-        self::assertSame(ScreenView::Nothing, $this->session->refresh()->screen_view);
+        self::assertSame(ScreenView::Nothing, LiveSession::query()->findOrFail($this->session->id)->screen_view);
     }
 
     public function test_who_chose_what_is_on_the_tiles_and_who_moved_in_a_table_by_name_for_teachers_alone(): void
@@ -242,6 +243,122 @@ final class AskTest extends CragTestCase
         // Covered work is shown by nothing.
         $this->desk('settings', ['cover' => true])->assertOk();
         $this->desk("ask/{$ask}/one-of-each")->assertStatus(409);
+    }
+
+    public function test_words_follow_what_was_asked_aloud_and_answers_stay(): void
+    {
+        $ask = $this->ask(['words' => ''] + self::CHOICE);
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertOk();
+        $this->panel()->assertSee('Add the words');
+        $this->desk("ask/{$ask}/words", ['words' => ' '])->assertUnprocessable();
+        $this->desk("ask/{$ask}/words", ['words' => 'And which way now?'])->assertOk();
+        $this->asked($this->tamsin, $this->tamsins)
+            ->assertJsonPath('own.ask.question.words', 'And which way now?')
+            ->assertJsonPath('own.ask.mine', 'o1');
+        $this->panel()->assertDontSee('Add the words')->assertSee('1 of 2 answered');
+    }
+
+    public function test_it_is_answered_by_drawing_on_canvases_of_its_own(): void
+    {
+        $own = $this->canvasOf($this->tamsin);
+        $told = $this->desk('asks', [
+            'question' => ['kind' => 'text', 'words' => 'Draw the forces', 'right' => []],
+            'pad' => 'prompt',
+            'seconds' => 300,
+        ])->assertOk();
+        $drawings = (string) $told->json('drawings');
+        $pad = $this->asked($this->tamsin, $this->tamsins)
+            ->assertJsonPath('own.ask.pad.isSent', false)
+            ->json('own.ask.pad.canvas');
+        self::assertNotSame($own->id, $pad);
+        $this->asStudent($this->tamsin, $this->tamsins)
+            ->getJson("/seat/{$this->tamsin->id}/pad")
+            ->assertOk()
+            ->assertJsonPath('canvas', $pad)
+            ->assertJsonPath('tray.tools', ['pen', 'eraser', 'text']);
+        $draw = fn (string $id): TestResponse => $this->asStudent($this->tamsin, $this->tamsins)->postJson(
+            "/seat/{$this->tamsin->id}/operations",
+            ['canvas' => $pad, 'operations' => [['at' => now()->getTimestampMs()] + $this->stroke($id)]],
+        );
+        $draw('the-first-stroke')->assertJsonCount(1, 'accepted');
+        // It is no prompt of the session's: nobody is brought to it, and nothing else counts it.
+        self::assertSame(1, $this->session->prompts()->count());
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertSee("data-prompt=\"{$drawings}\"", false)
+            ->assertSee('drawings for the quick ask');
+        $this->desk("prompt/{$drawings}/gather")->assertNotFound();
+        $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/prompt/{$drawings}/canvases")
+            ->assertOk()
+            ->assertJsonPath('operations.0.canvas', $pad);
+        // Sending is the answer; taken back, it is drawn on.
+        $this->panel()->assertSee('0 of 2 sent their drawing');
+        $this->asStudent($this->tamsin, $this->tamsins)
+            ->postJson("/seat/{$this->tamsin->id}/send", ['canvas' => $pad])
+            ->assertJsonPath('own.ask.pad.isSent', true)
+            ->assertJsonPath('own.isSent', false);
+        $this->panel()->assertSee('1 of 2 sent their drawing')->assertSee('See the drawings');
+        $this->travel(1)->minutes();
+        $draw('after-it-was-sent')->assertJsonPath('held.0.why', 'sent');
+        $this->asStudent($this->tamsin, $this->tamsins)
+            ->postJson("/seat/{$this->tamsin->id}/take-back", ['canvas' => $pad])
+            ->assertJsonPath('own.ask.pad.isSent', false);
+        $draw('the-second-stroke')->assertJsonCount(1, 'accepted');
+        // What is drawn before the end is taken, though it comes later; what is drawn after it is held.
+        $this->travel(6)->minutes();
+        $draw('after-its-time')->assertJsonPath('held.0.why', 'prompt_closed');
+        $this->desk("ask/{$told->json('ask')}/longer")->assertOk();
+        $draw('in-the-time-it-was-given')->assertJsonCount(1, 'accepted');
+        $this->desk('ask-away')->assertOk();
+        $this->travel(1)->minutes();
+        $draw('after-it-was-put-away')->assertJsonPath('held.0.why', 'prompt_closed');
+        $this->asStudent($this->tamsin, $this->tamsins)
+            ->getJson("/seat/{$this->tamsin->id}/pad")
+            ->assertNotFound();
+        // Kept with the record, and the own canvas was never touched.
+        self::assertSame($own->operation_count, $own->refresh()->operation_count);
+        $this->panel()->assertSeeInOrder(['Asked before', 'Draw the forces', 'See the drawings']);
+        $this->desk('end')->assertRedirect();
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/ended")
+            ->assertSee('Quick ask 1')
+            ->assertSee("/work/{$pad}/picture.svg", false);
+    }
+
+    public function test_a_drawing_starts_on_what_the_teacher_chose_for_those_asked_and_for_latecomers(): void
+    {
+        $ask = fn (array $more): TestResponse => $this->desk(
+            'asks',
+            $more + ['question' => ['kind' => 'text', 'words' => '', 'right' => []]],
+        );
+        $ask(['pad' => 'nonsense'])->assertUnprocessable();
+        $lead = app(TakeCanvas::class)->lead($this->session->prompt()->firstOrFail());
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/operations", [
+                'canvas' => $lead->id,
+                'operations' => [['layer' => 'lead'] + $this->stroke('the-teachers-beam')],
+            ])
+            ->assertJsonCount(1, 'accepted');
+        $ask(['pad' => 'lead', 'seats' => [$this->tamsin->id]])->assertOk();
+        $this->asStudent($this->otis, $this->otiss)->getJson("/seat/{$this->otis->id}/pad")->assertNotFound();
+        $this->asked($this->otis, $this->otiss)->assertJsonPath('own.ask', null);
+        $pad = $this->asStudent($this->tamsin, $this->tamsins)
+            ->getJson("/seat/{$this->tamsin->id}/pad")
+            ->assertOk();
+        self::assertStringContainsString('"kind":"add"', (string) $pad->getContent());
+        $ask(['pad' => 'blank'])->assertOk();
+        [$late, $token] = $this->seat($this->session, 'Late');
+        $this->asStudent($late, $token)
+            ->getJson("/seat/{$late->id}/pad")
+            ->assertOk()
+            ->assertJsonPath('operations', []);
+        // Asked again it starts on the same, on canvases that are new.
+        $before = $this->session->refresh()->ask?->drawings?->id;
+        $this->desk("ask/{$this->session->ask_id}/again")->assertOk();
+        $now = $this->session->refresh()->ask?->drawings?->id;
+        self::assertNotNull($now);
+        self::assertNotSame($before, $now);
     }
 
     public function test_it_ends_when_its_time_is_up(): void

@@ -147,10 +147,41 @@ final class CheckTest extends OneStudentTestCase
             ])
             ->assertJsonCount(1, 'accepted');
         $this->states()->assertJsonPath('states.0.changed', false);
+        // One stroke more is no other work; three are, on a canvas that has hardly any.
+        $this->draw();
+        $this->states()->assertJsonPath('states.0.changed', false);
+        $this->draw();
         $this->draw();
         $this->states()->assertJsonPath('states.0.changed', true);
         $this->check(['canvas' => $canvas->id, 'level' => 3]);
         $this->states()->assertJsonPath('states.0.changed', false);
+    }
+
+    public function test_another_try_gives_the_work_back_and_tells_its_author_alone(): void
+    {
+        $canvas = $this->canvasOf($this->seat);
+        $this->draw();
+        $this->asStudent($this->seat, $this->token)
+            ->postJson("/seat/{$this->seat->id}/send", ['canvas' => $canvas->id])
+            ->assertJsonPath('own.isSent', true);
+        $this->check(['canvas' => $canvas->id, 'level' => 1]);
+        $again = fn (string $id): TestResponse => $this->asTeacher()->postJson("/desk/{$this->session->id}/again", [
+            'canvas' => $id,
+        ]);
+        $again($canvas->id)->assertOk();
+        $this->asStudent($this->seat, $this->token)
+            ->getJson("/seat/{$this->seat->id}/canvas")
+            ->assertJsonPath('own.isSent', false)
+            ->assertJsonPath('own.messages.0.words', 'Have another go at this (Prompt 1), then send it again.');
+        // The check stays: what comes since is marked.
+        self::assertSame(1, $canvas->refresh()->check?->level?->value);
+        // Work that was not sent can be asked for too.
+        $again($canvas->id)->assertOk();
+        [$stranger] = $this->seat($this->newSession('Other'), 'Stranger');
+        $again($this->canvasOf($stranger)->id)->assertNotFound();
+        $this->asStudent($this->seat, $this->token)
+            ->postJson("/desk/{$this->session->id}/again", ['canvas' => $canvas->id])
+            ->assertForbidden();
     }
 
     public function test_the_student_sees_what_is_chosen_when_it_is_due(): void

@@ -12,6 +12,7 @@ use App\Models\Seat;
 use App\Models\Show\LineupEntry;
 use App\Sessions\Room\ChangePrompts;
 use App\Sessions\Show\LineUp;
+use App\Sessions\Show\ShowToClass;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\CragTestCase;
@@ -36,6 +37,41 @@ final class ShowTest extends CragTestCase
         $this->desk('line-up', [
             'chosen' => array_map(static fn (array $one): array => ['canvas' => $one[2]->id], $this->class),
         ])->assertOk();
+    }
+
+    public function test_praise_is_seen_by_the_class_without_a_name_and_told_to_its_author_alone(): void
+    {
+        [$ada, $token] = $this->seat($this->session, 'Ada');
+        [$ben, $bens] = $this->seat($this->session, 'Ben');
+        app(ShowToClass::class)->moments($this->session, [
+            ['canvas_id' => $this->canvasOf($ada)->id, 'page' => '', 'at_operation' => 0],
+            ['canvas_id' => $this->canvasOf($ben)->id, 'page' => '', 'at_operation' => 0],
+        ]);
+        $praise = fn (array $body): TestResponse => $this->asTeacher()->postJson(
+            "/desk/{$this->session->id}/praise",
+            $body,
+        );
+        $praise(['n' => 1, 'words' => 'A clear diagram'])->assertOk();
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertSee('A clear diagram')
+            ->assertDontSee('Ada');
+        $hears = fn (Seat $seat, string $with): string => (string) $this->asStudent($seat, $with)
+            ->getJson("/seat/{$seat->id}/canvas")
+            ->getContent();
+        self::assertStringContainsString('Your work was shown: “A clear diagram”', $hears($ada, $token));
+        self::assertStringNotContainsString('Your work was shown', $hears($ben, $bens));
+        // Taken away again it is not before the class; the author keeps it.
+        $praise(['n' => 1, 'words' => ''])->assertOk();
+        $this->asScreen($this->session)
+            ->get("/screen/{$this->session->id}/shown")
+            ->assertDontSee('A clear diagram');
+        self::assertStringContainsString('Your work was shown', $hears($ada, $token));
+        $praise(['n' => 3, 'words' => 'Well done'])->assertNotFound();
+        $praise(['n' => 1, 'words' => str_repeat('x', 61)])->assertUnprocessable();
+        $this->asStudent($ada, $token)
+            ->postJson("/desk/{$this->session->id}/praise", ['n' => 1, 'words' => 'Me'])
+            ->assertForbidden();
     }
 
     public function test_up_to_four_are_shown_side_by_side_in_the_order_of_the_line_up(): void

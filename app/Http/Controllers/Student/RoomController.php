@@ -73,6 +73,7 @@ final class RoomController
             $seat,
             Prompt::query()
                 ->where('live_session_id', $seat->live_session_id)
+                ->whereNull('ask_id')
                 ->findOrFail($request->string('prompt')->toString()),
         );
 

@@ -73,6 +73,20 @@ final class SeatController
         return CanvasAnswer::json(self::opening($seat, $takeCanvas, $handOut));
     }
 
+    /** The canvas on which the present quick ask is answered; made for whoever came after it was asked. */
+    public function pad(Seat $seat, TakeCanvas $takeCanvas): Response
+    {
+        $ask = $seat->session->ask;
+        $drawings = $ask?->isFor($seat) === true ? $ask->drawings : null;
+        abort_if($drawings === null, 404);
+        $canvas = $takeCanvas($seat, $drawings->setRelation('session', $seat->session));
+        $canvas = ($canvas->wasRecentlyCreated ? $canvas->refresh() : $canvas)->setRelation('seat', $seat);
+
+        return CanvasAnswer::json(CanvasJson::opening($canvas, [
+            'tray' => $drawings->trayInForce()->now->toArray(),
+        ]));
+    }
+
     /** @return string what a page begins with, as JSON */
     private static function opening(Seat $seat, TakeCanvas $takeCanvas, HandOutWork $handOut): string
     {

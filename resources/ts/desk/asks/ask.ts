@@ -243,6 +243,7 @@ export class AskPanel {
             text: { kind: 'text', words, right: [] },
             scale: { kind: 'scale', words, from: 1, to: 5, low: '', high: '' },
             sure: this.sure(words),
+            drawing: { kind: 'text', words, right: [] },
         };
         await this.ask(present(questions[kind]), kind);
     }
@@ -256,11 +257,12 @@ export class AskPanel {
         const seconds = this.value('seconds');
         element('#ask-problem').textContent = '';
         try {
-            await post(`${this.desk.address}/asks`, {
+            const { drawings } = await post<{ drawings: string | null }>(`${this.desk.address}/asks`, {
                 question,
                 seconds: seconds === '' ? null : Number(seconds),
                 anonymous: this.value('anonymous') === '1',
                 screen: this.value('screen') === '1',
+                pad: kind === 'drawing' ? this.value('pad') : null,
                 seats: chosen.length > 0 && this.value('chosen') === '1' ? chosen : null,
             });
             localStorage.setItem(
@@ -273,6 +275,11 @@ export class AskPanel {
                     screen: this.value('screen') === '1',
                 }),
             );
+            if (drawings !== null) {
+                this.desk.bands.refresh();
+                // They are seen as they are drawn.
+                this.desk.bus.tell('wanted', drawings);
+            }
             element<HTMLInputElement>('#ask-words').value = '';
             this.refresh(0);
         } catch (problem) {
@@ -322,28 +329,30 @@ export class AskPanel {
     }
 }
 
-/** What is being typed for a run outlives the panel's freshening: the open fold, its fields, and where the hand is. */
+/** What is being typed here outlives the panel's freshening: the open fold, its fields, and where the hand is. */
 function typedRun(): () => void {
-    const run = document.querySelector<HTMLDetailsElement>('#ask-run[open]');
-    const fields = [...(run?.querySelectorAll<HTMLInputElement>('textarea, input') ?? [])].map(
-        ({ name, value, checked }) => ({ name, value, checked }),
-    );
-    const focused =
-        run?.contains(document.activeElement) === true ? (document.activeElement as HTMLInputElement).name : '';
+    const TYPED = '#ask-run[open] textarea, #ask-run[open] input, .ask-add-words input';
+    const isOpen = document.querySelector('#ask-run[open]') !== null;
+    const { activeElement } = document;
+    const fields = [...document.querySelectorAll<HTMLInputElement>(TYPED)].map((field) => ({
+        name: field.name,
+        value: field.value,
+        checked: field.checked,
+        isFocused: field === activeElement,
+    }));
     return () => {
-        const now = document.querySelector<HTMLDetailsElement>('#ask-run');
-        if (run === null || now === null) {
-            return;
+        const run = document.querySelector<HTMLDetailsElement>('#ask-run');
+        if (run !== null && isOpen) {
+            run.open = true;
         }
-        now.open = true;
-        fields.forEach(({ name, value, checked }) => {
-            const field = now.querySelector<HTMLInputElement>(`[name="${name}"]`);
-            if (field !== null) {
+        for (const { name, value, checked, isFocused } of fields) {
+            const field = [...document.querySelectorAll<HTMLInputElement>(TYPED)].find((one) => one.name === name);
+            if (field !== undefined) {
                 Object.assign(field, { value, checked });
+                if (isFocused) {
+                    field.focus();
+                }
             }
-        });
-        if (focused !== '') {
-            now.querySelector<HTMLElement>(`[name="${focused}"]`)?.focus();
         }
     };
 }

@@ -66,6 +66,8 @@ export interface DeskTold extends DeskEvents {
     closed: string;
     /** The close-up shows a seat's canvas; null once it is closed. */
     closeUp: string | null;
+    /** The canvases of another prompt are to be looked at. */
+    wanted: string;
     /** A student's canvas was opened: the seat. */
     opened: string;
 }

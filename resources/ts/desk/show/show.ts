@@ -6,6 +6,8 @@ import type { Looking } from '../watch/looking';
 
 /** Of the class screen's picture in the frame, in pixels. */
 const SCREEN_WIDE = 1280;
+/** Where this device keeps how it praises. */
+const PRAISE = 'crag-praise';
 /** As many works as the class sees beside each other. */
 const MOST = 4;
 
@@ -58,8 +60,35 @@ export function listenToShow(desk: Desk, looking: Looking, closeUp: CloseUp): vo
     }).observe(small);
     bus.on('tiles', () => drawer.panel === 'show' && freshen());
     const line = (): void => lineUp(false);
+    bus.on('written', recallPraise);
+    recallPraise();
     actions.add(
-        { 'show-panel': open, 'show-these': () => lineUp(true), 'line-up': line },
+        {
+            'show-panel': open,
+            'show-these': () => lineUp(true),
+            'line-up': line,
+            // Pressed once more, it is taken away.
+            praise: (button) =>
+                void run(`${address}/praise`, {
+                    n: Number(button.dataset.n),
+                    words: button.getAttribute('aria-pressed') === 'true' ? '' : praiseWords(),
+                }),
+        },
         { 'show-panel': open, 'line-up': line },
     );
+}
+
+/** The teacher's own words of praise, as they were used last on this device. */
+function praiseWords(): string {
+    const words = element<HTMLInputElement>('#praise-words').value.trim();
+    localStorage.setItem(PRAISE, words);
+    return words;
+}
+
+function recallPraise(): void {
+    const field = document.querySelector<HTMLInputElement>('#praise-words:not([data-recalled])');
+    if (field !== null) {
+        field.dataset.recalled = '';
+        field.value = localStorage.getItem(PRAISE) ?? field.value;
+    }
 }

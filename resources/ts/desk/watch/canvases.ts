@@ -46,6 +46,7 @@ export class Canvases {
         this.freshness = new Freshness(element('#stale'), desk.words.stale);
         bus.on('work', (operations: Operation[]) => this.grid.take(operations));
         bus.on('renamed', () => this.grid.renamed());
+        bus.on('wanted', (prompt) => void this.look(prompt));
         bus.on('tally', showTally);
         bus.on('doorOpened', () => this.sayStates());
         bus.on('mend', () => void this.countStates());

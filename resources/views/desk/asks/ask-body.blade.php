@@ -10,14 +10,23 @@
     <article class="ask-now" data-ask="{{ $ask->id }}" data-ends="{{ $isOpen ? $ask->ends_at_ms : '' }}">
         <h3 class="ask-words" dir="auto">{{ $question->words === '' ? __('Quick ask :n', ['n' => $ask->n])
             : $question->words }}</h3>
-        <p class="ask-count" role="status"><b>{{ __(':n of :all answered',
-            ['n' => $tally->answered, 'all' => $all]) }}</b> @if ($tally->right() !== null) ·
+        @if ($question->words === '' && $deeds->may(Deed::Ask))
+            <form class="ask-add-words" data-post="{{ $at }}/ask/{{ $ask->id }}/words" data-then="ask">
+                <input name="words" class="form-control" maxlength="300" dir="auto" autocomplete="off" required
+                    aria-label="{{ __('Words for it') }}" placeholder="{{ __('Add the words, if you like') }}">
+                <button class="btn btn-outline-slate">{{ __('Add') }}</button></form>
+        @endif
+        <p class="ask-count" role="status"><b>{{ $ask->drawings === null ? __(':n of :all answered',
+            ['n' => $tally->answered, 'all' => $all]) : __(':n of :all sent their drawing',
+            ['n' => $ask->answered(), 'all' => $all]) }}</b> @if ($tally->right() !== null) ·
             {{ __(':n right', ['n' => $tally->right()]) }} @endif @if (! $isOpen) · {{ __('closed') }} @endif
             @if ($ask->is_anonymous) · {{ __('anonymous') }} @endif</p>
-        @include('desk.asks.tally', ['tally' => $tally, 'before' => $ask->againOf?->tally(), 'right' => true,
-            'who' => ! $ask->is_anonymous])
-        @if ($ask->moves() !== null) @include('desk.asks.moves', ['moves' => $ask->moves(), 'names' => $seats]) @endif
-        @unless ($ask->is_anonymous)
+        @if ($ask->drawings === null) @include('desk.asks.tally', ['tally' => $tally,
+            'before' => $ask->againOf?->tally(), 'right' => true, 'who' => ! $ask->is_anonymous])
+        @else <p><button class="btn btn-go" data-do="look" data-prompt="{{ $ask->drawings->id }}"><x-icon name="grid" />
+            {{ __('See the drawings') }}</button></p> @endif
+        @if ($ask->drawings === null && $ask->moves() !== null) @include('desk.asks.moves', ['moves' => $ask->moves(), 'names' => $seats]) @endif
+        @unless ($ask->is_anonymous || $ask->drawings !== null)
             @php($missing = ($ask->seats === null ? $seats
                 : $seats->only($ask->seats))->except(array_keys($ask->latest())))
             @if ($missing->isNotEmpty()) <details><summary>{{ __('Not answered yet') }}
@@ -37,6 +46,7 @@
                     data-then="ask">{{ $ask->ends_at_ms === null && $isOpen ? __('30 s left') : __('30 s more') }}</button>
                 @if ($isOpen) <button class="btn btn-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/close"
                     data-body="{}" data-then="ask">{{ __('Stop answers') }}</button> @endif
+                @if ($ask->drawings === null)
                 <button class="btn btn-outline-slate" data-do="ask-step"
                     title="{{ __('For everyone: the bars, then the right answer, then hidden again (/)') }}">{{ __('Next') }}
                     <kbd>/</kbd></button>
@@ -51,11 +61,12 @@
                     data-on='{"right":true}' data-off='{"right":false}'
                     data-then="ask">{{ $ask->is_right_shown ? __('Hide the right answer')
                     : __('Show the right answer') }}</button> @endif
+                @endif
                 <button class="btn btn-outline-slate" data-post="{{ $at }}/ask/{{ $ask->id }}/again" data-body="{}"
                     data-then="ask">{{ __('Ask again') }}</button>
                 <button class="btn btn-outline-slate" data-post="{{ $at }}/screen"
                     data-body='{"view":"tally"}'>{{ __('On the class screen') }}</button>
-                @unless ($ask->is_anonymous) <button class="btn btn-outline-slate"
+                @unless ($ask->is_anonymous || $ask->drawings !== null) <button class="btn btn-outline-slate"
                     data-post="{{ $at }}/ask/{{ $ask->id }}/one-of-each" data-body="{}"
                     title="{{ __('One canvas for each common answer, side by side on the class screen') }}"><x-icon name="easel" />
                     {{ __('Show one of each') }}</button> @endunless
@@ -94,7 +105,10 @@
         @foreach ($before as $one)
             <h4 class="h6 mt-2" dir="auto">{{ $one->n }}.
                 {{ $one->question->words === '' ? __('Quick ask') : $one->question->words }}</h4>
-            @include('desk.asks.tally', ['tally' => $one->tally(), 'before' => null, 'right' => true])
+            @if ($one->drawings === null) @include('desk.asks.tally',
+                ['tally' => $one->tally(), 'before' => null, 'right' => true])
+            @else <button class="chip" data-do="look" data-prompt="{{ $one->drawings->id }}"><x-icon name="grid" />
+                {{ __('See the drawings') }}</button> @endif
             @if ($deeds->may(Deed::Ask)) <button class="chip" data-post="{{ $at }}/ask/{{ $one->id }}/again" data-body="{}"
                 data-then="ask">{{ __('Ask again') }}</button> @endif
         @endforeach

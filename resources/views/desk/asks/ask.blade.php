@@ -11,7 +11,8 @@
                 @foreach (['abcd' => ['C', 'ui-radios', __('A, B, C or D')], 'yesno' => ['Y', 'check2', __('Yes or no')],
                     'number' => ['N', '123', __('A number')], 'text' => ['W', 'chat-left-text', __('A few words')],
                     'scale' => ['S', 'bar-chart', __('1 to 5')],
-                    'sure' => ['H', 'emoji-neutral', __('How sure?')]] as $kind => [$key, $icon, $word])
+                    'sure' => ['H', 'emoji-neutral', __('How sure?')],
+                    'drawing' => ['D', 'brush', __('A drawing')]] as $kind => [$key, $icon, $word])
                     <button type="button" class="ask-kind" data-do="ask-now" data-kind="{{ $kind }}"
                         data-key="{{ strtolower($key) }}"><x-icon :name="$icon" /> {{ $word }} <kbd>{{ $key }}</kbd></button>
                 @endforeach
@@ -31,6 +32,10 @@
                 <label class="choice" id="ask-chosen" hidden><input type="checkbox" name="chosen" value="1" checked>
                     <span></span></label>
             </div>
+            <label class="ask-base">{{ __('A drawing starts on') }}
+                <select name="pad" class="form-select"><option value="blank">{{ __('empty paper') }}</option>
+                    <option value="prompt">{{ __('the prompt’s page') }}</option>
+                    <option value="lead">{{ __('a copy of my lead canvas') }}</option></select></label>
             <details id="ask-own"><summary>{{ __('Choices of your own, maths, a right answer') }}</summary>
                 <div class="ask-kinds" role="radiogroup" aria-label="{{ __('What kind') }}">
                     @foreach (['choice' => __('One choice'), 'choices' => __('Several choices'),

@@ -47,5 +47,9 @@
                 data-then="phrases">{{ __('Keep this note as a phrase') }}</button>
         @endif
     </div>
+    <button class="chip" data-post="{{ route('desk.again', $session, false) }}"
+        data-body="{{ json_encode(['canvas' => $canvas->id]) }}"
+        title="{{ __('The student can draw on it again, and is told to send it once more') }}"><x-icon name="arrow-repeat" />
+        {{ __('Ask for another try') }}</button>
     <p class="form-text">{{ $seen }}</p>
 </section>

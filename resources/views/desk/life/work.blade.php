@@ -1,7 +1,7 @@
 {{-- What was drawn in the session, prompt by prompt. $work. --}}
 <section class="ended-work" aria-label="{{ __('The work') }}">
     @forelse ($work as $prompt)
-        <h2 class="h5">{{ __('Prompt :n', ['n' => $prompt->n]) }} <span class="ended-words"
+        <h2 class="h5">{{ $prompt->title() }} <span class="ended-words"
             dir="auto">{{ Str::limit($prompt->plainWords(), 90) }}</span></h2>
         <ul class="ended-canvases">
             @foreach ($prompt->canvases as $canvas)

@@ -30,6 +30,13 @@
         </button>
         @if ($deeds->may(Deed::ChangePrompts)) @include('desk.room.rail-actions') @endif
     @endforeach
+    @if ($session->ask?->drawings !== null)
+        <button id="rail-ask" class="rail-item" data-do="look" data-prompt="{{ $session->ask->drawings->id }}"
+            data-covered="0" aria-pressed="false"><span class="rail-n"><x-icon name="brush" /></span>
+            <span class="rail-words" dir="auto">{{ $session->ask->question->words === '' ? $session->ask->drawings->title()
+            : Str::limit($session->ask->question->words, 40) }}</span>
+            <span class="rail-count">{{ __('drawings for the quick ask') }}</span></button>
+    @endif
     <button id="pace" class="rail-add" data-do="pace" data-post="/desk/{{ $session->id }}/pace"
         data-on='{"pace":"own"}' data-off='{"pace":"together"}'
         @disabled(! $deeds->may(Deed::ChangePrompts))

@@ -42,6 +42,24 @@
                 {{ __('Draw over it') }}</button>
         @endif
     </div>
+    @if ($may && $view->value === 'showcase' && $session->showcase !== null)
+        <h3 class="h6">{{ __('Say something kind') }}</h3>
+        <div class="show-praise">
+            <input id="praise-words" class="form-control" maxlength="60" dir="auto" hx-preserve="true"
+                aria-label="{{ __('What you say') }}" value="{{ __('Well done') }}">
+            <div class="show-choices" role="group" aria-label="{{ __('Of which work') }}">
+                @foreach ($session->showcase->items as $item)
+                    @if ($item->canvas->seat !== null)
+                        <button class="chip" data-do="praise" data-n="{{ $item->n }}"
+                            aria-pressed="{{ $item->praise === '' ? 'false' : 'true' }}"
+                            title="{{ __('The class sees the letter. Only its author is told whose it is.') }}"><x-icon name="award" />
+                            {{ $session->showcase->items->count() > 1 ? Crag\Session\Screen\Letter::at($item->n - 1)
+                            : __('This work') }}</button>
+                    @endif
+                @endforeach
+            </div>
+        </div>
+    @endif
     <h3 class="h6">{{ __('Where chosen work is shown') }}</h3>
     <div class="show-choices" role="group" aria-label="{{ __('Where chosen work is shown') }}">
         @foreach (Crag\Session\Screen\Destination::cases() as $where)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Asks;
 
+use App\Canvas\TakeCanvas;
 use App\Http\CurrentRole;
 use App\Http\Pages\Deeds;
 use App\Http\Words\AskWords;
@@ -11,8 +12,12 @@ use App\Models\Asks\Ask;
 use App\Models\LiveSession;
 use App\Sessions\Asks\Asking;
 use App\Sessions\Asks\ShowOneOfEach;
+use App\Sessions\Work\LeadCanvas;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
+use Crag\Plan\PromptPage;
+use Crag\Plan\PromptPages;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Question\Question;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Screen\Letter;
@@ -20,6 +25,7 @@ use Crag\Session\Screen\ScreenView;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 /** Quick asks: a choice, a number, a few words, asked of everybody in seconds. */
 final class AskController
@@ -28,14 +34,14 @@ final class AskController
 
     private const LONGER_S = 30;
 
-    public function __construct(private readonly Asking $asking)
+    public function __construct(private readonly Asking $asking, private readonly TakeCanvas $takeCanvas)
     {
     }
 
     /** The present ask with its tally, and those before. */
     public function show(Request $request, LiveSession $session): View
     {
-        $session->load('ask.againOf', 'run', 'prompt');
+        $session->load('ask.againOf', 'ask.drawings', 'run', 'prompt');
 
         return view('desk.asks.ask-body', [
             'session' => $session,
@@ -48,6 +54,7 @@ final class AskController
             'before' => $session
                 ->asks()
                 ->whereKeyNot($session->ask_id ?? '')
+                ->with('drawings')
                 ->limit(20)
                 ->get(),
         ]);
@@ -62,6 +69,8 @@ final class AskController
             'seconds' => ['nullable', 'integer', 'min:5', 'max:'.self::LONGEST_S],
             'anonymous' => ['boolean'],
             'screen' => ['boolean'],
+            // On what is drawn, where it is answered by drawing.
+            'pad' => ['nullable', Rule::in(['blank', 'prompt', 'lead'])],
         ]);
         try {
             $question = Question::read(new Fields($request->array('question') + ['id' => 'ask', 'spot' => null]));
@@ -86,10 +95,30 @@ final class AskController
             $request->input('seconds') === null ? null : $request->integer('seconds'),
             $request->boolean('anonymous'),
             null,
-            $request->boolean('screen') && Deeds::of($request, $session)->may(Deed::ChooseScreen),
+            $request->boolean('screen') &&
+                Deeds::of($request, $session)->may(Deed::ChooseScreen),
+            $request->input('pad') === null
+                ? null
+                : $this->pad($session, $request->string('pad')->toString()),
         );
 
-        return response()->json(['ask' => $ask->id]);
+        return response()->json(['ask' => $ask->id, 'drawings' => $ask->drawings?->id]);
+    }
+
+    /** What lies on everybody's pad at first. */
+    private function pad(LiveSession $session, string $base): PromptPages
+    {
+        $prompt = $session->prompt()->firstOrFail();
+
+        return match ($base) {
+            'prompt' => PromptPages::of([$prompt->pagesValue()->withoutKey()->pages[0]]),
+            'lead' => PromptPages::of(
+                array_slice(LeadCanvas::pagesOf($this->takeCanvas->lead($prompt)->scene()), 0, 1) ?: [
+                    new PromptPage(Backdrop::blank()),
+                ],
+            ),
+            default => PromptPages::blank(),
+        };
     }
 
     public function close(LiveSession $session, Ask $ask): JsonResponse
@@ -103,6 +132,20 @@ final class AskController
     public function longer(LiveSession $session, Ask $ask): JsonResponse
     {
         $this->asking->longer($session, $ask, self::LONGER_S);
+
+        return response()->json([]);
+    }
+
+    /** What was asked aloud gets its words. */
+    public function reword(Request $request, LiveSession $session, Ask $ask): JsonResponse
+    {
+        $request->validate(['words' => ['required', 'string', 'max:300']]);
+        try {
+            $words = ['words' => $request->string('words')->trim()->toString()];
+            $this->asking->reword($session, $ask, Question::read(new Fields($words + $ask->question->toArray())));
+        } catch (UnreadableFields $problem) {
+            abort(422, __('You can’t ask that yet: :problem', ['problem' => $problem->getMessage()]));
+        }
 
         return response()->json([]);
     }
@@ -208,6 +251,7 @@ final class AskController
             $ask->is_anonymous,
             $ask,
             $session->screen_view === ScreenView::Tally,
+            $ask->drawings?->pagesValue(),
         );
 
         return response()->json(['ask' => $again->id]);

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Desk\Checks;
 
 use App\Http\CurrentRole;
+use App\Http\CurrentTeacher;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Teachers\Teacher;
 use App\Sessions\Checks\Checking;
+use App\Sessions\Work\SendWork;
 use Crag\Checks\InvalidJudgement;
 use Crag\Checks\Judgement;
 use Crag\Checks\Level;
@@ -134,6 +136,22 @@ final class CheckController
                 );
             },
         );
+    }
+
+    /** Another try: the work goes back to its author, who is told to send it again. */
+    public function again(Request $request, LiveSession $session, SendWork $work): JsonResponse
+    {
+        $request->validate(['canvas' => ['required', 'string']]);
+        $canvas = $session
+            ->canvases()
+            ->with(['seat.session', 'prompt'])
+            ->findOrFail($request->string('canvas')->toString());
+        $seat = $canvas->seat ?? abort(404);
+        $work->again($seat, $canvas, CurrentTeacher::found($request));
+
+        return response()->json(['said' => __(':name can draw on it again, and is asked to send it once more.', [
+            'name' => $seat->name,
+        ])]);
     }
 
     /** The teacher's own phrases for notes. */

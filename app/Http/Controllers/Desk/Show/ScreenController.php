@@ -8,15 +8,18 @@ use App\Canvas\TakeCanvas;
 use App\Http\CanvasAnswer;
 use App\Http\Controllers\Screen\ClassScreenController;
 use App\Http\CurrentRole;
+use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
 use App\Models\Show\Showcase;
 use App\Models\Show\ShowcaseItem;
+use App\Sessions\Room\Hands;
 use App\Sessions\Show\BuildOn;
 use App\Sessions\Show\ShowToClass;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Tray\ToolTray;
 use Crag\Prompt\Tray\TrayKind;
+use Crag\Session\Room\ShortMessage;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Screen\Destination;
 use Crag\Session\Screen\ScreenView;
@@ -50,6 +53,34 @@ final class ScreenController
         $this->shown->view($session, $view);
 
         return response()->noContent();
+    }
+
+    /** “Well done, A”: the class sees the letter, and its author alone is told that it was theirs. */
+    public function praise(Request $request, LiveSession $session, Hands $hands): JsonResponse
+    {
+        $request->validate(['n' => ['required', 'integer'], 'words' => ['nullable', 'string', 'max:60']]);
+        $item = ShowcaseItem::query()
+            ->where('showcase_id', $session->showcase_id)
+            ->where('n', $request->integer('n'))
+            ->with('canvas.seat')
+            ->firstOrFail();
+        $words = $request->string('words')->trim()->toString();
+        $seat = $item->canvas->seat;
+        abort_if($seat === null && $words !== '', 422, __('That’s your own canvas.'));
+        $this->shown->praise($session, $item, $words);
+        if ($seat !== null && $words !== '') {
+            $hands->remark(
+                $seat->setRelation('session', $session),
+                ShortMessage::read(__('Your work was shown: “:words”', ['words' => $words])),
+                CurrentTeacher::found($request),
+            );
+        }
+
+        return response()->json([
+            'said' => $words === ''
+                ? __('Taken away again.')
+                : __('“:words”: on the class screen, and only its author knows whose it is.', ['words' => $words]),
+        ]);
     }
 
     /** Where chosen work is to be seen. */

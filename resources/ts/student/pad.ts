@@ -1,0 +1,141 @@
+import { mountBench } from '../bench/mount';
+import type { Operation } from '../canvas/model/objects';
+import type { Workbench } from '../canvas/workbench';
+import { get, post, reasonOf } from '../live/http';
+import type { Outbox } from '../live/outbox';
+import { WetSender } from '../live/wet';
+import { element } from '../page';
+import type { QuickAsk } from '../protocol/asks';
+import type { CanvasAnswer } from '../protocol/student';
+import type { StudentWords } from '../protocol/words';
+
+interface Around {
+    address: string;
+    assets: string;
+    stamps: Record<string, string>;
+    words: StudentWords;
+    /** By which desks know whose ink it is. */
+    ink: string;
+    outbox: Outbox;
+    /** The canvas under it, which rests meanwhile. */
+    main: Workbench;
+    /** It has come before the student. */
+    opened(): void;
+    send(text: string): boolean;
+    say(sentence: string): void;
+}
+
+/** A quick ask that is answered by drawing: a small canvas over the own one, which stays as it is. */
+export class AskPad {
+    private readonly root = element('#ask-pad');
+    private readonly sending = element<HTMLButtonElement>('#ask-pad-send');
+    private readonly again = element<HTMLButtonElement>('#ask-pad-again');
+    private bench: Workbench | null = null;
+    private ask: QuickAsk | null = null;
+    private loading = '';
+
+    constructor(private readonly around: Around) {
+        this.sending.addEventListener('click', () => void this.tell('send'));
+        this.again.addEventListener('click', () => void this.tell('take-back'));
+    }
+
+    /** The canvas that is drawn on; empty while there is none. */
+    get canvas(): string {
+        return this.bench?.canvas ?? '';
+    }
+
+    /** @param  isSeen  whether the sheet is unfolded */
+    take(ask: QuickAsk | null, isOpen: boolean, isSeen: boolean): void {
+        this.ask = ask;
+        const pad = ask?.pad ?? null;
+        this.root.hidden = pad === null;
+        const { main, words } = this.around;
+        main.isLooking = pad !== null && isSeen;
+        if (ask === null || pad === null) {
+            this.sending.hidden = true;
+            this.again.hidden = true;
+            this.bench?.rest();
+            return;
+        }
+        this.sending.hidden = pad.isSent || !isOpen || !isSeen;
+        this.again.hidden = !pad.isSent || !isOpen || !isSeen;
+        if (this.loading !== ask.id) {
+            this.loading = ask.id;
+            this.around.opened();
+            void this.load(ask.id);
+        }
+        if (this.bench !== null) {
+            this.bench.isLooking = !isSeen;
+            this.bench.lockBy(!isOpen ? words.ask_closed : pad.isSent ? words.pad_sent : '');
+        }
+    }
+
+    /** What others have put on it, and what of the own is stored. */
+    hear(operations: Operation[]): void {
+        const here = operations.filter(({ canvas }) => canvas === this.canvas);
+        if (this.bench !== null && here.length > 0) {
+            this.bench.take(here);
+        }
+    }
+
+    confirm(canvas: string, accepted: { id: string; n: number }[]): void {
+        if (canvas !== '' && canvas === this.canvas) {
+            this.bench?.view.confirm(accepted);
+        }
+    }
+
+    refuse(canvas: string, id: string): void {
+        if (this.bench !== null && canvas !== '' && canvas === this.canvas) {
+            this.bench.view.log.drop(id);
+            this.bench.view.drawAll();
+            this.bench.refresh();
+        }
+    }
+
+    private async load(ask: string): Promise<void> {
+        const { address, outbox } = this.around;
+        const answer = await get<CanvasAnswer>(`${address}/pad`).catch(() => null);
+        if (answer === null) {
+            // Asked for again with the next word about it.
+            this.loading = '';
+            return;
+        }
+        if (this.ask?.id !== ask) {
+            return;
+        }
+        const bench = (this.bench ??= this.mount());
+        bench.begin(answer, outbox.waitingFor(answer.canvas));
+        element('.page-frame', this.root).dataset.ready = answer.canvas;
+    }
+
+    private mount(): Workbench {
+        const { address, assets, stamps, words, ink, outbox, main, send, say } = this.around;
+        const { bench, tray } = mountBench({
+            root: this.root,
+            layer: 'student',
+            assets,
+            stamps,
+            words,
+            bringIn: `${address}/bring-in`,
+            wet: new WetSender(ink, send),
+            put: (canvas, operation) => void outbox.put(canvas, operation),
+            whole: async (canvas) =>
+                (await get<{ operations: Operation[] }>(`${address}/canvas/${canvas}/log`)).operations,
+            say,
+        });
+        bench.clockAhead = main.clockAhead;
+        tray.allow(['pen', 'eraser', 'text']);
+        return bench;
+    }
+
+    private async tell(what: 'send' | 'take-back'): Promise<void> {
+        const { address, outbox, words, say } = this.around;
+        this.bench?.rest();
+        await outbox.flush();
+        try {
+            await post(`${address}/${what}`, { canvas: this.canvas });
+        } catch (problem) {
+            say(reasonOf(problem, words));
+        }
+    }
+}

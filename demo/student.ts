@@ -436,7 +436,7 @@ export class SimulatedStudent {
             line([load, 490], [load + 35, 430]),
         ];
         for (const samples of strokes.slice(0, 3 + Math.floor(Math.random() * 4))) {
-            const object = { type: 'stroke', colour: '#1f2a30', width: 4, ink: encodeInk(samples) };
+            const object = { type: 'stroke', colour: '#25323b', width: 40, ink: encodeInk(samples) };
             const id = newId();
             await this.visitor
                 .post(`/seat/${this.seat}/operations`, {

@@ -12,17 +12,20 @@ use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
+use App\Models\Show\ShowcaseItem;
 use App\Sessions\Checks\ClassOverview;
 use App\Sessions\Room\EachSeat;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Checks\DrawingTime;
 use Crag\Checks\Judgement;
+use Crag\Checks\Level;
 use Crag\Checks\ResultTotals;
 use Crag\Checks\StudentResult;
 use Crag\Formats\Csv;
 use Crag\Formats\Table;
 use Crag\Formats\Xapi;
 use Crag\Maths\Comparing\Outcome;
+use DateTimeImmutable;
 use Illuminate\Support\Collection;
 
 /**
@@ -68,25 +71,14 @@ final readonly class Results
             'asks' => $this->asks(),
             default => $this->rows(),
         };
-        $rows = $made->rows;
 
-        return Csv::write(
-            array_map(
-                static fn (array $row): array => array_map(
-                    static fn (string|int|float|null $cell): string|int|null => is_float($cell)
-                        ? (string) $cell
-                        : $cell,
-                    $row,
-                ),
-                $rows,
-            ),
-        );
+        return Csv::write($made->plain());
     }
 
     /** @return list<Table> */
     public function tables(): array
     {
-        return [$this->rows(), $this->matrix(), $this->answers(), $this->asks()];
+        return [$this->rows(), $this->matrix(), $this->totals(), $this->answers(), $this->asks(), $this->praise()];
     }
 
     /** A row for each seat and prompt. */
@@ -116,11 +108,11 @@ final readonly class Results
                 $canvas->seat === null ? '' : $this->name($canvas->seat),
                 $canvas->prompt->n,
                 $canvas->prompt->plainWords(),
-                $check?->level?->value,
+                $check?->level,
                 $judgement->words($canvas->prompt->value()->aspects()),
                 $judgement->points,
                 $judgement->note,
-                $judgement->isEmpty() ? '' : self::time($check?->made_at_ms),
+                $judgement->isEmpty() ? null : self::time($check?->made_at_ms),
                 $canvas->last_stroke_ms === null ? __('no') : __('yes'),
                 self::time($canvas->sent_at_ms),
                 intdiv($this->atWork($canvas), 1000),
@@ -164,7 +156,7 @@ final readonly class Results
             $rows[] = array_values([
                 $seat->n,
                 $this->name($seat),
-                ...$mine->map(static fn (?StudentResult $cell): ?int => $cell?->level?->value)->all(),
+                ...$mine->map(static fn (?StudentResult $cell): ?Level => $cell?->level)->all(),
                 $sum($mine)->points,
                 $share($sum($mine)),
             ]);
@@ -187,6 +179,72 @@ final readonly class Results
         return new Table(__('Matrix'), $rows);
     }
 
+    /** For each prompt and for all of them: how many stand at each level, have begun and have sent, and how secure. */
+    private function totals(): Table
+    {
+        $levels = array_reverse(Level::cases());
+        $rows = [
+            [
+                __('Prompt'),
+                __('Words'),
+                ...array_map(static fn (Level $level): string => __($level->word()), $levels),
+                __('Not checked'),
+                __('Started'),
+                __('Sent'),
+                __('Secure (%)'),
+                __('Points'),
+            ],
+        ];
+        $all = [];
+        foreach ($this->prompts as $prompt) {
+            $cells = [];
+            foreach ($this->canvases->where('prompt_id', $prompt->id) as $canvas) {
+                $cells[] = ClassOverview::cell($canvas, $prompt->value());
+            }
+            array_push($all, ...$cells);
+            $rows[] = [$prompt->n, $prompt->plainWords(), ...self::total($levels, ResultTotals::of($cells))];
+        }
+        $rows[] = [null, __('All'), ...self::total($levels, ResultTotals::of($all))];
+
+        return new Table(__('Totals'), $rows);
+    }
+
+    /**
+     * @param  list<Level>  $levels
+     * @return list<int|float|null>
+     */
+    private static function total(array $levels, ResultTotals $sum): array
+    {
+        return [
+            ...array_map(static fn (Level $level): int => $sum->tally->at($level), $levels),
+            $sum->tally->unchecked,
+            $sum->started,
+            $sum->sent,
+            $sum->secure === null ? null : (int) round(100 * $sum->secure),
+            $sum->points,
+        ];
+    }
+
+    /** What was said of shown work before the class. */
+    private function praise(): Table
+    {
+        $rows = [[__('Seat'), __('Name'), __('Prompt'), __('Words')]];
+        $items = ShowcaseItem::query()
+            ->whereIn('canvas_id', $this->session->canvases()->select('id'))
+            ->where('praise', '!=', '')
+            ->with('canvas.seat', 'canvas.prompt')
+            ->orderBy('id')
+            ->get();
+        foreach ($items as $item) {
+            $seat = $item->canvas->seat;
+            if ($seat !== null) {
+                $rows[] = [$seat->n, $this->name($seat), $item->canvas->prompt->title(), $item->praise];
+            }
+        }
+
+        return new Table(__('Praise'), $rows);
+    }
+
     /** Every answer with its time: what was changed stands before what counts. */
     private function answers(): Table
     {
@@ -199,33 +257,68 @@ final readonly class Results
                 $words,
                 $written,
                 $outcome === null ? '' : __($outcome->word()),
-                $at === 0 ? '' : self::time($at),
+                $at === 0 ? null : self::time($at),
             ];
         }
 
         return new Table(__('Answers'), $rows);
     }
 
+    /** Who was asked what, and when: every answer, with the one that was given when the same was asked before. */
     private function asks(): Table
     {
-        $rows = [[__('Quick ask'), __('Words'), __('Seat'), __('Name'), __('Answer'), __('Compared'), __('At')]];
+        $rows = [
+            [
+                __('Quick ask'),
+                __('Words'),
+                __('Asked at'),
+                __('Seat'),
+                __('Name'),
+                __('Answer'),
+                __('Compared'),
+                __('At'),
+                __('Before'),
+            ],
+        ];
         $seats = $this->seats->keyBy('id');
-        foreach (Ask::query()->where('live_session_id', $this->session->id)->orderBy('n')->get() as $ask) {
+        $asks = Ask::query()
+            ->where('live_session_id', $this->session->id)
+            ->with('againOf', 'drawings.canvases')
+            ->orderBy('n')
+            ->get();
+        foreach ($asks as $ask) {
             $question = $ask->question;
+            $head = [$ask->n, $question->words, self::time($ask->made_at_ms)];
+            $before = $ask->againOf?->latest() ?? [];
             foreach (self::latest($ask) as $answer) {
                 $seat = $ask->is_anonymous ? null : $seats->get($answer->voter);
                 $value = $answer->value['value'];
                 $outcome = $question->compare($value)?->outcome;
+                $was = $seat === null ? null : $before[$seat->id] ?? null;
                 // Who answered anonymously has no seat, no name and no time of the own.
                 $rows[] = [
-                    $ask->n,
-                    $question->words,
+                    ...$head,
                     $seat?->n,
                     $seat === null ? __('anonymous') : $this->name($seat),
                     $question->asked->written($value),
                     $outcome === null ? '' : __($outcome->word()),
-                    $seat === null ? '' : self::time($answer->made_at_ms),
+                    $seat === null ? null : self::time($answer->made_at_ms),
+                    $was === null ? '' : $question->asked->written($was),
                 ];
+            }
+            foreach ($ask->drawings->canvases ?? [] as $canvas) {
+                $seat = $seats->get((string) $canvas->seat_id);
+                if ($seat !== null && $canvas->sent_at_ms !== null) {
+                    $rows[] = [
+                        ...$head,
+                        $seat->n,
+                        $this->name($seat),
+                        __('a drawing'),
+                        '',
+                        self::time($canvas->sent_at_ms),
+                        '',
+                    ];
+                }
             }
         }
 
@@ -366,8 +459,8 @@ final readonly class Results
         return $this->bySeat ? $seat->seatName() : $seat->name;
     }
 
-    private static function time(?int $ms): string
+    private static function time(?int $ms): ?DateTimeImmutable
     {
-        return $ms === null ? '' : SchoolTime::of($ms)->toIso8601String();
+        return $ms === null ? null : SchoolTime::of($ms)->toDateTimeImmutable();
     }
 }

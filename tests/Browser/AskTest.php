@@ -160,6 +160,71 @@ final class AskTest extends BrowserTestCase
         }
     }
 
+    public function test_a_drawing_that_is_interrupted_in_every_way_loses_nothing(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $ruan = $this->join('Ruan', $code, 390, 844);
+        $teacher->find('.tile');
+        $pad = fn (): int => $this->inked($ruan, '#pad-page-frame');
+        $draws = function (int $n, string $where = '#pad-page-frame') use ($ruan): void {
+            $ruan->draw($where, [[0.2, 0.1 + 0.08 * $n], [0.8, 0.1 + 0.08 * $n]], 'touch');
+            $ruan->until(fn (): bool => $this->stored('Ruan') === $n, "stroke {$n}");
+        };
+        $teacher->press('a')->press('d');
+        $ruan->find('#pad-page-frame[data-ready]');
+        $draws(1);
+        // Attention in the middle of it.
+        $teacher->press(self::ESCAPE)->press('p');
+        $ruan->seen('#cover');
+        $teacher->press('p');
+        $ruan->until(fn (): bool => ! $ruan->find('#cover')->isDisplayed(), 'pens up');
+        $draws(2);
+        // No network for a moment, and a page that is loaded again.
+        $ruan->offline(true);
+        $ruan->draw('#pad-page-frame', [[0.2, 0.5], [0.8, 0.5]], 'touch');
+        $ruan->offline(false);
+        $ruan->until(fn (): bool => $this->stored('Ruan') === 3, 'what was drawn without a network');
+        $drawn = $pad();
+        $ruan->driver->navigate()->refresh();
+        $ruan->find('#pad-page-frame[data-ready]');
+        $ruan->until(fn (): bool => $pad() > 0.9 * $drawn, 'all of it after a reload');
+        // Another ask takes its place: the pad goes, and the own canvas can be drawn on beside the choices.
+        $teacher->press('a')->press('y');
+        $ruan->seen('#quick-ask-body .question');
+        self::assertFalse($ruan->find('#ask-pad')->isDisplayed());
+        $ruan->click('#quick-ask-fold');
+        $draws(4, '#page-frame');
+        // A drawing once more begins empty, and unfolded.
+        $teacher->press('a')->press('d');
+        $ruan->until(fn (): bool => $ruan->find('#ask-pad')->isDisplayed() && $pad() === 0, 'an empty pad');
+        $ruan->until(fn (): bool => $ruan->run('return document.activeElement !== null') === true, 'the page');
+        $draws(5);
+        // Its end: nothing more is drawn on it, nothing can be sent, and what is there stays to be seen.
+        $teacher->click('#ask-body [data-post$=close]');
+        $ruan->waitForText('#quick-ask-state', 'Closed');
+        self::assertFalse($ruan->find('#ask-pad-send')->isDisplayed());
+        $there = $pad();
+        $ruan->draw('#pad-page-frame', [[0.2, 0.9], [0.8, 0.9]], 'touch');
+        self::assertSame($there, $pad());
+        // Half a minute more, and it goes on.
+        $teacher->click('#ask-body [data-post$=longer]');
+        $ruan->seen('#ask-pad-send');
+        $draws(6);
+        $ruan->click('#ask-pad-send');
+        $teacher->waitForText('#ask-body', '1 of 1 sent their drawing');
+        // The first drawings are still to be seen.
+        $teacher->click('#ask-body > details:last-of-type summary');
+        $teacher->click('#ask-body > details:last-of-type [data-do=look]');
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 0, 'the first drawings');
+        self::assertSame(
+            [],
+            array_filter(
+                [...$teacher->complaints(), ...$ruan->complaints()],
+                static fn (string $one): bool => ! str_contains($one, 'ERR_INTERNET_DISCONNECTED'),
+            ),
+        );
+    }
+
     public function test_chosen_work_is_shown_side_by_side_and_the_class_is_seen_and_grouped(): void
     {
         [$teacher, $code] = $this->startLesson();

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Formats;
 
+use Crag\Checks\Level;
 use Crag\Formats\Ods;
 use Crag\Formats\Table;
 use Crag\Formats\Xlsx;
+use DateTimeImmutable;
 use PHPUnit\Framework\TestCase;
 use SimpleXMLElement;
 
@@ -44,6 +46,49 @@ final class SpreadsheetTest extends TestCase
         self::assertSame('AB1', self::found('//*[local-name()="c"]/@r', $wide)[27]);
     }
 
+    public function test_headings_stay_in_sight_moments_can_be_reckoned_with_and_levels_have_their_colour(): void
+    {
+        $at = new DateTimeImmutable('2026-11-29T12:37:08+05:45');
+        $tables = [new Table('Checks', [['Name', 'Level', 'At'], ['نور', Level::Nearly, $at]])];
+        $ods = Ods::files($tables);
+        self::assertSame(['2026-11-29T12:37:08'], self::found('//@office:date-value', $ods['content.xml']));
+        self::assertSame(
+            ['heading', 'heading', 'heading', 'level2', 'at'],
+            self::found('//table:table-cell/@table:style-name', $ods['content.xml']),
+        );
+        self::assertSame(['2', '1', '1'], self::found('//config:config-item', $ods['settings.xml']));
+        self::assertStringContainsString('settings.xml', $ods['META-INF/manifest.xml']);
+        $xlsx = Xlsx::files($tables);
+        $sheet = $xlsx['xl/worksheets/sheet1.xml'];
+        self::assertSame(['frozen'], self::found('//*[local-name()="pane"]/@state', $sheet));
+        $cell = static fn (string $place, string $what): array => self::found(
+            "//*[local-name()='c'][@r='{$place}']/{$what}",
+            $sheet,
+        );
+        // 29 November 2026 is the 46,355th day; 12:37:08 on the wall is 45,428 of its seconds.
+        [$serial] = $cell('C2', "*[local-name()='v']");
+        self::assertEqualsWithDelta(46355 + 45428 / 86400, (float) $serial, 1e-6);
+        self::assertSame(['2'], $cell('C2', '@s'));
+        self::assertSame([['5'], ['2']], [$cell('B2', '@s'), $cell('B2', "*[local-name()='v']")]);
+        $forms = self::found('//*[local-name()="cellXfs"]/*[local-name()="xf"]/@fillId', $xlsx['xl/styles.xml']);
+        $fills = self::found('//*[local-name()="fgColor"]/@rgb', $xlsx['xl/styles.xml']);
+        // The first two fills are the format's own, without a colour.
+        self::assertSame('FFA9C29B', $fills[(int) $forms[5] - 2]);
+        self::assertSame([['نور', 2, '2026-11-29T12:37:08+05:45']], array_slice($tables[0]->plain(), 1));
+    }
+
+    public function test_columns_are_as_wide_as_what_is_in_them_and_no_wider_than_a_page(): void
+    {
+        $table = new Table('W', [['A', 'Words', 'At'], [1, str_repeat('x', 200), new DateTimeImmutable()], [2, "ab\ncdefghij"]]);
+        self::assertSame([7, 60, 18], $table->widths());
+        self::assertSame([], (new Table('Empty', []))->widths());
+        foreach ([Ods::files([new Table('Empty', [])]), Xlsx::files([new Table('Empty', [])])] as $files) {
+            foreach (array_diff_key($files, ['mimetype' => true]) as $path => $xml) {
+                self::assertInstanceOf(SimpleXMLElement::class, simplexml_load_string($xml), $path);
+            }
+        }
+    }
+
     /** @return list<Table> */
     private static function tables(): array
     {
@@ -58,7 +103,7 @@ final class SpreadsheetTest extends TestCase
     {
         $root = simplexml_load_string($xml);
         self::assertInstanceOf(SimpleXMLElement::class, $root);
-        foreach (['table', 'text', 'office'] as $name) {
+        foreach (['table', 'text', 'office', 'config'] as $name) {
             $root->registerXPathNamespace($name, "urn:oasis:names:tc:opendocument:xmlns:{$name}:1.0");
         }
 

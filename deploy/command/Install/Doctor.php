@@ -33,7 +33,7 @@ final class Doctor
         );
         $browser = array_diff(Requirements::missingPackages(Needs::Tests), $packages);
         $this->check(
-            'Browser for tests and pictures',
+            'Browser and office program for tests and pictures',
             $browser === [],
             'apt-get install -y --no-install-recommends '.implode(' ', $browser).' (./crag test does it)',
         );

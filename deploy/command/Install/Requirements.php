@@ -39,10 +39,12 @@ final class Requirements
     /** Itself, not the script around it, which leaves it running when the driver ends it. */
     public const BROWSER_PROGRAM = '/usr/lib/chromium/chromium-headless-shell';
 
-    private const BROWSER = [
+    private const TESTS = [
         // The browser without a window: half the work of the whole one, which the driver brings along.
         'chromium-headless-shell' => self::BROWSER_PROGRAM,
         'chromium-driver' => '/usr/bin/chromedriver',
+        // Opens the spreadsheets, to see that another program reads what was written.
+        'libreoffice-calc-nogui' => '/usr/bin/soffice',
     ];
 
     /** For `./crag test engines` alone. */
@@ -62,7 +64,7 @@ final class Requirements
     public static function missingPackages(Needs $needs): array
     {
         $wanted = self::RUN +
-            ($needs->value >= Needs::Tests->value ? self::BROWSER : []) +
+            ($needs->value >= Needs::Tests->value ? self::TESTS : []) +
             ($needs->value >= Needs::Engines->value ? self::ENGINES : []);
 
         return array_keys(array_filter($wanted, static fn (string $file): bool => ! file_exists($file)));

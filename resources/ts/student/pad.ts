@@ -32,7 +32,11 @@ export class AskPad {
     private readonly again = element<HTMLButtonElement>('#ask-pad-again');
     private bench: Workbench | null = null;
     private ask: QuickAsk | null = null;
+    /** The ask whose canvas is on its way, and the one whose canvas is here. */
     private loading = '';
+    private loaded = '';
+    private isOpen = false;
+    private isSeen = false;
 
     constructor(private readonly around: Around) {
         this.sending.addEventListener('click', () => void this.tell('send'));
@@ -47,27 +51,35 @@ export class AskPad {
     /** @param  isSeen  whether the sheet is unfolded */
     take(ask: QuickAsk | null, isOpen: boolean, isSeen: boolean): void {
         this.ask = ask;
-        const pad = ask?.pad ?? null;
-        this.root.hidden = pad === null;
-        const { main, words } = this.around;
-        main.isLooking = pad !== null && isSeen;
-        if (ask === null || pad === null) {
-            this.sending.hidden = true;
-            this.again.hidden = true;
-            this.bench?.rest();
-            return;
-        }
-        this.sending.hidden = pad.isSent || !isOpen || !isSeen;
-        this.again.hidden = !pad.isSent || !isOpen || !isSeen;
-        if (this.loading !== ask.id) {
+        this.isOpen = isOpen;
+        this.isSeen = isSeen;
+        if (ask !== null && ask.pad !== null && this.loading !== ask.id) {
             this.loading = ask.id;
+            this.loaded = '';
+            this.bench?.rest();
             this.around.opened();
             void this.load(ask.id);
         }
-        if (this.bench !== null) {
-            this.bench.isLooking = !isSeen;
-            this.bench.lockBy(!isOpen ? words.ask_closed : pad.isSent ? words.pad_sent : '');
+        this.show();
+    }
+
+    private show(): void {
+        const { main, words } = this.around;
+        const pad = this.ask?.pad ?? null;
+        const isHere = pad !== null && this.isSeen;
+        this.root.hidden = pad === null;
+        main.isLooking = isHere;
+        this.sending.hidden = !isHere || pad.isSent || !this.isOpen;
+        this.again.hidden = !isHere || !pad.isSent || !this.isOpen;
+        if (this.bench === null) {
+            return;
         }
+        if (pad === null) {
+            this.bench.rest();
+        }
+        // Until the canvas is there, nothing goes onto the one before.
+        this.bench.isLooking = !isHere || this.loaded !== this.ask?.id;
+        this.bench.lockBy(!this.isOpen ? words.ask_closed : pad?.isSent === true ? words.pad_sent : '');
     }
 
     /** What others have put on it, and what of the own is stored. */
@@ -105,11 +117,14 @@ export class AskPad {
         }
         const bench = (this.bench ??= this.mount());
         bench.begin(answer, outbox.waitingFor(answer.canvas));
+        this.loaded = ask;
         element('.page-frame', this.root).dataset.ready = answer.canvas;
+        this.show();
     }
 
     private mount(): Workbench {
         const { address, assets, stamps, words, ink, outbox, main, send, say } = this.around;
+        this.root.append(element<HTMLTemplateElement>('#ask-pad-template').content.cloneNode(true));
         const { bench, tray } = mountBench({
             root: this.root,
             layer: 'student',

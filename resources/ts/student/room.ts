@@ -182,7 +182,8 @@ export class RoomPage {
         send.disabled = whyNot !== null;
         send.title = whyNot === null ? '' : wordFor(words, `why_${whyNot}`);
         const who = element('.strip-who');
-        who.textContent = own.name;
+        // Where seat numbers stand before the class, everyone knows their own.
+        who.textContent = own.seat === null ? own.name : `${own.name} · ${own.seat}`;
         who.title = own.seat === null ? '' : fill(words.seat, { name: own.seat });
         this.showTurns();
         const mayWrite = this.why('write') === null;

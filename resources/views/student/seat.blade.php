@@ -52,10 +52,7 @@
                     class="visually-hidden">{{ __('Fold away or open') }}</span></button></div>
             <div class="quick-ask-inner">
                 <div id="quick-ask-body"></div>
-                <section id="ask-pad" class="ask-pad bench" aria-label="{{ __('Your drawing') }}" hidden>
-                    @include('bench.bench', ['label' => __('Your drawing'), 'lead' => true, 'as' => 'pad-',
-                        'files' => '', 'pieces' => false])
-                </section>
+                <section id="ask-pad" class="ask-pad bench" aria-label="{{ __('Your drawing') }}" hidden></section>
                 <p id="quick-ask-state" class="form-text" role="status"></p>
                 <div id="quick-ask-tally" hidden></div>
             </div>
@@ -92,6 +89,11 @@
             id="shown-work-away" class="btn btn-slate ms-auto">{{ __('Back to my canvas') }}</button></div>
         <div id="shown-work-items" class="shown-works"></div>
     </section>
+    {{-- What a quick ask is answered on by drawing; in the page once there is one. --}}
+    <template id="ask-pad-template">
+        @include('bench.bench', ['label' => __('Your drawing'), 'lead' => true, 'as' => 'pad-', 'files' => '',
+            'pieces' => false])
+    </template>
     @include('student.windows')
     <div id="cover" class="cover" role="alert" tabindex="-1" hidden>
         <p id="cover-words" class="cover-words" dir="auto"></p>

@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace Tests\Feature\Life;
 
 use App\Jobs\JobState;
+use App\Models\Asks\Ask;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Record;
 use App\Models\Seat;
+use App\Sessions\Show\ShowToClass;
+use Crag\Json\Fields;
+use Crag\Prompt\Question\Question;
 use Illuminate\Testing\TestResponse;
+use SimpleXMLElement;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\CragTestCase;
 use ZipArchive;
@@ -86,6 +91,61 @@ final class RecordTest extends CragTestCase
         self::assertStringNotContainsString('Tamsin', $bySeat);
         self::assertStringContainsString($this->seats['Tamsin']->seatName(), $bySeat);
         self::assertNotSame('', $ask);
+    }
+
+    public function test_the_totals_are_the_desks_and_asks_tell_what_was_answered_before(): void
+    {
+        $prompt = $this->session->prompt()->firstOrFail();
+        $tally = $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/prompt/{$prompt->id}/states")
+            ->assertOk()
+            ->json('tally');
+        self::assertIsArray($tally);
+        $totals = $this->sheet('Totals');
+        self::assertSame(
+            ['1', 'Find F.', ...array_map(strval(...), [$tally[3], $tally[2], $tally[1], $tally[0], $tally['unchecked']])],
+            array_slice($totals[1], 0, 7),
+        );
+        self::assertSame(array_slice($totals[1], 2), array_slice($totals[2], 2), 'one prompt is all of them');
+        $seat = $this->seats['Tamsin'];
+        $ask = Ask::query()->create([
+            'live_session_id' => $this->session->id,
+            'n' => 1,
+            'question' => Question::read(
+                new Fields(['id' => 'ask', 'spot' => null, 'kind' => 'number', 'words' => 'F?', 'right' => '']),
+            ),
+            'made_at_ms' => now()->getTimestampMs(),
+        ]);
+        $again = Ask::query()->create([...$ask->only('live_session_id', 'question', 'made_at_ms'), 'n' => 2, 'again_of_id' => $ask->id]);
+        foreach ([[$ask, '60 N'], [$again, '80 N']] as [$one, $value]) {
+            $one->answers()->create(['voter' => $seat->id, 'value' => ['value' => $value], 'made_at_ms' => 1]);
+        }
+        $asks = $this->sheet('Quick asks');
+        self::assertSame(['60 N', ''], [$asks[1][5], $asks[1][8] ?? '']);
+        self::assertSame(['80 N', '60 N'], [$asks[2][5], $asks[2][8]]);
+        app(ShowToClass::class)->canvas($this->session, $this->canvasOf($seat));
+        $this->postJson("/desk/{$this->session->id}/praise", ['n' => 1, 'words' => 'A clear diagram'])->assertOk();
+        self::assertSame(['1', 'Tamsin', 'Prompt 1', 'A clear diagram'], $this->sheet('Praise')[1]);
+    }
+
+    /** @return list<list<string>> a sheet of the results, row by row */
+    private function sheet(string $name): array
+    {
+        $root = simplexml_load_string((string) $this->opened($this->take('results.ods'))->getFromName('content.xml'));
+        self::assertInstanceOf(SimpleXMLElement::class, $root);
+        $root->registerXPathNamespace('table', 'urn:oasis:names:tc:opendocument:xmlns:table:1.0');
+        $rows = [];
+        foreach ((array) $root->xpath("//table:table[@table:name='{$name}']/table:table-row") as $row) {
+            $row->registerXPathNamespace('table', 'urn:oasis:names:tc:opendocument:xmlns:table:1.0');
+            $rows[] = array_values(
+                array_map(
+                    static fn (SimpleXMLElement $cell): string => trim(strip_tags((string) $cell->asXML())),
+                    (array) $row->xpath('table:table-cell'),
+                ),
+            );
+        }
+
+        return $rows;
     }
 
     public function test_statements_tell_what_was_begun_answered_and_checked(): void

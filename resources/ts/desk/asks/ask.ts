@@ -281,6 +281,9 @@ export class AskPanel {
                 this.desk.bus.tell('wanted', drawings);
             }
             element<HTMLInputElement>('#ask-words').value = '';
+            element<HTMLDetailsElement>('#ask-own').open = false;
+            // The answers come in at the top.
+            element('#ask').scrollIntoView({ block: 'start' });
             this.refresh(0);
         } catch (problem) {
             element('#ask-problem').textContent = reasonOf(problem, this.desk.words);

@@ -19,10 +19,25 @@
             </div>
         @endforeach
     @endif
+    @php($most = $prompt->points)
+    @if ($most !== null && $most <= 10)
+        <div class="marking-row marking-points" role="group" aria-label="{{ __('Points of :most', ['most' => $most]) }}">
+            <b>{{ __('Points') }}</b>
+            @foreach (range(0, (int) $most) as $point)
+                @php($is = $judgement->points !== null && abs($judgement->points - $point) < 0.01)
+                <button class="chip" data-post="{{ $checks }}"
+                    data-body="{{ json_encode(['canvas' => $canvas->id, 'points' => $is ? null : $point]) }}"
+                    aria-pressed="{{ $is ? 'true' : 'false' }}">{{ $point }}</button>
+            @endforeach
+        </div>
+    @elseif ($most !== null)
+        <label class="marking-row marking-slide">{{ __('Points') }}
+            <input type="range" name="points" min="0" max="{{ $most }}" step="1" value="{{ $judgement->points ?? 0 }}"
+                data-to="{{ $checks }}" data-body="{{ json_encode(['canvas' => $canvas->id]) }}"></label>
+    @endif
     <div class="marking-row">
-        <label class="number-choice">{{ $prompt->points === null ? __('Points') : __('Points of :most',
-            ['most' => $prompt->points]) }}
-            <input type="number" class="form-control" name="points" min="0" max="{{ $prompt->points ?? 100 }}"
+        <label class="number-choice">{{ $most === null ? __('Points') : __('Points of :most', ['most' => $most]) }}
+            <input type="number" class="form-control" name="points" min="0" max="{{ $most ?? 100 }}"
                 step="0.5" value="{{ $judgement->points }}" data-to="{{ $checks }}"
                 data-body="{{ json_encode(['canvas' => $canvas->id]) }}"></label>
     </div>

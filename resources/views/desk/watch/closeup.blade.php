@@ -35,7 +35,7 @@
             </div>
             <button id="hold-one" class="chip" data-do="hold-one" aria-pressed="false"
                 title="{{ __('Hold the live view of this canvas. The student goes on.') }}"><x-icon name="pause-circle" />
-                {{ __('Hold') }}</button>
+                <span class="hold-word">{{ __('Hold') }}</span></button>
             <button class="btn btn-icon" data-do="close-closeup"
                 title="{{ __('Back to the grid (Esc)') }}"><x-icon name="x-lg" /><span
                 class="visually-hidden">{{ __('Back to the grid') }}</span></button>

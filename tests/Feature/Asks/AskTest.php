@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Asks;
 
 use App\Canvas\TakeCanvas;
+use App\Http\Controllers\Desk\Asks\AskController;
 use App\Models\Asks\Ask;
 use App\Models\LiveSession;
 use App\Models\Seat;
@@ -347,6 +348,10 @@ final class AskTest extends CragTestCase
             ->getJson("/seat/{$this->tamsin->id}/pad")
             ->assertOk();
         self::assertStringContainsString('"kind":"add"', (string) $pad->getContent());
+        foreach (array_keys(AskController::papers()) as $paper) {
+            $ask(['pad' => $paper])->assertOk();
+            self::assertSame($paper, $this->session->refresh()->ask?->drawings?->backdrop->kind->value);
+        }
         $ask(['pad' => 'blank'])->assertOk();
         [$late, $token] = $this->seat($this->session, 'Late');
         $this->asStudent($late, $token)

@@ -33,7 +33,11 @@
                     <span></span></label>
             </div>
             <label class="ask-base">{{ __('A drawing starts on') }}
-                <select name="pad" class="form-select"><option value="blank">{{ __('empty paper') }}</option>
+                <select name="pad" class="form-select">
+                    @foreach (['blank' => __('empty paper'), 'squared' => __('squared paper'),
+                        'dotted' => __('dotted paper'), 'axes' => __('axes'),
+                        'number-line' => __('a number line')] as $paper => $word)<option
+                        value="{{ $paper }}">{{ $word }}</option>@endforeach
                     <option value="prompt">{{ __('the prompt’s page') }}</option>
                     <option value="lead">{{ __('a copy of my lead canvas') }}</option></select></label>
             <details id="ask-own"><summary>{{ __('Choices of your own, maths, a right answer') }}</summary>

@@ -70,7 +70,7 @@ final class AskController
             'anonymous' => ['boolean'],
             'screen' => ['boolean'],
             // On what is drawn, where it is answered by drawing.
-            'pad' => ['nullable', Rule::in(['blank', 'prompt', 'lead'])],
+            'pad' => ['nullable', Rule::in(['prompt', 'lead', ...array_keys(self::papers())])],
         ]);
         try {
             $question = Question::read(new Fields($request->array('question') + ['id' => 'ask', 'spot' => null]));
@@ -117,8 +117,31 @@ final class AskController
                     new PromptPage(Backdrop::blank()),
                 ],
             ),
-            default => PromptPages::blank(),
+            default => PromptPages::of([
+                new PromptPage(Backdrop::read(new Fields(['kind' => $base] + (self::papers()[$base] ?? [])))),
+            ]),
         };
+    }
+
+    /** @return array<string, array<string, string|int>> the papers that a drawing can start on, as they mostly are */
+    public static function papers(): array
+    {
+        return [
+            'blank' => [],
+            'squared' => [],
+            'dotted' => [],
+            'axes' => [
+                'x_from' => -10,
+                'x_to' => 10,
+                'x_step' => 1,
+                'y_from' => -10,
+                'y_to' => 10,
+                'y_step' => 1,
+                'x_label' => 'x',
+                'y_label' => 'y',
+            ],
+            'number-line' => ['from' => 0, 'to' => 10, 'step' => 1, 'parts' => 1],
+        ];
     }
 
     public function close(LiveSession $session, Ask $ask): JsonResponse

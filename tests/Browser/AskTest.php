@@ -196,8 +196,8 @@ final class AskTest extends BrowserTestCase
         $draws(4, '#page-frame');
         // A drawing once more begins empty, and unfolded.
         $teacher->press('a')->press('d');
-        $ruan->until(fn (): bool => $ruan->find('#ask-pad')->isDisplayed() && $pad() === 0, 'an empty pad');
-        $ruan->until(fn (): bool => $ruan->run('return document.activeElement !== null') === true, 'the page');
+        $ruan->seen('#ask-pad');
+        $ruan->until(fn (): bool => $pad() === 0, 'an empty pad');
         $draws(5);
         // Its end: nothing more is drawn on it, nothing can be sent, and what is there stays to be seen.
         $teacher->click('#ask-body [data-post$=close]');

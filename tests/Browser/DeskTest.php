@@ -211,6 +211,52 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_a_picture_that_is_pasted_or_dropped_is_seen_before_it_is_handed_out(): void
+    {
+        $this->begin(['Sefton']);
+        $this->teacher->press('h')->waitForText('#handout-prompt', 'For prompt 1');
+        $shown = fn (): string => (string) $this->teacher->run(
+            'const img = document.querySelector("#handout-preview img"); return img.hidden ? "" : img.src',
+        );
+        $this->teacher->until(fn (): bool => str_starts_with($shown(), 'data:image/png'), 'the backdrop');
+        $blank = $shown();
+        $this->teacher->run('document.querySelector("[name=backdrop][value=axes]").click()');
+        $this->teacher->until(fn (): bool => ! in_array($shown(), ['', $blank], true), 'another backdrop');
+        $axes = $shown();
+        $bring = fn (string $event, string $carrier): mixed => $this->teacher->run(
+            <<<'JS'
+            const canvas = Object.assign(document.createElement('canvas'), { width: 60, height: 40 });
+            const ink = canvas.getContext('2d');
+            ink.fillStyle = arguments[0] === 'paste' ? '#2272b5' : '#8f2d1a';
+            ink.fillRect(0, 0, 60, 40);
+            canvas.toBlob((blob) => {
+                const data = new DataTransfer();
+                data.items.add(new File([blob], 'beam.png', { type: 'image/png' }));
+                const target = arguments[0] === 'paste' ? document : document.querySelector('#handout');
+                const event = new Event(arguments[0], { bubbles: true, cancelable: true });
+                event[arguments[1]] = data;
+                target.dispatchEvent(event);
+            });
+            JS
+            ,
+            $event,
+            $carrier,
+        );
+        $bring('paste', 'clipboardData');
+        $this->teacher->until(fn (): bool => ! in_array($shown(), ['', $axes], true), 'the pasted picture');
+        $pasted = $shown();
+        $bring('drop', 'dataTransfer');
+        $this->teacher->until(fn (): bool => ! in_array($shown(), ['', $pasted], true), 'the dropped one');
+        self::assertTrue($this->teacher->run('return document.querySelector("[name=what][value=picture]").checked'));
+        $this->teacher->click('#handout-form .btn-go')->waitForText('#desk-notice', 'Handed out on 1 canvas');
+        self::assertSame(
+            'A picture',
+            $this->sql('select label from handouts order by made_at_ms desc, id desc'),
+        );
+        // What was looked at and not given left nothing on any page.
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     public function test_the_live_view_stands_still_for_one_and_for_all_and_loses_nothing(): void
     {
         [$this->teacher, $this->code] = $this->startLesson();

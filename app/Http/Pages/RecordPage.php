@@ -19,7 +19,7 @@ final class RecordPage
         return [
             'session' => $session,
             'record' => $session->records()->first(),
-            'prompts' => $session->prompts()->get(),
+            'prompts' => $session->allPrompts()->get(),
             'drew' => $session->seats()->has('canvases')->get(),
         ];
     }

@@ -136,23 +136,18 @@ final class Xlsx
             $fills[] = self::fill('solid', $behind);
             $forms[] = [0, count($fonts) - 1, count($fills) - 1];
         }
-        $list = static fn (string $name, array $parts): string => Xml::element(
-            $name,
-            ['count' => count($parts)],
-            implode('', $parts),
-        );
 
         return Xml::element(
             'styleSheet',
             ['xmlns' => self::MAIN],
-            $list('numFmts', [
+            self::counted('numFmts', [
                 Xml::element('numFmt', ['numFmtId' => self::MOMENT, 'formatCode' => 'yyyy\\-mm\\-dd\\ hh:mm']),
             ]).
-                $list('fonts', $fonts).
-                $list('fills', $fills).
-                $list('borders', [Xml::element('border', [])]).
-                $list('cellStyleXfs', [Xml::element('xf', ['numFmtId' => 0, 'fontId' => 0, 'fillId' => 0])]).
-                $list(
+                self::counted('fonts', $fonts).
+                self::counted('fills', $fills).
+                self::counted('borders', [Xml::element('border', [])]).
+                self::counted('cellStyleXfs', [Xml::element('xf', ['numFmtId' => 0, 'fontId' => 0, 'fillId' => 0])]).
+                self::counted(
                     'cellXfs',
                     array_map(
                         static fn (array $form): string => Xml::element('xf', [
@@ -169,6 +164,12 @@ final class Xlsx
                     ),
                 ),
         );
+    }
+
+    /** @param  list<string>  $parts */
+    private static function counted(string $name, array $parts): string
+    {
+        return Xml::element($name, ['count' => count($parts)], implode('', $parts));
     }
 
     private static function font(string $colour, bool $isBold): string

@@ -47,7 +47,7 @@
                 @if ($prompts->count() > 1)
                     <fieldset><legend class="h6">{{ __('Prompts') }}</legend>
                         @foreach ($prompts as $prompt)<x-choice name="prompts[]"
-                            value="{{ $prompt->id }}" checked> {{ $prompt->n }}.
+                            value="{{ $prompt->id }}" checked> {{ $prompt->title() }}:
                             {{ Str::limit($prompt->plainWords(), 60) }}</x-choice>@endforeach
                     </fieldset>
                 @endif

@@ -3,28 +3,45 @@
 <x-panel id="settings" :title="__('Settings')">
     <form data-post="/desk/{{ $session->id }}/settings" data-live>
         <fieldset @disabled(! $deeds->may(Deed::ChangeSettings))>
-            @foreach (['desk_names' => [__('Names on the desk'), $settings->deskNames],
-                'shown_names' => [__('Names on what is shown to others'), $settings->shownNames]] as $field => [$word,
-                $mode])
-                <label for="{{ $field }}">{{ $word }}</label>
-                <select id="{{ $field }}" name="{{ $field }}" class="form-select mb-2">
-                    @foreach (Crag\Session\Door\NameMode::cases() as $case)<option value="{{ $case->value }}"
-                        @selected($case === $mode)>{{ __($case->word()) }}</option>@endforeach
-                </select>
-            @endforeach
-            @foreach (['messages' => [__('Messages'),
-                __('Students and teachers can write to each other. Students can’t write to other students.'), $settings->messages],
-                'cover' => [__('Covered work'), __('The desk only shows who has sent, until you reveal.'),
-                    $settings->cover],
-                'sound' => [__('Sound when time is up'), '', $settings->sound],
-                'offers' => [__('Offered work'), __('Students can offer work to show the class. You accept it first.'),
-                    $settings->offers],
-                'keep_back' => [__('“Please don’t show mine”'),
-                    __('Students can ask for this, and you’ll see it before you show their work.'), $settings->keepBack],
-                'light' => [__('Light data for everyone'), __('Uses less data: smaller pictures, no live lead ink.'),
-                    $settings->light]] as $field => [$word, $means, $on])
-                <x-choice name="{{ $field }}" value="1" :checked="$on">
-                    <b>{{ $word }}</b> <span class="form-text">{{ $means }}</span></x-choice>
+            <fieldset class="watch-settings">
+                <legend>{{ __('Names') }}</legend>
+                @foreach (['desk_names' => [__('Names on the desk'), $settings->deskNames],
+                    'shown_names' => [__('Names on what is shown to others'), $settings->shownNames]] as $field => [$word,
+                    $mode])
+                    <label for="{{ $field }}">{{ $word }}</label>
+                    <select id="{{ $field }}" name="{{ $field }}" class="form-select mb-2">
+                        @foreach (Crag\Session\Door\NameMode::cases() as $case)<option value="{{ $case->value }}"
+                            @selected($case === $mode)>{{ __($case->word()) }}</option>@endforeach
+                    </select>
+                @endforeach
+            </fieldset>
+            @foreach ([
+                __('Between students and you') => [
+                    'messages' => [__('Messages'),
+                        __('Students and teachers can write to each other. Students can’t write to other students.'),
+                        $settings->messages],
+                    'offers' => [__('Offered work'),
+                        __('Students can offer work to show the class. You accept it first.'), $settings->offers],
+                    'keep_back' => [__('“Please don’t show mine”'),
+                        __('Students can ask for this, and you’ll see it before you show their work.'),
+                        $settings->keepBack],
+                ],
+                __('In the room') => [
+                    'cover' => [__('Covered work'), __('The desk only shows who has sent, until you reveal.'),
+                        $settings->cover],
+                    'sound' => [__('Sound when time is up'), '', $settings->sound],
+                    'light' => [__('Light data for everyone'),
+                        __('Uses less data: smaller pictures, no live lead ink.'), $settings->light],
+                ],
+            ] as $group => $choices)
+                <fieldset class="watch-settings">
+                    <legend>{{ $group }}</legend>
+                    @foreach ($choices as $field => [$word, $means, $on])
+                        <x-choice name="{{ $field }}" value="1" :checked="$on">
+                            <b>{{ $word }}</b> @if ($means !== '') <span class="form-text">{{ $means }}</span> @endif
+                        </x-choice>
+                    @endforeach
+                </fieldset>
             @endforeach
             <fieldset class="watch-settings">
                 <legend>{{ __('What students see of checks') }}</legend>

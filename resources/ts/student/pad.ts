@@ -106,7 +106,9 @@ export class AskPad {
 
     private async load(ask: string): Promise<void> {
         const { address, outbox } = this.around;
-        const answer = await get<CanvasAnswer>(`${address}/pad`).catch(() => null);
+        const answer = await get<CanvasAnswer & { bench: string | null }>(
+            `${address}/pad${this.bench === null ? '?bench=1' : ''}`,
+        ).catch(() => null);
         if (answer === null) {
             // Asked for again with the next word about it.
             this.loading = '';
@@ -114,6 +116,9 @@ export class AskPad {
         }
         if (this.ask?.id !== ask) {
             return;
+        }
+        if (this.bench === null) {
+            this.root.innerHTML = answer.bench ?? '';
         }
         const bench = (this.bench ??= this.mount());
         bench.begin(answer, outbox.waitingFor(answer.canvas));
@@ -124,7 +129,6 @@ export class AskPad {
 
     private mount(): Workbench {
         const { address, assets, stamps, words, ink, outbox, main, send, say } = this.around;
-        this.root.append(element<HTMLTemplateElement>('#ask-pad-template').content.cloneNode(true));
         const { bench, tray } = mountBench({
             root: this.root,
             layer: 'student',

@@ -89,11 +89,6 @@
             id="shown-work-away" class="btn btn-slate ms-auto">{{ __('Back to my canvas') }}</button></div>
         <div id="shown-work-items" class="shown-works"></div>
     </section>
-    {{-- What a quick ask is answered on by drawing; in the page once there is one. --}}
-    <template id="ask-pad-template">
-        @include('bench.bench', ['label' => __('Your drawing'), 'lead' => true, 'as' => 'pad-', 'files' => '',
-            'pieces' => false])
-    </template>
     @include('student.windows')
     <div id="cover" class="cover" role="alert" tabindex="-1" hidden>
         <p id="cover-words" class="cover-words" dir="auto"></p>

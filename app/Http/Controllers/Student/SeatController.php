@@ -74,7 +74,7 @@ final class SeatController
     }
 
     /** The canvas on which the present quick ask is answered; made for whoever came after it was asked. */
-    public function pad(Seat $seat, TakeCanvas $takeCanvas): Response
+    public function pad(Request $request, Seat $seat, TakeCanvas $takeCanvas): Response
     {
         $ask = $seat->session->ask;
         $drawings = $ask?->isFor($seat) === true ? $ask->drawings : null;
@@ -84,6 +84,8 @@ final class SeatController
 
         return CanvasAnswer::json(CanvasJson::opening($canvas, [
             'tray' => $drawings->trayInForce()->now->toArray(),
+            // The tools around it, once: most pages never need them.
+            'bench' => $request->boolean('bench') ? view('student.pad')->render() : null,
         ]));
     }
 

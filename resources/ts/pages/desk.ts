@@ -1,6 +1,7 @@
 import './plain';
 import { element } from '../page';
 import { AskPanel } from '../desk/asks/ask';
+import { Choices } from '../desk/asks/choices';
 import { Checking } from '../desk/checks/checking';
 import { ClassPicture } from '../desk/checks/picture';
 import { StrataMenu } from '../desk/checks/strata';
@@ -72,7 +73,8 @@ new WhoIsIt(desk);
 new HandOutForm(desk, lead, looking);
 new LineUpBar(desk);
 new PickWindow(desk, grid, chosen, looking);
-const ask = new AskPanel(desk, chosen, grid);
+const ask = new AskPanel(desk, chosen);
+new Choices(desk, grid);
 listenToPrompts(desk, canvases, closeUp);
 listenToCanvasActions(desk, looking, closeUp, talk);
 listenToGridControls(desk, canvases);

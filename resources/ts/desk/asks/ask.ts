@@ -1,11 +1,12 @@
 import htmx from 'htmx.org';
-import type { Grid } from '../../grid/grid';
-import { get, post, reasonOf } from '../../live/http';
+import { post, reasonOf } from '../../live/http';
 import { TimerFace } from '../../live/timer';
 import { element, fill } from '../../page';
 import type { Chosen } from '../watch/chosen';
 import type { Desk } from '../shell/desk';
 import { present } from '../../present';
+import { askedAtOnce, askedByForm, recalled, remember, type Asked } from './kinds';
+import { typedRun } from './typed';
 
 /** The ask before the class: App\Sessions\Asks\Asking::underWay. */
 interface UnderWay {
@@ -17,20 +18,6 @@ interface UnderWay {
     pause: number;
 }
 
-/** How it was asked last, on this device. */
-const REMEMBERED = 'crag-ask';
-
-interface Remembered {
-    kind?: string;
-    seconds?: string;
-    anonymous?: boolean;
-    screen?: boolean;
-}
-
-function recalled(): Remembered {
-    return JSON.parse(localStorage.getItem(REMEMBERED) ?? '{}') as Remembered;
-}
-
 /** Answers that come together are counted together. */
 const WAIT_MS = 400;
 
@@ -40,8 +27,6 @@ export class AskPanel {
     private timer = 0;
     private ending = 0;
     private moving = 0;
-    private choosing = 0;
-    private choices: Record<string, string> = {};
     private isArmed = false;
     private isAsking = false;
     private readonly face: TimerFace;
@@ -52,15 +37,13 @@ export class AskPanel {
     constructor(
         private readonly desk: Desk,
         private readonly chosen: Chosen,
-        private readonly grid: Grid,
     ) {
         const { actions, bus } = desk;
         const open = (): void => this.open();
         const step = (): void => void desk.run(`${desk.address}/ask-step`, {}).then(() => this.refresh(0));
         bus.on('written', () => this.follow());
-        bus.on('ask', () => this.changed());
-        bus.on('answered', () => this.changed());
-        bus.on('tiles', () => this.showChoices());
+        bus.on('ask', () => this.refresh());
+        bus.on('answered', () => this.refresh());
         bus.on('done', (what) => what === 'ask' && this.refresh(0));
         actions.add(
             {
@@ -72,7 +55,6 @@ export class AskPanel {
         );
         this.listenForTheSecondKey();
         this.recall();
-        void this.takeChoices();
         this.face = new TimerFace(
             desk.now,
             (words) => {
@@ -90,7 +72,7 @@ export class AskPanel {
             event.preventDefault();
             // Enter in the words asks as it was asked last; the button asks what was set up above it.
             const isOwn = element<HTMLDetailsElement>('#ask-own').open;
-            void (isOwn ? this.ask(this.question()) : this.askNow(recalled().kind ?? 'abcd'));
+            void (isOwn ? this.ask(askedByForm((name) => this.value(name))) : this.askNow(recalled().kind ?? 'abcd'));
         });
     }
 
@@ -199,56 +181,13 @@ export class AskPanel {
         }
     }
 
-    private changed(): void {
-        this.refresh();
-        if (this.choosing === 0) {
-            this.choosing = window.setTimeout(() => {
-                this.choosing = 0;
-                void this.takeChoices();
-            }, WAIT_MS);
-        }
-    }
-
-    /** What each chose stands on their tiles while it is asked. */
-    private async takeChoices(): Promise<void> {
-        const { choices } = await get<{ choices: Record<string, string> }>(`${this.desk.address}/ask-choices`).catch(
-            () => ({ choices: this.choices }),
-        );
-        this.choices = choices;
-        this.showChoices();
-    }
-
-    private showChoices(): void {
-        this.grid.tiles.forEach((tile, seat) => tile.showChoice(this.choices[seat] ?? ''));
-    }
-
-    /** One of the kinds that need nothing but a press. */
     private async askNow(kind: string): Promise<void> {
-        if (this.form === null) {
-            return;
+        if (this.form !== null) {
+            await this.ask(askedAtOnce(kind, this.value('words'), this.desk.words), kind);
         }
-        const words = this.value('words');
-        const { ask_yes, ask_no, ask_unsure } = this.desk.words;
-        const choice = (...options: string[]): Record<string, unknown> => ({
-            kind: 'choice',
-            words,
-            options: options.map((one, i) => ({ id: `o${i + 1}`, words: one })),
-            right: [],
-            shuffle: false,
-        });
-        const questions: Record<string, Record<string, unknown>> = {
-            abcd: choice('A', 'B', 'C', 'D'),
-            yesno: choice(ask_yes, ask_no, ask_unsure),
-            number: { kind: 'number', words, right: '' },
-            text: { kind: 'text', words, right: [] },
-            scale: { kind: 'scale', words, from: 1, to: 5, low: '', high: '' },
-            sure: this.sure(words),
-            drawing: { kind: 'text', words, right: [] },
-        };
-        await this.ask(present(questions[kind]), kind);
     }
 
-    private async ask(question: Record<string, unknown>, kind = ''): Promise<void> {
+    private async ask(question: Asked, kind = ''): Promise<void> {
         if (this.isAsking) {
             return;
         }
@@ -265,16 +204,12 @@ export class AskPanel {
                 pad: kind === 'drawing' ? this.value('pad') : null,
                 seats: chosen.length > 0 && this.value('chosen') === '1' ? chosen : null,
             });
-            localStorage.setItem(
-                REMEMBERED,
-                JSON.stringify({
-                    ...recalled(),
-                    ...(kind !== '' && { kind }),
-                    seconds,
-                    anonymous: this.value('anonymous') === '1',
-                    screen: this.value('screen') === '1',
-                }),
-            );
+            remember({
+                ...(kind !== '' && { kind }),
+                seconds,
+                anonymous: this.value('anonymous') === '1',
+                screen: this.value('screen') === '1',
+            });
             if (drawings !== null) {
                 this.desk.bands.refresh();
                 // They are seen as they are drawn.
@@ -291,71 +226,4 @@ export class AskPanel {
             this.isAsking = false;
         }
     }
-
-    private sure(words: string): Record<string, unknown> {
-        const { ask_sure, ask_guessed, ask_certain } = this.desk.words;
-        return {
-            kind: 'scale',
-            words: words === '' ? ask_sure : words,
-            from: 1,
-            to: 4,
-            low: ask_guessed,
-            high: ask_certain,
-        };
-    }
-
-    /** As the core reads it. */
-    private question(): Record<string, unknown> {
-        const words = this.value('words');
-        const right = this.value('right').trim();
-        switch (this.value('kind')) {
-            case 'choice':
-            case 'choices': {
-                const lines = this.value('options')
-                    .split('\n')
-                    .map((line) => line.trim())
-                    .filter((line) => line !== '');
-                const options = lines.map((line, i) => ({ id: `o${i + 1}`, words: line.replace(/^\*\s*/, '') }));
-                return {
-                    kind: this.value('kind'),
-                    words,
-                    options,
-                    right: options.filter((_, i) => present(lines[i]).startsWith('*')).map(({ id }) => id),
-                    shuffle: false,
-                };
-            }
-            case 'text':
-                return { kind: 'text', words, right: right === '' ? [] : [right] };
-            default:
-                return { kind: this.value('kind'), words, right };
-        }
-    }
-}
-
-/** What is being typed here outlives the panel's freshening: the open fold, its fields, and where the hand is. */
-function typedRun(): () => void {
-    const TYPED = '#ask-run[open] textarea, #ask-run[open] input, .ask-add-words input';
-    const isOpen = document.querySelector('#ask-run[open]') !== null;
-    const { activeElement } = document;
-    const fields = [...document.querySelectorAll<HTMLInputElement>(TYPED)].map((field) => ({
-        name: field.name,
-        value: field.value,
-        checked: field.checked,
-        isFocused: field === activeElement,
-    }));
-    return () => {
-        const run = document.querySelector<HTMLDetailsElement>('#ask-run');
-        if (run !== null && isOpen) {
-            run.open = true;
-        }
-        for (const { name, value, checked, isFocused } of fields) {
-            const field = [...document.querySelectorAll<HTMLInputElement>(TYPED)].find((one) => one.name === name);
-            if (field !== undefined) {
-                Object.assign(field, { value, checked });
-                if (isFocused) {
-                    field.focus();
-                }
-            }
-        }
-    };
 }

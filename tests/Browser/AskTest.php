@@ -213,8 +213,7 @@ final class AskTest extends BrowserTestCase
         $ruan->click('#ask-pad-send');
         $teacher->waitForText('#ask-body', '1 of 1 sent their drawing');
         // The first drawings are still to be seen.
-        $teacher->click('#ask-body > details:last-of-type summary');
-        $teacher->click('#ask-body > details:last-of-type [data-do=look]');
+        $teacher->click('#ask-before summary')->click('#ask-before [data-do=look]');
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 0, 'the first drawings');
         self::assertSame(
             [],

@@ -1,7 +1,7 @@
-/** What is being typed here outlives the panel's freshening: the open fold, its fields, and where the hand is. */
+/** What is being typed here outlives the panel's freshening: the open folds, their fields, and where the hand is. */
 export function typedRun(): () => void {
     const TYPED = '#ask-run[open] textarea, #ask-run[open] input, .ask-add-words input';
-    const isOpen = document.querySelector('#ask-run[open]') !== null;
+    const open = [...document.querySelectorAll<HTMLDetailsElement>('#ask-body details[id][open]')].map(({ id }) => id);
     const { activeElement } = document;
     const fields = [...document.querySelectorAll<HTMLInputElement>(TYPED)].map((field) => ({
         name: field.name,
@@ -10,9 +10,8 @@ export function typedRun(): () => void {
         isFocused: field === activeElement,
     }));
     return () => {
-        const run = document.querySelector<HTMLDetailsElement>('#ask-run');
-        if (run !== null && isOpen) {
-            run.open = true;
+        for (const id of open) {
+            document.querySelector<HTMLDetailsElement>(`#${id}`)?.setAttribute('open', '');
         }
         for (const { name, value, checked, isFocused } of fields) {
             const field = [...document.querySelectorAll<HTMLInputElement>(TYPED)].find((one) => one.name === name);

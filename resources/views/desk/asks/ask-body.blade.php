@@ -29,7 +29,7 @@
         @unless ($ask->is_anonymous || $ask->drawings !== null)
             @php($missing = ($ask->seats === null ? $seats
                 : $seats->only($ask->seats))->except(array_keys($ask->latest())))
-            @if ($missing->isNotEmpty()) <details><summary>{{ __('Not answered yet') }}
+            @if ($missing->isNotEmpty()) <details id="ask-missing"><summary>{{ __('Not answered yet') }}
                 <b>{{ $missing->count() }}</b></summary> <p class="ask-missing">@foreach ($missing as $seat)<x-seat-name
                 :seat="$seat" />@if (! $loop->last), @endif @endforeach</p></details> @endif
         @endunless
@@ -101,7 +101,7 @@
     </details>
 @endif
 @if ($before->isNotEmpty())
-    <details class="mb-2"><summary>{{ __('Asked before') }} <b>{{ $before->count() }}</b></summary>
+    <details class="mb-2" id="ask-before"><summary>{{ __('Asked before') }} <b>{{ $before->count() }}</b></summary>
         @foreach ($before as $one)
             <h4 class="h6 mt-2" dir="auto">{{ $one->n }}.
                 {{ $one->question->words === '' ? __('Quick ask') : $one->question->words }}</h4>

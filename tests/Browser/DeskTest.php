@@ -285,6 +285,14 @@ final class DeskTest extends BrowserTestCase
         $draws($one, 'Percival', 3);
         // The states are counted all the same: the held ink is there, and is not drawn.
         self::assertSame([$first, $second], [$drawn(1), $drawn(2)]);
+        // While all are held, one is let go and held again.
+        $this->teacher->run('document.querySelector(".tile-open").click()');
+        $this->teacher->find('#closeup-page-frame[data-ready]');
+        $this->teacher->click('#hold-one')->press(self::ESCAPE)->until(
+            fn (): bool => $drawn(1) > 2 * $first,
+            'one goes on',
+        );
+        self::assertSame($second, $drawn(2));
         $this->teacher->click('#held');
         $this->teacher->until(fn (): bool => $drawn(1) > 2 * $first && $drawn(2) > 1.5 * $second, 'all that was held');
         self::assertFalse($this->teacher->find('#held')->isDisplayed());

@@ -138,6 +138,9 @@ final class AskTest extends CragTestCase
         $this->travel(61)->seconds();
         $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertStatus(409);
         $open = $this->ask(self::CHOICE);
+        // The one before is over, and is not opened again behind it.
+        $this->desk("ask/{$ask}/longer")->assertConflict();
+        $this->answer($this->tamsin, $this->tamsins, $ask, 'o1')->assertStatus(409);
         $this->desk("ask/{$open}/longer")->assertOk();
         $this->travel(31)->seconds();
         $this->answer($this->tamsin, $this->tamsins, $open, 'o1')->assertStatus(409);

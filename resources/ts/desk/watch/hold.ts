@@ -25,7 +25,7 @@ export class Hold {
             'hold-one': () => {
                 const canvas = shown()?.seat.canvas ?? null;
                 if (canvas !== null) {
-                    this.holdOne(canvas, !this.canvases.has(canvas));
+                    this.holdOne(canvas, !this.holds(canvas));
                 }
             },
             'go-on': () => this.goOn(),

@@ -154,6 +154,7 @@ final class AskController
     /** Half a minute more, from the press on where its time was up. */
     public function longer(LiveSession $session, Ask $ask): JsonResponse
     {
+        abort_unless($ask->id === $session->ask_id, 409, __('That one is over. Ask it again instead.'));
         $this->asking->longer($session, $ask, self::LONGER_S);
 
         return response()->json([]);

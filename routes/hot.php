@@ -9,6 +9,7 @@ declare(strict_types=1);
 use App\Canvas\CanvasFile;
 use App\Http\Controllers\BringInController;
 use App\Http\Controllers\Desk\Asks\AskController;
+use App\Http\Controllers\Desk\Asks\CardsController;
 use App\Http\Controllers\Desk\Asks\RunController;
 use App\Http\Controllers\Desk\Checks\ClassPictureController;
 use App\Http\Controllers\Desk\Life\KeepController;
@@ -84,6 +85,7 @@ Route::prefix('/plan/{plan}')
         Route::post('/bring-in', [DrawingController::class, 'bringIn'])
             ->middleware('throttle:upload')
             ->name('plan.bring-in');
+        Route::post('/cards', [CardsController::class, 'plan'])->name('plan.cards');
         Route::post('/take-in', [TakeInController::class, 'file'])
             ->middleware('throttle:upload')
             ->name('plan.take-in');
@@ -296,6 +298,12 @@ Route::prefix('/desk/{session}')
         Route::post('/runs', [RunController::class, 'start'])
             ->middleware(May::route(Deed::Ask))
             ->name('desk.runs');
+        Route::post('/cards', [CardsController::class, 'desk'])
+            ->middleware(May::route(Deed::Ask))
+            ->name('desk.cards');
+        Route::post('/practice', [RunController::class, 'practice'])
+            ->middleware(May::route(Deed::Ask))
+            ->name('desk.practice');
         Route::post('/run/{run}/next', [RunController::class, 'next'])
             ->middleware(May::route(Deed::Ask))
             ->name('desk.run.next');

@@ -143,6 +143,14 @@ final class Seat extends Model
         return $this->group ?? ($this->entry->group ?? '');
     }
 
+    /** Its group's name, as a team's. */
+    public function teamName(): string
+    {
+        $group = $this->groupName();
+
+        return ctype_digit($group) ? __('Team :n', ['n' => $group]) : $group;
+    }
+
     public function isIn(): bool
     {
         return $this->state === SeatState::Seated;

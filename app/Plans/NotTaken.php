@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use App\Models\Prompt;
-use Crag\Asks\AskLine;
+use Crag\Asks\Card;
 use Crag\Checks\Aspect;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
@@ -64,7 +64,7 @@ final readonly class NotTaken
         UnreadableFields|InvalidPrompt $problem,
     ): string {
         [$most, $words] = match ($field) {
-            'asks' => [PlanPrompt::MOST_ASKS, is_string($line) ? $line : ''],
+            'asks' => [PlanPrompt::MOST_ASKS, ''],
             'aspects' => [Aspect::MOST, is_array($line) && is_string($line['name'] ?? null) ? $line['name'] : ''],
             default => [PlanPrompt::MOST_QUESTIONS, ''],
         };
@@ -73,10 +73,7 @@ final readonly class NotTaken
         }
 
         return match ($field) {
-            'asks' => __('“:line”: :problem', [
-                'line' => mb_strimwidth($words, 0, 60, '…'),
-                'problem' => self::asked($line),
-            ]),
+            'asks' => __('Card :n: :problem', ['n' => $i + 1, 'problem' => self::asked($line)]),
             'aspects' => __(
                 '“:line”: a different name of up to 40 characters, then two to six levels with commas between.',
                 ['line' => mb_strimwidth($words, 0, 60, '…')],
@@ -89,7 +86,7 @@ final readonly class NotTaken
     private static function asked(mixed $line): string
     {
         try {
-            AskLine::read(is_string($line) ? $line : '');
+            Card::one($line);
         } catch (UnreadableFields $problem) {
             return __($problem->getMessage());
         }

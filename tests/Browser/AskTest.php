@@ -26,13 +26,13 @@ final class AskTest extends BrowserTestCase
         $rafe->click('#quick-ask label:nth-of-type(1)')->waitForText('#quick-ask-state', 'Your answer is in');
         $teacher->waitForText('#ask-body', '2 of 2 answered');
         // What is being written for a run is still there when the count has gone on.
-        $teacher->click('#ask-run summary')->type('#run-lines', 'F? | 80 N');
+        $teacher->click('#ask-run summary')->click('#run-cards [data-cards=add]')->type('.run-card textarea', 'F?');
         $rafe->click('#quick-ask label:nth-of-type(2)');
         $teacher->waitForText('#ask-body', '1 changed from Left to Right');
         self::assertSame(
-            ['F? | 80 N', true],
+            ['F?', true],
             $teacher->run(
-                'return [document.querySelector("#ask-run[open] #run-lines")?.value, document.activeElement.id === "run-lines"]',
+                'return [document.querySelector("#ask-run[open] .run-card textarea")?.value, document.activeElement.closest(".run-card") !== null]',
             ),
         );
         self::assertFalse($rafe->find('#quick-ask-tally')->isDisplayed());
@@ -283,5 +283,62 @@ final class AskTest extends BrowserTestCase
         foreach ([$teacher, $screen, ...array_values($class)] as $page) {
             self::assertSame([], $page->complaints());
         }
+    }
+
+    public function test_cards_are_written_ordered_played_in_teams_and_given_as_practice(): void
+    {
+        [$teacher, $code] = $this->startLesson('Cards');
+        $phone = $this->join('Ikenna', $code, 390, 844);
+        $other = $this->join('Solveig', $code);
+        $screen = $this->person('screen')->visit(
+            (string) $teacher->run('return document.querySelector("#open-screen").href'),
+        );
+        $teacher->press('a');
+        self::writeRun($teacher, "F at the end? | 80 N\nWhich way? | up; *down");
+        $teacher->click('#run-cards [data-cards=add]');
+        $teacher->find('.run-card:nth-child(3) textarea');
+        $teacher->choose('.run-card:nth-child(3) [data-card=kind]', 'worked');
+        $teacher->type('.run-card:nth-child(3) textarea', '240 × 1 = F × 3');
+        $teacher->choose('.run-card:nth-child(2) [data-card=look]', 'right');
+        // The worked answer goes up by keys, to between the two questions; the first question goes last.
+        $teacher->run('document.querySelector(".run-card:nth-child(3) .run-card-grip").focus()');
+        $teacher->press("\u{E013}");
+        $teacher->run('document.querySelector(".run-card:nth-child(1) .run-card-grip").focus()');
+        $teacher->press("\u{E015}")->press("\u{E015}");
+        self::assertSame(
+            ['240 × 1 = F × 3', 'Which way?', 'F at the end?'],
+            $teacher->run('return [...document.querySelectorAll(".run-card textarea")].map((one) => one.value)'),
+        );
+        $teacher->choose('#run-form [name=teams]', '2')->type('#run-form [name=team_names]', 'Arches, Cables');
+        $teacher->click('#run-form [name=auto]')->click('#run-form .btn-slate');
+        $phone->waitForText('#quick-ask-title', 'Worked answer')->waitForText('#quick-ask', '240 × 1 = F × 3');
+        $screen->waitForText('#shown', '240 × 1 = F × 3');
+        $teacher->waitForText('#ask-body', 'Card 1 of 3')->click('.run-now .btn-slate');
+        $phone->waitForText('#quick-ask', 'Which way?');
+        self::assertSame(
+            ['You’re in Arches', 'You’re in Cables'],
+            (static function (string ...$teams): array {
+                sort($teams);
+
+                return $teams;
+            })($phone->text('#quick-ask-team'), $other->text('#quick-ask-team')),
+        );
+        $phone->click('#quick-ask label:nth-of-type(2)')->waitForText('#quick-ask-state', 'Your answer is in');
+        // Two presses fast after one another show the answers once and do not skip them.
+        $teacher->waitForText('.run-now .btn-slate', 'Show the answers');
+        $teacher->run('const b = document.querySelector(".run-now .btn-slate"); b.click(); b.click()');
+        $screen->waitForText('#shown', 'Right: down')->waitForText('.shown-teams', 'Arches');
+        $teacher->waitForText('.run-now .btn-slate', 'Next card');
+        self::assertStringContainsString('Card 2 of 3', $teacher->text('.run-now'));
+        $phone->driver->navigate()->refresh();
+        $phone->seen('#quick-ask-tally');
+        $teacher->click('.run-now .btn-slate')->waitForText('.run-now', 'Card 3 of 3');
+        $teacher->click('.run-now .btn-slate')->waitForText('#ask-body', 'How everyone did');
+        $phone->until(fn (): bool => ! $phone->find('#quick-ask')->isDisplayed(), 'the run to be over');
+        // The cards are still there, for the next class or for everyone's own time.
+        $teacher->run('document.querySelector("#ask-run").open = true');
+        self::assertCount(3, $teacher->all('.run-card'));
+        $teacher->click('[data-do="run-practice"]')->waitForText('#desk-notice', 'Prompt 2 holds the practice');
+        self::assertSame('open', $this->sql("select state from prompts where words like 'Practice%'"));
     }
 }

@@ -107,9 +107,10 @@ final class ClassTest extends BrowserTestCase
 
     private function asked(Page $desk, Page $phone, Page $screen): void
     {
-        $desk->press('a')->find('#run-lines');
+        $desk->press('a');
+        self::writeRun($desk, 'Which way does it turn? | up; *down | 120 s');
         $desk->run(
-            'document.querySelector("#ask-run").open = true; document.querySelector("#run-lines").value = "Which way does it turn? | up; *down | 120 s"; document.querySelector(".run-form [name=auto]").checked = false; document.querySelector(".run-form").requestSubmit()',
+            'document.querySelector("#run-form [name=auto]").checked = false; document.querySelector("#run-form").requestSubmit()',
         );
         $desk->waitForText('#ask-body', self::STUDENTS.' of '.(self::STUDENTS + 1).' answered', 30);
         $desk->click('#ask-body [data-body*="tally"][data-post$="screen"]');

@@ -195,19 +195,28 @@ final class PlanTest extends BrowserTestCase
         $told = fn (string $field): string => (string) $teacher->run(
             "const p = document.querySelector('[data-refused=\"{$field}\"]'); return p.hidden ? '' : p.textContent;",
         );
+        // A line that is none is said, and stays to be mended.
+        $lines = '#asks [data-cards=lines]';
+        $teacher->type($lines, "Which way? | up; *down\nHow far? | 3 m | soon")->click('#asks [data-cards=take]');
+        $teacher->waitForText('#asks [data-cards=problem]', 'Card 2: Write a time like 20 s or 2 min.');
+        $teacher->run('document.querySelector("#asks [data-cards=lines]").value = ""');
+        $teacher->type($lines, "Which way? | up; *down\nHow far? | 3 m\nHow heavy? | 80 N");
+        $teacher->click('#asks [data-cards=take]')->find('.run-card:nth-child(3)');
+        // A card without words cannot be asked; those around it are saved.
+        $teacher->choose('.run-card:nth-child(2) [data-card=kind]', 'worked');
         $teacher->run(
-            'const asks = document.querySelector("#asks"); asks.value = "Which way? | up; *down\nHow far? | 3 m | soon\nHow heavy? | 80 N"; asks.dispatchEvent(new Event("change", { bubbles: true }));',
+            'const words = document.querySelector(".run-card:nth-child(2) textarea"); words.value = ""; words.dispatchEvent(new Event("change", { bubbles: true }));',
         );
         $teacher->waitForText('#plan-saved', '1 thing not saved');
-        self::assertStringContainsString('“How far? | 3 m | soon”: Write a time like 20 s or 2 min.', $told('asks'));
+        self::assertStringContainsString('Card 2: Write the worked answer, or give it a picture.', $told('asks'));
         $asks = fn (): mixed => json_decode(
             (string) $this->sql(
                 "select json_extract(details, '$.asks') from prompts where plan_id is not null order by id desc limit 1",
             ),
         );
         $teacher->until(
-            fn (): bool => $asks() === ['Which way? | up; *down', 'How heavy? | 80 N'],
-            'the good lines to be saved',
+            fn (): bool => array_column(array_column((array) $asks(), 'question'), 'words') === ['Which way?', 'How heavy?'],
+            'the good cards to be saved',
         );
         $teacher->type('#points', '1000')->click('#minutes');
         $teacher->waitForText('#plan-saved', '2 things not saved');
@@ -236,8 +245,10 @@ final class PlanTest extends BrowserTestCase
         $this->ready($teacher);
         $teacher->waitForText('#plan-saved', '3 things not saved');
         self::assertSame(
-            "Which way? | up; *down\nHow far? | 3 m | soon\nHow heavy? | 80 N",
-            $teacher->run('return document.querySelector("#asks").value'),
+            [['Which way?', 'choice'], ['', 'worked'], ['How heavy?', 'number']],
+            $teacher->run(
+                'return [...document.querySelectorAll("#asks .run-card")].map((one) => [one.querySelector("textarea").value, one.dataset.kind])',
+            ),
         );
         self::assertSame(
             ['1000', '-9'],
@@ -246,7 +257,7 @@ final class PlanTest extends BrowserTestCase
             ),
         );
         $teacher->run(
-            'document.querySelector("[data-refused=points] button").click(); document.querySelector("[data-refused=backdrop] button").click(); const asks = document.querySelector("#asks"); asks.value = asks.value.replace("soon", "20 s"); asks.dispatchEvent(new Event("change", { bubbles: true }));',
+            'document.querySelector("[data-refused=points] button").click(); document.querySelector("[data-refused=backdrop] button").click(); const words = document.querySelector(".run-card:nth-child(2) textarea"); words.value = "3 m"; words.dispatchEvent(new Event("change", { bubbles: true }));',
         );
         $this->saved($teacher);
         self::assertSame(

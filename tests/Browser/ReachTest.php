@@ -158,13 +158,11 @@ final class ReachTest extends BrowserTestCase
         $this->assertAccessible($teacher, 'drawing over what is shown', '#talking');
         $screen->find('.shown-frame');
         $this->assertAccessible($screen, 'showcase');
-        $teacher->press('u')->press('a')->find('#run-lines');
-        $teacher->run(
-            'document.querySelector("#ask-run").open = true; document.querySelector("#run-lines").value = "F? | 80 N"',
-        );
+        $teacher->press('u')->press('a');
+        self::writeRun($teacher, 'F? | 80 N');
         $this->assertAccessible($teacher, 'planned asks', '#drawer');
         $teacher
-            ->click('.run-form .btn-slate')
+            ->click('#run-form .btn-slate')
             ->click('.run-now .btn-slate')
             ->waitForText('#ask-body', 'How everyone did');
         $teacher->click('.run-result [data-post$=show]');

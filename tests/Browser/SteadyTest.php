@@ -332,11 +332,9 @@ final class SteadyTest extends BrowserTestCase
             ) === '0.08 kN',
             'what Rafe wrote',
         );
-        $this->teacher
-            ->press('a')
-            ->click('#ask-run summary')
-            ->type('#run-lines', "F? | 80 N | 6 s\nM? | 2 N m | 60 s")
-            ->click('.run-form .btn-slate');
+        $this->teacher->press('a');
+        self::writeRun($this->teacher, "F? | 80 N | 6 s\nM? | 2 N m | 60 s");
+        $this->teacher->click('#run-form .btn-slate');
         $page->until(
             fn (): bool => preg_match('/^0:0\d$/', $page->text('#quick-ask-left')) === 1,
             'the time that is left, on the student\'s page',

@@ -96,10 +96,9 @@ final class WrongPersonTest extends CragTestCase
         $this->offer = app(Offering::class)->offer($this->seat, $this->canvasOf($this->seat), '', null, 'Look');
         $this->run = Run::query()->create([
             'live_session_id' => $this->session->id,
-            'lines' => ['Why?'],
+            'cards' => ['Why?'],
             'seconds' => 20,
             'is_auto' => true,
-            'by_teams' => false,
         ]);
         LoggedOperation::query()->delete();
     }

@@ -141,6 +141,19 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** Writes a run's cards by pasting lines into the open Ask panel. */
+    protected static function writeRun(Page $desk, string $lines): void
+    {
+        $n = count($desk->all('#run-cards .run-card'));
+        $desk->find('#run-cards');
+        $desk->run('document.querySelector("#ask-run").open = true; document.querySelector(".run-card-paste").open = true');
+        $desk->type('#run-cards [data-cards=lines]', $lines)->click('#run-cards [data-cards=take]');
+        $desk->until(
+            static fn (): bool => count($desk->all('#run-cards .run-card')) === $n + substr_count($lines, "\n") + 1,
+            'a card for each line',
+        );
+    }
+
     /** @param  list<mixed>  $values */
     protected function sql(string $query, array $values = []): mixed
     {
@@ -152,15 +165,18 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /**
-     * How many strokes of a student are stored.
+     * How many strokes of a student are stored, in the session in which somebody of that name came last.
      *
      * @phpstan-impure
      */
     protected function stored(string $name): int
     {
         $n = $this->sql(
-            'select count(*) from operations o join seats s on s.id = o.seat_id where s.name = ? and o.kind = ?',
-            [$name, 'add'],
+            <<<'SQL'
+            select count(*) from operations o join seats s on s.id = o.seat_id where s.name = ? and o.kind = 'add'
+                and s.live_session_id = (select live_session_id from seats where name = ? order by rowid desc limit 1)
+            SQL,
+            [$name, $name],
         );
 
         return is_numeric($n) ? (int) $n : 0;

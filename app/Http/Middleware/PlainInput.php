@@ -23,6 +23,8 @@ final class PlainInput
         'objects',
         'items',
         'headings',
+        'cards',
+        'team_names',
         'chosen',
         'marks',
         'given',

@@ -65,6 +65,7 @@ final class DeskWords
                 'ask_no' => __('No'),
                 'ask_unsure' => __('Not sure'),
                 'ask_sure' => __('How sure are you?'),
+                'picture_first' => __('Choose a picture first.'),
                 'ask_guessed' => __('guessed'),
                 'ask_certain' => __('certain'),
                 'and_others' => __(':names and :n more'),

@@ -40,6 +40,8 @@ final class PlanWords
             'untitled' => __('A plan needs a title, so it keeps the one it had.'),
             'follow' => __('Give students these changes'),
             'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its width.'),
+            'ask_guessed' => __('guessed'),
+            'ask_certain' => __('certain'),
             'picture_first' => __('Choose a picture first.'),
         ];
     }

@@ -36,6 +36,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property ?string $again_of_id
  * @property ?ScreenView $screen_before  what the class screen showed before this came onto it
  * @property ?string $run_id
+ * @property string $picture  an asset's id, or nothing
  * @property ?Prompt $drawings
  * @property ?Ask $againOf
  * @property \Illuminate\Database\Eloquent\Collection<int, AskAnswer> $answers
@@ -61,6 +62,7 @@ final class Ask extends Model
         'again_of_id' => null,
         'screen_before' => null,
         'run_id' => null,
+        'picture' => '',
     ];
 
     protected function casts(): array

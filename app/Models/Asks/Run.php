@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models\Asks;
 
+use App\Models\Casts\CoreValue;
 use App\Models\LiveSession;
 use App\Models\Model;
-use App\Models\Seat;
-use Crag\Asks\AskLine;
+use Crag\Asks\Card;
+use Crag\Asks\CardKind;
 use Crag\Asks\RunResult;
+use Crag\Asks\Teams;
+use Crag\Session\Screen\ScreenView;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -18,10 +21,14 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property string $id
  * @property string $live_session_id
- * @property list<string> $lines  {@see AskLine}
+ * @property list<mixed> $cards  {@see Card::list}
  * @property int $seconds  for each that has no time of its own
  * @property bool $is_auto  moves on by itself
- * @property bool $by_teams
+ * @property ?Teams $teams
+ * @property bool $on_screen  whether it stands on the class screen as it goes on
+ * @property ?ScreenView $screen_before  what the class screen goes back to
+ * @property ?int $ends_at_ms  of a card that is no ask: when its time is up
+ * @property ?int $looked_at_ms  when the answers to the present card were shown
  * @property int $at  which of them is before the class, from 1
  * @property ?int $ended_at_ms
  * @property bool $is_shown  whether the class sees how everybody did
@@ -37,11 +44,27 @@ final class Run extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['at' => 0, 'ended_at_ms' => null, 'is_shown' => false];
+    protected $attributes = [
+        'at' => 0,
+        'ended_at_ms' => null,
+        'is_shown' => false,
+        'teams' => null,
+        'on_screen' => false,
+        'screen_before' => null,
+        'ends_at_ms' => null,
+        'looked_at_ms' => null,
+    ];
 
     protected function casts(): array
     {
-        return ['lines' => 'array', 'is_auto' => 'boolean', 'by_teams' => 'boolean', 'is_shown' => 'boolean'];
+        return [
+            'cards' => 'array',
+            'is_auto' => 'boolean',
+            'teams' => CoreValue::class.':'.Teams::class,
+            'on_screen' => 'boolean',
+            'screen_before' => ScreenView::class,
+            'is_shown' => 'boolean',
+        ];
     }
 
     public function isOver(): bool
@@ -49,19 +72,44 @@ final class Run extends Model
         return $this->ended_at_ms !== null;
     }
 
+    /** @return list<Card> */
+    public function cards(): array
+    {
+        return Card::list($this->cards);
+    }
+
+    /** @param  ?int  $at  from 1; without it the one before the class */
+    public function card(?int $at = null): ?Card
+    {
+        $card = $this->cards[($at ?? $this->at) - 1] ?? null;
+
+        return $card === null ? null : Card::one($card);
+    }
+
+    /** When it takes its next step by itself. */
+    public function stepsAt(?Ask $ask): ?int
+    {
+        $card = $this->is_auto && ! $this->isOver() ? $this->card() : null;
+        if ($card === null) {
+            return null;
+        }
+        $over = match (true) {
+            $card->kind !== CardKind::Ask => $this->ends_at_ms,
+            // Put away by hand: nothing is waited for.
+            $ask === null => 0,
+            // The teacher's own question comes between: the run waits.
+            $ask->run_id !== $this->id => null,
+            default => $ask->closed_at_ms ?? $ask->ends_at_ms,
+        };
+
+        return $card->stepsAt($over, $this->looked_at_ms);
+    }
+
     public function result(): RunResult
     {
         $asked = $this->asks()->get()->map(static fn (Ask $ask): array => [$ask->question, $ask->latest()])->all();
-        $teams = $this->by_teams
-            ? $this->session
-                ->seats()
-                ->with('entry')
-                ->get()
-                ->mapWithKeys(static fn (Seat $seat): array => [$seat->id => $seat->groupName()])
-                ->all()
-            : [];
 
-        return RunResult::of(array_values($asked), $teams);
+        return RunResult::of(array_values($asked), $this->teams?->all() ?? []);
     }
 
     /** @return HasMany<Ask, $this> in their order */

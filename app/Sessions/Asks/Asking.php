@@ -8,6 +8,7 @@ use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
 use App\Models\Asks\Ask;
+use App\Models\Asks\Run;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Sessions\Room\RoomState;
@@ -45,6 +46,8 @@ final readonly class Asking
         ?Ask $again = null,
         bool $onScreen = false,
         ?PromptPages $pad = null,
+        ?Run $run = null,
+        string $picture = '',
     ): Ask {
         return DB::transaction(function () use (
             $session,
@@ -55,6 +58,8 @@ final readonly class Asking
             $again,
             $onScreen,
             $pad,
+            $run,
+            $picture,
         ): Ask {
             $this->end($session);
             $now = Clock::ms();
@@ -68,6 +73,8 @@ final readonly class Asking
                 'made_at_ms' => $now,
                 'ends_at_ms' => $seconds === null ? null : $now + $seconds * 1000,
                 'again_of_id' => $again?->id,
+                'run_id' => $run?->id,
+                'picture' => $picture,
                 'screen_before' => $onScreen ? $this->screenBefore($session, $again) : null,
             ]);
             if ($pad !== null) {
@@ -207,6 +214,7 @@ final readonly class Asking
             'id' => $ask->id,
             'n' => $ask->n,
             'question' => $question->forStudent($ask->id),
+            'picture' => $ask->picture,
             'ends' => $ask->ends_at_ms,
             'isOpen' => $ask->isOpen(Clock::ms()),
             'isAnonymous' => $ask->is_anonymous,
@@ -219,23 +227,23 @@ final readonly class Asking
     }
 
     /**
-     * @return array{ends: ?int, run: ?string, at: int, auto: bool, pause: int}|null
-     *      the ask before the class, so that every desk can count down and move its run on
+     * @return array{ends: ?int, run: ?string, at: int, looked: bool, steps: ?int}|null
+     *      the ask or the card before the class, so that every desk can count down and move its run on
      */
     public static function underWay(LiveSession $session): ?array
     {
         $ask = $session->ask;
-        if ($ask === null) {
+        $run = $session->run?->isOver() === false ? $session->run : null;
+        if ($ask === null && $run === null) {
             return null;
         }
-        $run = $ask->run_id === null || $session->run === null || $session->run->isOver() ? null : $session->run;
 
         return [
-            'ends' => $ask->isOpen(Clock::ms()) ? $ask->ends_at_ms : null,
+            'ends' => $ask === null ? $run?->ends_at_ms : ($ask->isOpen(Clock::ms()) ? $ask->ends_at_ms : null),
             'run' => $run?->id,
             'at' => $run->at ?? 0,
-            'auto' => $run->is_auto ?? false,
-            'pause' => RunAsks::PAUSE_MS,
+            'looked' => $run?->looked_at_ms !== null,
+            'steps' => $run?->stepsAt($ask),
         ];
     }
 

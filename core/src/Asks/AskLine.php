@@ -22,6 +22,8 @@ final readonly class AskLine
 {
     public const LONGEST = 300;
 
+    public const LEAST_SECONDS = 5;
+
     public const LONGEST_SECONDS = 3600;
 
     private function __construct(public Question $question, public ?int $seconds, public string $line)
@@ -117,7 +119,7 @@ final readonly class AskLine
             throw UnreadableFields::saying('Write a time like 20 s or 2 min.');
         }
         $seconds = (int) $found[1] * ($found[2] === 'min' ? 60 : 1);
-        if ($seconds < 5 || $seconds > self::LONGEST_SECONDS) {
+        if ($seconds < self::LEAST_SECONDS || $seconds > self::LONGEST_SECONDS) {
             throw UnreadableFields::saying('A time can be from 5 seconds to an hour.');
         }
 

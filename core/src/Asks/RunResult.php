@@ -47,14 +47,18 @@ final readonly class RunResult
             }
             $asks[] = ['words' => $question->words, 'answered' => count($answers), 'right' => $hasKey ? $here : null];
         }
-        $members = [];
+        // A team none of whose members has answered yet stands there with nothing.
+        $members = array_fill_keys(array_filter($teams, static fn (string $team): bool => $team !== ''), []);
         foreach ($right as $who => $n) {
             $team = $teams[$who] ?? '';
             if ($team !== '') {
                 $members[$team][] = $n;
             }
         }
-        $means = array_map(static fn (array $all): float => array_sum($all) / count($all), $members);
+        $means = array_map(
+            static fn (array $all): float => $all === [] ? 0.0 : array_sum($all) / count($all),
+            $members,
+        );
         uksort($means, static fn (string $a, string $b): int => [$means[$b], $a] <=> [$means[$a], $b]);
 
         return new self($of, $asks, $right, $means);

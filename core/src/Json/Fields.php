@@ -15,6 +15,12 @@ final readonly class Fields
     {
     }
 
+    /** @param  array<string, mixed>  $values  in place of what they say of these names, and besides */
+    public function with(array $values): self
+    {
+        return new self($values + $this->values, $this->kept);
+    }
+
     public function has(string $name): bool
     {
         return array_key_exists($name, $this->values);

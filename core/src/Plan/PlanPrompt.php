@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Plan;
 
-use Crag\Asks\AskLine;
+use Crag\Asks\Card;
 use Crag\Checks\Aspect;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
@@ -26,8 +26,8 @@ use Crag\Prompt\Values\Values;
  *
  * JSON form: {"words", "questions": […], "tray": null or {"kind", "tools"}, "points": null or halves from 0 to 100,
  * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […],
- * "aspects": what is checked, {"name", "levels"} each; none for Strata alone, "asks": quick asks that are planned, a
- * line each (Crag\Asks\AskLine)}.
+ * "aspects": what is checked, {"name", "levels"} each; none for Strata alone, "asks": quick asks that are planned, each a
+ * card (Crag\Asks\Card) or a line (Crag\Asks\AskLine)}.
  */
 final readonly class PlanPrompt
 {
@@ -48,7 +48,7 @@ final readonly class PlanPrompt
      * @param  list<Question>  $questions
      * @param  list<string>  $skills
      * @param  list<Aspect>  $aspects
-     * @param  list<string>  $asks  lines of quick asks
+     * @param  list<Card>  $asks
      */
     private function __construct(
         public string $words,
@@ -126,7 +126,7 @@ final readonly class PlanPrompt
             'look_for' => $this->lookFor->toArray(),
             'skills' => $this->skills,
             'aspects' => array_map(static fn (Aspect $aspect): array => $aspect->toArray(), $this->aspects),
-            'asks' => $this->asks,
+            'asks' => array_map(static fn (Card $card): array => $card->toArray(), $this->asks),
         ];
     }
 
@@ -137,21 +137,16 @@ final readonly class PlanPrompt
     }
 
     /**
-     * @return list<string>
+     * @return list<Card>
      *
      * @throws UnreadableFields
      */
     private static function readAsks(Fields $fields): array
     {
-        $lines = [];
-        foreach ($fields->has('asks') ? $fields->list('asks', 0, self::MOST_ASKS) : [] as $line) {
-            $line = is_string($line) ? trim($line) : throw UnreadableFields::badValue('asks', 'are not lines');
-            if ($line !== '') {
-                $lines[] = AskLine::read($line)->line;
-            }
-        }
-
-        return $lines;
+        return Card::list(array_filter(
+            $fields->has('asks') ? $fields->list('asks', 0, self::MOST_ASKS) : [],
+            static fn (mixed $card): bool => ! is_string($card) || trim($card) !== '',
+        ));
     }
 
     /**

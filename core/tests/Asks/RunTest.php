@@ -73,6 +73,7 @@ final class RunTest extends TestCase
         );
         self::assertSame(['Red' => 1.5, 'Blue' => 0.5], $result->teams, 'who answered nothing counts nowhere');
         self::assertSame([1, 2, 1], $result->spread());
+        self::assertSame(['Green' => 0.0], RunResult::of([], ['eve' => 'Green'])->teams);
         self::assertSame([], RunResult::of([])->right);
     }
 }

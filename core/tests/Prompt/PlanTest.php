@@ -41,7 +41,23 @@ final class PlanTest extends TestCase
         'points' => 2.5,
         'minutes' => 8,
         'look_for' => ['steps' => ['names the support'], 'words' => ['moment'], 'slips' => ['adds the distances']],
-        'asks' => ['Which way? | up; *down | 20 s'],
+        'asks' => [
+            [
+                'kind' => 'ask',
+                'question' => [
+                    'id' => 'ask',
+                    'kind' => 'choice',
+                    'words' => 'Which way?',
+                    'spot' => null,
+                    'options' => [['id' => 'o1', 'words' => 'up'], ['id' => 'o2', 'words' => 'down']],
+                    'right' => ['o2'],
+                    'shuffle' => false,
+                ],
+                'picture' => '',
+                'look' => 'none',
+                'seconds' => 20,
+            ],
+        ],
         'aspects' => [
             ['name' => 'Method', 'levels' => ['none', 'some', 'complete']],
             ['name' => 'Answer', 'levels' => []],
@@ -53,6 +69,15 @@ final class PlanTest extends TestCase
     public function a_prompt_is_read_and_written_alike(): void
     {
         self::assertEquals(self::PROMPT, self::prompt(self::PROMPT)->toArray());
+    }
+
+    #[Test]
+    public function a_quick_ask_written_as_a_line_is_the_same_card(): void
+    {
+        self::assertEquals(
+            self::prompt(self::PROMPT)->asks,
+            self::prompt(['asks' => ['Which way? | up; *down | 20 s', '  ']] + self::PROMPT)->asks,
+        );
     }
 
     #[Test]

@@ -212,6 +212,19 @@ final class Page
         return $this;
     }
 
+    /** One of a select's values, as a hand that picks it. */
+    public function choose(string $selector, string $value): self
+    {
+        $this->find($selector);
+        $this->run(
+            'const [select, value] = arguments; const one = document.querySelector(select); one.value = value; one.dispatchEvent(new Event("change", { bubbles: true }))',
+            $selector,
+            $value,
+        );
+
+        return $this;
+    }
+
     /** A tool, a setting of it, or something for what is chosen: where it is folded away it is brought out first. */
     public function option(string $selector): self
     {

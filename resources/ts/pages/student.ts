@@ -362,7 +362,7 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
     lead.set(present(room.room).lead, room.isLight);
     leadLine.follow();
     if (own !== undefined) {
-        ask.take(own.ask);
+        ask.take(own.ask, own.run);
     }
     if (room.own !== null) {
         shown.take(present(room.room).showcase, room.own);

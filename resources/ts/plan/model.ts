@@ -1,3 +1,4 @@
+import type { Card } from '../protocol/cards';
 import type { Asked } from '../protocol/questions';
 
 /** A question with what only teachers know. */
@@ -18,7 +19,7 @@ export interface Fields {
     minutes: number | null;
     look_for: { steps: string[]; words: string[]; slips: string[] };
     skills: string[];
-    asks: string[];
+    asks: Card[];
     aspects: { name: string; levels: string[] }[];
 }
 

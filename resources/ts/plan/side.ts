@@ -4,11 +4,13 @@ import { WIDE } from '../canvas/model/paper';
 import { backdropAddress } from '../canvas/drawing/paper';
 import { reasonOf, sendFile } from '../live/http';
 import { element } from '../page';
+import { RunCards } from '../questions/cards';
 import type { Fields, PlanPrompt } from './model';
 import { present } from '../present';
 
 interface Settings {
     address: string;
+    assets: string;
     set<F extends keyof Fields>(field: F, value: Fields[F]): void;
     putUnder(backdrop: Backdrop): void;
     /** The prompt and the page that are open. */
@@ -30,6 +32,7 @@ interface Brought {
 export class Side {
     private readonly backdrop = element<HTMLFormElement>('#backdrop-form');
     private readonly tray = element('#tray-choice');
+    private readonly asks: RunCards;
     private tried = 0;
     /** Where "Picture" was chosen and no file has come yet: what stands there must not take the choice away. */
     private awaitsFile: string | null = null;
@@ -56,7 +59,7 @@ export class Side {
                 }),
             );
         }
-        element('#asks').addEventListener('change', () => settings.set('asks', lines('asks')));
+        this.asks = new RunCards(element('#asks'), { ...settings, changed: (cards) => settings.set('asks', cards) });
         element('#aspects').addEventListener('change', () => settings.set('aspects', lines('aspects').map(aspect)));
         input('skills').addEventListener('input', () =>
             settings.set(
@@ -74,7 +77,7 @@ export class Side {
         put('minutes', prompt.minutes === null ? '' : String(prompt.minutes));
         put('points', prompt.points === null ? '' : String(prompt.points));
         LISTS.forEach((list) => put(`look-${list}`, prompt.look_for[list].join('\n')));
-        put('asks', prompt.asks.join('\n'));
+        this.asks.show(prompt.asks);
         put(
             'aspects',
             prompt.aspects

@@ -13,6 +13,8 @@ export interface QuickAsk {
     id: string;
     n: number;
     question: Asked;
+    /** A picture's id, or nothing. */
+    picture: string;
     /** On the server's clock; null until it is closed. */
     ends: number | null;
     isOpen: boolean;
@@ -22,4 +24,12 @@ export interface QuickAsk {
     mine: AnswerValue | null;
     tally: Counted | null;
     right: string | null;
+}
+
+/** The run as a student's page knows it: App\Sessions\Asks\RunAsks::of. */
+export interface RunForStudent {
+    team: string | null;
+    result: { right: number; of: number } | null;
+    /** What everyone reads between two questions. */
+    worked: { id: string; words: string; picture: string } | null;
 }

@@ -1,4 +1,4 @@
-import type { QuickAsk } from './asks';
+import type { QuickAsk, RunForStudent } from './asks';
 import type { SeenCheck } from './checks';
 import type { ShownItem } from './show';
 import type { Timer } from './timer';
@@ -60,7 +60,7 @@ export interface Own {
     keepsBack: boolean;
     checks: SeenCheck[];
     /** How the student did in the run of quick asks that the teacher shows. */
-    run: { right: number; of: number } | null;
+    run: RunForStudent | null;
     ask: QuickAsk | null;
     messages: Letter[];
 }

@@ -186,6 +186,7 @@ export type DeskWord =
     | 'pens_up'
     | 'picked'
     | 'picked_among'
+    | 'picture_first'
     | 'pieces_out'
     | 'player_time'
     | 'polling'
@@ -287,8 +288,10 @@ export type StudentWord =
     | 'ask_anonymous'
     | 'ask_closed'
     | 'ask_middle'
+    | 'ask_picture'
     | 'ask_right'
     | 'ask_sent'
+    | 'ask_team'
     | 'coach_hide'
     | 'coach_show'
     | 'fresh'
@@ -353,9 +356,12 @@ export type StudentWord =
     | 'why_sent'
     | 'why_together'
     | 'work_of'
-    | 'work_of_somebody';
+    | 'work_of_somebody'
+    | 'worked';
 
 export type PlanWord =
+    | 'ask_certain'
+    | 'ask_guessed'
     | 'bringing_pages'
     | 'brought_in'
     | 'changed_since'

@@ -1,5 +1,5 @@
 import type { StudentWords } from '../protocol/words';
-import type { Counted, QuickAsk } from '../protocol/asks';
+import type { Counted, QuickAsk, RunForStudent } from '../protocol/asks';
 import { questionField, type Field } from '../questions/fields';
 import { HttpProblem, post } from '../live/http';
 import { TimerFace } from '../live/timer';
@@ -25,6 +25,7 @@ export class AskSheet {
     private readonly state = element('#quick-ask-state');
     private ask: QuickAsk | null = null;
     private field: Field | null = null;
+    private worked = '';
     private timer = 0;
     private readonly face: TimerFace;
     private waiting: AnswerValue | null | undefined;
@@ -45,10 +46,14 @@ export class AskSheet {
         element('#quick-ask-fold').addEventListener('click', () => this.fold(!this.isFolded));
     }
 
-    take(ask: QuickAsk | null): void {
+    take(ask: QuickAsk | null, run: RunForStudent | null): void {
         const before = this.ask;
+        const worked = ask === null ? (run?.worked ?? null) : null;
         this.ask = ask;
-        this.root.hidden = ask === null;
+        this.root.hidden = ask === null && worked === null;
+        const team = element('#quick-ask-team');
+        team.hidden = run === null || run.team === null;
+        team.textContent = fill(this.around.words.ask_team, { team: run?.team ?? '' });
         window.clearTimeout(this.timer);
         this.face.set(
             ask?.isOpen === true && ask.ends !== null ? { ends: ask.ends, left: 0, sound: false, pens: false } : null,
@@ -59,17 +64,18 @@ export class AskSheet {
         showWords(this.title, words === '' ? this.heading : words);
         if (ask === null) {
             this.field = null;
-            this.body.replaceChildren();
             this.pad.take(null, false, false);
+            this.read(worked);
             return;
         }
+        this.worked = '';
         // Words may follow what was asked aloud.
         if (before?.id !== ask.id || before.question.words !== ask.question.words || this.field === null) {
             this.field = questionField(ask.question, ask.n, {
                 ...this.around,
                 answer: (value) => void this.answer(value),
             });
-            this.body.replaceChildren(this.field.root);
+            this.body.replaceChildren(...this.picture(ask.picture), this.field.root);
             this.waiting = undefined;
             if (before?.id !== ask.id) {
                 this.fold(false);
@@ -80,6 +86,38 @@ export class AskSheet {
             this.timer = window.setTimeout(() => this.show(), Math.max(0, ask.ends - this.around.now()) + 50);
         }
         this.show();
+    }
+
+    /** A worked answer between two questions of a run. */
+    private read(worked: RunForStudent['worked']): void {
+        if (worked !== null && worked.id === this.worked) {
+            return;
+        }
+        this.worked = worked?.id ?? '';
+        this.body.replaceChildren();
+        this.state.textContent = '';
+        element('#quick-ask-tally').hidden = true;
+        if (worked !== null) {
+            this.title.textContent = this.around.words.worked;
+            const words = document.createElement('p');
+            words.dir = 'auto';
+            words.className = 'quick-ask-worked';
+            showWords(words, worked.words);
+            this.body.replaceChildren(words, ...this.picture(worked.picture));
+            this.fold(false);
+        }
+    }
+
+    private picture(asset: string): HTMLElement[] {
+        return asset === ''
+            ? []
+            : [
+                  Object.assign(document.createElement('img'), {
+                      src: `${this.around.assets}/${asset}`,
+                      alt: this.around.words.ask_picture,
+                      className: 'ask-picture',
+                  }),
+              ];
     }
 
     private get isFolded(): boolean {

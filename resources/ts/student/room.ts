@@ -114,8 +114,10 @@ export class RoomPage {
             this.around.say(fill(this.around.words.open_until, { date: this.room.openUntil }));
         }
         const { run } = this.own;
-        if (run !== null && (run.right !== before?.run?.right || run.of !== before.run.of)) {
-            this.around.say(fill(this.around.words.run_result, { n: run.right, of: run.of }));
+        const result = run?.result ?? null;
+        const resultBefore = before?.run?.result ?? null;
+        if (result !== null && (result.right !== resultBefore?.right || result.of !== resultBefore.of)) {
+            this.around.say(fill(this.around.words.run_result, { n: result.right, of: result.of }));
         }
         if (room !== undefined) {
             this.face.set(this.room.timer);

@@ -72,12 +72,7 @@
     </details>
     <details>
         <summary>{{ __('Quick asks') }}</summary>
-        <label for="asks">{{ __('One question per line: question | answer | seconds') }}</label>
-        <textarea id="asks" class="form-control" rows="4" dir="auto"
-            placeholder="{{ __('Which way does it turn? | up; *down | 20 s') }}"
-            aria-describedby="asks-help"></textarea>
+        <x-run-cards id="asks" />
         <p class="problem" role="alert" data-refused="asks" data-of="#asks" hidden></p>
-        <p id="asks-help"
-            class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
     </details>
 </aside>

@@ -48,6 +48,8 @@
         <p class="shown-n">{{ trans_choice('{0} Nobody has answered yet|{1} :count answer|[2,*] :count answers',
             $ask->answered()) }}@if ($ask->isOpen(App\Live\Clock::ms()) && $ask->ends_at_ms !== null) ·
             <span class="timer-left" data-ends="{{ $ask->ends_at_ms }}" role="timer"></span>@endif</p>
+        @if ($ask->picture !== '') <img class="shown-picture" src="/asset/{{ $ask->picture }}"
+            alt="{{ __('The picture to the question') }}"> @endif
         @if ($ask->is_tally_shown)
             @include('desk.asks.tally', ['tally' => $ask->tally(), 'before' => $ask->againOf?->tally(),
             'right' => $ask->is_right_shown])
@@ -59,6 +61,17 @@
         @endif
         @if ($ask->is_right_shown && $ask->question->asked->hasKey()) <p class="shown-right"
             dir="auto">{{ __('Right: :key', ['key' => $ask->question->asked->key()]) }}</p> @endif
+        @if ($ask->is_tally_shown && $ask->run_id !== null && $session->run?->teams !== null)
+            <section class="shown-teams" aria-label="{{ __('Teams') }}">@include('desk.asks.run-teams',
+                ['result' => $session->run->result()])</section> @endif
+    @elseif ($view === 'run' && $session->run?->card()?->kind === Crag\Asks\CardKind::Worked
+        && ! $session->run->isOver())
+        @php($card = $session->run->card())
+        <p class="shown-n">{{ __('Worked answer') }}@if ($session->run->ends_at_ms !== null) ·
+            <span class="timer-left" data-ends="{{ $session->run->ends_at_ms }}" role="timer"></span>@endif</p>
+        <h1 class="shown-words" dir="auto">{{ $card->words }}</h1>
+        @if ($card->picture !== '') <img class="shown-picture" src="/asset/{{ $card->picture }}"
+            alt="{{ __('The picture to the worked answer') }}"> @endif
     @elseif ($view === 'run' && $session->run !== null && $session->run->is_shown)
         @php($result = $session->run->result())
         <h1 class="shown-words">{{ __('How everyone did') }}</h1>

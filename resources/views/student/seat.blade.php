@@ -43,6 +43,7 @@
         </section>
         <section id="quick-ask" class="quick-ask" aria-labelledby="quick-ask-title" hidden>
             <div class="quick-ask-head"><h2 id="quick-ask-title">{{ __('Your teacher asks') }}</h2>
+                <span id="quick-ask-team" class="quick-ask-team" dir="auto" hidden></span>
                 <span id="quick-ask-left" class="timer-left" role="timer" aria-live="off" hidden></span>
                 <button id="ask-pad-send" class="btn btn-go ms-auto" hidden><x-icon name="send" />
                     {{ __('Send my drawing') }}</button>

@@ -11,6 +11,7 @@ use App\Plans\MakePlan;
 use App\Plans\PreparedPrompt;
 use App\Plans\ReadyPrompts;
 use App\Plans\TakesDrawing;
+use Crag\Asks\Card;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\CragTestCase;
 
@@ -142,7 +143,10 @@ final class PlanTest extends CragTestCase
             'skills' => ['moments'],
             'tray' => ['kind' => 'starter', 'tools' => ['pen', 'eraser', 'move', 'text']],
             'look_for' => ['steps' => ['draws it'], 'words' => [], 'slips' => ['adds']],
-            'asks' => ['Which way? | up; *down | 20 s', 'How sure? | sure'],
+            'asks' => array_map(
+                static fn (string $line): array => Card::one($line)->toArray(),
+                ['Which way? | up; *down | 20 s', 'How sure? | sure'],
+            ),
             'aspects' => [
                 ['name' => 'Method', 'levels' => ['none', 'some', 'complete']],
                 ['name' => 'Answer', 'levels' => []],
@@ -186,7 +190,7 @@ final class PlanTest extends CragTestCase
         $answer = $this->edit($prompt, 'asks', [], $asks)->assertUnprocessable();
         self::assertSame([1, 3], $answer->json('lines'));
         self::assertSame(
-            '“How far? | 3 m | soon”: Write a time like 20 s or 2 min. “| | | |”: Too many bars: a line is question | answer | seconds.',
+            'Card 2: Write a time like 20 s or 2 min. Card 4: Too many bars: a line is question | answer | seconds.',
             $answer->json('message'),
         );
         $aspects = [

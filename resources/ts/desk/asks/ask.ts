@@ -6,16 +6,17 @@ import type { Chosen } from '../watch/chosen';
 import type { Desk } from '../shell/desk';
 import { present } from '../../present';
 import { askedAtOnce, askedByForm, recalled, remember, type Asked } from './kinds';
-import { typedRun } from './typed';
+import { listenToRuns } from './run';
+import { typedWords } from './typed';
 
 /** The ask before the class: App\Sessions\Asks\Asking::underWay. */
 interface UnderWay {
     ends: number | null;
     run: string | null;
     at: number;
-    auto: boolean;
-    /** The answers to one ask of a run stand for so long before the next one comes. */
-    pause: number;
+    looked: boolean;
+    /** When its run takes the next step by itself. */
+    steps: number | null;
 }
 
 /** Answers that come together are counted together. */
@@ -31,7 +32,7 @@ export class AskPanel {
     private isAsking = false;
     private readonly face: TimerFace;
 
-    /** Puts back what stood in the run form before the panel was freshened. */
+    /** Puts back what was being typed before the panel was freshened. */
     private keep: () => void = () => undefined;
 
     constructor(
@@ -53,6 +54,7 @@ export class AskPanel {
             },
             { ask: open, 'ask-step': step },
         );
+        listenToRuns(desk);
         this.listenForTheSecondKey();
         this.recall();
         this.face = new TimerFace(
@@ -64,7 +66,7 @@ export class AskPanel {
         );
         document.addEventListener('htmx:beforeSwap', (event) => {
             if ((event.target as Element).id === 'ask-body') {
-                this.keep = typedRun();
+                this.keep = typedWords();
             }
         });
         this.form?.addEventListener('input', () => this.showFields());
@@ -112,14 +114,11 @@ export class AskPanel {
         if (typeof under?.ends === 'number') {
             this.ending = window.setTimeout(() => this.refresh(), Math.max(0, under.ends - this.desk.now()) + 100);
         }
-        if (under !== null && under.run !== null && under.auto && this.form !== null) {
-            const wait = (under.ends === null ? 0 : Math.max(0, under.ends - this.desk.now())) + under.pause;
+        if (under !== null && under.run !== null && under.steps !== null && this.form !== null) {
+            const { run, at, looked } = under;
             this.moving = window.setTimeout(
-                () =>
-                    void post(`${this.desk.address}/run/${under.run}/next`, { at: under.at }).catch(() =>
-                        this.refresh(),
-                    ),
-                wait,
+                () => void post(`${this.desk.address}/run/${run}/next`, { at, looked }).catch(() => this.refresh()),
+                Math.max(0, under.steps - this.desk.now()),
             );
         }
     }

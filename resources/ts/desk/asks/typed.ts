@@ -1,26 +1,20 @@
-/** What is being typed here outlives the panel's freshening: the open folds, their fields, and where the hand is. */
-export function typedRun(): () => void {
-    const TYPED = '#ask-run[open] textarea, #ask-run[open] input, .ask-add-words input';
+import { present } from '../../present';
+
+/** What is being typed here outlives the panel's freshening: the open folds, the words, and where the hand is. */
+export function typedWords(): () => void {
     const open = [...document.querySelectorAll<HTMLDetailsElement>('#ask-body details[id][open]')].map(({ id }) => id);
-    const { activeElement } = document;
-    const fields = [...document.querySelectorAll<HTMLInputElement>(TYPED)].map((field) => ({
-        name: field.name,
-        value: field.value,
-        checked: field.checked,
-        isFocused: field === activeElement,
-    }));
+    const field = (): HTMLInputElement | null => document.querySelector('.ask-add-words input');
+    const typed = field()?.value ?? '';
+    const isFocused = field() !== null && field() === document.activeElement;
     return () => {
         for (const id of open) {
             document.querySelector<HTMLDetailsElement>(`#${id}`)?.setAttribute('open', '');
         }
-        for (const { name, value, checked, isFocused } of fields) {
-            const field = [...document.querySelectorAll<HTMLInputElement>(TYPED)].find((one) => one.name === name);
-            if (field !== undefined) {
-                Object.assign(field, { value, checked });
-                if (isFocused) {
-                    field.focus();
-                }
-            }
+        if (field() !== null && typed !== '') {
+            present(field()).value = typed;
+        }
+        if (isFocused) {
+            field()?.focus();
         }
     };
 }

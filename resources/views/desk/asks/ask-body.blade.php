@@ -1,5 +1,7 @@
 @use('Crag\Session\Rules\Deed')
 {{-- The present ask and its tally, live. --}}
+<div id="ask-planned" data-cards="{{ json_encode(array_map(fn ($card) => $card->toArray(), $planned)) }}"
+    data-running="{{ $run !== null && ! $run->isOver() ? '1' : '' }}" hidden></div>
 @php($at = "/desk/{$session->id}")
 @if ($run !== null) @include('desk.asks.run') @endif
 @if ($ask !== null)
@@ -10,6 +12,8 @@
     <article class="ask-now" data-ask="{{ $ask->id }}" data-ends="{{ $isOpen ? $ask->ends_at_ms : '' }}">
         <h3 class="ask-words" dir="auto">{{ $question->words === '' ? __('Quick ask :n', ['n' => $ask->n])
             : $question->words }}</h3>
+        @if ($ask->picture !== '') <img class="ask-picture" src="/asset/{{ $ask->picture }}"
+            alt="{{ __('The picture to the question') }}"> @endif
         @if ($question->words === '' && $deeds->may(Deed::Ask))
             <form class="ask-add-words" data-post="{{ $at }}/ask/{{ $ask->id }}/words" data-then="ask">
                 <input name="words" class="form-control" maxlength="300" dir="auto" autocomplete="off" required
@@ -76,29 +80,15 @@
         @endif
     </article>
 @endif
-@if ($deeds->may(Deed::Ask) && ($run === null || $run->isOver()))
-    <details class="mb-2" id="ask-run" @if ($planned !== [] && $ask === null) open
-        @endif><summary>{{ __('Planned asks, and a run of several') }} @if ($planned !== [])
-        <b>{{ count($planned) }}</b> @endif</summary>
-        @foreach ($planned as $line)
-            <button class="chip" data-post="{{ $at }}/runs"
-                data-body="{{ json_encode(['lines' => $line, 'seconds' => 60, 'auto' => false]) }}" data-then="ask"
-                title="{{ $line }}" dir="auto">{{ Str::limit(trim(explode('|', $line)[0]), 40) }}</button>
+@if ($deeds->may(Deed::Ask) && ($run === null || $run->isOver()) && $planned !== [])
+    <div class="ask-planned" role="group" aria-label="{{ __('Planned asks') }}">
+        @foreach ($planned as $card)
+            @if ($card->question !== null) <button class="chip" data-post="{{ $at }}/runs"
+                data-body="{{ json_encode(['cards' => [$card->toArray()], 'seconds' => 60, 'auto' => false,
+                'screen' => true]) }}" data-then="ask" title="{{ __('Ask it now') }}"
+                dir="auto">{{ Str::limit($card->words === '' ? __('Quick ask') : $card->words, 40) }}</button> @endif
         @endforeach
-        <form class="run-form" data-post="{{ $at }}/runs" data-then="ask">
-            <label for="run-lines">{{ __('One question per line: question | answer | seconds') }}</label>
-            <textarea id="run-lines" name="lines" class="form-control" rows="4" dir="auto"
-                aria-describedby="run-help">{{ implode("\n", $planned) }}</textarea>
-            <p id="run-help"
-                class="form-text">{{ __('An answer is 80 N, or choices with ; between and * before those that are right, or text: pivot / hinge, maths: 2x, scale, sure.') }}</p>
-            <div class="settings-row ask-row"><label>{{ __('Seconds for each') }}
-                <input type="number" name="seconds" class="form-control" min="5" max="3600" value="30"></label>
-                <x-choice name="auto" checked> {{ __('Moves on by itself') }}</x-choice>
-                <x-choice name="teams">
-                    {{ __('By teams: the groups') }}</x-choice></div>
-            <button class="btn btn-slate w-100"><x-icon name="play" /> {{ __('Run them') }}</button>
-        </form>
-    </details>
+    </div>
 @endif
 @if ($before->isNotEmpty())
     <details class="mb-2" id="ask-before"><summary>{{ __('Asked before') }} <b>{{ $before->count() }}</b></summary>

@@ -64,5 +64,26 @@
             </details>
             <p id="ask-problem" class="problem" role="alert"></p>
         </form>
+        <details class="mb-2" id="ask-run"><summary>{{ __('A run of several') }} <b id="ask-run-n"></b></summary>
+            <x-run-cards id="run-cards" />
+            <form id="run-form" class="run-form">
+                <div class="settings-row ask-row"><label>{{ __('Seconds for each') }}
+                    <input type="number" name="seconds" class="form-control" min="5" max="3600" value="30"></label>
+                    <label>{{ __('Teams') }} <select name="teams" class="form-select">
+                        <option value="">{{ __('none') }}</option><option value="groups">{{ __('the groups') }}</option>
+                        @foreach (range(2, 8) as $n)<option value="{{ $n }}">{{ trans_choice('{1} :count at random|[2,*] :count at random', $n) }}</option>@endforeach
+                    </select></label></div>
+                <label id="run-team-names" hidden>{{ __('Their names, with commas between') }}
+                    <input name="team_names" class="form-control" maxlength="400" dir="auto" autocomplete="off"
+                        placeholder="{{ __('Arches, Cables, Trusses') }}"></label>
+                <x-choice name="auto" value="1" checked> {{ __('Moves on by itself') }}</x-choice>
+                @if ($deeds->may(Deed::ChooseScreen)) <x-choice name="screen" value="1" checked>
+                    {{ __('On the class screen too') }}</x-choice> @endif
+                <div class="panel-row"><button class="btn btn-slate"><x-icon name="play" /> {{ __('Run them') }}</button>
+                    <button type="button" class="btn btn-outline-slate" data-do="run-practice"
+                        title="{{ __('A prompt with these questions, for everyone’s own time') }}">{{ __('Give as practice') }}</button></div>
+                <p id="run-problem" class="problem" role="alert"></p>
+            </form>
+        </details>
     @endif
 </x-panel>

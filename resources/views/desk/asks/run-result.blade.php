@@ -10,15 +10,7 @@
                 @endif</li>
     @endforeach
 </ol>
-@if ($result->teams !== [])
-    <ol class="run-teams">
-        @foreach ($result->teams as $team => $mean)
-            <li><span dir="auto">{{ is_numeric($team) ? __('Team :n', ['n' => $team]) : $team }}</span>
-                <meter class="tally-meter" min="0" max="{{ max(1, $result->of) }}"
-                value="{{ $mean }}">{{ $mean }}</meter> <b>{{ number_format($mean, 1) }}</b></li>
-        @endforeach
-    </ol>
-    <p class="form-text">{{ __('A team’s score is the average of its members’ right answers.') }}</p>
+@if ($result->teams !== []) @include('desk.asks.run-teams')
 @elseif ($result->of > 0 && $result->right !== [])
     <p class="run-spread">@foreach (array_reverse($result->spread(), true) as $right => $n) @if ($n > 0)
         <span>{{ __(':right right: :n', ['right' => $right, 'n' => $n]) }}</span> @endif @endforeach</p>

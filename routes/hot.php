@@ -200,6 +200,9 @@ Route::prefix('/desk/{session}')
         Route::post('/offer/{offer}/line-up', [OffersController::class, 'lineUp'])
             ->middleware(May::route(Deed::ChooseScreen))
             ->name('desk.offer.line-up');
+        Route::post('/offers/vote', [OffersController::class, 'vote'])
+            ->middleware(May::route(Deed::Ask))
+            ->name('desk.offers.vote');
         Route::post('/offers/board', [OffersController::class, 'board'])
             ->middleware(May::route(Deed::ChooseScreen))
             ->name('desk.offers.board');

@@ -10,6 +10,7 @@ use App\Http\Controllers\Desk\Checks\CheckController;
 use App\Http\Controllers\Desk\DeskController;
 use App\Http\Controllers\Desk\Life\EndController;
 use App\Http\Controllers\Desk\Life\KeepController;
+use App\Http\Controllers\Desk\Show\OffersController;
 use App\Http\Controllers\Desk\Show\ScreenController;
 use App\Http\Controllers\Desk\Work\HandOutController;
 use App\Http\Controllers\Desk\Work\TrayController;
@@ -158,6 +159,9 @@ Route::prefix('/desk/{session}')
         Route::get('/take', [EndController::class, 'take'])
             ->middleware(May::route(Deed::TakeRecord))
             ->name('desk.take');
+        Route::get('/board.pdf', [OffersController::class, 'pdf'])
+            ->middleware(May::route(Deed::TakeRecord))
+            ->name('desk.board.pdf');
         Route::get('/record.zip', [EndController::class, 'zip'])
             ->middleware(May::route(Deed::TakeRecord))
             ->name('desk.zip');

@@ -341,4 +341,49 @@ final class AskTest extends BrowserTestCase
         $teacher->click('[data-do="run-practice"]')->waitForText('#desk-notice', 'Prompt 2 holds the practice');
         self::assertSame('open', $this->sql("select state from prompts where words like 'Practice%'"));
     }
+
+    public function test_offered_work_moves_between_columns_by_hand_and_by_keys_and_is_voted_on(): void
+    {
+        [$teacher, $code] = $this->startLesson('Board');
+        $screen = $this->person('screen')->visit(
+            (string) $teacher->run('return document.querySelector("#open-screen").href'),
+        );
+        $phone = $this->join('Wren', $code, 390, 844);
+        $phone->draw('.page-paper', [[0.2, 0.2], [0.5, 0.6]]);
+        $teacher->until(fn (): bool => $this->stored('Wren') === 1, 'the stroke');
+        $teacher->press('e')->click('#offers [name=open]')->waitForText('#offers-body', 'On one page');
+        foreach (['Two triangles', 'A counterweight'] as $words) {
+            $phone->click('#more')->click('#offer')->seen('#offer-window');
+            $phone->type('#offer-words', $words)->click('#offer-window .btn-go');
+            $teacher->waitForText('.board', $words);
+        }
+        $teacher->run('document.querySelector("#offers [data-body*=headings]").click()');
+        $teacher->find('.board[data-columns="2"]');
+        $columns = static fn (): mixed => $teacher->run(
+            'return [...document.querySelectorAll(".board-column")].map((one) => [...one.querySelectorAll(".offer-number")].map((n) => n.textContent))',
+        );
+        $teacher->until(fn (): bool => $columns() === [['1', '2'], []], 'two in the first column');
+        // By keys into the other column, and back by hand to the first place.
+        $teacher->run('document.querySelector(".board-column:first-child .offer:nth-child(2) .offer-grip").focus()');
+        $teacher->press("\u{E014}")->until(fn (): bool => $columns() === [['1'], ['2']], 'the second in the other column');
+        $in = fn (string $number): bool => $this->sql('select "column" from offers where number = ?', [$number]) === 1;
+        $teacher->until(fn (): bool => $in('2'), 'the second stored in the other column');
+        $teacher->type('.board-column:nth-child(2) input', "By balance\n");
+        $screen->driver->navigate()->refresh();
+        $teacher->run('document.querySelector("#offers [data-body*=board]").click()');
+        $screen->waitForText('.shown-board', 'By balance');
+        // The column goes to the left with its work.
+        $teacher->run('document.querySelector(".board-column:nth-child(2) .board-grip").focus()');
+        $teacher->press("\u{E013}")->until(fn (): bool => ! $in('2') && $in('1'), 'the columns to have changed places');
+        $teacher->choose('.offer-vote [name=votes]', '1')->click('.offer-vote .btn');
+        $phone->waitForText('#quick-ask', 'Which work gets your vote?')->click('#quick-ask label:nth-of-type(2)');
+        $phone->waitForText('#quick-ask-state', 'Your answer is in');
+        self::assertTrue($phone->run('return document.querySelector("#quick-ask input:not(:checked)").disabled'));
+        self::assertStringNotContainsString('vote', $screen->text('.shown-board'));
+        $teacher->run('document.activeElement.blur()');
+        $teacher->press('/');
+        $screen->waitForText('.shown-votes', 'vote');
+        self::assertStringContainsString('2 A counterweight', $screen->text('.shown-column:first-child'));
+        self::assertStringContainsString('1 vote', $screen->text('.shown-column:first-child'));
+    }
 }

@@ -23,6 +23,7 @@ final class PlainInput
         'objects',
         'items',
         'headings',
+        'order',
         'cards',
         'team_names',
         'chosen',

@@ -6,6 +6,7 @@ namespace App\Http\Pages;
 
 use App\Models\LiveSession;
 use App\Models\Prompt;
+use Crag\Session\Screen\OfferState;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Http\Request;
@@ -29,6 +30,7 @@ final class RecordPage
     {
         return self::record($session->loadCount(['seats', 'canvases', 'prompts'])) + [
             'deeds' => Deeds::of($request, $session),
+            'hasBoard' => $session->offers()->where('state', OfferState::Accepted)->exists(),
             'students' => $session->seats()->get(),
             'work' => self::work($session),
         ];

@@ -37,6 +37,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property ?ScreenView $screen_before  what the class screen showed before this came onto it
  * @property ?string $run_id
  * @property string $picture  an asset's id, or nothing
+ * @property bool $is_vote  on offered work, by its numbers
  * @property ?Prompt $drawings
  * @property ?Ask $againOf
  * @property \Illuminate\Database\Eloquent\Collection<int, AskAnswer> $answers
@@ -63,6 +64,7 @@ final class Ask extends Model
         'screen_before' => null,
         'run_id' => null,
         'picture' => '',
+        'is_vote' => false,
     ];
 
     protected function casts(): array
@@ -71,6 +73,7 @@ final class Ask extends Model
             'question' => CoreValue::class.':'.Question::class,
             'seats' => 'array',
             'is_anonymous' => 'boolean',
+            'is_vote' => 'boolean',
             'is_tally_shown' => 'boolean',
             'is_right_shown' => 'boolean',
             'screen_before' => ScreenView::class,

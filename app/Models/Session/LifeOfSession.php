@@ -10,10 +10,17 @@ use App\Models\Record;
 use Crag\Session\Life\Reopening;
 use Crag\Session\Life\Retention;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Str;
 
 /** Whether it runs, and how long it is kept. */
 trait LifeOfSession
 {
+    /** As files about it begin: what it is called, and the day. */
+    public function fileName(): string
+    {
+        return (Str::slug($this->title) ?: 'session').'-'.SchoolTime::of($this->created_at)->format('Y-m-d');
+    }
+
     public function isRunning(): bool
     {
         return $this->ended_at === null;

@@ -9,6 +9,9 @@ use App\Models\Casts\CoreValue;
 use App\Models\Model;
 use App\Models\Seat;
 use Crag\Canvas\Drawing\CutOut;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Object\PlacedObject;
+use Crag\Canvas\Scene;
 use Crag\Session\Screen\OfferState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -28,6 +31,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property OfferState $state
  * @property int $column  of the page of offers, from 0
  * @property int $place  in its column
+ * @property int $number  by which the class votes, from 1; 0 until it is accepted
  * @property int $made_at_ms
  * @property Seat $seat
  * @property Canvas $canvas
@@ -49,11 +53,23 @@ final class Offer extends Model
         'state' => OfferState::Waiting,
         'column' => 0,
         'place' => 0,
+        'number' => 0,
     ];
 
     protected function casts(): array
     {
         return ['cut' => CoreValue::class.':'.CutOut::class, 'state' => OfferState::class];
+    }
+
+    /** What is offered: the work as it was then, without what was written to its author. */
+    public function scene(): Scene
+    {
+        $scene = $this->canvas->scene($this->at_operation);
+
+        return new Scene(
+            $scene->pages,
+            array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach),
+        );
     }
 
     /** @return BelongsTo<Seat, $this> */

@@ -48,6 +48,7 @@ final readonly class Asking
         ?PromptPages $pad = null,
         ?Run $run = null,
         string $picture = '',
+        bool $isVote = false,
     ): Ask {
         return DB::transaction(function () use (
             $session,
@@ -60,6 +61,7 @@ final readonly class Asking
             $pad,
             $run,
             $picture,
+            $isVote,
         ): Ask {
             $this->end($session);
             $now = Clock::ms();
@@ -75,6 +77,7 @@ final readonly class Asking
                 'again_of_id' => $again?->id,
                 'run_id' => $run?->id,
                 'picture' => $picture,
+                'is_vote' => $isVote,
                 'screen_before' => $onScreen ? $this->screenBefore($session, $again) : null,
             ]);
             if ($pad !== null) {

@@ -17,7 +17,9 @@ use Crag\Checks\StudentResult;
 use Crag\Groups\Student;
 use Crag\Maths\Comparing\Outcome;
 use Crag\Plan\PlanPrompt;
-use Crag\Reading\RuleReader;
+use Crag\Reading\Pattern;
+use Crag\Reading\Patterns;
+use Crag\Reading\Reading;
 use Crag\Watch\AnswerGroup;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -107,37 +109,32 @@ final readonly class ClassOverview
         return array_slice($wrong, 0, self::MOST_SLIPS);
     }
 
-    /**
-     * @return array<string, int> of those who have typed anything at a prompt, how many name each word to look for; and
-     *      under an empty word how many that are
-     */
-    public function named(Prompt $prompt): array
+    /** @return list<Pattern> what several students miss, or slip on, at a prompt that looks for something */
+    public function patterns(Prompt $prompt): array
     {
-        $words = $prompt->value()->lookFor->words;
-        if ($words === [] || $prompt->isCovered()) {
+        if ($prompt->value()->lookFor->isEmpty() || $prompt->isCovered()) {
             return [];
         }
-        $named = ['' => 0] + array_fill_keys($words, 0);
+        $read = app(ReadWork::class);
+        $readings = [];
         foreach (
-            $prompt->canvases()->whereIn('seat_id', $this->seats->pluck('id'))->with('seat', 'prompt.session')->get() as $canvas
+            $prompt
+                ->canvases()
+                ->whereIn('seat_id', $this->seats->pluck('id'))
+                ->whereNotNull('last_stroke_ms')
+                ->with('seat', 'prompt.session')
+                ->get() as $canvas
         ) {
-            $typed =
-                $canvas->seat === null
-                    ? ''
-                    : EachSeat::read(
-                        $canvas->seat->id,
-                        static fn (): string => ReadWork::work($canvas, $canvas->seat)->typed(),
-                        static fn (): string => '',
-                    );
-            if (trim($typed) !== '') {
-                $named['']++;
-                foreach ($words as $word) {
-                    $named[$word] += RuleReader::has($typed, $word) ? 1 : 0;
-                }
+            if ($canvas->seat !== null) {
+                $readings[$canvas->seat->id] = EachSeat::read(
+                    $canvas->seat->id,
+                    static fn (): Reading => $read($canvas, $canvas->seat),
+                    static fn () => null,
+                );
             }
         }
 
-        return $named;
+        return Patterns::among(array_filter($readings));
     }
 
     /**
@@ -150,7 +147,14 @@ final readonly class ClassOverview
         foreach ($this->prompts as $prompt) {
             foreach ($this->slips($prompt) as $group) {
                 foreach ($group->seats as $seat) {
-                    $slips[$seat] ??= $group->written;
+                    $slips[$seat] ??= [$group->written, false];
+                }
+            }
+        }
+        foreach ($this->prompts as $prompt) {
+            foreach ($this->patterns($prompt) as $pattern) {
+                foreach ($pattern->who as $seat) {
+                    $slips[$seat] ??= [__($pattern->point->sentence, $pattern->point->values), true];
                 }
             }
         }
@@ -163,7 +167,7 @@ final readonly class ClassOverview
                         $seat->id,
                         $seat->n,
                         $this->picture->rows[$seat->id]->secure,
-                        $slips[$seat->id] ?? '',
+                        ...$slips[$seat->id] ?? ['', false],
                     ),
                 )
                 ->all(),

@@ -48,7 +48,7 @@ final readonly class Offering
 
     public function accept(LiveSession $session, Offer $offer): void
     {
-        $this->place($session, $offer, 0, ['state' => OfferState::Accepted]);
+        $this->place($session, $offer, 0, null, ['state' => OfferState::Accepted]);
     }
 
     /** It vanishes quietly: its student is told nothing. */
@@ -61,40 +61,56 @@ final readonly class Offering
     }
 
     /**
-     * At the end of a column.
+     * In a column, before what stands at a place of it now; at its end without one.
      *
      * @param  array<string, mixed>  $also
      */
-    public function place(LiveSession $session, Offer $offer, int $column, array $also = []): void
+    public function place(LiveSession $session, Offer $offer, int $column, ?int $at, array $also = []): void
     {
-        DB::transaction(function () use ($session, $offer, $column, $also): void {
-            $last = Offer::query()
+        DB::transaction(function () use ($session, $offer, $column, $at, $also): void {
+            $accepted = Offer::query()
                 ->where('live_session_id', $session->id)
-                ->where('state', OfferState::Accepted)
-                ->where('column', $column)
-                ->max('place');
-            $offer->update($also + ['column' => $column, 'place' => (is_numeric($last) ? (int) $last : 0) + 1]);
+                ->where('state', OfferState::Accepted);
+            $last = (clone $accepted)->where('column', $column)->max('place');
+            $number = Offer::query()->where('live_session_id', $session->id)->max('number');
+            $offer->update($also + [
+                'column' => $column,
+                'place' => (is_numeric($last) ? (int) $last : 0) + 1,
+                // By it the class votes: it stays with the work wherever that moves.
+                'number' => $offer->number > 0 ? $offer->number : (is_numeric($number) ? (int) $number : 0) + 1,
+            ]);
+            if ($at !== null) {
+                $ids = $accepted->where('column', $column)->orderBy('place')->pluck('id')->all();
+                $ids = array_values(array_diff($ids, [$offer->id]));
+                array_splice($ids, $at, 0, [$offer->id]);
+                $this->number($ids);
+            }
             $this->tell($session);
         });
     }
 
-    /** One place up or down in its column. */
-    public function move(LiveSession $session, Offer $offer, int $by): void
+    /** @param  list<string>  $ids  offers, in the order in which they stand in their column */
+    private function number(array $ids): void
     {
-        DB::transaction(function () use ($session, $offer, $by): void {
-            $ids = Offer::query()
-                ->where('live_session_id', $session->id)
-                ->where('state', OfferState::Accepted)
-                ->where('column', $offer->column)
-                ->orderBy('place')
-                ->pluck('id')
-                ->all();
-            $at = (int) array_search($offer->id, $ids, true);
-            array_splice($ids, max(0, min(count($ids) - 1, $at + $by)), 0, array_splice($ids, $at, 1));
-            foreach ($ids as $i => $id) {
-                Offer::query()
-                    ->whereKey($id)
-                    ->update(['place' => $i + 1]);
+        foreach ($ids as $i => $id) {
+            Offer::query()
+                ->whereKey($id)
+                ->update(['place' => $i + 1]);
+        }
+    }
+
+    /** @param  list<int>  $order  each column's place until now, from left to right */
+    public function columns(LiveSession $session, array $order): void
+    {
+        DB::transaction(function () use ($session, $order): void {
+            $board = $session->board->inOrder($order);
+            if ($board === null) {
+                return;
+            }
+            $session->update(['board' => $board]);
+            $to = array_flip($order);
+            foreach ($session->offers()->get() as $offer) {
+                $offer->update(['column' => $to[$offer->column] ?? 0]);
             }
             $this->tell($session);
         });

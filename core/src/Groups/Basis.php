@@ -19,7 +19,7 @@ enum Basis: string
         return match ($this) {
             self::Alike => 'Students who need the same thing',
             self::Mixed => 'Mixed on purpose',
-            self::Slip => 'Students with the same slip',
+            self::Slip => 'Students with the same slip or gap',
         };
     }
 }

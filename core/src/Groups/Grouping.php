@@ -286,7 +286,13 @@ final readonly class Grouping
         arsort($slips);
         $slip = (string) array_key_first($slips);
         if ($way === Basis::Slip && $slip !== '' && $slips[$slip] > 1) {
-            return new Group($ids, ':n answered :slip', ['n' => $slips[$slip], 'slip' => $slip]);
+            $isPattern = array_filter($some, static fn (Student $one): bool => $one->isPattern && $one->slip === $slip);
+
+            return new Group(
+                $ids,
+                $isPattern === [] ? ':n answered :slip' : 'What :n have in common: :slip',
+                ['n' => $slips[$slip], 'slip' => $slip],
+            );
         }
         $known = array_filter(array_column($some, 'secure'), static fn (?float $secure): bool => $secure !== null);
         if ($known === []) {

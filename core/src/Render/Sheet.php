@@ -12,11 +12,11 @@ final class Sheet
     /** How many may stand on one. */
     public const COUNTS = [1, 2, 4, 6];
 
-    private const WIDTH = 842;
+    public const WIDTH = 842;
 
-    private const HEIGHT = 595;
+    public const HEIGHT = 595;
 
-    private const MARGIN = 36;
+    public const MARGIN = 36;
 
     private const FOOT = 18;
 
@@ -64,7 +64,7 @@ final class Sheet
         $top = $at + 12;
         $low = self::HEIGHT - self::FOOT - 14 * count($note) - 4;
 
-        return self::sheet(
+        return self::page(
             $n,
             $inside.
                 self::canvas(
@@ -129,10 +129,11 @@ final class Sheet
                 ).self::write($x, $y + $height, 8, self::oneLine($cell->note, $letters));
         }
 
-        return self::sheet($n, $inside);
+        return self::page($n, $inside);
     }
 
-    private static function sheet(int $n, string $inside): string
+    /** A numbered sheet with what stands on it. */
+    public static function page(int $n, string $inside): string
     {
         return Xml::element(
             'svg',
@@ -173,7 +174,7 @@ final class Sheet
         ).Xml::element('rect', $place + ['fill' => 'none', 'stroke' => '#8b8578', 'stroke-width' => 0.75]);
     }
 
-    private static function write(
+    public static function write(
         float $x,
         float $y,
         int $size,

@@ -1,3 +1,4 @@
+import type { Aspect } from './aspects';
 import type { Card } from '../protocol/cards';
 import type { Asked } from '../protocol/questions';
 
@@ -20,7 +21,7 @@ export interface Fields {
     look_for: { steps: string[]; words: string[]; slips: string[] };
     skills: string[];
     asks: Card[];
-    aspects: { name: string; levels: string[] }[];
+    aspects: Aspect[];
 }
 
 export type PlanPrompt = Fields & {

@@ -4,6 +4,8 @@ import { WIDE } from '../canvas/model/paper';
 import { backdropAddress } from '../canvas/drawing/paper';
 import { reasonOf, sendFile } from '../live/http';
 import { element } from '../page';
+import { Aspects } from './aspects';
+import { Rows } from './rows';
 import { RunCards } from '../questions/cards';
 import type { Fields, PlanPrompt } from './model';
 import { present } from '../present';
@@ -33,6 +35,8 @@ export class Side {
     private readonly backdrop = element<HTMLFormElement>('#backdrop-form');
     private readonly tray = element('#tray-choice');
     private readonly asks: RunCards;
+    private readonly aspects: Aspects;
+    private readonly lists: Partial<Record<(typeof LISTS)[number], Rows>> = {};
     private tried = 0;
     /** Where "Picture" was chosen and no file has come yet: what stands there must not take the choice away. */
     private awaitsFile: string | null = null;
@@ -51,16 +55,10 @@ export class Side {
             );
         }
         for (const list of LISTS) {
-            element(`#look-${list}`).addEventListener('input', () =>
-                settings.set('look_for', {
-                    steps: lines('look-steps'),
-                    words: lines('look-words'),
-                    slips: lines('look-slips'),
-                }),
-            );
+            this.lists[list] = new Rows(element(`#look-${list}`), () => settings.set('look_for', this.lookFor()));
         }
         this.asks = new RunCards(element('#asks'), { ...settings, changed: (cards) => settings.set('asks', cards) });
-        element('#aspects').addEventListener('change', () => settings.set('aspects', lines('aspects').map(aspect)));
+        this.aspects = new Aspects((aspects) => settings.set('aspects', aspects));
         input('skills').addEventListener('input', () =>
             settings.set(
                 'skills',
@@ -72,18 +70,18 @@ export class Side {
         );
     }
 
+    private lookFor(): Fields['look_for'] {
+        const of = (list: (typeof LISTS)[number]): string[] => present(this.lists[list]).all;
+        return { steps: of('steps'), words: of('words'), slips: of('slips') };
+    }
+
     /** Fields that somebody is typing in stay as they are. */
     show(prompt: PlanPrompt): void {
         put('minutes', prompt.minutes === null ? '' : String(prompt.minutes));
         put('points', prompt.points === null ? '' : String(prompt.points));
-        LISTS.forEach((list) => put(`look-${list}`, prompt.look_for[list].join('\n')));
+        LISTS.forEach((list) => present(this.lists[list]).show(prompt.look_for[list]));
         this.asks.show(prompt.asks);
-        put(
-            'aspects',
-            prompt.aspects
-                .map(({ name, levels }) => (levels.length === 0 ? name : `${name}: ${levels.join(', ')}`))
-                .join('\n'),
-        );
+        this.aspects.show(prompt.aspects);
         put('skills', prompt.skills.join(', '));
         const kind = prompt.tray?.kind ?? '';
         element<HTMLInputElement>(`input[name=tray][value="${kind}"]`, this.tray).checked = true;
@@ -184,24 +182,6 @@ function put(id: string, value: string): void {
 }
 
 /** "Method: none, some, complete", or a name alone. */
-function aspect(line: string): { name: string; levels: string[] } {
-    const at = line.indexOf(':');
-    const [name, levels] = at < 0 ? [line, ''] : [line.slice(0, at), line.slice(at + 1)];
-    return {
-        name: name.trim(),
-        levels: levels
-            .split(',')
-            .map((one) => one.trim())
-            .filter((one) => one !== ''),
-    };
-}
-
-function lines(id: string): string[] {
-    return input(id)
-        .value.split('\n')
-        .map((line) => line.trim())
-        .filter((line) => line !== '');
-}
 
 /** A ruling's settings, numbers as numbers; what belongs to other rulings is left out. */
 function read(form: HTMLFormElement, kind: string): Backdrop {

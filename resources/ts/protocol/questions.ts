@@ -18,6 +18,8 @@ export interface Asked {
     words: string;
     spot: Spot | null;
     options?: Choice[];
+    /** How many may be chosen of several. */
+    most?: number;
     from?: number;
     to?: number;
     low?: string;

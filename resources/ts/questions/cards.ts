@@ -1,9 +1,9 @@
-import Sortable from 'sortablejs';
 import { post, reasonOf, sendFile } from '../live/http';
 import { element } from '../page';
 import { present } from '../present';
 import type { AskedCard, Card } from '../protocol/cards';
 import type { Words } from '../protocol/words';
+import { inOrder } from './order';
 
 interface Settings {
     /** Of what holds them: where pictures are brought in and lines are read. */
@@ -28,13 +28,8 @@ export class RunCards {
     ) {
         this.list = element('.run-card-list', root);
         this.problem = element('[data-cards="problem"]', root);
-        Sortable.create(this.list, {
-            handle: '.run-card-grip',
-            animation: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 120,
-            onEnd: () => this.tell(),
-        });
+        inOrder(this.list, '.run-card-grip', () => this.tell());
         root.addEventListener('click', (event) => this.pressed(event.target as Element));
-        root.addEventListener('keydown', (event) => this.keyed(event));
         this.list.addEventListener('change', (event) => this.changed(event.target as HTMLInputElement));
     }
 
@@ -99,24 +94,6 @@ export class RunCards {
             this.tell();
         } else if (item !== null && what?.card === 'no-picture') {
             this.picture(item, '');
-            this.tell();
-        }
-    }
-
-    /** A card goes up and down with the arrow keys on its grip. */
-    private keyed(event: KeyboardEvent): void {
-        const grip = (event.target as Element).closest<HTMLElement>('.run-card-grip');
-        const item = grip?.closest<HTMLElement>('.run-card');
-        const isUp = event.key === 'ArrowUp';
-        if (grip === null || !item || (!isUp && event.key !== 'ArrowDown')) {
-            return;
-        }
-        event.preventDefault();
-        event.stopPropagation();
-        const beside = isUp ? item.previousElementSibling : item.nextElementSibling;
-        if (beside !== null) {
-            beside[isUp ? 'before' : 'after'](item);
-            grip.focus();
             this.tell();
         }
     }

@@ -152,14 +152,23 @@ function choices(root: HTMLElement, asked: Asked, settings: FieldSettings): Fiel
         root.append(label);
         return input;
     });
+    const limit = (): void => {
+        const isFull = asked.most !== undefined && inputs.filter(({ checked }) => checked).length >= asked.most;
+        inputs.forEach((input) => {
+            input.disabled = isFull && !input.checked;
+        });
+    };
     root.addEventListener('change', () => {
         const chosen = inputs.filter(({ checked }) => checked).map(({ value }) => value);
+        limit();
         settings.answer(several ? (chosen.length === 0 ? null : chosen) : (chosen[0] ?? null));
     });
-    return (value) =>
+    return (value) => {
         inputs.forEach((input) => {
             input.checked = Array.isArray(value) ? value.includes(input.value) : value === input.value;
         });
+        limit();
+    };
 }
 
 function scale(root: HTMLElement, asked: Asked, settings: FieldSettings): Field['show'] {

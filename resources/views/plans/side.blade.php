@@ -49,21 +49,21 @@
         <label for="points">{{ __('Points (none when empty)') }}</label>
         <input id="points" class="form-control" type="number" min="0" max="100" step="0.5">
         <p class="problem" role="alert" data-refused="points" data-of="#points" hidden></p>
-        <label for="aspects">{{ __('What you check, one per line') }}</label>
-        <textarea id="aspects" class="form-control" rows="3" dir="auto"
-            placeholder="{{ __('Method: not there, some steps, complete') }}"
-            aria-describedby="aspects-help"></textarea>
-        <p class="problem" role="alert" data-refused="aspects" data-of="#aspects" hidden></p>
-        <p id="aspects-help"
-            class="form-text">{{ __('A name, a colon, then two to six levels, lowest first, with commas between. A name on its own is checked by Strata. Leave this empty to check the whole canvas.') }}</p>
+        <span class="rows-name">{{ __('What you check') }}</span>
+        <ol id="aspect-list" class="rows-list"></ol>
+        <button type="button" id="aspect-add" class="btn btn-sm btn-outline-slate"><x-icon name="plus-lg" />
+            {{ __('Add something to check') }}</button>
+        <p class="problem" role="alert" data-refused="aspects" data-of="#aspect-list" hidden></p>
+        <p class="form-text">{{ __('Leave this empty to check the whole canvas by Strata.') }}</p>
     </details>
     <details>
         <summary>{{ __('Look for') }}</summary>
-        @foreach (['steps' => __('Expected steps, one per line'), 'words' => __('Key words, one per line'),
-            'slips' => __('Common slips, one per line')] as $field => $name)
-            <label for="look-{{ $field }}">{{ $name }}</label>
-            <textarea id="look-{{ $field }}" class="form-control" rows="2" dir="auto"></textarea>
-        @endforeach
+        <x-rows id="look-steps" :words="__('Expected steps')" :one="__('Step')" :add="__('Step')"
+            :hint="__('takes moments about the support')" />
+        <x-rows id="look-words" :words="__('Key words')" :one="__('Word')" :add="__('Word')"
+            :hint="__('pivot')" />
+        <x-rows id="look-slips" :words="__('Common slips')" :one="__('Slip')" :add="__('Slip')"
+            :hint="__('measures from the left end')" />
         <p class="problem" role="alert" data-refused="look_for" data-of="#look-steps, #look-words, #look-slips"
             hidden></p>
         <label for="skills">{{ __('Skills, with commas between') }}</label>

@@ -116,3 +116,17 @@
             class="visually-hidden">{{ __('Remove it') }}</span></button>
     </div>
 </template>
+<template id="aspect-template">
+    <li class="aspect" data-first="{{ __('not there') }}|{{ __('complete') }}">
+        <div class="rows-row"><button type="button" class="btn btn-icon aspect-grip"
+            title="{{ __('Drag to reorder, or use the arrow keys') }}"><x-icon name="grip-vertical" /><span
+            class="visually-hidden">{{ __('Drag to reorder, or use the arrow keys') }}</span></button>
+            <input class="form-control" data-aspect="name" maxlength="40" dir="auto" autocomplete="off"
+                aria-label="{{ __('What you check') }}" placeholder="{{ __('Method') }}">
+            <select class="form-select" data-aspect="scale" aria-label="{{ __('Levels') }}"><option
+                value="strata">{{ __('Strata') }}</option><option value="own">{{ __('own levels') }}</option></select>
+            <button type="button" class="btn btn-icon" data-aspect="out" title="{{ __('Remove') }}"><x-icon
+                name="x-lg" /><span class="visually-hidden">{{ __('Remove') }}</span></button></div>
+        <x-rows :words="__('Levels, lowest first')" :one="__('Level')" :add="__('Level')" :longest="40" />
+    </li>
+</template>

@@ -99,6 +99,7 @@
         </ul>
     @elseif ($view === 'board')
         @php($board = $session->board)
+        @php($votes = App\Sessions\Show\VoteOnOffers::shown($session))
         <h1 class="visually-hidden">{{ __('Offered work') }}</h1>
         <div class="shown-board" data-columns="{{ count($board->headings) }}"
             data-most="{{ $offers->max(fn ($some) => $some->count()) ?? 0 }}">
@@ -110,8 +111,10 @@
                         @php($name = $names->show($offer->seat->name, $offer->seat->seatName()))
                         <figure class="shown-offer"><img src="{{ route('screen.offer', [$session, $offer]) }}"
                             alt="{{ $offer->words === '' ? __('A canvas of the class') : $offer->words }}">
-                            @if ($offer->words !== '' || $name !== '') <figcaption dir="auto">{{ $offer->words }}
-                                @if ($name !== '') <b>{{ $name }}</b> @endif</figcaption> @endif</figure>
+                            <figcaption dir="auto"><b class="shown-number">{{ $offer->number }}</b> {{ $offer->words }}
+                                @if ($name !== '') <b>{{ $name }}</b> @endif
+                                @if ($votes !== []) <b class="shown-votes">{{ trans_choice('{0} no votes|{1} :count vote|[2,*] :count votes',
+                                $votes[$offer->number] ?? 0) }}</b> @endif</figcaption></figure>
                     @endforeach
                 </section>
             @endforeach

@@ -241,6 +241,26 @@ final class CheckTest extends OneStudentTestCase
         self::assertSame([], $this->teacher()->refresh()->phrases);
     }
 
+    public function test_phrases_come_in_the_order_of_their_use_on_this_prompt_and_stand_still_while_one_checks(): void
+    {
+        $this->teacher()->update(['phrases' => ['Neat.', 'Units!']]);
+        $seats = [$this->seat, $this->seat($this->session, 'Wren')[0], $this->seat($this->session, 'Iona')[0]];
+        foreach (['Units!', 'Name the pivot.', 'Name the pivot.'] as $i => $note) {
+            $this->check(['canvas' => $this->canvasOf($seats[$i])->id, 'note' => $note])->assertOk();
+        }
+        $answers = "/desk/{$this->session->id}/canvas/{$this->canvasOf($this->seat)->id}/answers";
+        $order = fn (): array => preg_match_all('/data-phrase="([^"]+)"/', (string) $this->get($answers)->getContent(), $found)
+            ? $found[1]
+            : [];
+        self::assertSame(['Name the pivot.', 'Units!', 'Neat.'], $order());
+        foreach ($seats as $seat) {
+            $this->check(['canvas' => $this->canvasOf($seat)->id, 'note' => 'Neat.'])->assertOk();
+        }
+        self::assertSame(['Name the pivot.', 'Units!', 'Neat.'], $order(), 'the keys stay where they are');
+        $this->travel(6)->minutes();
+        self::assertSame('Neat.', $order()[0]);
+    }
+
     /** @param  array<string, mixed>  $what */
     private function settings(array $what): void
     {

@@ -55,7 +55,7 @@ final class ClassOverviewTest extends CragTestCase
             ->get("/desk/{$this->session->id}/picture")
             ->assertOk();
         $picture->assertSeeInOrder(['Otis', 'No attempt', '0 %', 'Wren', '67 %', 'Tamsin', 'Secure', '100 %']);
-        $picture->assertSeeInOrder(['Typed at prompt 1', '0 of 4 name “pivot”']);
+        $picture->assertSeeInOrder(['Patterns at prompt 1', '4', '“pivot” isn’t mentioned.']);
         $picture
             ->assertSeeInOrder(['Skills', 'moments', '50 %'])
             ->assertSeeInOrder(['Not right at prompt 1', '2', '720 N']);
@@ -72,7 +72,13 @@ final class ClassOverviewTest extends CragTestCase
             'Tamsin',
             'Wren',
         ]);
-        $this->propose(['size' => 2, 'way' => 'slip'])->assertSeeInOrder(['2 answered 720 N', 'Otis', 'Iona']);
+        $this->propose(['size' => 2, 'way' => 'slip'])->assertSeeInOrder([
+            '2 answered 720 N',
+            'Otis',
+            'Iona',
+            'What 2 have in common: “pivot” isn’t mentioned.',
+            'Tamsin',
+        ]);
         $this->propose(['size' => 2, 'way' => 'alike', 'apart' => 'otis, Iona'])
             ->assertOk()
             ->assertDontSee('2 answered');

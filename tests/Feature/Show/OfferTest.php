@@ -6,7 +6,9 @@ namespace Tests\Feature\Show;
 
 use App\Models\Show\Offer;
 use Crag\Session\Screen\OfferState;
+use Illuminate\Support\Facades\Process;
 use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\Support\OneStudentTestCase;
 
@@ -105,7 +107,7 @@ final class OfferTest extends OneStudentTestCase
             [$first->state, $second->state],
             'all offers open',
         );
-        $this->desk("offer/{$second->id}/arrange", ['by' => -1])->assertOk();
+        $this->desk("offer/{$second->id}/arrange", ['column' => 0, 'at' => 0])->assertOk();
         self::assertSame([2, 1], [$first->refresh()->place, $second->refresh()->place]);
         $this->desk("offer/{$first->id}/arrange", ['column' => 1])->assertOk();
         $this->desk("offer/{$first->id}/arrange", ['column' => 2])->assertUnprocessable();
@@ -116,6 +118,67 @@ final class OfferTest extends OneStudentTestCase
         $this->desk('offers/board', ['headings' => ['a', 'b', 'c', 'd', 'e']])->assertUnprocessable();
         $this->desk("offer/{$first->id}/line-up")->assertOk();
         self::assertSame(1, $this->session->lineup()->count());
+    }
+
+    public function test_columns_change_places_with_what_stands_in_them(): void
+    {
+        $this->desk('offers/board', ['headings' => ['Left', 'Middle', 'Right'], 'open' => true])->assertOk();
+        foreach (['one', 'two'] as $words) {
+            $this->offer(['words' => $words])->assertOk();
+        }
+        [$one, $two] = Offer::query()->orderBy('id')->get()->all();
+        $this->desk("offer/{$two->id}/arrange", ['column' => 2])->assertOk();
+        $this->desk('offers/board', ['order' => [2, 0, 1]])->assertOk();
+        self::assertSame(['Right', 'Left', 'Middle'], $this->session->refresh()->board->headings);
+        self::assertSame([1, 0], [$one->refresh()->column, $two->refresh()->column]);
+        $this->desk('offers/board', ['order' => [0, 0, 1]])->assertOk();
+        $this->desk('offers/board', ['order' => [1, 0]])->assertOk();
+        self::assertSame(['Right', 'Left', 'Middle'], $this->session->refresh()->board->headings, 'that is no order');
+    }
+
+    public function test_the_class_votes_by_numbers_that_stay_and_sees_how_it_went_when_the_teacher_says(): void
+    {
+        $this->desk('offers/board', ['open' => true])->assertOk();
+        $this->offer(['words' => 'one'])->assertOk();
+        $this->desk('offers/vote', ['votes' => 2])->assertUnprocessable();
+        $this->offer(['words' => 'two'])->assertOk();
+        $this->offer(['words' => 'three'])->assertOk();
+        $this->desk('screen', ['view' => 'board'])->assertNoContent();
+        $this->desk('offers/vote', ['votes' => 2])->assertOk();
+        $this->desk('offers/vote', ['votes' => 9])->assertUnprocessable();
+        $vote = fn (array $numbers) => $this->asStudent($this->seat, $this->token)->postJson(
+            "/seat/{$this->seat->id}/ask",
+            ['ask' => $this->session->refresh()->ask_id, 'value' => $numbers],
+        );
+        $vote(['v1', 'v2', 'v3'])->assertUnprocessable()->assertSee('You can choose up to 2.');
+        $vote(['v2', 'v3'])->assertOk();
+        // Whatever moves in the meantime, a vote stays with its work.
+        $third = Offer::query()->where('number', 3)->sole();
+        $this->desk("offer/{$third->id}/arrange", ['column' => 0, 'at' => 0])->assertOk();
+        $this->screen()->assertSeeInOrder(['three', 'one', 'two'])->assertDontSee('vote');
+        $this->desk('ask-step')->assertOk();
+        $this->screen()->assertSeeInOrder(['three', '1 vote', 'one', 'no votes', 'two', '1 vote']);
+    }
+
+    public function test_the_board_is_printed_as_the_class_sees_it_and_kept_after_the_end(): void
+    {
+        $pdf = fn () => $this->asTeacher()->get("/desk/{$this->session->id}/board.pdf");
+        $pdf()->assertNotFound();
+        $this->desk('offers/board', ['headings' => ['By moments', 'By balance'], 'open' => true])->assertOk();
+        $this->offer(['words' => 'Look at the pivot'])->assertOk();
+        $file = sys_get_temp_dir().'/board-test.pdf';
+        $answer = $pdf()->assertOk()->baseResponse;
+        self::assertInstanceOf(BinaryFileResponse::class, $answer);
+        copy($answer->getFile()->getPathname(), $file);
+        $text = Process::run(['pdftotext', '-layout', $file, '-'])->throw()->output();
+        unlink($file);
+        foreach (['By moments', 'By balance', 'Look at the pivot', 'turns about the pivot'] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        self::assertStringNotContainsString('Tamsin', $text);
+        $this->asTeacher()->post("/desk/{$this->session->id}/end");
+        $pdf()->assertOk();
+        $this->asTeacher()->get("/desk/{$this->session->id}/ended")->assertOk()->assertSee('board.pdf');
     }
 
     public function test_a_teacher_takes_none_or_not_so_many(): void

@@ -22,8 +22,6 @@ use Crag\Canvas\Bolder;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\Log\Replay;
-use Crag\Canvas\Object\PlacedObject;
-use Crag\Canvas\Scene;
 use Crag\Render\SceneSvg;
 use Crag\Session\Screen\OfferState;
 use Crag\Session\Screen\ScreenView;
@@ -129,11 +127,7 @@ final class ClassScreenController
 
     public static function part(LiveSession $session, Offer $offer): Response
     {
-        $scene = $offer->canvas->scene($offer->at_operation);
-        $scene = new Scene(
-            $scene->pages,
-            array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach),
-        );
+        $scene = $offer->scene();
         $cut = $offer->cut;
 
         return self::svg(

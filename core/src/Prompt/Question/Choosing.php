@@ -14,17 +14,19 @@ use Random\Randomizer;
 /** One choice or several. An answer is the id of a choice, or a list of them. */
 final readonly class Choosing implements Asked
 {
-    public const MOST_OPTIONS = 12;
+    public const MOST_OPTIONS = 40;
 
     /**
      * @param  list<Option>  $options
      * @param  list<string>  $right  ids of the right choices; none where there is no right and wrong
+     * @param  ?int  $most  how many may be chosen of several
      */
     private function __construct(
         private QuestionKind $kind,
         private array $options,
         private array $right,
         private bool $isShuffled,
+        private ?int $most,
     ) {
     }
 
@@ -44,7 +46,15 @@ final readonly class Choosing implements Asked
                     : throw UnreadableFields::badValue('right', 'names no choice');
         }
 
-        return new self($kind, $options, array_values(array_unique($right)), $fields->flag('shuffle'));
+        return new self(
+            $kind,
+            $options,
+            array_values(array_unique($right)),
+            $fields->flag('shuffle'),
+            $kind === QuestionKind::Choices && ! $fields->isNull('most')
+                ? $fields->whole('most', 1, self::MOST_OPTIONS)
+                : null,
+        );
     }
 
     public function kind(): QuestionKind
@@ -58,7 +68,7 @@ final readonly class Choosing implements Asked
             'options' => array_map(static fn (Option $option): array => $option->toArray(), $this->options),
             'right' => $this->right,
             'shuffle' => $this->isShuffled,
-        ];
+        ] + ($this->most === null ? [] : ['most' => $this->most]);
     }
 
     public function forStudent(string $seed): array
@@ -67,7 +77,8 @@ final readonly class Choosing implements Asked
             ? (new Randomizer(new Xoshiro256StarStar(hash('sha256', $seed, true))))->shuffleArray($this->options)
             : $this->options;
 
-        return ['options' => array_map(static fn (Option $option): array => $option->toArray(), $options)];
+        return ['options' => array_map(static fn (Option $option): array => $option->toArray(), $options)] +
+            ($this->most === null ? [] : ['most' => $this->most]);
     }
 
     public function texts(): array
@@ -82,6 +93,7 @@ final readonly class Choosing implements Asked
             array_map(static fn (Option $option): Option => $option->filled($draw), $this->options),
             $this->right,
             $this->isShuffled,
+            $this->most,
         );
     }
 
@@ -101,6 +113,9 @@ final readonly class Choosing implements Asked
         $chosen = $this->kind === QuestionKind::Choice ? [$answer] : $answer;
         if (! is_array($chosen) || ! array_is_list($chosen) || count($chosen) > self::MOST_OPTIONS) {
             throw UnreadableFields::missing('value');
+        }
+        if ($this->most !== null && count($chosen) > $this->most) {
+            throw UnreadableFields::saying("You can choose up to {$this->most}.");
         }
         foreach ($chosen as $id) {
             if (! in_array($id, $ids, true)) {

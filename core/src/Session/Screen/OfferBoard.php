@@ -42,6 +42,22 @@ final readonly class OfferBoard
         return self::read(['headings' => $headings ?? $this->headings, 'open' => $isOpen ?? $this->isOpen]);
     }
 
+    /**
+     * Columns in another order.
+     *
+     * @param  list<int>  $order  each column's place until now, from left to right
+     * @return ?self  null where that is no order of these columns
+     */
+    public function inOrder(array $order): ?self
+    {
+        $sorted = $order;
+        sort($sorted);
+
+        return $sorted === array_keys($this->headings)
+            ? self::read(['headings' => array_map(fn (int $i): string => $this->headings[$i], $order), 'open' => $this->isOpen])
+            : null;
+    }
+
     public function lastColumn(): int
     {
         return count($this->headings) - 1;

@@ -14,16 +14,21 @@ export class ClassPicture {
 
     constructor(private readonly desk: Desk) {
         const open = (): void => this.open();
+        const form = element<HTMLFormElement>('#groups-form');
         desk.actions.add(
             {
                 picture: open,
                 'close-picture': () => this.close(),
                 'keep-groups': () => void this.keep(),
                 'show-groups': () => void this.showGroups(),
+                'groups-by-pattern': () => {
+                    element<HTMLSelectElement>('[name=way]', form).value = 'slip';
+                    form.scrollIntoView({ block: 'start' });
+                    void this.propose(form);
+                },
             },
             { picture: open },
         );
-        const form = element<HTMLFormElement>('#groups-form');
         form.addEventListener('submit', (event) => {
             event.preventDefault();
             void this.propose(form);

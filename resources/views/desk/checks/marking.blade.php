@@ -1,5 +1,5 @@
 {{-- What is found in one canvas beside a quick level: the plan's own levels, points, a note. $canvas, $prompt (its
-    value), $judgement, $phrases. --}}
+    value), $judgement, $phrases, and which of them are the teacher's own: $kept. --}}
 @php($aspects = $prompt->aspects())
 @php($hasOwn = count($aspects) > 1 || ! $aspects[0]->scale->isStrata)
 @php($checks = route('desk.check', $session, false))
@@ -49,14 +49,14 @@
         @foreach ($phrases as $i => $phrase)
             <span class="phrase"><button class="chip chip-quiet" data-do="phrase" data-phrase="{{ $phrase }}"><span
                 dir="auto">{{ Str::limit($phrase, 40) }}</span>@if ($i < 3) <kbd>{{ $i + 7 }}</kbd> @endif
-                </button><button class="mini"
+                </button>@if (in_array($phrase, $kept, true))<button class="mini"
                 data-post="{{ route('desk.phrases', $session, false) }}"
                 data-body="{{ json_encode(['phrase' => $phrase, 'drop' => true]) }}" data-then="phrases"
                 title="{{ __('Drop this phrase') }}"><x-icon name="x" /><span
                 class="visually-hidden">{{ __('Drop “:phrase”',
-                ['phrase' => Str::limit($phrase, 40)]) }}</span></button></span>
+                ['phrase' => Str::limit($phrase, 40)]) }}</span></button>@endif</span>
         @endforeach
-        @if ($judgement->note !== '' && ! in_array($judgement->note, $phrases, true))
+        @if ($judgement->note !== '' && ! in_array($judgement->note, $kept, true))
             <button class="mini-text" data-post="{{ route('desk.phrases', $session, false) }}"
                 data-body="{{ json_encode(['phrase' => $judgement->note]) }}"
                 data-then="phrases">{{ __('Keep this note as a phrase') }}</button>

@@ -65,12 +65,14 @@
                     <b>{{ $share($of['class']) }}</b></li> @endforeach</ul></section>
         @endif
         @foreach ($stand->prompts as $prompt)
-            @php($named = $stand->named($prompt))
-            @if (($named[''] ?? 0) > 0)
-                <section><h3 class="h6">{{ __('Typed at prompt :n', ['n' => $prompt->n]) }}</h3>
-                    <ul>@foreach (array_diff_key($named, ['' => 0]) as $word => $n)
-                        <li dir="auto">{{ __(':n of :all name “:word”',
-                        ['n' => $n, 'all' => $named[''], 'word' => $word]) }}</li> @endforeach</ul></section>
+            @php($patterns = $stand->patterns($prompt))
+            @if ($patterns !== [])
+                <section><h3 class="h6">{{ __('Patterns at prompt :n', ['n' => $prompt->n]) }}</h3>
+                    <ul>@foreach ($patterns as $pattern) <li><button class="chip" data-do="choose-seats"
+                        data-seat="{{ implode(' ', $pattern->who) }}"
+                        title="{{ __('Choose their tiles') }}"><b>{{ count($pattern->who) }}</b>
+                        <span dir="auto">{{ __($pattern->point->sentence, $pattern->point->values) }}</span></button></li>
+                        @endforeach</ul></section>
             @endif
             @php($slips = $stand->slips($prompt))
             @if ($slips !== [])
@@ -79,6 +81,9 @@
                         data-seat="{{ implode(' ', $slip->seats) }}"><b>{{ count($slip->seats) }}</b>
                         <span dir="auto">{{ $slip->written }}</span></button></li> @endforeach</ul></section>
             @endif
+            @php($hasPattern = ($hasPattern ?? false) || $patterns !== [] || $slips !== [])
         @endforeach
+        @if ($hasPattern ?? false) <p><button class="btn btn-outline-slate" data-do="groups-by-pattern"><x-icon
+            name="people" /> {{ __('Group them by what they share') }}</button></p> @endif
     </div>
 @endif

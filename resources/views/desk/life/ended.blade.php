@@ -23,6 +23,8 @@
             @if ($session->canvases_count > 0)
                 @include('desk.life.record')
                 @include('desk.checks.results')
+                @if ($hasBoard) <p><a class="btn btn-outline-slate w-100" href="{{ route('desk.board.pdf', $session) }}"><x-icon
+                    name="printer" /> {{ __('Offered work as PDF') }}</a></p> @endif
             @endif
             @include('desk.life.keep')
             @if ($deeds->may(Deed::GoOn))

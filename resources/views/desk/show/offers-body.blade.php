@@ -31,14 +31,14 @@
         </li>
     @endforeach
 </ul>
+@php($accepted = $offers->where('state', OfferState::Accepted))
 <h3 class="h6">{{ __('On one page') }}</h3>
 @if ($deeds->may(Deed::ChooseScreen))
-    <form class="offer-headings" data-post="{{ $desk }}/offers/board" data-live data-then="offers">
-        @foreach ($board->headings as $i => $heading)<input name="headings[]" class="form-control" maxlength="{{ Crag\Session\Screen\OfferBoard::LONGEST_HEADING }}"
-            value="{{ $heading }}" placeholder="{{ __('Heading of column :n', ['n' => $i + 1]) }}"
-            aria-label="{{ __('Heading of column :n', ['n' => $i + 1]) }}" dir="auto">@endforeach
-    </form>
     <div class="panel-row">
+        <button class="btn btn-sm btn-slate" data-post="{{ $desk }}/screen"
+            data-body='{"view":"board"}'><x-icon name="easel" /> {{ __('Show the page') }}</button>
+        @if ($accepted->isNotEmpty()) <a class="btn btn-sm btn-outline-slate" href="{{ $desk }}/board.pdf"><x-icon
+            name="printer" /> {{ __('Print it (PDF)') }}</a> @endif
         @if (count($board->headings) < Crag\Session\Screen\OfferBoard::MOST_COLUMNS)
             <button class="mini-text" data-post="{{ $desk }}/offers/board"
             data-body="{{ json_encode(['headings' => [...$board->headings, '']]) }}"
@@ -46,38 +46,48 @@
         @if (count($board->headings) > 1) <button class="mini-text" data-post="{{ $desk }}/offers/board"
             data-body="{{ json_encode(['headings' => array_slice($board->headings, 0, -1)]) }}"
             data-then="offers"><x-icon name="dash-lg" /> {{ __('Column') }}</button> @endif
-        <button class="btn btn-sm btn-slate" data-post="{{ $desk }}/screen"
-            data-body='{"view":"board"}'><x-icon name="easel" /> {{ __('Show the page') }}</button>
     </div>
 @endif
-<ul class="offers">
-    @php($accepted = $offers->where('state', OfferState::Accepted))
-    @foreach ($accepted->sortBy(fn ($offer) => [$offer->column, $offer->place]) as $offer)
-        <li class="offer">
-            <img src="{{ $desk }}/offer/{{ $offer->id }}.svg"
-                alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">
-            <p><b><x-seat-name :seat="$offer->seat" /></b> @if ($offer->words !== '')
-                <span dir="auto">“{{ $offer->words }}”</span> @endif</p>
-            @if ($deeds->may(Deed::ChooseScreen))
-                <div class="panel-row">
-                    @if (count($board->headings) > 1)
-                        <select name="column" class="form-select form-select-sm"
-                            data-to="{{ $desk }}/offer/{{ $offer->id }}/arrange"
-                            aria-label="{{ __('Column') }}">@foreach ($board->headings as $i => $heading)<option
-                            value="{{ $i }}" @selected($i === $offer->column)>{{ $heading === '' ? $i + 1
-                            : $heading }}</option>@endforeach</select>
-                    @endif
-                    <button class="mini" data-post="{{ $desk }}/offer/{{ $offer->id }}/arrange" data-body='{"by":-1}'
-                        data-then="offers" title="{{ __('Further up') }}"><x-icon name="arrow-up" /><span
-                        class="visually-hidden">{{ __('Further up') }}</span></button>
-                    <button class="mini" data-post="{{ $desk }}/offer/{{ $offer->id }}/arrange" data-body='{"by":1}'
-                        data-then="offers" title="{{ __('Further down') }}"><x-icon name="arrow-down" /><span
-                        class="visually-hidden">{{ __('Further down') }}</span></button>
-                    <button class="mini" data-post="{{ $desk }}/offer/{{ $offer->id }}/decline" data-then="offers"
-                        title="{{ __('Off the page') }}"><x-icon name="x" /><span
-                        class="visually-hidden">{{ __('Off the page') }}</span></button>
-                </div>
-            @endif
-        </li>
+@if ($deeds->may(Deed::Ask) && $accepted->count() > 1)
+    <form class="panel-row offer-vote" data-post="{{ $desk }}/offers/vote" data-then="ask">
+        <label>{{ __('Votes each') }} <select name="votes"
+            class="form-select form-select-sm">@foreach (range(1, App\Sessions\Show\VoteOnOffers::MOST) as $n)<option
+            value="{{ $n }}">{{ $n }}</option>@endforeach</select></label>
+        <button class="btn btn-sm btn-outline-slate">{{ __('Let the class vote') }}</button></form>
+@endif
+<form class="board" data-columns="{{ count($board->headings) }}" data-post="{{ $desk }}/offers/board" data-live
+    data-then="offers">
+    @foreach ($board->headings as $i => $heading)
+        <section class="board-column" data-column="{{ $i }}">
+            <div class="board-head">@if (count($board->headings) > 1 && $deeds->may(Deed::ChooseScreen)) <button
+                type="button" class="btn btn-icon board-grip"
+                title="{{ __('Drag to reorder, or use the arrow keys') }}"><x-icon name="grip-vertical" /><span
+                class="visually-hidden">{{ __('Drag to reorder, or use the arrow keys') }}</span></button> @endif
+                <input name="headings[]" class="form-control" maxlength="{{ Crag\Session\Screen\OfferBoard::LONGEST_HEADING }}"
+                value="{{ $heading }}" placeholder="{{ __('Heading of column :n', ['n' => $i + 1]) }}"
+                aria-label="{{ __('Heading of column :n', ['n' => $i + 1]) }}" dir="auto"
+                @disabled(! $deeds->may(Deed::ChooseScreen))></div>
+            <ul class="board-offers">
+                @foreach ($accepted->where('column', $i)->sortBy('place') as $offer)
+                    <li class="offer" data-offer="{{ $offer->id }}">
+                        <img src="{{ $desk }}/offer/{{ $offer->id }}.svg" draggable="false"
+                            alt="{{ __('What :name offers', ['name' => $offer->seat->name]) }}">
+                        <p><b class="offer-number">{{ $offer->number }}</b> <b><x-seat-name :seat="$offer->seat" /></b>
+                            @if ($offer->words !== '') <span dir="auto">“{{ $offer->words }}”</span> @endif</p>
+                        @if ($deeds->may(Deed::ChooseScreen))
+                            <div class="panel-row">
+                                <button type="button" class="btn btn-icon offer-grip"
+                                    title="{{ __('Drag to reorder, or use the arrow keys') }}"><x-icon
+                                    name="arrows-move" /><span
+                                    class="visually-hidden">{{ __('Drag to reorder, or use the arrow keys') }}</span></button>
+                                <button type="button" class="btn btn-icon" data-post="{{ $desk }}/offer/{{ $offer->id }}/decline"
+                                    data-then="offers" title="{{ __('Off the page') }}"><x-icon name="x-lg" /><span
+                                    class="visually-hidden">{{ __('Off the page') }}</span></button>
+                            </div>
+                        @endif
+                    </li>
+                @endforeach
+            </ul>
+        </section>
     @endforeach
-</ul>
+</form>

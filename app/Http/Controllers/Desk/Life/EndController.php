@@ -9,7 +9,6 @@ use App\Http\Pages\RecordPage;
 use App\Jobs\JobState;
 use App\Jobs\MakeRecord;
 use App\Live\PublicAddress;
-use App\Live\SchoolTime;
 use App\Models\LiveSession;
 use App\Models\Record;
 use App\Records\Results;
@@ -25,7 +24,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -125,7 +123,7 @@ final class EndController
     {
         $record = $session->records()->where('state', JobState::Ready)->where('kind', $kind)->firstOrFail();
 
-        return response()->download($record->path(), "{$this->name($session)}.{$kind}", ['Content-Type' => $mime]);
+        return response()->download($record->path(), "{$session->fileName()}.{$kind}", ['Content-Type' => $mime]);
     }
 
     /**
@@ -148,7 +146,7 @@ final class EndController
 
         return response($bytes)->withHeaders([
             'Content-Type' => $mime,
-            'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-{$what}.{$sheet}\"",
+            'Content-Disposition' => "attachment; filename=\"{$session->fileName()}-{$what}.{$sheet}\"",
         ]);
     }
 
@@ -161,7 +159,7 @@ final class EndController
             json_encode($statements, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
         )->withHeaders([
             'Content-Type' => 'application/json',
-            'Content-Disposition' => "attachment; filename=\"{$this->name($session)}-xapi.json\"",
+            'Content-Disposition' => "attachment; filename=\"{$session->fileName()}-xapi.json\"",
         ]);
     }
 
@@ -181,10 +179,5 @@ final class EndController
         return redirect()
             ->route('home')
             ->with('said', __('“:title” is deleted, with everything in it.', ['title' => $session->title]));
-    }
-
-    private function name(LiveSession $session): string
-    {
-        return (Str::slug($session->title) ?: 'session').'-'.SchoolTime::of($session->created_at)->format('Y-m-d');
     }
 }

@@ -9,14 +9,18 @@ use App\Http\CurrentRole;
 use App\Http\Pages\Deeds;
 use App\Models\LiveSession;
 use App\Models\Show\Offer;
+use App\Records\PrintBoard;
 use App\Sessions\Show\LineUp;
 use App\Sessions\Show\Offering;
+use App\Sessions\Show\VoteOnOffers;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Screen\OfferBoard;
+use Crag\Session\Screen\OfferState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** What students offer, and the page on which it stands. */
 final class OffersController
@@ -57,15 +61,15 @@ final class OffersController
     public function arrange(Request $request, LiveSession $session, Offer $offer): JsonResponse
     {
         $request->validate([
-            'column' => ['integer', 'min:0', 'max:'.$session->board->lastColumn()],
-            'by' => ['integer', 'in:-1,1'],
+            'column' => ['required', 'integer', 'min:0', 'max:'.$session->board->lastColumn()],
+            'at' => ['integer', 'min:0', 'max:'.OfferBoard::MOST],
         ]);
-
-        if ($request->has('column')) {
-            $this->offering->place($session, $offer, $request->integer('column'));
-        } else {
-            $this->offering->move($session, $offer, $request->integer('by'));
-        }
+        $this->offering->place(
+            $session,
+            $offer,
+            $request->integer('column'),
+            $request->has('at') ? $request->integer('at') : null,
+        );
 
         return response()->json([]);
     }
@@ -87,12 +91,33 @@ final class OffersController
             'headings' => ['array', 'min:1', 'max:'.OfferBoard::MOST_COLUMNS],
             'headings.*' => ['nullable', 'string', 'max:'.OfferBoard::LONGEST_HEADING],
             'open' => ['boolean'],
+            'order' => ['array', 'max:'.OfferBoard::MOST_COLUMNS],
+            'order.*' => ['integer'],
         ]);
+        if ($request->has('order')) {
+            $this->offering->columns($session, array_map(intval(...), array_values($request->array('order'))));
+        }
         $headings = $request->has('headings')
             ? array_values(array_map(static fn (mixed $one): string => trim((string) $one), $request->array('headings')))
             : null;
         $this->offering->arrange($session, $headings, $request->has('open') ? $request->boolean('open') : null);
 
         return response()->json([]);
+    }
+
+    /** The class votes on what stands on the page, by its numbers. */
+    public function vote(Request $request, LiveSession $session, VoteOnOffers $vote): JsonResponse
+    {
+        $request->validate(['votes' => ['required', 'integer', 'min:1', 'max:'.VoteOnOffers::MOST]]);
+        $vote($session, $request->integer('votes')) ?? abort(422, __('Accept two offers or more first.'));
+
+        return response()->json(['said' => __('The vote is open. Press / to show how it went.')]);
+    }
+
+    public function pdf(LiveSession $session, PrintBoard $print): BinaryFileResponse
+    {
+        abort_if($session->offers()->where('state', OfferState::Accepted)->doesntExist(), 404);
+
+        return response()->download($print($session), "{$session->fileName()}-board.pdf")->deleteFileAfterSend();
     }
 }

@@ -10,6 +10,7 @@ use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Teachers\Teacher;
 use App\Sessions\Checks\FeedbackForStudent;
+use App\Sessions\Checks\OfferPhrases;
 use App\Sessions\Checks\ReadWork;
 use Crag\Canvas\Log\Replay;
 use Crag\Checks\Judgement;
@@ -55,8 +56,12 @@ final class CanvasController
     }
 
     /** What was answered on it, beside what is right, and how it was checked. */
-    public function answers(Request $request, LiveSession $session, string $canvas): View
-    {
+    public function answers(
+        Request $request,
+        LiveSession $session,
+        string $canvas,
+        OfferPhrases $phrases,
+    ): View {
         $found = $this->find($session, $canvas);
         abort_if($found->seat === null, 404);
         $mine = $found->prompt->forSeat($found->seat);
@@ -72,7 +77,8 @@ final class CanvasController
             'lookFor' => $mine->lookFor,
             'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get(),
             'judgement' => $found->check?->judgement() ?? Judgement::nothing(),
-            'phrases' => $teacher instanceof Teacher ? $teacher->phrases ?? [] : [],
+            'phrases' => $teacher instanceof Teacher ? $phrases($teacher, $found->prompt) : [],
+            'kept' => $teacher instanceof Teacher ? $teacher->phrases ?? [] : [],
             'seen' => FeedbackForStudent::said($session->settings->feedback),
         ]);
     }

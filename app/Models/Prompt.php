@@ -15,6 +15,7 @@ use Crag\Json\Fields;
 use Crag\Plan\PlanPrompt;
 use Crag\Plan\PromptPage;
 use Crag\Plan\PromptPages;
+use Crag\Plan\Task\Task;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Question\Question;
 use Crag\Render\PlainMaths;
@@ -265,6 +266,13 @@ final class Prompt extends Model
             ),
             'points' => $mine->points,
             'minutes' => $mine->minutes,
+            'tasks' => array_map(
+                static fn (Task $task): array => [
+                    'words' => $task->words === '' ? __($task->kind->sentence(), ['with' => $task->with]) : $task->words,
+                    'test' => $task->test(),
+                ],
+                $mine->tasks,
+            ),
         ] + $this->announcement();
     }
 }

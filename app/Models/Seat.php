@@ -32,6 +32,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $seen_at_ms
  * @property Pens $pens  down for this student alone
  * @property ?string $prompt_id  where the student is, if not where the class is
+ * @property bool $had_hand_up  ever in this session
  * @property ?int $hand_at_ms  since when the hand is up
  * @property ?int $coming_at_ms  since when a teacher is on the way to it
  * @property int $seen_to_at_ms  what was written until then waits no more
@@ -69,6 +70,7 @@ final class Seat extends Model
         'seen_at_ms' => 0,
         'pens' => null,
         'prompt_id' => null,
+        'had_hand_up' => false,
         'hand_at_ms' => null,
         'coming_at_ms' => null,
         'seen_to_at_ms' => 0,
@@ -90,6 +92,7 @@ final class Seat extends Model
             'pens' => CoreValue::class.':'.Pens::class.',always',
             'light' => 'boolean',
             'keeps_back' => 'boolean',
+            'had_hand_up' => 'boolean',
         ];
     }
 

@@ -79,6 +79,7 @@ final readonly class NotTaken
                 ['line' => mb_strimwidth($words, 0, 60, '…')],
             ),
             'questions' => __('Question :n: :problem', ['n' => $i + 1, 'problem' => __($problem->getMessage())]),
+            'tasks' => __('Task :n: :problem', ['n' => $i + 1, 'problem' => __($problem->getMessage())]),
             default => __('You can have up to 12, each up to 200 characters.'),
         };
     }

@@ -16,7 +16,7 @@ final class ReadyPrompts
     {
         return [
             'squared' => [__('Blank squared page'), __('Just space')],
-            'tools' => [__('Try out the tools'), __('Six small tasks for a first lesson')],
+            'tools' => [__('Try out the tools'), __('Small tasks that tick themselves, for a first lesson')],
             'sketch' => [__('Sketch it and explain it'), __('A drawing on the left, words on the right')],
             'three-two-one' => [__('Three, two, one'), __('For the end of a lesson')],
             'snapshot' => [__('Your work at the time'), __('A photo from the exercise book, and words')],
@@ -104,22 +104,21 @@ final class ReadyPrompts
     /** @return array{array<string, mixed>, array<string, mixed>} */
     private function tools(): array
     {
-        $tasks = [
-            __('1. Write a greeting with the pen.'),
-            __('2. Change the colour and the width, and underline it.'),
-            __('3. Put a stamp beside it.'),
-            __('4. Draw a triangle with the shapes.'),
-            __('5. Move the triangle here → and turn it.'),
-            __('6. Type your name as text.'),
-        ];
-        $objects = [];
-        foreach ($tasks as $i => $task) {
-            $objects[] = self::text(60, 60 + 150 * $i, $task, 30);
+        $tasks = [];
+        foreach (['pen', 'colour', 'shape', 'stamp', 'text', 'page', 'hand', 'send'] as $kind) {
+            $tasks[] = ['do' => $kind, 'words' => '', 'with' => ''];
         }
 
         return [
-            ['words' => __('Try out the tools. You can’t go wrong: Undo takes anything back.'), 'minutes' => 5],
-            self::page('dotted', [...$objects, self::box(1200, 640, 300, 220)]),
+            [
+                'words' => __('Try out the tools. You can’t go wrong: Undo takes anything back.'),
+                'minutes' => 5,
+                'tasks' => $tasks,
+            ],
+            self::page('dotted', [
+                self::text(60, 60, __('Draw a bridge of your own. Each task ticks itself when you’ve done it.'), 30),
+                self::box(1200, 640, 300, 220),
+            ]),
         ];
     }
 

@@ -320,4 +320,35 @@ final class StudentPageTest extends BrowserTestCase
 
         return [(int) $kept[0], (int) $kept[1]];
     }
+
+    public function test_tasks_tick_themselves_as_they_are_done_and_the_desk_shows_who_has_them_all(): void
+    {
+        [$teacher, $code] = $this->startLesson('Warm-up');
+        $tasks = json_encode(['tasks' => [
+            ['do' => 'pen', 'words' => '', 'with' => ''],
+            ['do' => 'marker', 'words' => 'Highlight it', 'with' => ''],
+            ['do' => 'hand', 'words' => '', 'with' => ''],
+        ]]);
+        $this->sql('update prompts set details = ? where id = (select prompt_id from live_sessions order by rowid desc limit 1)', [$tasks]);
+        $phone = $this->person('Iona', 390, 844)->visit(self::$crag->address().'/join/'.$code);
+        $phone->type('#name', 'Iona')->click('.btn-go');
+        $phone->waitForText('#tasks', 'Draw something with the pen');
+        self::assertSame('0/3', $phone->text('#tasks-n'));
+        self::readPrompt($phone);
+        self::seeWhole($phone);
+        $phone->draw('.page-paper', [[0.2, 0.4], [0.6, 0.5]])->waitForText('#tasks-n', '1/3');
+        $phone->waitForText('#notice', 'Done: Draw something with the pen');
+        $phone->press("\u{E009}", 'z')->waitForText('#tasks-n', '0/3');
+        $phone->press("\u{E009}", 'y')->waitForText('#tasks-n', '1/3');
+        $phone->option('[data-tool=highlighter]')->draw('.page-paper', [[0.2, 0.6], [0.6, 0.6]])->waitForText('#tasks-n', '2/3');
+        $teacher->waitForText('#tasks-all', '0 of 1 have done every task');
+        $phone->click('#hand')->click('#hand-window .btn-go')->waitForText('#tasks-n', '3/3');
+        $phone->waitForText('#notice', 'All done');
+        $teacher->waitForText('#tasks-all', '1 of 1 have done every task');
+        self::assertSame('3/3', $teacher->text('.tile-tasks'));
+        // A page that is loaded again says nothing new about what was done before.
+        $phone->driver->navigate()->refresh();
+        $phone->waitForText('#tasks-n', '3/3');
+        self::assertFalse($phone->run('return document.querySelector("#notice").textContent.includes("done")'));
+    }
 }

@@ -3,12 +3,18 @@ import { decodeInk, encodeInk, type Sample } from '../../resources/ts/canvas/mod
 import { fold, history, readScene, type KeptScene, type Scene } from '../../resources/ts/canvas/model/scene';
 import { fitShape } from '../../resources/ts/canvas/fit/fit';
 import type { Operation } from '../../resources/ts/canvas/model/objects';
+import type { Task } from '../../resources/ts/protocol/tasks';
+import { doneTasks, type Facts } from '../../resources/ts/questions/tasks';
 
 /*
  * Reads cases as JSON from standard input and answers what the browser's code makes of them, so that a test can hold
  * it against the core: [{"log": [operations]}, {"kept": scene, "log": [operations]}, {"ink": [samples]}, {"drawn": [samples]}, …].
  */
-type Case = { log: Operation[]; kept?: KeptScene } | { ink: Sample[] } | { drawn: Sample[] };
+type Case =
+    | { log: Operation[]; tasks: Task[]; facts: Facts }
+    | { log: Operation[]; kept?: KeptScene }
+    | { ink: Sample[] }
+    | { drawn: Sample[] };
 
 function written({ pages, pageLayers, objects, answers }: Scene): unknown {
     return {
@@ -27,6 +33,10 @@ const answers = cases.map((one) => {
     if ('ink' in one) {
         const text = encodeInk(one.ink);
         return { text, back: decodeInk(text) };
+    }
+    if ('tasks' in one) {
+        const scene = fold(one.log);
+        return scene === null ? null : doneTasks(one.tasks, scene, one.facts);
     }
     if ('drawn' in one) {
         return fitShape(one.drawn);

@@ -47,6 +47,8 @@ final class DeskWords
                 'held_some' => __(':n held since :time · Go on'),
                 'pass_at' => __(':n of :all'),
                 'sorted' => __(':n of :all in the right place'),
+                'tasks' => __(':n of :all tasks done'),
+                'tasks_all' => __(':n of :all have done every task'),
                 'nothing_shown' => __('Nothing is being shown yet: choose a canvas in the line-up first.'),
                 'lead_canvas' => __('Lead canvas'),
                 'changed_since' => __('The work has changed since the check'),

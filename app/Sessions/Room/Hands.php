@@ -22,7 +22,7 @@ final readonly class Hands
     public function up(Seat $seat, ?ShortMessage $note): void
     {
         DB::transaction(function () use ($seat, $note): void {
-            $seat->update(['hand_at_ms' => $seat->hand_at_ms ?? Clock::ms()]);
+            $seat->update(['hand_at_ms' => $seat->hand_at_ms ?? Clock::ms(), 'had_hand_up' => true]);
             if ($note !== null) {
                 $this->write($seat, $note, null);
             }

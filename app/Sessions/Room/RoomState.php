@@ -168,6 +168,7 @@ final readonly class RoomState
             'isCovered' => $prompt?->isCovered() ?? false,
             'isSent' => $canvas?->sent_at_ms !== null,
             'hand' => $seat->hand_at_ms !== null,
+            'hadHandUp' => $seat->had_hand_up,
             'isComing' => $seat->hand_at_ms !== null && $seat->coming_at_ms !== null,
             'light' => $seat->light,
             'isShown' => $session->screen_view === ScreenView::Showcase &&

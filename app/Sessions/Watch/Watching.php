@@ -70,13 +70,22 @@ final readonly class Watching
         $since = self::changedSince($canvases);
         $aspect = $prompt->value()->aspects()[0];
         $sorted = $prompt->isCovered() ? [] : SortedWork::on($prompt, $canvases);
+        $tasks = $prompt->isCovered() ? [] : TaskWork::on($prompt, $seats, $canvases);
         $noticed = Signals::among($watched, $answers, self::hushed($session, $settings), $now);
         $marked = Signals::marked($noticed);
 
         return [
             'at' => $now,
             'states' => $seats
-                ->map(static function (Seat $seat) use ($canvases, $watched, $settings, $now, $since, $sorted): array {
+                ->map(static function (Seat $seat) use (
+                    $canvases,
+                    $watched,
+                    $settings,
+                    $now,
+                    $since,
+                    $sorted,
+                    $tasks,
+                ): array {
                     $canvas = $canvases->get($seat->id);
                     $one = $watched[$seat->id];
 
@@ -95,6 +104,7 @@ final readonly class Watching
                         'isSent' => $one->sentAtMs !== null,
                         'hand' => $one->hasHandUp,
                         'sorted' => $sorted[$seat->id] ?? null,
+                        'tasks' => $tasks[$seat->id] ?? null,
                     ];
                 })
                 ->all(),

@@ -9,6 +9,7 @@ use Crag\Checks\Aspect;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Maths\Parsing\UnreadableMaths;
+use Crag\Plan\Task\Task;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\LookFor;
@@ -27,7 +28,7 @@ use Crag\Prompt\Values\Values;
  * JSON form: {"words", "questions": […], "tray": null or {"kind", "tools"}, "points": null or halves from 0 to 100,
  * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […],
  * "aspects": what is checked, {"name", "levels"} each; none for Strata alone, "asks": quick asks that are planned, each a
- * card (Crag\Asks\Card) or a line (Crag\Asks\AskLine)}.
+ * card (Crag\Asks\Card) or a line (Crag\Asks\AskLine), "tasks": what ticks itself (Crag\Plan\Task\Task)}.
  */
 final readonly class PlanPrompt
 {
@@ -49,6 +50,7 @@ final readonly class PlanPrompt
      * @param  list<string>  $skills
      * @param  list<Aspect>  $aspects
      * @param  list<Card>  $asks
+     * @param  list<Task>  $tasks  that tick themselves
      */
     private function __construct(
         public string $words,
@@ -60,6 +62,7 @@ final readonly class PlanPrompt
         public array $skills,
         private array $aspects,
         public array $asks,
+        public array $tasks = [],
     ) {
     }
 
@@ -111,6 +114,7 @@ final readonly class PlanPrompt
             LookFor::lines($fields, 'skills'),
             self::readAspects($fields),
             self::readAsks($fields),
+            self::readTasks($fields),
         );
     }
 
@@ -127,6 +131,7 @@ final readonly class PlanPrompt
             'skills' => $this->skills,
             'aspects' => array_map(static fn (Aspect $aspect): array => $aspect->toArray(), $this->aspects),
             'asks' => array_map(static fn (Card $card): array => $card->toArray(), $this->asks),
+            'tasks' => array_map(static fn (Task $task): array => $task->toArray(), $this->tasks),
         ];
     }
 
@@ -147,6 +152,18 @@ final readonly class PlanPrompt
             $fields->has('asks') ? $fields->list('asks', 0, self::MOST_ASKS) : [],
             static fn (mixed $card): bool => ! is_string($card) || trim($card) !== '',
         ));
+    }
+
+    /**
+     * @return list<Task>
+     *
+     * @throws UnreadableFields
+     */
+    private static function readTasks(Fields $fields): array
+    {
+        return $fields->has('tasks') && $fields->list('tasks', 0, Task::MOST) !== []
+            ? array_map(Task::read(...), $fields->objects('tasks', Task::MOST))
+            : [];
     }
 
     /**
@@ -278,6 +295,7 @@ final readonly class PlanPrompt
             $this->skills,
             $this->aspects,
             $this->asks,
+            $this->tasks,
         );
     }
 

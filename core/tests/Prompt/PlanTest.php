@@ -63,6 +63,7 @@ final class PlanTest extends TestCase
             ['name' => 'Answer', 'levels' => []],
         ],
         'skills' => ['fractions'],
+        'tasks' => [['do' => 'unit', 'words' => 'Write a force', 'with' => 'N']],
     ];
 
     #[Test]

@@ -8,6 +8,7 @@ import { present } from '../present';
 export function mountBench(
     settings: Omit<WorkbenchSettings, 'changed'>,
     pieces?: () => void,
+    changed?: () => void,
 ): { bench: Workbench; tray: Tray } {
     let tray: Tray | null = null;
     let panel: Panel | null = null;
@@ -16,6 +17,7 @@ export function mountBench(
         changed: () => {
             tray?.show();
             panel?.show();
+            changed?.();
         },
     });
     tray = new Tray(bench, settings.root, pieces, () => panel?.focusList());

@@ -46,6 +46,8 @@ export class Tile {
     private readonly open: HTMLButtonElement;
     private readonly pages: HTMLElement;
     private sorted: [right: number, all: number] | null = null;
+    /** How many of the prompt's tasks are done, and how many there are. */
+    tasks: [done: number, all: number] | null = null;
     private shown: PagesShown = 'theirs';
     /** The page on which the student is, as far as it is known here. */
     private theirs = '';
@@ -80,6 +82,7 @@ export class Tile {
             isSent: seat.isSent === true,
             hand: false,
             sorted: null,
+            tasks: null,
         });
     }
 
@@ -131,6 +134,16 @@ export class Tile {
         this.root.classList.toggle('is-sent', isSent);
     }
 
+    private showTasks(tasks: [number, number] | null): void {
+        this.tasks = tasks;
+        const place = element('.tile-tasks', this.root);
+        place.hidden = tasks === null;
+        const [n, all] = tasks ?? [0, 0];
+        place.textContent = `${n}/${all}`;
+        place.title = fill(this.words.tasks, { n, all });
+        place.classList.toggle('is-whole', n === all);
+    }
+
     private showSorted(sorted: [number, number] | null): void {
         this.sorted = sorted;
         const place = element('.tile-sorted', this.root);
@@ -151,9 +164,22 @@ export class Tile {
         return this.states[0] ?? 'not_started';
     }
 
-    showState({ states, minutes, last, objects, prompt, level, changed, isSent, hand, sorted }: StateAnswer): void {
+    showState({
+        states,
+        minutes,
+        last,
+        objects,
+        prompt,
+        level,
+        changed,
+        isSent,
+        hand,
+        sorted,
+        tasks,
+    }: StateAnswer): void {
         this.showSent(isSent);
         this.showSorted(sorted);
+        this.showTasks(tasks);
         element('.tile-hand', this.root).hidden = !hand;
         this.states = this.drawingTimer === 0 ? states : drawn(states);
         this.last = last;
@@ -380,6 +406,7 @@ export class Tile {
                 isSent: this.root.classList.contains('is-sent'),
                 hand: !element('.tile-hand', this.root).hidden,
                 sorted: this.sorted,
+                tasks: this.tasks,
             });
         }
     }

@@ -16,6 +16,7 @@ import { element, fill, pageData } from '../page';
 import { Questions } from '../questions/panel';
 import { showWords } from '../questions/words';
 import { AskSheet } from '../student/ask';
+import { TaskList } from '../student/tasks';
 import { AskPad } from '../student/pad';
 import { CheckLine } from '../student/checks';
 import { CoachSide } from '../student/coach';
@@ -152,22 +153,33 @@ const outbox = await Outbox.open({
 });
 
 const wet = new WetSender(page.ink, (text) => room.own?.isCovered !== true && line.send(text));
-const { bench, tray } = mountBench({
-    root: element('#bench'),
-    layer: 'student',
-    assets: page.assets,
-    stamps: page.stamps,
-    words: page.words,
-    bringIn: `${page.address}/bring-in`,
-    wet,
-    put: (canvas, operation) => void outbox.put(canvas, operation),
-    turned: () => lead.turned(),
-    whole: async (canvas) => (await get<CanvasAnswer>(`${page.address}/canvas/${canvas}/log`)).operations,
-    say,
-});
+let tasks: TaskList | null = null;
+const { bench, tray } = mountBench(
+    {
+        root: element('#bench'),
+        layer: 'student',
+        assets: page.assets,
+        stamps: page.stamps,
+        words: page.words,
+        bringIn: `${page.address}/bring-in`,
+        wet,
+        put: (canvas, operation) => void outbox.put(canvas, operation),
+        turned: () => lead.turned(),
+        whole: async (canvas) => (await get<CanvasAnswer>(`${page.address}/canvas/${canvas}/log`)).operations,
+        say,
+    },
+    undefined,
+    () => tasks?.freshen(),
+);
 bench.view.openWith(forWriting);
 new WritingWindow(bench, element('#bench'), page.assets, page.stamps);
 const questions = new Questions(bench, { ...page, list: element('#questions'), answered: showAnswered });
+tasks = new TaskList({
+    words: page.words,
+    say,
+    scene: () => bench.view.log.scene,
+    facts: () => ({ hand: room.own?.hadHandUp === true, send: room.own?.isSent === true }),
+});
 const lead = new LeadSide(bench, page);
 const coach = new CoachSide(bench, {
     key: page.ink,
@@ -364,6 +376,7 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
     if (own !== undefined) {
         ask.take(own.ask, own.run);
     }
+    tasks?.freshen();
     if (room.own !== null) {
         shown.take(present(room.room).showcase, room.own);
     }
@@ -446,9 +459,10 @@ function showPrompt(now: Prompt): void {
     showWords(element('#prompt-words'), now.words);
     showWords(element('#prompt-line'), now.words);
     questions.show(now.questions ?? []);
+    tasks?.take(now.tasks ?? []);
     showAnswered();
     if (isOther) {
-        sheet.take(now.words !== '', questions.listed > 0, isBegun());
+        sheet.take(now.words !== '', questions.listed + (tasks?.listed ?? 0) > 0, isBegun());
     }
 }
 
@@ -501,6 +515,7 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
     void kept.add(here);
     questions.freshen();
     showAnswered();
+    tasks?.freshen();
     coach.freshen();
     awaited.acknowledge(bench.canvas);
     sayNew(fresh);

@@ -1,4 +1,5 @@
 import type { Aspect } from './aspects';
+import type { PlannedTask } from './tasks';
 import type { Card } from '../protocol/cards';
 import type { Asked } from '../protocol/questions';
 
@@ -22,6 +23,7 @@ export interface Fields {
     skills: string[];
     asks: Card[];
     aspects: Aspect[];
+    tasks: PlannedTask[];
 }
 
 export type PlanPrompt = Fields & {

@@ -6,6 +6,7 @@ import { reasonOf, sendFile } from '../live/http';
 import { element } from '../page';
 import { Aspects } from './aspects';
 import { Rows } from './rows';
+import { PlannedTasks } from './tasks';
 import { RunCards } from '../questions/cards';
 import type { Fields, PlanPrompt } from './model';
 import { present } from '../present';
@@ -36,6 +37,7 @@ export class Side {
     private readonly tray = element('#tray-choice');
     private readonly asks: RunCards;
     private readonly aspects: Aspects;
+    private readonly tasks: PlannedTasks;
     private readonly lists: Partial<Record<(typeof LISTS)[number], Rows>> = {};
     private tried = 0;
     /** Where "Picture" was chosen and no file has come yet: what stands there must not take the choice away. */
@@ -58,6 +60,7 @@ export class Side {
             this.lists[list] = new Rows(element(`#look-${list}`), () => settings.set('look_for', this.lookFor()));
         }
         this.asks = new RunCards(element('#asks'), { ...settings, changed: (cards) => settings.set('asks', cards) });
+        this.tasks = new PlannedTasks((tasks) => settings.set('tasks', tasks));
         this.aspects = new Aspects((aspects) => settings.set('aspects', aspects));
         input('skills').addEventListener('input', () =>
             settings.set(
@@ -82,6 +85,7 @@ export class Side {
         LISTS.forEach((list) => present(this.lists[list]).show(prompt.look_for[list]));
         this.asks.show(prompt.asks);
         this.aspects.show(prompt.aspects);
+        this.tasks.show(prompt.tasks);
         put('skills', prompt.skills.join(', '));
         const kind = prompt.tray?.kind ?? '';
         element<HTMLInputElement>(`input[name=tray][value="${kind}"]`, this.tray).checked = true;

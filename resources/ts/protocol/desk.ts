@@ -36,6 +36,8 @@ export interface StateAnswer {
     hand: boolean;
     /** How many pieces lie in the area where they belong, and how many there are. */
     sorted: [right: number, all: number] | null;
+    /** How many of the prompt's tasks are done, and how many there are. */
+    tasks: [done: number, all: number] | null;
 }
 
 /** What the server tells every desk of a session, by the type of the event: App\Live\Announce. */

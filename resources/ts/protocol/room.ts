@@ -51,6 +51,8 @@ export interface Own {
     isCovered: boolean;
     isSent: boolean;
     hand: boolean;
+    /** Ever in this session. */
+    hadHandUp: boolean;
     /** A teacher is on the way to it. */
     isComing: boolean;
     light: boolean;

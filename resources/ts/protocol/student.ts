@@ -1,3 +1,4 @@
+import type { Task } from './tasks';
 import type { Operation } from '../canvas/model/objects';
 import type { KeptScene } from '../canvas/model/scene';
 import type { Asked } from './questions';
@@ -9,6 +10,7 @@ export interface Prompt {
     n: number;
     words: string;
     questions?: Asked[];
+    tasks?: Task[];
     /** The plan's prompt was changed: there is more to fetch than the words. */
     again?: boolean;
     /** Each student has other values in the words. */

@@ -71,6 +71,18 @@
         <p class="problem" role="alert" data-refused="skills" data-of="#skills" hidden></p>
     </details>
     <details>
+        <summary>{{ __('Tasks that tick themselves') }}</summary>
+        <p class="form-text">{{ __('Students see the list, and each task ticks as soon as they’ve done it. The desk shows who has done them all.') }}</p>
+        <ol id="task-list" class="rows-list"></ol>
+        <label class="visually-hidden" for="task-add">{{ __('Add a task') }}</label>
+        <select id="task-add" class="form-select">
+            <option value="">{{ __('Add a task…') }}</option>
+            @foreach (Crag\Plan\Task\TaskKind::cases() as $kind)<option value="{{ $kind->value }}"
+                data-sentence="{{ __($kind->sentence()) }}" data-with="{{ $kind->takesWord() ? '1' : '' }}">{{ __($kind->word()) }}</option>@endforeach
+        </select>
+        <p class="problem" role="alert" data-refused="tasks" data-of="#task-list" hidden></p>
+    </details>
+    <details>
         <summary>{{ __('Quick asks') }}</summary>
         <x-run-cards id="asks" />
         <p class="problem" role="alert" data-refused="asks" data-of="#asks" hidden></p>

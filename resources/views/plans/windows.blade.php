@@ -130,3 +130,17 @@
         <x-rows :words="__('Levels, lowest first')" :one="__('Level')" :add="__('Level')" :longest="40" />
     </li>
 </template>
+<template id="task-template">
+    <li class="planned-task">
+        <div class="rows-row"><button type="button" class="btn btn-icon rows-grip"
+            title="{{ __('Drag to reorder, or use the arrow keys') }}"><x-icon name="grip-vertical" /><span
+            class="visually-hidden">{{ __('Drag to reorder, or use the arrow keys') }}</span></button>
+            <b class="planned-task-kind"></b>
+            <input class="form-control" data-task="with" maxlength="20" dir="auto" autocomplete="off"
+                aria-label="{{ __('Which word or unit') }}" placeholder="{{ __('N') }}">
+            <button type="button" class="btn btn-icon ms-auto" data-task="out" title="{{ __('Remove') }}"><x-icon
+                name="x-lg" /><span class="visually-hidden">{{ __('Remove') }}</span></button></div>
+        <input class="form-control" data-task="words" maxlength="120" dir="auto" autocomplete="off"
+            aria-label="{{ __('What students read') }}">
+    </li>
+</template>

@@ -15,6 +15,7 @@
         <button id="unfold" class="strip-unfold" aria-expanded="false" aria-controls="prompt-sheet">
             <span id="prompt-line" class="strip-words" dir="auto">{{ $mine }}</span>
             <span id="answered" class="strip-answered" role="img" hidden></span>
+            <span id="tasks-n" class="strip-answered" role="img" hidden></span>
             <x-icon name="chevron-down" /><span class="visually-hidden">{{ __('Whole prompt') }}</span>
         </button>
         <span id="timer" class="strip-timer" role="timer" hidden></span>
@@ -37,6 +38,7 @@
     <div class="sheets">
         <section id="prompt-sheet" class="prompt-sheet" aria-label="{{ __('Prompt') }}" hidden>
             <p id="prompt-words" class="prompt-words" aria-live="polite" dir="auto">{{ $mine }}</p>
+            <ol id="tasks" class="tasks" aria-label="{{ __('Tasks') }}" hidden></ol>
             <section id="questions" class="questions" aria-label="{{ __('Questions') }}" hidden></section>
             <button id="fold" class="prompt-fold" aria-controls="prompt-sheet"><x-icon name="chevron-up" />
                 {{ __('To the canvas') }}</button>

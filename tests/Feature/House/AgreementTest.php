@@ -11,6 +11,10 @@ use Crag\Canvas\Log\History;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Scene;
+use Crag\Json\Fields;
+use Crag\Plan\Task\DoneTasks;
+use Crag\Plan\Task\Task;
+use Crag\Plan\Task\TaskKind;
 use Crag\Tests\Canvas\DrawnShapes;
 use Crag\Tests\Canvas\Logs;
 use Crag\Tests\Canvas\RandomLog;
@@ -46,6 +50,36 @@ final class AgreementTest extends TestCase
         foreach ($expected as $i => $scene) {
             self::assertEquals($scene, $browser[$i]['scene'], "log {$i}");
         }
+    }
+
+    public function test_the_same_tasks_are_done(): void
+    {
+        $tasks = [];
+        foreach (TaskKind::cases() as $kind) {
+            foreach ($kind->takesWord() ? ['N', 'm/s (up)', 'é'] : [''] as $with) {
+                $tasks[] = Task::read(new Fields(['do' => $kind->value, 'with' => $with]));
+            }
+        }
+        $told = array_map(static fn (Task $task): array => ['words' => '', 'test' => $task->test()], $tasks);
+        $logs = array_map(self::randomLog(...), range(1, 60));
+        foreach (['80 N', '80 Nm', '7 M/S (UP)', 'm/s up', 'É'] as $i => $words) {
+            $logs[] = [...$logs[0], Logs::text("typed{$i}", $words)];
+        }
+        $cases = [];
+        foreach ($logs as $i => $log) {
+            $facts = ['hand' => $i % 2 === 0, 'send' => $i % 3 === 0];
+            $cases[] = ['log' => self::wire($log), 'tasks' => $told, 'facts' => $facts];
+        }
+        $seen = [];
+        foreach (self::ask($cases) as $i => $browser) {
+            $core = DoneTasks::of($tasks, Scene::fold($logs[$i]), $i % 2 === 0, $i % 3 === 0)->done;
+            self::assertSame($core, $browser, "log {$i}");
+            foreach ($core as $n => $isDone) {
+                $seen[$n][(int) $isDone] = true;
+            }
+        }
+        $both = array_filter($seen, static fn (array $one): bool => count($one) === 2);
+        self::assertGreaterThan(count($tasks) / 2, count($both), 'most tasks are done in some logs and not in others');
     }
 
     public function test_ink_is_written_alike(): void

@@ -12,6 +12,7 @@ use App\Plans\EditPlan;
 use App\Plans\MakePlan;
 use App\Plans\PreparedPrompt;
 use App\Plans\TakesDrawing;
+use Crag\Asks\Card;
 use Crag\Formats\QtiItem;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
@@ -297,9 +298,13 @@ final class BringInPlanTest extends CragTestCase
 
     public function test_the_taken_out_plan_keeps_to_the_published_schema(): void
     {
-        foreach (['moments', 'agree', 'times', 'order'] as $key) {
+        foreach (['tools', 'moments', 'agree', 'times', 'order'] as $key) {
             $this->postJson("/plan/{$this->plan->id}/prompts", ['ready' => $key, 'after' => null]);
         }
+        $first = $this->plan->prompts()->firstOrFail();
+        $cards = [Card::one('Which way? | up; *down | 20 s'), Card::one(['kind' => 'work', 'seconds' => null])];
+        $details = ['asks' => array_map(static fn (Card $card): array => $card->toArray(), $cards)] + $first->details;
+        $first->update(['details' => $details]);
         $plan = json_decode((string) $this->files($this->plan)['plan.json']);
         self::assertNull(self::againstSchema($plan));
         $plan->prompts[1]->questions[0]->kind = 'riddle';

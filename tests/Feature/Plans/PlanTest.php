@@ -151,6 +151,7 @@ final class PlanTest extends CragTestCase
                 ['name' => 'Method', 'levels' => ['none', 'some', 'complete']],
                 ['name' => 'Answer', 'levels' => []],
             ],
+            'tasks' => [['do' => 'arrow', 'words' => '', 'with' => '']],
         ];
         foreach ($fields as $field => $value) {
             $this->edit($prompt, $field, $prompt->refresh()->value()->toArray()[$field], $value)->assertOk();

@@ -33,6 +33,36 @@ final class WatchTest extends OneStudentTestCase
         $this->draw($this->seat, $this->token);
     }
 
+    public function test_tasks_tick_themselves_for_the_desk_and_the_page_has_their_tests(): void
+    {
+        $session = $this->newSession();
+        $session->prompt()->firstOrFail()->update(['details' => ['tasks' => [
+            ['do' => 'pen', 'words' => '', 'with' => ''],
+            ['do' => 'unit', 'words' => '', 'with' => 'N'],
+            ['do' => 'hand', 'words' => 'Ask for help once', 'with' => ''],
+        ]]]);
+        [$seat, $token] = $this->seat($session, 'Wren');
+        $told = $this->asStudent($seat, $token)->getJson("/seat/{$seat->id}/canvas")->assertOk()->json('prompt.tasks');
+        self::assertSame(
+            ['Draw something with the pen', 'Write a number with N as text', 'Ask for help once'],
+            array_column($told, 'words'),
+        );
+        self::assertSame(['fact' => 'hand'], $told[2]['test']);
+        $state = fn (): mixed => $this->asTeacher()
+            ->getJson("/desk/{$session->id}/prompt/{$session->prompt_id}/states?looks=1")
+            ->assertOk()
+            ->json('states.0.tasks');
+        self::assertSame([0, 3], $state());
+        $this->appendAs($seat, $token, $this->stroke())->assertJsonCount(1, 'accepted');
+        self::assertSame([1, 3], $state());
+        foreach ([true, false] as $up) {
+            $this->asStudent($seat, $token)->postJson("/seat/{$seat->id}/hand", ['up' => $up])->assertOk();
+        }
+        self::assertSame([2, 3], $state(), 'a hand that was up once counts');
+        $session->prompt()->firstOrFail()->update(['details' => []]);
+        self::assertNull($state());
+    }
+
     public function test_states_follow_the_log_and_whether_the_page_answers(): void
     {
         $this->assertStates('away');

@@ -18,6 +18,8 @@
     <span id="stale" class="connection" data-state="stale" role="status" hidden></span>
     <span id="colleagues" class="chip chip-quiet colleagues" title="{{ __('Other teachers at this session') }}" hidden><x-icon name="people" />
         <span></span></span>
+    <button id="tasks-all" class="chip" data-do="choose-seats" data-seat=""
+        title="{{ __('Choose those who still have some to do') }}" hidden></button>
     <button id="held" class="chip chip-attention" data-do="go-on"
         title="{{ __('Go on with the live view. Nothing was lost.') }}" hidden><x-icon name="play-circle" />
         <span></span></button>

@@ -20,6 +20,7 @@
                     class="visually-hidden">{{ __('light data') }}</span></span>
                 <span class="tile-pages" hidden></span>
                 <span class="tile-sorted" hidden></span>
+                <span class="tile-tasks" hidden></span>
                 <span class="tile-state"><span class="shape" aria-hidden="true"></span><span
                     class="tile-state-words"></span><span class="tile-state-short" aria-hidden="true"></span></span>
                 <span class="tile-mark" aria-hidden="true"></span>

@@ -7,6 +7,7 @@ namespace App\Records;
 use App\Live\SchoolTime;
 use App\Models\Asks\Ask;
 use App\Models\Asks\AskAnswer;
+use App\Models\Asks\Run;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
@@ -78,7 +79,7 @@ final readonly class Results
     /** @return list<Table> */
     public function tables(): array
     {
-        return [$this->rows(), $this->matrix(), $this->totals(), $this->answers(), $this->asks(), $this->praise()];
+        return [$this->rows(), $this->matrix(), $this->totals(), $this->answers(), $this->asks(), $this->runs(), $this->praise()];
     }
 
     /** A row for each seat and prompt. */
@@ -278,6 +279,7 @@ final readonly class Results
                 __('Compared'),
                 __('At'),
                 __('Before'),
+                __('Run'),
             ],
         ];
         $seats = $this->seats->keyBy('id');
@@ -286,8 +288,10 @@ final readonly class Results
             ->with('againOf', 'drawings.canvases')
             ->orderBy('n')
             ->get();
+        $runs = array_flip($asks->pluck('run_id')->filter()->unique()->values()->all());
         foreach ($asks as $ask) {
             $question = $ask->question;
+            $run = $ask->run_id === null ? null : $runs[$ask->run_id] + 1;
             $head = [$ask->n, $question->words, self::time($ask->made_at_ms)];
             $before = $ask->againOf?->latest() ?? [];
             foreach (self::latest($ask) as $answer) {
@@ -304,6 +308,7 @@ final readonly class Results
                     $outcome === null ? '' : __($outcome->word()),
                     $seat === null ? null : self::time($answer->made_at_ms),
                     $was === null ? '' : $question->asked->written($was),
+                    $run,
                 ];
             }
             foreach ($ask->drawings->canvases ?? [] as $canvas) {
@@ -317,12 +322,40 @@ final readonly class Results
                         '',
                         self::time($canvas->sent_at_ms),
                         '',
+                        $run,
                     ];
                 }
             }
         }
 
         return new Table(__('Quick asks'), $rows);
+    }
+
+    /** How each run ended: for each team, or for the class, the average of right answers. */
+    private function runs(): Table
+    {
+        $rows = [
+            [__('Run'), __('Started at'), __('Questions'), __('With a right answer'), __('Team'), __('Students'), __('Average right')],
+        ];
+        $runs = Run::query()->where('live_session_id', $this->session->id)->orderBy('id')->with('asks')->get();
+        foreach ($runs as $i => $run) {
+            $result = $run->result();
+            $teams = $run->teams?->all() ?? [];
+            $played = array_count_values(array_intersect_key($teams, $result->right));
+            $all = count($result->right);
+            $head = [$i + 1, self::time($run->asks->first()?->made_at_ms), $run->asks->count(), $result->of];
+            foreach ($result->teams as $team => $mean) {
+                $rows[] = [...$head, (string) $team, $played[$team] ?? 0, round($mean, 2)];
+            }
+            $rows[] = [
+                ...$head,
+                __('everyone'),
+                $all,
+                $all === 0 ? null : round(array_sum($result->right) / $all, 2),
+            ];
+        }
+
+        return new Table(__('Runs'), $rows);
     }
 
     /** @return list<array<string, mixed>> statements of the Experience API, in the order of time */

@@ -16,6 +16,7 @@ final readonly class SheetChoice
         public bool $withWords = true,
         public int $perSheet = 1,
         public bool $withPoints = true,
+        public bool $withAsks = false,
     ) {
     }
 
@@ -31,6 +32,7 @@ final readonly class SheetChoice
             (bool) ($options['words'] ?? true),
             in_array($per, Sheet::COUNTS, true) ? $per : 1,
             (bool) ($options['checks'] ?? true),
+            (bool) ($options['asks'] ?? true) && ($options['seats'] ?? []) === [],
         );
     }
 }

@@ -13,6 +13,7 @@ use Closure;
 use Crag\Canvas\Scene;
 use Crag\Checks\Judgement;
 use Crag\Plan\PlanPrompt;
+use Crag\Render\AskSheet;
 use Crag\Render\PlainMaths;
 use Crag\Render\Sheet;
 use Crag\Render\SheetCell;
@@ -72,6 +73,16 @@ final class Sheets
                 }
                 Rsvg::pdf($files, $part);
                 $progress($done += $some->count());
+            }
+            if ($choice->withAsks) {
+                $date = SchoolTime::of($session->created_at)->format('Y-m-d');
+                $files = [];
+                foreach (AskSheet::documents($title, $date, AskBlocks::of($session), $n + 1) as $i => $svg) {
+                    file_put_contents($files[] = sprintf('%s/asks-%04d.svg', $folder, $i), $svg);
+                }
+                if ($files !== []) {
+                    Rsvg::pdf($files, $parts[] = "{$folder}/asks.pdf");
+                }
             }
             self::join($parts, $to);
         } finally {

@@ -49,14 +49,15 @@ final class TaskTest extends TestCase
 
     public function test_an_arrow_is_whatever_has_a_head(): void
     {
-        /** @var array<string, mixed> $line */
         $line = ['x' => 0, 'y' => 0, 'w' => 100, 'h' => 0, 'colour' => '#25323b', 'width' => 40, 'filled' => false];
-        /** @param  array<string, mixed>  $how */
-        $is = static fn (array $how): bool => self::done(['do' => 'arrow'], Logs::object('a', array_merge($line, $how)))[0];
-        self::assertTrue($is(['type' => 'arrow']));
-        self::assertFalse($is(['type' => 'line']));
-        self::assertTrue($is(['type' => 'line', 'ends' => 'both']));
-        self::assertFalse($is(['type' => 'arrow', 'ends' => 'none']));
+        $is = static fn (string $type, string ...$ends): bool => self::done(
+            ['do' => 'arrow'],
+            Logs::object('a', ['type' => $type] + ($ends === [] ? [] : ['ends' => $ends[0]]) + $line),
+        )[0];
+        self::assertTrue($is('arrow'));
+        self::assertFalse($is('line'));
+        self::assertTrue($is('line', 'both'));
+        self::assertFalse($is('arrow', 'none'));
     }
 
     public function test_hand_and_send_are_facts_of_the_room(): void

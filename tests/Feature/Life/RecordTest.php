@@ -6,6 +6,7 @@ namespace Tests\Feature\Life;
 
 use App\Jobs\JobState;
 use App\Models\Asks\Ask;
+use App\Models\Asks\Run;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\Record;
@@ -126,6 +127,44 @@ final class RecordTest extends CragTestCase
         app(ShowToClass::class)->canvas($this->session, $this->canvasOf($seat));
         $this->postJson("/desk/{$this->session->id}/praise", ['n' => 1, 'words' => 'A clear diagram'])->assertOk();
         self::assertSame(['1', 'Tamsin', 'Prompt 1', 'A clear diagram'], $this->sheet('Praise')[1]);
+    }
+
+    public function test_runs_stand_in_the_sheet_by_team_and_asks_in_the_pdf_with_their_bars(): void
+    {
+        $desk = "/desk/{$this->session->id}";
+        $seat = $this->seats['Tamsin'];
+        $this->asTeacher()->postJson("{$desk}/runs", [
+            'cards' => ['Which way does it turn? | up; *down', 'F? | 80 N'],
+            'seconds' => 30,
+            'teams' => '2',
+            'team_names' => ['Arches', 'Cables'],
+        ])->assertOk();
+        $run = Run::query()->sole();
+        $ask = $run->asks()->firstOrFail();
+        $ask->answers()->create(['voter' => $seat->id, 'value' => ['value' => 'o2'], 'made_at_ms' => 1]);
+        $this->postJson("{$desk}/run/{$run->id}/next", ['at' => 1])->assertOk();
+        $this->postJson("{$desk}/run/{$run->id}/end")->assertOk();
+        $team = $run->refresh()->teams?->of($seat->id);
+        $runs = $this->sheet('Runs');
+        self::assertContains(['2', '2', (string) $team, '1', '1'], array_map(
+            static fn (array $row): array => array_slice($row, 2),
+            $runs,
+        ));
+        self::assertSame(['everyone', '1', '1'], array_slice($runs[3], 4));
+        self::assertSame('1', $this->sheet('Quick asks')[1][9], 'an answer says of which run it was');
+        $pdf = function (array $with): string {
+            $this->asTeacher()->postJson("/desk/{$this->session->id}/record", ['kind' => 'pdf'] + $with)->assertOk();
+
+            return (string) shell_exec(
+                'pdftotext -layout '.escapeshellarg(Record::query()->latest('id')->firstOrFail()->path()).' -',
+            );
+        };
+        $text = $pdf([]);
+        foreach (['Quick ask 1', 'Which way does it turn?', 'Right: down', 'How everyone did', (string) $team] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        self::assertStringNotContainsString('Quick ask 1', $pdf(['asks' => false]));
+        self::assertStringNotContainsString('Quick ask 1', $pdf(['seats' => [$seat->id]]), 'nobody takes the class home');
     }
 
     /** @return list<list<string>> a sheet of the results, row by row */

@@ -369,11 +369,11 @@ final class TogetherTest extends OneStudentTestCase
 
     public function test_a_runs_ask_is_known_to_every_desk_and_its_result_can_be_closed(): void
     {
-        $this->desk('runs', ['lines' => "F? | 80 N\nM? | 2 N m", 'seconds' => 30, 'auto' => true])->assertOk();
+        $this->desk('runs', ['cards' => ['F? | 80 N', 'M? | 2 N m'], 'seconds' => 30, 'auto' => true])->assertOk();
         $run = $this->session->refresh()->run()->firstOrFail();
         $this->asTeacher()
             ->get("/desk/{$this->session->id}/bands")
-            ->assertSee("&quot;run&quot;:&quot;{$run->id}&quot;,&quot;at&quot;:1,&quot;auto&quot;:true", false);
+            ->assertSee("&quot;run&quot;:&quot;{$run->id}&quot;,&quot;at&quot;:1,&quot;looked&quot;:false,&quot;steps&quot;:", false);
         $this->desk("run/{$run->id}/away")->assertStatus(409);
         $this->desk("run/{$run->id}/end")->assertOk();
         $this->desk("run/{$run->id}/show", ['on' => true])->assertOk();

@@ -39,6 +39,9 @@
                     <label>{{ __('Prompt') }} <select name="words" class="form-select"><option
                         value="1">{{ __('with its words') }}</option><option
                         value="0">{{ __('only its number') }}</option></select></label>
+                    <label>{{ __('Quick asks') }} <select name="asks" class="form-select"><option
+                        value="1">{{ __('included') }}</option><option
+                        value="0">{{ __('left out') }}</option></select></label>
                     <label>{{ __('On each page') }} <select name="per"
                         class="form-select">@foreach (Crag\Render\Sheet::COUNTS as $count)<option
                         value="{{ $count }}">{{ trans_choice('{1} one canvas|[2,*] :count canvases',

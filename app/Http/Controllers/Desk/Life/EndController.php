@@ -71,6 +71,7 @@ final class EndController
             'checks' => ['boolean'],
             'notes' => ['boolean'],
             'words' => ['boolean'],
+            'asks' => ['boolean'],
             'per' => ['integer', Rule::in(Sheet::COUNTS)],
             'prompts' => ['array'],
             'prompts.*' => ['string'],

@@ -39,7 +39,11 @@ final readonly class AskPads
             'backdrop' => $pages->pages[0]->backdrop,
             'pages' => $pages,
             'tray' => TrayInForce::always(
-                ToolTray::of(TrayKind::Custom, [Tool::Pen, Tool::Eraser, Tool::Text], false, false),
+                ToolTray::of(
+                    TrayKind::Custom,
+                    [Tool::Pen, Tool::Eraser, Tool::Text, Tool::Maths, Tool::Picture],
+                    pages: false,
+                ),
             ),
             'state' => PromptState::Open,
             'state_at_ms' => Clock::ms(),

@@ -19,6 +19,7 @@ use App\Sessions\Room\Hands;
 use App\Sessions\Room\RoomState;
 use Crag\Session\Room\ActKind;
 use Crag\Session\Room\ShortMessage;
+use Crag\Session\Screen\ScreenView;
 use Illuminate\Support\Facades\DB;
 
 /** A student sends a canvas to the teacher, or takes it back; covered work is revealed. */
@@ -45,6 +46,12 @@ final readonly class SendWork
                 ($this->announce)($seat->session, Audience::desk($seat->session), 'answered', [
                     'ask' => $canvas->prompt->ask_id,
                 ]);
+                if ($seat->session->screen_view === ScreenView::Tally) {
+                    // It says how many have sent theirs.
+                    ($this->announce)($seat->session, Audience::screen($seat->session), 'screen', [
+                        'view' => ScreenView::Tally->value,
+                    ]);
+                }
             }
             $words =
                 $isSent && $canvas->prompt->reads_at_once

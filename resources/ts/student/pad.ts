@@ -1,4 +1,5 @@
 import { mountBench } from '../bench/mount';
+import type { Tray } from '../bench/tray';
 import type { Operation } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { get, post, reasonOf } from '../live/http';
@@ -31,6 +32,7 @@ export class AskPad {
     private readonly sending = element<HTMLButtonElement>('#ask-pad-send');
     private readonly again = element<HTMLButtonElement>('#ask-pad-again');
     private bench: Workbench | null = null;
+    private tray: Tray | null = null;
     private ask: QuickAsk | null = null;
     /** The ask whose canvas is on its way, and the one whose canvas is here. */
     private loading = '';
@@ -122,6 +124,7 @@ export class AskPad {
         }
         const bench = (this.bench ??= this.mount());
         bench.begin(answer, outbox.waitingFor(answer.canvas));
+        this.tray?.allow(answer.tray.tools);
         this.loaded = ask;
         element('.page-frame', this.root).dataset.ready = answer.canvas;
         this.show();
@@ -143,7 +146,7 @@ export class AskPad {
             say,
         });
         bench.clockAhead = main.clockAhead;
-        tray.allow(['pen', 'eraser', 'text']);
+        this.tray = tray;
         return bench;
     }
 

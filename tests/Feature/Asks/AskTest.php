@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature\Asks;
 
 use App\Canvas\TakeCanvas;
-use App\Http\Controllers\Desk\Asks\AskController;
 use App\Models\Asks\Ask;
+use App\Models\Asset;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Sessions\Asks\Asking;
+use Crag\Prompt\Backdrop\UsualPaper;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -279,7 +280,7 @@ final class AskTest extends CragTestCase
             ->getJson("/seat/{$this->tamsin->id}/pad")
             ->assertOk()
             ->assertJsonPath('canvas', $pad)
-            ->assertJsonPath('tray.tools', ['pen', 'eraser', 'text']);
+            ->assertJsonPath('tray.tools', ['pen', 'eraser', 'text', 'maths', 'picture']);
         $draw = fn (string $id): TestResponse => $this->asStudent($this->tamsin, $this->tamsins)->postJson(
             "/seat/{$this->tamsin->id}/operations",
             ['canvas' => $pad, 'operations' => [['at' => now()->getTimestampMs()] + $this->stroke($id)]],
@@ -351,10 +352,31 @@ final class AskTest extends CragTestCase
             ->getJson("/seat/{$this->tamsin->id}/pad")
             ->assertOk();
         self::assertStringContainsString('"kind":"add"', (string) $pad->getContent());
-        foreach (array_keys(AskController::papers()) as $paper) {
+        foreach (array_column(UsualPaper::cases(), 'value') as $paper) {
             $ask(['pad' => $paper])->assertOk();
             self::assertSame($paper, $this->session->refresh()->ask?->drawings?->backdrop->kind->value);
         }
+        // A part of the lead canvas is a picture of it, in the part's own proportions.
+        $ask(['pad' => 'lead-part', 'page' => '', 'cut' => ['x' => 0, 'y' => 0, 'w' => 400, 'h' => 400]])->assertOk();
+        $backdrop = $this->session->refresh()->ask?->drawings?->backdrop;
+        self::assertSame(['picture', 1.0], [
+            $backdrop?->kind->value,
+            round($backdrop->paper->width / max(1, $backdrop->paper->height), 2),
+        ]);
+        $ask(['pad' => 'lead-part', 'cut' => ['x' => 0, 'y' => 0, 'w' => 0, 'h' => 'x']])->assertUnprocessable();
+        $ask(['pad' => 'lead-part'])->assertOk();
+        $ask(['pad' => 'picture', 'picture' => 'nowhere'])->assertUnprocessable();
+        $picture = Asset::query()->create([
+            'live_session_id' => $this->session->id,
+            'mime' => 'image/png',
+            'width' => 400,
+            'height' => 200,
+            'bytes' => 1,
+        ]);
+        $ask(['pad' => 'picture', 'picture' => $picture->id])->assertOk();
+        self::assertSame('picture', $this->session->refresh()->ask?->drawings?->backdrop->kind->value);
+        $picture->update(['seat_id' => $this->otis->id]);
+        $ask(['pad' => 'picture', 'picture' => $picture->id])->assertUnprocessable();
         $ask(['pad' => 'blank'])->assertOk();
         [$late, $token] = $this->seat($this->session, 'Late');
         $this->asStudent($late, $token)

@@ -1,5 +1,5 @@
 import htmx from 'htmx.org';
-import { post, reasonOf } from '../../live/http';
+import { HttpProblem, post, reasonOf, sendFile } from '../../live/http';
 import { TimerFace } from '../../live/timer';
 import { element, fill } from '../../page';
 import type { Chosen } from '../watch/chosen';
@@ -135,6 +135,7 @@ export class AskPanel {
         for (const part of this.form.querySelectorAll<HTMLElement>('[data-ask-for]')) {
             part.hidden = !present(part.dataset.askFor).split(' ').includes(kind);
         }
+        element('#ask-picture').hidden = this.value('pad') !== 'picture';
         const n = this.chosen.tiles.length;
         const chosen = element('#ask-chosen', this.form);
         chosen.hidden = n === 0;
@@ -180,6 +181,26 @@ export class AskPanel {
         }
     }
 
+    /** On what is drawn. */
+    private async base(): Promise<Record<string, unknown>> {
+        const pad = this.value('pad');
+        if (pad === 'lead-part') {
+            return { pad, ...this.desk.leadPart() };
+        }
+        if (pad !== 'picture') {
+            return { pad };
+        }
+        const file = element<HTMLInputElement>('#ask-picture input').files?.[0];
+        if (file === undefined) {
+            throw new HttpProblem(422, this.desk.words.picture_first);
+        }
+        const { objects } = await sendFile<{ objects: { object: { asset?: string } }[] }>(
+            `${this.desk.address}/bring-in`,
+            file,
+        );
+        return { pad, picture: objects[0]?.object.asset ?? '' };
+    }
+
     private async askNow(kind: string): Promise<void> {
         if (this.form !== null) {
             await this.ask(askedAtOnce(kind, this.value('words'), this.desk.words), kind);
@@ -200,7 +221,7 @@ export class AskPanel {
                 seconds: seconds === '' ? null : Number(seconds),
                 anonymous: this.value('anonymous') === '1',
                 screen: this.value('screen') === '1',
-                pad: kind === 'drawing' ? this.value('pad') : null,
+                ...(kind === 'drawing' ? await this.base() : {}),
                 seats: chosen.length > 0 && this.value('chosen') === '1' ? chosen : null,
             });
             remember({

@@ -107,6 +107,9 @@ export class Desk implements DeskContext {
     /** Milliseconds that the server's clock is ahead of this device's. */
     private readonly ahead = this.page.clock - Date.now();
 
+    /** What the teacher sees of the lead canvas, where it is open: the lead says it. */
+    leadPart: () => { page: string; cut: { x: number; y: number; w: number; h: number } } | null = () => null;
+
     /** The server's clock, in milliseconds. */
     readonly now = (): number => Date.now() + this.ahead;
 

@@ -32,6 +32,8 @@ export class Lead {
         send: (text: string) => boolean,
     ) {
         const { actions, bus, store, tell } = settings;
+        settings.leadPart = () =>
+            this.isOpen && this.bench !== null ? { page: this.bench.view.page, cut: this.bench.view.seenPart } : null;
         const flip = (): void => (this.isOpen ? this.close() : void tell(this.open(store.now.looking)));
         bus.on('operations', (operations) => this.take(operations));
         bus.on('room', ({ room }) => this.showSeen(room.lead));

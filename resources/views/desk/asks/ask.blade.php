@@ -34,12 +34,14 @@
             </div>
             <label class="ask-base">{{ __('A drawing starts on') }}
                 <select name="pad" class="form-select">
-                    @foreach (['blank' => __('empty paper'), 'squared' => __('squared paper'),
-                        'dotted' => __('dotted paper'), 'axes' => __('axes'),
-                        'number-line' => __('a number line')] as $paper => $word)<option
-                        value="{{ $paper }}">{{ $word }}</option>@endforeach
+                    @foreach (Crag\Prompt\Backdrop\UsualPaper::cases() as $paper)<option
+                        value="{{ $paper->value }}">{{ __($paper->word()) }}</option>@endforeach
                     <option value="prompt">{{ __('the prompt’s page') }}</option>
-                    <option value="lead">{{ __('a copy of my lead canvas') }}</option></select></label>
+                    <option value="lead">{{ __('a copy of my lead canvas') }}</option>
+                    <option value="lead-part">{{ __('the part of my lead canvas I see') }}</option>
+                    <option value="picture">{{ __('a picture…') }}</option></select></label>
+            <label id="ask-picture" class="ask-base" hidden>{{ __('Picture') }}
+                <input type="file" class="form-control" accept="image/*"></label>
             <details id="ask-own"><summary>{{ __('Choices of your own, maths, a right answer') }}</summary>
                 <div class="ask-kinds" role="radiogroup" aria-label="{{ __('What kind') }}">
                     @foreach (['choice' => __('One choice'), 'choices' => __('Several choices'),

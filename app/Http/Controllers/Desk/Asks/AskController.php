@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Desk\Asks;
 
-use App\Canvas\TakeCanvas;
 use App\Http\CurrentRole;
 use App\Http\Pages\Deeds;
 use App\Http\Words\AskWords;
 use App\Models\Asks\Ask;
+use App\Models\Asset;
 use App\Models\LiveSession;
 use App\Sessions\Asks\Asking;
+use App\Sessions\Asks\PadBase;
 use App\Sessions\Asks\ShowOneOfEach;
-use App\Sessions\Work\LeadCanvas;
+use Crag\Canvas\Drawing\CutOut;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
-use Crag\Plan\PromptPage;
 use Crag\Plan\PromptPages;
-use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Backdrop\UsualPaper;
 use Crag\Prompt\Question\Question;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Screen\Letter;
@@ -34,7 +34,10 @@ final class AskController
 
     private const LONGER_S = 30;
 
-    public function __construct(private readonly Asking $asking, private readonly TakeCanvas $takeCanvas)
+    /** What a drawing can start on, besides papers. */
+    private const BASES = ['prompt', 'lead', 'lead-part', 'picture'];
+
+    public function __construct(private readonly Asking $asking, private readonly PadBase $base)
     {
     }
 
@@ -70,7 +73,10 @@ final class AskController
             'anonymous' => ['boolean'],
             'screen' => ['boolean'],
             // On what is drawn, where it is answered by drawing.
-            'pad' => ['nullable', Rule::in(['prompt', 'lead', ...array_keys(self::papers())])],
+            'pad' => ['nullable', Rule::in([...self::BASES, ...array_column(UsualPaper::cases(), 'value')])],
+            'picture' => ['nullable', 'string', 'max:40'],
+            'page' => ['nullable', 'string', 'max:40'],
+            'cut' => ['nullable', 'array'],
         ]);
         try {
             $question = Question::read(new Fields($request->array('question') + ['id' => 'ask', 'spot' => null]));
@@ -97,51 +103,40 @@ final class AskController
             null,
             $request->boolean('screen') &&
                 Deeds::of($request, $session)->may(Deed::ChooseScreen),
-            $request->input('pad') === null
-                ? null
-                : $this->pad($session, $request->string('pad')->toString()),
+            $this->pad($request, $session),
         );
 
         return response()->json(['ask' => $ask->id, 'drawings' => $ask->drawings?->id]);
     }
 
-    /** What lies on everybody's pad at first. */
-    private function pad(LiveSession $session, string $base): PromptPages
+    private function pad(Request $request, LiveSession $session): ?PromptPages
     {
-        $prompt = $session->prompt()->firstOrFail();
+        $base = $request->string('pad')->toString();
+        $picture = $request->string('picture')->toString();
 
         return match ($base) {
-            'prompt' => PromptPages::of([$prompt->pagesValue()->withoutKey()->pages[0]]),
-            'lead' => PromptPages::of(
-                array_slice(LeadCanvas::pagesOf($this->takeCanvas->lead($prompt)->scene()), 0, 1) ?: [
-                    new PromptPage(Backdrop::blank()),
-                ],
+            '' => null,
+            'prompt' => $this->base->prompt($session),
+            'lead' => $this->base->lead($session),
+            'lead-part' => $this->part($request, $session),
+            'picture' => $this->base->picture(
+                Asset::query()->where('live_session_id', $session->id)->whereNull('seat_id')->find($picture) ??
+                    abort(422, __('A picture is missing. Choose it again.')),
             ),
-            default => PromptPages::of([
-                new PromptPage(Backdrop::read(new Fields(['kind' => $base] + (self::papers()[$base] ?? [])))),
-            ]),
+            default => $this->base->paper(UsualPaper::from($base)),
         };
     }
 
-    /** @return array<string, array<string, string|int>> the papers that a drawing can start on, as they mostly are */
-    public static function papers(): array
+    /** What the teacher sees of the lead canvas. */
+    private function part(Request $request, LiveSession $session): PromptPages
     {
-        return [
-            'blank' => [],
-            'squared' => [],
-            'dotted' => [],
-            'axes' => [
-                'x_from' => -10,
-                'x_to' => 10,
-                'x_step' => 1,
-                'y_from' => -10,
-                'y_to' => 10,
-                'y_step' => 1,
-                'x_label' => 'x',
-                'y_label' => 'y',
-            ],
-            'number-line' => ['from' => 0, 'to' => 10, 'step' => 1, 'parts' => 1],
-        ];
+        try {
+            $cut = $request->input('cut') === null ? null : CutOut::read($request->array('cut'));
+        } catch (UnreadableFields $problem) {
+            abort(422, __($problem->getMessage()));
+        }
+
+        return $this->base->lead($session, $request->string('page')->toString(), $cut);
     }
 
     public function close(LiveSession $session, Ask $ask): JsonResponse

@@ -79,7 +79,11 @@ final class RunController
     private function checkPictures(LiveSession $session, array $cards): void
     {
         $named = array_unique(array_filter(array_map(static fn (Card $card): string => $card->picture, $cards)));
-        $held = Asset::query()->where('live_session_id', $session->id)->whereIn('id', $named)->count();
+        $held = Asset::query()
+            ->where('live_session_id', $session->id)
+            ->whereNull('seat_id')
+            ->whereIn('id', $named)
+            ->count();
         abort_if($held < count($named), 422, __('A picture is missing. Choose it again.'));
     }
 

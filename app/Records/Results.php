@@ -79,7 +79,15 @@ final readonly class Results
     /** @return list<Table> */
     public function tables(): array
     {
-        return [$this->rows(), $this->matrix(), $this->totals(), $this->answers(), $this->asks(), $this->runs(), $this->praise()];
+        return [
+            $this->rows(),
+            $this->matrix(),
+            $this->totals(),
+            $this->answers(),
+            $this->asks(),
+            $this->runs(),
+            $this->praise(),
+        ];
     }
 
     /** A row for each seat and prompt. */

@@ -110,6 +110,6 @@ final class AskSheet
             array_slice($block->lines, 0, 8),
         );
 
-        return array_merge(...array_values($lines));
+        return array_merge(...$lines);
     }
 }

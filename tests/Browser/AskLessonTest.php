@@ -11,7 +11,7 @@ use Deploy\DemoClass;
 use Deploy\Port;
 use Tests\Support\BrowserTestCase;
 
-/** A lesson of asking, talking and praising with a class of 12 and a phone: what each page says is the same everywhere. */
+/** A lesson of asking, talking and praising with a class of 12 and a phone: every page says the same. */
 final class AskLessonTest extends BrowserTestCase
 {
     private const STUDENTS = 12;

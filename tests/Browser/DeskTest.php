@@ -193,6 +193,13 @@ final class DeskTest extends BrowserTestCase
         self::assertSame('', $this->teacher->run('return document.querySelector(".marking-note textarea").value'));
         $this->teacher->press('7');
         $this->teacher->until(fn (): bool => $note('Bran') === 'Label the 3 kN load', 'the phrase is kept');
+        // Points by keys, as fast as they come.
+        $this->teacher->press(';')->press(';')->press(';')->press(',');
+        $points = fn (): mixed => $this->sql(
+            'select points from checks join canvases on canvases.id = checks.canvas_id join seats on seats.id = canvases.seat_id where seats.name = ? order by checks.id desc',
+            ['Bran'],
+        );
+        $this->teacher->until(fn (): bool => (float) $points() === 2.0, 'two points');
         // Who leaves while they are looked at is passed over.
         $this->teacher->run(
             'const seat = arguments[0]; fetch(`${location.pathname}/send-out`, {method: "POST", headers: {"Content-Type": "application/json", "X-XSRF-TOKEN": decodeURIComponent(document.cookie.split("XSRF-TOKEN=")[1] ?? ""), Accept: "application/json"}, body: JSON.stringify({seat, reason: ""})})',

@@ -50,6 +50,8 @@ final class DeskKeys
                 [['Del'], null, __('take the check away')],
                 [['.'], 'note', __('write a note, in the close-up; Enter to go on')],
                 [['7', '8', '9'], 'phrase', __('one of your first three phrases, in the close-up')],
+                [[';'], 'points-more', __('a point more, in the close-up')],
+                [[','], 'points-less', __('a point less, in the close-up')],
                 [['q'], 'pass', __('check pass: one canvas after the other, one key each')],
                 [['m'], 'picture', __('class picture and next groups')],
             ],

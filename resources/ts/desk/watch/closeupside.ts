@@ -70,6 +70,16 @@ export class CloseUpSide {
         this.answers.querySelectorAll<HTMLElement>('[data-do=phrase]')[at]?.click();
     }
 
+    /** So many points more or less; the first key gives one, or none. */
+    points(by: number): void {
+        const field = this.answers.querySelector<HTMLInputElement>('input[type=number][name=points]');
+        if (field !== null) {
+            const [least, most] = [Number(field.min), Number(field.max)];
+            field.value = String(Math.max(least, Math.min(most, (Number(field.value) || 0) + by)));
+            field.dispatchEvent(new Event('change', { bubbles: true }));
+        }
+    }
+
     /** A phrase goes into the note. */
     phrase(words: string): void {
         const { note } = this;

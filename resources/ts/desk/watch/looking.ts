@@ -86,6 +86,8 @@ export class Looking {
                 replay: () => closeUp.replay(),
                 'last-look': () => closeUp.lastLook(),
                 phrase: (button) => closeUp.side.phrase(button.dataset.phrase ?? ''),
+                'points-more': () => closeUp.side.points(1),
+                'points-less': () => closeUp.side.points(-1),
             },
             {
                 compare: () => this.beside(),
@@ -95,6 +97,8 @@ export class Looking {
                 note: () => closeUp.isOpen && closeUp.side.writeNote(),
                 phrase: (key) => closeUp.isOpen && closeUp.side.phraseAt(Number(key) - FIRST_PHRASE_KEY),
                 'last-look': () => closeUp.isOpen && closeUp.lastLook(),
+                'points-more': () => closeUp.isOpen && closeUp.side.points(1),
+                'points-less': () => closeUp.isOpen && closeUp.side.points(-1),
             },
         );
     }

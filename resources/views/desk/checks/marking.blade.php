@@ -40,6 +40,8 @@
             <input type="number" class="form-control" name="points" min="0" max="{{ $most ?? 100 }}"
                 step="0.5" value="{{ $judgement->points }}" data-to="{{ $checks }}"
                 data-body="{{ json_encode(['canvas' => $canvas->id]) }}"></label>
+        <button class="chip" data-do="points-less" title="{{ __('A point less (,)') }}">−1 <kbd>,</kbd></button>
+        <button class="chip" data-do="points-more" title="{{ __('A point more (;)') }}">+1 <kbd>;</kbd></button>
     </div>
     <label class="marking-note">{{ __('Note') }} <kbd>.</kbd>
         <textarea class="form-control" name="note" rows="2" maxlength="{{ Crag\Checks\Judgement::LONGEST_NOTE }}"

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Construct;
+
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+
+/**
+ * One element of a construction, stored as what it is and not as where it is.
+ *
+ * JSON form: {"id", "kind", "of": [ids of earlier elements]} and, as its kind has it: "x" and "y" in tenths (point), "t"
+ * (on: along something straight 0 at its first point and 1 at its second, in ten-thousandths; on a circle the direction
+ * in ten-thousandths of a radian), "which" 0 or 1 (intersection, tangent), "n" corners (regular), "by" (rotation: degrees
+ * in hundredths, clockwise; enlargement: the factor in thousandths; compass: the radius in tenths), "label" what it is
+ * called, "hidden": true.
+ */
+final readonly class Element
+{
+    private const LONGEST_LABEL = 12;
+
+    /** What a kind has besides what it is made of: the least and the most. */
+    private const NUMBERS = [
+        'point' => ['x' => [-20_000, 40_000], 'y' => [-20_000, 40_000]],
+        'on' => ['t' => [-100_000_000, 100_000_000]],
+        'regular' => ['n' => [3, 20]],
+        'intersection' => ['which' => [0, 1]],
+        'tangent' => ['which' => [0, 1]],
+        'rotation' => ['by' => [-36_000, 36_000]],
+        'enlargement' => ['by' => [-100_000, 100_000]],
+        'compass' => ['by' => [1, 30_000]],
+    ];
+
+    /**
+     * @param  list<string>  $of
+     * @param  array<string, int>  $numbers
+     */
+    private function __construct(
+        public string $id,
+        public ElementKind $kind,
+        public array $of,
+        private array $numbers,
+        public string $label,
+        public bool $isHidden,
+    ) {
+    }
+
+    /** @throws UnreadableFields */
+    public static function read(Fields $fields): self
+    {
+        $kind = ElementKind::tryFrom($fields->text('kind')) ?? throw UnreadableFields::badValue('kind', 'is no element');
+        $of = [];
+        foreach ($fields->has('of') ? $fields->list('of', 0, Construction::MOST) : [] as $id) {
+            $of[] = is_string($id) ? $id : throw UnreadableFields::badValue('of', 'names no element');
+        }
+        $numbers = [];
+        foreach (self::NUMBERS[$kind->value] ?? [] as $name => [$least, $most]) {
+            $numbers[$name] = $fields->whole($name, $least, $most);
+        }
+
+        return new self(
+            self::id($fields->text('id')),
+            $kind,
+            $of,
+            $numbers,
+            $fields->has('label') ? trim($fields->text('label', self::LONGEST_LABEL)) : '',
+            $fields->has('hidden') && $fields->flag('hidden'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'kind' => $this->kind->value] +
+            ($this->of === [] ? [] : ['of' => $this->of]) +
+            $this->numbers +
+            ($this->label === '' ? [] : ['label' => $this->label]) +
+            ($this->isHidden ? ['hidden' => true] : []);
+    }
+
+    public function number(string $name): int
+    {
+        return $this->numbers[$name] ?? 0;
+    }
+
+    /**
+     * The same with a number set anew, as far as its kind allows.
+     *
+     * @param  array<string, int>  $numbers
+     */
+    public function with(array $numbers): self
+    {
+        $kept = $this->numbers;
+        foreach (self::NUMBERS[$this->kind->value] ?? [] as $name => [$least, $most]) {
+            $kept[$name] = max($least, min($most, $numbers[$name] ?? $kept[$name] ?? $least));
+        }
+
+        return new self($this->id, $this->kind, $this->of, $kept, $this->label, $this->isHidden);
+    }
+
+    private static function id(string $id): string
+    {
+        return preg_match('/\A[A-Za-z0-9_-]{1,12}\z/', $id) === 1 ? $id : throw UnreadableFields::missing('id');
+    }
+}

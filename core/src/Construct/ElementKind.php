@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Construct;
+
+/**
+ * What an element of a construction is made as. `needs` says of what: p a point, s something straight, c a circle,
+ * f something straight or a circle, g a polygon or a circle; `+` after the last one for more of it.
+ */
+enum ElementKind: string
+{
+    /** A free point. */
+    case Point = 'point';
+    /** A point that is moved along something. */
+    case On = 'on';
+    case Segment = 'segment';
+    case Ray = 'ray';
+    case Line = 'line';
+    case Vector = 'vector';
+    /** By its centre and a point on it. */
+    case Circle = 'circle';
+    /** By its centre and a radius in units. */
+    case Compass = 'compass';
+    case CircleThrough = 'circle3';
+    /** From the first point through the second to the third. */
+    case Arc = 'arc';
+    case Polygon = 'polygon';
+    /** By one side and a number of corners. */
+    case Regular = 'regular';
+    case Midpoint = 'midpoint';
+    case Perpendicular = 'perpendicular';
+    case Parallel = 'parallel';
+    case Bisector = 'bisector';
+    /** Of the angle at the second point. */
+    case AngleBisector = 'angle_bisector';
+    /** From a point to a circle; two of them where it lies outside. */
+    case Tangent = 'tangent';
+    case Intersection = 'intersection';
+    case Reflection = 'reflection';
+    /** About the second point, by so many degrees. */
+    case Rotation = 'rotation';
+    /** By the way from the second point to the third. */
+    case Translation = 'translation';
+    /** From the second point, by a factor. */
+    case Enlargement = 'enlargement';
+    /** Where the first point comes as the second is moved along what it lies on. */
+    case Locus = 'locus';
+    case Length = 'length';
+    /** At the second point. */
+    case Angle = 'angle';
+    case Area = 'area';
+    case Slope = 'slope';
+
+    public function needs(): string
+    {
+        return match ($this) {
+            self::Point => '',
+            self::On => 'f',
+            self::Segment, self::Ray, self::Line, self::Vector, self::Circle, self::Regular, self::Midpoint,
+            self::Bisector, self::Rotation, self::Enlargement, self::Locus, self::Length => 'pp',
+            self::Compass => 'p',
+            self::CircleThrough, self::Arc, self::AngleBisector, self::Translation, self::Angle => 'ppp',
+            self::Polygon => 'ppp+',
+            self::Perpendicular, self::Parallel, self::Reflection => 'ps',
+            self::Tangent => 'pc',
+            self::Intersection => 'ff',
+            self::Area => 'g',
+            self::Slope => 's',
+        };
+    }
+
+    /** What it is for those that are made of it, as `needs` names it; empty where nothing is made of it. */
+    public function makes(): string
+    {
+        return match ($this) {
+            self::Point, self::On, self::Midpoint, self::Intersection, self::Reflection, self::Rotation,
+            self::Translation, self::Enlargement => 'p',
+            self::Segment, self::Ray, self::Line, self::Vector, self::Perpendicular, self::Parallel, self::Bisector,
+            self::AngleBisector, self::Tangent => 's',
+            self::Circle, self::Compass, self::CircleThrough => 'c',
+            self::Polygon, self::Regular => 'g',
+            default => '',
+        };
+    }
+
+    /** Whether what is made as this can be taken where `needs` says a letter. */
+    public function serves(string $letter): bool
+    {
+        $made = $this->makes();
+
+        return $made !== '' && match ($letter) {
+            'f' => $made === 's' || $made === 'c',
+            'g' => $made === 'g' || $made === 'c',
+            default => $made === $letter,
+        };
+    }
+
+    /** Whether it is dragged by itself. */
+    public function isFree(): bool
+    {
+        return $this === self::Point || $this === self::On;
+    }
+}

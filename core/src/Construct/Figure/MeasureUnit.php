@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Construct\Figure;
+
+/** What a measure counts. */
+enum MeasureUnit: string
+{
+    case Length = 'length';
+    case Area = 'area';
+    case Degrees = 'degrees';
+    case Number = 'number';
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Construct;
+
+use Crag\Construct\Figure\Arc;
+use Crag\Construct\Figure\Circle;
+use Crag\Construct\Figure\Figure;
+use Crag\Construct\Figure\Label;
+use Crag\Construct\Figure\MeasureUnit;
+use Crag\Construct\Figure\Point;
+use Crag\Construct\Figure\Polygon;
+use Crag\Construct\Figure\Straight;
+
+/** What is measured: its value, and where it is written. */
+final class Measured
+{
+    /** How far beside what it measures a label stands, in units. */
+    private const ASIDE = 26.0;
+
+    /** The radius of an angle's mark, in units; smaller where a side is short. */
+    private const MARK = 44.0;
+
+    /** @param  list<Figure>  $of */
+    public static function of(ElementKind $kind, array $of): ?Label
+    {
+        [$a, $b, $c] = $of + [null, null, null];
+
+        return match (true) {
+            $kind === ElementKind::Length && $a instanceof Point && $b instanceof Point => self::length($a, $b),
+            $kind === ElementKind::Angle && $a instanceof Point && $b instanceof Point && $c instanceof Point => self::angle(
+                $a,
+                $b,
+                $c,
+            ),
+            $kind === ElementKind::Area && $a instanceof Polygon => new Label(
+                self::middle($a),
+                $a->area(),
+                MeasureUnit::Area,
+            ),
+            $kind === ElementKind::Area && $a instanceof Circle => new Label(
+                $a->centre,
+                M_PI * $a->radius ** 2,
+                MeasureUnit::Area,
+            ),
+            $kind === ElementKind::Slope && $a instanceof Straight => self::slope($a),
+            default => null,
+        };
+    }
+
+    private static function length(Point $a, Point $b): Label
+    {
+        $way = $b->minus($a);
+        $aside = $way->length() < 1e-6 ? new Point(0, -self::ASIDE)
+            : (new Point(0, 0))->plus($way->quarter(), -self::ASIDE / $way->length());
+        $middle = $a->plus($way, 0.5);
+        // Above rather than below.
+        $at = $aside->y > 0 ? $middle->plus($aside, -1) : $middle->plus($aside);
+
+        return new Label($at, $way->length(), MeasureUnit::Length);
+    }
+
+    /** From 0 to 180 degrees. */
+    private static function angle(Point $a, Point $corner, Point $b): ?Label
+    {
+        [$p, $q] = [$a->minus($corner), $b->minus($corner)];
+        if ($p->length() < 1e-6 || $q->length() < 1e-6) {
+            return null;
+        }
+        $sweep = atan2($p->cross($q), $p->dot($q));
+        $from = atan2($p->y, $p->x);
+        $radius = min(self::MARK, $p->length() * 0.6, $q->length() * 0.6);
+        $circle = Circle::around($corner, max(1.0, $radius));
+        $way = (new Point(1, 0))->turned($from + $sweep / 2);
+
+        return new Label(
+            $corner->plus($way, $radius + self::ASIDE),
+            rad2deg(abs($sweep)),
+            MeasureUnit::Degrees,
+            $circle === null ? null : new Arc($circle, $from, $sweep),
+        );
+    }
+
+    /** Up counts, as on axes; null for what is upright. */
+    private static function slope(Straight $straight): ?Label
+    {
+        $way = $straight->way();
+
+        return abs($way->x) < 1e-9 ? null : new Label(
+            $straight->at(0.5)->plus(new Point(self::ASIDE, -self::ASIDE)),
+            -$way->y / $way->x,
+            MeasureUnit::Number,
+        );
+    }
+
+    private static function middle(Polygon $polygon): Point
+    {
+        $sum = new Point(0, 0);
+        foreach ($polygon->corners as $corner) {
+            $sum = $sum->plus($corner, 1 / count($polygon->corners));
+        }
+
+        return $sum;
+    }
+}

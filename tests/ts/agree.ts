@@ -3,6 +3,9 @@ import { decodeInk, encodeInk, type Sample } from '../../resources/ts/canvas/mod
 import { fold, history, readScene, type KeptScene, type Scene } from '../../resources/ts/canvas/model/scene';
 import { fitShape } from '../../resources/ts/canvas/fit/fit';
 import type { Operation } from '../../resources/ts/canvas/model/objects';
+import { constructed, type Construct, type Element } from '../../resources/ts/canvas/model/construct/elements';
+import { figuresOf } from '../../resources/ts/canvas/model/construct/figures';
+import { written as measured } from '../../resources/ts/canvas/model/construct/written';
 import type { Task } from '../../resources/ts/protocol/tasks';
 import { doneTasks, type Facts } from '../../resources/ts/questions/tasks';
 
@@ -11,6 +14,7 @@ import { doneTasks, type Facts } from '../../resources/ts/questions/tasks';
  * it against the core: [{"log": [operations]}, {"kept": scene, "log": [operations]}, {"ink": [samples]}, {"drawn": [samples]}, …].
  */
 type Case =
+    | { construction: Element[]; set: Record<string, unknown> }
     | { log: Operation[]; tasks: Task[]; facts: Facts }
     | { log: Operation[]; kept?: KeptScene }
     | { ink: Sample[] }
@@ -33,6 +37,17 @@ const answers = cases.map((one) => {
     if ('ink' in one) {
         const text = encodeInk(one.ink);
         return { text, back: decodeInk(text) };
+    }
+    if ('construction' in one) {
+        const object: Construct = { type: 'construction', elements: one.construction, colour: '#25323b', width: 40 };
+        const after = constructed(object, one.set);
+        return {
+            figures: [...figuresOf(one.construction)].map(([id, figure]) => ({ id, figure })),
+            after: after.elements,
+            labels: [...figuresOf(one.construction).values()].flatMap((figure) =>
+                figure?.is === 'label' ? [measured(figure, 58.9, 'cm')] : [],
+            ),
+        };
     }
     if ('tasks' in one) {
         const scene = fold(one.log);

@@ -22,6 +22,9 @@ final readonly class Construction
 {
     public const MOST = 200;
 
+    /** Each costs as much as some hundred other elements. */
+    private const MOST_LOCI = 8;
+
     /** What is stored in whole numbers has so many parts to a unit. */
     private const TENTHS = 10;
 
@@ -50,7 +53,7 @@ final readonly class Construction
             $elements[$element->id] = $element;
         }
 
-        return new self($elements);
+        return self::whole($elements);
     }
 
     /** @return list<array<string, mixed>> */
@@ -80,9 +83,31 @@ final readonly class Construction
         }
         $elements[$element->id] = $element;
 
-        return count($elements) > self::MOST
-            ? throw UnreadableFields::badValue('elements', 'are more than '.self::MOST)
-            : new self($elements);
+        return self::whole($elements);
+    }
+
+    /**
+     * @param  array<string, Element>  $elements
+     *
+     * @throws UnreadableFields when there are too many
+     */
+    private static function whole(array $elements): self
+    {
+        $loci = array_filter($elements, static fn (Element $one): bool => $one->kind === ElementKind::Locus);
+
+        return match (true) {
+            count($elements) > self::MOST => throw UnreadableFields::badValue('elements', 'are more than '.self::MOST),
+            count($loci) > self::MOST_LOCI => throw UnreadableFields::badValue('elements', 'hold too many loci'),
+            default => new self($elements),
+        };
+    }
+
+    /** Nothing is made of a locus. */
+    public function withoutLoci(): self
+    {
+        return new self(
+            array_filter($this->elements, static fn (Element $one): bool => $one->kind !== ElementKind::Locus),
+        );
     }
 
     /** Without an element and all that depends on it. */

@@ -18,6 +18,8 @@ use Crag\Json\UnreadableFields;
  */
 final readonly class Element
 {
+    public const LONGEST_ID = 12;
+
     private const LONGEST_LABEL = 12;
 
     /** What a kind has besides what it is made of: the least and the most. */

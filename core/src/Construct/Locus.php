@@ -28,8 +28,8 @@ final class Locus
         if ($moving->kind !== ElementKind::On) {
             return null;
         }
-        // The locus itself is not worked out again for each place.
-        $without = $whole->without($locus->id);
+        // No locus is worked out again for each place of another.
+        $without = $whole->withoutLoci();
         $on = $without->figures()[$moving->of[0]] ?? null;
         $pieces = $piece = [];
         foreach (self::places($on) as $place) {

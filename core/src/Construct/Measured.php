@@ -16,8 +16,13 @@ use Crag\Construct\Figure\Straight;
 /** What is measured: its value, and where it is written. */
 final class Measured
 {
-    /** How far beside what it measures a label stands, in units. */
+    /** How far beside what it measures the middle of a label stands, in units: above it, and farther at its side. */
     private const ASIDE = 26.0;
+
+    private const WIDE = 34.0;
+
+    /** How far beyond its mark an angle's label stands. */
+    private const BEYOND = 46.0;
 
     /** The radius of an angle's mark, in units; smaller where a side is short. */
     private const MARK = 44.0;
@@ -25,15 +30,12 @@ final class Measured
     /** @param  list<Figure>  $of */
     public static function of(ElementKind $kind, array $of): ?Label
     {
-        [$a, $b, $c] = $of + [null, null, null];
+        $points = array_values(array_filter($of, static fn (Figure $one): bool => $one instanceof Point));
+        $a = $of[0] ?? null;
 
         return match (true) {
-            $kind === ElementKind::Length && $a instanceof Point && $b instanceof Point => self::length($a, $b),
-            $kind === ElementKind::Angle && $a instanceof Point && $b instanceof Point && $c instanceof Point => self::angle(
-                $a,
-                $b,
-                $c,
-            ),
+            $kind === ElementKind::Length && count($points) === 2 => self::length(...$points),
+            $kind === ElementKind::Angle && count($points) === 3 => self::angle(...$points),
             $kind === ElementKind::Area && $a instanceof Polygon => new Label(
                 self::middle($a),
                 $a->area(),
@@ -52,8 +54,9 @@ final class Measured
     private static function length(Point $a, Point $b): Label
     {
         $way = $b->minus($a);
-        $aside = $way->length() < 1e-6 ? new Point(0, -self::ASIDE)
-            : (new Point(0, 0))->plus($way->quarter(), -self::ASIDE / $way->length());
+        $across = $way->length() < 1e-6 ? new Point(0, -1)
+            : (new Point(0, 0))->plus($way->quarter(), -1 / $way->length());
+        $aside = new Point($across->x * (self::ASIDE + self::WIDE * abs($across->x)), $across->y * self::ASIDE);
         $middle = $a->plus($way, 0.5);
         // Above rather than below.
         $at = $aside->y > 0 ? $middle->plus($aside, -1) : $middle->plus($aside);
@@ -75,7 +78,7 @@ final class Measured
         $way = (new Point(1, 0))->turned($from + $sweep / 2);
 
         return new Label(
-            $corner->plus($way, $radius + self::ASIDE),
+            $corner->plus($way, $radius + self::BEYOND),
             rad2deg(abs($sweep)),
             MeasureUnit::Degrees,
             $circle === null ? null : new Arc($circle, $from, $sweep),

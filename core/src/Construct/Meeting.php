@@ -20,7 +20,9 @@ final class Meeting
     public static function of(Figure $one, Figure $other, int $which): ?Point
     {
         return match (true) {
-            $one instanceof Straight && $other instanceof Straight => $which === 0 ? self::straights($one, $other) : null,
+            $one instanceof Straight && $other instanceof Straight => $which === 0
+                ? self::straights($one, $other)
+                : null,
             $one instanceof Straight && $other instanceof Circle => self::straightAndCircle($one, $other, $which),
             $one instanceof Circle && $other instanceof Straight => self::straightAndCircle($other, $one, $which),
             $one instanceof Circle && $other instanceof Circle => self::circles($one, $other, $which),

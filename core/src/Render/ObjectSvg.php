@@ -7,6 +7,7 @@ namespace Crag\Render;
 use Crag\Canvas\Drawing\StampArt;
 use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\CanvasObject;
+use Crag\Canvas\Object\Construct;
 use Crag\Canvas\Object\Maths;
 use Crag\Canvas\Object\Note;
 use Crag\Canvas\Object\Picture;
@@ -52,6 +53,7 @@ final readonly class ObjectSvg
             $object instanceof Stamp => self::stamp($object),
             $object instanceof Picture => $this->picture($object),
             $object instanceof Piece => $this->piece($object),
+            $object instanceof Construct => ConstructSvg::draw($object),
             default => throw new LogicException('Nothing draws a '.$object::class.'.'),
         };
     }

@@ -27,7 +27,7 @@ final class ConstructionTest extends TestCase
         for ($seed = 1; $seed <= 60; $seed++) {
             $json = Sketch::random($seed);
             $moved = array_map(
-                static fn (array $one): array => $one['kind'] === 'point'
+                static fn (array $one): array => is_int($one['x'] ?? null) && is_int($one['y'] ?? null)
                     ? ['x' => 12_000 - $one['y'], 'y' => $one['x'] + 700] + $one
                     : $one,
                 $json,
@@ -109,7 +109,8 @@ final class ConstructionTest extends TestCase
         $construction = Sketch::of($words);
         $before = null;
         for ($degrees = 0; $degrees <= 350; $degrees += 2) {
-            $at = $construction->moved('B', new Point(500 + 300 * cos(deg2rad($degrees)), 500 + 300 * sin(deg2rad($degrees))));
+            $round = (new Point(300, 0))->turned(deg2rad($degrees));
+            $at = $construction->moved('B', (new Point(500, 500))->plus($round));
             $point = $at->figures()['X'];
             self::assertInstanceOf(Point::class, $point);
             if ($before !== null) {

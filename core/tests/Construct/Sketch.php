@@ -45,8 +45,9 @@ final class Sketch
             if ($of !== []) {
                 $element['of'] = $of;
             }
-            foreach (array_keys(self::NUMBERS[$kind] ?? []) as $i => $name) {
-                $element[$name] = (int) round((float) ($numbers[$i] ?? 0) * self::NUMBERS[$kind][$name]);
+            $names = self::NUMBERS[$kind] ?? [];
+            foreach ($names as $name => $parts) {
+                $element[$name] = (int) round((float) array_shift($numbers) * $parts);
             }
             $elements[] = $element;
         }

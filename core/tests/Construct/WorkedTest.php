@@ -113,7 +113,9 @@ final class WorkedTest extends TestCase
         $is = static function (string $words): ?array {
             $line = Sketch::figure($words, 'l');
 
-            return $line instanceof Straight ? [round($line->way()->x, 3) + 0.0, round($line->way()->y, 3) + 0.0] : null;
+            return $line instanceof Straight
+                ? [round($line->way()->x, 3) + 0.0, round($line->way()->y, 3) + 0.0]
+                : null;
         };
         self::assertSame([0.0, 400.0], $is("{$t}s segment A B; l perpendicular D s"));
         self::assertSame([400.0, 0.0], $is("{$t}s segment A B; l parallel D s"));
@@ -131,7 +133,8 @@ final class WorkedTest extends TestCase
             $words = "A point 0 0; P point 500 0; c compass A 300; l tangent P c {$which}";
             $tangent = Sketch::figure($words, 'l');
             self::assertInstanceOf(Straight::class, $tangent);
-            self::assertEqualsWithDelta(300.0, $tangent->at($tangent->along($tangent->from->plus($tangent->from, -1)))->length(), 1e-9);
+            $foot = $tangent->at($tangent->along($tangent->from->plus($tangent->from, -1)));
+            self::assertEqualsWithDelta(300.0, $foot->length(), 1e-9);
             self::assertSame($which === 0, $tangent->to->y > 0);
             self::assertSame([180.0, $which === 0 ? 240.0 : -240.0], Sketch::at("{$words}; T intersection l c 0", 'T'));
         }
@@ -145,7 +148,11 @@ final class WorkedTest extends TestCase
     {
         $circle = Sketch::figure(self::TRIANGLE.'c circle3 A B C', 'c');
         self::assertInstanceOf(Circle::class, $circle);
-        self::assertEqualsWithDelta([300.0, 350.0, 250.0], [$circle->centre->x, $circle->centre->y, $circle->radius], 1e-9);
+        self::assertEqualsWithDelta(
+            [300.0, 350.0, 250.0],
+            [$circle->centre->x, $circle->centre->y, $circle->radius],
+            1e-9,
+        );
         self::assertNull(Sketch::figure('A point 0 0; B point 10 0; C point 20 0; c circle3 A B C', 'c'));
         self::assertNull(Sketch::figure('A point 0 0; c circle A A', 'c'));
         $arc = Sketch::figure('A point 100 0; B point 0 100; C point -100 0; a arc A B C', 'a');

@@ -96,6 +96,8 @@ function what(object: CanvasObject, words: BenchWords): string {
             return object.alt === '' ? words.a_picture : fill(words.a_named_picture, { text: object.alt });
         case 'piece':
             return fill(words[pieceWord(object)], { text: object.alt });
+        case 'construction':
+            return fill(words.a_construction, { n: object.elements.length });
         case 'stamp':
             return fill(words.a_stamp, { text: wordFor(words, `stamp_${object.stamp}`) });
         default:

@@ -11,6 +11,7 @@ const TOOLS: Record<string, ToolName> = {
     s: 'shapes',
     t: 'text',
     x: 'maths',
+    g: 'construct',
     n: 'note',
     a: 'stamps',
     i: 'picture',

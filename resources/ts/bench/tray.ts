@@ -180,7 +180,9 @@ export class Tray {
         if (RESTYLES.has(name) && !this.bench.selection.isEmpty) {
             this.bench.selection.set(name, worth);
         }
-        if (name === 'shape') {
+        if (name === 'construct') {
+            this.bench.choose('construct');
+        } else if (name === 'shape') {
             this.bench.choose('shapes');
         } else if (name === 'stamp') {
             const { anchor } = element(`[data-stamp="${value}"]`, this.root).dataset;

@@ -26,6 +26,7 @@ import { EraserTool } from './tools/eraser';
 import { InkTool } from './tools/ink';
 import { SelectTool } from './tools/select';
 import { firstSettings, type Settings, type ToolName } from './tools/settings';
+import { ConstructTool } from './tools/construct';
 import { ShapeTool } from './tools/shape';
 import { TapTool } from './tools/tap';
 import { Typing, grown } from './tools/typing';
@@ -114,6 +115,7 @@ export class Workbench {
             shapes: this.shape,
             text: tap,
             maths: tap,
+            construct: new ConstructTool(this),
             note: tap,
             stamps: tap,
             picture: null,

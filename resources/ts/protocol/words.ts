@@ -6,6 +6,7 @@ export type Words<Name extends string> = Readonly<Record<Name, string>>;
 export type BenchWord =
     | 'a_area'
     | 'a_arrow'
+    | 'a_construction'
     | 'a_curve'
     | 'a_ellipse'
     | 'a_highlight'
@@ -36,6 +37,9 @@ export type BenchWord =
     | 'bringing'
     | 'choice'
     | 'chosen'
+    | 'construct_gone'
+    | 'construct_none'
+    | 'construct_step'
     | 'no_camera'
     | 'no_objects'
     | 'no_shape'

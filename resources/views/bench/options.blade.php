@@ -11,12 +11,15 @@
 <div class="tray-group" data-for="shapes">
     <button class="swatch do-even" aria-pressed="false" aria-label="{{ __('Equal sides, steps of 15° (hold Shift)') }}"
         title="{{ __('Equal sides, steps of 15° (hold Shift)') }}"><x-icon name="aspect-ratio" /></button>
-    <button class="swatch do-snap" aria-pressed="false" aria-label="{{ __('Snap to points and the grid') }}"
-        title="{{ __('Snap to points and the grid') }}"><x-icon name="magnet" /></button>
 </div>
 <div class="tray-group" data-for="shapes move" data-with="line">
     <button class="chip" data-reveal="line" aria-expanded="false"><x-icon name="border-style" />
         {{ __('Line and fill') }}</button>
+</div>
+@include('bench.construct')
+<div class="tray-group" data-for="shapes construct">
+    <button class="swatch do-snap" aria-pressed="false" aria-label="{{ __('Snap to points and the grid') }}"
+        title="{{ __('Snap to points and the grid') }}"><x-icon name="magnet" /></button>
 </div>
 @include('bench.line')
 @include('bench.stamps')
@@ -48,7 +51,7 @@
             aria-label="{{ $name }}" title="{{ $name }}"><x-icon :name="$icon" /></button>
     @endforeach
 </div>
-<div class="tray-group" data-for="pen shapes text maths stamps move" data-revealed="style" data-with="colour" role="group"
+<div class="tray-group" data-for="pen shapes text maths construct stamps move" data-revealed="style" data-with="colour" role="group"
     aria-label="{{ __('Colour') }}">
     @foreach (Crag\Canvas\Drawing\Palette::PENS as $name => $colour)
         <button class="swatch" data-colour="{{ $colour }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}"

@@ -6,6 +6,7 @@
     'shapes' => ['pentagon', __('Shapes'), __('Lines, arrows and shapes'), 'S'],
     'text' => ['fonts', __('Text'), __('Text: tap where you want to write'), 'T'],
     'maths' => ['superscript', __('Maths'), __('A formula, set properly'), 'X'],
+    'construct' => ['vector-pen', __('Construct'), __('Points, lines and circles that depend on each other'), 'G'],
     'note' => ['sticky', __('Note'), __('Sticky note'), 'N'],
     'stamps' => ['award', __('Stamps'), __('Stamps'), 'A'],
     'picture' => ['image', __('Picture'), __('A picture from a file or the clipboard'), 'I'],

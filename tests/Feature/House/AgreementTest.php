@@ -10,14 +10,20 @@ use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\History;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\Scene;
+use Crag\Construct\Construction;
+use Crag\Construct\Figure\Label;
+use Crag\Construct\Written;
 use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
 use Crag\Plan\Task\DoneTasks;
 use Crag\Plan\Task\Task;
 use Crag\Plan\Task\TaskKind;
 use Crag\Tests\Canvas\DrawnShapes;
 use Crag\Tests\Canvas\Logs;
 use Crag\Tests\Canvas\RandomLog;
+use Crag\Tests\Construct\Sketch;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
@@ -50,6 +56,69 @@ final class AgreementTest extends TestCase
         foreach ($expected as $i => $scene) {
             self::assertEquals($scene, $browser[$i]['scene'], "log {$i}");
         }
+    }
+
+    public function test_constructions_are_worked_out_and_changed_alike(): void
+    {
+        $cases = $constructions = [];
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $elements = Sketch::random($seed);
+            $last = $elements[count($elements) - 1];
+            $sets = [
+                ['put' => [['id' => 'new', 'kind' => 'midpoint', 'of' => ['e0', 'e1']]]],
+                ['put' => [['id' => 'new', 'kind' => 'midpoint', 'of' => ['e0', 'nobody']]]],
+                ['put' => [['id' => 'e0', 'kind' => 'point', 'x' => 77, 'y' => 88], $last]],
+                ['drop' => 'e1'],
+            ];
+            $cases[] = ['construction' => $elements, 'set' => $sets[$seed % 4]];
+            $constructions[] = Construction::read(new Fields(['elements' => $elements]));
+        }
+        foreach (self::ask($cases) as $i => $browser) {
+            $figures = $constructions[$i]->figures();
+            self::assertSame(array_map(strval(...), array_keys($figures)), array_column($browser['figures'], 'id'));
+            foreach ($browser['figures'] as ['id' => $id, 'figure' => $figure]) {
+                $kind = $constructions[$i]->elements[$id]->kind->value;
+                self::assertSame($figures[$id] === null, $figure === null, "{$kind} of construction {$i}");
+                self::assertEqualsWithDelta(
+                    self::flat(json_decode((string) json_encode($figures[$id]), true)),
+                    self::flat($figure),
+                    1e-3,
+                    "{$kind} of construction {$i}",
+                );
+            }
+            $object = ReadObject::from(new Fields([
+                'type' => 'construction',
+                'elements' => $cases[$i]['construction'],
+                'colour' => '#25323b',
+                'width' => 40,
+            ]));
+            try {
+                $object = ReadObject::with($object, $cases[$i]['set']);
+            } catch (UnreadableFields) {
+                // As it was.
+            }
+            self::assertEquals($object->toArray()['elements'], $browser['after']);
+            $labels = array_filter($figures, static fn (mixed $one): bool => $one instanceof Label);
+            self::assertSame(
+                array_values(array_map(static fn (Label $one): string => Written::label($one, 58.9, 'cm'), $labels)),
+                $browser['labels'],
+            );
+        }
+    }
+
+    /** @return list<float> every number in it, whatever it is called, smallest first */
+    private static function flat(mixed $figure): array
+    {
+        $numbers = [];
+        $all = [$figure];
+        array_walk_recursive($all, static function (mixed $one) use (&$numbers): void {
+            if (is_int($one) || is_float($one)) {
+                $numbers[] = round((float) $one, 4);
+            }
+        });
+        sort($numbers);
+
+        return $numbers;
     }
 
     public function test_the_same_tasks_are_done(): void

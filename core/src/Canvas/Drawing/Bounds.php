@@ -6,6 +6,7 @@ namespace Crag\Canvas\Drawing;
 
 use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\CanvasObject;
+use Crag\Canvas\Object\Construct;
 use Crag\Canvas\Object\Maths;
 use Crag\Canvas\Object\Note;
 use Crag\Canvas\Object\Picture;
@@ -15,6 +16,7 @@ use Crag\Canvas\Object\Stamp;
 use Crag\Canvas\Object\Stroke;
 use Crag\Canvas\Object\Text;
 use Crag\Canvas\Object\Words;
+use Crag\Construct\Figure\Point;
 use Crag\Prompt\Paper;
 use LogicException;
 
@@ -33,6 +35,15 @@ final readonly class Bounds
             $object instanceof Picture,
             $object instanceof Note => self::box($object->x, $object->y, $object->w, $object->h),
             $object instanceof PointShape => self::around(array_chunk($object->points, 2)),
+            $object instanceof Construct => self::around(array_map(
+                static fn (Point $point): array => [$point->x * Paper::TENTHS, $point->y * Paper::TENTHS],
+                array_values(
+                    array_filter(
+                        $object->construction->figures(),
+                        static fn (mixed $one): bool => $one instanceof Point,
+                    ),
+                ) ?: [new Point(0, 0)],
+            )),
             $object instanceof Stroke => self::around(
                 array_map(static fn (array $sample): array => [$sample[0], $sample[1]], $object->ink->samples()),
             ),

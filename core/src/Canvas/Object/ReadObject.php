@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crag\Canvas\Object;
 
 use Crag\Canvas\Log\UnreadableOperation;
+use Crag\Construct\Element;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 
@@ -20,6 +21,7 @@ final class ReadObject
         Stamp::TYPE => Stamp::CHANGEABLE,
         Picture::TYPE => Picture::CHANGEABLE,
         Piece::TYPE => Piece::CHANGEABLE,
+        Construct::TYPE => Construct::CHANGEABLE,
     ];
 
     /** @throws UnreadableFields */
@@ -35,6 +37,7 @@ final class ReadObject
             Stamp::TYPE => Stamp::read($fields),
             Picture::TYPE => Picture::read($fields),
             Piece::TYPE => Piece::read($fields),
+            Construct::TYPE => Construct::read($fields),
             default => self::shape($type, $fields),
         };
     }
@@ -71,6 +74,10 @@ final class ReadObject
         $type = is_string($before['type']) ? $before['type'] : '';
         if (array_diff(array_keys($set), self::changeable($type)) !== []) {
             throw UnreadableFields::badValue('set', 'names a field that cannot be changed');
+        }
+
+        if ($object instanceof Construct) {
+            return $object->with($set);
         }
 
         // A line whose ends are put elsewhere by hand is tied no more.
@@ -112,6 +119,11 @@ final class ReadObject
                 'source' => ReadField::source($set),
                 'path' => ReadField::path($set)->path,
                 'wide', 'tall' => ReadField::ems($set, $name),
+                'put' => array_map(
+                    static fn (Fields $one): array => Element::read($one)->toArray(),
+                    $set->objects($name, Construct::MOST_PUT),
+                ),
+                'drop' => $set->text($name, Element::LONGEST_ID),
                 default => throw UnreadableFields::badValue('set', "cannot change \"{$name}\""),
             };
         }

@@ -44,7 +44,7 @@ final readonly class Change implements Effect
 
     public function madeWith(): array
     {
-        return [[Tool::Move, Tool::Text, Tool::Maths, Tool::Note]];
+        return [[Tool::Move, Tool::Text, Tool::Maths, Tool::Note, Tool::Construct]];
     }
 
     public function apply(SceneDraft $draft, Operation $operation): void

@@ -11,7 +11,11 @@ final readonly class Label implements Figure
      * @param  float  $value  in units of the page, square units, degrees, or a plain number
      * @param  ?Arc  $arc  of an angle: the mark that goes with it
      */
-    public function __construct(public Point $at, public float $value, public MeasureUnit $unit, public ?Arc $arc = null)
-    {
+    public function __construct(
+        public Point $at,
+        public float $value,
+        public MeasureUnit $unit,
+        public ?Arc $arc = null,
+    ) {
     }
 }

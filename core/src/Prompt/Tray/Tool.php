@@ -14,6 +14,8 @@ enum Tool: string
     case Shapes = 'shapes';
     case Text = 'text';
     case Maths = 'maths';
+    /** Points, lines and circles that depend on each other. */
+    case Construct = 'construct';
     case Note = 'note';
     case Stamps = 'stamps';
     case Picture = 'picture';

@@ -36,7 +36,7 @@ enum TrayKind: string
         return match ($this) {
             self::Starter => $starter,
             self::Standard => $standard,
-            self::Maths => [...$standard, Tool::Maths],
+            self::Maths => [...$standard, Tool::Maths, Tool::Construct],
             self::Custom => [],
         };
     }

@@ -17,6 +17,7 @@ import { addGrowth, addOutline, addTip, widthAt } from './outline';
 import { dashes, wholeLook } from '../model/shapelook';
 import { ASIDE, shadowOf } from './pieces';
 import { headsPath, shapePath } from './shapes';
+import { drawConstruct } from './construct';
 import { drawNote, drawText } from './words';
 import { present } from '../../present';
 
@@ -83,6 +84,8 @@ export function drawObject(
             return drawNote(context, object);
         case 'maths':
             return drawMaths(context, object);
+        case 'construction':
+            return drawConstruct(context, object);
         case 'stamp':
             return drawStamp(context, object, palette);
         case 'picture': {

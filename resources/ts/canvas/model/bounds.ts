@@ -3,6 +3,7 @@ import { TENTHS, type BoxShape, type CanvasObject, type Placed, type PointShape 
 import { wholeLook } from './shapelook';
 import { matrixOf, through } from './place';
 import { samplesOf } from './scene';
+import { placesOf } from './construct/places';
 import { present } from '../../present';
 
 /** In units; right and bottom are not less than left and top. */
@@ -118,6 +119,15 @@ function measured(object: CanvasObject): Box {
             );
         case 'maths':
             return box(object.x, object.y, (object.wide * object.size) / 1000, (object.tall * object.size) / 1000);
+        case 'construction': {
+            const places = placesOf(object);
+            return places.length === 0
+                ? around([[0, 0]])
+                : around(
+                      places.map(([x, y]): [number, number] => [x, y]),
+                      40,
+                  );
+        }
         case 'stamp':
             return around([[object.x / TENTHS, object.y / TENTHS]], object.size / 2);
         case 'piece':

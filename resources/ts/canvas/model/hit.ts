@@ -2,6 +2,7 @@ import { boxOf } from './bounds';
 import { TENTHS, type BoxShape, type CanvasObject, type Placed } from './objects';
 import { back, matrixOf } from './place';
 import { samplesOf } from './scene';
+import { farFrom, figuresIn } from './construct/places';
 import { present } from '../../present';
 
 /** How near a pointer must come, in units on the page. */
@@ -33,6 +34,9 @@ export function touches({ object, place }: Placed, x: number, y: number, reach =
             distance(atX * TENTHS, atY * TENTHS, fromX, fromY, fromX + w, fromY + h) <=
             (near + object.width / TENTHS / 2) * TENTHS
         );
+    }
+    if (object.type === 'construction') {
+        return [...figuresIn(object).values()].some((figure) => farFrom(figure, [atX, atY]) <= near + 4);
     }
     const line = outline(object);
     if (line === null || ('filled' in object && object.filled && object.type !== 'curve' && inside(line, atX, atY))) {

@@ -1,3 +1,4 @@
+import type { Construct } from './construct/elements';
 import type { Sample } from './ink';
 
 /** Positions on a page are counted in tenths of a unit. */
@@ -124,7 +125,9 @@ export interface Piece {
     takes?: string[];
 }
 
-export type CanvasObject = Stroke | Text | Note | Maths | BoxShape | PointShape | Stamp | Picture | Piece;
+export type { Construct };
+
+export type CanvasObject = Stroke | Text | Note | Maths | BoxShape | PointShape | Stamp | Picture | Piece | Construct;
 
 /** x and y in tenths, turn in hundredths of a degree clockwise, scale in ten-thousandths. */
 export type Place = [x: number, y: number, turn: number, scale: number];

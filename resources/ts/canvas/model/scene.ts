@@ -11,6 +11,7 @@ import {
 } from './objects';
 import { following, tiedOnlyTo } from './ties';
 import { mayHave, plain } from './usual';
+import { constructed } from './construct/elements';
 import { present } from '../../present';
 
 export interface Scene {
@@ -94,7 +95,10 @@ export function apply(scene: Scene, operation: Operation): void {
         if (placed !== undefined && Object.keys(present(body.set)).every(fits)) {
             objects.set(body.target ?? '', {
                 ...placed,
-                object: plain({ ...untied(placed.object, present(body.set)), ...body.set } as Placed['object']),
+                object:
+                    placed.object.type === 'construction'
+                        ? constructed(placed.object, present(body.set))
+                        : plain({ ...untied(placed.object, present(body.set)), ...body.set } as Placed['object']),
             });
         }
     } else if (kind === 'remove') {

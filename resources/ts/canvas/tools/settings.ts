@@ -1,8 +1,22 @@
 import type { BoxShape, PointShape, ShapeLook, Text } from '../model/objects';
 import { LIGHT } from '../model/shapelook';
+import type { ElementKind } from '../model/construct/elements';
+
+/** What the tray offers: a kind of element, or taking one away. */
+export type ConstructChoice = ElementKind | 'drop';
 
 export type ToolName =
-    'pen' | 'highlighter' | 'eraser' | 'move' | 'shapes' | 'text' | 'maths' | 'note' | 'stamps' | 'picture';
+    | 'pen'
+    | 'highlighter'
+    | 'eraser'
+    | 'move'
+    | 'shapes'
+    | 'text'
+    | 'maths'
+    | 'construct'
+    | 'note'
+    | 'stamps'
+    | 'picture';
 
 /** What is chosen in the tray. Widths are tenths of a unit, sizes units. */
 export interface Settings {
@@ -11,6 +25,8 @@ export interface Settings {
     width: number;
     highlight: string;
     shape: BoxShape['type'] | PointShape['type'];
+    /** What the next taps construct. */
+    construct: ConstructChoice;
     filled: boolean;
     fill: string;
     strength: number;
@@ -47,6 +63,7 @@ export function firstSettings(stamp: string): Settings {
         width: 40,
         highlight: '#f2d43d',
         shape: 'line',
+        construct: 'segment',
         filled: false,
         fill: 'own',
         strength: LIGHT,

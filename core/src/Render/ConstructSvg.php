@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Render;
+
+use Crag\Canvas\Object\Construct;
+use Crag\Construct\Element;
+use Crag\Construct\Figure\Arc;
+use Crag\Construct\Figure\Circle;
+use Crag\Construct\Figure\Extent;
+use Crag\Construct\Figure\Figure;
+use Crag\Construct\Figure\Label;
+use Crag\Construct\Figure\Path;
+use Crag\Construct\Figure\Point;
+use Crag\Construct\Figure\Polygon;
+use Crag\Construct\Figure\Straight;
+use Crag\Construct\Written;
+use Crag\Prompt\Paper;
+
+/** A construction as SVG, in page units. resources/ts/canvas/drawing/construct.ts draws the same. */
+final class ConstructSvg
+{
+    /** Lines and rays go so far beyond their points, in units. */
+    private const FAR = 6000.0;
+
+    private const FREE = 7.0;
+
+    private const BOUND = 5.0;
+
+    private const LETTERS = 28;
+
+    private const HEAD = 24.0;
+
+    /** Half of a head's angle, in radians. */
+    private const HEAD_ANGLE = 0.42;
+
+    public static function draw(Construct $object): string
+    {
+        $figures = $object->construction->figures();
+        [$below, $above] = ['', ''];
+        foreach ($object->construction->elements as $id => $element) {
+            $figure = $figures[$id];
+            if ($figure === null || $element->isHidden) {
+                continue;
+            }
+            $drawn = self::figure($object, $element, $figure);
+            // Points stand above lines, whichever came first.
+            if ($figure instanceof Point || $figure instanceof Label) {
+                $above .= $drawn;
+            } else {
+                $below .= $drawn;
+            }
+        }
+
+        return $below.$above;
+    }
+
+    private static function figure(Construct $object, Element $element, Figure $figure): string
+    {
+        return match (true) {
+            $figure instanceof Point => self::point($object, $element, $figure),
+            $figure instanceof Straight => self::line($object, self::straight($figure)),
+            $figure instanceof Circle => self::line($object, self::circle($figure)),
+            $figure instanceof Arc => self::line($object, self::arc($figure)),
+            $figure instanceof Polygon => self::line($object, self::corners($figure->corners).'Z', [
+                'fill' => $object->colour->hex,
+                'fill-opacity' => 0.12,
+            ]),
+            $figure instanceof Path => self::line(
+                $object,
+                implode('', array_map(self::corners(...), $figure->pieces)),
+                ['stroke-dasharray' => '8 8'],
+            ),
+            $figure instanceof Label => self::label($object, $figure),
+            default => '',
+        };
+    }
+
+    private static function point(Construct $object, Element $element, Point $point): string
+    {
+        $dot = Xml::element('circle', [
+            'cx' => Xml::number($point->x),
+            'cy' => Xml::number($point->y),
+            'r' => $element->kind->isFree() ? self::FREE : self::BOUND,
+            'fill' => $object->colour->hex,
+            'stroke' => '#ffffff',
+            'stroke-width' => 2,
+        ]);
+
+        return $element->label === '' ? $dot : $dot.Xml::words(
+            $point->x + 11,
+            $point->y - 11,
+            self::LETTERS,
+            $element->label,
+            ['fill' => $object->colour->hex],
+        );
+    }
+
+    private static function label(Construct $object, Label $label): string
+    {
+        $words = Written::label($label, $object->per / Paper::TENTHS, $object->unit);
+
+        return ($label->arc === null ? '' : self::line($object, self::arc($label->arc))).Xml::words(
+            $label->at->x,
+            $label->at->y + self::LETTERS * 0.35,
+            self::LETTERS,
+            $words,
+            ['fill' => $object->colour->hex, 'text-anchor' => 'middle'],
+        );
+    }
+
+    /** @param  array<string, string|int|float>  $more */
+    private static function line(Construct $object, string $path, array $more = []): string
+    {
+        return Xml::element('path', $more + [
+            'd' => $path,
+            'stroke' => $object->colour->hex,
+            'stroke-width' => $object->width / Paper::TENTHS,
+            'stroke-linecap' => 'round',
+            'stroke-linejoin' => 'round',
+            'fill' => 'none',
+        ]);
+    }
+
+    private static function straight(Straight $straight): string
+    {
+        $far = self::FAR / $straight->way()->length();
+        $path = self::corners([
+            $straight->at($straight->extent === Extent::Line ? -$far : 0),
+            $straight->at($straight->extent === Extent::Line || $straight->extent === Extent::Ray ? 1 + $far : 1),
+        ]);
+        if ($straight->extent !== Extent::Vector) {
+            return $path;
+        }
+        $back = $straight->way()->turned(M_PI);
+        $times = self::HEAD / $back->length();
+        $side = static fn (float $turn): Point => $straight->to->plus($back->turned($turn), $times);
+
+        return $path.self::corners([$side(self::HEAD_ANGLE), $straight->to, $side(-self::HEAD_ANGLE)]);
+    }
+
+    private static function circle(Circle $circle): string
+    {
+        return self::arc(new Arc($circle, 0, M_PI)).self::arc(new Arc($circle, M_PI, M_PI));
+    }
+
+    private static function arc(Arc $arc): string
+    {
+        $radius = Xml::number($arc->circle->radius);
+
+        return 'M'.self::at($arc->circle->at($arc->from))."A{$radius} {$radius} 0 ".
+            (abs($arc->sweep) > M_PI ? '1 ' : '0 ').($arc->sweep > 0 ? '1 ' : '0 ').
+            self::at($arc->circle->at($arc->from + $arc->sweep));
+    }
+
+    /** @param  non-empty-list<Point>  $points */
+    private static function corners(array $points): string
+    {
+        return 'M'.implode('L', array_map(self::at(...), $points));
+    }
+
+    private static function at(Point $point): string
+    {
+        return Xml::number($point->x).' '.Xml::number($point->y);
+    }
+}

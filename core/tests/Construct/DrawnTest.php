@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Tests\Construct;
+
+use Crag\Canvas\Drawing\Bounds;
+use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Object\Construct;
+use Crag\Canvas\Object\ReadObject;
+use Crag\Canvas\Scene;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Prompt\Tray\Tool;
+use Crag\Prompt\Tray\ToolTray;
+use Crag\Prompt\Tray\TrayKind;
+use Crag\Render\ConstructSvg;
+use Crag\Tests\Canvas\Logs;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** A construction as an object of a canvas: added, changed element by element, undone, drawn. */
+final class DrawnTest extends TestCase
+{
+    private const WORDS = 'A point 100 500; B point 500 500; C point 100 200; s segment A B; M midpoint A B';
+
+    public function test_elements_are_put_and_dropped_by_changes_and_undo_takes_them_back(): void
+    {
+        $log = [
+            Logs::object('k', self::json(self::WORDS)),
+            self::change('c1', ['put' => Sketch::json('t segment C M')]),
+            self::change('c2', ['put' => Sketch::json('B point 700 500')]),
+            self::change('c3', ['drop' => 'A']),
+            self::change('c4', ['colour' => '#8f2d1a']),
+        ];
+        self::assertSame(['A', 'B', 'C', 's', 'M', 't'], self::ids(...array_slice($log, 0, 3)));
+        self::assertSame(['B', 'C'], self::ids(...$log));
+        self::assertSame('#8f2d1a', self::in(Scene::fold($log))->colour->hex);
+        self::assertSame(['A', 'B', 'C', 's', 'M', 't'], self::ids(...$log, ...[Logs::undo('u', 'c3')]));
+    }
+
+    public function test_a_change_that_does_not_fit_leaves_it_as_it_was(): void
+    {
+        $log = [Logs::object('k', self::json(self::WORDS)), self::change('c', ['put' => Sketch::json('x midpoint A s')])];
+        self::assertSame(['A', 'B', 'C', 's', 'M'], array_keys(self::in(Scene::fold($log))->construction->elements));
+    }
+
+    public function test_two_hands_change_two_elements_and_neither_is_lost(): void
+    {
+        $one = self::change('c1', ['put' => Sketch::json('t segment A C')]);
+        $two = self::change('c2', ['put' => Sketch::json('u segment B C')]);
+        $first = Logs::object('k', self::json(self::WORDS));
+        [$here, $there] = [self::ids($first, $one, $two), self::ids($first, $two, $one)];
+        self::assertEqualsCanonicalizing($here, $there);
+        self::assertCount(7, $here);
+    }
+
+    public function test_it_is_read_and_written_alike_with_what_is_as_usual_left_out(): void
+    {
+        $json = self::json(self::WORDS);
+        self::assertSame($json, ReadObject::from(new Fields($json))->toArray());
+        $axes = $json + ['per' => 500, 'unit' => ''];
+        self::assertSame($axes, ReadObject::from(new Fields($axes))->toArray());
+    }
+
+    /** @param  array<string, mixed>  $broken */
+    #[TestWith([['elements' => 'none']])]
+    #[TestWith([['elements' => [['id' => 'A', 'kind' => 'point', 'x' => 1]]]])]
+    #[TestWith([['elements' => [['id' => 'A!', 'kind' => 'point', 'x' => 1, 'y' => 1]]]])]
+    #[TestWith([['per' => 0]])]
+    public function test_what_is_no_construction_is_refused(array $broken): void
+    {
+        $this->expectException(UnreadableFields::class);
+        ReadObject::from(new Fields($broken + self::json(self::WORDS)));
+    }
+
+    public function test_too_many_loci_are_refused(): void
+    {
+        $words = 'A point 0 0; B point 9 9; c compass A 50; D on c 0; M midpoint B D';
+        for ($i = 0; $i < 9; $i++) {
+            $words .= "; l{$i} locus M D";
+        }
+        $this->expectException(UnreadableFields::class);
+        Sketch::of($words);
+    }
+
+    public function test_each_figure_is_drawn_and_what_is_hidden_or_not_there_is_not(): void
+    {
+        $words = self::WORDS.'; l line A C; c circle A B; k arc A B C; g polygon A B C; v vector A C; m length A B; w angle B A C';
+        $svg = self::svg($words);
+        foreach (['6.8 cm', '90°', '<circle', 'A400 400', 'fill-opacity="0.12"', 'Z"'] as $part) {
+            self::assertStringContainsString($part, $svg);
+        }
+        self::assertSame(4, substr_count($svg, '<circle'), 'four points');
+        self::assertNotFalse(simplexml_load_string("<svg>{$svg}</svg>"));
+        $elements = Sketch::json('A point 100 500; B point 500 500; l line A B; m parallel A l; X intersection l m 0');
+        $elements[0]['hidden'] = true;
+        $drawn = ReadObject::from(new Fields(['elements' => $elements] + self::json('')));
+        self::assertInstanceOf(Construct::class, $drawn);
+        self::assertSame(1, substr_count(ConstructSvg::draw($drawn), '<circle'));
+    }
+
+    public function test_lengths_are_told_in_the_units_of_the_axes(): void
+    {
+        $object = ReadObject::from(new Fields(['per' => 500, 'unit' => ''] + self::json(self::WORDS.'; m length A B; g polygon A B C; a area g')));
+        self::assertInstanceOf(Construct::class, $object);
+        $svg = ConstructSvg::draw($object);
+        self::assertStringContainsString('>8<', $svg);
+        self::assertStringContainsString('>24<', $svg);
+    }
+
+    public function test_it_belongs_to_the_maths_tray_and_has_bounds(): void
+    {
+        $object = ReadObject::from(new Fields(self::json(self::WORDS)));
+        self::assertSame(Tool::Construct, $object->tool());
+        self::assertTrue(ToolTray::of(TrayKind::Maths)->has(Tool::Construct));
+        self::assertFalse(ToolTray::of(TrayKind::Standard)->has(Tool::Construct));
+        self::assertSame([300.0, 350.0], Bounds::of($object)->middle());
+    }
+
+    private static function svg(string $words): string
+    {
+        $object = ReadObject::from(new Fields(self::json($words)));
+        self::assertInstanceOf(Construct::class, $object);
+
+        return ConstructSvg::draw($object);
+    }
+
+    /** @return array<string, mixed> */
+    private static function json(string $words): array
+    {
+        return ['type' => 'construction', 'elements' => Sketch::json($words), 'colour' => '#2272b5', 'width' => 30];
+    }
+
+    /** @param  array<string, mixed>  $set */
+    private static function change(string $id, array $set): Operation
+    {
+        return Logs::operation($id, 'change', ['target' => Logs::id('k'), 'set' => $set]);
+    }
+
+    private static function in(Scene $scene): Construct
+    {
+        $object = $scene->placed[Logs::id('k')]->object;
+        self::assertInstanceOf(Construct::class, $object);
+
+        return $object;
+    }
+
+    /** @return list<string> */
+    private static function ids(Operation ...$log): array
+    {
+        return array_map(strval(...), array_keys(self::in(Scene::fold($log))->construction->elements));
+    }
+}

@@ -1,0 +1,131 @@
+import {
+    atOf,
+    distance,
+    onCircle,
+    plus,
+    turned,
+    wayOf,
+    type Arc,
+    type Figure,
+    type Label,
+    type Point,
+    type Straight,
+} from '../model/construct/figures';
+import { isFree, type Construct, type Element } from '../model/construct/elements';
+import { figuresIn } from '../model/construct/places';
+import { written } from '../model/construct/written';
+import { CENTIMETRE } from '../model/usual';
+
+/** As core/src/Render/ConstructSvg.php has them. */
+const FAR = 6000;
+const FREE = 7;
+const BOUND = 5;
+const LETTERS = 28;
+const HEAD = 24;
+const HEAD_ANGLE = 0.42;
+const FILL = 0.12;
+const FONT = '"Atkinson Hyperlegible Next", "DejaVu Sans", sans-serif';
+
+/** Draws a construction in page units; core/src/Render/ConstructSvg.php draws the same. */
+export function drawConstruct(context: CanvasRenderingContext2D, object: Construct): void {
+    const figures = figuresIn(object);
+    const seen = object.elements.flatMap((element): [Element, Figure][] => {
+        const figure = figures.get(element.id) ?? null;
+        return figure === null || element.hidden === true ? [] : [[element, figure]];
+    });
+    context.save();
+    context.strokeStyle = object.colour;
+    context.fillStyle = object.colour;
+    context.lineWidth = object.width / 10;
+    context.lineCap = 'round';
+    context.lineJoin = 'round';
+    context.font = `${LETTERS}px ${FONT}`;
+    const isAbove = ([, { is }]: [Element, Figure]): boolean => is === 'point' || is === 'label';
+    for (const [, figure] of seen.filter((one) => !isAbove(one))) {
+        drawLine(context, figure);
+    }
+    for (const [element, figure] of seen.filter(isAbove)) {
+        if (figure.is === 'point') {
+            drawPoint(context, object, element, figure.at);
+        } else if (figure.is === 'label') {
+            drawLabel(context, object, figure);
+        }
+    }
+    context.restore();
+}
+
+function drawLine(context: CanvasRenderingContext2D, figure: Figure): void {
+    context.beginPath();
+    if (figure.is === 'path') {
+        figure.pieces.forEach((piece) => addCorners(context, piece));
+        context.setLineDash([8, 8]);
+        context.stroke();
+        context.setLineDash([]);
+        return;
+    }
+    if (figure.is === 'straight') {
+        addStraight(context, figure);
+    } else if (figure.is === 'circle') {
+        context.arc(...figure.centre, figure.radius, 0, 2 * Math.PI);
+    } else if (figure.is === 'arc') {
+        addArc(context, figure);
+    } else if (figure.is === 'polygon') {
+        addCorners(context, figure.corners);
+        context.closePath();
+        context.globalAlpha = FILL;
+        context.fill();
+        context.globalAlpha = 1;
+    }
+    context.stroke();
+}
+
+function addStraight(context: CanvasRenderingContext2D, one: Straight): void {
+    const far = FAR / distance(one.from, one.to);
+    const { extent } = one;
+    addCorners(context, [
+        atOf(one, extent === 'line' ? -far : 0),
+        atOf(one, extent === 'line' || extent === 'ray' ? 1 + far : 1),
+    ]);
+    if (extent === 'vector') {
+        const back = turned(wayOf(one), Math.PI);
+        const times = HEAD / distance(one.from, one.to);
+        const side = (turn: number): Point => plus(one.to, turned(back, turn), times);
+        addCorners(context, [side(HEAD_ANGLE), one.to, side(-HEAD_ANGLE)]);
+    }
+}
+
+function addArc(context: CanvasRenderingContext2D, arc: Arc): void {
+    context.moveTo(...onCircle(arc, arc.from));
+    context.arc(...arc.centre, arc.radius, arc.from, arc.from + arc.sweep, arc.sweep < 0);
+}
+
+function addCorners(context: CanvasRenderingContext2D, corners: Point[]): void {
+    corners.forEach((corner, i) => (i === 0 ? context.moveTo(...corner) : context.lineTo(...corner)));
+}
+
+function drawPoint(context: CanvasRenderingContext2D, { colour }: Construct, element: Element, at: Point): void {
+    const { lineWidth } = context;
+    context.beginPath();
+    context.arc(...at, isFree(element) ? FREE : BOUND, 0, 2 * Math.PI);
+    context.fill();
+    context.strokeStyle = '#ffffff';
+    context.lineWidth = 2;
+    context.stroke();
+    context.strokeStyle = colour;
+    context.lineWidth = lineWidth;
+    if (element.label !== undefined) {
+        context.textAlign = 'start';
+        context.fillText(element.label, at[0] + 11, at[1] - 11);
+    }
+}
+
+function drawLabel(context: CanvasRenderingContext2D, { per, unit }: Construct, label: Label): void {
+    if (label.arc !== null) {
+        context.beginPath();
+        addArc(context, label.arc);
+        context.stroke();
+    }
+    context.textAlign = 'center';
+    const words = written(label, (per ?? CENTIMETRE) / 10, unit ?? 'cm');
+    context.fillText(words, label.at[0], label.at[1] + LETTERS * 0.35);
+}

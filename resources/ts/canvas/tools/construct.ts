@@ -1,0 +1,326 @@
+import {
+    KINDS,
+    dependants,
+    isFree,
+    serves,
+    withElement,
+    type Construct,
+    type Element,
+} from '../model/construct/elements';
+import type { ElementKind } from '../model/construct/elements';
+import { alongOf, directionOf, movedTo, nearestOf, type Figure, type Point as At } from '../model/construct/figures';
+import { farFrom, figuresIn } from '../model/construct/places';
+import { newId, TENTHS, type Placed } from '../model/objects';
+import { back, matrixOf } from '../model/place';
+import { ontoPaper } from '../model/paper';
+import { plain } from '../model/usual';
+import { snapped } from '../model/snap';
+import { fill } from '../../page';
+import { present } from '../../present';
+import type { Point, Tool } from './gestures';
+import type { Host } from './host';
+import type { ConstructChoice } from './settings';
+
+/** How near a tap must come to what is there, in CSS pixels, and how far a drag must go. */
+const REACH = 16;
+const TAP = 6;
+
+type ConstructHost = Pick<
+    Host,
+    'layer' | 'settings' | 'view' | 'words' | 'surface' | 'add' | 'make' | 'showWet' | 'dropWet' | 'say'
+>;
+
+/**
+ * Points, lines and circles that depend on each other: a tap takes what is there, or puts a point; as soon as a kind
+ * has what it needs it is made. A press on a point that can be moved drags it, with all that hangs on it.
+ */
+export class ConstructTool implements Tool {
+    /** Of what the next element is made, so far. */
+    private picked: string[] = [];
+    private kind: ConstructChoice = 'point';
+    private from: Point | null = null;
+    private dragged: Element | null = null;
+    private moved: Construct | null = null;
+
+    constructor(private readonly bench: ConstructHost) {}
+
+    down(at: Point): void {
+        this.from = at;
+        this.moved = null;
+        const found = this.here();
+        const near = found === null ? null : this.pointAt(found[1], this.local(found[1], at), at);
+        this.dragged = near !== null && isFree(near) ? near : null;
+    }
+
+    move(points: Point[]): void {
+        const at = present(points[points.length - 1]);
+        const found = this.here();
+        const from = this.from;
+        if (found === null || from === null || this.dragged === null) {
+            return;
+        }
+        const isFar = Math.hypot(at.x - from.x, at.y - from.y) / at.unitsPerPixel > TAP;
+        if (this.moved === null && !isFar) {
+            return;
+        }
+        const [id, placed] = found;
+        const { elements } = placed.object;
+        const element = movedTo(elements, this.dragged.id, this.local(placed, at, true));
+        if (element !== null) {
+            this.moved = { ...placed.object, elements: withElement(elements, element) };
+            this.bench.showWet(id, this.moved, placed.place);
+        }
+    }
+
+    up(at: Point): void {
+        const found = this.here();
+        if (this.moved !== null && found !== null && this.dragged !== null) {
+            const element = this.moved.elements.find(({ id }) => id === this.dragged?.id);
+            this.bench.dropWet(found[0]);
+            if (element !== undefined) {
+                this.bench.make('change', { target: found[0], set: { put: [element] } });
+            }
+        } else {
+            this.tap(at);
+        }
+        this.cancel();
+    }
+
+    cancel(): void {
+        const found = this.here();
+        if (this.moved !== null && found !== null) {
+            this.bench.dropWet(found[0]);
+        }
+        this.from = null;
+        this.dragged = null;
+        this.moved = null;
+    }
+
+    /** Another kind is chosen, or another tool: what was picked for the one before is forgotten. */
+    begin(kind: ConstructChoice): void {
+        this.kind = kind;
+        this.picked = [];
+    }
+
+    private tap(at: Point): void {
+        const { construct } = this.bench.settings;
+        if (construct !== this.kind) {
+            this.begin(construct);
+        }
+        const found = this.here();
+        const elements = found?.[1].object.elements ?? [];
+        // What was picked may have been undone since.
+        this.picked = this.picked.filter((id) => elements.some((one) => one.id === id));
+        if (this.kind === 'drop') {
+            this.drop(found, at);
+            return;
+        }
+        const fresh = [...elements];
+        const place: At = found === null ? [at.x, at.y] : this.local(found[1], at);
+        const taken = this.take(fresh, found, place, at);
+        if (taken === null) {
+            this.bench.say(this.bench.words.construct_none);
+            return;
+        }
+        if (this.kind === 'point') {
+            this.put(found, fresh.slice(elements.length));
+            return;
+        }
+        const isClosed = this.kind === 'polygon' && this.picked.length >= 3 && taken === this.picked[0];
+        if (!isClosed && this.picked.includes(taken)) {
+            return;
+        }
+        if (!isClosed) {
+            this.picked.push(taken);
+        }
+        const needs = KINDS[this.kind][0];
+        const isWhole = this.kind === 'polygon' ? isClosed : this.picked.length === needs.length;
+        if (isWhole) {
+            fresh.push(...this.made(fresh));
+        }
+        this.put(found, fresh.slice(elements.length));
+        if (isWhole) {
+            this.picked = [];
+        } else {
+            const all = this.kind === 'polygon' ? '…' : needs.length;
+            this.bench.say(fill(this.bench.words.construct_step, { n: this.picked.length, all }));
+        }
+    }
+
+    /** The element that a tap means for the next thing that is needed: one that is there, or a point that is put. */
+    private take(fresh: Element[], found: [string, Constructed] | null, place: At, at: Point): string | null {
+        const needs = this.kind === 'drop' || this.kind === 'point' ? 'p' : KINDS[this.kind][0];
+        const letter = needs.replace('+', '').charAt(Math.min(this.picked.length, needs.replace('+', '').length - 1));
+        if (letter !== 'p') {
+            const near =
+                found === null ? [] : this.near(found[1], place, at).filter(([one]) => serves(one.kind, letter));
+            return near[0]?.[0].id ?? null;
+        }
+        const point = found === null ? null : this.pointAt(found[1], place, at);
+        if (point !== null) {
+            return point.id;
+        }
+        const element = this.pointFor(fresh, found, place, at);
+        fresh.push(element);
+        return element.id;
+    }
+
+    /** Where two figures cross, along one of them, or free. */
+    private pointFor(fresh: Element[], found: [string, Constructed] | null, place: At, at: Point): Element {
+        const common = { id: freeId(fresh), label: freeLabel(fresh) };
+        const lines = found === null ? [] : this.near(found[1], place, at).filter(([one]) => serves(one.kind, 'f'));
+        const [first, second] = lines;
+        if (first !== undefined && second !== undefined && found !== null) {
+            for (const which of [0, 1]) {
+                const element: Element = { ...common, kind: 'intersection', of: [first[0].id, second[0].id], which };
+                const probe = { ...found[1].object, elements: [...found[1].object.elements, element] };
+                if (farFrom(figuresIn(probe).get(element.id) ?? null, place) <= 2 * REACH * at.unitsPerPixel) {
+                    return element;
+                }
+            }
+        }
+        if (first !== undefined) {
+            const [on, figure] = first;
+            const t =
+                figure.is === 'straight'
+                    ? nearestOf(figure.extent, alongOf(figure, place))
+                    : figure.is === 'circle'
+                      ? directionOf(figure, place)
+                      : 0;
+            return { ...common, kind: 'on', of: [on.id], t: Math.round(t * 10000) };
+        }
+        const [x, y] = this.onGrid(place);
+        return { ...common, kind: 'point', x: Math.round(x * TENTHS), y: Math.round(y * TENTHS) };
+    }
+
+    /** What a kind makes of what was picked: of a circle and a point outside it both tangents. */
+    private made(fresh: Element[]): Element[] {
+        const kind = this.kind as ElementKind;
+        const element: Element = { id: freeId(fresh), kind, of: this.picked };
+        if (kind === 'tangent') {
+            const second = freeId([...fresh, element]);
+            return [
+                { ...element, which: 0 },
+                { ...element, id: second, which: 1 },
+            ];
+        }
+        const isPoint = KINDS[kind][1] === 'p';
+        return [
+            {
+                ...element,
+                ...(kind === 'regular' && { n: 4 }),
+                ...(isPoint && { label: freeLabel(fresh) }),
+            },
+        ];
+    }
+
+    private put(found: [string, Constructed] | null, elements: Element[]): void {
+        if (elements.length === 0) {
+            return;
+        }
+        if (found !== null) {
+            this.bench.make('change', { target: found[0], set: { put: elements } });
+            return;
+        }
+        const { colour, width } = this.bench.settings;
+        this.bench.add(plain({ type: 'construction', elements, colour, width }), newId());
+    }
+
+    private drop(found: [string, Constructed] | null, at: Point): void {
+        const near = found === null ? [] : this.near(found[1], this.local(found[1], at), at);
+        const [first] = near;
+        if (found === null || first === undefined) {
+            this.bench.say(this.bench.words.construct_none);
+            return;
+        }
+        const [{ id }] = first;
+        const { elements } = found[1].object;
+        const others = dependants(elements, id).length;
+        if (others + 1 === elements.length) {
+            this.bench.make('remove', { targets: [found[0]] });
+        } else {
+            this.bench.make('change', { target: found[0], set: { drop: id } });
+        }
+        if (others > 0) {
+            this.bench.say(fill(this.bench.words.construct_gone, { n: others }));
+        }
+    }
+
+    /** The construction of this page that is gone on with: the topmost of one's own. */
+    private here(): [string, Constructed] | null {
+        const { view, layer } = this.bench;
+        let last: [string, Constructed] | null = null;
+        for (const [id, placed] of view.log.scene.objects) {
+            if (
+                placed.page === view.page &&
+                placed.layer === layer &&
+                isConstruction(placed) &&
+                placed.locked !== true
+            ) {
+                last = [id, placed];
+            }
+        }
+        return last;
+    }
+
+    /** A place on the page as the construction has it: it may have been moved as a whole. */
+    private local({ place }: Placed, at: Point, onGrid = false): At {
+        const [x, y] = onGrid ? this.onGrid([at.x, at.y]) : [at.x, at.y];
+        return place === undefined ? [x, y] : back(matrixOf(place), x, y);
+    }
+
+    private onGrid([x, y]: At): At {
+        const { view, settings } = this.bench;
+        const [atX, atY] = settings.snap
+            ? snapped(view.log.scene.pages.get(view.page) ?? { kind: 'blank' }, x, y)
+            : [x, y];
+        return ontoPaper(view.paperSize, atX, atY);
+    }
+
+    private pointAt({ object }: Constructed, place: At, at: Point): Element | null {
+        const near = this.near({ object } as Constructed, place, at).filter(([{ kind }]) => serves(kind, 'p'));
+        return near[0]?.[0] ?? null;
+    }
+
+    /** What is seen near a place, points first, then the nearest. */
+    private near({ object }: Constructed, place: At, at: Point): [Element, Figure][] {
+        const figures = figuresIn(object);
+        const reach = REACH * at.unitsPerPixel;
+        return object.elements
+            .flatMap((element): { element: Element; figure: Figure; far: number }[] => {
+                const figure = figures.get(element.id) ?? null;
+                const far = element.hidden === true ? Infinity : farFrom(figure, place);
+                return figure !== null && far <= reach ? [{ element, figure, far }] : [];
+            })
+            .sort((a, b) => Number(b.figure.is === 'point') - Number(a.figure.is === 'point') || a.far - b.far)
+            .map(({ element, figure }) => [element, figure]);
+    }
+}
+
+type Constructed = Placed & { object: Construct };
+
+function isConstruction(placed: Placed): placed is Constructed {
+    return placed.object.type === 'construction';
+}
+
+function freeId(elements: Element[]): string {
+    const taken = new Set(elements.map(({ id }) => id));
+    let n = elements.length + 1;
+    while (taken.has(`e${n}`)) {
+        n++;
+    }
+    return `e${n}`;
+}
+
+/** A to Z, then A1 and so on. */
+function freeLabel(elements: Element[]): string {
+    const taken = new Set(elements.map(({ label }) => label));
+    for (let round = 0; ; round++) {
+        for (const letter of 'ABCDEFGHIJKLMNOPQRSTUVWXYZ') {
+            const label = round === 0 ? letter : `${letter}${round}`;
+            if (!taken.has(label)) {
+                return label;
+            }
+        }
+    }
+}

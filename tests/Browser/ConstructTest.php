@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Browser\Page;
+use Tests\Support\BrowserTestCase;
+
+/** Points, lines and circles that depend on each other: made by taps, dragged, undone, and seen by the teacher. */
+final class ConstructTest extends BrowserTestCase
+{
+    private const A = [0.2, 0.75];
+
+    private const B = [0.7, 0.75];
+
+    private const C = [0.35, 0.2];
+
+    public function test_a_triangle_is_constructed_measured_and_dragged_and_the_teacher_sees_it(): void
+    {
+        [$teacher, $code] = $this->startLesson('Constructions');
+        $this->maths();
+        $page = $this->join('Aino', $code);
+        $page->option('[data-tool=construct]');
+        $this->make($page, 'segment', self::A, self::B);
+        $this->make($page, 'segment', self::B, self::C);
+        $this->make($page, 'segment', self::C, self::A);
+        // A tap on what is there takes it: there are three points, and not six.
+        $page->until(fn (): bool => $this->kinds($page) === ['point' => 3, 'segment' => 3], 'three points and three sides');
+        $this->make($page, 'midpoint', self::A, self::B);
+        $this->make($page, 'perpendicular', self::C, [0.5, 0.75]);
+        $this->make($page, 'length', self::A, self::C);
+        $this->make($page, 'angle', self::A, self::B, self::C);
+        $last = fn (string $kind, int $n) => $page->until(
+            fn (): bool => ($this->kinds($page)[$kind] ?? 0) === $n,
+            "{$n} of {$kind} stored",
+        );
+        $last('angle', 1);
+        // Where the height meets the side a tap makes the point where they cross, and not one beside it.
+        $this->make($page, 'point', [0.35, 0.75]);
+        $last('intersection', 1);
+        // A drag moves the corner, and all that hangs on it goes along; undo and redo end where they were.
+        $page->draw('.page-paper', [self::C, [0.45, 0.3], [0.55, 0.35]]);
+        $x = fn (): int => (int) ($this->elements($page)['C']['x'] ?? 0);
+        $page->until(fn (): bool => abs($x() - 8800) < 60, 'the corner where it was dragged');
+        $page->press("\u{E009}", 'z')->until(fn (): bool => abs($x() - 5600) < 60, 'the corner where it was');
+        $page->press("\u{E009}", 'y')->until(fn (): bool => abs($x() - 8800) < 60, 'the corner dragged again');
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 200, 'the construction on the tile');
+        // What is removed takes what hangs on it along, and says so.
+        $this->make($page, 'drop', self::B);
+        $page->waitForText('#notice', 'what depended on it');
+        $page->until(fn (): bool => ! isset($this->elements($page)['B']), 'B to be gone');
+        $letters = array_filter(array_keys($this->elements($page)), static fn (string $id): bool => strlen($id) === 1);
+        self::assertSame(['A', 'C'], array_values($letters));
+        // The page has it all after a reload, and the eraser takes the construction as one thing.
+        $page->driver->navigate()->refresh();
+        $page->find('#page-frame[data-ready]');
+        $page->option('[data-tool=eraser]')->draw('.page-paper', [[0.3, 0.5], [0.4, 0.6], [0.5, 0.5], [0.6, 0.55]]);
+        $page->until(fn (): bool => $this->elements($page) === [], 'the construction to be rubbed out');
+        self::assertSame([], $page->complaints());
+    }
+
+    public function test_a_phone_constructs_by_touch_and_a_second_prompt_begins_anew(): void
+    {
+        [, $code] = $this->startLesson('Constructions by touch');
+        $this->maths();
+        $phone = $this->join('Bo', $code, 390, 844);
+        $phone->option('[data-tool=construct]');
+        $this->make($phone, 'circle', [0.5, 0.5], [0.8, 0.5]);
+        $this->make($phone, 'point', [0.5, 0.14]);
+        $phone->until(fn (): bool => ($this->kinds($phone)['circle'] ?? 0) === 1, 'the circle');
+        // Another tool in between, and back: what was picked for the one before is forgotten.
+        $this->choose($phone, 'segment');
+        $phone->draw('.page-paper', [[0.5, 0.5]], 'touch');
+        $phone->option('[data-tool=pen]')->option('[data-tool=construct]');
+        $this->make($phone, 'midpoint', [0.5, 0.5], [0.8, 0.5]);
+        $phone->until(fn (): bool => ($this->kinds($phone)['midpoint'] ?? 0) === 1, 'the midpoint');
+        self::assertSame(0, $this->kinds($phone)['segment'] ?? 0);
+        self::assertSame([], $phone->complaints());
+    }
+
+    /** @param  array{float, float}  ...$taps */
+    private function make(Page $page, string $kind, array ...$taps): void
+    {
+        $this->choose($page, $kind);
+        foreach ($taps as $tap) {
+            $page->draw('.page-paper', [$tap]);
+        }
+    }
+
+    private function choose(Page $page, string $kind): void
+    {
+        $page->run('document.querySelector(`#bench [data-construct=${arguments[0]}]`).click()', $kind);
+    }
+
+    /** Every student of the session that was begun last has the tray with constructions. */
+    private function maths(): void
+    {
+        $this->sql(
+            'update live_sessions set tray = ? where id = (select id from live_sessions order by rowid desc limit 1)',
+            [json_encode(['now' => ['kind' => 'maths', 'tools' => []], 'before' => null, 'changed' => 0])],
+        );
+    }
+
+    /** @return array<string, array<string, mixed>> what is stored of the construction, by its label or else its id */
+    private function elements(Page $page): array
+    {
+        $svg = (string) $page->driver->executeAsyncScript(
+            <<<'JS'
+            const done = arguments[0];
+            fetch(`${location.pathname}/canvas`, { headers: { Accept: 'application/json' } })
+                .then((answer) => answer.json())
+                .then(({ canvas }) => fetch(`${location.pathname}/work/${canvas}.svg`))
+                .then((answer) => answer.text())
+                .then(done);
+            JS,
+        );
+        $named = [];
+        preg_match_all('/data-crag="([^"]*)"/', $svg, $found);
+        foreach ($found[1] as $json) {
+            $object = json_decode(html_entity_decode($json), true)['object'] ?? [];
+            foreach ($object['elements'] ?? [] as $element) {
+                $named[$element['label'] ?? $element['id']] = $element;
+            }
+        }
+
+        return $named;
+    }
+
+    /** @return array<string, int> */
+    private function kinds(Page $page): array
+    {
+        $kinds = array_count_values(array_column($this->elements($page), 'kind'));
+        ksort($kinds);
+
+        return $kinds;
+    }
+}

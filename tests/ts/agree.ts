@@ -4,7 +4,7 @@ import { fold, history, readScene, type KeptScene, type Scene } from '../../reso
 import { fitShape } from '../../resources/ts/canvas/fit/fit';
 import type { Operation } from '../../resources/ts/canvas/model/objects';
 import { constructed, type Construct, type Element } from '../../resources/ts/canvas/model/construct/elements';
-import { figuresOf } from '../../resources/ts/canvas/model/construct/figures';
+import { figuresOf, scaleOf } from '../../resources/ts/canvas/model/construct/figures';
 import { written as measured } from '../../resources/ts/canvas/model/construct/written';
 import type { Task } from '../../resources/ts/protocol/tasks';
 import { doneTasks, type Facts } from '../../resources/ts/questions/tasks';
@@ -14,7 +14,7 @@ import { doneTasks, type Facts } from '../../resources/ts/questions/tasks';
  * it against the core: [{"log": [operations]}, {"kept": scene, "log": [operations]}, {"ink": [samples]}, {"drawn": [samples]}, …].
  */
 type Case =
-    | { construction: Element[]; set: Record<string, unknown> }
+    | { construction: Element[]; set: Record<string, unknown>; scale: Construct['scale'] | null }
     | { log: Operation[]; tasks: Task[]; facts: Facts }
     | { log: Operation[]; kept?: KeptScene }
     | { ink: Sample[] }
@@ -41,11 +41,12 @@ const answers = cases.map((one) => {
     if ('construction' in one) {
         const object: Construct = { type: 'construction', elements: one.construction, colour: '#25323b', width: 40 };
         const after = constructed(object, one.set);
+        const scale = scaleOf(one.scale ?? undefined);
         return {
-            figures: [...figuresOf(one.construction)].map(([id, figure]) => ({ id, figure })),
+            figures: [...figuresOf(one.construction, scale)].map(([id, figure]) => ({ id, figure })),
             after: after.elements,
-            labels: [...figuresOf(one.construction).values()].flatMap((figure) =>
-                figure?.is === 'label' ? [measured(figure, 58.9, 'cm')] : [],
+            labels: [...figuresOf(one.construction, scale).values()].flatMap((figure) =>
+                figure?.is === 'label' ? [measured(figure, scale)] : [],
             ),
         };
     }

@@ -163,19 +163,23 @@ final readonly class Construction
         return $t === null ? null : ['t' => (int) round($t * self::FINE)];
     }
 
-    /** @return array<string, ?Figure> by id: where each is now, null for what does not exist */
-    public function figures(): array
+    /**
+     * @param  ?Scale  $scale  in what is measured; null for centimetres
+     * @return array<string, ?Figure> by id: where each is now, null for what does not exist
+     */
+    public function figures(?Scale $scale = null): array
     {
+        $scale ??= Scale::centimetres();
         $figures = [];
         foreach ($this->elements as $id => $element) {
-            $figures[$id] = $this->figure($element, $figures);
+            $figures[$id] = $this->figure($element, $figures, $scale);
         }
 
         return $figures;
     }
 
     /** @param  array<string, ?Figure>  $figures  of what stands before it */
-    private function figure(Element $element, array $figures): ?Figure
+    private function figure(Element $element, array $figures, Scale $scale): ?Figure
     {
         // It is there though the point that it traces is not, at the moment.
         if ($element->kind === ElementKind::Locus) {
@@ -190,7 +194,7 @@ final readonly class Construction
             $of[] = $figure;
         }
 
-        return Worked::out($element, $of);
+        return Worked::out($element, $of, $scale);
     }
 
     /**

@@ -51,6 +51,7 @@ enum ElementKind: string
     case Angle = 'angle';
     case Area = 'area';
     case Slope = 'slope';
+    case Coordinates = 'coordinates';
 
     public function needs(): string
     {
@@ -59,7 +60,7 @@ enum ElementKind: string
             self::On => 'f',
             self::Segment, self::Ray, self::Line, self::Vector, self::Circle, self::Regular, self::Midpoint,
             self::Bisector, self::Rotation, self::Enlargement, self::Locus, self::Length => 'pp',
-            self::Compass => 'p',
+            self::Compass, self::Coordinates => 'p',
             self::CircleThrough, self::Arc, self::AngleBisector, self::Translation, self::Angle => 'ppp',
             self::Polygon => 'ppp+',
             self::Perpendicular, self::Parallel, self::Reflection => 'ps',

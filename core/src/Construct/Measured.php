@@ -28,30 +28,31 @@ final class Measured
     private const MARK = 44.0;
 
     /** @param  list<Figure>  $of */
-    public static function of(ElementKind $kind, array $of): ?Label
+    public static function of(ElementKind $kind, array $of, Scale $scale): ?Label
     {
         $points = array_values(array_filter($of, static fn (Figure $one): bool => $one instanceof Point));
         $a = $of[0] ?? null;
 
         return match (true) {
-            $kind === ElementKind::Length && count($points) === 2 => self::length(...$points),
+            $kind === ElementKind::Length && count($points) === 2 => self::length($points[0], $points[1], $scale),
             $kind === ElementKind::Angle && count($points) === 3 => self::angle(...$points),
-            $kind === ElementKind::Area && $a instanceof Polygon => new Label(
+            $kind === ElementKind::Area && $a instanceof Polygon => self::area(
                 self::middle($a),
                 $a->area(),
-                MeasureUnit::Area,
+                $scale,
             ),
-            $kind === ElementKind::Area && $a instanceof Circle => new Label(
+            $kind === ElementKind::Area && $a instanceof Circle => self::area(
                 $a->centre,
                 M_PI * $a->radius ** 2,
-                MeasureUnit::Area,
+                $scale,
             ),
-            $kind === ElementKind::Slope && $a instanceof Straight => self::slope($a),
+            $kind === ElementKind::Slope && $a instanceof Straight => self::slope($a, $scale),
+            $kind === ElementKind::Coordinates && $a instanceof Point => self::coordinates($a, $scale),
             default => null,
         };
     }
 
-    private static function length(Point $a, Point $b): Label
+    private static function length(Point $a, Point $b, Scale $scale): Label
     {
         $way = $b->minus($a);
         $across = $way->length() < 1e-6 ? new Point(0, -1)
@@ -60,8 +61,31 @@ final class Measured
         $middle = $a->plus($way, 0.5);
         // Above rather than below.
         $at = $aside->y > 0 ? $middle->plus($aside, -1) : $middle->plus($aside);
+        $counted = $scale->way($way);
 
-        return new Label($at, $way->length(), MeasureUnit::Length);
+        return new Label(
+            $at,
+            $counted->length(),
+            MeasureUnit::Length,
+            exact: $scale->isAxes ? Exact::length($counted->x, $counted->y) ?? '' : '',
+        );
+    }
+
+    private static function area(Point $at, float $area, Scale $scale): Label
+    {
+        return new Label($at, $area / ($scale->across * $scale->up), MeasureUnit::Area);
+    }
+
+    private static function coordinates(Point $point, Scale $scale): Label
+    {
+        $place = $scale->place($point);
+
+        return new Label(
+            $point->plus(new Point(0, self::BEYOND - 6)),
+            $place->x,
+            MeasureUnit::Place,
+            second: $place->y,
+        );
     }
 
     /** From 0 to 180 degrees. */
@@ -86,14 +110,15 @@ final class Measured
     }
 
     /** Up counts, as on axes; null for what is upright. */
-    private static function slope(Straight $straight): ?Label
+    private static function slope(Straight $straight, Scale $scale): ?Label
     {
-        $way = $straight->way();
+        $way = $scale->way($straight->way());
 
         return abs($way->x) < 1e-9 ? null : new Label(
             $straight->at(0.5)->plus(new Point(self::ASIDE, -self::ASIDE)),
-            -$way->y / $way->x,
+            $way->y / $way->x,
             MeasureUnit::Number,
+            exact: $scale->isAxes ? Exact::slope($way->x, $way->y) ?? '' : '',
         );
     }
 

@@ -20,7 +20,7 @@ final class Worked
     private const FINE = 10_000;
 
     /** @param  list<Figure>  $of  as the kind needs them */
-    public static function out(Element $element, array $of): ?Figure
+    public static function out(Element $element, array $of, Scale $scale): ?Figure
     {
         $points = array_values(array_filter($of, static fn (Figure $one): bool => $one instanceof Point));
         $straight = self::first($of, Straight::class);
@@ -57,10 +57,8 @@ final class Worked
             ),
             ElementKind::Translation => $points[0]->plus($points[2]->minus($points[1])),
             ElementKind::Enlargement => $points[1]->plus($points[0]->minus($points[1]), $element->number('by') / 1000),
-            ElementKind::Length, ElementKind::Angle, ElementKind::Area, ElementKind::Slope => Measured::of(
-                $element->kind,
-                $of,
-            ),
+            ElementKind::Length, ElementKind::Angle, ElementKind::Area, ElementKind::Slope,
+            ElementKind::Coordinates => Measured::of($element->kind, $of, $scale),
             ElementKind::Locus => null,
         };
     }

@@ -7,22 +7,22 @@ namespace Crag\Construct;
 use Crag\Construct\Figure\Label;
 use Crag\Construct\Figure\MeasureUnit;
 
-/** A measure in words: rounded as one reads it, with its unit. */
+/** A measure in words: exact where that is known, else rounded as one reads it. */
 final class Written
 {
-    /**
-     * @param  float  $per  units of the page in one of the unit
-     * @param  string  $unit  of lengths; empty for plain numbers
-     */
-    public static function label(Label $label, float $per, string $unit): string
+    public static function label(Label $label, Scale $scale): string
     {
+        if ($label->exact !== '') {
+            return $label->exact;
+        }
+        $unit = $scale->unit();
+
         return match ($label->unit) {
-            MeasureUnit::Length => trim(self::number($label->value / $per, 1).' '.$unit),
-            MeasureUnit::Area => trim(
-                self::number($label->value / $per ** 2, 1).($unit === '' ? '' : " {$unit}²"),
-            ),
+            MeasureUnit::Length => trim(self::number($label->value, 1).' '.$unit),
+            MeasureUnit::Area => trim(self::number($label->value, 1).($unit === '' ? '' : " {$unit}²")),
             MeasureUnit::Degrees => self::number($label->value, 1).'°',
             MeasureUnit::Number => self::number($label->value, 2),
+            MeasureUnit::Place => '('.self::number($label->value, 2).', '.self::number($label->second, 2).')',
         };
     }
 

@@ -37,7 +37,7 @@ final class ConstructSvg
 
     public static function draw(Construct $object): string
     {
-        $figures = $object->construction->figures();
+        $figures = $object->construction->figures($object->scale);
         [$below, $above] = ['', ''];
         foreach ($object->construction->elements as $id => $element) {
             $figure = $figures[$id];
@@ -84,8 +84,6 @@ final class ConstructSvg
             'cy' => Xml::number($point->y),
             'r' => $element->kind->isFree() ? self::FREE : self::BOUND,
             'fill' => $object->colour->hex,
-            'stroke' => '#ffffff',
-            'stroke-width' => 2,
         ]);
 
         return $element->label === '' ? $dot : $dot.Xml::words(
@@ -99,7 +97,7 @@ final class ConstructSvg
 
     private static function label(Construct $object, Label $label): string
     {
-        $words = Written::label($label, $object->per / Paper::TENTHS, $object->unit);
+        $words = Written::label($label, $object->scale);
 
         return ($label->arc === null ? '' : self::line($object, self::arc($label->arc))).Xml::words(
             $label->at->x,

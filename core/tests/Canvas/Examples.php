@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crag\Tests\Canvas;
 
 use Crag\Canvas\Drawing\Ink;
+use Crag\Tests\Construct\Sketch;
 
 /** One of every kind of object in its JSON form. */
 final class Examples
@@ -51,6 +52,22 @@ final class Examples
             'stamp' => self::stamp(),
             'picture' => self::picture(),
             'piece' => self::piece(),
+            'construction' => self::construction(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function construction(): array
+    {
+        return [
+            'type' => 'construction',
+            'elements' => Sketch::json(
+                'A point 300 700; B point 1100 700; C point 520 240; g polygon A B C; c circle3 A B C; m midpoint A B; '.
+                's segment A B; l perpendicular C s; r ray A C; v vector m C; k arc A C B; n length A C; w angle B A C; '.
+                't tangent B c 0; X intersection l s 0; d on c 0.5; o locus m d; a area g; y slope r; z coordinates C',
+            ),
+            'colour' => '#2272b5',
+            'width' => 30,
         ];
     }
 

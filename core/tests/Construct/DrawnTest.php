@@ -9,6 +9,7 @@ use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Object\Construct;
 use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\Scene;
+use Crag\Construct\Exact;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Tray\Tool;
@@ -59,7 +60,7 @@ final class DrawnTest extends TestCase
     {
         $json = self::json(self::WORDS);
         self::assertSame($json, ReadObject::from(new Fields($json))->toArray());
-        $axes = $json + ['per' => 500, 'unit' => ''];
+        $axes = $json + ['scale' => ['x' => 1000, 'y' => 5000, 'across' => 50_000, 'up' => 50_000]];
         self::assertSame($axes, ReadObject::from(new Fields($axes))->toArray());
     }
 
@@ -67,7 +68,7 @@ final class DrawnTest extends TestCase
     #[TestWith([['elements' => 'none']])]
     #[TestWith([['elements' => [['id' => 'A', 'kind' => 'point', 'x' => 1]]]])]
     #[TestWith([['elements' => [['id' => 'A!', 'kind' => 'point', 'x' => 1, 'y' => 1]]]])]
-    #[TestWith([['per' => 0]])]
+    #[TestWith([['scale' => ['x' => 0, 'y' => 0, 'across' => 0, 'up' => 1]]])]
     public function test_what_is_no_construction_is_refused(array $broken): void
     {
         $this->expectException(UnreadableFields::class);
@@ -100,13 +101,45 @@ final class DrawnTest extends TestCase
         self::assertSame(1, substr_count(ConstructSvg::draw($drawn), '<circle'));
     }
 
-    public function test_lengths_are_told_in_the_units_of_the_axes(): void
+    public function test_on_axes_it_is_measured_in_their_units_and_exactly_where_that_is_known(): void
     {
-        $object = ReadObject::from(new Fields(['per' => 500, 'unit' => ''] + self::json(self::WORDS.'; m length A B; g polygon A B C; a area g')));
+        $words = self::WORDS.'; m length A B; n length B C; g polygon A B C; a area g; l line C B; k slope l; p coordinates C';
+        $axes = ['scale' => ['x' => 1000, 'y' => 5000, 'across' => 100_000, 'up' => 50_000]];
+        $object = ReadObject::from(new Fields($axes + self::json($words)));
         self::assertInstanceOf(Construct::class, $object);
         $svg = ConstructSvg::draw($object);
-        self::assertStringContainsString('>8<', $svg);
-        self::assertStringContainsString('>24<', $svg);
+        // Four across and six up.
+        foreach (['>4<', '>2√13<', '>12<', '>−3/2<', '>(0, 6)<'] as $label) {
+            self::assertStringContainsString($label, $svg);
+        }
+    }
+
+    #[TestWith([3.0, 4.0, '5'])]
+    #[TestWith([1.0, 1.0, '√2'])]
+    #[TestWith([2.0, 4.0, '2√5'])]
+    #[TestWith([0.5, 0.5, '√2/2'])]
+    #[TestWith([0.2, 0.4, '√5/5'])]
+    #[TestWith([1.5, 2.0, '5/2'])]
+    #[TestWith([0.3333, 0.0, '1/3'])]
+    #[TestWith([-6.0, 0.0, '6'])]
+    #[TestWith([0.0, 0.0, '0'])]
+    #[TestWith([1.2345, 1.0, null])]
+    #[TestWith([31.0, 18.0, null])]
+    public function test_lengths_that_are_exact(float $x, float $y, ?string $length): void
+    {
+        self::assertSame($length, Exact::length($x, $y));
+    }
+
+    #[TestWith([2.0, 1.0, '1/2'])]
+    #[TestWith([-2.0, 1.0, '−1/2'])]
+    #[TestWith([1.0, -2.0, '−2'])]
+    #[TestWith([-1.5, -0.5, '1/3'])]
+    #[TestWith([3.0, 0.0, '0'])]
+    #[TestWith([0.0, 3.0, null])]
+    #[TestWith([1.0, 0.1234, null])]
+    public function test_slopes_that_are_exact(float $x, float $y, ?string $slope): void
+    {
+        self::assertSame($slope, Exact::slope($x, $y));
     }
 
     public function test_it_belongs_to_the_maths_tray_and_has_bounds(): void

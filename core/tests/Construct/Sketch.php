@@ -8,6 +8,7 @@ use Crag\Construct\Construction;
 use Crag\Construct\Figure\Figure;
 use Crag\Construct\Figure\Label;
 use Crag\Construct\Figure\Point;
+use Crag\Construct\Scale;
 use Crag\Json\Fields;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -70,7 +71,9 @@ final class Sketch
 
     public static function value(string $words, string $id): ?float
     {
-        $label = self::figure($words, $id);
+        // In units of the page, up being more.
+        $scale = Scale::read(new Fields(['x' => 0, 'y' => 0, 'across' => 1000, 'up' => 1000]));
+        $label = self::of($words)->figures($scale)[$id] ?? null;
 
         return $label instanceof Label ? round($label->value, 3) + 0.0 : null;
     }

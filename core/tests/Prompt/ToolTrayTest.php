@@ -76,6 +76,7 @@ final class ToolTrayTest extends TestCase
             'stamp' => Tool::Stamps,
             'picture' => Tool::Picture,
             'piece' => Tool::Move,
+            'construction' => Tool::Construct,
         ];
         foreach (Examples::all() as $kind => $object) {
             yield $kind => [$tools[$kind], Logs::object('n', $object)];

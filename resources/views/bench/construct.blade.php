@@ -6,7 +6,8 @@
         'parallel' => __('Parallel'), 'bisector' => __('Bisector'), 'angle_bisector' => __('Bisect an angle'),
         'tangent' => __('Tangents'), 'reflection' => __('Mirror'), 'translation' => __('Translate'),
         'locus' => __('Locus')],
-    __('Measure') => ['length' => __('Length'), 'angle' => __('Angle'), 'area' => __('Area'), 'slope' => __('Slope')],
+    __('Measure') => ['length' => __('Length'), 'angle' => __('Angle'), 'area' => __('Area'), 'slope' => __('Slope'),
+        'coordinates' => __('Coordinates')],
 ])
 @foreach ($kinds as $group => $some)
     <div class="tray-group tray-construct" data-for="construct" role="group" aria-label="{{ $group }}">

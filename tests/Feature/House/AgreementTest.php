@@ -14,6 +14,7 @@ use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\Scene;
 use Crag\Construct\Construction;
 use Crag\Construct\Figure\Label;
+use Crag\Construct\Scale;
 use Crag\Construct\Written;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
@@ -30,6 +31,9 @@ use Symfony\Component\Process\Process;
 /** The browser's code and the core make the same of the same logs and the same ink. */
 final class AgreementTest extends TestCase
 {
+    /** Where they cross, and how long one is. */
+    private const AXES = ['x' => 5000, 'y' => 5000, 'across' => 50_000, 'up' => 40_000];
+
     public function test_random_logs_fold_to_the_same_scene_and_the_same_next_undo(): void
     {
         $logs = array_map(self::randomLog(...), range(1, 80));
@@ -70,11 +74,17 @@ final class AgreementTest extends TestCase
                 ['put' => [['id' => 'e0', 'kind' => 'point', 'x' => 77, 'y' => 88], $last]],
                 ['drop' => 'e1'],
             ];
-            $cases[] = ['construction' => $elements, 'set' => $sets[$seed % 4]];
+            $cases[] = [
+                'construction' => $elements,
+                'set' => $sets[$seed % 4],
+                'scale' => $seed % 2 === 1 ? null : self::AXES,
+            ];
             $constructions[] = Construction::read(new Fields(['elements' => $elements]));
         }
         foreach (self::ask($cases) as $i => $browser) {
-            $figures = $constructions[$i]->figures();
+            // Every other one lies on axes.
+            $scale = $i % 2 === 0 ? Scale::centimetres() : Scale::read(new Fields(self::AXES));
+            $figures = $constructions[$i]->figures($scale);
             self::assertSame(array_map(strval(...), array_keys($figures)), array_column($browser['figures'], 'id'));
             foreach ($browser['figures'] as ['id' => $id, 'figure' => $figure]) {
                 $kind = $constructions[$i]->elements[$id]->kind->value;
@@ -100,7 +110,9 @@ final class AgreementTest extends TestCase
             self::assertEquals($object->toArray()['elements'], $browser['after']);
             $labels = array_filter($figures, static fn (mixed $one): bool => $one instanceof Label);
             self::assertSame(
-                array_values(array_map(static fn (Label $one): string => Written::label($one, 58.9, 'cm'), $labels)),
+                array_values(
+                    array_map(static fn (Label $one): string => Written::label($one, $scale), $labels),
+                ),
                 $browser['labels'],
             );
         }

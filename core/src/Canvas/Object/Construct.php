@@ -7,6 +7,7 @@ namespace Crag\Canvas\Object;
 use Crag\Canvas\Drawing\Colour;
 use Crag\Construct\Construction;
 use Crag\Construct\Element;
+use Crag\Construct\Scale;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Tray\Tool;
@@ -15,7 +16,7 @@ use Crag\Prompt\Tray\Tool;
  * A construction on a page. A change puts elements, new or each in place of the one of its id ("put"), or takes one away
  * with all that depends on it ("drop"): two hands at one construction change two elements of it.
  *
- * Lengths are told in `unit`, of which one is `per` tenths of a unit of the page.
+ * On axes it is measured in their units ("scale"), elsewhere in centimetres of a printed page.
  */
 final readonly class Construct implements CanvasObject
 {
@@ -23,20 +24,14 @@ final readonly class Construct implements CanvasObject
 
     public const CHANGEABLE = ['put', 'drop', 'colour', 'width'];
 
-    /** A centimetre of a wide page that is printed on A4, in tenths of a unit. */
-    public const CENTIMETRE = 589;
-
     /** So many elements one change puts at most. */
     public const MOST_PUT = 20;
-
-    private const LONGEST_UNIT = 8;
 
     private function __construct(
         public Construction $construction,
         public Colour $colour,
         public int $width,
-        public int $per,
-        public string $unit,
+        public Scale $scale,
     ) {
     }
 
@@ -46,8 +41,7 @@ final readonly class Construct implements CanvasObject
             Construction::read($fields),
             ReadField::colour($fields),
             ReadField::width($fields),
-            $fields->whole('per', 1, 100_000, self::CENTIMETRE),
-            $fields->has('unit') ? trim($fields->text('unit', self::LONGEST_UNIT)) : 'cm',
+            $fields->isNull('scale') ? Scale::centimetres() : Scale::read($fields->object('scale')),
         );
     }
 
@@ -72,8 +66,7 @@ final readonly class Construct implements CanvasObject
             $construction,
             isset($set['colour']) ? ReadField::colour(new Fields($set)) : $this->colour,
             isset($set['width']) ? ReadField::width(new Fields($set)) : $this->width,
-            $this->per,
-            $this->unit,
+            $this->scale,
         );
     }
 
@@ -84,8 +77,7 @@ final readonly class Construct implements CanvasObject
             'elements' => $this->construction->toArray(),
             'colour' => $this->colour->hex,
             'width' => $this->width,
-        ] + ($this->per === self::CENTIMETRE ? [] : ['per' => $this->per]) +
-            ($this->unit === 'cm' ? [] : ['unit' => $this->unit]);
+        ] + ($this->scale->isAxes ? ['scale' => $this->scale->toArray()] : []);
     }
 
     public function tool(): Tool

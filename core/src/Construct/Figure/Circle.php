@@ -19,9 +19,12 @@ final readonly class Circle implements Figure
     /** Null for three points of one line. */
     public static function throughThree(Point $a, Point $b, Point $c): ?self
     {
+        if ($a->isNear($b) || $b->isNear($c) || $c->isNear($a)) {
+            return null;
+        }
         [$p, $q] = [$b->minus($a), $c->minus($a)];
         $twice = 2 * $p->cross($q);
-        if (abs($twice) < 1e-9 * $p->length() * $q->length() || $twice === 0.0) {
+        if (abs($twice) < 1e-9 * $p->length() * $q->length()) {
             return null;
         }
         $centre = new Point(

@@ -11,4 +11,6 @@ enum MeasureUnit: string
     case Area = 'area';
     case Degrees = 'degrees';
     case Number = 'number';
+    /** Two numbers: across and up. */
+    case Place = 'place';
 }

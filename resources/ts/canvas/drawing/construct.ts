@@ -3,6 +3,7 @@ import {
     distance,
     onCircle,
     plus,
+    scaleOf,
     turned,
     wayOf,
     type Arc,
@@ -14,7 +15,6 @@ import {
 import { isFree, type Construct, type Element } from '../model/construct/elements';
 import { figuresIn } from '../model/construct/places';
 import { written } from '../model/construct/written';
-import { CENTIMETRE } from '../model/usual';
 
 /** As core/src/Render/ConstructSvg.php has them. */
 const FAR = 6000;
@@ -46,7 +46,7 @@ export function drawConstruct(context: CanvasRenderingContext2D, object: Constru
     }
     for (const [element, figure] of seen.filter(isAbove)) {
         if (figure.is === 'point') {
-            drawPoint(context, object, element, figure.at);
+            drawPoint(context, element, figure.at);
         } else if (figure.is === 'label') {
             drawLabel(context, object, figure);
         }
@@ -103,29 +103,23 @@ function addCorners(context: CanvasRenderingContext2D, corners: Point[]): void {
     corners.forEach((corner, i) => (i === 0 ? context.moveTo(...corner) : context.lineTo(...corner)));
 }
 
-function drawPoint(context: CanvasRenderingContext2D, { colour }: Construct, element: Element, at: Point): void {
-    const { lineWidth } = context;
+function drawPoint(context: CanvasRenderingContext2D, element: Element, at: Point): void {
     context.beginPath();
     context.arc(...at, isFree(element) ? FREE : BOUND, 0, 2 * Math.PI);
     context.fill();
-    context.strokeStyle = '#ffffff';
-    context.lineWidth = 2;
-    context.stroke();
-    context.strokeStyle = colour;
-    context.lineWidth = lineWidth;
     if (element.label !== undefined) {
         context.textAlign = 'start';
         context.fillText(element.label, at[0] + 11, at[1] - 11);
     }
 }
 
-function drawLabel(context: CanvasRenderingContext2D, { per, unit }: Construct, label: Label): void {
+function drawLabel(context: CanvasRenderingContext2D, { scale }: Construct, label: Label): void {
     if (label.arc !== null) {
         context.beginPath();
         addArc(context, label.arc);
         context.stroke();
     }
     context.textAlign = 'center';
-    const words = written(label, (per ?? CENTIMETRE) / 10, unit ?? 'cm');
+    const words = written(label, scaleOf(scale));
     context.fillText(words, label.at[0], label.at[1] + LETTERS * 0.35);
 }

@@ -2,16 +2,13 @@ import type { CanvasObject } from './objects';
 import { isShape, usualLook } from './shapelook';
 import { marksWithin } from './words';
 
-/** A centimetre of a wide page that is printed, in tenths of a unit: Crag\Canvas\Object\Construct. */
-export const CENTIMETRE = 589;
-
 /** What of an object may be left out, and what it is then. */
 function usualOf(object: CanvasObject): Record<string, unknown> {
     if (isShape(object)) {
         return usualLook(object.type);
     }
     if (object.type === 'construction') {
-        return { put: undefined, drop: undefined, per: CENTIMETRE, unit: 'cm' };
+        return { put: undefined, drop: undefined };
     }
     return object.type === 'text' ? { marks: undefined, list: 'none', face: 'plain' } : {};
 }

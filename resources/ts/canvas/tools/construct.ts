@@ -10,11 +10,11 @@ import {
 import type { ElementKind } from '../model/construct/elements';
 import { alongOf, directionOf, movedTo, nearestOf, type Figure, type Point as At } from '../model/construct/figures';
 import { farFrom, figuresIn } from '../model/construct/places';
-import { newId, TENTHS, type Placed } from '../model/objects';
+import { newId, TENTHS, type Backdrop, type Placed } from '../model/objects';
 import { back, matrixOf } from '../model/place';
-import { ontoPaper } from '../model/paper';
+import { ontoPaper, paperOf } from '../model/paper';
 import { plain } from '../model/usual';
-import { snapped } from '../model/snap';
+import { axisUnit, snapped } from '../model/snap';
 import { fill } from '../../page';
 import { present } from '../../present';
 import type { Point, Tool } from './gestures';
@@ -223,7 +223,11 @@ export class ConstructTool implements Tool {
             return;
         }
         const { colour, width } = this.bench.settings;
-        this.bench.add(plain({ type: 'construction', elements, colour, width }), newId());
+        const scale = axesOf(this.bench.view.log.scene.pages.get(this.bench.view.page));
+        this.bench.add(
+            plain({ type: 'construction', elements, colour, width, ...(scale !== null && { scale }) }),
+            newId(),
+        );
     }
 
     private drop(found: [string, Constructed] | null, at: Point): void {
@@ -298,6 +302,24 @@ export class ConstructTool implements Tool {
 }
 
 type Constructed = Placed & { object: Construct };
+
+/** Where a page's axes cross, and how long one is on them; null where there are none. */
+function axesOf(backdrop: Backdrop | undefined): NonNullable<Construct['scale']> | null {
+    if (backdrop?.kind !== 'axes') {
+        return null;
+    }
+    const [across, up] = axisUnit(backdrop);
+    const [width, height] = paperOf(backdrop);
+    // The grid lies in the middle of the page.
+    const [xFrom, xTo, yFrom, yTo] = ['x_from', 'x_to', 'y_from', 'y_to'].map((name) => Number(backdrop[name]));
+    const middle = (from = 0, to = 0): number => (from + to) / 2;
+    return {
+        x: Math.round((width / 2 - middle(xFrom, xTo) * across) * TENTHS),
+        y: Math.round((height / 2 + middle(yFrom, yTo) * up) * TENTHS),
+        across: Math.round(across * 1000),
+        up: Math.round(up * 1000),
+    };
+}
 
 function isConstruction(placed: Placed): placed is Constructed {
     return placed.object.type === 'construction';

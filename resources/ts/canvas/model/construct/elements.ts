@@ -21,9 +21,8 @@ export interface Construct {
     elements: Element[];
     colour: string;
     width: number;
-    /** Tenths of a unit in one of `unit`; 589 in a centimetre of a page that is printed. */
-    per?: number;
-    unit?: string;
+    /** On axes: where they cross, in tenths, and how long one is, in thousandths of a unit. */
+    scale?: { x: number; y: number; across: number; up: number };
 }
 
 /** What each kind is made of, and what it is for others: Crag\Construct\ElementKind. */
@@ -56,6 +55,7 @@ export const KINDS = {
     angle: ['ppp', ''],
     area: ['g', ''],
     slope: ['s', ''],
+    coordinates: ['p', ''],
 } as const;
 
 export type ElementKind = keyof typeof KINDS;

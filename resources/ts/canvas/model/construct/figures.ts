@@ -1,5 +1,6 @@
 import { present } from '../../../present';
 import type { Element } from './elements';
+import { exactLength, exactSlope } from './exact';
 
 /** In units of the page, x to the right and y down. */
 export type Point = readonly [x: number, y: number];
@@ -14,7 +15,35 @@ export type Figure =
     | { is: 'arc'; centre: Point; radius: number; from: number; sweep: number }
     | { is: 'polygon'; corners: Point[] }
     | { is: 'path'; pieces: Point[][] }
-    | { is: 'label'; at: Point; value: number; unit: 'length' | 'area' | 'degrees' | 'number'; arc: Arc | null };
+    | {
+          is: 'label';
+          at: Point;
+          value: number;
+          unit: 'length' | 'area' | 'degrees' | 'number' | 'place';
+          arc: Arc | null;
+          /** The value where it can be told exactly; else empty. */
+          exact: string;
+          /** Of a place: up. */
+          second: number;
+      };
+
+/** In what is measured: Crag\Construct\Scale. */
+export interface Scale {
+    origin: Point;
+    across: number;
+    up: number;
+    isAxes: boolean;
+}
+
+export const CENTIMETRES: Scale = { origin: [0, 0], across: 58.9, up: 58.9, isAxes: false };
+
+export function scaleOf(axes: { x: number; y: number; across: number; up: number } | undefined): Scale {
+    return axes === undefined
+        ? CENTIMETRES
+        : { origin: [axes.x / 10, axes.y / 10], across: axes.across / 1000, up: axes.up / 1000, isAxes: true };
+}
+
+const counted = ({ across, up }: Scale, [x, y]: Point): Point => [x / across, -y / up];
 
 export type Straight = Extract<Figure, { is: 'straight' }>;
 export type Circle = Extract<Figure, { is: 'circle' }>;
@@ -73,9 +102,12 @@ export const directionOf = ({ centre }: { centre: Point }, at: Point): number =>
     Math.atan2(at[1] - centre[1], at[0] - centre[0]);
 
 function circleThrough(a: Point, b: Point, c: Point): Circle | null {
+    if (isNear(a, b) || isNear(b, c) || isNear(c, a)) {
+        return null;
+    }
     const [p, q] = [minus(b, a), minus(c, a)];
     const twice = 2 * cross(p, q);
-    if (Math.abs(twice) < 1e-9 * length(p) * length(q) || twice === 0) {
+    if (Math.abs(twice) < 1e-9 * length(p) * length(q)) {
         return null;
     }
     const centre: Point = [
@@ -86,15 +118,15 @@ function circleThrough(a: Point, b: Point, c: Point): Circle | null {
 }
 
 /** Where each element is now, by id; null for what does not exist: as Crag\Construct\Construction::figures says. */
-export function figuresOf(elements: Element[]): Map<string, Figure | null> {
+export function figuresOf(elements: Element[], scale = CENTIMETRES): Map<string, Figure | null> {
     const figures = new Map<string, Figure | null>();
     for (const element of elements) {
-        figures.set(element.id, element.kind === 'locus' ? locus(elements, element) : figure(element, figures));
+        figures.set(element.id, element.kind === 'locus' ? locus(elements, element) : figure(element, figures, scale));
     }
     return figures;
 }
 
-function figure(element: Element, figures: Map<string, Figure | null>): Figure | null {
+function figure(element: Element, figures: Map<string, Figure | null>, scale: Scale): Figure | null {
     const of: Figure[] = [];
     for (const id of element.of ?? []) {
         const one = figures.get(id) ?? null;
@@ -103,10 +135,10 @@ function figure(element: Element, figures: Map<string, Figure | null>): Figure |
         }
         of.push(one);
     }
-    return workedOut(element, of);
+    return workedOut(element, of, scale);
 }
 
-function workedOut(element: Element, of: Figure[]): Figure | null {
+function workedOut(element: Element, of: Figure[], scale: Scale): Figure | null {
     const points = of.flatMap((one) => (one.is === 'point' ? [one.at] : []));
     const [a, b, c] = points as [Point, Point, Point];
     const along = of.find((one): one is Straight => one.is === 'straight');
@@ -161,7 +193,7 @@ function workedOut(element: Element, of: Figure[]): Figure | null {
         case 'enlargement':
             return point(plus(b, minus(a, b), (element.by ?? 0) / 1000));
         default:
-            return measured(element.kind, of);
+            return measured(element.kind, of, scale);
     }
 }
 
@@ -277,51 +309,63 @@ const WIDE = 34;
 const BEYOND = 46;
 const MARK = 44;
 
-function measured(kind: Element['kind'], of: Figure[]): Figure | null {
+function measured(kind: Element['kind'], of: Figure[], scale: Scale): Label | null {
     const [one] = of;
     const points = of.flatMap((figure) => (figure.is === 'point' ? [figure.at] : []));
     const [a, b, c] = points as [Point, Point, Point];
-    if (kind === 'length') {
-        return lengthLabel(a, b);
+    switch (kind) {
+        case 'length':
+            return lengthLabel(a, b, scale);
+        case 'angle':
+            return angleLabel(a, b, c);
+        case 'coordinates': {
+            const [x, y] = counted(scale, minus(a, scale.origin));
+            return { ...label(plus(a, [0, BEYOND - 6]), x, 'place'), second: y };
+        }
+        case 'area':
+            return one?.is === 'polygon' || one?.is === 'circle' ? areaLabel(one, scale) : null;
+        case 'slope':
+            return one?.is === 'straight' ? slopeLabel(one, scale) : null;
+        default:
+            return null;
     }
-    if (kind === 'angle') {
-        return angleLabel(a, b, c);
-    }
-    if (kind === 'area' && one?.is === 'polygon') {
-        const { corners } = one;
-        const at = corners.reduce<Point>((sum, corner) => plus(sum, corner, 1 / corners.length), [0, 0]);
-        return { is: 'label', at, value: areaOf(corners), unit: 'area', arc: null };
-    }
-    if (kind === 'area' && one?.is === 'circle') {
-        return { is: 'label', at: one.centre, value: Math.PI * one.radius ** 2, unit: 'area', arc: null };
-    }
-    if (kind === 'slope' && one?.is === 'straight') {
-        const way = wayOf(one);
-        return Math.abs(way[0]) < 1e-9
-            ? null
-            : {
-                  is: 'label',
-                  at: plus(atOf(one, 0.5), [ASIDE, -ASIDE]),
-                  value: -way[1] / way[0],
-                  unit: 'number',
-                  arc: null,
-              };
-    }
-    return null;
 }
 
-function areaOf(corners: Point[]): number {
-    const sum = corners.reduce((all, corner, i) => all + cross(corner, present(corners[(i + 1) % corners.length])), 0);
-    return Math.abs(sum) / 2;
+function label(at: Point, value: number, unit: Label['unit']): Label {
+    return { is: 'label', at, value, unit, arc: null, exact: '', second: 0 };
 }
 
-function lengthLabel(a: Point, b: Point): Label {
+function slopeLabel(one: Straight, scale: Scale): Label | null {
+    const [x, y] = counted(scale, wayOf(one));
+    return Math.abs(x) < 1e-9
+        ? null
+        : {
+              ...label(plus(atOf(one, 0.5), [ASIDE, -ASIDE]), y / x, 'number'),
+              exact: scale.isAxes ? exactSlope(x, y) : '',
+          };
+}
+
+function areaLabel(of: Circle | Extract<Figure, { is: 'polygon' }>, { across, up }: Scale): Label {
+    if (of.is === 'circle') {
+        return label(of.centre, (Math.PI * of.radius ** 2) / (across * up), 'area');
+    }
+    const { corners } = of;
+    const at = corners.reduce<Point>((sum, corner) => plus(sum, corner, 1 / corners.length), [0, 0]);
+    const twice = corners.reduce(
+        (all, corner, i) => all + cross(corner, present(corners[(i + 1) % corners.length])),
+        0,
+    );
+    return label(at, Math.abs(twice) / 2 / (across * up), 'area');
+}
+
+function lengthLabel(a: Point, b: Point, scale: Scale): Label {
     const way = minus(b, a);
     const across: Point = length(way) < 1e-6 ? [0, -1] : plus([0, 0], quarter(way), -1 / length(way));
     const aside: Point = [across[0] * (ASIDE + WIDE * Math.abs(across[0])), across[1] * ASIDE];
     const half = plus(a, way, 0.5);
     const at = aside[1] > 0 ? plus(half, aside, -1) : plus(half, aside);
-    return { is: 'label', at, value: length(way), unit: 'length', arc: null };
+    const [x, y] = counted(scale, way);
+    return { ...label(at, Math.hypot(x, y), 'length'), exact: scale.isAxes ? exactLength(x, y) : '' };
 }
 
 function angleLabel(a: Point, corner: Point, b: Point): Label | null {
@@ -334,10 +378,7 @@ function angleLabel(a: Point, corner: Point, b: Point): Label | null {
     const radius = Math.min(MARK, length(p) * 0.6, length(q) * 0.6);
     const way = turned([1, 0], from + sweep / 2);
     return {
-        is: 'label',
-        at: plus(corner, way, radius + BEYOND),
-        value: (Math.abs(sweep) * 180) / Math.PI,
-        unit: 'degrees',
+        ...label(plus(corner, way, radius + BEYOND), (Math.abs(sweep) * 180) / Math.PI, 'degrees'),
         arc: { is: 'arc', centre: corner, radius: Math.max(1, radius), from, sweep },
     };
 }

@@ -1,14 +1,14 @@
-import { atOf, distance, figuresOf, plus, wayOf, type Figure, type Point, type Straight } from './figures';
+import { atOf, distance, figuresOf, plus, scaleOf, wayOf, type Figure, type Point, type Straight } from './figures';
 import type { Construct, Element } from './elements';
 import { present } from '../../../present';
 
 const known = new WeakMap<Element[], Map<string, Figure | null>>();
 
 /** Worked out once for each state of a construction. */
-export function figuresIn({ elements }: Construct): Map<string, Figure | null> {
+export function figuresIn({ elements, scale }: Construct): Map<string, Figure | null> {
     let figures = known.get(elements);
     if (figures === undefined) {
-        figures = figuresOf(elements);
+        figures = figuresOf(elements, scaleOf(scale));
         known.set(elements, figures);
     }
     return figures;

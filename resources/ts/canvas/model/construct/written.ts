@@ -1,14 +1,20 @@
-import type { Label } from './figures';
+import type { Label, Scale } from './figures';
 
 /** A measure in words: Crag\Construct\Written. */
-export function written({ value, unit }: Label, per: number, name: string): string {
+export function written({ value, unit, exact, second }: Label, { isAxes }: Scale): string {
+    if (exact !== '') {
+        return exact;
+    }
+    const name = isAxes ? '' : 'cm';
     switch (unit) {
         case 'length':
-            return `${number(value / per, 1)} ${name}`.trim();
+            return `${number(value, 1)} ${name}`.trim();
         case 'area':
-            return `${number(value / per ** 2, 1)}${name === '' ? '' : ` ${name}²`}`;
+            return `${number(value, 1)}${name === '' ? '' : ` ${name}²`}`;
         case 'degrees':
             return `${number(value, 1)}°`;
+        case 'place':
+            return `(${number(value, 2)}, ${number(second, 2)})`;
         default:
             return number(value, 2);
     }

@@ -46,6 +46,14 @@ final class ConstructTest extends BrowserTestCase
         $page->press("\u{E009}", 'z')->until(fn (): bool => abs($x() - 5600) < 60, 'the corner where it was');
         $page->press("\u{E009}", 'y')->until(fn (): bool => abs($x() - 8800) < 60, 'the corner dragged again');
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 200, 'the construction on the tile');
+        // In words, for those who do not point: and what says nothing is said so.
+        $page->option('[data-tool=construct]');
+        $words = '#bench .construct-words input';
+        $page->type($words, "parallel C AB\n")->until(
+            fn (): bool => ($this->kinds($page)['parallel'] ?? 0) === 1,
+            'the parallel through C',
+        );
+        $page->type($words, "wish A B\n")->waitForText('#notice', 'Try “segment A B”');
         // What is removed takes what hangs on it along, and says so.
         $this->make($page, 'drop', self::B);
         $page->waitForText('#notice', 'what depended on it');

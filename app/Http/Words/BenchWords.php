@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Words;
 
+use Crag\Construct\ElementKind;
 use Crag\Canvas\Drawing\StampArt;
 
 /** The sentences that a canvas's script says. */
@@ -49,7 +50,9 @@ final class BenchWords
             'a_text' => __('Text “:text”'),
             'a_note' => __('Sticky note “:text”'),
             'a_maths' => __('Formula :text'),
-            'a_construction' => __('Construction of :n parts'),
+            'a_construction' => __('Construction: :text'),
+            ...self::elements(),
+            'construct_words' => __('Try “segment A B”, “midpoint A B”, “perpendicular C AB”, “point 3 2”, or “A 4 1” to move A.'),
             'construct_none' => __('Tap a point, line or circle that’s there, or put a point first.'),
             'construct_step' => __(':n of :all'),
             'construct_gone' => __('Removed, with what depended on it (:n).'),
@@ -70,5 +73,16 @@ final class BenchWords
             'at_bottom_centre' => __('bottom'),
             'at_bottom_right' => __('bottom right'),
         ];
+    }
+
+    /** @return array<string, string> what the parts of a construction are called */
+    private static function elements(): array
+    {
+        $words = [];
+        foreach (ElementKind::cases() as $kind) {
+            $words["element_{$kind->value}"] = __($kind->word());
+        }
+
+        return $words;
     }
 }

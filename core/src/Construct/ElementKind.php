@@ -97,6 +97,42 @@ enum ElementKind: string
         };
     }
 
+    /** On a button, and where it is named in words. */
+    public function word(): string
+    {
+        return match ($this) {
+            self::Point => 'Point',
+            self::On => 'Point on it',
+            self::Segment => 'Segment',
+            self::Ray => 'Ray',
+            self::Line => 'Line',
+            self::Vector => 'Vector',
+            self::Circle => 'Circle',
+            self::Compass => 'Circle of a radius',
+            self::CircleThrough => 'Through three',
+            self::Arc => 'Arc',
+            self::Polygon => 'Polygon',
+            self::Regular => 'Square',
+            self::Midpoint => 'Midpoint',
+            self::Perpendicular => 'Perpendicular',
+            self::Parallel => 'Parallel',
+            self::Bisector => 'Bisector',
+            self::AngleBisector => 'Bisect an angle',
+            self::Tangent => 'Tangents',
+            self::Intersection => 'Intersection',
+            self::Reflection => 'Mirror',
+            self::Rotation => 'Quarter turn',
+            self::Translation => 'Translate',
+            self::Enlargement => 'Twice as far',
+            self::Locus => 'Locus',
+            self::Length => 'Length',
+            self::Angle => 'Angle',
+            self::Area => 'Area',
+            self::Slope => 'Slope',
+            self::Coordinates => 'Coordinates',
+        };
+    }
+
     /** Whether it is dragged by itself. */
     public function isFree(): bool
     {

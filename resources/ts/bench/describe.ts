@@ -1,3 +1,4 @@
+import { partsOf } from './constructing';
 import type { BenchWords } from '../protocol/words';
 import { fill } from '../page';
 import { wordFor } from '../protocol/wordfor';
@@ -97,7 +98,7 @@ function what(object: CanvasObject, words: BenchWords): string {
         case 'piece':
             return fill(words[pieceWord(object)], { text: object.alt });
         case 'construction':
-            return fill(words.a_construction, { n: object.elements.length });
+            return fill(words.a_construction, { text: partsOf(object, words) });
         case 'stamp':
             return fill(words.a_stamp, { text: wordFor(words, `stamp_${object.stamp}`) });
         default:

@@ -1,4 +1,5 @@
 import { Workbench, type WorkbenchSettings } from '../canvas/workbench';
+import { listenToWords } from './constructing';
 import { listenToBenchKeys } from './keys';
 import { Panel } from './panel';
 import { Tray } from './tray';
@@ -23,6 +24,7 @@ export function mountBench(
     tray = new Tray(bench, settings.root, pieces, () => panel?.focusList());
     panel = new Panel(bench, settings.root, () => present(tray), settings.assets, settings.stamps);
     listenToBenchKeys(bench, tray);
+    listenToWords(bench, settings.root);
     tray.show();
     panel.show();
     return { bench, tray };

@@ -182,6 +182,9 @@ export class Tray {
         }
         if (name === 'construct') {
             this.bench.choose('construct');
+            // What is made next is chosen; the paper is free for it.
+            this.openOptions(null);
+            this.bench.surface.focus({ preventScroll: true });
         } else if (name === 'shape') {
             this.bench.choose('shapes');
         } else if (name === 'stamp') {

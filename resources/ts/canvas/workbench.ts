@@ -71,6 +71,7 @@ export class Workbench {
     readonly putting: Putting;
     readonly incoming: Incoming;
     private readonly shape: ShapeTool;
+    readonly constructs: ConstructTool;
     private readonly select: SelectTool;
     private readonly pieceDrag: PieceDrag;
     /** Whether a stylus has touched this page, and whether fingers draw beside it. */
@@ -103,6 +104,7 @@ export class Workbench {
         this.selection = new Selection(this);
         this.putting = new Putting(this, new MathsWindow(root));
         this.shape = new ShapeTool(this);
+        this.constructs = new ConstructTool(this);
         this.select = new SelectTool(this);
         this.pieceDrag = new PieceDrag(this, this.select);
         const ink = new InkTool(this);
@@ -115,7 +117,7 @@ export class Workbench {
             shapes: this.shape,
             text: tap,
             maths: tap,
-            construct: new ConstructTool(this),
+            construct: this.constructs,
             note: tap,
             stamps: tap,
             picture: null,

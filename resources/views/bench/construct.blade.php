@@ -1,19 +1,23 @@
+@use('Crag\Construct\ElementKind')
 @php($kinds = [
-    __('Points and lines') => ['point' => __('Point'), 'segment' => __('Segment'), 'line' => __('Line'),
-        'ray' => __('Ray'), 'vector' => __('Vector'), 'polygon' => __('Polygon')],
-    __('Circles') => ['circle' => __('Circle'), 'circle3' => __('Through three'), 'arc' => __('Arc')],
-    __('Made of others') => ['midpoint' => __('Midpoint'), 'perpendicular' => __('Perpendicular'),
-        'parallel' => __('Parallel'), 'bisector' => __('Bisector'), 'angle_bisector' => __('Bisect an angle'),
-        'tangent' => __('Tangents'), 'reflection' => __('Mirror'), 'translation' => __('Translate'),
-        'locus' => __('Locus')],
-    __('Measure') => ['length' => __('Length'), 'angle' => __('Angle'), 'area' => __('Area'), 'slope' => __('Slope'),
-        'coordinates' => __('Coordinates')],
+    __('Points and lines') => [ElementKind::Point, ElementKind::Segment, ElementKind::Line, ElementKind::Ray,
+        ElementKind::Vector, ElementKind::Polygon, ElementKind::Regular],
+    __('Circles') => [ElementKind::Circle, ElementKind::CircleThrough, ElementKind::Arc],
+    __('Made of others') => [ElementKind::Midpoint, ElementKind::Perpendicular, ElementKind::Parallel,
+        ElementKind::Bisector, ElementKind::AngleBisector, ElementKind::Tangent, ElementKind::Reflection,
+        ElementKind::Rotation, ElementKind::Translation, ElementKind::Enlargement, ElementKind::Locus],
+    __('Measure') => [ElementKind::Length, ElementKind::Angle, ElementKind::Area, ElementKind::Slope,
+        ElementKind::Coordinates],
 ])
 @foreach ($kinds as $group => $some)
     <div class="tray-group tray-construct" data-for="construct" role="group" aria-label="{{ $group }}">
-        @foreach ($some as $kind => $name)<button class="chip" data-construct="{{ $kind }}"
-            aria-pressed="{{ $kind === 'segment' ? 'true' : 'false' }}">{{ $name }}</button>@endforeach
+        @foreach ($some as $kind)<button class="chip" data-construct="{{ $kind->value }}"
+            aria-pressed="{{ $kind === ElementKind::Segment ? 'true' : 'false' }}">{{ __($kind->word()) }}</button>@endforeach
     </div>
 @endforeach
 <div class="tray-group" data-for="construct"><button class="chip" data-construct="drop"
     aria-pressed="false"><x-icon name="eraser" /> {{ __('Remove') }}</button></div>
+<form class="tray-group construct-words" data-for="construct"><input class="form-control" name="line" maxlength="80"
+    autocomplete="off" spellcheck="false" aria-label="{{ __('Construct in words') }}"
+    placeholder="{{ __('In words: segment A B, or point 3 2') }}">
+    <button class="chip">{{ __('Add') }}</button></form>

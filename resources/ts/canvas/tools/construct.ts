@@ -8,7 +8,16 @@ import {
     type Element,
 } from '../model/construct/elements';
 import type { ElementKind } from '../model/construct/elements';
-import { alongOf, directionOf, movedTo, nearestOf, type Figure, type Point as At } from '../model/construct/figures';
+import {
+    alongOf,
+    directionOf,
+    movedTo,
+    nearestOf,
+    scaleOf,
+    type Figure,
+    type Point as At,
+} from '../model/construct/figures';
+import { inWords, type KindWords } from '../model/construct/inwords';
 import { farFrom, figuresIn } from '../model/construct/places';
 import { newId, TENTHS, type Backdrop, type Placed } from '../model/objects';
 import { back, matrixOf } from '../model/place';
@@ -200,7 +209,7 @@ export class ConstructTool implements Tool {
         if (kind === 'tangent') {
             const second = freeId([...fresh, element]);
             return [
-                { ...element, which: 0 },
+                { ...element, ...numbersOf(kind) },
                 { ...element, id: second, which: 1 },
             ];
         }
@@ -208,10 +217,36 @@ export class ConstructTool implements Tool {
         return [
             {
                 ...element,
-                ...(kind === 'regular' && { n: 4 }),
+                ...numbersOf(kind),
                 ...(isPoint && { label: freeLabel(fresh) }),
             },
         ];
+    }
+
+    /** The same by words alone; false where they say nothing that can be made. */
+    inWords(line: string, words: KindWords): boolean {
+        const found = this.here();
+        const elements = found?.[1].object.elements ?? [];
+        const axes = axesOf(this.bench.view.log.scene.pages.get(this.bench.view.page));
+        const scale = found === null ? scaleOf(axes ?? undefined) : scaleOf(found[1].object.scale);
+        const element = inWords(line, elements, scale, words);
+        if (element === null) {
+            return false;
+        }
+        if (element.id !== '') {
+            this.put(found, [element]);
+            return true;
+        }
+        const isPoint = KINDS[element.kind][1] === 'p';
+        const made = {
+            ...element,
+            id: freeId(elements),
+            ...numbersOf(element.kind),
+            ...(isPoint && { label: freeLabel(elements) }),
+        };
+        const both = element.kind === 'tangent' ? [{ ...made, id: freeId([...elements, made]), which: 1 }] : [];
+        this.put(found, [made, ...both]);
+        return true;
     }
 
     private put(found: [string, Constructed] | null, elements: Element[]): void {
@@ -323,6 +358,18 @@ function axesOf(backdrop: Backdrop | undefined): NonNullable<Construct['scale']>
 
 function isConstruction(placed: Placed): placed is Constructed {
     return placed.object.type === 'construction';
+}
+
+/** What a kind has besides what it is made of, as it is made here. */
+function numbersOf(kind: ElementKind): Partial<Element> {
+    const numbers: Partial<Record<ElementKind, Partial<Element>>> = {
+        regular: { n: 4 },
+        rotation: { by: 9000 },
+        enlargement: { by: 2000 },
+        intersection: { which: 0 },
+        tangent: { which: 0 },
+    };
+    return numbers[kind] ?? {};
 }
 
 function freeId(elements: Element[]): string {

@@ -51,7 +51,15 @@ test('places are told in centimetres down the page, or as axes have them', () =>
 });
 
 test('what says nothing that can be made is nothing', () => {
-    for (const line of ['', 'segment', 'segment A', 'segment A X', 'wish A B', 'perpendicular C AC', 'tangents C (B)']) {
+    for (const line of [
+        '',
+        'segment',
+        'segment A',
+        'segment A X',
+        'wish A B',
+        'perpendicular C AC',
+        'tangents C (B)',
+    ]) {
         assert.equal(said(line), null, line);
     }
     assert.equal(said('point 1'), null);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Words;
 
-use Crag\Construct\ElementKind;
 use Crag\Canvas\Drawing\StampArt;
+use Crag\Construct\ElementKind;
 
 /** The sentences that a canvas's script says. */
 final class BenchWords

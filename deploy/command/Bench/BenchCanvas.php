@@ -51,6 +51,7 @@ final class BenchCanvas
                 ),
                 'pen_to_pixel_ms' => $this->penToPixel($page),
                 ...$this->crowded($page),
+                'construct_200' => $this->constructed($chrome, $class),
             ];
         } finally {
             $chrome->stop();
@@ -278,6 +279,69 @@ final class BenchCanvas
         );
 
         return ['pen_to_pixel_2000_ms' => $lag, 'erase_2000' => $erased];
+    }
+
+    /**
+     * A construction of 200 elements that all hang on one point, which is dragged.
+     *
+     * @return array<string, mixed>
+     */
+    private function constructed(Chrome $chrome, DemoClass $class): array
+    {
+        Console::step('Measuring: a construction of 200');
+        $page = $chrome->open(1280, 800);
+        $page->visit($class->addresses['student'])->find('#page-frame[data-ready]');
+        $elements = [
+            ['id' => 'p0', 'kind' => 'point', 'x' => 4000, 'y' => 5000, 'label' => 'A'],
+            ['id' => 'p1', 'kind' => 'point', 'x' => 12_000, 'y' => 5000, 'label' => 'B'],
+        ];
+        for ($i = 2; count($elements) < 200; $i++) {
+            $last = 'p'.($i - 1);
+            $elements[] = ['id' => "p{$i}", 'kind' => 'rotation', 'of' => [$last, 'p0'], 'by' => 700];
+            $elements[] = ['id' => "s{$i}", 'kind' => $i % 2 === 0 ? 'segment' : 'circle', 'of' => [$last, "p{$i}"]];
+        }
+        $this->fill($page, [900_000], static fn (): array => [
+            'type' => 'construction',
+            'elements' => array_slice($elements, 0, 200),
+            'colour' => '#2272b5',
+            'width' => 24,
+        ]);
+        $dragged = $page->run(
+            <<<'JS'
+            document.querySelector('#fold')?.click();
+            document.querySelector('#bench [data-tool=construct]').click();
+            const surface = document.querySelector('#page-frame'), box = document.querySelector('#page .page-paper').getBoundingClientRect();
+            const send = (type, x, y) => surface.dispatchEvent(new PointerEvent(type, { pointerId: 9, pointerType: 'mouse', button: 0, buttons: 1, clientX: x, clientY: y, bubbles: true, cancelable: true }));
+            const at = (share) => [box.left + box.width * (.25 + .3 * share), box.top + box.height * (.5 + .1 * Math.sin(9 * share))];
+            send('pointerdown', ...at(0));
+            await new Promise(requestAnimationFrame);
+            const began = performance.now();
+            let [frames, longest, last] = [0, 0, began];
+            await new Promise((done) => {
+                const frame = (now) => {
+                    frames++;
+                    longest = Math.max(longest, now - last);
+                    last = now;
+                    if (now - began > arguments[0] * 1000) return done();
+                    send('pointermove', ...at((now - began) / 1000 / arguments[0]));
+                    requestAnimationFrame(frame);
+                };
+                requestAnimationFrame(frame);
+            });
+            send('pointerup', ...at(1));
+            return { fps: Math.round(frames / ((last - began) / 1000) * 10) / 10, longest_frame_ms: Math.round(longest) };
+            JS,
+            self::SECONDS,
+        );
+
+        $page->until(
+            fn (): bool => $page->run(
+                'return JSON.stringify(await (await fetch(location.pathname + "/canvas")).json()).includes(\'"kind":"change"\')',
+            ) === true,
+            'the drag to be stored',
+        );
+
+        return is_array($dragged) ? $dragged : [];
     }
 
     /** @return array<string, mixed> mostly strokes, with shapes, words and stamps among them, all over the page */

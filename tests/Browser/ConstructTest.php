@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Crag\Tests\Construct\Sketch;
 use Deploy\Browser\Page;
 use Tests\Support\BrowserTestCase;
 
@@ -85,6 +86,38 @@ final class ConstructTest extends BrowserTestCase
         $phone->until(fn (): bool => ($this->kinds($phone)['midpoint'] ?? 0) === 1, 'the midpoint');
         self::assertSame(0, $this->kinds($phone)['segment'] ?? 0);
         self::assertSame([], $phone->complaints());
+    }
+
+    public function test_what_a_teacher_prepared_is_dragged_by_each_on_their_own_canvas(): void
+    {
+        [, $code] = $this->startLesson('Prepared');
+        $this->maths();
+        $object = [
+            'type' => 'construction',
+            'elements' => Sketch::json('A point 400 600; B point 1200 600; s segment A B; M midpoint A B'),
+            'colour' => '#2272b5',
+            'width' => 40,
+        ];
+        foreach (['A', 'B'] as $i => $label) {
+            $object['elements'][$i]['label'] = $label;
+        }
+        $this->sql(
+            'update prompts set pages = ? where id = (select prompt_id from live_sessions order by rowid desc limit 1)',
+            [json_encode([['backdrop' => ['kind' => 'blank'], 'objects' => [['object' => $object]]]])],
+        );
+        [$one, $two] = [$this->join('Freya', $code), $this->join('Ivo', $code)];
+        $one->option('[data-tool=construct]');
+        $this->choose($one, 'segment');
+        $one->draw('.page-paper', [[0.25, 0.6], [0.3, 0.4], [0.3, 0.3]]);
+        $one->until(fn (): bool => ((int) ($this->elements($one)['A']['y'] ?? 0)) < 3300, 'A where it was dragged');
+        // The first point of a segment is picked, undone by nothing, and the second taken from the prepared ones.
+        $one->draw('.page-paper', [[0.5, 0.9]])->draw('.page-paper', [[0.75, 0.6]]);
+        $one->until(fn (): bool => ($this->kinds($one)['segment'] ?? 0) === 2, 'a segment to what was prepared');
+        self::assertSame(6000, $this->elements($two)['A']['y'], 'the other canvas is as it was prepared');
+        $this->choose($one, 'drop');
+        $one->draw('.page-paper', [[0.75, 0.6]])->waitForText('#notice', 'Tap a point');
+        self::assertArrayHasKey('B', $this->elements($one));
+        self::assertSame([], $one->complaints());
     }
 
     /** @param  array{float, float}  ...$taps */

@@ -99,6 +99,7 @@ final readonly class RunAsks
 
     private function go(LiveSession $session, Run $run): void
     {
+        $this->takeDown($session, $run);
         $card = $run->card($run->at + 1);
         if ($card === null) {
             $this->end($session, $run);
@@ -116,6 +117,19 @@ final readonly class RunAsks
             CardKind::Worked => $this->standStill($session, $run, ScreenView::Run),
             CardKind::Work => $this->work($session, $run),
         };
+    }
+
+    /** What a card put on the class screen goes with it; what the teacher put there meanwhile stays. */
+    private function takeDown(LiveSession $session, Run $run): void
+    {
+        $own = match ($run->card()?->kind) {
+            CardKind::Worked => ScreenView::Run,
+            CardKind::Work => ScreenView::Showcase,
+            default => null,
+        };
+        if ($own !== null && $session->screen_view === $own) {
+            $session->update(['screen_view' => $run->screen_before ?? ScreenView::Prompt]);
+        }
     }
 
     private function ask(LiveSession $session, Run $run, Card $card): void
@@ -162,9 +176,7 @@ final readonly class RunAsks
         DB::transaction(function () use ($session, $run): void {
             $run->update(['ended_at_ms' => $run->ended_at_ms ?? Clock::ms(), 'ends_at_ms' => null]);
             $this->asking->putAway($session);
-            if ($run->on_screen && in_array($session->screen_view, [ScreenView::Run, ScreenView::Showcase], true)) {
-                $session->update(['screen_view' => $run->screen_before ?? ScreenView::Prompt]);
-            }
+            $this->takeDown($session, $run);
             $this->tell($session);
         });
     }

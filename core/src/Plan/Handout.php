@@ -7,6 +7,7 @@ namespace Crag\Plan;
 use Closure;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Object\Handled;
 use Crag\Canvas\Object\Piece;
 use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\Order;
@@ -155,7 +156,7 @@ final readonly class Handout
         foreach ($page->placings as $i => $placing) {
             $name = count($page->placings) > 1 ? trim($alt).' '.($i + 1) : $alt;
             $piece =
-                $placing->object instanceof Piece
+                $placing->object instanceof Handled
                     ? $placing->object
                     : Piece::read(
                         new Fields([

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Crag\Plan;
 
 use Crag\Canvas\Log\MayAppend;
-use Crag\Canvas\Object\Piece;
+use Crag\Canvas\Object\Handled;
 use Crag\Canvas\Operation\Placing;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
@@ -41,13 +41,13 @@ final readonly class PromptPage
         ];
     }
 
-    /** @return list<Placing> pieces alone, or all but pieces */
+    /** @return list<Placing> pieces and constructions alone, or all but these */
     public function placings(bool $pieces): array
     {
         return array_values(
             array_filter(
                 $this->placings,
-                static fn (Placing $placing): bool => $placing->object instanceof Piece === $pieces,
+                static fn (Placing $placing): bool => $placing->object instanceof Handled === $pieces,
             ),
         );
     }

@@ -8,7 +8,7 @@ use Closure;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\MayAppend;
 use Crag\Canvas\Log\OperationKind;
-use Crag\Canvas\Object\Piece;
+use Crag\Canvas\Object\Handled;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\Placing;
@@ -96,7 +96,7 @@ final readonly class PromptPages
             $id = $n === 0 ? '' : "page{$n}";
             $pages[$id] = $page->backdrop;
             foreach ($page->placings as $i => $placing) {
-                $layer = $placing->object instanceof Piece ? Layer::Pieces : Layer::Lead;
+                $layer = $placing->object instanceof Handled ? Layer::Pieces : Layer::Lead;
                 $placed["object{$n}.{$i}"] = new PlacedObject(
                     $layer,
                     $id,

@@ -184,6 +184,19 @@ final class RunTest extends CragTestCase
         self::assertSame('showcase', $this->session->refresh()->screen_view->value);
         self::assertSame($canvas->id, $this->session->showcase?->items->sole()->canvas_id);
         self::assertNull($this->session->ask_id);
+        // It goes with its card, on a class screen that the run does not hold too.
+        $this->desk('screen', ['view' => 'join'])->assertNoContent();
+        $cards = [['kind' => 'work', 'seconds' => null], 'F? | 80 N'];
+        $this->desk('runs', ['cards' => $cards, 'seconds' => 20, 'screen' => false])->assertOk();
+        self::assertSame('showcase', $this->session->refresh()->screen_view->value);
+        $second = Run::query()->latest('id')->firstOrFail();
+        $this->desk("run/{$second->id}/next", ['at' => 1])->assertOk();
+        self::assertSame('join', $this->session->refresh()->screen_view->value);
+        // What the teacher shows meanwhile stays when the run ends.
+        $this->desk('show', ['canvas' => $canvas->id]);
+        $shown = $this->session->refresh()->screen_view->value;
+        $this->desk("run/{$second->id}/end", [])->assertOk();
+        self::assertSame($shown, $this->session->refresh()->screen_view->value);
     }
 
     public function test_teams_have_names_and_nobody_is_left_out(): void

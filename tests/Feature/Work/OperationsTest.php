@@ -9,12 +9,49 @@ use App\Models\LoggedOperation;
 use App\Sessions\Life\EndSession;
 use Crag\Canvas\Drawing\Ink;
 use Crag\Canvas\Log\ByteBudget;
+use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\TrayInForce;
+use Crag\Canvas\Object\Construct;
+use Crag\Plan\PromptPages;
 use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Tray\ToolTray;
+use Crag\Prompt\Tray\TrayKind;
+use Crag\Tests\Canvas\Examples;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\CragTestCase;
 
 final class OperationsTest extends CragTestCase
 {
+    public function test_a_construction_that_is_there_from_the_beginning_is_dragged_and_added_to_but_not_taken_apart(): void
+    {
+        $session = $this->newSession();
+        $construction = Examples::construction();
+        $session->update(['tray' => TrayInForce::always(ToolTray::of(TrayKind::Maths))]);
+        $session->prompt()->firstOrFail()->update([
+            'pages' => PromptPages::read([['backdrop' => ['kind' => 'blank'], 'objects' => [['object' => $construction]]]]),
+        ]);
+        [$seat, $token] = $this->seat($session, 'Aino');
+        $scene = $this->canvasOf($seat)->scene();
+        $id = (string) array_key_first($scene->placed);
+        self::assertSame(Layer::Pieces, $scene->placed[$id]->layer);
+        $change = fn (string $name, array $set): array => ['id' => $name, 'kind' => 'change'] +
+            ['body' => ['target' => $id, 'set' => $set]] + $this->stroke($name);
+        $point = ['id' => 'A', 'kind' => 'point', 'x' => 1234, 'y' => 5678];
+        $answer = $this->appendAs(
+            $seat,
+            $token,
+            $change('drags-a-point', ['put' => [$point]]),
+            $change('takes-it-apart', ['drop' => 'A']),
+            $change('paints-it-over', ['colour' => '#8f2d1a']),
+        );
+        self::assertSame(['drags-a-point'], array_column($answer->json('accepted'), 'id'));
+        self::assertCount(2, $answer->json('refused'));
+        $object = $this->canvasOf($seat)->refresh()->scene()->placed[$id]->object;
+        self::assertInstanceOf(Construct::class, $object);
+        self::assertSame(1234, $object->construction->elements['A']->number('x'));
+        self::assertArrayHasKey('m', $object->construction->elements);
+    }
+
     public function test_a_finished_stroke_is_stored_announced_and_given_back(): void
     {
         [$seat, $token] = $this->seat($session = $this->newSession());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crag\Canvas\Log;
 
 use Closure;
+use Crag\Canvas\Object\Construct;
 use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\Object\Stroke;
@@ -117,8 +118,14 @@ final readonly class MayAppend
         }
         $movesPiece =
             $kind === OperationKind::Arrange && $target->layer === Layer::Pieces && $operation->layer !== Layer::Coach;
+        $constructs = $kind === OperationKind::Change &&
+            $target->layer === Layer::Pieces &&
+            $operation->layer === Layer::Student &&
+            $target->typeOf($id) === Construct::TYPE &&
+            $operation->effect instanceof Change &&
+            array_diff(array_keys($operation->effect->set), Construct::HANDED_OUT) === [];
         $own = $target->layer === $operation->layer && $target->author->is($operation->author);
-        if (! $own && ! $movesPiece && ! $this->teachersOwn($operation, $target)) {
+        if (! $own && ! $movesPiece && ! $constructs && ! $this->teachersOwn($operation, $target)) {
             throw RefusedOperation::notYours();
         }
         $type = $target->typeOf($id);

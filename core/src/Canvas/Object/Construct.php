@@ -18,11 +18,14 @@ use Crag\Prompt\Tray\Tool;
  *
  * On axes it is measured in their units ("scale"), elsewhere in centimetres of a printed page.
  */
-final readonly class Construct implements CanvasObject
+final readonly class Construct implements Handled
 {
     public const TYPE = 'construction';
 
     public const CHANGEABLE = ['put', 'drop', 'colour', 'width'];
+
+    /** What students change of one that a teacher handed out: they move its points and add to it. */
+    public const HANDED_OUT = ['put'];
 
     /** So many elements one change puts at most. */
     public const MOST_PUT = 20;

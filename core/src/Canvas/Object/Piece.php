@@ -13,7 +13,7 @@ use Crag\Prompt\Tray\Tool;
  * is; a stack stays too, and gives as many copies as are wanted; an area stays and takes pieces that are sorted. Which
  * of them belong there the teacher alone knows ({@see self::withoutKey}).
  */
-final readonly class Piece implements CanvasObject
+final readonly class Piece implements Handled
 {
     public const TYPE = 'piece';
 

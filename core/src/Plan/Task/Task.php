@@ -84,6 +84,7 @@ final readonly class Task
             ]],
             TaskKind::Note => ['objects' => [['type' => ['note']]]],
             TaskKind::Maths => ['objects' => [['type' => ['maths']]]],
+            TaskKind::Construct => ['objects' => [['type' => ['construction']]]],
             TaskKind::Picture => ['objects' => [['type' => ['picture']]]],
             TaskKind::Page, TaskKind::Answer, TaskKind::Hand, TaskKind::Send => ['fact' => $this->kind->value],
         };

@@ -20,6 +20,7 @@ enum TaskKind: string
     case Unit = 'unit';
     case Note = 'note';
     case Maths = 'maths';
+    case Construct = 'construct';
     case Picture = 'picture';
     case Page = 'page';
     case Answer = 'answer';
@@ -41,6 +42,7 @@ enum TaskKind: string
             self::Unit => 'Write a number with :with as text',
             self::Note => 'Stick a note on the page',
             self::Maths => 'Write a formula',
+            self::Construct => 'Construct something from points',
             self::Picture => 'Bring in a picture',
             self::Page => 'Add a page',
             self::Answer => 'Answer a question',
@@ -64,6 +66,7 @@ enum TaskKind: string
             self::Unit => 'a number with its unit',
             self::Note => 'note',
             self::Maths => 'formula',
+            self::Construct => 'construction',
             self::Picture => 'picture',
             self::Page => 'page',
             self::Answer => 'answer',

@@ -13,14 +13,18 @@ export interface PieceUse {
 /** Things as pieces, where they stand. */
 export function asPieces(placings: Placing[], { how, alt, takes }: PieceUse): Placing[] {
     return placings.map(({ object, place, group }, i, all): Placing => ({
-        object: {
-            type: 'piece',
-            alt: all.length > 1 ? (wordsOf(object) ?? `${alt} ${i + 1}`) : alt,
-            locked: how === 'locked',
-            stack: how === 'stack',
-            of: object.type === 'piece' ? object.of : object,
-            ...(how === 'area' && { area: true as const, ...(takes.length > 0 && { takes }) }),
-        },
+        // A construction is taken into the hand as it is.
+        object:
+            object.type === 'construction'
+                ? object
+                : {
+                      type: 'piece',
+                      alt: all.length > 1 ? (wordsOf(object) ?? `${alt} ${i + 1}`) : alt,
+                      locked: how === 'locked',
+                      stack: how === 'stack',
+                      of: object.type === 'piece' ? object.of : object,
+                      ...(how === 'area' && { area: true as const, ...(takes.length > 0 && { takes }) }),
+                  },
         ...(place && { place }),
         ...(group && { group }),
     }));

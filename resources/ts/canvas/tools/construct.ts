@@ -56,15 +56,15 @@ export class ConstructTool implements Tool {
     down(at: Point): void {
         this.from = at;
         this.moved = null;
-        const found = this.here();
+        const found = this.here(at);
         const near = found === null ? null : this.pointAt(found[1], this.local(found[1], at), at);
         this.dragged = near !== null && isFree(near) ? near : null;
     }
 
     move(points: Point[]): void {
         const at = present(points[points.length - 1]);
-        const found = this.here();
         const from = this.from;
+        const found = from === null ? null : this.here(from);
         if (found === null || from === null || this.dragged === null) {
             return;
         }
@@ -82,7 +82,7 @@ export class ConstructTool implements Tool {
     }
 
     up(at: Point): void {
-        const found = this.here();
+        const found = this.here(this.from ?? at);
         if (this.moved !== null && found !== null && this.dragged !== null) {
             const element = this.moved.elements.find(({ id }) => id === this.dragged?.id);
             this.bench.dropWet(found[0]);
@@ -96,7 +96,7 @@ export class ConstructTool implements Tool {
     }
 
     cancel(): void {
-        const found = this.here();
+        const found = this.from === null ? null : this.here(this.from);
         if (this.moved !== null && found !== null) {
             this.bench.dropWet(found[0]);
         }
@@ -116,7 +116,7 @@ export class ConstructTool implements Tool {
         if (construct !== this.kind) {
             this.begin(construct);
         }
-        const found = this.here();
+        const found = this.here(at);
         const elements = found?.[1].object.elements ?? [];
         // What was picked may have been undone since.
         this.picked = this.picked.filter((id) => elements.some((one) => one.id === id));
@@ -225,7 +225,7 @@ export class ConstructTool implements Tool {
 
     /** The same by words alone; false where they say nothing that can be made. */
     inWords(line: string, words: KindWords): boolean {
-        const found = this.here();
+        const found = this.here(null);
         const elements = found?.[1].object.elements ?? [];
         const axes = axesOf(this.bench.view.log.scene.pages.get(this.bench.view.page));
         const scale = found === null ? scaleOf(axes ?? undefined) : scaleOf(found[1].object.scale);
@@ -268,7 +268,8 @@ export class ConstructTool implements Tool {
     private drop(found: [string, Constructed] | null, at: Point): void {
         const near = found === null ? [] : this.near(found[1], this.local(found[1], at), at);
         const [first] = near;
-        if (found === null || first === undefined) {
+        // What a teacher handed out stays.
+        if (found === null || first === undefined || found[1].layer !== this.bench.layer) {
             this.bench.say(this.bench.words.construct_none);
             return;
         }
@@ -285,21 +286,29 @@ export class ConstructTool implements Tool {
         }
     }
 
-    /** The construction of this page that is gone on with: the topmost of one's own. */
-    private here(): [string, Constructed] | null {
+    /**
+     * The construction that is gone on with: the one of which something is picked, else the one that has something at
+     * the place, else the topmost of one's own; a student's are those that were handed out, too.
+     */
+    private here(at: Point | null): [string, Constructed] | null {
+        const all = this.all();
+        const held = all.find(([, { object }]) => object.elements.some(({ id }) => id === this.picked[0]));
+        const near =
+            at === null
+                ? undefined
+                : all.find(([, placed]) => this.near(placed, this.local(placed, at), at).length > 0);
+        return (this.picked.length > 0 ? held : near) ?? all[0] ?? null;
+    }
+
+    /** The topmost first, those of one's own before others. */
+    private all(): [string, Constructed][] {
         const { view, layer } = this.bench;
-        let last: [string, Constructed] | null = null;
-        for (const [id, placed] of view.log.scene.objects) {
-            if (
-                placed.page === view.page &&
-                placed.layer === layer &&
-                isConstruction(placed) &&
-                placed.locked !== true
-            ) {
-                last = [id, placed];
-            }
-        }
-        return last;
+        const found = [...view.log.scene.objects].filter((one): one is [string, Constructed] => {
+            const [, placed] = one;
+            const isMine = placed.layer === layer || (layer === 'student' && placed.layer === 'pieces');
+            return placed.page === view.page && isMine && isConstruction(placed) && placed.locked !== true;
+        });
+        return found.reverse().sort(([, a], [, b]) => Number(b.layer === layer) - Number(a.layer === layer));
     }
 
     /** A place on the page as the construction has it: it may have been moved as a whole. */

@@ -22,7 +22,7 @@ use Tests\Support\CragTestCase;
 
 final class OperationsTest extends CragTestCase
 {
-    public function test_a_construction_that_is_there_from_the_beginning_is_dragged_and_added_to_but_not_taken_apart(): void
+    public function test_a_prepared_construction_is_dragged_and_added_to_but_not_taken_apart(): void
     {
         $session = $this->newSession();
         $construction = Examples::construction();

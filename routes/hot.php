@@ -32,6 +32,7 @@ use App\Http\Controllers\Plans\DrawingController;
 use App\Http\Controllers\Plans\EditController;
 use App\Http\Controllers\Plans\PlanController;
 use App\Http\Controllers\Plans\TakeInController;
+use App\Http\Controllers\PlotController;
 use App\Http\Controllers\Screen\ClassScreenController;
 use App\Http\Controllers\Student\OperationsController;
 use App\Http\Controllers\Student\RoomController as StudentRoom;
@@ -86,6 +87,7 @@ Route::prefix('/plan/{plan}')
             ->middleware('throttle:upload')
             ->name('plan.bring-in');
         Route::post('/cards', [CardsController::class, 'plan'])->name('plan.cards');
+        Route::post('/plot', [PlotController::class, 'plan'])->name('plan.plot');
         Route::post('/take-in', [TakeInController::class, 'file'])
             ->middleware('throttle:upload')
             ->name('plan.take-in');
@@ -301,6 +303,9 @@ Route::prefix('/desk/{session}')
         Route::post('/runs', [RunController::class, 'start'])
             ->middleware(May::route(Deed::Ask))
             ->name('desk.runs');
+        Route::post('/plot', [PlotController::class, 'desk'])
+            ->middleware(May::route(Deed::Lead))
+            ->name('desk.plot');
         Route::post('/cards', [CardsController::class, 'desk'])
             ->middleware(May::route(Deed::Ask))
             ->name('desk.cards');
@@ -415,6 +420,9 @@ Route::prefix('/seat/{seat}')
         Route::get('/canvas/{canvas}/log', [SeatController::class, 'log'])
             ->middleware(May::route(Deed::SeeOwnWork))
             ->name('seat.log');
+        Route::post('/plot', [PlotController::class, 'student'])
+            ->middleware(May::route(Deed::SeeOwnWork))
+            ->name('seat.plot');
         Route::post('/bring-in', [BringInController::class, 'student'])
             ->middleware(['throttle:upload', May::route(Deed::BringIn)])
             ->name('seat.bring-in');

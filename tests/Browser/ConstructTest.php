@@ -88,6 +88,33 @@ final class ConstructTest extends BrowserTestCase
         self::assertSame([], $phone->complaints());
     }
 
+    public function test_on_axes_functions_are_plotted_and_lengths_are_exact(): void
+    {
+        [$teacher, $code] = $this->startLesson('Axes');
+        $this->maths();
+        $axes = ['kind' => 'axes', 'x_from' => -8, 'x_to' => 8, 'x_step' => 1, 'y_from' => -5, 'y_to' => 5, 'y_step' => 1];
+        $this->sql(
+            'update prompts set pages = ?, backdrop = ? where id = (select prompt_id from live_sessions order by rowid desc limit 1)',
+            [
+                json_encode([['backdrop' => $axes + ['x_label' => 'x', 'y_label' => 'y'], 'objects' => []]]),
+                json_encode($axes + ['x_label' => 'x', 'y_label' => 'y']),
+            ],
+        );
+        $page = $this->join('Solveig', $code);
+        $page->option('[data-tool=construct]');
+        $words = '#bench .construct-words input';
+        foreach (['y = 2x - 1', 'point 1 1', 'point 3 2', 'length A B', 'y = 1/x'] as $line) {
+            $page->type($words, "{$line}\n");
+            $page->until(fn (): bool => $page->run('return document.querySelector(arguments[0]).value', $words) === '', $line);
+        }
+        $page->until(fn (): bool => $this->kinds($page) === ['graph' => 2, 'length' => 1, 'point' => 2], 'all of it');
+        $page->type($words, "y = ax\n")->waitForText('#notice', 'Write it like y = 2x + 1');
+        self::assertSame('y = ax', $page->run('return document.querySelector(arguments[0]).value', $words));
+        $page->until(fn (): bool => str_contains($this->svg($page), '>√5<'), 'the exact length');
+        self::assertStringContainsString('>y = 2x - 1<', $this->svg($page));
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 200, 'the graphs on the tile');
+    }
+
     public function test_what_a_teacher_prepared_is_dragged_by_each_on_their_own_canvas(): void
     {
         [, $code] = $this->startLesson('Prepared');
@@ -146,7 +173,21 @@ final class ConstructTest extends BrowserTestCase
     /** @return array<string, array<string, mixed>> what is stored of the construction, by its label or else its id */
     private function elements(Page $page): array
     {
-        $svg = (string) $page->driver->executeAsyncScript(
+        $named = [];
+        preg_match_all('/data-crag="([^"]*)"/', $this->svg($page), $found);
+        foreach ($found[1] as $json) {
+            $object = json_decode(html_entity_decode($json), true)['object'] ?? [];
+            foreach ($object['elements'] ?? [] as $element) {
+                $named[$element['label'] ?? $element['id']] = $element;
+            }
+        }
+
+        return $named;
+    }
+
+    private function svg(Page $page): string
+    {
+        return (string) $page->driver->executeAsyncScript(
             <<<'JS'
             const done = arguments[0];
             fetch(`${location.pathname}/canvas`, { headers: { Accept: 'application/json' } })
@@ -156,16 +197,6 @@ final class ConstructTest extends BrowserTestCase
                 .then(done);
             JS,
         );
-        $named = [];
-        preg_match_all('/data-crag="([^"]*)"/', $svg, $found);
-        foreach ($found[1] as $json) {
-            $object = json_decode(html_entity_decode($json), true)['object'] ?? [];
-            foreach ($object['elements'] ?? [] as $element) {
-                $named[$element['label'] ?? $element['id']] = $element;
-            }
-        }
-
-        return $named;
     }
 
     /** @return array<string, int> */

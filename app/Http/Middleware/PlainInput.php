@@ -24,6 +24,7 @@ final class PlainInput
         'items',
         'headings',
         'order',
+        'scale',
         'cards',
         'team_names',
         'chosen',

@@ -53,6 +53,7 @@ final class BenchWords
             'a_construction' => __('Construction: :text'),
             ...self::elements(),
             'construct_words' => __('Try “segment A B”, “midpoint A B”, “perpendicular C AB”, “point 3 2”, or “A 4 1” to move A.'),
+            'construct_axes' => __('A graph needs a page with axes.'),
             'construct_none' => __('Tap a point, line or circle that’s there, or put a point first.'),
             'construct_step' => __(':n of :all'),
             'construct_gone' => __('Removed, with what depended on it (:n).'),

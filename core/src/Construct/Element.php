@@ -14,13 +14,15 @@ use Crag\Json\UnreadableFields;
  * (on: along something straight 0 at its first point and 1 at its second, in ten-thousandths; on a circle the direction
  * in ten-thousandths of a radian), "which" 0 or 1 (intersection, tangent), "n" corners (regular), "by" (rotation: degrees
  * in hundredths, clockwise; enlargement: the factor in thousandths; compass: the radius in tenths), "label" what it is
- * called, "hidden": true.
+ * called, "hidden": true. A graph has its "source" and its "pieces": rows of x, y, x, y … in tenths.
  */
 final readonly class Element
 {
     public const LONGEST_ID = 12;
 
     private const LONGEST_LABEL = 12;
+
+    private const FARTHEST = 40_000;
 
     /** What a kind has besides what it is made of: the least and the most. */
     private const NUMBERS = [
@@ -37,6 +39,8 @@ final readonly class Element
     /**
      * @param  list<string>  $of
      * @param  array<string, int>  $numbers
+     * @param  string  $source  of a graph: as it was typed
+     * @param  list<list<int>>  $pieces  of a graph: x, y, x, y … in tenths
      */
     private function __construct(
         public string $id,
@@ -45,6 +49,8 @@ final readonly class Element
         private array $numbers,
         public string $label,
         public bool $isHidden,
+        public string $source = '',
+        public array $pieces = [],
     ) {
     }
 
@@ -68,6 +74,8 @@ final readonly class Element
             $numbers,
             $fields->has('label') ? trim($fields->text('label', self::LONGEST_LABEL)) : '',
             $fields->has('hidden') && $fields->flag('hidden'),
+            $kind === ElementKind::Graph ? $fields->text('source', Graph::LONGEST) : '',
+            $kind === ElementKind::Graph ? self::pieces($fields) : [],
         );
     }
 
@@ -77,6 +85,7 @@ final readonly class Element
         return ['id' => $this->id, 'kind' => $this->kind->value] +
             ($this->of === [] ? [] : ['of' => $this->of]) +
             $this->numbers +
+            ($this->kind === ElementKind::Graph ? ['source' => $this->source, 'pieces' => $this->pieces] : []) +
             ($this->label === '' ? [] : ['label' => $this->label]) +
             ($this->isHidden ? ['hidden' => true] : []);
     }
@@ -98,7 +107,42 @@ final readonly class Element
             $kept[$name] = max($least, min($most, $numbers[$name] ?? $kept[$name] ?? $least));
         }
 
-        return new self($this->id, $this->kind, $this->of, $kept, $this->label, $this->isHidden);
+        return new self(
+            $this->id,
+            $this->kind,
+            $this->of,
+            $kept,
+            $this->label,
+            $this->isHidden,
+            $this->source,
+            $this->pieces,
+        );
+    }
+
+    /**
+     * @return list<list<int>>
+     *
+     * @throws UnreadableFields
+     */
+    private static function pieces(Fields $fields): array
+    {
+        $pieces = [];
+        $numbers = 0;
+        foreach ($fields->list('pieces', 0, Graph::MOST_NUMBERS) as $piece) {
+            $kept = [];
+            foreach (is_array($piece) ? $piece : [] as $number) {
+                $kept[] = is_int($number) && abs($number) <= self::FARTHEST
+                    ? $number
+                    : throw UnreadableFields::badValue('pieces', 'are not places on a page');
+            }
+            $numbers += count($kept);
+            if (count($kept) < 4 || count($kept) % 2 === 1 || $numbers > Graph::MOST_NUMBERS) {
+                throw UnreadableFields::badValue('pieces', 'are too few or too many places');
+            }
+            $pieces[] = $kept;
+        }
+
+        return $pieces;
     }
 
     private static function id(string $id): string

@@ -52,11 +52,13 @@ enum ElementKind: string
     case Area = 'area';
     case Slope = 'slope';
     case Coordinates = 'coordinates';
+    /** Of a function, worked out when it was put there: Crag\Construct\Graph. */
+    case Graph = 'graph';
 
     public function needs(): string
     {
         return match ($this) {
-            self::Point => '',
+            self::Point, self::Graph => '',
             self::On => 'f',
             self::Segment, self::Ray, self::Line, self::Vector, self::Circle, self::Regular, self::Midpoint,
             self::Bisector, self::Rotation, self::Enlargement, self::Locus, self::Length => 'pp',
@@ -130,6 +132,7 @@ enum ElementKind: string
             self::Area => 'Area',
             self::Slope => 'Slope',
             self::Coordinates => 'Coordinates',
+            self::Graph => 'Graph',
         };
     }
 

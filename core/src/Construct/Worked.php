@@ -8,6 +8,7 @@ use Crag\Construct\Figure\Arc;
 use Crag\Construct\Figure\Circle;
 use Crag\Construct\Figure\Extent;
 use Crag\Construct\Figure\Figure;
+use Crag\Construct\Figure\Path;
 use Crag\Construct\Figure\Point;
 use Crag\Construct\Figure\Polygon;
 use Crag\Construct\Figure\Straight;
@@ -59,6 +60,7 @@ final class Worked
             ElementKind::Enlargement => $points[1]->plus($points[0]->minus($points[1]), $element->number('by') / 1000),
             ElementKind::Length, ElementKind::Angle, ElementKind::Area, ElementKind::Slope,
             ElementKind::Coordinates => Measured::of($element->kind, $of, $scale),
+            ElementKind::Graph => self::graph($element),
             ElementKind::Locus => null,
         };
     }
@@ -88,6 +90,22 @@ final class Worked
             $figure instanceof Circle => $figure->at($t),
             default => null,
         };
+    }
+
+    private static function graph(Element $element): Path
+    {
+        $pieces = [];
+        foreach ($element->pieces as $piece) {
+            $points = array_map(
+                static fn (array $at): Point => new Point($at[0] / self::TENTHS, ($at[1] ?? 0) / self::TENTHS),
+                array_chunk($piece, 2),
+            );
+            if ($points !== []) {
+                $pieces[] = $points;
+            }
+        }
+
+        return new Path($pieces, $element->source);
     }
 
     private static function between(Point $a, Point $b): Point

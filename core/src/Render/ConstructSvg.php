@@ -32,6 +32,8 @@ final class ConstructSvg
 
     private const HEAD = 24.0;
 
+    private const LOWEST = 960.0;
+
     /** Half of a head's angle, in radians. */
     private const HEAD_ANGLE = 0.42;
 
@@ -67,14 +69,40 @@ final class ConstructSvg
                 'fill' => $object->colour->hex,
                 'fill-opacity' => 0.12,
             ]),
-            $figure instanceof Path => self::line(
-                $object,
-                implode('', array_map(self::corners(...), $figure->pieces)),
-                ['stroke-dasharray' => '8 8'],
-            ),
+            $figure instanceof Path => self::path($object, $figure),
             $figure instanceof Label => self::label($object, $figure),
             default => '',
         };
+    }
+
+    /** A locus is dashed; a graph has its words at its end, as far as that is seen. */
+    private static function path(Construct $object, Path $path): string
+    {
+        $line = self::line(
+            $object,
+            implode('', array_map(self::corners(...), $path->pieces)),
+            $path->words === '' ? ['stroke-dasharray' => '8 8'] : [],
+        );
+        $at = $path->words === '' ? null : self::endOf($path);
+
+        return $at === null ? $line : $line.Xml::words($at->x - 14, $at->y, self::LETTERS, $path->words, [
+            'fill' => $object->colour->hex,
+            'text-anchor' => 'end',
+        ]);
+    }
+
+    /** The last place of a graph that lies well on the page: its words stand beside it. */
+    private static function endOf(Path $path): ?Point
+    {
+        foreach (array_reverse($path->pieces) as $piece) {
+            foreach (array_reverse($piece) as $point) {
+                if ($point->y >= self::LETTERS && $point->y <= self::LOWEST) {
+                    return $point;
+                }
+            }
+        }
+
+        return null;
     }
 
     private static function point(Construct $object, Element $element, Point $point): string

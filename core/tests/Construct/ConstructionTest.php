@@ -55,7 +55,7 @@ final class ConstructionTest extends TestCase
                 }
             }
         }
-        self::assertCount(count(ElementKind::cases()) - 2, $seen, 'every kind came up but slope and locus');
+        self::assertCount(count(ElementKind::cases()) - 3, $seen, 'every kind came up but slope, locus and graph');
     }
 
     public function test_dragging_there_and_back_changes_nothing(): void
@@ -214,7 +214,11 @@ final class ConstructionTest extends TestCase
             array_keys(array_filter(
                 $construction->elements,
                 // A slope is told from the level, and where a label stands from what is up.
-                static fn (Element $one): bool => in_array($one->kind, [ElementKind::Slope, ElementKind::Locus], true),
+                static fn (Element $one): bool => in_array(
+                    $one->kind,
+                    [ElementKind::Slope, ElementKind::Locus, ElementKind::Graph],
+                    true,
+                ),
             )),
             true,
         );

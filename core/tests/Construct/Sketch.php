@@ -115,6 +115,7 @@ final class Sketch
                 'rotation' => ['by' => $chance->getInt(-36_000, 36_000)],
                 'enlargement' => ['by' => $chance->getInt(-3000, 3000)],
                 'compass' => ['by' => $chance->getInt(200, 4000)],
+                'graph' => ['source' => 'y = x', 'pieces' => [[0, 9000, 4000 + $n, 5000, 8000, 100]]],
                 default => [],
             };
             $elements[] = $element;

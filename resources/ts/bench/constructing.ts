@@ -1,6 +1,7 @@
-import { KINDS, type Construct, type ElementKind } from '../canvas/model/construct/elements';
+import { KINDS, type Construct, type Element, type ElementKind } from '../canvas/model/construct/elements';
 import type { KindWords } from '../canvas/model/construct/inwords';
 import type { Workbench } from '../canvas/workbench';
+import { post, reasonOf } from '../live/http';
 import { element } from '../page';
 import type { BenchWords } from '../protocol/words';
 
@@ -10,17 +11,39 @@ function kindWords(words: BenchWords): KindWords {
 }
 
 /** A construction is written in words, too. */
-export function listenToWords(bench: Workbench, root: HTMLElement): void {
+export function listenToWords(bench: Workbench, root: HTMLElement, address: string): void {
     const form = root.querySelector<HTMLFormElement>('.construct-words');
     form?.addEventListener('submit', (event) => {
         event.preventDefault();
         const field = element<HTMLInputElement>('input', form);
-        if (bench.constructs.inWords(field.value, kindWords(bench.words))) {
+        if (/=|^\s*[fgh]\(x\)/.test(field.value)) {
+            void plot(bench, field, address);
+        } else if (bench.constructs.inWords(field.value, kindWords(bench.words))) {
             field.value = '';
         } else {
             bench.say(bench.words.construct_words);
         }
     });
+}
+
+/** A graph is worked out by the server: "y = 2x − 1". What was typed stays until it is there. */
+async function plot(bench: Workbench, field: HTMLInputElement, address: string): Promise<void> {
+    const { plotting } = bench.constructs;
+    if (plotting === null) {
+        bench.say(bench.words.construct_axes);
+        return;
+    }
+    try {
+        const line = field.value;
+        const { element: graph } = await post<{ element: Pick<Element, 'kind' | 'source' | 'pieces'> }>(
+            `${address}/plot`,
+            { line, ...plotting },
+        );
+        bench.constructs.plot(graph);
+        field.value = field.value === line ? '' : field.value;
+    } catch (problem) {
+        bench.say(reasonOf(problem, bench.words));
+    }
 }
 
 /** So many parts are read out. */
@@ -31,8 +54,8 @@ export function partsOf({ elements }: Construct, words: BenchWords): string {
     const named = new Map(elements.map(({ id, label }) => [id, label ?? '']));
     return elements
         .slice(0, MOST)
-        .map(({ kind, of = [], label }) =>
-            [words[`element_${kind}`], label ?? of.map((id) => named.get(id)).join(' ')].join(' ').trim(),
+        .map(({ kind, of = [], label, source }) =>
+            [words[`element_${kind}`], label ?? source ?? of.map((id) => named.get(id)).join(' ')].join(' ').trim(),
         )
         .join(', ');
 }

@@ -24,7 +24,7 @@ export function mountBench(
     tray = new Tray(bench, settings.root, pieces, () => panel?.focusList());
     panel = new Panel(bench, settings.root, () => present(tray), settings.assets, settings.stamps);
     listenToBenchKeys(bench, tray);
-    listenToWords(bench, settings.root);
+    listenToWords(bench, settings.root, settings.address);
     tray.show();
     panel.show();
     return { bench, tray };

@@ -41,8 +41,8 @@ export interface WorkbenchSettings {
     assets: string;
     stamps: Record<string, string>;
     words: BenchWords;
-    /** Takes files in. */
-    bringIn: string;
+    /** Of what holds the canvas: takes files in, works graphs out. */
+    address: string;
     /** Plain letters are the desk's keys: tools are taken up with Shift. */
     isOnDesk?: boolean;
     wet: WetSender | null;
@@ -135,7 +135,7 @@ export class Workbench {
         );
         new ResizeObserver(() => this.view.fit()).observe(this.surface);
         this.view.fit();
-        this.incoming = new Incoming(this, around.bringIn);
+        this.incoming = new Incoming(this, `${around.address}/bring-in`);
     }
 
     /**

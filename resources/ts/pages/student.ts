@@ -161,7 +161,7 @@ const { bench, tray } = mountBench(
         assets: page.assets,
         stamps: page.stamps,
         words: page.words,
-        bringIn: `${page.address}/bring-in`,
+        address: page.address,
         wet,
         put: (canvas, operation) => void outbox.put(canvas, operation),
         turned: () => lead.turned(),

@@ -50,7 +50,7 @@ export class Drawing {
                 assets: settings.assets,
                 stamps: settings.stamps,
                 words,
-                bringIn: `${address}/bring-in`,
+                address,
                 wet: null,
                 put: (canvas, operation) => {
                     void present(this.outbox).put(canvas, operation);

@@ -138,7 +138,7 @@ export class AskPad {
             assets,
             stamps,
             words,
-            bringIn: `${address}/bring-in`,
+            address,
             wet: new WetSender(ink, send),
             put: (canvas, operation) => void outbox.put(canvas, operation),
             whole: async (canvas) =>

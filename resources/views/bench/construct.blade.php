@@ -19,5 +19,5 @@
     aria-pressed="false"><x-icon name="eraser" /> {{ __('Remove') }}</button></div>
 <form class="tray-group construct-words" data-for="construct"><input class="form-control" name="line" maxlength="80"
     autocomplete="off" spellcheck="false" aria-label="{{ __('Construct in words') }}"
-    placeholder="{{ __('In words: segment A B, or point 3 2') }}">
+    placeholder="{{ __('In words: segment A B, y = 2x − 1') }}">
     <button class="chip">{{ __('Add') }}</button></form>

@@ -18,10 +18,33 @@ use Crag\Prompt\Tray\ToolTray;
 use Crag\Prompt\Tray\TrayKind;
 use Crag\Tests\Canvas\Examples;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Tests\Support\CragTestCase;
 
 final class OperationsTest extends CragTestCase
 {
+    public function test_a_graph_is_worked_out_for_whoever_holds_the_canvas(): void
+    {
+        $session = $this->newSession();
+        [$seat, $token] = $this->seat($session, 'Solveig');
+        $body = [
+            'line' => 'y = x²',
+            'scale' => ['x' => 8000, 'y' => 5000, 'across' => 50_000, 'up' => 50_000],
+            'paper' => '1600x1000',
+        ];
+        $plot = fn (array $with): TestResponse => $this->asStudent($seat, $token)->postJson(
+            "/seat/{$seat->id}/plot",
+            $with + $body,
+        );
+        $element = $plot([])->assertOk()->json('element');
+        self::assertSame(['graph', 'y = x²', 1], [$element['kind'], $element['source'], count($element['pieces'])]);
+        $plot(['line' => 'y = 2x +'])->assertUnprocessable();
+        $plot(['line' => 'y = 1000'])->assertUnprocessable()->assertSee('Nothing of that graph');
+        $plot(['scale' => ['x' => 'far']])->assertUnprocessable();
+        $plot(['paper' => '1x1'])->assertUnprocessable();
+        $this->asTeacher()->postJson("/desk/{$session->id}/plot", $body)->assertOk();
+    }
+
     public function test_a_prepared_construction_is_dragged_and_added_to_but_not_taken_apart(): void
     {
         $session = $this->newSession();

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Crag\Construct\Figure;
 
-/** Where a point comes as another moves: pieces, each a row of places. */
+/** A line of any form: where a point comes as another moves, or a function's graph. Pieces, each a row of places. */
 final readonly class Path implements Figure
 {
-    /** @param  list<non-empty-list<Point>>  $pieces */
-    public function __construct(public array $pieces)
+    /**
+     * @param  list<non-empty-list<Point>>  $pieces
+     * @param  string  $words  of a graph: as it was typed; empty for a locus
+     */
+    public function __construct(public array $pieces, public string $words = '')
     {
     }
 }

@@ -22,6 +22,7 @@ const FREE = 7;
 const BOUND = 5;
 const LETTERS = 28;
 const HEAD = 24;
+const LOWEST = 960;
 const HEAD_ANGLE = 0.42;
 const FILL = 0.12;
 const FONT = '"Atkinson Hyperlegible Next", "DejaVu Sans", sans-serif';
@@ -58,9 +59,14 @@ function drawLine(context: CanvasRenderingContext2D, figure: Figure): void {
     context.beginPath();
     if (figure.is === 'path') {
         figure.pieces.forEach((piece) => addCorners(context, piece));
-        context.setLineDash([8, 8]);
+        context.setLineDash(figure.words === '' ? [8, 8] : []);
         context.stroke();
         context.setLineDash([]);
+        const at = figure.words === '' ? undefined : endOf(figure.pieces);
+        if (at !== undefined) {
+            context.textAlign = 'end';
+            context.fillText(figure.words, at[0] - 14, at[1]);
+        }
         return;
     }
     if (figure.is === 'straight') {
@@ -77,6 +83,14 @@ function drawLine(context: CanvasRenderingContext2D, figure: Figure): void {
         context.globalAlpha = 1;
     }
     context.stroke();
+}
+
+/** The last place of a graph that lies well on the page: its words stand beside it. */
+function endOf(pieces: Point[][]): Point | undefined {
+    return pieces
+        .flat()
+        .reverse()
+        .find(([, y]) => y >= LETTERS && y <= LOWEST);
 }
 
 function addStraight(context: CanvasRenderingContext2D, one: Straight): void {

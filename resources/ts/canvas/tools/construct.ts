@@ -249,6 +249,20 @@ export class ConstructTool implements Tool {
         return true;
     }
 
+    /** What the server needs to work a graph out; null where there are no axes. */
+    get plotting(): { scale: NonNullable<Construct['scale']>; paper: string } | null {
+        const found = this.here(null);
+        const { view } = this.bench;
+        const scale = found?.[1].object.scale ?? axesOf(view.log.scene.pages.get(view.page));
+        return scale === null ? null : { scale, paper: view.paperSize.join('x') };
+    }
+
+    /** A graph that was worked out. */
+    plot(graph: Pick<Element, 'kind' | 'source' | 'pieces'>): void {
+        const found = this.here(null);
+        this.put(found, [{ ...graph, id: freeId(found?.[1].object.elements ?? []) }]);
+    }
+
     private put(found: [string, Constructed] | null, elements: Element[]): void {
         if (elements.length === 0) {
             return;

@@ -324,7 +324,7 @@ export class CloseUp {
             assets: settings.assets,
             stamps: settings.stamps,
             words: settings.words,
-            bringIn: `${settings.address}/bring-in`,
+            address: settings.address,
             wet: this.wetInk,
             put: (canvas, operation) => void this.outbox.put(canvas, operation),
             whole: async (canvas) =>

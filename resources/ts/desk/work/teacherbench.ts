@@ -65,7 +65,7 @@ export async function openTeacherBench(settings: Settings): Promise<{ bench: Wor
             assets: settings.assets,
             stamps: settings.stamps,
             words,
-            bringIn: `${address}/bring-in`,
+            address,
             wet: settings.wet,
             put: (canvas, operation) => void outbox.put(canvas, operation),
             whole: async (canvas) => (await get<OpenedCanvas>(`${address}/canvas/${canvas}/log`)).operations,

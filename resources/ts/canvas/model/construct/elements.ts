@@ -13,6 +13,9 @@ export interface Element {
     by?: number;
     label?: string;
     hidden?: true;
+    /** Of a graph: as it was typed, and its rows of x, y, x, y … in tenths. */
+    source?: string;
+    pieces?: number[][];
 }
 
 /** Points, lines and circles that depend on each other: Crag\Canvas\Object\Construct. */
@@ -56,6 +59,7 @@ export const KINDS = {
     area: ['g', ''],
     slope: ['s', ''],
     coordinates: ['p', ''],
+    graph: ['', ''],
 } as const;
 
 export type ElementKind = keyof typeof KINDS;

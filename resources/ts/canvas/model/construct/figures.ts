@@ -14,7 +14,12 @@ export type Figure =
     | { is: 'circle'; centre: Point; radius: number }
     | { is: 'arc'; centre: Point; radius: number; from: number; sweep: number }
     | { is: 'polygon'; corners: Point[] }
-    | { is: 'path'; pieces: Point[][] }
+    | {
+          is: 'path';
+          pieces: Point[][];
+          /** Of a graph: as it was typed; empty for a locus. */
+          words: string;
+      }
     | {
           is: 'label';
           at: Point;
@@ -190,12 +195,17 @@ function workedOut(element: Element, of: Figure[], scale: Scale): Figure | null 
             return point(plus(b, turned(minus(a, b), ((element.by ?? 0) / 100) * (Math.PI / 180))));
         case 'translation':
             return point(plus(a, minus(c, b)));
+        case 'graph':
+            return { is: 'path', pieces: (element.pieces ?? []).map(places), words: element.source ?? '' };
         case 'enlargement':
             return point(plus(b, minus(a, b), (element.by ?? 0) / 1000));
         default:
             return measured(element.kind, of, scale);
     }
 }
+
+const places = (piece: number[]): Point[] =>
+    piece.flatMap((x, i): Point[] => (i % 2 === 0 ? [[x / 10, (piece[i + 1] ?? 0) / 10]] : []));
 
 function on(figure: Figure, t: number): Figure | null {
     return figure.is === 'straight'
@@ -439,7 +449,7 @@ function locus(elements: Element[], { id, of }: Element): Figure | null {
             piece.push(at.at);
         }
     }
-    return { is: 'path', pieces: piece.length > 0 ? [...pieces, piece] : pieces };
+    return { is: 'path', pieces: piece.length > 0 ? [...pieces, piece] : pieces, words: '' };
 }
 
 function placeOn(figure: Figure | null, part: number): Point | null {

@@ -194,10 +194,12 @@ final class AskTest extends BrowserTestCase
         self::assertFalse($ruan->find('#ask-pad')->isDisplayed());
         $ruan->click('#quick-ask-fold');
         $draws(4, '#page-frame');
-        // A drawing once more begins empty, and unfolded.
+        // A drawing once more begins empty, and unfolded; until its canvas is there, nothing is drawn on the one before.
+        $canvas = fn (): mixed => $ruan->run('return document.querySelector("#pad-page-frame").dataset.ready');
+        $before = $canvas();
         $teacher->press('a')->press('d');
         $ruan->seen('#ask-pad');
-        $ruan->until(fn (): bool => $pad() === 0, 'an empty pad');
+        $ruan->until(fn (): bool => $canvas() !== $before && $pad() === 0, 'an empty pad');
         $draws(5);
         // Its end: nothing more is drawn on it, nothing can be sent, and what is there stays to be seen.
         $teacher->click('#ask-body [data-post$=close]');

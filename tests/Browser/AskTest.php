@@ -194,7 +194,7 @@ final class AskTest extends BrowserTestCase
         self::assertFalse($ruan->find('#ask-pad')->isDisplayed());
         $ruan->click('#quick-ask-fold');
         $draws(4, '#page-frame');
-        // A drawing once more begins empty, and unfolded; until its canvas is there, nothing is drawn on the one before.
+        // A drawing once more begins empty, and unfolded; its canvas is a new one.
         $canvas = fn (): mixed => $ruan->run('return document.querySelector("#pad-page-frame").dataset.ready');
         $before = $canvas();
         $teacher->press('a')->press('d');

@@ -121,6 +121,7 @@ final readonly class Graph
         foreach ([...$row, null] as $point) {
             if ($point !== null && ! self::isOutside($point, $paper)) {
                 $piece[] = $point;
+
                 continue;
             }
             $last = $piece[count($piece) - 1] ?? null;

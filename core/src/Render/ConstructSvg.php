@@ -34,6 +34,9 @@ final class ConstructSvg
 
     private const LOWEST = 960.0;
 
+    /** A graph's words stand to the right of its end up to here, and to the left of it beyond. */
+    private const LEFT = 400.0;
+
     /** Half of a head's angle, in radians. */
     private const HEAD_ANGLE = 0.42;
 
@@ -85,19 +88,32 @@ final class ConstructSvg
         );
         $at = $path->words === '' ? null : self::endOf($path);
 
-        return $at === null ? $line : $line.Xml::words($at->x - 14, $at->y, self::LETTERS, $path->words, [
+        if ($at === null) {
+            return $line;
+        }
+        $isRight = $at->x > self::LEFT;
+
+        return $line.Xml::words($at->x + ($isRight ? -14 : 14), $at->y, self::LETTERS, $path->words, [
             'fill' => $object->colour->hex,
-            'text-anchor' => 'end',
+            'text-anchor' => $isRight ? 'end' : 'start',
         ]);
     }
 
-    /** The last place of a graph that lies well on the page: its words stand beside it. */
+    /** The last place of a graph that lies well on the page, on it or where it leaves: its words stand beside it. */
     private static function endOf(Path $path): ?Point
     {
         foreach (array_reverse($path->pieces) as $piece) {
-            foreach (array_reverse($piece) as $point) {
-                if ($point->y >= self::LETTERS && $point->y <= self::LOWEST) {
+            for ($i = count($piece) - 1; $i >= 0; $i--) {
+                $point = $piece[$i];
+                $before = $piece[$i - 1] ?? $point;
+                $edge = min(max($point->y, (float) self::LETTERS), self::LOWEST);
+                if ($point->y === $edge) {
                     return $point;
+                }
+                if ($before->y < $edge !== $point->y < $edge) {
+                    $way = ($edge - $point->y) / ($before->y - $point->y);
+
+                    return new Point($point->x + ($before->x - $point->x) * $way, $edge);
                 }
             }
         }

@@ -114,6 +114,31 @@ final class DrawnTest extends TestCase
         }
     }
 
+    /** @param  list<float>  $piece  in tenths of a unit */
+    #[TestWith([[0, 9000, 16000, 2000], 1586, 200, 'end'])]
+    #[TestWith([[8000, 9000, 12000, -1000], 1134.8, 28, 'end'])]
+    #[TestWith([[8000, 1000, 12000, 11000], 1130, 960, 'end'])]
+    #[TestWith([[2000, 14000, 2000, -4000], 214, 28, 'start'])]
+    #[TestWith([[8000, -4000, 9000, -100], null, null, ''])]
+    public function test_a_graphs_words_stand_where_it_ends_or_leaves_the_page(
+        array $piece,
+        ?float $x,
+        ?float $y,
+        string $anchor,
+    ): void {
+        $graph = ['id' => 'g', 'kind' => 'graph', 'source' => 'y = x', 'pieces' => [$piece]];
+        $object = ReadObject::from(new Fields(['elements' => [$graph]] + self::json('')));
+        self::assertInstanceOf(Construct::class, $object);
+        $svg = simplexml_load_string('<svg>'.ConstructSvg::draw($object).'</svg>');
+        self::assertNotFalse($svg);
+        $words = $svg->text;
+        self::assertCount($x === null ? 0 : 1, $words);
+        if ($x !== null) {
+            self::assertEqualsWithDelta([$x, $y], [(float) $words['x'], (float) $words['y']], 0.1);
+            self::assertSame($anchor, (string) $words['text-anchor']);
+        }
+    }
+
     #[TestWith([3.0, 4.0, '5'])]
     #[TestWith([1.0, 1.0, '√2'])]
     #[TestWith([2.0, 4.0, '2√5'])]

@@ -23,6 +23,7 @@ const BOUND = 5;
 const LETTERS = 28;
 const HEAD = 24;
 const LOWEST = 960;
+const LEFT = 400;
 const HEAD_ANGLE = 0.42;
 const FILL = 0.12;
 const FONT = '"Atkinson Hyperlegible Next", "DejaVu Sans", sans-serif';
@@ -64,8 +65,8 @@ function drawLine(context: CanvasRenderingContext2D, figure: Figure): void {
         context.setLineDash([]);
         const at = figure.words === '' ? undefined : endOf(figure.pieces);
         if (at !== undefined) {
-            context.textAlign = 'end';
-            context.fillText(figure.words, at[0] - 14, at[1]);
+            context.textAlign = at[0] > LEFT ? 'end' : 'start';
+            context.fillText(figure.words, at[0] + (at[0] > LEFT ? -14 : 14), at[1]);
         }
         return;
     }
@@ -85,12 +86,23 @@ function drawLine(context: CanvasRenderingContext2D, figure: Figure): void {
     context.stroke();
 }
 
-/** The last place of a graph that lies well on the page: its words stand beside it. */
+/** The last place of a graph that lies well on the page, on it or where it leaves: its words stand beside it. */
 function endOf(pieces: Point[][]): Point | undefined {
-    return pieces
-        .flat()
-        .reverse()
-        .find(([, y]) => y >= LETTERS && y <= LOWEST);
+    for (const piece of [...pieces].reverse()) {
+        let after: Point | undefined;
+        for (const [x, y] of [...piece].reverse()) {
+            const edge = Math.min(Math.max(after?.[1] ?? y, LETTERS), LOWEST);
+            if (after !== undefined && y < edge !== after[1] < edge) {
+                const way = (edge - after[1]) / (y - after[1]);
+                return [after[0] + (x - after[0]) * way, edge];
+            }
+            if (y >= LETTERS && y <= LOWEST) {
+                return [x, y];
+            }
+            after = [x, y];
+        }
+    }
+    return undefined;
 }
 
 function addStraight(context: CanvasRenderingContext2D, one: Straight): void {

@@ -111,7 +111,7 @@ final class ConstructTest extends BrowserTestCase
         $page->type($words, "y = ax\n")->waitForText('#notice', 'Write it like y = 2x + 1');
         self::assertSame('y = ax', $page->run('return document.querySelector(arguments[0]).value', $words));
         $page->until(fn (): bool => str_contains($this->svg($page), '>√5<'), 'the exact length');
-        self::assertStringContainsString('>y = 2x - 1<', $this->svg($page));
+        self::assertStringContainsString('>y = 2x − 1<', $this->svg($page));
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 200, 'the graphs on the tile');
     }
 

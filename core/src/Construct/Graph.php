@@ -32,6 +32,8 @@ final readonly class Graph
 
     private const DEEPEST = 10;
 
+    private const SIGNS = ['-' => '−', '*' => '·'];
+
     /** What lies farther outside the page is cut off, in units. */
     private const OUTSIDE = 400.0;
 
@@ -41,6 +43,12 @@ final readonly class Graph
     /** @param  list<list<int>>  $pieces  x, y, x, y … in tenths */
     private function __construct(public string $source, public array $pieces)
     {
+    }
+
+    /** As it stands beside the graph: with minus signs, points and raised numbers for what a keyboard has. */
+    private static function written(string $typed): string
+    {
+        return preg_replace(['/\^2(?!\d)/', '/\^3(?!\d)/', '/\s*=\s*/u'], ['²', '³', ' = '], strtr($typed, self::SIGNS)) ?? $typed;
     }
 
     /**
@@ -68,7 +76,7 @@ final readonly class Graph
         }
 
         return new self(
-            $typed,
+            self::written($typed),
             $of === 'x' ? self::upright($node, $scale, $paper) : self::sampled($node, $scale, $paper),
         );
     }

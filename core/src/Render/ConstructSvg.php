@@ -37,19 +37,29 @@ final class ConstructSvg
     /** A graph's words stand to the right of its end up to here, and to the left of it beyond. */
     private const LEFT = 400.0;
 
+    /** Words whose places are no farther apart than this, in units, would stand in each other. */
+    private const WIDE = 200.0;
+
+    private const LINE = 34;
+
     /** Half of a head's angle, in radians. */
     private const HEAD_ANGLE = 0.42;
 
     public static function draw(Construct $object): string
     {
         $figures = $object->construction->figures($object->scale);
-        [$below, $above] = ['', ''];
+        [$below, $above, $worded] = ['', '', []];
         foreach ($object->construction->elements as $id => $element) {
             $figure = $figures[$id];
             if ($figure === null || $element->isHidden) {
                 continue;
             }
             $drawn = self::figure($object, $element, $figure);
+            $at = $figure instanceof Path && $figure->words !== '' ? self::endOf($figure) : null;
+            if ($at !== null) {
+                $worded[] = self::freed($at, $worded, $at->y < self::LOWEST / 2 ? self::LINE : -self::LINE);
+                $drawn .= self::words($object, $figure->words, end($worded));
+            }
             // Points stand above lines, whichever came first.
             if ($figure instanceof Point || $figure instanceof Label) {
                 $above .= $drawn;
@@ -78,25 +88,40 @@ final class ConstructSvg
         };
     }
 
-    /** A locus is dashed; a graph has its words at its end, as far as that is seen. */
+    /** A locus is dashed, a graph is not. */
     private static function path(Construct $object, Path $path): string
     {
-        $line = self::line(
+        return self::line(
             $object,
             implode('', array_map(self::corners(...), $path->pieces)),
             $path->words === '' ? ['stroke-dasharray' => '8 8'] : [],
         );
-        $at = $path->words === '' ? null : self::endOf($path);
+    }
 
-        if ($at === null) {
-            return $line;
-        }
+    private static function words(Construct $object, string $words, Point $at): string
+    {
         $isRight = $at->x > self::LEFT;
 
-        return $line.Xml::words($at->x + ($isRight ? -14 : 14), $at->y, self::LETTERS, $path->words, [
+        return Xml::words($at->x + ($isRight ? -14 : 14), $at->y, self::LETTERS, $words, [
             'fill' => $object->colour->hex,
             'text-anchor' => $isRight ? 'end' : 'start',
         ]);
+    }
+
+    /**
+     * The place itself, or as many lines below or above it as others' words take.
+     *
+     * @param  list<Point>  $others
+     */
+    private static function freed(Point $at, array $others, int $line): Point
+    {
+        foreach ($others as $other) {
+            if (abs($at->x - $other->x) < self::WIDE && abs($at->y - $other->y) < self::LETTERS) {
+                return self::freed(new Point($at->x, $at->y + $line), $others, $line);
+            }
+        }
+
+        return $at;
     }
 
     /** The last place of a graph that lies well on the page, on it or where it leaves: its words stand beside it. */

@@ -139,6 +139,21 @@ final class DrawnTest extends TestCase
         }
     }
 
+    public function test_words_of_graphs_that_leave_at_the_same_place_stand_below_each_other(): void
+    {
+        $graph = static fn (string $id, int $x): array => [
+            'id' => $id,
+            'kind' => 'graph',
+            'source' => "y = {$id}",
+            'pieces' => [[8000, 9000, $x, -4000]],
+        ];
+        $elements = [$graph('a', 12_000), $graph('b', 12_500), $graph('c', 3_000)];
+        $object = ReadObject::from(new Fields(['elements' => $elements] + self::json('')));
+        self::assertInstanceOf(Construct::class, $object);
+        preg_match_all('/<text x="[\d.]+" y="([\d.]+)"/', ConstructSvg::draw($object), $found);
+        self::assertSame(['28', '62', '28'], $found[1]);
+    }
+
     #[TestWith([3.0, 4.0, '5'])]
     #[TestWith([1.0, 1.0, '√2'])]
     #[TestWith([2.0, 4.0, '2√5'])]

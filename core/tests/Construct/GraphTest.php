@@ -35,6 +35,15 @@ final class GraphTest extends TestCase
         }
     }
 
+    public function test_it_is_written_as_one_writes_it(): void
+    {
+        $source = static fn (string $typed): string => Graph::of($typed, self::scale(), Paper::wide())->source;
+        self::assertSame('y = −x² + 2·x', $source(' y=-x^2 + 2*x '));
+        self::assertSame('y = x^25', $source('y = x^25'));
+        self::assertSame('f(x) = x³ − 4x', $source('f(x) = x^3 - 4x'));
+        self::assertSame($source('y=-x^2'), $source($source('y=-x^2')));
+    }
+
     #[TestWith(['y = x²', 'parabola'])]
     #[TestWith(['y = (x-2)(x+3)/2', 'parabola'])]
     #[TestWith(['y = x³ - 4x', 'cubic'])]

@@ -24,6 +24,8 @@ const LETTERS = 28;
 const HEAD = 24;
 const LOWEST = 960;
 const LEFT = 400;
+const WIDE = 200;
+const LINE = 34;
 const HEAD_ANGLE = 0.42;
 const FILL = 0.12;
 const FONT = '"Atkinson Hyperlegible Next", "DejaVu Sans", sans-serif';
@@ -43,8 +45,16 @@ export function drawConstruct(context: CanvasRenderingContext2D, object: Constru
     context.lineJoin = 'round';
     context.font = `${LETTERS}px ${FONT}`;
     const isAbove = ([, { is }]: [Element, Figure]): boolean => is === 'point' || is === 'label';
+    const worded: Point[] = [];
     for (const [, figure] of seen.filter((one) => !isAbove(one))) {
         drawLine(context, figure);
+        const at = figure.is === 'path' && figure.words !== '' ? endOf(figure.pieces) : undefined;
+        if (at !== undefined && figure.is === 'path') {
+            const free = freed(at, worded, at[1] < LOWEST / 2 ? LINE : -LINE);
+            worded.push(free);
+            context.textAlign = free[0] > LEFT ? 'end' : 'start';
+            context.fillText(figure.words, free[0] + (free[0] > LEFT ? -14 : 14), free[1]);
+        }
     }
     for (const [element, figure] of seen.filter(isAbove)) {
         if (figure.is === 'point') {
@@ -63,11 +73,6 @@ function drawLine(context: CanvasRenderingContext2D, figure: Figure): void {
         context.setLineDash(figure.words === '' ? [8, 8] : []);
         context.stroke();
         context.setLineDash([]);
-        const at = figure.words === '' ? undefined : endOf(figure.pieces);
-        if (at !== undefined) {
-            context.textAlign = at[0] > LEFT ? 'end' : 'start';
-            context.fillText(figure.words, at[0] + (at[0] > LEFT ? -14 : 14), at[1]);
-        }
         return;
     }
     if (figure.is === 'straight') {
@@ -84,6 +89,13 @@ function drawLine(context: CanvasRenderingContext2D, figure: Figure): void {
         context.globalAlpha = 1;
     }
     context.stroke();
+}
+
+/** The place itself, or as many lines below or above it as others' words take. */
+function freed([x, y]: Point, others: Point[], line: number): Point {
+    return others.some((other) => Math.abs(x - other[0]) < WIDE && Math.abs(y - other[1]) < LETTERS)
+        ? freed([x, y + line], others, line)
+        : [x, y];
 }
 
 /** The last place of a graph that lies well on the page, on it or where it leaves: its words stand beside it. */

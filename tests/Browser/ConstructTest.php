@@ -113,6 +113,18 @@ final class ConstructTest extends BrowserTestCase
         $page->until(fn (): bool => str_contains($this->svg($page), '>√5<'), 'the exact length');
         self::assertStringContainsString('>y = 2x − 1<', $this->svg($page));
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 200, 'the graphs on the tile');
+        // Numbers stand beside their kinds: one is typed, one is in words, one that does not fit becomes one that does.
+        $number = static fn (string $kind): string => "#bench .construct-number input[name={$kind}]";
+        $value = fn (string $kind): mixed => $page->run('return document.querySelector(arguments[0]).value', $number($kind));
+        $page->type($number('regular'), '2');
+        $page->type($number('compass'), "2\n")->until(fn (): bool => $value('regular') === '3', 'at least three corners');
+        $page->draw('.page-paper', [[0.5, 0.5]]);
+        $page->until(fn (): bool => ($this->kinds($page)['compass'] ?? 0) === 1, 'the circle of a radius');
+        $page->option('[data-tool=construct]')->type($words, "rotation B A 60\n");
+        $page->until(fn (): bool => ($this->kinds($page)['rotation'] ?? 0) === 1, 'the rotation');
+        $by = array_column($this->elements($page), 'by', 'kind');
+        self::assertSame(-6000, $by['rotation']);
+        self::assertEqualsWithDelta(2 * 860, $by['compass'], 1, 'two of the axes');
     }
 
     public function test_what_a_teacher_prepared_is_dragged_by_each_on_their_own_canvas(): void

@@ -21,6 +21,10 @@ const WORDS = {
     angle_bisector: 'Bisect an angle',
     polygon: 'Polygon',
     locus: 'Locus',
+    rotation: 'Rotation',
+    enlargement: 'Enlargement',
+    regular: 'Regular polygon',
+    compass: 'Circle of a radius',
 };
 
 const point = (id: string, x: number, y: number): Element => ({ id, kind: 'point', x, y, label: id.toUpperCase() });
@@ -31,14 +35,15 @@ const SOME: Element[] = [
     { id: 's', kind: 'segment', of: ['a', 'b'] },
     { id: 'k', kind: 'circle', of: ['a', 'b'] },
 ];
-const said = (line: string, scale = CENTIMETRES): Element | null => inWords(line, SOME, scale, WORDS);
+const said = (line: string, scale = CENTIMETRES): Element | null =>
+    inWords(line, SOME, scale, WORDS, { regular: 4, rotation: 90, enlargement: 2, compass: 3 });
 
 test('elements in words name points by their labels, lines by two of them, circles by their centre', () => {
     assert.deepEqual(said('segment A B'), { id: '', kind: 'segment', of: ['a', 'b'] });
     assert.deepEqual(said('Midpoint b c'), { id: '', kind: 'midpoint', of: ['b', 'c'] });
     assert.deepEqual(said('perpendicular C AB'), { id: '', kind: 'perpendicular', of: ['c', 's'] });
     assert.deepEqual(said('perpendicular C BA')?.of, ['c', 's']);
-    assert.deepEqual(said('tangents C (A)'), { id: '', kind: 'tangent', of: ['c', 'k'] });
+    assert.deepEqual(said('tangents C (A)'), { id: '', kind: 'tangent', of: ['c', 'k'], which: 0 });
     assert.deepEqual(said('bisect an angle B A C')?.of, ['b', 'a', 'c']);
     assert.deepEqual(said('polygon A B C')?.of, ['a', 'b', 'c']);
 });
@@ -48,6 +53,18 @@ test('places are told in centimetres down the page, or as axes have them', () =>
     const axes = scaleOf({ x: 8000, y: 5000, across: 50_000, up: 50_000 });
     assert.deepEqual(said('point 3 −2', axes), { id: '', kind: 'point', x: 9500, y: 6000 });
     assert.deepEqual(said('A 1 1', axes), { ...SOME[0]!, x: 8500, y: 4500 });
+});
+
+test('kinds with a number take it last, and have their usual one without', () => {
+    assert.deepEqual(said('rotation C A 60'), { id: '', kind: 'rotation', of: ['c', 'a'], by: -6000 });
+    assert.equal(said('rotation C A')?.by, -9000);
+    assert.equal(said('enlargement C A −0.5')?.by, -500);
+    assert.equal(said('regular polygon A B 5')?.n, 5);
+    assert.equal(said('regular polygon A B 99')?.n, 20, 'as many as there may be');
+    assert.equal(said('circle of a radius A 2')?.by, 1178);
+    const axes = scaleOf({ x: 8000, y: 5000, across: 50_000, up: 50_000 });
+    assert.equal(said('circle of a radius A 2', axes)?.by, 1000);
+    assert.equal(said('segment A B 3'), null);
 });
 
 test('what says nothing that can be made is nothing', () => {

@@ -114,7 +114,7 @@ enum ElementKind: string
             self::CircleThrough => 'Through three',
             self::Arc => 'Arc',
             self::Polygon => 'Polygon',
-            self::Regular => 'Square',
+            self::Regular => 'Regular polygon',
             self::Midpoint => 'Midpoint',
             self::Perpendicular => 'Perpendicular',
             self::Parallel => 'Parallel',
@@ -123,9 +123,9 @@ enum ElementKind: string
             self::Tangent => 'Tangents',
             self::Intersection => 'Intersection',
             self::Reflection => 'Mirror',
-            self::Rotation => 'Quarter turn',
+            self::Rotation => 'Rotation',
             self::Translation => 'Translate',
-            self::Enlargement => 'Twice as far',
+            self::Enlargement => 'Enlargement',
             self::Locus => 'Locus',
             self::Length => 'Length',
             self::Angle => 'Angle',
@@ -133,6 +133,23 @@ enum ElementKind: string
             self::Slope => 'Slope',
             self::Coordinates => 'Coordinates',
             self::Graph => 'Graph',
+        };
+    }
+
+    /**
+     * The number that is typed for it: what it is, what it is at first, the least and the most; null where there is
+     * none. A radius is in what the page is measured in.
+     *
+     * @return array{string, int, int|float, int}|null
+     */
+    public function number(): ?array
+    {
+        return match ($this) {
+            self::Regular => ['Corners', 4, 3, 20],
+            self::Rotation => ['Degrees, anticlockwise', 90, -360, 360],
+            self::Enlargement => ['Times as far', 2, -100, 100],
+            self::Compass => ['Radius', 3, 0.1, 50],
+            default => null,
         };
     }
 

@@ -9,7 +9,10 @@ use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Object\Construct;
 use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\Scene;
+use Crag\Construct\Element;
+use Crag\Construct\ElementKind;
 use Crag\Construct\Exact;
+use Crag\Construct\Scale;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Tray\Tool;
@@ -180,6 +183,27 @@ final class DrawnTest extends TestCase
     public function test_slopes_that_are_exact(float $x, float $y, ?string $slope): void
     {
         self::assertSame($slope, Exact::slope($x, $y));
+    }
+
+    public function test_what_is_typed_for_a_kind_is_what_it_takes(): void
+    {
+        $kinds = array_filter(ElementKind::cases(), static fn (ElementKind $kind): bool => $kind->number() !== null);
+        self::assertCount(4, $kinds);
+        foreach ($kinds as $kind) {
+            [, $first, $least, $most] = $kind->number() ?? ['', 0, 0, 0];
+            self::assertTrue($least <= $first && $first <= $most, $kind->value);
+            $name = $kind === ElementKind::Regular ? 'n' : 'by';
+            $times = match ($kind) {
+                ElementKind::Rotation => 100,
+                ElementKind::Enlargement => 1000,
+                ElementKind::Compass => 10 * Scale::centimetres()->across,
+                default => 1,
+            };
+            foreach ([$first, $least, $most] as $number) {
+                $fields = ['id' => 'e', 'kind' => $kind->value, 'of' => ['a'], $name => (int) round($number * $times)];
+                self::assertSame($kind, Element::read(new Fields($fields))->kind);
+            }
+        }
     }
 
     public function test_it_belongs_to_the_maths_tray_and_has_bounds(): void

@@ -3,6 +3,7 @@ import type { KindWords } from '../canvas/model/construct/inwords';
 import type { Workbench } from '../canvas/workbench';
 import { post, reasonOf } from '../live/http';
 import { element } from '../page';
+import { present } from '../present';
 import type { BenchWords } from '../protocol/words';
 
 /** What each kind is called. */
@@ -24,6 +25,29 @@ export function listenToWords(bench: Workbench, root: HTMLElement, address: stri
             bench.say(bench.words.construct_words);
         }
     });
+}
+
+/** The number beside a kind: corners, degrees, times, a radius. One that does not fit becomes the nearest that does. */
+export function listenToNumbers(bench: Workbench, root: HTMLElement): void {
+    for (const field of root.querySelectorAll<HTMLInputElement>('.construct-number input')) {
+        const { settings } = bench;
+        const take = (): void => {
+            settings.constructNumbers = { ...settings.constructNumbers, [field.name]: field.valueAsNumber };
+        };
+        take();
+        field.addEventListener('change', () => {
+            const typed = Number.isNaN(field.valueAsNumber) ? Number(field.defaultValue) : field.valueAsNumber;
+            const whole = field.step === '1' ? Math.round(typed) : typed;
+            field.value = String(Math.min(Math.max(whole, Number(field.min)), Number(field.max)));
+            take();
+        });
+        field.addEventListener('keydown', ({ key }) => {
+            if (key === 'Enter') {
+                field.blur();
+                element('button', present(field.parentElement)).click();
+            }
+        });
+    }
 }
 
 /** A graph is worked out by the server: "y = 2x − 1". What was typed stays until it is there. */

@@ -1,5 +1,5 @@
 import { Workbench, type WorkbenchSettings } from '../canvas/workbench';
-import { listenToWords } from './constructing';
+import { listenToNumbers, listenToWords } from './constructing';
 import { listenToBenchKeys } from './keys';
 import { Panel } from './panel';
 import { Tray } from './tray';
@@ -25,6 +25,7 @@ export function mountBench(
     panel = new Panel(bench, settings.root, () => present(tray), settings.assets, settings.stamps);
     listenToBenchKeys(bench, tray);
     listenToWords(bench, settings.root, settings.address);
+    listenToNumbers(bench, settings.root);
     tray.show();
     panel.show();
     return { bench, tray };

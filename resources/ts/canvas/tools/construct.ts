@@ -15,9 +15,11 @@ import {
     nearestOf,
     scaleOf,
     type Figure,
+    type Scale,
     type Point as At,
 } from '../model/construct/figures';
 import { inWords, type KindWords } from '../model/construct/inwords';
+import { numbersOf } from '../model/construct/numbers';
 import { farFrom, figuresIn } from '../model/construct/places';
 import { newId, TENTHS, type Backdrop, type Placed } from '../model/objects';
 import { back, matrixOf } from '../model/place';
@@ -145,7 +147,7 @@ export class ConstructTool implements Tool {
         const needs = KINDS[this.kind][0];
         const isWhole = this.kind === 'polygon' ? isClosed : this.picked.length === needs.length;
         if (isWhole) {
-            fresh.push(...this.made(fresh));
+            fresh.push(...this.made(fresh, found));
         }
         this.put(found, fresh.slice(elements.length));
         if (isWhole) {
@@ -203,33 +205,22 @@ export class ConstructTool implements Tool {
     }
 
     /** What a kind makes of what was picked: of a circle and a point outside it both tangents. */
-    private made(fresh: Element[]): Element[] {
+    private made(fresh: Element[], found: [string, Constructed] | null): Element[] {
         const kind = this.kind as ElementKind;
-        const element: Element = { id: freeId(fresh), kind, of: this.picked };
+        const numbers = numbersOf(kind, this.bench.settings.constructNumbers, this.scaleIn(found));
+        const element: Element = { id: freeId(fresh), kind, of: this.picked, ...numbers };
         if (kind === 'tangent') {
             const second = freeId([...fresh, element]);
-            return [
-                { ...element, ...numbersOf(kind) },
-                { ...element, id: second, which: 1 },
-            ];
+            return [element, { ...element, id: second, which: 1 }];
         }
-        const isPoint = KINDS[kind][1] === 'p';
-        return [
-            {
-                ...element,
-                ...numbersOf(kind),
-                ...(isPoint && { label: freeLabel(fresh) }),
-            },
-        ];
+        return [{ ...element, ...(KINDS[kind][1] === 'p' && { label: freeLabel(fresh) }) }];
     }
 
     /** The same by words alone; false where they say nothing that can be made. */
     inWords(line: string, words: KindWords): boolean {
         const found = this.here(null);
         const elements = found?.[1].object.elements ?? [];
-        const axes = axesOf(this.bench.view.log.scene.pages.get(this.bench.view.page));
-        const scale = found === null ? scaleOf(axes ?? undefined) : scaleOf(found[1].object.scale);
-        const element = inWords(line, elements, scale, words);
+        const element = inWords(line, elements, this.scaleIn(found), words, this.bench.settings.constructNumbers);
         if (element === null) {
             return false;
         }
@@ -241,12 +232,19 @@ export class ConstructTool implements Tool {
         const made = {
             ...element,
             id: freeId(elements),
-            ...numbersOf(element.kind),
             ...(isPoint && { label: freeLabel(elements) }),
         };
         const both = element.kind === 'tangent' ? [{ ...made, id: freeId([...elements, made]), which: 1 }] : [];
         this.put(found, [made, ...both]);
         return true;
+    }
+
+    /** In what a construction is measured, or one that is begun here would be. */
+    private scaleIn(found: [string, Constructed] | null): Scale {
+        const { view } = this.bench;
+        return scaleOf(
+            found === null ? (axesOf(view.log.scene.pages.get(view.page)) ?? undefined) : found[1].object.scale,
+        );
     }
 
     /** What the server needs to work a graph out; null where there are no axes. */
@@ -381,18 +379,6 @@ function axesOf(backdrop: Backdrop | undefined): NonNullable<Construct['scale']>
 
 function isConstruction(placed: Placed): placed is Constructed {
     return placed.object.type === 'construction';
-}
-
-/** What a kind has besides what it is made of, as it is made here. */
-function numbersOf(kind: ElementKind): Partial<Element> {
-    const numbers: Partial<Record<ElementKind, Partial<Element>>> = {
-        regular: { n: 4 },
-        rotation: { by: 9000 },
-        enlargement: { by: 2000 },
-        intersection: { which: 0 },
-        tangent: { which: 0 },
-    };
-    return numbers[kind] ?? {};
 }
 
 function freeId(elements: Element[]): string {

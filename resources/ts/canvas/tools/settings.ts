@@ -1,6 +1,7 @@
 import type { BoxShape, PointShape, ShapeLook, Text } from '../model/objects';
 import { LIGHT } from '../model/shapelook';
 import type { ElementKind } from '../model/construct/elements';
+import type { Typed } from '../model/construct/numbers';
 
 /** What the tray offers: a kind of element, or taking one away. */
 export type ConstructChoice = ElementKind | 'drop';
@@ -27,6 +28,8 @@ export interface Settings {
     shape: BoxShape['type'] | PointShape['type'];
     /** What the next taps construct. */
     construct: ConstructChoice;
+    /** The corners, degrees, times and radius that were typed. */
+    constructNumbers: Typed;
     filled: boolean;
     fill: string;
     strength: number;
@@ -64,6 +67,7 @@ export function firstSettings(stamp: string): Settings {
         highlight: '#f2d43d',
         shape: 'line',
         construct: 'segment',
+        constructNumbers: {},
         filled: false,
         fill: 'own',
         strength: LIGHT,

@@ -1,21 +1,29 @@
 import { KINDS, serves, type Element, type ElementKind } from './elements';
 import type { Scale } from './figures';
+import { numbersOf, type Typed } from './numbers';
 
 /** What each kind is called, as it may be typed. */
 export type KindWords = Partial<Record<ElementKind, string>>;
 
 /**
  * An element in words, for those who do not point: "segment A B", "point 3 2", "perpendicular C AB" (AB is the straight
- * one through A and B), "tangents P (A)" ((A) is the circle around A), "A 4 1" (A goes there). Null for what is none.
+ * one through A and B), "tangents P (A)" ((A) is the circle around A), "rotation A B 60", "A 4 1" (A goes there). Null for what is none.
  *
+ * @param  typed  the numbers that stand beside the kinds
  * @param  scale  in what places are told: on axes up is more, elsewhere centimetres down the page
  */
-export function inWords(line: string, elements: Element[], scale: Scale, words: KindWords): Element | null {
+export function inWords(
+    line: string,
+    elements: Element[],
+    scale: Scale,
+    words: KindWords,
+    typed: Typed,
+): Element | null {
     const tokens = line
         .trim()
         .split(/[\s,;]+/)
         .filter((one) => one !== '');
-    const numbers = tokens.slice(-2).map((one) => Number(one.replace('−', '-').replace(',', '.')));
+    const numbers = tokens.slice(-2).map((one) => Number(one.replace('−', '-')));
     const isPlace = numbers.length === 2 && numbers.every((one) => Number.isFinite(one));
     const moved = isPlace && tokens.length === 3 ? labelled(elements, tokens[0] ?? '') : undefined;
     if (moved?.kind === 'point') {
@@ -33,10 +41,15 @@ export function inWords(line: string, elements: Element[], scale: Scale, words: 
     }
     const needs = KINDS[name][0];
     const letters = needs.replace('+', '');
-    const of = rest.map((token, i) => meant(elements, token, letters.charAt(Math.min(i, letters.length - 1))));
+    // "rotation A B 60"; without a number it is the one that stands beside the kind.
+    const given = numbers[numbers.length - 1] ?? NaN;
+    const isGiven = name in typed && rest.length === letters.length + 1 && Number.isFinite(given);
+    const of = (isGiven ? rest.slice(0, -1) : rest).map((token, i) =>
+        meant(elements, token, letters.charAt(Math.min(i, letters.length - 1))),
+    );
     const isEnough = needs.endsWith('+') ? of.length >= letters.length : of.length === letters.length;
     return isEnough && of.every((one) => one !== null) && !['on', 'locus'].includes(name)
-        ? { id: '', kind: name, of: of as string[] }
+        ? { id: '', kind: name, of: of as string[], ...numbersOf(name, isGiven ? { [name]: given } : typed, scale) }
         : null;
 }
 

@@ -113,6 +113,10 @@ final class ConstructTest extends BrowserTestCase
         $page->until(fn (): bool => str_contains($this->svg($page), '>√5<'), 'the exact length');
         self::assertStringContainsString('>y = 2x − 1<', $this->svg($page));
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 200, 'the graphs on the tile');
+        // Two presses fast after one another are one graph.
+        $page->type($words, 'y = 3');
+        $page->run('for (const _ of [1, 2]) document.querySelector(arguments[0]).form.requestSubmit()', $words);
+        $page->until(fn (): bool => ($this->kinds($page)['graph'] ?? 0) === 3, 'the third graph');
         // Numbers stand beside their kinds: one is typed, one is in words, one that does not fit becomes one that does.
         $number = static fn (string $kind): string => "#bench .construct-number input[name={$kind}]";
         $value = fn (string $kind): mixed => $page->run('return document.querySelector(arguments[0]).value', $number($kind));
@@ -125,6 +129,7 @@ final class ConstructTest extends BrowserTestCase
         $by = array_column($this->elements($page), 'by', 'kind');
         self::assertSame(-6000, $by['rotation']);
         self::assertEqualsWithDelta(2 * 860, $by['compass'], 1, 'two of the axes');
+        self::assertSame(3, $this->kinds($page)['graph'], 'no graph came twice');
     }
 
     public function test_what_a_teacher_prepared_is_dragged_by_each_on_their_own_canvas(): void

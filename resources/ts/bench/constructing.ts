@@ -14,11 +14,17 @@ function kindWords(words: BenchWords): KindWords {
 /** A construction is written in words, too. */
 export function listenToWords(bench: Workbench, root: HTMLElement, address: string): void {
     const form = root.querySelector<HTMLFormElement>('.construct-words');
+    // A second press while a graph is worked out makes no second one.
+    let underway = '';
     form?.addEventListener('submit', (event) => {
         event.preventDefault();
         const field = element<HTMLInputElement>('input', form);
+        if (field.value !== '' && field.value === underway) {
+            return;
+        }
         if (/=|^\s*[fgh]\(x\)/.test(field.value)) {
-            void plot(bench, field, address);
+            underway = field.value;
+            void plot(bench, field, address).finally(() => (underway = ''));
         } else if (bench.constructs.inWords(field.value, kindWords(bench.words))) {
             field.value = '';
         } else {
@@ -59,10 +65,15 @@ async function plot(bench: Workbench, field: HTMLInputElement, address: string):
     }
     try {
         const line = field.value;
+        const { page, log } = bench.view;
         const { element: graph } = await post<{ element: Pick<Element, 'kind' | 'source' | 'pieces'> }>(
             `${address}/plot`,
             { line, ...plotting },
         );
+        // Turned to another page or prompt since: what was typed stays, and nothing lands there.
+        if (bench.view.page !== page || bench.view.log !== log) {
+            return;
+        }
         bench.constructs.plot(graph);
         field.value = field.value === line ? '' : field.value;
     } catch (problem) {

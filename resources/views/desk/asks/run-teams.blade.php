@@ -6,4 +6,6 @@
             value="{{ $mean }}">{{ $mean }}</meter> <b>{{ number_format($mean, 1) }}</b></li>
     @endforeach
 </ol>
-@if ($result->teams !== []) <p class="form-text">{{ __('A team’s score is the average of its members’ right answers.') }}</p> @endif
+@if ($result->teams !== [])
+    <p class="form-text">{{ __('A team’s score is the average of its members’ right answers.') }}</p>
+@endif

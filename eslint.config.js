@@ -11,6 +11,7 @@ export default tseslint.config(
             'storage/',
             'docs/',
             'deploy/nginx/',
+            'resources/ts/canvas/model/manipulative/rules.js',
         ],
     },
     eslint.configs.recommended,

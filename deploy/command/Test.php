@@ -143,6 +143,7 @@ final class Test
 
         return [
             ...$fix ? ['Names of the scripts’ sentences' => [PHP_BINARY, 'artisan', 'crag:words']] : [],
+            ...$fix ? ['Rules of manipulatives' => [PHP_BINARY, 'artisan', 'crag:rules']] : [],
             'Style of the scripts (eslint)' => ['node_modules/.bin/eslint', '.', ...$fix ? ['--fix'] : []],
             'Style of the styles (stylelint)' => [
                 'node_modules/.bin/stylelint',

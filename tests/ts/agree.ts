@@ -6,6 +6,13 @@ import type { Operation } from '../../resources/ts/canvas/model/objects';
 import { constructed, type Construct, type Element } from '../../resources/ts/canvas/model/construct/elements';
 import { figuresOf, scaleOf } from '../../resources/ts/canvas/model/construct/figures';
 import { written as measured } from '../../resources/ts/canvas/model/construct/written';
+import {
+    readManipulative,
+    saidOf,
+    sketchOf,
+    worked,
+    type Manipulative,
+} from '../../resources/ts/canvas/model/manipulative/manipulative';
 import type { Task } from '../../resources/ts/protocol/tasks';
 import { doneTasks, type Facts } from '../../resources/ts/questions/tasks';
 
@@ -14,6 +21,7 @@ import { doneTasks, type Facts } from '../../resources/ts/questions/tasks';
  * it against the core: [{"log": [operations]}, {"kept": scene, "log": [operations]}, {"ink": [samples]}, {"drawn": [samples]}, …].
  */
 type Case =
+    | { manipulative: Manipulative; sets: Record<string, unknown>[] }
     | { construction: Element[]; set: Record<string, unknown>; scale: Construct['scale'] | null }
     | { log: Operation[]; tasks: Task[]; facts: Facts }
     | { log: Operation[]; kept?: KeptScene }
@@ -37,6 +45,14 @@ const answers = cases.map((one) => {
     if ('ink' in one) {
         const text = encodeInk(one.ink);
         return { text, back: decodeInk(text) };
+    }
+    if ('manipulative' in one) {
+        let object = readManipulative(one.manipulative);
+        return one.sets.map((set) => {
+            object = worked(object, set);
+            const { width, height, shapes, parts } = sketchOf(object);
+            return { object, size: [width, height], shapes, parts, says: saidOf(object) };
+        });
     }
     if ('construction' in one) {
         const object: Construct = { type: 'construction', elements: one.construction, colour: '#25323b', width: 40 };

@@ -6,6 +6,7 @@ namespace App\Http\Words;
 
 use Crag\Canvas\Drawing\StampArt;
 use Crag\Construct\ElementKind;
+use Crag\Manipulative\ManipulativeKind;
 
 /** The sentences that a canvas's script says. */
 final class BenchWords
@@ -52,6 +53,8 @@ final class BenchWords
             'a_maths' => __('Formula :text'),
             'a_construction' => __('Construction: :text'),
             ...self::elements(),
+            ...self::pieces(),
+            'a_manipulative' => __(':what: :state'),
             'construct_words' => __('Try “segment A B”, “midpoint A B”, “perpendicular C AB”, “point 3 2”, or “A 4 1” to move A.'),
             'construct_axes' => __('A graph needs a page with axes.'),
             'construct_none' => __('Tap a point, line or circle that’s there, or put a point first.'),
@@ -74,6 +77,17 @@ final class BenchWords
             'at_bottom_centre' => __('bottom'),
             'at_bottom_right' => __('bottom right'),
         ];
+    }
+
+    /** @return array<string, string> what manipulatives are called */
+    private static function pieces(): array
+    {
+        $words = [];
+        foreach (ManipulativeKind::cases() as $kind) {
+            $words["piece_{$kind->value}"] = __($kind->word());
+        }
+
+        return $words;
     }
 
     /** @return array<string, string> what the parts of a construction are called */

@@ -42,6 +42,12 @@ final readonly class Fields
         return is_int($this->values[$name] ?? null);
     }
 
+    /** @return array<array-key, mixed> as they came: nothing of it is checked */
+    public function all(): array
+    {
+        return $this->values;
+    }
+
     /** @return list<string> */
     public function names(): array
     {

@@ -8,6 +8,7 @@ use Crag\Canvas\Drawing\StampArt;
 use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\CanvasObject;
 use Crag\Canvas\Object\Construct;
+use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\Maths;
 use Crag\Canvas\Object\Note;
 use Crag\Canvas\Object\Picture;
@@ -54,6 +55,7 @@ final readonly class ObjectSvg
             $object instanceof Picture => $this->picture($object),
             $object instanceof Piece => $this->piece($object),
             $object instanceof Construct => ConstructSvg::draw($object),
+            $object instanceof Manipulative => ManipulativeSvg::draw($object),
             default => throw new LogicException('Nothing draws a '.$object::class.'.'),
         };
     }

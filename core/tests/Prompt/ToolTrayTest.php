@@ -24,12 +24,13 @@ final class ToolTrayTest extends TestCase
         self::assertSame([Tool::Pen, Tool::Eraser, Tool::Move, Tool::Text], ToolTray::of(TrayKind::Starter)->tools);
     }
 
-    public function test_only_the_maths_tray_sets_maths_and_constructs_and_the_standard_one_has_the_rest(): void
+    public function test_only_the_maths_tray_has_maths_constructions_and_pieces_and_the_standard_one_the_rest(): void
     {
         self::assertFalse(ToolTray::of(TrayKind::Standard)->has(Tool::Maths));
         self::assertSame(Tool::cases(), ToolTray::of(TrayKind::Maths)->tools);
         self::assertFalse(ToolTray::of(TrayKind::Standard)->has(Tool::Construct));
-        self::assertCount(count(Tool::cases()) - 2, ToolTray::of(TrayKind::Standard)->tools);
+        self::assertFalse(ToolTray::of(TrayKind::Standard)->has(Tool::Pieces));
+        self::assertCount(count(Tool::cases()) - 3, ToolTray::of(TrayKind::Standard)->tools);
     }
 
     public function test_pictures_can_be_taken_out_of_any_tray(): void

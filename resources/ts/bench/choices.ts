@@ -19,7 +19,18 @@ const LOOKS = [
 ] as const;
 
 /** Which setting a button in the tray chooses: `data-colour`, `data-width` … */
-export const CHOICES = [...LOOKS, 'shape', 'construct', 'stamp', 'stamps', 'rub', 'reach', 'select'] as const;
+export const CHOICES = [
+    ...LOOKS,
+    'shape',
+    'construct',
+    'piece',
+    'subject',
+    'stamp',
+    'stamps',
+    'rub',
+    'reach',
+    'select',
+] as const;
 
 export type Choice = (typeof CHOICES)[number];
 

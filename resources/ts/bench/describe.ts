@@ -1,4 +1,6 @@
+import { saidOf } from '../canvas/model/manipulative/manipulative';
 import { partsOf } from './constructing';
+import { sentence } from './said';
 import type { BenchWords } from '../protocol/words';
 import { fill } from '../page';
 import { wordFor } from '../protocol/wordfor';
@@ -97,6 +99,11 @@ function what(object: CanvasObject, words: BenchWords): string {
             return object.alt === '' ? words.a_picture : fill(words.a_named_picture, { text: object.alt });
         case 'piece':
             return fill(words[pieceWord(object)], { text: object.alt });
+        case 'manipulative':
+            return fill(words.a_manipulative, {
+                what: wordFor(words, `piece_${object.kind}`),
+                state: sentence(saidOf(object)),
+            });
         case 'construction':
             return fill(words.a_construction, { text: partsOf(object, words) });
         case 'stamp':

@@ -2,7 +2,20 @@ import { element } from '../page';
 import { present } from '../present';
 
 /** Which tools stay in the row when there is no room for all of them, the dearest first. */
-const DEAREST = ['pen', 'eraser', 'move', 'highlighter', 'shapes', 'text', 'maths', 'note', 'stamps', 'picture'];
+const DEAREST = [
+    'pen',
+    'eraser',
+    'move',
+    'highlighter',
+    'shapes',
+    'text',
+    'maths',
+    'pieces',
+    'construct',
+    'note',
+    'stamps',
+    'picture',
+];
 
 function rank(tool: HTMLElement): number {
     return DEAREST.indexOf(present(tool.dataset.tool));

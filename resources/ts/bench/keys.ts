@@ -12,6 +12,7 @@ const TOOLS: Record<string, ToolName> = {
     t: 'text',
     x: 'maths',
     g: 'construct',
+    b: 'pieces',
     n: 'note',
     a: 'stamps',
     i: 'picture',
@@ -31,7 +32,8 @@ export function listenToBenchKeys(bench: Workbench, tray: Tray): void {
                 bench.isLooking ||
                 isField(event.target) ||
                 event.altKey ||
-                (event.target as Element).closest('dialog') !== null
+                (event.target as Element).closest('dialog') !== null ||
+                isForPart(event)
             ) {
                 return;
             }
@@ -44,6 +46,11 @@ export function listenToBenchKeys(bench: Workbench, tray: Tray): void {
         },
         { capture: true },
     );
+}
+
+/** Keys on a part of a manipulative work it; with Control they are the canvas's. */
+function isForPart(event: KeyboardEvent): boolean {
+    return !event.ctrlKey && !event.metaKey && (event.target as Element).closest('.piece-parts') !== null;
 }
 
 function withControl(event: KeyboardEvent, bench: Workbench, tray: Tray): boolean {

@@ -2,6 +2,7 @@ import { Workbench, type WorkbenchSettings } from '../canvas/workbench';
 import { listenToNumbers, listenToWords } from './constructing';
 import { listenToBenchKeys } from './keys';
 import { Panel } from './panel';
+import { PieceParts } from './parts';
 import { Tray } from './tray';
 import { present } from '../present';
 
@@ -13,16 +14,19 @@ export function mountBench(
 ): { bench: Workbench; tray: Tray } {
     let tray: Tray | null = null;
     let panel: Panel | null = null;
+    let parts: PieceParts | null = null;
     const bench = new Workbench({
         ...settings,
         changed: () => {
             tray?.show();
             panel?.show();
+            parts?.show();
             changed?.();
         },
     });
     tray = new Tray(bench, settings.root, pieces, () => panel?.focusList());
     panel = new Panel(bench, settings.root, () => present(tray), settings.assets, settings.stamps);
+    parts = new PieceParts(bench);
     listenToBenchKeys(bench, tray);
     listenToWords(bench, settings.root, settings.address);
     listenToNumbers(bench, settings.root);

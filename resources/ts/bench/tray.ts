@@ -1,5 +1,6 @@
 import { CHOICES, chosen, current, RESTYLES, worthOf, type Choice } from './choices';
 import { FurtherTools } from './further';
+import { PieceForm } from './pieceform';
 import { PopUp } from './popup';
 import { PhotoWindow } from '../canvas/photo/camera';
 import { PaperWindow } from '../canvas/photo/paper';
@@ -30,6 +31,7 @@ export class Tray {
     private paper: PaperWindow | null = null;
     private readonly options: PopUp;
     private readonly further: FurtherTools;
+    private readonly pieceForm: PieceForm;
     /** The tool whose settings are open; none while they are shut. */
     private opened: ToolName | null = null;
     /** What is chosen is being moved: its bar is out of the way until it is let go. */
@@ -49,6 +51,12 @@ export class Tray {
         this.fill = element<HTMLInputElement>('.fill', scope);
         this.options = new PopUp(element('.tray-options', scope), this.root, scope);
         this.further = new FurtherTools(this.root);
+        this.pieceForm = new PieceForm(
+            bench,
+            scope,
+            () => this.openOptions('pieces'),
+            () => this.openOptions(null),
+        );
         this.root.addEventListener('click', (event) => this.pressed(event));
         this.root.addEventListener('mousedown', (event) => {
             // The words that are being typed stay open while they get another look.
@@ -185,6 +193,8 @@ export class Tray {
             // What is made next is chosen; the paper is free for it.
             this.openOptions(null);
             this.bench.surface.focus({ preventScroll: true });
+        } else if (name === 'piece') {
+            this.pieceForm.begin();
         } else if (name === 'shape') {
             this.bench.choose('shapes');
         } else if (name === 'stamp') {
@@ -238,12 +248,13 @@ export class Tray {
             const { when, with: style, set } = group.dataset;
             group.hidden =
                 !wanted ||
-                (set !== undefined && set !== settings.stamps) ||
+                (set !== undefined && set !== settings.stamps && set !== settings.subject) ||
                 (when !== undefined && (when === 'chosen') === selection.isEmpty) ||
                 ((settings.tool === 'move' || settings.tool === 'shapes') &&
                     style !== undefined &&
                     has[style] === undefined);
         }
+        this.pieceForm.show();
         this.showLook(Object.keys(look).length > 0);
         present(this.free.closest('.swatch')).classList.toggle(
             'is-chosen',
@@ -364,7 +375,9 @@ export class Tray {
         const own = selection.own.length;
         const [first] = [...selection.placed()];
         const editable =
-            selection.ids.size === 1 && own === 1 && ['text', 'note', 'maths'].includes(first?.[1].object.type ?? '');
+            selection.ids.size === 1 &&
+            own === 1 &&
+            ['text', 'note', 'maths', 'manipulative'].includes(first?.[1].object.type ?? '');
         const isStroke =
             selection.ids.size === 1 &&
             own === 1 &&

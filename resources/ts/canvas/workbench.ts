@@ -18,10 +18,14 @@ import {
 } from './model/objects';
 import { asPieces, type PieceUse } from './model/pieces';
 import { placeAfter } from './model/place';
+import { PartsHand } from './tools/parts';
 import { PieceDrag } from './tools/piecedrag';
+import { PiecesTool } from './tools/pieces';
 import { Putting } from './tools/putting';
 import { Selection } from './tools/selection';
 import { history } from './model/scene';
+import { worked, type Act } from './model/manipulative/manipulative';
+import type { Part } from './model/manipulative/sketch';
 import { EraserTool } from './tools/eraser';
 import { InkTool } from './tools/ink';
 import { SelectTool } from './tools/select';
@@ -74,6 +78,7 @@ export class Workbench {
     readonly constructs: ConstructTool;
     private readonly select: SelectTool;
     private readonly pieceDrag: PieceDrag;
+    private readonly parts: PartsHand;
     /** Whether a stylus has touched this page, and whether fingers draw beside it. */
     hasStylus = false;
     /** What was chosen for fingers; until then they draw where no stylus does. */
@@ -107,6 +112,7 @@ export class Workbench {
         this.constructs = new ConstructTool(this);
         this.select = new SelectTool(this);
         this.pieceDrag = new PieceDrag(this, this.select);
+        this.parts = new PartsHand(this);
         const ink = new InkTool(this);
         const tap = new TapTool(this);
         this.tools = {
@@ -118,6 +124,7 @@ export class Workbench {
             text: tap,
             maths: tap,
             construct: this.constructs,
+            pieces: new PiecesTool(this, this.select),
             note: tap,
             stamps: tap,
             picture: null,
@@ -222,7 +229,7 @@ export class Workbench {
 
     private toolAt(at: Point): Tool | null {
         const tool = !this.isLooking && this.mayDraw() ? this.tools[this.settings.tool] : null;
-        return tool === null ? null : this.pieceDrag.over(at, tool);
+        return tool === null ? null : this.parts.over(at, this.pieceDrag.over(at, tool));
     }
 
     /** Where a stylus draws, a finger moves what is chosen and pieces, with any tool; with Move it chooses too. */
@@ -230,7 +237,8 @@ export class Workbench {
         if (this.isLooking || this.lock !== '') {
             return null;
         }
-        return this.settings.tool === 'move' || this.select.isOnMovable(at) ? this.select : null;
+        const own = this.settings.tool === 'move' || this.select.isOnMovable(at) ? this.select : null;
+        return this.parts.over(at, own);
     }
 
     private mayDraw(): boolean {
@@ -251,6 +259,22 @@ export class Workbench {
         this.surface.dataset.using = tool;
         this.refresh();
     }
+
+    /** Something was done to a manipulative. What changes nothing is nothing to be kept. */
+    work(id: string, act: Act): void {
+        const placed = this.view.log.scene.objects.get(id);
+        if (placed?.object.type !== 'manipulative') {
+            return;
+        }
+        const given = Object.fromEntries(Object.entries(act).filter(([, value]) => value !== null));
+        const after = worked(placed.object, { act: given });
+        if (JSON.stringify(after.state) !== JSON.stringify(placed.object.state)) {
+            this.make('change', { target: id, set: { act: given } });
+        }
+    }
+
+    /** A number is to be typed into a part; who shows the parts has a field for it. */
+    typeInto: (id: string, part: Part) => void = () => undefined;
 
     finishShape(): void {
         if (this.shape.isUnfinished) {
@@ -422,10 +446,15 @@ export class Workbench {
         if (placed.object.type === 'text' || placed.object.type === 'note') {
             this.selection.clear();
             this.typing.edit(id);
+        } else if (placed.object.type === 'manipulative' && placed.object.free === true) {
+            this.resetPiece(id);
         } else if (placed.object.type === 'maths') {
             void this.putting.rewriteMaths(id, placed.object.source);
         }
     }
+
+    /** A manipulative's settings are to be changed; the tray has the form. */
+    resetPiece: (id: string) => void = () => undefined;
 
     /** Words in lines as wide as their box; where the box has no width of its own, as wide as the page has room. */
     rewrapped(object: CanvasObject): CanvasObject {

@@ -1,3 +1,4 @@
+import { readManipulative } from '../canvas/model/manipulative/manipulative';
 import { wordFor } from '../protocol/wordfor';
 import { decodeInk } from '../canvas/model/ink';
 import type { Operation, WetInk } from '../canvas/model/objects';
@@ -15,7 +16,18 @@ import { present } from '../present';
 export type PagesShown = 'theirs' | 'all' | number;
 
 /** What can be shown before it is stored: nothing that would make this page ask for a picture. */
-const SHOWN_WET = new Set(['text', 'note', 'line', 'arrow', 'rectangle', 'ellipse', 'triangle', 'polygon', 'curve']);
+const SHOWN_WET = new Set([
+    'text',
+    'note',
+    'line',
+    'arrow',
+    'rectangle',
+    'ellipse',
+    'triangle',
+    'polygon',
+    'curve',
+    'manipulative',
+]);
 /** A stroke whose dry form never came is let go after so long. */
 const WET_LIFE_MS = 15_000;
 /** So long after the last wet point the frame still says that it is drawn on. */
@@ -434,7 +446,7 @@ export function showWet(view: View, { o, s, p, t, q, x, g }: WetInk): void {
     if (x === 1) {
         view.dropWet(o);
     } else if (t !== undefined && SHOWN_WET.has(t.type)) {
-        view.putWet(o, t, g ?? '', q);
+        view.putWet(o, t.type === 'manipulative' ? readManipulative(t) : t, g ?? '', q);
     } else if (s !== undefined && p !== undefined) {
         view.growWet(o, s[2] === 1 ? 'highlight' : 'stroke', s[0], s[1], decodeInk(p), g ?? '');
     }

@@ -17,6 +17,7 @@
         {{ __('Line and fill') }}</button>
 </div>
 @include('bench.construct')
+@include('bench.manipulatives')
 <div class="tray-group" data-for="shapes construct">
     <button class="swatch do-snap" aria-pressed="false" aria-label="{{ __('Snap to points and the grid') }}"
         title="{{ __('Snap to points and the grid') }}"><x-icon name="magnet" /></button>

@@ -7,6 +7,7 @@
     'text' => ['fonts', __('Text'), __('Text: tap where you want to write'), 'T'],
     'maths' => ['superscript', __('Maths'), __('A formula, set properly'), 'X'],
     'construct' => ['vector-pen', __('Construct'), __('Points, lines and circles that depend on each other'), 'G'],
+    'pieces' => ['puzzle', __('Pieces'), __('Bars, blocks, a balance: things to count and measure with'), 'B'],
     'note' => ['sticky', __('Note'), __('Sticky note'), 'N'],
     'stamps' => ['award', __('Stamps'), __('Stamps'), 'A'],
     'picture' => ['image', __('Picture'), __('A picture from a file or the clipboard'), 'I'],

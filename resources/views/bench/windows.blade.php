@@ -28,7 +28,7 @@
 </dialog>
 @php($keys = [
     (($isOnDesk ?? false) ? 'Shift+ '
-        : '').'P H E M S T X N A I' => __('Pen, highlighter, eraser, move, shapes, text, maths, note, stamps, picture'),
+        : '').'P H E M S T X G B N A I' => __('Pen, highlighter, eraser, move, shapes, text, maths, construct, pieces, note, stamps, picture'),
     'Enter' => __('Puts the shape, stamp or words in the middle; changes the words that are chosen'),
     '← ↑ → ↓' => __('Move the selection (finely with Shift); with nothing selected, the page'),
     '[ ]   , .' => __('Turn; smaller, larger'),

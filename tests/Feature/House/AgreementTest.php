@@ -18,6 +18,8 @@ use Crag\Construct\Scale;
 use Crag\Construct\Written;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
+use Crag\Manipulative\Act;
+use Crag\Manipulative\ManipulativeKind;
 use Crag\Plan\Task\DoneTasks;
 use Crag\Plan\Task\Task;
 use Crag\Plan\Task\TaskKind;
@@ -25,6 +27,7 @@ use Crag\Tests\Canvas\DrawnShapes;
 use Crag\Tests\Canvas\Logs;
 use Crag\Tests\Canvas\RandomLog;
 use Crag\Tests\Construct\Sketch;
+use Crag\Tests\Manipulative\Hands;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
@@ -115,6 +118,56 @@ final class AgreementTest extends TestCase
                 ),
                 $browser['labels'],
             );
+        }
+    }
+
+    public function test_manipulatives_are_worked_drawn_and_said_alike(): void
+    {
+        $cases = $objects = [];
+        foreach (ManipulativeKind::cases() as $kind) {
+            for ($seed = 1; $seed <= 6; $seed++) {
+                mt_srand($seed);
+                $object = Hands::on($kind, $seed === 1 ? [] : Hands::settings($kind));
+                $sets = array_map(
+                    static fn (Act $act): array => ['act' => $act->toArray()],
+                    Hands::random($object, 25),
+                );
+                $sets[] = ['settings' => Hands::settings($kind)];
+                $objects[] = $object;
+                $cases[] = ['manipulative' => $object->toArray(), 'sets' => $sets];
+            }
+        }
+        /** @var list<list<array<string, mixed>>> $answers for each case what was there after each step */
+        $answers = self::ask($cases);
+        foreach ($answers as $i => $browser) {
+            $object = $objects[$i];
+            foreach ($cases[$i]['sets'] as $n => $set) {
+                $object = $object->with(ReadObject::settings(new Fields($set)));
+                $what = "{$object->kind->value}, case {$i}, step {$n}: ".json_encode($set);
+                $sketch = $object->sketch();
+                self::assertEquals(self::json($object->toArray()), $browser[$n]['object'], $what);
+                self::assertSame([$sketch->width, $sketch->height], $browser[$n]['size'], $what);
+                self::assertEquals(self::json($object->says()), $browser[$n]['says'], $what);
+                self::assertSameSketch(self::json($sketch->shapes), $browser[$n]['shapes'], $what);
+                self::assertSameSketch(self::json($sketch->parts), $browser[$n]['parts'], $what);
+            }
+        }
+    }
+
+    /**
+     * The same words in the same order, and places that differ by no more than the last digit of a sine.
+     *
+     * @param  list<array<string, mixed>>  $core
+     * @param  list<array<string, mixed>>  $browser
+     */
+    private static function assertSameSketch(array $core, array $browser, string $what): void
+    {
+        self::assertCount(count($core), $browser, $what);
+        foreach ($core as $i => $one) {
+            $places = isset($one['at']) ? 'at' : 'outline';
+            self::assertEqualsWithDelta($one[$places], $browser[$i][$places], 0.11, $what);
+            unset($one[$places], $browser[$i][$places]);
+            self::assertEquals($one, $browser[$i], $what);
         }
     }
 

@@ -7,6 +7,7 @@ namespace Crag\Canvas\Drawing;
 use Crag\Canvas\Object\BoxShape;
 use Crag\Canvas\Object\CanvasObject;
 use Crag\Canvas\Object\Construct;
+use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\Maths;
 use Crag\Canvas\Object\Note;
 use Crag\Canvas\Object\Picture;
@@ -35,6 +36,12 @@ final readonly class Bounds
             $object instanceof Picture,
             $object instanceof Note => self::box($object->x, $object->y, $object->w, $object->h),
             $object instanceof PointShape => self::around(array_chunk($object->points, 2)),
+            $object instanceof Manipulative => self::box(
+                $object->x,
+                $object->y,
+                $object->sketch()->width * Paper::TENTHS,
+                $object->sketch()->height * Paper::TENTHS,
+            ),
             $object instanceof Construct => self::around(array_map(
                 static fn (Point $point): array => [$point->x * Paper::TENTHS, $point->y * Paper::TENTHS],
                 array_values(

@@ -6,6 +6,7 @@ namespace Crag\Canvas\Log;
 
 use Closure;
 use Crag\Canvas\Object\Construct;
+use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\Object\Stroke;
@@ -29,6 +30,12 @@ final readonly class MayAppend
     public const MOST_OBJECTS = 5_000;
 
     public const MOST_PAGES = 30;
+
+    /** What students change of pieces that were handed out, by type. */
+    private const HANDED_OUT = [
+        Construct::TYPE => Construct::HANDED_OUT,
+        Manipulative::TYPE => Manipulative::HANDED_OUT,
+    ];
 
     /**
      * @param  int  $length  how many operations the log holds
@@ -118,14 +125,13 @@ final readonly class MayAppend
         }
         $movesPiece =
             $kind === OperationKind::Arrange && $target->layer === Layer::Pieces && $operation->layer !== Layer::Coach;
-        $constructs = $kind === OperationKind::Change &&
+        $works = $kind === OperationKind::Change &&
             $target->layer === Layer::Pieces &&
             $operation->layer === Layer::Student &&
-            $target->typeOf($id) === Construct::TYPE &&
             $operation->effect instanceof Change &&
-            array_diff(array_keys($operation->effect->set), Construct::HANDED_OUT) === [];
+            array_diff(array_keys($operation->effect->set), self::HANDED_OUT[$target->typeOf($id)] ?? []) === [];
         $own = $target->layer === $operation->layer && $target->author->is($operation->author);
-        if (! $own && ! $movesPiece && ! $constructs && ! $this->teachersOwn($operation, $target)) {
+        if (! $own && ! $movesPiece && ! $works && ! $this->teachersOwn($operation, $target)) {
             throw RefusedOperation::notYours();
         }
         $type = $target->typeOf($id);

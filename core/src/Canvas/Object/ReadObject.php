@@ -8,6 +8,8 @@ use Crag\Canvas\Log\UnreadableOperation;
 use Crag\Construct\Element;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
+use Crag\Manipulative\Act;
+use Crag\Manipulative\Setting;
 
 /** The one list of object kinds: their JSON "type", what reads them, and what of them can be changed. */
 final class ReadObject
@@ -22,6 +24,7 @@ final class ReadObject
         Picture::TYPE => Picture::CHANGEABLE,
         Piece::TYPE => Piece::CHANGEABLE,
         Construct::TYPE => Construct::CHANGEABLE,
+        Manipulative::TYPE => Manipulative::CHANGEABLE,
     ];
 
     /** @throws UnreadableFields */
@@ -38,6 +41,7 @@ final class ReadObject
             Picture::TYPE => Picture::read($fields),
             Piece::TYPE => Piece::read($fields),
             Construct::TYPE => Construct::read($fields),
+            Manipulative::TYPE => Manipulative::read($fields),
             default => self::shape($type, $fields),
         };
     }
@@ -76,7 +80,7 @@ final class ReadObject
             throw UnreadableFields::badValue('set', 'names a field that cannot be changed');
         }
 
-        if ($object instanceof Construct) {
+        if ($object instanceof Construct || $object instanceof Manipulative) {
             return $object->with($set);
         }
 
@@ -124,6 +128,9 @@ final class ReadObject
                     $set->objects($name, Construct::MOST_PUT),
                 ),
                 'drop' => $set->text($name, Element::LONGEST_ID),
+                'act' => Act::read($set->object($name))->toArray(),
+                // What of them means anything its kind says, once it is known of what they are the settings.
+                'settings' => Setting::within($set->object($name)->all()),
                 default => throw UnreadableFields::badValue('set', "cannot change \"{$name}\""),
             };
         }

@@ -44,7 +44,10 @@ final readonly class Change implements Effect
 
     public function madeWith(): array
     {
-        return [[Tool::Move, Tool::Text, Tool::Maths, Tool::Note, Tool::Construct]];
+        // Working a piece that is there takes no tool: what was handed out is there to be worked.
+        return array_keys($this->set) === ['act']
+            ? []
+            : [[Tool::Move, Tool::Text, Tool::Maths, Tool::Note, Tool::Construct, Tool::Pieces]];
     }
 
     public function apply(SceneDraft $draft, Operation $operation): void

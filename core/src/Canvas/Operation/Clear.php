@@ -6,6 +6,8 @@ namespace Crag\Canvas\Operation;
 
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Object\CanvasObject;
+use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\Picture;
 use Crag\Canvas\Object\Piece;
 use Crag\Canvas\Object\PlacedObject;
@@ -50,13 +52,19 @@ final readonly class Clear implements Effect
         return [[Tool::Eraser]];
     }
 
+    /** Pictures, and what is taken into the hand as a piece. */
+    private static function isPicked(CanvasObject $object): bool
+    {
+        return $object instanceof Picture || $object instanceof Piece || $object instanceof Manipulative;
+    }
+
     public function apply(SceneDraft $draft, Operation $operation): void
     {
         $draft->takeWhere(
             fn (PlacedObject $placed): bool => $placed->layer === $operation->layer &&
                 $placed->page === $this->page &&
                 $placed->mayBeTouchedBy($operation->author) &&
-                ! ($this->inkOnly && ($placed->object instanceof Picture || $placed->object instanceof Piece)),
+                ! ($this->inkOnly && self::isPicked($placed->object)),
         );
     }
 }

@@ -16,6 +16,8 @@ enum Tool: string
     case Maths = 'maths';
     /** Points, lines and circles that depend on each other. */
     case Construct = 'construct';
+    /** Bars, blocks, a balance: things with a state to count and to measure with. */
+    case Pieces = 'pieces';
     case Note = 'note';
     case Stamps = 'stamps';
     case Picture = 'picture';

@@ -36,7 +36,7 @@ enum TrayKind: string
         return match ($this) {
             self::Starter => $starter,
             self::Standard => $standard,
-            self::Maths => [...$standard, Tool::Maths, Tool::Construct],
+            self::Maths => [...$standard, Tool::Maths, Tool::Construct, Tool::Pieces],
             self::Custom => [],
         };
     }

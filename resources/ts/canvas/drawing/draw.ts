@@ -18,6 +18,7 @@ import { dashes, wholeLook } from '../model/shapelook';
 import { ASIDE, shadowOf } from './pieces';
 import { headsPath, shapePath } from './shapes';
 import { drawConstruct } from './construct';
+import { drawManipulative } from './manipulative';
 import { drawNote, drawText } from './words';
 import { present } from '../../present';
 
@@ -86,6 +87,8 @@ export function drawObject(
             return drawMaths(context, object);
         case 'construction':
             return drawConstruct(context, object);
+        case 'manipulative':
+            return drawManipulative(context, object);
         case 'stamp':
             return drawStamp(context, object, palette);
         case 'picture': {

@@ -4,6 +4,7 @@ import { wholeLook } from './shapelook';
 import { matrixOf, through } from './place';
 import { samplesOf } from './scene';
 import { placesOf } from './construct/places';
+import { sketchOf } from './manipulative/manipulative';
 import { present } from '../../present';
 
 /** In units; right and bottom are not less than left and top. */
@@ -119,6 +120,10 @@ function measured(object: CanvasObject): Box {
             );
         case 'maths':
             return box(object.x, object.y, (object.wide * object.size) / 1000, (object.tall * object.size) / 1000);
+        case 'manipulative': {
+            const { width, height } = sketchOf(object);
+            return box(object.x, object.y, width, height);
+        }
         case 'construction': {
             const places = placesOf(object);
             return places.length === 0

@@ -1,5 +1,6 @@
 import type { Construct } from './construct/elements';
 import type { Sample } from './ink';
+import type { Manipulative } from './manipulative/manipulative';
 
 /** Positions on a page are counted in tenths of a unit. */
 export const TENTHS = 10;
@@ -125,9 +126,10 @@ export interface Piece {
     takes?: string[];
 }
 
-export type { Construct };
+export type { Construct, Manipulative };
 
-export type CanvasObject = Stroke | Text | Note | Maths | BoxShape | PointShape | Stamp | Picture | Piece | Construct;
+export type CanvasObject =
+    Stroke | Text | Note | Maths | BoxShape | PointShape | Stamp | Picture | Piece | Construct | Manipulative;
 
 /** x and y in tenths, turn in hundredths of a degree clockwise, scale in ten-thousandths. */
 export type Place = [x: number, y: number, turn: number, scale: number];

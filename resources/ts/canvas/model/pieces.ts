@@ -13,9 +13,9 @@ export interface PieceUse {
 /** Things as pieces, where they stand. */
 export function asPieces(placings: Placing[], { how, alt, takes }: PieceUse): Placing[] {
     return placings.map(({ object, place, group }, i, all): Placing => ({
-        // A construction is taken into the hand as it is.
+        // A construction or a manipulative is taken into the hand as it is.
         object:
-            object.type === 'construction'
+            object.type === 'construction' || object.type === 'manipulative'
                 ? object
                 : {
                       type: 'piece',

@@ -12,6 +12,7 @@ import {
 import { following, tiedOnlyTo } from './ties';
 import { mayHave, plain } from './usual';
 import { constructed } from './construct/elements';
+import { worked } from './manipulative/manipulative';
 import { present } from '../../present';
 
 export interface Scene {
@@ -98,7 +99,9 @@ export function apply(scene: Scene, operation: Operation): void {
                 object:
                     placed.object.type === 'construction'
                         ? constructed(placed.object, present(body.set))
-                        : plain({ ...untied(placed.object, present(body.set)), ...body.set } as Placed['object']),
+                        : placed.object.type === 'manipulative'
+                          ? worked(placed.object, present(body.set))
+                          : plain({ ...untied(placed.object, present(body.set)), ...body.set } as Placed['object']),
             });
         }
     } else if (kind === 'remove') {
@@ -111,7 +114,7 @@ export function apply(scene: Scene, operation: Operation): void {
         arrange(scene, operation, touchable);
     } else if (kind === 'clear') {
         for (const [one, placed] of [...objects]) {
-            const kept = body.what === 'ink' && (placed.object.type === 'picture' || placed.object.type === 'piece');
+            const kept = body.what === 'ink' && ['picture', 'piece', 'manipulative'].includes(placed.object.type);
             if (placed.layer === layer && placed.page === page && !kept && touchable(one) !== undefined) {
                 objects.delete(one);
             }

@@ -10,6 +10,9 @@ function usualOf(object: CanvasObject): Record<string, unknown> {
     if (object.type === 'construction') {
         return { put: undefined, drop: undefined };
     }
+    if (object.type === 'manipulative') {
+        return { act: undefined };
+    }
     return object.type === 'text' ? { marks: undefined, list: 'none', face: 'plain' } : {};
 }
 

@@ -117,6 +117,11 @@ export class SelectTool implements Tool {
         return hit === null ? this.isInChosen(at) : this.bench.selection.ids.has(hit[0]) || hit[1].layer === 'pieces';
     }
 
+    /** Whether something lies there that may be moved. */
+    isOn(at: Point): boolean {
+        return this.at(at) !== null;
+    }
+
     /** The piece that lies there to be moved, with nothing over it. */
     pieceAt(at: Point): Placed | null {
         const placed = this.at(at)?.[1];

@@ -15,6 +15,7 @@ export type ToolName =
     | 'text'
     | 'maths'
     | 'construct'
+    | 'pieces'
     | 'note'
     | 'stamps'
     | 'picture';
@@ -30,6 +31,10 @@ export interface Settings {
     construct: ConstructChoice;
     /** The corners, degrees, times and radius that were typed. */
     constructNumbers: Typed;
+    /** The kind of manipulative that is put next. */
+    piece: string;
+    /** The subject whose manipulatives are shown. */
+    subject: string;
     filled: boolean;
     fill: string;
     strength: number;
@@ -68,6 +73,8 @@ export function firstSettings(stamp: string): Settings {
         shape: 'line',
         construct: 'segment',
         constructNumbers: {},
+        piece: 'fraction_bar',
+        subject: 'Number',
         filled: false,
         fill: 'own',
         strength: LIGHT,

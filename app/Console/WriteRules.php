@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Console\Mirror\JavaScript;
+use Crag\Manipulative\Columns;
+use Crag\Manipulative\ManipulativeKind;
+use Crag\Manipulative\Mat;
+use Crag\Manipulative\Seeded;
+use Crag\Manipulative\Tokens;
+use Crag\Manipulative\Turn;
+use Crag\Manipulative\Written;
+use Illuminate\Console\Command;
+use LogicException;
+use PhpParser\Node\Stmt\Class_;
+use PhpParser\NodeFinder;
+use PhpParser\ParserFactory;
+use ReflectionClass;
+
+/** Writes the rules of manipulatives for the page, so that they stand in the core and nowhere else. */
+final class WriteRules extends Command
+{
+    public const FILE = 'ts/canvas/model/manipulative/rules.js';
+
+    private const SHARED = [Columns::class, Mat::class, Seeded::class, Tokens::class, Turn::class, Written::class];
+
+    /** What only the server needs of a kind. */
+    private const LEFT = ['facts', 'factWords'];
+
+    protected $signature = 'crag:rules';
+
+    protected $description = 'Write the rules of manipulatives for the page';
+
+    public function handle(): int
+    {
+        file_put_contents(resource_path(self::FILE), self::written());
+
+        return self::SUCCESS;
+    }
+
+    /** What the file has to hold. */
+    public static function written(): string
+    {
+        $writer = new JavaScript(self::LEFT);
+        $kinds = ManipulativeKind::cases();
+        $classes = [...self::SHARED, ...array_map(static fn (ManipulativeKind $one): string => $one->rules(), $kinds)];
+        $written = array_map(static fn (string $class): string => $writer->write(self::parsed($class)), $classes);
+        $names = array_map(
+            static fn (ManipulativeKind $one): string => "    {$one->value}: ".class_basename($one->rules()).",\n",
+            $kinds,
+        );
+
+        return implode('
+', [
+            '// Written by `php artisan crag:rules` from core/src/Manipulative; `./crag fix` runs it.',
+            "import { Said } from './said';",
+            "import { Field, Setting } from './setting';",
+            "import { same, Values } from './values';",
+            '',
+            ...$written,
+            'export const RULES = {
+'.implode('', $names).'};
+',
+        ]);
+    }
+
+    /** @param  class-string  $class */
+    private static function parsed(string $class): Class_
+    {
+        $source = file_get_contents((string) (new ReflectionClass($class))->getFileName());
+        $tree = (new ParserFactory())->createForHostVersion()->parse((string) $source);
+        $found = (new NodeFinder())->findFirstInstanceOf($tree ?? [], Class_::class);
+
+        return $found instanceof Class_ ? $found : throw new LogicException("No class in the file of {$class}.");
+    }
+}

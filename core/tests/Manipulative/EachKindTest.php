@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Crag\Tests\Manipulative;
+
+use Crag\Canvas\Object\Manipulative;
+use Crag\Canvas\Object\ReadObject;
+use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Manipulative\Act;
+use Crag\Manipulative\Field;
+use Crag\Manipulative\ManipulativeKind;
+use Crag\Render\ManipulativeSvg;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What holds for every manipulative, whatever its rules are. */
+final class EachKindTest extends TestCase
+{
+    /** @return iterable<string, array{ManipulativeKind}> */
+    public static function kinds(): iterable
+    {
+        foreach (ManipulativeKind::cases() as $kind) {
+            yield $kind->value => [$kind];
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function test_hands_never_leave_what_its_state_may_hold_and_it_can_be_kept(ManipulativeKind $kind): void
+    {
+        for ($seed = 1; $seed <= 12; $seed++) {
+            mt_srand($seed);
+            $object = Hands::on($kind, Hands::settings($kind));
+            foreach (Hands::random($object, 40) as $act) {
+                $object = $object->with(['act' => $act->toArray()]);
+                $kept = $object->toArray();
+                $read = ReadObject::from(new Fields($kept));
+                self::assertEquals($kept, $read->toArray(), json_encode($act->toArray()) ?: '');
+            }
+            self::assertMatchesRegularExpression('/\S/', (string) $object->says());
+            self::assertSame(array_keys($kind->rules()::factWords()), array_keys($object->facts()));
+            self::assertStringContainsString('<title>', ManipulativeSvg::draw($object));
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function test_hands_change_something_and_nothing_is_left_in_a_sentence(ManipulativeKind $kind): void
+    {
+        $said = [];
+        for ($seed = 1; $seed <= 10; $seed++) {
+            mt_srand($seed);
+            $object = Hands::on($kind);
+            foreach (Hands::random($object, 12) as $act) {
+                $object = $object->with(['act' => $act->toArray()]);
+            }
+            $said[] = (string) $object->says();
+            self::assertDoesNotMatchRegularExpression('/:[a-z]/', (string) $object->says());
+            foreach ($object->sketch()->parts as $part) {
+                self::assertDoesNotMatchRegularExpression('/:[a-z]/', (string) $part->label);
+            }
+        }
+        self::assertGreaterThan(1, count(array_unique($said)));
+    }
+
+    #[DataProvider('kinds')]
+    public function test_a_state_that_no_hand_made_is_drawn_and_said(ManipulativeKind $kind): void
+    {
+        for ($seed = 1; $seed <= 25; $seed++) {
+            mt_srand($seed);
+            $state = [];
+            foreach ($kind->rules()::fields() as $field) {
+                $number = static fn (): int => [Field::LARGEST, -Field::LARGEST, 0, 1, 7, 40][mt_rand(0, 5)];
+                $state[$field->name] = [
+                    'no number',
+                    $number(),
+                    array_map($number, range(0, mt_rand(0, 200))),
+                    [],
+                    ['x', null, 3],
+                ][mt_rand(0, 4)];
+            }
+            $object = Manipulative::read(new Fields([
+                'kind' => $kind->value,
+                'x' => 0,
+                'y' => 0,
+                'settings' => Hands::settings($kind),
+                'state' => $state,
+            ]));
+            self::assertLessThan(3000, count($object->sketch()->shapes));
+            self::assertNotSame('', (string) $object->says());
+            $object->facts();
+            foreach (Hands::random($object, 8) as $act) {
+                $object = $object->with(['act' => $act->toArray()]);
+            }
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function test_every_part_has_a_name_of_its_own_and_can_be_reached(ManipulativeKind $kind): void
+    {
+        mt_srand(4);
+        $object = Hands::on($kind);
+        foreach (Hands::random($object, 25) as $act) {
+            $object = $object->with(['act' => $act->toArray()]);
+        }
+        $seen = [];
+        foreach ($object->sketch()->parts as $part) {
+            self::assertNotSame('', (string) $part->label);
+            self::assertArrayNotHasKey("{$part->name}:{$part->n}", $seen);
+            $seen["{$part->name}:{$part->n}"] = true;
+            self::assertGreaterThanOrEqual(6, count($part->outline));
+        }
+        self::assertNotSame([], $seen);
+    }
+
+    public function test_fixed_settings_stay_and_free_ones_begin_anew(): void
+    {
+        $free = Hands::on(ManipulativeKind::TenFrame, ['frames' => 1], Act::press('cell', 3));
+        self::assertSame('1 of 10 filled', (string) $free->says());
+        $fixed = Manipulative::read(new Fields(['free' => false] + $free->toArray()));
+        self::assertEquals($fixed, $fixed->with(['settings' => ['frames' => 2]]));
+        self::assertSame('0 of 20 filled', (string) $free->with(['settings' => ['frames' => 2]])->says());
+    }
+
+    public function test_what_is_no_manipulative_or_no_act_is_refused(): void
+    {
+        $refused = static function (array $fields): bool {
+            try {
+                ReadObject::from(new Fields($fields + ['type' => 'manipulative', 'x' => 0, 'y' => 0]));
+            } catch (UnreadableFields) {
+                return true;
+            }
+
+            return false;
+        };
+        self::assertTrue($refused(['kind' => 'nothing']));
+        self::assertTrue($refused(['kind' => 'clock', 'x' => 'far']));
+        self::assertFalse($refused(['kind' => 'clock']));
+        $this->expectException(UnreadableFields::class);
+        ReadObject::settings(new Fields(['act' => ['n' => 3]]));
+    }
+
+    public function test_settings_of_any_size_are_kept_within_bounds(): void
+    {
+        $many = array_fill_keys(array_map(static fn (int $i): string => "s{$i}", range(1, 50)), str_repeat('x', 900));
+        $set = ReadObject::settings(new Fields(['settings' => $many]));
+        self::assertIsArray($set['settings']);
+        self::assertLessThan(2000, strlen((string) json_encode($set)));
+    }
+}

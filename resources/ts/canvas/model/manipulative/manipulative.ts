@@ -1,0 +1,81 @@
+import { RULES, type Act } from './rules';
+import { Field, Setting } from './setting';
+import { Sketch } from './sketch';
+import type { Sentence } from './said';
+import { Values, type Value } from './values';
+
+export type { Act };
+
+/** A piece with settings and a state, its upper left corner in tenths. */
+export interface Manipulative {
+    type: 'manipulative';
+    kind: string;
+    x: number;
+    y: number;
+    settings: Record<string, Value>;
+    state: Record<string, Value>;
+    /** Whether its settings may be changed. */
+    free?: true;
+}
+
+const sketches = new WeakMap<Manipulative, Sketch>();
+
+/** A new one of a kind. */
+export function begun(kind: string, given: Record<string, unknown>, x: number, y: number): Manipulative {
+    const settings = settingsOf(kind, given);
+    const state = RULES[kind]?.start(settings).toArray() ?? {};
+    return { type: 'manipulative', kind, x, y, settings: settings.toArray(), state, free: true };
+}
+
+function settingsOf(kind: string, given: Record<string, unknown>): Values {
+    const all = RULES[kind]?.settings().map((one): [string, Value] => [one.name, Setting.fitted(one, given[one.name])]);
+    return Values.of(Object.fromEntries(all ?? []));
+}
+
+/** The same as a page reads it that was sent it: made to fit, as the core does. */
+export function readManipulative(object: Manipulative): Manipulative {
+    const settings = settingsOf(object.kind, (object.settings as Manipulative['settings'] | undefined) ?? {});
+    const state = (object.state as Manipulative['state'] | undefined) ?? {};
+    const all = RULES[object.kind]
+        ?.fields()
+        .map((one): [string, Value] => [one.name, Field.fitted(one, state[one.name])]);
+    return { ...object, settings: settings.toArray(), state: Object.fromEntries(all ?? []) };
+}
+
+/** One with a change to it, as Crag\Canvas\Object\Manipulative::with makes it. */
+export function worked(object: Manipulative, set: Record<string, unknown>): Manipulative {
+    const rules = RULES[object.kind];
+    if (rules === undefined) {
+        return object;
+    }
+    const given = object.free === true ? (set.settings as Record<string, unknown> | undefined) : undefined;
+    const settings = given === undefined ? Values.of(object.settings) : settingsOf(object.kind, given);
+    let state = given === undefined ? Values.of(object.state) : rules.start(settings);
+    if (set.act !== undefined) {
+        const { part, n = 0, x = null, y = null, to = null } = set.act as Partial<Act> & Pick<Act, 'part'>;
+        state = rules.after(settings, state, { part, n, x, y, to });
+    }
+    return {
+        ...object,
+        ...(typeof set.x === 'number' && { x: set.x }),
+        ...(typeof set.y === 'number' && { y: set.y }),
+        settings: settings.toArray(),
+        state: state.toArray(),
+    };
+}
+
+/** What it looks like and what can be taken hold of. */
+export function sketchOf(object: Manipulative): Sketch {
+    let sketch = sketches.get(object);
+    if (sketch === undefined) {
+        sketch = new Sketch();
+        RULES[object.kind]?.draw(Values.of(object.settings), Values.of(object.state), sketch);
+        sketches.set(object, sketch);
+    }
+    return sketch;
+}
+
+/** Its state in a few words. */
+export function saidOf(object: Manipulative): Sentence {
+    return RULES[object.kind]?.says(Values.of(object.settings), Values.of(object.state)) ?? { words: '', with: {} };
+}

@@ -26,6 +26,7 @@ use Crag\Formats\Csv;
 use Crag\Formats\Table;
 use Crag\Formats\Xapi;
 use Crag\Maths\Comparing\Outcome;
+use Crag\Prompt\Question\QuestionKind;
 use DateTimeImmutable;
 use Illuminate\Support\Collection;
 
@@ -446,7 +447,7 @@ final readonly class Results
     /** @return list<array{Seat, Prompt, string, string, ?Outcome, int, string}> */
     private static function givenOn(Canvas $canvas, Seat $seat): array
     {
-        $given = [];
+        $given = self::shownOn($canvas, $seat);
         foreach (
             LoggedOperation::query()
                 ->where('canvas_id', $canvas->id)
@@ -471,6 +472,26 @@ final readonly class Results
         }
 
         return $given;
+    }
+
+    /**
+     * What pieces show, where that is asked for.
+     *
+     * @return list<array{Seat, Prompt, string, string, ?Outcome, int, string}>
+     */
+    private static function shownOn(Canvas $canvas, Seat $seat): array
+    {
+        $shown = [];
+        foreach ($canvas->prompt->value()->asksForStates() ? $canvas->prompt->forSeat($seat)->questions : [] as $one) {
+            $value = $one->asked->kind() === QuestionKind::State ? $canvas->scene()->answerTo($one) : null;
+            if ($value !== null) {
+                $outcome = $one->compare($value)?->outcome;
+                $at = $canvas->last_stroke_ms ?? 0;
+                $shown[] = [$seat, $canvas->prompt, $one->words, $one->asked->written($value), $outcome, $at, $one->id];
+            }
+        }
+
+        return $shown;
     }
 
     /** @return list<AskAnswer> the one of each that counts */

@@ -138,7 +138,7 @@ final class Sheets
     {
         $answers = [];
         foreach ($prompt->questions as $i => $question) {
-            $value = $scene->answers[$question->id] ?? null;
+            $value = $scene->answerTo($question);
             $verdict = $value === null || ! $choice->withChecks ? null : $question->compare($value);
             $answers[] =
                 trim($i + 1 .'. '.PlainMaths::words($question->words)).

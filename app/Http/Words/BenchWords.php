@@ -54,6 +54,7 @@ final class BenchWords
             'a_construction' => __('Construction: :text'),
             ...self::elements(),
             ...self::pieces(),
+            'answer_by_piece' => __('Your answer is what the piece on the page shows: :piece.'),
             'a_manipulative' => __(':what: :state'),
             'construct_words' => __('Try “segment A B”, “midpoint A B”, “perpendicular C AB”, “point 3 2”, or “A 4 1” to move A.'),
             'construct_axes' => __('A graph needs a page with axes.'),

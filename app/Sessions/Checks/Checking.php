@@ -115,11 +115,11 @@ final readonly class Checking
 
     private static function proposal(Prompt $prompt, Canvas $canvas, Seat $seat): ?Level
     {
-        $answers = $canvas->scene()->answers;
+        $scene = $canvas->scene();
         $outcomes = [];
         foreach ($prompt->forSeat($seat)->questions as $question) {
             if ($question->asked->hasKey()) {
-                $given = $answers[$question->id] ?? null;
+                $given = $scene->answerTo($question);
                 $outcomes[] =
                     $given === null || trim($question->asked->written($given)) === ''
                         ? null

@@ -67,7 +67,7 @@ final readonly class ReadWork
         $mine = $canvas->prompt->forSeat($seat);
         $answers = [];
         foreach ($mine->questions as $question) {
-            $given = $scene->answers[$question->id] ?? null;
+            $given = $scene->answerTo($question);
             $written = $given === null ? '' : trim($question->asked->written($given));
             $answers[] = new Answered($question->words, $written, $written === '' ? null : $question->compare($given));
         }

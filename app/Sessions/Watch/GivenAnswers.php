@@ -44,9 +44,10 @@ final class GivenAnswers
             $rows[(string) $row->canvas_id][] = ['kind' => (string) $row->kind, 'body' => (string) $row->body];
         }
         $given = [];
+        $asksPieces = $prompt->value()->asksForStates();
         foreach ($seats as $seat) {
             $canvas = $canvases->get($seat->id);
-            $of = $canvas === null ? null : $rows[$canvas->id] ?? null;
+            $of = $canvas === null ? null : $rows[$canvas->id] ?? ($asksPieces ? [] : null);
             if ($canvas === null || $of === null) {
                 continue;
             }
@@ -79,13 +80,14 @@ final class GivenAnswers
     private static function ofOne(Prompt $prompt, Seat $seat, Canvas $canvas, array $rows): array
     {
         // Answers that were put away with the rest are found in the scene alone.
-        $answers = array_unique(array_column($rows, 'kind')) === [OperationKind::Answer->value]
-            ? self::latest($rows)
-            : $canvas->scene()->answers;
+        $isTyped = array_unique(array_column($rows, 'kind')) === [OperationKind::Answer->value] &&
+            ! $prompt->value()->asksForStates();
+        $latest = $isTyped ? self::latest($rows) : [];
         $given = [];
         foreach ($prompt->forSeat($seat)->questions as $question) {
-            if (isset($answers[$question->id])) {
-                $given[] = [$seat->id, $question, $answers[$question->id]];
+            $answer = $isTyped ? $latest[$question->id] ?? null : $canvas->scene()->answerTo($question);
+            if ($answer !== null) {
+                $given[] = [$seat->id, $question, $answer];
             }
         }
 

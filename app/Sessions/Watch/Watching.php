@@ -118,6 +118,7 @@ final readonly class Watching
                 ],
                 $answers->groups,
             ),
+            'asksPieces' => $prompt->value()->asksForStates(),
             'signals' => array_map(
                 static fn (Noticed $one): array => [
                     'signal' => $one->signal->value,

@@ -129,7 +129,7 @@ final readonly class Card
     private static function question(Fields $fields): Question
     {
         try {
-            return Question::read($fields->with(['id' => 'ask', 'spot' => null]));
+            return Question::toAsk($fields);
         } catch (UnreadableFields) {
             throw UnreadableFields::saying('Give it choices, or an answer students can give.');
         }

@@ -7,12 +7,15 @@ namespace Crag\Canvas;
 use Crag\Canvas\Log\InForce;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Answer;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Paper;
+use Crag\Prompt\Question\Question;
+use Crag\Prompt\Question\StateAsked;
 
 /** A log folded: what is on the pages now. Objects stand in the order in which they are drawn. */
 final readonly class Scene
@@ -153,5 +156,27 @@ final readonly class Scene
         }
 
         return ['pages' => $pages, 'objects' => $objects] + ($answers === [] ? [] : ['answers' => $answers]);
+    }
+
+    /**
+     * What a student answers: typed or chosen, or, where a piece is asked for, what the last one that was worked shows.
+     * Null where there is no answer.
+     */
+    public function answerTo(Question $question): mixed
+    {
+        $asked = $question->asked;
+        if (! $asked instanceof StateAsked) {
+            return $this->answers[$question->id] ?? null;
+        }
+        $answer = null;
+        foreach ($this->placed as $placed) {
+            $piece = $placed->object;
+            $isTheirs = $placed->layer === Layer::Student || $placed->layer === Layer::Pieces;
+            if ($isTheirs && $piece instanceof Manipulative && $piece->kind === $asked->piece && $piece->isWorked()) {
+                $answer = $piece->facts()[$asked->fact] ?? null;
+            }
+        }
+
+        return $answer;
     }
 }

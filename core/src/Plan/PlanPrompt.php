@@ -135,6 +135,18 @@ final readonly class PlanPrompt
         ];
     }
 
+    /** Whether it asks what a piece is to show: then answers are found on canvases alone. */
+    public function asksForStates(): bool
+    {
+        foreach ($this->questions as $question) {
+            if ($question->asked->kind() === QuestionKind::State) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<Aspect> what is checked: at least one */
     public function aspects(): array
     {

@@ -1,6 +1,6 @@
 import { saidOf } from '../canvas/model/manipulative/manipulative';
 import { partsOf } from './constructing';
-import { sentence } from './said';
+import { sentence } from '../said';
 import type { BenchWords } from '../protocol/words';
 import { fill } from '../page';
 import { wordFor } from '../protocol/wordfor';

@@ -8,7 +8,7 @@ import { frameOf, isWorkable, nudged, pressed, typed } from '../canvas/tools/par
 import type { Workbench } from '../canvas/workbench';
 import { present } from '../present';
 import { wordFor } from '../protocol/wordfor';
-import { sentence } from './said';
+import { sentence } from '../said';
 import { play } from './sound';
 
 /** Smaller than this, in CSS pixels, no button is pressed well. */

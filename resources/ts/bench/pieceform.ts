@@ -5,7 +5,7 @@ import { TENTHS } from '../canvas/model/objects';
 import { sketchOf } from '../canvas/model/manipulative/manipulative';
 import type { Workbench } from '../canvas/workbench';
 import { element } from '../page';
-import { inLanguage } from './said';
+import { inLanguage } from '../said';
 
 /** The form with a manipulative's settings: for the next one, or for one that is there. */
 export class PieceForm {

@@ -1,4 +1,5 @@
-import { readManipulative } from '../canvas/model/manipulative/manipulative';
+import { isWorked, readManipulative, saidOf } from '../canvas/model/manipulative/manipulative';
+import { sentence } from '../said';
 import { wordFor } from '../protocol/wordfor';
 import { decodeInk } from '../canvas/model/ink';
 import type { Operation, WetInk } from '../canvas/model/objects';
@@ -268,7 +269,17 @@ export class Tile {
         place.dataset.outcome = written === '' ? 'none' : (outcome ?? '');
     }
 
-    /** Why it is worth a look; empty for nothing. */
+    /** What the last piece shows that its student worked, in a sentence; empty where there is none. */
+    get pieceSays(): string {
+        const worked = [...this.view.log.scene.objects.values()].flatMap(({ object, layer }) =>
+            object.type === 'manipulative' && (layer === 'student' || layer === 'pieces') && isWorked(object)
+                ? [object]
+                : [],
+        );
+        const last = worked.at(-1);
+        return last === undefined ? '' : sentence(saidOf(last));
+    }
+
     /** Why it is worth a look; of the few that are marked, with a shape, the reason stands on the tile. */
     showSignal(reason: string, marked?: Pick<Noticed, 'mark' | 'reason'>): void {
         element('.tile-signal', this.root).textContent = reason;

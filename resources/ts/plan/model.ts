@@ -10,6 +10,8 @@ export type Question = Asked & {
     tolerance?: { kind: 'none' | 'within' | 'percent'; most: string };
     form?: { kind: string; digits: number };
     own_unit?: boolean;
+    /** What of a piece is asked for. */
+    fact?: string;
 };
 
 /** The fields of a prompt that can be changed, as the server has them. */

@@ -104,11 +104,13 @@ export class QuestionList {
                   ? { from: 1, to: 5, low: '', high: '' }
                   : kind === 'text'
                     ? { right: [] }
-                    : {
-                          right: '',
-                          form: { kind: 'any', digits: 0 },
-                          ...(kind === 'number' && { tolerance: { kind: 'none', most: '' }, own_unit: false }),
-                      };
+                    : kind === 'state'
+                      ? { piece: 'fraction_bar', fact: 'shaded', right: '' }
+                      : {
+                            right: '',
+                            form: { kind: 'any', digits: 0 },
+                            ...(kind === 'number' && { tolerance: { kind: 'none', most: '' }, own_unit: false }),
+                        };
         this.questions = [...this.questions, { ...common, ...own } as Question];
         this.again();
         present(this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')).focus();
@@ -153,6 +155,10 @@ export class QuestionList {
         if (question.kind === 'text') {
             put('rights', (question.right as string[]).join('\n'));
         }
+        if (question.kind === 'state') {
+            put('piece', question.piece);
+            this.offerFacts(item, question.piece ?? '', question.fact ?? '');
+        }
         put('tolerance-kind', question.tolerance?.kind ?? 'none');
         put('tolerance-most', question.tolerance?.most);
         put('form-kind', question.form?.kind ?? 'any');
@@ -171,6 +177,18 @@ export class QuestionList {
         element('.question-where', item).textContent =
             question.spot === null ? '' : fill(this.settings.words.on_page, { n: question.spot.page + 1 });
         return item;
+    }
+
+    /** Only what the chosen piece can tell; of another piece the first of it. */
+    private offerFacts(item: HTMLElement, piece: string, fact: string): void {
+        const select = element<HTMLSelectElement>('[data-field="fact"]', item);
+        const own = [...select.options].filter((option) => {
+            option.hidden = option.dataset.piece !== piece;
+            option.disabled = option.hidden;
+            return !option.hidden;
+        });
+        // Facts of several pieces have the same name.
+        present(own.find(({ value }) => value === fact) ?? own[0]).selected = true;
     }
 
     private option(question: Question, option: Choice): HTMLElement {
@@ -210,6 +228,13 @@ export class QuestionList {
                 .value.split('\n')
                 .map((line) => line.trim())
                 .filter((line) => line !== '');
+        } else if (before.kind === 'state') {
+            this.offerFacts(item, field('piece').value, field('fact').value);
+            Object.assign(next, {
+                piece: field('piece').value,
+                fact: field('fact').value,
+                right: field('right').value,
+            });
         } else if (before.kind === 'scale') {
             Object.assign(next, {
                 to: Math.max(2, Math.min(10, Number(field('to').value) || 5)),

@@ -115,6 +115,8 @@ export interface WatchAnswer {
     at: number;
     states: StateAnswer[];
     answers: AnswerGroup[];
+    /** Whether what pieces show is among them. */
+    asksPieces: boolean;
     signals: Noticed[];
     knocking: number;
     started: number;

@@ -14,10 +14,12 @@ export interface Choice {
 /** A question as a student's page knows it. */
 export interface Asked {
     id: string;
-    kind: 'choice' | 'choices' | 'number' | 'maths' | 'text' | 'scale';
+    kind: 'choice' | 'choices' | 'number' | 'maths' | 'text' | 'scale' | 'state';
     words: string;
     spot: Spot | null;
     options?: Choice[];
+    /** The manipulative that shows the answer. */
+    piece?: string;
     /** How many may be chosen of several. */
     most?: number;
     from?: number;

@@ -223,7 +223,8 @@ function shownKind(card: Card): Shown {
         return card.kind;
     }
     const { kind, to } = card.question;
-    return kind === 'choices' ? 'choice' : kind === 'scale' && to === 4 ? 'sure' : kind;
+    // What a piece shows is asked on canvases alone.
+    return kind === 'choices' ? 'choice' : kind === 'state' ? 'text' : kind === 'scale' && to === 4 ? 'sure' : kind;
 }
 
 function blank(kind: 'choice'): AskedCard {

@@ -2,6 +2,7 @@ import type { BenchWords } from '../protocol/words';
 import type { Asked } from '../protocol/questions';
 import type { AnswerValue } from '../canvas/model/objects';
 import { fill } from '../page';
+import { wordFor } from '../protocol/wordfor';
 import { showWords } from './words';
 import { present } from '../present';
 
@@ -44,8 +45,18 @@ export function questionField(asked: Asked, n: number, settings: FieldSettings):
             ? choices(root, asked, settings)
             : asked.kind === 'scale'
               ? scale(root, asked, settings)
-              : typed(root, asked, name, settings);
+              : asked.kind === 'state'
+                ? shownByPiece(root, asked, settings)
+                : typed(root, asked, name, settings);
     return { root, show };
+}
+
+/** The answer is the piece on the page: there is nothing to type. */
+function shownByPiece(root: HTMLElement, asked: Asked, { words }: FieldSettings): Field['show'] {
+    const hint = Object.assign(document.createElement('p'), { className: 'question-hint' });
+    hint.textContent = fill(words.answer_by_piece, { piece: wordFor(words, `piece_${asked.piece}`) });
+    root.append(hint);
+    return () => undefined;
 }
 
 function typed(root: HTMLElement, asked: Asked, name: string, settings: FieldSettings): Field['show'] {

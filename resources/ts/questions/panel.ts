@@ -32,7 +32,9 @@ export class Questions {
 
     /** The same questions again leave what is being typed alone. */
     show(questions: Asked[]): void {
-        this.beside = questions.filter(({ spot }) => spot === null).map(({ id }) => id);
+        // What a piece shows is not answered here.
+        const typed = questions.filter(({ spot, kind }) => spot === null && kind !== 'state');
+        this.beside = typed.map(({ id }) => id);
         const now = JSON.stringify([this.bench.canvas, questions]);
         if (now !== this.shown) {
             this.shown = now;

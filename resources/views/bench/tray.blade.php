@@ -12,7 +12,8 @@
     'stamps' => ['award', __('Stamps'), __('Stamps'), 'A'],
     'picture' => ['image', __('Picture'), __('A picture from a file or the clipboard'), 'I'],
 ])
-<nav id="{{ $as }}tray" class="tray" aria-label="{{ __('Tool tray') }}">
+<nav id="{{ $as }}tray" class="tray" data-sentences="{{ json_encode((object) App\Http\Words\PieceWords::translated()) }}"
+    aria-label="{{ __('Tool tray') }}">
     <nav class="bench-pages" aria-label="{{ __('Pages') }}">
         <button class="mini" data-page-step="-1" title="{{ __('Page before') }}"><x-icon name="chevron-left" /><span
             class="visually-hidden">{{ __('Page before') }}</span></button>

@@ -26,5 +26,6 @@ final class WordsTest extends CragTestCase
             file_get_contents(resource_path(WriteRules::FILE)),
             'Rules of manipulatives have changed: run ./crag fix.',
         );
+        self::assertSame(WriteRules::sentences(), file_get_contents(app_path(WriteRules::WORDS)));
     }
 }

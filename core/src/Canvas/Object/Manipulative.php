@@ -98,6 +98,12 @@ final readonly class Manipulative implements Handled
         return $this->kind->rules()::says($this->settings, $this->state);
     }
 
+    /** Whether a hand has done something to it since its settings were chosen. */
+    public function isWorked(): bool
+    {
+        return $this->state->toArray() !== $this->kind->rules()::start($this->settings)->toArray();
+    }
+
     /** @return array<string, string> */
     public function facts(): array
     {

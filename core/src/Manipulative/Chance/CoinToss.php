@@ -74,8 +74,8 @@ final class CoinToss implements Kind
             $sketch->rect(215, $y, 200 * $count / max(1, $tosses), 44, $i === 0 ? 'sky' : 'clay');
             $sketch->words(475, $y + 22, (string) $count, 28, 'slate', 'end');
         }
-        foreach ([[1, 'Toss'], [10, 'Toss 10'], [100, 'Toss 100']] as $i => [$n, $words]) {
-            $sketch->button('toss', $n, Said::of($words), $i * 116, 192, 110);
+        foreach ([[1, Said::of('Toss')], [10, Said::of('Toss 10')], [100, Said::of('Toss 100')]] as $i => [$n, $label]) {
+            $sketch->button('toss', $n, $label, $i * 116, 192, 110);
         }
         $sketch->button('again', 0, Said::of('Start again'), 348, 192, 150);
     }

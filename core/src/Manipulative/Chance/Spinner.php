@@ -103,8 +103,8 @@ final class Spinner implements Kind
         }
         $sketch->circle(self::RADIUS, self::RADIUS, 14, 'slate');
         $y = 2 * self::RADIUS + 12;
-        foreach ([[1, 'Spin'], [10, 'Spin 10'], [100, 'Spin 100']] as $i => [$n, $words]) {
-            $sketch->button('spin', $n, Said::of($words), $i * 116, $y, 110);
+        foreach ([[1, Said::of('Spin')], [10, Said::of('Spin 10')], [100, Said::of('Spin 100')]] as $i => [$n, $label]) {
+            $sketch->button('spin', $n, $label, $i * 116, $y, 110);
         }
         $sketch->button('again', 0, Said::of('Start again'), 348, $y, 150);
     }

@@ -94,8 +94,11 @@ final class Clock implements Kind
         $sketch->drag('hour', 0, Said::of('Hour hand'), $hourX - 36, $hourY - 36, 72, 72, 16);
         $sketch->drag('minute', 0, Said::of('Minute hand'), $minuteX - 36, $minuteY - 36, 72, 72, 16);
         $y = 2 * self::RADIUS + ($set->int('figures') === 1 ? 76 : 12);
-        foreach ([[-60, '− 1 h'], [-5, '− 5 min'], [5, '+ 5 min'], [60, '+ 1 h']] as $i => [$by, $words]) {
-            $sketch->button('forward', $by, Said::of($words), $i * 110 - 40, $y, 104);
+        $steps = [
+            [-60, Said::of('− 1 h')], [-5, Said::of('− 5 min')], [5, Said::of('+ 5 min')], [60, Said::of('+ 1 h')],
+        ];
+        foreach ($steps as $i => [$by, $label]) {
+            $sketch->button('forward', $by, $label, $i * 110 - 40, $y, 104);
         }
     }
 

@@ -41,8 +41,23 @@ final readonly class Question
                 QuestionKind::Maths => MathsAsked::of($fields),
                 QuestionKind::Text => TextAsked::of($fields),
                 QuestionKind::Scale => ScaleAsked::of($fields),
+                QuestionKind::State => StateAsked::of($fields),
             },
         );
+    }
+
+    /**
+     * A question that is asked of everybody at once, away from any canvas: a piece has no place there.
+     *
+     * @throws UnreadableFields
+     */
+    public static function toAsk(Fields $fields): self
+    {
+        $question = self::read($fields->with(['id' => 'ask', 'spot' => null]));
+
+        return $question->asked->kind() === QuestionKind::State
+            ? throw UnreadableFields::badValue('kind', 'is asked on a canvas alone')
+            : $question;
     }
 
     /** @return array<string, mixed> */

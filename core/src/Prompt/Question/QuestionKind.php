@@ -13,6 +13,8 @@ enum QuestionKind: string
     case Maths = 'maths';
     case Text = 'text';
     case Scale = 'scale';
+    /** What a manipulative is to show. */
+    case State = 'state';
 
     public function word(): string
     {
@@ -23,6 +25,7 @@ enum QuestionKind: string
             self::Maths => 'Maths answer',
             self::Text => 'Short text',
             self::Scale => 'Scale',
+            self::State => 'What a piece shows',
         };
     }
 }

@@ -9,6 +9,9 @@ import { present } from '../../present';
 const MOST_GROUPS = 24;
 const MOST_NAMES = 2;
 
+/** In place of a question's id: what pieces show that nothing was asked about. */
+const PIECES = 'pieces';
+
 /** What is worth a look, and which answers are equal. */
 export class Watch {
     private answers: AnswerGroup[] = [];
@@ -31,8 +34,8 @@ export class Watch {
         line.addEventListener('focusout', () => this.light(undefined));
     }
 
-    private take({ answers, signals, knocking }: WatchAnswer): void {
-        this.showAnswers(answers);
+    private take({ answers, asksPieces, signals, knocking }: WatchAnswer): void {
+        this.showAnswers(asksPieces ? answers : [...answers, ...this.shown()]);
         this.showSignals(signals);
         const button = element('#count-knocking');
         button.hidden = knocking === 0;
@@ -45,6 +48,20 @@ export class Watch {
             .filter((one) => one.seat === seat)
             .map(({ reason }) => reason)
             .join(' · ');
+    }
+
+    /** What pieces show, equal ones together, the most frequent first: read off the canvases that are here. */
+    private shown(): AnswerGroup[] {
+        const seats = new Map<string, string[]>();
+        this.grid.tiles.forEach((tile, seat) => {
+            const says = tile.pieceSays;
+            if (says !== '') {
+                seats.set(says, [...(seats.get(says) ?? []), seat]);
+            }
+        });
+        return [...seats]
+            .sort(([, a], [, b]) => b.length - a.length)
+            .map(([written, some]) => ({ question: PIECES, written, outcome: null, seats: some, otherwise: {} }));
     }
 
     private groupOf(target: Element): AnswerGroup | undefined {

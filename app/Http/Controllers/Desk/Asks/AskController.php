@@ -79,7 +79,7 @@ final class AskController
             'cut' => ['nullable', 'array'],
         ]);
         try {
-            $question = Question::read(new Fields($request->array('question') + ['id' => 'ask', 'spot' => null]));
+            $question = Question::toAsk(new Fields($request->array('question')));
         } catch (UnreadableFields $problem) {
             abort(422, __('You can’t ask that yet: :problem', ['problem' => $problem->getMessage()]));
         }

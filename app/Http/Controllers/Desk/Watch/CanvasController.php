@@ -13,7 +13,9 @@ use App\Sessions\Checks\FeedbackForStudent;
 use App\Sessions\Checks\OfferPhrases;
 use App\Sessions\Checks\ReadWork;
 use Crag\Canvas\Log\Replay;
+use Crag\Canvas\Scene;
 use Crag\Checks\Judgement;
+use Crag\Plan\PlanPrompt;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -73,7 +75,7 @@ final class CanvasController
             'canvas' => $found,
             'prompt' => $mine,
             'questions' => $mine->questions,
-            'answers' => $found->scene()->answers,
+            'answers' => self::answersOn($found->scene(), $mine),
             'lookFor' => $mine->lookFor,
             'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get(),
             'judgement' => $found->check?->judgement() ?? Judgement::nothing(),
@@ -101,5 +103,16 @@ final class CanvasController
     private function find(LiveSession $session, string $canvas): Canvas
     {
         return Canvas::query()->where('live_session_id', $session->id)->with('prompt.session')->findOrFail($canvas);
+    }
+
+    /** @return array<string, mixed> by the question's id */
+    private static function answersOn(Scene $scene, PlanPrompt $prompt): array
+    {
+        $answers = [];
+        foreach ($prompt->questions as $question) {
+            $answers[$question->id] = $scene->answerTo($question);
+        }
+
+        return $answers;
     }
 }

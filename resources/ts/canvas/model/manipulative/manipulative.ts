@@ -75,6 +75,12 @@ export function sketchOf(object: Manipulative): Sketch {
     return sketch;
 }
 
+/** Whether a hand has done something to it since its settings were chosen. */
+export function isWorked(object: Manipulative): boolean {
+    const first = RULES[object.kind]?.start(Values.of(object.settings)).toArray();
+    return JSON.stringify(first) !== JSON.stringify(object.state);
+}
+
 /** Its state in a few words. */
 export function saidOf(object: Manipulative): Sentence {
     return RULES[object.kind]?.says(Values.of(object.settings), Values.of(object.state)) ?? { words: '', with: {} };

@@ -1279,7 +1279,7 @@ return state.with("time", (((time + by) + Clock.DAY) % Clock.DAY));
 return state;
 },
 draw(set, state, sketch) {
-let time, middle, i, x, y, toX, toY, hour, hourX, hourY, minuteX, minuteY, by, words;
+let time, middle, i, x, y, toX, toY, hour, hourX, hourY, minuteX, minuteY, steps, by, label;
 time = state.int("time");
 middle = Clock.RADIUS;
 sketch.size((2 * Clock.RADIUS), ((2 * Clock.RADIUS) + (same(set.int("figures"), 1) ? 64 : 0)));
@@ -1304,8 +1304,9 @@ sketch.words(middle, ((2 * Clock.RADIUS) + 36), Clock.written(time), 46);
 sketch.drag("hour", 0, Said.of("Hour hand"), (hourX - 36), (hourY - 36), 72, 72, 16);
 sketch.drag("minute", 0, Said.of("Minute hand"), (minuteX - 36), (minuteY - 36), 72, 72, 16);
 y = ((2 * Clock.RADIUS) + (same(set.int("figures"), 1) ? 76 : 12));
-for ([i, [by, words]] of [[(-60), "− 1 h"], [(-5), "− 5 min"], [5, "+ 5 min"], [60, "+ 1 h"]].entries()) {
-sketch.button("forward", by, Said.of(words), ((i * 110) - 40), y, 104);
+steps = [[(-60), Said.of("− 1 h")], [(-5), Said.of("− 5 min")], [5, Said.of("+ 5 min")], [60, Said.of("+ 1 h")]];
+for ([i, [by, label]] of steps.entries()) {
+sketch.button("forward", by, label, ((i * 110) - 40), y, 104);
 }
 },
 written(time) {
@@ -1599,7 +1600,7 @@ state = state.with("tosses", (state.int("tosses") + 1)).with("heads", (state.int
 return state;
 },
 draw(set, state, sketch) {
-let tosses, heads, y, i, side, count, n, words;
+let tosses, heads, y, i, side, count, n, label;
 tosses = state.int("tosses");
 heads = state.int("heads");
 sketch.size(480, 180);
@@ -1614,8 +1615,8 @@ sketch.words(190, (y + 22), side, 30);
 sketch.rect(215, y, ((200 * count) / (Math.max(1, tosses))), 44, (same(i, 0) ? "sky" : "clay"));
 sketch.words(475, (y + 22), String(count), 28, "slate", "end");
 }
-for ([i, [n, words]] of [[1, "Toss"], [10, "Toss 10"], [100, "Toss 100"]].entries()) {
-sketch.button("toss", n, Said.of(words), (i * 116), 192, 110);
+for ([i, [n, label]] of [[1, Said.of("Toss")], [10, Said.of("Toss 10")], [100, Said.of("Toss 100")]].entries()) {
+sketch.button("toss", n, label, (i * 116), 192, 110);
 }
 sketch.button("again", 0, Said.of("Start again"), 348, 192, 150);
 },
@@ -1663,7 +1664,7 @@ counts[last]++;
 return state.with("counts", counts).with("last", last);
 },
 draw(set, state, sketch) {
-let names, counts, each, fill, piece, x, y, within, degrees, i, name, n, words;
+let names, counts, each, fill, piece, x, y, within, degrees, i, name, n, label;
 names = Spinner.names(set);
 counts = state.list("counts");
 sketch.size(560, (2 * Spinner.RADIUS));
@@ -1687,8 +1688,8 @@ sketch.line([Spinner.RADIUS, Spinner.RADIUS, x, y], "rust", 8);
 }
 sketch.circle(Spinner.RADIUS, Spinner.RADIUS, 14, "slate");
 y = ((2 * Spinner.RADIUS) + 12);
-for ([i, [n, words]] of [[1, "Spin"], [10, "Spin 10"], [100, "Spin 100"]].entries()) {
-sketch.button("spin", n, Said.of(words), (i * 116), y, 110);
+for ([i, [n, label]] of [[1, Said.of("Spin")], [10, Said.of("Spin 10")], [100, Said.of("Spin 100")]].entries()) {
+sketch.button("spin", n, label, (i * 116), y, 110);
 }
 sketch.button("again", 0, Said.of("Start again"), 348, y, 150);
 },

@@ -11,8 +11,10 @@ use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\InForce;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Add;
+use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Plan\Handout;
 use Crag\Plan\PromptPages;
@@ -36,7 +38,7 @@ final readonly class AppendForTeacher
      */
     public function pages(Canvas $canvas, PromptPages $pages, bool $apart): void
     {
-        $this->take($canvas, $pages->operations($this->newId(...), $apart));
+        $this->take($canvas, self::withValues($canvas, $pages->operations($this->newId(...), $apart)));
     }
 
     /** @return list<string> */
@@ -46,11 +48,40 @@ final readonly class AppendForTeacher
 
         return $this->take(
             $canvas,
-            $handout->operations(
-                $first ? [''] : array_map(strval(...), array_keys($canvas->scene()->pages)),
-                $this->newId(...),
+            self::withValues(
+                $canvas,
+                $handout->operations(
+                    $first ? [''] : array_map(strval(...), array_keys($canvas->scene()->pages)),
+                    $this->newId(...),
+                ),
             ),
         );
+    }
+
+    /**
+     * Manipulatives with the values that the canvas's student has.
+     *
+     * @param  list<array{id: string, kind: string, layer: string, body: array<string, mixed>}>  $operations
+     * @return list<array{id: string, kind: string, layer: string, body: array<string, mixed>}>
+     */
+    private static function withValues(Canvas $canvas, array $operations): array
+    {
+        $seat = $canvas->seat;
+        if ($seat === null) {
+            return $operations;
+        }
+        $draw = null;
+        foreach ($operations as $i => $operation) {
+            foreach (is_array($operation['body']['objects'] ?? null) ? $operation['body']['objects'] : [] as $n => $one) {
+                if (is_array($one) && ($one['object']['type'] ?? '') === Manipulative::TYPE) {
+                    $draw ??= $canvas->prompt->value()->drawFor($canvas->prompt->id, $seat->n);
+                    $object = Manipulative::read(new Fields((array) $one['object'], true))->filled($draw);
+                    $operations[$i]['body']['objects'][$n]['object'] = $object->toArray();
+                }
+            }
+        }
+
+        return $operations;
     }
 
     public function backdrop(Canvas $canvas, Backdrop $backdrop): string

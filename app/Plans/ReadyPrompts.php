@@ -31,6 +31,10 @@ final class ReadyPrompts
             'fractions' => [__('Adding fractions'), __('Other numbers for each student')],
             'linear' => [__('Solving ax + b = c'), __('Other numbers for each student')],
             'moments' => [__('Moments about a support'), __('A beam with other loads for each student')],
+            'level' => [__('Make the beam level'), __('Loads to hang on a beam that tips')],
+            'bags' => [__('Bags on a balance'), __('An equation to be solved by taking away')],
+            'shade' => [__('Shade a fraction'), __('Another fraction for each student')],
+            'median' => [__('Read off the median'), __('Values on a line, to be added to')],
         ];
     }
 
@@ -95,6 +99,30 @@ final class ReadyPrompts
             'fractions' => $this->fractions(),
             'linear' => $this->linear(),
             'moments' => $this->moments(),
+            'level' => self::withPiece(__('Hang loads on both sides so that the beam is level.'), [
+                self::shows('loaded_beam', 'balance', __('Make the beam level'), 'balanced'),
+            ], 'loaded_beam', 400, ['arms' => 6]),
+            'bags' => self::withPiece(
+                __('Every bag holds the same. Take the same from both sides until one bag is alone. What does it hold?'),
+                [self::number('x', 'x =', '4'), self::shows('balance', 'left', __('One bag alone on the left'), 'x')],
+                'balance',
+                400,
+                ['left' => '2x + 3', 'right' => '11', 'x' => 4],
+            ),
+            'shade' => self::withPiece(
+                __('Shade {a: 1..7; a < b}/{b: 3..9} of the bar.'),
+                [self::shows('fraction_bar', 'shaded', __('On the bar'), '{a}/{b}')],
+                'fraction_bar',
+                500,
+                ['parts' => '{b}'],
+            ),
+            'median' => self::withPiece(
+                __('Add the values 7, 9 and 15, and read off the median.'),
+                [self::shows('data_line', 'median', __('The median'), '9')],
+                'data_line',
+                380,
+                ['values' => '4, 8, 9, 10'],
+            ),
             default => abort(422, __('There is no such prompt.')),
         };
 
@@ -354,6 +382,27 @@ final class ReadyPrompts
     private static function number(string $id, string $words, string $right, array $more = []): array
     {
         return $more + ['id' => $id, 'kind' => 'number', 'words' => $words, 'spot' => null, 'right' => $right];
+    }
+
+    /** @return array<string, mixed> */
+    private static function shows(string $piece, string $fact, string $words, string $right): array
+    {
+        return ['id' => str_replace('_', '-', "{$piece}-{$fact}"), 'kind' => 'state', 'words' => $words, 'spot' => null] +
+            ['piece' => $piece, 'fact' => $fact, 'right' => $right];
+    }
+
+    /**
+     * One piece on an empty page.
+     *
+     * @param  list<array<string, mixed>>  $questions
+     * @param  array<string, int|string>  $settings
+     * @return array{array<string, mixed>, array<string, mixed>}
+     */
+    private static function withPiece(string $words, array $questions, string $kind, int $x, array $settings): array
+    {
+        $piece = ['type' => 'manipulative', 'kind' => $kind, 'x' => $x * 10, 'y' => 2000, 'settings' => $settings];
+
+        return [['words' => $words, 'questions' => $questions], self::page('blank', [['object' => $piece]])];
     }
 
     /**

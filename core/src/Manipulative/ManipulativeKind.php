@@ -157,6 +157,25 @@ enum ManipulativeKind: string
         return Values::of($set);
     }
 
+    /**
+     * Of settings from outside, the numbers that a prompt's values give: "{a}".
+     *
+     * @param  array<array-key, mixed>  $given
+     * @return array<string, string>
+     */
+    public function varied(array $given): array
+    {
+        $varied = [];
+        foreach ($this->rules()::settings() as $setting) {
+            $value = $given[$setting->name] ?? null;
+            if (is_int($setting->first) && is_string($value) && preg_match('/\A\{[^{}]{1,60}\}\z/u', $value) === 1) {
+                $varied[$setting->name] = $value;
+            }
+        }
+
+        return $varied;
+    }
+
     /** A state from outside, made to fit; the first one where there is none. */
     public function state(Values $set, mixed $given): Values
     {

@@ -277,10 +277,16 @@ final readonly class PlanPrompt
     /** As a student has it; where no values can be drawn, dots stand for them. */
     public function forStudent(string $seed, int $n): self
     {
+        return $this->filled($this->drawFor($seed, $n));
+    }
+
+    /** The values that a student has; dots where none can be drawn. */
+    public function drawFor(string $seed, int $n): Draw
+    {
         try {
-            return $this->filled($this->values()->draw($seed, $n));
+            return $this->values()->draw($seed, $n);
         } catch (InvalidValues) {
-            return $this->filled(Draw::unknown());
+            return Draw::unknown();
         }
     }
 

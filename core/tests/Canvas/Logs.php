@@ -81,6 +81,21 @@ final class Logs
         );
     }
 
+    /** @param  array<string, mixed>  $object  as a teacher hands it out, to be taken into the hand */
+    public static function handedOut(string $id, array $object): Operation
+    {
+        return Operation::read(
+            [
+                'id' => self::id($id),
+                'kind' => 'add',
+                'layer' => 'pieces',
+                'at' => 1_000,
+                'body' => ['object' => $object],
+            ],
+            Author::teacher(),
+        );
+    }
+
     /** The same operation on a page that another one added. */
     public static function onPage(string $page, Operation $operation): Operation
     {

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Manipulative;
 
+use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\ReadObject;
+use Crag\Canvas\Scene;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Manipulative\Act;
 use Crag\Manipulative\Field;
 use Crag\Manipulative\ManipulativeKind;
+use Crag\Prompt\Values\Values;
 use Crag\Render\ManipulativeSvg;
+use Crag\Tests\Canvas\Logs;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -113,13 +117,48 @@ final class EachKindTest extends TestCase
         self::assertNotSame([], $seen);
     }
 
-    public function test_fixed_settings_stay_and_free_ones_begin_anew(): void
+    public function test_with_other_settings_it_begins_anew(): void
     {
-        $free = Hands::on(ManipulativeKind::TenFrame, ['frames' => 1], Act::press('cell', 3));
-        self::assertSame('1 of 10 filled', (string) $free->says());
+        $frame = Hands::on(ManipulativeKind::TenFrame, ['frames' => 1], Act::press('cell', 3));
+        self::assertSame('1 of 10 filled', (string) $frame->says());
+        self::assertTrue($frame->isWorked());
+        $other = $frame->with(['settings' => ['frames' => 2]]);
+        self::assertSame('0 of 20 filled', (string) $other->says());
+        self::assertFalse($other->isWorked());
+    }
+
+    public function test_handed_out_its_settings_stay_unless_they_are_free(): void
+    {
+        $free = Hands::on(ManipulativeKind::TenFrame, ['frames' => 1]);
         $fixed = Manipulative::read(new Fields(['free' => false] + $free->toArray()));
-        self::assertEquals($fixed, $fixed->with(['settings' => ['frames' => 2]]));
-        self::assertSame('0 of 20 filled', (string) $free->with(['settings' => ['frames' => 2]])->says());
+        $change = static fn (string $id): Operation => Logs::operation("change-{$id}", 'change', [
+            'target' => Logs::id($id),
+            'set' => ['settings' => ['frames' => 3], 'act' => ['part' => 'cell', 'n' => 2]],
+        ]);
+        $scene = Scene::fold([
+            Logs::handedOut('free', $free->toArray()),
+            Logs::handedOut('fixed', $fixed->toArray()),
+            $change('free'),
+            $change('fixed'),
+        ]);
+        $says = static fn (string $id): string => $scene->placed[Logs::id($id)]->object instanceof Manipulative
+            ? (string) $scene->placed[Logs::id($id)]->object->says()
+            : '';
+        self::assertSame('1 of 30 filled', $says('free'));
+        self::assertSame('1 of 10 filled', $says('fixed'));
+    }
+
+    public function test_each_student_is_given_the_values_that_are_theirs(): void
+    {
+        $bar = Hands::on(ManipulativeKind::FractionBar, ['parts' => '{a}', 'rows' => 2]);
+        self::assertSame(['parts' => '{a}'], $bar->vary);
+        $cards = Hands::on(ManipulativeKind::NumberCards, ['cards' => '{a}, +, {b}']);
+        $values = Values::in(['{a: 7} and {b = a + 2}']);
+        $draw = $values->draw('seed', 1);
+        self::assertSame([7, 7], $bar->filled($draw)->state->list('parts'));
+        self::assertSame([], $bar->filled($draw)->vary);
+        self::assertSame('7, +, 9', $cards->filled($draw)->settings->words('cards'));
+        self::assertSame([3, 3], $bar->with(['settings' => ['parts' => 3, 'rows' => 2]])->state->list('parts'));
     }
 
     public function test_what_is_no_manipulative_or_no_act_is_refused(): void

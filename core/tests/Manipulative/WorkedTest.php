@@ -59,7 +59,7 @@ final class WorkedTest extends TestCase
         $bar = ManipulativeKind::FractionBar;
         yield 'three quarters' => [$bar, [], $cells(0, 1, 3), ['shaded' => '3/4', 'parts' => '4'], '3/4 shaded'];
         yield 'a part pressed twice' => [$bar, [], $cells(0, 1, 1), ['shaded' => '1/4']];
-        yield 'six eighths are three quarters' => [$bar, ['parts' => 8], $cells(0, 1, 2, 3, 4, 5), ['shaded' => '3/4']];
+        yield 'six eighths' => [$bar, ['parts' => 8], $cells(0, 1, 2, 3, 4, 5), ['shaded' => '6/8']];
         yield 'a half and a third' => [
             $bar,
             ['rows' => 2, 'parts' => 2],
@@ -68,7 +68,7 @@ final class WorkedTest extends TestCase
             '1/2, 1/3 shaded',
         ];
         yield 'parts that are taken away lose their shade' => [
-            $bar, [], [...$cells(3), Act::press('fewer')], ['shaded' => '0', 'parts' => '3'],
+            $bar, [], [...$cells(3), Act::press('fewer')], ['shaded' => '0/3', 'parts' => '3'],
         ];
         yield 'a bar has one part at least' => [$bar, ['parts' => 1], [Act::press('fewer')], ['parts' => '1']];
         yield 'more than a whole' => [

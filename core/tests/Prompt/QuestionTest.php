@@ -196,4 +196,49 @@ final class QuestionTest extends TestCase
     {
         return $more + ['id' => 'q1', 'kind' => $kind, 'words' => 'Say it.', 'spot' => null];
     }
+
+    /** @return iterable<array{string, string, string}> what is right, what a piece shows, and what comes of it */
+    public static function shown(): iterable
+    {
+        yield ['3/4', '6/8', 'right'];
+        yield ['0.75', '3/4', 'right'];
+        yield ['3/4', '4/3', 'wrong'];
+        yield ['15:40', '15:40', 'right'];
+        yield ['1:2', '2:4', 'wrong'];
+        yield ['(x+2)(x+3)', 'x² + 5x + 6', 'right'];
+        yield ['x', 'x + 3', 'wrong'];
+        yield ['7,14,21', '7, 14, 21', 'right'];
+        yield ['7, 14', '7, 14, 21', 'wrong'];
+        yield ['Balanced', 'balanced', 'right'];
+        yield ['balanced', 'left', 'wrong'];
+        yield ['h2o', 'H2O', 'right'];
+        yield ['−2', '-2', 'right'];
+        yield ['4', '', 'wrong'];
+    }
+
+    #[DataProvider('shown')]
+    public function test_what_a_piece_shows_is_compared_as_a_number_where_it_is_one(
+        string $right,
+        string $shows,
+        string $outcome,
+    ): void {
+        $question = Question::read(new Fields([
+            'id' => 'q1',
+            'kind' => 'state',
+            'words' => '',
+            'piece' => 'fraction_bar',
+            'fact' => 'shaded',
+            'right' => $right,
+        ]));
+        self::assertSame($outcome, $question->compare($shows)?->outcome->value);
+        self::assertStringNotContainsString('right', (string) json_encode($question->forStudent('seed')));
+    }
+
+    public function test_a_piece_is_asked_only_for_what_it_can_tell(): void
+    {
+        $this->expectException(UnreadableFields::class);
+        Question::read(new Fields([
+            'id' => 'q1', 'kind' => 'state', 'words' => '', 'piece' => 'clock', 'fact' => 'shaded', 'right' => '',
+        ]));
+    }
 }

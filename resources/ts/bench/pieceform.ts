@@ -40,6 +40,7 @@ export class PieceForm {
             this.fill(piece, {});
         }
         this.root.classList.toggle('is-changing', this.changing !== null);
+        element('.piece-free', this.root).hidden = this.bench.layer === 'student';
     }
 
     /** Another kind is chosen: a new one is made. */
@@ -56,7 +57,8 @@ export class PieceForm {
         this.bench.settings.piece = object.kind;
         this.bench.choose('pieces');
         this.changing = id;
-        this.fill(object.kind, object.settings);
+        this.fill(object.kind, { ...object.settings, ...object.vary });
+        element<HTMLInputElement>('[name=free]', this.root).checked = object.free === true;
         this.open();
         this.show();
         this.root.querySelector<HTMLElement>('input, select, button')?.focus();
@@ -65,7 +67,9 @@ export class PieceForm {
     private fill(kind: string, given: Record<string, unknown>): void {
         this.kind = kind;
         const fields = element('.piece-fields', this.root);
-        fields.replaceChildren(...(RULES[kind]?.settings() ?? []).map((one) => field(one, given[one.name])));
+        fields.replaceChildren(
+            ...(RULES[kind]?.settings() ?? []).map((one) => field(one, given[one.name], this.bench.varies)),
+        );
     }
 
     private submit(): void {
@@ -73,21 +77,31 @@ export class PieceForm {
         const given: Record<string, unknown> = {};
         for (const { name, first } of RULES[kind]?.settings() ?? []) {
             const { value } = this.root.elements.namedItem(name) as HTMLInputElement | HTMLSelectElement;
-            given[name] = typeof first === 'string' ? value : Math.round(Number(value));
+            given[name] = typeof first === 'string' || value.startsWith('{') ? value : Math.round(Number(value));
         }
         if (changing !== null) {
-            bench.make('change', { target: changing, set: { settings: given } });
+            bench.make('change', { target: changing, set: { settings: given, ...this.freedom() } });
             this.changing = null;
             this.done();
             return;
         }
-        const { width, height } = sketchOf(begun(kind, given, 0, 0));
+        const { width, height } = sketchOf(begun(kind, given));
         const [x, y] = this.middle();
         const [pageWide, pageHigh] = bench.view.paperSize;
         const keep = (value: number, room: number): number => Math.max(10, Math.min(value, room - 10));
         const at = [keep(x - width / 2, pageWide - width), keep(y - height / 2, pageHigh - height)] as const;
-        bench.add(begun(kind, given, Math.round(at[0] * TENTHS), Math.round(at[1] * TENTHS)));
+        const corner = [Math.round(at[0] * TENTHS), Math.round(at[1] * TENTHS)] as const;
+        bench.add(begun(kind, given, corner, this.isFree));
         this.done();
+    }
+
+    /** Whether students may change the settings; asked where a teacher makes it. */
+    private get isFree(): boolean {
+        return element<HTMLInputElement>('[name=free]', this.root).checked;
+    }
+
+    private freedom(): { free?: boolean } {
+        return this.bench.layer === 'student' ? {} : { free: this.isFree };
     }
 
     /** The middle of what is seen, in units. */
@@ -98,7 +112,7 @@ export class PieceForm {
     }
 }
 
-function field(setting: Setting, given: unknown): HTMLElement {
+function field(setting: Setting, given: unknown, varies: boolean): HTMLElement {
     const label = document.createElement('label');
     label.className = 'piece-field';
     const words = document.createElement('span');
@@ -120,6 +134,9 @@ function field(setting: Setting, given: unknown): HTMLElement {
     if (typeof setting.first === 'string') {
         input.maxLength = 120;
         input.dir = 'auto';
+    } else if (varies) {
+        // A number, or the name of a value that each student has.
+        Object.assign(input, { inputMode: 'text', pattern: '-?[0-9]+|\\{.+\\}', required: true });
     } else {
         Object.assign(input, { type: 'number', min: String(setting.least), max: String(setting.most), required: true });
     }

@@ -49,6 +49,8 @@ export interface WorkbenchSettings {
     address: string;
     /** Plain letters are the desk's keys: tools are taken up with Shift. */
     isOnDesk?: boolean;
+    /** Pieces may be given other settings for each student. */
+    varies?: boolean;
     wet: WetSender | null;
     /** Something finished, to be delivered. */
     put(canvas: string, operation: Operation): void;
@@ -179,6 +181,10 @@ export class Workbench {
 
     get words(): BenchWords {
         return this.around.words;
+    }
+
+    get varies(): boolean {
+        return this.around.varies === true;
     }
 
     get isOnDesk(): boolean {
@@ -440,13 +446,14 @@ export class Workbench {
     /** Opens words or a formula to be changed. */
     open(id: string): void {
         const placed = this.view.log.scene.objects.get(id);
-        if (placed === undefined || placed.layer !== this.layer || placed.locked === true) {
+        const isFree = placed?.object.type === 'manipulative' && placed.object.free === true;
+        if (placed === undefined || placed.locked === true || (placed.layer !== this.layer && !isFree)) {
             return;
         }
         if (placed.object.type === 'text' || placed.object.type === 'note') {
             this.selection.clear();
             this.typing.edit(id);
-        } else if (placed.object.type === 'manipulative' && placed.object.free === true) {
+        } else if (placed.object.type === 'manipulative') {
             this.resetPiece(id);
         } else if (placed.object.type === 'maths') {
             void this.putting.rewriteMaths(id, placed.object.source);

@@ -51,6 +51,7 @@ export class Drawing {
                 stamps: settings.stamps,
                 words,
                 address,
+                varies: true,
                 wet: null,
                 put: (canvas, operation) => {
                     void present(this.outbox).put(canvas, operation);

@@ -20,6 +20,8 @@
 @endforeach
 <form class="tray-group piece-settings" data-for="pieces" aria-label="{{ __('Settings of the piece') }}">
     <div class="piece-fields"></div>
+    <label class="form-check piece-free"><input type="checkbox" class="form-check-input" name="free">
+        {{ __('Students may change these settings') }}</label>
     <button class="btn btn-go piece-add"><x-icon name="plus-lg" /> {{ __('Put it on the page') }}</button>
     <button class="btn btn-go piece-change"><x-icon name="check2" /> {{ __('Begin anew with these') }}</button>
 </form>

@@ -352,6 +352,10 @@ final class PlanTest extends CragTestCase
                 'fractions',
                 'linear',
                 'moments',
+                'level',
+                'bags',
+                'shade',
+                'median',
             ] as $key
         ) {
             yield $key => [$key];

@@ -12,6 +12,7 @@ use Crag\Manipulative\Said;
 use Crag\Manipulative\Sketch;
 use Crag\Manipulative\Values;
 use Crag\Prompt\Tray\Tool;
+use Crag\Prompt\Values\Draw;
 
 /**
  * A piece with settings and a state, its upper left corner in tenths. A change says what was done to it ("act"), so
@@ -21,7 +22,7 @@ final readonly class Manipulative implements Handled
 {
     public const TYPE = 'manipulative';
 
-    public const CHANGEABLE = ['act', 'settings', 'x', 'y'];
+    public const CHANGEABLE = ['act', 'settings', 'free', 'x', 'y'];
 
     /** What students change of one that a teacher handed out. */
     public const HANDED_OUT = ['act', 'settings'];
@@ -32,8 +33,13 @@ final readonly class Manipulative implements Handled
         public int $y,
         public Values $settings,
         public Values $state,
-        /** Whether its settings may be changed. */
+        /** Whether students may change its settings where it was handed out. */
         public bool $free,
+        /**
+         * @var array<string, string> settings that each student is given by the prompt's values, as "{a}": until then
+         *     they are as usual
+         */
+        public array $vary = [],
     ) {
     }
 
@@ -51,6 +57,7 @@ final readonly class Manipulative implements Handled
             $settings,
             $kind->state($settings, self::map($fields, 'state')),
             $fields->flag('free'),
+            $kind->varied((self::map($fields, 'vary') ?? []) + (self::map($fields, 'settings') ?? [])),
         );
     }
 
@@ -61,8 +68,7 @@ final readonly class Manipulative implements Handled
     }
 
     /**
-     * The same with settings changed, as {@see ReadObject::settings} gives them. Other settings begin anew; fixed ones
-     * stay.
+     * The same with settings changed, as {@see ReadObject::settings} gives them. With other settings it begins anew.
      *
      * @param  array<string, mixed>  $set
      *
@@ -71,7 +77,7 @@ final readonly class Manipulative implements Handled
     public function with(array $set): self
     {
         $fields = new Fields($set);
-        $settings = $this->free && isset($set['settings']) ? $this->kind->settings($set['settings']) : null;
+        $settings = isset($set['settings']) ? $this->kind->settings($set['settings']) : null;
         $state = $settings === null ? $this->state : $this->kind->rules()::start($settings);
         $now = $settings ?? $this->settings;
 
@@ -81,8 +87,40 @@ final readonly class Manipulative implements Handled
             isset($set['y']) ? ReadField::position($fields, 'y') : $this->y,
             $now,
             isset($set['act']) ? $this->kind->rules()::after($now, $state, Act::read($fields->object('act'))) : $state,
-            $this->free,
+            is_bool($set['free'] ?? null) ? $set['free'] : $this->free,
+            $settings === null ? $this->vary : $this->kind->varied((array) $set['settings']),
         );
+    }
+
+    /**
+     * What of a change counts where it was handed out.
+     *
+     * @param  array<string, mixed>  $set
+     * @return array<string, mixed>
+     */
+    public function handedOut(array $set): array
+    {
+        return $this->free ? $set : array_diff_key($set, ['settings' => 0]);
+    }
+
+    /** As one student is given it, with the values that the student has. */
+    public function filled(Draw $draw): self
+    {
+        $given = $this->settings->toArray();
+        foreach ($given as $name => $value) {
+            if (is_string($value)) {
+                $given[$name] = $draw->fill($value);
+            }
+        }
+        foreach ($this->vary as $name => $text) {
+            // A true minus sign is none to PHP.
+            $given[$name] = (int) str_replace('−', '-', $draw->fill($text));
+        }
+        $settings = $this->kind->settings($given);
+        $isSame = $settings->toArray() === $this->settings->toArray();
+        $state = $isSame ? $this->state : $this->kind->rules()::start($settings);
+
+        return new self($this->kind, $this->x, $this->y, $settings, $state, $this->free);
     }
 
     public function sketch(): Sketch
@@ -119,7 +157,7 @@ final readonly class Manipulative implements Handled
             'y' => $this->y,
             'settings' => $this->settings->toArray(),
             'state' => $this->state->toArray(),
-        ] + ($this->free ? ['free' => true] : []);
+        ] + ($this->free ? ['free' => true] : []) + ($this->vary === [] ? [] : ['vary' => $this->vary]);
     }
 
     public function tool(): Tool

@@ -110,7 +110,7 @@ final class ReadObject
                 'strength' => ShapeLook::strength($set),
                 'line' => $set->oneOf($name, ShapeLook::LINES),
                 'ends' => $set->oneOf($name, ShapeLook::ENDS),
-                'filled', 'fixed', 'locked', 'stack' => $set->flag($name),
+                'filled', 'fixed', 'locked', 'stack', 'free' => $set->flag($name),
                 'x', 'y' => ReadField::position($set, $name),
                 'w', 'h' => ReadField::length($set, $name),
                 'size' => ReadField::size($set),

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Crag\Canvas\Operation;
 
+use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\Operation;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\ObjectId;
 use Crag\Canvas\Object\ReadObject;
 use Crag\Canvas\SceneDraft;
@@ -52,12 +54,16 @@ final readonly class Change implements Effect
 
     public function apply(SceneDraft $draft, Operation $operation): void
     {
-        $object = $draft->touchable($this->target, $operation->author)?->object;
-        if ($object === null) {
+        $placed = $draft->touchable($this->target, $operation->author);
+        if ($placed === null) {
             return;
         }
+        $object = $placed->object;
+        $set = $object instanceof Manipulative && $placed->layer === Layer::Pieces
+            ? $object->handedOut($this->set)
+            : $this->set;
         try {
-            $draft->replace($this->target, ReadObject::with($object, $this->set));
+            $draft->replace($this->target, ReadObject::with($object, $set));
         } catch (UnreadableFields) {
             // A change that does not fit what it names leaves it as it was.
         }

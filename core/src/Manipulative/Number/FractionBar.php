@@ -103,13 +103,15 @@ final class FractionBar implements Kind
     public static function facts(Values $set, Values $state): array
     {
         [$numerator, $denominator] = [0, 1];
-        foreach ($state->list('parts') as $row => $count) {
+        $count = count($state->list('parts'));
+        foreach ($state->list('parts') as $row => $parts) {
             $bits = self::bits($state->list('shaded')[$row] ?? 0);
-            [$numerator, $denominator] = [$numerator * $count + $bits * $denominator, $denominator * $count];
+            [$numerator, $denominator] = [$numerator * $parts + $bits * $denominator, $denominator * $parts];
         }
 
         return [
-            'shaded' => Written::fraction($numerator, $denominator),
+            // Of one bar as it stands; together in lowest terms.
+            'shaded' => $count === 1 ? "{$numerator}/{$denominator}" : Written::fraction($numerator, $denominator),
             'parts' => (string) array_sum($state->list('parts')),
         ];
     }

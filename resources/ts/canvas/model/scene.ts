@@ -12,7 +12,7 @@ import {
 import { following, tiedOnlyTo } from './ties';
 import { mayHave, plain } from './usual';
 import { constructed } from './construct/elements';
-import { worked } from './manipulative/manipulative';
+import { handedOut, worked, type Manipulative } from './manipulative/manipulative';
 import { present } from '../../present';
 
 export interface Scene {
@@ -42,6 +42,10 @@ export function samplesOf(stroke: Stroke): Sample[] {
         decoded.set(stroke, samples);
     }
     return samples;
+}
+
+function settable(object: Manipulative, layer: Layer, set: Record<string, unknown>): Record<string, unknown> {
+    return layer === 'pieces' ? handedOut(object, set) : set;
 }
 
 export function emptyScene(): Scene {
@@ -100,7 +104,7 @@ export function apply(scene: Scene, operation: Operation): void {
                     placed.object.type === 'construction'
                         ? constructed(placed.object, present(body.set))
                         : placed.object.type === 'manipulative'
-                          ? worked(placed.object, present(body.set))
+                          ? worked(placed.object, settable(placed.object, placed.layer, present(body.set)))
                           : plain({ ...untied(placed.object, present(body.set)), ...body.set } as Placed['object']),
             });
         }

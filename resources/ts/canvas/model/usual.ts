@@ -11,7 +11,7 @@ function usualOf(object: CanvasObject): Record<string, unknown> {
         return { put: undefined, drop: undefined };
     }
     if (object.type === 'manipulative') {
-        return { act: undefined };
+        return { act: undefined, free: false };
     }
     return object.type === 'text' ? { marks: undefined, list: 'none', face: 'plain' } : {};
 }

@@ -14,17 +14,45 @@ export interface Manipulative {
     y: number;
     settings: Record<string, Value>;
     state: Record<string, Value>;
-    /** Whether its settings may be changed. */
+    /** Whether students may change its settings where it was handed out. */
     free?: true;
+    /** Settings that each student is given by the prompt's values, as "{a}". */
+    vary?: Record<string, string>;
 }
 
 const sketches = new WeakMap<Manipulative, Sketch>();
 
 /** A new one of a kind. */
-export function begun(kind: string, given: Record<string, unknown>, x: number, y: number): Manipulative {
+export function begun(
+    kind: string,
+    given: Record<string, unknown>,
+    [x, y]: readonly [number, number] = [0, 0],
+    free = false,
+): Manipulative {
     const settings = settingsOf(kind, given);
     const state = RULES[kind]?.start(settings).toArray() ?? {};
-    return { type: 'manipulative', kind, x, y, settings: settings.toArray(), state, free: true };
+    return {
+        type: 'manipulative',
+        kind,
+        x,
+        y,
+        settings: settings.toArray(),
+        state,
+        ...(free && { free }),
+        ...varied(kind, given),
+    };
+}
+
+/** Of settings the numbers that a prompt's values give, as Crag\\Manipulative\\ManipulativeKind::varied finds them. */
+function varied(kind: string, given: Record<string, unknown>): Pick<Manipulative, 'vary'> {
+    const vary = Object.fromEntries(
+        (RULES[kind]?.settings() ?? []).flatMap(({ name, first }): [string, string][] => {
+            const value = given[name];
+            const isVaried = typeof first === 'number' && typeof value === 'string' && /^\{[^{}]{1,60}\}$/u.test(value);
+            return isVaried ? [[name, value]] : [];
+        }),
+    );
+    return Object.keys(vary).length === 0 ? {} : { vary };
 }
 
 function settingsOf(kind: string, given: Record<string, unknown>): Values {
@@ -48,20 +76,29 @@ export function worked(object: Manipulative, set: Record<string, unknown>): Mani
     if (rules === undefined) {
         return object;
     }
-    const given = object.free === true ? (set.settings as Record<string, unknown> | undefined) : undefined;
+    const given = set.settings as Record<string, unknown> | undefined;
     const settings = given === undefined ? Values.of(object.settings) : settingsOf(object.kind, given);
     let state = given === undefined ? Values.of(object.state) : rules.start(settings);
     if (set.act !== undefined) {
         const { part, n = 0, x = null, y = null, to = null } = set.act as Partial<Act> & Pick<Act, 'part'>;
         state = rules.after(settings, state, { part, n, x, y, to });
     }
+    const free = typeof set.free === 'boolean' ? set.free : object.free;
     return {
-        ...object,
-        ...(typeof set.x === 'number' && { x: set.x }),
-        ...(typeof set.y === 'number' && { y: set.y }),
+        type: object.type,
+        kind: object.kind,
+        x: typeof set.x === 'number' ? set.x : object.x,
+        y: typeof set.y === 'number' ? set.y : object.y,
         settings: settings.toArray(),
         state: state.toArray(),
+        ...(free === true && { free }),
+        ...(given !== undefined ? varied(object.kind, given) : object.vary !== undefined && { vary: object.vary }),
     };
+}
+
+/** What of a change counts where it was handed out. */
+export function handedOut({ free }: Manipulative, set: Record<string, unknown>): Record<string, unknown> {
+    return free === true ? set : Object.fromEntries(Object.entries(set).filter(([name]) => name !== 'settings'));
 }
 
 /** What it looks like and what can be taken hold of. */

@@ -13,7 +13,6 @@ use Crag\Tests\Canvas\Examples;
 use Crag\Tests\Canvas\Handwriting;
 use Crag\Tests\Canvas\Logs;
 use Deploy\Browser\Page;
-use Deploy\Install\Setup;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Process\Process;
 use Tests\Support\BrowserTestCase;
@@ -556,35 +555,5 @@ final class ReachTest extends BrowserTestCase
     private function canvas(Page $page): string
     {
         return (string) $page->find('#page-frame')->getAttribute('data-ready');
-    }
-
-    /** @param  string  $within  the part that is new, where the rest of the page was looked at before */
-    private function assertAccessible(Page $page, string $what, string $within = 'html'): void
-    {
-        $page->seen($within);
-        // What goes round for ever does not count.
-        $still =
-            'return document.getAnimations().every('.
-            '(one) => one.playState !== "running" || one.effect?.getComputedTiming().endTime === Infinity)';
-        $page->until(static fn (): bool => $page->run($still) === true, 'everything to stand still');
-        if ($page->run('return window.axe === undefined') === true) {
-            $page->run((string) file_get_contents(Setup::root().'/node_modules/axe-core/axe.min.js'));
-        }
-        foreach (['light', 'dark'] as $scheme) {
-            // Colours change at once, as they do for whoever wants less motion.
-            $page->prefers(['prefers-color-scheme' => $scheme, 'prefers-reduced-motion' => 'reduce']);
-            // In the dark only the colours are others.
-            $found = $page->run(
-                <<<'JS'
-                const { violations } = await axe.run(arguments[1], { resultTypes: ['violations'], ...(arguments[0] === 'dark' && { runOnly: ['color-contrast'] }) });
-                return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.any[0]?.data?.contrastRatio ?? ''}`).join(', ')}`);
-                JS
-                ,
-                $scheme,
-                $within,
-            );
-            self::assertSame([], $found, "{$what}, {$scheme}");
-        }
-        $page->prefers([]);
     }
 }

@@ -262,6 +262,8 @@ class Group {
         field.addEventListener('keydown', (event) => {
             event.stopPropagation();
             if (event.key === 'Enter' || event.key === 'Escape') {
+                // The button beneath, which gets the focus back, is not pressed by the same key.
+                event.preventDefault();
                 done(event.key === 'Enter');
             }
         });

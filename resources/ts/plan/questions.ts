@@ -40,6 +40,9 @@ export class QuestionList {
         });
         this.list.addEventListener('change', (event) => {
             const input = event.target as HTMLInputElement;
+            if (event.target instanceof HTMLSelectElement) {
+                this.collect(present(event.target.closest<HTMLElement>('li')));
+            }
             if (input.dataset.option === 'picture' && input.files?.[0] !== undefined) {
                 void this.picture(input, input.files[0]);
             }

@@ -64,21 +64,19 @@
             data-do="option"><x-icon name="plus-lg" /> {{ __('Choice') }}</button>
             <x-choice data-field="shuffle">
                 {{ __('Other order for each student') }}</x-choice></div>
-        <label data-kinds="number maths state">{{ __('Right answer') }} <input class="form-control" data-field="right"
-            maxlength="300" dir="ltr" autocomplete="off" spellcheck="false"
-            placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
-        <div data-kinds="state" class="question-row">
-            <label>{{ __('Piece') }} <select class="form-select" data-field="piece">
+        <label data-kinds="state">{{ __('Piece') }} <select class="form-select" data-field="piece">
                 @foreach (Crag\Manipulative\ManipulativeKind::cases() as $piece)<option
                     value="{{ $piece->value }}">{{ __($piece->word()) }}</option>@endforeach
             </select></label>
-            <label>{{ __('What is asked') }} <select class="form-select" data-field="fact">
+        <label data-kinds="state">{{ __('What is asked') }} <select class="form-select" data-field="fact">
                 @foreach (Crag\Manipulative\ManipulativeKind::cases() as $piece)
                     @foreach ($piece->rules()::factWords() as $fact => $word)<option value="{{ $fact }}"
                         data-piece="{{ $piece->value }}">{{ __($word) }}</option>@endforeach
                 @endforeach
             </select></label>
-        </div>
+        <label data-kinds="number maths state">{{ __('Right answer') }} <input class="form-control" data-field="right"
+            maxlength="300" dir="ltr" autocomplete="off" spellcheck="false"
+            placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
         <label data-kinds="text">{{ __('Right answers, one per line') }}
             <textarea class="form-control" data-field="rights" rows="2" dir="auto"></textarea></label>
         <details data-kinds="number maths"

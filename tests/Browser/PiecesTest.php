@@ -1,0 +1,291 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Crag\Manipulative\ManipulativeKind;
+use Deploy\Browser\Page;
+use Facebook\WebDriver\WebDriverSelect;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\BrowserTestCase;
+
+/** Pieces with a state: put on the page, worked by mouse, touch and keys, and seen by the teacher. */
+final class PiecesTest extends BrowserTestCase
+{
+    private const ENTER = "\u{E007}";
+
+    private const RIGHT = "\u{E014}";
+
+    /** What is done to a part of each kind by pointer, and what it then says. */
+    private const DONE = [
+        'Number' => [
+            ['fraction_bar', 'cell:1', 'press', '1/4 shaded'],
+            ['fraction_circle', 'cell:1', 'press', '1/4 shaded'],
+            ['base_ten', 'add:1', 'press', '10 in blocks'],
+            ['place_value', 'add:3', 'press', 'Shows 0.1'],
+            ['number_line', 'end:0', 'drag', 'jumps +'],
+            ['counters', 'token:0', 'press', '4 of +1, 4 of −1'],
+            ['ten_frame', 'cell:7', 'press', '1 of 20 filled'],
+            ['hundred_square', 'cell:41', 'press', '1 coloured: 42'],
+            ['number_cards', 'token:3', 'lift', 'Line: 4'],
+        ],
+        'Algebra' => [
+            ['algebra_tiles', 'arrange:0', 'press', '(x + 2)(x + 3)'],
+            ['balance', 'add:3', 'press', 'Right is heavier'],
+            ['bar_model', 'length:0', 'type', 'Bars: 15 + 8'],
+        ],
+        'Measure' => [
+            ['clock', 'minute:0', 'drag', 'Clock at 9:'],
+            ['coins', 'add:7', 'press', 'Coins: 1, total 2'],
+            ['geoboard', 'peg:7', 'press', 'Pegs in the band: 1'],
+        ],
+        'Chance' => [
+            ['dice', 'roll:0', 'press', 'Rolled'],
+            ['coin_toss', 'toss:10', 'press', 'in 10 tosses'],
+            ['spinner', 'spin:1', 'press', 'Landed on'],
+        ],
+        'Data' => [
+            ['sum_table', 'cell:0', 'type', 'Adds up to 15'],
+            ['bar_chart', 'value:1', 'type', 'B 10'],
+            ['data_line', 'add:5', 'press', '1 values, median 5'],
+            ['venn_sets', 'token:5', 'lift', '1 of 9 laid'],
+            ['tree_diagram', 'branch:0', 'type', 'don’t add up'],
+        ],
+        'Science' => [
+            ['loaded_beam', 'hook:-2', 'press', 'Tips left'],
+            ['spring', 'add:0', 'press', '1 N stretches it by 5 mm'],
+            ['pulley', 'pull:10', 'press', 'Pulled 10 cm'],
+            ['circuit', 'switch:3', 'press', '1 of 1 lamps lit'],
+            ['atoms', 'add:3', 'press', 'O, bonds don’t fit yet'],
+            ['staff', 'step:4', 'press', 'Notes: G4'],
+        ],
+    ];
+
+    /** @return iterable<string, array{string}> */
+    public static function subjects(): iterable
+    {
+        foreach (array_keys(self::DONE) as $subject) {
+            yield $subject => [$subject];
+        }
+    }
+
+    #[DataProvider('subjects')]
+    public function test_each_kind_is_put_on_the_page_and_worked_by_pointer_and_by_keys(string $subject): void
+    {
+        [, $code] = $this->startLesson("Pieces: {$subject}");
+        $this->maths();
+        $page = self::seeWhole($this->join('Signe', $code));
+        foreach (self::DONE[$subject] as [$kind, $part, $how, $says]) {
+            $this->put($page, $subject, $kind);
+            $before = $this->says($page);
+            $this->work($page, $part, $how);
+            $this->waitFor($page, $says, "{$kind} by pointer");
+            $page->press("\u{E009}", 'z');
+            $page->until(fn (): bool => $this->says($page) === $before, "{$kind} undone");
+            $this->workByKeys($page, $part, $how);
+            $page->until(fn (): bool => $this->says($page) !== $before, "{$kind} by keys");
+            // All of it is taken away again: the next one lies alone.
+            $page->until(
+                fn (): bool => $page->press("\u{E009}", 'z')->all('.piece-parts') === [],
+                "{$kind} to be gone",
+            );
+        }
+        self::assertSame([], $page->complaints());
+    }
+
+    public function test_every_kind_is_tried_here(): void
+    {
+        self::assertEqualsCanonicalizing(
+            array_column(ManipulativeKind::cases(), 'value'),
+            array_column(array_merge(...array_values(self::DONE)), 0),
+        );
+    }
+
+    public function test_a_class_works_what_was_handed_out_and_the_desk_groups_it(): void
+    {
+        [$teacher, $code] = $this->startLesson('A level beam');
+        $this->prepare('loaded_beam', ['arms' => 4], 'balance', 'balanced');
+        $laptop = self::seeWhole($this->join('Aino', $code));
+        $tablet = self::seeWhole($this->join('Bo', $code, 820, 1180));
+        $phone = self::seeWhole($this->join('كريمة', $code, 390, 844));
+        // With the pen in the hand, by mouse, by pen and by touch: a part is the part's.
+        $this->hang($laptop, -2, 3, 'mouse');
+        $this->hang($laptop, 3, 2, 'mouse');
+        $this->waitFor($laptop, 'Balanced: moments 60 and 60', 'the beam of the laptop');
+        $this->hang($tablet, -1, 1, 'pen');
+        $this->waitFor($tablet, 'Tips left', 'the beam of the tablet');
+        $this->hang($phone, 4, 1, 'touch');
+        $this->hang($phone, -4, 1, 'touch');
+        $this->waitFor($phone, 'Balanced', 'the beam of the phone');
+        $teacher->waitForText('#answer-groups', 'balanced');
+        $teacher->until(
+            fn (): bool => str_contains((string) $teacher->run(
+                'return document.querySelector("#answer-groups").innerText.replace(/\s+/g, " ")',
+            ), '2 say balanced'),
+            'two that are level',
+        );
+        // Pressed, a group is chosen; the answers propose checks.
+        $teacher->click('#answer-groups .answer-chip');
+        $teacher->until(fn (): bool => count($teacher->all('.tile.is-chosen')) === 2, 'two tiles chosen');
+        // A load dragged to another hook, a reload in between, and undone.
+        $laptop->driver->navigate()->refresh();
+        $laptop->find('#page-frame[data-ready]');
+        self::seeWhole($laptop);
+        $this->waitFor($laptop, 'Balanced', 'the beam after a reload');
+        $this->dragTo($laptop, 'load:3', 'hook:1');
+        $this->waitFor($laptop, 'Tips left: moments 60 and 40', 'a load elsewhere');
+        $laptop->press("\u{E009}", 'z');
+        $this->waitFor($laptop, 'Balanced', 'the load where it was');
+        // Beside a part the pen draws, and the eraser rubs out the ink and not the piece.
+        $laptop->draw('.page-paper', [[0.1, 0.9], [0.2, 0.92], [0.3, 0.9]]);
+        $laptop->until(fn (): bool => in_array('add', array_column($this->log('Aino'), 'kind'), true), 'ink beside it');
+        $laptop->option('[data-tool=eraser]')->draw('.page-paper', [[0.2, 0.86], [0.2, 0.96]]);
+        $laptop->until(fn (): bool => in_array('remove', array_column($this->log('Aino'), 'kind'), true), 'the ink gone');
+        $laptop->draw('.page-paper', [[0.3, 0.2], [0.6, 0.3]]);
+        self::assertCount(1, $laptop->all('.piece-parts'));
+        self::assertSame([], [...$laptop->complaints(), ...$tablet->complaints(), ...$phone->complaints()]);
+        foreach (['laptop' => $laptop, 'phone' => $phone] as $what => $page) {
+            $this->assertAccessible($page, "pieces on a {$what}", '.page-frame');
+        }
+    }
+
+    public function test_a_plan_asks_what_a_piece_shows_and_its_settings_are_changed_and_set_free(): void
+    {
+        $teacher = $this->person('planner')->visit(self::$crag->address().'/plans');
+        $teacher->click('.library-new .btn-go')->click('#plan-add');
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === 1, 'a prompt');
+        $teacher->choose('#question-new', 'state');
+        (new WebDriverSelect($teacher->seen('#question-list [data-field=piece]')))->selectByValue('clock');
+        self::assertSame(
+            ['time', 'hands'],
+            $teacher->run('return [...document.querySelectorAll("#question-list [data-field=fact] option")].filter((o) => !o.hidden).map((o) => o.value)'),
+        );
+        $teacher->run(
+            'const field = document.querySelector("#question-list [data-field=fact]"); [...field.options].find((o) => !o.hidden && o.value === "hands").selected = true; field.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
+        $teacher->type('#question-list [data-field=right]', '3:30');
+        $teacher->option('#plan-bench [data-tool=pieces]');
+        $this->pick($teacher, 'Measure', 'clock');
+        $teacher->type('.piece-settings [name=hours]', '{h}')->click('.piece-free input')->click('.piece-add');
+        $teacher->until(fn (): bool => count($teacher->all('.piece-parts')) === 1, 'the clock on the page');
+        // Twice tapped with Move, it is set anew.
+        $teacher->option('#plan-bench [data-tool=move]');
+        $teacher->draw('#plan-bench .page-paper', [[0.5, 0.5]])->draw('#plan-bench .page-paper', [[0.5, 0.5]]);
+        $teacher->seen('.piece-change');
+        self::assertSame('{h}', $teacher->run('return document.querySelector(".piece-settings [name=hours]").value'));
+        $teacher->type('.piece-settings [name=minutes]', '20')->click('.piece-change');
+        $this->waitFor($teacher, 'Clock at 9:20', 'the clock set anew');
+        $teacher->until(function (): bool {
+            $prompt = (array) json_decode((string) $this->sql('select details from prompts where plan_id is not null order by rowid desc limit 1'), true);
+
+            return ($prompt['questions'][0]['right'] ?? '') === '3:30' && ($prompt['questions'][0]['fact'] ?? '') === 'hands';
+        }, 'the question saved');
+        self::assertSame([], $teacher->complaints());
+    }
+
+    /** @param  array<string, int|string>  $settings */
+    private function prepare(string $kind, array $settings, string $fact, string $right): void
+    {
+        $object = ['type' => 'manipulative', 'kind' => $kind, 'x' => 4000, 'y' => 2500, 'settings' => $settings];
+        $question = ['id' => 'q', 'kind' => 'state', 'words' => 'Make it level', 'spot' => null] +
+            ['piece' => $kind, 'fact' => $fact, 'right' => $right];
+        $this->sql(
+            'update prompts set pages = ?, details = ? where id = (select prompt_id from live_sessions order by rowid desc limit 1)',
+            [
+                json_encode([['backdrop' => ['kind' => 'blank'], 'objects' => [['object' => $object]]]]),
+                json_encode(['questions' => [$question]]),
+            ],
+        );
+    }
+
+    private function put(Page $page, string $subject, string $kind): void
+    {
+        $page->option('[data-tool=pieces]');
+        $this->pick($page, $subject, $kind);
+        $page->click('.piece-add');
+        $page->until(fn (): bool => count($page->all('.piece-parts')) === 1, "{$kind} on the page");
+    }
+
+    private function pick(Page $page, string $subject, string $kind): void
+    {
+        if (! $page->seen('.piece-settings')->isDisplayed()) {
+            $page->click('[data-tool=pieces]');
+        }
+        $page->click("[data-subject={$subject}]")->click("[data-piece={$kind}]");
+    }
+
+    private function work(Page $page, string $part, string $how): void
+    {
+        $at = "[data-part=\"{$part}\"]";
+        if ($page->run('return document.querySelector(arguments[0]).matches(".piece-control")', $at) === true) {
+            $page->click($at);
+
+            return;
+        }
+        match ($how) {
+            'drag' => $page->draw($at, [[0.5, 0.5], [2.0, 0.7], [3.2, 1.2]]),
+            'lift' => $page->draw($at, [[0.5, 0.5], [0.5, -1.0], [0.5, -2.2]]),
+            default => $page->draw($at, [[0.5, 0.4]]),
+        };
+        if ($how === 'type') {
+            $page->type('.piece-number', $part === 'value:1' ? '10' : '15')->press(self::ENTER);
+        }
+    }
+
+    private function workByKeys(Page $page, string $part, string $how): void
+    {
+        $page->run('document.querySelector(arguments[0]).focus()', "[data-part=\"{$part}\"]");
+        if ($how === 'drag') {
+            $page->press(self::RIGHT);
+        } elseif ($how === 'lift') {
+            foreach (range(1, 6) as $ignored) {
+                $page->press("\u{E013}");
+            }
+        } else {
+            $page->press(self::ENTER);
+        }
+        if ($how === 'type') {
+            $page->type('.piece-number', '7')->press(self::ENTER);
+        }
+    }
+
+    private function hang(Page $page, int $at, int $times, string $pointer): void
+    {
+        for ($i = 0; $i < $times; $i++) {
+            $page->draw("[data-part=\"hook:{$at}\"]", [[0.5, 0.5]], $pointer);
+        }
+    }
+
+    private function dragTo(Page $page, string $part, string $to): void
+    {
+        $far = $page->run(
+            <<<'JS'
+            const [a, b] = [...arguments].map((key) => document.querySelector(`[data-part="${key}"]`).getBoundingClientRect());
+            return (b.left + b.width / 2 - a.left) / a.width;
+            JS,
+            $part,
+            $to,
+        );
+        self::assertIsNumeric($far);
+        $page->draw("[data-part=\"{$part}\"]", [[0.5, 0.5], [((float) $far + 0.5) / 2, 0.6], [(float) $far, 0.5]]);
+    }
+
+    private function says(Page $page): string
+    {
+        return (string) $page->run('return document.querySelector(".piece-parts")?.getAttribute("aria-label") ?? ""');
+    }
+
+    private function waitFor(Page $page, string $says, string $what): void
+    {
+        $page->until(fn (): bool => str_contains($this->says($page), $says), "{$what}: {$says}");
+    }
+
+    private function maths(): void
+    {
+        $this->sql(
+            'update live_sessions set tray = ? where id = (select id from live_sessions order by rowid desc limit 1)',
+            [json_encode(['now' => ['kind' => 'maths', 'tools' => []], 'before' => null, 'changed' => 0])],
+        );
+    }
+}

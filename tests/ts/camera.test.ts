@@ -130,3 +130,19 @@ test('the part that is drawn on fills the frame, stays within the page, and grow
     // All over the page it is the whole page.
     assert.equal(drawnPart(at(0, 0, 1600, 1000), [160, 100], [1600, 1000]).scale, 0.1);
 });
+
+test('what is to be worked is seen at first, as wide as it is, and as large as one writes at most', () => {
+    const beam = { left: 400, top: 160, right: 1320, bottom: 580 };
+    const { scale, x, y } = forWriting(PHONE, WIDE, beam);
+    assert.equal(scale, 390 / (920 + 48));
+    const [left] = inFrame({ scale, x, y }, beam.left, beam.top);
+    const [right] = inFrame({ scale, x, y }, beam.right, beam.top);
+    assert.ok(left >= 0 && right <= 390);
+    // Something small is no reason to come nearer than one writes.
+    const clock = { left: 1400, top: 700, right: 1500, bottom: 800 };
+    assert.equal(forWriting(PHONE, WIDE, clock).scale, forWriting(PHONE, WIDE).scale);
+    const [, clockTop] = inFrame(forWriting(PHONE, WIDE, clock), 1450, 700);
+    assert.ok(clockTop > 0 && clockTop < 700);
+    // Where all of the page is seen anyway, it stands as it always does.
+    assert.deepEqual(forWriting(FRAME, WIDE, beam), whole(FRAME, WIDE));
+});

@@ -208,7 +208,7 @@ final class WorkedTest extends TestCase
             $balance,
             [],
             [Act::press('add', 3)],
-            ['balance' => 'right', 'right' => '12'],
+            ['balance' => 'tips right', 'right' => '12'],
         ];
         yield 'the same from both sides' => [
             $balance,
@@ -220,7 +220,7 @@ final class WorkedTest extends TestCase
             $balance,
             [],
             [Act::press('take', 0)],
-            ['balance' => 'right', 'left' => 'x + 3'],
+            ['balance' => 'tips right', 'left' => 'x + 3'],
         ];
         yield 'bags on both sides' => [
             $balance,
@@ -385,7 +385,7 @@ final class WorkedTest extends TestCase
             $beam,
             [],
             [Act::press('hook', -2), Act::press('hook', 3)],
-            ['balance' => 'right'],
+            ['balance' => 'tips right'],
             'Tips right: moments 20 and 30',
         ];
         yield 'a load hung elsewhere' => [

@@ -171,7 +171,7 @@ final class Balance implements Kind
         $tips = self::tips($set, $state);
 
         return [
-            'balance' => $tips === 0 ? 'balanced' : ($tips > 0 ? 'left' : 'right'),
+            'balance' => $tips === 0 ? 'balanced' : ($tips > 0 ? 'tips left' : 'tips right'),
             'left' => self::written($state->int('left_x'), $state->int('left_1')),
             'right' => self::written($state->int('right_x'), $state->int('right_1')),
         ];
@@ -180,7 +180,7 @@ final class Balance implements Kind
     public static function factWords(): array
     {
         return [
-            'balance' => 'Which side is heavier (balanced, left or right)',
+            'balance' => 'How it stands (balanced, tips left or tips right)',
             'left' => 'What lies on the left',
             'right' => 'What lies on the right',
         ];

@@ -133,7 +133,7 @@ final class LoadedBeam implements Kind
         $right = self::moment($set, $state, 1);
 
         return [
-            'balance' => $left === $right ? 'balanced' : ($left > $right ? 'left' : 'right'),
+            'balance' => $left === $right ? 'balanced' : ($left > $right ? 'tips left' : 'tips right'),
             'left' => (string) $left,
             'right' => (string) $right,
             'loads' => (string) array_sum($state->list('loads')),
@@ -143,7 +143,7 @@ final class LoadedBeam implements Kind
     public static function factWords(): array
     {
         return [
-            'balance' => 'Which side goes down (balanced, left or right)',
+            'balance' => 'How it stands (balanced, tips left or tips right)',
             'left' => 'The moment on the left',
             'right' => 'The moment on the right',
             'loads' => 'How many loads hang on it',

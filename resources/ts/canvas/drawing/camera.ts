@@ -25,7 +25,14 @@ const LARGEST = 16;
 const SLACK = 0.3;
 
 /** How a page is seen before anybody has moved it. */
-export type FirstLook = (size: Size, paper: PaperSize) => Camera;
+export type FirstLook = (size: Size, paper: PaperSize, focus: Edges | null) => Camera;
+
+interface Edges {
+    left: number;
+    top: number;
+    right: number;
+    bottom: number;
+}
 
 /** The whole page, as large as the frame allows. */
 export function whole([width, height]: Size, paper: PaperSize): Camera {
@@ -42,9 +49,25 @@ const WRITING = 2.5;
 
 /**
  * As large as one writes: the whole page where it fills the frame; a tall one as wide as the frame, to be scrolled;
- * a wide one as tall as the frame, or as large as that is of use.
+ * a wide one as tall as the frame, or as large as that is of use. What is to be worked there is seen, as wide as it is.
  */
-export function forWriting(size: Size, paper: PaperSize): Camera {
+export function forWriting(size: Size, paper: PaperSize, focus: Edges | null = null): Camera {
+    const first = asTall(size, paper);
+    if (focus === null) {
+        return first;
+    }
+    const [across, down] = [Math.max(1, size[0]), Math.max(1, size[1])];
+    const wide = focus.right - focus.left + 2 * AROUND;
+    const scale = Math.max(whole(size, paper).scale, Math.min(first.scale, across / wide));
+    const place = (middle: number, frame: number, page: number): number =>
+        Math.min(0, Math.max(frame - page * scale, frame / 2 - middle * scale));
+    const x = place((focus.left + focus.right) / 2, across, paper[0]);
+    const y = place((focus.top + focus.bottom) / 2, down, paper[1]);
+    const isWhole = scale <= whole(size, paper).scale;
+    return isWhole ? whole(size, paper) : { scale, x, y };
+}
+
+function asTall(size: Size, paper: PaperSize): Camera {
     const all = whole(size, paper);
     const [across, down] = [Math.max(1, size[0]), Math.max(1, size[1])];
     const isTaller = down / paper[1] < across / paper[0];
@@ -61,11 +84,7 @@ const AROUND = 24;
 const CLOSEST = 4;
 
 /** The part of the page that is drawn on, as large as the frame allows, in its middle. */
-export function drawnPart(
-    drawn: { left: number; top: number; right: number; bottom: number } | null,
-    size: Size,
-    paper: PaperSize,
-): Camera {
+export function drawnPart(drawn: Edges | null, size: Size, paper: PaperSize): Camera {
     const all = whole(size, paper);
     if (drawn === null) {
         return all;

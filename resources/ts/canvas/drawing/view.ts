@@ -1,4 +1,4 @@
-import { around, gathered, overlaps, pageBox, type Box } from '../model/bounds';
+import { around, gathered, overlaps, pageBox, union, type Box } from '../model/bounds';
 import {
     inFrame,
     movedFrom,
@@ -71,6 +71,8 @@ export class View {
     /** How the page stands: as it is seen at first, whole, or as somebody has moved it. */
     private stance: 'first' | 'whole' | 'moved' = 'first';
     private firstLook: FirstLook = whole;
+    /** Around what was handed out to be worked on the page: it is seen at first. */
+    private focus: Box | null = null;
     /** The paper of pages that this log does not tell of: a sheet of ink over another's page. */
     paperBelow: PaperSize = WIDE;
     private drawnPaper: PaperSize = WIDE;
@@ -224,7 +226,7 @@ export class View {
         this.drawnPaper = paper;
         this.camera =
             stance === 'first'
-                ? this.firstLook(size, paper)
+                ? this.firstLook(size, paper, this.focus)
                 : stance === 'whole'
                   ? whole(size, paper)
                   : within(this.camera, size, paper);
@@ -274,7 +276,7 @@ export class View {
     /** As it is seen at first. */
     seeFirst(): void {
         this.stance = 'first';
-        this.look(this.firstLook(this.size, this.paperSize));
+        this.look(this.firstLook(this.size, this.paperSize, this.focus));
     }
 
     /** The whole page; where that is seen already, as large as one writes. */
@@ -324,6 +326,15 @@ export class View {
         }
         this.page = page;
         this.wet.floating.clear();
+        const pieces = [...this.here()].flatMap(([, one]) =>
+            one.layer === 'pieces' && one.object.type === 'manipulative' ? [pageBox(one)] : [],
+        );
+        const had = this.focus;
+        this.focus = pieces.length === 0 ? null : union(pieces);
+        if ((had !== null || this.focus !== null) && this.stance === 'first' && !this.isAsleep) {
+            this.stand();
+            this.moved();
+        }
         this.drawAll();
     }
 

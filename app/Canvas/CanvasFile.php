@@ -65,17 +65,18 @@ final class CanvasFile
     {
         $scene = $canvas->scene();
         $pictures = new EmbeddedPictures($canvas->prompt->holder());
+        $work = $scene->withoutInstruments();
         $pageId = array_map(strval(...), array_keys($scene->pages))[$page - 1] ?? null;
 
         return $pageId === null
             ? null
             : match ($format) {
-                'png' => Rsvg::png(SceneSvg::document($scene, $pictures, $pageId), $scene->paper($pageId)->width),
+                'png' => Rsvg::png(SceneSvg::document($work, $pictures, $pageId), $scene->paper($pageId)->width),
                 'svg' => SceneSvg::exchange($scene, $pictures, $pageId),
                 'inkml' => InkMl::write($scene),
                 default => self::pdf(
                     array_map(
-                        static fn (int|string $id): string => SceneSvg::document($scene, $pictures, (string) $id),
+                        static fn (int|string $id): string => SceneSvg::document($work, $pictures, (string) $id),
                         array_keys($scene->pages),
                     ),
                 ),

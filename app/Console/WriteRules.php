@@ -6,9 +6,11 @@ namespace App\Console;
 
 use App\Console\Mirror\JavaScript;
 use Crag\Manipulative\Columns;
+use Crag\Manipulative\Laid;
 use Crag\Manipulative\ManipulativeKind;
 use Crag\Manipulative\Mat;
 use Crag\Manipulative\Seeded;
+use Crag\Manipulative\Solids;
 use Crag\Manipulative\Tokens;
 use Crag\Manipulative\Turn;
 use Crag\Manipulative\Written;
@@ -31,7 +33,10 @@ final class WriteRules extends Command
 
     public const WORDS = 'Http/Words/PieceWords.php';
 
-    private const SHARED = [Columns::class, Mat::class, Seeded::class, Tokens::class, Turn::class, Written::class];
+    private const SHARED = [
+        Columns::class, Laid::class, Mat::class, Seeded::class,
+        Solids::class, Tokens::class, Turn::class, Written::class,
+    ];
 
     /** What only the server needs of a kind. */
     private const LEFT = ['facts', 'factWords'];

@@ -109,7 +109,7 @@ final class Sheets
     {
         $prompt = $canvas->prompt;
         $mine = $canvas->seat === null ? $prompt->value() : $prompt->forSeat($canvas->seat);
-        $scene = $canvas->scene();
+        $scene = $canvas->scene()->withoutInstruments();
         $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
         $cells = [];
         foreach (array_keys($scene->pages) as $i => $page) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Crag\Canvas\Drawing\Ink;
 use Crag\Manipulative\ManipulativeKind;
 use Deploy\Browser\Page;
 use Facebook\WebDriver\WebDriverSelect;
@@ -59,6 +60,18 @@ final class PiecesTest extends BrowserTestCase
             ['circuit', 'switch:3', 'press', '1 of 1 lamps lit'],
             ['atoms', 'add:3', 'press', 'O, bonds don’t fit yet'],
             ['staff', 'step:4', 'press', 'Notes: G4'],
+        ],
+        'Space' => [
+            ['solid', 'turn:0', 'push', 'turned 2'],
+            ['sphere', 'turn:0', 'push', 'Sphere, tilted 4'],
+            ['folded_net', 'fold:10', 'press', 'folded 10'],
+            ['coordinate_cube', 'place:0', 'type', 'Plane'],
+        ],
+        'Instrument' => [
+            ['ruler', 'grip:0', 'turn', 'Ruler at 3'],
+            ['protractor', 'grip:0', 'turn', 'Protractor at 3'],
+            ['set_square', 'grip:0', 'turn', 'Set square at 3'],
+            ['compass', 'hinge:0', 'drag', 'Compasses open '],
         ],
     ];
 
@@ -150,6 +163,108 @@ final class PiecesTest extends BrowserTestCase
         }
     }
 
+    public function test_a_ruler_straightens_ink_and_compasses_draw_round_their_needle(): void
+    {
+        [$teacher, $code] = $this->startLesson('Instruments');
+        $this->maths();
+        $page = self::seeWhole($this->join('Solveig', $code));
+        $this->put($page, 'Instrument', 'ruler');
+        // Pushed by its body and turned by its grip, with the pen in the hand.
+        $page->option('[data-tool=pen]');
+        $page->draw('[data-part="body:0"]', [[0.5, 0.5], [0.45, 0.3], [0.4, 0.2]]);
+        $page->draw('[data-part="grip:0"]', [[0.5, 0.5], [0.5, 1.0], [0.4, 2.0]]);
+        $page->until(fn (): bool => preg_match('/at 3[45]\d°/', $this->says($page)) === 1, 'the ruler turned');
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 200, 'the ruler on the tile');
+        // A shaky line along the edge with the scale is straight.
+        $this->alongEdge($page, 'ruler');
+        $ink = $this->strokes('Solveig', $page)[0];
+        self::assertLessThan(0.4, self::awayFromLine($ink), 'the line is straight');
+        // A line that begins away from it is as it was drawn.
+        $page->draw('.page-paper', [[0.1, 0.9], [0.15, 0.95], [0.2, 0.88], [0.3, 0.93]]);
+        self::assertGreaterThan(5, self::awayFromLine($this->strokes('Solveig', $page, 2)[1]));
+        // Compasses, opened by a number that is typed: what is drawn at the pencil's tip is round.
+        while ($page->press("\u{E009}", 'z')->all('.piece-parts') !== []) {
+            usleep(50_000);
+        }
+        $this->put($page, 'Instrument', 'compass');
+        $page->option('[data-tool=pen]')->draw('[data-part="radius:0"]', [[0.5, 0.5]]);
+        $page->type('.piece-number', '30')->press(self::ENTER);
+        $this->waitFor($page, 'open 30 mm', 'the opening');
+        $before = count($this->strokes('Solveig', $page, 0));
+        $page->draw('[data-part="pencil:0"]', [[0.5, 0.5], [0.6, 1.6], [0.1, 2.8], [-1.2, 4.0], [-2.5, 4.6]]);
+        $arc = $this->strokes('Solveig', $page, $before + 1)[$before];
+        $needle = $page->run(
+            <<<'JS'
+            const at = document.querySelector('[data-part="needle:0"]').getBoundingClientRect();
+            const paper = document.querySelector('#page .page-paper').getBoundingClientRect();
+            const scale = 1600 / paper.width;
+            return [(at.left + at.width / 2 - paper.left) * scale, (at.top + at.height / 2 - paper.top) * scale];
+            JS,
+        );
+        self::assertIsArray($needle);
+        foreach ($arc as [$x, $y]) {
+            self::assertEqualsWithDelta(176.7, hypot($x - (float) $needle[0], $y - (float) $needle[1]), 2.0);
+        }
+        self::assertSame([], $page->complaints());
+    }
+
+    /** Draws along the upper edge of a ruler, however it lies, a little up and down. */
+    private function alongEdge(Page $page, string $kind): void
+    {
+        $points = $page->run(
+            <<<'JS'
+            const paper = document.querySelector('#page .page-paper').getBoundingClientRect();
+            const body = document.querySelector('[data-part="body:0"]').getBoundingClientRect();
+            const grip = document.querySelector('[data-part="grip:0"]').getBoundingClientRect();
+            const scale = paper.width / 1600;
+            const [mx, my] = [body.left + body.width / 2, body.top + body.height / 2];
+            const [gx, gy] = [grip.left + grip.width / 2, grip.top + grip.height / 2];
+            // From the middle to the grip, which lies 14 units nearer to the lower edge.
+            const angle = Math.atan2(gy - my, gx - mx) - Math.atan2(14, 12.6 * 58.9 / 2 - 50);
+            const at = (along, aside) => [
+                (mx + (along * Math.cos(angle) - aside * Math.sin(angle)) * scale - paper.left) / paper.width,
+                (my + (along * Math.sin(angle) + aside * Math.cos(angle)) * scale - paper.top) / paper.height,
+            ];
+            return [-250, -150, -50, 50, 150, 250].map((along, i) => at(along, -52 + (i % 2) * 9));
+            JS,
+            $kind,
+        );
+        self::assertIsArray($points);
+        $page->draw('.page-paper', array_map(static fn (array $at): array => [(float) $at[0], (float) $at[1]], $points));
+    }
+
+    /** @return list<list<array{float, float}>> a student's strokes in units, as soon as there are so many */
+    private function strokes(string $name, Page $page, int $count = 1): array
+    {
+        $strokes = $page->until(function () use ($name, $count): ?array {
+            $found = [];
+            foreach ($this->log($name) as $one) {
+                if (($one['body']['object']['type'] ?? '') === 'stroke') {
+                    $found[] = array_map(
+                        static fn (array $sample): array => [$sample[0] / 10, $sample[1] / 10],
+                        Ink::decode((string) $one['body']['object']['ink'])->samples(),
+                    );
+                }
+            }
+
+            return count($found) >= $count ? [$found] : null;
+        }, "{$count} strokes");
+
+        return $strokes[0];
+    }
+
+    /** @param  list<array{float, float}>  $ink  how far it goes from the line between its ends, in units */
+    private static function awayFromLine(array $ink): float
+    {
+        [[$x1, $y1], [$x2, $y2]] = [$ink[0], $ink[count($ink) - 1]];
+        $length = hypot($x2 - $x1, $y2 - $y1);
+
+        return max(array_map(
+            static fn (array $at): float => abs(($x2 - $x1) * ($y1 - $at[1]) - ($x1 - $at[0]) * ($y2 - $y1)) / $length,
+            $ink,
+        ));
+    }
+
     public function test_a_plan_asks_what_a_piece_shows_and_its_settings_are_changed_and_set_free(): void
     {
         $teacher = $this->person('planner')->visit(self::$crag->address().'/plans');
@@ -225,6 +340,8 @@ final class PiecesTest extends BrowserTestCase
         }
         match ($how) {
             'drag' => $page->draw($at, [[0.5, 0.5], [2.0, 0.7], [3.2, 1.2]]),
+            'push' => $page->draw($at, [[0.4, 0.4], [0.45, 0.45], [0.55, 0.55]]),
+            'turn' => $page->draw($at, [[0.5, 0.5], [0.5, 1.5], [0.4, 2.5]]),
             'lift' => $page->draw($at, [[0.5, 0.5], [0.5, -1.0], [0.5, -2.2]]),
             default => $page->draw($at, [[0.5, 0.4]]),
         };
@@ -236,8 +353,10 @@ final class PiecesTest extends BrowserTestCase
     private function workByKeys(Page $page, string $part, string $how): void
     {
         $page->run('document.querySelector(arguments[0]).focus()', "[data-part=\"{$part}\"]");
-        if ($how === 'drag') {
-            $page->press(self::RIGHT);
+        if ($how === 'drag' || $how === 'push') {
+            $page->press(self::RIGHT)->press(self::RIGHT);
+        } elseif ($how === 'turn') {
+            $page->press("\u{E015}")->press("\u{E015}");
         } elseif ($how === 'lift') {
             foreach (range(1, 6) as $ignored) {
                 $page->press("\u{E013}");

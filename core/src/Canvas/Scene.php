@@ -158,6 +158,21 @@ final readonly class Scene
         return ['pages' => $pages, 'objects' => $objects] + ($answers === [] ? [] : ['answers' => $answers]);
     }
 
+    /** What is kept and printed: the work, without the ruler that lies on it. */
+    public function withoutInstruments(): self
+    {
+        return new self(
+            $this->pages,
+            array_filter(
+                $this->placed,
+                static fn (PlacedObject $one): bool => ! $one->object instanceof Manipulative ||
+                    ! $one->object->kind->isInstrument(),
+            ),
+            $this->answers,
+            $this->pageLayers,
+        );
+    }
+
     /**
      * What a student answers: typed or chosen, or, where a piece is asked for, what the last one that was worked shows.
      * Null where there is no answer.

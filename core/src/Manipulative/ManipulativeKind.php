@@ -15,6 +15,10 @@ use Crag\Manipulative\Data\DataLine;
 use Crag\Manipulative\Data\SumTable;
 use Crag\Manipulative\Data\TreeDiagram;
 use Crag\Manipulative\Data\VennSets;
+use Crag\Manipulative\Instrument\Compass;
+use Crag\Manipulative\Instrument\Protractor;
+use Crag\Manipulative\Instrument\Ruler;
+use Crag\Manipulative\Instrument\SetSquare;
 use Crag\Manipulative\Measure\Clock;
 use Crag\Manipulative\Measure\Coins;
 use Crag\Manipulative\Measure\Geoboard;
@@ -33,6 +37,10 @@ use Crag\Manipulative\Science\LoadedBeam;
 use Crag\Manipulative\Science\Pulley;
 use Crag\Manipulative\Science\Spring;
 use Crag\Manipulative\Science\Staff;
+use Crag\Manipulative\Space\CoordinateCube;
+use Crag\Manipulative\Space\FoldedNet;
+use Crag\Manipulative\Space\Solid;
+use Crag\Manipulative\Space\Sphere;
 use LogicException;
 
 /** The list of manipulatives; the tray offers them in this order. */
@@ -67,6 +75,14 @@ enum ManipulativeKind: string
     case Circuit = 'circuit';
     case Atoms = 'atoms';
     case Staff = 'staff';
+    case Solid = 'solid';
+    case Sphere = 'sphere';
+    case FoldedNet = 'folded_net';
+    case CoordinateCube = 'coordinate_cube';
+    case Ruler = 'ruler';
+    case Protractor = 'protractor';
+    case SetSquare = 'set_square';
+    case Compass = 'compass';
 
     public function word(): string
     {
@@ -100,6 +116,14 @@ enum ManipulativeKind: string
             self::Circuit => 'Circuit',
             self::Atoms => 'Atoms and bonds',
             self::Staff => 'Notes on a staff',
+            self::Solid => 'Solid',
+            self::Sphere => 'Sphere',
+            self::FoldedNet => 'Net that folds',
+            self::CoordinateCube => 'Cube of coordinates',
+            self::Ruler => 'Ruler',
+            self::Protractor => 'Protractor',
+            self::SetSquare => 'Set square',
+            self::Compass => 'Compasses',
         };
     }
 
@@ -136,6 +160,14 @@ enum ManipulativeKind: string
             self::Circuit => Circuit::class,
             self::Atoms => Atoms::class,
             self::Staff => Staff::class,
+            self::Solid => Solid::class,
+            self::Sphere => Sphere::class,
+            self::FoldedNet => FoldedNet::class,
+            self::CoordinateCube => CoordinateCube::class,
+            self::Ruler => Ruler::class,
+            self::Protractor => Protractor::class,
+            self::SetSquare => SetSquare::class,
+            self::Compass => Compass::class,
         };
     }
 
@@ -143,6 +175,12 @@ enum ManipulativeKind: string
     public function subject(): string
     {
         return explode('\\', $this->rules())[2] ?? throw new LogicException($this->value);
+    }
+
+    /** Whether it is a tool that is laid on the page, and no part of the work. */
+    public function isInstrument(): bool
+    {
+        return is_subclass_of($this->rules(), Guiding::class);
     }
 
     /** Settings from outside, made to fit. */

@@ -25,7 +25,14 @@ final class Sketch
         'lake' => '#2c6e8f',
         'sky' => '#b9d6e4',
         'wood' => '#b99463',
+        // What lies under it is seen through it.
+        'glass' => '#2c6e8f22',
     ];
+
+    /** Where its upper left corner is, in units from where the manipulative stands. */
+    public int $left = 0;
+
+    public int $top = 0;
 
     public int $width = 0;
 
@@ -41,6 +48,19 @@ final class Sketch
     {
         $this->width = $width;
         $this->height = $height;
+    }
+
+    /** @param  list<float>  $points  x, y, x, y …: it is as large as the box around them */
+    public function around(array $points): void
+    {
+        $xs = array_filter($points, static fn (int $i): bool => $i % 2 === 0, ARRAY_FILTER_USE_KEY);
+        $ys = array_filter($points, static fn (int $i): bool => $i % 2 === 1, ARRAY_FILTER_USE_KEY);
+        if ($xs === [] || $ys === []) {
+            return;
+        }
+        $this->left = (int) floor(min($xs));
+        $this->top = (int) floor(min($ys));
+        $this->size((int) ceil(max($xs)) - $this->left, (int) ceil(max($ys)) - $this->top);
     }
 
     public function rect(
@@ -119,6 +139,12 @@ final class Sketch
     public function drag(string $name, int $n, Said $label, float $x, float $y, float $w, float $h, int $step): void
     {
         $this->parts[] = new Part($name, $n, $label, self::box($x, $y, $w, $h), Part::DRAG, $step);
+    }
+
+    /** @param  list<int|float>  $outline */
+    public function dragOn(string $name, int $n, Said $label, array $outline, int $step): void
+    {
+        $this->parts[] = new Part($name, $n, $label, self::tenths($outline), Part::DRAG, $step);
     }
 
     /** A part into which a number is typed. */

@@ -9,6 +9,7 @@ use Crag\Manipulative\Act;
 use Crag\Manipulative\ManipulativeKind;
 use Crag\Manipulative\Science\Staff;
 use Crag\Manipulative\Seeded;
+use Crag\Manipulative\Sketch;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -50,6 +51,8 @@ final class WorkedTest extends TestCase
         yield from self::measures();
         yield from self::data();
         yield from self::science();
+        yield from self::space();
+        yield from self::instruments();
     }
 
     /** @return iterable<string, Worked> */
@@ -474,6 +477,113 @@ final class WorkedTest extends TestCase
         yield 'in the bass' => [$staff, ['clef' => 1], [Act::press('step', 0)], ['notes' => 'E2']];
     }
 
+    /** @return iterable<string, Worked> */
+    private static function space(): iterable
+    {
+        $solid = ManipulativeKind::Solid;
+        $points = self::presses('point');
+        $cube = ['wide' => 4, 'deep' => 4, 'high' => 4];
+        yield 'a cuboid of 6, 4 and 5' => [$solid, [], [], ['volume' => '120', 'cut' => '0']];
+        yield 'a space diagonal of a cube of 4' => [
+            $solid,
+            $cube,
+            $points(0, 6),
+            ['length' => '6.93'],
+            'Length 6.93 cm',
+        ];
+        yield 'an edge' => [$solid, [], $points(0, 1), ['length' => '6']];
+        yield 'a cut through three corners of a cube' => [
+            $solid,
+            $cube,
+            $points(0, 2, 5),
+            ['cut' => '3', 'area' => '13.86'],
+            'Cut with 3 corners, area 13.86 cm²',
+        ];
+        yield 'half a cube' => [$solid, $cube, $points(0, 1, 6), ['cut' => '4', 'area' => '22.63']];
+        // The middles of three edges no two of which meet.
+        yield 'a hexagon in a cube' => [$solid, $cube, $points(9, 13, 17), ['cut' => '6', 'area' => '20.78']];
+        yield 'a point pressed again is none' => [$solid, [], $points(0, 1, 1), ['length' => '0']];
+        yield 'no fourth point' => [$solid, $cube, $points(0, 2, 5, 7), ['area' => '13.86']];
+        yield 'a square pyramid is a third' => [
+            $solid,
+            ['shape' => 2, 'sides' => 4, 'wide' => 6, 'high' => 5],
+            [],
+            ['volume' => '30'],
+        ];
+        yield 'a hexagonal prism' => [
+            $solid,
+            ['shape' => 1, 'sides' => 6, 'wide' => 4, 'high' => 2],
+            [],
+            ['volume' => '20.78'],
+        ];
+        yield 'a cylinder' => [$solid, ['shape' => 3, 'wide' => 2, 'high' => 1], [], ['volume' => '3.14']];
+        yield 'a cone' => [$solid, ['shape' => 4, 'wide' => 2, 'high' => 3], [], ['volume' => '3.14']];
+        yield 'turned by a drag' => [
+            $solid,
+            [],
+            [Act::drag('turn', 0, 290, 250)],
+            [],
+            'Cuboid, turned 295°, tilted 30°',
+        ];
+        yield 'cut 3 above the middle of a sphere of 5' => [
+            ManipulativeKind::Sphere,
+            ['cut' => 3],
+            [],
+            ['area' => '50.27', 'volume' => '523.6'],
+        ];
+        yield 'no cut beside the sphere' => [
+            ManipulativeKind::Sphere,
+            ['radius' => 2, 'cut' => 9],
+            [],
+            ['area' => '0'],
+        ];
+        $net = ManipulativeKind::FoldedNet;
+        yield 'a net of 4, 3 and 5' => [$net, [], [], ['surface' => '94', 'folded' => '0']];
+        yield 'folded it has the same surface' => [
+            $net,
+            [],
+            [Act::press('fold', 100)],
+            ['surface' => '94', 'folded' => '100'],
+        ];
+        yield 'no further than flat' => [$net, [], [Act::press('fold', -10)], ['folded' => '0']];
+        $cubeOf = ManipulativeKind::CoordinateCube;
+        yield 'the plane through the units' => [$cubeOf, [], [], ['plane' => 'x + y + z = 3'], 'Plane x + y + z = 3'];
+        yield 'a plane that is typed' => [
+            $cubeOf,
+            [],
+            [Act::type('place', 0, 2), Act::type('place', 4, 4)],
+            ['plane' => '6x + 3y + 4z = 12'],
+        ];
+        yield 'three in a row are no plane' => [
+            $cubeOf,
+            [],
+            [
+                Act::type('place', 0, 0),
+                Act::type('place', 4, 0),
+                Act::type('place', 8, 0),
+            ],
+            ['plane' => ''],
+        ];
+        yield 'two points and their distance' => [$cubeOf, ['points' => 1], [], ['length' => '4.24', 'plane' => '']];
+    }
+
+    /** @return iterable<string, Worked> */
+    private static function instruments(): iterable
+    {
+        $ruler = ManipulativeKind::Ruler;
+        yield 'a ruler lies level' => [$ruler, [], [], ['turn' => '0'], 'Ruler at 0°'];
+        yield 'turned up by its grip' => [$ruler, [], [Act::drag('grip', 0, -62, 692)], ['turn' => '270']];
+        yield 'to the left' => [$ruler, [], [Act::drag('grip', 0, -692, -62)], ['turn' => '180']];
+        yield 'pushed it is not turned' => [$ruler, [], [Act::drag('body', 0, 900, 500)], ['turn' => '0']];
+        $compass = ManipulativeKind::Compass;
+        yield 'opened 4 cm' => [$compass, [], [], ['opening' => '40'], 'Compasses open 40 mm'];
+        yield 'typed' => [$compass, [], [Act::type('radius', 0, 25)], ['opening' => '25']];
+        yield 'no wider than it goes' => [$compass, [], [Act::type('radius', 0, 900)], ['opening' => '100']];
+        yield 'pulled at the hinge' => [$compass, [], [Act::drag('hinge', 0, 177, -200)], ['opening' => '60']];
+        yield 'the pencil turned keeps it' => [$compass, [], [Act::drag('pencil', 0, 0, 90)], ['opening' => '40']];
+        yield 'set down elsewhere keeps it' => [$compass, [], [Act::drag('needle', 0, 300, 90)], ['opening' => '40']];
+    }
+
     /** @return Closure(int ...): list<Act> presses on parts of a name */
     private static function presses(string $part): Closure
     {
@@ -489,6 +599,73 @@ final class WorkedTest extends TestCase
         $sounds = Staff::sounds($object->settings, $object->state);
         self::assertEqualsWithDelta([440.0, 4], $sounds[0], 1e-9);
         self::assertEqualsWithDelta(261.6256, $sounds[1][0], 1e-3);
+    }
+
+    /** @return iterable<array{array<string, int>}> */
+    public static function nets(): iterable
+    {
+        foreach ([0, 1, 2] as $shape) {
+            foreach ([3, 4, 5, 8] as $sides) {
+                yield [['shape' => $shape, 'sides' => $sides, 'wide' => 5, 'deep' => 2, 'high' => 3]];
+            }
+        }
+    }
+
+    /** @param  array<string, int>  $settings */
+    #[DataProvider('nets')]
+    public function test_a_net_keeps_its_faces_however_far_it_is_folded(array $settings): void
+    {
+        $surface = static fn (int $folded): string => Hands::on(
+            ManipulativeKind::FoldedNet,
+            $settings,
+            Act::press('fold', $folded),
+        )->facts()['surface'];
+        self::assertSame([$surface(0), $surface(0), $surface(0)], [$surface(30), $surface(70), $surface(100)]);
+    }
+
+    public function test_turning_a_solid_changes_nothing_that_is_measured(): void
+    {
+        mt_srand(5);
+        for ($i = 0; $i < 40; $i++) {
+            $points = [mt_rand(0, 19), mt_rand(0, 19), mt_rand(0, 19)];
+            $object = Hands::on(
+                ManipulativeKind::Solid,
+                ['wide' => mt_rand(1, 9), 'high' => mt_rand(1, 9)],
+                ...array_map(static fn (int $n): Act => Act::press('point', $n), $points),
+            );
+            $turned = $object->with(['act' => Act::drag('turn', 0, mt_rand(0, 460), mt_rand(0, 460))->toArray()]);
+            self::assertSame($object->facts(), $turned->facts());
+        }
+    }
+
+    public function test_a_pushed_ruler_lies_where_the_hand_put_it_and_back_again(): void
+    {
+        $start = Hands::on(ManipulativeKind::Ruler, [], Act::drag('grip', 0, 500, -300));
+        $body = self::middleOf($start->sketch(), 'body');
+        $pushed = $start->with(['act' => Act::drag('body', 0, $body[0] + 120, $body[1] - 40)->toArray()]);
+        $there = self::middleOf($pushed->sketch(), 'body');
+        self::assertEqualsWithDelta([$body[0] + 120, $body[1] - 40], $there, 1.1);
+        $back = $pushed->with(['act' => Act::drag('body', 0, $body[0], $body[1])->toArray()]);
+        self::assertEqualsWithDelta($start->state->toArray(), $back->state->toArray(), 1.0);
+        self::assertTrue(ManipulativeKind::Ruler->isInstrument());
+        self::assertFalse(ManipulativeKind::Clock->isInstrument());
+    }
+
+    /** @return array{int, int} */
+    private static function middleOf(Sketch $sketch, string $part): array
+    {
+        foreach ($sketch->parts as $one) {
+            if ($one->name === $part) {
+                $xs = array_filter($one->outline, static fn (int $i): bool => $i % 2 === 0, ARRAY_FILTER_USE_KEY);
+                $ys = array_filter($one->outline, static fn (int $i): bool => $i % 2 === 1, ARRAY_FILTER_USE_KEY);
+
+                return [
+                    (int) round((max($xs ?: [0]) + min($xs ?: [0])) / 2),
+                    (int) round((max($ys ?: [0]) + min($ys ?: [0])) / 2),
+                ];
+            }
+        }
+        self::fail("There is no {$part}.");
     }
 
     public function test_chance_is_even(): void

@@ -1,4 +1,4 @@
-import { isWorked, readManipulative, saidOf } from '../canvas/model/manipulative/manipulative';
+import { guidesOf, isWorked, readManipulative, saidOf } from '../canvas/model/manipulative/manipulative';
 import { sentence } from '../said';
 import { wordFor } from '../protocol/wordfor';
 import { decodeInk } from '../canvas/model/ink';
@@ -272,7 +272,10 @@ export class Tile {
     /** What the last piece shows that its student worked, in a sentence; empty where there is none. */
     get pieceSays(): string {
         const worked = [...this.view.log.scene.objects.values()].flatMap(({ object, layer }) =>
-            object.type === 'manipulative' && (layer === 'student' || layer === 'pieces') && isWorked(object)
+            object.type === 'manipulative' &&
+            (layer === 'student' || layer === 'pieces') &&
+            isWorked(object) &&
+            guidesOf(object).length === 0
                 ? [object]
                 : [],
         );

@@ -1,6 +1,6 @@
 @use('Crag\Manipulative\ManipulativeKind')
 @php($subjects = ['Number' => __('Number'), 'Algebra' => __('Algebra'), 'Measure' => __('Measure'),
-    'Chance' => __('Chance'), 'Data' => __('Data'), 'Science' => __('Science and music')])
+    'Chance' => __('Chance'), 'Data' => __('Data'), 'Space' => __('Space'), 'Science' => __('Science and music'), 'Instrument' => __('Instruments')])
 <div class="tray-group" data-for="pieces" role="group" aria-label="{{ __('Subject') }}">
     @foreach ($subjects as $subject => $word)
         <button class="chip" data-subject="{{ $subject }}"

@@ -37,8 +37,8 @@ final readonly class Bounds
             $object instanceof Note => self::box($object->x, $object->y, $object->w, $object->h),
             $object instanceof PointShape => self::around(array_chunk($object->points, 2)),
             $object instanceof Manipulative => self::box(
-                $object->x,
-                $object->y,
+                $object->x + $object->sketch()->left * Paper::TENTHS,
+                $object->y + $object->sketch()->top * Paper::TENTHS,
                 $object->sketch()->width * Paper::TENTHS,
                 $object->sketch()->height * Paper::TENTHS,
             ),

@@ -121,8 +121,8 @@ function measured(object: CanvasObject): Box {
         case 'maths':
             return box(object.x, object.y, (object.wide * object.size) / 1000, (object.tall * object.size) / 1000);
         case 'manipulative': {
-            const { width, height } = sketchOf(object);
-            return box(object.x, object.y, width, height);
+            const { left, top, width, height } = sketchOf(object);
+            return box(object.x + left * TENTHS, object.y + top * TENTHS, width, height);
         }
         case 'construction': {
             const places = placesOf(object);

@@ -1,4 +1,5 @@
 import type { Point, Tool } from './gestures';
+import { guideAt, type Guide } from './guides';
 import { Steady } from '../model/steady';
 import { encodeInk, type Sample } from '../model/ink';
 import { TENTHS, newId, type Stroke } from '../model/objects';
@@ -29,6 +30,8 @@ export class InkTool implements Tool {
     private steady = new Steady(false);
     /** Where the pointer was last, not steadied: there the line ends. */
     private last: Point | null = null;
+    /** The edge that it goes along, where it was begun at one. */
+    private guide: Guide | null = null;
     /** CSS pixels in a unit when the stroke was begun. */
     private scale = 1;
     /** Held still at its end, a stroke becomes the shape that it was meant as, under this id. */
@@ -38,7 +41,7 @@ export class InkTool implements Tool {
     constructor(
         private readonly bench: Pick<
             Host,
-            'canvas' | 'settings' | 'view' | 'wet' | 'add' | 'make' | 'showWet' | 'dropWet'
+            'canvas' | 'layer' | 'settings' | 'view' | 'wet' | 'add' | 'make' | 'showWet' | 'dropWet'
         >,
     ) {
         this.hold = new Hold(
@@ -53,17 +56,18 @@ export class InkTool implements Tool {
         this.type = tool === 'highlighter' ? 'highlight' : 'stroke';
         this.colour = tool === 'highlighter' ? highlight : colour;
         this.width = tool === 'highlighter' ? width * HIGHLIGHT_WIDER : width;
-        this.begin(at);
-        if (this.type === 'stroke' && this.bench.settings.straightens) {
+        this.guide = guideAt(this.bench, at);
+        this.begin(this.guided(at));
+        if (this.type === 'stroke' && this.bench.settings.straightens && this.guide === null) {
             this.hold.begin(at);
         }
     }
 
     move(points: Point[], predicted: Point[] = []): void {
-        const at = present(points[points.length - 1]);
+        const at = this.guided(present(points[points.length - 1]));
         this.hold.move(at);
-        this.add(points);
-        this.showTip(predicted);
+        this.add(points.map((one) => this.guided(one)));
+        this.showTip(predicted.map((one) => this.guided(one)));
         if (this.samples.length >= LONGEST) {
             this.dropShape();
             this.finish();
@@ -86,6 +90,10 @@ export class InkTool implements Tool {
         this.dropShape();
         this.bench.view.dropWet(this.id);
         this.bench.wet?.drop(this.bench.canvas, this.id);
+    }
+
+    private guided(at: Point): Point {
+        return this.guide?.(at) ?? at;
     }
 
     private begin(at: Point): void {

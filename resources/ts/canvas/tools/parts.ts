@@ -10,6 +10,8 @@ import type { Host } from './host';
 
 /** A pointer that went farther, in CSS pixels, drags. */
 const TAP = 6;
+/** So far, in units, a part may lie beside the picture that it is of. */
+const BESIDE = 40;
 
 type Handled = Placed & { object: Manipulative };
 
@@ -86,9 +88,11 @@ export class PartsHand implements Tool {
     private find(at: Point): PartsHand['held'] {
         let found: PartsHand['held'] = null;
         for (const [id, placed] of this.bench.view.here()) {
-            if (isWorkable(placed, this.bench.layer) && touches(placed, at.x, at.y, 1)) {
+            if (isWorkable(placed, this.bench.layer) && touches(placed, at.x, at.y, BESIDE)) {
                 const part = partAt(placed.object, ...placeIn(placed, at));
-                found = part === null ? null : { id, placed, part };
+                // At the tip of a pair of compasses a pen draws round the needle.
+                const isPens = part?.name === 'pencil' && ['pen', 'highlighter'].includes(this.bench.settings.tool);
+                found = part === null || isPens ? null : { id, placed, part };
             }
         }
         return found;

@@ -118,6 +118,11 @@ export function isWorked(object: Manipulative): boolean {
     return JSON.stringify(first) !== JSON.stringify(object.state);
 }
 
+/** What of an instrument guides a pen, in its own units; nothing of others. */
+export function guidesOf(object: Manipulative): number[][] {
+    return RULES[object.kind]?.guides?.(Values.of(object.settings), Values.of(object.state)) ?? [];
+}
+
 /** Its state in a few words. */
 export function saidOf(object: Manipulative): Sentence {
     return RULES[object.kind]?.says(Values.of(object.settings), Values.of(object.state)) ?? { words: '', with: {} };

@@ -20,6 +20,8 @@ export interface Rules {
     after(set: Values, state: Values, act: Act): Values;
     draw(set: Values, state: Values, sketch: Sketch): void;
     says(set: Values, state: Values): Sentence;
+    /** Of an instrument: edges as x, y, x, y, circles as x, y, radius. */
+    guides?(set: Values, state: Values): number[][];
 }
 
 export const RULES: Readonly<Record<string, Rules>>;

@@ -39,6 +39,75 @@ sketch.button("break", n, Said.of("Break into :n", { "n": below }), x, (y + 128)
 },
 };
 
+export const Laid = {
+CENTIMETRE: 58.9,
+FULL: 3600,
+EDGE: 16,
+start() {
+return Values.of({ "x": 0, "y": 0, "turn": 0 });
+},
+at(state, along, aside) {
+let angle;
+angle = ((state.int("turn") * Math.PI) / 1800);
+return [((state.int("x") + (along * (Math.cos(angle)))) - (aside * (Math.sin(angle)))), ((state.int("y") + (along * (Math.sin(angle)))) + (aside * (Math.cos(angle))))];
+},
+all(state, points) {
+let all, i;
+all = [];
+for (i = 0; ((i + 1) < (points.length)); i += 2) {
+all = [...all, ...Laid.at(state, points[i], points[(i + 1)])];
+}
+return all;
+},
+draw(sketch, state, outline, body, gripAlong, gripAside) {
+let points, x, y, turn;
+points = Laid.all(state, outline);
+sketch.around(points);
+sketch.polygon(points, "glass", "stone");
+[x, y] = Laid.at(state, gripAlong, gripAside);
+sketch.circle(x, y, 13, "paper", "lake");
+sketch.dragOn("body", 0, Said.of("Move it"), Laid.all(state, body), 20);
+turn = Said.of("Turn it: now at :n°", { "n": Laid.degrees(state) });
+sketch.drag("grip", 0, turn, (x - 30), (y - 30), 60, 60, 16);
+},
+degrees(state) {
+return (Math.trunc(Number((Math.floor(((((Laid.FULL - state.int("turn")) % Laid.FULL) / 10) + 0.5))))) % 360);
+},
+after(state, act, body, gripAlong, gripAside) {
+let x, y, grip, angle, turn;
+if ((same(act.x, null) || same(act.y, null))) {
+return state;
+}
+if (same(act.part, "body")) {
+[x, y] = Laid.middle(Laid.all(state, body));
+return state.with("x", Tokens.within((state.int("x") + Math.trunc(Number((Math.floor(((act.x - x) + 0.5)))))), (-4000), 4000)).with("y", Tokens.within((state.int("y") + Math.trunc(Number((Math.floor(((act.y - y) + 0.5)))))), (-4000), 4000));
+}
+if (same(act.part, "grip")) {
+grip = (Math.atan2(gripAside, gripAlong));
+angle = ((Math.atan2((act.y - state.int("y")), (act.x - state.int("x")))) - grip);
+turn = (Math.trunc(Number((Math.floor((((angle * 180) / Math.PI) + 0.5))))) * 10);
+return state.with("turn", (((turn % Laid.FULL) + Laid.FULL) % Laid.FULL));
+}
+return state;
+},
+middle(points) {
+let left, top, right, bottom, i;
+[left, top, right, bottom] = [points[0], points[1], points[0], points[1]];
+for (i = 2; ((i + 1) < (points.length)); i += 2) {
+left = (Math.min(left, points[i]));
+right = (Math.max(right, points[i]));
+top = (Math.min(top, points[(i + 1)]));
+bottom = (Math.max(bottom, points[(i + 1)]));
+}
+return [((left + right) / 2), ((top + bottom) / 2)];
+},
+inside(along, aside, wide, high) {
+let edge;
+edge = Laid.EDGE;
+return [(along + edge), (aside + edge), ((along + wide) - edge), (aside + edge), ((along + wide) - edge), ((aside + high) - edge), (along + edge), ((aside + high) - edge)];
+},
+};
+
 export const Mat = {
 EDGE: 40,
 added(tokens, kind, across, apart, top = 0) {
@@ -88,6 +157,164 @@ for (i = 0; (i < 4); i++) {
 x = (((x * Seeded.MULTIPLIER) + 11) % Seeded.MODULUS);
 }
 return (x % count);
+},
+};
+
+export const Solids = {
+CUBOID: 0,
+PRISM: 1,
+PYRAMID: 2,
+CYLINDER: 3,
+CONE: 4,
+ROUND: 40,
+sides(shape, sides) {
+if (same(shape, Solids.CUBOID)) {
+return 4;
+}
+return ((same(shape, Solids.CYLINDER) || same(shape, Solids.CONE)) ? Solids.ROUND : sides);
+},
+isPointed(shape) {
+return (same(shape, Solids.PYRAMID) || same(shape, Solids.CONE));
+},
+corners(shape, sides, wide, deep, high) {
+let corners, count, i, level, y;
+corners = [];
+count = Solids.sides(shape, sides);
+for ([level, y] of [((-high) / 2), (high / 2)].entries()) {
+if ((same(level, 1) && Solids.isPointed(shape))) {
+return [...corners, [0, y, 0]];
+}
+for (i = 0; (i < count); i++) {
+corners.push((same(shape, Solids.CUBOID) ? [((((same(i, 0) || same(i, 3)) ? (-1) : 1) * wide) / 2), y, ((((i < 2) ? (-1) : 1) * deep) / 2)] : [((wide / 2) * (Math.cos(((((2 * i) + 1) * Math.PI) / count)))), y, ((wide / 2) * (Math.sin(((((2 * i) + 1) * Math.PI) / count))))]));
+}
+}
+return corners;
+},
+faces(shape, sides) {
+let count, base, top, i, faces, next;
+count = Solids.sides(shape, sides);
+base = [];
+top = [];
+for (i = 0; (i < count); i++) {
+base.push(i);
+top.push((count + i));
+}
+faces = [base];
+for (i = 0; (i < count); i++) {
+next = ((i + 1) % count);
+faces.push((Solids.isPointed(shape) ? [i, next, count] : [i, next, (count + next), (count + i)]));
+}
+return (Solids.isPointed(shape) ? faces : [...faces, top]);
+},
+edges(faces) {
+let edges, i, a, b, g, f, face;
+edges = [];
+for ([f, face] of faces.entries()) {
+for (i = 0; (i < (face.length)); i++) {
+a = face[i];
+b = face[((i + 1) % (face.length))];
+for (g = (f + 1); (g < (faces.length)); g++) {
+if (((faces[g].includes(a)) && (faces[g].includes(b)))) {
+edges.push([a, b, f, g]);
+}
+}
+}
+}
+return edges;
+},
+seen(point, turn, tilt) {
+let yaw, pitch, x, z;
+yaw = ((turn * Math.PI) / 180);
+pitch = ((tilt * Math.PI) / 180);
+x = ((point[0] * (Math.cos(yaw))) - (point[2] * (Math.sin(yaw))));
+z = ((point[0] * (Math.sin(yaw))) + (point[2] * (Math.cos(yaw))));
+return [x, ((z * (Math.sin(pitch))) - (point[1] * (Math.cos(pitch)))), ((z * (Math.cos(pitch))) + (point[1] * (Math.sin(pitch))))];
+},
+minus(a, b) {
+return [(a[0] - b[0]), (a[1] - b[1]), (a[2] - b[2])];
+},
+cross(a, b) {
+return [((a[1] * b[2]) - (a[2] * b[1])), ((a[2] * b[0]) - (a[0] * b[2])), ((a[0] * b[1]) - (a[1] * b[0]))];
+},
+dot(a, b) {
+return (((a[0] * b[0]) + (a[1] * b[1])) + (a[2] * b[2]));
+},
+section(corners, edges, normal, on) {
+let cuts, from, to, share, way, at, edge;
+cuts = [];
+for (edge of edges) {
+from = Solids.dot(normal, Solids.minus(corners[edge[0]], on));
+to = Solids.dot(normal, Solids.minus(corners[edge[1]], on));
+if (((Math.abs(from)) < 1.0E-9)) {
+cuts = Solids.with(cuts, corners[edge[0]]);
+}
+if (((Math.abs(to)) < 1.0E-9)) {
+cuts = Solids.with(cuts, corners[edge[1]]);
+}
+if (((from * to) < (-1.0E-12))) {
+share = (from / (from - to));
+way = Solids.minus(corners[edge[1]], corners[edge[0]]);
+at = corners[edge[0]];
+cuts = Solids.with(cuts, [(at[0] + (way[0] * share)), (at[1] + (way[1] * share)), (at[2] + (way[2] * share))]);
+}
+}
+return Solids.inOrder(cuts, normal);
+},
+with(points, point) {
+let far, one;
+for (one of points) {
+far = Solids.minus(one, point);
+if ((Solids.dot(far, far) < 1.0E-9)) {
+return points;
+}
+}
+return [...points, point];
+},
+inOrder(points, normal) {
+let middle, first, second, angles, i, point, angle, j;
+if (((points.length) < 3)) {
+return points;
+}
+middle = Solids.middle(points);
+first = Solids.minus(points[0], middle);
+second = Solids.cross(normal, first);
+angles = (points.map(((one) => (Math.atan2((Solids.dot(Solids.minus(one, middle), second) / (Math.max(1.0E-9, (Math.sqrt(Solids.dot(second, second)))))), (Solids.dot(Solids.minus(one, middle), first) / (Math.max(1.0E-9, (Math.sqrt(Solids.dot(first, first)))))))))));
+for (i = 1; (i < (points.length)); i++) {
+[point, angle] = [points[i], angles[i]];
+j = (i - 1);
+while (((j >= 0) && (angles[j] > angle))) {
+points[(j + 1)] = points[j];
+angles[(j + 1)] = angles[j];
+j--;
+}
+points[(j + 1)] = point;
+angles[(j + 1)] = angle;
+}
+return points;
+},
+middle(points) {
+let sum, count, point;
+sum = [0, 0, 0];
+for (point of points) {
+sum = [(sum[0] + point[0]), (sum[1] + point[1]), (sum[2] + point[2])];
+}
+count = (Math.max(1, (points.length)));
+return [(sum[0] / count), (sum[1] / count), (sum[2] / count)];
+},
+area(points) {
+let sum, i, cross;
+sum = [0, 0, 0];
+for (i = 1; ((i + 1) < (points.length)); i++) {
+cross = Solids.cross(Solids.minus(points[i], points[0]), Solids.minus(points[(i + 1)], points[0]));
+sum = [(sum[0] + cross[0]), (sum[1] + cross[1]), (sum[2] + cross[2])];
+}
+return ((Math.sqrt(Solids.dot(sum, sum))) / 2);
+},
+written(value) {
+return Written.hundredths(Math.trunc(Number((Math.floor(((value * 100) + 0.5))))));
+},
+turned(state, across, down) {
+return state.with("turn", ((((state.int("turn") - (Math.trunc(across / 2))) % 360) + 360) % 360)).with("tilt", Tokens.within((state.int("tilt") + (Math.trunc(down / 2))), (-90), 90));
 },
 };
 
@@ -2833,6 +3060,745 @@ return sounds;
 },
 };
 
+export const Solid = {
+SIZE: 460,
+WORDS: ["Cuboid", "Prism", "Pyramid", "Cylinder", "Cone"],
+settings() {
+return [Setting.choice("shape", "Solid", ["Cuboid", "Prism", "Pyramid", "Cylinder", "Cone"]), Setting.whole("sides", "Sides of the base (prism, pyramid)", 4, 3, 8), Setting.whole("wide", "Width, in centimetres", 6, 1, 20), Setting.whole("deep", "Depth (cuboid), in centimetres", 4, 1, 20), Setting.whole("high", "Height, in centimetres", 5, 1, 20)];
+},
+fields() {
+return [Field.whole("turn", 0, 359), Field.whole("tilt", (-90), 90), Field.list("points", 3, 0, 60)];
+},
+start(set) {
+return Values.of({ "turn": 325, "tilt": 20, "points": [] });
+},
+isRound(set) {
+return (same(set.int("shape"), Solids.CYLINDER) || same(set.int("shape"), Solids.CONE));
+},
+corners(set) {
+return Solids.corners(set.int("shape"), set.int("sides"), set.int("wide"), set.int("deep"), set.int("high"));
+},
+edges(set) {
+return Solids.edges(Solids.faces(set.int("shape"), set.int("sides")));
+},
+places(set) {
+let places, edge;
+if (Solid.isRound(set)) {
+return [];
+}
+places = Solid.corners(set);
+for (edge of Solid.edges(set)) {
+places.push(Solids.middle([places[edge[0]], places[edge[1]]]));
+}
+return places;
+},
+after(set, state, act) {
+let points, rest, point;
+if (((same(act.part, "turn") && !same(act.x, null)) && !same(act.y, null))) {
+return Solids.turned(state, (act.x - (Math.trunc(Solid.SIZE / 2))), (act.y - (Math.trunc(Solid.SIZE / 2))));
+}
+if (same(act.part, "clear")) {
+return state.with("points", []);
+}
+points = state.list("points");
+if (((!same(act.part, "point") || (act.n < 0)) || (act.n >= (Solid.places(set).length)))) {
+return state;
+}
+if ((points.includes(act.n))) {
+rest = [];
+for (point of points) {
+if (!same(point, act.n)) {
+rest.push(point);
+}
+}
+return state.with("points", rest);
+}
+return (((points.length) < 3) ? state.with("points", [...points, act.n]) : state);
+},
+chosen(set, state) {
+let places, chosen, point;
+places = Solid.places(set);
+chosen = [];
+for (point of state.list("points")) {
+if ((point < (places.length))) {
+chosen.push(places[point]);
+}
+}
+return chosen;
+},
+cut(set, state) {
+let points, normal;
+points = Solid.chosen(set, state);
+if (((points.length) < 3)) {
+return [];
+}
+normal = Solids.cross(Solids.minus(points[1], points[0]), Solids.minus(points[2], points[0]));
+return ((Solids.dot(normal, normal) < 1.0E-9) ? [] : Solids.section(Solid.corners(set), Solid.edges(set), normal, points[0]));
+},
+scale(set) {
+let deep, longest;
+deep = (same(set.int("shape"), Solids.CUBOID) ? set.int("deep") : set.int("wide"));
+longest = (Math.sqrt((((set.int("wide") ** 2) + (deep ** 2)) + (set.int("high") ** 2))));
+return ((Solid.SIZE - 60) / longest);
+},
+on(set, state, point) {
+let x, y, scale;
+[x, y] = Solids.seen(point, state.int("turn"), state.int("tilt"));
+scale = Solid.scale(set);
+return [((Solid.SIZE / 2) + (x * scale)), ((Solid.SIZE / 2) + (y * scale))];
+},
+front(set, state) {
+let corners, front, middle, normal, out, seen, face;
+corners = Solid.corners(set);
+front = [];
+for (face of Solids.faces(set.int("shape"), set.int("sides"))) {
+middle = Solids.middle((face.map(((i) => corners[i]))));
+normal = Solids.cross(Solids.minus(corners[face[1]], corners[face[0]]), Solids.minus(corners[face[2]], corners[face[0]]));
+out = ((Solids.dot(normal, middle) < 0) ? (-1) : 1);
+seen = Solids.seen(normal, state.int("turn"), state.int("tilt"));
+front.push(((out * seen[2]) > 1.0E-9));
+}
+return front;
+},
+draw(set, state, sketch) {
+let corners, front, points, cut, isStrip, isSeen, line, f, face, corner, one, a, b, g;
+sketch.size(Solid.SIZE, Solid.SIZE);
+sketch.drag("turn", 0, Said.of("Turn it"), 0, 0, Solid.SIZE, Solid.SIZE, 20);
+corners = (Solid.corners(set).map(((one) => Solid.on(set, state, one))));
+front = Solid.front(set, state);
+for ([f, face] of Solids.faces(set.int("shape"), set.int("sides")).entries()) {
+if (front[f]) {
+points = [];
+for (corner of face) {
+points = [...points, ...corners[corner]];
+}
+sketch.polygon(points, "glass", "");
+}
+}
+cut = Solid.cut(set, state);
+if (((cut.length) > 2)) {
+points = [];
+for (one of cut) {
+points = [...points, ...Solid.on(set, state, one)];
+}
+sketch.polygon(points, "sand", "ochre");
+}
+for ([a, b, f, g] of Solid.edges(set)) {
+isStrip = ((Solid.isRound(set) && (f > 0)) && (g <= Solids.ROUND));
+if ((!isStrip || !same(front[f], front[g]))) {
+isSeen = (front[f] || front[g]);
+line = [...corners[a], ...corners[b]];
+sketch.line(line, (isSeen ? "slate" : "stone"), (isSeen ? 3 : 2), !isSeen);
+}
+}
+Solid.drawPoints(set, state, sketch);
+sketch.button("clear", 0, Said.of("Clear the points"), 0, (Solid.SIZE + 12), 190);
+},
+drawPoints(set, state, sketch) {
+let points, x, y, isChosen, label, n, place;
+points = (Solid.chosen(set, state).map(((one) => Solid.on(set, state, one))));
+if (same((points.length), 2)) {
+sketch.line([...points[0], ...points[1]], "rust", 4);
+}
+for ([n, place] of Solid.places(set).entries()) {
+[x, y] = Solid.on(set, state, place);
+isChosen = (state.list("points").includes(n));
+sketch.circle(x, y, (isChosen ? 9 : 4), (isChosen ? "rust" : "stone"), "");
+label = (isChosen ? Said.of("Point :n, set", { "n": (n + 1) }) : Said.of("Point :n", { "n": (n + 1) }));
+sketch.press("point", n, label, (x - 18), (y - 18), 36, 36);
+}
+},
+volume(set) {
+let shape, radius, sides, isRound, polygon, base;
+shape = set.int("shape");
+radius = (set.int("wide") / 2);
+sides = set.int("sides");
+isRound = Solid.isRound(set);
+polygon = (((sides / 2) * (radius ** 2)) * (Math.sin(((2 * Math.PI) / sides))));
+base = (same(shape, Solids.CUBOID) ? (set.int("wide") * set.int("deep")) : (isRound ? (Math.PI * (radius ** 2)) : polygon));
+return ((base * set.int("high")) / (Solids.isPointed(shape) ? 3 : 1));
+},
+length(set, state) {
+let points, way;
+points = Solid.chosen(set, state);
+if (!same((points.length), 2)) {
+return 0;
+}
+way = Solids.minus(points[1], points[0]);
+return (Math.sqrt(Solids.dot(way, way)));
+},
+says(set, state) {
+let cut, length;
+cut = Solid.cut(set, state);
+if (((cut.length) > 2)) {
+return Said.of("Cut with :n corners, area :area cm²", { "n": (cut.length), "area": Solids.written(Solids.area(cut)) });
+}
+length = Solid.length(set, state);
+return ((length > 0) ? Said.of("Length :n cm", { "n": Solids.written(length) }) : Said.of(":what, turned :turn°, tilted :tilt°", { "what": (Solid.WORDS[set.int("shape")] ?? ""), "turn": state.int("turn"), "tilt": state.int("tilt") }));
+},
+};
+
+export const Sphere = {
+SIZE: 420,
+RADIUS: 180,
+settings() {
+return [Setting.whole("radius", "Radius, in centimetres", 5, 1, 20), Setting.whole("cut", "Cut at this height, in centimetres above the middle", 2, (-20), 20)];
+},
+fields() {
+return [Field.whole("turn", 0, 359), Field.whole("tilt", (-90), 90)];
+},
+start(set) {
+return Values.of({ "turn": 0, "tilt": 20 });
+},
+after(set, state, act) {
+return (((same(act.part, "turn") && !same(act.x, null)) && !same(act.y, null)) ? Solids.turned(state, (act.x - (Math.trunc(Sphere.SIZE / 2))), (act.y - (Math.trunc(Sphere.SIZE / 2)))) : state);
+},
+parallel(sketch, state, high, colour) {
+let radius, i, line, near, angle, point, seen, degrees;
+radius = (Math.sqrt((Math.max(0, (1 - (high ** 2))))));
+for (i = 0; (i < 60); i++) {
+line = [];
+near = 0;
+for (degrees of [(i * 6), ((i * 6) + 6)]) {
+angle = ((degrees * Math.PI) / 180);
+point = [(radius * (Math.cos(angle))), high, (radius * (Math.sin(angle)))];
+seen = Solids.seen(point, state.int("turn"), state.int("tilt"));
+line = [...line, ((Sphere.SIZE / 2) + (seen[0] * Sphere.RADIUS)), ((Sphere.SIZE / 2) + (seen[1] * Sphere.RADIUS))];
+near += seen[2];
+}
+if (((near >= 0) || same((i % 2), 0))) {
+sketch.line(line, ((near >= 0) ? colour : "stone"), ((near >= 0) ? 3 : 2));
+}
+}
+},
+cut(set) {
+return (Tokens.within(set.int("cut"), (-set.int("radius")), set.int("radius")) / set.int("radius"));
+},
+draw(set, state, sketch) {
+let seen, x, pole;
+sketch.size(Sphere.SIZE, Sphere.SIZE);
+sketch.circle((Sphere.SIZE / 2), (Sphere.SIZE / 2), Sphere.RADIUS, "glass");
+Sphere.parallel(sketch, state, 0, "slate");
+Sphere.parallel(sketch, state, Sphere.cut(set), "rust");
+for (pole of [1, (-1)]) {
+seen = Solids.seen([0, (pole + 0), 0], state.int("turn"), state.int("tilt"));
+x = ((Sphere.SIZE / 2) + (seen[0] * Sphere.RADIUS));
+sketch.circle(x, ((Sphere.SIZE / 2) + (seen[1] * Sphere.RADIUS)), 5, ((seen[2] >= 0) ? "slate" : "pale"), "");
+}
+sketch.drag("turn", 0, Said.of("Turn it"), 0, 0, Sphere.SIZE, Sphere.SIZE, 20);
+},
+area(set) {
+return ((Math.PI * (set.int("radius") ** 2)) * (1 - (Sphere.cut(set) ** 2)));
+},
+says(set, state) {
+return Said.of("Sphere, tilted :tilt°: the cut is a circle of :area cm²", { "tilt": state.int("tilt"), "area": Solids.written(Sphere.area(set)) });
+},
+};
+
+export const FoldedNet = {
+SIZE: 520,
+FILLS: ["sand", "sky", "moss", "clay", "sky", "moss", "clay", "sky", "moss", "sand"],
+settings() {
+return [Setting.choice("shape", "Solid", ["Cuboid", "Prism", "Pyramid"]), Setting.whole("sides", "Sides of the base (prism, pyramid)", 4, 3, 8), Setting.whole("wide", "Width, in centimetres", 4, 1, 12), Setting.whole("deep", "Depth (cuboid), in centimetres", 3, 1, 12), Setting.whole("high", "Height, in centimetres", 5, 1, 12)];
+},
+fields() {
+return [Field.whole("turn", 0, 359), Field.whole("tilt", (-90), 90), Field.whole("folded", 0, 100)];
+},
+start(set) {
+return Values.of({ "turn": 340, "tilt": 50, "folded": 0 });
+},
+after(set, state, act) {
+if (((same(act.part, "turn") && !same(act.x, null)) && !same(act.y, null))) {
+return Solids.turned(state, (act.x - (Math.trunc(FoldedNet.SIZE / 2))), (act.y - (Math.trunc(FoldedNet.SIZE / 2))));
+}
+if (same(act.part, "fold")) {
+return state.with("folded", Tokens.within((state.int("folded") + act.n), 0, 100));
+}
+return state;
+},
+about(point, on, axis, angle) {
+let v, cross, dot, cos, sin;
+v = Solids.minus(point, on);
+cross = Solids.cross(axis, v);
+dot = Solids.dot(axis, v);
+[cos, sin] = [(Math.cos(angle)), (Math.sin(angle))];
+return [(((on[0] + (v[0] * cos)) + (cross[0] * sin)) + ((axis[0] * dot) * (1 - cos))), (((on[1] + (v[1] * cos)) + (cross[1] * sin)) + ((axis[1] * dot) * (1 - cos))), (((on[2] + (v[2] * cos)) + (cross[2] * sin)) + ((axis[2] * dot) * (1 - cos)))];
+},
+faces(set, state) {
+let shape, corners, isPointed, faces, open, points, isTop, up, f, face;
+shape = set.int("shape");
+corners = Solids.corners(shape, set.int("sides"), set.int("wide"), set.int("deep"), set.int("high"));
+isPointed = Solids.isPointed(shape);
+faces = [];
+open = ((100 - state.int("folded")) / 100);
+for ([f, face] of Solids.faces(shape, set.int("sides")).entries()) {
+points = (face.map(((i) => corners[i])));
+isTop = (!isPointed && same(f, (Solids.sides(shape, set.int("sides")) + 1)));
+if (isTop) {
+points = FoldedNet.opened(points, points[0], points[1], ((open * Math.PI) / 2));
+points = FoldedNet.opened(points, corners[0], corners[1], ((open * Math.PI) / 2));
+} else if ((f > 0)) {
+up = FoldedNet.slope(points, isPointed);
+points = FoldedNet.opened(points, points[0], points[1], (open * up));
+}
+faces.push(points);
+}
+return faces;
+},
+slope(side, isPointed) {
+let foot, way;
+if (!isPointed) {
+return (Math.PI / 2);
+}
+foot = Solids.middle([side[0], side[1]]);
+way = Solids.minus(side[2], foot);
+return (Math.PI - (Math.atan2(way[1], (Math.sqrt(((way[0] ** 2) + (way[2] ** 2)))))));
+},
+opened(points, from, to, angle) {
+let way, length, axis;
+way = Solids.minus(to, from);
+length = (Math.max(1.0E-9, (Math.sqrt(Solids.dot(way, way)))));
+axis = [(way[0] / length), (way[1] / length), (way[2] / length)];
+return (points.map(((one) => FoldedNet.about(one, from, axis, (-angle)))));
+},
+draw(set, state, sketch) {
+let wide, scale, faces, near, drawn, step, next, points, x, y, steps, f, depth, corner, i, n, label;
+sketch.size(FoldedNet.SIZE, FoldedNet.SIZE);
+sketch.drag("turn", 0, Said.of("Turn it"), 0, 0, FoldedNet.SIZE, FoldedNet.SIZE, 20);
+wide = (Math.max(set.int("wide"), (same(set.int("shape"), Solids.CUBOID) ? set.int("deep") : 0)));
+scale = (FoldedNet.SIZE / (((3 * wide) + (2 * set.int("high"))) + 1));
+faces = FoldedNet.faces(set, state);
+near = (faces.map(((face) => (Math.floor(((Solids.seen(Solids.middle(face), state.int("turn"), state.int("tilt"))[2] * 1000) + 0.5))))));
+drawn = [];
+for (step = 0; (step < (faces.length)); step++) {
+next = (-1);
+for ([f, depth] of near.entries()) {
+if ((!(drawn.includes(f)) && ((next < 0) || (depth < near[next])))) {
+next = f;
+}
+}
+drawn.push(next);
+points = [];
+for (corner of faces[next]) {
+[x, y] = Solids.seen(corner, state.int("turn"), state.int("tilt"));
+points = [...points, ((FoldedNet.SIZE / 2) + (x * scale)), ((FoldedNet.SIZE / 2) + (y * scale))];
+}
+sketch.polygon(points, FoldedNet.FILLS[(next % 10)]);
+}
+steps = [[(-10), Said.of("Unfold")], [10, Said.of("Fold")], [100, Said.of("Fold it up")]];
+for ([i, [n, label]] of steps.entries()) {
+sketch.button("fold", n, label, (i * 130), (FoldedNet.SIZE + 12), 124);
+}
+},
+surface(set, state) {
+let sum, face;
+sum = 0;
+for (face of FoldedNet.faces(set, state)) {
+sum += Solids.area(face);
+}
+return sum;
+},
+says(set, state) {
+return Said.of("Net, folded :n %, surface :area cm²", { "n": state.int("folded"), "area": Solids.written(FoldedNet.surface(set, state)) });
+},
+};
+
+export const CoordinateCube = {
+SIZE: 500,
+NAMES: ["A", "B", "C"],
+settings() {
+return [Setting.whole("size", "The axes go up to", 5, 2, 10), Setting.choice("points", "Points", ["One", "Two and a line", "Three and a plane"], 2)];
+},
+fields() {
+return [Field.whole("turn", 0, 359), Field.whole("tilt", (-90), 90), Field.list("points", 3, (-10), 10, 3)];
+},
+start(set) {
+let points;
+points = [3, 0, 0, 0, 3, 0, 0, 0, 3];
+return Values.of({ "turn": 320, "tilt": 22, "points": points.slice(0, (0) + ((3 * (set.int("points") + 1)))) });
+},
+after(set, state, act) {
+let points;
+points = state.list("points");
+if (((same(act.part, "turn") && !same(act.x, null)) && !same(act.y, null))) {
+return Solids.turned(state, (act.x - (Math.trunc(CoordinateCube.SIZE / 2))), (act.y - (Math.trunc(CoordinateCube.SIZE / 2))));
+}
+if ((((same(act.part, "place") && !same(act.to, null)) && (act.n >= 0)) && (act.n < (points.length)))) {
+points[act.n] = Tokens.within(act.to, 0, set.int("size"));
+return state.with("points", points);
+}
+return state;
+},
+inSpace(set, at) {
+let half;
+half = (set.int("size") / 2);
+return [(at[0] - half), (at[2] - half), (half - at[1])];
+},
+on(set, state, at) {
+let x, y, scale;
+[x, y] = Solids.seen(CoordinateCube.inSpace(set, at), state.int("turn"), state.int("tilt"));
+scale = (((CoordinateCube.SIZE - 110) / set.int("size")) / 1.75);
+return [((CoordinateCube.SIZE / 2) + (x * scale)), ((CoordinateCube.SIZE / 2) + (y * scale))];
+},
+points(state) {
+let list, points, i;
+list = state.list("points");
+points = [];
+for (i = 0; ((i + 2) < (list.length)); i += 3) {
+points.push([list[i], list[(i + 1)], list[(i + 2)]]);
+}
+return points;
+},
+plane(state) {
+let points, p, q, r, u, v, a, b, c, d, common, leads, sign;
+points = CoordinateCube.points(state);
+if (((points.length) < 3)) {
+return [];
+}
+[p, q, r] = points;
+u = [(q[0] - p[0]), (q[1] - p[1]), (q[2] - p[2])];
+v = [(r[0] - p[0]), (r[1] - p[1]), (r[2] - p[2])];
+a = ((u[1] * v[2]) - (u[2] * v[1]));
+b = ((u[2] * v[0]) - (u[0] * v[2]));
+c = ((u[0] * v[1]) - (u[1] * v[0]));
+if (((same(a, 0) && same(b, 0)) && same(c, 0))) {
+return [];
+}
+d = (((a * p[0]) + (b * p[1])) + (c * p[2]));
+common = Written.gcd(Written.gcd((Math.abs(a)), (Math.abs(b))), Written.gcd((Math.abs(c)), (Math.abs(d))));
+leads = (!same(a, 0) ? a : (!same(b, 0) ? b : c));
+sign = ((leads < 0) ? (-common) : common);
+return [(Math.trunc(a / sign)), (Math.trunc(b / sign)), (Math.trunc(c / sign)), (Math.trunc(d / sign))];
+},
+draw(set, state, sketch) {
+let size, points, end, i, x, y, line, downX, downY, top, left, label, a, b, axis, way, n, point, value;
+size = set.int("size");
+points = CoordinateCube.points(state);
+sketch.size(CoordinateCube.SIZE, CoordinateCube.SIZE);
+sketch.drag("turn", 0, Said.of("Turn it"), 0, 0, CoordinateCube.SIZE, CoordinateCube.SIZE, 20);
+for ([a, b] of [[0, 0], [size, 0], [0, size], [size, size]]) {
+CoordinateCube.line(set, state, sketch, [0, a, b], [size, a, b]);
+CoordinateCube.line(set, state, sketch, [a, 0, b], [a, size, b]);
+CoordinateCube.line(set, state, sketch, [a, b, 0], [a, b, size]);
+}
+CoordinateCube.drawPlane(set, state, sketch);
+for ([axis, way] of [[1, 0, 0], [0, 1, 0], [0, 0, 1]].entries()) {
+end = [(way[0] * size), (way[1] * size), (way[2] * size)];
+sketch.line([...CoordinateCube.on(set, state, [0, 0, 0]), ...CoordinateCube.on(set, state, end)], "slate", 3);
+for (i = 1; (i <= size); i++) {
+[x, y] = CoordinateCube.on(set, state, [(way[0] * i), (way[1] * i), (way[2] * i)]);
+sketch.circle(x, y, 3, "slate", "");
+if (same(i, size)) {
+sketch.words((x + 14), (y - 14), ["x", "y", "z"][axis], 24);
+}
+}
+}
+if (same((points.length), 2)) {
+line = [...CoordinateCube.on(set, state, points[0]), ...CoordinateCube.on(set, state, points[1])];
+sketch.line(line, "rust", 4);
+}
+for ([n, point] of points.entries()) {
+[x, y] = CoordinateCube.on(set, state, point);
+[downX, downY] = CoordinateCube.on(set, state, [point[0], point[1], 0]);
+sketch.line([x, y, downX, downY], "stone", 1, true);
+sketch.circle(x, y, 8, "rust");
+sketch.words((x + 18), (y - 16), CoordinateCube.NAMES[n], 26);
+top = (CoordinateCube.SIZE + 12);
+sketch.words(((n * 175) + 14), (top + 24), CoordinateCube.NAMES[n], 26);
+for ([i, value] of point.entries()) {
+left = (((n * 175) + 34) + (i * 44));
+sketch.rect(left, top, 42, 46, "paper", "stone", 4);
+sketch.words((left + 21), (top + 24), String(value), 24);
+label = Said.of(":axis of :point", { "axis": ["x", "y", "z"][i], "point": CoordinateCube.NAMES[n] });
+sketch.type("place", ((3 * n) + i), label, left, top, 42, 46, value);
+}
+}
+sketch.size(CoordinateCube.SIZE, (CoordinateCube.SIZE + 62));
+},
+line(set, state, sketch, from, to) {
+sketch.line([...CoordinateCube.on(set, state, from), ...CoordinateCube.on(set, state, to)], "pale", 2);
+},
+drawPlane(set, state, sketch) {
+let plane, size, corners, cut, points, z, x, y, one;
+plane = CoordinateCube.plane(state);
+if (same(plane, [])) {
+return;
+}
+size = set.int("size");
+corners = [];
+for (z of [0, size]) {
+for ([x, y] of [[0, 0], [size, 0], [size, size], [0, size]]) {
+corners.push([(x + 0), (y + 0), (z + 0)]);
+}
+}
+cut = Solids.section(corners, Solids.edges(Solids.faces(Solids.CUBOID, 4)), [(plane[0] + 0), (plane[1] + 0), (plane[2] + 0)], (CoordinateCube.points(state)[0].map(((one) => (one + 0)))));
+points = [];
+for (one of cut) {
+points = [...points, ...CoordinateCube.on(set, state, one)];
+}
+if (((cut.length) > 2)) {
+sketch.polygon(points, "glass", "lake");
+}
+},
+equation(state) {
+let plane, words, count, sign, i, letter;
+plane = CoordinateCube.plane(state);
+words = "";
+for ([i, letter] of ["x", "y", "z"].entries()) {
+count = (plane[i] ?? 0);
+if (!same(count, 0)) {
+sign = ((count < 0) ? (same(words, "") ? "−" : " − ") : (same(words, "") ? "" : " + "));
+words = (String((String((String(words) + String(sign))) + String((same((Math.abs(count)), 1) ? "" : String((Math.abs(count))))))) + String(letter));
+}
+}
+return (same(words, "") ? "" : (String((String(words) + String(" = "))) + String(Written.whole(plane[3]))));
+},
+length(state) {
+let points, sum, i;
+points = CoordinateCube.points(state);
+if (((points.length) < 2)) {
+return 0;
+}
+sum = 0;
+for (i of [0, 1, 2]) {
+sum += ((points[1][i] - points[0][i]) ** 2);
+}
+return (Math.sqrt(sum));
+},
+says(set, state) {
+let equation, points;
+equation = CoordinateCube.equation(state);
+if (!same(equation, "")) {
+return Said.of("Plane :equation", { "equation": equation });
+}
+points = (CoordinateCube.points(state).map(((one) => (String((String("(") + String((one.join(", "))))) + String(")")))));
+return Said.of("Points :points", { "points": (points.join(" ")) });
+},
+};
+
+export const Ruler = {
+HIGH: 96,
+settings() {
+return [Setting.whole("length", "Length, in centimetres", 12, 5, 25)];
+},
+fields() {
+return [Field.whole("x", (-4000), 4000), Field.whole("y", (-4000), 4000), Field.whole("turn", 0, 3599)];
+},
+start(set) {
+return Laid.start();
+},
+length(set) {
+return ((set.int("length") + 0.6) * Laid.CENTIMETRE);
+},
+after(set, state, act) {
+let length;
+length = Ruler.length(set);
+return Laid.after(state, act, Laid.inside(0, 0, length, Ruler.HIGH), (length - 50), 62);
+},
+draw(set, state, sketch) {
+let length, outline, mm, along, high, x, y;
+length = Ruler.length(set);
+outline = [0, 0, length, 0, length, Ruler.HIGH, 0, Ruler.HIGH];
+Laid.draw(sketch, state, outline, Laid.inside(0, 0, length, Ruler.HIGH), (length - 50), 62);
+for (mm = 0; (mm <= (set.int("length") * 10)); mm++) {
+along = (((mm / 10) + 0.3) * Laid.CENTIMETRE);
+high = (same((mm % 10), 0) ? 26 : (same((mm % 5), 0) ? 19 : 12));
+sketch.line(Laid.all(state, [along, 0, along, high]), "slate", (same((mm % 10), 0) ? 2 : 1));
+if (same((mm % 10), 0)) {
+[x, y] = Laid.at(state, along, 44);
+sketch.words(x, y, String((Math.trunc(mm / 10))), 20);
+}
+}
+},
+guides(set, state) {
+let length;
+length = Ruler.length(set);
+return [Laid.all(state, [0, 0, length, 0]), Laid.all(state, [0, Ruler.HIGH, length, Ruler.HIGH])];
+},
+says(set, state) {
+return Said.of("Ruler at :n°", { "n": Laid.degrees(state) });
+},
+};
+
+export const Protractor = {
+RADIUS: 250,
+settings() {
+return [Setting.choice("degrees", "Counted", ["From both sides", "From the right"])];
+},
+fields() {
+return [Field.whole("x", (-4000), 4000), Field.whole("y", (-4000), 4000), Field.whole("turn", 0, 3599)];
+},
+start(set) {
+return Laid.start();
+},
+half(radius) {
+let points, degrees;
+points = [];
+for (degrees = 0; (degrees <= 180); degrees += 6) {
+points = [...points, ...Protractor.polar(radius, degrees)];
+}
+return [...points, (-radius), 24, radius, 24];
+},
+polar(radius, degrees) {
+return [(radius * (Math.cos(((degrees * Math.PI) / 180)))), ((-radius) * (Math.sin(((degrees * Math.PI) / 180))))];
+},
+body() {
+let points, degrees;
+points = [];
+for (degrees = 10; (degrees <= 170); degrees += 10) {
+points = [...points, ...Protractor.polar((Protractor.RADIUS - 70), degrees)];
+}
+return [...points, (-(Protractor.RADIUS - 90)), (-24), (Protractor.RADIUS - 90), (-24)];
+},
+after(set, state, act) {
+return Laid.after(state, act, Protractor.body(), 140, (-34));
+},
+draw(set, state, sketch) {
+let degrees, deep, mark, at, x, y, in_, inX, inY;
+Laid.draw(sketch, state, Protractor.half(Protractor.RADIUS), Protractor.body(), 140, (-34));
+sketch.line(Laid.all(state, [(-Protractor.RADIUS), 0, Protractor.RADIUS, 0]), "slate", 2);
+sketch.line(Laid.all(state, [0, 12, 0, (-40)]), "slate", 2);
+for (degrees = 0; (degrees <= 180); degrees++) {
+deep = (same((degrees % 10), 0) ? 24 : (same((degrees % 5), 0) ? 17 : 10));
+mark = [...Protractor.polar(Protractor.RADIUS, degrees), ...Protractor.polar((Protractor.RADIUS - deep), degrees)];
+sketch.line(Laid.all(state, mark), "slate", (same((degrees % 10), 0) ? 2 : 1));
+if (((same((degrees % 10), 0) && (degrees > 0)) && (degrees < 180))) {
+at = Protractor.polar((Protractor.RADIUS - 38), degrees);
+[x, y] = Laid.at(state, at[0], at[1]);
+sketch.words(x, y, String(degrees), 15);
+if (same(set.int("degrees"), 0)) {
+in_ = Protractor.polar((Protractor.RADIUS - 72), degrees);
+[inX, inY] = Laid.at(state, in_[0], in_[1]);
+sketch.words(inX, inY, String((180 - degrees)), 13, "lake");
+}
+}
+}
+},
+guides(set, state) {
+return [Laid.all(state, [(-Protractor.RADIUS), 24, Protractor.RADIUS, 24])];
+},
+says(set, state) {
+return Said.of("Protractor at :n°", { "n": Laid.degrees(state) });
+},
+};
+
+export const SetSquare = {
+LONG: 380,
+settings() {
+return [Setting.choice("angles", "Angles", ["45°, 45°, 90°", "30°, 60°, 90°"])];
+},
+fields() {
+return [Field.whole("x", (-4000), 4000), Field.whole("y", (-4000), 4000), Field.whole("turn", 0, 3599)];
+},
+start(set) {
+return Laid.start();
+},
+high(set) {
+return (same(set.int("angles"), 0) ? SetSquare.LONG : (SetSquare.LONG / (Math.sqrt(3))));
+},
+triangle(set, share) {
+let midAlong, midAside, points, along, aside;
+[midAlong, midAside] = [(SetSquare.LONG / 3), ((-SetSquare.high(set)) / 3)];
+points = [];
+for ([along, aside] of [[0, 0], [SetSquare.LONG, 0], [0, (-SetSquare.high(set))]]) {
+points.push((midAlong + ((along - midAlong) * share)));
+points.push((midAside + ((aside - midAside) * share)));
+}
+return points;
+},
+after(set, state, act) {
+return Laid.after(state, act, SetSquare.triangle(set, 0.76), (SetSquare.LONG * 0.62), (-32));
+},
+draw(set, state, sketch) {
+let outline;
+outline = SetSquare.triangle(set, 1);
+Laid.draw(sketch, state, outline, SetSquare.triangle(set, 0.76), (SetSquare.LONG * 0.62), (-32));
+sketch.polygon(Laid.all(state, SetSquare.triangle(set, 0.32)), "paper", "stone");
+sketch.line(Laid.all(state, [0, (-26), 26, (-26), 26, 0]), "stone", 2);
+},
+guides(set, state) {
+let high;
+high = SetSquare.high(set);
+return [Laid.all(state, [0, 0, SetSquare.LONG, 0]), Laid.all(state, [0, 0, 0, (-high)]), Laid.all(state, [SetSquare.LONG, 0, 0, (-high)])];
+},
+says(set, state) {
+return Said.of("Set square at :n°", { "n": Laid.degrees(state) });
+},
+};
+
+export const Compass = {
+LEG: 300,
+WIDEST: 590,
+settings() {
+return [Setting.whole("opening", "Opening, in millimetres", 40, 5, 100)];
+},
+fields() {
+return [Field.whole("x", (-4000), 4000), Field.whole("y", (-4000), 4000), Field.whole("turn", 0, 3599), Field.whole("radius", 20, Compass.WIDEST)];
+},
+start(set) {
+return Laid.start().with("radius", Compass.units(set.int("opening")));
+},
+units(millimetres) {
+return Tokens.within(Math.trunc(Number((Math.floor((((millimetres * Laid.CENTIMETRE) / 10) + 0.5))))), 20, Compass.WIDEST);
+},
+millimetres(state) {
+return Math.trunc(Number((Math.floor((((state.int("radius") * 10) / Laid.CENTIMETRE) + 0.5)))));
+},
+after(set, state, act) {
+let dx, dy, turn, angle, along;
+if ((same(act.part, "radius") && !same(act.to, null))) {
+return state.with("radius", Compass.units(Tokens.within(act.to, 1, 200)));
+}
+if ((same(act.x, null) || same(act.y, null))) {
+return state;
+}
+dx = (act.x - state.int("x"));
+dy = (act.y - state.int("y"));
+if (same(act.part, "needle")) {
+return state.with("x", act.x).with("y", act.y);
+}
+if (same(act.part, "pencil")) {
+turn = Math.trunc(Number((Math.floor(((((Math.atan2(dy, dx)) * 1800) / Math.PI) + 0.5)))));
+return state.with("turn", (((turn % 3600) + 3600) % 3600));
+}
+if (same(act.part, "hinge")) {
+angle = ((state.int("turn") * Math.PI) / 1800);
+along = ((dx * (Math.cos(angle))) + (dy * (Math.sin(angle))));
+return state.with("radius", Tokens.within(Math.trunc(Number((Math.floor(((2 * along) + 0.5))))), 20, Compass.WIDEST));
+}
+return state;
+},
+draw(set, state, sketch) {
+let radius, high, x, y, pencilX, pencilY, hingeX, hingeY, typedX, typedY, label;
+radius = state.int("radius");
+high = (Math.sqrt(((Compass.LEG ** 2) - ((radius / 2) ** 2))));
+[x, y] = Laid.at(state, 0, 0);
+[pencilX, pencilY] = Laid.at(state, radius, 0);
+[hingeX, hingeY] = Laid.at(state, (radius / 2), (-high));
+sketch.around([x, y, pencilX, pencilY, hingeX, hingeY]);
+sketch.line([x, y, hingeX, hingeY], "stone", 10);
+sketch.line([pencilX, pencilY, hingeX, hingeY], "wood", 10);
+sketch.circle(hingeX, hingeY, 20, "paper", "lake");
+sketch.circle(x, y, 6, "slate");
+sketch.circle(pencilX, pencilY, 9, "ochre");
+[typedX, typedY] = Laid.at(state, (radius / 2), ((-high) / 2));
+sketch.words(typedX, typedY, (String(Compass.millimetres(state)) + String(" mm")), 22);
+sketch.drag("needle", 0, Said.of("Needle"), (x - 30), (y - 30), 60, 60, 10);
+sketch.drag("hinge", 0, Said.of("Open or close it"), (hingeX - 32), (hingeY - 32), 64, 64, 6);
+sketch.drag("pencil", 0, Said.of("Turn the pencil"), (pencilX - 24), (pencilY - 24), 48, 48, 12);
+label = Said.of("Opening, in millimetres");
+sketch.type("radius", 0, label, (typedX - 50), (typedY - 20), 100, 40, Compass.millimetres(state));
+},
+guides(set, state) {
+let x, y;
+[x, y] = Laid.at(state, 0, 0);
+return [[x, y, (state.int("radius") + 0)]];
+},
+says(set, state) {
+return Said.of("Compasses open :n mm", { "n": Compass.millimetres(state) });
+},
+};
+
 export const RULES = {
     fraction_bar: FractionBar,
     fraction_circle: FractionCircle,
@@ -2863,4 +3829,12 @@ export const RULES = {
     circuit: Circuit,
     atoms: Atoms,
     staff: Staff,
+    solid: Solid,
+    sphere: Sphere,
+    folded_net: FoldedNet,
+    coordinate_cube: CoordinateCube,
+    ruler: Ruler,
+    protractor: Protractor,
+    set_square: SetSquare,
+    compass: Compass,
 };

@@ -15,6 +15,7 @@ export const COLOURS: Record<string, string> = {
     lake: '#2c6e8f',
     sky: '#b9d6e4',
     wood: '#b99463',
+    glass: '#2c6e8f22',
 };
 
 /** Something drawn; its numbers are units from the upper left corner. */
@@ -43,6 +44,8 @@ export interface Part {
 
 /** As core/src/Manipulative/Sketch.php: what a manipulative looks like, and what can be taken hold of. */
 export class Sketch {
+    left = 0;
+    top = 0;
     width = 0;
     height = 0;
     readonly shapes: Shape[] = [];
@@ -51,6 +54,13 @@ export class Sketch {
     size(width: number, height: number): void {
         this.width = width;
         this.height = height;
+    }
+
+    around(points: number[]): void {
+        const [xs, ys] = [points.filter((_, i) => i % 2 === 0), points.filter((_, i) => i % 2 === 1)];
+        this.left = Math.floor(Math.min(...xs));
+        this.top = Math.floor(Math.min(...ys));
+        this.size(Math.ceil(Math.max(...xs)) - this.left, Math.ceil(Math.max(...ys)) - this.top);
     }
 
     rect(x: number, y: number, w: number, h: number, fill: string, line = 'slate', radius = 0): void {
@@ -83,6 +93,10 @@ export class Sketch {
 
     drag(name: string, n: number, label: Sentence, x: number, y: number, w: number, h: number, step: number): void {
         this.part({ name, n, label, outline: box(x, y, w, h), does: 'drag', step });
+    }
+
+    dragOn(name: string, n: number, label: Sentence, outline: number[], step: number): void {
+        this.part({ name, n, label, outline: tenths(outline), does: 'drag', step });
     }
 
     type(name: string, n: number, label: Sentence, x: number, y: number, w: number, h: number, value: number): void {

@@ -26,7 +26,6 @@ use Crag\Formats\Csv;
 use Crag\Formats\Table;
 use Crag\Formats\Xapi;
 use Crag\Maths\Comparing\Outcome;
-use Crag\Prompt\Question\QuestionKind;
 use DateTimeImmutable;
 use Illuminate\Support\Collection;
 
@@ -483,7 +482,7 @@ final readonly class Results
     {
         $shown = [];
         foreach ($canvas->prompt->value()->asksForStates() ? $canvas->prompt->forSeat($seat)->questions : [] as $one) {
-            $value = $one->asked->kind() === QuestionKind::State ? $canvas->scene()->answerTo($one) : null;
+            $value = $one->asked->kind()->isOnCanvas() ? $canvas->scene()->answerTo($one) : null;
             if ($value !== null) {
                 $outcome = $one->compare($value)?->outcome;
                 $at = $canvas->last_stroke_ms ?? 0;

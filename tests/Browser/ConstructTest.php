@@ -108,8 +108,8 @@ final class ConstructTest extends BrowserTestCase
             $page->until(fn (): bool => $page->run('return document.querySelector(arguments[0]).value', $words) === '', $line);
         }
         $page->until(fn (): bool => $this->kinds($page) === ['graph' => 2, 'length' => 1, 'point' => 2], 'all of it');
-        $page->type($words, "y = ax\n")->waitForText('#notice', 'Write it like y = 2x + 1');
-        self::assertSame('y = ax', $page->run('return document.querySelector(arguments[0]).value', $words));
+        $page->type($words, "y = hello\n")->waitForText('#notice', 'Write it like y = 2x + 1');
+        self::assertSame('y = hello', $page->run('return document.querySelector(arguments[0]).value', $words));
         $page->until(fn (): bool => str_contains($this->svg($page), '>√5<'), 'the exact length');
         self::assertStringContainsString('>y = 2x − 1<', $this->svg($page));
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 200, 'the graphs on the tile');
@@ -130,6 +130,55 @@ final class ConstructTest extends BrowserTestCase
         self::assertSame(-6000, $by['rotation']);
         self::assertEqualsWithDelta(2 * 860, $by['compass'], 1, 'two of the axes');
         self::assertSame(3, $this->kinds($page)['graph'], 'no graph came twice');
+    }
+
+    public function test_letters_slide_points_come_as_a_table_and_a_question_asks_for_the_graph(): void
+    {
+        [$teacher, $code] = $this->startLesson('Sliders');
+        $this->maths();
+        $axes = ['kind' => 'axes', 'x_from' => -8, 'x_to' => 8, 'x_step' => 1, 'y_from' => -5, 'y_to' => 5, 'y_step' => 1];
+        $question = ['id' => 'q', 'kind' => 'graph', 'words' => 'Through (0, −1) with slope 2', 'spot' => null];
+        $this->sql(
+            'update prompts set pages = ?, backdrop = ?, details = ? where id = (select prompt_id from live_sessions order by rowid desc limit 1)',
+            [
+                json_encode([['backdrop' => $axes + ['x_label' => 'x', 'y_label' => 'y'], 'objects' => []]]),
+                json_encode($axes + ['x_label' => 'x', 'y_label' => 'y']),
+                json_encode(['questions' => [$question + ['right' => 'y = 2x − 1']]]),
+            ],
+        );
+        $page = $this->join('Solveig', $code);
+        $page->option('[data-tool=construct]');
+        $words = '#bench .construct-words input';
+        $page->type($words, 'points (0, -1), (1, 1), (2, 3)
+');
+        $page->until(fn (): bool => ($this->kinds($page)['point'] ?? 0) === 3, 'three points at once');
+        foreach (['y = ax + b', 'y < x', 'tangent x² at 1', 'area x² from 0 to 2', '(t, t²) for 0 < t < 2'] as $n => $line) {
+            $page->type($words, "{$line}
+");
+            $page->until(fn (): bool => ($this->kinds($page)['graph'] ?? 0) === $n + 1, $line);
+        }
+        $sources = fn (): array => array_column(
+            array_filter($this->elements($page), static fn (array $one): bool => $one['kind'] === 'graph'),
+            'source',
+        );
+        self::assertSame('y = 2x − 1', $sources()[2], 'the tangent is the line that is asked for');
+        $teacher->waitForText('#answer-groups', 'y = 2x − 1');
+        $teacher->waitForText('#answer-groups', 'right');
+        // A letter is slid: the graph follows, and what is let go is kept, once.
+        $slide = static fn (string $to, string $kind): string => "const field = document.querySelector('#bench .construct-slider input'); ".
+            "field.value = '{$to}'; field.dispatchEvent(new Event('{$kind}', { bubbles: true }))";
+        foreach (['1.5', '2', '2.5'] as $to) {
+            $page->run($slide($to, 'input'));
+        }
+        $page->run($slide('2.5', 'change'));
+        $page->until(fn (): bool => in_array('y = ax + b, a = 2.5, b = 1', $sources(), true), 'the graph that was slid');
+        self::assertSame(5, $this->kinds($page)['graph'], 'none came beside it');
+        $page->click('#undo')->until(
+            fn (): bool => in_array('y = ax + b, a = 1, b = 1', $sources(), true),
+            'the letter where it was',
+        );
+        self::assertStringContainsString('fill-opacity', $this->svg($page));
+        self::assertSame([], $page->complaints());
     }
 
     public function test_what_a_teacher_prepared_is_dragged_by_each_on_their_own_canvas(): void

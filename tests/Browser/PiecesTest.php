@@ -340,7 +340,7 @@ final class PiecesTest extends BrowserTestCase
         }
         match ($how) {
             'drag' => $page->draw($at, [[0.5, 0.5], [2.0, 0.7], [3.2, 1.2]]),
-            'push' => $page->draw($at, [[0.4, 0.4], [0.45, 0.45], [0.55, 0.55]]),
+            'push' => $page->draw($at, [[0.03, 0.06], [0.1, 0.1], [0.18, 0.16]]),
             'turn' => $page->draw($at, [[0.5, 0.5], [0.5, 1.5], [0.4, 2.5]]),
             'lift' => $page->draw($at, [[0.5, 0.5], [0.5, -1.0], [0.5, -2.2]]),
             default => $page->draw($at, [[0.5, 0.4]]),
@@ -354,7 +354,7 @@ final class PiecesTest extends BrowserTestCase
     {
         $page->run('document.querySelector(arguments[0]).focus()', "[data-part=\"{$part}\"]");
         if ($how === 'drag' || $how === 'push') {
-            $page->press(self::RIGHT)->press(self::RIGHT);
+            $page->press(self::RIGHT)->press(self::RIGHT)->press("\u{E015}");
         } elseif ($how === 'turn') {
             $page->press("\u{E015}")->press("\u{E015}");
         } elseif ($how === 'lift') {

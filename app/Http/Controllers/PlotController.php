@@ -52,7 +52,9 @@ final class PlotController
         abort_if($graph->pieces === [], 422, __('Nothing of that graph is on this page.'));
 
         return response()->json([
-            'element' => ['kind' => 'graph', 'source' => $graph->source, 'pieces' => $graph->pieces],
+            'element' => ['kind' => 'graph', 'source' => $graph->source, 'pieces' => $graph->pieces] +
+                ($graph->fills === [] ? [] : ['fills' => $graph->fills]) +
+                ($graph->isDashed ? ['dashed' => true] : []),
         ]);
     }
 }

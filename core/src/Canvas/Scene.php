@@ -7,13 +7,16 @@ namespace Crag\Canvas;
 use Crag\Canvas\Log\InForce;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Object\Construct;
 use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Answer;
+use Crag\Construct\Plotted;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Paper;
+use Crag\Prompt\Question\GraphAsked;
 use Crag\Prompt\Question\Question;
 use Crag\Prompt\Question\StateAsked;
 
@@ -174,12 +177,15 @@ final readonly class Scene
     }
 
     /**
-     * What a student answers: typed or chosen, or, where a piece is asked for, what the last one that was worked shows.
-     * Null where there is no answer.
+     * What a student answers: typed or chosen, or, where a piece is asked for, what the last one that was worked shows;
+     * where a graph is, what is plotted or constructed. Null where there is no answer.
      */
     public function answerTo(Question $question): mixed
     {
         $asked = $question->asked;
+        if ($asked instanceof GraphAsked) {
+            return $asked->meant($this->plotted());
+        }
         if (! $asked instanceof StateAsked) {
             return $this->answers[$question->id] ?? null;
         }
@@ -193,5 +199,18 @@ final readonly class Scene
         }
 
         return $answer;
+    }
+
+    /** @return list<string> graphs and lines that the student has put on axes */
+    private function plotted(): array
+    {
+        $all = [];
+        foreach ($this->placed as $placed) {
+            if ($placed->object instanceof Construct && $placed->layer === Layer::Student) {
+                array_push($all, ...Plotted::on($placed->object->construction, $placed->object->scale));
+            }
+        }
+
+        return $all;
     }
 }

@@ -14,7 +14,8 @@ use Crag\Json\UnreadableFields;
  * (on: along something straight 0 at its first point and 1 at its second, in ten-thousandths; on a circle the direction
  * in ten-thousandths of a radian), "which" 0 or 1 (intersection, tangent), "n" corners (regular), "by" (rotation: degrees
  * in hundredths, clockwise; enlargement: the factor in thousandths; compass: the radius in tenths), "label" what it is
- * called, "hidden": true. A graph has its "source" and its "pieces": rows of x, y, x, y … in tenths.
+ * called, "hidden": true. A graph has its "source" and its "pieces": rows of x, y, x, y … in tenths, "fills" (what is
+ * shaded, in the same way) and "dashed": true.
  */
 final readonly class Element
 {
@@ -41,6 +42,7 @@ final readonly class Element
      * @param  array<string, int>  $numbers
      * @param  string  $source  of a graph: as it was typed
      * @param  list<list<int>>  $pieces  of a graph: x, y, x, y … in tenths
+     * @param  list<list<int>>  $fills  of a graph: what is shaded
      */
     private function __construct(
         public string $id,
@@ -51,6 +53,8 @@ final readonly class Element
         public bool $isHidden,
         public string $source = '',
         public array $pieces = [],
+        public array $fills = [],
+        public bool $isDashed = false,
     ) {
     }
 
@@ -74,8 +78,10 @@ final readonly class Element
             $numbers,
             $fields->has('label') ? trim($fields->text('label', self::LONGEST_LABEL)) : '',
             $fields->has('hidden') && $fields->flag('hidden'),
-            $kind === ElementKind::Graph ? $fields->text('source', Graph::LONGEST) : '',
-            $kind === ElementKind::Graph ? self::pieces($fields) : [],
+            $kind === ElementKind::Graph ? $fields->text('source', Graph::LONGEST_SOURCE) : '',
+            $kind === ElementKind::Graph ? self::pieces($fields, 'pieces') : [],
+            $kind === ElementKind::Graph && $fields->has('fills') ? self::pieces($fields, 'fills') : [],
+            $kind === ElementKind::Graph && $fields->flag('dashed'),
         );
     }
 
@@ -86,6 +92,8 @@ final readonly class Element
             ($this->of === [] ? [] : ['of' => $this->of]) +
             $this->numbers +
             ($this->kind === ElementKind::Graph ? ['source' => $this->source, 'pieces' => $this->pieces] : []) +
+            ($this->fills === [] ? [] : ['fills' => $this->fills]) +
+            ($this->isDashed ? ['dashed' => true] : []) +
             ($this->label === '' ? [] : ['label' => $this->label]) +
             ($this->isHidden ? ['hidden' => true] : []);
     }
@@ -116,6 +124,8 @@ final readonly class Element
             $this->isHidden,
             $this->source,
             $this->pieces,
+            $this->fills,
+            $this->isDashed,
         );
     }
 
@@ -124,20 +134,20 @@ final readonly class Element
      *
      * @throws UnreadableFields
      */
-    private static function pieces(Fields $fields): array
+    private static function pieces(Fields $fields, string $name): array
     {
         $pieces = [];
         $numbers = 0;
-        foreach ($fields->list('pieces', 0, Graph::MOST_NUMBERS) as $piece) {
+        foreach ($fields->list($name, 0, Graph::MOST_NUMBERS) as $piece) {
             $kept = [];
             foreach (is_array($piece) ? $piece : [] as $number) {
                 $kept[] = is_int($number) && abs($number) <= self::FARTHEST
                     ? $number
-                    : throw UnreadableFields::badValue('pieces', 'are not places on a page');
+                    : throw UnreadableFields::badValue($name, 'are not places on a page');
             }
             $numbers += count($kept);
             if (count($kept) < 4 || count($kept) % 2 === 1 || $numbers > Graph::MOST_NUMBERS) {
-                throw UnreadableFields::badValue('pieces', 'are too few or too many places');
+                throw UnreadableFields::badValue($name, 'are too few or too many places');
             }
             $pieces[] = $kept;
         }

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace Crag\Construct;
 
+use Closure;
 use Crag\Construct\Figure\Point;
 use Crag\Json\UnreadableFields;
-use Crag\Maths\Parsing\MathsParser;
-use Crag\Maths\Parsing\Node;
-use Crag\Maths\Parsing\NodeKind;
-use Crag\Maths\Parsing\UnreadableMaths;
-use Crag\Maths\Plotting\NumberAt;
+use Crag\Maths\Plotting\Equation;
 use Crag\Prompt\Paper;
 
 /**
- * The graph of a function on axes: "y = 2x − 1", "f(x) = x²", "x = 3", or the right side alone. It is sampled over the
- * page, finer where it is steep, and has a gap where it is not defined or jumps.
+ * A graph on axes, of a line that was typed ({@see GraphLine}). A function is sampled over the page, finer where it is
+ * steep, and has a gap where it is not defined or jumps.
  */
 final readonly class Graph
 {
-    public const LONGEST = 80;
+    public const LONGEST = Equation::LONGEST;
+
+    /** As it stands beside it, with the numbers of its letters. */
+    public const LONGEST_SOURCE = 140;
 
     /** So many numbers its pieces hold at most. */
     public const MOST_NUMBERS = 2400;
@@ -32,6 +32,9 @@ final readonly class Graph
 
     private const DEEPEST = 10;
 
+    /** So many steps a point goes that runs with t. */
+    private const RUNS = 600;
+
     private const SIGNS = ['-' => '−', '*' => '·'];
 
     /** What lies farther outside the page is cut off, in units. */
@@ -40,15 +43,30 @@ final readonly class Graph
     /** Points that are no farther from a straight line than this are left out, in units. */
     private const STRAIGHT = 0.2;
 
-    /** @param  list<list<int>>  $pieces  x, y, x, y … in tenths */
-    private function __construct(public string $source, public array $pieces)
-    {
+    /**
+     * @param  string  $source  as it stands beside it
+     * @param  list<list<int>>  $pieces  x, y, x, y … in tenths
+     * @param  list<list<int>>  $fills  what is shaded: corners round it, in the same way
+     * @param  bool  $isDashed  whether the line itself does not belong to what is shaded
+     */
+    private function __construct(
+        public string $source,
+        public array $pieces,
+        public array $fills = [],
+        public bool $isDashed = false,
+    ) {
     }
 
     /** As it stands beside the graph: with minus signs, points and raised numbers for what a keyboard has. */
-    private static function written(string $typed): string
+    public static function written(string $typed): string
     {
-        return preg_replace(['/\^2(?!\d)/', '/\^3(?!\d)/', '/\s*=\s*/u'], ['²', '³', ' = '], strtr($typed, self::SIGNS)) ?? $typed;
+        $signs = ['<=' => '≤', '>=' => '≥'] + self::SIGNS;
+
+        return preg_replace(
+            ['/\^2(?!\d)/', '/\^3(?!\d)/', '/\s*([=<>≤≥])\s*/u'],
+            ['²', '³', ' $1 '],
+            strtr($typed, $signs),
+        ) ?? $typed;
     }
 
     /**
@@ -56,47 +74,103 @@ final readonly class Graph
      */
     public static function of(string $typed, Scale $scale, Paper $paper): self
     {
-        $typed = trim($typed);
-        if ($typed === '' || mb_strlen($typed) > self::LONGEST) {
-            throw UnreadableFields::saying('Write it like y = 2x + 1, or x = 3.');
-        }
-        [$left, $right] = str_contains($typed, '=') ? array_map(trim(...), explode('=', $typed, 2)) : ['y', $typed];
-        $of = preg_replace('/\s+/', '', mb_strtolower($left));
-        try {
-            $node = MathsParser::expression($right);
-        } catch (UnreadableMaths $problem) {
-            throw UnreadableFields::saying($problem->getMessage());
-        }
-        $hasX = $node->holds(static fn (Node $one): bool => $one->is(NodeKind::Letter) && $one->letter === 'x');
-        $isStrange = $node->holds(
-            static fn (Node $one): bool => $one->is(NodeKind::Letter) && ! in_array($one->letter, ['x', 'π'], true),
-        );
-        if ($isStrange || ! in_array($of, ['y', 'x', 'f(x)', 'g(x)', 'h(x)'], true) || ($of === 'x' && $hasX)) {
-            throw UnreadableFields::saying('Write it like y = 2x + 1, or x = 3.');
+        return GraphLine::read($typed)->graph($scale, $paper);
+    }
+
+    /**
+     * A function, over the whole page or where it is told.
+     *
+     * @param  Closure(float): ?float  $function
+     */
+    public static function ofFunction(string $source, Closure $function, Scale $scale, Paper $paper): self
+    {
+        return new self($source, self::sampled($function, $scale, $paper));
+    }
+
+    /** Upright, through a value of x. */
+    public static function ofUpright(string $source, float $x, Scale $scale, Paper $paper): self
+    {
+        return new self($source, self::upright($x, $scale, $paper));
+    }
+
+    /**
+     * Where a point goes as t runs from one number to another.
+     *
+     * @param  Closure(float): ?float  $across
+     * @param  Closure(float): ?float  $up
+     */
+    public static function ofPoint(
+        string $source,
+        Closure $across,
+        Closure $up,
+        float $from,
+        float $to,
+        Scale $scale,
+        Paper $paper,
+    ): self {
+        $row = [];
+        for ($i = 0; $i <= self::RUNS; $i++) {
+            $t = $from + ($to - $from) * $i / self::RUNS;
+            [$x, $y] = [$across($t), $up($t)];
+            $point = $x === null || $y === null
+                ? null
+                : new Point($scale->origin->x + $x * $scale->across, $scale->origin->y - $y * $scale->up);
+            $isFar = $point !== null && ($point->x < -self::OUTSIDE || $point->x > $paper->width + self::OUTSIDE);
+            $row[] = $isFar ? null : $point;
         }
 
-        return new self(
-            self::written($typed),
-            $of === 'x' ? self::upright($node, $scale, $paper) : self::sampled($node, $scale, $paper),
-        );
+        return new self($source, self::kept(self::pieces($row, $paper)));
+    }
+
+    /**
+     * The same with the side below it shaded, or above it; of an upright line what is left or right of it.
+     *
+     * @param  bool  $isStrict  whether the line itself does not belong to it
+     */
+    public function shaded(bool $isLess, bool $isStrict, bool $isUpright, Paper $paper): self
+    {
+        $fills = [];
+        [$width, $height] = [$paper->width * 10, $paper->height * 10];
+        foreach ($this->pieces as $piece) {
+            $last = count($piece) - 2;
+            $fills[] = $isUpright
+                ? [$piece[0], 0, $isLess ? 0 : $width, 0, $isLess ? 0 : $width, $height, $piece[0], $height]
+                : [...$piece, $piece[$last], $isLess ? $height : 0, $piece[0], $isLess ? $height : 0];
+        }
+
+        return new self($this->source, $this->pieces, self::few($fills), $isStrict);
+    }
+
+    /** The same with what lies between it and the axis shaded. */
+    public function overAxis(Scale $scale): self
+    {
+        $axis = (int) round($scale->origin->y * 10);
+        $fills = [];
+        foreach ($this->pieces as $piece) {
+            $fills[] = [...$piece, $piece[count($piece) - 2], $axis, $piece[0], $axis];
+        }
+
+        return new self($this->source, $this->pieces, self::few($fills));
     }
 
     /** @return list<list<int>> */
-    private static function upright(Node $node, Scale $scale, Paper $paper): array
+    private static function upright(float $x, Scale $scale, Paper $paper): array
     {
-        $x = NumberAt::of($node, 0);
-        $at = $x === null ? null : $scale->origin->x + $x * $scale->across;
+        $at = $scale->origin->x + $x * $scale->across;
 
-        return $at === null || $at < 0 || $at > $paper->width
+        return $at < 0 || $at > $paper->width
             ? []
             : [self::tenths([new Point($at, 0), new Point($at, $paper->height)])];
     }
 
-    /** @return list<list<int>> */
-    private static function sampled(Node $node, Scale $scale, Paper $paper): array
+    /**
+     * @param  Closure(float): ?float  $function
+     * @return list<list<int>>
+     */
+    private static function sampled(Closure $function, Scale $scale, Paper $paper): array
     {
-        $at = static function (float $x) use ($node, $scale): ?Point {
-            $y = NumberAt::of($node, ($x - $scale->origin->x) / $scale->across);
+        $at = static function (float $x) use ($function, $scale): ?Point {
+            $y = $function(($x - $scale->origin->x) / $scale->across);
 
             return $y === null ? null : new Point($x, $scale->origin->y - $y * $scale->up);
         };
@@ -111,9 +185,18 @@ final readonly class Graph
             $before = $here;
         }
 
+        return self::kept(self::pieces($row, $paper));
+    }
+
+    /**
+     * @param  list<non-empty-list<Point>>  $pieces
+     * @return list<list<int>>
+     */
+    private static function kept(array $pieces): array
+    {
         return self::few(array_map(
             static fn (array $piece): array => self::tenths(self::simple($piece)),
-            self::pieces($row, $paper),
+            $pieces,
         ));
     }
 

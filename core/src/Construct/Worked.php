@@ -94,8 +94,22 @@ final class Worked
 
     private static function graph(Element $element): Path
     {
+        return new Path(
+            self::rows($element->pieces),
+            $element->source,
+            self::rows($element->fills),
+            $element->isDashed,
+        );
+    }
+
+    /**
+     * @param  list<list<int>>  $numbers
+     * @return list<non-empty-list<Point>>
+     */
+    private static function rows(array $numbers): array
+    {
         $pieces = [];
-        foreach ($element->pieces as $piece) {
+        foreach ($numbers as $piece) {
             $points = array_map(
                 static fn (array $at): Point => new Point($at[0] / self::TENTHS, ($at[1] ?? 0) / self::TENTHS),
                 array_chunk($piece, 2),
@@ -105,7 +119,7 @@ final class Worked
             }
         }
 
-        return new Path($pieces, $element->source);
+        return $pieces;
     }
 
     private static function between(Point $a, Point $b): Point

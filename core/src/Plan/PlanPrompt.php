@@ -135,11 +135,11 @@ final readonly class PlanPrompt
         ];
     }
 
-    /** Whether it asks what a piece is to show: then answers are found on canvases alone. */
+    /** Whether it asks for a piece's state or a graph: then answers are found on canvases alone. */
     public function asksForStates(): bool
     {
         foreach ($this->questions as $question) {
-            if ($question->asked->kind() === QuestionKind::State) {
+            if ($question->asked->kind()->isOnCanvas()) {
                 return true;
             }
         }

@@ -88,13 +88,19 @@ final class ConstructSvg
         };
     }
 
-    /** A locus is dashed, a graph is not. */
+    /** A locus is dashed, a graph is not, but one that does not belong to what it bounds. */
     private static function path(Construct $object, Path $path): string
     {
-        return self::line(
+        $fills = implode('', array_map(static fn (array $one): string => self::corners($one).'Z', $path->fills));
+
+        return ($fills === '' ? '' : Xml::element('path', [
+            'd' => $fills,
+            'fill' => $object->colour->hex,
+            'fill-opacity' => 0.12,
+        ])).self::line(
             $object,
             implode('', array_map(self::corners(...), $path->pieces)),
-            $path->words === '' ? ['stroke-dasharray' => '8 8'] : [],
+            $path->words === '' || $path->isDashed ? ['stroke-dasharray' => '8 8'] : [],
         );
     }
 

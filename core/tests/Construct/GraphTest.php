@@ -86,7 +86,7 @@ final class GraphTest extends TestCase
 
     #[TestWith(['y = '])]
     #[TestWith(['y = 2x +'])]
-    #[TestWith(['y = ax'])]
+    #[TestWith(['y = hello'])]
     #[TestWith(['z = x'])]
     #[TestWith(['x = x'])]
     #[TestWith([''])]

@@ -1,4 +1,4 @@
-import { KINDS, type Construct, type Element, type ElementKind } from '../canvas/model/construct/elements';
+import { KINDS, type Construct, type ElementKind, type Plot } from '../canvas/model/construct/elements';
 import type { KindWords } from '../canvas/model/construct/inwords';
 import type { Workbench } from '../canvas/workbench';
 import { post, reasonOf } from '../live/http';
@@ -11,6 +11,9 @@ function kindWords(words: BenchWords): KindWords {
     return Object.fromEntries((Object.keys(KINDS) as ElementKind[]).map((kind) => [kind, words[`element_${kind}`]]));
 }
 
+/** What the server works out: an equation, an inequality, a point that runs, a tangent at a place, an area. */
+const PLOTTED = /[=<>≤≥]|^\s*[fgh]\(x\)|^\s*\(|^\s*tangent\b.*\bat\b|^\s*area\b.*\bfrom\b/u;
+
 /** A construction is written in words, too. */
 export function listenToWords(bench: Workbench, root: HTMLElement, address: string): void {
     const form = root.querySelector<HTMLFormElement>('.construct-words');
@@ -22,10 +25,13 @@ export function listenToWords(bench: Workbench, root: HTMLElement, address: stri
         if (field.value !== '' && field.value === underway) {
             return;
         }
-        if (/=|^\s*[fgh]\(x\)/.test(field.value)) {
+        if (PLOTTED.test(field.value)) {
             underway = field.value;
             void plot(bench, field, address).finally(() => (underway = ''));
-        } else if (bench.constructs.inWords(field.value, kindWords(bench.words))) {
+        } else if (
+            bench.constructs.pointsInWords(field.value) ||
+            bench.constructs.inWords(field.value, kindWords(bench.words))
+        ) {
             field.value = '';
         } else {
             bench.say(bench.words.construct_words);
@@ -66,10 +72,7 @@ async function plot(bench: Workbench, field: HTMLInputElement, address: string):
     try {
         const line = field.value;
         const { page, log } = bench.view;
-        const { element: graph } = await post<{ element: Pick<Element, 'kind' | 'source' | 'pieces'> }>(
-            `${address}/plot`,
-            { line, ...plotting },
-        );
+        const graph = await plotted(address, line, plotting);
         // Turned to another page or prompt since: what was typed stays, and nothing lands there.
         if (bench.view.page !== page || bench.view.log !== log) {
             return;
@@ -79,6 +82,16 @@ async function plot(bench: Workbench, field: HTMLInputElement, address: string):
     } catch (problem) {
         bench.say(reasonOf(problem, bench.words));
     }
+}
+
+/** A graph as the server works it out. */
+export async function plotted(
+    address: string,
+    line: string,
+    plotting: NonNullable<Workbench['constructs']['plotting']>,
+): Promise<Plot> {
+    const { element: graph } = await post<{ element: Plot }>(`${address}/plot`, { line, ...plotting });
+    return graph;
 }
 
 /** So many parts are read out. */

@@ -50,7 +50,8 @@ export class FurtherTools {
                 this.opener.focus();
             }
         });
-        new ResizeObserver(() => this.arrange()).observe(tray);
+        const watch = new ResizeObserver(() => this.arrange());
+        [tray, ...this.ends()].forEach((one) => watch.observe(one));
     }
 
     private open(isOpen: boolean): void {
@@ -67,6 +68,18 @@ export class FurtherTools {
         return guest === null || guest.hidden || inOrder.includes(guest) ? inOrder : [...inOrder.slice(0, -1), guest];
     }
 
+    /** What stands at the ends of the tray, where it is wide enough. */
+    private ends(): HTMLElement[] {
+        return [...this.tray.querySelectorAll<HTMLElement>('.bench-pages, .bench-zoom')];
+    }
+
+    /** How much of the row's width its ends take; the tools stand in the middle, so as much on both sides. */
+    private taken(): number {
+        const { top } = this.tray.getBoundingClientRect();
+        const beside = this.ends().filter((one) => one.getBoundingClientRect().bottom > top);
+        return 2 * Math.max(0, ...beside.map(({ offsetWidth }) => offsetWidth + 16));
+    }
+
     /** Puts as many tools into the row as there is room for. */
     arrange(): void {
         const steps = [
@@ -81,7 +94,7 @@ export class FurtherTools {
         const isUpright = getComputedStyle(present(this.row.parentElement)).flexDirection === 'column';
         const { clientWidth } = present(this.row.parentElement);
         // Between the groups there is a gap.
-        const space = isUpright ? this.tray.clientHeight : clientWidth - 16;
+        const space = isUpright ? this.tray.clientHeight : clientWidth - 16 - this.taken();
         const shown = this.tools.filter(({ hidden }) => !hidden);
         const sizeOf = ({ offsetWidth, offsetHeight }: HTMLElement): number => (isUpright ? offsetHeight : offsetWidth);
         const taken = steps.reduce((sum, step) => sum + sizeOf(step), 0);

@@ -107,13 +107,15 @@ export class QuestionList {
                   ? { from: 1, to: 5, low: '', high: '' }
                   : kind === 'text'
                     ? { right: [] }
-                    : kind === 'state'
-                      ? { piece: 'fraction_bar', fact: 'shaded', right: '' }
-                      : {
-                            right: '',
-                            form: { kind: 'any', digits: 0 },
-                            ...(kind === 'number' && { tolerance: { kind: 'none', most: '' }, own_unit: false }),
-                        };
+                    : kind === 'graph'
+                      ? { right: '' }
+                      : kind === 'state'
+                        ? { piece: 'fraction_bar', fact: 'shaded', right: '' }
+                        : {
+                              right: '',
+                              form: { kind: 'any', digits: 0 },
+                              ...(kind === 'number' && { tolerance: { kind: 'none', most: '' }, own_unit: false }),
+                          };
         this.questions = [...this.questions, { ...common, ...own } as Question];
         this.again();
         present(this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')).focus();
@@ -238,6 +240,8 @@ export class QuestionList {
                 fact: field('fact').value,
                 right: field('right').value,
             });
+        } else if (before.kind === 'graph') {
+            next.right = field('right').value;
         } else if (before.kind === 'scale') {
             Object.assign(next, {
                 to: Math.max(2, Math.min(10, Number(field('to').value) || 5)),

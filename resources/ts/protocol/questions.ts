@@ -14,7 +14,7 @@ export interface Choice {
 /** A question as a student's page knows it. */
 export interface Asked {
     id: string;
-    kind: 'choice' | 'choices' | 'number' | 'maths' | 'text' | 'scale' | 'state';
+    kind: 'choice' | 'choices' | 'number' | 'maths' | 'text' | 'scale' | 'state' | 'graph';
     words: string;
     spot: Spot | null;
     options?: Choice[];

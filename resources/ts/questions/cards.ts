@@ -224,7 +224,13 @@ function shownKind(card: Card): Shown {
     }
     const { kind, to } = card.question;
     // What a piece shows is asked on canvases alone.
-    return kind === 'choices' ? 'choice' : kind === 'state' ? 'text' : kind === 'scale' && to === 4 ? 'sure' : kind;
+    return kind === 'choices'
+        ? 'choice'
+        : kind === 'state' || kind === 'graph'
+          ? 'text'
+          : kind === 'scale' && to === 4
+            ? 'sure'
+            : kind;
 }
 
 function blank(kind: 'choice'): AskedCard {

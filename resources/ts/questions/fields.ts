@@ -45,16 +45,19 @@ export function questionField(asked: Asked, n: number, settings: FieldSettings):
             ? choices(root, asked, settings)
             : asked.kind === 'scale'
               ? scale(root, asked, settings)
-              : asked.kind === 'state'
+              : asked.kind === 'state' || asked.kind === 'graph'
                 ? shownByPiece(root, asked, settings)
                 : typed(root, asked, name, settings);
     return { root, show };
 }
 
-/** The answer is the piece on the page: there is nothing to type. */
+/** The answer is the piece or the graph on the page: there is nothing to type. */
 function shownByPiece(root: HTMLElement, asked: Asked, { words }: FieldSettings): Field['show'] {
     const hint = Object.assign(document.createElement('p'), { className: 'question-hint' });
-    hint.textContent = fill(words.answer_by_piece, { piece: wordFor(words, `piece_${asked.piece}`) });
+    hint.textContent =
+        asked.kind === 'graph'
+            ? words.answer_by_graph
+            : fill(words.answer_by_piece, { piece: wordFor(words, `piece_${asked.piece}`) });
     root.append(hint);
     return () => undefined;
 }

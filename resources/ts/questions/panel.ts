@@ -33,7 +33,7 @@ export class Questions {
     /** The same questions again leave what is being typed alone. */
     show(questions: Asked[]): void {
         // What a piece shows is not answered here.
-        const typed = questions.filter(({ spot, kind }) => spot === null && kind !== 'state');
+        const typed = questions.filter(({ spot, kind }) => spot === null && kind !== 'state' && kind !== 'graph');
         this.beside = typed.map(({ id }) => id);
         const now = JSON.stringify([this.bench.canvas, questions]);
         if (now !== this.shown) {

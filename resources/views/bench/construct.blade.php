@@ -11,8 +11,9 @@
 ])
 <form class="tray-group construct-words" data-for="construct"><input class="form-control" name="line" maxlength="80"
     autocomplete="off" spellcheck="false" aria-label="{{ __('Construct in words') }}"
-    placeholder="{{ __('In words: segment A B, y = 2x − 1') }}">
+    placeholder="{{ __('In words: segment A B, y = ax + 1') }}">
     <button class="chip">{{ __('Add') }}</button></form>
+<div class="tray-group construct-sliders" data-for="construct" role="group" aria-label="{{ __('Letters of graphs') }}"></div>
 @foreach ($kinds as $group => $some)
     <div class="tray-group tray-construct" data-for="construct" role="group" aria-label="{{ $group }}">
         @foreach ($some as $kind)<button class="chip" data-construct="{{ $kind->value }}"

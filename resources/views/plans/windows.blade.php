@@ -74,7 +74,7 @@
                         data-piece="{{ $piece->value }}">{{ __($word) }}</option>@endforeach
                 @endforeach
             </select></label>
-        <label data-kinds="number maths state">{{ __('Right answer') }} <input class="form-control" data-field="right"
+        <label data-kinds="number maths state graph">{{ __('Right answer') }} <input class="form-control" data-field="right"
             maxlength="300" dir="ltr" autocomplete="off" spellcheck="false"
             placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
         <label data-kinds="text">{{ __('Right answers, one per line') }}

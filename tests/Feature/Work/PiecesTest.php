@@ -9,6 +9,7 @@ use App\Models\Seat;
 use App\Records\Results;
 use App\Sessions\Work\ChangeTray;
 use Crag\Canvas\Log\Layer;
+use Crag\Canvas\Log\TrayInForce;
 use Crag\Canvas\Object\Manipulative;
 use Crag\Plan\PromptPages;
 use Crag\Prompt\Tray\Tool;
@@ -138,6 +139,54 @@ final class PiecesTest extends CragTestCase
         $page = (string) $this->asStudent($bo, $bos)->getJson("/seat/{$bo->id}/canvas")->assertOk()->getContent();
         self::assertStringContainsString('"kind":"state"', $page);
         self::assertStringNotContainsString('"right"', $page);
+    }
+
+    public function test_a_graph_that_is_asked_for_is_found_among_what_is_plotted(): void
+    {
+        $axes = ['x' => 8000, 'y' => 5000, 'across' => 50_000, 'up' => 50_000];
+        $this->session->prompt()->firstOrFail()->update(['details' => ['questions' => [[
+            'id' => 'line',
+            'kind' => 'graph',
+            'words' => 'Through (0, −1) with slope 2',
+            'spot' => null,
+            'right' => 'y = 2x − 1',
+        ]]]]);
+        $this->session->update(['tray' => TrayInForce::always(ToolTray::of(TrayKind::Maths))]);
+        [$ada, $adas] = $this->seat($this->session, 'Ada');
+        [$bo, $bos] = $this->seat($this->session, 'Bo');
+        $plot = fn (Seat $seat, string $token, array ...$elements): TestResponse => $this->appendAs($seat, $token, [
+            'kind' => 'add',
+            'body' => ['object' => [
+                'type' => 'construction',
+                'elements' => $elements,
+                'colour' => '#25323b',
+                'width' => 40,
+                'scale' => $axes,
+            ]],
+        ] + $this->stroke());
+        $point = static fn (string $id, int $x, int $y): array => ['id' => $id, 'kind' => 'point', 'x' => $x, 'y' => $y];
+        $graph = static fn (string $source): array => ['id' => $source === '' ? 'h' : 'g'] +
+            ['kind' => 'graph', 'source' => $source, 'pieces' => [[0, 0, 100, 100]]];
+        // One constructs it, and plots something else after it; the other plots another line.
+        $plot(
+            $ada,
+            $adas,
+            $point('A', 8000, 5500),
+            $point('B', 9000, 3500),
+            ['id' => 's', 'kind' => 'line', 'of' => ['A', 'B']],
+            $graph('y = x²'),
+        )->assertJsonCount(1, 'accepted');
+        $plot($bo, $bos, $graph('y = 2x + 1'))->assertJsonCount(1, 'accepted');
+        $answers = array_column(
+            $this->asTeacher()
+                ->getJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/states?looks=1")
+                ->assertOk()
+                ->json('answers'),
+            null,
+            'outcome',
+        );
+        self::assertSame(['y ≈ 2x − 1', [$ada->id]], [$answers['right']['written'], $answers['right']['seats']]);
+        self::assertSame(['y = 2x + 1', [$bo->id]], [$answers['wrong']['written'], $answers['wrong']['seats']]);
     }
 
     public function test_a_piece_is_asked_for_on_canvases_alone(): void

@@ -10,8 +10,13 @@ final readonly class Path implements Figure
     /**
      * @param  list<non-empty-list<Point>>  $pieces
      * @param  string  $words  of a graph: as it was typed; empty for a locus
+     * @param  list<non-empty-list<Point>>  $fills  what is shaded
      */
-    public function __construct(public array $pieces, public string $words = '')
-    {
+    public function __construct(
+        public array $pieces,
+        public string $words = '',
+        public array $fills = [],
+        public bool $isDashed = false,
+    ) {
     }
 }

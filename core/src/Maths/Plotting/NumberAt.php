@@ -7,16 +7,17 @@ namespace Crag\Maths\Plotting;
 use Crag\Maths\Parsing\Node;
 use Crag\Maths\Parsing\NodeKind;
 
-/** What an expression in x is worth at a place, in floating-point numbers; null where it is not defined there. */
+/** What an expression is worth, in floating-point numbers; null where it is not defined. */
 final class NumberAt
 {
     private const LARGEST = 1e12;
 
-    public static function of(Node $node, float $x): ?float
+    /** @param  array<string, float>  $letters  what its letters stand for */
+    public static function of(Node $node, array $letters): ?float
     {
         $parts = [];
         foreach ($node->parts as $part) {
-            $value = self::of($part, $x);
+            $value = self::of($part, $letters);
             if ($value === null) {
                 return null;
             }
@@ -24,7 +25,7 @@ final class NumberAt
         }
         $value = match ($node->sign) {
             NodeKind::Number => $node->numeral?->value->toFloat(),
-            NodeKind::Letter => self::letter($node->letter, $x),
+            NodeKind::Letter => $node->letter === 'π' ? M_PI : $letters[$node->letter] ?? null,
             NodeKind::Mixed, NodeKind::Sum => array_sum($parts),
             NodeKind::Product => array_product($parts),
             NodeKind::Negative => -$parts[0],
@@ -35,15 +36,6 @@ final class NumberAt
         };
 
         return $value === null || is_nan($value) || abs($value) > self::LARGEST ? null : (float) $value;
-    }
-
-    private static function letter(string $letter, float $x): ?float
-    {
-        return match ($letter) {
-            'x' => $x,
-            'π' => M_PI,
-            default => null,
-        };
     }
 
     private static function power(float $base, float $exponent): ?float

@@ -42,12 +42,13 @@ final readonly class Question
                 QuestionKind::Text => TextAsked::of($fields),
                 QuestionKind::Scale => ScaleAsked::of($fields),
                 QuestionKind::State => StateAsked::of($fields),
+                QuestionKind::Graph => GraphAsked::of($fields),
             },
         );
     }
 
     /**
-     * A question that is asked of everybody at once, away from any canvas: a piece has no place there.
+     * A question that is asked of everybody at once, away from any canvas: a piece or a graph has no place there.
      *
      * @throws UnreadableFields
      */
@@ -55,7 +56,7 @@ final readonly class Question
     {
         $question = self::read($fields->with(['id' => 'ask', 'spot' => null]));
 
-        return $question->asked->kind() === QuestionKind::State
+        return $question->asked->kind()->isOnCanvas()
             ? throw UnreadableFields::badValue('kind', 'is asked on a canvas alone')
             : $question;
     }

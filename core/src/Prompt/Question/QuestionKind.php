@@ -15,6 +15,8 @@ enum QuestionKind: string
     case Scale = 'scale';
     /** What a manipulative is to show. */
     case State = 'state';
+    /** What is to be plotted on axes. */
+    case Graph = 'graph';
 
     public function word(): string
     {
@@ -26,6 +28,13 @@ enum QuestionKind: string
             self::Text => 'Short text',
             self::Scale => 'Scale',
             self::State => 'What a piece shows',
+            self::Graph => 'A graph on axes',
         };
+    }
+
+    /** Whether the canvas itself is the answer: nobody types or chooses one. */
+    public function isOnCanvas(): bool
+    {
+        return $this === self::State || $this === self::Graph;
     }
 }

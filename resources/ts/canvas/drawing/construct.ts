@@ -69,8 +69,13 @@ export function drawConstruct(context: CanvasRenderingContext2D, object: Constru
 function drawLine(context: CanvasRenderingContext2D, figure: Figure): void {
     context.beginPath();
     if (figure.is === 'path') {
+        figure.fills.forEach((fill) => addCorners(context, fill));
+        context.globalAlpha = FILL;
+        context.fill();
+        context.globalAlpha = 1;
+        context.beginPath();
         figure.pieces.forEach((piece) => addCorners(context, piece));
-        context.setLineDash(figure.words === '' ? [8, 8] : []);
+        context.setLineDash(figure.words === '' || figure.isDashed ? [8, 8] : []);
         context.stroke();
         context.setLineDash([]);
         return;

@@ -6,6 +6,7 @@ import {
     withElement,
     type Construct,
     type Element,
+    type Plot,
 } from '../model/construct/elements';
 import type { ElementKind } from '../model/construct/elements';
 import {
@@ -35,6 +36,8 @@ import type { ConstructChoice } from './settings';
 /** How near a tap must come to what is there, in CSS pixels, and how far a drag must go. */
 const REACH = 16;
 const TAP = 6;
+/** So many elements one change puts at most: Crag\\Canvas\\Object\\Construct. */
+const MOST_PUT = 20;
 
 type ConstructHost = Pick<
     Host,
@@ -256,9 +259,61 @@ export class ConstructTool implements Tool {
     }
 
     /** A graph that was worked out. */
-    plot(graph: Pick<Element, 'kind' | 'source' | 'pieces'>): void {
+    plot(graph: Plot): void {
         const found = this.here(null);
         this.put(found, [{ ...graph, id: freeId(found?.[1].object.elements ?? []) }]);
+    }
+
+    /** Graphs with letters to be tried out, each with the construction that it belongs to. */
+    get lettered(): { id: string; element: Element }[] {
+        return this.all().flatMap(([id, { object }]) =>
+            object.elements
+                .filter(({ kind, source = '' }) => kind === 'graph' && /, [a-z] = /.test(source))
+                .map((element) => ({ id, element })),
+        );
+    }
+
+    /** A graph in the place of one that is there: shown while its letters are moved, kept when they are let go. */
+    replot(id: string, old: string, graph: Plot, isKept: boolean): void {
+        const found = this.all().find(([one]) => one === id);
+        const element = { ...graph, id: old };
+        if (found === undefined || !found[1].object.elements.some((one) => one.id === old)) {
+            return;
+        }
+        const { object, place } = found[1];
+        if (isKept) {
+            this.bench.dropWet(id);
+            this.bench.make('change', { target: id, set: { put: [element] } });
+        } else {
+            this.bench.showWet(id, { ...object, elements: withElement(object.elements, element) }, place);
+        }
+    }
+
+    /** "points 1 2, 3 4": several at once, as a table has them; false where the line says something else. */
+    pointsInWords(line: string): boolean {
+        const pairs = /^\s*points\s+(.+)$/i.exec(line)?.[1]?.match(/-?−?[\d.]+[\s,;]+-?−?[\d.]+/g) ?? [];
+        if (pairs.length === 0) {
+            return false;
+        }
+        const found = this.here(null);
+        const fresh = [...(found?.[1].object.elements ?? [])];
+        const begun = fresh.length;
+        const { origin, across, up } = this.scaleIn(found);
+        for (const pair of pairs) {
+            const [x = 0, y = 0] = pair
+                .replaceAll('−', '-')
+                .split(/[\s,;]+/)
+                .map(Number);
+            fresh.push({
+                id: freeId(fresh),
+                kind: 'point',
+                x: Math.round((origin[0] + x * across) * TENTHS),
+                y: Math.round((origin[1] - y * up) * TENTHS),
+                label: freeLabel(fresh),
+            });
+        }
+        this.put(found, fresh.slice(begun, begun + MOST_PUT));
+        return true;
     }
 
     private put(found: [string, Constructed] | null, elements: Element[]): void {

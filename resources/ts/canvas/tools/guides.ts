@@ -11,7 +11,9 @@ const REACH = 12;
 const FINGER = 18;
 
 /** What a pen goes along: it brings each of its places onto an edge, or onto a circle. */
-export type Guide = (at: Point) => Point;
+export type Guide = (at: Place) => Place;
+
+type Place = Pick<Point, 'x' | 'y'>;
 
 /** The guide at a place: the nearest edge of an instrument that lies there. */
 export function guideAt(bench: Pick<Host, 'layer' | 'view'>, at: Point): Guide | null {
@@ -47,13 +49,13 @@ function along([fromX, fromY]: [number, number], [toX, toY]: [number, number]): 
     const length = dx * dx + dy * dy || 1;
     return (at) => {
         const t = Math.max(0, Math.min(1, ((at.x - fromX) * dx + (at.y - fromY) * dy) / length));
-        return { ...at, x: fromX + t * dx, y: fromY + t * dy };
+        return { x: fromX + t * dx, y: fromY + t * dy };
     };
 }
 
 function round([x, y]: [number, number], radius: number): Guide {
     return (at) => {
         const far = Math.hypot(at.x - x, at.y - y) || 1;
-        return { ...at, x: x + ((at.x - x) * radius) / far, y: y + ((at.y - y) * radius) / far };
+        return { x: x + ((at.x - x) * radius) / far, y: y + ((at.y - y) * radius) / far };
     };
 }

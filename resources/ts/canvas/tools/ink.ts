@@ -93,7 +93,7 @@ export class InkTool implements Tool {
     }
 
     private guided(at: Point): Point {
-        return this.guide?.(at) ?? at;
+        return { ...at, ...this.guide?.(at) };
     }
 
     private begin(at: Point): void {
@@ -173,7 +173,12 @@ export class InkTool implements Tool {
         const fresh: Sample[] = [];
         for (const { x, y, pressure, ms } of points) {
             const [steadyX, steadyY, pressed] = steady.next(x * this.scale, y * this.scale, pressure, ms);
-            const [atX, atY] = [limit(steadyX / this.scale, width), limit(steadyY / this.scale, height)];
+            // Steadied it lags a little: on an edge it stays on the edge.
+            const guided = this.guide?.({ x: steadyX / this.scale, y: steadyY / this.scale });
+            const [atX, atY] = [
+                limit(guided?.x ?? steadyX / this.scale, width),
+                limit(guided?.y ?? steadyY / this.scale, height),
+            ];
             const before = fresh.at(-1) ?? this.samples.at(-1);
             if (before === undefined || Math.hypot(atX - before[0], atY - before[1]) >= CLOSEST) {
                 fresh.push([atX, atY, pressed, Math.max(before?.[3] ?? 0, Math.round(ms - this.began))]);

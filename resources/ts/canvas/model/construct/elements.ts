@@ -16,7 +16,13 @@ export interface Element {
     /** Of a graph: as it was typed, and its rows of x, y, x, y … in tenths. */
     source?: string;
     pieces?: number[][];
+    /** What is shaded, in the same way, and whether the line does not belong to it. */
+    fills?: number[][];
+    dashed?: true;
 }
+
+/** A graph before it has its place in a construction. */
+export type Plot = Pick<Element, 'kind' | 'source' | 'pieces' | 'fills' | 'dashed'>;
 
 /** Points, lines and circles that depend on each other: Crag\Canvas\Object\Construct. */
 export interface Construct {

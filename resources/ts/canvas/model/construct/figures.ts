@@ -19,6 +19,9 @@ export type Figure =
           pieces: Point[][];
           /** Of a graph: as it was typed; empty for a locus. */
           words: string;
+          /** What is shaded. */
+          fills: Point[][];
+          isDashed: boolean;
       }
     | {
           is: 'label';
@@ -196,7 +199,13 @@ function workedOut(element: Element, of: Figure[], scale: Scale): Figure | null 
         case 'translation':
             return point(plus(a, minus(c, b)));
         case 'graph':
-            return { is: 'path', pieces: (element.pieces ?? []).map(places), words: element.source ?? '' };
+            return {
+                is: 'path',
+                pieces: (element.pieces ?? []).map(places),
+                words: element.source ?? '',
+                fills: (element.fills ?? []).map(places),
+                isDashed: element.dashed === true,
+            };
         case 'enlargement':
             return point(plus(b, minus(a, b), (element.by ?? 0) / 1000));
         default:
@@ -449,7 +458,13 @@ function locus(elements: Element[], { id, of }: Element): Figure | null {
             piece.push(at.at);
         }
     }
-    return { is: 'path', pieces: piece.length > 0 ? [...pieces, piece] : pieces, words: '' };
+    return {
+        is: 'path',
+        pieces: piece.length > 0 ? [...pieces, piece] : pieces,
+        words: '',
+        fills: [],
+        isDashed: false,
+    };
 }
 
 function placeOn(figure: Figure | null, part: number): Point | null {

@@ -96,6 +96,9 @@ final class PiecesTest extends BrowserTestCase
             $this->waitFor($page, $says, "{$kind} by pointer");
             $page->press("\u{E009}", 'z');
             $page->until(fn (): bool => $this->says($page) === $before, "{$kind} undone");
+            $this->work($page, $part, $how, 'touch');
+            $page->until(fn (): bool => $this->says($page) !== $before, "{$kind} by touch");
+            $page->click('#undo')->until(fn (): bool => $this->says($page) === $before, "{$kind} undone again");
             $this->workByKeys($page, $part, $how);
             $page->until(fn (): bool => $this->says($page) !== $before, "{$kind} by keys");
             // All of it is taken away again: the next one lies alone.
@@ -330,20 +333,15 @@ final class PiecesTest extends BrowserTestCase
         $page->click("[data-subject={$subject}]")->click("[data-piece={$kind}]");
     }
 
-    private function work(Page $page, string $part, string $how): void
+    private function work(Page $page, string $part, string $how, string $pointer = 'mouse'): void
     {
         $at = "[data-part=\"{$part}\"]";
-        if ($page->run('return document.querySelector(arguments[0]).matches(".piece-control")', $at) === true) {
-            $page->click($at);
-
-            return;
-        }
         match ($how) {
-            'drag' => $page->draw($at, [[0.5, 0.5], [2.0, 0.7], [3.2, 1.2]]),
-            'push' => $page->draw($at, [[0.03, 0.06], [0.1, 0.1], [0.18, 0.16]]),
-            'turn' => $page->draw($at, [[0.5, 0.5], [0.5, 1.5], [0.4, 2.5]]),
-            'lift' => $page->draw($at, [[0.5, 0.5], [0.5, -1.0], [0.5, -2.2]]),
-            default => $page->draw($at, [[0.5, 0.4]]),
+            'drag' => $page->draw($at, [[0.5, 0.5], [2.0, 0.7], [3.2, 1.2]], $pointer),
+            'push' => $page->draw($at, [[0.03, 0.06], [0.1, 0.1], [0.18, 0.16]], $pointer),
+            'turn' => $page->draw($at, [[0.5, 0.5], [0.5, 1.5], [0.4, 2.5]], $pointer),
+            'lift' => $page->draw($at, [[0.5, 0.5], [0.5, -1.0], [0.5, -2.2]], $pointer),
+            default => $page->draw($at, [[0.5, 0.4]], $pointer),
         };
         if ($how === 'type') {
             $page->type('.piece-number', $part === 'value:1' ? '10' : '15')->press(self::ENTER);

@@ -268,6 +268,58 @@ final class PiecesTest extends BrowserTestCase
         ));
     }
 
+    public function test_pens_down_a_network_that_fails_and_two_presses_at_once_lose_nothing(): void
+    {
+        [$teacher, $code] = $this->startLesson('Steady pieces');
+        $this->prepare('ten_frame', ['frames' => 2], 'filled', '7');
+        $page = self::seeWhole($this->join('Wren', $code));
+        $press = static fn (int ...$cells): string => implode('', array_map(
+            static fn (int $n): string => "document.querySelector('[data-part=\"cell:{$n}\"]').click();",
+            $cells,
+        ));
+        $page->run($press(0, 1, 2));
+        $this->waitFor($page, '3 of 20 filled', 'three presses at once');
+        // While pens are down nothing is worked, by key or by pointer; up again, all goes on where it was.
+        $teacher->click('#pens');
+        $page->until(fn (): bool => $page->all('.page-frame.is-locked') !== [], 'pens down');
+        $page->run($press(3));
+        $page->draw('[data-part="cell:4"]', [[0.5, 0.5]]);
+        $teacher->click('#pens');
+        $page->until(fn (): bool => $page->all('.page-frame.is-locked') === [], 'pens up');
+        self::assertStringContainsString('3 of 20 filled', $this->says($page));
+        // Without a network it goes on, and comes in when there is one again.
+        $page->offline(true);
+        $page->run($press(5, 6, 7));
+        $this->waitFor($page, '6 of 20 filled', 'work without a network');
+        $page->offline(false);
+        $page->until(fn (): bool => count($this->log('Wren')) === 6, 'what was done offline stored once');
+        $page->driver->navigate()->refresh();
+        $page->find('#page-frame[data-ready]');
+        $this->waitFor($page, '6 of 20 filled', 'the same after a reload');
+        $teacher->waitForText('#answer-groups', '6');
+        $heard = array_filter(
+            $page->complaints(),
+            static fn (string $one): bool => ! str_contains($one, 'ERR_INTERNET_DISCONNECTED'),
+        );
+        self::assertSame([], $heard);
+    }
+
+    public function test_a_number_that_is_left_holds_and_words_are_none(): void
+    {
+        [, $code] = $this->startLesson('Numbers in pieces');
+        $this->maths();
+        $page = self::seeWhole($this->join('Bram', $code));
+        $this->put($page, 'Data', 'sum_table');
+        $page->draw('[data-part="cell:0"]', [[0.5, 0.5]]);
+        $page->type('.piece-number', '−12')->draw('.page-paper', [[0.05, 0.95]]);
+        $this->waitFor($page, 'Adds up to −12', 'a number that was left');
+        $page->draw('[data-part="cell:1"]', [[0.5, 0.5]]);
+        $page->type('.piece-number', 'seven')->press(self::ENTER);
+        self::assertSame([], $page->all('.piece-number'));
+        $this->waitFor($page, 'Adds up to −12', 'words that are no number');
+        self::assertSame([], $page->complaints());
+    }
+
     public function test_a_plan_asks_what_a_piece_shows_and_its_settings_are_changed_and_set_free(): void
     {
         $teacher = $this->person('planner')->visit(self::$crag->address().'/plans');

@@ -17,6 +17,11 @@ const DEAREST = [
     'picture',
 ];
 
+/** Between the tools and what stands at the ends, between two tools, and between groups of them, in CSS pixels. */
+const BESIDE = 12;
+const GAP = 2;
+const GROUPS = 32;
+
 function rank(tool: HTMLElement): number {
     return DEAREST.indexOf(present(tool.dataset.tool));
 }
@@ -27,6 +32,7 @@ export class FurtherTools {
     private readonly holder: HTMLElement;
     private readonly opener: HTMLButtonElement;
     private readonly tools: HTMLElement[];
+    private readonly sizes = new WeakMap<HTMLElement, number>();
     /** The one that was chosen last from among those that find no room. */
     private guest: HTMLElement | null = null;
 
@@ -77,7 +83,7 @@ export class FurtherTools {
     private taken(): number {
         const { top } = this.tray.getBoundingClientRect();
         const beside = this.ends().filter((one) => one.getBoundingClientRect().bottom > top);
-        return 2 * Math.max(0, ...beside.map(({ offsetWidth }) => offsetWidth + 16));
+        return 2 * Math.max(0, ...beside.map(({ offsetWidth }) => offsetWidth + BESIDE));
     }
 
     /** Puts as many tools into the row as there is room for. */
@@ -93,13 +99,17 @@ export class FurtherTools {
         }
         const isUpright = getComputedStyle(present(this.row.parentElement)).flexDirection === 'column';
         const { clientWidth } = present(this.row.parentElement);
-        // Between the groups there is a gap.
-        const space = isUpright ? this.tray.clientHeight : clientWidth - 16 - this.taken();
+        const space = isUpright ? this.tray.clientHeight : Math.min(clientWidth, this.tray.clientWidth - this.taken());
         const shown = this.tools.filter(({ hidden }) => !hidden);
         const sizeOf = ({ offsetWidth, offsetHeight }: HTMLElement): number => (isUpright ? offsetHeight : offsetWidth);
         const taken = steps.reduce((sum, step) => sum + sizeOf(step), 0);
-        const room = Math.floor((space - taken) / Math.max(...shown.map(sizeOf), sizeOf(one)));
-        const isShort = shown.length > room;
+        const [gap, groups] = isUpright ? [0, 0] : [GAP, GROUPS];
+        // What is folded away has the size that it was last seen with.
+        shown.forEach((tool) => sizeOf(tool) > 0 && this.sizes.set(tool, sizeOf(tool)));
+        const sizes = shown.map((tool) => (this.sizes.get(tool) ?? sizeOf(one)) + gap);
+        const free = space - taken - groups;
+        const isShort = sizes.reduce((sum, size) => sum + size, 0) > free;
+        const room = Math.floor(free / Math.max(...sizes, sizeOf(one)));
         const kept = new Set(isShort ? this.dearest(shown, Math.max(1, room - 1)) : this.tools);
         for (const tool of this.tools) {
             const place = kept.has(tool) || tool.hidden ? this.row : this.holder;

@@ -43,6 +43,7 @@ final readonly class Tour
 
         $laptop = $this->chrome->open()->visit($this->class->addresses['student']);
         $this->draw($laptop);
+        $this->lay($laptop, 'Instrument', 'ruler');
         $this->shot($laptop, 'student');
         $phone = $this->chrome->open(390, 844)->visit($this->class->addresses['student']);
         $phone->find('#page-frame[data-ready]');
@@ -53,6 +54,12 @@ final readonly class Tour
         $this->shot($phone, 'student-phone');
         $phone->click('[data-writing=open]')->click('[data-writing=line]')->click('[data-writing=line]');
         $this->shot($phone, 'student-writing');
+    }
+
+    private function lay(Page $page, string $subject, string $kind): void
+    {
+        $page->option('[data-tool=pieces]')->click("[data-subject={$subject}]")->click("[data-piece={$kind}]");
+        $page->click('.piece-add')->find('.piece-parts');
     }
 
     /** The library, a plan that is open, and a question at its place. */

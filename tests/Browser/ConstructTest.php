@@ -88,6 +88,25 @@ final class ConstructTest extends BrowserTestCase
         self::assertSame([], $phone->complaints());
     }
 
+    public function test_a_point_stays_on_a_segment_that_was_drawn(): void
+    {
+        [, $code] = $this->startLesson('Drawn segments');
+        $this->maths();
+        $page = $this->join('Freya', $code);
+        $page->option('[data-tool=shapes]')->option('[data-shape=line]');
+        $page->draw('.page-paper', [[0.2, 0.6], [0.5, 0.5], [0.8, 0.4]]);
+        $page->until(fn (): bool => in_array('add', array_column($this->log('Freya'), 'kind'), true), 'the line');
+        $page->option('[data-tool=construct]');
+        $this->make($page, 'point', [0.5, 0.5]);
+        $page->until(fn (): bool => $this->kinds($page) === ['on' => 1, 'point' => 2, 'segment' => 1], 'a point on it');
+        self::assertSame(['add', 'remove', 'add'], array_column($this->log('Freya'), 'kind'), 'the line has become the segment');
+        // Dragged away from it, the point goes along it.
+        $page->draw('.page-paper', [[0.5, 0.5], [0.6, 0.8], [0.65, 0.9]]);
+        $page->until(fn (): bool => array_column($this->elements($page), 't', 'kind')['on'] > 5500, 'the point further on');
+        self::assertSame(['on' => 1, 'point' => 2, 'segment' => 1], $this->kinds($page));
+        self::assertSame([], $page->complaints());
+    }
+
     public function test_on_axes_functions_are_plotted_and_lengths_are_exact(): void
     {
         [$teacher, $code] = $this->startLesson('Axes');

@@ -268,6 +268,24 @@ final class PiecesTest extends BrowserTestCase
         ));
     }
 
+    public function test_turning_is_seen_by_the_teacher_while_the_hand_is_on_it(): void
+    {
+        [$teacher, $code] = $this->startLesson('Turning');
+        $this->prepare('solid', ['shape' => 2], 'cut', '3');
+        $page = self::seeWhole($this->join('Ivo', $code, 390, 844));
+        $teacher->until(fn (): bool => $this->inked($teacher, '.tile .tile-page') > 100, 'the solid on the tile');
+        $picture = static fn (): mixed => $teacher->run(
+            'return [...document.querySelectorAll(".tile canvas")].map((one) => one.toDataURL()).join()',
+        );
+        $before = $picture();
+        $page->draw('[data-part="turn:0"]', [[0.1, 0.1], [0.3, 0.2], [0.6, 0.3], [0.7, 0.35]], 'touch', 60, false);
+        $teacher->until(static fn (): bool => $picture() !== $before, 'the tile to follow the hand');
+        self::assertSame([], $this->log('Ivo'), 'nothing is stored before it is let go');
+        $page->draw('[data-part="turn:0"]', [[0.7, 0.35]], 'touch');
+        $page->until(fn (): bool => count($this->log('Ivo')) > 0, 'the turn stored');
+        self::assertSame([], $page->complaints());
+    }
+
     public function test_pens_down_a_network_that_fails_and_two_presses_at_once_lose_nothing(): void
     {
         [$teacher, $code] = $this->startLesson('Steady pieces');

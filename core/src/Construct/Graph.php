@@ -25,7 +25,7 @@ final readonly class Graph
     public const MOST_NUMBERS = 2400;
 
     /** From one sample to the next, in units of the page. */
-    private const STEP = 8.0;
+    private const STEP = 4.0;
 
     /** Two neighbours on the page are no farther apart than this, in units, before they are taken for a jump. */
     private const FAR = 24.0;

@@ -70,7 +70,7 @@ final readonly class GraphLine
     private function plain(Scale $scale, Paper $paper): Graph
     {
         [$of, $sign, $right] = $this->line->related();
-        $source = Graph::written($this->line->typed.$this->given());
+        $source = Graph::written($this->line->typed.($this->line->inDegrees ? ' in degrees' : '').$this->given());
         $isUpright = $of === 'x';
         if ($isUpright) {
             $at = $this->line->function($right, '')(0.0) ?? throw UnreadableFields::saying(Equation::HOW);

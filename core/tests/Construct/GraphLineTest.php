@@ -101,6 +101,41 @@ final class GraphLineTest extends TestCase
         self::assertSame('y = mx + c, c = 3, m = 1', self::graph('y = mx + c with c = 3')->source);
     }
 
+    /** @return iterable<array{string, float, ?float}> what is typed, x, and y there */
+    public static function functions(): iterable
+    {
+        yield ['y = sin x', M_PI / 2, 1.0];
+        yield ['y = sin x in degrees', 5, sin(5 * M_PI / 180)];
+        yield ['y = 3 sin 2x', M_PI / 4, 3.0];
+        yield ['y = sin² x + cos² x', 1.3, 1.0];
+        yield ['y = sin(x)²', 1.0, sin(1) ** 2];
+        yield ['y = sin x²', 1.5, sin(2.25)];
+        yield ['y = cos(-x)', 0.0, 1.0];
+        yield ['y = tan x', M_PI / 4, 1.0];
+        yield ['y = asin x', 2.0, null];
+        yield ['y = ln x', -1.0, null];
+        yield ['y = ln x', M_E, 1.0];
+        yield ['y = log(x)', 1.0, 0.0];
+        yield ['y = e^x', 1.0, M_E];
+        yield ['y = exp(-x)', 0.0, 1.0];
+        yield ['y = abs(x - 1)', -1.0, 2.0];
+        yield ['y = 2 sin(x) + 1', 0.0, 1.0];
+    }
+
+    #[DataProvider('functions')]
+    public function test_functions_are_plotted_in_radians_and_degrees(string $typed, float $x, ?float $y): void
+    {
+        $at = self::at(self::graph($typed), $x);
+        self::assertSame($y === null, $at === null, $typed);
+        self::assertEqualsWithDelta($y ?? 0, $at ?? 0, 0.02, $typed);
+    }
+
+    public function test_a_tangents_graph_has_gaps_at_its_poles(): void
+    {
+        self::assertGreaterThan(4, count(self::graph('y = tan x')->pieces));
+        self::assertSame('y = a sin x in degrees, a = 1', self::graph('y = a sin x in degrees')->source);
+    }
+
     /** @return iterable<array{string, string, bool}> */
     public static function alike(): iterable
     {
@@ -120,6 +155,8 @@ final class GraphLineTest extends TestCase
         yield ['y < x', 'y ≤ x', false];
         yield ['y = √x', 'y = √x', true];
         yield ['y = √x', 'y = x', false];
+        yield ['y = sin 2x', 'y = 2 sin x cos x', true];
+        yield ['y = sin x', 'y = sin x in degrees', false];
         yield ['y = x', '', false];
         yield ['y = x', 'area = 3', false];
     }

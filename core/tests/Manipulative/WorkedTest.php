@@ -53,6 +53,7 @@ final class WorkedTest extends TestCase
         yield from self::science();
         yield from self::space();
         yield from self::instruments();
+        yield from self::more();
     }
 
     /** @return iterable<string, Worked> */
@@ -582,6 +583,100 @@ final class WorkedTest extends TestCase
         yield 'pulled at the hinge' => [$compass, [], [Act::drag('hinge', 0, 177, -200)], ['opening' => '60']];
         yield 'the pencil turned keeps it' => [$compass, [], [Act::drag('pencil', 0, 0, 90)], ['opening' => '40']];
         yield 'set down elsewhere keeps it' => [$compass, [], [Act::drag('needle', 0, 300, 90)], ['opening' => '40']];
+    }
+
+    /** @return iterable<string, Worked> */
+    private static function more(): iterable
+    {
+        $bar = ManipulativeKind::FractionBar;
+        $line = ManipulativeKind::NumberLine;
+        $tiles = ManipulativeKind::AlgebraTiles;
+        $data = ManipulativeKind::DataLine;
+        $beam = ManipulativeKind::LoadedBeam;
+        yield 'two halves and a third' => [
+            $bar,
+            ['rows' => 3, 'parts' => 2],
+            [Act::press('more', 2), ...self::presses('cell')(0, 100, 200)],
+            ['shaded' => '4/3'],
+        ];
+        yield 'three bars of fifths' => [
+            $bar,
+            ['rows' => 3, 'parts' => 5],
+            self::presses('cell')(0, 101, 204),
+            ['shaded' => '3/5'],
+        ];
+        yield 'ninety-nine tens' => [
+            ManipulativeKind::BaseTen,
+            ['value' => 990],
+            [],
+            ['value' => '990', 'blocks' => '18'],
+        ];
+        yield 'a thousand' => [ManipulativeKind::BaseTen, ['columns' => 4, 'value' => 1000], [], ['blocks' => '1']];
+        yield 'a jump of a quarter' => [
+            $line,
+            ['from' => 0, 'to' => 1, 'parts' => 4],
+            [Act::drag('end', 0, 275, 0)],
+            ['at' => '1/4'],
+        ];
+        yield 'three jumps of two' => [
+            $line,
+            [],
+            [Act::drag('end', 0, 220, 0), Act::drag('end', 0, 440, 0), Act::drag('end', 0, 660, 0)],
+            ['at' => '6', 'jumps' => '3'],
+            'From 0, jumps +2, +2, +2: at 6',
+        ];
+        yield 'six counters are no sum of signs' => [
+            ManipulativeKind::Counters,
+            ['first' => 0, 'second' => 6],
+            [],
+            ['total' => '-6', 'second' => '6'],
+        ];
+        yield 'a square of sides x + 3' => [
+            $tiles,
+            ['xs' => 6, 'ones' => 9],
+            [Act::press('arrange')],
+            [],
+            'Rectangle: x² + 6x + 9 = (x + 3)(x + 3)',
+        ];
+        yield 'three x² and one' => [
+            $tiles,
+            ['squares' => 3, 'xs' => 4, 'ones' => 1],
+            [Act::press('arrange')],
+            ['tiles' => '8'],
+            'Rectangle: 3x² + 4x + 1 = (x + 1)(3x + 1)',
+        ];
+        yield 'even values' => [
+            $data,
+            ['values' => '2, 4, 6, 8, 10, 12'],
+            [],
+            ['median' => '7', 'lower' => '4', 'upper' => '10'],
+        ];
+        yield 'five values' => [
+            $data,
+            ['values' => '1, 2, 3, 4, 5'],
+            [],
+            ['lower' => '1.5', 'upper' => '4.5', 'mean' => '3'],
+        ];
+        yield 'all the same' => [$data, ['values' => '7, 7, 7'], [], ['range' => '0', 'median' => '7', 'mean' => '7']];
+        yield 'a load far out against three near' => [
+            $beam,
+            ['arms' => 6],
+            [Act::press('hook', 6), ...array_fill(0, 3, Act::press('hook', -2))],
+            ['balance' => 'balanced', 'left' => '60'],
+        ];
+        yield 'heavier loads' => [
+            $beam,
+            ['weight' => 25],
+            [Act::press('hook', -4)],
+            ['left' => '100', 'balance' => 'tips left'],
+        ];
+        yield 'four ropes' => [ManipulativeKind::Pulley, ['ropes' => 4, 'load' => 100], [], ['effort' => '25']];
+        yield 'half past midnight' => [
+            ManipulativeKind::Clock,
+            ['hours' => 0, 'minutes' => 30],
+            [],
+            ['time' => '0:30'],
+        ];
     }
 
     /** @return Closure(int ...): list<Act> presses on parts of a name */

@@ -12,6 +12,9 @@ final class MathsParser
 {
     private const DEEPEST = 40;
 
+    /** Functions that can be plotted. */
+    private const FUNCTIONS = ['sin', 'cos', 'tan', 'asin', 'acos', 'atan', 'ln', 'log', 'exp', 'abs'];
+
     private int $at = 0;
 
     private int $depth = 0;
@@ -255,7 +258,27 @@ final class MathsParser
         if ($token->text === 'cbrt') {
             return Node::root(3, $this->primary());
         }
+        if (in_array($token->text, self::FUNCTIONS, true)) {
+            return $this->function($token->text);
+        }
         throw UnreadableMaths::word($token->text);
+    }
+
+    /** sin(x), sin 2x, sin² x: without brackets what is multiplied without a sign belongs to it. */
+    private function function(string $name): Node
+    {
+        $raised = $this->take('raised');
+        if ($this->nextIs('(', '[', '{')) {
+            $of = $this->primary();
+        } else {
+            $of = $this->take('-') !== null ? Node::of(NodeKind::Negative, $this->power()) : $this->power();
+            while ($this->nextIs('letter')) {
+                $of = self::times($of, $this->power());
+            }
+        }
+        $called = Node::called($name, $of);
+
+        return $raised === null ? $called : Node::of(NodeKind::Power, $called, self::whole($raised->text));
     }
 
     /** The number in \sqrt[3]{…}. */

@@ -43,6 +43,11 @@ final readonly class Node
         return new self(NodeKind::Root, [$of], order: $order);
     }
 
+    public static function called(string $function, self $of): self
+    {
+        return new self(NodeKind::Called, [$of], letter: $function);
+    }
+
     /**
      * @param  array<string, Value>  $letters  what letters stand for; others stay letters
      *
@@ -62,6 +67,8 @@ final readonly class Node
             NodeKind::Power => $parts[0]->power($parts[1]),
             NodeKind::Root => $parts[0]->root($this->order),
             NodeKind::Percent => $parts[0]->multipliedBy(Value::number(BigRational::nd(1, 100))),
+            // Plotted, and not yet worked out exactly.
+            NodeKind::Called => throw UnreadableMaths::word($this->letter),
         };
     }
 

@@ -18,4 +18,6 @@ enum NodeKind
     case Power;
     case Root;
     case Percent;
+    /** A function of its part: sin, ln, abs … its name is the node's letter. */
+    case Called;
 }

@@ -13,7 +13,8 @@ use Crag\Maths\Parsing\UnreadableMaths;
 
 /**
  * A line that says what holds on axes: "y = 2x − 1" or the right side alone; in pieces, "y = x for x < 1; 2 − x for
- * 1 ≤ x < 3"; "x = 3"; "y ≤ x + 1". Letters beside x are given numbers with "with a = 2, b = 1".
+ * 1 ≤ x < 3"; "x = 3"; "y ≤ x + 1". Letters beside x are given numbers with "with a = 2, b = 1"; angles are radians, or
+ * degrees where it ends with "in degrees".
  */
 final readonly class Equation
 {
@@ -33,7 +34,7 @@ final readonly class Equation
     private const MOST_LETTERS = 4;
 
     /** @param  array<string, float>  $letters */
-    private function __construct(public string $typed, public array $letters)
+    private function __construct(public string $typed, public array $letters, public bool $inDegrees)
     {
     }
 
@@ -55,19 +56,22 @@ final readonly class Equation
             }
         }
 
-        return new self($typed, $letters);
+        $inDegrees = preg_match('/\A(.+?)\s+in degrees\z/u', $typed, $found) === 1;
+
+        return new self($inDegrees ? $found[1] : $typed, $letters, $inDegrees);
     }
 
     /** The same with 1 for each letter that has no number yet, where they are few and such as one calls a number. */
     public function begun(): self
     {
         $isWords = preg_match('/\A(tangent|area)\b/u', $this->typed) === 1;
-        preg_match_all('/['.self::LETTERS.']/u', $isWords ? '' : (string) preg_replace('/\bfor\b/u', '', $this->typed), $found);
+        $plain = (string) preg_replace('/\b(for|a?(sin|cos|tan)|ln|log|exp|abs|sqrt|pi)/u', '', $this->typed);
+        preg_match_all('/['.self::LETTERS.']/u', $isWords ? '' : $plain, $found);
         $unknown = array_diff(array_unique($found[0]), array_keys($this->letters));
 
         return count($unknown) > self::MOST_LETTERS
             ? $this
-            : new self($this->typed, $this->letters + array_fill_keys($unknown, 1.0));
+            : new self($this->typed, $this->letters + array_fill_keys($unknown, 1.0), $this->inDegrees);
     }
 
     /**
@@ -215,16 +219,16 @@ final readonly class Equation
         } catch (UnreadableMaths $problem) {
             throw UnreadableFields::saying($problem->getMessage());
         }
-        $known = [$of, 'π', ...array_keys($this->letters)];
+        $known = [$of, ...array_keys(NumberAt::CONSTANTS), ...array_keys($this->letters)];
         $isStrange = $node->holds(
             static fn (Node $one): bool => $one->is(NodeKind::Letter) && ! in_array($one->letter, $known, true),
         );
         if ($isStrange) {
             throw UnreadableFields::saying(self::HOW);
         }
-        $letters = $this->letters;
+        [$letters, $inDegrees] = [$this->letters, $this->inDegrees];
 
-        return static fn (float $x): ?float => NumberAt::of($node, [$of => $x] + $letters);
+        return static fn (float $x): ?float => NumberAt::of($node, [$of => $x] + $letters, $inDegrees);
     }
 
     /** @throws UnreadableFields */

@@ -23,7 +23,8 @@ import { inWords, type KindWords } from '../model/construct/inwords';
 import { numbersOf } from '../model/construct/numbers';
 import { farFrom, figuresIn } from '../model/construct/places';
 import { newId, TENTHS, type Backdrop, type Placed } from '../model/objects';
-import { back, matrixOf } from '../model/place';
+import { touches } from '../model/hit';
+import { back, matrixOf, through } from '../model/place';
 import { ontoPaper, paperOf } from '../model/paper';
 import { plain } from '../model/usual';
 import { axisUnit, snapped } from '../model/snap';
@@ -52,6 +53,8 @@ export class ConstructTool implements Tool {
     /** Of what the next element is made, so far. */
     private picked: string[] = [];
     private kind: ConstructChoice = 'point';
+    /** Drawn lines that have become segments: they go as soon as these are there. */
+    private taken: string[] = [];
     private from: Point | null = null;
     private dragged: Element | null = null;
     private moved: Construct | null = null;
@@ -203,8 +206,69 @@ export class ConstructTool implements Tool {
                       : 0;
             return { ...common, kind: 'on', of: [on.id], t: Math.round(t * 10000) };
         }
+        const drawn = found === null || first === undefined ? this.drawnLine(at) : null;
+        if (drawn !== null) {
+            return this.onDrawn(fresh, found, place, drawn);
+        }
         const [x, y] = this.onGrid(place);
         return { ...common, kind: 'point', x: Math.round(x * TENTHS), y: Math.round(y * TENTHS) };
+    }
+
+    /** A straight line of one's own that was drawn there. */
+    private drawnLine(at: Point): { id: string; ends: [At, At] } | null {
+        const { view, layer } = this.bench;
+        for (const [id, placed] of [...view.here()].reverse()) {
+            const { object } = placed;
+            const isLine = object.type === 'line' || object.type === 'arrow';
+            if (
+                isLine &&
+                placed.layer === layer &&
+                placed.locked !== true &&
+                touches(placed, at.x, at.y, REACH * at.unitsPerPixel)
+            ) {
+                const matrix = matrixOf(placed.place);
+                const [x, y] = [object.x / TENTHS, object.y / TENTHS];
+                const end: At = [x + object.w / TENTHS, y + object.h / TENTHS];
+                return { id, ends: [through(matrix, x, y), through(matrix, ...end)] };
+            }
+        }
+        return null;
+    }
+
+    /** A point on a drawn line: the line becomes a segment of the construction, so that the point stays on it. */
+    private onDrawn(
+        fresh: Element[],
+        found: [string, Constructed] | null,
+        place: At,
+        { id, ends }: { id: string; ends: [At, At] },
+    ): Element {
+        const [from, to] = ends.map((end): At => (found === null ? end : this.localPlace(found[1], end)));
+        const corners = [present(from), present(to)].map(([x, y]): string => {
+            const one = {
+                id: freeId(fresh),
+                label: freeLabel(fresh),
+                x: Math.round(x * TENTHS),
+                y: Math.round(y * TENTHS),
+            };
+            fresh.push({ ...one, kind: 'point' });
+            return one.id;
+        });
+        const segment = freeId(fresh);
+        fresh.push({ id: segment, kind: 'segment', of: corners });
+        const [dx, dy] = [present(to)[0] - present(from)[0], present(to)[1] - present(from)[1]];
+        const t = ((place[0] - present(from)[0]) * dx + (place[1] - present(from)[1]) * dy) / (dx * dx + dy * dy || 1);
+        this.taken.push(id);
+        return {
+            id: freeId(fresh),
+            label: freeLabel(fresh),
+            kind: 'on',
+            of: [segment],
+            t: Math.round(Math.max(0, Math.min(1, t)) * 10000),
+        };
+    }
+
+    private localPlace({ place }: Placed, [x, y]: At): At {
+        return place === undefined ? [x, y] : back(matrixOf(place), x, y);
     }
 
     /** What a kind makes of what was picked: of a circle and a point outside it both tangents. */
@@ -319,6 +383,11 @@ export class ConstructTool implements Tool {
     private put(found: [string, Constructed] | null, elements: Element[]): void {
         if (elements.length === 0) {
             return;
+        }
+        const { taken } = this;
+        this.taken = [];
+        if (taken.length > 0) {
+            this.bench.make('remove', { targets: taken });
         }
         if (found !== null) {
             this.bench.make('change', { target: found[0], set: { put: elements } });

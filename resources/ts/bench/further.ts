@@ -20,7 +20,7 @@ const DEAREST = [
 /** Between the tools and what stands at the ends, between two tools, and between groups of them, in CSS pixels. */
 const BESIDE = 12;
 const GAP = 2;
-const GROUPS = 32;
+const GROUPS = 16;
 
 function rank(tool: HTMLElement): number {
     return DEAREST.indexOf(present(tool.dataset.tool));
@@ -68,10 +68,23 @@ export class FurtherTools {
         }
     }
 
-    private dearest(shown: HTMLElement[], count: number): HTMLElement[] {
-        const inOrder = [...shown].sort((a, b) => rank(a) - rank(b)).slice(0, count);
+    /** As many of the dearest as find room, the one that was chosen last among them. */
+    private dearest(shown: HTMLElement[], room: number, sizeOf: (tool: HTMLElement) => number): HTMLElement[] {
+        const inOrder = [...shown].sort((a, b) => rank(a) - rank(b));
         const { guest } = this;
-        return guest === null || guest.hidden || inOrder.includes(guest) ? inOrder : [...inOrder.slice(0, -1), guest];
+        const hasGuest = guest !== null && shown.includes(guest);
+        const kept: HTMLElement[] = hasGuest ? [guest] : [];
+        let left = room - (hasGuest ? sizeOf(guest) : 0);
+        for (const tool of inOrder) {
+            const isFirst = kept.length === 0;
+            if (!kept.includes(tool) && (isFirst || sizeOf(tool) <= left)) {
+                kept.push(tool);
+                left -= sizeOf(tool);
+            } else if (!kept.includes(tool)) {
+                return kept;
+            }
+        }
+        return kept;
     }
 
     /** What stands at the ends of the tray, where it is wide enough. */
@@ -106,11 +119,10 @@ export class FurtherTools {
         const [gap, groups] = isUpright ? [0, 0] : [GAP, GROUPS];
         // What is folded away has the size that it was last seen with.
         shown.forEach((tool) => sizeOf(tool) > 0 && this.sizes.set(tool, sizeOf(tool)));
-        const sizes = shown.map((tool) => (this.sizes.get(tool) ?? sizeOf(one)) + gap);
+        const sizeWith = (tool: HTMLElement): number => (this.sizes.get(tool) ?? sizeOf(one)) + gap;
         const free = space - taken - groups;
-        const isShort = sizes.reduce((sum, size) => sum + size, 0) > free;
-        const room = Math.floor(free / Math.max(...sizes, sizeOf(one)));
-        const kept = new Set(isShort ? this.dearest(shown, Math.max(1, room - 1)) : this.tools);
+        const isShort = shown.reduce((sum, tool) => sum + sizeWith(tool), 0) > free;
+        const kept = new Set(isShort ? this.dearest(shown, free - sizeOf(one) - gap, sizeWith) : this.tools);
         for (const tool of this.tools) {
             const place = kept.has(tool) || tool.hidden ? this.row : this.holder;
             if (tool.parentElement !== place) {

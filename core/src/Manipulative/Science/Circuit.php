@@ -164,8 +164,10 @@ final class Circuit implements Kind
             $sketch->press('place', $n, $label, $x - 40, $y - 40, 80, 80);
             if ($part === self::OPEN || $part === self::SHUT) {
                 $does = $part === self::OPEN ? Said::of('Shut the switch') : Said::of('Open the switch');
-                $left = $isUpright ? ($x > 200 ? $x + 50 : $x - 220) : $x - 80;
-                $sketch->button('switch', $n, $does, $left, $isUpright ? $y - 28 : $y + 36, 165, 52);
+                // Within the loop: beside it a small screen ends.
+                $left = $isUpright ? ($x > 200 ? $x - 210 : $x + 45) : $x - 80;
+                $top = $isUpright ? $y - 26 : ($y > 300 ? $y - 92 : $y + 40);
+                $sketch->button('switch', $n, $does, $left, $top, 165, 52);
             }
         }
     }

@@ -2728,7 +2728,7 @@ currentAt(set, state, n) {
 return Circuit.currents(set, state)[((n < Circuit.MAIN) ? 0 : ((n < 6) ? 1 : 2))];
 },
 draw(set, state, sketch) {
-let parts, n, x, y, part, isUpright, label, does, left;
+let parts, n, x, y, part, isUpright, label, does, left, top;
 sketch.size(440, 390);
 sketch.line([60, 60, 380, 60, 380, 330, 60, 330, 60, 60], "slate", 3);
 if (same(set.int("branches"), 1)) {
@@ -2744,8 +2744,9 @@ label = Said.of("Place :n: :part", { "n": (n + 1), "part": (Circuit.WORDS[part] 
 sketch.press("place", n, label, (x - 40), (y - 40), 80, 80);
 if ((same(part, Circuit.OPEN) || same(part, Circuit.SHUT))) {
 does = (same(part, Circuit.OPEN) ? Said.of("Shut the switch") : Said.of("Open the switch"));
-left = (isUpright ? ((x > 200) ? (x + 50) : (x - 220)) : (x - 80));
-sketch.button("switch", n, does, left, (isUpright ? (y - 28) : (y + 36)), 165, 52);
+left = (isUpright ? ((x > 200) ? (x - 210) : (x + 45)) : (x - 80));
+top = (isUpright ? (y - 26) : ((y > 300) ? (y - 92) : (y + 40)));
+sketch.button("switch", n, does, left, top, 165, 52);
 }
 }
 },

@@ -8,7 +8,7 @@ use App\Canvas\TakeCanvas;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Sessions\Work\LeadCanvas;
-use Crag\Canvas\Object\Piece;
+use Crag\Canvas\Object\Handled;
 use Crag\Canvas\Operation\Add;
 use Crag\Canvas\Operation\Placing;
 use Crag\Json\Fields;
@@ -93,7 +93,7 @@ final readonly class HandoutRequest
         $objects = $request->json('objects');
         $placings = Add::read(new Fields(['objects' => is_array($objects) ? $objects : []]))->placings;
         foreach ($placings as $placing) {
-            if (! ($placing->object instanceof Piece)) {
+            if (! ($placing->object instanceof Handled)) {
                 throw UnreadableFields::badValue('objects', 'holds something that is not a piece');
             }
         }

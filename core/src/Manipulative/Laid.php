@@ -14,6 +14,28 @@ final class Laid
     /** How far from an edge a pen is guided, and a hand does not move the instrument, in units. */
     private const EDGE = 16;
 
+    /** @return list<Field> */
+    public static function fields(): array
+    {
+        return [
+            Field::whole('x', -4000, 4000),
+            Field::whole('y', -4000, 4000),
+            Field::whole('turn', 0, self::FULL - 1),
+        ];
+    }
+
+    /** @return array<string, string> */
+    public static function facts(Values $state): array
+    {
+        return ['turn' => (string) self::degrees($state)];
+    }
+
+    /** @return array<string, string> */
+    public static function factWords(): array
+    {
+        return ['turn' => 'How far it is turned, in degrees'];
+    }
+
     public static function start(): Values
     {
         return Values::of(['x' => 0, 'y' => 0, 'turn' => 0]);

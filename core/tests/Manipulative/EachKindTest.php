@@ -161,6 +161,34 @@ final class EachKindTest extends TestCase
         self::assertSame([3, 3], $bar->with(['settings' => ['parts' => 3, 'rows' => 2]])->state->list('parts'));
     }
 
+    public function test_what_is_printed_holds_the_work_and_not_the_ruler_that_lies_on_it(): void
+    {
+        $scene = Scene::fold([
+            Logs::object('ruler-one', Hands::on(ManipulativeKind::Ruler)->toArray()),
+            Logs::object('clock-one', Hands::on(ManipulativeKind::Clock)->toArray()),
+            Logs::stroke('stroke-one'),
+        ]);
+        self::assertCount(3, $scene->placed);
+        $kept = $scene->withoutInstruments();
+        self::assertSame([Logs::id('clock-one'), Logs::id('stroke-one')], array_keys($kept->placed));
+        self::assertSame($scene->pages, $kept->pages);
+    }
+
+    public function test_clearing_the_ink_leaves_pieces(): void
+    {
+        $scene = Scene::fold([
+            Logs::object('clock-one', Hands::on(ManipulativeKind::Clock)->toArray()),
+            Logs::stroke('stroke-one'),
+            Logs::operation('clear-ink', 'clear', ['what' => 'ink']),
+        ]);
+        self::assertSame([Logs::id('clock-one')], array_keys($scene->placed));
+        $empty = Scene::fold([
+            Logs::object('clock-one', Hands::on(ManipulativeKind::Clock)->toArray()),
+            Logs::operation('clear-all', 'clear', ['what' => 'all']),
+        ]);
+        self::assertSame([], $empty->placed);
+    }
+
     public function test_what_is_no_manipulative_or_no_act_is_refused(): void
     {
         $refused = static function (array $fields): bool {

@@ -95,6 +95,30 @@ final class PiecesTest extends CragTestCase
         self::assertEquals($before, $this->bar($ada)[1]);
     }
 
+    public function test_it_is_handed_out_from_the_lead_canvas_as_it_is(): void
+    {
+        [$ada, $adas] = $this->seat($this->session, 'Ada');
+        $this->bar($ada);
+        $clock = ['type' => 'manipulative', 'kind' => 'clock', 'x' => 500, 'y' => 500, 'settings' => [], 'free' => true];
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/prompt/{$this->session->prompt_id}/hand-out", [
+            'what' => 'pieces',
+            'mode' => 'pieces',
+            'page' => 0,
+            'objects' => [['object' => $clock]],
+        ])->assertOk();
+        $placed = $this->canvasOf($ada)->refresh()->scene()->placed;
+        $id = (string) array_key_last($placed);
+        self::assertSame(Layer::Pieces, $placed[$id]->layer);
+        // Its settings are free: the student may set it anew.
+        $answer = $this->appendAs($ada, $adas, ['kind' => 'change', 'body' => [
+            'target' => $id,
+            'set' => ['settings' => ['hours' => 3, 'minutes' => 20, 'figures' => 0]],
+        ]] + $this->stroke());
+        self::assertCount(1, $answer->json('accepted'));
+        $object = $this->canvasOf($ada)->refresh()->scene()->placed[$id]->object;
+        self::assertSame('Clock at 3:20', $object instanceof Manipulative ? (string) $object->says() : '');
+    }
+
     public function test_nobody_works_the_piece_of_another(): void
     {
         [$ada] = $this->seat($this->session, 'Ada');

@@ -32,9 +32,7 @@ final class Compass implements Guiding
     public static function fields(): array
     {
         return [
-            Field::whole('x', -4000, 4000),
-            Field::whole('y', -4000, 4000),
-            Field::whole('turn', 0, 3599),
+            ...Laid::fields(),
             Field::whole('radius', 20, self::WIDEST),
         ];
     }

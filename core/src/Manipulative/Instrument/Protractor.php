@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Crag\Manipulative\Instrument;
 
 use Crag\Manipulative\Act;
-use Crag\Manipulative\Field;
 use Crag\Manipulative\Guiding;
 use Crag\Manipulative\Laid;
 use Crag\Manipulative\Said;
@@ -25,11 +24,7 @@ final class Protractor implements Guiding
 
     public static function fields(): array
     {
-        return [
-            Field::whole('x', -4000, 4000),
-            Field::whole('y', -4000, 4000),
-            Field::whole('turn', 0, 3599),
-        ];
+        return Laid::fields();
     }
 
     public static function start(Values $set): Values
@@ -104,11 +99,11 @@ final class Protractor implements Guiding
 
     public static function facts(Values $set, Values $state): array
     {
-        return ['turn' => (string) Laid::degrees($state)];
+        return Laid::facts($state);
     }
 
     public static function factWords(): array
     {
-        return ['turn' => 'How far it is turned, in degrees'];
+        return Laid::factWords();
     }
 }

@@ -43,6 +43,9 @@ export const Laid = {
 CENTIMETRE: 58.9,
 FULL: 3600,
 EDGE: 16,
+fields() {
+return [Field.whole("x", (-4000), 4000), Field.whole("y", (-4000), 4000), Field.whole("turn", 0, (Laid.FULL - 1))];
+},
 start() {
 return Values.of({ "x": 0, "y": 0, "turn": 0 });
 },
@@ -3583,7 +3586,7 @@ settings() {
 return [Setting.whole("length", "Length, in centimetres", 12, 5, 25)];
 },
 fields() {
-return [Field.whole("x", (-4000), 4000), Field.whole("y", (-4000), 4000), Field.whole("turn", 0, 3599)];
+return Laid.fields();
 },
 start(set) {
 return Laid.start();
@@ -3627,7 +3630,7 @@ settings() {
 return [Setting.choice("degrees", "Counted", ["From both sides", "From the right"])];
 },
 fields() {
-return [Field.whole("x", (-4000), 4000), Field.whole("y", (-4000), 4000), Field.whole("turn", 0, 3599)];
+return Laid.fields();
 },
 start(set) {
 return Laid.start();
@@ -3689,7 +3692,7 @@ settings() {
 return [Setting.choice("angles", "Angles", ["45°, 45°, 90°", "30°, 60°, 90°"])];
 },
 fields() {
-return [Field.whole("x", (-4000), 4000), Field.whole("y", (-4000), 4000), Field.whole("turn", 0, 3599)];
+return Laid.fields();
 },
 start(set) {
 return Laid.start();
@@ -3734,7 +3737,7 @@ settings() {
 return [Setting.whole("opening", "Opening, in millimetres", 40, 5, 100)];
 },
 fields() {
-return [Field.whole("x", (-4000), 4000), Field.whole("y", (-4000), 4000), Field.whole("turn", 0, 3599), Field.whole("radius", 20, Compass.WIDEST)];
+return [...Laid.fields(), Field.whole("radius", 20, Compass.WIDEST)];
 },
 start(set) {
 return Laid.start().with("radius", Compass.units(set.int("opening")));

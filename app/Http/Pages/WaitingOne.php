@@ -9,6 +9,7 @@ use App\Models\Canvas;
 use App\Models\Message;
 use App\Models\Seat;
 use App\Models\Show\Offer;
+use Crag\Watch\SentWork;
 use Illuminate\Support\Collection;
 
 /** Somebody who waits for the teacher: at the door, with a hand up, for an answer, or with work to be looked at. */
@@ -50,9 +51,14 @@ final readonly class WaitingOne
     /** Sent work that no teacher has looked at since, nor checked. */
     public static function sent(Canvas $canvas, Seat $seat): ?self
     {
-        $isSeen = $canvas->check !== null || $canvas->looked_at_operation >= $canvas->operation_count;
+        $waits = SentWork::waits(
+            $canvas->sent_at_ms,
+            $canvas->check !== null,
+            $canvas->looked_at_operation,
+            $canvas->operation_count,
+        );
 
-        return $canvas->sent_at_ms === null || $isSeen
+        return $canvas->sent_at_ms === null || ! $waits
             ? null
             : new self(self::SENT, $seat, $canvas->sent_at_ms, prompt: $canvas->prompt_id);
     }

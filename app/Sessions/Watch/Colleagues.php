@@ -9,14 +9,12 @@ use App\Live\Audience;
 use App\Live\Clock;
 use App\Models\LiveSession;
 use App\Models\Teachers\Teacher;
+use Crag\Watch\Colleague;
 use Illuminate\Support\Facades\DB;
 
 /** Which teachers are at their desks, and whose canvas each has large. */
 final readonly class Colleagues
 {
-    /** A desk that was not heard for so long is not there. */
-    private const HEARD_MS = 60_000;
-
     public function __construct(private Announce $announce)
     {
     }
@@ -37,7 +35,7 @@ final readonly class Colleagues
             $before = $mine->first(['at_seat', 'heard_at_ms']);
             $now = Clock::ms();
             $mine->update(['at_seat' => $seat, 'heard_at_ms' => $now]);
-            if ($before?->at_seat !== $seat || $before->heard_at_ms < $now - self::HEARD_MS) {
+            if ($before?->at_seat !== $seat || ! Colleague::isThere((int) $before->heard_at_ms, $now)) {
                 ($this->announce)($session, Audience::desk($session), 'here', [
                     'by' => $teacher->id,
                     'name' => $teacher->name,
@@ -47,7 +45,7 @@ final readonly class Colleagues
             $others = [];
             foreach ($session->teachers()->whereKeyNot($teacher->id)->get() as $other) {
                 $place = $other->getRelation('pivot');
-                if ($place->heard_at_ms >= $now - self::HEARD_MS) {
+                if (Colleague::isThere((int) $place->heard_at_ms, $now)) {
                     $others[] = ['by' => $other->id, 'name' => $other->name, 'seat' => $place->at_seat];
                 }
             }

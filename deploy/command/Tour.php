@@ -60,6 +60,7 @@ final readonly class Tour
     {
         $page->option('[data-tool=pieces]')->click("[data-subject={$subject}]")->click("[data-piece={$kind}]");
         $page->click('.piece-add')->find('.piece-parts');
+        $page->waitForText('#saved', 'Saved');
     }
 
     /** The library, a plan that is open, and a question at its place. */

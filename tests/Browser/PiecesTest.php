@@ -92,6 +92,7 @@ final class PiecesTest extends BrowserTestCase
         foreach (self::DONE[$subject] as [$kind, $part, $how, $says]) {
             $this->put($page, $subject, $kind);
             $before = $this->says($page);
+            $this->assertAccessible($page, $kind, '.piece-layer');
             $this->work($page, $part, $how);
             $this->waitFor($page, $says, "{$kind} by pointer");
             $page->press("\u{E009}", 'z');

@@ -153,6 +153,9 @@ final readonly class Equation
      */
     public static function areSame(string $one, string $other): bool
     {
+        if ($one === $other) {
+            return $one !== '';
+        }
         try {
             [$first, $second] = [self::read(self::typed($one)), self::read(self::typed($other))];
             [$of, $sign, $right] = $first->related();

@@ -20,7 +20,6 @@ import { asPieces, type PieceUse } from './model/pieces';
 import { placeAfter } from './model/place';
 import { PartsHand } from './tools/parts';
 import { PieceDrag } from './tools/piecedrag';
-import { PiecesTool } from './tools/pieces';
 import { Putting } from './tools/putting';
 import { Selection } from './tools/selection';
 import { history } from './model/scene';
@@ -126,7 +125,7 @@ export class Workbench {
             text: tap,
             maths: tap,
             construct: this.constructs,
-            pieces: new PiecesTool(this, this.select),
+            pieces: new PieceDrag(this, this.select, (from) => this.select.isOn(from)),
             note: tap,
             stamps: tap,
             picture: null,

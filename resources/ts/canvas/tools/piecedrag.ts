@@ -12,7 +12,10 @@ const SHEET = 1 / 4;
 
 type DragHost = Pick<Host, 'layer' | 'settings' | 'view'> & { readonly selection: { clear(): void } };
 
-/** With any tool, a piece that is pressed and dragged is moved. A tap on it is the tool's own. */
+/**
+ * With any tool, a piece that is pressed and dragged is moved. A tap on it is the tool's own. As a tool itself it moves
+ * whatever may be moved.
+ */
 export class PieceDrag implements Tool {
     private from: Point | null = null;
     private own: Tool | null = null;
@@ -21,6 +24,7 @@ export class PieceDrag implements Tool {
     constructor(
         private readonly bench: DragHost,
         private readonly select: SelectTool,
+        private readonly mayDrag: (from: Point) => boolean = () => true,
     ) {}
 
     /** Itself, where a piece is pressed that lies there to be moved; else the tool. */
@@ -45,7 +49,8 @@ export class PieceDrag implements Tool {
     move(points: Point[]): void {
         const from = present(this.from);
         const at = present(points[points.length - 1]);
-        if (!this.isDragging && Math.hypot(at.x - from.x, at.y - from.y) / at.unitsPerPixel > TAP) {
+        const isFar = Math.hypot(at.x - from.x, at.y - from.y) / at.unitsPerPixel > TAP;
+        if (!this.isDragging && isFar && this.mayDrag(from)) {
             this.isDragging = true;
             this.select.down(from);
         }

@@ -323,6 +323,27 @@ final class PiecesTest extends BrowserTestCase
         self::assertSame([], $heard);
     }
 
+    public function test_with_the_tool_for_pieces_one_is_pushed_whole_beside_its_parts(): void
+    {
+        [, $code] = $this->startLesson('Pushed pieces');
+        $this->maths();
+        $page = self::seeWhole($this->join('Tove', $code));
+        $this->put($page, 'Measure', 'clock');
+        $middle = static fn (): mixed => $page->run(
+            'const b = document.querySelector(".piece-parts").getBoundingClientRect(); return Math.round(b.left + b.width / 2)',
+        );
+        $before = $middle();
+        // A tap beside the hands does nothing, a drag there takes the whole clock along.
+        $page->draw('.piece-parts', [[0.3, 0.75]])->draw('.piece-parts', [[0.3, 0.75], [0.4, 0.7], [0.6, 0.7]]);
+        $page->until(
+            fn (): bool => array_column($this->log('Tove'), 'kind') === ['add', 'arrange'],
+            'the clock pushed, and nothing else',
+        );
+        self::assertGreaterThan($before, $middle());
+        self::assertStringContainsString('Clock at 9:00', $this->says($page));
+        self::assertSame([], $page->complaints());
+    }
+
     public function test_a_number_that_is_left_holds_and_words_are_none(): void
     {
         [, $code] = $this->startLesson('Numbers in pieces');

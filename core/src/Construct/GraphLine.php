@@ -36,16 +36,12 @@ final readonly class GraphLine
     {
         $line = $this->line->typed;
         $number = '('.Equation::NUMBER.')';
-        if (preg_match('/\Atangent\s+(?:to\s+)?(?:y\s*=\s*)?(.+?)\s+at\s+(?:x\s*=\s*)?'.$number.'\z/u', $line, $found) === 1) {
+        $tangent = '/\Atangent\s+(?:to\s+)?(?:y\s*=\s*)?(.+?)\s+at\s+(?:x\s*=\s*)?'.$number.'\z/u';
+        $area = '/\Aarea\s+(?:under\s+)?(?:y\s*=\s*)?(.+?)\s+from\s+'.$number.'\s+to\s+'.$number.'\z/u';
+        if (preg_match($tangent, $line, $found) === 1) {
             return $this->tangent($this->line->function($found[1]), Equation::number($found[2]), $scale, $paper);
         }
-        if (
-            preg_match(
-                '/\Aarea\s+(?:under\s+)?(?:y\s*=\s*)?(.+?)\s+from\s+'.$number.'\s+to\s+'.$number.'\z/u',
-                $line,
-                $found,
-            ) === 1
-        ) {
+        if (preg_match($area, $line, $found) === 1) {
             [$from, $to] = [Equation::number($found[2]), Equation::number($found[3])];
 
             return $this->area($this->line->function($found[1]), min($from, $to), max($from, $to), $scale, $paper);

@@ -12,6 +12,9 @@ final class Seeded
 
     private const MULTIPLIER = 48271;
 
+    /** How many throws a button does at once. */
+    private const AT_ONCE = [1, 10, 100];
+
     /** One of 0 to count − 1, for a seed and the number of the throw. */
     public static function at(int $seed, int $n, int $count): int
     {
@@ -21,5 +24,18 @@ final class Seeded
         }
 
         return $x % $count;
+    }
+
+    /**
+     * Buttons for one throw, ten and a hundred, and for starting again.
+     *
+     * @param  list<Said>  $labels  of the first three
+     */
+    public static function buttons(Sketch $sketch, string $name, array $labels, float $y): void
+    {
+        foreach ($labels as $i => $label) {
+            $sketch->button($name, self::AT_ONCE[$i] ?? 1, $label, $i * 116, $y, 110);
+        }
+        $sketch->button('again', 0, Said::of('Start again'), 348, $y, 150);
     }
 }

@@ -74,15 +74,12 @@ final class CoinToss implements Kind
             $sketch->rect(215, $y, 200 * $count / max(1, $tosses), 44, $i === 0 ? 'sky' : 'clay');
             $sketch->words(475, $y + 22, (string) $count, 28, 'slate', 'end');
         }
-        foreach ([[1, Said::of('Toss')], [10, Said::of('Toss 10')], [100, Said::of('Toss 100')]] as $i => [$n, $label]) {
-            $sketch->button('toss', $n, $label, $i * 116, 192, 110);
-        }
-        $sketch->button('again', 0, Said::of('Start again'), 348, 192, 150);
+        Seeded::buttons($sketch, 'toss', [Said::of('Toss'), Said::of('Toss 10'), Said::of('Toss 100')], 192);
     }
 
     public static function says(Values $set, Values $state): Said
     {
-        return Said::of(':heads heads in :n tosses', ['heads' => $state->int('heads'), 'n' => $state->int('tosses')]);
+        return Said::of('Tosses: :n, heads: :heads', ['heads' => $state->int('heads'), 'n' => $state->int('tosses')]);
     }
 
     public static function facts(Values $set, Values $state): array

@@ -102,11 +102,8 @@ final class Spinner implements Kind
             $sketch->line([self::RADIUS, self::RADIUS, $x, $y], 'rust', 8);
         }
         $sketch->circle(self::RADIUS, self::RADIUS, 14, 'slate');
-        $y = 2 * self::RADIUS + 12;
-        foreach ([[1, Said::of('Spin')], [10, Said::of('Spin 10')], [100, Said::of('Spin 100')]] as $i => [$n, $label]) {
-            $sketch->button('spin', $n, $label, $i * 116, $y, 110);
-        }
-        $sketch->button('again', 0, Said::of('Start again'), 348, $y, 150);
+        $labels = [Said::of('Spin'), Said::of('Spin 10'), Said::of('Spin 100')];
+        Seeded::buttons($sketch, 'spin', $labels, 2 * self::RADIUS + 12);
     }
 
     public static function says(Values $set, Values $state): Said

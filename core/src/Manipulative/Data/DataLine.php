@@ -231,7 +231,7 @@ final class DataLine implements Kind
             return Said::of('No values yet');
         }
 
-        return Said::of(':n values, median :median, from :least to :most', [
+        return Said::of('Values: :n, median :median, from :least to :most', [
             'n' => count($values),
             'median' => Written::hundredths(self::twiceMedian($values) * 50),
             'least' => Written::whole($values[0]),

@@ -114,7 +114,7 @@ final class Counters implements Kind
             ? Said::of(':first of +1, :second of −1: total :total', [
                 'first' => $first, 'second' => $second, 'total' => Written::whole($first - $second),
             ])
-            : Said::of(':first light, :second dark: :total counters', [
+            : Said::of(':first light and :second dark: :total in all', [
                 'first' => $first, 'second' => $second, 'total' => $first + $second,
             ]);
     }

@@ -153,7 +153,7 @@ final class Atoms implements Kind
             }
             $sketch->circle($x, $y, 28, self::FILLS[$kind], $state->int('chosen') === $n + 1 ? 'rust' : 'slate');
             $sketch->words($x, $y, self::SYMBOLS[$kind], 28);
-            $label = Said::of('Atom :n: :symbol, :used of :all bonds', [
+            $label = Said::of('Atom :n: :symbol, bonds: :used of :all', [
                 'n' => $n + 1, 'symbol' => self::SYMBOLS[$kind], 'used' => $used, 'all' => self::VALENCES[$kind],
             ]);
             $sketch->drag('token', $n, $label, $x - 34, $y - 34, 68, 68, 40);

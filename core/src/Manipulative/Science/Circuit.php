@@ -228,7 +228,7 @@ final class Circuit implements Kind
             return Said::of('Short circuit');
         }
 
-        return Said::of(':lit of :all lamps lit', [
+        return Said::of('Lamps lit: :lit of :all', [
             'lit' => self::lamps($set, $state, true),
             'all' => self::lamps($set, $state, false),
         ]);

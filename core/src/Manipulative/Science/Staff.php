@@ -117,7 +117,7 @@ final class Staff implements Kind
                 $sketch->line([$stem, $at, $stem + 16, $at + ($isUp ? 18 : -18)], 'slate', 3);
             }
         }
-        $label = Said::of('Note :n: :note, :beats beats', [
+        $label = Said::of('Note :n: :note, beats: :beats', [
             'n' => $n + 1, 'note' => self::name($set, $step), 'beats' => Written::fraction($length, 4),
         ]);
         $sketch->drag('note', $n, $label, $x - 24, $y - 24, 48, 48, intdiv(self::LINE, 2));

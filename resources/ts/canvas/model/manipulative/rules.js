@@ -153,6 +153,7 @@ return ((((x < (-Mat.EDGE)) || (y < (-Mat.EDGE))) || (x > (width + Mat.EDGE))) |
 export const Seeded = {
 MODULUS: 2147483647,
 MULTIPLIER: 48271,
+AT_ONCE: [1, 10, 100],
 at(seed, n, count) {
 let x, i;
 x = ((((seed * 7919) + (n * 104729)) + 1009) % Seeded.MODULUS);
@@ -160,6 +161,13 @@ for (i = 0; (i < 4); i++) {
 x = (((x * Seeded.MULTIPLIER) + 11) % Seeded.MODULUS);
 }
 return (x % count);
+},
+buttons(sketch, name, labels, y) {
+let i, label;
+for ([i, label] of labels.entries()) {
+sketch.button(name, (Seeded.AT_ONCE[i] ?? 1), label, (i * 116), y, 110);
+}
+sketch.button("again", 0, Said.of("Start again"), 348, y, 150);
 },
 };
 
@@ -871,7 +879,7 @@ says(set, state) {
 let first, second;
 first = Tokens.countOf(state.list("tokens"), 0);
 second = Tokens.countOf(state.list("tokens"), 1);
-return (same(set.int("faces"), 0) ? Said.of(":first of +1, :second of −1: total :total", { "first": first, "second": second, "total": Written.whole((first - second)) }) : Said.of(":first light, :second dark: :total counters", { "first": first, "second": second, "total": (first + second) }));
+return (same(set.int("faces"), 0) ? Said.of(":first of +1, :second of −1: total :total", { "first": first, "second": second, "total": Written.whole((first - second)) }) : Said.of(":first light and :second dark: :total in all", { "first": first, "second": second, "total": (first + second) }));
 },
 };
 
@@ -1830,7 +1838,7 @@ state = state.with("tosses", (state.int("tosses") + 1)).with("heads", (state.int
 return state;
 },
 draw(set, state, sketch) {
-let tosses, heads, y, i, side, count, n, label;
+let tosses, heads, y, i, side, count;
 tosses = state.int("tosses");
 heads = state.int("heads");
 sketch.size(480, 180);
@@ -1845,13 +1853,10 @@ sketch.words(190, (y + 22), side, 30);
 sketch.rect(215, y, ((200 * count) / (Math.max(1, tosses))), 44, (same(i, 0) ? "sky" : "clay"));
 sketch.words(475, (y + 22), String(count), 28, "slate", "end");
 }
-for ([i, [n, label]] of [[1, Said.of("Toss")], [10, Said.of("Toss 10")], [100, Said.of("Toss 100")]].entries()) {
-sketch.button("toss", n, label, (i * 116), 192, 110);
-}
-sketch.button("again", 0, Said.of("Start again"), 348, 192, 150);
+Seeded.buttons(sketch, "toss", [Said.of("Toss"), Said.of("Toss 10"), Said.of("Toss 100")], 192);
 },
 says(set, state) {
-return Said.of(":heads heads in :n tosses", { "heads": state.int("heads"), "n": state.int("tosses") });
+return Said.of("Tosses: :n, heads: :heads", { "heads": state.int("heads"), "n": state.int("tosses") });
 },
 };
 
@@ -1894,7 +1899,7 @@ counts[last]++;
 return state.with("counts", counts).with("last", last);
 },
 draw(set, state, sketch) {
-let names, counts, each, fill, piece, x, y, within, degrees, i, name, n, label;
+let names, counts, each, fill, piece, x, y, within, degrees, labels, i, name;
 names = Spinner.names(set);
 counts = state.list("counts");
 sketch.size(560, (2 * Spinner.RADIUS));
@@ -1917,11 +1922,8 @@ degrees = ((state.int("last") + within) * each);
 sketch.line([Spinner.RADIUS, Spinner.RADIUS, x, y], "rust", 8);
 }
 sketch.circle(Spinner.RADIUS, Spinner.RADIUS, 14, "slate");
-y = ((2 * Spinner.RADIUS) + 12);
-for ([i, [n, label]] of [[1, Said.of("Spin")], [10, Said.of("Spin 10")], [100, Said.of("Spin 100")]].entries()) {
-sketch.button("spin", n, label, (i * 116), y, 110);
-}
-sketch.button("again", 0, Said.of("Start again"), 348, y, 150);
+labels = [Said.of("Spin"), Said.of("Spin 10"), Said.of("Spin 100")];
+Seeded.buttons(sketch, "spin", labels, ((2 * Spinner.RADIUS) + 12));
 },
 says(set, state) {
 let spins;
@@ -2243,7 +2245,7 @@ values = state.list("values");
 if (same(values, [])) {
 return Said.of("No values yet");
 }
-return Said.of(":n values, median :median, from :least to :most", { "n": (values.length), "median": Written.hundredths((DataLine.twiceMedian(values) * 50)), "least": Written.whole(values[0]), "most": Written.whole(values[((values.length) - 1)]) });
+return Said.of("Values: :n, median :median, from :least to :most", { "n": (values.length), "median": Written.hundredths((DataLine.twiceMedian(values) * 50)), "least": Written.whole(values[0]), "most": Written.whole(values[((values.length) - 1)]) });
 },
 };
 
@@ -2799,7 +2801,7 @@ says(set, state) {
 if ((Circuit.currents(set, state)[0] < 0)) {
 return Said.of("Short circuit");
 }
-return Said.of(":lit of :all lamps lit", { "lit": Circuit.lamps(set, state, true), "all": Circuit.lamps(set, state, false) });
+return Said.of("Lamps lit: :lit of :all", { "lit": Circuit.lamps(set, state, true), "all": Circuit.lamps(set, state, false) });
 },
 };
 
@@ -2900,7 +2902,7 @@ sketch.circle(x, y, 34, (same(used, Atoms.VALENCES[kind]) ? "moss" : "rust"), ""
 }
 sketch.circle(x, y, 28, Atoms.FILLS[kind], (same(state.int("chosen"), (n + 1)) ? "rust" : "slate"));
 sketch.words(x, y, Atoms.SYMBOLS[kind], 28);
-label = Said.of("Atom :n: :symbol, :used of :all bonds", { "n": (n + 1), "symbol": Atoms.SYMBOLS[kind], "used": used, "all": Atoms.VALENCES[kind] });
+label = Said.of("Atom :n: :symbol, bonds: :used of :all", { "n": (n + 1), "symbol": Atoms.SYMBOLS[kind], "used": used, "all": Atoms.VALENCES[kind] });
 sketch.drag("token", n, label, (x - 34), (y - 34), 68, 68, 40);
 }
 for ([n, symbol] of Atoms.SYMBOLS.entries()) {
@@ -3028,7 +3030,7 @@ at = (end + ((isUp ? 1 : (-1)) * (same(flag, 1) ? 14 : 0)));
 sketch.line([stem, at, (stem + 16), (at + (isUp ? 18 : (-18)))], "slate", 3);
 }
 }
-label = Said.of("Note :n: :note, :beats beats", { "n": (n + 1), "note": Staff.name(set, step), "beats": Written.fraction(length, 4) });
+label = Said.of("Note :n: :note, beats: :beats", { "n": (n + 1), "note": Staff.name(set, step), "beats": Written.fraction(length, 4) });
 sketch.drag("note", n, label, (x - 24), (y - 24), 48, 48, (Math.trunc(Staff.LINE / 2)));
 },
 name(set, step) {

@@ -264,7 +264,11 @@ final class Page
     {
         // As a hand does it, over what stands there and without leaving the field: a page may fill a field that nobody
         // is in.
-        $this->run('arguments[0].focus(); arguments[0].select()', $field = $this->seen($selector));
+        $field = $this->until(function () use ($selector): RemoteWebElement {
+            $this->run('arguments[0].focus(); arguments[0].select()', $found = $this->seen($selector));
+
+            return $found;
+        }, "{$selector} to type in");
         $field->sendKeys($text);
 
         return $this;

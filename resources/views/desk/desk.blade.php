@@ -1,5 +1,5 @@
 @use('Crag\Session\Rules\Deed')
-<x-layout :title="$session->title" script="desk" class="desk {{ $current->isCovered() ? 'is-covered' : '' }}"
+<x-layout :title="$session->title" script="desk" hx-ext="morph" class="desk {{ $current->isCovered() ? 'is-covered' : '' }}"
     data-names="{{ $settings->deskNames->value }}"
     :page="App\Http\Pages\DeskPage::script(request(), $session, $current)">
     @include('desk.room.now')

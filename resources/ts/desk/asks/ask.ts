@@ -1,4 +1,3 @@
-import htmx from 'htmx.org';
 import { HttpProblem, post, reasonOf, sendFile } from '../../live/http';
 import { TimerFace } from '../../live/timer';
 import { element, fill } from '../../page';
@@ -7,7 +6,7 @@ import type { Desk } from '../shell/desk';
 import { present } from '../../present';
 import { askedAtOnce, askedByForm, recalled, remember, type Asked } from './kinds';
 import { listenToRuns } from './run';
-import { typedWords } from './typed';
+import { freshen } from '../shell/freshen';
 
 /** The ask before the class: App\Sessions\Asks\Asking::underWay. */
 interface UnderWay {
@@ -31,9 +30,6 @@ export class AskPanel {
     private isArmed = false;
     private isAsking = false;
     private readonly face: TimerFace;
-
-    /** Puts back what was being typed before the panel was freshened. */
-    private keep: () => void = () => undefined;
 
     constructor(
         private readonly desk: Desk,
@@ -64,11 +60,6 @@ export class AskPanel {
             },
             () => undefined,
         );
-        document.addEventListener('htmx:beforeSwap', (event) => {
-            if ((event.target as Element).id === 'ask-body') {
-                this.keep = typedWords();
-            }
-        });
         this.form?.addEventListener('input', () => this.showFields());
         this.form?.addEventListener('submit', (event) => {
             event.preventDefault();
@@ -90,15 +81,7 @@ export class AskPanel {
         if (this.desk.drawer.panel === 'ask' && this.timer === 0) {
             this.timer = window.setTimeout(() => {
                 this.timer = 0;
-                void htmx
-                    .ajax('get', `${this.desk.address}/ask`, {
-                        source: '#ask-body',
-                        target: '#ask-body',
-                        swap: 'innerHTML',
-                    })
-                    .then(() => {
-                        this.keep();
-                    });
+                void freshen(`${this.desk.address}/ask`, '#ask-body');
             }, wait);
         }
     }

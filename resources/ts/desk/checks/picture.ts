@@ -1,4 +1,4 @@
-import htmx from 'htmx.org';
+import { freshen } from '../shell/freshen';
 import { HttpProblem } from '../../live/http';
 import { element } from '../../page';
 import type { Desk } from '../shell/desk';
@@ -60,11 +60,7 @@ export class ClassPicture {
 
     private refresh(): void {
         if (this.isOpen) {
-            void htmx.ajax('get', `${this.desk.address}/picture`, {
-                source: '#picture-body',
-                target: '#picture-body',
-                swap: 'innerHTML',
-            });
+            void freshen(`${this.desk.address}/picture`, '#picture-body');
         }
     }
 

@@ -1,5 +1,6 @@
-import htmx from 'htmx.org';
+import { element } from '../../page';
 import type { Desk } from '../shell/desk';
+import { freshen } from '../shell/freshen';
 import type { CloseUp } from '../watch/closeup';
 
 /** One student in the drawer: what was written, and what can be done. */
@@ -9,15 +10,15 @@ export class Talk {
         closeUp: CloseUp,
     ) {
         const { bus, store, actions } = desk;
-        const freshen = (): void => {
+        const again = (): void => {
             if (store.now.talked !== '') {
                 this.open(store.now.talked, false);
             }
         };
         bus.on('closed', (panel) => panel === 'talk' && store.put({ talked: '' }));
         bus.on('opened', (seat) => this.open(seat, false));
-        bus.on('done', (what) => what === 'talk' && freshen());
-        bus.on('seat', ({ seat }) => seat.id === store.now.talked && freshen());
+        bus.on('done', (what) => what === 'talk' && again());
+        bus.on('seat', ({ seat }) => seat.id === store.now.talked && again());
         actions.add({
             talk: (button) => this.open(button.dataset.seat ?? ''),
             'talk-closeup': () => closeUp.shown !== null && this.open(closeUp.shown.seat.id),
@@ -26,20 +27,18 @@ export class Talk {
 
     open(seat: string, focus = true): void {
         const { address, drawer, store } = this.desk;
+        // What was being typed to one student is never left standing under another's name.
+        if (store.now.talked !== seat) {
+            element('#talk-body').replaceChildren();
+        }
         store.put({ talked: seat });
         if (drawer.panel !== 'talk') {
             drawer.open('talk', false);
         }
-        void htmx
-            .ajax('get', `${address}/student/${seat}`, {
-                source: '#talk-body',
-                target: '#talk-body',
-                swap: 'innerHTML',
-            })
-            .then(() => {
-                if (focus) {
-                    document.querySelector<HTMLElement>('#talk-words')?.focus();
-                }
-            });
+        void freshen(`${address}/student/${seat}`, '#talk-body').then(() => {
+            if (focus) {
+                document.querySelector<HTMLElement>('#talk-words')?.focus();
+            }
+        });
     }
 }

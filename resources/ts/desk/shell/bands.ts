@@ -1,5 +1,5 @@
 import htmx from 'htmx.org';
-import { Idiomorph } from 'idiomorph';
+import { morph } from './morph';
 
 const WAIT_MS = 120;
 
@@ -11,8 +11,7 @@ interface Swap {
 
 /**
  * The parts of the desk that the server writes: asked for again, together, a moment after something has changed. What
- * the teacher has ticked or opened in them meanwhile stays, and so does a button that is just being pressed: put anew
- * between press and release, it would not have been pressed at all.
+ * the teacher has ticked or opened in them meanwhile stays.
  */
 export class Bands {
     private timer = 0;
@@ -50,14 +49,8 @@ export class Bands {
                 this.changed();
             });
         }
-        const { target } = swap;
-        Idiomorph.morph(target, [...swap.fragment.children], {
-            morphStyle: 'outerHTML',
-            // A field that somebody is in keeps what is typed; a button that has the focus is written like all others.
-            ignoreActiveValue: document.activeElement?.matches('input, textarea, select') === true,
-            callbacks: { beforeNodeMorphed: isWritten },
-        });
-        htmx.process(target);
+        morph(swap.target, [...swap.fragment.children], 'outerHTML');
+        htmx.process(swap.target);
     }
 
     private keep(): void {
@@ -91,9 +84,4 @@ export class Bands {
             document.querySelector<HTMLElement>(`#${CSS.escape(this.focused)}`)?.focus({ preventScroll: true });
         }
     }
-}
-
-/** What this page writes itself is left alone. */
-function isWritten(old: Node): boolean {
-    return !(old instanceof Element && old.hasAttribute('hx-preserve'));
 }

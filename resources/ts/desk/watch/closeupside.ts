@@ -1,4 +1,4 @@
-import htmx from 'htmx.org';
+import { freshen } from '../shell/freshen';
 import { element } from '../../page';
 import { present } from '../../present';
 
@@ -44,12 +44,10 @@ export class CloseUpSide {
         const isTyped = this.answers.contains(activeElement) && present(activeElement).matches('textarea, input');
         const address = this.addressOf('answers');
         if (address !== null && !isTyped) {
-            void htmx
-                .ajax('get', address, { source: '#closeup-answers', target: '#closeup-answers', swap: 'innerHTML' })
-                .then(() => {
-                    element('.closeup-checks', this.root).hidden =
-                        this.answers.querySelector('.marking[data-own]') !== null;
-                });
+            void freshen(address, '#closeup-answers').then(() => {
+                element('.closeup-checks', this.root).hidden =
+                    this.answers.querySelector('.marking[data-own]') !== null;
+            });
         }
     }
 
@@ -93,11 +91,7 @@ export class CloseUpSide {
     private showReading(): void {
         const address = this.addressOf('reading');
         if (address !== null && this.reader.open) {
-            void htmx.ajax('get', address, {
-                source: '#closeup-reading',
-                target: '#closeup-reading',
-                swap: 'innerHTML',
-            });
+            void freshen(address, '#closeup-reading');
         }
     }
 }

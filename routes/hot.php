@@ -381,6 +381,9 @@ Route::prefix('/desk/{session}')
         Route::post('/prompt/{prompt}/state', [PromptsController::class, 'set'])
             ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.prompt.state');
+        Route::post('/prompt/{prompt}/share', [PromptsController::class, 'share'])
+            ->middleware(May::route(Deed::ChangePrompts))
+            ->name('desk.prompt.share');
         Route::post('/prompt/{prompt}/move', [PromptsController::class, 'move'])
             ->middleware(May::route(Deed::ChangePrompts))
             ->name('desk.prompt.move');

@@ -7,7 +7,6 @@ namespace App\Canvas;
 use App\Live\Audience;
 use App\Live\Publisher;
 use App\Models\LoggedOperation;
-use App\Models\Seat;
 
 /**
  * Tells pages what was appended: a session's desks in one message, each student's own pages in another, which also
@@ -68,7 +67,12 @@ final readonly class AnnounceOperations
     {
         $messages = [];
         foreach ($seats as $one) {
-            $channel = 'seat.'.Seat::channelOf((string) $one->batch->canvas->seat_id, $one->counts->turn);
+            if ($one->counts->isShared) {
+                array_push($messages, ...self::toMembers($one));
+
+                continue;
+            }
+            $channel = $one->counts->writers[(string) $one->batch->canvas->seat_id]->channel;
             $session = (string) $one->batch->canvas->live_session_id;
             if (
                 $one->batch->reply === null &&
@@ -79,6 +83,28 @@ final readonly class AnnounceOperations
                 $channel = Audience::deskChannel($session)."/{$channel}";
             }
             $messages[] = [$channel, self::message('operations', self::wires($one->added), self::kept($one))];
+        }
+
+        return $messages;
+    }
+
+    /**
+     * Everyone who draws on a group's canvas; the answer is for who waits for it alone.
+     *
+     * @return list<array{string, string}>
+     */
+    private static function toMembers(Appended $one): array
+    {
+        $messages = [];
+        $waits = $one->batch->reply === null ? null : $one->batch->author->seat;
+        foreach ($one->counts->writers as $seat => $writer) {
+            $operations = $writer->tie->sees() ? self::wires($one->added) : '';
+            if ($operations !== '' || $seat === $waits) {
+                $messages[] = [
+                    $writer->channel,
+                    self::message('operations', $operations, $seat === $waits ? self::kept($one) : ''),
+                ];
+            }
         }
 
         return $messages;

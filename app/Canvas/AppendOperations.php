@@ -125,7 +125,7 @@ final readonly class AppendOperations
 
                 continue;
             }
-            $why = $operation->author->seat === null ? null : $counts->mayDraw->holdsBack($operation->madeAtMs, $now);
+            $why = $counts->mayDraw($operation->author)->holdsBack($operation->madeAtMs, $now);
             if ($why !== null) {
                 $held[] = ['id' => $id, 'why' => $why->value, 'reason' => __($why->sentence())];
 
@@ -163,7 +163,7 @@ final readonly class AppendOperations
             static fn (string $id): bool => Asset::query()
                 ->whereKey($id)
                 ->where(self::holder($canvas))
-                ->where(static fn ($owner) => $owner->whereNull('seat_id')->orWhere('seat_id', $canvas->seat_id))
+                ->where(static fn ($owner) => $owner->whereNull('seat_id')->orWhereIn('seat_id', array_keys($counts->writers)))
                 ->exists(),
             $counts->objects,
             static fn (): Scene => KeptScene::of($canvas)->scene,
@@ -171,6 +171,7 @@ final readonly class AppendOperations
                 ? null
                 : $canvas->prompt->question($id, $canvas->seat),
             $layers,
+            $counts->isShared,
         );
     }
 

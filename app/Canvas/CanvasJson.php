@@ -7,6 +7,7 @@ namespace App\Canvas;
 use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LoggedOperation;
+use App\Models\Seat;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\OperationKind;
 
@@ -16,12 +17,39 @@ final class CanvasJson
     /**
      * @param  array<string, mixed>  $also  what else the page must know
      * @param  ?Layer  $layer  on which the page draws; null for the author's own
+     * @param  ?Seat  $by  who draws there, where several do; null: whose canvas it is
      */
-    public static function opening(Canvas $canvas, array $also, ?Layer $layer = null): string
+    public static function opening(Canvas $canvas, array $also, ?Layer $layer = null, ?Seat $by = null): string
     {
         $kept = KeptScene::opening($canvas);
+        $n = $kept['n'] ?? 0;
+        if ($by !== null && $by->id !== $canvas->seat_id) {
+            $also += ['authors' => (object) self::authors($canvas, $n)];
+        }
 
-        return self::body($canvas, $kept['n'] ?? 0, $kept['body'] ?? 'null', $also, $layer);
+        return self::body($canvas, $n, $kept['body'] ?? 'null', $also, $layer, $by);
+    }
+
+    /**
+     * Who made what is folded into the kept scene: the scene itself says only that students did.
+     *
+     * @return array<string, list<string>> the ids of operations, by seat
+     */
+    private static function authors(Canvas $canvas, int $n): array
+    {
+        $authors = [];
+        $made = $canvas
+            ->operations()
+            ->where('n', '<=', $n)
+            ->whereNotNull('seat_id')
+            ->whereIn('kind', OperationKind::making())
+            ->toBase()
+            ->get(['op_id', 'seat_id']);
+        foreach ($made as $row) {
+            $authors[$row->seat_id][] = $row->op_id;
+        }
+
+        return $authors;
     }
 
     /** What came after an operation; after 0 the whole log. */
@@ -42,13 +70,19 @@ final class CanvasJson
     }
 
     /** @param  array<string, mixed>  $also */
-    private static function body(Canvas $canvas, int $n, string $scene, array $also, ?Layer $layer = null): string
-    {
+    private static function body(
+        Canvas $canvas,
+        int $n,
+        string $scene,
+        array $also,
+        ?Layer $layer = null,
+        ?Seat $by = null,
+    ): string {
         $also += [
             'canvas' => $canvas->id,
             'clock' => Clock::ms(),
             'n' => $n,
-            'older' => self::older($canvas, $n, $layer ?? $canvas->layer()),
+            'older' => self::older($canvas, $n, $layer ?? $canvas->layer(), $by),
         ];
 
         return sprintf(
@@ -64,12 +98,12 @@ final class CanvasJson
      *
      * @return array{undo: bool, redo: bool}
      */
-    private static function older(Canvas $canvas, int $n, Layer $layer): array
+    private static function older(Canvas $canvas, int $n, Layer $layer, ?Seat $by): array
     {
         $own = LoggedOperation::query()
             ->where('canvas_id', $canvas->id)
             ->where('n', '<=', $n)
-            ->where('seat_id', $layer === Layer::Student ? $canvas->seat_id : null)
+            ->where('seat_id', $layer === Layer::Student ? $by->id ?? $canvas->seat_id : null)
             ->where('layer', $layer->value);
         // What a fresh start put away is not the author's to undo.
         $fresh = LoggedOperation::query()

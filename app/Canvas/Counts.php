@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Canvas;
 
 use App\Live\Clock;
+use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\ByteBudget;
 use Crag\Canvas\Log\StoredBytes;
 use Crag\Canvas\Log\TrayInForce;
@@ -16,6 +17,7 @@ use Crag\Session\Room\Pens;
 use Crag\Session\Room\PromptState;
 use Crag\Session\Room\SeatState;
 use Crag\Session\Room\Timer;
+use Crag\Session\Rules\CanvasTie;
 use Crag\Session\Rules\Refusal;
 use Crag\Session\Screen\LeadSharing;
 use Illuminate\Support\Facades\DB;
@@ -34,9 +36,10 @@ final class Counts
         /** What the session holds; null where it is in none. */
         public readonly ?SessionCounts $session,
         public readonly TrayInForce $tray,
-        public readonly MayDraw $mayDraw,
-        /** How often the seat's channel was begun anew. */
-        public readonly int $turn,
+        /** @var array<string, Writer> the students who draw there, and those who did, by seat */
+        public readonly array $writers,
+        /** Whether it is a group's. */
+        public readonly bool $isShared,
         public readonly LeadSharing $lead,
         public readonly ByteBudget $bytes,
         /** Whether the desks may not see what is drawn there yet. */
@@ -70,6 +73,7 @@ final class Counts
                 'seats.state as seat_state',
                 'seats.state_at_ms as seat_at',
                 'seats.turn',
+                'seats.stands_for',
                 'seats.pens as own_pens',
                 'canvases.byte_count as bytes',
                 'live_sessions.byte_count as bytes_of_session',
@@ -83,6 +87,7 @@ final class Counts
                 'live_sessions.settings',
                 'prompts.revealed_at_ms',
             ]);
+        $members = self::members($rows->whereNotNull('stands_for')->pluck('seat_id')->unique()->all());
         $sessions = $seats = $counts = [];
         foreach ($rows as $row) {
             if ($row->session !== null) {
@@ -94,7 +99,12 @@ final class Counts
             if ($row->seat_id !== null) {
                 $seats[$row->seat_id] ??= new StoredBytes(self::int($row->bytes_of_seat) ?? 0);
             }
-            $counts[$row->id] = self::read($row, $sessions[$row->session] ?? null, $seats[$row->seat_id] ?? null);
+            $counts[$row->id] = self::read(
+                $row,
+                $members[$row->seat_id] ?? [],
+                $sessions[$row->session] ?? null,
+                $seats[$row->seat_id] ?? null,
+            );
         }
         $gone = array_diff($canvases, array_keys($counts));
         if ($gone !== []) {
@@ -104,7 +114,36 @@ final class Counts
         return $counts;
     }
 
-    private static function read(stdClass $row, ?SessionCounts $session, ?StoredBytes $seat): self
+    /**
+     * @param  array<array-key, mixed>  $groups  the seats that stand for them
+     * @return array<string, list<stdClass>> who is in each, and who was
+     */
+    private static function members(array $groups): array
+    {
+        $members = [];
+        $rows = $groups === []
+            ? []
+            : DB::table('members')
+                ->join('seats', 'seats.id', '=', 'members.seat_id')
+                ->whereIn('members.group_id', array_values($groups))
+                ->get([
+                    'members.group_id',
+                    'members.until_ms',
+                    'seats.id as seat_id',
+                    'seats.state as seat_state',
+                    'seats.state_at_ms as seat_at',
+                    'seats.turn',
+                    'seats.pens as own_pens',
+                ]);
+        foreach ($rows as $row) {
+            $members[$row->group_id][] = $row;
+        }
+
+        return $members;
+    }
+
+    /** @param  list<stdClass>  $members */
+    private static function read(stdClass $row, array $members, ?SessionCounts $session, ?StoredBytes $seat): self
     {
         $tray = is_string($row->tray)
             ? TrayInForce::read(json_decode($row->tray, true, flags: JSON_THROW_ON_ERROR))
@@ -115,8 +154,8 @@ final class Counts
             self::int($row->objects) ?? 0,
             $session,
             $tray,
-            self::rule($row),
-            self::int($row->turn) ?? 0,
+            self::writers($row, $members),
+            $row->stands_for !== null,
             LeadSharing::read(self::json($row->lead) ?? []),
             new ByteBudget(new StoredBytes(self::int($row->bytes) ?? 0), $seat, $session?->bytes),
             $row->seat_id !== null &&
@@ -128,25 +167,53 @@ final class Counts
     }
 
     /**
+     * @param  list<stdClass>  $members
+     * @return array<string, Writer>
+     */
+    private static function writers(stdClass $row, array $members): array
+    {
+        $writers = [];
+        foreach ($row->stands_for !== null ? $members : ($row->seat_id === null ? [] : [$row]) as $who) {
+            $until = self::int($who->until_ms ?? null);
+            $writers[$who->seat_id] = Writer::of(
+                $who->seat_id,
+                self::int($who->turn) ?? 0,
+                self::rule($row, $who)->stopped(Refusal::OtherGroup, $until),
+                $row->stands_for === null ? CanvasTie::Own : CanvasTie::ofMember(true, $until),
+            );
+        }
+
+        return $writers;
+    }
+
+    /** Whether a student's ink may go there now; nothing is in its way where no student is at work. */
+    public function mayDraw(Author $author): MayDraw
+    {
+        return $this->writers[(string) $author->seat]->mayDraw ?? MayDraw::always();
+    }
+
+    /**
      * Whether a student's ink may go there: not while pens are down, the work is sent, the prompt is closed, or the
      * student is out.
+     *
+     * @param  stdClass  $who  the row of the seat that draws
      */
-    private static function rule(stdClass $row): MayDraw
+    private static function rule(stdClass $row, stdClass $who): MayDraw
     {
-        if ($row->seat_id === null || $row->ended_at !== null) {
+        if ($row->ended_at !== null) {
             return MayDraw::always();
         }
         $timer = self::json($row->timer);
         $pens = Pens::inForce(
             Pens::read(self::json($row->pens)),
-            Pens::read(self::json($row->own_pens)),
+            Pens::read(self::json($who->own_pens)),
             $timer === null ? Pens::up() : Timer::read($timer)->pens(Clock::ms(), ''),
         );
         $closed = $row->prompt_state !== PromptState::Open->value;
-        $out = $row->seat_state !== SeatState::Seated->value;
+        $out = $who->seat_state !== SeatState::Seated->value;
 
         return MayDraw::always()
-            ->stopped(Refusal::NotIn, $out && is_numeric($row->seat_at) ? (int) $row->seat_at : null)
+            ->stopped(Refusal::NotIn, $out && is_numeric($who->seat_at) ? (int) $who->seat_at : null)
             ->stopped(Refusal::PensDown, $pens->downSinceMs)
             ->stopped(Refusal::PromptClosed, $closed && is_numeric($row->prompt_at) ? (int) $row->prompt_at : null)
             ->stopped(Refusal::PromptClosed, self::over($row))

@@ -14,15 +14,16 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** A seat's canvas for a prompt, made when it is first needed with what the others were handed out. */
+/** A student's canvas for a prompt, own or shared, made when it is needed, with what the others were handed out. */
 final readonly class TakeCanvas
 {
-    public function __construct(private AppendForTeacher $putOn)
+    public function __construct(private AppendForTeacher $putOn, private Together $together)
     {
     }
 
     public function __invoke(Seat $seat, Prompt $prompt): Canvas
     {
+        $seat = $this->together->holder($seat, $prompt);
         $which = ['prompt_id' => $prompt->id, 'seat_id' => $seat->id];
         // Mostly it is there: looking first spares a whole class at once the wait for each other's writing.
         $canvas =
@@ -43,7 +44,8 @@ final readonly class TakeCanvas
      */
     public function all(Collection $seats, Prompt $prompt): void
     {
-        $missing = $seats->whereNotIn('id', $prompt->canvases()->pluck('seat_id'));
+        $holders = $seats->map(fn (Seat $seat): Seat => $this->together->holder($seat, $prompt))->unique('id');
+        $missing = $holders->whereNotIn('id', $prompt->canvases()->pluck('seat_id'));
         $now = now();
         $rows = $missing
             ->map(

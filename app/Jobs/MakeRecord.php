@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Canvas;
+use App\Models\Member;
 use App\Models\Record;
 use App\Records\CanvasesZip;
 use App\Records\SheetChoice;
@@ -70,8 +71,12 @@ final class MakeRecord implements ShouldQueue
             $record->session
                 ->openCanvases()
                 ->when($prompts !== [], static fn (Builder $query) => $query->whereIn('prompt_id', $prompts))
-                ->when($seats !== [], static fn (Builder $query) => $query->whereIn('seat_id', $seats))
-                ->with(['seat', 'prompt', 'check'])
+                ->when($seats !== [], static fn (Builder $query) => $query->where(
+                    static fn (Builder $of) => $of
+                        ->whereIn('seat_id', $seats)
+                        ->orWhereIn('seat_id', Member::query()->whereIn('seat_id', $seats)->select('group_id')),
+                ))
+                ->with(['seat.members.seat', 'prompt', 'check'])
                 ->get()
                 ->sortBy(
                     static fn (Canvas $canvas): array => $bySeat

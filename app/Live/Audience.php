@@ -41,6 +41,12 @@ final readonly class Audience
         return new self('screen', "screen.{$session->id}");
     }
 
+    /** Those who draw on a group's canvas: ink as it is drawn there, and nothing that is kept. */
+    public static function group(Seat $group): self
+    {
+        return new self("group:{$group->id}", "near.{$group->channelId()}", ["coach.{$group->channelId()}"]);
+    }
+
     public static function seat(Seat $seat): self
     {
         return new self("seat:{$seat->id}", "seat.{$seat->channelId()}", [

@@ -8,6 +8,7 @@ use App\Canvas\KeptScene;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Scene;
+use Crag\Prompt\Sharing;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -67,6 +68,24 @@ final class Canvas extends Model
             $this->notes_on_id !== null => Layer::Private,
             default => Layer::Lead,
         };
+    }
+
+    /** @return list<string> the seats of the students whose work it is: of a group, all who are or were in it */
+    public function workers(): array
+    {
+        $seat = $this->loadMissing('seat')->seat;
+
+        return match (true) {
+            $seat === null => [],
+            ! $seat->isGroup() => [$seat->id],
+            default => array_map(strval(...), array_values($seat->members()->pluck('seat_id')->all())),
+        };
+    }
+
+    /** Whether it is one of those that its prompt is worked on now: it may have been shared otherwise before. */
+    public function isAsShared(): bool
+    {
+        return ($this->prompt->sharing() !== Sharing::Each) === ($this->loadMissing('seat')->seat?->isGroup() === true);
     }
 
     public function isLead(): bool

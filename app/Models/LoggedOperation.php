@@ -79,11 +79,11 @@ final class LoggedOperation extends Model
         $row = $this->attributes;
 
         return sprintf(
-            '{"n":%d,"s":%d,"canvas":"%s","mine":%s,"id":"%s","kind":"%s","layer":"%s","at":%d,"body":%s}',
+            '{"n":%d,"s":%d,"canvas":"%s","by":%s,"id":"%s","kind":"%s","layer":"%s","at":%d,"body":%s}',
             $row['n'],
             $row['session_n'],
             $row['canvas_id'],
-            $row['seat_id'] === null ? 'false' : 'true',
+            $row['seat_id'] === null ? 'null' : "\"{$row['seat_id']}\"",
             $row['op_id'],
             $row['kind'],
             $row['layer'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Canvas\Together;
 use App\Models\Casts\CoreValue;
 use App\Models\Teachers\Plan;
 use Crag\Canvas\Log\Author;
@@ -18,6 +19,7 @@ use Crag\Plan\PromptPages;
 use Crag\Plan\Task\Task;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Question\Question;
+use Crag\Prompt\Sharing;
 use Crag\Render\PlainMaths;
 use Crag\Session\Room\PromptState;
 use Crag\Watch\SortingKey;
@@ -170,10 +172,20 @@ final class Prompt extends Model
         return PlanPrompt::read(new Fields(['words' => $this->words, 'tray' => $this->tray?->now->toArray()] + $this->details));
     }
 
-    /** As one student has it, with that student's values. */
+    /** How many canvases it has, and who draws on one together. */
+    public function sharing(): Sharing
+    {
+        $sharing = $this->details['sharing'] ?? '';
+
+        return Sharing::tryFrom(is_string($sharing) ? $sharing : '') ?? Sharing::Each;
+    }
+
+    /** As one student has it, with that student's values, or with their group's. */
     public function forSeat(Seat $seat): PlanPrompt
     {
-        return $this->value()->forStudent($this->id, $seat->n);
+        $holder = $this->sharing() === Sharing::Each ? $seat : Together::found($seat, $this) ?? $seat;
+
+        return $this->value()->forStudent($this->id, $holder->n);
     }
 
     public function question(string $id, Seat $seat): ?Question

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Live\InkKey;
 use App\Models\Casts\CoreValue;
 use App\Models\Teachers\RosterEntry;
 use Crag\Canvas\Log\Author;
@@ -11,6 +12,7 @@ use Crag\Canvas\Log\OperationKind;
 use Crag\Session\Door\DeviceKind;
 use Crag\Session\Room\Pens;
 use Crag\Session\Room\SeatState;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -44,9 +46,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?int $code_at_ms
  * @property int $turn  how often its channels were begun anew
  * @property ?string $old_token_hash  of the device before this one
+ * @property ?string $stands_for  the group whose shared canvases it holds, "" for everyone; null for a student's seat
  * @property ?RosterEntry $entry
  * @property LiveSession $session
  * @property \Illuminate\Database\Eloquent\Collection<int, Message> $messages
+ * @property \Illuminate\Database\Eloquent\Collection<int, Member> $members
  */
 final class Seat extends Model
 {
@@ -82,6 +86,7 @@ final class Seat extends Model
         'code_at_ms' => null,
         'turn' => 0,
         'old_token_hash' => null,
+        'stands_for' => null,
     ];
 
     protected function casts(): array
@@ -154,6 +159,12 @@ final class Seat extends Model
         return ctype_digit($group) ? __('Team :n', ['n' => $group]) : $group;
     }
 
+    /** Whether it stands for a group that draws together: nobody sits there. */
+    public function isGroup(): bool
+    {
+        return $this->stands_for !== null;
+    }
+
     public function isIn(): bool
     {
         return $this->state === SeatState::Seated;
@@ -162,7 +173,21 @@ final class Seat extends Model
     /** What stands for the student where names are not wanted. */
     public function seatName(): string
     {
-        return __('Seat :n', ['n' => $this->n]);
+        return $this->isGroup() ? $this->name : __('Seat :n', ['n' => $this->n]);
+    }
+
+    /** Where it stands on paper: of a group's seat, with everyone who was in it. */
+    public function calledWithMembers(bool $bySeat): string
+    {
+        $name = static fn (self $seat): string => $bySeat ? $seat->seatName() : $seat->name;
+        $members = $this->isGroup() ? $this->loadMissing('members.seat')->members : collect();
+
+        return ! $this->isGroup()
+            ? $name($this)
+            : __(':group: :names', [
+                'group' => $this->name,
+                'names' => $members->map(static fn (Member $one): string => $name($one->seat))->implode(', '),
+            ]);
     }
 
     /** @return HasMany<Message, $this> oldest first, without those that were removed */
@@ -189,12 +214,65 @@ final class Seat extends Model
         return $this->hasMany(Canvas::class);
     }
 
+    /** @return HasMany<Member, $this> of a group, now and before */
+    public function members(): HasMany
+    {
+        return $this->hasMany(Member::class, 'group_id')->orderBy('id');
+    }
+
+    /** @return HasMany<Member, $this> in groups, now and before */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Member::class);
+    }
+
+    /** @return list<self> the students who are in the group now and in the room; a student's seat alone */
+    public function people(): array
+    {
+        return ! $this->isGroup()
+            ? [$this]
+            : array_values(
+                $this->loadMissing('members.seat')
+                    ->members->filter(static fn (Member $one): bool => $one->until_ms === null && $one->seat->isIn())
+                    ->map(fn (Member $one): self => $this->relationLoaded('session')
+                        ? $one->seat->setRelation('session', $this->session)
+                        : $one->seat)
+                    ->sortBy('n')
+                    ->all(),
+            );
+    }
+
+    /** @return Builder<Canvas> on which the student works now: their own, and those of the groups that they are in */
+    public function worksOn(): Builder
+    {
+        return $this->canvasesOf($this->memberships()->whereNull('until_ms'));
+    }
+
+    /** @return Builder<Canvas> all on which the student ever worked: they are in the student's record */
+    public function workedOn(): Builder
+    {
+        return $this->canvasesOf($this->memberships());
+    }
+
     /**
-     * @return array{id: string, n: int, name: string, ink: string} what desks are told, and nobody else
+     * @param  HasMany<Member, covariant Model>  $in
+     * @return Builder<Canvas>
+     */
+    private function canvasesOf(HasMany $in): Builder
+    {
+        return Canvas::query()->where(
+            fn (Builder $canvas) => $canvas
+                ->where('seat_id', $this->id)
+                ->orWhereIn('seat_id', $in->select('group_id')),
+        );
+    }
+
+    /**
+     * @return array<string, mixed> what desks are told, and nobody else
      */
     public function announcement(): array
     {
-        return [
+        return ($this->isGroup() ? ['members' => $this->toldMembers()] : []) + [
             'id' => $this->id,
             'n' => $this->n,
             'name' => $this->name,
@@ -202,6 +280,25 @@ final class Seat extends Model
             'keepsBack' => $this->keeps_back,
             'light' => $this->light,
         ];
+    }
+
+    /**
+     * Who draws on the group's canvases.
+     *
+     * @return list<array{id: string, n: int, name: string, ink: string, own: string}>
+     */
+    private function toldMembers(): array
+    {
+        return array_map(
+            fn (self $one): array => [
+                'id' => $one->id,
+                'n' => $one->n,
+                'name' => $one->name,
+                'ink' => InkKey::near($one, $this),
+                'own' => $one->ink_key,
+            ],
+            $this->people(),
+        );
     }
 
     /** The name of the cookie that holds a place in this session. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Canvas\GroupChanged;
 use App\Canvas\TeacherDrew;
 use App\Database\ImmediateConnector;
 use App\Http\Icons;
@@ -13,6 +14,7 @@ use App\Live\PublicAddress;
 use App\Live\Publisher;
 use App\Sessions\Life\EndIdle;
 use App\Sessions\Life\LookAfter;
+use App\Sessions\Room\TellGroup;
 use App\Sessions\Show\KeepShownCurrent;
 use Crag\Reading\Reader;
 use Illuminate\Cache\RateLimiter;
@@ -52,6 +54,7 @@ final class AppServiceProvider extends ServiceProvider
             }
         });
         Event::listen(TeacherDrew::class, KeepShownCurrent::class);
+        Event::listen(GroupChanged::class, TellGroup::class);
         $this->callAfterResolving(Vite::class, static fn (Vite $vite) => $vite->useBuildDirectory('build'));
         $this->callAfterResolving(
             'blade.compiler',

@@ -22,7 +22,7 @@ final class OneStudent
         $canvases = array_values(
             $seat->session
                 ->openCanvases()
-                ->where('seat_id', $seat->id)
+                ->whereIn('id', $seat->workedOn()->select('id'))
                 ->with('prompt', 'seat')
                 ->get()
                 ->sortBy('prompt.n')

@@ -27,6 +27,7 @@ use Crag\Formats\Table;
 use Crag\Formats\Xapi;
 use Crag\Maths\Comparing\Outcome;
 use DateTimeImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 
 /**
@@ -50,12 +51,14 @@ final readonly class Results
 
     public static function of(LiveSession $session, bool $bySeat = false): self
     {
-        $seats = $session->seats()->has('canvases')->get();
+        $seats = $session->seats()->where(
+            static fn (Builder $seat) => $seat->whereHas('canvases')->orWhereHas('memberships'),
+        )->get();
         $prompts = $session->prompts()->get();
         $canvases = $session
             ->openCanvases()
             ->whereIn('prompt_id', $prompts->modelKeys())
-            ->with(['seat', 'prompt', 'check'])
+            ->with(['seat.members.seat', 'prompt', 'check'])
             ->get()
             ->sortBy(static fn (Canvas $canvas): array => [$canvas->prompt->n, $canvas->seat?->n])
             ->values();
@@ -90,6 +93,23 @@ final readonly class Results
         ];
     }
 
+    /**
+     * Whose work each canvas is: on a group's canvas, everyone's who was in it.
+     *
+     * @return list<array{Seat, Canvas}>
+     */
+    private function work(): array
+    {
+        $work = [];
+        foreach ($this->canvases as $canvas) {
+            foreach ($this->seats->whereIn('id', $canvas->workers()) as $seat) {
+                $work[] = [$seat, $canvas];
+            }
+        }
+
+        return $work;
+    }
+
     /** A row for each seat and prompt. */
     private function rows(): Table
     {
@@ -107,14 +127,16 @@ final readonly class Results
                 __('Started'),
                 __('Sent at'),
                 __('At work (s)'),
+                __('Shared canvas'),
             ],
         ];
-        foreach ($this->canvases as $canvas) {
+        foreach ($this->work() as [$seat, $canvas]) {
             $check = $canvas->check;
             $judgement = $check?->judgement() ?? Judgement::nothing();
+            $made = self::made($canvas, $seat);
             $rows[] = [
-                $canvas->seat?->n,
-                $canvas->seat === null ? '' : $this->name($canvas->seat),
+                $seat->n,
+                $this->name($seat),
                 $canvas->prompt->n,
                 $canvas->prompt->plainWords(),
                 $check?->level,
@@ -122,9 +144,10 @@ final readonly class Results
                 $judgement->points,
                 $judgement->note,
                 $judgement->isEmpty() ? null : self::time($check?->made_at_ms),
-                $canvas->last_stroke_ms === null ? __('no') : __('yes'),
+                $made === [] ? __('no') : __('yes'),
                 self::time($canvas->sent_at_ms),
-                intdiv($this->atWork($canvas), 1000),
+                intdiv(DrawingTime::of($made), 1000),
+                $canvas->seat?->isGroup() === true ? $canvas->seat->name : '',
             ];
         }
 
@@ -135,11 +158,10 @@ final readonly class Results
     private function matrix(): Table
     {
         $cells = [];
-        foreach ($this->canvases as $canvas) {
-            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = ClassOverview::cell(
-                $canvas,
-                $canvas->prompt->value(),
-            );
+        foreach ($this->work() as [$seat, $canvas]) {
+            if (! isset($cells[$seat->id][$canvas->prompt_id]) || $canvas->isAsShared()) {
+                $cells[$seat->id][$canvas->prompt_id] = ClassOverview::cell($canvas, $canvas->prompt->value());
+            }
         }
         $sum = static fn (iterable $some): ResultTotals => ResultTotals::of(
             array_values(
@@ -371,14 +393,11 @@ final readonly class Results
     {
         $xapi = new Xapi($base, $this->session->id, $this->session->title);
         $stated = [];
-        foreach ($this->canvases as $canvas) {
-            if ($canvas->seat === null) {
-                continue;
-            }
-            $who = [$canvas->seat->id, $this->name($canvas->seat), $canvas->prompt_id, $canvas->prompt->plainWords()];
-            $first = $canvas->operations()->whereNotNull('seat_id')->min('made_at_ms');
-            if (is_numeric($first)) {
-                $stated[] = $xapi->attempted(...$who, atMs: (int) $first);
+        foreach ($this->work() as [$seat, $canvas]) {
+            $who = [$seat->id, $this->name($seat), $canvas->prompt_id, $canvas->prompt->plainWords()];
+            $made = self::made($canvas, $seat);
+            if ($made !== []) {
+                $stated[] = $xapi->attempted(...$who, atMs: min($made));
             }
             if ($canvas->sent_at_ms !== null) {
                 $stated[] = $xapi->completed(...$who, atMs: $canvas->sent_at_ms);
@@ -425,11 +444,7 @@ final readonly class Results
     private function given(): array
     {
         $given = [];
-        foreach ($this->canvases as $canvas) {
-            $seat = $canvas->seat;
-            if ($seat === null) {
-                continue;
-            }
+        foreach ($this->work() as [$seat, $canvas]) {
             array_push(
                 $given,
                 ...EachSeat::read(
@@ -450,6 +465,7 @@ final readonly class Results
         foreach (
             LoggedOperation::query()
                 ->where('canvas_id', $canvas->id)
+                ->where('seat_id', $seat->id)
                 ->where('kind', OperationKind::Answer->value)
                 ->orderBy('n')
                 ->get() as $row
@@ -506,12 +522,17 @@ final readonly class Results
         );
     }
 
-    private function atWork(Canvas $canvas): int
+    /** @return list<int> when a student made each step there, milliseconds since 1970 */
+    private static function made(Canvas $canvas, Seat $seat): array
     {
-        return DrawingTime::of(
-            array_values(
-                $canvas->operations()->whereNotNull('seat_id')->reorder()->pluck('made_at_ms')->map(intval(...))->all(),
-            ),
+        return array_values(
+            $canvas
+                ->operations()
+                ->where('seat_id', $seat->id)
+                ->reorder()
+                ->pluck('made_at_ms')
+                ->map(intval(...))
+                ->all(),
         );
     }
 

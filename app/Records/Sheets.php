@@ -101,7 +101,7 @@ final class Sheets
 
     private static function name(Canvas $canvas, SheetChoice $choice): string
     {
-        return ($choice->bySeat ? $canvas->seat?->seatName() : $canvas->seat?->name) ?? __('Lead canvas');
+        return $canvas->seat?->calledWithMembers($choice->bySeat) ?? __('Lead canvas');
     }
 
     /** @return list<SheetCell> one for each page of a canvas */

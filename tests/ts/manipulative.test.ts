@@ -80,7 +80,10 @@ test('a pen is guided by the edge that it begins at, and by nothing farther away
     const bench = (object: Manipulative, layer: Placed['layer'] = 'student') =>
         ({
             layer: 'student',
-            view: { here: () => [['one', { layer, page: '', object }]] },
+            view: {
+                here: () => [['one', { layer, page: '', object }]],
+                isOwnOrPiece: (_: string, placed: Placed) => ['student', 'pieces'].includes(placed.layer),
+            },
         }) as unknown as Parameters<typeof guideAt>[0];
     const ruler = begun('ruler', { length: 10 }, [1000, 1000]);
     assert.equal(guidesOf(ruler).length, 2);

@@ -26,11 +26,13 @@ final class LiveController
     public function __invoke(Request $request): Response
     {
         $path = (string) parse_url((string) $request->header('X-Original-URI'), PHP_URL_PATH);
-        preg_match('#\A/live/([a-z]+)/([0-9A-Za-z]+)(?:/([0-9A-Za-z]+))?\z#', $path, $parts);
-        [, $what, $first, $second] = $parts + ['', '', '', ''];
+        preg_match('#\A/live/([a-z]+)/([0-9A-Za-z]+)(?:/([0-9A-Za-z]+))?(?:/([0-9A-Za-z]+))?\z#', $path, $parts);
+        [, $what, $first, $second, $third] = $parts + ['', '', '', '', ''];
         $may = match ("{$what} ".count($parts)) {
             // What the server tells, and the ink that this page sends or is shown.
             'seat 4', 'light 4', 'wet 4', 'lead 4' => $this->maySit($request, $first, $second) === SeatState::Seated,
+            // Ink on a group's canvas, to the desks and to those who draw there.
+            'near 5', 'wet 5' => $this->maySit($request, $first, $second) === SeatState::Seated && $this->isIn($second, $third),
             'door 3' => $this->maySit($request, null, $first) !== null,
             'desk 3', 'pens 3' => $this->mayRun($request, $first, Deed::Watch),
             'leading 3' => $this->mayRun($request, $first, Deed::Lead),
@@ -64,6 +66,19 @@ final class LiveController
         $role = $session === null ? null : CurrentTeacher::of($request)?->roleIn($session);
 
         return $role !== null && Rules::refusal($deed, $role, CurrentSituation::of($session)) === null;
+    }
+
+    /** Whether a seat is in a group now, whose present channel this is. */
+    private function isIn(string $channelId, string $groupChannel): bool
+    {
+        $group = self::seat($groupChannel);
+
+        return $group !== null &&
+            self::seat($channelId)
+                ?->memberships()
+                ->where('group_id', $group->id)
+                ->whereNull('until_ms')
+                ->exists() === true;
     }
 
     private function isSeatOf(string $sessionId, string $channelId): bool

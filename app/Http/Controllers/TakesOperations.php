@@ -17,13 +17,17 @@ use Illuminate\Http\Request;
 /** Finished work comes in, on a canvas of the author's own. */
 trait TakesOperations
 {
-    /** @param  ?int  $endedMs  when the session ended; null while it runs */
+    /**
+     * @param  ?int  $endedMs  when the session ended; null while it runs
+     * @param  ?Author  $by  where several draw on it; null: whose canvas it is, or the teacher on one layer of it
+     */
     private function append(
         Request $request,
         ?int $endedMs,
         Canvas $canvas,
         AppendOperations $append,
         ?Layer $only = null,
+        ?Author $by = null,
     ): JsonResponse {
         $batch = $request->json('operations');
         abort_unless(
@@ -39,7 +43,7 @@ trait TakesOperations
         abort_unless(LateInk::mayArrive($endedMs, Clock::ms()), 410, __('This session has ended.'));
 
         return response()->json(
-            $append($canvas, $only === null ? $canvas->author() : Author::teacher(), $batch, $only),
+            $append($canvas, $by ?? ($only === null ? $canvas->author() : Author::teacher()), $batch, $only),
         );
     }
 }

@@ -107,7 +107,7 @@ final class May
                 ? null
                 : ($seat === null
                     ? Canvas::query()->where('live_session_id', $session->id)->findOrFail($canvas)
-                    : $seat->canvases()->find($canvas));
+                    : $seat->worksOn()->find($canvas));
             if ($found !== null) {
                 $named[] = $found->prompt;
             }

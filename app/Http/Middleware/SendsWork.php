@@ -30,9 +30,9 @@ final class SendsWork
     /** @throws RefusedDeed */
     public function handle(Request $request, Closure $next, string $deed): Response
     {
-        $id = $request->json('canvas');
-        $work = is_string($id) ? StudentCanvas::many([$id])[$id] ?? null : null;
-        if ($work === null || $work->seat !== $request->route('seat')) {
+        [$id, $seat] = [$request->json('canvas'), $request->route('seat')];
+        $work = is_string($id) && is_string($seat) ? StudentCanvas::one($id, $seat) : null;
+        if ($work === null) {
             self::refuse($request);
         }
         $token = $request->cookie(Seat::cookieFor((string) $work->canvas->live_session_id));

@@ -7,6 +7,7 @@ namespace App\Http\Pages;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use Crag\Session\Screen\OfferState;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Http\Request;
@@ -21,7 +22,9 @@ final class RecordPage
             'session' => $session,
             'record' => $session->records()->first(),
             'prompts' => $session->allPrompts()->get(),
-            'drew' => $session->seats()->has('canvases')->get(),
+            'drew' => $session->seats()->where(
+                static fn (Builder $seat) => $seat->whereHas('canvases')->orWhereHas('memberships'),
+            )->get(),
         ];
     }
 
@@ -49,7 +52,7 @@ final class RecordPage
                 'canvases' => static fn (Relation $canvases) => $canvases
                     ->whereNotNull('seat_id')
                     ->where('operation_count', '>', 0)
-                    ->with('seat', 'check'),
+                    ->with('seat.members.seat', 'check'),
             ])
             ->get()
             ->each(

@@ -53,11 +53,14 @@ final readonly class Keep
      */
     private function allowed(array $deliveries): array
     {
-        $works = $deliveries === [] ? [] : StudentCanvas::many(array_column($deliveries, 'canvas'));
+        $works = $deliveries === [] ? [] : StudentCanvas::many(array_map(
+            static fn (Delivery $one): array => [$one->canvas, $one->seat],
+            $deliveries,
+        ));
         $batches = $strangers = $of = [];
         foreach ($deliveries as $one) {
-            $work = $works[$one->canvas] ?? null;
-            if ($work === null || $work->seat !== $one->seat) {
+            $work = $works[StudentCanvas::key($one->canvas, $one->seat)] ?? null;
+            if ($work === null) {
                 $strangers[$one->seat] = $one;
             } elseif (! hash_equals($work->keepKey(), $one->key)) {
                 continue;
@@ -69,7 +72,7 @@ final readonly class Keep
             } else {
                 $batches[] = new Batch(
                     $work->canvas,
-                    $work->canvas->author(),
+                    $work->author(),
                     $one->operations,
                     reply: $one->reply,
                 );
@@ -114,7 +117,7 @@ final readonly class Keep
                 return array_sum(array_map(fn (Batch $one): int => $this->take([$one]), $batches));
             }
             report($problem);
-            $seat = $batches[0]->canvas->seat()->first();
+            $seat = Seat::query()->find($batches[0]->author->seat);
             if ($seat !== null) {
                 $this->sendElsewhere('seat.'.$seat->channelId(), (string) $batches[0]->reply);
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Session;
 
+use App\Models\Member;
 use App\Models\Message;
 use App\Models\Pick;
 use App\Models\Seat;
@@ -30,13 +31,40 @@ trait RoomOfSession
         return $this->belongsTo(Roster::class);
     }
 
-    /** @return HasMany<Seat, $this> */
+    /** @return HasMany<Seat, $this> the students' */
     public function seats(): HasMany
     {
         $seats = $this->hasMany(Seat::class)->chaperone('session');
-        $seats->orderBy('n');
+        $seats->whereNull('stands_for')->orderBy('n');
 
         return $seats;
+    }
+
+    /** @return HasMany<Seat, $this> those that stand for groups, and hold what is drawn together */
+    public function groupSeats(): HasMany
+    {
+        $seats = $this->hasMany(Seat::class)->chaperone('session');
+        $seats->whereNotNull('stands_for')->orderBy('n');
+
+        return $seats;
+    }
+
+    /**
+     * The students who are named; of a seat that stands for a group, all who are in it.
+     *
+     * @param  array<array-key, mixed>  $ids
+     * @return Collection<int, Seat>
+     */
+    public function people(array $ids): Collection
+    {
+        $ids = array_filter($ids, is_string(...));
+
+        return $this->seats()
+            ->where(static fn (Builder $seat) => $seat->whereIn('id', $ids)->orWhereIn(
+                'id',
+                Member::query()->whereIn('group_id', $ids)->whereNull('until_ms')->select('seat_id'),
+            ))
+            ->get();
     }
 
     /** @return HasMany<Seat, $this> those who are in the room, or were when it ended */

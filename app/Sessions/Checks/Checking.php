@@ -72,8 +72,8 @@ final readonly class Checking
                     'tally' => self::tally($canvas->prompt_id),
                 ];
                 ($this->announce)($session, Audience::desk($session), 'check', $told);
-                if (! $session->settings->feedback->isNothing() && $canvas->seat !== null) {
-                    $this->room->tellStudent($canvas->seat->setRelation('session', $session));
+                foreach ($session->settings->feedback->isNothing() ? [] : $canvas->seat?->people() ?? [] as $seat) {
+                    $this->room->tellStudent($seat->setRelation('session', $session));
                 }
             }
         });

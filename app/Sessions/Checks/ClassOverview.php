@@ -45,12 +45,12 @@ final readonly class ClassOverview
             ->get()
             ->filter(static fn (Prompt $prompt): bool => $prompt->state->isSeen())
             ->values();
-        $canvases = $session->openCanvases()->whereIn('seat_id', $seats->pluck('id'))->with('check')->get();
+        $canvases = $session->openCanvases()->with('check', 'prompt', 'seat.members')->get();
         $times = self::times($canvases);
         $values = $prompts->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => $prompt->value()])->all();
         $cells = [];
         foreach ($canvases as $canvas) {
-            $cells[(string) $canvas->seat_id][$canvas->prompt_id] = EachSeat::read(
+            $cell = EachSeat::read(
                 (string) $canvas->seat_id,
                 static fn (): StudentResult => self::cell(
                     $canvas,
@@ -63,6 +63,12 @@ final readonly class ClassOverview
                     $canvas->sent_at_ms !== null,
                 ),
             );
+            foreach ($canvas->workers() as $seat) {
+                // Where a prompt was shared, or no longer is, the canvas that a student has now counts.
+                if (! isset($cells[$seat][$canvas->prompt_id]) || $canvas->isAsShared()) {
+                    $cells[$seat][$canvas->prompt_id] = $cell;
+                }
+            }
         }
         $skills = $prompts
             ->mapWithKeys(static fn (Prompt $prompt): array => [$prompt->id => array_values($prompt->value()->skills)])
@@ -99,7 +105,12 @@ final readonly class ClassOverview
         if ($prompt->isCovered()) {
             return [];
         }
-        $canvases = $prompt->canvases()->whereIn('seat_id', $this->seats->pluck('id'))->get()->keyBy('seat_id');
+        $canvases = $prompt
+            ->canvases()
+            ->with('seat.members')
+            ->get()
+            ->sortBy(static fn (Canvas $canvas): bool => $canvas->setRelation('prompt', $prompt)->isAsShared())
+            ->flatMap(static fn (Canvas $canvas): array => array_fill_keys($canvas->workers(), $canvas));
         $wrong = array_filter(
             GivenAnswers::to($prompt, $this->seats, $canvases)->groups,
             static fn (AnswerGroup $group): bool => $group->outcome === Outcome::Wrong,

@@ -9,7 +9,7 @@ use App\Models\Seat;
 use Crag\Checks\Feedback;
 use Crag\Checks\Judgement;
 
-/** What a student sees of the checks on the own work. */
+/** What a student sees of the checks on their work. */
 final class FeedbackForStudent
 {
     /**
@@ -28,7 +28,7 @@ final class FeedbackForStudent
         $seen = [];
         foreach (
             $seat
-                ->canvases()
+                ->workedOn()
                 ->with(['check', 'prompt'])
                 ->get()
                 ->sortBy('prompt.n') as $canvas

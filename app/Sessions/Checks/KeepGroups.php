@@ -9,13 +9,14 @@ use App\Live\Audience;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Models\Teachers\RosterEntry;
+use App\Sessions\Work\ShareCanvases;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Support\Facades\DB;
 
 /** Groups that a teacher has settled on: for hand-outs in this session, and in the class list for the next. */
 final readonly class KeepGroups
 {
-    public function __construct(private Announce $announce)
+    public function __construct(private Announce $announce, private ShareCanvases $share)
     {
     }
 
@@ -46,6 +47,7 @@ final readonly class KeepGroups
                     ->update(['group' => $name]);
                 $seats->update(['group' => $name]);
             }
+            $this->share->regroup($session);
             ($this->announce)($session, Audience::desk($session), 'lineup');
             if ($session->screen_view === ScreenView::Groups) {
                 ($this->announce)($session, Audience::screen($session), 'screen', ['view' => ScreenView::Groups->value]);

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Sessions\Life;
 
+use App\Canvas\Together;
 use App\Database\Wipe;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Publisher;
 use App\Models\Asks\AskAnswer;
 use App\Models\Asset;
+use App\Models\Canvas;
 use App\Models\Event;
 use App\Models\LiveSession;
+use App\Models\LoggedOperation;
 use App\Models\Record;
 use App\Models\Seat;
 use App\Sessions\Show\ShowToClass;
@@ -25,8 +28,12 @@ use Illuminate\Support\Facades\File;
  */
 final readonly class ForgetStudent
 {
-    public function __construct(private Publisher $publisher, private Announce $announce, private ShowToClass $shown)
-    {
+    public function __construct(
+        private Publisher $publisher,
+        private Announce $announce,
+        private ShowToClass $shown,
+        private Together $together,
+    ) {
     }
 
     /**
@@ -66,6 +73,14 @@ final readonly class ForgetStudent
             (clone $events)->where('audience', Audience::seat($seat)->name)->delete();
             $events->whereRaw('instr(body, ?) > 0', [$seat->id])->update(['type' => 'gone', 'body' => '{}']);
             $seat->canvases()->get()->each->delete();
+            // What was drawn together is the others' work too: it stays, and nothing says who drew it.
+            foreach ($seat->memberships()->get() as $in) {
+                LoggedOperation::query()
+                    ->whereIn('canvas_id', Canvas::query()->where('seat_id', $in->group_id)->select('id'))
+                    ->where('seat_id', $seat->id)
+                    ->update(['seat_id' => $in->group_id]);
+            }
+            $this->together->countOut($seat);
             DeskLooks::forgetOf($seat->live_session_id);
             // Whoever claimed to be this student claims it no more.
             Seat::query()

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sessions\Room;
 
 use App\Canvas\TakeCanvas;
+use App\Canvas\Together;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
@@ -24,6 +25,7 @@ final readonly class AdmitStudents
         private RoomState $room,
         private Announce $announce,
         private Publisher $publisher,
+        private Together $together,
     ) {
     }
 
@@ -94,6 +96,7 @@ final readonly class AdmitStudents
     {
         DB::transaction(function () use ($seat, $reason, $keep): void {
             $this->become($seat, $keep ? SeatState::KeptOut : SeatState::SentOut, $reason);
+            $this->together->countOut($seat);
             $this->room->tellOwn($seat);
             $this->beginAnew($seat);
         });

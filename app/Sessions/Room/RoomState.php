@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions\Room;
 
+use App\Canvas\Together;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Models\LiveSession;
@@ -60,18 +61,16 @@ final readonly class RoomState
     /** @return array<string, mixed> a seat as the desks know it */
     public static function ofSeat(Seat $seat): array
     {
-        $canvas = $seat->isIn()
-            ? $seat
-                ->canvases()
-                ->where('prompt_id', $seat->session->prompt_id)
-                ->first(['id', 'operation_count'])
-            : null;
+        $prompt = $seat->isIn() ? $seat->session->prompt : null;
+        $canvas = $prompt === null ? null : Together::canvas($seat, $prompt);
 
         return [
             'seat' => $seat->announcement(),
             'state' => $seat->state->value,
             'prompt' => $seat->session->prompt_id,
             'canvas' => $canvas?->id,
+            // Where several draw on it, their group has a tile, and they have none.
+            'isShared' => $canvas !== null && $canvas->seat_id !== $seat->id,
             'operations' => $canvas->operation_count ?? 0,
         ];
     }
@@ -150,13 +149,7 @@ final readonly class RoomState
     {
         $session = $seat->session;
         $prompt = $seat->isIn() ? $seat->presentPrompt() : null;
-        $canvas =
-            $prompt === null
-                ? null
-                : $seat
-                    ->canvases()
-                    ->where('prompt_id', $prompt->id)
-                    ->first(['id', 'sent_at_ms']);
+        $canvas = $prompt === null ? null : Together::canvas($seat, $prompt);
 
         return [
             'state' => $seat->state->value,
@@ -165,6 +158,7 @@ final readonly class RoomState
             'pens' => $seat->pens->toArray(),
             'may' => Rules::mayOfSeat(CurrentSituation::ofSeat($seat, $canvas), ...Deed::ofStudentsPage()),
             'prompt' => $prompt?->id,
+            'together' => $prompt === null ? null : Together::told($seat, $prompt),
             'isCovered' => $prompt?->isCovered() ?? false,
             'isSent' => $canvas?->sent_at_ms !== null,
             'hand' => $seat->hand_at_ms !== null,
@@ -175,7 +169,7 @@ final readonly class RoomState
                 $session->showcase_id !== null &&
                 ShowcaseItem::query()
                     ->where('showcase_id', $session->showcase_id)
-                    ->whereIn('canvas_id', $seat->canvases()->select('id'))
+                    ->whereIn('canvas_id', $seat->worksOn()->select('id'))
                     ->exists(),
             'shownName' => $session->settings->shownNames === NameMode::Names,
             'keepsBack' => $seat->keeps_back,

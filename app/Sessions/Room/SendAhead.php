@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sessions\Room;
 
 use App\Canvas\CanvasJson;
+use App\Canvas\Together;
 use App\Live\Audience;
 use App\Live\Publisher;
 use App\Models\LiveSession;
@@ -34,19 +35,19 @@ final readonly class SendAhead
             ->whereNull('got_at_ms')
             ->pluck('handout_id', 'canvas_id');
         foreach ($session->seated()->with('messages')->get() as $seat) {
-            $canvas = $canvases->get($seat->id);
+            $seat->setRelation('session', $session);
+            $canvas = $canvases->get((string) Together::found($seat, $prompt)?->id);
             if ($canvas === null) {
                 continue;
             }
-            $seat->setRelation('session', $session);
-            $opening = CanvasJson::opening($canvas->setRelation('seat', $seat)->setRelation('prompt', $prompt), [
+            $opening = CanvasJson::opening($canvas->setRelation('prompt', $prompt), [
                 'room' => $room,
                 'own' => RoomState::own($seat),
                 'prompt' => $prompt->announcementTo($seat),
                 'tray' => $tray,
                 'ended' => false,
                 'waiting' => $waiting->has($canvas->id),
-            ]);
+            ], by: $seat);
             $this->publisher->publish(
                 Audience::seat($seat)->channel,
                 '{"stream":"opening","opening":'.$opening.'}',

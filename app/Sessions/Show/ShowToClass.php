@@ -174,8 +174,8 @@ final readonly class ShowToClass
             $this->tell($session);
             // Whose work it is is told so.
             foreach ($showcase->items()->with('canvas.seat')->get() as $item) {
-                if ($item->canvas->seat !== null) {
-                    $this->room->tellStudent($item->canvas->seat->setRelation('session', $session));
+                foreach ($item->canvas->seat?->people() ?? [] as $seat) {
+                    $this->room->tellStudent($seat->setRelation('session', $session));
                 }
             }
         });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions\Watch;
 
+use App\Canvas\Together;
 use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LiveSession;
@@ -50,7 +51,7 @@ final readonly class Watching
     public function of(LiveSession $session, Prompt $prompt, array $silent = []): array
     {
         $now = Clock::ms();
-        $seats = $session->seated()->get();
+        $seats = Together::holders($session, $prompt);
         $canvases = $prompt
             ->canvases()
             ->with('check')
@@ -66,7 +67,6 @@ final readonly class Watching
         foreach ($unreadable as $seat) {
             $watched[$seat] = $watched[$seat]->unreadable();
         }
-        $this->noteSeen($seats, $watched, $now);
         $since = self::changedSince($canvases);
         $aspect = $prompt->value()->aspects()[0];
         $sorted = $prompt->isCovered() ? [] : SortedWork::on($prompt, $canvases);
@@ -225,25 +225,35 @@ final readonly class Watching
             ->selectRaw('canvas_id, count(*) as times')
             ->pluck('times', 'canvas_id');
         $places = $session->prompts()->pluck('n', 'id');
-        $here = $this->presence->among($seats);
+        $people = $seats->flatMap(static fn (Seat $seat): array => $seat->people())->unique('id');
+        $here = array_filter(
+            $this->presence->among($people),
+            static fn (bool $isHere, string $seat): bool => $isHere && ! in_array($seat, $silent, true),
+            ARRAY_FILTER_USE_BOTH,
+        );
+        self::noteSeen($people, $here, $now);
         $watched = [];
         foreach ($seats as $seat) {
+            $of = collect($seat->people());
             $canvas = $canvases->get($seat->id);
             $times = $canvas === null ? 0 : $rubbed[$canvas->id] ?? 0;
-            $place = $places[$seat->presentPromptId()] ?? 1;
+            $at = $of->first()?->presentPromptId() ?? $prompt->id;
+            $place = $places[$at] ?? 1;
             $watched[$seat->id] = EachSeat::read(
                 $seat->id,
                 static fn (): Watched => new Watched(
                     $seat->id,
-                    isHere: ! in_array($seat->id, $silent, true) && $here[$seat->id],
-                    hasHandUp: $seat->hand_at_ms !== null,
+                    isHere: $of->contains(static fn (Seat $one): bool => isset($here[$one->id])),
+                    hasHandUp: $of->contains(static fn (Seat $one): bool => $one->hand_at_ms !== null),
                     isElsewhere: $session->pace === Pace::Own &&
-                        $seat->prompt_id !== null &&
-                        $seat->presentPromptId() !== $prompt->id,
+                        $of->every(
+                            static fn (Seat $one): bool => $one->prompt_id !== null &&
+                                $one->presentPromptId() !== $prompt->id,
+                        ),
                     isCovered: $isCovered,
                     lastStrokeMs: $canvas?->last_stroke_ms,
                     sentAtMs: $canvas?->sent_at_ms,
-                    givenAtMs: $canvas === null || $seat->presentPromptId() !== $prompt->id
+                    givenAtMs: $canvas === null || $at !== $prompt->id
                         ? null
                         : (int) $canvas->created_at?->getTimestampMs(),
                     rubbedOut: is_numeric($times) ? (int) $times : 0,
@@ -258,14 +268,14 @@ final readonly class Watching
     }
 
     /**
-     * @param  Collection<int, Seat>  $seats
-     * @param  array<string, Watched>  $watched
+     * @param  Collection<int, Seat>  $people
+     * @param  array<string, true>  $isHere  by seat
      */
-    private function noteSeen(Collection $seats, array $watched, int $now): void
+    private static function noteSeen(Collection $people, array $isHere, int $now): void
     {
-        $here = $seats
+        $here = $people
             ->filter(
-                static fn (Seat $seat): bool => $watched[$seat->id]->isHere && $now - $seat->seen_at_ms > self::SEEN_MS,
+                static fn (Seat $seat): bool => isset($isHere[$seat->id]) && $now - $seat->seen_at_ms > self::SEEN_MS,
             )
             ->pluck('id');
         try {

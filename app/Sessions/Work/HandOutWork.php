@@ -55,6 +55,8 @@ final readonly class HandOutWork
                 fn (Seat $seat): Canvas => ($this->takeCanvas)($seat, $prompt),
                 $seats ?? $session->seated()->get()->all(),
             );
+            // What a group draws on together it is given once.
+            $canvases = array_values(array_column($canvases, null, 'id'));
             $handout = $this->note($session, $prompt, $value, $label, $seats === null);
             // A fresh start is one from the beginning: what everybody was given as pieces lies there again.
             $pieces =
@@ -224,8 +226,8 @@ final readonly class HandOutWork
     private function put(Handout $handout, Canvas $canvas, array $operations): void
     {
         $handout->canvases()->attach($canvas->id, ['operations' => json_encode($operations, JSON_THROW_ON_ERROR)]);
-        if ($canvas->seat !== null) {
-            ($this->announce)($canvas->seat->session, Audience::seat($canvas->seat), 'handout', [
+        foreach ($canvas->seat?->people() ?? [] as $seat) {
+            ($this->announce)($handout->prompt->session, Audience::seat($seat), 'handout', [
                 'handout' => $handout->id,
                 'prompt' => $handout->prompt_id,
                 'last' => $operations[count($operations) - 1] ?? '',

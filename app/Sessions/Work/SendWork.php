@@ -37,7 +37,9 @@ final readonly class SendWork
     {
         DB::transaction(function () use ($seat, $canvas, $isSent): void {
             $canvas->update(['sent_at_ms' => $isSent ? Clock::ms() : null]);
-            ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => RoomState::own($seat)]);
+            foreach ($canvas->seat?->people() ?? [] as $one) {
+                $this->room->tellStudent($one->setRelation('session', $seat->session));
+            }
             ($this->announce)($seat->session, Audience::desk($seat->session), 'sent', [
                 'canvas' => $canvas->id,
                 'isSent' => $isSent,
@@ -102,11 +104,9 @@ final readonly class SendWork
     {
         $prompt->update(['revealed_at_ms' => $isRevealed ? Clock::ms() : null]);
         ($this->announce)($session, Audience::desk($session), 'reveal', ['prompt' => $prompt->id]);
-        foreach ($prompt->canvases()->with('seat.session')->get() as $canvas) {
-            if ($canvas->seat !== null) {
-                ($this->announce)($session, Audience::seat($canvas->seat), 'own', [
-                    'own' => RoomState::own($canvas->seat),
-                ]);
+        foreach ($prompt->canvases()->with('seat.members.seat')->get() as $canvas) {
+            foreach ($canvas->seat?->people() ?? [] as $seat) {
+                $this->room->tellStudent($seat->setRelation('session', $session));
             }
         }
         $this->room->tell($session);

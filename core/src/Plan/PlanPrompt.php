@@ -16,6 +16,7 @@ use Crag\Prompt\LookFor;
 use Crag\Prompt\Prompt;
 use Crag\Prompt\Question\Question;
 use Crag\Prompt\Question\QuestionKind;
+use Crag\Prompt\Sharing;
 use Crag\Prompt\Tray\ToolTray;
 use Crag\Prompt\Values\Braces;
 use Crag\Prompt\Values\Draw;
@@ -28,7 +29,8 @@ use Crag\Prompt\Values\Values;
  * JSON form: {"words", "questions": […], "tray": null or {"kind", "tools"}, "points": null or halves from 0 to 100,
  * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […],
  * "aspects": what is checked, {"name", "levels"} each; none for Strata alone, "asks": quick asks that are planned, each a
- * card (Crag\Asks\Card) or a line (Crag\Asks\AskLine), "tasks": what ticks itself (Crag\Plan\Task\Task)}.
+ * card (Crag\Asks\Card) or a line (Crag\Asks\AskLine), "tasks": what ticks itself (Crag\Plan\Task\Task),
+ * "sharing": "each", "group" or "everyone" has a canvas; "each" where it is not said}.
  */
 final readonly class PlanPrompt
 {
@@ -63,6 +65,7 @@ final readonly class PlanPrompt
         private array $aspects,
         public array $asks,
         public array $tasks = [],
+        public Sharing $sharing = Sharing::Each,
     ) {
     }
 
@@ -115,6 +118,7 @@ final readonly class PlanPrompt
             self::readAspects($fields),
             self::readAsks($fields),
             self::readTasks($fields),
+            self::readSharing($fields),
         );
     }
 
@@ -132,6 +136,7 @@ final readonly class PlanPrompt
             'aspects' => array_map(static fn (Aspect $aspect): array => $aspect->toArray(), $this->aspects),
             'asks' => array_map(static fn (Card $card): array => $card->toArray(), $this->asks),
             'tasks' => array_map(static fn (Task $task): array => $task->toArray(), $this->tasks),
+            'sharing' => $this->sharing->value,
         ];
     }
 
@@ -176,6 +181,15 @@ final readonly class PlanPrompt
         return $fields->has('tasks') && $fields->list('tasks', 0, Task::MOST) !== []
             ? array_map(Task::read(...), $fields->objects('tasks', Task::MOST))
             : [];
+    }
+
+    /** @throws UnreadableFields */
+    private static function readSharing(Fields $fields): Sharing
+    {
+        return ! $fields->has('sharing')
+            ? Sharing::Each
+            : Sharing::tryFrom($fields->text('sharing')) ??
+                throw UnreadableFields::badValue('sharing', 'is none of each, group and everyone');
     }
 
     /**
@@ -314,6 +328,7 @@ final readonly class PlanPrompt
             $this->aspects,
             $this->asks,
             $this->tasks,
+            $this->sharing,
         );
     }
 

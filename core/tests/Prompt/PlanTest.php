@@ -64,6 +64,7 @@ final class PlanTest extends TestCase
         ],
         'skills' => ['fractions'],
         'tasks' => [['do' => 'unit', 'words' => 'Write a force', 'with' => 'N']],
+        'sharing' => 'group',
     ];
 
     #[Test]

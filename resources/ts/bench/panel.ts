@@ -91,7 +91,7 @@ export class Panel {
                 button.textContent = words;
             }
             button.setAttribute('aria-pressed', String(entry.ids.every((one) => bench.selection.ids.has(one))));
-            button.disabled = !bench.selection.mayMove(placed) && !isStack(placed);
+            button.disabled = !bench.selection.mayMove(id, placed) && !isStack(placed);
             if (list.children[i] !== item) {
                 list.insertBefore(item, list.children[i] ?? null);
             }

@@ -49,7 +49,7 @@ export class PieceParts {
     show(): void {
         const there = new Set<string>();
         for (const [id, placed] of this.bench.isLooking ? [] : this.bench.view.here()) {
-            if (isWorkable(placed, this.bench.layer)) {
+            if (isWorkable(id, placed, this.bench)) {
                 there.add(id);
                 let group = this.groups.get(id);
                 if (group === undefined) {

@@ -302,6 +302,8 @@ export class Workbench {
             operations: Operation[];
         },
         waiting: Operation[],
+        /** Where several draw: who does so here, and who made what is in the kept scene. */
+        shared: { me: string; authors: Record<string, string[]> } | null = null,
     ): void {
         this.typing.close();
         this.selection.clear();
@@ -312,6 +314,9 @@ export class Workbench {
         this.clockAhead = answer.clock - Date.now();
         this.older = answer.older;
         this.view.reset();
+        if (shared !== null) {
+            this.view.log.share(shared.me, shared.authors);
+        }
         this.view.begin(answer.scene, answer.n);
         this.view.take(answer.operations);
         this.view.take(waiting);
@@ -389,7 +394,7 @@ export class Workbench {
     }
 
     can(): { undo: boolean; redo: boolean } {
-        const { undo, redo } = history(this.view.log.all(), this.layer);
+        const { undo, redo } = this.history();
         const older = this.view.log.hasOlder;
         return {
             undo: undo !== undefined || (older && this.older.undo),
@@ -397,11 +402,15 @@ export class Workbench {
         };
     }
 
+    private history(): ReturnType<typeof history> {
+        const { log } = this.view;
+        return history(log.all(), this.layer, (id) => log.isOthers(id));
+    }
+
     async step(kind: 'withdraw' | 'reinstate'): Promise<void> {
         this.typing.close();
         this.shape.cancel();
-        const next = (): string | undefined =>
-            history(this.view.log.all(), this.layer)[kind === 'withdraw' ? 'undo' : 'redo'];
+        const next = (): string | undefined => this.history()[kind === 'withdraw' ? 'undo' : 'redo'];
         if (next() === undefined && this.view.log.hasOlder) {
             await this.takeWhole();
         }
@@ -502,7 +511,11 @@ export class Workbench {
 
     empty(what: 'ink' | 'all'): void {
         this.typing.close();
-        if ([...this.view.mine(this.layer, false)].length > 0) {
+        const mine = [...this.view.mine(this.layer, false)].map(([id]) => id);
+        if (mine.length > 0 && this.view.log.isShared) {
+            // What others drew here is theirs.
+            this.make('remove', { targets: mine });
+        } else if (mine.length > 0) {
             this.make('clear', { what });
         }
     }

@@ -41,7 +41,8 @@ interface Settings {
 export class Grid {
     readonly tiles = new Map<string, Tile>();
     private readonly byCanvas = new Map<string, Tile>();
-    private readonly byInk = new Map<string, Tile>();
+    /** Whose ink it is, and on whose tile it is shown, by the key that it comes under. */
+    private readonly byInk = new Map<string, { tile: Tile; seat: string }>();
     private readonly list = element('#grid');
     /** Of the pages that are shown, width to height. */
     private shape = 0;
@@ -122,10 +123,45 @@ export class Grid {
             tile.root.remove();
             this.tiles.delete(seat);
             this.heard.delete(seat);
-            this.byInk.delete(tile.seat.ink);
+            this.forgetInk(tile);
             this.byCanvas.delete(tile.seat.canvas ?? '');
             this.arrange();
             this.fit();
+        }
+    }
+
+    /** Who draws on a group's canvases is others now. */
+    regroup(seat: Omit<SeatAnswer, 'canvas'>): void {
+        const tile = this.tiles.get(seat.id);
+        if (tile !== undefined) {
+            this.forgetInk(tile);
+            tile.regroup(seat.members ?? []);
+            this.knowInk(tile);
+        }
+    }
+
+    /** The tile of a student's work: their own, or their group's. */
+    ofSeat(seat: string): Tile | undefined {
+        return (
+            this.tiles.get(seat) ??
+            [...this.tiles.values()].find((tile) => tile.seat.members?.some(({ id }) => id === seat) === true)
+        );
+    }
+
+    private knowInk(tile: Tile): void {
+        const { id, ink, members } = tile.seat;
+        this.byInk.set(ink, { tile, seat: id });
+        for (const member of members ?? []) {
+            this.byInk.set(member.ink, { tile, seat: member.id });
+            this.byInk.set(member.own, { tile, seat: member.id });
+        }
+    }
+
+    private forgetInk(tile: Tile): void {
+        for (const [key, hand] of this.byInk) {
+            if (hand.tile === tile) {
+                this.byInk.delete(key);
+            }
         }
     }
 
@@ -192,15 +228,16 @@ export class Grid {
 
     /** What is meant for another's canvas is not shown. */
     private drawWet(message: WetInk): void {
-        const tile = this.byInk.get(message.k);
-        if (tile === undefined) {
+        const hand = this.byInk.get(message.k);
+        if (hand === undefined) {
             return;
         }
+        const { tile, seat } = hand;
         if (message.b !== undefined) {
             if (message.b === 1) {
-                this.heard.set(tile.seat.id, performance.now());
+                this.heard.set(seat, performance.now());
             } else {
-                this.heard.delete(tile.seat.id);
+                this.heard.delete(seat);
             }
             if (message.c === tile.seat.canvas) {
                 tile.follow(message.g ?? '');
@@ -210,14 +247,14 @@ export class Grid {
         if (tile.seat.canvas !== message.c) {
             return;
         }
-        if (this.heard.has(tile.seat.id)) {
-            this.heard.set(tile.seat.id, performance.now());
+        if (this.heard.has(seat)) {
+            this.heard.set(seat, performance.now());
         }
         if (this.isHeld(message.c)) {
             return;
         }
         if (message.at === undefined) {
-            tile.wet(message);
+            tile.wet(message, seat);
         }
         this.settings.wet(tile.seat.id, message);
         // What the dry stroke has overtaken is on the page too.
@@ -356,7 +393,7 @@ export class Grid {
             tile.seeDrawn(true);
         }
         this.tiles.set(seat.id, tile);
-        this.byInk.set(seat.ink, tile);
+        this.knowInk(tile);
         if (seat.canvas !== null) {
             this.byCanvas.set(seat.canvas, tile);
         }

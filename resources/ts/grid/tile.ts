@@ -9,7 +9,7 @@ import { pageBox, union, type Box } from '../canvas/model/bounds';
 import { drawnPart, whole } from '../canvas/drawing/camera';
 import { View } from '../canvas/drawing/view';
 import { element, fill } from '../page';
-import type { SeatAnswer, StateAnswer } from '../protocol/desk';
+import type { MemberAnswer, SeatAnswer, StateAnswer } from '../protocol/desk';
 import type { DeskWords } from '../protocol/words';
 import { present } from '../present';
 
@@ -65,6 +65,8 @@ export class Tile {
     /** The page on which the student is, as far as it is known here. */
     private theirs = '';
     private wetTimer = 0;
+    /** The members of a group who draw at this moment. */
+    private readonly hands = new Map<string, number>();
     private drawingTimer = 0;
     private taken = 0;
     private isAsleep = false;
@@ -102,10 +104,58 @@ export class Tile {
     /** The seat as it is called now. */
     rename({ name, n, light }: Pick<SeatAnswer, 'name' | 'n' | 'light'>): void {
         this.seat = { ...this.seat, name, light };
+        this.sayMembers();
         element('.tile-light', this.root).hidden = !light;
         element('.tile-name .name-real', this.root).textContent = name;
-        element('.tile-name .name-seat', this.root).textContent = fill(this.words.seat, { n });
+        element('.tile-name .name-seat', this.root).textContent = this.isGroup ? name : fill(this.words.seat, { n });
         this.sayName();
+    }
+
+    get isGroup(): boolean {
+        return this.seat.members !== undefined;
+    }
+
+    /** Others draw on this canvas now. */
+    regroup(members: MemberAnswer[]): void {
+        this.seat = { ...this.seat, members };
+        this.sayMembers();
+        this.sayName();
+    }
+
+    /** Who is in the group, and who of them draws at this moment. */
+    private sayMembers(): void {
+        const place = element('.tile-members', this.root);
+        const { members } = this.seat;
+        place.hidden = members === undefined;
+        place.replaceChildren(
+            ...(members ?? []).map(({ id, n, name }) => {
+                const one = document.createElement('span');
+                one.classList.toggle('is-drawing', this.hands.has(id));
+                one.append(
+                    Object.assign(document.createElement('span'), { className: 'name-real', textContent: name }),
+                    Object.assign(document.createElement('span'), {
+                        className: 'name-seat',
+                        textContent: fill(this.words.seat, { n }),
+                    }),
+                );
+                return one;
+            }),
+        );
+    }
+
+    private drawsNow(seat: string): void {
+        window.clearTimeout(this.hands.get(seat));
+        const isNew = !this.hands.has(seat);
+        this.hands.set(
+            seat,
+            window.setTimeout(() => {
+                this.hands.delete(seat);
+                this.sayMembers();
+            }, DRAWING_MS),
+        );
+        if (isNew) {
+            this.sayMembers();
+        }
     }
 
     /** The part of the page that is drawn on, or all of it again. */
@@ -227,7 +277,7 @@ export class Tile {
     get nameShown(): string {
         const shown: Record<string, string> = {
             names: this.seat.name,
-            seats: fill(this.words.seat, { n: this.seat.n }),
+            seats: this.isGroup ? this.seat.name : fill(this.words.seat, { n: this.seat.n }),
             hidden: this.words.student,
         };
         return shown[document.body.dataset.names ?? 'names'] ?? this.words.student;
@@ -399,7 +449,11 @@ export class Tile {
         this.pages.classList.toggle('is-elsewhere', typeof this.shown === 'number' && at !== this.shown);
     }
 
-    wet(message: WetInk): void {
+    /** @param  seat  whose ink it is */
+    wet(message: WetInk, seat: string): void {
+        if (this.isGroup) {
+            this.drawsNow(seat);
+        }
         this.follow(message.g ?? '');
         [this.view, ...this.others].forEach((view) => showWet(view, message));
         this.drawingNow();

@@ -19,7 +19,8 @@ export class WetSender {
     light = false;
 
     constructor(
-        private readonly key: string,
+        /** By this those who hear it know whose it is. */
+        public key: string,
         private readonly send: (text: string) => boolean,
     ) {}
 

@@ -1,5 +1,5 @@
 import type { StudentWords } from '../protocol/words';
-import type { Own, Room } from '../protocol/room';
+import type { Own, Room, Sharing } from '../protocol/room';
 import type { CanvasAnswer, OwnTold, Prompt, RoomTold } from '../protocol/student';
 import { mountBench } from '../bench/mount';
 import type { Operation } from '../canvas/model/objects';
@@ -29,6 +29,7 @@ import { Awaited } from '../student/awaited';
 import { WritingWindow } from '../bench/writing';
 import { PromptSheet } from '../student/promptsheet';
 import { SavedLine } from '../student/saved';
+import { Together } from '../student/together';
 import type { WetInk } from '../canvas/model/objects';
 import { present } from '../present';
 
@@ -88,7 +89,15 @@ const keeper = new KeeperLine({
     send: (text) => navigator.onLine && socket.send(text),
 });
 /** What is drawn here, to the desks; and what a teacher draws and points at on this canvas. */
-const line = new InkLine({ path: () => `/live/wet/${page.session}/${page.channel}`, hear: (ink) => coach.wet(ink) });
+const line = new InkLine({
+    path: () => `/live/wet/${page.session}/${page.channel}${shared() === null ? '' : `/${shared()?.channel}`}`,
+    hear: (ink) => coach.wet(ink),
+});
+/** What is drawn on a canvas that several draw on: to the desks and to them, under a key that is for them alone. */
+const nearLine = new InkLine({
+    path: () => (shared() === null ? null : `/live/near/${page.session}/${page.channel}/${shared()?.channel}`),
+    hear: (ink) => together.hear(ink),
+});
 /** The teacher's ink, while it is shown. With light data the finished strokes do. */
 const leadLine = new InkLine({
     path: () => (room.seesTeacherDraw && !room.isLight ? `/live/lead/${page.session}/${page.channel}` : null),
@@ -152,7 +161,11 @@ const outbox = await Outbox.open({
     changed: (waiting, isReachable, held) => saved.show({ waiting, isReachable, held }),
 });
 
-const wet = new WetSender(page.ink, (text) => room.own?.isCovered !== true && line.send(text));
+const shared = (): Sharing | null => together.sharing;
+const wet = new WetSender(
+    page.ink,
+    (text) => room.own?.isCovered !== true && (shared() === null ? line : nearLine).send(text),
+);
 let tasks: TaskList | null = null;
 const { bench, tray } = mountBench(
     {
@@ -181,6 +194,7 @@ tasks = new TaskList({
     facts: () => ({ hand: room.own?.hadHandUp === true, send: room.own?.isSent === true }),
 });
 const lead = new LeadSide(bench, page);
+const together: Together = new Together(bench, page);
 const coach = new CoachSide(bench, {
     key: page.ink,
     words: page.words,
@@ -312,7 +326,12 @@ async function open(answer: CanvasAnswer): Promise<void> {
     if (!isKept) {
         void kept.begin(answer);
     }
-    bench.begin(answer, outbox.waitingFor(answer.canvas));
+    const sharing = answer.own.together;
+    bench.begin(
+        answer,
+        outbox.waitingFor(answer.canvas),
+        sharing === null ? null : { me: page.seat, authors: answer.authors ?? {} },
+    );
     tray.allow(answer.tray.tools);
     showPrompt(answer.prompt);
     takeRoom(answer.room, answer.own, true);
@@ -374,6 +393,10 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
     lead.set(present(room.room).lead, room.isLight);
     leadLine.follow();
     if (own !== undefined) {
+        together.take(own.together);
+        wet.key = own.together?.ink ?? page.ink;
+        line.follow();
+        nearLine.follow();
         ask.take(own.ask, own.run);
     }
     tasks?.freshen();

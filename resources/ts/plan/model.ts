@@ -21,6 +21,7 @@ export interface Fields {
     tray: { kind: string; tools: string[] } | null;
     points: number | null;
     minutes: number | null;
+    sharing: 'each' | 'group' | 'everyone';
     look_for: { steps: string[]; words: string[]; slips: string[] };
     skills: string[];
     asks: Card[];

@@ -56,6 +56,9 @@ export class Side {
                     settings.set(field, input(field).value === '' ? null : Number(input(field).value)),
             );
         }
+        input('sharing').addEventListener('change', () =>
+            settings.set('sharing', input('sharing').value as Fields['sharing']),
+        );
         for (const list of LISTS) {
             this.lists[list] = new Rows(element(`#look-${list}`), () => settings.set('look_for', this.lookFor()));
         }
@@ -81,6 +84,7 @@ export class Side {
     /** Fields that somebody is typing in stay as they are. */
     show(prompt: PlanPrompt): void {
         put('minutes', prompt.minutes === null ? '' : String(prompt.minutes));
+        put('sharing', prompt.sharing);
         put('points', prompt.points === null ? '' : String(prompt.points));
         LISTS.forEach((list) => present(this.lists[list]).show(prompt.look_for[list]));
         this.asks.show(prompt.asks);

@@ -15,6 +15,17 @@ export interface SeatAnswer {
     light: boolean;
     canvas: string | null;
     isSent?: boolean;
+    /** Of a seat that stands for a group: who draws on its canvas. */
+    members?: MemberAnswer[];
+}
+
+/** Someone who draws on a group's canvas, with the keys of their ink: there, and elsewhere. */
+export interface MemberAnswer {
+    id: string;
+    n: number;
+    name: string;
+    ink: string;
+    own: string;
 }
 
 /** What the server knows of a canvas at this moment: App\Sessions\Watch\Watching. */
@@ -47,8 +58,12 @@ export interface DeskEvents {
         state: string;
         prompt: string;
         canvas: string | null;
+        /** It is a group's, which has a tile: the student has none. */
+        isShared: boolean;
         operations: number;
     };
+    /** Who draws on a group's canvases has changed. */
+    group: { seat: Omit<SeatAnswer, 'canvas'> };
     seats: unknown;
     check: { canvas: string; level: number | null; tally: Tally };
     prompt: { prompt: { id: string; again?: boolean }; room: Room };
@@ -81,6 +96,7 @@ export interface Colleague {
 export interface CanvasesAnswer {
     prompt: string;
     covered: boolean;
+    shared: boolean;
     position: { room: number; desk: number; operations: number };
     seats: SeatAnswer[];
     kept: Record<string, { n: number; scene: KeptScene }>;

@@ -37,6 +37,18 @@ export interface Letter {
     words: string;
 }
 
+/** Who draws on the canvas beside this student: App\Canvas\Together::told. */
+export interface Sharing {
+    group: string;
+    /** The group's part of the address of its ink. */
+    channel: string;
+    name: string;
+    /** By this others know this student's ink here. */
+    ink: string;
+    /** Everyone in the group who is in the room, this student too; names are empty where they are hidden. */
+    members: { seat: string; ink: string; name: string }[];
+}
+
 /** What holds for this student: App\Sessions\Room\RoomState::own. */
 export interface Own {
     state: string;
@@ -45,6 +57,8 @@ export interface Own {
     seat: string | null;
     pens: Pens | null;
     prompt: string | null;
+    /** Null on a canvas of their own. */
+    together: Sharing | null;
     /** What this student's own place lets them do, where the room lets them. */
     may: May;
     /** Whether the desks may not see it yet: nothing goes out while it is drawn. */

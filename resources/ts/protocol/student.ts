@@ -34,6 +34,8 @@ export interface CanvasAnswer {
     older: { undo: boolean; redo: boolean };
     scene: KeptScene | null;
     operations: Operation[];
+    /** Who made what is in the kept scene, where several draw: ids of operations, by seat. */
+    authors?: Record<string, string[]>;
 }
 
 /** What every page of the session is told. */

@@ -98,6 +98,7 @@ export class RoomPage {
             before !== null &&
             (this.own.state !== 'seated' ||
                 this.own.prompt !== before.prompt ||
+                this.own.together?.group !== before.together?.group ||
                 !this.room.prompts.some(({ id }) => id === present(this.own).prompt))
         ) {
             this.around.moved();

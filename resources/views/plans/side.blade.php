@@ -43,6 +43,10 @@
     </details>
     <details>
         <summary>{{ __('Time, points and checks') }}</summary>
+        <label for="sharing">{{ __('Canvases') }}</label>
+        <select id="sharing" class="form-select">
+            @foreach (Crag\Prompt\Sharing::cases() as $case)<option value="{{ $case->value }}">{{ __($case->word()) }}</option>@endforeach
+        </select>
         <label for="minutes">{{ __('Suggested minutes') }}</label>
         <input id="minutes" class="form-control" type="number" min="1" max="600" step="1">
         <p class="problem" role="alert" data-refused="minutes" data-of="#minutes" hidden></p>

@@ -20,6 +20,8 @@
         </button>
         <span id="timer" class="strip-timer" role="timer" hidden></span>
         <span class="strip-who" dir="auto">{{ $seat->name }}</span>
+        <span id="together" class="strip-together" hidden><x-icon name="people" /><span class="together-count"
+            aria-hidden="true"></span><span class="together-names" role="status" dir="auto"></span></span>
         <span id="saved" class="strip-saved" data-state="saved"><x-icon name="check2" /><span class="saved-words"
             role="status">{{ __('Saved') }}</span></span>
         <div class="strip-do">

@@ -152,6 +152,7 @@ final class PlanTest extends CragTestCase
                 ['name' => 'Answer', 'levels' => []],
             ],
             'tasks' => [['do' => 'arrow', 'words' => '', 'with' => '']],
+            'sharing' => 'group',
         ];
         foreach ($fields as $field => $value) {
             $this->edit($prompt, $field, $prompt->refresh()->value()->toArray()[$field], $value)->assertOk();

@@ -315,7 +315,7 @@ final class LessonTest extends OneStudentTestCase
         $csv = (string) $this->get("/desk/{$this->session->id}/results.csv")
             ->assertOk()
             ->getContent();
-        self::assertMatchesRegularExpression('/^1,Tamsin,1,,2,Nearly,,,\d{4}-[^,]+,yes,,0\r$/m', $csv);
+        self::assertMatchesRegularExpression('/^1,Tamsin,1,,2,Nearly,,,\d{4}-[^,]+,yes,,0,\r$/m', $csv);
         self::assertStringContainsString('"\'=HYPERLINK(""x"")"', $csv);
         self::assertSame(2, $sly->n);
     }

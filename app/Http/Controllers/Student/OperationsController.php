@@ -20,6 +20,6 @@ final class OperationsController
         $work = $request->attributes->get('work');
         abort_unless($work instanceof StudentCanvas, 403);
 
-        return $this->append($request, $work->endedMs, $work->canvas, $append);
+        return $this->append($request, $work->endedMs, $work->canvas, $append, by: $work->author());
     }
 }

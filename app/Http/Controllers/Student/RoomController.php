@@ -227,10 +227,7 @@ final class RoomController
 
     private static function canvas(Request $request, Seat $seat): Canvas
     {
-        return $seat
-            ->canvases()
-            ->findOrFail($request->string('canvas')->toString())
-            ->setRelation('seat', $seat);
+        return $seat->worksOn()->with('seat.members.seat')->findOrFail($request->string('canvas')->toString());
     }
 
     private static function note(string $words): ShortMessage

@@ -96,7 +96,8 @@ final class SeatController
         $position = CatchUp::position($session, Audience::room($session), Audience::seat($seat));
         $prompt = $seat->presentPrompt();
         $canvas = $takeCanvas($seat, $prompt);
-        $canvas = ($canvas->wasRecentlyCreated ? $canvas->refresh() : $canvas)->setRelation('seat', $seat);
+        $holder = $canvas->seat;
+        $canvas = ($canvas->wasRecentlyCreated ? $canvas->refresh() : $canvas)->setRelation('seat', $holder);
         $handOut->got($canvas);
 
         return CanvasJson::opening($canvas, [
@@ -106,13 +107,13 @@ final class SeatController
             'tray' => $prompt->trayInForce()->now->toArray(),
             'position' => (object) $position,
             'ended' => ! $session->isRunning(),
-        ]);
+        ], by: $seat);
     }
 
-    /** Everything that ever happened on a canvas of the student's own. */
+    /** Everything that ever happened on a canvas on which the student works. */
     public function log(Seat $seat, string $canvas): Response
     {
-        return CanvasAnswer::whole($seat->canvases()->findOrFail($canvas));
+        return CanvasAnswer::whole($seat->worksOn()->findOrFail($canvas));
     }
 
     /** What the page missed: events, and operations on the canvas that it shows. */
@@ -126,7 +127,7 @@ final class SeatController
                 ? [Audience::room($session), Audience::seat($seat)]
                 : [Audience::seat($seat)];
         $events = CatchUp::events($session, $request, ...$audiences);
-        $canvas = ! $seat->isIn() ? null : $seat->canvases()->find($request->string('canvas')->toString());
+        $canvas = ! $seat->isIn() ? null : $seat->worksOn()->find($request->string('canvas')->toString());
 
         return CatchUp::answer(
             $events,

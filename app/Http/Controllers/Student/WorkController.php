@@ -34,7 +34,7 @@ final class WorkController
             'seat' => $seat,
             'session' => $seat->session,
             'at' => is_string($at) ? $at : "/seat/{$seat->id}",
-            'canvases' => $seat->canvases()->with('prompt')->get()->sortBy('prompt.n'),
+            'canvases' => $seat->workedOn()->with('prompt')->get()->sortBy('prompt.n'),
             'checks' => FeedbackForStudent::by($seat),
             'notes' => $seat->messages()->get()->reject(static fn (Message $one): bool => $one->isFromStudent()),
         ]);
@@ -43,7 +43,7 @@ final class WorkController
     public function pdf(Seat $seat): BinaryFileResponse
     {
         $canvases = $seat
-            ->canvases()
+            ->workedOn()
             ->with(['seat', 'prompt', 'check'])
             ->get()
             ->sortBy('prompt.n');
@@ -70,13 +70,13 @@ final class WorkController
 
     public function picture(Request $request, Seat $seat, string $canvas): Response
     {
-        return CanvasFile::picture($request, $seat->canvases()->with('prompt.session')->findOrFail($canvas));
+        return CanvasFile::picture($request, $seat->workedOn()->with('prompt.session')->findOrFail($canvas));
     }
 
     public function file(Request $request, Seat $seat, string $canvas, string $format): Response
     {
         return CanvasFile::answer(
-            $seat->canvases()->with('prompt.session')->findOrFail($canvas),
+            $seat->workedOn()->with('prompt.session')->findOrFail($canvas),
             $format,
             $request->integer('page', 1),
         );

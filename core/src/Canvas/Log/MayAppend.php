@@ -47,6 +47,7 @@ final readonly class MayAppend
      * @param  Closure(): Scene  $scene  what is there now
      * @param  Closure(string): ?Question  $question  a question of the prompt, as this student has it, by its id
      * @param  list<Layer>  $layers  those of this canvas
+     * @param  bool  $isShared  whether several students draw on it: nobody empties what is others' too
      */
     public function __construct(
         private int $length,
@@ -58,6 +59,7 @@ final readonly class MayAppend
         private Closure $scene,
         private Closure $question,
         private array $layers = [Layer::Student, Layer::Lead, Layer::Pieces, Layer::Coach],
+        private bool $isShared = false,
     ) {
     }
 
@@ -82,6 +84,9 @@ final readonly class MayAppend
             throw $kind === OperationKind::Answer
                 ? RefusedOperation::onlyAStudent()
                 : RefusedOperation::wrongLayer();
+        }
+        if ($this->isShared && $kind === OperationKind::Clear && $operation->author->seat !== null) {
+            throw RefusedOperation::clearsForOthers();
         }
         if (! $this->tray->allows($operation, $this->nowMs)) {
             throw RefusedOperation::tool();

@@ -58,6 +58,26 @@ enum OperationKind: string
         return array_values(array_filter(self::cases(), static fn (self $kind): bool => $kind->rubsOut()));
     }
 
+    /** Whether what it puts on the page is called by its own id. */
+    private function makes(): bool
+    {
+        return match ($this) {
+            self::Add, self::Cut, self::Straighten, self::Page => true,
+            default => false,
+        };
+    }
+
+    /** @return list<string> the values of those that put something there */
+    public static function making(): array
+    {
+        return array_values(
+            array_map(
+                static fn (self $kind): string => $kind->value,
+                array_filter(self::cases(), static fn (self $kind): bool => $kind->makes()),
+            ),
+        );
+    }
+
     /** Whether it empties a canvas or a page of it. */
     public function empties(): bool
     {

@@ -24,6 +24,11 @@ final class RefusedOperation extends DomainException
         return new self('Someone else made that, so you can’t change it.');
     }
 
+    public static function clearsForOthers(): self
+    {
+        return new self('Others draw here too, so you can’t clear the page. Undo or rub out your own work.');
+    }
+
     public static function notThatKind(): self
     {
         return new self('That can’t be done to this.');

@@ -14,6 +14,7 @@ final readonly class SessionSettings
 {
     /**
      * @param  NameMode  $shownNames  on what is shown to others
+     * @param  NameMode  $penNames  at the pens of those who draw on a canvas together
      * @param  bool  $messages  whether students and teachers write to each other
      * @param  bool  $cover  whether work is hidden from the desk until it is revealed
      * @param  bool  $sound  whether pages make a sound when time is up
@@ -24,6 +25,7 @@ final readonly class SessionSettings
     private function __construct(
         public NameMode $deskNames,
         public NameMode $shownNames,
+        public NameMode $penNames,
         public bool $messages,
         public bool $cover,
         public bool $sound,
@@ -60,6 +62,7 @@ final readonly class SessionSettings
         return new self(
             $names('desk_names', NameMode::Names),
             $names('shown_names', NameMode::Hidden),
+            $names('pen_names', NameMode::Names),
             $flag('messages', true),
             $flag('cover', false),
             $flag('sound', true),
@@ -102,7 +105,8 @@ final readonly class SessionSettings
 
     /**
      * @return array{
-     *     desk_names: string, shown_names: string, messages: bool, cover: bool, sound: bool, light: bool,
+     *     desk_names: string, shown_names: string, pen_names: string,
+     *     messages: bool, cover: bool, sound: bool, light: bool,
      *     offers: bool, keep_back: bool, expires_after: int, unsuitable: string,
      *     watch: array<string, mixed>, feedback: array<string, mixed>,
      * }
@@ -112,6 +116,7 @@ final readonly class SessionSettings
         return [
             'desk_names' => $this->deskNames->value,
             'shown_names' => $this->shownNames->value,
+            'pen_names' => $this->penNames->value,
             'messages' => $this->messages,
             'cover' => $this->cover,
             'sound' => $this->sound,

@@ -28,6 +28,7 @@ enum Refusal: string
     case LeadHidden = 'lead_hidden';
     case OffersOff = 'offers_off';
     case KeepBackOff = 'keep_back_off';
+    case OtherGroup = 'other_group';
 
     public function sentence(): string
     {
@@ -53,6 +54,7 @@ enum Refusal: string
             self::LeadHidden => 'There’s no teacher’s page to look at now.',
             self::OffersOff => 'Your teacher isn’t taking offers now.',
             self::KeepBackOff => 'You can’t ask for that in this session.',
+            self::OtherGroup => 'You’re in another group now, so this can’t go on the old canvas.',
         };
     }
 }

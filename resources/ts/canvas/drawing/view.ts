@@ -58,7 +58,8 @@ export class View {
     private readonly paper: Paper;
     private readonly surfaces = new Surfaces();
     private readonly pictures: Pictures;
-    private readonly pointed: Pointed;
+    /** Where others point, by who they are. */
+    private readonly pointed = new Map<string, Pointed>();
     /** The parts of the page that are drawn anew with the next frame. */
     private readonly stale: Box[] = [];
     private staleFrame = 0;
@@ -96,7 +97,6 @@ export class View {
     ) {
         this.pictures = new Pictures(assets, () => this.drawAll());
         whenLettersCome(() => this.drawAll());
-        this.pointed = new Pointed(frame, () => this.pointed.place(this.page, this.camera));
         this.palette = { stamps, picture: (asset) => this.pictures.of(asset) };
         this.wet = new WetLayer(this.palette);
         this.paper = new Paper(assets);
@@ -160,9 +160,18 @@ export class View {
         this.drawAll();
     }
 
-    /** Where somebody else points; null for nowhere. */
-    pointAt(at: Pointing | null): void {
-        this.pointed.show(at);
+    /**
+     * Where somebody else points; null for nowhere.
+     *
+     * @param  who  where there are several
+     */
+    pointAt(at: Pointing | null, who = ''): void {
+        let one = this.pointed.get(who);
+        if (one === undefined) {
+            one = new Pointed(this.frame, (moved) => moved.place(this.page, this.camera));
+            this.pointed.set(who, one);
+        }
+        one.show(at);
     }
 
     /** Sees what another view of the same frame sees, on the same paper. */
@@ -399,11 +408,21 @@ export class View {
         }
     }
 
+    /** Whether the author of a layer made it: where several draw on it, not what another did. */
+    isOwn(id: string, placed: Placed, layer: Operation['layer']): boolean {
+        return placed.layer === layer && !this.log.isOthers(id);
+    }
+
+    /** The same, and what was handed out to be moved. */
+    isOwnOrPiece(id: string, placed: Placed, layer: Operation['layer']): boolean {
+        return this.isOwn(id, placed, layer) || (layer === 'student' && placed.layer === 'pieces');
+    }
+
     /** What the author of a layer may work on here. */
     *mine(layer: Operation['layer'], pieces: boolean): Iterable<[string, Placed]> {
         for (const one of this.here()) {
             const { layer: its, locked } = one[1];
-            const own = its === layer || (pieces && its === 'pieces' && mayTouch(one[1], layer === 'lead'));
+            const own = this.isOwn(...one, layer) || (pieces && its === 'pieces' && mayTouch(one[1], layer === 'lead'));
             if (own && locked !== true) {
                 yield one;
             }
@@ -686,6 +705,6 @@ export class View {
         const moved = movedFrom(this.drawnWith, this.camera);
         this.frame.classList.toggle('is-moving', moved !== '');
         this.surfaces.root.style.transform = moved;
-        this.pointed.place(this.page, this.camera);
+        this.pointed.forEach((one) => one.place(this.page, this.camera));
     }
 }

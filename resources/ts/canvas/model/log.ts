@@ -18,6 +18,27 @@ export class Log {
     scene: Scene = emptyScene();
     /** Something older than what is here was taken back: only the whole log tells what there is now. */
     isShort = false;
+    /** Who draws here, where several do: the seat of this page's student. */
+    private me: string | null = null;
+    /** What other students made, by the ids of their operations. */
+    private readonly others = new Set<string>();
+
+    /** Several students draw here. `authors` are those of what is folded into the kept scene, by seat. */
+    share(me: string, authors: Record<string, string[]>): void {
+        this.me = me;
+        for (const [seat, made] of Object.entries(authors)) {
+            made.forEach((id) => seat !== me && this.others.add(id));
+        }
+    }
+
+    get isShared(): boolean {
+        return this.me !== null;
+    }
+
+    /** Whether another student made it: an operation, or what it put on the page. */
+    isOthers(id: string): boolean {
+        return this.others.has(operationOf(id));
+    }
 
     /** Begins with a scene that the server kept: the first `n` operations are folded into it. */
     begin(kept: KeptScene | null, n: number): void {
@@ -46,6 +67,8 @@ export class Log {
     /** The same log for another view. */
     copy(): Log {
         const copy = new Log();
+        copy.me = this.me;
+        this.others.forEach((id) => copy.others.add(id));
         copy.base = this.base;
         copy.from = this.from;
         copy.refold();
@@ -156,6 +179,9 @@ export class Log {
             return 'nothing';
         }
         this.ids.set(operation.id, operation);
+        if (this.me !== null && typeof operation.by === 'string' && operation.by !== this.me) {
+            this.others.add(operation.id);
+        }
         if (operation.n === undefined) {
             this.waiting.push(operation);
             return 'end';
@@ -181,4 +207,9 @@ export class Log {
         }
         return first && n > last ? 'nothing' : 'all';
     }
+}
+
+/** The operation that put an object on the page: an object is called by it, or by it and a number. */
+function operationOf(id: string): string {
+    return id.split('.', 1)[0] ?? id;
 }

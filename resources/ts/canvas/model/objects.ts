@@ -214,8 +214,8 @@ export interface Operation {
     s?: number;
     /** Which canvas it is on, as the server says it. */
     canvas?: string;
-    /** Whether the seat's student made it. */
-    mine?: boolean;
+    /** The seat of the student who made it; null for a teacher. Missing while it is on its way from here. */
+    by?: string | null;
     /** To a desk that may not see it yet: it has its place `s` and nothing else. */
     covered?: true;
 }

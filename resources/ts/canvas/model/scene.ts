@@ -390,10 +390,15 @@ function finish(scene: Scene): Scene {
 
 const NOT_UNDOABLE = new Set(['backdrop', 'answer', 'withdraw', 'reinstate']);
 
-/** What the author of a layer can undo and redo, as core/src/Canvas/Log/History.php has it. */
+/**
+ * What the author of a layer can undo and redo, as core/src/Canvas/Log/History.php has it.
+ *
+ * @param  isOthers  where several draw on the layer: whether another made an operation
+ */
 export function history(
     log: Iterable<Operation>,
     layer: Operation['layer'] = 'student',
+    isOthers: (id: string) => boolean = () => false,
 ): { undo?: string; redo?: string } {
     const { kept, withdrawn } = present(inForce(log, true));
     let undoable: string[] = [];
@@ -405,7 +410,7 @@ export function history(
             redoable = [];
         }
         // A page of private notes only stands beside a page of the canvas.
-        if (operation.layer !== layer || (layer === 'private' && operation.kind === 'page')) {
+        if (operation.layer !== layer || isOthers(operation.id) || (layer === 'private' && operation.kind === 'page')) {
             continue;
         }
         const target = operation.body.target ?? '';

@@ -440,8 +440,8 @@ export class ConstructTool implements Tool {
     private all(): [string, Constructed][] {
         const { view, layer } = this.bench;
         const found = [...view.log.scene.objects].filter((one): one is [string, Constructed] => {
-            const [, placed] = one;
-            const isMine = placed.layer === layer || (layer === 'student' && placed.layer === 'pieces');
+            const [id, placed] = one;
+            const isMine = view.isOwnOrPiece(id, placed, layer);
             return placed.page === view.page && isMine && isConstruction(placed) && placed.locked !== true;
         });
         return found.reverse().sort(([, a], [, b]) => Number(b.layer === layer) - Number(a.layer === layer));

@@ -19,8 +19,8 @@ type Place = Pick<Point, 'x' | 'y'>;
 export function guideAt(bench: Pick<Host, 'layer' | 'view'>, at: Point): Guide | null {
     const reach = (at.pointer === 'touch' ? FINGER : REACH) * at.unitsPerPixel;
     let [best, found] = [reach, null as Guide | null];
-    for (const [, placed] of bench.view.here()) {
-        if (!isWorkable(placed, bench.layer)) {
+    for (const [id, placed] of bench.view.here()) {
+        if (!isWorkable(id, placed, bench)) {
             continue;
         }
         const { object } = placed;

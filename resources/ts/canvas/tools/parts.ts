@@ -88,7 +88,7 @@ export class PartsHand implements Tool {
     private find(at: Point): PartsHand['held'] {
         let found: PartsHand['held'] = null;
         for (const [id, placed] of this.bench.view.here()) {
-            if (isWorkable(placed, this.bench.layer) && touches(placed, at.x, at.y, BESIDE)) {
+            if (isWorkable(id, placed, this.bench) && touches(placed, at.x, at.y, BESIDE)) {
                 const part = partAt(placed.object, ...placeIn(placed, at));
                 // At the tip of a pair of compasses a pen draws round the needle.
                 const isPens = part?.name === 'pencil' && ['pen', 'highlighter'].includes(this.bench.settings.tool);
@@ -110,9 +110,12 @@ export function nudged(part: Part, by: readonly [number, number]): Act {
 }
 
 /** A manipulative of one's own, or one that was handed out. */
-export function isWorkable(placed: Placed, layer: Placed['layer']): placed is Handled {
-    const isMine = placed.layer === layer || (layer === 'student' && placed.layer === 'pieces');
-    return placed.object.type === 'manipulative' && isMine && placed.locked !== true;
+export function isWorkable(
+    id: string,
+    placed: Placed,
+    { view, layer }: Pick<Host, 'layer' | 'view'>,
+): placed is Handled {
+    return placed.object.type === 'manipulative' && view.isOwnOrPiece(id, placed, layer) && placed.locked !== true;
 }
 
 /** It goes with the hand from where it was taken hold of. */

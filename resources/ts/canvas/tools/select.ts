@@ -140,7 +140,7 @@ export class SelectTool implements Tool {
         for (const one of this.bench.view.here()) {
             const own =
                 one[1].layer === this.bench.layer ||
-                this.bench.selection.mayMove(one[1]) ||
+                this.bench.selection.mayMove(...one) ||
                 (isStack(one[1]) && one[1].layer === 'pieces');
             if (own && touches(one[1], x, y, reach)) {
                 found = one;
@@ -172,7 +172,7 @@ export class SelectTool implements Tool {
             const within = lasso
                 ? inside(this.outline, x, y)
                 : its.left >= box.left && its.right <= box.right && its.top >= box.top && its.bottom <= box.bottom;
-            if (within && selection.mayMove(placed)) {
+            if (within && selection.mayMove(id, placed)) {
                 chosen.push(id);
             }
         }

@@ -60,7 +60,7 @@ export class Selection {
     }
 
     all(): void {
-        this.choose([...this.bench.view.here()].filter(([, placed]) => this.mayMove(placed)).map(([id]) => id));
+        this.choose([...this.bench.view.here()].filter((one) => this.mayMove(...one)).map(([id]) => id));
     }
 
     clear(): void {
@@ -106,15 +106,15 @@ export class Selection {
     }
 
     /** What its author may move, be it a piece. The teacher may choose what is locked, to unlock it. */
-    mayMove(placed: Placed): boolean {
+    mayMove(id: string, placed: Placed): boolean {
         const teacher = this.bench.layer === 'lead';
         const pieces = placed.layer === 'pieces' && (teacher || this.bench.layer === 'student');
-        return (placed.layer === this.bench.layer || pieces) && mayTouch(placed, teacher);
+        return (this.bench.view.isOwn(id, placed, this.bench.layer) || pieces) && mayTouch(placed, teacher);
     }
 
     get own(): string[] {
         return [...this.placed()]
-            .filter(([, placed]) => placed.layer === this.bench.layer && placed.locked !== true)
+            .filter(([id, placed]) => this.bench.view.isOwn(id, placed, this.bench.layer) && placed.locked !== true)
             .map(([id]) => id);
     }
 

@@ -24,6 +24,8 @@ export class Canvases {
     private connection!: Connection;
     private readonly freshness: Freshness;
     private isLoading = false;
+    /** Several draw on the canvases that are looked at. */
+    private isShared = false;
     private silentBefore = '';
     /** When the states were asked for, and when the server told them of itself. */
     private askedAt = 0;
@@ -97,6 +99,7 @@ export class Canvases {
             // Another was pressed meanwhile, and is what comes.
             return;
         }
+        this.isShared = answer.shared;
         desk.store.put({ isCovered: answer.covered });
         this.grid.fill(answer.seats, answer.kept, answer.operations);
         connection.begin(answer.position);
@@ -171,6 +174,14 @@ export class Canvases {
             bus.tell('tiles', null);
             void this.countStates();
         });
+        bus.on('group', ({ seat }) => {
+            if (this.grid.tiles.has(seat.id)) {
+                this.grid.regroup(seat);
+                void this.countStates();
+            } else if (this.isShared) {
+                void this.look(store.now.looking);
+            }
+        });
         bus.on('seats', () => void this.look(store.now.looking));
         bus.on('check', ({ canvas, level, tally }) => {
             const tile = this.grid.ofCanvas(canvas);
@@ -201,10 +212,10 @@ export class Canvases {
     }
 
     /** A student comes in, goes out, or is called otherwise. */
-    private takeSeat({ seat, state, prompt, canvas, operations }: DeskEvents['seat']): void {
+    private takeSeat({ seat, state, prompt, canvas, isShared, operations }: DeskEvents['seat']): void {
         const { looking, isCovered } = this.desk.store.now;
         const there = this.grid.tiles.get(seat.id);
-        if (state !== 'seated') {
+        if (state !== 'seated' || (isShared && prompt === looking)) {
             this.grid.remove(seat.id);
         } else if (there !== undefined) {
             there.rename(seat);

@@ -62,7 +62,7 @@ export class Colleagues {
             if (name === this.desk.page.name) {
                 continue;
             }
-            const tile = this.grid.tiles.get(seat ?? '');
+            const tile = this.grid.ofSeat(seat ?? '');
             said.push(tile === undefined ? name : fill(words.colleague_at, { name, student: tile.nameShown }));
             if (tile !== undefined) {
                 at.set(tile.seat.id, [...(at.get(tile.seat.id) ?? []), name]);

@@ -133,7 +133,7 @@ export class Looking {
     }
 
     openSeat(seat: string): void {
-        const tile = this.canvases.grid.tiles.get(seat);
+        const tile = this.canvases.grid.ofSeat(seat);
         if (tile !== undefined) {
             this.open(tile);
         }

@@ -49,7 +49,7 @@ export class PickWindow {
     }
 
     private show(pick: number, seat: string, among: number): void {
-        const tile = this.grid.tiles.get(seat);
+        const tile = this.grid.ofSeat(seat);
         this.pick = pick;
         this.seat = seat;
         this.hear(pick, seat);
@@ -62,7 +62,7 @@ export class PickWindow {
     }
 
     private async done(how: string): Promise<void> {
-        const tile = this.grid.tiles.get(this.seat);
+        const tile = this.grid.ofSeat(this.seat);
         if (how === 'undo') {
             await this.desk.run(`${this.desk.address}/pick/${this.pick}/undo`, {});
         } else if (how === 'again') {

@@ -33,6 +33,11 @@
                 title="{{ __('Students can’t see it any more; their work is kept') }}">{{ __('Hide') }}</button>
         @endif
     @endif
+    <label class="rail-share"><span>{{ __('Canvases') }}</span>
+        <select class="form-select form-select-sm" name="sharing" data-to="{{ $at }}/share">
+            @foreach (Crag\Prompt\Sharing::cases() as $case)<option value="{{ $case->value }}"
+                @selected($case === $prompt->sharing())>{{ __($case->word()) }}</option>@endforeach
+        </select></label>
     <div class="rail-steps">
         <button class="rail-step" data-post="{{ $at }}/move" data-body='{"by":-1}'
             @disabled($loop->first)><x-icon name="arrow-up" /><span

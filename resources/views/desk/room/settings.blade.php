@@ -6,7 +6,8 @@
             <fieldset class="watch-settings">
                 <legend>{{ __('Names') }}</legend>
                 @foreach (['desk_names' => [__('Names on the desk'), $settings->deskNames],
-                    'shown_names' => [__('Names on what is shown to others'), $settings->shownNames]] as $field => [$word,
+                    'shown_names' => [__('Names on what is shown to others'), $settings->shownNames],
+                    'pen_names' => [__('Names beside the pens on shared canvases'), $settings->penNames]] as $field => [$word,
                     $mode])
                     <label for="{{ $field }}">{{ $word }}</label>
                     <select id="{{ $field }}" name="{{ $field }}" class="form-select mb-2">

@@ -27,6 +27,7 @@
                 <button class="strata strata-button" data-do="strata" data-level=""
                     title="{{ __('Check (0 to 3)') }}"><i></i><i></i><i></i></button>
             </div>
+            <span class="tile-members" hidden></span>
             <span class="tile-said"><span class="tile-answer" dir="auto"></span></span>
             <span class="tile-signal visually-hidden"></span>
         </div>

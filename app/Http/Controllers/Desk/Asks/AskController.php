@@ -19,6 +19,7 @@ use Crag\Json\UnreadableFields;
 use Crag\Plan\PromptPages;
 use Crag\Prompt\Backdrop\UsualPaper;
 use Crag\Prompt\Question\Question;
+use Crag\Session\Room\SeatState;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Screen\Letter;
 use Crag\Session\Screen\ScreenView;
@@ -87,8 +88,8 @@ final class AskController
             $request->input('seats') === null
                 ? null
                 : $session
-                    ->seated()
-                    ->whereIn('id', $request->array('seats'))
+                    ->people($request->array('seats'))
+                    ->where('state', SeatState::Seated)
                     ->pluck('id')
                     ->map(strval(...))
                     ->values()

@@ -69,6 +69,7 @@ final class KeepController
     /** Everything that is kept about one student. */
     public function everything(LiveSession $session, Seat $student): BinaryFileResponse
     {
+        abort_if($student->isGroup(), 404);
         $file = sys_get_temp_dir().'/crag-student-'.Str::random(12);
         OneStudent::zip($student->setRelation('session', $session), $file);
 
@@ -81,6 +82,7 @@ final class KeepController
 
     public function forgetStudent(LiveSession $session, Seat $student, ForgetStudent $forget): RedirectResponse
     {
+        abort_if($student->isGroup(), 404);
         $forget($session, $student->setRelation('session', $session));
 
         return redirect()

@@ -10,9 +10,11 @@ use App\Models\Prompt;
 use App\Sessions\Room\ChangePrompts;
 use App\Sessions\Work\HandOutWork;
 use App\Sessions\Work\SendWork;
+use App\Sessions\Work\ShareCanvases;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\Prompt as PromptValue;
+use Crag\Prompt\Sharing;
 use Crag\Session\Room\PromptState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -44,6 +46,23 @@ final class PromptsController
         );
 
         return ActAnswer::of($request, $this->steer->set($session, $prompt, $state));
+    }
+
+    /** One canvas for each, for each group, or for everyone; what was drawn before stays where it is. */
+    public function share(
+        Request $request,
+        LiveSession $session,
+        Prompt $prompt,
+        ShareCanvases $share,
+    ): JsonResponse {
+        $request->validate(['sharing' => ['required', Rule::enum(Sharing::class)]]);
+        $share($session, $prompt, Sharing::from($request->string('sharing')->toString()));
+
+        return response()->json(['said' => match ($prompt->sharing()) {
+            Sharing::Each => __('Everyone has a canvas of their own again. The shared ones are kept.'),
+            Sharing::Group => __('Groups share a canvas now. Whoever has no group draws alone.'),
+            Sharing::Everyone => __('Everyone draws on one canvas now. Their own are kept.'),
+        }]);
     }
 
     public function move(Request $request, LiveSession $session, Prompt $prompt): JsonResponse

@@ -46,7 +46,7 @@ final class RoomController
             : ($request->input('seats') === null
                 ? null
                 : $request->array('seats'));
-        $seats = $ids === null ? [null] : $session->seats()->whereIn('id', $ids)->get()->all();
+        $seats = $ids === null ? [null] : $session->people($ids)->all();
         abort_if($seats === [], 404);
         $isDown = $request->boolean('down');
         $act = null;

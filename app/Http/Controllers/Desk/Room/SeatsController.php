@@ -33,6 +33,15 @@ final class SeatsController
     /** What was written to and fro with one student, and what can be done. */
     public function show(Request $request, LiveSession $session, Seat $student): View
     {
+        if ($student->isGroup()) {
+            return view('desk.room.group-body', [
+                'session' => $session,
+                'group' => $student,
+                'members' => $student->people(),
+                'deeds' => Deeds::of($request, $session),
+            ]);
+        }
+
         return view('desk.room.talk-body', [
             'session' => $session,
             'seat' => $student,
@@ -167,7 +176,7 @@ final class SeatsController
     /** @return Collection<int, Seat> */
     private function seats(Request $request, LiveSession $session): Collection
     {
-        return $session->seats()->whereIn('id', $request->array('seats'))->get();
+        return $session->people($request->array('seats'));
     }
 
     private function seat(Request $request, LiveSession $session): Seat

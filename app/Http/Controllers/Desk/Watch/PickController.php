@@ -24,7 +24,7 @@ final class PickController
             $session,
             $request->input('seats') === null
                 ? null
-                : array_values(array_filter($request->array('seats'), is_string(...))),
+                : array_values($session->people($request->array('seats'))->modelKeys()),
         );
         abort_if($pick === null, 422, __('Nobody is here to pick.'));
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Desk\Watch;
 
 use App\Canvas\KeptScene;
+use App\Canvas\Together;
 use App\Http\CurrentTeacher;
 use App\Live\Audience;
 use App\Live\CatchUp;
@@ -20,6 +21,7 @@ use App\Sessions\Room\EachSeat;
 use App\Sessions\Watch\Colleagues;
 use App\Sessions\Watch\DeskLooks;
 use App\Sessions\Watch\Watching;
+use Crag\Prompt\Sharing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -28,20 +30,15 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** What the grid asks for. */
 final class WatchController
 {
-    /** Every seat with its canvas for a prompt: each canvas's kept scene, and what came since. */
+    /** Every seat, or group, with its canvas for a prompt: each canvas's kept scene, and what came since. */
     public function canvases(LiveSession $session, Prompt $prompt): StreamedResponse
     {
         $position = CatchUp::position($session, Audience::room($session), Audience::desk($session));
         $position['operations'] = LiveSession::query()->whereKey($session->id)->firstOrFail()->operation_count;
         $isCovered = $prompt->isCovered();
-        $canvases = $prompt
-            ->canvases()
-            ->whereIn('seat_id', $session->seated()->reorder()->select('id'))
-            ->get()
-            ->keyBy('seat_id');
-        $seats = $session
-            ->seated()
-            ->get()
+        $holders = Together::holders($session, $prompt);
+        $canvases = $prompt->canvases()->whereIn('seat_id', $holders->pluck('id'))->get()->keyBy('seat_id');
+        $seats = $holders
             ->map(
                 static fn (Seat $seat): array => [
                     ...$seat->announcement(),
@@ -69,6 +66,8 @@ final class WatchController
                 json_encode($prompt->id),
                 ',"covered":',
                 json_encode($isCovered),
+                ',"shared":',
+                json_encode($prompt->sharing() !== Sharing::Each),
                 ',"position":',
                 json_encode($position),
                 ',"seats":',

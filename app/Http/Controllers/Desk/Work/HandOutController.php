@@ -29,6 +29,7 @@ use Crag\Prompt\Backdrop\BackdropKind;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\Prompt as PromptValue;
 use Crag\Render\SceneSvg;
+use Crag\Session\Room\SeatState;
 use Crag\Session\Rules\Deed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -90,7 +91,7 @@ final class HandOutController
         $seats =
             $request->input('seats') === null
                 ? null
-                : $session->seated()->whereIn('id', $request->array('seats'))->get()->all();
+                : $session->people($request->array('seats'))->where('state', SeatState::Seated)->all();
         abort_if($seats === [], 422, __('Choose at least one student.'));
         CurrentRole::check($request, $session, $seats === null ? Deed::HandOut : Deed::HandOutToSome);
         try {

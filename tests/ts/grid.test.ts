@@ -117,7 +117,7 @@ test('a filter keeps who has come to be like it and does not drop who is so no l
 
 /** Whether so many tiles stand within a height, in rows as the page lays them out. */
 function fits(count: number, width: number, height: number, hasAnswers: boolean): boolean {
-    const wide = tileWidth(count, width, height, 900, hasAnswers);
+    const wide = tileWidth(count, width, height, 900, Number(hasAnswers));
     const columns = Math.floor((width + 8) / (wide + 8));
     const rows = Math.ceil(count / columns);
     return columns >= 1 && rows * (pictureSize(wide)[1] + 33 + (hasAnswers ? 22 : 0)) + (rows - 1) * 8 <= height;
@@ -128,17 +128,17 @@ test('a class fits on one screen as long as its tiles can be read', () => {
         assert.ok(fits(count, 1240, 660, false), `${count} tiles`);
         assert.ok(fits(count, 1240, 660, true), `${count} tiles with answers`);
     }
-    const narrowest = tileWidth(1000, 1240, 660, 900, false);
+    const narrowest = tileWidth(1000, 1240, 660, 900, 0);
     assert.ok(narrowest > 120 && narrowest <= 130, String(narrowest));
-    assert.ok(tileWidth(1, 1240, 660, 300, false) <= 300);
-    assert.ok(tileWidth(24, 1240, 660, 900, false) > tileWidth(48, 1240, 660, 900, false));
-    assert.ok(tileWidth(0, 1240, 660, 300, false) > 0);
+    assert.ok(tileWidth(1, 1240, 660, 300, 0) <= 300);
+    assert.ok(tileWidth(24, 1240, 660, 900, 0) > tileWidth(48, 1240, 660, 900, 0));
+    assert.ok(tileWidth(0, 1240, 660, 300, 0) > 0);
 });
 
 test('a picture is whole pixels high at every width a tile can have', () => {
     const widths = new Set(
         [1, 3, 12, 30, 60, 100].flatMap((count) =>
-            [800, 1240, 1877].map((width) => tileWidth(count, width, 700, 900, false)),
+            [800, 1240, 1877].map((width) => tileWidth(count, width, 700, 900, 0)),
         ),
     );
     assert.ok(widths.size > 5);

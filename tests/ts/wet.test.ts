@@ -72,7 +72,7 @@ test('tiles of a class of 30 fit beside the rail at 1280 by 800, with a line of 
         [true, 610, 50],
     ] as const) {
         for (const count of [1, 2, 7, 24, 30, ...(hasAnswers ? [] : [35])]) {
-            const tile = tileWidth(count, width, height, 420, hasAnswers);
+            const tile = tileWidth(count, width, height, 420, Number(hasAnswers));
             const columns = Math.floor((width + 8) / (tile + 8));
             const rows = Math.ceil(count / columns);
             assert.ok(tile >= 130 && tile <= 420 && (tile - 2) % 8 === 0, `${count}: ${tile}`);
@@ -82,9 +82,9 @@ test('tiles of a class of 30 fit beside the rail at 1280 by 800, with a line of 
             );
         }
     }
-    assert.equal(tileWidth(100, width, 644, 420, false), 130);
+    assert.equal(tileWidth(100, width, 644, 420, 0), 130);
     // A picture of whole pixels: 192 by 120, and its border.
-    assert.equal(tileWidth(4, width, 644, 200, false), 194);
+    assert.equal(tileWidth(4, width, 644, 200, 0), 194);
 });
 
 test('sentences are filled in', () => {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Pages;
 
+use App\Canvas\Together;
 use App\Http\CurrentRole;
 use App\Http\CurrentTeacher;
 use App\Http\Words\DeskKeys;
@@ -15,6 +16,7 @@ use App\Models\Show\Showcase;
 use App\Sessions\Room\UndoAct;
 use Crag\Canvas\Drawing\Palette;
 use Crag\Canvas\Drawing\StampArt;
+use Crag\Prompt\Sharing;
 use Crag\Session\Room\SeatState;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Screen\OfferState;
@@ -65,7 +67,8 @@ final class DeskPage
                 'canvases as sent_count' => static fn ($query) => $inRoom($query)->whereNotNull('sent_at_ms'),
             ])
             ->with(['canvases' => $inRoom, 'canvases.check'])
-            ->get();
+            ->get()
+            ->each(static fn (Prompt $prompt) => self::countShared($session, $prompt));
 
         $seats = $session
             ->seats()
@@ -103,6 +106,18 @@ final class DeskPage
                 ->limit(8)
                 ->get(),
         ];
+    }
+
+    /** Where several draw on one canvas, what stands on the others is not counted. */
+    private static function countShared(LiveSession $session, Prompt $prompt): void
+    {
+        if ($prompt->sharing() !== Sharing::Each) {
+            $now = $prompt->canvases->whereIn('seat_id', Together::holders($session, $prompt)->pluck('id'));
+            $prompt->setRelation('canvases', $now);
+            $prompt->setAttribute('canvases_count', $now->count());
+            $prompt->setAttribute('started_count', $now->whereNotNull('last_stroke_ms')->count());
+            $prompt->setAttribute('sent_count', $now->whereNotNull('sent_at_ms')->count());
+        }
     }
 
     /** @return list<array{string, string}> canvas and page of each that is shown as it is now */

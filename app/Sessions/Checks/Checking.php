@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions\Checks;
 
+use App\Canvas\Together;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
@@ -69,7 +70,7 @@ final readonly class Checking
                     'canvas' => $canvas->id,
                     'seat' => $canvas->seat_id,
                     'level' => $canvas->check?->level?->value,
-                    'tally' => self::tally($canvas->prompt_id),
+                    'tally' => self::tally($session, $canvas->prompt),
                 ];
                 ($this->announce)($session, Audience::desk($session), 'check', $told);
                 foreach ($session->settings->feedback->isNothing() ? [] : $canvas->seat?->people() ?? [] as $seat) {
@@ -131,12 +132,12 @@ final readonly class Checking
     }
 
     /** @return array<array-key, int> */
-    private static function tally(string $prompt): array
+    private static function tally(LiveSession $session, Prompt $prompt): array
     {
         return LevelTally::of(
-            Canvas::query()
-                ->where('prompt_id', $prompt)
-                ->whereNotNull('seat_id')
+            $prompt
+                ->canvases()
+                ->whereIn('seat_id', Together::holders($session, $prompt)->pluck('id'))
                 ->with('check')
                 ->get()
                 ->map(static fn (Canvas $one) => $one->check?->level),

@@ -11,12 +11,13 @@ enum Sharing: string
     case Group = 'group';
     case Everyone = 'everyone';
 
+    /** What comes after "one canvas". */
     public function word(): string
     {
         return match ($this) {
-            self::Each => 'One for each student',
-            self::Group => 'One for each group',
-            self::Everyone => 'One for everyone',
+            self::Each => 'for each student',
+            self::Group => 'for each group',
+            self::Everyone => 'for everyone',
         };
     }
 

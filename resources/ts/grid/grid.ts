@@ -378,7 +378,13 @@ export class Grid {
         const style = getComputedStyle(space);
         const width = space.clientWidth - parseFloat(style.paddingLeft) - parseFloat(style.paddingRight);
         const height = space.clientHeight - parseFloat(style.paddingTop) - parseFloat(style.paddingBottom);
-        const tile = tileWidth(shown, width, height, this.widest, this.list.classList.contains('has-answers'), shape);
+        const { classList } = this.list;
+        classList.toggle(
+            'has-members',
+            [...this.tiles.values()].some((tile) => tile.isGroup),
+        );
+        const lines = ['has-answers', 'has-members'].filter((line) => classList.contains(line)).length;
+        const tile = tileWidth(shown, width, height, this.widest, lines, shape);
         this.list.style.setProperty('--tile', `${tile}px`);
         this.list.style.columnGap = `${columnGap(shown, width, tile)}px`;
         this.list.style.setProperty('--shape', String(shape));

@@ -4,7 +4,7 @@ const GAP = 8;
 const WIDEST_GAP = 40;
 /** What a tile's frame adds to its picture, and a line of answers to the frame. */
 const FRAME = 33;
-const ANSWERS = 22;
+const LINE = 22;
 const NARROWEST = 130;
 /** A tile's border on both sides. */
 const BORDER = 2;
@@ -34,10 +34,11 @@ export function tileWidth(
     width: number,
     height: number,
     widest: number,
-    hasAnswers: boolean,
+    /** In each frame beside the first: what is answered, who is in a group. */
+    lines: number,
     shape: number = SHAPES[1],
 ): number {
-    const frame = FRAME + (hasAnswers ? ANSWERS : 0);
+    const frame = FRAME + lines * LINE;
     let best = 0;
     for (let columns = 1; columns <= Math.max(1, count); columns++) {
         const rows = Math.ceil(count / columns);

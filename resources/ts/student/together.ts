@@ -1,5 +1,5 @@
 import { decodeInk } from '../canvas/model/ink';
-import type { WetInk } from '../canvas/model/objects';
+import { TENTHS, type WetInk } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { showWet } from '../grid/tile';
 import { Ration } from '../live/ink';
@@ -75,7 +75,13 @@ export class Together {
             const point = ink.p === undefined ? undefined : decodeInk(ink.p).at(-1);
             if (point !== undefined) {
                 this.bench.view.pointAt(
-                    { x: point[0], y: point[1], page: ink.g ?? '', name: member.name, colour: (at % COLOURS) + 1 },
+                    {
+                        x: point[0] / TENTHS,
+                        y: point[1] / TENTHS,
+                        page: ink.g ?? '',
+                        name: member.name,
+                        colour: (at % COLOURS) + 1,
+                    },
                     member.seat,
                 );
             }

@@ -250,6 +250,9 @@ export class CloseUp {
         if (tile === null) {
             return;
         }
+        const members = element('#closeup-members');
+        members.hidden = !tile.isGroup;
+        members.replaceChildren(...element('.tile-members', tile.root).cloneNode(true).childNodes);
         element('#closeup-state').textContent = element('.tile-state-words', tile.root).textContent;
         const reasons = this.reasons(tile.seat.id);
         const signals = element('#closeup-signals');
@@ -418,6 +421,8 @@ export class CloseUp {
     private name(tile: Tile): void {
         element('#closeup-name .name-real').textContent = tile.seat.name;
         element('#closeup-name .name-seat').textContent = element('.tile-name .name-seat', tile.root).textContent;
+        // A group is not sent out: its members are, each from their own panel.
+        this.root.querySelector('[data-do=send-out-one]')?.toggleAttribute('hidden', tile.isGroup);
         for (const link of this.root.querySelectorAll<HTMLAnchorElement>('[data-format]')) {
             link.href = `${this.settings.address}/work/${tile.seat.canvas}.${link.dataset.format}`;
         }

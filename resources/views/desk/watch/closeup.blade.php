@@ -21,6 +21,7 @@
                 title="{{ __('The next one (→)') }}"><x-icon name="chevron-right" /><span
                 class="visually-hidden">{{ __('The next one') }}</span></button>
             <h2 id="closeup-name" tabindex="-1"><span class="name-real" dir="auto"></span><span class="name-seat"></span></h2>
+            <span id="closeup-members" class="tile-members" hidden></span>
             <span id="closeup-state" class="panel-state"></span>
             <span id="closeup-saved" class="panel-state" role="status"></span>
             <div class="closeup-modes" role="group" aria-label="{{ __('What your pen does') }}">

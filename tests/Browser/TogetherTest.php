@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Browser\Page;
+use Tests\Support\BrowserTestCase;
+
+/** A lesson on shared canvases: three at one, one of them on a phone and one without a network for a while. */
+final class TogetherTest extends BrowserTestCase
+{
+    private const CONTROL = "\u{E009}";
+
+    private Page $teacher;
+
+    /** @var array<string, Page> by name */
+    private array $at = [];
+
+    protected function setUp(): void
+    {
+        [$this->teacher, $code] = $this->startLesson();
+        $this->at = [
+            'Wren' => $this->join('Wren', $code, 390, 844),
+            'Ruan' => $this->join('Ruan', $code),
+            'Olwen' => $this->join('Olwen', $code),
+            'Piers' => $this->join('Piers', $code),
+        ];
+        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 4, 'four tiles');
+    }
+
+    public function test_a_group_draws_on_one_canvas_and_loses_nothing(): void
+    {
+        ['Wren' => $wren, 'Ruan' => $ruan, 'Olwen' => $olwen, 'Piers' => $piers] = $this->at;
+        $olwen->draw('#page-frame', [[0.1, 0.1], [0.2, 0.2]]);
+        $olwen->until(fn (): bool => $this->stored('Olwen') === 1, 'a stroke on her own canvas');
+        $this->group(['Wren', 'Ruan', 'Olwen'], ['Piers']);
+        $this->share('group');
+        $canvas = $this->open($olwen);
+        foreach ([$wren, $ruan] as $page) {
+            $page->until(fn (): bool => $this->open($page) === $this->open($olwen), 'the group’s canvas');
+        }
+        self::assertNotSame($canvas, $this->open($piers));
+        $olwen->until(fn (): bool => $this->inked($olwen, '#page') === 0, 'a canvas that is empty');
+        $ruan->waitForText('#together', 'With Wren, Olwen');
+
+        // While a pen is down the others see it, and whose it is; the desk sees it on the group's tile.
+        $wren->draw('#page-frame', [[0.2, 0.2], [0.5, 0.4], [0.8, 0.2]], 'mouse', 16, false);
+        foreach ([$ruan, $olwen] as $page) {
+            $page->until(fn (): bool => $this->inked($page, '#page') > 0, 'ink that is still wet');
+            $page->waitForText('.page-pointer', 'Wren');
+        }
+        self::assertSame(0, $this->inked($piers, '#page'));
+        $this->teacher->until(
+            fn (): bool => str_contains($this->teacher->text('.tile-members .is-drawing'), 'Wren'),
+            'who draws on the tile',
+        );
+        $wren->lift();
+
+        // One is without a network for a while; what both draw meanwhile is there afterwards, in one order.
+        $olwen->offline(true);
+        $olwen->draw('#page-frame', [[0.2, 0.6], [0.4, 0.7]]);
+        $ruan->draw('#page-frame', [[0.6, 0.6], [0.8, 0.7]], 'touch');
+        $ruan->until(fn (): bool => $this->stored('Ruan') === 1, 'a stroke beside it');
+        $olwen->offline(false);
+        $olwen->until(fn (): bool => $this->stored('Olwen') === 2, 'what was drawn without a network');
+        $this->alike(3);
+
+        // Undo takes back one's own, and nobody empties what is others' too.
+        $wren->click('#undo');
+        $this->alike(2);
+        self::assertFalse($wren->find('#undo')->isEnabled());
+        $ruan->press(self::CONTROL, 'z');
+        $this->alike(1);
+        $ruan->press(self::CONTROL, 'y');
+        $this->alike(2);
+        $this->assertAccessible($this->teacher, 'a desk with a group');
+        $this->assertAccessible($ruan, 'a shared canvas');
+
+        // In another group there is another canvas, and what was drawn stays where it is.
+        $this->group(['Wren', 'Ruan'], ['Piers', 'Olwen']);
+        $olwen->until(fn (): bool => $this->open($olwen) === $this->open($piers), 'the other group’s canvas');
+        $olwen->until(fn (): bool => $this->inked($olwen, '#page') === 0, 'an empty canvas');
+        $ruan->draw('#page-frame', [[0.3, 0.3], [0.4, 0.4]], 'mouse', 16, false);
+        $this->teacher->until(
+            fn (): bool => str_contains($this->teacher->text('.tile-members .is-drawing'), 'Ruan'),
+            'ink of the first group',
+        );
+        self::assertSame(0, $this->inked($olwen, '#page'), 'who has left sees nothing more of it');
+        $ruan->lift();
+        $ruan->until(fn (): bool => $this->objects($ruan) === 3, 'the work of who has left');
+
+        // Each has their own again, with what was on it.
+        $this->share('each');
+        $olwen->until(fn (): bool => $this->inked($olwen, '#page') > 0, 'her own stroke');
+        $olwen->until(fn (): bool => $this->objects($olwen) === 1, 'that stroke alone');
+        foreach ([$this->teacher, $wren, $ruan, $piers] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+
+    public function test_two_hands_reach_for_one_piece_and_it_lies_at_one_place_everywhere(): void
+    {
+        $this->share('everyone');
+        $pages = array_values($this->at);
+        foreach ($pages as $page) {
+            $page->until(fn (): bool => $this->open($page) === $this->open($pages[0]), 'one canvas for all');
+        }
+        $this->handOutAPiece();
+        foreach ($pages as $page) {
+            $page->until(fn (): bool => $this->objects($page) === 1, 'the piece');
+        }
+        [$wren, $ruan] = $pages;
+        foreach ([$wren, $ruan] as $page) {
+            $page->option('[data-tool=move]');
+        }
+        // Both have it in the hand before either lets go.
+        [$from, $low] = [[0.25, 0.2], [0.25, 0.6]];
+        $wren->draw('#page .page-paper', [$from, [0.3, 0.3], $low], 'mouse', 16, false);
+        $ruan->draw('#page .page-paper', [$from, [0.5, 0.2], [0.7, 0.2]], 'mouse', 16, false);
+        $wren->lift();
+        $wren->until(fn (): bool => $this->moves() === 1, 'the first to let go');
+        $ruan->lift();
+        $ruan->until(fn (): bool => $this->moves() === 2, 'the second');
+        $this->alike(1);
+    }
+
+    /** The page with this many objects, alike for everyone who draws there. */
+    private function alike(int $objects): void
+    {
+        $first = null;
+        foreach ($this->at as $name => $page) {
+            if ($this->open($page) !== $this->open($this->at['Ruan'])) {
+                continue;
+            }
+            $page->until(fn (): bool => $this->objects($page) === $objects, "{$objects} objects for {$name}");
+            $first ??= $this->scene($page);
+            $page->until(fn (): bool => $this->scene($page) === $first, "the same for {$name}");
+        }
+    }
+
+    private function open(Page $page): mixed
+    {
+        return $page->run('return document.querySelector("#page-frame").dataset.ready');
+    }
+
+    private function objects(Page $page): int
+    {
+        return count((array) json_decode((string) $this->scene($page), true));
+    }
+
+    /** What lies on the page and where, as the list of what is there says it. */
+    private function scene(Page $page): mixed
+    {
+        return $page->run(
+            'return JSON.stringify([...document.querySelectorAll("#bench .bench-objects .object")].map((one) => one.textContent))',
+        );
+    }
+
+    private function moves(): int
+    {
+        return (int) $this->sql("select count(*) from operations where kind = 'arrange'");
+    }
+
+    private function share(string $how): void
+    {
+        $select = '.rail-actions:not([hidden]) [name=sharing]';
+        $this->teacher->find($select);
+        $this->teacher->choose($select, $how);
+    }
+
+    /** @param  list<string>  ...$groups  names */
+    private function group(array ...$groups): void
+    {
+        $seats = [];
+        foreach ($groups as $names) {
+            $seats[] = array_map(
+                fn (string $name): mixed => $this->sql('select id from seats where name = ? order by rowid desc', [$name]),
+                $names,
+            );
+        }
+        $this->ask('groups', ['groups' => $seats]);
+    }
+
+    private function handOutAPiece(): void
+    {
+        $prompt = $this->teacher->run('return document.querySelector("#grid").dataset.ready');
+        $this->ask("prompt/{$prompt}/hand-out", [
+            'what' => 'pieces',
+            'mode' => 'pieces',
+            'page' => 0,
+            'seats' => null,
+            'objects' => [['object' => [
+                'type' => 'piece',
+                'alt' => 'Beam',
+                'locked' => false,
+                'stack' => false,
+                'of' => [
+                    'type' => 'rectangle', 'x' => 2000, 'y' => 1000, 'w' => 4000, 'h' => 2000,
+                    'colour' => '#25323b', 'width' => 40, 'filled' => true,
+                ],
+            ]]],
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $body */
+    private function ask(string $what, array $body): void
+    {
+        $status = $this->teacher->driver->executeAsyncScript(
+            <<<'JS'
+            const [what, body, done] = arguments;
+            fetch(`${location.pathname}/${what}`, {
+                method: 'POST',
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json' },
+                body: JSON.stringify(body),
+            }).then(({ status }) => done(status));
+            JS
+            ,
+            [$what, $body],
+        );
+        self::assertSame(200, $status);
+    }
+}

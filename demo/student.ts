@@ -28,7 +28,7 @@ type Told =
     | { type: 'prompt'; body: { prompt: { id: string } } }
     | { type: 'room'; body: { room: { pens: unknown } } }
     | { type: 'handout'; body: { handout: string } }
-    | { type: 'own'; body: { own: { ask?: Asked | null } } }
+    | { type: 'own'; body: { own: { ask?: Asked | null; prompt: string | null; together: Near | null } } }
     | { type: 'ended' };
 
 interface Asked {
@@ -63,11 +63,19 @@ function guess({ kind, options, from, to }: Asked['question']): unknown {
     }
 }
 
+/** Where ink on a canvas that several draw on goes. */
+interface Near {
+    group: string;
+    channel: string;
+    ink: string;
+}
+
 /** What a page begins with, as far as a simulated one goes by it. */
 interface Opening {
     canvas: string;
     ended: boolean;
     waiting?: boolean;
+    own?: { together: Near | null };
 }
 
 /** One simulated student: joins over HTTP, opens the socket, draws wet and posts dry, as a browser's page does. */
@@ -79,6 +87,7 @@ export class SimulatedStudent {
     private seat = '';
     private session = '';
     private ink = '';
+    private near: Near | null = null;
     private canvas = '';
     /** Up to here the canvas's log is whole. */
     private known = 0;
@@ -96,7 +105,7 @@ export class SimulatedStudent {
     private key = '';
     private arePensDown = false;
     private answered = '';
-    private ahead: { canvas: string; waiting?: boolean; prompt: { id: string } } | undefined;
+    private ahead: (Opening & { prompt: { id: string } }) | undefined;
     /** A message of ink has gone out: its stroke, and the number of its first point. */
     sendsPoint: ((stroke: string, index: number) => void) | undefined;
     /** Ended sessions take no more strokes. */
@@ -182,7 +191,7 @@ export class SimulatedStudent {
             }
             if (made > sent) {
                 const message: WetInk = {
-                    k: this.ink,
+                    k: this.near?.ink ?? this.ink,
                     c: this.canvas,
                     o: id,
                     s: [stroke.colour, stroke.width],
@@ -204,7 +213,12 @@ export class SimulatedStudent {
     async type(text: Text): Promise<string> {
         const id = newId();
         for (let i = 1; i <= text.text.length; i++) {
-            this.send({ k: this.ink, c: this.canvas, o: id, t: { ...text, text: text.text.slice(0, i) } });
+            this.send({
+                k: this.near?.ink ?? this.ink,
+                c: this.canvas,
+                o: id,
+                t: { ...text, text: text.text.slice(0, i) },
+            });
             await sleep(70 + Math.random() * 120);
         }
         await this.post('add', { object: text }, id);
@@ -332,8 +346,21 @@ export class SimulatedStudent {
     private async begin(answer: Opening): Promise<void> {
         this.canvas = answer.canvas;
         this.over ||= answer.ended;
+        if (answer.own !== undefined) {
+            this.drawNear(answer.own.together);
+        }
         if (answer.waiting === true) {
             await this.acknowledge();
+        }
+    }
+
+    /** Ink goes where those hear it who draw on the same canvas, or to the desks alone. */
+    private drawNear(near: Near | null): void {
+        const moves = near?.channel !== this.near?.channel;
+        this.near = near;
+        if (moves && this.line !== null) {
+            // It opens again of itself, where it belongs now.
+            this.line.close();
         }
     }
 
@@ -353,7 +380,10 @@ export class SimulatedStudent {
     private open(what: 'seat' | 'wet', begun: (socket: WebSocket) => void): Promise<void> {
         return new Promise((opened) => {
             const socket = new WebSocket(
-                `${this.base.replace(/^http/, 'ws')}/live/${what}/${this.session}/${this.seat}`,
+                this.base.replace(/^http/, 'ws') +
+                    (what === 'wet' && this.near !== null
+                        ? `/live/near/${this.session}/${this.seat}/${this.near.channel}`
+                        : `/live/${what}/${this.session}/${this.seat}`),
                 { headers: { Cookie: this.visitor.cookie } },
             );
             begun(socket);
@@ -376,7 +406,7 @@ export class SimulatedStudent {
             operations?: Operation[];
             kept?: Kept;
             event?: Told;
-            opening?: { canvas: string; waiting?: boolean; prompt: { id: string } };
+            opening?: Opening & { prompt: { id: string } };
         };
         const at = Date.now();
         if (kept !== undefined) {
@@ -388,6 +418,7 @@ export class SimulatedStudent {
             this.ahead = opening;
         } else if (event?.type === 'prompt' && this.ahead?.prompt.id === event.body.prompt.id) {
             this.canvas = this.ahead.canvas;
+            this.drawNear(this.ahead.own?.together ?? null);
             if (this.ahead.waiting === true) {
                 void this.acknowledge();
             }
@@ -405,6 +436,11 @@ export class SimulatedStudent {
             void this.acknowledge(event.body.handout);
         } else if (event?.type === 'own') {
             this.answer(event.body.own.ask ?? null);
+            if (event.body.own.together?.group !== this.near?.group) {
+                void this.takeCanvas().catch(() => undefined);
+            } else {
+                this.drawNear(event.body.own.together);
+            }
         } else if (event?.type === 'ended') {
             this.leave();
         }

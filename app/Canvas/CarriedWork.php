@@ -8,6 +8,7 @@ use App\Models\Asset;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
+use App\Models\Member;
 use App\Models\Prompt;
 use App\Models\Seat;
 use Illuminate\Support\Facades\DB;
@@ -18,9 +19,16 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class CarriedWork
 {
-    /** The same student in the earlier session: by the class list, or else by the name. */
+    /** The same student in the earlier session: by the class list, or else by the name; of a group, the same group. */
     public static function seat(Seat $seat): ?Seat
     {
+        if ($seat->isGroup()) {
+            return Seat::query()
+                ->where('live_session_id', $seat->session->carries_on_id)
+                ->where('stands_for', $seat->stands_for)
+                ->first();
+        }
+
         return self::earlier($seat->session, $seat->name, $seat->roster_entry_id);
     }
 
@@ -29,7 +37,8 @@ final readonly class CarriedWork
         if ($session->carries_on_id === null) {
             return null;
         }
-        $seats = Seat::query()->where('live_session_id', $session->carries_on_id);
+        // Whoever calls themselves as a group is called does not have its work.
+        $seats = Seat::query()->where('live_session_id', $session->carries_on_id)->whereNull('stands_for');
 
         return ($entry === null ? null : (clone $seats)->where('roster_entry_id', $entry)->first()) ??
             $seats->where('name', $name)->first();
@@ -41,6 +50,25 @@ final readonly class CarriedWork
         return $session->carries_on_id !== null && $session->prompts()->whereNotNull('carries_prompt_id')->exists()
             ? self::earlier($session, $name, $entry)
             : null;
+    }
+
+    /**
+     * Who draws there now, for each who did in the earlier session: their own, or on a group's canvas the same student.
+     *
+     * @return array<string, string> seats, by the earlier ones; a group's own where a student is not there
+     */
+    private static function authors(Canvas $from, Seat $seat, LiveSession $session): array
+    {
+        $authors = [(string) $from->seat_id => $seat->id];
+        $now = $session->seats()->get();
+        $earlier = ! $seat->isGroup() ? [] : Member::query()->where('group_id', $from->seat_id)->with('seat')->get();
+        foreach ($earlier as $member) {
+            $was = $member->seat;
+            $same = $was->roster_entry_id === null ? null : $now->firstWhere('roster_entry_id', $was->roster_entry_id);
+            $authors[$was->id] = ($same ?? $now->firstWhere('name', $was->name) ?? $seat)->id;
+        }
+
+        return $authors;
     }
 
     /** @return bool whether there was any */
@@ -55,10 +83,11 @@ final readonly class CarriedWork
             $session = LiveSession::query()->findOrFail($seat->live_session_id);
             $count = $session->operation_count;
             $copies = self::pictures($from, $seat, $session);
+            $authors = self::authors($from, $seat, $session);
             foreach ($from->operations()->toBase()->get()->chunk(300) as $some) {
                 LoggedOperation::query()->insert(
                     $some
-                        ->map(static function (object $row) use ($canvas, $seat, $session, $copies, &$count): array {
+                        ->map(static function (object $row) use ($canvas, $authors, $session, $copies, &$count): array {
                             $row = (array) $row;
                             unset($row['id']);
 
@@ -66,7 +95,7 @@ final readonly class CarriedWork
                                 'live_session_id' => $session->id,
                                 'canvas_id' => $canvas->id,
                                 'session_n' => ++$count,
-                                'seat_id' => $row['seat_id'] === null ? null : $seat->id,
+                                'seat_id' => $authors[(string) $row['seat_id']] ?? null,
                                 'body' => strtr((string) $row['body'], $copies),
                             ] + $row;
                         })

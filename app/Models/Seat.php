@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Live\InkKey;
 use App\Models\Casts\CoreValue;
 use App\Models\Teachers\RosterEntry;
+use Closure;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Session\Door\DeviceKind;
@@ -277,9 +278,15 @@ final class Seat extends Model
             'n' => $this->n,
             'name' => $this->name,
             'ink' => $this->ink_key,
-            'keepsBack' => $this->keeps_back,
-            'light' => $this->light,
+            'keepsBack' => $this->doesAny(static fn (self $one): bool => $one->keeps_back),
+            'light' => $this->doesAny(static fn (self $one): bool => $one->light),
         ];
+    }
+
+    /** @param  Closure(self): bool  $does  of the student, or of anyone in the group */
+    private function doesAny(Closure $does): bool
+    {
+        return array_filter($this->people(), $does) !== [];
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Http\CurrentSeat;
 use App\Http\CurrentTeacher;
 use App\Models\Asset;
 use App\Models\LiveSession;
+use App\Models\LoggedOperation;
 use App\Models\Seat;
 use App\Models\Show\ShowcaseItem;
 use App\Models\Teachers\Plan;
@@ -52,8 +53,8 @@ final class PictureController
     }
 
     /**
-     * Pictures of the teacher's are for everybody in the session; a student's are for that student and the teacher, and
-     * for those who see a replay of that student's.
+     * Pictures of the teacher's are for everybody in the session; a student's are for that student and the teacher, for
+     * those who draw on the same canvas, and for those who see a replay of that student's.
      */
     public function asset(Request $request, Asset $asset): BinaryFileResponse
     {
@@ -111,8 +112,19 @@ final class PictureController
                 ->exists();
     }
 
+    /** Whether another student put it on a canvas on which this one draws too. */
+    private static function isOnShared(Seat $seat, Asset $asset): bool
+    {
+        return LoggedOperation::query()
+            ->whereIn('canvas_id', $seat->worksOn()->where('seat_id', '!=', $seat->id)->select('id'))
+            ->where('seat_id', $asset->seat_id)
+            ->where('body', 'like', "%{$asset->id}%")
+            ->exists();
+    }
+
     private function isFor(?Seat $seat, Asset $asset): bool
     {
-        return $seat !== null && ($asset->seat_id === null || $asset->seat_id === $seat->id);
+        return $seat !== null &&
+            ($asset->seat_id === null || $asset->seat_id === $seat->id || self::isOnShared($seat, $asset));
     }
 }

@@ -66,7 +66,7 @@ final class DeskPage
                 'canvases as started_count' => static fn ($query) => $inRoom($query)->whereNotNull('last_stroke_ms'),
                 'canvases as sent_count' => static fn ($query) => $inRoom($query)->whereNotNull('sent_at_ms'),
             ])
-            ->with(['canvases' => $inRoom, 'canvases.check'])
+            ->with(['canvases' => $inRoom, 'canvases.check', 'canvases.seat'])
             ->get()
             ->each(static fn (Prompt $prompt) => self::countShared($session, $prompt));
 

@@ -33,7 +33,7 @@ final readonly class Waiting
      * @param  Collection<int, Seat>  $seats  all of the session's
      * @param  Collection<array-key, covariant Collection<int, Message>>  $messages  by the seat's id, the oldest first
      * @param  Collection<int, Offer>  $offers  those that wait
-     * @param  Collection<int, Prompt>  $prompts  with their canvases
+     * @param  Collection<int, Prompt>  $prompts  with their canvases and whose they are
      */
     public static function among(Collection $seats, Collection $messages, Collection $offers, Collection $prompts): self
     {
@@ -48,14 +48,13 @@ final readonly class Waiting
         }
 
         $all->push(...$offers->map(WaitingOne::offers(...)));
-        $byId = $inside->keyBy('id');
         $sent = $prompts
             ->flatMap(static fn (Prompt $prompt): Collection => $prompt->canvases->toBase())
-            ->map(static function (Canvas $canvas) use ($byId): ?WaitingOne {
-                $seat = $byId->get((string) $canvas->seat_id);
-
-                return $seat === null ? null : WaitingOne::sent($canvas, $seat);
-            })
+            ->map(
+                static fn (Canvas $canvas): ?WaitingOne => $canvas->seat?->isIn() === true
+                    ? WaitingOne::sent($canvas, $canvas->seat)
+                    : null,
+            )
             ->filter();
 
         return new self($all->sortBy('since')->values(), $sent->sortBy('since')->values(), $knocking, $inside);

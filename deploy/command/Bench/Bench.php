@@ -19,6 +19,7 @@ final class Bench
             'live' => static fn (): array => (new BenchLive(
                 $options->whole('students', 40, 1, 200),
                 $options->whole('seconds', 20, 1, 3600),
+                $options->whole('together', 1, 1, 40),
             ))->measure(),
             'reach' => static fn (): array => (new BenchReach(
                 $options->whole('students', 35, 1, 200),

@@ -19,7 +19,8 @@ use Deploy\Port;
  */
 final readonly class BenchLive
 {
-    public function __construct(private int $students, private int $seconds)
+    /** @param  int  $together  how many draw on one canvas */
+    public function __construct(private int $students, private int $seconds, private int $together = 1)
     {
     }
 
@@ -53,6 +54,7 @@ final readonly class BenchLive
 
             return [
                 'students' => $this->students,
+                'on_one_canvas' => $this->together,
                 'seconds' => $this->seconds,
                 'wet' => $this->wet($made['sent'], $painted),
                 'dry' => $pens->stored(),
@@ -72,10 +74,39 @@ final readonly class BenchLive
     {
         $page = $chrome->open()->visit($class->addresses['desk']);
         $page->until(fn (): bool => count($page->all('.tile')) === $this->students, 'every student in the grid', 30);
+        if ($this->together > 1) {
+            $this->group($page);
+        }
         $page->run('window.cragPainted = []');
         sleep(1);
 
         return $page;
+    }
+
+    /** So many on each canvas, and every page on the one that is its group's. */
+    private function group(Page $page): void
+    {
+        $page->driver->executeAsyncScript(
+            <<<'JS'
+            const [together, done] = arguments;
+            const ask = (what, body) => fetch(`${location.pathname}/${what}`, {
+                method: 'POST',
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json' },
+                body: JSON.stringify(body),
+            });
+            const seats = [...document.querySelectorAll('.tile')].map(({ dataset }) => dataset.seat);
+            const groups = [];
+            while (seats.length > 0) groups.push(seats.splice(0, together));
+            const prompt = document.querySelector('#grid').dataset.ready;
+            ask('groups', { groups }).then(() => ask(`prompt/${prompt}/share`, { sharing: 'group' })).then(done);
+            JS
+            ,
+            [$this->together],
+        );
+        $tiles = (int) ceil($this->students / $this->together);
+        $page->until(static fn (): bool => count($page->all('.tile')) === $tiles, 'a tile for each group', 30);
+        // Every page opens its other canvas, and its lines.
+        sleep(4);
     }
 
     /** @return array{float, float, float} seconds of nginx, of php-fpm and of the browser with the grid */

@@ -46,7 +46,7 @@ final class SharedCanvasTest extends CragTestCase
 
     public function test_a_group_has_one_canvas_and_who_has_no_group_has_their_own(): void
     {
-        $this->share('group')->assertSee('Groups share a canvas now');
+        $this->share('group')->assertSee('Each group shares a canvas now');
         $of = [];
         foreach (array_keys($this->seats) as $name) {
             $of[$name] = $this->canvas($name);
@@ -65,7 +65,7 @@ final class SharedCanvasTest extends CragTestCase
         self::assertNotSame($own, $all);
         self::assertSame($all, $this->canvas('Olwen'));
         $this->append('Olwen', $all, $this->stroke('on-the-shared-one-00'))->assertOk();
-        $this->share('each')->assertSee('a canvas of their own again');
+        $this->share('each')->assertSee('their own canvas again');
         self::assertSame($own, $this->canvas('Tamsin'));
         self::assertCount(1, Canvas::query()->findOrFail($own)->scene()->placed);
         $this->share('everyone');

@@ -56,13 +56,20 @@ final class PromptsController
         ShareCanvases $share,
     ): JsonResponse {
         $request->validate(['sharing' => ['required', Rule::enum(Sharing::class)]]);
+        $before = $prompt->sharing();
         $share($session, $prompt, Sharing::from($request->string('sharing')->toString()));
 
-        return response()->json(['said' => match ($prompt->sharing()) {
-            Sharing::Each => __('Everyone has a canvas of their own again. The shared ones are kept.'),
-            Sharing::Group => __('Groups share a canvas now. Whoever has no group draws alone.'),
-            Sharing::Everyone => __('Everyone draws on one canvas now. Their own are kept.'),
-        }]);
+        return response()->json([
+            'undo' => [
+                'address' => route('desk.prompt.share', [$session, $prompt], false),
+                'body' => ['sharing' => $before->value],
+            ],
+            'said' => match ($prompt->sharing()) {
+                Sharing::Each => __('Everyone has their own canvas again. The shared ones are kept.'),
+                Sharing::Group => __('Each group shares a canvas now. Anyone without a group works alone.'),
+                Sharing::Everyone => __('Everyone shares one canvas now. Their own work is kept.'),
+            },
+        ]);
     }
 
     public function move(Request $request, LiveSession $session, Prompt $prompt): JsonResponse

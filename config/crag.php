@@ -32,6 +32,9 @@ return [
     // rules.
     'reader' => env('CRAG_READER', Crag\Reading\RuleReader::class),
 
+    // Words that make a name knock, one on each line.
+    'unsuitable' => env('CRAG_UNSUITABLE') ?: base_path('core/src/Session/Door/unsuitable-words.txt'),
+
     // Whether the made-up class and its ways in exist.
     'demo' => (bool) env('CRAG_DEMO', false),
 ];

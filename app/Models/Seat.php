@@ -171,6 +171,12 @@ final class Seat extends Model
         return $this->state === SeatState::Seated;
     }
 
+    /** Whether there is a class list, and this student is not on it. */
+    public function isUnlisted(): bool
+    {
+        return $this->session->roster_id !== null && $this->roster_entry_id === null && $this->claims_id === null;
+    }
+
     /** What stands for the student where names are not wanted. */
     public function seatName(): string
     {

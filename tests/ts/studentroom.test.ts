@@ -8,7 +8,7 @@ import { RoomPage } from '../../resources/ts/student/room';
 const PAGE = `<header id="strip"><span class="strip-who"></span><span id="timer" hidden></span>
     <button id="hand"><span></span></button><button id="send"><span></span></button>
     <button id="prompt-before"></button><button id="prompt-after"></button></header>
-    <button id="more"></button><div id="more-menu" hidden><button id="offer"></button><button id="keep-back"></button>
+    <button id="more"></button><div id="more-menu" hidden><p id="who-am-i"></p><button id="offer"></button><button id="keep-back"></button>
     <button id="light"><span class="light-rate"></span></button><button id="other-device"></button></div>
     <div id="letters" hidden></div><template id="letter-template"><p></p></template><div id="shown-work" hidden></div><div id="page-frame" tabindex="0"></div>
     <div id="cover" tabindex="-1" hidden><p id="cover-words"></p></div>
@@ -63,7 +63,9 @@ const own = (against: Partial<May> = {}, more: Partial<Own> = {}): Own =>
     ({
         state: 'seated',
         name: 'Tamsin',
-        seat: null,
+        seat: 'Seat 3',
+        isSeenAsSeat: false,
+        together: null,
         pens: null,
         prompt: 'p1',
         may: may(against),

@@ -102,10 +102,14 @@ final readonly class AdmitStudents
         });
     }
 
-    public function knockAgain(Seat $seat): void
+    /** @param  ?PersonName  $name  where it is another than before, a name of the class list is given up with it */
+    public function knockAgain(Seat $seat, ?PersonName $name = null): void
     {
-        DB::transaction(function () use ($seat): void {
+        DB::transaction(function () use ($seat, $name): void {
             $this->become($seat, SeatState::Knocking);
+            if ($name !== null && $name->value !== $seat->name) {
+                $seat->update(['name' => $this->apart($seat, $name), 'roster_entry_id' => null]);
+            }
             $this->room->tellOwn($seat);
         });
     }
@@ -114,10 +118,16 @@ final readonly class AdmitStudents
     public function rename(Seat $seat, PersonName $name): void
     {
         DB::transaction(function () use ($seat, $name): void {
-            $taken = $seat->session->seats()->whereKeyNot($seat->id)->pluck('name')->map(strval(...))->values()->all();
-            $seat->update(['name' => $name->apartFrom($taken)->value]);
+            $seat->update(['name' => $this->apart($seat, $name)]);
             $this->room->tellOwn($seat);
         });
+    }
+
+    private function apart(Seat $seat, PersonName $name): string
+    {
+        $taken = $seat->session->seats()->whereKeyNot($seat->id)->pluck('name')->map(strval(...))->values()->all();
+
+        return $name->apartFrom($taken)->value;
     }
 
     private function become(Seat $seat, SeatState $state, string $reason = ''): void

@@ -12,6 +12,7 @@ use App\Models\Teachers\RosterEntry;
 use Crag\Session\Door\DeviceKind;
 use Crag\Session\Door\PersonName;
 use Crag\Session\Door\SeatCode;
+use Crag\Session\Door\UsualWords;
 use Crag\Session\Room\SeatState;
 use Crag\Session\Rules\Refusal;
 use Crag\Session\Rules\RefusedDeed;
@@ -23,6 +24,16 @@ final readonly class ComeIn
 {
     public function __construct(private TakeSeat $takeSeat, private AdmitStudents $doorway)
     {
+    }
+
+    /** Whether a name has a word that the teacher, or the installation, does not want to read. */
+    private static function isUnsuitable(LiveSession $session, PersonName $name): bool
+    {
+        $settings = $session->settings;
+
+        return $settings->unsuitable->areIn($name) ||
+            ($settings->usualWords &&
+                UsualWords::read((string) @file_get_contents(config()->string('crag.unsuitable')))->areIn($name));
     }
 
     /**
@@ -46,7 +57,8 @@ final readonly class ComeIn
         $earlier = CarriedWork::waitsFor($session, $name->value, $entry?->id);
         $isUnsure = $earlier !== null && $earlier->id !== $held?->id && ($entry === null || $entry->pin === '');
         $state = $session->door->answer(
-            $same !== null || $isUnsure || $session->settings->unsuitable->areIn($name),
+            $same !== null || $isUnsure || self::isUnsuitable($session, $name),
+            $entry !== null,
         );
 
         // A place in the class list that is taken stays with the one who has it, until the teacher says otherwise.

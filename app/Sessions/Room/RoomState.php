@@ -154,7 +154,8 @@ final readonly class RoomState
         return [
             'state' => $seat->state->value,
             'name' => $seat->name,
-            'seat' => $session->settings->shownNames === NameMode::Seats ? $seat->seatName() : null,
+            'seat' => $seat->seatName(),
+            'isSeenAsSeat' => $session->settings->shownNames === NameMode::Seats,
             'pens' => $seat->pens->toArray(),
             'may' => Rules::mayOfSeat(CurrentSituation::ofSeat($seat, $canvas), ...Deed::ofStudentsPage()),
             'prompt' => $prompt?->id,

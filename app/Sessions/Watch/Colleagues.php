@@ -8,6 +8,7 @@ use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
 use App\Models\LiveSession;
+use App\Models\Seat;
 use App\Models\Teachers\Teacher;
 use Crag\Watch\Colleague;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +29,8 @@ final readonly class Colleagues
     public function __invoke(LiveSession $session, Teacher $teacher, ?string $seat): array
     {
         return DB::transaction(function () use ($session, $teacher, $seat): array {
-            $seat = $seat === null || $session->seats()->whereKey($seat)->doesntExist() ? null : $seat;
+            $isHere = Seat::query()->where('live_session_id', $session->id)->whereKey($seat ?? '')->exists();
+            $seat = $isHere ? $seat : null;
             $mine = DB::table('desk_rights')
                 ->where('live_session_id', $session->id)
                 ->where('teacher_id', $teacher->id);

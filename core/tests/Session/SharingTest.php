@@ -66,11 +66,12 @@ final class SharingTest extends TestCase
         self::assertNull(History::of($log, Author::seat('piers'), Layer::Student)->undo());
     }
 
+    /** @param  array<string, mixed>  $body */
     #[DataProvider('refused')]
-    public function test_on_a_shared_canvas_nobody_touches_what_another_drew(string $kind, mixed $body): void
+    public function test_on_a_shared_canvas_nobody_touches_what_another_drew(string $kind, array $body): void
     {
         $this->expectException(RefusedOperation::class);
-        self::rule(true)->check(self::made('wren', $kind, (array) $body));
+        self::rule(true)->check(self::made('wren', $kind, $body));
     }
 
     /** @return iterable<string, array{string, array<string, mixed>}> */

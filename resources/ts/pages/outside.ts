@@ -42,7 +42,8 @@ const socket: Socket = new Socket({
 });
 
 document.querySelector('#knock')?.addEventListener('click', () => {
-    post(`${page.address}/knock`, {})
+    const name = document.querySelector<HTMLInputElement>('#knock-name')?.value;
+    post(`${page.address}/knock`, name === undefined ? {} : { name })
         .then(() => location.reload())
         .catch((problem: unknown) => {
             element('#knock-problem').textContent =

@@ -53,8 +53,9 @@ export interface Sharing {
 export interface Own {
     state: string;
     name: string;
-    /** What others see where numbers stand for names; null otherwise. */
-    seat: string | null;
+    /** What the seat is called, and whether that is what others see. */
+    seat: string;
+    isSeenAsSeat: boolean;
     pens: Pens | null;
     prompt: string | null;
     /** Null on a canvas of their own. */

@@ -185,9 +185,9 @@ export class RoomPage {
         send.disabled = whyNot !== null;
         send.title = whyNot === null ? '' : wordFor(words, `why_${whyNot}`);
         const who = element('.strip-who');
-        // Where seat numbers stand before the class, everyone knows their own.
-        who.textContent = own.seat === null ? own.name : `${own.name} · ${own.seat}`;
-        who.title = own.seat === null ? '' : fill(words.seat, { name: own.seat });
+        who.textContent = `${own.name} · ${own.seat}`;
+        who.title = own.isSeenAsSeat ? fill(words.seat, { name: own.seat }) : '';
+        element('#who-am-i').textContent = who.textContent;
         this.showTurns();
         const mayWrite = this.why('write') === null;
         this.letters.show(own.messages, mayWrite);

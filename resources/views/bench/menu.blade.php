@@ -8,6 +8,7 @@
     <button class="menu-item list-objects" id="{{ $as }}list-objects"><x-icon name="list-ul" />
         {{ __('List of objects') }}</button>
     @unless ($lead)
+        <p class="menu-note" id="who-am-i" dir="auto"></p>
         <button class="menu-item" id="offer"><x-icon name="collection" /> {{ __('Offer to the class') }}</button>
         <button class="menu-item" id="keep-back" aria-pressed="false"><x-icon name="eye-slash" />
             {{ __('Please don’t show mine') }}</button>

@@ -24,8 +24,11 @@
                     @include('student.names')
                 @endif
                 <div class="mb-3">
-                    <label for="name">{{ $session !== null && $entries->isNotEmpty()
-                        ? __('Not on the list? Type your name') : __('Your name') }}</label>
+                    <label for="name">{{ match (true) {
+                        $session === null || $entries->isEmpty() => __('Your name'),
+                        $session->door->needsClassList() => __('Not on the list? Type your name to knock'),
+                        default => __('Not on the list? Type your name'),
+                    } }}</label>
                     <input id="name" name="name" class="form-control @error('name') is-invalid @enderror" required
                         maxlength="60" dir="auto"
                            autocomplete="off" value="{{ old('name') }}" @if ($session !== null && $entries->isEmpty())

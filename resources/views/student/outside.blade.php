@@ -2,7 +2,7 @@
 @php($told = match ($state) {
     Crag\Session\Room\SeatState::Knocking => [__('You’re knocking'),
         __('Your teacher sees you as “:name” and will let you in soon. Leave this page open.', ['name' => $seat->name])],
-    Crag\Session\Room\SeatState::TurnedAway => [__('Not this time'), __('Your teacher did not let you in.')],
+    Crag\Session\Room\SeatState::TurnedAway => [__('Not this time'), __('Your teacher didn’t let you in. If it was your name, change it and knock again.')],
     default => [__('You’re outside for now'),
         __('Your teacher has asked you to leave the room for a while. Everything you drew is kept.')],
 })
@@ -20,6 +20,10 @@
             @elseif ($state === Crag\Session\Room\SeatState::KeptOut)
                 <p class="mb-0">{{ __('Talk to your teacher. This page opens by itself when you can come back.') }}</p>
             @else
+                @if ($state === Crag\Session\Room\SeatState::TurnedAway) <label
+                    for="knock-name">{{ __('Your name') }}</label>
+                    <input id="knock-name" class="form-control mb-2" maxlength="60" dir="auto" autocomplete="off"
+                    value="{{ $seat->name }}" aria-describedby="knock-problem"> @endif
                 <button id="knock" class="btn btn-go btn-lg w-100"><x-icon name="door-open" />
                     {{ __('Knock') }}</button>
                 <p id="knock-problem" class="problem" role="alert"></p>

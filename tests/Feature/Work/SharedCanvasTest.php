@@ -14,6 +14,7 @@ use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Prompt;
 use App\Models\Seat;
+use App\Sessions\Life\GoOn;
 use Crag\Session\Room\MayDraw;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -312,6 +313,63 @@ final class SharedCanvasTest extends CragTestCase
         self::assertSame(0, LoggedOperation::query()->where('seat_id', $this->seats['Wren']->id)->count());
         $group = $this->groupOf('Tamsin');
         $this->asTeacher()->delete("/desk/{$this->session->id}/student/{$group->id}")->assertNotFound();
+    }
+
+    public function test_a_members_picture_is_seen_by_those_who_draw_there_and_by_nobody_else(): void
+    {
+        $this->share('group');
+        $canvas = $this->canvas('Wren');
+        $image = imagecreatetruecolor(60, 40);
+        ob_start();
+        imagepng($image);
+        $bytes = (string) ob_get_clean();
+        $picture = function (string $name) use ($bytes): array {
+            $this->asStudent($this->seats[$name], $this->tokens[$name]);
+
+            return $this->call(
+                'POST',
+                "/seat/{$this->seats[$name]->id}/bring-in",
+                cookies: $this->prepareCookiesForRequest(),
+                server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+                content: $bytes,
+            )->assertOk()->json('objects.0.object');
+        };
+        [$shown, $kept] = [$picture('Wren'), $picture('Wren')];
+        $this->append('Wren', $canvas, ['body' => ['object' => $shown]] + $this->stroke('a-picture-of-wrens-0'))
+            ->assertJsonCount(1, 'accepted');
+        $sees = fn (string $name, string $asset): int => $this->asStudent($this->seats[$name], $this->tokens[$name])
+            ->get("/asset/{$asset}")
+            ->getStatusCode();
+        self::assertSame([200, 403], [$sees('Tamsin', $shown['asset']), $sees('Piers', $shown['asset'])]);
+        self::assertSame(403, $sees('Tamsin', $kept['asset']), 'what lies nowhere is its own student’s');
+    }
+
+    public function test_sent_work_of_a_group_waits_for_the_teacher(): void
+    {
+        $this->share('group');
+        $canvas = $this->canvas('Wren');
+        $this->append('Wren', $canvas, $this->stroke())->assertOk();
+        $this->asStudent($this->seats['Wren'], $this->tokens['Wren'])
+            ->postJson("/seat/{$this->seats['Wren']->id}/send", ['canvas' => $canvas])
+            ->assertOk();
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/bands")
+            ->assertSee("waiting-sent-{$this->groupOf('Wren')->id}", false)
+            ->assertSee('1 of 3 started');
+    }
+
+    public function test_a_session_that_carries_on_gives_a_groups_work_to_the_group_and_to_no_one_called_so(): void
+    {
+        $this->share('group');
+        $this->append('Tamsin', $this->canvas('Tamsin'), $this->stroke('a-stroke-of-tamsins0'))->assertOk();
+        $this->asTeacher()->post("/desk/{$this->session->id}/end");
+        $next = app(GoOn::class)($this->teacher(), $this->session->refresh(), true);
+        [$other, $token] = $this->seat($next, 'Group 1');
+        $this->asStudent($other, $token)->getJson("/seat/{$other->id}/canvas")->assertJsonCount(0, 'operations');
+        [$tamsin, $key] = $this->seat($next, 'Tamsin');
+        self::assertSame('1', $tamsin->refresh()->groupName());
+        $opened = $this->asStudent($tamsin, $key)->getJson("/seat/{$tamsin->id}/canvas")->assertOk();
+        $opened->assertJsonPath('operations.0.id', 'a-stroke-of-tamsins0')->assertJsonPath('operations.0.by', $tamsin->id);
     }
 
     /** @return TestResponse<Response> */

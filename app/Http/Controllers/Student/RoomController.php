@@ -22,6 +22,8 @@ use Crag\Canvas\Drawing\CutOut;
 use Crag\Json\UnreadableFields;
 use Crag\Session\Door\InvalidName;
 use Crag\Session\Door\JoinCode;
+use Crag\Session\Door\PersonName;
+use Crag\Session\Room\SeatState;
 use Crag\Session\Room\ShortMessage;
 use Crag\Session\Screen\OfferBoard;
 use Crag\Session\Screen\OfferState;
@@ -202,9 +204,20 @@ final class RoomController
         return response()->json([]);
     }
 
-    public function knock(Seat $seat, AdmitStudents $doorway): JsonResponse
+    /** Whoever was turned away may knock under another name; whoever was sent out stays who they are. */
+    public function knock(Request $request, Seat $seat, AdmitStudents $doorway): JsonResponse
     {
-        $doorway->knockAgain($seat);
+        $request->validate(['name' => ['nullable', 'string', 'max:200']]);
+        try {
+            $doorway->knockAgain(
+                $seat,
+                $seat->state === SeatState::TurnedAway && $request->filled('name')
+                    ? PersonName::read($request->string('name')->toString())
+                    : null,
+            );
+        } catch (InvalidName $problem) {
+            abort(422, __($problem->getMessage()));
+        }
 
         return $this->own($seat);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Crag\Session\Door;
 
-/** Words that a name had better not hold: a name with one knocks, whatever the door. */
+/** Words that a teacher does not want in a name: a name with one knocks, whatever the door. */
 final readonly class UnsuitableWords
 {
     public const MOST = 500;
@@ -68,7 +68,8 @@ final readonly class UnsuitableWords
         return false;
     }
 
-    private static function folded(string $text): string
+    /** Letters alone, without accents, small, and figures and signs that stand for some read as those. */
+    public static function folded(string $text): string
     {
         $plain = (string) preg_replace(
             '/\p{M}+/u',

@@ -21,6 +21,7 @@ final readonly class SessionSettings
      * @param  bool  $light  fewer bytes for everybody
      * @param  bool  $offers  whether students may offer work to the class
      * @param  bool  $keepBack  whether students can say "Please don’t show mine"
+     * @param  bool  $usualWords  whether a name with one of the usual unsuitable words knocks
      */
     private function __construct(
         public NameMode $deskNames,
@@ -32,6 +33,7 @@ final readonly class SessionSettings
         public bool $light,
         public bool $offers,
         public bool $keepBack,
+        public bool $usualWords,
         public int $expiresAfterMinutes,
         public UnsuitableWords $unsuitable,
         public WatchSettings $watch,
@@ -69,6 +71,7 @@ final readonly class SessionSettings
             $flag('light', false),
             $flag('offers', true),
             $flag('keep_back', true),
+            $flag('usual_words', true),
             is_numeric($minutes)
                 ? max(Expiry::LEAST_MINUTES, min(Expiry::MOST_MINUTES, (int) $minutes))
                 : Expiry::USUAL_MINUTES,
@@ -107,7 +110,7 @@ final readonly class SessionSettings
      * @return array{
      *     desk_names: string, shown_names: string, pen_names: string,
      *     messages: bool, cover: bool, sound: bool, light: bool,
-     *     offers: bool, keep_back: bool, expires_after: int, unsuitable: string,
+     *     offers: bool, keep_back: bool, usual_words: bool, expires_after: int, unsuitable: string,
      *     watch: array<string, mixed>, feedback: array<string, mixed>,
      * }
      */
@@ -123,6 +126,7 @@ final readonly class SessionSettings
             'light' => $this->light,
             'offers' => $this->offers,
             'keep_back' => $this->keepBack,
+            'usual_words' => $this->usualWords,
             'expires_after' => $this->expiresAfterMinutes,
             'unsuitable' => implode("\n", $this->unsuitable->words),
             'watch' => $this->watch->toArray(),

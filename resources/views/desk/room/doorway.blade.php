@@ -4,12 +4,11 @@
 @php($by = $seats->groupBy(fn ($seat) => $seat->state->value))
 <div id="doorway" @isset($swap) hx-swap-oob="true" @endisset>
     <div class="door-states" role="group" aria-label="{{ __('Door') }}">
-        @foreach ([['open', __('Open'), __('Students come in by themselves.')],
-            ['knock', __('Knock'), __('Students wait until you let them in.')],
-            ['shut', __('Shut'), __('Nobody new can come in. Those already in stay.')]] as [$door, $word, $means])
-            <button class="chip" data-post="{{ $at }}/door" data-body="{{ json_encode(['door' => $door]) }}"
-                @disabled(! $deeds->may(Deed::SetDoor)) aria-pressed="{{ $session->door->value === $door ? 'true' : 'false' }}"
-                title="{{ $means }}">{{ $word }}</button>
+        @foreach (Crag\Session\Door\Door::cases() as $door)
+            @if (! $door->needsClassList() || $session->roster_id !== null) <button class="chip"
+                data-post="{{ $at }}/door" data-body="{{ json_encode(['door' => $door->value]) }}"
+                @disabled(! $deeds->may(Deed::SetDoor)) aria-pressed="{{ $session->door === $door ? 'true' : 'false' }}"
+                title="{{ __($door->meaning()) }}">{{ __($door->word()) }}</button> @endif
         @endforeach
     </div>
     @if ($by->has('knocking'))
@@ -21,7 +20,8 @@
                 <div class="seat-line" data-seat="{{ $seat->id }}">
                     <x-choice name="seats[]" value="{{ $seat->id }}">
                         <b dir="auto">{{ $seat->name }}</b> <span
-                        class="form-text">{{ __($seat->device->word()) }}</span></x-choice>
+                        class="form-text">{{ __($seat->device->word()) }}@if ($seat->isUnlisted()) ·
+                        {{ __('not on the list') }}@endif</span></x-choice>
                     @if ($claims !== null)
                         <span class="form-text">{{ __(':name is already in the room.',
                             ['name' => $claims->name]) }}</span>

@@ -96,7 +96,11 @@
             <p class="form-text">{{ $session->openUntil() === null
                 ? __('Students carry on at their own pace, with the same link and seats. Clear the date to stop.')
                 : __('Open until :date; then it ends by itself.', ['date' => $session->openUntil()]) }}</p>
-            <label for="unsuitable">{{ __('Words that make a name knock, one per line') }}</label>
+            <x-choice name="usual_words" value="1" :checked="$settings->usualWords">
+                <b>{{ __('Usual unsuitable words') }}</b> <span
+                class="form-text">{{ __('A name with one of them knocks, however it’s spelled.') }}</span>
+            </x-choice>
+            <label for="unsuitable">{{ __('Your own words that make a name knock, one per line') }}</label>
             <textarea id="unsuitable" name="unsuitable" class="form-control mb-2" rows="3"
                 dir="auto">{{ implode("\n", $settings->unsuitable->words) }}</textarea>
         </fieldset>

@@ -22,6 +22,8 @@
                     <span class="waiting-since">{{ $one->word() }} ·
                         {{ $one->minutes() < 1 ? __('just now') : __(':n min', ['n' => $one->minutes()]) }}@if ($one->isComing())
                         · <b>{{ __('you’re coming') }}</b> @endif</span>
+                    @if ($one->kind === WaitingOne::KNOCKS && $seat->isUnlisted()) <span
+                        class="waiting-note">{{ __('not on the list') }}</span> @endif
                     @if ($seat->claims_id !== null && $one->kind === WaitingOne::KNOCKS) <span
                         class="waiting-note">{{ __('says: I’m :name',
                         ['name' => $seats->firstWhere('id', $seat->claims_id)?->name]) }}</span> @endif

@@ -123,7 +123,13 @@ final class RoomController
     public function door(Request $request, LiveSession $session, AdmitStudents $doorway): JsonResponse
     {
         $request->validate(['door' => ['required', Rule::enum(Door::class)]]);
-        $doorway->set($session, Door::from($request->string('door')->toString()));
+        $door = Door::from($request->string('door')->toString());
+        abort_if(
+            $door->needsClassList() && $session->roster_id === null,
+            409,
+            __('This session has no class list. Start it with one to use this door.'),
+        );
+        $doorway->set($session, $door);
 
         return response()->json([]);
     }
@@ -140,12 +146,14 @@ final class RoomController
         $changes = $request->validate([
             'desk_names' => [Rule::enum(NameMode::class)],
             'shown_names' => [Rule::enum(NameMode::class)],
+            'pen_names' => [Rule::enum(NameMode::class)],
             'messages' => ['boolean'],
             'cover' => ['boolean'],
             'sound' => ['boolean'],
             'light' => ['boolean'],
             'offers' => ['boolean'],
             'keep_back' => ['boolean'],
+            'usual_words' => ['boolean'],
             'expires_after' => ['integer', 'min:'.Expiry::LEAST_MINUTES, 'max:'.Expiry::MOST_MINUTES],
             'unsuitable' => ['nullable', 'string', 'max:20000'],
             'watch' => ['array'],

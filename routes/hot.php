@@ -169,6 +169,9 @@ Route::prefix('/desk/{session}')
         Route::post('/canvas/{canvas}/copy-to-lead', [CoachController::class, 'copyToLead'])
             ->middleware([May::route(Deed::Lead), May::route(Deed::SeeWork)])
             ->name('desk.copy-to-lead');
+        Route::post('/take-on', [WatchController::class, 'takeOn'])
+            ->middleware(May::route(Deed::TakeOn))
+            ->name('desk.take-on');
         Route::post('/pick', [PickController::class, 'draw'])
             ->middleware(May::route(Deed::Pick))
             ->name('desk.pick');

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Live\InkKey;
 use App\Models\Casts\CoreValue;
 use App\Models\Teachers\RosterEntry;
+use App\Models\Teachers\Teacher;
 use Closure;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\OperationKind;
@@ -47,6 +48,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?int $code_at_ms
  * @property int $turn  how often its channels were begun anew
  * @property ?string $old_token_hash  of the device before this one
+ * @property ?string $taken_by_id  the teacher who has taken the student on, where several share the room
+ * @property ?Teacher $takenBy
  * @property ?string $stands_for  the group whose shared canvases it holds, "" for everyone; null for a student's seat
  * @property ?RosterEntry $entry
  * @property LiveSession $session
@@ -88,6 +91,7 @@ final class Seat extends Model
         'turn' => 0,
         'old_token_hash' => null,
         'stands_for' => null,
+        'taken_by_id' => null,
     ];
 
     protected function casts(): array
@@ -111,6 +115,12 @@ final class Seat extends Model
     public function session(): BelongsTo
     {
         return $this->belongsTo(LiveSession::class, 'live_session_id');
+    }
+
+    /** @return BelongsTo<Teacher, $this> */
+    public function takenBy(): BelongsTo
+    {
+        return $this->belongsTo(Teacher::class, 'taken_by_id');
     }
 
     /** @return BelongsTo<RosterEntry, $this> */
@@ -286,7 +296,19 @@ final class Seat extends Model
             'ink' => $this->ink_key,
             'keepsBack' => $this->doesAny(static fn (self $one): bool => $one->keeps_back),
             'light' => $this->doesAny(static fn (self $one): bool => $one->light),
+            'takenBy' => $this->toldTeacher(),
         ];
+    }
+
+    /** @return array{by: string, name: string}|null who has taken the student on; of a group, who has all of it */
+    private function toldTeacher(): ?array
+    {
+        $teachers = array_unique(array_map(static fn (self $one): ?string => $one->taken_by_id, $this->people()));
+        $teacher = count($teachers) === 1 && $teachers[0] !== null
+            ? ($this->people()[0])->loadMissing('takenBy')->takenBy
+            : null;
+
+        return $teacher === null ? null : ['by' => $teacher->id, 'name' => $teacher->name];
     }
 
     /** @param  Closure(self): bool  $does  of the student, or of anyone in the group */

@@ -309,10 +309,10 @@ final class DeskTest extends BrowserTestCase
         $helper->type('[name=name]', 'Mr Abara')->click('.btn-go')->find('#grid[data-ready]');
         $this->teacher->waitForText('#colleagues', 'Mr Abara');
         $helper->run('document.querySelectorAll(".tile-open")[1].click()');
-        $this->teacher->waitForText('#colleagues', 'Mr Abara, at Quill’s canvas');
+        $this->teacher->waitForText('#colleagues', 'Mr Abara (helper), at Quill’s canvas');
         self::assertTrue($this->teacher->all('.tile-colleague')[1]->isDisplayed());
         $helper->press(self::ESCAPE);
-        $this->teacher->until(fn (): bool => $this->teacher->text('#colleagues') === 'Mr Abara', 'back at the grid');
+        $this->teacher->until(fn (): bool => $this->teacher->text('#colleagues') === 'Mr Abara (helper)', 'back at the grid');
         // Less data is said on the tile.
         $one->run('document.querySelector("#light").click()');
         $this->teacher->until(fn (): bool => $this->teacher->all('.tile-light')[0]->isDisplayed(), 'light data');

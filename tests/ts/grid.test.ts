@@ -115,6 +115,27 @@ test('a filter keeps who has come to be like it and does not drop who is so no l
     );
 });
 
+test('each of two teachers sees just those whom they have taken on', () => {
+    const order = new Order(STATES);
+    const taken = (n: number, by: string | null): Tile => {
+        const one = tile(n);
+        Object.assign(one.seat, { takenBy: by === null ? null : { by, name: by } });
+        return one;
+    };
+    const [one, two, three] = [taken(1, 'okafor'), taken(2, 'adeyemi'), taken(3, null)];
+    const shown = (): boolean[] => [one, two, three].map((each) => order.isShown(each));
+    order.mine = 'okafor';
+    order.begin([one, two, three]);
+    assert.deepEqual(shown(), [true, false, false]);
+    // Who is taken on joins them, and nothing jumps.
+    Object.assign(three.seat, { takenBy: { by: 'okafor', name: 'okafor' } });
+    order.goOn([one, two, three]);
+    assert.deepEqual(shown(), [true, false, true]);
+    order.mine = '';
+    order.begin([one, two, three]);
+    assert.deepEqual(shown(), [true, true, true]);
+});
+
 /** Whether so many tiles stand within a height, in rows as the page lays them out. */
 function fits(count: number, width: number, height: number, hasAnswers: boolean): boolean {
     const wide = tileWidth(count, width, height, 900, Number(hasAnswers));

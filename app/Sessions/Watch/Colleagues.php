@@ -10,6 +10,7 @@ use App\Live\Clock;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Models\Teachers\Teacher;
+use Crag\Session\Rules\Role;
 use Crag\Watch\Colleague;
 use Illuminate\Support\Facades\DB;
 
@@ -24,7 +25,7 @@ final readonly class Colleagues
      * A desk says where it is, and hears where the others are.
      *
      * @param  ?string  $seat  whose canvas is large; null for the grid
-     * @return list<array{by: string, name: string, seat: ?string}> the others
+     * @return list<array{by: string, name: string, seat: ?string, isHelper: bool}> the others
      */
     public function __invoke(LiveSession $session, Teacher $teacher, ?string $seat): array
     {
@@ -42,13 +43,19 @@ final readonly class Colleagues
                     'by' => $teacher->id,
                     'name' => $teacher->name,
                     'seat' => $seat,
+                    'isHelper' => $teacher->roleIn($session) === Role::Helper,
                 ]);
             }
             $others = [];
             foreach ($session->teachers()->whereKeyNot($teacher->id)->get() as $other) {
                 $place = $other->getRelation('pivot');
                 if (Colleague::isThere((int) $place->heard_at_ms, $now)) {
-                    $others[] = ['by' => $other->id, 'name' => $other->name, 'seat' => $place->at_seat];
+                    $others[] = [
+                        'by' => $other->id,
+                        'name' => $other->name,
+                        'seat' => $place->at_seat,
+                        'isHelper' => $place->role === Role::Helper->value,
+                    ];
                 }
             }
 

@@ -136,6 +136,7 @@ export class Grid {
         if (tile !== undefined) {
             this.forgetInk(tile);
             tile.regroup(seat.members ?? []);
+            tile.rename(seat);
             this.knowInk(tile);
         }
     }
@@ -292,6 +293,13 @@ export class Grid {
 
     filterBy(state: string): void {
         this.order.filter = state;
+        this.arrange(true);
+        this.fit();
+    }
+
+    /** Only those whom a teacher has taken on; empty for everyone. */
+    showOf(teacher: string): void {
+        this.order.mine = teacher;
         this.arrange(true);
         this.fit();
     }

@@ -26,6 +26,8 @@ export class Order {
     private hidden: Tile[] = [];
     sort = 'seat';
     filter = '';
+    /** Only those whom this teacher has taken on; empty for everyone. */
+    mine = '';
     private readonly orders: ReturnType<typeof ordersBy>;
 
     /** @param  states  by their names, as tiles are sorted by state */
@@ -34,7 +36,10 @@ export class Order {
     }
 
     private isLike(tile: Tile): boolean {
-        return this.filter === '' || tile.states.includes(this.filter);
+        return (
+            (this.filter === '' || tile.states.includes(this.filter)) &&
+            (this.mine === '' || tile.seat.takenBy?.by === this.mine)
+        );
     }
 
     private sorted(tiles: Iterable<Tile>): Tile[] {
@@ -55,7 +60,7 @@ export class Order {
         this.shown = this.shown.filter((tile) => there.has(tile));
         const known = new Set(this.shown);
         const others = this.sorted([...there].filter((tile) => !known.has(tile)));
-        if (this.filter === '' && (this.sort === 'seat' || this.sort === 'name')) {
+        if (this.filter === '' && this.mine === '' && (this.sort === 'seat' || this.sort === 'name')) {
             return this.begin(there);
         }
         this.shown.push(...others.filter((tile) => this.isLike(tile)));

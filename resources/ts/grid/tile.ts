@@ -102,8 +102,13 @@ export class Tile {
     }
 
     /** The seat as it is called now. */
-    rename({ name, n, light }: Pick<SeatAnswer, 'name' | 'n' | 'light'>): void {
-        this.seat = { ...this.seat, name, light };
+    rename({ name, n, light, takenBy }: Pick<SeatAnswer, 'name' | 'n' | 'light' | 'takenBy'>): void {
+        this.seat = { ...this.seat, name, light, takenBy };
+        const taken = element('.tile-taken', this.root);
+        const teacher = takenBy?.name ?? '';
+        taken.hidden = teacher === '';
+        taken.title = teacher === '' ? '' : fill(this.words.taken_by, { name: teacher });
+        element('.visually-hidden', taken).textContent = taken.title;
         this.sayMembers();
         element('.tile-light', this.root).hidden = !light;
         element('.tile-name .name-real', this.root).textContent = name;

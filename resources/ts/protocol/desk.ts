@@ -15,6 +15,8 @@ export interface SeatAnswer {
     light: boolean;
     canvas: string | null;
     isSent?: boolean;
+    /** The teacher who has taken the student on, where several share the room. */
+    takenBy: { by: string; name: string } | null;
     /** Of a seat that stands for a group: who draws on its canvas. */
     members?: MemberAnswer[];
 }
@@ -90,6 +92,7 @@ export interface Colleague {
     by: string;
     name: string;
     seat: string | null;
+    isHelper: boolean;
 }
 
 /** A desk's canvases of one prompt, when it begins to look at them. */

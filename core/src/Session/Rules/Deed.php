@@ -40,6 +40,7 @@ enum Deed: string
     case KeepNotes = 'keep_notes';
     case LineUp = 'line_up';
     case Pick = 'pick';
+    case TakeOn = 'take_on';
 
     // Those who run it.
     case HandOut = 'hand_out';
@@ -103,6 +104,7 @@ enum Deed: string
             self::KeepNotes => 'wrote private notes',
             self::LineUp => 'changed the line-up',
             self::Pick => 'picked a student',
+            self::TakeOn => 'took students on',
             self::HandOut => 'handed something out',
             self::SendOut => 'sent a student out',
             self::SetDoor => 'changed the door',

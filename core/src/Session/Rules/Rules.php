@@ -53,6 +53,7 @@ final class Rules
             Deed::KeepNotes => [self::TEACHERS, [C::Uncovered]],
             Deed::LineUp => [self::TEACHERS, [C::Running, C::Uncovered]],
             Deed::Pick => [self::TEACHERS, [C::Running]],
+            Deed::TakeOn => [self::TEACHERS, [C::Running]],
 
             Deed::HandOut => [self::RUNS_IT, [C::Running]],
             Deed::SendOut => [self::RUNS_IT, [C::Running]],

@@ -82,6 +82,9 @@ export class Chosen {
         this.show();
     }
 
+    /** Others are chosen now. */
+    changed: () => void = () => undefined;
+
     /** After tiles have come and gone. */
     show(): void {
         for (const tile of this.grid.tiles.values()) {
@@ -90,6 +93,7 @@ export class Chosen {
             element('.tile-name', tile.root).setAttribute('aria-pressed', String(is));
         }
         const n = this.tiles.length;
+        this.changed();
         this.bar.hidden = n === 0;
         const said = fill(this.desk.words.chosen_count, { n });
         const place = element('#chosen-count');

@@ -57,13 +57,14 @@ export class Colleagues {
         const { words } = this.desk;
         const said: string[] = [];
         const at = new Map<string, string[]>();
-        for (const { name, seat } of this.others.values()) {
+        for (const { name, seat, isHelper } of this.others.values()) {
             // The same teacher's other device is no colleague.
             if (name === this.desk.page.name) {
                 continue;
             }
             const tile = this.grid.ofSeat(seat ?? '');
-            said.push(tile === undefined ? name : fill(words.colleague_at, { name, student: tile.nameShown }));
+            const who = isHelper ? fill(words.colleague_helps, { name }) : name;
+            said.push(tile === undefined ? who : fill(words.colleague_at, { name: who, student: tile.nameShown }));
             if (tile !== undefined) {
                 at.set(tile.seat.id, [...(at.get(tile.seat.id) ?? []), name]);
             }

@@ -20,6 +20,9 @@
         @endif
     <button class="chip" data-do="write-chosen" title="{{ __('Write to these (W)') }}"><x-icon name="chat-left-text" />
         {{ __('Write') }}</button>
+    <button id="take-chosen" class="chip" data-do="take-on-chosen" hidden
+        title="{{ __('Split the room: you look after these') }}"><x-icon name="person-check" />
+        <span>{{ __('I take these') }}</span></button>
     <button class="chip" data-do="give-back-chosen"
         title="{{ __('As they were before they were last cleared') }}"><x-icon name="arrow-return-left" />
         {{ __('Restore') }}</button>

@@ -18,6 +18,9 @@
     <span id="stale" class="connection" data-state="stale" role="status" hidden></span>
     <span id="colleagues" class="chip chip-quiet colleagues" title="{{ __('Other teachers at this session') }}" hidden><x-icon name="people" />
         <span></span></span>
+    <button id="mine" class="chip" data-do="mine" aria-pressed="false" hidden
+        title="{{ __('Show just the students you’ve taken on') }}"><x-icon name="person-check" /> {{ __('Mine') }}
+        <b class="count"></b></button>
     <button id="tasks-all" class="chip" data-do="choose-seats" data-seat=""
         title="{{ __('Choose those who still have some to do') }}" hidden></button>
     <button id="held" class="chip chip-attention" data-do="go-on"

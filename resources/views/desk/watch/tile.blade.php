@@ -11,6 +11,7 @@
                 <span class="tile-sent" hidden title="{{ __('Sent to you') }}"><x-icon name="check2-all" /><span
                     class="visually-hidden">{{ __('sent') }}</span></span>
                 <span class="tile-choice" dir="auto" hidden></span>
+                <span class="tile-taken" hidden><x-icon name="person-check" /><span class="visually-hidden"></span></span>
                 <span class="tile-colleague" hidden><x-icon name="eye" /><span class="visually-hidden"></span></span>
                 <span class="tile-held" hidden
                     title="{{ __('Held: what’s drawn now appears when you go on') }}"><x-icon name="pause-circle" /><span

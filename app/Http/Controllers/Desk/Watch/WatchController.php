@@ -20,6 +20,7 @@ use App\Models\Seat;
 use App\Sessions\Room\EachSeat;
 use App\Sessions\Watch\Colleagues;
 use App\Sessions\Watch\DeskLooks;
+use App\Sessions\Watch\TakeStudents;
 use App\Sessions\Watch\Watching;
 use Crag\Prompt\Sharing;
 use Illuminate\Http\JsonResponse;
@@ -109,6 +110,29 @@ final class WatchController
         $seat = $request->filled('seat') ? $request->string('seat')->toString() : null;
 
         return response()->json(['others' => $colleagues($session, CurrentTeacher::found($request), $seat)]);
+    }
+
+    /** This teacher looks after the students who are named, or no longer does. */
+    public function takeOn(Request $request, LiveSession $session, TakeStudents $take): JsonResponse
+    {
+        $request->validate(['seats' => ['required', 'array'], 'on' => ['boolean']]);
+        $seats = $session->people($request->array('seats'));
+        abort_if($seats->isEmpty(), 404);
+        $isOn = $request->boolean('on', true);
+        $take($session, $seats, $isOn ? CurrentTeacher::found($request) : null);
+
+        return response()->json([
+            'said' => trans_choice(
+                $isOn
+                    ? '{1} You’ve taken on :count student. “Mine” shows just yours.|[2,*] You’ve taken on :count students. “Mine” shows just yours.'
+                    : '{1} :count student isn’t with anyone now.|[2,*] :count students aren’t with anyone now.',
+                $seats->count(),
+            ),
+            'undo' => [
+                'address' => route('desk.take-on', $session, false),
+                'body' => ['seats' => $seats->modelKeys(), 'on' => ! $isOn],
+            ],
+        ]);
     }
 
     public function catchUp(Request $request, LiveSession $session): Response

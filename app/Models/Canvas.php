@@ -60,6 +60,12 @@ final class Canvas extends Model
         return $this->seat_id === null ? Author::teacher() : Author::seat($this->seat_id);
     }
 
+    /** @return list<Author> whose canvas it is; of a group's, everyone who is or was in it */
+    public function authors(): array
+    {
+        return $this->seat_id === null ? [Author::teacher()] : array_map(Author::seat(...), $this->workers());
+    }
+
     /** The layer on which its author draws. */
     public function layer(): Layer
     {

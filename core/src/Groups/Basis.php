@@ -13,6 +13,8 @@ enum Basis: string
     case Mixed = 'mixed';
     /** Those with the same slip together, the others by need. */
     case Slip = 'slip';
+    /** Whoever the draw brings together. */
+    case Random = 'random';
 
     public function word(): string
     {
@@ -20,6 +22,7 @@ enum Basis: string
             self::Alike => 'Students who need the same thing',
             self::Mixed => 'Mixed on purpose',
             self::Slip => 'Students with the same slip or gap',
+            self::Random => 'At random',
         };
     }
 }

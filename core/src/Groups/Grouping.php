@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Crag\Groups;
 
 /**
- * Who works with whom next, computed from the checks. The same students, wishes and size give the same groups.
+ * Who works with whom next, computed from the checks. The same students, wishes, size and seed give the same groups.
  *
  * Those who are to be kept together are dealt as one, standing where their mean need stands. There are as many groups
  * as are needed so that none is larger than the size, and their sizes differ by as little as those who belong together
@@ -13,6 +13,7 @@ namespace Crag\Groups;
  * - Alike: in the order of need, least secure first; nothing checked counts as least of all. Neighbours come together.
  * - Mixed: dealt in that order to one group after the other, forth and back again, so that each has some of all.
  * - Slip: those with the same slip first, the most frequent slip first; the others as in Alike.
+ * - Random: in the order of a hash of the seed and the student's id.
  * Afterwards students who are to be kept apart change places with the one whose need is nearest, where that breaks no
  * wish.
  */
@@ -34,12 +35,19 @@ final readonly class Grouping
      * @param  list<Student>  $students  those who are present
      * @param  list<list<string>>  $together  ids
      * @param  list<array{string, string}>  $apart  pairs of ids
+     * @param  int  $seed  of the draw, where it is at random
      * @return list<Group>
      *
      * @throws InvalidWish
      */
-    public static function of(array $students, int $size, Basis $way, array $together = [], array $apart = []): array
-    {
+    public static function of(
+        array $students,
+        int $size,
+        Basis $way,
+        array $together = [],
+        array $apart = [],
+        int $seed = 0,
+    ): array {
         if ($size < self::LEAST || $size > self::MOST) {
             throw InvalidWish::sizeOutOfRange($size);
         }
@@ -47,9 +55,9 @@ final readonly class Grouping
         if ($units === []) {
             return [];
         }
-        $units = self::inOrder($units, $way);
+        $units = $way === Basis::Random ? self::drawn($units, $seed) : self::inOrder($units, $way);
         $dealt = $way === Basis::Mixed ? self::dealt($units, $size) : self::cut($units, $size);
-        $dealt = self::keptApart($dealt, $size, $apart);
+        $dealt = self::keptApart($dealt, $size, $apart, $together);
 
         return array_map(static fn (array $some): Group => self::explained($some, $way), $dealt);
     }
@@ -98,6 +106,18 @@ final readonly class Grouping
     {
         $slips = $way === Basis::Slip ? array_count_values(array_filter(array_map(self::slip(...), $units))) : [];
         usort($units, static fn (array $a, array $b): int => self::rank($a, $slips) <=> self::rank($b, $slips));
+
+        return $units;
+    }
+
+    /**
+     * @param  non-empty-list<non-empty-list<Student>>  $units
+     * @return non-empty-list<non-empty-list<Student>>
+     */
+    private static function drawn(array $units, int $seed): array
+    {
+        $lot = static fn (Student $first): string => hash('sha256', "{$seed} {$first->id}");
+        usort($units, static fn (array $a, array $b): int => $lot($a[0]) <=> $lot($b[0]));
 
         return $units;
     }
@@ -185,18 +205,19 @@ final readonly class Grouping
     /**
      * @param  list<list<Student>>  $groups
      * @param  list<array{string, string}>  $apart
+     * @param  list<list<string>>  $together
      * @return list<list<Student>>
      *
      * @throws InvalidWish
      */
-    private static function keptApart(array $groups, int $size, array $apart): array
+    private static function keptApart(array $groups, int $size, array $apart, array $together): array
     {
         foreach (range(0, count($apart) * 2) as $ignored) {
             $clash = self::clash($groups, $apart);
             if ($clash === null) {
                 return $groups;
             }
-            $groups = self::swapped($groups, $size, $apart, $clash) ?? throw InvalidWish::cannotKeepApart();
+            $groups = self::swapped($groups, $size, $apart, $together, $clash) ?? throw InvalidWish::cannotKeepApart();
         }
 
         throw InvalidWish::cannotKeepApart();
@@ -224,14 +245,15 @@ final readonly class Grouping
     /**
      * @param  list<list<Student>>  $groups
      * @param  list<array{string, string}>  $apart
+     * @param  list<list<string>>  $together
      * @param  array{int, int}  $clash
      * @return list<list<Student>>|null
      */
-    private static function swapped(array $groups, int $size, array $apart, array $clash): ?array
+    private static function swapped(array $groups, int $size, array $apart, array $together, array $clash): ?array
     {
         [$from, $place] = $clash;
         $mover = $groups[$from][$place];
-        $clashes = self::clashes($groups, $apart);
+        $clashes = self::clashes($groups, $apart, $together);
         $best = null;
         $least = INF;
         foreach ($groups as $to => $group) {
@@ -251,7 +273,7 @@ final readonly class Grouping
                         ? [...$group, $mover]
                         : array_values([$at => $mover] + array_diff_key($group, [$at => true]));
                 $cost = $other === null ? 1.5 : abs(($mover->secure ?? -1) - ($other->secure ?? -1));
-                if ($cost < $least && self::clashes($changed, $apart) < $clashes) {
+                if ($cost < $least && self::clashes($changed, $apart, $together) < $clashes) {
                     [$best, $least] = [$changed, $cost];
                 }
             }
@@ -261,17 +283,26 @@ final readonly class Grouping
     }
 
     /**
+     * How many wishes are broken.
+     *
      * @param  list<list<Student>>  $groups
      * @param  list<array{string, string}>  $apart
+     * @param  list<list<string>>  $together
      */
-    private static function clashes(array $groups, array $apart): int
+    private static function clashes(array $groups, array $apart, array $together): int
     {
         $clashes = 0;
-        foreach ($groups as $group) {
-            $ids = array_column($group, 'id');
-            foreach ($apart as [$one, $other]) {
-                $clashes += in_array($one, $ids, true) && in_array($other, $ids, true) ? 1 : 0;
+        $of = [];
+        foreach ($groups as $g => $group) {
+            foreach ($group as $student) {
+                $of[$student->id] = $g;
             }
+        }
+        foreach ($apart as [$one, $other]) {
+            $clashes += isset($of[$one], $of[$other]) && $of[$one] === $of[$other] ? 1 : 0;
+        }
+        foreach ($together as $ids) {
+            $clashes += max(0, count(array_unique(array_intersect_key($of, array_flip($ids)))) - 1);
         }
 
         return $clashes;
@@ -293,6 +324,9 @@ final readonly class Grouping
                 $isPattern === [] ? ':n answered :slip' : 'What :n have in common: :slip',
                 ['n' => $slips[$slip], 'slip' => $slip],
             );
+        }
+        if ($way === Basis::Random) {
+            return new Group($ids, 'Drawn at random');
         }
         $known = array_filter(array_column($some, 'secure'), static fn (?float $secure): bool => $secure !== null);
         if ($known === []) {

@@ -57,6 +57,24 @@ final class GroupingTest extends TestCase
         );
     }
 
+    public function test_a_draw_heeds_the_seed_alone_and_every_wish(): void
+    {
+        $students = self::students(array_fill_keys(range('a', 'l'), 0.5));
+        $draw = static fn (int $seed): array => self::ids(
+            Grouping::of($students, 3, Basis::Random, [['a', 'b']], [['c', 'd']], $seed),
+        );
+        self::assertSame($draw(7), $draw(7));
+        $draws = array_map($draw, range(1, 20));
+        self::assertGreaterThan(15, count(array_unique($draws, SORT_REGULAR)));
+        foreach ($draws as $groups) {
+            self::assertCount(12, array_merge(...$groups));
+            foreach ($groups as $group) {
+                self::assertSame(in_array('a', $group, true), in_array('b', $group, true));
+                self::assertFalse(in_array('c', $group, true) && in_array('d', $group, true));
+            }
+        }
+    }
+
     public function test_sizes_differ_by_one_at_most(): void
     {
         foreach ([[7, 3], [10, 4], [25, 4], [1, 5], [13, 12]] as [$count, $size]) {

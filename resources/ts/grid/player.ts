@@ -24,7 +24,7 @@ export class Player {
     private last = 0;
     private readonly slider: HTMLInputElement;
     private readonly speed: HTMLSelectElement;
-    private readonly own: HTMLInputElement;
+    private readonly own: HTMLSelectElement;
     private readonly button: HTMLButtonElement;
 
     constructor(
@@ -36,7 +36,7 @@ export class Player {
     ) {
         this.slider = element<HTMLInputElement>('.player-at', root);
         this.speed = element<HTMLSelectElement>('.player-speed', root);
-        this.own = element<HTMLInputElement>('.player-own', root);
+        this.own = element<HTMLSelectElement>('.player-own', root);
         this.button = element<HTMLButtonElement>('.player-play', root);
         this.button.addEventListener('click', () => (this.frame === 0 ? this.play() : this.pause()));
         this.slider.addEventListener('input', () => {
@@ -57,6 +57,19 @@ export class Player {
         new ResizeObserver(() => this.view?.fit()).observe(element('.player-page', root));
     }
 
+    /** Those who draw on a group's canvas: the steps of one of them can be played alone. */
+    offer(members: { id: string; name: string }[]): void {
+        const { value } = this.own;
+        this.own.replaceChildren(
+            ...[...this.own.options].slice(0, 2),
+            ...members.map(({ id, name }) => new Option(name, id)),
+        );
+        this.own.value = value;
+        if (this.own.selectedIndex < 0) {
+            this.own.selectedIndex = 0;
+        }
+    }
+
     get isOpen(): boolean {
         return !this.root.hidden;
     }
@@ -64,9 +77,7 @@ export class Player {
     /** Plays from the first stroke, or stands still where so many operations were finished. */
     async open(address: string, finished?: number): Promise<void> {
         this.address = address;
-        this.replay = await get<ReplayAnswer>(
-            `${address}?author=${this.own.checked && finished === undefined ? 'own' : 'all'}`,
-        );
+        this.replay = await get<ReplayAnswer>(`${address}?author=${finished === undefined ? this.own.value : 'all'}`);
         this.root.hidden = false;
         this.opened(true);
         this.view = new View(element('.player-page', this.root), this.settings.assets, this.settings.stamps);

@@ -280,12 +280,21 @@ export class Tile {
     }
 
     get nameShown(): string {
-        const shown: Record<string, string> = {
-            names: this.seat.name,
-            seats: this.isGroup ? this.seat.name : fill(this.words.seat, { n: this.seat.n }),
-            hidden: this.words.student,
-        };
-        return shown[document.body.dataset.names ?? 'names'] ?? this.words.student;
+        const { name, n } = this.seat;
+        return this.isGroup ? name : this.shownAs(name, n, this.words.student);
+    }
+
+    /** Who is in the group, as names stand on this desk; nobody on a student's own canvas. */
+    get memberNames(): { id: string; name: string }[] {
+        return (this.seat.members ?? []).map(({ id, n, name }, i) => ({
+            id,
+            name: this.shownAs(name, n, `${this.words.student} ${i + 1}`),
+        }));
+    }
+
+    private shownAs(name: string, n: number, hidden: string): string {
+        const shown: Record<string, string> = { names: name, seats: fill(this.words.seat, { n }), hidden };
+        return shown[document.body.dataset.names ?? 'names'] ?? hidden;
     }
 
     /** Checked on this desk: what the server counted before it had this check does not take it away again. */

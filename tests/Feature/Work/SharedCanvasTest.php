@@ -344,6 +344,29 @@ final class SharedCanvasTest extends CragTestCase
         self::assertSame(403, $sees('Tamsin', $kept['asset']), 'what lies nowhere is its own student’s');
     }
 
+    public function test_a_replay_plays_the_steps_of_one_member_and_has_the_others_there_at_once(): void
+    {
+        $this->share('group');
+        $canvas = $this->canvas('Wren');
+        foreach (['Wren', 'Tamsin', 'Wren'] as $i => $name) {
+            $this->append($name, $canvas, $this->stroke("stroke-number-{$i}-00000"))->assertOk();
+        }
+        $replay = fn (string $author): array => $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/canvas/{$canvas}/replay?author={$author}")
+            ->assertOk()
+            ->json('steps');
+        $takes = fn (string $author): array => array_map(
+            static fn (array $step): bool => $step[1] > $step[0],
+            $replay($author),
+        );
+        self::assertSame([true, false, true], $takes($this->seats['Wren']->id));
+        self::assertSame([false, true, false], $takes($this->seats['Tamsin']->id));
+        self::assertSame([true, true, true], $takes('own'));
+        $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/canvas/{$canvas}/replay?author={$this->seats['Piers']->id}")
+            ->assertNotFound();
+    }
+
     public function test_sent_work_of_a_group_waits_for_the_teacher(): void
     {
         $this->share('group');

@@ -196,7 +196,7 @@ final class ClassScreenController
             ->orderBy('n')
             ->get();
         $log = $rows->map(static fn (LoggedOperation $row) => $row->operation());
-        $replay = Replay::of($log, $item->canvas->author());
+        $replay = Replay::of($log, ...$item->canvas->authors());
 
         return response()->json([
             'lasts' => $replay->lasts(),

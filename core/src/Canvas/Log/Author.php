@@ -21,6 +21,18 @@ final readonly class Author
         return new self(null);
     }
 
+    /** @param  array<array-key, self>  $others */
+    public function isAmong(array $others): bool
+    {
+        foreach ($others as $other) {
+            if ($this->is($other)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function is(self $other): bool
     {
         return $this->seat === $other->seat;

@@ -29,15 +29,15 @@ final readonly class Replay
 
     /**
      * @param  iterable<Operation>  $log  in the order of the log
-     * @param  ?Author  $author  whose steps take time; what others did is there at once. Null for everybody's
+     * @param  Author  ...$authors  whose steps take time; what others did is there at once. None for everybody's
      */
-    public static function of(iterable $log, ?Author $author = null): self
+    public static function of(iterable $log, Author ...$authors): self
     {
         $steps = $rubbedOut = [];
         $at = 0;
         $before = null;
         foreach ($log as $operation) {
-            if ($author !== null && ! $operation->author->is($author)) {
+            if ($authors !== [] && ! $operation->author->isAmong($authors)) {
                 $steps[] = ['from' => $at, 'to' => $at];
 
                 continue;

@@ -419,6 +419,7 @@ export class CloseUp {
     }
 
     private name(tile: Tile): void {
+        this.player.offer(tile.memberNames);
         element('#closeup-name .name-real').textContent = tile.seat.name;
         element('#closeup-name .name-seat').textContent = element('.tile-name .name-seat', tile.root).textContent;
         // A group is not sent out: its members are, each from their own panel.

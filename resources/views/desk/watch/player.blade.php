@@ -19,7 +19,10 @@
             @foreach ([0.5, 1, 2, 4, 8, 16] as $speed)<option value="{{ $speed }}"
                 @selected($speed === 4)>{{ $speed }}×</option>@endforeach
         </select>
-        <x-choice class="player-own"> {{ __('only the student') }}</x-choice>
+        <select class="player-own form-select" aria-label="{{ __('Whose steps') }}">
+            <option value="all">{{ __('everyone') }}</option>
+            <option value="own">{{ __('only students') }}</option>
+        </select>
         <button class="btn btn-outline-slate player-give"
             title="{{ __('The canvas goes back to this; later work stays in Replay') }}">{{ __('Restore this') }}</button>
         <button class="btn btn-outline-slate player-close">{{ __('Now') }}</button>

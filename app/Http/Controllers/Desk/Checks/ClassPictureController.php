@@ -57,6 +57,7 @@ final class ClassPictureController
                 Basis::from($request->string('way')->toString()),
                 $together,
                 $apart,
+                random_int(0, PHP_INT_MAX),
             );
         } catch (InvalidWish $problem) {
             abort(422, __($problem->getMessage()));

@@ -12,6 +12,7 @@ use App\Models\Teachers\Teacher;
 use App\Sessions\Checks\FeedbackForStudent;
 use App\Sessions\Checks\OfferPhrases;
 use App\Sessions\Checks\ReadWork;
+use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\Replay;
 use Crag\Canvas\Scene;
 use Crag\Checks\Judgement;
@@ -35,13 +36,21 @@ final class CanvasController
         return CanvasFile::answer($this->find($session, $canvas), $format, $request->integer('page', 1));
     }
 
-    /** The whole log with the time of each step; `author` is "own" for the steps of the canvas's own author alone. */
+    /**
+     * The whole log with the time of each step; `author` is "own" for the steps of those whose canvas it is, or the seat
+     * of one of them.
+     */
     public function replay(Request $request, LiveSession $session, string $canvas): Response
     {
         $found = $this->find($session, $canvas);
         $rows = $found->operations()->get();
-        $author = $request->string('author')->is('own') ? $found->author() : null;
-        $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), $author);
+        $who = $request->string('author')->toString();
+        $authors = match ($who) {
+            '', 'all' => [],
+            'own' => $found->authors(),
+            default => [in_array($who, $found->workers(), true) ? Author::seat($who) : abort(404)],
+        };
+        $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), ...$authors);
 
         return response(
             sprintf(

@@ -23,12 +23,15 @@ use Illuminate\Support\Str;
  * On whose canvas a student works: their own, or their group's. What a group draws is held by a seat on which nobody
  * sits, so that everything that works on a student's canvas works on a group's.
  */
-final readonly class Together
+final class Together
 {
     /** The numbers of seats that stand for groups lie behind those of all students. */
     private const FIRST_N = 1_000;
 
-    public function __construct(private Publisher $publisher)
+    /** @var array<string, true> groups of which it will be told, once, that they have grown */
+    private array $grown = [];
+
+    public function __construct(private readonly Publisher $publisher)
     {
     }
 
@@ -75,10 +78,19 @@ final readonly class Together
     public static function told(Seat $seat, Prompt $prompt): ?array
     {
         $group = self::found($seat, $prompt);
-        if ($group === null || ! $group->isGroup()) {
-            return null;
-        }
-        $names = $seat->session->settings->penNames;
+
+        return $group === null || ! $group->isGroup() ? null : self::toldTo($seat, $group);
+    }
+
+    /**
+     * @return array{
+     *     group: string, channel: string, name: string, ink: string,
+     *     members: list<array{seat: string, ink: string, name: string}>,
+     * }
+     */
+    public static function toldTo(Seat $seat, Seat $group): array
+    {
+        $names = $group->session->settings->penNames;
 
         return [
             'group' => $group->id,
@@ -184,7 +196,14 @@ final readonly class Together
             return;
         }
         $group->unsetRelation('members');
-        DB::afterCommit(fn () => event(new GroupChanged($group)));
+        // A class that is gathered comes in all at once: that is told once.
+        if (! isset($this->grown[$group->id])) {
+            $this->grown[$group->id] = true;
+            DB::afterCommit(function () use ($group): void {
+                unset($this->grown[$group->id]);
+                event(new GroupChanged($group, true));
+            });
+        }
     }
 
     /**
@@ -199,7 +218,7 @@ final readonly class Together
             $group->update(['turn' => $group->turn + 1]);
             $group->unsetRelation('members');
             DB::afterCommit(fn () => $this->publisher->close($old));
-            DB::afterCommit(fn () => event(new GroupChanged($group)));
+            DB::afterCommit(fn () => event(new GroupChanged($group, false)));
         }
     }
 }

@@ -207,7 +207,8 @@ final class AskTest extends BrowserTestCase
         $ruan->until(fn (): bool => $canvas() !== $before && $pad() === 0, 'an empty pad');
         $draws(5);
         // Its end: nothing more is drawn on it, nothing can be sent, and what is there stays to be seen.
-        $teacher->click('#ask-body [data-post$=close]');
+        // The panel may still have the one before while the student draws already.
+        $teacher->waitForText('#ask-body', 'Quick ask 3')->click('#ask-body [data-post$=close]');
         $ruan->waitForText('#quick-ask-state', 'Closed');
         self::assertFalse($ruan->find('#ask-pad-send')->isDisplayed());
         $there = $pad();

@@ -33,7 +33,7 @@ final readonly class TakeStudents
             }
             $in = Member::query()->whereIn('seat_id', $seats->modelKeys())->whereNull('until_ms')->with('group')->get();
             foreach ($in->unique('group_id') as $member) {
-                event(new GroupChanged($member->group));
+                event(new GroupChanged($member->group, true));
             }
         });
     }

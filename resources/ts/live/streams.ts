@@ -22,6 +22,7 @@ export type Message =
     /** Some are too large to be told live: they are asked for. */
     | { stream: 'operations' | 'lead'; operations: Operation[]; ask?: boolean; kept?: Kept }
     | { stream: 'opening'; opening: unknown }
+    | { stream: 'together'; together: unknown }
     | { stream: 'states'; prompt: string; states: unknown }
     | { stream: string; event: LiveEvent };
 

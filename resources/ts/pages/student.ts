@@ -506,7 +506,9 @@ function showAnswered(): void {
 }
 
 function receive(message: Message): void {
-    if ('opening' in message) {
+    if ('together' in message) {
+        together.hearWho(message.together as Sharing);
+    } else if ('opening' in message) {
         ahead = message.opening as CanvasAnswer;
     } else if ('operations' in message && message.stream === 'lead') {
         if (message.ask === true) {

@@ -57,6 +57,13 @@ export class Together {
         }
     }
 
+    /** Others have come into the group that this canvas is of. */
+    hearWho(sharing: Sharing): void {
+        if (this.now?.group === sharing.group && this.now.channel === sharing.channel) {
+            this.take(sharing);
+        }
+    }
+
     /** Ink of another who draws here. Its key says whose it is; what has another key is nobody's. */
     hear(ink: WetInk): void {
         const at = this.now?.members.findIndex((one) => one.ink === ink.k) ?? -1;

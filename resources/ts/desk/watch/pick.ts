@@ -44,7 +44,7 @@ export class PickWindow {
     /** Another desk has drawn, or taken it back. */
     private hear(pick: number | null, seat: string): void {
         this.grid.tiles.forEach((tile) =>
-            tile.root.classList.toggle('is-picked', pick !== null && tile.seat.id === seat),
+            tile.root.classList.toggle('is-picked', pick !== null && tile === this.grid.ofSeat(seat)),
         );
     }
 
@@ -53,7 +53,8 @@ export class PickWindow {
         this.pick = pick;
         this.seat = seat;
         this.hear(pick, seat);
-        element('#pick-name').textContent = tile?.nameShown ?? '';
+        const member = tile?.memberNames.find(({ id }) => id === seat);
+        element('#pick-name').textContent = member?.name ?? tile?.nameShown ?? '';
         element('#pick-among').textContent = fill(this.desk.words.picked_among, { n: among });
         if (!this.window.open) {
             this.window.showModal();

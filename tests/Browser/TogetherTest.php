@@ -125,6 +125,61 @@ final class TogetherTest extends BrowserTestCase
         $this->alike(1);
     }
 
+    public function test_a_shared_canvas_that_is_interrupted_in_every_way_loses_nothing(): void
+    {
+        ['Wren' => $wren, 'Ruan' => $ruan, 'Olwen' => $olwen, 'Piers' => $piers] = $this->at;
+        $own = $this->open($wren);
+        // It is shared while a pen is down: the stroke ends where it was begun.
+        $wren->draw('#page-frame', [[0.2, 0.2], [0.6, 0.4]], 'mouse', 16, false);
+        $this->share('everyone');
+        $wren->until(fn (): bool => $this->open($wren) !== $own, 'the shared canvas');
+        $wren->lift();
+        $wren->until(fn (): bool => $this->stored('Wren') === 1, 'the stroke that was begun');
+        self::assertSame($own, $this->sql("select canvas_id from operations where kind = 'add'"));
+        foreach (array_values($this->at) as $i => $page) {
+            $page->until(fn (): bool => $this->open($page) === $this->open($wren), 'one canvas for all');
+            $page->draw('#page-frame', [[0.2, 0.2 + 0.1 * $i], [0.4, 0.2 + 0.1 * $i]]);
+        }
+        $this->alike(4);
+        // A page that is loaded again knows what is its own.
+        $ruan->driver->navigate()->refresh();
+        $ruan->find('#page-frame[data-ready]');
+        $ruan->until(fn (): bool => $this->objects($ruan) === 4, 'all of it after a reload');
+        $ruan->click('#undo');
+        $this->alike(3);
+        self::assertFalse($ruan->find('#undo')->isEnabled());
+        // Its own tool takes away one's own, and nothing of anyone else's.
+        $olwen->option('[data-tool=eraser]');
+        $olwen->draw('#page-frame', [[0.3, 0.1], [0.3, 0.9]]);
+        $this->alike(2);
+        // One is sent out, and comes back to what was drawn meanwhile.
+        $seat = $this->sql("select id from seats where name = 'Piers' order by rowid desc");
+        $this->ask('send-out', ['seat' => $seat]);
+        $piers->seen('#knock');
+        $wren->draw('#page-frame', [[0.6, 0.6], [0.8, 0.6]]);
+        unset($this->at['Piers']);
+        $this->alike(3);
+        $this->ask('let-in', ['seats' => [$seat]]);
+        $piers->find('#page-frame[data-ready]');
+        $this->at['Piers'] = $piers;
+        $this->alike(3);
+        // Shared otherwise twice in a moment: everyone ends on the canvas that holds.
+        $this->share('each');
+        $this->share('everyone');
+        $wren->draw('#page-frame', [[0.6, 0.8], [0.8, 0.8]]);
+        foreach ($this->at as $page) {
+            $page->until(fn (): bool => $this->open($page) === $this->open($ruan), 'one canvas for all, again');
+        }
+        $wren->until(fn (): bool => $this->stored('Wren') === 4, 'the stroke between');
+        $ruan->draw('#page-frame', [[0.1, 0.8], [0.2, 0.8]]);
+        foreach ($this->at as $page) {
+            $page->until(fn (): bool => $this->objects($page) >= 4, 'the last stroke');
+        }
+        foreach ([$this->teacher, $wren, $ruan, $olwen] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+
     public function test_two_teachers_split_the_room_and_two_rooms_see_one_class_screen(): void
     {
         $address = (string) $this->teacher->run('return location.pathname');

@@ -344,6 +344,23 @@ final class SharedCanvasTest extends CragTestCase
         self::assertSame(403, $sees('Tamsin', $kept['asset']), 'what lies nowhere is its own student’s');
     }
 
+    public function test_a_page_that_opens_a_full_canvas_is_told_who_made_what(): void
+    {
+        $this->share('group');
+        $canvas = $this->canvas('Wren');
+        foreach (range(1, 60) as $i) {
+            $name = $i % 3 === 0 ? 'Tamsin' : 'Wren';
+            $this->append($name, $canvas, $this->stroke(sprintf('stroke-number-%06d', $i)))->assertOk();
+        }
+        $opened = $this->opening('Tamsin')->assertJsonPath('older.undo', true);
+        self::assertSame(60, $opened->json('n') + count($opened->json('operations')));
+        $authors = $opened->json('authors');
+        self::assertCount(20, $authors[$this->seats['Tamsin']->id]);
+        self::assertContains('stroke-number-000001', $authors[$this->seats['Wren']->id]);
+        $this->share('each');
+        self::assertNull($this->opening('Tamsin')->json('authors'), 'on one’s own canvas it is nobody else');
+    }
+
     public function test_a_replay_plays_the_steps_of_one_member_and_has_the_others_there_at_once(): void
     {
         $this->share('group');

@@ -39,7 +39,8 @@ export class AskPanel {
         const open = (): void => this.open();
         const step = (): void => void desk.run(`${desk.address}/ask-step`, {}).then(() => this.refresh(0));
         bus.on('written', () => this.follow());
-        bus.on('ask', () => this.refresh());
+        // Another is before the class: what stands here would stop, or show, the one before.
+        bus.on('ask', () => this.refresh(0));
         bus.on('answered', () => this.refresh());
         bus.on('done', (what) => what === 'ask' && this.refresh(0));
         actions.add(

@@ -166,6 +166,19 @@ final class Together
             : $sharing->standsFor($seat->loadMissing('entry')->groupName());
     }
 
+    /** Something about students who are in groups is otherwise now: their groups hear who is in them. */
+    public static function tellGroupsOf(Seat ...$seats): void
+    {
+        $in = Member::query()
+            ->whereIn('seat_id', array_map(static fn (Seat $seat): string => $seat->id, $seats))
+            ->whereNull('until_ms')
+            ->with('group')
+            ->get();
+        foreach ($in->unique('group_id') as $member) {
+            event(new GroupChanged($member->group, true));
+        }
+    }
+
     private function make(LiveSession $session, string $name): Seat
     {
         return DB::transaction(fn (): Seat => $session->groupSeats()->where('stands_for', $name)->first() ??

@@ -120,6 +120,7 @@ final readonly class AdmitStudents
         DB::transaction(function () use ($seat, $name): void {
             $seat->update(['name' => $this->apart($seat, $name)]);
             $this->room->tellOwn($seat);
+            Together::tellGroupsOf($seat);
         });
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions\Room;
 
+use App\Canvas\Together;
 use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Sessions\Show\ShowToClass;
@@ -29,6 +30,9 @@ final readonly class ChangeSettings
             $this->room->tell($session);
             if ($before->shownNames !== $now->shownNames) {
                 $this->shown->again($session);
+            }
+            if ($before->penNames !== $now->penNames) {
+                Together::tellGroupsOf(...$session->seated()->get()->all());
             }
             if ($before->shownNames !== $now->shownNames || $before->feedback != $now->feedback) {
                 $session->seated()->get()->each(fn (Seat $seat) => $this->room->tellOwn($seat));

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sessions\Watch;
 
-use App\Canvas\GroupChanged;
+use App\Canvas\Together;
 use App\Models\LiveSession;
-use App\Models\Member;
 use App\Models\Seat;
 use App\Models\Teachers\Teacher;
 use App\Sessions\Room\RoomState;
@@ -31,10 +30,7 @@ final readonly class TakeStudents
                 $seat->update(['taken_by_id' => $teacher?->id]);
                 $this->room->tellDesk($seat->setRelation('session', $session)->unsetRelation('takenBy'));
             }
-            $in = Member::query()->whereIn('seat_id', $seats->modelKeys())->whereNull('until_ms')->with('group')->get();
-            foreach ($in->unique('group_id') as $member) {
-                event(new GroupChanged($member->group, true));
-            }
+            Together::tellGroupsOf(...$seats->all());
         });
     }
 }

@@ -344,6 +344,28 @@ final class SharedCanvasTest extends CragTestCase
         self::assertSame(403, $sees('Tamsin', $kept['asset']), 'what lies nowhere is its own student’s');
     }
 
+    public function test_names_beside_the_pens_are_as_the_teacher_has_them(): void
+    {
+        $this->share('group');
+        $this->canvas('Wren');
+        $names = fn (): array => array_column($this->own('Tamsin')['together']['members'], 'name');
+        self::assertSame(['Tamsin', 'Wren'], $names());
+        foreach (['seats' => ['Seat 1', 'Seat 2'], 'hidden' => ['', '']] as $mode => $expected) {
+            $this->published->messages = [];
+            $this->asTeacher()->postJson("/desk/{$this->session->id}/settings", ['pen_names' => $mode])->assertOk();
+            self::assertSame($expected, $names());
+            $told = implode('', $this->published->on("seat.{$this->seats['Wren']->id}"));
+            self::assertStringContainsString('"stream":"together"', $told);
+            self::assertStringNotContainsString('Tamsin', $told);
+        }
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/settings", ['pen_names' => 'names'])->assertOk();
+        $this->published->messages = [];
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/rename", ['seat' => $this->seats['Wren']->id, 'name' => 'Wrenna'])
+            ->assertOk();
+        self::assertStringContainsString('Wrenna', implode('', $this->published->on("seat.{$this->seats['Tamsin']->id}")));
+    }
+
     public function test_a_page_that_opens_a_full_canvas_is_told_who_made_what(): void
     {
         $this->share('group');

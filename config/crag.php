@@ -32,6 +32,9 @@ return [
     // rules.
     'reader' => env('CRAG_READER', Crag\Reading\RuleReader::class),
 
+    // Whether voices may be recorded here at all; each teacher switches it on for a session.
+    'recording' => (bool) env('CRAG_RECORDING', false),
+
     // Words that make a name knock, one on each line.
     'unsuitable' => env('CRAG_UNSUITABLE') ?: base_path('core/src/Session/Door/unsuitable-words.txt'),
 

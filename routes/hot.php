@@ -22,6 +22,7 @@ use App\Http\Controllers\Desk\Show\ScreenController;
 use App\Http\Controllers\Desk\Watch\CanvasController;
 use App\Http\Controllers\Desk\Watch\CoachController;
 use App\Http\Controllers\Desk\Watch\PickController;
+use App\Http\Controllers\Desk\Watch\TalkController;
 use App\Http\Controllers\Desk\Watch\WatchController;
 use App\Http\Controllers\Desk\Work\HandOutController;
 use App\Http\Controllers\Desk\Work\LeadController;
@@ -37,6 +38,7 @@ use App\Http\Controllers\Screen\ClassScreenController;
 use App\Http\Controllers\Student\OperationsController;
 use App\Http\Controllers\Student\RoomController as StudentRoom;
 use App\Http\Controllers\Student\SeatController;
+use App\Http\Controllers\Student\TalkController as StudentTalk;
 use App\Http\Middleware\HoldsDesk;
 use App\Http\Middleware\HoldsPlan;
 use App\Http\Middleware\HoldsSeat;
@@ -139,6 +141,15 @@ Route::prefix('/desk/{session}')
         Route::get('/canvas/{canvas}/reading', [CanvasController::class, 'reading'])
             ->middleware(May::route(Deed::SeeWork))
             ->name('desk.reading');
+        Route::get('/canvas/{canvas}/talks', [TalkController::class, 'list'])
+            ->middleware(May::route(Deed::SeeWork))
+            ->name('desk.talks');
+        Route::get('/canvas/{canvas}/talk/{talk}.webm', [TalkController::class, 'sound'])
+            ->middleware(May::route(Deed::SeeWork))
+            ->name('desk.talk.sound');
+        Route::get('/canvas/{canvas}/talk/{talk}/replay', [TalkController::class, 'replay'])
+            ->middleware(May::route(Deed::SeeWork))
+            ->name('desk.talk.replay');
         Route::get('/canvas/{canvas}/replay', [CanvasController::class, 'replay'])
             ->middleware(May::route(Deed::SeeWork))
             ->name('desk.replay');
@@ -444,6 +455,9 @@ Route::prefix('/seat/{seat}')
         Route::post('/write', [StudentRoom::class, 'write'])
             ->middleware(May::route(Deed::Write))
             ->name('seat.write');
+        Route::post('/talk', [StudentTalk::class, 'send'])
+            ->middleware(['throttle:upload', May::route(Deed::TalkThrough)])
+            ->name('seat.talk');
         Route::post('/send', [StudentRoom::class, 'send'])
             ->middleware(May::route(Deed::Send))
             ->name('seat.send');

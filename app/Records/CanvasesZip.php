@@ -7,6 +7,7 @@ namespace App\Records;
 use App\Canvas\CanvasFile;
 use App\Models\Canvas;
 use App\Models\LiveSession;
+use App\Models\TalkThrough;
 use App\Sessions\Room\EachSeat;
 use Closure;
 use Illuminate\Support\Str;
@@ -50,9 +51,19 @@ final class CanvasesZip
                     }
                 }
                 yield "{$file}.inkml" => (string) CanvasFile::bytes($canvas, 'inkml', 1);
+                yield from self::talks($canvas, $file);
                 $progress($i + 1);
             }
         };
         Zip::write($files(), $to);
+    }
+
+    /** @return iterable<string, string> what was said about it, as it was recorded */
+    private static function talks(Canvas $canvas, string $file): iterable
+    {
+        foreach (TalkThrough::query()->where('canvas_id', $canvas->id)->orderBy('id')->get() as $i => $talk) {
+            $n = $i + 1;
+            yield "{$file}-talk-{$n}.webm" => (string) @file_get_contents($talk->path());
+        }
     }
 }

@@ -46,15 +46,19 @@ final class TogetherTest extends BrowserTestCase
 
         // While a pen is down the others see it, and whose it is; the desk sees it on the group's tile.
         $wren->draw('#page-frame', [[0.2, 0.2], [0.5, 0.4], [0.8, 0.2]], 'mouse', 16, false);
+        $x = 0.8;
         foreach ([$ruan, $olwen] as $page) {
-            $page->until(fn (): bool => $this->inked($page, '#page') > 0, 'ink that is still wet');
-            $page->waitForText('.page-pointer', 'Wren');
+            // Their lines for ink may only just be opening: the pen goes on until it is heard.
+            $page->until(function () use ($page, $wren, &$x): bool {
+                $x = $x > 0.7 ? 0.6 : 0.8;
+                $wren->moveOn('#page-frame', $x, 0.2);
+
+                return $this->inked($page, '#page') > 0 &&
+                    $page->run('return document.querySelector(".page-pointer")?.textContent') === 'Wren';
+            }, 'ink that is still wet, and whose it is');
         }
         self::assertSame(0, $this->inked($piers, '#page'));
-        $this->teacher->until(
-            fn (): bool => str_contains($this->teacher->text('.tile-members .is-drawing'), 'Wren'),
-            'who draws on the tile',
-        );
+        $this->teacher->waitForText('.tile-members .is-drawing', 'Wren');
         $wren->lift();
 
         // One is without a network for a while; what both draw meanwhile is there afterwards, in one order.
@@ -82,10 +86,17 @@ final class TogetherTest extends BrowserTestCase
         $olwen->until(fn (): bool => $this->open($olwen) === $this->open($piers), 'the other group’s canvas');
         $olwen->until(fn (): bool => $this->inked($olwen, '#page') === 0, 'an empty canvas');
         $ruan->draw('#page-frame', [[0.3, 0.3], [0.4, 0.4]], 'mouse', 16, false);
-        $this->teacher->until(
-            fn (): bool => str_contains($this->teacher->text('.tile-members .is-drawing'), 'Ruan'),
-            'ink of the first group',
-        );
+        $this->teacher->until(function () use ($ruan, &$x): bool {
+            $x = $x > 0.7 ? 0.6 : 0.8;
+            $ruan->moveOn('#page-frame', $x, 0.3);
+
+            return str_contains(
+                (string) $this->teacher->run(
+                    'return [...document.querySelectorAll(".tile-members .is-drawing")].map((one) => one.textContent).join()',
+                ),
+                'Ruan',
+            );
+        }, 'ink of the first group');
         self::assertSame(0, $this->inked($olwen, '#page'), 'who has left sees nothing more of it');
         $ruan->lift();
         $ruan->until(fn (): bool => $this->objects($ruan) === 3, 'the work of who has left');
@@ -223,15 +234,17 @@ final class TogetherTest extends BrowserTestCase
     /** The page with this many objects, alike for everyone who draws there. */
     private function alike(int $objects): void
     {
-        $first = null;
-        foreach ($this->at as $name => $page) {
-            if ($this->open($page) !== $this->open($this->at['Ruan'])) {
-                continue;
-            }
-            $page->until(fn (): bool => $this->objects($page) === $objects, "{$objects} objects for {$name}");
-            $first ??= $this->scene($page);
-            $page->until(fn (): bool => $this->scene($page) === $first, "the same for {$name}");
-        }
+        $canvas = $this->open($this->at['Ruan']);
+        $there = array_filter($this->at, fn (Page $page): bool => $this->open($page) === $canvas);
+        self::assertGreaterThan(1, count($there));
+        $this->at['Ruan']->until(
+            function () use ($there, $objects): bool {
+                $scenes = array_map($this->scene(...), $there);
+
+                return count(array_unique($scenes)) === 1 && $this->objects($this->at['Ruan']) === $objects;
+            },
+            "{$objects} objects, the same for ".implode(', ', array_keys($there)),
+        );
     }
 
     private function open(Page $page): mixed

@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 final class SecurityHeaders
 {
     private const POLICY =
-        "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; ".
+        "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; media-src 'self' blob:; ".
         "connect-src 'self' %s; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     public function handle(Request $request, Closure $next): Response

@@ -41,6 +41,7 @@ final class DeskWords
                 'show_one' => __('Show :name to the class'),
                 'show_some' => __('Show these :n beside each other'),
                 'chose' => __('Answered the quick ask: :choice'),
+                'talks' => __('1 talk-through|:n talk-throughs'),
                 'take_on' => __('I take these'),
                 'not_mine' => __('No longer mine'),
                 'taken_by' => __('With :name'),

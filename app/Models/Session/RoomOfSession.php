@@ -31,6 +31,12 @@ trait RoomOfSession
         return $this->belongsTo(Roster::class);
     }
 
+    /** Whether students may explain drawings aloud: the installation allows it, and the teacher. */
+    public function mayRecord(): bool
+    {
+        return config()->boolean('crag.recording') && $this->settings->recording;
+    }
+
     /** @return HasMany<Seat, $this> the students' */
     public function seats(): HasMany
     {

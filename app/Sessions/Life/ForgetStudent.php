@@ -17,6 +17,7 @@ use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Record;
 use App\Models\Seat;
+use App\Models\TalkThrough;
 use App\Sessions\Show\ShowToClass;
 use App\Sessions\Watch\DeskLooks;
 use Illuminate\Support\Facades\DB;
@@ -53,6 +54,10 @@ final readonly class ForgetStudent
     {
         $files = [];
         DB::transaction(function () use ($session, $seat, &$files): void {
+            foreach (TalkThrough::query()->where('seat_id', $seat->id)->get() as $talk) {
+                $files[] = $talk->path();
+                $talk->delete();
+            }
             foreach (Asset::query()->where('seat_id', $seat->id)->get() as $asset) {
                 $files[] = $asset->path();
                 $asset->delete();

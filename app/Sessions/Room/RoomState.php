@@ -113,6 +113,7 @@ final readonly class RoomState
             'showcase' => self::showcase($session),
             'openUntil' => $session->openUntil(),
             'sound' => $settings->sound,
+            'recording' => $session->mayRecord(),
             'light' => $settings->light,
         ];
     }

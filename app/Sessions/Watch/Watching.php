@@ -71,6 +71,11 @@ final readonly class Watching
         $aspect = $prompt->value()->aspects()[0];
         $sorted = $prompt->isCovered() ? [] : SortedWork::on($prompt, $canvases);
         $tasks = $prompt->isCovered() ? [] : TaskWork::on($prompt, $seats, $canvases);
+        $talks = DB::table('talk_throughs')
+            ->whereIn('canvas_id', $canvases->pluck('id'))
+            ->groupBy('canvas_id')
+            ->selectRaw('canvas_id, count(*) as n')
+            ->pluck('n', 'canvas_id');
         $noticed = Signals::among($watched, $answers, self::hushed($session, $settings), $now);
         $marked = Signals::marked($noticed);
 
@@ -85,6 +90,7 @@ final readonly class Watching
                     $since,
                     $sorted,
                     $tasks,
+                    $talks,
                 ): array {
                     $canvas = $canvases->get($seat->id);
                     $one = $watched[$seat->id];
@@ -105,6 +111,8 @@ final readonly class Watching
                         'hand' => $one->hasHandUp,
                         'sorted' => $sorted[$seat->id] ?? null,
                         'tasks' => $tasks[$seat->id] ?? null,
+                        // What was said about it.
+                        'talks' => $canvas === null || $one->isCovered ? 0 : (int) ($talks[$canvas->id] ?? 0),
                     ];
                 })
                 ->all(),

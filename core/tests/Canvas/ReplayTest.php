@@ -67,6 +67,28 @@ final class ReplayTest extends TestCase
         self::assertSame(0, Replay::of([])->lasts());
     }
 
+    public function test_along_a_recording_each_step_is_when_it_was_made(): void
+    {
+        $log = [
+            self::stroke('before', 9_000, 500),
+            self::stroke('under-way', 10_300, 700),
+            self::stroke('within', 14_000, 1_000),
+            self::stroke('after', 99_000, 500),
+        ];
+        self::assertSame(
+            [
+                ['from' => 0, 'to' => 0],
+                ['from' => 0, 'to' => 300],
+                ['from' => 3_000, 'to' => 4_000],
+                ['from' => 6_000, 'to' => 6_000],
+            ],
+            Replay::along($log, 10_000, 6_000)->steps,
+        );
+        // A device whose clock ran behind: the log's order holds.
+        $odd = Replay::along([self::stroke('a', 12_000, 100), self::stroke('b', 11_000, 100)], 10_000, 6_000)->steps;
+        self::assertGreaterThanOrEqual($odd[0]['to'], $odd[1]['to']);
+    }
+
     private static function stroke(string $id, int $at, int $takes): Operation
     {
         $ink = Ink::of([[0, 0, 128, 0], [100, 100, 128, $takes]])->encode();

@@ -78,6 +78,7 @@ final class RulesTest extends TestCase
                 $s->isSent &&
                 ! $s->isRevealed,
             'put_hand_up' => $in,
+            'talk_through' => static fn (Situation $s): bool => $in($s) && $seen($s),
             'change_device' => $in,
             'choose_light' => $in,
             'answer_ask' => $in,

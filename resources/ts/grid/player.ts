@@ -22,6 +22,8 @@ export class Player {
     private film: Film | null = null;
     private frame = 0;
     private last = 0;
+    /** A voice whose clock the steps go by. */
+    private sound: HTMLAudioElement | null = null;
     private readonly slider: HTMLInputElement;
     private readonly speed: HTMLSelectElement;
     private readonly own: HTMLSelectElement;
@@ -41,8 +43,9 @@ export class Player {
         this.button.addEventListener('click', () => (this.frame === 0 ? this.play() : this.pause()));
         this.slider.addEventListener('input', () => {
             this.pause();
-            this.show(Number(this.slider.value));
+            this.seek(Number(this.slider.value));
         });
+        this.speed.addEventListener('change', () => this.keepPace());
         this.own.addEventListener('change', () => void this.open(this.address));
         element('.player-close', root).addEventListener('click', () => this.close());
         element('.player-give', root).addEventListener('click', () => {
@@ -74,17 +77,27 @@ export class Player {
         return !this.root.hidden;
     }
 
+    /** Plays a voice, and the drawing as it grew while it spoke. */
+    async openSpoken(address: string): Promise<void> {
+        const [replay, spoken] = await Promise.all([
+            get<ReplayAnswer>(`${address}/replay`),
+            fetch(`${address}.webm`).then((answer) => (answer.ok ? answer.blob() : Promise.reject(new Error()))),
+        ]);
+        this.silence();
+        this.sound = new Audio(URL.createObjectURL(spoken));
+        this.speed.value = '1';
+        this.begin(replay);
+        this.show(0);
+        this.play();
+        this.button.focus();
+    }
+
     /** Plays from the first stroke, or stands still where so many operations were finished. */
     async open(address: string, finished?: number): Promise<void> {
         this.address = address;
-        this.replay = await get<ReplayAnswer>(`${address}?author=${finished === undefined ? this.own.value : 'all'}`);
-        this.root.hidden = false;
-        this.opened(true);
-        this.view = new View(element('.player-page', this.root), this.settings.assets, this.settings.stamps);
-        this.view.fit();
-        this.film = new Film(this.view, this.replay);
-        this.slider.max = String(this.replay.lasts);
-        this.mark();
+        const replay = await get<ReplayAnswer>(`${address}?author=${finished === undefined ? this.own.value : 'all'}`);
+        this.silence();
+        this.begin(replay);
         if (finished === undefined) {
             this.show(0);
             this.play();
@@ -94,9 +107,45 @@ export class Player {
         this.button.focus();
     }
 
+    private begin(replay: ReplayAnswer): void {
+        this.pause();
+        this.replay = replay;
+        this.own.hidden = this.sound !== null;
+        this.root.hidden = false;
+        this.opened(true);
+        this.view = new View(element('.player-page', this.root), this.settings.assets, this.settings.stamps);
+        this.view.fit();
+        this.film = new Film(this.view, this.replay);
+        this.slider.max = String(this.replay.lasts);
+        this.mark();
+    }
+
+    private silence(): void {
+        if (this.sound !== null) {
+            this.sound.pause();
+            URL.revokeObjectURL(this.sound.src);
+            this.sound = null;
+        }
+    }
+
+    /** Speech is understood at once to twice its pace. */
+    private keepPace(): void {
+        if (this.sound !== null) {
+            this.sound.playbackRate = Math.max(1, Math.min(2, Number(this.speed.value)));
+        }
+    }
+
+    private seek(at: number): void {
+        if (this.sound !== null) {
+            this.sound.currentTime = at / 1000;
+        }
+        this.show(at);
+    }
+
     close(): void {
         if (!this.root.hidden) {
             this.pause();
+            this.silence();
             this.root.hidden = true;
             this.view = null;
             this.film = null;
@@ -122,18 +171,27 @@ export class Player {
         const next = by > 0 ? before.find((at) => at > this.at + 1) : before.filter((at) => at < this.at - 1).at(-1);
         this.pause();
         if (next !== undefined) {
-            this.show(next);
+            this.seek(next);
         }
     }
 
     private play(): void {
         if (this.at >= this.replay.lasts) {
-            this.show(0);
+            this.seek(0);
         }
+        this.keepPace();
+        void this.sound?.play().catch(() => this.pause());
         this.last = performance.now();
         this.button.setAttribute('aria-pressed', 'true');
         const next = (now: number): void => {
-            this.show(Math.min(this.replay.lasts, this.at + (now - this.last) * Number(this.speed.value)));
+            const { sound } = this;
+            const at =
+                sound === null
+                    ? this.at + (now - this.last) * Number(this.speed.value)
+                    : sound.ended
+                      ? this.replay.lasts
+                      : sound.currentTime * 1000;
+            this.show(Math.min(this.replay.lasts, at));
             this.last = now;
             if (this.at >= this.replay.lasts) {
                 this.pause();
@@ -146,6 +204,7 @@ export class Player {
 
     private pause(): void {
         cancelAnimationFrame(this.frame);
+        this.sound?.pause();
         this.frame = 0;
         this.button.setAttribute('aria-pressed', 'false');
     }

@@ -116,6 +116,14 @@ export class Tile {
         this.sayName();
     }
 
+    /** How many talk-throughs there are of it. */
+    private showTalks(n: number): void {
+        const place = element('.tile-talks', this.root);
+        place.hidden = n === 0;
+        place.title = n === 0 ? '' : fill(this.words.talks, { n });
+        element('.visually-hidden', place).textContent = place.title;
+    }
+
     get isGroup(): boolean {
         return this.seat.members !== undefined;
     }
@@ -244,10 +252,12 @@ export class Tile {
         hand,
         sorted,
         tasks,
+        talks = 0,
     }: StateAnswer): void {
         this.showSent(isSent);
         this.showSorted(sorted);
         this.showTasks(tasks);
+        this.showTalks(talks);
         element('.tile-hand', this.root).hidden = !hand;
         this.states = this.drawingTimer === 0 ? states : drawn(states);
         this.last = last;

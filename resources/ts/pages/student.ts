@@ -29,6 +29,7 @@ import { Awaited } from '../student/awaited';
 import { WritingWindow } from '../bench/writing';
 import { PromptSheet } from '../student/promptsheet';
 import { SavedLine } from '../student/saved';
+import { TalkThrough } from '../student/talkthrough';
 import { Together } from '../student/together';
 import type { WetInk } from '../canvas/model/objects';
 import { present } from '../present';
@@ -236,6 +237,7 @@ const room: RoomPage = new RoomPage({
     leave: () => void leaveDevice(),
     say,
 });
+const talk = await TalkThrough.open(bench, { ...page, say });
 const awaited = new Awaited(page.address, (operation) => bench.view.log.has(operation));
 let isLight = false;
 /** What the server sent ahead of a gathering. */
@@ -406,6 +408,7 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
     if (room.own !== null) {
         checkLine.take(room.own.checks, bench.canvas);
     }
+    talk.allow(present(room.room).recording);
     outbox.release();
 }
 

@@ -51,6 +51,8 @@ export interface StateAnswer {
     sorted: [right: number, all: number] | null;
     /** How many of the prompt's tasks are done, and how many there are. */
     tasks: [done: number, all: number] | null;
+    /** How many talk-throughs there are of it. */
+    talks?: number;
 }
 
 /** What the server tells every desk of a session, by the type of the event: App\Live\Announce. */
@@ -85,6 +87,7 @@ export interface DeskEvents {
     screen: unknown;
     tray: unknown;
     got: unknown;
+    talk: { canvas: string };
 }
 
 /** Another teacher at a desk of this session, and whose canvas is large there; null for the grid. */

@@ -27,6 +27,8 @@ export interface Room {
     /** Until when students go on without the teacher, in words. */
     openUntil: string | null;
     sound: boolean;
+    /** Whether students may record their voice about a drawing. */
+    recording: boolean;
     light: boolean;
 }
 

@@ -1,4 +1,5 @@
 <div id="{{ $as }}more-menu" class="menu more-menu" hidden>
+    @unless ($lead) <p class="menu-note" id="who-am-i" dir="auto"></p> @endunless
     <button class="menu-item do-snap" id="{{ $as }}snap" aria-pressed="false"><x-icon name="magnet" />
         {{ __('Snap to points and the grid') }}</button>
     <button class="menu-item do-fingers" aria-pressed="false" hidden
@@ -8,7 +9,7 @@
     <button class="menu-item list-objects" id="{{ $as }}list-objects"><x-icon name="list-ul" />
         {{ __('List of objects') }}</button>
     @unless ($lead)
-        <p class="menu-note" id="who-am-i" dir="auto"></p>
+        <button class="menu-item" id="talk-through" hidden><x-icon name="mic" /> {{ __('Explain aloud') }}</button>
         <button class="menu-item" id="offer"><x-icon name="collection" /> {{ __('Offer to the class') }}</button>
         <button class="menu-item" id="keep-back" aria-pressed="false"><x-icon name="eye-slash" />
             {{ __('Please don’t show mine') }}</button>

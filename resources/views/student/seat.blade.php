@@ -35,6 +35,13 @@
                 <span>{{ __('Send to teacher') }}</span></button>
         </div>
     </header>
+    <section id="talk-bar" class="talk-bar" aria-label="{{ __('Talk-through') }}" data-state="nothing" hidden>
+        <span class="talk-light" role="status">{{ __('Recording your voice') }} <span id="talk-time" aria-live="off"></span></span>
+        <button id="talk-stop" class="btn btn-slate"><x-icon name="stop-circle" /> {{ __('Stop') }}</button>
+        <audio id="talk-play" controls aria-label="{{ __('What you said') }}"></audio>
+        <button id="talk-send" class="btn btn-go"><x-icon name="send" /> {{ __('Send to teacher') }}</button>
+        <button id="talk-drop" class="btn btn-outline-slate"><x-icon name="trash3" /> {{ __('Delete') }}</button>
+    </section>
     <x-toast id="notice" />
     <section id="letters" class="letters" aria-label="{{ __('From your teacher') }}" aria-live="polite"></section>
     <div class="sheets">

@@ -56,6 +56,32 @@ final readonly class Replay
         return new self($steps, $rubbedOut);
     }
 
+    /**
+     * The same along a recording: each step when it was made, and what was made before it or after it at its ends.
+     *
+     * @param  iterable<Operation>  $log  in the order of the log
+     * @param  int  $beganMs  when the recording began, milliseconds since 1970
+     * @param  int  $lastsMs  milliseconds
+     */
+    public static function along(iterable $log, int $beganMs, int $lastsMs): self
+    {
+        $steps = $rubbedOut = [];
+        $before = 0;
+        foreach ($log as $operation) {
+            $done = $operation->madeAtMs - $beganMs;
+            // The log's order holds: nothing is finished before what stands before it.
+            $to = max($before, min($lastsMs, max(0, $done)));
+            $from = max($before, min($to, $done - self::takes($operation)));
+            $steps[] = ['from' => $from, 'to' => $to];
+            $before = $to;
+            if ($done > 0 && $done < $lastsMs && $operation->effect->kind()->takesAway()) {
+                $rubbedOut[] = $to;
+            }
+        }
+
+        return new self($steps, $rubbedOut);
+    }
+
     /** Milliseconds from the first step to the last. */
     public function lasts(): int
     {

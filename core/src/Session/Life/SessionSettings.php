@@ -21,6 +21,7 @@ final readonly class SessionSettings
      * @param  bool  $light  fewer bytes for everybody
      * @param  bool  $offers  whether students may offer work to the class
      * @param  bool  $keepBack  whether students can say "Please don’t show mine"
+     * @param  bool  $recording  whether students may explain drawings aloud
      * @param  bool  $usualWords  whether a name with one of the usual unsuitable words knocks
      */
     private function __construct(
@@ -33,6 +34,7 @@ final readonly class SessionSettings
         public bool $light,
         public bool $offers,
         public bool $keepBack,
+        public bool $recording,
         public bool $usualWords,
         public int $expiresAfterMinutes,
         public UnsuitableWords $unsuitable,
@@ -71,6 +73,7 @@ final readonly class SessionSettings
             $flag('light', false),
             $flag('offers', true),
             $flag('keep_back', true),
+            $flag('recording', false),
             $flag('usual_words', true),
             is_numeric($minutes)
                 ? max(Expiry::LEAST_MINUTES, min(Expiry::MOST_MINUTES, (int) $minutes))
@@ -110,7 +113,8 @@ final readonly class SessionSettings
      * @return array{
      *     desk_names: string, shown_names: string, pen_names: string,
      *     messages: bool, cover: bool, sound: bool, light: bool,
-     *     offers: bool, keep_back: bool, usual_words: bool, expires_after: int, unsuitable: string,
+     *     offers: bool, keep_back: bool, recording: bool, usual_words: bool,
+     *     expires_after: int, unsuitable: string,
      *     watch: array<string, mixed>, feedback: array<string, mixed>,
      * }
      */
@@ -126,6 +130,7 @@ final readonly class SessionSettings
             'light' => $this->light,
             'offers' => $this->offers,
             'keep_back' => $this->keepBack,
+            'recording' => $this->recording,
             'usual_words' => $this->usualWords,
             'expires_after' => $this->expiresAfterMinutes,
             'unsuitable' => implode("\n", $this->unsuitable->words),

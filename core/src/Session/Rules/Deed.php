@@ -18,6 +18,7 @@ enum Deed: string
     case TurnTo = 'turn_to';
     case SeeLead = 'see_lead';
     case Send = 'send';
+    case TalkThrough = 'talk_through';
     case TakeBack = 'take_back';
     case PutHandUp = 'put_hand_up';
     case Write = 'write';
@@ -84,6 +85,7 @@ enum Deed: string
             self::TurnTo => 'went to another prompt',
             self::SeeLead => 'looked at the teacher’s page',
             self::Send => 'sent work',
+            self::TalkThrough => 'explained a drawing aloud',
             self::TakeBack => 'took work back',
             self::PutHandUp => 'put a hand up',
             self::Write => 'wrote to the teacher',

@@ -32,6 +32,7 @@ final class Rules
             Deed::TurnTo => [self::STUDENT, [C::Running, C::In, C::PensUp, C::OwnPace, C::PromptSeen]],
             Deed::SeeLead => [self::STUDENT, [C::Running, C::In, C::LeadShown]],
             Deed::Send => [self::STUDENT, [C::Running, C::In, C::PromptOpen, C::Unsent]],
+            Deed::TalkThrough => [self::STUDENT, [C::Running, C::In, C::PromptSeen]],
             Deed::TakeBack => [self::STUDENT, [C::Running, C::In, C::PromptOpen, C::IsSent, C::NotRevealed]],
             Deed::PutHandUp => [self::STUDENT, [C::Running, C::In]],
             Deed::Write => [self::STUDENT, [C::Running, C::In, C::MessagesOn]],

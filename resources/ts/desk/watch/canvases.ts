@@ -174,6 +174,7 @@ export class Canvases {
             bus.tell('tiles', null);
             void this.countStates();
         });
+        bus.on('talk', () => void this.countStates());
         bus.on('group', ({ seat }) => {
             if (this.grid.tiles.has(seat.id)) {
                 this.grid.regroup(seat);

@@ -78,6 +78,7 @@ export class CloseUp {
         bus.on('wet', ({ seat, ink }) => this.wet(seat, ink));
         bus.on('check', ({ canvas }) => this.checked(canvas));
         bus.on('states', () => this.freshen());
+        bus.on('talk', ({ canvas }) => canvas === this.canvas && this.side.showTalks());
         bus.on('done', (what) => what === 'phrases' && this.side.showAnswers());
         this.colours = { ...settings.colours };
         this.line = new InkLine({ path: () => this.coached && `/live/coach/${settings.session}/${this.coached}` });
@@ -215,6 +216,15 @@ export class CloseUp {
     private coach(channel: string | null): void {
         this.coached = channel;
         this.line.follow();
+    }
+
+    /** What was said about this canvas, with the drawing. */
+    playTalk(talk: string): void {
+        if (this.tile !== null) {
+            void this.use('look')
+                .then(() => this.player.openSpoken(this.addressOf(`talk/${talk}`)))
+                .catch(() => this.settings.say(this.settings.words.unreachable));
+        }
     }
 
     replay(): void {

@@ -35,7 +35,17 @@ export class CloseUpSide {
         this.answers.replaceChildren();
         element('#closeup-reading').replaceChildren();
         this.showAnswers();
+        element('#closeup-talks').replaceChildren();
+        this.showTalks();
         this.showReading();
+    }
+
+    /** What was said about the canvas. */
+    showTalks(): void {
+        const address = this.addressOf('talks');
+        if (address !== null) {
+            void freshen(address, '#closeup-talks');
+        }
     }
 
     showAnswers(): void {

@@ -84,6 +84,7 @@ export class Looking {
                 next: () => this.step('ArrowRight'),
                 previous: () => this.step('ArrowLeft'),
                 replay: () => closeUp.replay(),
+                'play-talk': ({ dataset: { talk = '' } }) => closeUp.playTalk(talk),
                 'last-look': () => closeUp.lastLook(),
                 phrase: (button) => closeUp.side.phrase(button.dataset.phrase ?? ''),
                 'points-more': () => closeUp.side.points(1),

@@ -27,7 +27,11 @@
                         __('Students can ask for this, and you’ll see it before you show their work.'),
                         $settings->keepBack],
                 ],
-                __('In the room') => [
+                __('In the room') => (config('crag.recording') ? [
+                    'recording' => [__('Talk-throughs'),
+                        __('Students can record their voice while they draw, up to 3 minutes, and send it to you.'),
+                        $settings->recording],
+                ] : []) + [
                     'cover' => [__('Covered work'), __('The desk only shows who has sent, until you reveal.'),
                         $settings->cover],
                     'sound' => [__('Sound when time is up'), '', $settings->sound],

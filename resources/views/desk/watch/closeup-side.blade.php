@@ -23,6 +23,7 @@
             <label id="closeup-with-notes" class="choice" hidden><input type="checkbox">
                 {{ __('with my private notes') }}</label>
         </div>
+        <div id="closeup-talks"></div>
         <div class="closeup-do">
             <button id="replay" class="btn btn-outline-slate" data-do="replay"
                 title="{{ __('From its first stroke (R)') }}"><x-icon name="clock-history" /> {{ __('Replay') }}

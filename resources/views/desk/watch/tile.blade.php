@@ -20,6 +20,7 @@
                     title="{{ __('Light data: ink arrives in larger steps') }}"><x-icon name="reception-1" /><span
                     class="visually-hidden">{{ __('light data') }}</span></span>
                 <span class="tile-pages" hidden></span>
+                <span class="tile-talks" hidden><x-icon name="mic" /><span class="visually-hidden"></span></span>
                 <span class="tile-sorted" hidden></span>
                 <span class="tile-tasks" hidden></span>
                 <span class="tile-state"><span class="shape" aria-hidden="true"></span><span

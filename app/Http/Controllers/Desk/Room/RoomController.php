@@ -154,6 +154,7 @@ final class RoomController
             'offers' => ['boolean'],
             'keep_back' => ['boolean'],
             'usual_words' => ['boolean'],
+            'recording' => ['boolean'],
             'expires_after' => ['integer', 'min:'.Expiry::LEAST_MINUTES, 'max:'.Expiry::MOST_MINUTES],
             'unsuitable' => ['nullable', 'string', 'max:20000'],
             'watch' => ['array'],

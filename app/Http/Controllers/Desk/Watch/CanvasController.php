@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Desk\Watch;
 
 use App\Canvas\CanvasFile;
+use App\Http\ReplayAnswer;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
@@ -52,18 +53,7 @@ final class CanvasController
         };
         $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), ...$authors);
 
-        return response(
-            sprintf(
-                '{"lasts":%d,"rubbed":%s,"steps":%s,"operations":[%s]}',
-                $replay->lasts(),
-                json_encode($replay->rubbedOut, JSON_THROW_ON_ERROR),
-                json_encode(
-                    array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),
-                    JSON_THROW_ON_ERROR,
-                ),
-                $rows->map(static fn (LoggedOperation $row): string => $row->wire())->implode(','),
-            ),
-        )->header('Content-Type', 'application/json');
+        return ReplayAnswer::of($replay, $rows);
     }
 
     /** What was answered on it, beside what is right, and how it was checked. */

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\LoggedOperation;
+use Crag\Canvas\Log\Replay;
+use Illuminate\Http\Response;
+use Illuminate\Support\Collection;
+
+/** A canvas's log with the time of each step, as players read it: resources/ts/grid/film.ts. */
+final class ReplayAnswer
+{
+    /** @param  Collection<int, LoggedOperation>  $rows */
+    public static function of(Replay $replay, Collection $rows, ?int $lastsMs = null): Response
+    {
+        return response(
+            sprintf(
+                '{"lasts":%d,"rubbed":%s,"steps":%s,"operations":[%s]}',
+                $lastsMs ?? $replay->lasts(),
+                json_encode($replay->rubbedOut, JSON_THROW_ON_ERROR),
+                json_encode(
+                    array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),
+                    JSON_THROW_ON_ERROR,
+                ),
+                $rows->map(static fn (LoggedOperation $row): string => $row->wire())->implode(','),
+            ),
+        )->header('Content-Type', 'application/json');
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Tests\Support\BrowserTestCase;
+
+/** A drawing explained aloud, with the browser's made-up microphone: recorded, sent, and played with the ink. */
+final class TalkTest extends BrowserTestCase
+{
+    public static function setUpBeforeClass(): void
+    {
+        putenv('CRAG_RECORDING=1');
+        parent::setUpBeforeClass();
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        putenv('CRAG_RECORDING');
+        parent::tearDownAfterClass();
+    }
+
+    public function test_a_talk_through_is_recorded_while_drawing_survives_a_reload_and_is_played(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $wren = $this->join('Wren', $code, 390, 844);
+        $wren->click('#more')->until(fn (): bool => ! $wren->find('#talk-through')->isDisplayed(), 'no recording yet');
+        $wren->click('#more');
+        $teacher->run('document.querySelector("#settings [name=recording]").click()');
+        $wren->click('#more')->seen('#talk-through');
+        $wren->click('#talk-through')->waitForText('#talk-bar', 'Recording your voice');
+        $this->assertAccessible($wren, 'a page that records', '#talk-bar');
+        // The pen draws meanwhile.
+        $wren->draw('#page-frame', [[0.2, 0.1], [0.5, 0.2], [0.8, 0.1]], 'touch');
+        $wren->until(fn (): bool => $this->stored('Wren') === 1, 'the stroke');
+        $wren->until(fn (): bool => $wren->text('#talk-time') >= '0:03', 'three seconds');
+        $wren->click('#talk-stop')->seen('#talk-send');
+        self::assertFalse($wren->find('#talk-stop')->isDisplayed());
+        // It is still there when the page is loaded again; then it is sent, without a network at first.
+        $wren->driver->navigate()->refresh();
+        $wren->find('#page-frame[data-ready]');
+        $wren->seen('#talk-send');
+        $this->assertAccessible($wren, 'what was said', '#talk-bar');
+        $wren->offline(true);
+        $wren->click('#talk-send')->waitForText('#notice', 'No network');
+        $wren->offline(false);
+        $wren->until(fn (): bool => ! $wren->find('#talk-bar')->isDisplayed(), 'it to be sent');
+        self::assertSame(1, $this->talks());
+        // The tile says so; in the close-up the voice plays, and the ink by its clock.
+        $teacher->until(fn (): bool => $teacher->find('.tile-talks')->isDisplayed(), 'a microphone on the tile');
+        $teacher->run('document.querySelector(".tile-open").click()');
+        $teacher->find('#closeup-page-frame[data-ready]');
+        $teacher->waitForText('#closeup-talks', 'Wren');
+        $this->assertAccessible($teacher, 'a close-up with a talk-through', '#closeup-talks');
+        $teacher->click('#closeup-talks [data-do=play-talk]')->seen('#player .player-page');
+        $teacher->until(fn (): bool => $this->inked($teacher, '#player .player-page') > 0, 'the drawing in the replay');
+        $teacher->until(
+            fn (): bool => $teacher->run('return document.querySelector(".player-play").getAttribute("aria-pressed")') === 'false',
+            'the end of it',
+        );
+        // From any moment, and thrown away before it is sent it is nowhere.
+        $teacher->run(
+            'const at = document.querySelector(".player-at"); at.value = 0; at.dispatchEvent(new Event("input", { bubbles: true }))',
+        );
+        $teacher->until(fn (): bool => $this->inked($teacher, '#player .player-page') === 0, 'the beginning');
+        $wren->click('#more')->click('#talk-through')->waitForText('#talk-bar', 'Recording your voice');
+        $wren->click('#talk-stop')->click('#talk-drop');
+        $wren->until(fn (): bool => ! $wren->find('#talk-bar')->isDisplayed(), 'nothing');
+        self::assertSame(1, $this->talks());
+        self::assertSame([], $teacher->complaints());
+    }
+
+    private function talks(): int
+    {
+        return (int) $this->sql('select count(*) from talk_throughs');
+    }
+}

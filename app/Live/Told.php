@@ -20,6 +20,9 @@ final class Told
     /** Parts of a body that are a whole state. */
     private const STATES = ['room', 'own'];
 
+    /** Events of one seat, a student's or a group's: of these the seat's id is kept. */
+    private const OF_A_SEAT = ['seat', 'group'];
+
     /** @var array<string, mixed> */
     private array $states = [];
 
@@ -36,7 +39,7 @@ final class Told
      */
     public static function kept(string $type, array $body): array
     {
-        if ($type === 'seat') {
+        if (in_array($type, self::OF_A_SEAT, true)) {
             return ['seat' => is_array($body['seat'] ?? null) ? $body['seat']['id'] ?? null : null];
         }
         foreach (self::STATES as $state) {
@@ -70,21 +73,16 @@ final class Told
         $body = json_decode($event->body, true);
         $body = is_array($body) ? $body : [];
         $isAll = in_array($event->type, self::STATES, true);
+        $isOfSeat = in_array($event->type, self::OF_A_SEAT, true);
         $key =
             "{$event->audience} {$event->type} ".
-            ($event->type === 'seat' && is_string($body['seat'] ?? null) ? $body['seat'] : '');
-        if (($isAll || $event->type === 'seat') && isset($this->told[$key])) {
+            ($isOfSeat && is_string($body['seat'] ?? null) ? $body['seat'] : '');
+        if (($isAll || $isOfSeat) && isset($this->told[$key])) {
             return ['n' => $event->n, 'type' => 'gone', 'body' => (object) []];
         }
         $this->told[$key] = true;
-        if ($event->type === 'seat') {
-            $seat = $this->session->seats()->find($body['seat'] ?? null);
-
-            // One that is no more: the desk looks who is there.
-            return ['n' => $event->n] +
-                ($seat === null
-                    ? ['type' => 'seats', 'body' => (object) []]
-                    : ['type' => 'seat', 'body' => RoomState::ofSeat($seat->setRelation('session', $this->session))]);
+        if ($isOfSeat) {
+            return ['n' => $event->n] + $this->ofSeat($event->type, is_string($body['seat'] ?? null) ? $body['seat'] : '');
         }
         foreach (self::STATES as $state) {
             if (array_key_exists($state, $body)) {
@@ -96,6 +94,19 @@ final class Told
         }
 
         return ['n' => $event->n, 'type' => $event->type, 'body' => (object) $body];
+    }
+
+    /** @return array{type: string, body: mixed} of one that is no more: the desk looks who is there */
+    private function ofSeat(string $type, string $id): array
+    {
+        $seat = ($type === 'group' ? $this->session->groupSeats() : $this->session->seats())->find($id);
+        $seat?->setRelation('session', $this->session);
+
+        return match (true) {
+            $seat === null => ['type' => 'seats', 'body' => (object) []],
+            $type === 'group' => ['type' => 'group', 'body' => ['seat' => $seat->announcement()]],
+            default => ['type' => 'seat', 'body' => RoomState::ofSeat($seat)],
+        };
     }
 
     private function state(string $state, string $audience): mixed

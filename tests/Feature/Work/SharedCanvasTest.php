@@ -10,6 +10,7 @@ use App\Live\Keeper\Delivery;
 use App\Live\Keeper\Keep;
 use App\Live\Keeper\KeepKey;
 use App\Models\Canvas;
+use App\Models\Event;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\Prompt;
@@ -342,6 +343,27 @@ final class SharedCanvasTest extends CragTestCase
             ->getStatusCode();
         self::assertSame([200, 403], [$sees('Tamsin', $shown['asset']), $sees('Piers', $shown['asset'])]);
         self::assertSame(403, $sees('Tamsin', $kept['asset']), 'what lies nowhere is its own student’s');
+    }
+
+    public function test_what_is_kept_of_a_group_s_news_holds_no_names_and_tells_who_is_in_it_now(): void
+    {
+        $this->share('group');
+        $this->canvas('Wren');
+        foreach (Event::query()->get() as $event) {
+            self::assertStringNotContainsString('Wren', $event->body, $event->type);
+            self::assertStringNotContainsString($this->seats['Wren']->ink_key, $event->body, $event->type);
+        }
+        $this->asTeacher()
+            ->postJson("/desk/{$this->session->id}/rename", ['seat' => $this->seats['Wren']->id, 'name' => 'Wrenna'])
+            ->assertOk();
+        $told = $this->asTeacher()
+            ->getJson("/desk/{$this->session->id}/catch-up?room=0&desk=0&operations=0")
+            ->assertOk()
+            ->json('events.desk');
+        $groups = array_values(array_filter($told, static fn (array $event): bool => $event['type'] === 'group'));
+        $of = array_column(array_column(array_column($groups, 'body'), 'seat'), 'members');
+        self::assertContains('Wrenna', array_column(array_merge(...$of), 'name'));
+        self::assertNotContains('Wren', array_column(array_merge(...$of), 'name'));
     }
 
     public function test_names_beside_the_pens_are_as_the_teacher_has_them(): void

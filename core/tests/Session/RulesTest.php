@@ -22,6 +22,14 @@ use PHPUnit\Framework\TestCase;
 /** The table of rules against what it shall say, said another way, in every situation there is. */
 final class RulesTest extends TestCase
 {
+    /** @var list<Situation>|null */
+    private static ?array $situations = null;
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$situations = null;
+    }
+
     /** @param  Closure(Situation): bool  $may */
     #[DataProvider('deeds')]
     public function test_every_deed_in_every_situation(Deed $deed, string $who, Closure $may): void
@@ -201,8 +209,18 @@ final class RulesTest extends TestCase
         Rules::check($deed, Role::Student, $now);
     }
 
+    /**
+     * Made once: each deed goes through all of them.
+     *
+     * @return list<Situation>
+     */
+    private static function situations(): array
+    {
+        return self::$situations ??= iterator_to_array(self::make(), false);
+    }
+
     /** @return iterable<Situation> */
-    private static function situations(): iterable
+    private static function make(): iterable
     {
         $flags = [false, true];
         foreach ($flags as $running) {

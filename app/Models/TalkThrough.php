@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $lasts_ms
  * @property int $bytes
  * @property int $sent_at_ms
+ * @property string $words  what is said, in writing
  * @property Seat $seat
  * @property Canvas $canvas
  */

@@ -13,6 +13,7 @@ use App\Models\LoggedOperation;
 use App\Models\Message;
 use App\Models\Seat;
 use App\Models\Show\Offer;
+use App\Models\TalkThrough;
 
 /** Everything that a session holds about one student: the canvases as files, all the rest as one JSON file. */
 final class OneStudent
@@ -82,6 +83,20 @@ final class OneStudent
                 ],
                 $canvases,
             ),
+            'talk_throughs' => TalkThrough::query()
+                ->where('seat_id', $seat->id)
+                ->with('canvas.prompt')
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    static fn (TalkThrough $talk): array => [
+                        'prompt' => $talk->canvas->prompt->title(),
+                        'at' => self::time($talk->began_at_ms),
+                        'seconds' => round($talk->lasts_ms / 1000, 1),
+                        'words' => $talk->words,
+                    ],
+                )
+                ->all(),
             'messages' => $seat
                 ->messages()
                 ->get()

@@ -20,6 +20,8 @@ return new class extends Migration
             $table->unsignedBigInteger('began_at_ms');
             $table->unsignedInteger('lasts_ms');
             $table->unsignedInteger('bytes');
+            // What is said in it, typed by who said it, for those who cannot listen.
+            $table->text('words')->default('');
             $table->unsignedBigInteger('sent_at_ms');
         });
     }

@@ -42,6 +42,7 @@ final class TalkTest extends BrowserTestCase
         $wren->find('#page-frame[data-ready]');
         $wren->seen('#talk-send');
         $this->assertAccessible($wren, 'what was said', '#talk-bar');
+        $wren->type('#talk-words', 'It tips to the left.');
         $wren->offline(true);
         $wren->click('#talk-send')->waitForText('#notice', 'No network');
         $wren->offline(false);
@@ -51,7 +52,7 @@ final class TalkTest extends BrowserTestCase
         $teacher->until(fn (): bool => $teacher->find('.tile-talks')->isDisplayed(), 'a microphone on the tile');
         $teacher->run('document.querySelector(".tile-open").click()');
         $teacher->find('#closeup-page-frame[data-ready]');
-        $teacher->waitForText('#closeup-talks', 'Wren');
+        $teacher->waitForText('#closeup-talks', 'It tips to the left.');
         $this->assertAccessible($teacher, 'a close-up with a talk-through', '#closeup-talks');
         $teacher->click('#closeup-talks [data-do=play-talk]')->seen('#player .player-page');
         $teacher->until(fn (): bool => $this->inked($teacher, '#player .player-page') > 0, 'the drawing in the replay');

@@ -25,17 +25,18 @@ final readonly class TalkOver
 
     /**
      * @param  int  $beganAtMs  on the clock of the canvas's operations
+     * @param  string  $words  what is said in it, for those who cannot listen; empty for none
      *
      * @throws UnreadableSound
      */
-    public function __invoke(Seat $seat, Canvas $canvas, string $bytes, int $beganAtMs): TalkThrough
+    public function __invoke(Seat $seat, Canvas $canvas, string $bytes, int $beganAtMs, string $words): TalkThrough
     {
         $sound = WebM::read($bytes);
         if ($sound->lastsMs > TalkLimits::LONGEST_MS + TalkLimits::GRACE_MS) {
             throw UnreadableSound::long(intdiv(TalkLimits::LONGEST_MS, 60_000));
         }
 
-        return DB::transaction(function () use ($seat, $canvas, $sound, $beganAtMs): TalkThrough {
+        return DB::transaction(function () use ($seat, $canvas, $sound, $beganAtMs, $words): TalkThrough {
             $talk = TalkThrough::query()->create([
                 'live_session_id' => $seat->live_session_id,
                 'canvas_id' => $canvas->id,
@@ -44,6 +45,7 @@ final readonly class TalkOver
                 'lasts_ms' => $sound->lastsMs,
                 'bytes' => strlen($sound->bytes),
                 'sent_at_ms' => Clock::ms(),
+                'words' => $words,
             ]);
             $this->keep($talk, $sound);
             ($this->announce)($seat->session, Audience::desk($seat->session), 'talk', ['canvas' => $canvas->id]);

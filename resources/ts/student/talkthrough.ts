@@ -17,6 +17,8 @@ interface Said {
     /** On the clock of the canvas's operations. */
     began: number;
     sound: Blob;
+    /** The same in writing, for those who cannot listen. */
+    words?: string;
 }
 
 interface Kept extends DBSchema {
@@ -38,6 +40,7 @@ export class TalkThrough {
     private readonly bar = element('#talk-bar');
     private readonly time = element('#talk-time');
     private readonly audio = element<HTMLAudioElement>('#talk-play');
+    private readonly words = element<HTMLTextAreaElement>('#talk-words');
     private readonly begin = element<HTMLButtonElement>('#talk-through');
     private recorder: MediaRecorder | null = null;
     private said: Said | null = null;
@@ -53,6 +56,12 @@ export class TalkThrough {
         element('#talk-stop').addEventListener('click', () => this.stop());
         element('#talk-send').addEventListener('click', () => void this.send());
         element('#talk-drop').addEventListener('click', () => void this.drop());
+        this.words.addEventListener('change', () => {
+            if (this.said !== null) {
+                this.said = { ...this.said, words: this.words.value };
+                void this.keep(this.said);
+            }
+        });
         window.addEventListener('online', () => this.isSending && void this.send());
         window.addEventListener('pagehide', () => this.stop());
     }
@@ -125,6 +134,7 @@ export class TalkThrough {
     /** To be listened to, sent, or thrown away. */
     private offer(said: Said | null): void {
         this.said = said;
+        this.words.value = said?.words ?? '';
         if (this.audio.src !== '') {
             URL.revokeObjectURL(this.audio.src);
             this.audio.removeAttribute('src');
@@ -150,7 +160,11 @@ export class TalkThrough {
             return;
         }
         this.isSending = true;
-        const query = new URLSearchParams({ canvas: said.canvas, began: String(Math.round(said.began)) });
+        const query = new URLSearchParams({
+            canvas: said.canvas,
+            began: String(Math.round(said.began)),
+            words: this.words.value,
+        });
         try {
             const told = await sendFile<{ said: string }>(`${around.address}/talk?${query}`, said.sound);
             this.isSending = false;

@@ -39,6 +39,9 @@
         <span class="talk-light" role="status">{{ __('Recording your voice') }} <span id="talk-time" aria-live="off"></span></span>
         <button id="talk-stop" class="btn btn-slate"><x-icon name="stop-circle" /> {{ __('Stop') }}</button>
         <audio id="talk-play" controls aria-label="{{ __('What you said') }}"></audio>
+        <label class="talk-words">{{ __('What you say, in writing (optional)') }}
+            <textarea id="talk-words" class="form-control" rows="2" dir="auto"
+            maxlength="{{ Crag\Session\Room\TalkLimits::LONGEST_WORDS }}"></textarea></label>
         <button id="talk-send" class="btn btn-go"><x-icon name="send" /> {{ __('Send to teacher') }}</button>
         <button id="talk-drop" class="btn btn-outline-slate"><x-icon name="trash3" /> {{ __('Delete') }}</button>
     </section>

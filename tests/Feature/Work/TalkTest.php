@@ -27,13 +27,15 @@ final class TalkTest extends OneStudentTestCase
     public function test_what_was_said_is_kept_told_to_the_desk_and_played_with_the_drawing(): void
     {
         $this->published->messages = [];
-        $this->send(self::voice())->assertOk()->assertJsonPath('said', 'Sent. Your teacher can play it with your drawing.');
+        $this->send(self::voice(), ['words' => ' The plank tips left. '])
+            ->assertOk()
+            ->assertJsonPath('said', 'Sent. Your teacher can play it with your drawing.');
         $talk = TalkThrough::query()->firstOrFail();
         self::assertFileExists($talk->path());
         self::assertStringContainsString('"type":"talk"', implode('', $this->published->on("desk.{$this->session->id}")));
         $canvas = $this->canvasOf($this->seat)->id;
         $at = "/desk/{$this->session->id}/canvas/{$canvas}";
-        $this->asTeacher()->get("{$at}/talks")->assertOk()->assertSee($talk->id)->assertSee('Tamsin');
+        $this->asTeacher()->get("{$at}/talks")->assertOk()->assertSee($talk->id)->assertSee('The plank tips left.');
         $this->get("{$at}/talk/{$talk->id}.webm")->assertOk()->assertHeader('Content-Type', 'audio/webm');
         $this->getJson("{$at}/talk/{$talk->id}/replay")
             ->assertOk()
@@ -78,6 +80,7 @@ final class TalkTest extends OneStudentTestCase
         $this->send(str_repeat('a', TalkLimits::MOST_BYTES + 1))->assertUnprocessable()->assertSee('too large');
         $this->send(self::voice(), ['canvas' => 'not-a-canvas'])->assertNotFound();
         $this->send(self::voice(), ['began' => 'soon'])->assertUnprocessable();
+        $this->send(self::voice(), ['words' => str_repeat('a', TalkLimits::LONGEST_WORDS + 1)])->assertUnprocessable();
         [$mate, $token] = $this->seat($this->session, 'Mate');
         $this->send(self::voice(), ['canvas' => $this->canvasOf($mate)->id])->assertNotFound();
         self::assertSame(0, TalkThrough::query()->count());
@@ -99,6 +102,8 @@ final class TalkTest extends OneStudentTestCase
         self::assertTrue($zip->open($file->getFile()->getPathname()));
         $sound = (string) $zip->getFromName('01-tamsin/prompt-01-talk-1.webm');
         self::assertSame((string) file_get_contents(TalkThrough::query()->firstOrFail()->path()), $sound);
+        $rest = json_decode((string) $zip->getFromName('everything.json'), true);
+        self::assertSame(['Prompt 1'], array_column($rest['talk_throughs'], 'prompt'));
     }
 
     public function test_it_is_forgotten_with_its_student_and_with_the_session(): void

@@ -18,7 +18,11 @@ final class TalkController
     public function send(Request $request, Seat $seat, TalkOver $talk): JsonResponse
     {
         abort_unless($seat->session->mayRecord(), 409, __('Recording is off in this session.'));
-        $request->validate(['canvas' => ['required', 'string'], 'began' => ['required', 'integer', 'min:0']]);
+        $request->validate([
+            'canvas' => ['required', 'string'],
+            'began' => ['required', 'integer', 'min:0'],
+            'words' => ['nullable', 'string', 'max:'.TalkLimits::LONGEST_WORDS],
+        ]);
         $canvas = $seat->worksOn()->findOrFail($request->string('canvas')->toString());
         $bytes = $request->getContent();
         abort_if(strlen($bytes) > TalkLimits::MOST_BYTES, 422, __('That recording is too large.'));
@@ -29,7 +33,8 @@ final class TalkController
             __('You’ve sent enough talk-throughs for this canvas.'),
         );
         try {
-            $sent = $talk($seat, $canvas, $bytes, $request->integer('began'));
+            $words = $request->string('words')->trim()->toString();
+            $sent = $talk($seat, $canvas, $bytes, $request->integer('began'), $words);
         } catch (UnreadableSound $problem) {
             abort(422, __($problem->getMessage()));
         }

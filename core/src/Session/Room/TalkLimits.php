@@ -16,4 +16,7 @@ final class TalkLimits
     public const GRACE_MS = 3_000;
 
     public const MOST_ON_A_CANVAS = 12;
+
+    /** Characters of what is said, in writing. */
+    public const LONGEST_WORDS = 1_000;
 }

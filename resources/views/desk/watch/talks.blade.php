@@ -5,7 +5,8 @@
         @foreach ($talks as $talk)
             <li><button class="btn btn-outline-slate" data-do="play-talk" data-talk="{{ $talk->id }}"
                 title="{{ __('Play the voice and the drawing together') }}"><x-icon name="mic" />
-                <x-seat-name :seat="$talk->seat" /> {{ $talk->length() }}</button></li>
+                <x-seat-name :seat="$talk->seat" /> {{ $talk->length() }}</button>
+                @if ($talk->words !== '') <p class="talk-words" dir="auto">{{ $talk->words }}</p> @endif</li>
         @endforeach
     </ul>
 @endif

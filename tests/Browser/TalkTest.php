@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Deploy\Browser\Page;
 use Tests\Support\BrowserTestCase;
 
 /** A drawing explained aloud, with the browser's made-up microphone: recorded, sent, and played with the ink. */
@@ -29,7 +30,8 @@ final class TalkTest extends BrowserTestCase
         $wren->click('#more');
         $teacher->run('document.querySelector("#settings [name=recording]").click()');
         $wren->click('#more')->seen('#talk-through');
-        $wren->click('#talk-through')->waitForText('#talk-bar', 'Recording your voice');
+        $wren->click('#talk-through')->seen('#talk-stop');
+        self::assertFalse($wren->find('#more-menu')->isDisplayed());
         $this->assertAccessible($wren, 'a page that records', '#talk-bar');
         // The pen draws meanwhile.
         $wren->draw('#page-frame', [[0.2, 0.1], [0.5, 0.2], [0.8, 0.1]], 'touch');
@@ -65,11 +67,31 @@ final class TalkTest extends BrowserTestCase
             'const at = document.querySelector(".player-at"); at.value = 0; at.dispatchEvent(new Event("input", { bubbles: true }))',
         );
         $teacher->until(fn (): bool => $this->inked($teacher, '#player .player-page') === 0, 'the beginning');
-        $wren->click('#more')->click('#talk-through')->waitForText('#talk-bar', 'Recording your voice');
+        $wren->click('#more')->click('#talk-through')->seen('#talk-stop');
         $wren->click('#talk-stop')->click('#talk-drop');
         $wren->until(fn (): bool => ! $wren->find('#talk-bar')->isDisplayed(), 'nothing');
         self::assertSame(1, $this->talks());
+        // What waits to be sent does not stay on a device that is left.
+        $wren->click('#more')->click('#talk-through')->seen('#talk-stop');
+        $wren->until(fn (): bool => $wren->text('#talk-time') >= '0:02', 'two seconds');
+        $wren->click('#more')->click('#leave-device')->click('#leave-window .btn-end');
+        $wren->find('#code');
+        self::assertSame(0, $this->keptOnDevice($wren));
         self::assertSame([], $teacher->complaints());
+    }
+
+    private function keptOnDevice(Page $page): mixed
+    {
+        return $page->driver->executeAsyncScript(
+            <<<'JS'
+            const [done] = arguments;
+            const asked = indexedDB.open('crag-talk', 1);
+            asked.onsuccess = () => {
+                const count = asked.result.transaction('said').objectStore('said').count();
+                count.onsuccess = () => done(count.result);
+            };
+            JS
+        );
     }
 
     private function talks(): int

@@ -146,7 +146,8 @@ final class TogetherTest extends BrowserTestCase
         $wren->until(fn (): bool => $this->open($wren) !== $own, 'the shared canvas');
         $wren->lift();
         $wren->until(fn (): bool => $this->stored('Wren') === 1, 'the stroke that was begun');
-        self::assertSame($own, $this->sql("select canvas_id from operations where kind = 'add'"));
+        $seat = $this->sql("select id from seats where name = 'Wren' order by rowid desc");
+        self::assertSame($own, $this->sql('select canvas_id from operations where seat_id = ?', [$seat]));
         foreach (array_values($this->at) as $i => $page) {
             $page->until(fn (): bool => $this->open($page) === $this->open($wren), 'one canvas for all');
             $page->draw('#page-frame', [[0.2, 0.2 + 0.1 * $i], [0.4, 0.2 + 0.1 * $i]]);

@@ -508,7 +508,7 @@ export class Tray {
         this.menu.querySelector<HTMLElement>('.menu-item')?.focus();
     }
 
-    private closeMenu(): void {
+    closeMenu(): void {
         this.menu.hidden = true;
         this.more.setAttribute('aria-expanded', 'false');
     }

@@ -237,7 +237,7 @@ const room: RoomPage = new RoomPage({
     leave: () => void leaveDevice(),
     say,
 });
-const talk = await TalkThrough.open(bench, { ...page, say });
+const talk = new TalkThrough(bench, { ...page, begun: () => tray.closeMenu(), say });
 const awaited = new Awaited(page.address, (operation) => bench.view.log.has(operation));
 let isLight = false;
 /** What the server sent ahead of a gathering. */
@@ -587,6 +587,7 @@ async function leaveDevice(): Promise<void> {
         return;
     }
     ending = true;
+    await talk.drop();
     await forgetPages();
     location.assign(page.join);
 }
@@ -601,6 +602,7 @@ async function leave(): Promise<void> {
     await outbox.flush();
     if (outbox.isDelivered) {
         socket.close();
+        await talk.drop();
         await forgetPages();
         location.reload();
     } else {

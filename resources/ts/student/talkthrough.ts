@@ -29,6 +29,8 @@ interface Around {
     seat: string;
     address: string;
     words: StudentWords;
+    /** It runs: the menu in which it was begun has no more to do. */
+    begun(): void;
     say(sentence: string): void;
 }
 
@@ -47,10 +49,12 @@ export class TalkThrough {
     private timer = 0;
     private isSending = false;
 
-    private constructor(
+    /** A browser that keeps nothing on its device records all the same; a page does not wait for it. */
+    private readonly database = openStore().catch(() => null);
+
+    constructor(
         private readonly bench: Workbench,
         private readonly around: Around,
-        private readonly database: Awaited<ReturnType<typeof openStore>> | null,
     ) {
         this.begin.addEventListener('click', () => void this.record());
         element('#talk-stop').addEventListener('click', () => this.stop());
@@ -64,14 +68,16 @@ export class TalkThrough {
         });
         window.addEventListener('online', () => this.isSending && void this.send());
         window.addEventListener('pagehide', () => this.stop());
+        void this.recall();
     }
 
-    /** With what was said on this device and not sent yet. */
-    static async open(bench: Workbench, around: Around): Promise<TalkThrough> {
-        const database = await openStore().catch(() => null);
-        const talk = new TalkThrough(bench, around, database);
-        talk.offer((await database?.get('said', around.seat).catch(() => undefined)) ?? null);
-        return talk;
+    /** What was said on this device before, and not sent yet. */
+    private async recall(): Promise<void> {
+        const database = await this.database;
+        const said = await database?.get('said', this.around.seat).catch(() => undefined);
+        if (said !== undefined && this.said === null && this.recorder === null) {
+            this.offer(said);
+        }
     }
 
     /** Whether the session lets students record; what was said before can still be sent or thrown away. */
@@ -83,14 +89,17 @@ export class TalkThrough {
     }
 
     private async record(): Promise<void> {
-        if (this.recorder !== null || this.said !== null) {
+        if (this.recorder !== null || this.said !== null || this.begin.disabled) {
             return;
         }
         const { words, say } = this.around;
+        // The browser may ask for a while: pressed again meanwhile, it is asked once.
+        this.begin.disabled = true;
         let microphone: MediaStream;
         try {
             microphone = await navigator.mediaDevices.getUserMedia({ audio: true });
         } catch {
+            this.begin.disabled = false;
             say(words.talk_no_microphone);
             return;
         }
@@ -100,16 +109,24 @@ export class TalkThrough {
         const { canvas, clockAhead } = this.bench;
         const said = { seat: this.around.seat, canvas, began: Date.now() + clockAhead };
         recorder.addEventListener('dataavailable', ({ data }) => {
+            if (this.recorder !== recorder) {
+                return;
+            }
             pieces.push(data);
             void this.keep({ ...said, sound: new Blob(pieces, { type: MIME }) });
         });
         recorder.addEventListener('stop', () => {
             microphone.getTracks().forEach((track) => track.stop());
             window.clearInterval(this.timer);
+            if (this.recorder !== recorder) {
+                // Thrown away while it ran.
+                return;
+            }
             this.recorder = null;
             this.offer({ ...said, sound: new Blob(pieces, { type: MIME }) });
         });
         recorder.start(PIECE_MS);
+        this.around.begun();
         const began = performance.now();
         this.show('recording');
         const tick = (): void => {
@@ -178,18 +195,26 @@ export class TalkThrough {
         }
     }
 
-    private async drop(): Promise<void> {
+    /** Nothing of it stays on this device. */
+    async drop(): Promise<void> {
+        const { recorder } = this;
+        this.recorder = null;
+        if (recorder !== null && recorder.state !== 'inactive') {
+            recorder.stop();
+        }
         this.isSending = false;
         await this.forget();
     }
 
     private async forget(): Promise<void> {
         this.offer(null);
-        await this.database?.delete('said', this.around.seat).catch(() => undefined);
+        const database = await this.database;
+        await database?.delete('said', this.around.seat).catch(() => undefined);
     }
 
     private async keep(said: Said): Promise<void> {
-        await this.database?.put('said', said, said.seat).catch(() => undefined);
+        const database = await this.database;
+        await database?.put('said', said, said.seat).catch(() => undefined);
     }
 }
 

@@ -11,13 +11,13 @@ enum Sharing: string
     case Group = 'group';
     case Everyone = 'everyone';
 
-    /** What comes after "one canvas". */
+    /** What comes after "one canvas for". */
     public function word(): string
     {
         return match ($this) {
-            self::Each => 'for each student',
-            self::Group => 'for each group',
-            self::Everyone => 'for everyone',
+            self::Each => 'each student',
+            self::Group => 'each group',
+            self::Everyone => 'everyone',
         };
     }
 

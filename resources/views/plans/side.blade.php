@@ -43,7 +43,7 @@
     </details>
     <details>
         <summary>{{ __('Time, points and checks') }}</summary>
-        <label for="sharing">{{ __('One canvas') }}</label>
+        <label for="sharing">{{ __('One canvas for') }}</label>
         <select id="sharing" class="form-select">
             @foreach (Crag\Prompt\Sharing::cases() as $case)<option value="{{ $case->value }}">{{ __($case->word()) }}</option>@endforeach
         </select>

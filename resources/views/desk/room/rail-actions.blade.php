@@ -33,7 +33,7 @@
                 title="{{ __('Students can’t see it any more; their work is kept') }}">{{ __('Hide') }}</button>
         @endif
     @endif
-    <label class="rail-share"><span>{{ __('One canvas') }}</span>
+    <label class="rail-share"><span>{{ __('One canvas for') }}</span>
         <select class="form-select form-select-sm" name="sharing" data-to="{{ $at }}/share">
             @foreach (Crag\Prompt\Sharing::cases() as $case)<option value="{{ $case->value }}"
                 @selected($case === $prompt->sharing())>{{ __($case->word()) }}</option>@endforeach

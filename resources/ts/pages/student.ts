@@ -329,6 +329,10 @@ async function open(answer: CanvasAnswer): Promise<void> {
         void kept.begin(answer);
     }
     const sharing = answer.own.together;
+    // A stroke that was begun while the canvas was on its way ends on the one where it was begun.
+    if (bench.canvas !== '') {
+        bench.rest();
+    }
     bench.begin(
         answer,
         outbox.waitingFor(answer.canvas),

@@ -179,7 +179,7 @@ final class Counts
                 $who->seat_id,
                 self::int($who->turn) ?? 0,
                 self::rule($row, $who)->stopped(Refusal::OtherGroup, $until),
-                $row->stands_for === null ? CanvasTie::Own : CanvasTie::ofMember(true, $until),
+                $row->stands_for === null ? CanvasTie::Own : CanvasTie::ofMember($until),
             );
         }
 

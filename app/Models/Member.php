@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Crag\Session\Rules\CanvasTie;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -27,11 +26,6 @@ final class Member extends Model
     public $timestamps = false;
 
     protected $attributes = ['until_ms' => null];
-
-    public function tie(): CanvasTie
-    {
-        return CanvasTie::ofMember(true, $this->until_ms);
-    }
 
     /** @return BelongsTo<Seat, $this> */
     public function group(): BelongsTo

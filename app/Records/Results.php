@@ -27,7 +27,6 @@ use Crag\Formats\Table;
 use Crag\Formats\Xapi;
 use Crag\Maths\Comparing\Outcome;
 use DateTimeImmutable;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 
 /**
@@ -51,9 +50,7 @@ final readonly class Results
 
     public static function of(LiveSession $session, bool $bySeat = false): self
     {
-        $seats = $session->seats()->where(
-            static fn (Builder $seat) => $seat->whereHas('canvases')->orWhereHas('memberships'),
-        )->get();
+        $seats = $session->seatsWithWork()->get();
         $prompts = $session->prompts()->get();
         $canvases = $session
             ->openCanvases()

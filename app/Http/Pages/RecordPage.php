@@ -7,7 +7,6 @@ namespace App\Http\Pages;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use Crag\Session\Screen\OfferState;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Http\Request;
@@ -22,9 +21,7 @@ final class RecordPage
             'session' => $session,
             'record' => $session->records()->first(),
             'prompts' => $session->allPrompts()->get(),
-            'drew' => $session->seats()->where(
-                static fn (Builder $seat) => $seat->whereHas('canvases')->orWhereHas('memberships'),
-            )->get(),
+            'drew' => $session->seatsWithWork()->get(),
         ];
     }
 

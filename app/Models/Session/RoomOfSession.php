@@ -46,6 +46,17 @@ trait RoomOfSession
         return $seats;
     }
 
+    /** @return HasMany<Seat, $this> the students who have canvases, their own or a group's */
+    public function seatsWithWork(): HasMany
+    {
+        $seats = $this->seats();
+        $seats->where(
+            static fn (Builder $seat) => $seat->whereHas('canvases')->orWhereHas('memberships'),
+        );
+
+        return $seats;
+    }
+
     /** @return HasMany<Seat, $this> those that stand for groups, and hold what is drawn together */
     public function groupSeats(): HasMany
     {

@@ -1,6 +1,7 @@
 import type { DeskWords } from '../protocol/words';
 import { View } from '../canvas/drawing/view';
 import { get } from '../live/http';
+import { timePassed } from '../live/timer';
 import { element, fill } from '../page';
 import { Film, type ReplayAnswer } from './film';
 
@@ -218,8 +219,8 @@ export class Player {
         this.at = at;
         this.slider.value = String(at);
         element('.player-time', this.root).textContent = fill(this.settings.words.player_time, {
-            at: clock(at),
-            of: clock(replay.lasts),
+            at: timePassed(at),
+            of: timePassed(replay.lasts),
         });
         film.show(at);
         element<HTMLButtonElement>('.player-give', this.root).disabled = film.finished === 0;
@@ -227,9 +228,4 @@ export class Player {
             button.disabled = replay.rubbed.length === 0;
         }
     }
-}
-
-function clock(ms: number): string {
-    const seconds = Math.floor(ms / 1000);
-    return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }

@@ -8,7 +8,15 @@ export function timeLeft(timer: Timer, now: number): number {
 
 /** As it stands on a page: "4:05". What has begun counts as a whole second, so that 0:00 is the end. */
 export function clockFace(ms: number): string {
-    const seconds = Math.max(0, Math.ceil(ms / 1000));
+    return face(Math.max(0, Math.ceil(ms / 1000)));
+}
+
+/** The same for time that has passed: only whole seconds count. */
+export function timePassed(ms: number): string {
+    return face(Math.floor(ms / 1000));
+}
+
+function face(seconds: number): string {
     return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 

@@ -1,6 +1,7 @@
 import { openDB, type DBSchema } from 'idb';
 import type { Workbench } from '../canvas/workbench';
 import { HttpProblem, sendFile } from '../live/http';
+import { timePassed } from '../live/timer';
 import { element } from '../page';
 import type { StudentWords } from '../protocol/words';
 
@@ -131,7 +132,7 @@ export class TalkThrough {
         this.show('recording');
         const tick = (): void => {
             const passed = performance.now() - began;
-            this.time.textContent = clock(passed);
+            this.time.textContent = timePassed(passed);
             if (passed >= LONGEST_MS) {
                 say(words.talk_long);
                 this.stop();
@@ -224,9 +225,4 @@ function openStore() {
             database.createObjectStore('said');
         },
     });
-}
-
-function clock(ms: number): string {
-    const seconds = Math.floor(ms / 1000);
-    return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }

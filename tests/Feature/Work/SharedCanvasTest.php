@@ -289,11 +289,7 @@ final class SharedCanvasTest extends CragTestCase
     public function test_a_check_and_sending_count_for_every_member(): void
     {
         $this->share('group');
-        $canvas = $this->canvas('Wren');
-        $this->append('Wren', $canvas, $this->stroke())->assertOk();
-        $this->asStudent($this->seats['Wren'], $this->tokens['Wren'])
-            ->postJson("/seat/{$this->seats['Wren']->id}/send", ['canvas' => $canvas])
-            ->assertOk();
+        $canvas = $this->sentByWren();
         self::assertTrue($this->own('Tamsin')['isSent']);
         $this->asTeacher()->postJson("/desk/{$this->session->id}/checks", [
             'canvas' => $canvas, 'level' => 3,
@@ -431,11 +427,7 @@ final class SharedCanvasTest extends CragTestCase
     public function test_sent_work_of_a_group_waits_for_the_teacher(): void
     {
         $this->share('group');
-        $canvas = $this->canvas('Wren');
-        $this->append('Wren', $canvas, $this->stroke())->assertOk();
-        $this->asStudent($this->seats['Wren'], $this->tokens['Wren'])
-            ->postJson("/seat/{$this->seats['Wren']->id}/send", ['canvas' => $canvas])
-            ->assertOk();
+        $this->sentByWren();
         $this->asTeacher()
             ->get("/desk/{$this->session->id}/bands")
             ->assertSee("waiting-sent-{$this->groupOf('Wren')->id}", false)
@@ -475,6 +467,18 @@ final class SharedCanvasTest extends CragTestCase
                 ),
             ])
             ->assertOk();
+    }
+
+    /** @return string the canvas of Wren's group, with a stroke, sent */
+    private function sentByWren(): string
+    {
+        $canvas = $this->canvas('Wren');
+        $this->append('Wren', $canvas, $this->stroke())->assertOk();
+        $this->asStudent($this->seats['Wren'], $this->tokens['Wren'])
+            ->postJson("/seat/{$this->seats['Wren']->id}/send", ['canvas' => $canvas])
+            ->assertOk();
+
+        return $canvas;
     }
 
     private function canvas(string $name): string

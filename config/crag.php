@@ -35,6 +35,20 @@ return [
     // Whether voices may be recorded here at all; each teacher switches it on for a session.
     'recording' => (bool) env('CRAG_RECORDING', false),
 
+    // Whether a teacher and a student may talk from page to page; each teacher switches it on for a session.
+    'live_talk' => (bool) env('CRAG_LIVE_TALK', false),
+
+    // Between networks that do not reach each other a TURN server passes sound on: its address, such as
+    // turn:turn.sillbeck.example:3478, the secret that it shares with this installation, and whether all sound goes
+    // through it.
+    'turn_url' => (string) env('CRAG_TURN_URL', ''),
+    'turn_secret' => (string) env('CRAG_TURN_SECRET', ''),
+    'turn_only' => (bool) env('CRAG_TURN_ONLY', false),
+
+    // Of the addresses at which two pages could reach each other, which may be told: networks with a comma between
+    // them, such as 10.20.0.0/16; all where none is said.
+    'talk_networks' => (string) env('CRAG_TALK_NETWORKS', ''),
+
     // Words that make a name knock, one on each line.
     'unsuitable' => env('CRAG_UNSUITABLE') ?: base_path('core/src/Session/Door/unsuitable-words.txt'),
 

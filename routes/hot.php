@@ -13,6 +13,7 @@ use App\Http\Controllers\Desk\Asks\CardsController;
 use App\Http\Controllers\Desk\Asks\RunController;
 use App\Http\Controllers\Desk\Checks\ClassPictureController;
 use App\Http\Controllers\Desk\Life\KeepController;
+use App\Http\Controllers\Desk\Room\LiveTalkController;
 use App\Http\Controllers\Desk\Room\PromptsController;
 use App\Http\Controllers\Desk\Room\RoomController;
 use App\Http\Controllers\Desk\Room\SeatsController;
@@ -35,6 +36,7 @@ use App\Http\Controllers\Plans\PlanController;
 use App\Http\Controllers\Plans\TakeInController;
 use App\Http\Controllers\PlotController;
 use App\Http\Controllers\Screen\ClassScreenController;
+use App\Http\Controllers\Student\LiveTalkController as StudentLiveTalk;
 use App\Http\Controllers\Student\OperationsController;
 use App\Http\Controllers\Student\RoomController as StudentRoom;
 use App\Http\Controllers\Student\SeatController;
@@ -144,6 +146,15 @@ Route::prefix('/desk/{session}')
         Route::get('/canvas/{canvas}/talks', [TalkController::class, 'list'])
             ->middleware(May::route(Deed::SeeWork))
             ->name('desk.talks');
+        Route::post('/canvas/{canvas}/talks', [TalkController::class, 'speak'])
+            ->middleware(['throttle:upload', May::route(Deed::SpeakTo)])
+            ->name('desk.speak');
+        Route::post('/canvas/{canvas}/talk/{talk}/remove', [TalkController::class, 'remove'])
+            ->middleware(May::route(Deed::SpeakTo))
+            ->name('desk.talk.remove');
+        Route::post('/canvas/{canvas}/talk/{talk}/show', [TalkController::class, 'show'])
+            ->middleware([May::route(Deed::ChooseScreen), May::route(Deed::SeeWork)])
+            ->name('desk.talk.show');
         Route::get('/canvas/{canvas}/talk/{talk}.webm', [TalkController::class, 'sound'])
             ->middleware(May::route(Deed::SeeWork))
             ->name('desk.talk.sound');
@@ -383,6 +394,12 @@ Route::prefix('/desk/{session}')
         Route::post('/hand', [SeatsController::class, 'hand'])
             ->middleware(May::route(Deed::Answer))
             ->name('desk.hand');
+        Route::post('/live-talk', [LiveTalkController::class, 'ask'])
+            ->middleware(May::route(Deed::TalkLive))
+            ->name('desk.live-talk');
+        Route::post('/live-talk/{talk}', [LiveTalkController::class, 'tell'])
+            ->middleware(May::route(Deed::TalkLive))
+            ->name('desk.live-talk.tell');
         Route::post('/message/{message}/remove', [SeatsController::class, 'removeMessage'])
             ->middleware(May::route(Deed::Answer))
             ->name('desk.message.remove');
@@ -458,6 +475,12 @@ Route::prefix('/seat/{seat}')
         Route::post('/talk', [StudentTalk::class, 'send'])
             ->middleware(['throttle:upload', May::route(Deed::TalkThrough)])
             ->name('seat.talk');
+        Route::get('/talk/{talk}.webm', [StudentTalk::class, 'hear'])
+            ->middleware(May::route(Deed::SeeShown))
+            ->name('seat.talk.hear');
+        Route::post('/live-talk/{talk}', StudentLiveTalk::class)
+            ->middleware(May::route(Deed::AnswerTalk))
+            ->name('seat.live-talk');
         Route::post('/send', [StudentRoom::class, 'send'])
             ->middleware(May::route(Deed::Send))
             ->name('seat.send');
@@ -482,6 +505,10 @@ Route::prefix('/seat/{seat}')
             ->middleware(May::route(Deed::SeeShown))
             ->whereNumber('n')
             ->name('seat.showcase.replay');
+        Route::get('/showcase/{showcase}/{n}-talk.webm', [ClassScreenController::class, 'talkToStudent'])
+            ->middleware(May::route(Deed::SeeShown))
+            ->whereNumber('n')
+            ->name('seat.showcase.talk');
         Route::post('/keep-back', [StudentRoom::class, 'keepBack'])
             ->middleware(May::route(Deed::KeepBack))
             ->name('seat.keep-back');

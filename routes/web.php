@@ -290,6 +290,9 @@ Route::prefix('/screen/{session}')
         Route::get('/showcase/{showcase}/{n}-replay.json', [ClassScreenController::class, 'replay'])
             ->whereNumber('n')
             ->name('screen.showcase.replay');
+        Route::get('/showcase/{showcase}/{n}-talk.webm', [ClassScreenController::class, 'talk'])
+            ->whereNumber('n')
+            ->name('screen.showcase.talk');
     });
 
 if (config('crag.demo')) {

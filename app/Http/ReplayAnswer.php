@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Models\LoggedOperation;
+use App\Models\TalkThrough;
 use Crag\Canvas\Log\Replay;
 use Illuminate\Http\Response;
 use Illuminate\Support\Collection;
@@ -12,14 +13,18 @@ use Illuminate\Support\Collection;
 /** A canvas's log with the time of each step, as players read it: resources/ts/grid/film.ts. */
 final class ReplayAnswer
 {
-    /** @param  Collection<int, LoggedOperation>  $rows */
-    public static function of(Replay $replay, Collection $rows, ?int $lastsMs = null): Response
+    /**
+     * @param  Collection<int, LoggedOperation>  $rows
+     * @param  ?TalkThrough  $talk  on whose clock the steps are
+     */
+    public static function of(Replay $replay, Collection $rows, ?TalkThrough $talk = null): Response
     {
         return response(
             sprintf(
-                '{"lasts":%d,"rubbed":%s,"steps":%s,"operations":[%s]}',
-                $lastsMs ?? $replay->lasts(),
+                '{"lasts":%d,"rubbed":%s,"captions":%s,"steps":%s,"operations":[%s]}',
+                $talk->lasts_ms ?? $replay->lasts(),
                 json_encode($replay->rubbedOut, JSON_THROW_ON_ERROR),
+                json_encode($talk?->captions()->lines ?? [], JSON_THROW_ON_ERROR),
                 json_encode(
                     array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),
                     JSON_THROW_ON_ERROR,

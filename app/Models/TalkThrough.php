@@ -4,22 +4,26 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Crag\Canvas\Log\OperationKind;
+use Crag\Formats\Captions;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A drawing explained aloud: the sound is a file beside the session's pictures.
+ * A drawing explained aloud, by a student or by a teacher: the sound is a file beside the session's pictures.
  *
  * @property string $id
  * @property string $live_session_id
  * @property string $canvas_id
- * @property string $seat_id  who speaks
+ * @property ?string $seat_id  who speaks; null where a teacher does
+ * @property ?string $teacher_id
+ * @property string $speaker  the name under which a teacher spoke; empty where a student did
  * @property int $began_at_ms
  * @property int $lasts_ms
  * @property int $bytes
  * @property int $sent_at_ms
  * @property string $words  what is said, in writing
- * @property Seat $seat
+ * @property ?Seat $seat
  * @property Canvas $canvas
  */
 final class TalkThrough extends Model
@@ -29,6 +33,8 @@ final class TalkThrough extends Model
     protected $table = 'talk_throughs';
 
     protected $guarded = [];
+
+    protected $attributes = ['speaker' => ''];
 
     public $timestamps = false;
 
@@ -47,6 +53,31 @@ final class TalkThrough extends Model
     public function canvas(): BelongsTo
     {
         return $this->belongsTo(Canvas::class);
+    }
+
+    public function isByTeacher(): bool
+    {
+        return $this->seat_id === null;
+    }
+
+    /** The page that was drawn on last when it ended. */
+    public function page(): string
+    {
+        $last = $this->canvas
+            ->operations()
+            ->reorder()
+            ->orderByDesc('n')
+            ->where('made_at_ms', '<=', $this->began_at_ms + $this->lasts_ms)
+            ->whereIn('kind', [OperationKind::Add->value, OperationKind::Change->value])
+            ->first();
+        $page = $last === null ? null : json_decode($last->body, true)['page'] ?? '';
+
+        return is_string($page) && isset($this->canvas->scene()->pages[$page]) ? $page : '';
+    }
+
+    public function captions(): Captions
+    {
+        return Captions::read($this->words, $this->lasts_ms);
     }
 
     /** As a clock says it: 1:05. */

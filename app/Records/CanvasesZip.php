@@ -64,6 +64,9 @@ final class CanvasesZip
         foreach (TalkThrough::query()->where('canvas_id', $canvas->id)->orderBy('id')->get() as $i => $talk) {
             $n = $i + 1;
             yield "{$file}-talk-{$n}.webm" => (string) @file_get_contents($talk->path());
+            if ($talk->words !== '') {
+                yield "{$file}-talk-{$n}.vtt" => $talk->captions()->vtt();
+            }
         }
     }
 }

@@ -14,6 +14,7 @@ use App\Models\Message;
 use App\Models\Seat;
 use App\Models\Show\Offer;
 use App\Models\TalkThrough;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Everything that a session holds about one student: the canvases as files, all the rest as one JSON file. */
 final class OneStudent
@@ -85,12 +86,18 @@ final class OneStudent
             ),
             'talk_throughs' => TalkThrough::query()
                 ->where('seat_id', $seat->id)
+                ->orWhere(
+                    static fn (Builder $talk) => $talk
+                        ->whereNull('seat_id')
+                        ->whereIn('canvas_id', $seat->workedOn()->select('id')),
+                )
                 ->with('canvas.prompt')
                 ->orderBy('id')
                 ->get()
                 ->map(
                     static fn (TalkThrough $talk): array => [
                         'prompt' => $talk->canvas->prompt->title(),
+                        'by' => $talk->isByTeacher() ? $talk->speaker : $seat->name,
                         'at' => self::time($talk->began_at_ms),
                         'seconds' => round($talk->lasts_ms / 1000, 1),
                         'words' => $talk->words,

@@ -30,23 +30,23 @@ final class TalkTest extends BrowserTestCase
         $wren->click('#more');
         $teacher->run('document.querySelector("#settings [name=recording]").click()');
         $wren->click('#more')->seen('#talk-through');
-        $wren->click('#talk-through')->seen('#talk-stop');
+        $wren->click('#talk-through')->seen('#talk-bar .talk-stop');
         self::assertFalse($wren->find('#more-menu')->isDisplayed());
         $this->assertAccessible($wren, 'a page that records', '#talk-bar');
         // The pen draws meanwhile.
         $wren->draw('#page-frame', [[0.2, 0.1], [0.5, 0.2], [0.8, 0.1]], 'touch');
         $wren->until(fn (): bool => $this->stored('Wren') === 1, 'the stroke');
-        $wren->until(fn (): bool => $wren->text('#talk-time') >= '0:03', 'three seconds');
-        $wren->click('#talk-stop')->seen('#talk-send');
-        self::assertFalse($wren->find('#talk-stop')->isDisplayed());
+        $wren->until(fn (): bool => $wren->text('#talk-bar .talk-time') >= '0:03', 'three seconds');
+        $wren->click('#talk-bar .talk-stop')->seen('#talk-bar .talk-send');
+        self::assertFalse($wren->find('#talk-bar .talk-stop')->isDisplayed());
         // It is still there when the page is loaded again; then it is sent, without a network at first.
         $wren->driver->navigate()->refresh();
         $wren->find('#page-frame[data-ready]');
-        $wren->seen('#talk-send');
+        $wren->seen('#talk-bar .talk-send');
         $this->assertAccessible($wren, 'what was said', '#talk-bar');
-        $wren->type('#talk-words', 'It tips to the left.');
+        $wren->type('#talk-bar textarea', 'It tips to the left.');
         $wren->offline(true);
-        $wren->click('#talk-send')->waitForText('#notice', 'No network');
+        $wren->click('#talk-bar .talk-send')->waitForText('#notice', 'No network');
         $wren->offline(false);
         $wren->until(fn (): bool => ! $wren->find('#talk-bar')->isDisplayed(), 'it to be sent');
         self::assertSame(1, $this->talks());
@@ -67,13 +67,13 @@ final class TalkTest extends BrowserTestCase
             'const at = document.querySelector(".player-at"); at.value = 0; at.dispatchEvent(new Event("input", { bubbles: true }))',
         );
         $teacher->until(fn (): bool => $this->inked($teacher, '#player .player-page') === 0, 'the beginning');
-        $wren->click('#more')->click('#talk-through')->seen('#talk-stop');
-        $wren->click('#talk-stop')->click('#talk-drop');
+        $wren->click('#more')->click('#talk-through')->seen('#talk-bar .talk-stop');
+        $wren->click('#talk-bar .talk-stop')->click('#talk-bar .talk-drop');
         $wren->until(fn (): bool => ! $wren->find('#talk-bar')->isDisplayed(), 'nothing');
         self::assertSame(1, $this->talks());
         // What waits to be sent does not stay on a device that is left.
-        $wren->click('#more')->click('#talk-through')->seen('#talk-stop');
-        $wren->until(fn (): bool => $wren->text('#talk-time') >= '0:02', 'two seconds');
+        $wren->click('#more')->click('#talk-through')->seen('#talk-bar .talk-stop');
+        $wren->until(fn (): bool => $wren->text('#talk-bar .talk-time') >= '0:02', 'two seconds');
         $wren->click('#more')->click('#leave-device')->click('#leave-window .btn-end');
         $wren->find('#code');
         self::assertSame(0, $this->keptOnDevice($wren));

@@ -18,6 +18,7 @@ const stroke = (n: number): Operation =>
 const replay: ReplayAnswer = {
     lasts: 900,
     rubbed: [],
+    captions: [],
     steps: [
         [0, 200],
         [400, 600],

@@ -21,6 +21,9 @@ final class BenchWords
 
         return $stamps + [
             'typing' => __('Words on the page'),
+            'talk_no_microphone' => __('No microphone: allow it for this page, then try again.'),
+            'talk_long' => __('That’s 3 minutes, the longest a recording can be.'),
+            'talk_waits' => __('No network: it goes as soon as there is one.'),
             'page' => __('Page :n of :all'),
             'squares' => __('1 square|:n squares'),
             'question' => __('Question :n'),

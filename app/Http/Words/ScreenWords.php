@@ -12,6 +12,7 @@ final class ScreenWords
     {
         return [
             'work_of' => __(':name’s work'),
+            'hear' => __('Sound on'),
             'work_of_somebody' => __('A canvas of the class'),
         ];
     }

@@ -8,6 +8,7 @@ use App\Models\Canvas;
 use App\Models\Casts\CoreValue;
 use App\Models\LiveSession;
 use App\Models\Model;
+use App\Models\TalkThrough;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Scene;
@@ -32,6 +33,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property ?ShownPart $view  null for the whole page
  * @property ?int $replay_from_ms  since when its replay plays
  * @property int $replay_speed  times as fast as it was drawn
+ * @property ?string $talk_id  what is said about it, which its replay goes along with
+ * @property ?TalkThrough $talk
  * @property Canvas $canvas
  * @property ?Canvas $over
  */
@@ -70,7 +73,8 @@ final class ShowcaseItem extends Model
      *
      * @return array{
      *     key: string, n: int, version: string, over: int, ink: ?string,
-     *     view: ?array{x: float, y: float, scale: float}, replay: ?array{from: int, speed: int}, name: string,
+     *     view: ?array{x: float, y: float, scale: float}, replay: ?array{from: int, speed: int}, isSpoken: bool,
+     *     name: string,
      *     praise: string,
      * }
      */
@@ -90,6 +94,7 @@ final class ShowcaseItem extends Model
             'replay' => $this->replay_from_ms === null
                     ? null
                     : ['from' => $this->replay_from_ms, 'speed' => $this->replay_speed],
+            'isSpoken' => $this->talk_id !== null,
             'name' => $this->label($session),
             'praise' => $this->praise,
         ];
@@ -115,6 +120,12 @@ final class ShowcaseItem extends Model
     public function over(): HasOne
     {
         return $this->hasOne(Canvas::class, 'over_item_id');
+    }
+
+    /** @return BelongsTo<TalkThrough, $this> */
+    public function talk(): BelongsTo
+    {
+        return $this->belongsTo(TalkThrough::class);
     }
 
     /** @return BelongsTo<Canvas, $this> */

@@ -54,7 +54,11 @@ final readonly class ForgetStudent
     {
         $files = [];
         DB::transaction(function () use ($session, $seat, &$files): void {
-            foreach (TalkThrough::query()->where('seat_id', $seat->id)->get() as $talk) {
+            // What they said, and what was said about their work.
+            $talks = TalkThrough::query()
+                ->where('seat_id', $seat->id)
+                ->orWhereIn('canvas_id', $seat->canvases()->select('id'));
+            foreach ($talks->get() as $talk) {
                 $files[] = $talk->path();
                 $talk->delete();
             }

@@ -12,6 +12,7 @@ use App\Models\Message;
 use App\Models\Prompt;
 use App\Models\Seat;
 use App\Models\Show\ShowcaseItem;
+use App\Models\TalkThrough;
 use App\Sessions\Asks\Asking;
 use App\Sessions\Asks\RunAsks;
 use App\Sessions\Checks\FeedbackForStudent;
@@ -178,11 +179,38 @@ final readonly class RoomState
             'checks' => $seat->isIn() ? FeedbackForStudent::by($seat) : [],
             'run' => $seat->isIn() ? RunAsks::of($seat) : null,
             'ask' => $seat->isIn() ? Asking::toStudent($seat) : null,
+            'liveTalk' => config()->boolean('crag.live_talk') && $seat->isIn() ? LiveTalk::toStudent($seat) : null,
+            'voices' => config()->boolean('crag.recording') && $seat->isIn() ? self::voices($seat) : [],
             'messages' => ($seat->relationLoaded('messages') ? $seat->messages : $seat->messages()->get())
                 ->slice(-self::MOST_MESSAGES)
                 ->values()
                 ->map(static fn (Message $one): array => $one->toStudent())
                 ->all(),
         ];
+    }
+
+    /**
+     * What teachers said about this student's canvases, the oldest first.
+     *
+     * @return list<array{id: string, canvas: string, from: string, length: string, words: string}>
+     */
+    private static function voices(Seat $seat): array
+    {
+        return array_values(
+            TalkThrough::query()
+                ->where('live_session_id', $seat->live_session_id)
+                ->whereNull('seat_id')
+                ->whereIn('canvas_id', $seat->worksOn()->select('id'))
+                ->orderBy('id')
+                ->get()
+                ->map(static fn (TalkThrough $talk): array => [
+                    'id' => $talk->id,
+                    'canvas' => $talk->canvas_id,
+                    'from' => $talk->speaker,
+                    'length' => $talk->length(),
+                    'words' => $talk->words,
+                ])
+                ->all(),
+        );
     }
 }

@@ -12,6 +12,7 @@ use App\Models\LiveSession;
 use App\Models\Show\LineupEntry;
 use App\Models\Show\Showcase;
 use App\Models\Show\ShowcaseItem;
+use App\Models\TalkThrough;
 use App\Sessions\Room\RoomState;
 use Crag\Session\Screen\Destination;
 use Crag\Session\Screen\ScreenView;
@@ -78,6 +79,21 @@ final readonly class ShowToClass
         $this->show($session, array_slice($items, 0, Showcase::MOST));
     }
 
+    /** A drawing explained aloud, from its beginning. */
+    public function talk(LiveSession $session, TalkThrough $talk): void
+    {
+        $this->show($session, [
+            [
+                'canvas_id' => $talk->canvas_id,
+                'page' => $talk->page(),
+                'at_operation' => $talk->canvas->operation_count,
+                'talk_id' => $talk->id,
+                'replay_from_ms' => Clock::ms(),
+                'replay_speed' => 1,
+            ],
+        ]);
+    }
+
     /** One more beside what is shown now: the teacher's own canvas. */
     public function beside(LiveSession $session, Canvas $canvas, string $page): void
     {
@@ -88,7 +104,9 @@ final readonly class ShowToClass
                 : [] as $item
         ) {
             if ($item->canvas_id !== $canvas->id && count($items) < Showcase::MOST - 1) {
-                $items[] = $item->only(['canvas_id', 'page', 'at_operation', 'with_notes', 'names', 'lineup_entry_id']);
+                $items[] = $item->only([
+                    'canvas_id', 'page', 'at_operation', 'with_notes', 'names', 'lineup_entry_id', 'talk_id',
+                ]);
             }
         }
         $this->show($session, [...$items, ['canvas_id' => $canvas->id, 'page' => $page, 'at_operation' => null]]);
@@ -118,7 +136,11 @@ final readonly class ShowToClass
     public function replay(LiveSession $session, ShowcaseItem $item, bool $isOn, int $speed): void
     {
         DB::transaction(function () use ($session, $item, $isOn, $speed): void {
-            $item->update(['replay_from_ms' => $isOn ? Clock::ms() : null, 'replay_speed' => $speed]);
+            $item->update([
+                'replay_from_ms' => $isOn ? Clock::ms() : null,
+                // A voice has its own pace.
+                'replay_speed' => $item->talk_id === null ? $speed : 1,
+            ]);
             $this->tell($session);
         });
     }

@@ -8,18 +8,21 @@ use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
 use App\Models\Canvas;
+use App\Models\LiveSession;
 use App\Models\Seat;
 use App\Models\TalkThrough;
+use App\Models\Teachers\Teacher;
+use App\Sessions\Room\RoomState;
 use Crag\Formats\Sound;
 use Crag\Formats\UnreadableSound;
 use Crag\Formats\WebM;
 use Crag\Session\Room\TalkLimits;
 use Illuminate\Support\Facades\DB;
 
-/** A student sends what they said while they drew. It was heard by nobody else until then. */
+/** What was said about a canvas is sent: by a student to the teachers, or by a teacher to who works on it. */
 final readonly class TalkOver
 {
-    public function __construct(private Announce $announce)
+    public function __construct(private Announce $announce, private RoomState $room)
     {
     }
 
@@ -29,18 +32,26 @@ final readonly class TalkOver
      *
      * @throws UnreadableSound
      */
-    public function __invoke(Seat $seat, Canvas $canvas, string $bytes, int $beganAtMs, string $words): TalkThrough
-    {
+    public function __invoke(
+        LiveSession $session,
+        Seat|Teacher $by,
+        Canvas $canvas,
+        string $bytes,
+        int $beganAtMs,
+        string $words,
+    ): TalkThrough {
         $sound = WebM::read($bytes);
         if ($sound->lastsMs > TalkLimits::LONGEST_MS + TalkLimits::GRACE_MS) {
             throw UnreadableSound::long(intdiv(TalkLimits::LONGEST_MS, 60_000));
         }
 
-        return DB::transaction(function () use ($seat, $canvas, $sound, $beganAtMs, $words): TalkThrough {
+        return DB::transaction(function () use ($session, $by, $canvas, $sound, $beganAtMs, $words): TalkThrough {
             $talk = TalkThrough::query()->create([
-                'live_session_id' => $seat->live_session_id,
+                'live_session_id' => $session->id,
                 'canvas_id' => $canvas->id,
-                'seat_id' => $seat->id,
+                'seat_id' => $by instanceof Seat ? $by->id : null,
+                'teacher_id' => $by instanceof Teacher ? $by->id : null,
+                'speaker' => $by instanceof Teacher ? $by->name : '',
                 'began_at_ms' => min($beganAtMs, Clock::ms()),
                 'lasts_ms' => $sound->lastsMs,
                 'bytes' => strlen($sound->bytes),
@@ -48,10 +59,28 @@ final readonly class TalkOver
                 'words' => $words,
             ]);
             $this->keep($talk, $sound);
-            ($this->announce)($seat->session, Audience::desk($seat->session), 'talk', ['canvas' => $canvas->id]);
+            $this->tell($session, $talk);
 
             return $talk;
         });
+    }
+
+    /** Nobody hears it any more. */
+    public function remove(LiveSession $session, TalkThrough $talk): void
+    {
+        DB::transaction(function () use ($session, $talk): void {
+            $talk->delete();
+            $this->tell($session, $talk);
+        });
+        @unlink($talk->path());
+    }
+
+    private function tell(LiveSession $session, TalkThrough $talk): void
+    {
+        ($this->announce)($session, Audience::desk($session), 'talk', ['canvas' => $talk->canvas_id]);
+        foreach ($talk->isByTeacher() ? $talk->canvas->seat?->people() ?? [] : [] as $seat) {
+            $this->room->tellStudent($seat->setRelation('session', $session));
+        }
     }
 
     private function keep(TalkThrough $talk, Sound $sound): void

@@ -34,6 +34,8 @@ final class Chrome implements Browsers
         '--force-color-profile=srgb',
         '--use-fake-device-for-media-stream',
         '--use-fake-ui-for-media-stream',
+        // Two browsers here talk with each other without leaving this machine.
+        '--allow-loopback-in-peer-connection',
     ];
 
     /** @var list<Page> */

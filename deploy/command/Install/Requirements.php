@@ -45,6 +45,8 @@ final class Requirements
         'chromium-driver' => '/usr/bin/chromedriver',
         // Opens the spreadsheets, to see that another program reads what was written.
         'libreoffice-calc-nogui' => '/usr/bin/soffice',
+        // A TURN server, through which two browsers talk.
+        'coturn' => '/usr/bin/turnserver',
     ];
 
     /** For `./crag test engines` alone. */

@@ -3,12 +3,26 @@ import { samplesOf } from '../canvas/model/scene';
 import type { View } from '../canvas/drawing/view';
 import { present } from '../present';
 
+/** What is said from one time to another, in milliseconds. */
+export interface Caption {
+    from: number;
+    to: number;
+    words: string;
+}
+
+/** The line that belongs to a time; empty for none. */
+export function captionAt(captions: readonly Caption[], at: number): string {
+    return captions.find(({ from, to }) => at >= from && at < to)?.words ?? '';
+}
+
 /** A log with its times: what Crag\Canvas\Log\Replay computes. */
 export interface ReplayAnswer {
     /** Milliseconds. */
     lasts: number;
     /** When something went. */
     rubbed: number[];
+    /** What is said, where a voice goes along. */
+    captions: Caption[];
     /** When each operation begins and ends. */
     steps: [from: number, to: number][];
     operations: Operation[];

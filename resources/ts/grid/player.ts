@@ -3,7 +3,8 @@ import { View } from '../canvas/drawing/view';
 import { get } from '../live/http';
 import { timePassed } from '../live/timer';
 import { element, fill } from '../page';
-import { Film, type ReplayAnswer } from './film';
+import { captionAt, Film, type ReplayAnswer } from './film';
+import { pausesIn, skipped, type Span } from './pauses';
 
 interface Settings {
     assets: string;
@@ -17,7 +18,7 @@ const BEFORE_MS = 260;
 /** Plays a canvas from its log: its times come from the server, strokes grow as the hand drew them. */
 export class Player {
     private view: View | null = null;
-    private replay: ReplayAnswer = { lasts: 0, rubbed: [], steps: [], operations: [] };
+    private replay: ReplayAnswer = { lasts: 0, rubbed: [], captions: [], steps: [], operations: [] };
     private address = '';
     private at = 0;
     private film: Film | null = null;
@@ -25,6 +26,8 @@ export class Player {
     private last = 0;
     /** A voice whose clock the steps go by. */
     private sound: HTMLAudioElement | null = null;
+    /** Where nobody speaks or draws for long. */
+    private pauses: Span[] = [];
     private readonly slider: HTMLInputElement;
     private readonly speed: HTMLSelectElement;
     private readonly own: HTMLSelectElement;
@@ -86,6 +89,7 @@ export class Player {
         ]);
         this.silence();
         this.sound = new Audio(URL.createObjectURL(spoken));
+        this.pauses = await pausesOf(spoken, replay);
         this.speed.value = '1';
         this.begin(replay);
         this.show(0);
@@ -126,6 +130,7 @@ export class Player {
             this.sound.pause();
             URL.revokeObjectURL(this.sound.src);
             this.sound = null;
+            this.pauses = [];
         }
     }
 
@@ -186,6 +191,11 @@ export class Player {
         this.button.setAttribute('aria-pressed', 'true');
         const next = (now: number): void => {
             const { sound } = this;
+            const spoken = (sound?.currentTime ?? 0) * 1000;
+            const further = skipped(this.pauses, spoken);
+            if (sound !== null && further > spoken && !sound.seeking) {
+                sound.currentTime = further / 1000;
+            }
             const at =
                 sound === null
                     ? this.at + (now - this.last) * Number(this.speed.value)
@@ -223,9 +233,23 @@ export class Player {
             of: timePassed(replay.lasts),
         });
         film.show(at);
+        const caption = element('.player-caption', this.root);
+        caption.textContent = captionAt(replay.captions, at);
+        caption.hidden = caption.textContent === '';
         element<HTMLButtonElement>('.player-give', this.root).disabled = film.finished === 0;
         for (const button of this.root.querySelectorAll<HTMLButtonElement>('.player-rub')) {
             button.disabled = replay.rubbed.length === 0;
         }
+    }
+}
+
+/** Where a recording can be shortened: it is listened through once. What cannot be read is played as it is. */
+async function pausesOf(spoken: Blob, { steps }: ReplayAnswer): Promise<Span[]> {
+    try {
+        const context = new OfflineAudioContext(1, 1, 48_000);
+        const heard = await context.decodeAudioData(await spoken.arrayBuffer());
+        return pausesIn(heard.getChannelData(0), heard.sampleRate, steps);
+    } catch {
+        return [];
     }
 }

@@ -3,10 +3,11 @@ import type { ShownItem } from '../protocol/show';
 import type { WetInk } from '../canvas/model/objects';
 import { WIDE, type PaperSize } from '../canvas/model/paper';
 import { View } from '../canvas/drawing/view';
-import { Film, type ReplayAnswer } from '../grid/film';
+import { captionAt, Film, type ReplayAnswer } from '../grid/film';
 import { showWet } from '../grid/tile';
 import { fill } from '../page';
 import { get } from './http';
+import { ShownVoice } from './shownvoice';
 import { present } from '../present';
 
 export interface ShownAround {
@@ -15,6 +16,8 @@ export interface ShownAround {
     assets: string;
     stamps: Record<string, string>;
     words: ScreenWords;
+    /** Whether what is said about a drawing is heard here. */
+    hears: 'at once' | 'asked' | 'never';
     /** Milliseconds since 1970 on the server's clock. */
     now(): number;
 }
@@ -33,6 +36,8 @@ export class ShownFrame {
     private readonly sheet = document.createElement('div');
     private readonly film = document.createElement('div');
     private readonly name = document.createElement('figcaption');
+    private readonly caption = document.createElement('p');
+    private voice: ShownVoice | null = null;
     private ink: View | null = null;
     private played = '';
     private isBeside = false;
@@ -61,8 +66,11 @@ export class ShownFrame {
         this.film.hidden = true;
         this.name.className = 'shown-name';
         this.name.dir = 'auto';
+        this.caption.className = 'shown-caption';
+        this.caption.dir = 'auto';
+        this.caption.hidden = true;
         this.zoom.append(this.picture, this.film, this.over, this.sheet);
-        frame.append(this.zoom);
+        frame.append(this.zoom, this.caption);
         cell.append(frame);
         this.root.append(cell, this.name);
         this.take(item);
@@ -93,7 +101,7 @@ export class ShownFrame {
         if (item.over > 0) {
             put(this.over, `${address}/${item.n}-over.svg?${item.over}`);
         }
-        this.caption();
+        this.label();
         this.look();
         const played = JSON.stringify(item.replay);
         if (played !== this.played) {
@@ -105,10 +113,10 @@ export class ShownFrame {
     /** Beside others it has a letter, by which it is talked about. */
     letter(isBeside: boolean): void {
         this.isBeside = isBeside;
-        this.caption();
+        this.label();
     }
 
-    private caption(): void {
+    private label(): void {
         const { n, name, praise } = this.item;
         const letter = Object.assign(document.createElement('b'), {
             className: 'shown-letter',
@@ -164,12 +172,16 @@ export class ShownFrame {
     end(): void {
         cancelAnimationFrame(this.frame);
         window.clearTimeout(this.wetTimer);
+        this.voice?.end();
     }
 
     /** From its first stroke, in the same moment for everybody. */
     private async play(): Promise<void> {
         cancelAnimationFrame(this.frame);
-        const { replay, n } = this.item;
+        this.voice?.end();
+        this.voice = null;
+        this.caption.hidden = true;
+        const { replay, n, isSpoken } = this.item;
         this.film.hidden = replay === null;
         this.picture.classList.toggle('is-behind', replay !== null);
         if (replay === null) {
@@ -182,10 +194,19 @@ export class ShownFrame {
         const view = new View(this.film, this.around.assets, this.around.stamps);
         view.fit([this.zoom.offsetWidth, this.zoom.offsetHeight]);
         const film = new Film(view, answer);
+        const voice = isSpoken ? new ShownVoice(this.around.words, this.around.hears) : null;
+        if (voice !== null) {
+            this.voice = voice;
+            voice.begin(`${this.around.address}/${n}-talk.webm`);
+            this.root.append(voice.button);
+        }
         const isCalm = matchMedia('(prefers-reduced-motion: reduce)').matches;
         const step = (): void => {
             const at = Math.max(0, (this.around.now() - replay.from) * replay.speed);
-            film.show(Math.min(answer.lasts, isCalm ? Math.floor(at / CALM_STEP_MS) * CALM_STEP_MS : at));
+            const seen = at < answer.lasts ? (voice?.at(at) ?? at) : at;
+            film.show(Math.min(answer.lasts, isCalm ? Math.floor(seen / CALM_STEP_MS) * CALM_STEP_MS : seen));
+            this.caption.textContent = captionAt(answer.captions, seen);
+            this.caption.hidden = this.caption.textContent === '';
             this.root.dataset.played = String(Math.min(1, at / Math.max(1, answer.lasts)));
             this.frame = at >= answer.lasts ? 0 : requestAnimationFrame(step);
         };

@@ -23,6 +23,7 @@ export type Message =
     | { stream: 'operations' | 'lead'; operations: Operation[]; ask?: boolean; kept?: Kept }
     | { stream: 'opening'; opening: unknown }
     | { stream: 'together'; together: unknown }
+    | { stream: 'live'; live: unknown }
     | { stream: 'states'; prompt: string; states: unknown }
     | { stream: string; event: LiveEvent };
 

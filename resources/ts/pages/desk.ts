@@ -8,6 +8,7 @@ import { StrataMenu } from '../desk/checks/strata';
 import { listenToTheEnd } from '../desk/life/ending';
 import { RoomDesk } from '../desk/room/room';
 import { Talk } from '../desk/room/talk';
+import { listenToVoices } from '../desk/room/voices';
 import { WaitingList } from '../desk/room/waiting';
 import { WhoIsIt } from '../desk/room/whoisit';
 import { Connection } from '../desk/shell/connection';
@@ -89,6 +90,7 @@ listenToColleagues(desk);
 listenToTheEnd(desk);
 listenToPanels(desk);
 listenToShield(desk);
+listenToVoices(desk, grid, closeUp, lead, talk);
 desk.layers.pile(strata, desk.drawer, compare, talking, picture, ...looking.layers, lead);
 listenToKeys(
     desk,

@@ -98,6 +98,8 @@ function takeFrames(): void {
                 : new ShownFrames(place, {
                       ...page,
                       now: () => Date.now() + ahead,
+                      // The small one on a desk is beside the large one.
+                      hears: window === window.top ? 'at once' : 'never',
                       addressOf: (id) => `${page.address}/showcase/${id}`,
                   });
     }

@@ -29,7 +29,9 @@ import { Awaited } from '../student/awaited';
 import { WritingWindow } from '../bench/writing';
 import { PromptSheet } from '../student/promptsheet';
 import { SavedLine } from '../student/saved';
-import { TalkThrough } from '../student/talkthrough';
+import { TalkThrough } from '../bench/talkthrough';
+import { LiveTalk, type Told as LiveTold } from '../student/livetalk';
+import { Voices } from '../student/voices';
 import { Together } from '../student/together';
 import type { WetInk } from '../canvas/model/objects';
 import { present } from '../present';
@@ -200,6 +202,7 @@ const coach = new CoachSide(bench, {
     key: page.ink,
     words: page.words,
     send: (text) => line.send(text),
+    isSpokenOf: () => voices.here.length > 0,
     handUp: (words) => room.openHand(words),
 });
 const pad: AskPad = new AskPad({
@@ -237,7 +240,26 @@ const room: RoomPage = new RoomPage({
     leave: () => void leaveDevice(),
     say,
 });
-const talk = new TalkThrough(bench, { ...page, begun: () => tray.closeMenu(), say });
+const talk = new TalkThrough({
+    bar: '#talk-bar',
+    buttons: '#talk-through',
+    key: page.seat,
+    words: page.words,
+    canvas: () => bench.canvas,
+    clockAhead: () => bench.clockAhead,
+    addressOf: (canvas) => `${page.address}/talk?canvas=${canvas}&`,
+    begun: () => tray.closeMenu(),
+    rest: () => bench.surface.focus({ preventScroll: true }),
+    say,
+});
+const voices = new Voices({ ...page, canvas: () => bench.canvas });
+const liveTalk = new LiveTalk({
+    ...page,
+    // One microphone at a time.
+    begun: () => talk.stop(),
+    rest: () => bench.surface.focus({ preventScroll: true }),
+    say,
+});
 const awaited = new Awaited(page.address, (operation) => bench.view.log.has(operation));
 let isLight = false;
 /** What the server sent ahead of a gathering. */
@@ -413,6 +435,11 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
         checkLine.take(room.own.checks, bench.canvas);
     }
     talk.allow(present(room.room).recording);
+    if (room.own !== null) {
+        voices.take(room.own.voices);
+        coach.freshen();
+        liveTalk.take(room.own.liveTalk, present(room.room).sound);
+    }
     outbox.release();
 }
 
@@ -513,7 +540,9 @@ function showAnswered(): void {
 }
 
 function receive(message: Message): void {
-    if ('together' in message) {
+    if ('live' in message) {
+        liveTalk.hear(message.live as LiveTold);
+    } else if ('together' in message) {
         together.hearWho(message.together as Sharing);
     } else if ('opening' in message) {
         ahead = message.opening as CanvasAnswer;

@@ -88,6 +88,15 @@ export interface DeskEvents {
     tray: unknown;
     got: unknown;
     talk: { canvas: string };
+    live: LiveTold;
+}
+
+/** What a student's page says to the desk that would like to talk: App\Sessions\Room\LiveTalk. */
+export interface LiveTold {
+    id: string;
+    is: 'accepted' | 'offer' | 'declined' | 'ended';
+    /** How it can be reached. */
+    sdp?: string;
 }
 
 /** Another teacher at a desk of this session, and whose canvas is large there; null for the grid. */

@@ -32,6 +32,16 @@ export interface Room {
     light: boolean;
 }
 
+/** Something that a teacher said about a canvas: App\Sessions\Room\RoomState::voices. */
+export interface Voice {
+    id: string;
+    canvas: string;
+    from: string;
+    /** As a clock says it. */
+    length: string;
+    words: string;
+}
+
 export interface Letter {
     id: string;
     mine: boolean;
@@ -82,4 +92,8 @@ export interface Own {
     run: RunForStudent | null;
     ask: QuickAsk | null;
     messages: Letter[];
+    /** The oldest first. */
+    voices: Voice[];
+    /** A teacher asks to talk, or talks with the student. */
+    liveTalk: { id: string; name: string; isOn: boolean } | null;
 }

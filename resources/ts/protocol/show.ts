@@ -10,6 +10,8 @@ export interface ShownItem {
     /** The part that everybody sees, in units; null for the whole page. */
     view: { x: number; y: number; scale: number } | null;
     replay: { from: number; speed: number } | null;
+    /** Whether its replay goes along with a voice. */
+    isSpoken: boolean;
     name: string;
     /** What was said of it before the class; empty for nothing. */
     praise: string;

@@ -12,6 +12,8 @@ interface Around {
     key: string;
     words: StudentWords;
     send(text: string): boolean;
+    /** Whether the teacher spoke about this canvas. */
+    isSpokenOf(): boolean;
     /** Puts up the hand, with words to begin with. */
     handUp(words: string): void;
 }
@@ -70,7 +72,8 @@ export class CoachSide {
         for (const { layer } of this.bench.view.log.scene.objects.values()) {
             is ||= layer === 'coach';
         }
-        this.bar.hidden = !is;
+        this.bar.hidden = !is && !this.around.isSpokenOf();
+        this.hide.hidden = !is;
         if (!is && this.isHidden) {
             this.show(true);
         }

@@ -13,7 +13,7 @@ export class Letters {
     show(letters: Letter[], mayReply: boolean): void {
         const read = new Set((sessionStorage.getItem(READ) ?? '').split(' '));
         const wanted = letters.filter(({ id, mine }) => !mine && !read.has(id));
-        for (const there of [...this.root.children] as HTMLElement[]) {
+        for (const there of this.root.querySelectorAll<HTMLElement>('.letter:not(.voice)')) {
             if (!wanted.some(({ id }) => id === there.dataset.id)) {
                 there.remove();
             }

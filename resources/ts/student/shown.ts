@@ -24,6 +24,7 @@ export class ShownWork {
     constructor(private readonly around: Around) {
         this.frames = new ShownFrames(element('#shown-work-items'), {
             ...around,
+            hears: 'asked',
             addressOf: (id) => `${around.address}/showcase/${id}`,
         });
         element('#shown-work-away').addEventListener('click', () => this.open(false));

@@ -35,16 +35,11 @@
                 <span>{{ __('Send to teacher') }}</span></button>
         </div>
     </header>
-    <section id="talk-bar" class="talk-bar" aria-label="{{ __('Talk-through') }}" data-state="nothing" hidden>
-        <span class="talk-light" role="status">{{ __('Recording your voice') }} <span id="talk-time" aria-live="off"></span></span>
-        <button id="talk-stop" class="btn btn-slate"><x-icon name="stop-circle" /> {{ __('Stop') }}</button>
-        <audio id="talk-play" controls aria-label="{{ __('What you said') }}"></audio>
-        <label class="talk-words">{{ __('What you say, in writing (optional)') }}
-            <textarea id="talk-words" class="form-control" rows="2" dir="auto"
-            maxlength="{{ Crag\Session\Room\TalkLimits::LONGEST_WORDS }}"></textarea></label>
-        <button id="talk-send" class="btn btn-go"><x-icon name="send" /> {{ __('Send to teacher') }}</button>
-        <button id="talk-drop" class="btn btn-outline-slate"><x-icon name="trash3" /> {{ __('Delete') }}</button>
-    </section>
+    <x-recording as="talk-bar" :label="__('Talk-through')" :send="__('Send to teacher')" />
+    <x-live-talk as="live-talk" :label="__('Talking with your teacher')">
+        <button id="live-talk-yes" class="live-answer btn btn-go"><x-icon name="mic" /> {{ __('Talk') }}</button>
+        <button id="live-talk-no" class="live-answer btn btn-outline-slate">{{ __('Not now') }}</button>
+    </x-live-talk>
     <x-toast id="notice" />
     <section id="letters" class="letters" aria-label="{{ __('From your teacher') }}" aria-live="polite"></section>
     <div class="sheets">
@@ -76,9 +71,11 @@
     <div class="sides">
         <main id="bench" class="bench">
             <div id="coach-bar" class="coach-bar" role="group" aria-label="{{ __('Your teacher’s ink') }}" hidden>
-                <span role="status">{{ __('Your teacher’s ink') }}</span>
+                <span role="status">{{ __('From your teacher') }}</span>
                 <button id="coach-hide" class="mini-text" aria-pressed="false"><x-icon name="eye-slash" />
                     <span>{{ __('Hide') }}</span></button>
+                <button id="coach-listen" class="mini-text" hidden><x-icon name="volume-up" />
+                    <span>{{ __('Listen') }}</span></button>
                 <button id="coach-ask" class="mini-text"><x-icon name="hand-index" />
                     <span>{{ __('Ask') }}</span></button>
             </div>

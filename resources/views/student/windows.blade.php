@@ -30,6 +30,11 @@
         {{ __('Reply') }}</button><button
         class="btn btn-sm btn-go letter-read">{{ __('Read') }}</button></div></article>
 </template>
+<template id="voice-template">
+    <article class="letter voice"><p class="letter-words" dir="auto"></p><audio controls preload="none"></audio><div
+        class="letter-foot"><span class="letter-from" dir="auto"></span><button
+        class="btn btn-sm btn-go letter-read">{{ __('Close') }}</button></div></article>
+</template>
 <x-window id="leave-window">
     <x-slot:title>{{ __('Leave this device?') }}</x-slot>
     <p>{{ __('This page, your drawings and your place are deleted from this device, so that the next person here sees nothing of yours. Your teacher still has your work.') }}</p>

@@ -115,6 +115,112 @@ final class TalkTest extends OneStudentTestCase
         self::assertSame(0, TalkThrough::query()->count());
     }
 
+    public function test_a_spoken_note_reaches_those_who_work_on_the_canvas_and_nobody_else(): void
+    {
+        [$mate, $token] = $this->seat($this->session, 'Mate');
+        $this->speak($this->canvasOf($this->seat)->id, ['words' => 'Try the other support.'])
+            ->assertOk()
+            ->assertJsonPath('said', 'Sent. Tamsin can play it now.');
+        $note = TalkThrough::query()->firstOrFail();
+        self::assertNull($note->seat_id);
+        $own = $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas")->json('own');
+        self::assertSame(
+            [[
+                'id' => $note->id,
+                'canvas' => $note->canvas_id,
+                'from' => 'Ms Okafor-Lind',
+                'length' => '0:01',
+                'words' => 'Try the other support.',
+            ]],
+            $own['voices'],
+        );
+        $this->get("/seat/{$this->seat->id}/talk/{$note->id}.webm")->assertOk()->assertHeader('Content-Type', 'audio/webm');
+        $this->asStudent($mate, $token)->get("/seat/{$mate->id}/talk/{$note->id}.webm")->assertNotFound();
+        self::assertSame([], $this->getJson("/seat/{$mate->id}/canvas")->json('own.voices'));
+        // What students said is for teachers alone, its author too: it was sent.
+        $this->send(self::voice())->assertOk();
+        $said = TalkThrough::query()->whereNotNull('seat_id')->firstOrFail();
+        $this->asStudent($this->seat, $this->token)->get("/seat/{$this->seat->id}/talk/{$said->id}.webm")->assertNotFound();
+        // A teacher takes back what teachers said, not what students did.
+        $at = "/desk/{$this->session->id}/canvas/{$note->canvas_id}/talk";
+        $this->asTeacher()->postJson("{$at}/{$said->id}/remove")->assertNotFound();
+        $this->postJson("{$at}/{$note->id}/remove")->assertOk();
+        self::assertFileDoesNotExist($note->path());
+        self::assertFileExists($said->path());
+        self::assertSame(
+            [],
+            $this->asStudent($this->seat, $this->token)->getJson("/seat/{$this->seat->id}/canvas")->json('own.voices'),
+        );
+    }
+
+    public function test_a_spoken_note_is_refused_as_a_talk_through_is(): void
+    {
+        $canvas = $this->canvasOf($this->seat)->id;
+        $this->speak($canvas, [], 'no sound at all')->assertUnprocessable();
+        $this->speak($canvas, ['began' => 'soon'])->assertUnprocessable();
+        $this->speak('not-a-canvas')->assertNotFound();
+        config(['crag.recording' => false]);
+        $this->speak($canvas)->assertConflict();
+        config(['crag.recording' => true]);
+        $this->session->update(['settings' => $this->session->settings->with(['cover' => true])]);
+        $this->speak($canvas)->assertConflict();
+        self::assertSame(0, TalkThrough::query()->count());
+    }
+
+    public function test_a_note_is_forgotten_with_the_student_about_whose_work_it_is(): void
+    {
+        $this->speak($this->canvasOf($this->seat)->id)->assertOk();
+        $path = TalkThrough::query()->firstOrFail()->path();
+        $this->asTeacher()->delete("/desk/{$this->session->id}/student/{$this->seat->id}")->assertRedirect();
+        self::assertFileDoesNotExist($path);
+        self::assertSame(0, TalkThrough::query()->count());
+    }
+
+    public function test_a_talk_through_is_played_to_the_class_with_its_captions(): void
+    {
+        $this->send(self::voice(), ['words' => 'It tips. It holds.'])->assertOk();
+        $talk = TalkThrough::query()->firstOrFail();
+        $at = "/desk/{$this->session->id}/canvas/{$talk->canvas_id}/talk/{$talk->id}";
+        $shown = "/screen/{$this->session->id}/showcase/{$this->session->showcase_id}/1";
+        $this->asScreen($this->session)->get("{$shown}-talk.webm")->assertNotFound();
+        $this->asTeacher()->postJson("{$at}/show")->assertOk();
+        $this->session->refresh();
+        $shown = "/screen/{$this->session->id}/showcase/{$this->session->showcase_id}/1";
+        $this->asScreen($this->session)->get("{$shown}-talk.webm")->assertOk();
+        $replay = $this->getJson("{$shown}-replay.json")->assertOk()->json();
+        self::assertSame($talk->lasts_ms, $replay['lasts']);
+        self::assertSame(['It tips.', 'It holds.'], array_column($replay['captions'], 'words'));
+        $items = $this->asTeacher()->getJson("/desk/{$this->session->id}/talk")->json('items');
+        self::assertTrue($items[0]['isSpoken']);
+        self::assertSame(1, $items[0]['replay']['speed']);
+        // It stands still, and begins again at its own pace, however fast ink alone would be played.
+        $play = "/desk/{$this->session->id}/showcase/{$this->session->showcase_id}/1/replay";
+        $this->postJson($play, ['on' => false])->assertOk();
+        $this->postJson($play, ['on' => true, 'speed' => 8])->assertOk();
+        self::assertSame(1, $this->getJson("/desk/{$this->session->id}/talk")->json('items.0.replay.speed'));
+        // On students' own pages only while it is shown there.
+        [$mate, $token] = $this->seat($this->session, 'Mate');
+        $onPage = "/seat/{$mate->id}/showcase/{$this->session->showcase_id}/1-talk.webm";
+        $this->asStudent($mate, $token)->get($onPage)->assertNotFound();
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/shown-on", ['on' => 'pages'])->assertSuccessful();
+        $this->asStudent($mate, $token)->get($onPage)->assertOk();
+        // A helper shows nothing to the class.
+        $this->session->teachers()->attach($this->teacher('a-helper')->id, ['role' => 'helper']);
+        $this->asTeacher('a-helper')->postJson("{$at}/show")->assertForbidden();
+    }
+
+    public function test_the_lead_canvas_is_explained_by_those_who_run_the_session(): void
+    {
+        $lead = app(\App\Canvas\TakeCanvas::class)->lead($this->session->prompt ?? self::fail());
+        $this->speak($lead->id)->assertOk()->assertJsonPath('said', 'Kept. You can show it to the class.');
+        $talk = TalkThrough::query()->firstOrFail();
+        $this->asTeacher()->get("/desk/{$this->session->id}/canvas/{$lead->id}/talks")->assertOk()->assertSee('<audio', false);
+        $this->postJson("/desk/{$this->session->id}/canvas/{$lead->id}/talk/{$talk->id}/show")->assertOk();
+        $this->session->teachers()->attach($this->teacher('a-helper')->id, ['role' => 'helper']);
+        $this->speak($lead->id, [], null, 'a-helper')->assertForbidden();
+        $this->speak($this->canvasOf($this->seat)->id, [], null, 'a-helper')->assertOk();
+    }
+
     /**
      * @param  array<string, string>  $with
      * @return TestResponse<Response>
@@ -131,6 +237,23 @@ final class TalkTest extends OneStudentTestCase
             cookies: $this->prepareCookiesForRequest(),
             server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
             content: $bytes,
+        );
+    }
+
+    /**
+     * @param  array<string, string>  $with
+     * @return TestResponse<Response>
+     */
+    private function speak(string $canvas, array $with = [], ?string $bytes = null, string $as = 'the-teacher'): TestResponse
+    {
+        $query = http_build_query($with + ['began' => (string) (Clock::ms() - 1_000)]);
+
+        return $this->asTeacher($as)->call(
+            'POST',
+            "/desk/{$this->session->id}/canvas/{$canvas}/talks?{$query}",
+            cookies: $this->prepareCookiesForRequest(),
+            server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+            content: $bytes ?? self::voice(),
         );
     }
 

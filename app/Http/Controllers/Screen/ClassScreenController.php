@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Screen;
 use App\Http\CurrentScreen;
 use App\Http\CurrentTeacher;
 use App\Http\Pages\ScreenPage;
+use App\Http\Recording;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Live\Portion;
@@ -30,6 +31,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** What the room's display shows. */
 final class ClassScreenController
@@ -111,6 +113,22 @@ final class ClassScreenController
     public function replayToStudent(Seat $seat, string $showcase, int $n): JsonResponse
     {
         return self::played(self::onPages($seat->session, $showcase, $n));
+    }
+
+    /** What is said about it, while its replay goes along with it. */
+    public function talk(LiveSession $session, string $showcase, int $n): BinaryFileResponse
+    {
+        return self::heard(self::onScreen($session, $showcase, $n));
+    }
+
+    public function talkToStudent(Seat $seat, string $showcase, int $n): BinaryFileResponse
+    {
+        return self::heard(self::onPages($seat->session, $showcase, $n));
+    }
+
+    private static function heard(ShowcaseItem $item): BinaryFileResponse
+    {
+        return Recording::played($item->talk ?? abort(404));
     }
 
     /** One of those on the page of offers. */
@@ -196,10 +214,14 @@ final class ClassScreenController
             ->orderBy('n')
             ->get();
         $log = $rows->map(static fn (LoggedOperation $row) => $row->operation());
-        $replay = Replay::of($log, ...$item->canvas->authors());
+        $talk = $item->talk;
+        $replay = $talk === null
+            ? Replay::of($log, ...$item->canvas->authors())
+            : Replay::along($log, $talk->began_at_ms, $talk->lasts_ms);
 
         return response()->json([
-            'lasts' => $replay->lasts(),
+            'lasts' => $talk->lasts_ms ?? $replay->lasts(),
+            'captions' => $talk?->captions()->lines ?? [],
             'rubbed' => [],
             'steps' => array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),
             'operations' => $rows

@@ -4,41 +4,35 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Student;
 
+use App\Http\Recording;
 use App\Models\Seat;
 use App\Models\TalkThrough;
 use App\Sessions\Work\TalkOver;
-use Crag\Formats\UnreadableSound;
-use Crag\Session\Room\TalkLimits;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** What a student said about a drawing comes in. */
+/** What a student said about a drawing comes in, and what a teacher said about it is heard. */
 final class TalkController
 {
     public function send(Request $request, Seat $seat, TalkOver $talk): JsonResponse
     {
         abort_unless($seat->session->mayRecord(), 409, __('Recording is off in this session.'));
-        $request->validate([
-            'canvas' => ['required', 'string'],
-            'began' => ['required', 'integer', 'min:0'],
-            'words' => ['nullable', 'string', 'max:'.TalkLimits::LONGEST_WORDS],
-        ]);
+        $request->validate(['canvas' => ['required', 'string']]);
         $canvas = $seat->worksOn()->findOrFail($request->string('canvas')->toString());
-        $bytes = $request->getContent();
-        abort_if(strlen($bytes) > TalkLimits::MOST_BYTES, 422, __('That recording is too large.'));
-        abort_if(
-            TalkThrough::query()->where('canvas_id', $canvas->id)->where('seat_id', $seat->id)->count() >=
-                TalkLimits::MOST_ON_A_CANVAS,
-            409,
-            __('You’ve sent enough talk-throughs for this canvas.'),
-        );
-        try {
-            $words = $request->string('words')->trim()->toString();
-            $sent = $talk($seat, $canvas, $bytes, $request->integer('began'), $words);
-        } catch (UnreadableSound $problem) {
-            abort(422, __($problem->getMessage()));
-        }
+        $kept = Recording::of($request)->take($talk, $seat->session, $seat, $canvas);
 
-        return response()->json(['lasts' => $sent->lasts_ms, 'said' => __('Sent. Your teacher can play it with your drawing.')]);
+        return response()->json(['lasts' => $kept->lasts_ms, 'said' => __('Sent. Your teacher can play it with your drawing.')]);
+    }
+
+    /** What a teacher said about a canvas on which this student works, or worked. */
+    public function hear(Seat $seat, string $talk): BinaryFileResponse
+    {
+        return Recording::played(
+            TalkThrough::query()
+                ->whereNull('seat_id')
+                ->whereIn('canvas_id', $seat->worksOn()->select('id'))
+                ->findOrFail($talk),
+        );
     }
 }

@@ -27,6 +27,7 @@ enum Deed: string
     case Offer = 'offer';
     case KeepBack = 'keep_back';
     case AnswerAsk = 'answer_ask';
+    case AnswerTalk = 'answer_talk';
     case TakeHome = 'take_home';
 
     // Every teacher of the session.
@@ -42,6 +43,8 @@ enum Deed: string
     case LineUp = 'line_up';
     case Pick = 'pick';
     case TakeOn = 'take_on';
+    case SpeakTo = 'speak_to';
+    case TalkLive = 'talk_live';
 
     // Those who run it.
     case HandOut = 'hand_out';
@@ -94,6 +97,7 @@ enum Deed: string
             self::Offer => 'offered work',
             self::KeepBack => 'asked not to be shown',
             self::AnswerAsk => 'answered a quick ask',
+            self::AnswerTalk => 'talked with the teacher',
             self::TakeHome => 'took work home',
             self::Watch => 'looked at the grid',
             self::SeeWork => 'looked at work',
@@ -107,6 +111,8 @@ enum Deed: string
             self::LineUp => 'changed the line-up',
             self::Pick => 'picked a student',
             self::TakeOn => 'took students on',
+            self::SpeakTo => 'left a spoken note',
+            self::TalkLive => 'talked with a student',
             self::HandOut => 'handed something out',
             self::SendOut => 'sent a student out',
             self::SetDoor => 'changed the door',

@@ -41,6 +41,7 @@ final class Rules
             Deed::Offer => [self::STUDENT, [C::Running, C::In, C::PromptSeen, C::OffersOn]],
             Deed::KeepBack => [self::STUDENT, [C::Running, C::In, C::KeepBackOn]],
             Deed::AnswerAsk => [self::STUDENT, [C::Running, C::In]],
+            Deed::AnswerTalk => [self::STUDENT, [C::Running, C::In]],
             Deed::TakeHome => [self::STUDENT, []],
 
             Deed::Watch => [self::TEACHERS, []],
@@ -55,6 +56,8 @@ final class Rules
             Deed::LineUp => [self::TEACHERS, [C::Running, C::Uncovered]],
             Deed::Pick => [self::TEACHERS, [C::Running]],
             Deed::TakeOn => [self::TEACHERS, [C::Running]],
+            Deed::SpeakTo => [self::TEACHERS, [C::Running, C::Uncovered]],
+            Deed::TalkLive => [self::TEACHERS, [C::Running]],
 
             Deed::HandOut => [self::RUNS_IT, [C::Running]],
             Deed::SendOut => [self::RUNS_IT, [C::Running]],

@@ -4,7 +4,7 @@ import { InkLine } from '../../live/inkline';
 import { Socket } from '../../live/socket';
 import { Streams, type LiveEvent, type Message } from '../../live/streams';
 import { element } from '../../page';
-import type { CanvasesAnswer, DeskEvents, WatchAnswer } from '../../protocol/desk';
+import type { CanvasesAnswer, DeskEvents, LiveTold, WatchAnswer } from '../../protocol/desk';
 import type { Desk } from './desk';
 
 /** A page that was turned away from for so long leaves the ink. */
@@ -109,6 +109,8 @@ export class Connection {
             if (message.ask === true) {
                 void this.streams.catchUp();
             }
+        } else if ('live' in message) {
+            this.desk.bus.tell('live', message.live as LiveTold);
         } else if ('states' in message) {
             this.desk.bus.tell('statesTold', { prompt: message.prompt, answer: message.states as WatchAnswer });
         } else if ('event' in message) {

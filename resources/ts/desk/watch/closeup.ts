@@ -308,8 +308,14 @@ export class CloseUp {
         this.freshen();
     }
 
-    private get canvas(): string {
+    /** The one that is large; empty for none. */
+    get canvas(): string {
         return this.tile?.seat.canvas ?? '';
+    }
+
+    /** By how many milliseconds the clock of its operations is ahead of this device's. */
+    get clockAhead(): number {
+        return this.bench.clockAhead;
     }
 
     private addressOf(what: string): string {

@@ -9,6 +9,7 @@ import type { Outbox } from '../../live/outbox';
 import { WetSender } from '../../live/wet';
 import { element, fill } from '../../page';
 import type { Desk } from '../shell/desk';
+import { freshen } from '../shell/freshen';
 import { openTeacherBench, type OpenedCanvas } from './teacherbench';
 import { present } from '../../present';
 
@@ -37,6 +38,7 @@ export class Lead {
         const flip = (): void => (this.isOpen ? this.close() : void tell(this.open(store.now.looking)));
         bus.on('operations', (operations) => this.take(operations));
         bus.on('room', ({ room }) => this.showSeen(room.lead));
+        bus.on('talk', ({ canvas }) => canvas === this.canvas && this.showTalks());
         // As the now band says it.
         bus.on('written', () => this.showSeen((JSON.parse(element('#now').dataset.room ?? '') as Room).lead));
         actions.add({ lead: flip }, { lead: flip });
@@ -94,6 +96,19 @@ export class Lead {
     async deliver(): Promise<void> {
         this.bench?.rest();
         await this.outbox?.flush();
+    }
+
+    get canvas(): string {
+        return this.bench?.canvas ?? '';
+    }
+
+    get clockAhead(): number {
+        return this.bench?.clockAhead ?? 0;
+    }
+
+    /** What was said about it. */
+    private showTalks(): void {
+        void freshen(`${this.settings.address}/canvas/${this.canvas}/talks`, '#lead-talks');
     }
 
     /** The number of the page that is open, from 1. */
@@ -178,6 +193,7 @@ export class Lead {
         present(this.bench).begin(answer, present(this.outbox).waitingFor(answer.canvas));
         present(this.tray).allow(answer.tray.tools);
         this.showSeen(this.seen);
+        this.showTalks();
         present(this.root.querySelector<HTMLElement>('.page-frame')).dataset.ready = answer.canvas;
     }
 

@@ -35,6 +35,8 @@
 <div class="panel-row">
     <button class="btn btn-outline-slate" data-do="open-seat" data-seat="{{ $seat->id }}"><x-icon name="zoom-in" />
         {{ __('Close-up') }}</button>
+    @if (config('crag.live_talk') && $deeds->may(Deed::TalkLive)) <button class="btn btn-outline-slate"
+        data-do="talk-live" data-seat="{{ $seat->id }}"><x-icon name="volume-up" /> {{ __('Talk live') }}</button> @endif
     <button class="btn btn-outline-slate" data-do="rename" data-seat="{{ $seat->id }}"
         data-name="{{ $seat->name }}"><x-icon name="pencil-square" /> {{ __('Rename') }}</button>
     @if ($deeds->may(Deed::SendOut))

@@ -36,6 +36,12 @@
                 {{ __('Compare') }} <kbd>V</kbd></button>
             <button class="btn btn-outline-slate" data-do="talk-closeup"><x-icon name="chat-left-text" />
                 {{ __('Write') }} <kbd>W</kbd></button>
+            @if (config('crag.recording') && $deeds->may(Deed::SpeakTo)) <button class="speak btn btn-outline-slate"
+                title="{{ __('Record a note that the student can play, with what you draw meanwhile') }}"><x-icon
+                name="mic" /> {{ __('Spoken note') }}</button> @endif
+            @if (config('crag.live_talk') && $deeds->may(Deed::TalkLive)) <button class="btn btn-outline-slate"
+                data-do="talk-live" title="{{ __('Sound both ways with this student. The class doesn’t hear it.') }}"><x-icon
+                name="volume-up" /> {{ __('Talk live') }}</button> @endif
             <button class="btn btn-outline-slate" data-do="hand-out-one"><x-icon name="send" /> {{ __('Hand out') }}
                 <kbd>H</kbd></button>
             @if ($deeds->may(Deed::Lead)) <button class="btn btn-outline-slate" data-do="copy-to-lead"

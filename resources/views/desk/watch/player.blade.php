@@ -1,5 +1,6 @@
 <div id="player" class="player" role="group" aria-label="{{ __('Replay') }}" hidden>
     <div class="page player-page"></div>
+    <p class="player-caption" dir="auto" hidden></p>
     <div class="player-bar">
         <button class="btn btn-icon player-play" aria-pressed="false" title="{{ __('Play or pause') }}"><span
             class="if-paused"><x-icon name="play" /></span><span class="if-playing"><x-icon name="pause" /></span><span

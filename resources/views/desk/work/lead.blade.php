@@ -12,8 +12,12 @@
         <button class="chip" id="lead-ink" aria-pressed="false"
             title="{{ __('What you draw from now on appears live under everyone’s ink') }}"><x-icon name="broadcast" />
             {{ __('Lead ink') }}</button>
+        @if (config('crag.recording')) <button class="speak chip"
+            title="{{ __('Record your voice while you draw here, then play both to the class') }}"><x-icon name="mic" />
+            {{ __('Explain aloud') }}</button> @endif
         <button class="btn btn-outline-slate" data-do="lead">{{ __('Back to the grid') }} <kbd>F</kbd></button>
     </div>
+    <div id="lead-talks" class="lead-talks"></div>
     @include('bench.bench', ['label' => __('Lead canvas'), 'lead' => true, 'isOnDesk' => true,
         'files' => '/desk/'.$session->id.'/work/CANVAS.FORMAT'])
     @include('bench.pieces', [

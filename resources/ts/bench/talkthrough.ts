@@ -1,9 +1,8 @@
 import { openDB, type DBSchema } from 'idb';
-import type { Workbench } from '../canvas/workbench';
 import { HttpProblem, sendFile } from '../live/http';
 import { timePassed } from '../live/timer';
 import { element } from '../page';
-import type { StudentWords } from '../protocol/words';
+import type { BenchWords } from '../protocol/words';
 
 /** Crag\Session\Room\TalkLimits. */
 const LONGEST_MS = 180_000;
@@ -13,7 +12,6 @@ const PIECE_MS = 1000;
 const MIME = 'audio/webm;codecs=opus';
 
 interface Said {
-    seat: string;
     canvas: string;
     /** On the clock of the canvas's operations. */
     began: number;
@@ -27,40 +25,56 @@ interface Kept extends DBSchema {
 }
 
 interface Around {
-    seat: string;
-    address: string;
-    words: StudentWords;
+    /** The bar on which it is recorded, heard and sent. */
+    bar: string;
+    /** By which buttons it is begun. */
+    buttons: string;
+    /** Under which name it is kept on this device until it is sent. */
+    key: string;
+    words: BenchWords;
+    /** On which canvas somebody speaks now; null on none. */
+    canvas(): string | null;
+    /** By how many milliseconds the clock of the canvas's operations is ahead of this device's. */
+    clockAhead(): number;
+    /** Where what was said about a canvas goes. */
+    addressOf(canvas: string): string;
     /** It runs: the menu in which it was begun has no more to do. */
     begun(): void;
+    /** There is nothing to record or to send any more: where the keys belong then. */
+    rest(): void;
     say(sentence: string): void;
 }
 
 /**
- * A drawing explained aloud: a voice is recorded while its student draws, listened to, and sent or thrown away. Until
- * it is sent it is on this device alone, where a reload or a minute without a network loses none of it.
+ * A drawing explained aloud: a voice is recorded while somebody draws, listened to, and sent or thrown away. Until it
+ * is sent it is on this device alone, where a reload or a minute without a network loses none of it.
  */
 export class TalkThrough {
-    private readonly bar = element('#talk-bar');
-    private readonly time = element('#talk-time');
-    private readonly audio = element<HTMLAudioElement>('#talk-play');
-    private readonly words = element<HTMLTextAreaElement>('#talk-words');
-    private readonly begin = element<HTMLButtonElement>('#talk-through');
+    private readonly bar: HTMLElement;
+    private readonly time: HTMLElement;
+    private readonly audio: HTMLAudioElement;
+    private readonly words: HTMLTextAreaElement;
+    private readonly begin: HTMLButtonElement[];
     private recorder: MediaRecorder | null = null;
     private said: Said | null = null;
     private timer = 0;
     private isSending = false;
+    private isAsking = false;
 
     /** A browser that keeps nothing on its device records all the same; a page does not wait for it. */
     private readonly database = openStore().catch(() => null);
 
-    constructor(
-        private readonly bench: Workbench,
-        private readonly around: Around,
-    ) {
-        this.begin.addEventListener('click', () => void this.record());
-        element('#talk-stop').addEventListener('click', () => this.stop());
-        element('#talk-send').addEventListener('click', () => void this.send());
-        element('#talk-drop').addEventListener('click', () => void this.drop());
+    constructor(private readonly around: Around) {
+        this.bar = element(around.bar);
+        this.begin = [...document.querySelectorAll<HTMLButtonElement>(around.buttons)];
+        this.time = element('.talk-time', this.bar);
+        this.audio = element<HTMLAudioElement>('.talk-play', this.bar);
+        this.words = element<HTMLTextAreaElement>('textarea', this.bar);
+        this.begin.forEach((button) => button.addEventListener('click', () => void this.record()));
+        element('.talk-stop', this.bar).addEventListener('click', () => this.stop());
+        element('.talk-send', this.bar).addEventListener('click', () => void this.send());
+        element('.talk-drop', this.bar).addEventListener('click', () => void this.drop());
+        this.words.addEventListener('keydown', (event) => this.beginLine(event));
         this.words.addEventListener('change', () => {
             if (this.said !== null) {
                 this.said = { ...this.said, words: this.words.value };
@@ -75,40 +89,44 @@ export class TalkThrough {
     /** What was said on this device before, and not sent yet. */
     private async recall(): Promise<void> {
         const database = await this.database;
-        const said = await database?.get('said', this.around.seat).catch(() => undefined);
+        const said = await database?.get('said', this.around.key).catch(() => undefined);
         if (said !== undefined && this.said === null && this.recorder === null) {
             this.offer(said);
         }
     }
 
-    /** Whether the session lets students record; what was said before can still be sent or thrown away. */
+    /** Whether recording is allowed here; what was said before can still be sent or thrown away. */
     allow(may: boolean): void {
-        this.begin.hidden = !may || typeof MediaRecorder === 'undefined' || !MediaRecorder.isTypeSupported(MIME);
+        const isHidden = !may || typeof MediaRecorder === 'undefined' || !MediaRecorder.isTypeSupported(MIME);
+        this.begin.forEach((button) => {
+            button.hidden = isHidden;
+        });
         if (!may) {
             this.stop();
         }
     }
 
     private async record(): Promise<void> {
-        if (this.recorder !== null || this.said !== null || this.begin.disabled) {
+        const canvas = this.around.canvas();
+        if (this.recorder !== null || this.said !== null || this.isAsking || canvas === null) {
             return;
         }
         const { words, say } = this.around;
         // The browser may ask for a while: pressed again meanwhile, it is asked once.
-        this.begin.disabled = true;
+        this.isAsking = true;
         let microphone: MediaStream;
         try {
             microphone = await navigator.mediaDevices.getUserMedia({ audio: true });
         } catch {
-            this.begin.disabled = false;
+            this.isAsking = false;
             say(words.talk_no_microphone);
             return;
         }
+        this.isAsking = false;
         const pieces: Blob[] = [];
         const recorder = new MediaRecorder(microphone, { mimeType: MIME, audioBitsPerSecond: BITS_A_SECOND });
         this.recorder = recorder;
-        const { canvas, clockAhead } = this.bench;
-        const said = { seat: this.around.seat, canvas, began: Date.now() + clockAhead };
+        const said = { canvas, began: Date.now() + this.around.clockAhead() };
         recorder.addEventListener('dataavailable', ({ data }) => {
             if (this.recorder !== recorder) {
                 return;
@@ -140,10 +158,10 @@ export class TalkThrough {
         };
         tick();
         this.timer = window.setInterval(tick, 250);
-        element('#talk-stop').focus();
+        element('.talk-stop', this.bar).focus();
     }
 
-    private stop(): void {
+    stop(): void {
         if (this.recorder !== null && this.recorder.state !== 'inactive') {
             this.recorder.stop();
         }
@@ -166,10 +184,29 @@ export class TalkThrough {
     private show(state: 'nothing' | 'recording' | 'said'): void {
         this.bar.hidden = state === 'nothing';
         this.bar.dataset.state = state;
-        this.begin.disabled = state !== 'nothing';
+        this.begin.forEach((button) => {
+            button.disabled = state !== 'nothing';
+        });
         if (state === 'nothing' && this.bar.contains(document.activeElement)) {
-            this.bench.surface.focus({ preventScroll: true });
+            this.around.rest();
         }
+    }
+
+    /** Enter, while it is heard, begins a line at that moment. */
+    private beginLine(event: KeyboardEvent): void {
+        const { audio, words } = this;
+        if (event.key !== 'Enter' || event.shiftKey || event.isComposing || audio.currentTime === 0) {
+            return;
+        }
+        event.preventDefault();
+        const before = words.value.slice(0, words.selectionStart);
+        const lineEnd = before === '' || before.endsWith('\n') ? '' : '\n';
+        words.setRangeText(
+            `${lineEnd}${timePassed(audio.currentTime * 1000)} `,
+            words.selectionStart,
+            words.selectionEnd,
+            'end',
+        );
     }
 
     private async send(): Promise<void> {
@@ -179,12 +216,11 @@ export class TalkThrough {
         }
         this.isSending = true;
         const query = new URLSearchParams({
-            canvas: said.canvas,
             began: String(Math.round(said.began)),
             words: this.words.value,
         });
         try {
-            const told = await sendFile<{ said: string }>(`${around.address}/talk?${query}`, said.sound);
+            const told = await sendFile<{ said: string }>(`${around.addressOf(said.canvas)}${query}`, said.sound);
             this.isSending = false;
             around.say(told.said);
             await this.forget();
@@ -210,12 +246,12 @@ export class TalkThrough {
     private async forget(): Promise<void> {
         this.offer(null);
         const database = await this.database;
-        await database?.delete('said', this.around.seat).catch(() => undefined);
+        await database?.delete('said', this.around.key).catch(() => undefined);
     }
 
     private async keep(said: Said): Promise<void> {
         const database = await this.database;
-        await database?.put('said', said, said.seat).catch(() => undefined);
+        await database?.put('said', said, this.around.key).catch(() => undefined);
     }
 }
 

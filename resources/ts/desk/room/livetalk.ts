@@ -1,0 +1,121 @@
+import { post, postAndLeave, reasonOf } from '../../live/http';
+import { TalkBar } from '../../live/talkbar';
+import { VoiceLine, type Ways } from '../../live/voiceline';
+import { fill } from '../../page';
+import type { LiveTold } from '../../protocol/desk';
+import type { Desk } from '../shell/desk';
+
+/** App\Sessions\Room\LiveTalk::ASKS_S. */
+const ASKS_MS = 45_000;
+
+/** The teacher talks with one student from page to page; the rest of the class does not hear it. */
+export class LiveTalk {
+    private readonly bar: TalkBar;
+    private line: VoiceLine | null = null;
+    private microphone: MediaStream | null = null;
+    private talk: { id: string; seat: string; name: string; ways: Ways } | null = null;
+    private isAsking = false;
+    private timer = 0;
+
+    /** @param  nameOf  what a student is called on this desk */
+    constructor(
+        private readonly desk: Desk,
+        private readonly nameOf: (seat: string) => string,
+    ) {
+        this.bar = new TalkBar('live-desk', {
+            mute: (isMuted) => this.line?.mute(isMuted),
+            end: () => this.end(''),
+        });
+        desk.bus.on('live', (told) => void this.hear(told));
+        window.addEventListener('pagehide', () => {
+            if (this.talk !== null) {
+                postAndLeave(this.address, { seat: this.talk.seat });
+            }
+        });
+    }
+
+    async ask(seat: string): Promise<void> {
+        const { desk } = this;
+        if (this.talk !== null || this.isAsking) {
+            desk.say(desk.words.live_already);
+            return;
+        }
+        this.isAsking = true;
+        const name = this.nameOf(seat);
+        this.bar.show('asked', fill(desk.words.live_asking, { name }));
+        try {
+            this.microphone = await navigator.mediaDevices.getUserMedia({ audio: true });
+        } catch {
+            this.isAsking = false;
+            this.end(desk.words.talk_no_microphone);
+            return;
+        }
+        try {
+            const { id, ...ways } = await post<Ways & { id: string }>(`${desk.address}/live-talk`, { seat });
+            this.talk = { id, seat, name, ways };
+            this.timer = window.setTimeout(() => this.end(fill(desk.words.live_no_answer, { name })), ASKS_MS);
+            // Cancelled while it was asked.
+            if (!this.isAsking) {
+                this.end('');
+            }
+        } catch (problem) {
+            this.end(reasonOf(problem, desk.words));
+        }
+        this.isAsking = false;
+    }
+
+    private async hear(told: LiveTold): Promise<void> {
+        const { talk, desk } = this;
+        if (talk === null || told.id !== talk.id) {
+            return;
+        }
+        window.clearTimeout(this.timer);
+        if (told.is === 'declined') {
+            this.leave(fill(desk.words.live_declined, { name: talk.name }));
+        } else if (told.is === 'ended') {
+            this.leave(fill(desk.words.live_over, { name: talk.name }));
+        } else if (told.is === 'accepted') {
+            this.bar.show('connecting', fill(desk.words.live_connecting, { name: talk.name }));
+            this.timer = window.setTimeout(() => this.end(desk.words.live_lost), ASKS_MS);
+        } else if (told.sdp !== undefined && this.microphone !== null && this.line === null) {
+            const line = new VoiceLine(talk.ways, this.microphone, (state) =>
+                state === 'on'
+                    ? this.bar.show('on', fill(desk.words.live_on, { name: talk.name }))
+                    : this.end(desk.words.live_lost),
+            );
+            this.line = line;
+            try {
+                await post(this.address, { seat: talk.seat, sdp: await line.answer(told.sdp) });
+            } catch (problem) {
+                this.end(reasonOf(problem, desk.words));
+            }
+        }
+    }
+
+    /** @param  said  why; nothing where the teacher ended it */
+    private end(said: string): void {
+        const { talk, address } = this;
+        this.isAsking = false;
+        this.leave(said);
+        if (talk !== null) {
+            void post(address, { seat: talk.seat }).catch(() => undefined);
+        }
+    }
+
+    private leave(said: string): void {
+        window.clearTimeout(this.timer);
+        this.line?.close();
+        this.microphone?.getTracks().forEach((track) => track.stop());
+        this.line = null;
+        this.microphone = null;
+        this.talk = null;
+        this.bar.show('none', '');
+        if (said !== '') {
+            this.desk.say(said);
+        }
+    }
+
+    private get address(): string {
+        return `${this.desk.address}/live-talk/${this.talk?.id ?? ''}`;
+    }
+}

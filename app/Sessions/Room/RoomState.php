@@ -208,7 +208,7 @@ final readonly class RoomState
                     'canvas' => $talk->canvas_id,
                     'from' => $talk->speaker,
                     'length' => $talk->length(),
-                    'words' => $talk->words,
+                    'words' => $talk->captions()->text(),
                 ])
                 ->all(),
         );

@@ -43,6 +43,12 @@ final readonly class Captions
         return new self($lines);
     }
 
+    /** All of it without its times, a line for each sentence. */
+    public function text(): string
+    {
+        return implode("\n", array_column($this->lines, 'words'));
+    }
+
     /** As WebVTT (W3C, WebVTT: The Web Video Text Tracks Format). */
     public function vtt(): string
     {

@@ -45,6 +45,7 @@ final class CaptionsTest extends TestCase
             }
         }
         self::assertSame([], Captions::read('', 10_000)->lines);
+        self::assertSame("It tips.\nIt holds.", Captions::read('0:01 It tips. It holds.', 10_000)->text());
         self::assertSame('12:5 no time', Captions::read('12:5 no time', 10_000)->lines[0]['words']);
     }
 

@@ -40,6 +40,7 @@ final class Page
         }
         $this->driver->switchTo()->window($fresh['handle']);
         $this->developer('Network.clearBrowserCookies');
+        $this->developer('Browser.resetPermissions');
         foreach (array_keys($this->origins) as $origin) {
             $this->developer('Storage.clearDataForOrigin', ['origin' => $origin, 'storageTypes' => 'all']);
         }

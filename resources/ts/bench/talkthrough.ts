@@ -41,7 +41,7 @@ interface Around {
     /** It runs: the menu in which it was begun has no more to do. */
     begun(): void;
     /** There is nothing to record or to send any more: where the keys belong then. */
-    rest(): void;
+    rest(): unknown;
     say(sentence: string): void;
 }
 
@@ -219,16 +219,18 @@ export class TalkThrough {
             began: String(Math.round(said.began)),
             words: this.words.value,
         });
-        try {
-            const told = await sendFile<{ said: string }>(`${around.addressOf(said.canvas)}${query}`, said.sound);
-            this.isSending = false;
-            around.say(told.said);
-            await this.forget();
-        } catch (problem) {
+        const address = `${around.addressOf(said.canvas)}${query}`;
+        const told = await sendFile<{ said: string }>(address, said.sound).catch((problem: unknown) => {
             const isRefused = problem instanceof HttpProblem && problem.status >= 400 && problem.status < 500;
             // Without a network it goes as soon as there is one.
             this.isSending = !isRefused;
             around.say(isRefused ? problem.message : around.words.talk_waits);
+            return null;
+        });
+        if (told !== null) {
+            this.isSending = false;
+            around.say(told.said);
+            await this.forget();
         }
     }
 

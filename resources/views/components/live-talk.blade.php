@@ -6,5 +6,6 @@
     {{ $slot }}
     <button id="{{ $as }}-mute" class="live-mute btn btn-outline-slate" aria-pressed="false"><x-icon name="mic-mute" />
         {{ __('Mute') }}</button>
-    <button id="{{ $as }}-end" class="live-end btn btn-end"><x-icon name="stop-circle" /> {{ __('End the talk') }}</button>
+    <button id="{{ $as }}-end" class="live-end btn btn-end"><x-icon name="stop-circle" />
+        <span class="if-asked">{{ __('Stop asking') }}</span><span class="if-on">{{ __('End the talk') }}</span></button>
 </section>

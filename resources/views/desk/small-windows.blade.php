@@ -89,9 +89,9 @@
         value="goes">{{ __('Take it away again') }}</button><button class="btn btn-go"
         value="stays">{{ __('It stays as a backdrop') }}</button></x-slot>
 </x-window>
-@if (config('crag.recording'))
-    <x-recording as="spoken" :label="__('Spoken note')" :send="__('Send')" />
-@endif
-@if (config('crag.live_talk'))
-    <x-live-talk as="live-desk" :label="__('Talking with a student')" />
+@if (config('crag.recording') || config('crag.live_talk'))
+    <div class="desk-voices">
+        @if (config('crag.live_talk')) <x-live-talk as="live-desk" :label="__('Talking with a student')" /> @endif
+        @if (config('crag.recording')) <x-recording as="spoken" :label="__('Spoken note')" :send="__('Send')" /> @endif
+    </div>
 @endif

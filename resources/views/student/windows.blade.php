@@ -31,7 +31,7 @@
         class="btn btn-sm btn-go letter-read">{{ __('Read') }}</button></div></article>
 </template>
 <template id="voice-template">
-    <article class="letter voice"><p class="letter-words" dir="auto"></p><audio controls preload="none"></audio><div
+    <article class="letter voice"><p class="letter-words" dir="auto"></p><audio controls preload="metadata"></audio><div
         class="letter-foot"><span class="letter-from" dir="auto"></span><button
         class="btn btn-sm btn-go letter-read">{{ __('Close') }}</button></div></article>
 </template>

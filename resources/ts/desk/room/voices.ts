@@ -21,7 +21,7 @@ export function listenToVoices(desk: Desk, grid: Grid, closeUp: CloseUp, lead: L
             clockAhead: () => (lead.isOpen ? lead : closeUp).clockAhead,
             addressOf: (canvas) => `${address}/canvas/${canvas}/talks?`,
             begun: () => undefined,
-            rest: () => element('#desk-main').focus({ preventScroll: true }),
+            rest: () => closeUp.isOpen && element('#closeup-name').focus({ preventScroll: true }),
             say,
         }).allow(true);
     }

@@ -21,7 +21,7 @@
                 @if ($talk->isByTeacher() && $deeds->may(Deed::SpeakTo)) <button class="btn btn-icon" data-post="{{ $at }}/remove"
                     data-body="{}" title="{{ __('Remove this spoken note') }}"><x-icon name="trash3" /><span
                     class="visually-hidden">{{ __('Remove this spoken note') }}</span></button> @endif
-                @if ($talk->words !== '') <p class="talk-words" dir="auto">{{ $talk->words }}</p> @endif</li>
+                @if ($talk->words !== '') <p class="talk-words" dir="auto">{{ $talk->captions()->text() }}</p> @endif</li>
         @endforeach
     </ul>
 @endif

@@ -49,6 +49,14 @@ return [
     // them, such as 10.20.0.0/16; all where none is said.
     'talk_networks' => (string) env('CRAG_TALK_NETWORKS', ''),
 
+    // With which accounts students may sign in, where a school has them: an OpenID Connect provider's address, the name
+    // and the secret that it knows this installation by, what the button says, and which claim says whose account it is.
+    'oidc_issuer' => rtrim((string) env('CRAG_OIDC_ISSUER', ''), '/'),
+    'oidc_client' => (string) env('CRAG_OIDC_CLIENT', 'crag'),
+    'oidc_secret' => (string) env('CRAG_OIDC_SECRET', ''),
+    'oidc_name' => (string) env('CRAG_OIDC_NAME', ''),
+    'oidc_claim' => (string) env('CRAG_OIDC_CLAIM', 'email'),
+
     // Words that make a name knock, one on each line.
     'unsuitable' => env('CRAG_UNSUITABLE') ?: base_path('core/src/Session/Door/unsuitable-words.txt'),
 

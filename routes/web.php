@@ -19,7 +19,10 @@ use App\Http\Controllers\JoinController;
 use App\Http\Controllers\Plans\LibraryController;
 use App\Http\Controllers\Plans\PlanController;
 use App\Http\Controllers\Plans\TakeOutController;
+use App\Http\Controllers\SchoolAccountController;
+use App\Http\Controllers\SchoolRecordsController;
 use App\Http\Controllers\Screen\ClassScreenController;
+use App\Http\Controllers\SimulatedProviderController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\Student\SeatController;
 use App\Http\Controllers\Student\WorkController;
@@ -56,6 +59,25 @@ Route::get('/join/{code?}', [JoinController::class, 'show'])->name('join');
 Route::post('/join', [JoinController::class, 'join'])
     ->middleware('throttle:join')
     ->name('join.in');
+// Only where a school's accounts are set up.
+Route::get('/join/{code}/account', [SchoolAccountController::class, 'begin'])
+    ->middleware('throttle:join')
+    ->name('join.account');
+Route::get('/account-back', [SchoolAccountController::class, 'end'])
+    ->middleware('throttle:join')
+    ->name('join.account.back');
+// A stand-in for a school's own sign-in page, only where it is named as the provider.
+Route::prefix(SimulatedProviderController::AT)->group(function (): void {
+    Route::get('/.well-known/openid-configuration', [SimulatedProviderController::class, 'configuration'])
+        ->withoutMiddleware('web')
+        ->name('simulated.configuration');
+    Route::get('/keys', [SimulatedProviderController::class, 'keys'])->withoutMiddleware('web')->name('simulated.keys');
+    Route::post('/token', [SimulatedProviderController::class, 'token'])
+        ->withoutMiddleware('web')
+        ->name('simulated.token');
+    Route::get('/sign-in', [SimulatedProviderController::class, 'show'])->name('simulated');
+    Route::post('/sign-in', [SimulatedProviderController::class, 'signIn'])->name('simulated.sign-in');
+});
 
 // A teacher's plans, classes and account. A device that opens them becomes a teacher's: no account is needed.
 Route::middleware([MayTeach::class, IsTeacher::class])->group(function (): void {
@@ -74,6 +96,11 @@ Route::middleware([MayTeach::class, IsTeacher::class])->group(function (): void 
         ->name('plan.shared.take');
 
     Route::get('/classes', [ClassesController::class, 'index'])->name('classes');
+    Route::post('/records', [SchoolRecordsController::class, 'bring'])
+        ->middleware('throttle:upload')
+        ->name('records.bring');
+    Route::get('/records', [SchoolRecordsController::class, 'show'])->name('records');
+    Route::post('/records/take', [SchoolRecordsController::class, 'take'])->name('records.take');
     Route::post('/classes', [ClassesController::class, 'make'])
         ->middleware('throttle:make')
         ->name('classes.make');

@@ -92,7 +92,12 @@ final class SeedDemo extends Command
         }
         $roster = $teacher->rosters()->create(['name' => '9B Beams']);
         foreach (ClassList::read((string) file_get_contents(base_path('demo/class.csv')))->entries as $entry) {
-            $roster->entries()->create(['n' => $entry->n, 'name' => $entry->name, 'group' => $entry->group]);
+            $roster->entries()->create([
+                'n' => $entry->n,
+                'name' => $entry->name,
+                'group' => $entry->group,
+                'account' => $entry->account,
+            ]);
         }
     }
 }

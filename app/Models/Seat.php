@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $live_session_id
  * @property int $n
  * @property string $name
+ * @property ?string $account_hash  whose account it was joined with: a seal
  * @property string $token_hash
  * @property string $ink_key
  * @property int $polled_at_ms

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\SchoolAccount;
 use App\Canvas\GroupChanged;
 use App\Canvas\TeacherDrew;
 use App\Database\ImmediateConnector;
@@ -17,6 +18,7 @@ use App\Sessions\Life\LookAfter;
 use App\Sessions\Room\TellGroup;
 use App\Sessions\Show\KeepShownCurrent;
 use Crag\Reading\Reader;
+use GuzzleHttp\Client;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Vite;
@@ -34,6 +36,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->bind(Reader::class, config()->string('crag.reader'));
+        $this->app->bind(Client::class, SchoolAccount::client(...));
         $this->app->singleton(
             Publisher::class,
             static fn (): Publisher => new Publisher(config()->string('crag.publish_socket')),

@@ -74,6 +74,7 @@ final class Instance
             // Half-made files lie with the data, and go when it is started again.
             'TMPDIR' => "{$this->data}/tmp",
             'CRAG_DEMO' => $this->demo ? 'true' : 'false',
+            ...$this->demo ? self::shown() : [],
             'DB_DATABASE' => "{$this->data}/crag.sqlite",
             'FONTCONFIG_FILE' => "{$this->run}/fonts.conf",
             'APP_CONFIG_CACHE' => "{$this->run}/cache/config.php",
@@ -82,6 +83,19 @@ final class Instance
             'APP_SERVICES_CACHE' => "{$this->run}/cache/services.php",
             'APP_PACKAGES_CACHE' => "{$this->run}/cache/packages.php",
         ];
+    }
+
+    /** @return array<string, string> what is off by itself, and on in the demo where nobody says otherwise */
+    private static function shown(): array
+    {
+        $shown = [
+            'CRAG_RECORDING' => '1',
+            'CRAG_LIVE_TALK' => '1',
+            'CRAG_OIDC_ISSUER' => '/simulated-accounts',
+            'CRAG_OIDC_NAME' => 'your Sillbeck account',
+        ];
+
+        return array_filter($shown, static fn (string $name): bool => getenv($name) === false, ARRAY_FILTER_USE_KEY);
     }
 
     /** Starts everything and returns when it answers. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\SchoolAccount;
+use App\Accounts\TakeClasses;
 use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
 use App\Models\Seat;
@@ -61,7 +63,11 @@ final class ClassesController
     {
         $found = $this->own($request, $roster);
 
-        return view('classes.class', ['roster' => $found, 'entries' => $found->entries()->get()]);
+        return view('classes.class', [
+            'roster' => $found,
+            'entries' => $found->entries()->get(),
+            'hasAccounts' => SchoolAccount::isThere(),
+        ]);
     }
 
     /** More names, beside those that are there; one that is there already is left as it is. */
@@ -274,6 +280,7 @@ final class ClassesController
                 'n' => $seats->take($entry->n),
                 'name' => $entry->name,
                 'group' => $entry->group,
+                'account' => TakeClasses::account($entry->account),
             ]);
         }
     }
@@ -300,6 +307,7 @@ final class ClassesController
                         $cells['name'] ?? $entry->name,
                         $cells['group'] ?? $entry->group,
                         $cells['pin'] ?? $entry->pin,
+                        $cells['account'] ?? $entry->account,
                     );
                 } catch (InvalidName $problem) {
                     $problems[$entry->id] = __(':name: :problem', [

@@ -17,6 +17,7 @@ final class PlainInput
         'prompts',
         'canvases',
         'entries',
+        'classes',
         'groups',
         'places',
         'operations',

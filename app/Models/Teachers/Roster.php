@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property string $teacher_id
  * @property string $name
+ * @property ?string $source  the class in the school's records
  * @property array<string, mixed> $settings  what a session with this class was last started with
  */
 final class Roster extends Model

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $name
  * @property string $group
  * @property string $pin
+ * @property ?string $source  the student in the school's records
+ * @property string $account  with which the student signs in; in small letters, empty for none
  * @property Roster $roster
  */
 final class RosterEntry extends Model
@@ -28,7 +30,7 @@ final class RosterEntry extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['group' => '', 'pin' => ''];
+    protected $attributes = ['group' => '', 'pin' => '', 'account' => ''];
 
     /** @return BelongsTo<Roster, $this> */
     public function roster(): BelongsTo

@@ -73,6 +73,44 @@ final readonly class ComeIn
     }
 
     /**
+     * A student who signed in is who they are on every device: the seat that is theirs comes here.
+     *
+     * @param  string  $seal  whose account it is
+     * @return array{Seat, string}
+     *
+     * @throws RefusedDeed
+     */
+    public function withAccount(
+        LiveSession $session,
+        PersonName $name,
+        ?RosterEntry $entry,
+        string $seal,
+        DeviceKind $device,
+    ): array {
+        return DB::transaction(function () use ($session, $name, $entry, $seal, $device): array {
+            $own = $session->seats()->where('account_hash', $seal)->first() ??
+                ($entry === null ? null : $session->seats()->where('roster_entry_id', $entry->id)->first());
+            if ($own?->state === SeatState::KeptOut) {
+                throw RefusedDeed::because(Refusal::KeptOut);
+            }
+            if ($own !== null) {
+                $token = Str::random(40);
+                $this->doorway->moveTo($own, hash('sha256', $token));
+                $own->update(['device' => $device, 'account_hash' => $seal]);
+
+                return [$own, $token];
+            }
+            // Who is on the list is known by it; whose name somebody else has here is asked about.
+            [$seat, $token] = $entry !== null && $session->door->answer(false, true) === SeatState::Seated
+                ? ($this->takeSeat)($session, $name, $entry, SeatState::Seated, null, $device)
+                : $this($session, $name, $entry, $device);
+            $seat->update(['account_hash' => $seal]);
+
+            return [$seat, $token];
+        });
+    }
+
+    /**
      * A seat code moves the seat here from the device that shows it.
      *
      * @return array{Seat, string}|null null where no page shows that code now

@@ -22,6 +22,8 @@ final readonly class ClassList
 
     public const LONGEST_GROUP = 40;
 
+    public const LONGEST_ACCOUNT = 120;
+
     private const HEADINGS = [
         'name' => [
             'name',
@@ -53,6 +55,8 @@ final readonly class ClassList
         ],
         'seat' => ['seat', 'seat number', 'number', 'no', 'no.', 'nr', 'nr.', '#'],
         'group' => ['group', 'team', 'set', 'table', 'house'],
+        'email' => ['email', 'e-mail', 'email address', 'account'],
+        'username' => ['username', 'user name', 'login'],
         'role' => ['role', 'roles'],
         'status' => ['status'],
     ];
@@ -106,6 +110,7 @@ final readonly class ClassList
                 $seat,
                 $name->value,
                 mb_substr(trim((string) preg_replace('/\s+/u', ' ', $cell('group'))), 0, self::LONGEST_GROUP),
+                mb_substr($cell('email') !== '' ? $cell('email') : $cell('username'), 0, self::LONGEST_ACCOUNT),
             ];
         }
         if ($entries === []) {
@@ -121,7 +126,7 @@ final readonly class ClassList
     /**
      * Those without a number get the lowest that is free, in their order.
      *
-     * @param  list<array{int, string, string}>  $entries
+     * @param  list<array{int, string, string, string}>  $entries
      * @param  array<int, true>  $taken
      * @return list<ClassEntry>
      */
@@ -129,13 +134,13 @@ final readonly class ClassList
     {
         $free = 1;
         $seated = [];
-        foreach ($entries as [$seat, $name, $group]) {
+        foreach ($entries as [$seat, $name, $group, $account]) {
             while ($seat === 0 && isset($taken[$free])) {
                 $free++;
             }
             $n = $seat === 0 ? $free : $seat;
             $taken[$n] = true;
-            $seated[] = new ClassEntry($n, $name, $group);
+            $seated[] = new ClassEntry($n, $name, $group, $account);
         }
         usort($seated, static fn (ClassEntry $one, ClassEntry $two): int => $one->n <=> $two->n);
 

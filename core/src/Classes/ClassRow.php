@@ -11,8 +11,13 @@ use Crag\Session\Door\PersonName;
 /** A row of a class list as a teacher edits it. */
 final readonly class ClassRow
 {
-    private function __construct(public int $n, public string $name, public string $group, public string $pin)
-    {
+    private function __construct(
+        public int $n,
+        public string $name,
+        public string $group,
+        public string $pin,
+        public string $account,
+    ) {
     }
 
     /**
@@ -21,7 +26,7 @@ final readonly class ClassRow
      *
      * @throws InvalidName
      */
-    public static function read(string $n, string $name, string $group, string $pin): self
+    public static function read(string $n, string $name, string $group, string $pin, string $account = ''): self
     {
         $n = Digits::plain($n);
         if (preg_match('/\A\d{1,3}\z/', $n) !== 1 || (int) $n < 1) {
@@ -32,13 +37,25 @@ final readonly class ClassRow
             throw InvalidName::pin();
         }
 
-        return new self((int) $n, PersonName::read($name)->value, mb_substr($group, 0, ClassList::LONGEST_GROUP), $pin);
+        return new self(
+            (int) $n,
+            PersonName::read($name)->value,
+            mb_substr($group, 0, ClassList::LONGEST_GROUP),
+            $pin,
+            mb_strtolower(mb_substr($account, 0, ClassList::LONGEST_ACCOUNT)),
+        );
     }
 
-    /** @return array{n: int, name: string, group: string, pin: string} */
+    /** @return array{n: int, name: string, group: string, pin: string, account: string} */
     public function toArray(): array
     {
-        return ['n' => $this->n, 'name' => $this->name, 'group' => $this->group, 'pin' => $this->pin];
+        return [
+            'n' => $this->n,
+            'name' => $this->name,
+            'group' => $this->group,
+            'pin' => $this->pin,
+            'account' => $this->account,
+        ];
     }
 
     /**

@@ -17,7 +17,7 @@ final class CsvReader
      *
      * @throws UnreadableFile
      */
-    public static function rows(string $bytes): array
+    public static function rows(string $bytes, int $most = self::MOST_ROWS): array
     {
         $text = self::utf8($bytes);
         if (str_contains($text, "\0")) {
@@ -36,8 +36,8 @@ final class CsvReader
             if (array_filter($cells, static fn (string $cell): bool => $cell !== '') !== []) {
                 $rows[] = $cells;
             }
-            if (count($rows) > self::MOST_ROWS) {
-                throw UnreadableFile::manyRows(self::MOST_ROWS);
+            if (count($rows) > $most) {
+                throw UnreadableFile::manyRows($most);
             }
         }
         fclose($stream);

@@ -53,4 +53,19 @@ final class UnreadableFile extends InvalidArgumentException
     {
         return new self("This {$format} file has too much in it: up to {$most} {$of} can be added at once.");
     }
+
+    public static function noClasses(): self
+    {
+        return new self('No class in this export has students.');
+    }
+
+    public static function lacksFile(string $format, string $name): self
+    {
+        return new self("This isn’t a whole {$format} export: there’s no {$name} in it.");
+    }
+
+    public static function lacksColumn(string $name, string $column): self
+    {
+        return new self("{$name} has no column “{$column}”.");
+    }
 }

@@ -36,7 +36,8 @@
             <table class="class-table">
                 <caption class="visually-hidden">{{ __('Names') }}</caption>
                 <thead><tr><th scope="col">{{ __('Seat') }}</th><th scope="col">{{ __('Name') }}</th><th
-                    scope="col">{{ __('Group') }}</th><th scope="col">{{ __('PIN') }}</th><td></td></tr></thead>
+                    scope="col">{{ __('Group') }}</th><th scope="col">{{ __('PIN') }}</th>
+                    @if ($hasAccounts) <th scope="col">{{ __('Account') }}</th> @endif <td></td></tr></thead>
                 <tbody>
                     @foreach ($entries as $entry)
                         @php($problem = $errors->first("entries.{$entry->id}"))
@@ -57,6 +58,11 @@
                                 maxlength="6" value="{{ old("entries.{$entry->id}.pin", $entry->pin) }}"
                                 data-before="{{ $entry->pin }}"
                                 aria-label="{{ __('PIN for :name', ['name' => $entry->name]) }}"></td>
+                            @if ($hasAccounts) <td><input name="entries[{{ $entry->id }}][account]" class="form-control"
+                                maxlength="{{ Crag\Classes\ClassList::LONGEST_ACCOUNT }}" autocomplete="off" spellcheck="false"
+                                value="{{ old("entries.{$entry->id}.account", $entry->account) }}"
+                                data-before="{{ $entry->account }}"
+                                aria-label="{{ __('Account of :name', ['name' => $entry->name]) }}"></td> @endif
                             <td class="class-row-problem">@if ($problem !== '') <p class="problem">{{ $problem }}</p>
                                 @endif</td>
                         </tr>

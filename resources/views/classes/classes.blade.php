@@ -22,6 +22,18 @@
                     <button class="btn btn-go w-100">{{ __('Make the class') }}</button>
                 </form>
             </section>
+            <section class="card-paper" aria-labelledby="class-records">
+                <h2 id="class-records">{{ __('From your school’s records') }}</h2>
+                <form method="post" action="{{ route('records.bring') }}" enctype="multipart/form-data">
+                    @csrf
+                    <label for="records">{{ __('A OneRoster export (zip)') }}</label>
+                    <input id="records" name="records" type="file" class="form-control mb-2" accept=".zip,application/zip"
+                        required @error('records') aria-describedby="records-problem" @enderror>
+                    @error('records') <p id="records-problem" class="problem" role="alert">{{ $message }}</p> @enderror
+                    <p class="form-text">{{ __('You choose which classes are yours. Bring in a newer export to update them.') }}</p>
+                    <button class="btn btn-outline-slate w-100">{{ __('Choose classes') }}</button>
+                </form>
+            </section>
             <section aria-labelledby="class-all">
                 <h2 id="class-all" class="visually-hidden">{{ __('Your classes') }}</h2>
                 @if ($rosters->isEmpty()) <p class="nobody">{{ __('No classes yet.') }}</p> @endif

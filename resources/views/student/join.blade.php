@@ -39,6 +39,12 @@
                         class="form-text">{{ __('Your teacher sees this name next to your canvas. Other students can’t see your canvas.') }}
                         <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
                 </div>
+                @if ($session !== null && App\Accounts\SchoolAccount::isThere())
+                    @error('account') <p class="problem" role="alert">{{ $message }}</p> @enderror
+                    <a class="btn btn-outline-slate w-100 mb-3" href="{{ route('join.account', $code) }}"><x-icon
+                        name="person-lock" /> {{ __('Sign in with :account',
+                        ['account' => App\Accounts\SchoolAccount::name()]) }}</a>
+                @endif
                 @if ($session !== null && $session->openUntil() !== null)
                     <p>{{ __('Open until :date. Go on whenever you like, with the same link.',
                     ['date' => $session->openUntil()]) }}</p> @endif

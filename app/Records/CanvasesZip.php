@@ -7,9 +7,12 @@ namespace App\Records;
 use App\Canvas\CanvasFile;
 use App\Models\Canvas;
 use App\Models\LiveSession;
+use App\Models\LoggedOperation;
 use App\Models\TalkThrough;
+use App\Pictures\EmbeddedPictures;
 use App\Sessions\Room\EachSeat;
 use Closure;
+use Crag\Formats\SpokenPage;
 use Illuminate\Support\Str;
 
 /** Each page as PNG and SVG, the ink of each canvas as InkML, in a folder for each student. */
@@ -28,7 +31,7 @@ final class CanvasesZip
         Closure $progress,
         array $beside = [],
     ): void {
-        $files = static function () use ($canvases, $bySeat, $progress, $beside): iterable {
+        $files = static function () use ($canvases, $session, $bySeat, $progress, $beside): iterable {
             yield from $beside;
             foreach ($canvases as $i => $canvas) {
                 $name = $bySeat ? $canvas->seat?->seatName() : $canvas->seat?->name;
@@ -51,22 +54,39 @@ final class CanvasesZip
                     }
                 }
                 yield "{$file}.inkml" => (string) CanvasFile::bytes($canvas, 'inkml', 1);
-                yield from self::talks($canvas, $file);
+                yield from self::talks($session, $canvas, $file, $bySeat);
                 $progress($i + 1);
             }
         };
         Zip::write($files(), $to);
     }
 
-    /** @return iterable<string, string> what was said about it, as it was recorded */
-    private static function talks(Canvas $canvas, string $file): iterable
+    /** @return iterable<string, string> what was said about it, as it was recorded, and with the drawing as it grew */
+    private static function talks(LiveSession $session, Canvas $canvas, string $file, bool $bySeat): iterable
     {
-        foreach (TalkThrough::query()->where('canvas_id', $canvas->id)->orderBy('id')->get() as $i => $talk) {
-            $n = $i + 1;
-            yield "{$file}-talk-{$n}.webm" => (string) @file_get_contents($talk->path());
+        $talks = TalkThrough::query()->where('canvas_id', $canvas->id)->with('seat')->orderBy('id')->get();
+        $log = $talks->isEmpty() ? [] : iterator_to_array(LoggedOperation::read($canvas->operations()), false);
+        foreach ($talks as $i => $talk) {
+            $one = "{$file}-talk-".($i + 1);
+            yield "{$one}.webm" => (string) @file_get_contents($talk->path());
             if ($talk->words !== '') {
-                yield "{$file}-talk-{$n}.vtt" => $talk->captions()->vtt();
+                yield "{$one}.vtt" => $talk->captions()->vtt();
             }
+            yield "{$one}.html" => SpokenPage::html(
+                __(':name, :prompt', [
+                    'name' => $talk->seat === null
+                        ? $talk->speaker
+                        : ($bySeat ? $talk->seat->seatName() : $talk->seat->name),
+                    'prompt' => $canvas->prompt->title(),
+                ]),
+                app()->getLocale(),
+                $log,
+                $talk->began_at_ms,
+                $talk->lasts_ms,
+                $talk->captions(),
+                basename($one).'.webm',
+                new EmbeddedPictures($session),
+            );
         }
     }
 }

@@ -115,7 +115,9 @@ final class SimulatedProviderController
                 'iat' => $now,
                 'exp' => $now + self::TOKEN_S,
                 'email' => $account,
-                'name' => $sent['name'] ?: Str::headline(explode('@', $account)[0]),
+                'name' => $sent['name'] ?:
+                    RosterEntry::query()->where('account', $account)->value('name') ??
+                    Str::headline(explode('@', $account)[0]),
             ], self::privateKey(), 'RS256', self::KEY),
         ]);
     }

@@ -83,7 +83,7 @@ final class SceneSvg
         return $drawing;
     }
 
-    private static function placed(PlacedObject $placed, string $drawing, bool $named): string
+    public static function placed(PlacedObject $placed, string $drawing, bool $named): string
     {
         $attributes = $named ? [self::OBJECT => self::named($placed)] : [];
         if ($placed->place !== null) {

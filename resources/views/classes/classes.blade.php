@@ -3,7 +3,9 @@
     <main class="container-lg py-4">
         <x-said />
         <h1>{{ __('Classes') }}</h1>
-        <p>{{ __('With a class list, students tap their name instead of typing it, you see who’s missing, and everyone has the same seat number each time. A name is all you need, and all that’s kept.') }}</p>
+        <p>{{ __('With a class list, students tap their name instead of typing it, you see who’s missing, and everyone has the same seat number each time. A name is all you need, and all that’s kept.') }}
+            @if (App\Accounts\SchoolAccount::isThere())
+                {{ __('Beside a name stands the account that the student signs in with, where you have it.') }} @endif</p>
         <div class="home-ways">
             <section class="card-paper" aria-labelledby="class-new">
                 <h2 id="class-new">{{ __('A new class') }}</h2>

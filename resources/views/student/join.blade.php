@@ -39,16 +39,16 @@
                         class="form-text">{{ __('Your teacher sees this name next to your canvas. Other students can’t see your canvas.') }}
                         <a href="{{ route('kept') }}">{{ __('What is kept') }}</a></p>
                 </div>
-                @if ($session !== null && App\Accounts\SchoolAccount::isThere())
-                    @error('account') <p class="problem" role="alert">{{ $message }}</p> @enderror
-                    <a class="btn btn-outline-slate w-100 mb-3" href="{{ route('join.account', $code) }}"><x-icon
-                        name="person-lock" /> {{ __('Sign in with :account',
-                        ['account' => App\Accounts\SchoolAccount::name()]) }}</a>
-                @endif
                 @if ($session !== null && $session->openUntil() !== null)
                     <p>{{ __('Open until :date. Go on whenever you like, with the same link.',
                     ['date' => $session->openUntil()]) }}</p> @endif
                 <button class="btn btn-go btn-lg w-100">{{ __('Join') }}</button>
+                @if ($session !== null && App\Accounts\SchoolAccount::isThere())
+                    @error('account') <p class="problem" role="alert">{{ $message }}</p> @enderror
+                    <a class="btn btn-outline-slate w-100 mt-2" href="{{ route('join.account', $code) }}"><x-icon
+                        name="person-lock" /> {{ __('Sign in with :account',
+                        ['account' => App\Accounts\SchoolAccount::name()]) }}</a>
+                @endif
                 @if ($session !== null)
                     <details class="mt-3" @error('seat_code') open @enderror>
                         <summary>{{ __('I was on another device') }}</summary>

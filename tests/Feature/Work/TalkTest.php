@@ -94,7 +94,7 @@ final class TalkTest extends OneStudentTestCase
 
     public function test_it_stands_beside_the_ink_in_what_is_taken_home(): void
     {
-        $this->send(self::voice())->assertOk();
+        $this->send(self::voice(), ['words' => '0:00 It tips & holds.'])->assertOk();
         $zip = new ZipArchive();
         $answer = $this->asTeacher()->get("/desk/{$this->session->id}/student/{$this->seat->id}/everything.zip")->assertOk();
         $file = $answer->baseResponse;
@@ -102,6 +102,11 @@ final class TalkTest extends OneStudentTestCase
         self::assertTrue($zip->open($file->getFile()->getPathname()));
         $sound = (string) $zip->getFromName('01-tamsin/prompt-01-talk-1.webm');
         self::assertSame((string) file_get_contents(TalkThrough::query()->firstOrFail()->path()), $sound);
+        self::assertStringContainsString('It tips &amp; holds.', (string) $zip->getFromName('01-tamsin/prompt-01-talk-1.vtt'));
+        $page = (string) $zip->getFromName('01-tamsin/prompt-01-talk-1.html');
+        self::assertStringContainsString('<title>Tamsin, Prompt 1</title>', $page);
+        self::assertStringContainsString('src="prompt-01-talk-1.webm"', $page);
+        self::assertStringContainsString('\u003Cpath', $page);
         $rest = json_decode((string) $zip->getFromName('everything.json'), true);
         self::assertSame(['Prompt 1'], array_column($rest['talk_throughs'], 'prompt'));
     }

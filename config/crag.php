@@ -35,6 +35,12 @@ return [
     // Whether voices may be recorded here at all; each teacher switches it on for a session.
     'recording' => (bool) env('CRAG_RECORDING', false),
 
+    // Whether a camera may run with a recording; each teacher switches it on for a session.
+    'camera' => (bool) env('CRAG_CAMERA', false),
+
+    // Whether a device's own dictation may write down what is said; who speaks switches it on each time.
+    'dictation' => (bool) env('CRAG_DICTATION', false),
+
     // Whether a teacher and a student may talk from page to page; each teacher switches it on for a session.
     'live_talk' => (bool) env('CRAG_LIVE_TALK', false),
 

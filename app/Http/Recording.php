@@ -10,7 +10,6 @@ use App\Models\Seat;
 use App\Models\TalkThrough;
 use App\Models\Teachers\Teacher;
 use App\Sessions\Work\TalkOver;
-use Crag\Formats\Sound;
 use Crag\Formats\UnreadableSound;
 use Crag\Session\Room\TalkLimits;
 use Illuminate\Http\Request;
@@ -23,14 +22,15 @@ final readonly class Recording
     {
     }
 
-    public static function of(Request $request): self
+    public static function of(Request $request, LiveSession $session): self
     {
         $request->validate([
             'began' => ['required', 'integer', 'min:0'],
             'words' => ['nullable', 'string', 'max:'.TalkLimits::LONGEST_WORDS],
         ]);
+        $most = $session->mayFilm() ? TalkLimits::MOST_FILMED_BYTES : TalkLimits::MOST_BYTES;
         $bytes = $request->getContent();
-        abort_if(strlen($bytes) > TalkLimits::MOST_BYTES, 422, __('That recording is too large.'));
+        abort_if(strlen($bytes) > $most, 422, __('That recording is too large.'));
 
         return new self($bytes, $request->integer('began'), $request->string('words')->trim()->toString());
     }
@@ -57,7 +57,7 @@ final readonly class Recording
     public static function played(TalkThrough $talk): BinaryFileResponse
     {
         return response()->file($talk->path(), [
-            'Content-Type' => Sound::MIME,
+            'Content-Type' => $talk->mime(),
             'Cache-Control' => 'private, max-age=3600',
         ]);
     }

@@ -21,9 +21,10 @@ final class ReplayAnswer
     {
         return response(
             sprintf(
-                '{"lasts":%d,"rubbed":%s,"captions":%s,"steps":%s,"operations":[%s]}',
+                '{"lasts":%d,"rubbed":%s,"filmed":%s,"captions":%s,"steps":%s,"operations":[%s]}',
                 $talk->lasts_ms ?? $replay->lasts(),
                 json_encode($replay->rubbedOut, JSON_THROW_ON_ERROR),
+                $talk?->is_filmed === true ? 'true' : 'false',
                 json_encode($talk?->captions()->lines ?? [], JSON_THROW_ON_ERROR),
                 json_encode(
                     array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),

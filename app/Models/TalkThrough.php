@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Crag\Canvas\Log\OperationKind;
 use Crag\Formats\Captions;
+use Crag\Formats\Sound;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -22,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $lasts_ms
  * @property int $bytes
  * @property int $sent_at_ms
+ * @property bool $is_filmed  whether it has small pictures of who speaks
  * @property string $words  what is said, in writing
  * @property ?Seat $seat
  * @property Canvas $canvas
@@ -34,7 +36,7 @@ final class TalkThrough extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['speaker' => ''];
+    protected $attributes = ['speaker' => '', 'is_filmed' => false];
 
     public $timestamps = false;
 
@@ -53,6 +55,16 @@ final class TalkThrough extends Model
     public function canvas(): BelongsTo
     {
         return $this->belongsTo(Canvas::class);
+    }
+
+    protected function casts(): array
+    {
+        return ['is_filmed' => 'boolean'];
+    }
+
+    public function mime(): string
+    {
+        return $this->is_filmed ? Sound::FILMED_MIME : Sound::MIME;
     }
 
     public function isByTeacher(): bool

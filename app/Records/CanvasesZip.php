@@ -85,6 +85,7 @@ final class CanvasesZip
                 $talk->lasts_ms,
                 $talk->captions(),
                 basename($one).'.webm',
+                $talk->is_filmed,
                 new EmbeddedPictures($session),
             );
         }

@@ -17,6 +17,7 @@ return new class extends Migration
             $table->foreignUlid('teacher_id')->nullable()->index()->constrained()->nullOnDelete();
             // The name under which a teacher spoke.
             $table->string('speaker')->default('');
+            $table->boolean('is_filmed')->default(false);
         });
         Schema::table('showcase_items', function (Blueprint $table): void {
             $table->foreignUlid('talk_id')->nullable()->index()->constrained('talk_throughs')->nullOnDelete();
@@ -30,7 +31,7 @@ return new class extends Migration
         });
         Schema::table('talk_throughs', function (Blueprint $table): void {
             $table->dropConstrainedForeignId('teacher_id');
-            $table->dropColumn('speaker');
+            $table->dropColumn(['speaker', 'is_filmed']);
         });
     }
 };

@@ -26,6 +26,8 @@ final class VoicesTest extends BrowserTestCase
         ], sys_get_temp_dir()."/crag-turn-{$port}.log", []);
         self::$turn->start();
         putenv('CRAG_RECORDING=1');
+        putenv('CRAG_CAMERA=1');
+        putenv('CRAG_DICTATION=1');
         putenv('CRAG_LIVE_TALK=1');
         // Nothing that is tested leaves this machine.
         putenv('CRAG_TALK_NETWORKS=127.0.0.0/8');
@@ -38,7 +40,7 @@ final class VoicesTest extends BrowserTestCase
     {
         parent::tearDownAfterClass();
         self::$turn->stop();
-        foreach (['RECORDING', 'LIVE_TALK', 'TALK_NETWORKS', 'TURN_URL', 'TURN_SECRET'] as $one) {
+        foreach (['RECORDING', 'CAMERA', 'DICTATION', 'LIVE_TALK', 'TALK_NETWORKS', 'TURN_URL', 'TURN_SECRET'] as $one) {
             putenv("CRAG_{$one}");
         }
     }
@@ -179,13 +181,75 @@ final class VoicesTest extends BrowserTestCase
         self::assertSame([], $teacher->complaints());
     }
 
+    public function test_a_student_is_seen_in_a_corner_and_what_is_said_is_written_down(): void
+    {
+        [$teacher, $code] = $this->startLesson();
+        $teacher->run('document.querySelector("#settings [name=recording]").click()');
+        $wren = $this->join('Wren', $code, 390, 844);
+        $wren->click('#more')->seen('#talk-through');
+        self::assertFalse($wren->find('#talk-filmed')->isDisplayed());
+        $wren->click('#more');
+        $teacher->run('document.querySelector("#settings [name=camera]").click()');
+        $this->standInForDictation($wren);
+        $wren->click('#more')->seen('#talk-filmed');
+        $wren->click('#talk-filmed')->seen('#talk-bar .talk-film');
+        $this->assertAccessible($wren, 'a page that films', '#talk-bar');
+        // The device's dictation is off until it is switched on, and says where the voice goes.
+        self::assertNull($wren->run('return window.dictation ?? null'));
+        $wren->waitForText('#talk-bar .talk-dictate', 'may send your voice');
+        $wren->click('#talk-bar .talk-dictate input');
+        $wren->until(fn (): bool => $wren->run('return window.dictation?.isOn === true'), 'dictation');
+        $wren->run('window.dictation.say("It tips to the left.")');
+        $wren->draw('#page-frame', [[0.2, 0.3], [0.6, 0.4]], 'touch');
+        $wren->until(fn (): bool => $wren->text('#talk-bar .talk-time') >= '0:02', 'two seconds');
+        $wren->click('#talk-bar .talk-stop')->seen('#talk-bar .talk-send');
+        self::assertFalse($wren->run('return window.dictation.isOn'));
+        self::assertMatchesRegularExpression(
+            '/^0:0\d It tips to the left\.$/',
+            (string) $wren->run('return document.querySelector("#talk-bar textarea").value'),
+        );
+        self::assertFalse($wren->find('#talk-bar audio')->isDisplayed());
+        $wren->click('#talk-bar .talk-send');
+        $wren->until(fn (): bool => ! $wren->find('#talk-bar')->isDisplayed(), 'it to be sent');
+        self::assertSame(1, (int) $this->sql('select count(*) from talk_throughs where is_filmed'));
+        // In the close-up the picture is in the corner, and the words are below.
+        $this->closeUp($teacher, 'Wren');
+        $teacher->waitForText('#closeup-talks', 'It tips to the left.');
+        $teacher->click('#closeup-talks [data-do=play-talk]');
+        $teacher->until(
+            fn (): bool => $teacher->run('return document.querySelector("#player .player-camera")?.videoWidth > 0'),
+            'the picture',
+        );
+        $teacher->waitForText('.player-caption', 'It tips to the left.');
+        $teacher->click('.player-close');
+        self::assertNull($teacher->run('return document.querySelector(".player-camera")'));
+        self::assertSame([], $teacher->complaints());
+    }
+
+    /** This browser has no dictation: one that hears what it is told to. */
+    private function standInForDictation(Page $page): void
+    {
+        $page->run(
+            <<<'JS'
+            window.SpeechRecognition = window.webkitSpeechRecognition = class extends EventTarget {
+                start() { this.isOn = true; window.dictation = this; }
+                stop() { this.isOn = false; }
+                say(transcript) {
+                    const one = Object.assign([{ transcript }], { isFinal: true });
+                    this.dispatchEvent(Object.assign(new Event('result'), { resultIndex: 0, results: [one] }));
+                }
+            };
+            JS
+        );
+    }
+
     /** As somebody who has allowed the microphone, once and for all: then a browser says where it can be reached. */
     protected function person(string $who, int $width = 1280, int $height = 800): Page
     {
         $page = parent::person($who, $width, $height);
         $page->developer('Browser.grantPermissions', [
             'origin' => self::$crag->address(),
-            'permissions' => ['audioCapture'],
+            'permissions' => ['audioCapture', 'videoCapture'],
         ]);
 
         return $page;

@@ -18,6 +18,7 @@ const stroke = (n: number): Operation =>
 const replay: ReplayAnswer = {
     lasts: 900,
     rubbed: [],
+    filmed: false,
     captions: [],
     steps: [
         [0, 200],

@@ -22,6 +22,9 @@ final class BenchWords
         return $stamps + [
             'typing' => __('Words on the page'),
             'talk_no_microphone' => __('No microphone: allow it for this page, then try again.'),
+            'talk_no_camera' => __('No camera or microphone: allow them for this page, then try again.'),
+            'dictation_here' => __('Your voice stays on this device.'),
+            'dictation_away' => __('Your browser may send your voice to its maker to do this.'),
             'talk_long' => __('That’s 3 minutes, the longest a recording can be.'),
             'talk_waits' => __('No network: it goes as soon as there is one.'),
             'page' => __('Page :n of :all'),

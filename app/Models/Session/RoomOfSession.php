@@ -37,6 +37,12 @@ trait RoomOfSession
         return config()->boolean('crag.recording') && $this->settings->recording;
     }
 
+    /** Whether a camera may run with it, in a corner. */
+    public function mayFilm(): bool
+    {
+        return config()->boolean('crag.camera') && $this->mayRecord() && $this->settings->camera;
+    }
+
     /** @return HasMany<Seat, $this> the students' */
     public function seats(): HasMany
     {

@@ -115,6 +115,7 @@ final readonly class RoomState
             'openUntil' => $session->openUntil(),
             'sound' => $settings->sound,
             'recording' => $session->mayRecord(),
+            'camera' => $session->mayFilm(),
             'light' => $settings->light,
         ];
     }

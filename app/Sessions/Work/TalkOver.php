@@ -40,7 +40,10 @@ final readonly class TalkOver
         int $beganAtMs,
         string $words,
     ): TalkThrough {
-        $sound = WebM::read($bytes);
+        $sound = WebM::read($bytes, $session->mayFilm());
+        if ($sound->size === null && strlen($sound->bytes) > TalkLimits::MOST_BYTES) {
+            throw UnreadableSound::large();
+        }
         if ($sound->lastsMs > TalkLimits::LONGEST_MS + TalkLimits::GRACE_MS) {
             throw UnreadableSound::long(intdiv(TalkLimits::LONGEST_MS, 60_000));
         }
@@ -55,6 +58,7 @@ final readonly class TalkOver
                 'began_at_ms' => min($beganAtMs, Clock::ms()),
                 'lasts_ms' => $sound->lastsMs,
                 'bytes' => strlen($sound->bytes),
+                'is_filmed' => $sound->size !== null,
                 'sent_at_ms' => Clock::ms(),
                 'words' => $words,
             ]);

@@ -32,6 +32,7 @@ final class SpokenPage
      * @param  list<Operation>  $log  in its order
      * @param  int  $beganMs  when the recording began, milliseconds since 1970
      * @param  string  $sound  the file's name
+     * @param  bool  $isFilmed  whether it has small pictures of who speaks
      */
     public static function html(
         string $title,
@@ -41,6 +42,7 @@ final class SpokenPage
         int $lastsMs,
         Captions $captions,
         string $sound,
+        bool $isFilmed,
         Pictures $pictures,
     ): string {
         $page = new self($pictures);
@@ -52,6 +54,7 @@ final class SpokenPage
         $title = htmlspecialchars($title);
         $language = htmlspecialchars($language);
         $sound = htmlspecialchars($sound);
+        $voice = $isFilmed ? 'video' : 'audio';
 
         return <<<HTML
             <!doctype html>
@@ -64,16 +67,17 @@ final class SpokenPage
                 font-family: sans-serif; }
             svg { display: block; width: 100%; height: auto; max-height: 74vh; border: 1px solid #dad4c7; background: #fff; }
             audio { width: 100%; margin-top: 0.5rem; }
+            video { display: block; max-width: 20rem; margin: 0.5rem auto 0; }
             p { min-height: 1.5em; margin: 0.5rem 0 0; font-size: 1.2rem; text-align: center; }
             </style>
             <h1 dir="auto">{$title}</h1>
             <svg xmlns="http://www.w3.org/2000/svg" role="img" aria-labelledby="said"></svg>
             <p id="said" dir="auto" aria-live="polite"></p>
-            <audio controls src="{$sound}"></audio>
+            <{$voice} controls src="{$sound}"></{$voice}>
             <script type="application/json" id="film">{$film}</script>
             <script>
             const film = JSON.parse(document.querySelector('#film').textContent);
-            const [svg, said, audio] = ['svg', '#said', 'audio'].map((one) => document.querySelector(one));
+            const [svg, said, audio] = ['svg', '#said', '{$voice}'].map((one) => document.querySelector(one));
             let shown = -1;
             const show = () => {
                 const at = audio.currentTime * 1000;

@@ -19,13 +19,27 @@ final class UnreadableSound extends DomainException
         return new self('There’s no sound in this recording.');
     }
 
+    public static function large(): self
+    {
+        return new self('That recording is too large.');
+    }
+
     public static function long(int $minutes): self
     {
         return new self("A recording can last up to {$minutes} minutes.");
     }
 
-    public static function notOpusAlone(): self
+    public static function otherTracks(bool $mayFilm): self
     {
-        return new self('A recording has one track of sound and nothing else.');
+        return new self(
+            $mayFilm
+                ? 'A recording has one track of sound, at most one of pictures, and nothing else.'
+                : 'A recording has one track of sound and nothing else.',
+        );
+    }
+
+    public static function largePicture(int $most): self
+    {
+        return new self("The picture of who speaks can be up to {$most} pixels wide and high.");
     }
 }

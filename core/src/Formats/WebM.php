@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Crag\Formats;
 
 /**
- * Sound as browsers record it: Opus in WebM. It is taken apart and put together anew, so that what is kept has one
- * track of sound and nothing else, knows how long it lasts, and can be played from any moment.
+ * Sound as browsers record it, and a small picture of who speaks where that is wanted: Opus, and VP8, in WebM. It is
+ * taken apart and put together anew, so that what is kept has one track of each and nothing else, knows how long it
+ * lasts, and can be played from any moment.
  *
- * RFC 8794 (EBML), RFC 9559 (Matroska), RFC 7845 section 5.1 (the head of an Opus track).
+ * RFC 8794 (EBML), RFC 9559 (Matroska), RFC 7845 section 5.1 (the head of an Opus track), RFC 6386 section 9.1 (the
+ * head of a VP8 frame).
  */
 final class WebM
 {
@@ -47,31 +49,49 @@ final class WebM
     /** What is kept in one cluster: it can be played from its beginning. */
     private const CLUSTER_MS = 2_000;
 
+    /** With pictures a cluster begins with one that needs none before it, or when its times would no longer fit. */
+    private const LONGEST_CLUSTER_MS = 30_000;
+
+    /** Pixels of a picture's side. */
+    public const LARGEST = 640;
+
+    private const SOUND = 1;
+
+    private const PICTURE = 2;
+
     private int $scale = self::MILLISECOND;
 
     private ?string $head = null;
 
-    private int $track = 0;
+    /** @var array<int, self::SOUND|self::PICTURE> what a track is, by its number in the file */
+    private array $tracks = [];
+
+    /** @var array{int, int}|null of the pictures, in pixels */
+    private ?array $size = null;
 
     private int $clusterMs = 0;
 
-    /** @var list<array{int, string}> milliseconds since the beginning, and the packet */
+    /** @var list<array{int, string, self::SOUND|self::PICTURE}> milliseconds since the beginning, the packet, its track */
     private array $packets = [];
 
-    private function __construct(private readonly string $bytes)
+    private function __construct(private readonly string $bytes, private readonly bool $mayFilm)
     {
     }
 
-    /** @throws UnreadableSound */
-    public static function read(string $bytes): Sound
+    /**
+     * @param  bool  $mayFilm  whether it may have a track of pictures
+     *
+     * @throws UnreadableSound
+     */
+    public static function read(string $bytes, bool $mayFilm = false): Sound
     {
-        $file = new self($bytes);
+        $file = new self($bytes, $mayFilm);
         $file->walk(0, strlen($bytes));
         if ($file->head === null || $file->packets === []) {
             throw UnreadableSound::noSound();
         }
 
-        return new Sound($file->written(), $file->lasts());
+        return new Sound($file->written(), $file->lasts(), $file->size);
     }
 
     private function lasts(): int
@@ -110,8 +130,32 @@ final class WebM
         }
     }
 
-    /** A track: its number, that it is sound, and the head by which Opus is read. */
+    /** A track: its number, what it is, and what is needed to read it. */
     private function entry(int $at, int $end): void
+    {
+        $of = $this->children($at, $end);
+        $codec = $of[0x86] ?? '';
+        $number = self::value($of[0xD7] ?? "\x01");
+        if (isset($this->tracks[$number])) {
+            throw UnreadableSound::otherTracks($this->mayFilm);
+        }
+        if ($codec === 'A_OPUS' && $this->head === null && str_starts_with($of[0x63A2] ?? '', 'OpusHead')) {
+            $this->head = $of[0x63A2];
+            $this->tracks[$number] = self::SOUND;
+        } elseif ($codec === 'V_VP8' && $this->mayFilm && $this->size === null && isset($of[0xE0])) {
+            $about = (new self($of[0xE0], false))->children(0, strlen($of[0xE0]));
+            $this->size = [self::value($about[0xB0] ?? "\0"), self::value($about[0xBA] ?? "\0")];
+            if (min($this->size) < 1 || max($this->size) > self::LARGEST) {
+                throw UnreadableSound::largePicture(self::LARGEST);
+            }
+            $this->tracks[$number] = self::PICTURE;
+        } else {
+            throw UnreadableSound::otherTracks($this->mayFilm);
+        }
+    }
+
+    /** @return array<int, string> what stands in elements from one place to another, by their ids */
+    private function children(int $at, int $end): array
     {
         $of = [];
         while ($at < $end) {
@@ -123,11 +167,8 @@ final class WebM
             $of[$id] = substr($this->bytes, $at, $size);
             $at += $size;
         }
-        if ($this->head !== null || ($of[0x86] ?? '') !== 'A_OPUS' || ! str_starts_with($of[0x63A2] ?? '', 'OpusHead')) {
-            throw UnreadableSound::notOpusAlone();
-        }
-        $this->head = $of[0x63A2];
-        $this->track = self::value($of[0xD7] ?? "\x01");
+
+        return $of;
     }
 
     private function block(int $at, int $end): void
@@ -136,7 +177,8 @@ final class WebM
         $flags = $end - $at > 3 ? ord($this->bytes[$at + 2]) : null;
         // Several packets in one block are not what browsers write.
         $isPlain = $flags !== null && ($flags & 0x06) === 0;
-        if ($track !== $this->track || ! $isPlain || count($this->packets) >= self::MOST_PACKETS) {
+        $is = $this->tracks[$track ?? 0] ?? null;
+        if ($is === null || ! $isPlain || count($this->packets) >= self::MOST_PACKETS) {
             throw UnreadableSound::broken();
         }
         $time = $this->whole($at, $at + 2);
@@ -144,6 +186,7 @@ final class WebM
         $this->packets[] = [
             max(0, $this->clusterMs + $this->milliseconds($by)),
             substr($this->bytes, $at + 3, $end - $at - 3),
+            $is,
         ];
     }
 
@@ -200,12 +243,21 @@ final class WebM
             self::element(0x4489, pack('E', (float) $this->lasts())).
             self::element(0x4D80, 'Crag').
             self::element(0x5741, 'Crag'));
-        $tracks = self::element(self::TRACKS, self::element(self::ENTRY, self::element(0xD7, "\x01").
+        $sound = self::element(self::ENTRY, self::element(0xD7, chr(self::SOUND)).
             self::element(0x73C5, "\x01").
             self::element(0x83, "\x02").
             self::element(0x86, 'A_OPUS').
             self::element(0x63A2, (string) $this->head).
-            self::element(0xE1, self::element(0xB5, pack('E', 48_000.0)).self::element(0x9F, ($this->head ?? '')[9]))));
+            self::element(0xE1, self::element(0xB5, pack('E', 48_000.0)).self::element(0x9F, ($this->head ?? '')[9])));
+        $picture = $this->size === null
+            ? ''
+            : self::element(self::ENTRY, self::element(0xD7, chr(self::PICTURE)).
+                self::element(0x73C5, "\x02").
+                self::element(0x83, "\x01").
+                self::element(0x86, 'V_VP8').
+                self::element(0xE0, self::element(0xB0, self::bytes($this->size[0], 2)).
+                    self::element(0xBA, self::bytes($this->size[1], 2))));
+        $tracks = self::element(self::TRACKS, $sound.$picture);
         [$times, $clusters] = $this->clusters();
         // Each place takes as many bytes, so that how long the list is does not depend on what stands in it.
         $cues = self::cues($times, array_fill(0, count($times), 0));
@@ -223,19 +275,34 @@ final class WebM
         return $ebml.self::element(self::SEGMENT, $segment);
     }
 
+    /** A picture that is whole by itself: the lowest bit of its first byte is not set. */
+    private static function needsNoOther(string $frame): bool
+    {
+        return $frame !== '' && (ord($frame[0]) & 1) === 0;
+    }
+
     /** @return array{list<int>, list<string>} when each begins, and its bytes */
     private function clusters(): array
     {
         $times = $blocks = [];
-        foreach ($this->packets as [$at, $packet]) {
+        $isPictured = false;
+        foreach ($this->packets as [$at, $packet, $track]) {
             $last = count($times) - 1;
-            if ($last < 0 || $at >= $times[$last] + self::CLUSTER_MS) {
+            $isKey = $track === self::SOUND || self::needsNoOther($packet);
+            $lasts = $last < 0 ? 0 : $at - $times[$last];
+            $mayBegin = $this->size === null
+                ? $lasts >= self::CLUSTER_MS
+                : $track === self::PICTURE && $isKey && $isPictured;
+            if ($last < 0 || $mayBegin || $lasts >= self::LONGEST_CLUSTER_MS) {
                 $times[] = $at;
                 $blocks[] = '';
                 $last++;
+                $isPictured = false;
             }
+            $isPictured = $isPictured || $track === self::PICTURE;
             $by = max(-0x8000, $at - $times[$last]) & 0xFFFF;
-            $blocks[$last] .= self::element(self::SIMPLE_BLOCK, "\x81".pack('n', $by)."\x80".$packet);
+            $head = chr(0x80 | $track).pack('n', $by).($isKey ? "\x80" : "\0");
+            $blocks[$last] .= self::element(self::SIMPLE_BLOCK, $head.$packet);
         }
 
         return [

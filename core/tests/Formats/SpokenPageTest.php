@@ -49,10 +49,11 @@ final class SpokenPageTest extends TestCase
             8_000,
             Captions::read('</script><img src=x>', 8_000),
             'a"b.webm',
+            true,
             new NoPictures(),
         );
         self::assertStringContainsString('&lt;b&gt;Wren&lt;/b&gt; &amp; co', $html);
-        self::assertStringContainsString('src="a&quot;b.webm"', $html);
+        self::assertStringContainsString('<video controls src="a&quot;b.webm"', $html);
         self::assertSame(2, substr_count($html, '</script>'));
         self::assertStringNotContainsString('<img', $html);
     }
@@ -66,7 +67,7 @@ final class SpokenPageTest extends TestCase
      */
     private function film(array $log, Captions $captions): array
     {
-        $html = SpokenPage::html('Wren', 'en', $log, self::BEGAN, 8_000, $captions, 'talk.webm', new NoPictures());
+        $html = SpokenPage::html('Wren', 'en', $log, self::BEGAN, 8_000, $captions, 'talk.webm', false, new NoPictures());
         preg_match('#id="film">(.*?)</script>#s', $html, $found);
 
         $film = json_decode($found[1] ?? '', true, flags: JSON_THROW_ON_ERROR);

@@ -67,6 +67,43 @@ final class WebMTest extends TestCase
         yield 'a packet of another track' => [str_replace("\xA3\x8C\x81", "\xA3\x8C\x82", self::voice()), 'damaged'];
     }
 
+    public function test_a_small_picture_of_who_speaks_is_kept_where_it_may_be(): void
+    {
+        $filmed = (string) file_get_contents(__DIR__.'/camera.webm');
+        $sound = WebM::read($filmed, true);
+        self::assertSame([320, 240], $sound->size);
+        self::assertGreaterThan(1_000, $sound->lastsMs);
+        self::assertStringNotContainsString('Chrome', $sound->bytes);
+        $again = WebM::read($sound->bytes, true);
+        self::assertSame([$sound->bytes, $sound->size], [$again->bytes, $again->size]);
+        self::assertNull(WebM::read(self::voice(), true)->size);
+        foreach ([
+            'one track of sound and nothing else' => [$filmed, false],
+            'up to 640 pixels' => [str_replace("\xB0\x82\x01\x40", "\xB0\x82\x02\x81", $filmed), true],
+            'one of pictures' => [str_replace('V_VP8', 'V_VP7', $filmed), true],
+        ] as $says => [$bytes, $mayFilm]) {
+            try {
+                WebM::read($bytes, $mayFilm);
+                self::fail($says);
+            } catch (UnreadableSound $problem) {
+                self::assertStringContainsString($says, $problem->getMessage());
+            }
+        }
+    }
+
+    public function test_with_pictures_each_cluster_begins_with_a_whole_one(): void
+    {
+        $bytes = WebM::read((string) file_get_contents(__DIR__.'/camera.webm'), true)->bytes;
+        // An element's size takes eight bytes here: a cluster's time, then its first blocks.
+        preg_match_all('/\x1F\x43\xB6\x75.{8}\xE7.{16}(.*?)(?=\x1F\x43\xB6\x75|\z)/s', $bytes, $clusters);
+        self::assertNotSame([], $clusters[1]);
+        foreach ($clusters[1] as $cluster) {
+            preg_match('/\xA3\x01\x00{5}..\x82..(.)(.)/s', $cluster, $first);
+            self::assertSame(0x80, ord($first[1] ?? ''));
+            self::assertSame(0, ord($first[2] ?? '') & 1);
+        }
+    }
+
     public function test_whatever_comes_is_read_or_refused(): void
     {
         $bytes = self::voice();

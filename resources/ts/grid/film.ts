@@ -21,6 +21,8 @@ export interface ReplayAnswer {
     lasts: number;
     /** When something went. */
     rubbed: number[];
+    /** Whether the voice that goes along has a small picture of who speaks. */
+    filmed: boolean;
     /** What is said, where a voice goes along. */
     captions: Caption[];
     /** When each operation begins and ends. */

@@ -18,14 +18,14 @@ const BEFORE_MS = 260;
 /** Plays a canvas from its log: its times come from the server, strokes grow as the hand drew them. */
 export class Player {
     private view: View | null = null;
-    private replay: ReplayAnswer = { lasts: 0, rubbed: [], captions: [], steps: [], operations: [] };
+    private replay: ReplayAnswer = { lasts: 0, rubbed: [], filmed: false, captions: [], steps: [], operations: [] };
     private address = '';
     private at = 0;
     private film: Film | null = null;
     private frame = 0;
     private last = 0;
     /** A voice whose clock the steps go by. */
-    private sound: HTMLAudioElement | null = null;
+    private sound: HTMLMediaElement | null = null;
     /** Where nobody speaks or draws for long. */
     private pauses: Span[] = [];
     private readonly slider: HTMLInputElement;
@@ -88,10 +88,15 @@ export class Player {
             fetch(`${address}.webm`).then((answer) => (answer.ok ? answer.blob() : Promise.reject(new Error()))),
         ]);
         this.silence();
-        this.sound = new Audio(URL.createObjectURL(spoken));
+        this.sound = replay.filmed ? document.createElement('video') : new Audio();
+        this.sound.src = URL.createObjectURL(spoken);
+        this.sound.className = 'player-camera';
         this.pauses = await pausesOf(spoken, replay);
         this.speed.value = '1';
         this.begin(replay);
+        if (replay.filmed) {
+            this.root.append(this.sound);
+        }
         this.show(0);
         this.play();
         this.button.focus();
@@ -128,6 +133,7 @@ export class Player {
     private silence(): void {
         if (this.sound !== null) {
             this.sound.pause();
+            this.sound.remove();
             URL.revokeObjectURL(this.sound.src);
             this.sound = null;
             this.pauses = [];

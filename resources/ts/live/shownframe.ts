@@ -194,11 +194,14 @@ export class ShownFrame {
         const view = new View(this.film, this.around.assets, this.around.stamps);
         view.fit([this.zoom.offsetWidth, this.zoom.offsetHeight]);
         const film = new Film(view, answer);
-        const voice = isSpoken ? new ShownVoice(this.around.words, this.around.hears) : null;
+        const voice = isSpoken ? new ShownVoice(this.around.words, this.around.hears, answer.filmed) : null;
         if (voice !== null) {
             this.voice = voice;
             voice.begin(`${this.around.address}/${n}-talk.webm`);
             this.root.append(voice.button);
+            if (answer.filmed) {
+                present(this.zoom.parentElement).append(voice.audio);
+            }
         }
         const isCalm = matchMedia('(prefers-reduced-motion: reduce)').matches;
         const step = (): void => {

@@ -7,10 +7,15 @@ const APART_MS = 1500;
  */
 export class ShownVoice {
     readonly button = document.createElement('button');
-    private readonly audio = new Audio();
+    /** With a small picture of who speaks, where there is one. */
+    readonly audio: HTMLMediaElement;
     private isWanted: boolean;
 
-    constructor(words: Readonly<Record<'hear', string>>, hears: 'at once' | 'asked' | 'never') {
+    constructor(words: Readonly<Record<'hear', string>>, hears: 'at once' | 'asked' | 'never', isFilmed: boolean) {
+        this.audio = isFilmed ? document.createElement('video') : new Audio();
+        this.audio.className = 'shown-camera';
+        // Who is not heard is not seen.
+        this.audio.hidden = hears !== 'at once';
         this.isWanted = hears === 'at once';
         this.button.type = 'button';
         this.button.className = 'btn btn-go shown-hear';
@@ -19,6 +24,7 @@ export class ShownVoice {
         this.button.addEventListener('click', () => {
             this.isWanted = true;
             this.button.hidden = true;
+            this.audio.hidden = false;
         });
     }
 
@@ -62,6 +68,7 @@ export class ShownVoice {
     end(): void {
         this.audio.pause();
         this.audio.removeAttribute('src');
+        this.audio.remove();
         this.button.remove();
     }
 }

@@ -242,7 +242,7 @@ const room: RoomPage = new RoomPage({
 });
 const talk = new TalkThrough({
     bar: '#talk-bar',
-    buttons: '#talk-through',
+    buttons: '#talk-through, #talk-filmed',
     key: page.seat,
     words: page.words,
     canvas: () => bench.canvas,
@@ -434,7 +434,7 @@ function takeRoom(now: Room | undefined, own: Own | undefined, isHere = false): 
     if (room.own !== null) {
         checkLine.take(room.own.checks, bench.canvas);
     }
-    talk.allow(present(room.room).recording);
+    talk.allow(present(room.room).recording, present(room.room).camera);
     if (room.own !== null) {
         voices.take(room.own.voices);
         coach.freshen();

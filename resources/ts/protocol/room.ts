@@ -29,6 +29,8 @@ export interface Room {
     sound: boolean;
     /** Whether students may record their voice about a drawing. */
     recording: boolean;
+    /** And be seen in a corner of it. */
+    camera: boolean;
     light: boolean;
 }
 

@@ -10,6 +10,8 @@
         {{ __('List of objects') }}</button>
     @unless ($lead)
         <button class="menu-item" id="talk-through" hidden><x-icon name="mic" /> {{ __('Explain aloud') }}</button>
+        <button class="menu-item" id="talk-filmed" data-filmed hidden><x-icon name="camera-video" />
+            {{ __('Explain with my camera') }}</button>
         <button class="menu-item" id="offer"><x-icon name="collection" /> {{ __('Offer to the class') }}</button>
         <button class="menu-item" id="keep-back" aria-pressed="false"><x-icon name="eye-slash" />
             {{ __('Please don’t show mine') }}</button>

@@ -2,8 +2,13 @@
 {{-- A voice that is recorded, listened to, and sent or thrown away: resources/ts/bench/talkthrough.ts. --}}
 <section id="{{ $as }}" {{ $attributes->merge(['class' => 'talk-bar']) }} aria-label="{{ $label }}" data-state="nothing" hidden>
     <span class="talk-light" role="status">{{ __('Recording your voice') }} <span class="talk-time" aria-live="off"></span></span>
+    <video class="talk-film" playsinline autoplay hidden aria-label="{{ __('What the camera sees') }}"></video>
     <button class="talk-stop btn btn-slate"><x-icon name="stop-circle" /> {{ __('Stop') }}</button>
     <audio class="talk-play" controls aria-label="{{ __('What you said') }}"></audio>
+    @if (config('crag.dictation'))
+        <label class="talk-dictate choice" hidden><input type="checkbox"> {{ __('Write it down as I speak') }}
+            <span class="talk-dictate-where form-text"></span></label>
+    @endif
     <label class="talk-words">{{ __('What you say, in writing (optional)') }}
         <textarea class="form-control" rows="2" dir="auto" aria-describedby="{{ $as }}-how"
         maxlength="{{ Crag\Session\Room\TalkLimits::LONGEST_WORDS }}"></textarea>

@@ -92,6 +92,28 @@ final class TalkTest extends OneStudentTestCase
         $this->send(self::voice())->assertConflict()->assertSee('enough talk-throughs');
     }
 
+    public function test_a_camera_runs_only_where_the_installation_and_the_teacher_allow_it(): void
+    {
+        $filmed = (string) file_get_contents(__DIR__.'/../../../core/tests/Formats/camera.webm');
+        $this->send($filmed)->assertUnprocessable()->assertSee('one track of sound and nothing else');
+        config(['crag.camera' => true]);
+        $this->send($filmed)->assertUnprocessable();
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/settings", ['camera' => true])->assertOk();
+        $this->send($filmed)->assertOk();
+        $talk = TalkThrough::query()->firstOrFail();
+        self::assertTrue($talk->is_filmed);
+        $at = "/desk/{$this->session->id}/canvas/{$talk->canvas_id}/talk/{$talk->id}";
+        $this->asTeacher()->get("{$at}.webm")->assertOk()->assertHeader('Content-Type', 'video/webm');
+        $this->getJson("{$at}/replay")->assertOk()->assertJsonPath('filmed', true);
+        // A voice alone goes on to be one, and is no larger than one may be.
+        $this->send(self::voice())->assertOk();
+        self::assertFalse(TalkThrough::query()->latest('id')->firstOrFail()->is_filmed);
+        $this->send(str_repeat('a', TalkLimits::MOST_FILMED_BYTES + 1))->assertUnprocessable()->assertSee('too large');
+        config(['crag.camera' => false]);
+        $this->send($filmed)->assertUnprocessable();
+        $this->asTeacher()->get("/desk/{$this->session->id}/bands")->assertDontSee('Camera in talk-throughs');
+    }
+
     public function test_it_stands_beside_the_ink_in_what_is_taken_home(): void
     {
         $this->send(self::voice(), ['words' => '0:00 It tips & holds.'])->assertOk();

@@ -221,6 +221,7 @@ final class ClassScreenController
 
         return response()->json([
             'lasts' => $talk->lasts_ms ?? $replay->lasts(),
+            'filmed' => $talk->is_filmed ?? false,
             'captions' => $talk?->captions()->lines ?? [],
             'rubbed' => [],
             'steps' => array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),

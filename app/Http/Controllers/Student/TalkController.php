@@ -20,7 +20,7 @@ final class TalkController
         abort_unless($seat->session->mayRecord(), 409, __('Recording is off in this session.'));
         $request->validate(['canvas' => ['required', 'string']]);
         $canvas = $seat->worksOn()->findOrFail($request->string('canvas')->toString());
-        $kept = Recording::of($request)->take($talk, $seat->session, $seat, $canvas);
+        $kept = Recording::of($request, $seat->session)->take($talk, $seat->session, $seat, $canvas);
 
         return response()->json(['lasts' => $kept->lasts_ms, 'said' => __('Sent. Your teacher can play it with your drawing.')]);
     }

@@ -22,6 +22,7 @@ final readonly class SessionSettings
      * @param  bool  $offers  whether students may offer work to the class
      * @param  bool  $keepBack  whether students can say "Please don’t show mine"
      * @param  bool  $recording  whether students may explain drawings aloud
+     * @param  bool  $camera  whether they may be seen in a corner of it
      * @param  bool  $usualWords  whether a name with one of the usual unsuitable words knocks
      */
     private function __construct(
@@ -35,6 +36,7 @@ final readonly class SessionSettings
         public bool $offers,
         public bool $keepBack,
         public bool $recording,
+        public bool $camera,
         public bool $usualWords,
         public int $expiresAfterMinutes,
         public UnsuitableWords $unsuitable,
@@ -74,6 +76,7 @@ final readonly class SessionSettings
             $flag('offers', true),
             $flag('keep_back', true),
             $flag('recording', false),
+            $flag('camera', false),
             $flag('usual_words', true),
             is_numeric($minutes)
                 ? max(Expiry::LEAST_MINUTES, min(Expiry::MOST_MINUTES, (int) $minutes))
@@ -113,7 +116,7 @@ final readonly class SessionSettings
      * @return array{
      *     desk_names: string, shown_names: string, pen_names: string,
      *     messages: bool, cover: bool, sound: bool, light: bool,
-     *     offers: bool, keep_back: bool, recording: bool, usual_words: bool,
+     *     offers: bool, keep_back: bool, recording: bool, camera: bool, usual_words: bool,
      *     expires_after: int, unsuitable: string,
      *     watch: array<string, mixed>, feedback: array<string, mixed>,
      * }
@@ -131,6 +134,7 @@ final readonly class SessionSettings
             'offers' => $this->offers,
             'keep_back' => $this->keepBack,
             'recording' => $this->recording,
+            'camera' => $this->camera,
             'usual_words' => $this->usualWords,
             'expires_after' => $this->expiresAfterMinutes,
             'unsuitable' => implode("\n", $this->unsuitable->words),

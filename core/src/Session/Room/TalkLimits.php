@@ -12,6 +12,9 @@ final class TalkLimits
     /** Three minutes of speech at 24 kbit/s are 540 kB; browsers may take more. */
     public const MOST_BYTES = 2_000_000;
 
+    /** With pictures of who speaks, at 150 kbit/s. */
+    public const MOST_FILMED_BYTES = 8_000_000;
+
     /** For the moment between the last sound and the button, and what a browser's clock makes of it. */
     public const GRACE_MS = 3_000;
 

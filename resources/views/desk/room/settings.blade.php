@@ -31,6 +31,10 @@
                     'recording' => [__('Talk-throughs'),
                         __('Students can record their voice while they draw, up to 3 minutes, and send it to you.'),
                         $settings->recording],
+                ] : []) + (config('crag.recording') && config('crag.camera') ? [
+                    'camera' => [__('Camera in talk-throughs'),
+                        __('Students can be seen in a corner while they explain. Only teachers see it, until you show it.'),
+                        $settings->camera],
                 ] : []) + [
                     'cover' => [__('Covered work'), __('The desk only shows who has sent, until you reveal.'),
                         $settings->cover],

@@ -155,6 +155,7 @@ final class RoomController
             'keep_back' => ['boolean'],
             'usual_words' => ['boolean'],
             'recording' => ['boolean'],
+            'camera' => ['boolean'],
             'expires_after' => ['integer', 'min:'.Expiry::LEAST_MINUTES, 'max:'.Expiry::MOST_MINUTES],
             'unsuitable' => ['nullable', 'string', 'max:20000'],
             'watch' => ['array'],

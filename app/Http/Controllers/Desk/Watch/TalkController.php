@@ -53,7 +53,7 @@ final class TalkController
         if ($found->seat === null) {
             CurrentRole::check($request, $session, Deed::Lead);
         }
-        $kept = Recording::of($request)->take($talk, $session, CurrentTeacher::found($request), $found);
+        $kept = Recording::of($request, $session)->take($talk, $session, CurrentTeacher::found($request), $found);
 
         return response()->json([
             'lasts' => $kept->lasts_ms,

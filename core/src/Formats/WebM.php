@@ -71,7 +71,7 @@ final class WebM
 
     private int $clusterMs = 0;
 
-    /** @var list<array{int, string, self::SOUND|self::PICTURE}> milliseconds since the beginning, the packet, its track */
+    /** @var list<array{int, string, self::SOUND|self::PICTURE}> milliseconds since the beginning, packet and track */
     private array $packets = [];
 
     private function __construct(private readonly string $bytes, private readonly bool $mayFilm)
@@ -164,7 +164,7 @@ final class WebM
             if ($size === null || $at + $size > $end) {
                 throw UnreadableSound::broken();
             }
-            $of[$id] = substr($this->bytes, $at, $size);
+            $of[(int) $id] = substr($this->bytes, $at, $size);
             $at += $size;
         }
 

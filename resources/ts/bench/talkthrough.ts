@@ -171,6 +171,7 @@ export class TalkThrough {
         this.around.begun();
         this.began = performance.now();
         this.words.value = '';
+        this.bar.classList.toggle('is-filmed', isFilmed);
         this.see(isFilmed ? microphone : null, true);
         this.show('recording');
         const tick = (): void => {

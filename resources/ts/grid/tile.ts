@@ -302,6 +302,11 @@ export class Tile {
         }));
     }
 
+    /** What a student is called here: who it is alone, or one of the group. */
+    nameOf(seat: string): string {
+        return this.memberNames.find(({ id }) => id === seat)?.name ?? this.nameShown;
+    }
+
     private shownAs(name: string, n: number, hidden: string): string {
         const shown: Record<string, string> = { names: name, seats: fill(this.words.seat, { n }), hidden };
         return shown[document.body.dataset.names ?? 'names'] ?? hidden;

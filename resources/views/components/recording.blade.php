@@ -1,7 +1,8 @@
 @props(['as', 'label', 'send'])
 {{-- A voice that is recorded, listened to, and sent or thrown away: resources/ts/bench/talkthrough.ts. --}}
 <section id="{{ $as }}" {{ $attributes->merge(['class' => 'talk-bar']) }} aria-label="{{ $label }}" data-state="nothing" hidden>
-    <span class="talk-light" role="status">{{ __('Recording your voice') }} <span class="talk-time" aria-live="off"></span></span>
+    <span class="talk-light" role="status"><span class="if-voice">{{ __('Recording your voice') }}</span><span
+        class="if-film">{{ __('Recording your voice and your camera') }}</span> <span class="talk-time" aria-live="off"></span></span>
     <video class="talk-film" playsinline autoplay hidden aria-label="{{ __('What the camera sees') }}"></video>
     <button class="talk-stop btn btn-slate"><x-icon name="stop-circle" /> {{ __('Stop') }}</button>
     <audio class="talk-play" controls aria-label="{{ __('What you said') }}"></audio>

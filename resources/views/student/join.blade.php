@@ -10,6 +10,8 @@
             @endif
             <form action="{{ route('join.in') }}" method="post" novalidate>
                 @csrf
+                {{-- Enter in a field joins with what was typed, not as the first of the class list. --}}
+                <button class="visually-hidden" tabindex="-1" aria-hidden="true">{{ __('Join') }}</button>
                 @php($codeProblem = $problem ?? $errors->first('code'))
                 <div class="mb-3">
                     <label for="code">{{ __('Join code') }}</label>

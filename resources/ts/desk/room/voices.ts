@@ -26,7 +26,7 @@ export function listenToVoices(desk: Desk, grid: Grid, closeUp: CloseUp, lead: L
         }).allow(true);
     }
     if (document.querySelector('#live-desk') !== null) {
-        const live = new LiveTalk(desk, (seat) => grid.ofSeat(seat)?.nameShown ?? '');
+        const live = new LiveTalk(desk, (seat) => grid.ofSeat(seat)?.nameOf(seat) ?? '');
         actions.add({
             'talk-live': ({ dataset: { seat } }) => {
                 const { shown } = closeUp;

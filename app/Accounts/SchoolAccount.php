@@ -67,7 +67,12 @@ final class SchoolAccount
         return self::told(function () use ($request, $code): string {
             $provider = $this->provider();
             $nonce = Str::random(32);
-            $address = $provider->getAuthorizationUrl(['nonce' => $nonce, 'scope' => self::SCOPES]);
+            $address = $provider->getAuthorizationUrl([
+                'nonce' => $nonce,
+                'scope' => self::SCOPES,
+                // A device of the school's may remember who signed in before.
+                'prompt' => 'select_account',
+            ]);
             $request->session()->put(self::ON_THE_WAY, [
                 'state' => $provider->getState(),
                 'nonce' => $nonce,

@@ -153,6 +153,19 @@ final class ClassTest extends BrowserTestCase
         $this->seesPictures([$screen, $phone], 4);
         // Drawn over the first, made larger for everybody, and its replay.
         $desk->press('u')->find('#talking [data-ready]');
+        // It has the desk's whole middle, and the work lies exactly where its page is.
+        $desk->until(
+            fn (): bool => $desk->run(
+                <<<'JS'
+                const box = (selector) => document.querySelector(selector).getBoundingClientRect();
+                const [whole, talking] = [box('.desk-middle'), box('#talking')];
+                const [paper, picture] = [box('#talking .page-paper'), box('#talking .talking-sheet img')];
+                return talking.width === whole.width && picture.width > 100 &&
+                    ['left', 'top', 'width', 'height'].every((one) => Math.abs(paper[one] - picture[one]) < 2);
+                JS
+            ) === true,
+            'the work on its page',
+        );
         $desk->draw('#talking .page-paper', [[0.3, 0.3], [0.5, 0.5], [0.7, 0.3]]);
         foreach ([$screen, $phone] as $page) {
             $page->until(

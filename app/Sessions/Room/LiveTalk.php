@@ -23,8 +23,8 @@ use Illuminate\Support\Str;
  */
 final readonly class LiveTalk
 {
-    /** So long the student's page asks. */
-    public const ASKS_S = 45;
+    /** So long the student's page asks; the desk gives up a little sooner, and says so. */
+    public const ASKS_S = 60;
 
     /** A talk of which nobody says that it ended is over then. */
     private const LONGEST_S = 3_600;

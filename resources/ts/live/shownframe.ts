@@ -103,7 +103,7 @@ export class ShownFrame {
         }
         this.label();
         this.look();
-        const played = JSON.stringify(item.replay);
+        const played = JSON.stringify([item.replay, item.isSpoken]);
         if (played !== this.played) {
             this.played = played;
             void this.play();

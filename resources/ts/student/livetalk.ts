@@ -12,6 +12,9 @@ export interface Told {
     sdp: string;
 }
 
+/** App\Sessions\Room\LiveTalk::ASKS_S: a desk that went away says nothing any more. */
+const ASKS_MS = 60_000;
+
 interface Around {
     address: string;
     words: StudentWords;
@@ -27,6 +30,7 @@ export class LiveTalk {
     private line: VoiceLine | null = null;
     private talk: { id: string; name: string } | null = null;
     private isAccepting = false;
+    private timer = 0;
 
     constructor(private readonly around: Around) {
         this.bar = new TalkBar('live-talk', {
@@ -52,6 +56,7 @@ export class LiveTalk {
         if (told !== null && !told.isOn && this.talk === null) {
             this.talk = told;
             this.bar.show('asked', fill(words.live_asks, { name: told.name }));
+            this.timer = window.setTimeout(() => this.leave(''), ASKS_MS);
             if (mayChime) {
                 chime();
             }
@@ -72,6 +77,7 @@ export class LiveTalk {
             return;
         }
         this.isAccepting = true;
+        window.clearTimeout(this.timer);
         around.begun();
         this.bar.show('connecting', fill(around.words.live_connecting, { name: talk.name }));
         const microphone = await navigator.mediaDevices.getUserMedia({ audio: true }).catch(() => null);
@@ -79,6 +85,7 @@ export class LiveTalk {
             this.isAccepting = false;
             around.say(around.words.talk_no_microphone);
             this.bar.show('asked', fill(around.words.live_asks, { name: talk.name }));
+            this.timer = window.setTimeout(() => this.leave(''), ASKS_MS);
             return;
         }
         let line: VoiceLine | null = null;
@@ -122,6 +129,7 @@ export class LiveTalk {
 
     private leave(said: string): void {
         const { hasFocus } = this.bar;
+        window.clearTimeout(this.timer);
         this.line?.close();
         this.line = null;
         this.talk = null;

@@ -5,7 +5,7 @@ import { fill } from '../../page';
 import type { LiveTold } from '../../protocol/desk';
 import type { Desk } from '../shell/desk';
 
-/** App\Sessions\Room\LiveTalk::ASKS_S. */
+/** Less than App\Sessions\Room\LiveTalk::ASKS_S: who is asked no more is told so. */
 const ASKS_MS = 45_000;
 
 /** The teacher talks with one student from page to page; the rest of the class does not hear it. */

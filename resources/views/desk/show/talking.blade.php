@@ -1,5 +1,5 @@
 {{-- What the class sees, on the desk: drawn over, pointed at, made larger for everybody. --}}
-<section id="talking" class="lead bench talking" aria-labelledby="talking-title" hidden>
+<section id="talking" class="lead-bench bench talking" aria-labelledby="talking-title" hidden>
     <div class="lead-head">
         <h2 id="talking-title">{{ __('What the class sees') }}</h2>
         <div id="talking-which" class="talking-which" role="group"

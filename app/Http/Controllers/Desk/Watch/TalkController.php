@@ -64,11 +64,17 @@ final class TalkController
     }
 
     /** A teacher takes back what a teacher said. */
-    public function remove(LiveSession $session, string $canvas, string $talk, TalkOver $talks): JsonResponse
-    {
+    public function remove(
+        LiveSession $session,
+        string $canvas,
+        string $talk,
+        TalkOver $talks,
+        ShowToClass $shown,
+    ): JsonResponse {
         $found = $this->find($session, $canvas, $talk);
         abort_unless($found->isByTeacher(), 404);
         $talks->remove($session, $found);
+        $shown->again($session);
 
         return response()->json(['said' => __('Spoken note removed.')]);
     }

@@ -33,6 +33,7 @@ use App\Http\Controllers\PictureController;
 use App\Http\Controllers\Plans\DrawingController;
 use App\Http\Controllers\Plans\EditController;
 use App\Http\Controllers\Plans\PlanController;
+use App\Http\Controllers\Plans\PracticeController;
 use App\Http\Controllers\Plans\TakeInController;
 use App\Http\Controllers\PlotController;
 use App\Http\Controllers\Screen\ClassScreenController;
@@ -85,6 +86,7 @@ Route::prefix('/plan/{plan}')
         Route::post('/prompt/{prompt}/place', [EditController::class, 'place'])->name('plan.prompt.place');
         Route::get('/prompt/{prompt}/canvas', [DrawingController::class, 'canvas'])->name('plan.canvas');
         Route::get('/prompt/{prompt}/picture.png', [DrawingController::class, 'picture'])->name('plan.picture');
+        Route::get('/prompt/{prompt}/practice', [PracticeController::class, 'preview'])->name('plan.practice');
         Route::post('/operations', [DrawingController::class, 'operations'])->name('plan.operations');
         Route::get('/canvas/{canvas}/log', [DrawingController::class, 'log'])->name('plan.log');
         Route::post('/bring-in', [DrawingController::class, 'bringIn'])
@@ -155,6 +157,9 @@ Route::prefix('/desk/{session}')
         Route::post('/canvas/{canvas}/talk/{talk}/show', [TalkController::class, 'show'])
             ->middleware([May::route(Deed::ChooseScreen), May::route(Deed::SeeWork)])
             ->name('desk.talk.show');
+        Route::post('/canvas/{canvas}/talk/{talk}/line-up', [TalkController::class, 'lineUp'])
+            ->middleware(May::route(Deed::LineUp))
+            ->name('desk.talk.line-up');
         Route::get('/canvas/{canvas}/talk/{talk}.webm', [TalkController::class, 'sound'])
             ->middleware(May::route(Deed::SeeWork))
             ->name('desk.talk.sound');

@@ -16,8 +16,10 @@ use App\Http\Controllers\Desk\Work\HandOutController;
 use App\Http\Controllers\Desk\Work\TrayController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JoinController;
+use App\Http\Controllers\OwnAccountController;
 use App\Http\Controllers\Plans\LibraryController;
 use App\Http\Controllers\Plans\PlanController;
+use App\Http\Controllers\Plans\PracticeController;
 use App\Http\Controllers\Plans\TakeOutController;
 use App\Http\Controllers\SchoolAccountController;
 use App\Http\Controllers\SchoolRecordsController;
@@ -122,6 +124,17 @@ Route::middleware(IsTeacher::class)->group(function (): void {
         ->middleware('throttle:account')
         ->name('account.sign-in');
     Route::post('/account/sign-out', [AccountController::class, 'signOut'])->name('account.sign-out');
+    Route::post('/account/name', [OwnAccountController::class, 'name'])->name('account.name');
+    Route::post('/account/address', [OwnAccountController::class, 'address'])
+        ->middleware('throttle:account')
+        ->name('account.address');
+    Route::post('/account/password', [OwnAccountController::class, 'password'])
+        ->middleware('throttle:account')
+        ->name('account.password');
+    Route::post('/account/devices', [OwnAccountController::class, 'signOutDevices'])->name('account.devices');
+    Route::delete('/account', [OwnAccountController::class, 'delete'])
+        ->middleware('throttle:account')
+        ->name('account.delete');
 });
 Route::get('/invitation/{token}', [AccountController::class, 'invited'])
     ->middleware('throttle:link')
@@ -149,6 +162,7 @@ Route::prefix('/plan/{plan}')
         Route::delete('/', [LibraryController::class, 'delete'])->name('plan.delete');
         Route::post('/duplicate', [LibraryController::class, 'duplicate'])->name('plan.duplicate');
         Route::post('/archive', [LibraryController::class, 'archive'])->name('plan.archive');
+        Route::get('/prompt/{prompt}/practice/print', [PracticeController::class, 'print'])->name('plan.practice.print');
         Route::get('/start', [PlanController::class, 'beforeStart'])->name('plan.start');
         Route::post('/start', [PlanController::class, 'start'])
             ->middleware('throttle:start')

@@ -12,6 +12,10 @@ use Illuminate\Support\Facades\DB;
 /** A device becomes a teacher's. What was made on it before, without an account, comes along. */
 final class JoinTeachers
 {
+    private const OF_A_TEACHER = [
+        'plans', 'rosters', 'intakes', 'plan_edits', 'checks', 'acts', 'devices', 'messages', 'talk_throughs',
+    ];
+
     public function signIn(Request $request, Teacher $teacher): void
     {
         $before = CurrentTeacher::of($request);
@@ -38,11 +42,12 @@ final class JoinTeachers
     private function takeOver(Teacher $from, Teacher $to): void
     {
         DB::transaction(static function () use ($from, $to): void {
-            foreach (['plans', 'rosters', 'intakes', 'plan_edits', 'checks', 'acts', 'devices'] as $table) {
+            foreach (self::OF_A_TEACHER as $table) {
                 DB::table($table)
                     ->where('teacher_id', $from->id)
                     ->update(['teacher_id' => $to->id]);
             }
+            DB::table('seats')->where('taken_by_id', $from->id)->update(['taken_by_id' => $to->id]);
             foreach (['desk_rights' => 'live_session_id', 'plan_rights' => 'plan_id'] as $table => $column) {
                 $held = DB::table($table)->where('teacher_id', $to->id)->pluck($column);
                 DB::table($table)

@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Models\Teachers\Device;
 use App\Models\Teachers\Teacher;
+use Crag\Session\Door\DeviceKind;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Str;
@@ -27,16 +28,25 @@ final class CurrentTeacher
 
     public static function of(Request $request): ?Teacher
     {
+        return self::device($request)?->teacher;
+    }
+
+    /** The device itself. */
+    public static function device(Request $request): ?Device
+    {
         $token = $request->cookie(self::COOKIE);
 
-        return is_string($token) ? Device::query()->with('teacher')->find(hash('sha256', $token))?->teacher : null;
+        return is_string($token) ? Device::query()->with('teacher')->find(hash('sha256', $token)) : null;
     }
 
     /** This device is the teacher's from now on. */
     public static function remember(Teacher $teacher): void
     {
         $token = Str::random(40);
-        $teacher->devices()->create(['token_hash' => hash('sha256', $token)]);
+        $teacher->devices()->create([
+            'token_hash' => hash('sha256', $token),
+            'kind' => DeviceKind::of((string) request()->userAgent())->value,
+        ]);
         Cookie::queue(Cookie::make(self::COOKIE, $token, self::MINUTES));
     }
 

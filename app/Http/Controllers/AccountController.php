@@ -38,6 +38,8 @@ final readonly class AccountController
             'teacher' => CurrentTeacher::found($request),
             'mayMake' => self::mayMake($request),
             'who' => WhoTeaches::here(),
+            'devices' => CurrentTeacher::found($request)->devices()->orderByDesc('updated_at')->get(),
+            'here' => CurrentTeacher::device($request)?->token_hash,
         ]);
     }
 

@@ -18,7 +18,9 @@ final class IsTeacher
 {
     public function handle(Request $request, Closure $next): Response
     {
-        $teacher = CurrentTeacher::of($request);
+        $device = CurrentTeacher::device($request);
+        $device?->used();
+        $teacher = $device?->teacher;
         $request->attributes->set(
             'teacher',
             $teacher ?? ($request->isMethodSafe() ? new Teacher() : CurrentTeacher::orNew($request, '')),

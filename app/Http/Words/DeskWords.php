@@ -61,6 +61,7 @@ final class DeskWords
                 'pass_at' => __(':n of :all'),
                 'sorted' => __(':n of :all in the right place'),
                 'tasks' => __(':n of :all tasks done'),
+                'practice_right' => __(':n of :all tasks right'),
                 'tasks_all' => __(':n of :all have done every task'),
                 'nothing_shown' => __('Nothing is being shown yet: choose a canvas in the line-up first.'),
                 'lead_canvas' => __('Lead canvas'),

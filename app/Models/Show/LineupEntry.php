@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $prompt_id
  * @property string $canvas_id
  * @property string $page
+ * @property ?string $talk_id  what is said about it, with which it is shown
  * @property int $n  its place among those of the prompt
  * @property int $at_operation
  * @property string $caption  why this one: for teachers alone

@@ -11,6 +11,7 @@ use App\Models\LiveSession;
 use App\Models\Show\LineupEntry;
 use App\Models\Show\Showcase;
 use App\Models\Show\ShowcaseItem;
+use App\Models\TalkThrough;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Support\Facades\DB;
 
@@ -25,11 +26,12 @@ final readonly class LineUp
      * A page of each canvas as it is now; what is there already takes the present moment.
      *
      * @param  list<array{Canvas, string}>  $chosen  canvases and the ids of their pages
+     * @param  ?TalkThrough  $talk  what is said about them, where it is shown with that
      * @return list<LineupEntry>
      */
-    public function add(LiveSession $session, array $chosen, bool $withNotes): array
+    public function add(LiveSession $session, array $chosen, bool $withNotes, ?TalkThrough $talk = null): array
     {
-        return DB::transaction(function () use ($session, $chosen, $withNotes): array {
+        return DB::transaction(function () use ($session, $chosen, $withNotes, $talk): array {
             $entries = [];
             foreach ($chosen as [$canvas, $page]) {
                 $last = LineupEntry::query()->where('prompt_id', $canvas->prompt_id)->max('n');
@@ -37,7 +39,11 @@ final readonly class LineUp
                     ['prompt_id' => $canvas->prompt_id, 'canvas_id' => $canvas->id, 'page' => $page],
                     ['live_session_id' => $session->id, 'n' => (is_numeric($last) ? (int) $last : 0) + 1],
                 );
-                $entry->fill(['at_operation' => $canvas->operation_count, 'with_notes' => $withNotes])->save();
+                $entry->fill([
+                    'at_operation' => $canvas->operation_count,
+                    'with_notes' => $withNotes,
+                    'talk_id' => $talk?->id,
+                ])->save();
                 $entries[] = $entry;
             }
             $this->tell($session);

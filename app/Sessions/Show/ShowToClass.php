@@ -63,7 +63,7 @@ final readonly class ShowToClass
                     'with_notes' => $entry->with_notes,
                     'names' => $entry->names,
                     'lineup_entry_id' => $entry->id,
-                ],
+                ] + ($entry->talk_id === null ? [] : self::spoken($entry->talk_id)),
                 array_slice($entries, 0, Showcase::MOST),
             ),
         );
@@ -87,11 +87,14 @@ final readonly class ShowToClass
                 'canvas_id' => $talk->canvas_id,
                 'page' => $talk->page(),
                 'at_operation' => $talk->canvas->operation_count,
-                'talk_id' => $talk->id,
-                'replay_from_ms' => Clock::ms(),
-                'replay_speed' => 1,
-            ],
+            ] + self::spoken($talk->id),
         ]);
+    }
+
+    /** @return array{talk_id: string, replay_from_ms: int, replay_speed: int} its voice begins as it is shown */
+    private static function spoken(string $talk): array
+    {
+        return ['talk_id' => $talk, 'replay_from_ms' => Clock::ms(), 'replay_speed' => 1];
     }
 
     /** One more beside what is shown now: the teacher's own canvas. */

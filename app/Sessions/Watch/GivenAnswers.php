@@ -9,6 +9,7 @@ use App\Models\Prompt;
 use App\Models\Seat;
 use App\Sessions\Room\EachSeat;
 use Crag\Canvas\Log\OperationKind;
+use Crag\Practice\PracticeSheet;
 use Crag\Prompt\Question\Question;
 use Crag\Watch\AnswerGroups;
 use Illuminate\Support\Collection;
@@ -30,7 +31,7 @@ final class GivenAnswers
         Collection $canvases,
         array &$unreadable = [],
     ): AnswerGroups {
-        if ($prompt->value()->questions === []) {
+        if ($prompt->value()->common() === []) {
             return AnswerGroups::among([]);
         }
         $rows = [];
@@ -86,7 +87,8 @@ final class GivenAnswers
         $given = [];
         foreach ($prompt->forSeat($seat)->questions as $question) {
             $answer = $isTyped ? $latest[$question->id] ?? null : $canvas->scene()->answerTo($question);
-            if ($answer !== null) {
+            // Of a practice sheet it is counted how many are right: PracticeWork.
+            if ($answer !== null && ! PracticeSheet::isTask($question)) {
                 $given[] = [$seat->id, $question, $answer];
             }
         }

@@ -71,6 +71,7 @@ final readonly class Watching
         $aspect = $prompt->value()->aspects()[0];
         $sorted = $prompt->isCovered() ? [] : SortedWork::on($prompt, $canvases);
         $tasks = $prompt->isCovered() ? [] : TaskWork::on($prompt, $seats, $canvases);
+        $practice = $prompt->isCovered() ? [] : PracticeWork::on($prompt, $seats, $canvases);
         $talks = DB::table('talk_throughs')
             ->whereIn('canvas_id', $canvases->pluck('id'))
             ->groupBy('canvas_id')
@@ -90,6 +91,7 @@ final readonly class Watching
                     $since,
                     $sorted,
                     $tasks,
+                    $practice,
                     $talks,
                 ): array {
                     $canvas = $canvases->get($seat->id);
@@ -111,6 +113,7 @@ final readonly class Watching
                         'hand' => $one->hasHandUp,
                         'sorted' => $sorted[$seat->id] ?? null,
                         'tasks' => $tasks[$seat->id] ?? null,
+                        'practice' => $practice[$seat->id] ?? null,
                         // What was said about it.
                         'talks' => $canvas === null || $one->isCovered ? 0 : (int) ($talks[$canvas->id] ?? 0),
                     ];

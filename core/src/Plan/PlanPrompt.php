@@ -10,6 +10,7 @@ use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Maths\Parsing\UnreadableMaths;
 use Crag\Plan\Task\Task;
+use Crag\Practice\PracticeSheet;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\InvalidPrompt;
 use Crag\Prompt\LookFor;
@@ -30,7 +31,8 @@ use Crag\Prompt\Values\Values;
  * "minutes": null or 1 to 600, "look_for": {"steps", "words", "slips"}, "skills": […],
  * "aspects": what is checked, {"name", "levels"} each; none for Strata alone, "asks": quick asks that are planned, each a
  * card (Crag\Asks\Card) or a line (Crag\Asks\AskLine), "tasks": what ticks itself (Crag\Plan\Task\Task),
- * "sharing": "each", "group" or "everyone" has a canvas; "each" where it is not said}.
+ * "sharing": "each", "group" or "everyone" has a canvas; "each" where it is not said, "practice": null or tasks of which
+ * each student has their own (Crag\Practice\PracticeSheet)}.
  */
 final readonly class PlanPrompt
 {
@@ -48,7 +50,7 @@ final readonly class PlanPrompt
     private const MOST_MINUTES = 600;
 
     /**
-     * @param  list<Question>  $questions
+     * @param  list<Question>  $questions  those that are the same for all, then a place for each task of practice
      * @param  list<string>  $skills
      * @param  list<Aspect>  $aspects
      * @param  list<Card>  $asks
@@ -66,6 +68,7 @@ final readonly class PlanPrompt
         public array $asks,
         public array $tasks = [],
         public Sharing $sharing = Sharing::Each,
+        public ?PracticeSheet $practice = null,
     ) {
     }
 
@@ -102,6 +105,7 @@ final readonly class PlanPrompt
                 throw UnreadableFields::badValue('questions', "hold the id {$question->id} twice");
             }
         }
+        $practice = $fields->isNull('practice') ? null : PracticeSheet::read($fields->object('practice'));
         $points = $fields->isNull('points') ? null : $fields->number('points', 0, self::MOST_POINTS);
         if ($points !== null && floor($points * 2) !== $points * 2) {
             throw UnreadableFields::badValue('points', 'are neither whole nor half');
@@ -109,7 +113,7 @@ final readonly class PlanPrompt
 
         return new self(
             Prompt::of($fields->text('words', self::LONGEST_PASTE), Backdrop::blank())->words,
-            $questions,
+            [...$questions, ...$practice?->places() ?? []],
             $fields->isNull('tray') ? null : ToolTray::read($fields->object('tray')),
             $points,
             $fields->isNull('minutes') ? null : $fields->whole('minutes', 1, self::MOST_MINUTES),
@@ -119,6 +123,7 @@ final readonly class PlanPrompt
             self::readAsks($fields),
             self::readTasks($fields),
             self::readSharing($fields),
+            $practice,
         );
     }
 
@@ -127,7 +132,7 @@ final readonly class PlanPrompt
     {
         return [
             'words' => $this->words,
-            'questions' => array_map(static fn (Question $question): array => $question->toArray(), $this->questions),
+            'questions' => array_map(static fn (Question $question): array => $question->toArray(), $this->common()),
             'tray' => $this->tray?->toArray(),
             'points' => $this->points,
             'minutes' => $this->minutes,
@@ -137,7 +142,16 @@ final readonly class PlanPrompt
             'asks' => array_map(static fn (Card $card): array => $card->toArray(), $this->asks),
             'tasks' => array_map(static fn (Task $task): array => $task->toArray(), $this->tasks),
             'sharing' => $this->sharing->value,
+            'practice' => $this->practice?->toArray(),
         ];
+    }
+
+    /** @return list<Question> those that are the same for all but for values */
+    public function common(): array
+    {
+        $isCommon = static fn (Question $one): bool => ! PracticeSheet::isTask($one);
+
+        return $this->practice === null ? $this->questions : array_values(array_filter($this->questions, $isCommon));
     }
 
     /** Whether it asks for a piece's state or a graph: then answers are found on canvases alone. */
@@ -291,7 +305,17 @@ final readonly class PlanPrompt
     /** As a student has it; where no values can be drawn, dots stand for them. */
     public function forStudent(string $seed, int $n): self
     {
-        return $this->filled($this->drawFor($seed, $n));
+        $mine = $this->filled($this->drawFor($seed, $n));
+
+        return $this->practice === null
+            ? $mine
+            : $mine->with($mine->words, [...$mine->common(), ...$this->practice->questions($seed, $n)]);
+    }
+
+    /** What leads to a wrong answer of a student to a task of practice, where that is known. */
+    public function slip(string $seed, int $n, Question $question, mixed $answer): ?string
+    {
+        return PracticeSheet::isTask($question) ? $this->practice?->slip($seed, $n, $question, $answer) : null;
     }
 
     /** The values that a student has; dots where none can be drawn. */
@@ -317,9 +341,18 @@ final readonly class PlanPrompt
     /** As one student has it, with the drawn values put in. */
     public function filled(Draw $draw): self
     {
-        return new self(
+        return $this->with(
             $draw->fill($this->words),
             array_map(static fn (Question $question): Question => $question->filled($draw), $this->questions),
+        );
+    }
+
+    /** @param  list<Question>  $questions */
+    private function with(string $words, array $questions): self
+    {
+        return new self(
+            $words,
+            $questions,
             $this->tray,
             $this->points,
             $this->minutes,
@@ -329,6 +362,7 @@ final readonly class PlanPrompt
             $this->asks,
             $this->tasks,
             $this->sharing,
+            $this->practice,
         );
     }
 

@@ -65,6 +65,7 @@ final class PlanTest extends TestCase
         'skills' => ['fractions'],
         'tasks' => [['do' => 'unit', 'words' => 'Write a force', 'with' => 'N']],
         'sharing' => 'group',
+        'practice' => ['family' => 'units', 'kinds' => ['length'], 'level' => 2, 'n' => 8],
     ];
 
     #[Test]

@@ -220,6 +220,15 @@ export class Tile {
         place.classList.toggle('is-whole', n === all);
     }
 
+    private showPractice(practice: [number, number] | null): void {
+        const place = element('.tile-practice', this.root);
+        place.hidden = practice === null;
+        const [n, all] = practice ?? [0, 0];
+        place.textContent = `${n}/${all}`;
+        place.title = fill(this.words.practice_right, { n, all });
+        place.classList.toggle('is-whole', n === all);
+    }
+
     private showSorted(sorted: [number, number] | null): void {
         this.sorted = sorted;
         const place = element('.tile-sorted', this.root);
@@ -252,11 +261,13 @@ export class Tile {
         hand,
         sorted,
         tasks,
+        practice = null,
         talks = 0,
     }: StateAnswer): void {
         this.showSent(isSent);
         this.showSorted(sorted);
         this.showTasks(tasks);
+        this.showPractice(practice);
         this.showTalks(talks);
         element('.tile-hand', this.root).hidden = !hand;
         this.states = this.drawingTimer === 0 ? states : drawn(states);

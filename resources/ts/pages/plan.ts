@@ -84,6 +84,7 @@ const side: Side = new Side({
     ...page,
     set,
     putUnder: (backdrop) => drawing.putUnder(backdrop),
+    say,
     where: () => `${open} ${drawing.page}`,
     refused: (backdrop, message) =>
         message === null

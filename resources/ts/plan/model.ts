@@ -27,6 +27,8 @@ export interface Fields {
     asks: Card[];
     aspects: Aspect[];
     tasks: PlannedTask[];
+    /** Tasks of which each student has their own: Crag\Practice\PracticeSheet. */
+    practice: { family: string; kinds: string[]; level: number; n: number } | null;
 }
 
 export type PlanPrompt = Fields & {

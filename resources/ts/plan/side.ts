@@ -6,6 +6,7 @@ import { reasonOf, sendFile } from '../live/http';
 import { element } from '../page';
 import { Aspects } from './aspects';
 import { Rows } from './rows';
+import { PracticeForm } from './practice';
 import { PlannedTasks } from './tasks';
 import { RunCards } from '../questions/cards';
 import type { Fields, PlanPrompt } from './model';
@@ -21,6 +22,7 @@ interface Settings {
     /** A backdrop that cannot be drawn, as it stands in the form, and why; null for one that can. */
     refused(backdrop: Backdrop, message: string | null): void;
     words: PlanWords;
+    say(sentence: string): void;
 }
 
 const LISTS = ['steps', 'words', 'slips'] as const;
@@ -38,6 +40,7 @@ export class Side {
     private readonly asks: RunCards;
     private readonly aspects: Aspects;
     private readonly tasks: PlannedTasks;
+    private readonly practice: PracticeForm;
     private readonly lists: Partial<Record<(typeof LISTS)[number], Rows>> = {};
     private tried = 0;
     /** Where "Picture" was chosen and no file has come yet: what stands there must not take the choice away. */
@@ -64,6 +67,12 @@ export class Side {
         }
         this.asks = new RunCards(element('#asks'), { ...settings, changed: (cards) => settings.set('asks', cards) });
         this.tasks = new PlannedTasks((tasks) => settings.set('tasks', tasks));
+        this.practice = new PracticeForm({
+            changed: (practice) => settings.set('practice', practice),
+            address: () => `${settings.address}/prompt/${settings.where().split(' ')[0] ?? ''}`,
+            say: settings.say,
+            words: settings.words,
+        });
         this.aspects = new Aspects((aspects) => settings.set('aspects', aspects));
         input('skills').addEventListener('input', () =>
             settings.set(
@@ -90,6 +99,7 @@ export class Side {
         this.asks.show(prompt.asks);
         this.aspects.show(prompt.aspects);
         this.tasks.show(prompt.tasks);
+        this.practice.show(prompt.practice);
         put('skills', prompt.skills.join(', '));
         const kind = prompt.tray?.kind ?? '';
         element<HTMLInputElement>(`input[name=tray][value="${kind}"]`, this.tray).checked = true;

@@ -51,6 +51,8 @@ export interface StateAnswer {
     sorted: [right: number, all: number] | null;
     /** How many of the prompt's tasks are done, and how many there are. */
     tasks: [done: number, all: number] | null;
+    /** How many tasks of a practice sheet are right, and how many there are. */
+    practice?: [right: number, all: number] | null;
     /** How many talk-throughs there are of it. */
     talks?: number;
 }

@@ -283,6 +283,7 @@ export type DeskWord =
     | 'pieces_out'
     | 'player_time'
     | 'polling'
+    | 'practice_right'
     | 'propose'
     | 'proposed'
     | 'question_n'

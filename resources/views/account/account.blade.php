@@ -8,6 +8,7 @@
                 ['name' => $teacher->name, 'email' => $teacher->email]) }}</p>
             <form method="post" action="{{ route('account.sign-out') }}">@csrf
                 <button class="btn btn-outline-slate">{{ __('Sign out on this device') }}</button></form>
+            @include('account.own')
         @else
             <p>{{ $who === App\Accounts\WhoTeaches::Anybody
                 ? __('You don’t need an account. With one, your plans, classes and sessions follow you to other devices.')
@@ -50,6 +51,7 @@
                     <p class="form-text">{{ __('Everything made on this device comes too.') }}</p>
                 </section>
             </div>
+            @if ($teacher->exists) <h2 class="mt-4">{{ __('On this device') }}</h2> @include('account.own') @endif
         @endif
     </main>
 </x-layout>

@@ -11,6 +11,7 @@
         <p class="problem" role="alert" data-refused="questions" data-of="#question-list" hidden></p>
         <p class="form-text">{{ __('Without a question, the canvas is the answer.') }}</p>
     </details>
+    @include('plans.practice')
     <details>
         <summary>{{ __('Backdrop of this page') }}</summary>
         <form id="backdrop-form" class="panel">

@@ -154,3 +154,18 @@
             aria-label="{{ __('What students read') }}">
     </li>
 </template>
+<x-window id="practice-sheets" class="practice-window" :title="__('Three students’ sheets')" :cancel="__('Close')">
+    <div id="practice-sheets-body"></div>
+    <x-slot:actions><span></span></x-slot>
+</x-window>
+<x-window id="practice-print" :title="__('Print sheets')">
+    <label for="practice-for">{{ __('Who for') }}</label>
+    <select id="practice-for" name="for" class="form-select">
+        <option value="">{{ __('Without names') }}</option>
+        @foreach ($rosters as $roster)<option value="{{ $roster->id }}">{{ $roster->name }}</option>@endforeach
+    </select>
+    <label for="practice-copies">{{ __('How many, without names') }}</label>
+    <input id="practice-copies" name="n" class="form-control" type="number" min="1" max="40" value="1">
+    <x-choice name="key" value="1" checked> {{ __('With the key, on pages of its own') }}</x-choice>
+    <x-slot:actions><button class="btn btn-go"><x-icon name="printer" /> {{ __('Print') }}</button></x-slot>
+</x-window>

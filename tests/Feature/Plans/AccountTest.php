@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Plans;
 
+use App\Models\HeldFolder;
 use App\Models\LiveSession;
+use App\Models\LoggedOperation;
+use App\Models\Message;
+use App\Models\Teachers\Plan;
+use App\Models\Teachers\Roster;
 use App\Models\Teachers\Teacher;
 use App\Plans\MakePlan;
+use App\Sessions\Life\StartSession;
 use Illuminate\Http\Request;
 use Illuminate\Mail\Mailer;
 use Illuminate\Mail\Transport\ArrayTransport;
@@ -42,7 +48,7 @@ final class AccountTest extends CragTestCase
         $this->teacher('a-laptop')
             ->rosters()
             ->create(['name' => '9L']);
-        $session = app(\App\Sessions\Life\StartSession::class)($this->teacher('a-laptop'), 'Run on the laptop');
+        $session = app(StartSession::class)($this->teacher('a-laptop'), 'Run on the laptop');
         $this->asTeacher('a-laptop')->signIn()->assertRedirect('/plans');
         $owner = $this->teacher('a-laptop');
         self::assertSame('lind@sillbeck.test', $owner->email);
@@ -50,6 +56,122 @@ final class AccountTest extends CragTestCase
         self::assertSame(['9L'], $owner->rosters()->pluck('name')->all());
         self::assertTrue($owner->mayRun($session));
         self::assertSame(1, Teacher::query()->count());
+    }
+
+    public function test_what_was_written_without_the_account_stays_the_teachers(): void
+    {
+        $this->make();
+        $laptop = $this->teacher('a-laptop');
+        $session = app(StartSession::class)($laptop, 'Run on the laptop');
+        [$seat] = $this->seat($session);
+        $this->asTeacher('a-laptop')->postJson("/desk/{$session->id}/hand", ['seat' => $seat->id, 'words' => 'Well spotted!'])
+            ->assertOk();
+        $this->signIn()->assertRedirect('/plans');
+        // Its words are not the student's own.
+        self::assertFalse(Message::query()->firstOrFail()->isFromStudent());
+    }
+
+    public function test_name_address_and_password_are_changed_each_by_itself(): void
+    {
+        $this->make();
+        $this->asTeacher()->post('/account/name', ['name' => ' Ms Lind '])->assertRedirect('/account');
+        self::assertSame('Ms Lind', $this->teacher()->name);
+        $this->post('/account/name', ['name' => ''])->assertSessionHasErrors('name');
+        $this->post('/account/address', ['new_email' => 'New@Sillbeck.test', 'address_password' => 'wrong'])
+            ->assertSessionHasErrors(['address_password' => 'That isn’t your password.']);
+        Teacher::query()->create(['name' => 'Other', 'email' => 'other@sillbeck.test']);
+        $this->post('/account/address', ['new_email' => 'other@sillbeck.test', 'address_password' => self::SECRET])
+            ->assertSessionHasErrors('new_email');
+        $this->post('/account/address', ['new_email' => 'New@Sillbeck.test', 'address_password' => self::SECRET])
+            ->assertSessionHasNoErrors();
+        $teacher = $this->teacher()->refresh();
+        self::assertSame('new@sillbeck.test', $teacher->email);
+        $before = $teacher->return_key;
+        $this->post('/account/password', ['old_password' => 'wrong', 'new_password' => 'another long secret'])
+            ->assertSessionHasErrors('old_password');
+        $this->post('/account/password', ['old_password' => self::SECRET, 'new_password' => 'short'])
+            ->assertSessionHasErrors('new_password');
+        self::assertTrue(Hash::check(self::SECRET, (string) $teacher->refresh()->password));
+        $this->post('/account/password', ['old_password' => self::SECRET, 'new_password' => 'another long secret'])
+            ->assertSessionHasNoErrors();
+        $teacher->refresh();
+        self::assertTrue(Hash::check('another long secret', (string) $teacher->password));
+        self::assertNotSame($before, $teacher->return_key);
+        $this->travel(2)->minutes();
+        for ($try = 0; $try < 6; $try++) {
+            $this->post('/account/password', ['old_password' => 'wrong', 'new_password' => 'another long secret']);
+        }
+        $this->post('/account/password', ['old_password' => 'another long secret', 'new_password' => 'a third long secret'])
+            ->assertSessionHasErrors(['old_password' => 'Too many tries. Wait a minute, then try again.']);
+    }
+
+    public function test_devices_are_listed_and_signed_out(): void
+    {
+        $this->make();
+        foreach (['Mozilla/5.0 (iPhone; CPU iPhone OS 19_0)', 'Mozilla/5.0 (X11; Linux x86_64)'] as $agent) {
+            $this->asNobody()->withHeader('User-Agent', $agent)->signIn();
+        }
+        $teacher = $this->teacher();
+        self::assertSame(3, $teacher->devices()->count());
+        $this->asTeacher()->get('/account')->assertOk()->assertSee('Phone')->assertSee('(this one)');
+        $phone = $teacher->devices()->where('kind', 'phone')->firstOrFail();
+        $this->post('/account/devices', ['device' => 'nothing'])->assertSessionHas('said', 'No other device was signed in.');
+        $this->post('/account/devices', ['device' => $phone->publicId()])->assertSessionHas('said', 'One device is signed out.');
+        self::assertSame(2, $teacher->devices()->count());
+        // All the others; this one stays, whatever is named.
+        $this->post('/account/devices')->assertSessionHas('said', 'One device is signed out.');
+        $this->post('/account/devices', ['device' => $teacher->devices()->firstOrFail()->publicId()]);
+        self::assertSame(1, $teacher->devices()->count());
+        $this->get('/account')->assertSee('(this one)');
+        // Another teacher's device is nobody's business.
+        $other = $this->teacher('another-teacher');
+        $this->post('/account/devices', ['device' => $other->devices()->firstOrFail()->publicId()]);
+        self::assertSame(1, $other->devices()->count());
+    }
+
+    public function test_a_teacher_deletes_everything_and_nothing_of_a_colleagues(): void
+    {
+        $this->make();
+        $teacher = $this->teacher();
+        $plan = app(MakePlan::class)->empty($teacher, 'Levers');
+        $folder = HeldFolder::of('plans', $plan->id);
+        $teacher->rosters()->create(['name' => '9B']);
+        $own = $this->newSession('Own');
+        [$seat, $token] = $this->seat($own);
+        $this->appendAs($seat, $token, $this->stroke())->assertOk();
+        $colleague = $this->teacher('a-colleague');
+        $shared = app(StartSession::class)($colleague, 'Shared');
+        $shared->teachers()->attach($teacher->id, ['role' => 'colleague']);
+        [$student] = $this->seat($shared, 'Wren');
+        $this->asTeacher()->postJson("/desk/{$shared->id}/hand", ['seat' => $student->id, 'words' => 'Well spotted!'])->assertOk();
+        $this->delete('/account', ['delete_password' => 'wrong'])->assertSessionHasErrors('delete_password');
+        self::assertTrue($teacher->refresh()->hasAccount());
+        $this->delete('/account', ['delete_password' => self::SECRET])->assertRedirect('/');
+        self::assertSame(['Shared'], LiveSession::query()->pluck('title')->all());
+        self::assertSame(0, LoggedOperation::query()->count());
+        self::assertSame(0, Plan::query()->count());
+        self::assertSame(0, Roster::query()->count());
+        self::assertDirectoryDoesNotExist($folder);
+        self::assertNull(Teacher::query()->where('email', 'lind@sillbeck.test')->first());
+        // The colleague's class and what was written there stay, and nobody gets in with the old ways.
+        self::assertFalse(Message::query()->firstOrFail()->isFromStudent());
+        $this->asTeacher()->get("/desk/{$shared->id}")->assertForbidden();
+        $this->asNobody()->signIn()->assertSessionHasErrors('email');
+        $this->get('/back/'.$teacher->id.'/')->assertNotFound();
+    }
+
+    public function test_what_was_made_without_an_account_is_deleted_by_saying_so(): void
+    {
+        app(MakePlan::class)->empty($this->teacher(), 'Levers');
+        $this->asTeacher()->get('/account')->assertOk()->assertSee('Yes, everything that was made on this device');
+        $this->delete('/account')->assertSessionHasErrors('sure');
+        self::assertSame(1, Plan::query()->count());
+        $this->delete('/account', ['sure' => '1'])->assertRedirect('/');
+        self::assertSame([0, 0], [Plan::query()->count(), Teacher::query()->count()]);
+        // Whoever is nobody has nothing to change.
+        $this->asNobody()->get('/account')->assertOk()->assertDontSee('Delete everything');
+        $this->post('/account/address', ['new_email' => 'a@sillbeck.test', 'address_password' => 'x'])->assertConflict();
+        $this->post('/account/devices')->assertConflict();
     }
 
     public function test_wrong_passwords_are_refused_and_counted(): void

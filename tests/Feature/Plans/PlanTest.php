@@ -153,6 +153,7 @@ final class PlanTest extends CragTestCase
             ],
             'tasks' => [['do' => 'arrow', 'words' => '', 'with' => '']],
             'sharing' => 'group',
+            'practice' => ['family' => 'units', 'kinds' => ['length'], 'level' => 2, 'n' => 8],
         ];
         foreach ($fields as $field => $value) {
             $this->edit($prompt, $field, $prompt->refresh()->value()->toArray()[$field], $value)->assertOk();

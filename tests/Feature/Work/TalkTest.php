@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Work;
 
 use App\Live\Clock;
+use App\Models\Show\LineupEntry;
 use App\Models\TalkThrough;
 use Crag\Session\Room\TalkLimits;
 use Illuminate\Testing\TestResponse;
@@ -234,6 +235,26 @@ final class TalkTest extends OneStudentTestCase
         // A helper shows nothing to the class.
         $this->session->teachers()->attach($this->teacher('a-helper')->id, ['role' => 'helper']);
         $this->asTeacher('a-helper')->postJson("{$at}/show")->assertForbidden();
+    }
+
+    public function test_it_stands_in_the_line_up_and_is_shown_with_its_voice_when_its_turn_comes(): void
+    {
+        $this->send(self::voice())->assertOk();
+        $talk = TalkThrough::query()->firstOrFail();
+        $at = "/desk/{$this->session->id}/canvas/{$talk->canvas_id}/talk/{$talk->id}";
+        $this->asTeacher()->postJson("{$at}/line-up")->assertOk();
+        $entry = LineupEntry::query()->firstOrFail();
+        self::assertSame($talk->id, $entry->talk_id);
+        $this->get("/desk/{$this->session->id}/bands")->assertSee('with its voice');
+        $this->postJson("/desk/{$this->session->id}/line-up/{$entry->id}/show")->assertOk();
+        $item = $this->getJson("/desk/{$this->session->id}/talk")->json('items.0');
+        self::assertTrue($item['isSpoken']);
+        self::assertNotNull($item['replay']);
+        // The page alone again: it is shown as it is, without a voice.
+        $this->postJson("/desk/{$this->session->id}/line-up", ['chosen' => [['canvas' => $talk->canvas_id]]])->assertOk();
+        self::assertNull($entry->refresh()->talk_id);
+        $this->postJson("/desk/{$this->session->id}/line-up/{$entry->id}/show")->assertOk();
+        self::assertFalse($this->getJson("/desk/{$this->session->id}/talk")->json('items.0.isSpoken'));
     }
 
     public function test_the_lead_canvas_is_explained_by_those_who_run_the_session(): void

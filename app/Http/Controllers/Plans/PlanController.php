@@ -45,6 +45,7 @@ final readonly class PlanController
             'plan' => $plan,
             'teacher' => CurrentTeacher::found($request),
             'ready' => $ready->all(),
+            'rosters' => CurrentTeacher::found($request)->rosters()->get(),
             'intake' => Intake::query()
                 ->where('plan_id', $plan->id)
                 ->where('state', JobState::Chosen)

@@ -24,6 +24,8 @@
                 @if ($entry->canvas->seat->keeps_back) <span class="keeps-back"
                     title="{{ __('Asks not to be shown') }}"><x-icon name="eye-slash" /></span><span
                     class="visually-hidden">{{ __('asks not to be shown') }}</span>@endif
+                @if ($entry->talk_id !== null) <x-icon name="mic" /><span
+                    class="visually-hidden">{{ __('with its voice') }}</span>@endif
                 @if ($entry->with_notes) <x-icon name="journal-text" /><span
                     class="visually-hidden">{{ __('with private notes') }}</span>@endif</button>
             <button class="btn btn-icon" data-do="entry"

@@ -15,6 +15,10 @@
                         data-maths="{{ $question->asked->written($given) }}">{{ $question->asked->written($given) }}</b>
                     @if ($verdict !== null) <span class="answers-outcome">{{ __($verdict->outcome->word()) }}</span>
                         @endif
+                    @if ($verdict?->outcome === Crag\Maths\Comparing\Outcome::Wrong)
+                        @php($slip = $prompt->slip($canvas->prompt_id, $canvas->seat->n, $question, $given))
+                        @if ($slip !== null) <span class="form-text">{{ __('Perhaps: :slip', ['slip' => __($slip)]) }}</span> @endif
+                    @endif
                     @if ($verdict?->why) <span class="form-text">{{ __($verdict->why) }}</span> @endif
                 @endif
                 @if ($question->asked->hasKey()) <span

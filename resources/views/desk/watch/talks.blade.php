@@ -15,6 +15,9 @@
                         @if ($talk->isByTeacher()) <span dir="auto">{{ $talk->speaker }}</span>
                         @else <x-seat-name :seat="$talk->seat" /> @endif {{ $talk->length() }}</button>
                 @endif
+                @if (! $isLead && $deeds->may(Deed::LineUp)) <button class="btn btn-icon" data-post="{{ $at }}/line-up"
+                    data-body="{}" title="{{ __('Add it to the line-up, with its voice') }}"><x-icon name="collection" /><span
+                    class="visually-hidden">{{ __('Add it to the line-up, with its voice') }}</span></button> @endif
                 @if ($deeds->may(Deed::ChooseScreen)) <button class="btn btn-icon" data-post="{{ $at }}/show"
                     data-body="{}" title="{{ __('Play it to the class') }}"><x-icon name="easel" /><span
                     class="visually-hidden">{{ __('Play it to the class') }}</span></button> @endif

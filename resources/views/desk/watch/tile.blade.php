@@ -23,6 +23,7 @@
                 <span class="tile-talks" hidden><x-icon name="mic" /><span class="visually-hidden"></span></span>
                 <span class="tile-sorted" hidden></span>
                 <span class="tile-tasks" hidden></span>
+                <span class="tile-practice" hidden></span>
                 <span class="tile-state"><span class="shape" aria-hidden="true"></span><span
                     class="tile-state-words"></span><span class="tile-state-short" aria-hidden="true"></span></span>
                 <span class="tile-mark" aria-hidden="true"></span>

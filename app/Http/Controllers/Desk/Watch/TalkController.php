@@ -13,6 +13,7 @@ use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
 use App\Models\TalkThrough;
+use App\Sessions\Show\LineUp;
 use App\Sessions\Show\ShowToClass;
 use App\Sessions\Work\TalkOver;
 use Crag\Canvas\Log\Replay;
@@ -90,6 +91,16 @@ final class TalkController
     public function sound(LiveSession $session, string $canvas, string $talk): BinaryFileResponse
     {
         return Recording::played($this->find($session, $canvas, $talk));
+    }
+
+    /** Into the line-up, to be shown with its voice when its turn comes. */
+    public function lineUp(LiveSession $session, string $canvas, string $talk, LineUp $lineUp): JsonResponse
+    {
+        $found = $this->find($session, $canvas, $talk);
+        abort_if($found->canvas->seat_id === null, 404);
+        $lineUp->add($session, [[$found->canvas, $found->page()]], false, $found);
+
+        return response()->json(['said' => __('It’s in the line-up, with its voice.')]);
     }
 
     /** As the replay of a canvas is told, each step at the moment of the recording at which it was made. */

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Browser\Page;
+use Tests\Support\BrowserTestCase;
+
+/** Practice from the editor to the class: chosen, looked at, printed, answered by two with numbers of their own. */
+final class PracticeTest extends BrowserTestCase
+{
+    public function test_a_teacher_sets_practice_and_each_student_has_their_own(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $teacher->click('.library-head .btn-go')->click('#plan-add');
+        $teacher->click('#practice summary')->choose('#practice-family', 'times_tables');
+        $teacher->seen('#practice-kinds');
+        // Of eleven tables two.
+        $teacher->run(
+            'for (const box of document.querySelectorAll("#practice-kinds input")) {
+                if (box.checked !== ["t7", "t8"].includes(box.value)) { box.click(); }
+            }',
+        );
+        $this->saved($teacher, '"kinds":["t7","t8"]');
+        $teacher->run('const n = document.querySelector("#practice-n"); n.value = 12; n.dispatchEvent(new Event("change", { bubbles: true }))');
+        $this->saved($teacher, '"n":12');
+        $teacher->choose('#practice-level', '2');
+        $this->saved($teacher, '"level":2');
+        $this->assertAccessible($teacher, 'practice in the editor', '#practice');
+        $teacher->click('#practice-look')->seen('#practice-sheets li');
+        self::assertCount(36, $teacher->all('#practice-sheets li'));
+        $this->assertAccessible($teacher, 'three sheets', '#practice-sheets');
+        $teacher->click('#practice-sheets [data-cancel]');
+        // It is still there when the page is loaded again, and can be taken back.
+        $teacher->driver->navigate()->refresh();
+        $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#practice-family").value') === 'times_tables', 'it');
+        self::assertSame('12', $teacher->run('return document.querySelector("#practice-n").value'));
+        $teacher->click('#plan-undo');
+        $this->saved($teacher, '"level":1');
+        $teacher->click('#plan-redo');
+        $this->saved($teacher, '"level":2');
+        $plan = (string) $this->sql('select id from plans');
+        $prompt = (string) $this->sql('select id from prompts where plan_id is not null');
+        $teacher->driver->executeScript('window.location = arguments[0]', ["/plan/{$plan}/prompt/{$prompt}/practice/print?n=2&key=1"]);
+        $teacher->until(fn (): bool => count($teacher->all('.practice-paper')) === 4, 'two sheets and two keys');
+        $this->assertAccessible($teacher, 'sheets to print');
+
+        $teacher->visit(self::$crag->address()."/plan/{$plan}/start")->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
+        $teacher->find('#grid[data-ready]');
+        $code = str_replace(' ', '', $teacher->text('.door-letters'));
+        [$wren, $ruan] = [$this->come('Wren', $code, 390, 844), $this->come('Ruan', $code)];
+        $asked = fn (Page $page): string => (string) $page->run(
+            'return [...document.querySelectorAll("#questions [data-words]")].map((one) => one.dataset.words).join()',
+        );
+        self::assertNotSame($asked($wren), $asked($ruan));
+        $this->assertAccessible($wren, 'practice on a phone', '#prompt-sheet');
+        // Each answers the first three of their own: all right, two right, and one a row too far.
+        $this->answer($wren, [0, 0, 0]);
+        $this->answer($ruan, [0, 0, 1]);
+        foreach (['Wren' => '3/12', 'Ruan' => '2/12'] as $name => $right) {
+            $teacher->until(
+                fn (): bool => str_contains((string) $teacher->run(
+                    "return [...document.querySelectorAll('.tile')].find((tile) => tile.textContent.includes('{$name}')).querySelector('.tile-practice').textContent",
+                ), $right),
+                "{$right} on {$name}’s tile",
+            );
+        }
+        $teacher->run("[...document.querySelectorAll('.tile')].find((tile) => tile.textContent.includes('Ruan')).querySelector('.tile-open').click()");
+        $teacher->waitForText('#closeup-answers', 'Perhaps: one row too far');
+        foreach ([$teacher, $wren, $ruan] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+
+    private function saved(Page $teacher, string $json): void
+    {
+        $teacher->until(
+            fn (): bool => str_contains((string) $this->sql('select details from prompts where plan_id is not null'), $json),
+            $json,
+        );
+    }
+
+    private function come(string $name, string $code, int $width = 1280, int $height = 800): Page
+    {
+        $page = $this->person($name, $width, $height)->visit(self::$crag->address()."/join/{$code}");
+        $page->type('#name', $name)->press("\u{E007}");
+        $page->find('#page-frame[data-ready]');
+        $page->seen('#questions .question');
+
+        return $page;
+    }
+
+    /** @param  list<int>  $rows  by how many rows of the table each answer is off */
+    private function answer(Page $page, array $rows): void
+    {
+        foreach ($rows as $i => $off) {
+            $page->run(
+                <<<'JS'
+                const [i, off] = arguments;
+                const question = document.querySelectorAll('#questions .question')[i];
+                const source = question.querySelector('[data-words]').dataset.words.match(/(\d+)\D+(\d+)/);
+                const [a, b] = [Number(source[1]), Number(source[2])];
+                const table = [7, 8].includes(a) ? a : b;
+                const field = question.querySelector('input');
+                field.focus();
+                field.value = String(a * b + off * table);
+                field.dispatchEvent(new Event('input', { bubbles: true }));
+                field.dispatchEvent(new Event('change', { bubbles: true }));
+                field.blur();
+                JS
+                ,
+                $i,
+                $off,
+            );
+        }
+    }
+}

@@ -23,7 +23,7 @@ final class Write
 
     public static function fraction(int $numerator, int $denominator): string
     {
-        return "\\frac{{$numerator}}{{$denominator}}";
+        return "\\dfrac{{$numerator}}{{$denominator}}";
     }
 
     /** In lowest terms, as it is typed. */

@@ -32,7 +32,7 @@ final class Fractions implements Family
     {
         $most = [1 => 6, 2 => 9, 3 => 12][$level];
         [$b, $d] = [$chance->from(2, $most), $chance->from(2, $most)];
-        [$a, $c] = [$chance->from(1, $b - 1), $chance->from(1, $d - 1)];
+        [$a, $c] = [self::below($chance, $b), self::below($chance, $d)];
 
         return match ($kind) {
             'simplify' => self::simplified($a, $b, $chance->from(2, $most)),
@@ -40,9 +40,19 @@ final class Fractions implements Family
             'divide' => self::divided($a, $b, $c, $d),
             // With one denominator at first.
             default => $level === 1
-                ? self::added($a, $b, $chance->from(1, $b - 1), $b, $chance->from(0, 1) === 1)
+                ? self::added($a, $b, self::below($chance, $b), $b, $chance->from(0, 1) === 1)
                 : self::added($a, $b, $c, $d, $chance->from(0, 1) === 1),
         };
+    }
+
+    /** A numerator with which a fraction is in lowest terms, and less than one. */
+    private static function below(Chance $chance, int $denominator): int
+    {
+        do {
+            $numerator = $chance->from(1, $denominator - 1);
+        } while (Write::gcd($numerator, $denominator) > 1);
+
+        return $numerator;
     }
 
     private static function simplified(int $a, int $b, int $times): Task
@@ -61,6 +71,8 @@ final class Fractions implements Family
     {
         $lcm = intdiv($b * $d, Write::gcd($b, $d));
         [$one, $two] = [$a * intdiv($lcm, $b), $c * intdiv($lcm, $d)];
+        // Nothing is left of a fraction less itself: no task.
+        $isSum = $isSum || $one === $two;
         if (! $isSum && $one < $two) {
             [$a, $b, $c, $d, $one, $two] = [$c, $d, $a, $b, $two, $one];
         }

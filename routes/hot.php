@@ -32,6 +32,7 @@ use App\Http\Controllers\LiveController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\Plans\DrawingController;
 use App\Http\Controllers\Plans\EditController;
+use App\Http\Controllers\Plans\GapsController;
 use App\Http\Controllers\Plans\PlanController;
 use App\Http\Controllers\Plans\PracticeController;
 use App\Http\Controllers\Plans\TakeInController;
@@ -87,6 +88,7 @@ Route::prefix('/plan/{plan}')
         Route::get('/prompt/{prompt}/canvas', [DrawingController::class, 'canvas'])->name('plan.canvas');
         Route::get('/prompt/{prompt}/picture.png', [DrawingController::class, 'picture'])->name('plan.picture');
         Route::get('/prompt/{prompt}/practice', [PracticeController::class, 'preview'])->name('plan.practice');
+        Route::get('/prompt/{prompt}/gaps', GapsController::class)->middleware('throttle:upload')->name('plan.gaps');
         Route::post('/operations', [DrawingController::class, 'operations'])->name('plan.operations');
         Route::get('/canvas/{canvas}/log', [DrawingController::class, 'log'])->name('plan.log');
         Route::post('/bring-in', [DrawingController::class, 'bringIn'])

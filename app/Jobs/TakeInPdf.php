@@ -27,6 +27,8 @@ final class TakeInPdf implements ShouldQueue
     /** What fails once fails again; only a worker that was killed is worth another try. */
     public int $maxExceptions = 1;
 
+    private const LONGEST_NAME = 120;
+
     public function __construct(private readonly string $intakeId)
     {
     }
@@ -43,14 +45,15 @@ final class TakeInPdf implements ShouldQueue
         $pages = [];
         try {
             foreach ($numbers as $number) {
-                $page = new PromptPage($this->picture($intake, $number, $storePicture)->backdrop());
+                $picture = $this->picture($intake, $number, $storePicture);
+                $page = new PromptPage($picture->backdrop());
                 if ($as === 'pages') {
                     $pages[] = $page;
                 } else {
                     $after = $edit->add(
                         $intake->plan,
                         $teacher,
-                        PreparedPrompt::saying('', PromptPages::of([$page])),
+                        PreparedPrompt::saying(self::firstLine($picture), PromptPages::of([$page])),
                         $after === '' ? null : $after,
                     )->id;
                 }
@@ -83,9 +86,26 @@ final class TakeInPdf implements ShouldQueue
     {
         $drawn = PdfPage::picture($intake->path(), $number);
         try {
-            return $storePicture($intake->plan, $drawn);
+            $stored = $storePicture($intake->plan, $drawn);
+            $stored->update(['page_words' => PdfPage::words($intake->path(), $number)]);
+
+            return $stored;
         } finally {
             unlink($drawn);
         }
+    }
+
+    /** What a page begins with is what its prompt is called; a page that is a picture has no words. */
+    private static function firstLine(Asset $page): string
+    {
+        $words = $page->page_words ?? [];
+        usort($words, static fn (array $a, array $b): int => $a[2] <=> $b[2]);
+        $first = $words[0] ?? null;
+        $line = $first === null
+            ? []
+            : array_filter($words, static fn (array $one): bool => $one[2] < $first[2] + $first[4] / 2);
+        usort($line, static fn (array $a, array $b): int => $a[1] <=> $b[1]);
+
+        return mb_substr(trim(implode(' ', array_column($line, 0)), " \t_.…"), 0, self::LONGEST_NAME);
     }
 }

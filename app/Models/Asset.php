@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
  * @property int $width
  * @property int $height
  * @property int $bytes
+ * @property ?list<array{string, int, int, int, int}> $page_words  of a PDF's page: each word with left, top, width and
+ *     height in ten-thousandths of the picture
  */
 final class Asset extends Model
 {
@@ -27,6 +29,11 @@ final class Asset extends Model
     protected $table = 'assets';
 
     protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['page_words' => 'array'];
+    }
 
     public function path(): string
     {
@@ -48,7 +55,7 @@ final class Asset extends Model
     public function copyTo(Holder $holder): self
     {
         $copy = self::query()->create(
-            [$holder->column() => $holder->holderId()] + $this->only(['mime', 'width', 'height', 'bytes']),
+            [$holder->column() => $holder->holderId()] + $this->only(['mime', 'width', 'height', 'bytes', 'page_words']),
         );
         copy($this->path(), $copy->path());
 

@@ -69,6 +69,9 @@ final readonly class BringIn
             // Only a teacher's file is given to the reader of PDFs.
             $page = $seat === null && PdfPage::is($file) ? PdfPage::picture($file, $pdfPage) : null;
             $asset = ($this->storePicture)($holder, $page ?? $file, $seat);
+            if ($page !== null) {
+                $asset->update(['page_words' => PdfPage::words($file, $pdfPage)]);
+            }
         } finally {
             unlink($file);
             if ($page !== null) {

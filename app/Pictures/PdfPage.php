@@ -14,6 +14,10 @@ final class PdfPage
 
     private const SECONDS = 20;
 
+    private const MOST_WORDS = 3_000;
+
+    private const LONGEST_WORD = 200;
+
     public static function is(string $file): bool
     {
         return str_starts_with((string) file_get_contents($file, length: 1024), '%PDF-');
@@ -70,5 +74,41 @@ final class PdfPage
         }
 
         return "{$to}.png";
+    }
+
+    /**
+     * The words that stand on it: none where it is a picture.
+     *
+     * @param  int  $page  from 1
+     * @return list<array{string, int, int, int, int}> each with left, top, width and height in ten-thousandths of it
+     */
+    public static function words(string $pdf, int $page): array
+    {
+        $told = Process::timeout(self::SECONDS)->run(['pdftotext', '-bbox', '-f', "{$page}", '-l', "{$page}", $pdf, '-']);
+        $of = '/<page width="([\d.]+)" height="([\d.]+)">/';
+        $isRead = ! $told->failed() && preg_match($of, $told->output(), $size) === 1;
+        if (! $isRead || min((float) $size[1], (float) $size[2]) <= 0) {
+            return [];
+        }
+        preg_match_all(
+            '#<word xMin="([-\d.]+)" yMin="([-\d.]+)" xMax="([-\d.]+)" yMax="([-\d.]+)">(.*?)</word>#su',
+            $told->output(),
+            $found,
+            PREG_SET_ORDER,
+        );
+        $words = [];
+        foreach (array_slice($found, 0, self::MOST_WORDS) as [, $left, $top, $right, $bottom, $text]) {
+            $across = static fn (string $x): int => (int) round(10_000 * (float) $x / (float) $size[1]);
+            $down = static fn (string $y): int => (int) round(10_000 * (float) $y / (float) $size[2]);
+            $words[] = [
+                mb_substr(html_entity_decode($text, ENT_QUOTES | ENT_XML1), 0, self::LONGEST_WORD),
+                $across($left),
+                $down($top),
+                $across($right) - $across($left),
+                $down($bottom) - $down($top),
+            ];
+        }
+
+        return $words;
     }
 }

@@ -12,14 +12,41 @@ final class SamplePdf
     /** Pages of A4 upright, each with its number on it. */
     public static function pages(int $pages): string
     {
+        return self::of(array_map(
+            static fn (int $n): string => "<text x=\"60\" y=\"120\" font-size=\"48\">Worksheet, page {$n}</text>".
+                '<path d="M60 400H500M60 600H500" stroke="#000"/>',
+            range(1, $pages),
+        ));
+    }
+
+    /** A page to be filled in: a word left out, a line to write on, a table with an empty cell, a sum, room below. */
+    public static function worksheet(): string
+    {
+        $line = static fn (int $y, string $words): string => "<text x=\"60\" y=\"{$y}\" font-size=\"14\">{$words}</text>";
+
+        return self::of([
+            $line(60, 'Levers and moments').
+                $line(110, 'A plank turns about its ____________ when a load hangs from it.').
+                $line(160, 'Name of the force').'<path d="M200 162H400" stroke="#000"/>'.
+                '<path d="M60 200H360M60 230H360M60 260H360M60 200V260M210 200V260M360 200V260" stroke="#000"/>'.
+                $line(220, 'load').'<text x="220" y="220" font-size="14">moment</text>'.$line(250, '40 N').
+                $line(310, '12 × 7 =').
+                $line(360, '1. Why does the plank tip?').
+                $line(520, 'Well done.'),
+        ]);
+    }
+
+    /** @param  list<string>  $pages  what is drawn on each, as SVG, 595 wide and 842 high */
+    private static function of(array $pages): string
+    {
         $folder = sys_get_temp_dir().'/crag-sample-'.bin2hex(random_bytes(6));
         mkdir($folder);
         $files = [];
-        for ($n = 1; $n <= $pages; $n++) {
+        foreach ($pages as $n => $drawn) {
             file_put_contents(
                 $files[] = sprintf('%s/%03d.svg', $folder, $n),
-                '<svg xmlns="http://www.w3.org/2000/svg" width="595pt" height="842pt" viewBox="0 0 595 842"><rect width="595" height="842" fill="#fff"/>'.
-                    "<text x=\"60\" y=\"120\" font-size=\"48\">Worksheet, page {$n}</text><path d=\"M60 400H500M60 600H500\" stroke=\"#000\"/></svg>",
+                '<svg xmlns="http://www.w3.org/2000/svg" width="595pt" height="842pt" viewBox="0 0 595 842">'.
+                    "<rect width=\"595\" height=\"842\" fill=\"#fff\"/>{$drawn}</svg>",
             );
         }
         (new Process(['rsvg-convert', '-f', 'pdf', '-o', "{$folder}/sheet.pdf", ...$files]))->mustRun();

@@ -1,14 +1,14 @@
 import type { PlanWords } from '../protocol/words';
 import './plain';
 import type { Backdrop } from '../canvas/model/objects';
-import { get, HttpProblem, post } from '../live/http';
+import { get, HttpProblem, post, reasonOf } from '../live/http';
 import { Notice } from '../live/notice';
 import { askWhich } from '../plan/conflict';
 import { listenToHeading } from '../plan/heading';
 import { showRefused } from '../plan/refused';
 import { element, fill, pageData } from '../page';
 import { Drawing } from '../plan/drawing';
-import type { Fields, PlanPrompt, PlanState } from '../plan/model';
+import type { Fields, PlanPrompt, PlanState, Question } from '../plan/model';
 import { Places } from '../plan/places';
 import { QuestionList } from '../plan/questions';
 import { Rail } from '../plan/rail';
@@ -80,6 +80,29 @@ const questions: QuestionList = new QuestionList({
     page: () => drawing.page,
     say,
 });
+element('#find-gaps').addEventListener('click', () => void findGaps());
+
+/** What is to be filled in on the page in view becomes questions there; one step back takes all of them away. */
+async function findGaps(): Promise<void> {
+    const prompt = open;
+    const button = element<HTMLButtonElement>('#find-gaps');
+    button.disabled = true;
+    try {
+        await saver.flush();
+        const { gaps } = await get<{ gaps: Pick<Question, 'kind' | 'words' | 'spot'>[] }>(
+            `${page.address}/prompt/${prompt}/gaps?page=${drawing.page}`,
+        );
+        if (prompt === open) {
+            const added = gaps.length === 0 ? 0 : questions.addGaps(gaps);
+            say(added === 0 ? page.words.gaps_none : fill(page.words.gaps_found, { n: added }));
+        }
+    } catch (problem) {
+        say(reasonOf(problem, page.words));
+    } finally {
+        button.disabled = false;
+    }
+}
+
 const side: Side = new Side({
     ...page,
     set,

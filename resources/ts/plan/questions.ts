@@ -15,6 +15,11 @@ interface Settings {
     say(sentence: string): void;
 }
 
+/** Crag\Plan\PlanPrompt::MOST_QUESTIONS. */
+const MOST = 40;
+/** In units: what stands nearer to a question's box has that question already. */
+const NEAR = 30;
+
 /** The list of a prompt's questions in the editor. */
 export class QuestionList {
     private readonly list = element('#question-list');
@@ -78,6 +83,33 @@ export class QuestionList {
         this.again();
     }
 
+    /**
+     * Places that were found on a worksheet, each as a question; those that have a question already are left out.
+     *
+     * @return how many were added
+     */
+    addGaps(gaps: Pick<Question, 'kind' | 'words' | 'spot'>[]): number {
+        const before = this.questions.length;
+        for (const { kind, words, spot } of gaps) {
+            const isThere = this.questions.some(
+                (one) =>
+                    one.spot !== null &&
+                    spot !== null &&
+                    one.spot.page === spot.page &&
+                    Math.abs(one.spot.x - spot.x) < NEAR &&
+                    Math.abs(one.spot.y - spot.y) < NEAR,
+            );
+            if (!isThere && this.questions.length < MOST) {
+                this.questions = [...this.questions, { ...this.blank(kind), words, spot }];
+            }
+        }
+        const added = this.questions.length - before;
+        if (added > 0) {
+            this.again();
+        }
+        return added;
+    }
+
     private pathOf(field: HTMLElement): string | null {
         const id = field.closest('li')?.dataset.question;
         return id === undefined || field.dataset.field === undefined
@@ -86,6 +118,13 @@ export class QuestionList {
     }
 
     private add(kind: Question['kind']): void {
+        this.questions = [...this.questions, this.blank(kind)];
+        this.again();
+        present(this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')).focus();
+    }
+
+    /** A new question with an id of its own. */
+    private blank(kind: Question['kind']): Question {
         const taken = new Set(this.questions.map(({ id }) => id));
         let n = this.questions.length + 1;
         while (taken.has(`q${n}`)) {
@@ -116,9 +155,7 @@ export class QuestionList {
                               form: { kind: 'any', digits: 0 },
                               ...(kind === 'number' && { tolerance: { kind: 'none', most: '' }, own_unit: false }),
                           };
-        this.questions = [...this.questions, { ...common, ...own } as Question];
-        this.again();
-        present(this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')).focus();
+        return { ...common, ...own } as Question;
     }
 
     private again(): void {

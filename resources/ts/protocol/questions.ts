@@ -3,6 +3,8 @@ export interface Spot {
     x: number;
     y: number;
     w: number;
+    /** The page says what is asked: its box shows a number alone. */
+    bare?: true;
 }
 
 export interface Choice {

@@ -487,6 +487,8 @@ export type PlanWord =
     | 'conflict'
     | 'follow'
     | 'follows'
+    | 'gaps_found'
+    | 'gaps_none'
     | 'give_up'
     | 'kind_choice'
     | 'kind_choices'

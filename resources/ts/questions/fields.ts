@@ -38,6 +38,10 @@ export function questionField(asked: Asked, n: number, settings: FieldSettings):
             Object.assign(document.createElement('span'), { className: 'visually-hidden', textContent: name }),
         );
     }
+    // The page says what is asked: the box shows its number alone, and is called by what it is about.
+    const isBare = asked.spot?.bare === true || (asked.words === '' && asked.spot !== null);
+    root.classList.toggle('is-bare', isBare);
+    words.classList.toggle('visually-hidden', isBare);
     legend.append(number, ' ', words);
     root.append(legend);
     const show =

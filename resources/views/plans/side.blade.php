@@ -8,6 +8,9 @@
             @foreach (Crag\Prompt\Question\QuestionKind::cases() as $kind)<option
                 value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
         </select>
+        <button type="button" id="find-gaps" class="btn btn-sm btn-outline-slate mt-2"
+            title="{{ __('Underscores, lines, empty cells and room below questions on this page become answer boxes') }}"><x-icon
+            name="ui-checks-grid" /> {{ __('Find the gaps on this page') }}</button>
         <p class="problem" role="alert" data-refused="questions" data-of="#question-list" hidden></p>
         <p class="form-text">{{ __('Without a question, the canvas is the answer.') }}</p>
     </details>

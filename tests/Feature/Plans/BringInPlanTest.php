@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Plans;
 
 use App\Models\Asset;
+use App\Models\Prompt;
 use App\Models\Teachers\Intake;
 use App\Models\Teachers\Plan;
 use App\Pictures\StorePicture;
@@ -177,6 +178,38 @@ final class BringInPlanTest extends CragTestCase
         $bring(4)
             ->assertUnprocessable()
             ->assertJsonFragment(['message' => 'That PDF has 3 pages, so there’s no page 4.']);
+    }
+
+    public function test_the_gaps_of_a_worksheet_are_found(): void
+    {
+        $intake = $this->take(SamplePdf::worksheet())->json('id');
+        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '1', 'as' => 'prompts'])->assertOk();
+        $prompt = $this->plan->refresh()->present()->last();
+        self::assertInstanceOf(Prompt::class, $prompt);
+        // What the page begins with is what the prompt says.
+        self::assertSame('Levers and moments', $prompt->words);
+        $at = "/plan/{$this->plan->id}/prompt/{$prompt->id}/gaps";
+        $gaps = $this->getJson("{$at}?page=0")->assertOk()->json('gaps');
+        self::assertSame(
+            [
+                ['text', 'A plank turns about its'],
+                ['text', 'Name of the force'],
+                ['text', '40 N'],
+                ['number', '12 × 7 ='],
+                ['text', ''],
+            ],
+            array_map(static fn (array $gap): array => [$gap['kind'], $gap['words']], $gaps),
+        );
+        foreach ($gaps as $gap) {
+            self::assertSame(0, $gap['spot']['page']);
+            self::assertGreaterThan($gap['spot']['x'], 1_100);
+        }
+        // On a page without a picture nothing can be found; nor by somebody else, nor on a page that is not there.
+        $empty = app(EditPlan::class)->add($this->plan, $this->teacher(), PreparedPrompt::saying('Empty'), null);
+        $this->getJson("/plan/{$this->plan->id}/prompt/{$empty->id}/gaps?page=0")->assertUnprocessable();
+        $this->getJson("{$at}?page=7")->assertUnprocessable();
+        $this->getJson($at)->assertUnprocessable();
+        $this->asTeacher('another-teacher')->getJson("{$at}?page=0")->assertForbidden();
     }
 
     public function test_a_pdf_is_looked_at_first_and_its_chosen_pages_become_pages_of_one_prompt(): void

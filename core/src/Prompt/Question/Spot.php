@@ -8,13 +8,21 @@ use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Paper;
 
-/** Where on a prompt's pages a question stands: the page from 0, the left upper corner and the width in units. */
+/**
+ * Where on a prompt's pages a question stands: the page from 0, the left upper corner and the width in units. It is
+ * bare where the page itself says what is asked: then the box shows its number alone.
+ */
 final readonly class Spot
 {
     public const NARROWEST = 80;
 
-    private function __construct(public int $page, public int $x, public int $y, public int $w)
-    {
+    private function __construct(
+        public int $page,
+        public int $x,
+        public int $y,
+        public int $w,
+        public bool $isBare,
+    ) {
     }
 
     /** @throws UnreadableFields */
@@ -27,17 +35,19 @@ final readonly class Spot
             $fields->whole('x', 0, Paper::LONGEST - self::NARROWEST),
             $fields->whole('y', 0, Paper::LONGEST - 20),
             $w,
+            $fields->has('bare') && $fields->flag('bare'),
         );
     }
 
-    /** @return array{page: int, x: int, y: int, w: int} */
+    /** @return array{page: int, x: int, y: int, w: int, bare?: true} */
     public function toArray(): array
     {
-        return ['page' => $this->page, 'x' => $this->x, 'y' => $this->y, 'w' => $this->w];
+        return ['page' => $this->page, 'x' => $this->x, 'y' => $this->y, 'w' => $this->w] +
+            ($this->isBare ? ['bare' => true] : []);
     }
 
     public function onPage(int $page): self
     {
-        return new self($page, $this->x, $this->y, $this->w);
+        return new self($page, $this->x, $this->y, $this->w, $this->isBare);
     }
 }

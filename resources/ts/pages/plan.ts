@@ -117,6 +117,7 @@ const side: Side = new Side({
 const rail = new Rail({
     ...page,
     open: (prompt) => void show(prompt),
+    copy: (prompt) => void add({ copy: prompt }, prompt),
     isRefused: (prompt) => saver.notTaken.some((one) => one.prompt === prompt),
     place: (prompt, after) =>
         void change(async () => {
@@ -281,12 +282,14 @@ async function change(what: () => Promise<void>): Promise<void> {
     }
 }
 
-const add = (what: { words?: string; ready?: string }): Promise<void> =>
+const add = (what: { ready?: string; copy?: string }, after = open): Promise<void> =>
     change(async () => {
-        const state = await post<PlanState>(`${page.address}/prompts`, { ...what, after: open === '' ? null : open });
+        // What is still on its way is copied too.
+        await saver.flush();
+        const state = await post<PlanState>(`${page.address}/prompts`, { ...what, after: after === '' ? null : after });
         take(state);
         await show(present(state.added));
-        if (what.ready === undefined) {
+        if (what.ready === undefined && what.copy === undefined) {
             element('#words').focus();
         }
     });

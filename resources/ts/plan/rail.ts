@@ -7,6 +7,8 @@ interface Settings {
     address: string;
     words: PlanWords;
     open(prompt: string): void;
+    /** The same again, below it. */
+    copy(prompt: string): void;
     /** Whether something of it could not be saved. */
     isRefused(prompt: string): boolean;
     /** Moves a prompt after another (null: to the first place), or out of the plan. */
@@ -97,6 +99,8 @@ export class Rail {
         const at = ids.indexOf(id);
         if (what === 'open') {
             this.settings.open(id);
+        } else if (what === 'copy') {
+            this.settings.copy(id);
         } else if (what === 'out') {
             this.settings.place(id, false);
         } else if (what === 'up' && at > 0) {

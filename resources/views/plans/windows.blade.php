@@ -43,6 +43,8 @@
             <button class="mini" data-do="down"
                 title="{{ __('One place down (Alt+↓)') }}"><x-icon name="arrow-down" /><span
                 class="visually-hidden">{{ __('Move down') }}</span></button>
+            <button class="mini" data-do="copy" title="{{ __('Make a copy below it') }}"><x-icon name="copy" /><span
+                class="visually-hidden">{{ __('Make a copy below it') }}</span></button>
             <button class="mini" data-do="out" title="{{ __('Remove it from the plan') }}"><x-icon name="trash3" /><span
                 class="visually-hidden">{{ __('Remove it from the plan') }}</span></button>
         </span>

@@ -397,6 +397,28 @@ final class PlanTest extends CragTestCase
         }
     }
 
+    public function test_a_prompt_is_copied_with_all_that_is_drawn_for_it(): void
+    {
+        $first = $this->postJson("/plan/{$this->plan->id}/prompts", ['ready' => array_key_first(app(ReadyPrompts::class)->all()), 'after' => null])
+            ->json('added');
+        $this->add('Last');
+        $copy = $this->postJson("/plan/{$this->plan->id}/prompts", ['copy' => $first, 'after' => $first])->assertOk()->json('added');
+        self::assertNotSame($first, $copy);
+        // Right below the one that it is a copy of.
+        $sequence = $this->plan->refresh()->sequence;
+        self::assertSame(1, array_search($copy, $sequence, true) - array_search($first, $sequence, true));
+        [$one, $two] = [Prompt::query()->findOrFail($first), Prompt::query()->findOrFail($copy)];
+        self::assertEquals($one->value(), $two->value());
+        $pages = app(TakesDrawing::class);
+        self::assertEquals($pages->of($one)->toArray(), $pages->of($two)->toArray());
+        // What is changed in one is not changed in the other; a prompt of another plan is none of this one's.
+        $this->edit($two, 'words', $two->words, 'Another one')->assertOk();
+        self::assertNotSame('Another one', $one->refresh()->words);
+        $other = app(MakePlan::class)->empty($this->teacher(), 'Other');
+        $strange = app(EditPlan::class)->add($other, $this->teacher(), PreparedPrompt::saying('Strange'), null);
+        $this->postJson("/plan/{$this->plan->id}/prompts", ['copy' => $strange->id, 'after' => null])->assertUnprocessable();
+    }
+
     public function test_every_ready_made_prompt_is_tried_here(): void
     {
         self::assertEqualsCanonicalizing(

@@ -15,6 +15,7 @@ use App\Plans\FollowPlan;
 use App\Plans\NotTaken;
 use App\Plans\PreparedPrompt;
 use App\Plans\ReadyPrompts;
+use App\Plans\TakesDrawing;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\InvalidPrompt;
 use Illuminate\Http\JsonResponse;
@@ -23,8 +24,12 @@ use Illuminate\Http\Request;
 /** What an open plan's page saves and asks for: every change is answered with what stands there now. */
 final readonly class EditController
 {
-    public function __construct(private EditPlan $edit, private ReadyPrompts $ready, private FollowPlan $follow)
-    {
+    public function __construct(
+        private EditPlan $edit,
+        private ReadyPrompts $ready,
+        private FollowPlan $follow,
+        private TakesDrawing $drawing,
+    ) {
     }
 
     /**
@@ -87,17 +92,28 @@ final readonly class EditController
 
     public function add(Request $request, Plan $plan): JsonResponse
     {
-        [$words, $ready] = [$request->json('words'), $request->json('ready')];
+        [$words, $ready, $copy] = [$request->json('words'), $request->json('ready'), $request->json('copy')];
         try {
-            $prepared = is_string($ready)
-                ? $this->ready->prompt($ready)
-                : PreparedPrompt::saying(is_string($words) ? $words : '');
+            $prepared = match (true) {
+                is_string($ready) => $this->ready->prompt($ready),
+                is_string($copy) => $this->copy($plan, $copy),
+                default => PreparedPrompt::saying(is_string($words) ? $words : ''),
+            };
         } catch (InvalidPrompt $problem) {
             abort(422, __($problem->getMessage()));
         }
         $prompt = $this->edit->add($plan, CurrentTeacher::found($request), $prepared, self::after($request, $plan));
 
         return $this->state($request, $plan->refresh(), ['added' => $prompt->id]);
+    }
+
+    /** The same again: all that it says, and all that is drawn for it. */
+    private function copy(Plan $plan, string $id): PreparedPrompt
+    {
+        $prompt = $plan->present()->firstWhere('id', $id);
+        abort_unless($prompt instanceof Prompt, 422, __('There is no such prompt in the plan.'));
+
+        return new PreparedPrompt($prompt->value(), $this->drawing->of($prompt));
     }
 
     /** Where a prompt stands: after another, in the first place, or (with false) nowhere. */

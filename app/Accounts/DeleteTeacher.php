@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Everything of a teacher: plans, classes, sessions with all that students did in them, devices and the account. What a
- * colleague runs too stays the colleague's.
+ * colleague runs or edits too stays, and is the colleague's from now on.
  */
 final readonly class DeleteTeacher
 {
@@ -35,18 +35,24 @@ final readonly class DeleteTeacher
                 ($this->forget)($session);
             }
         }
+        foreach ($teacher->plans()->where('plans.teacher_id', $teacher->id)->get() as $plan) {
+            $editor = $plan->teachers()->whereKeyNot($teacher->id)->first();
+            if ($editor !== null) {
+                $plan->teacher()->associate($editor)->save();
+            }
+        }
         $folders = $teacher->plans()->where('plans.teacher_id', $teacher->id)->pluck('plans.id')->all();
         DB::transaction(static function () use ($teacher): void {
             DB::table('plans')->where('teacher_id', $teacher->id)->delete();
             $teacher->rosters()->delete();
             $teacher->devices()->delete();
+            DB::table('plan_rights')->where('teacher_id', $teacher->id)->delete();
             DB::table('password_reset_tokens')->where('email', $teacher->email)->delete();
             // In a colleague's session stays who checked or wrote: somebody, without a name or a way in.
             $stays =
                 Check::query()->where('teacher_id', $teacher->id)->exists() ||
                 Message::query()->where('teacher_id', $teacher->id)->exists();
             if ($stays) {
-                DB::table('plan_rights')->where('teacher_id', $teacher->id)->delete();
                 $teacher->update(['name' => '', 'email' => null, 'password' => null, 'return_key' => '', 'phrases' => null]);
             } else {
                 $teacher->delete();

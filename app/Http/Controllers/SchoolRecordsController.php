@@ -22,7 +22,9 @@ final class SchoolRecordsController
     private const MOST_KB = 10 * 1024;
 
     /** Of one file in it, unpacked. */
-    private const MOST_BYTES = 20 * 1024 * 1024;
+    private const MOST_BYTES = self::MOST_MB * 1024 * 1024;
+
+    private const MOST_MB = 12;
 
     /** What was brought waits so long to be chosen from. */
     private const WAITS_S = 900;
@@ -104,9 +106,18 @@ final class SchoolRecordsController
             for ($i = 0; $i < min(200, $zip->numFiles); $i++) {
                 $about = $zip->statIndex($i);
                 $name = is_array($about) ? mb_strtolower(basename((string) $about['name'])) : '';
-                if (in_array($name, OneRoster::FILES, true) && $about['size'] <= self::MOST_BYTES) {
-                    $files[$name] = (string) $zip->getFromIndex($i, self::MOST_BYTES);
+                if (! in_array($name, OneRoster::FILES, true)) {
+                    continue;
                 }
+                if ($about['size'] > self::MOST_BYTES) {
+                    throw ValidationException::withMessages([
+                        'records' => __(':file is over :n MB. Export the records of your own school only.', [
+                            'file' => $name,
+                            'n' => self::MOST_MB,
+                        ]),
+                    ])->redirectTo(route('classes'));
+                }
+                $files[$name] = (string) $zip->getFromIndex($i, self::MOST_BYTES);
             }
             $zip->close();
         }

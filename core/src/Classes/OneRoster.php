@@ -19,6 +19,12 @@ final readonly class OneRoster
 
     public const MOST_ROWS = 100_000;
 
+    /** What is kept of a row: an export of a whole town has many columns. */
+    private const COLUMNS = [
+        'classcode', 'classsourcedid', 'email', 'enableduser', 'familyname', 'givenname', 'preferredfirstname',
+        'preferredlastname', 'role', 'sourcedid', 'title', 'username', 'usersourcedid',
+    ];
+
     /** @param  list<RosteredClass>  $classes  those with students, by title */
     private function __construct(public array $classes)
     {
@@ -104,16 +110,18 @@ final readonly class OneRoster
      */
     private static function rows(string $bytes, string $name, array $needs): array
     {
-        $rows = CsvReader::rows($bytes, self::MOST_ROWS);
-        $columns = array_map(mb_strtolower(...), array_shift($rows) ?? []);
-        foreach (array_diff($needs, $columns) as $column) {
+        $rows = CsvReader::each($bytes, self::MOST_ROWS);
+        $columns = array_flip(array_map(mb_strtolower(...), $rows->current() ?? []));
+        foreach (array_diff($needs, array_keys($columns)) as $column) {
             throw UnreadableFile::lacksColumn($name, $column);
         }
+        $kept = array_intersect_key($columns, array_flip(self::COLUMNS));
+        $status = $columns['status'] ?? -1;
         $read = [];
-        foreach ($rows as $row) {
-            $cells = array_combine($columns, array_slice(array_pad($row, count($columns), ''), 0, count($columns)));
-            if (mb_strtolower($cells['status'] ?? '') !== 'tobedeleted') {
-                $read[] = $cells;
+        for ($rows->next(); $rows->valid(); $rows->next()) {
+            $row = $rows->current();
+            if (mb_strtolower($row[$status] ?? '') !== 'tobedeleted') {
+                $read[] = array_map(static fn (int $at): string => $row[$at] ?? '', $kept);
             }
         }
 

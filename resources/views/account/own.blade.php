@@ -55,7 +55,7 @@
     @endif
     <section class="card-paper" aria-labelledby="own-delete">
         <h2 id="own-delete">{{ __('Delete everything') }}</h2>
-        <p>{{ __('Your plans, your classes, and your sessions with everything students did in them. What you run with a colleague stays with them. Nothing can be brought back.') }}</p>
+        <p>{{ __('Your plans, your classes, and your sessions with everything students did in them. What you run or edit with a colleague stays with them. Nothing can be brought back.') }}</p>
         <form method="post" action="{{ route('account.delete') }}">
             @csrf @method('DELETE')
             @if ($teacher->hasAccount())

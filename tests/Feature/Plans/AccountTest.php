@@ -135,11 +135,13 @@ final class AccountTest extends CragTestCase
         $teacher = $this->teacher();
         $plan = app(MakePlan::class)->empty($teacher, 'Levers');
         $folder = HeldFolder::of('plans', $plan->id);
+        $together = app(MakePlan::class)->empty($teacher, 'Seesaws');
         $teacher->rosters()->create(['name' => '9B']);
         $own = $this->newSession('Own');
         [$seat, $token] = $this->seat($own);
         $this->appendAs($seat, $token, $this->stroke())->assertOk();
         $colleague = $this->teacher('a-colleague');
+        $together->teachers()->attach($colleague);
         $shared = app(StartSession::class)($colleague, 'Shared');
         $shared->teachers()->attach($teacher->id, ['role' => 'colleague']);
         [$student] = $this->seat($shared, 'Wren');
@@ -149,7 +151,11 @@ final class AccountTest extends CragTestCase
         $this->delete('/account', ['delete_password' => self::SECRET])->assertRedirect('/');
         self::assertSame(['Shared'], LiveSession::query()->pluck('title')->all());
         self::assertSame(0, LoggedOperation::query()->count());
-        self::assertSame(0, Plan::query()->count());
+        // What a colleague edits too is the colleague's.
+        self::assertSame(['Seesaws'], Plan::query()->pluck('title')->all());
+        self::assertTrue($together->refresh()->teacher->is($colleague));
+        self::assertSame([$colleague->id], $together->teachers()->pluck('teachers.id')->all());
+        $this->asTeacher('a-colleague')->get("/plan/{$together->id}")->assertOk();
         self::assertSame(0, Roster::query()->count());
         self::assertDirectoryDoesNotExist($folder);
         self::assertNull(Teacher::query()->where('email', 'lind@sillbeck.test')->first());

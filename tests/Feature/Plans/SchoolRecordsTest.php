@@ -80,6 +80,8 @@ final class SchoolRecordsTest extends CragTestCase
         $this->asTeacher()->post('/records', ['records' => UploadedFile::fake()->createWithContent('a.zip', 'no zip')])
             ->assertSessionHasErrors('records');
         $this->post('/records', [])->assertSessionHasErrors('records');
+        $this->bring(['users.csv' => self::USERS.str_repeat("\n", 12 * 1024 * 1024)])
+            ->assertSessionHasErrors(['records' => 'users.csv is over 12 MB. Export the records of your own school only.']);
         $this->bring();
         $this->post('/records/take', ['classes' => []])->assertRedirect(route('records'))->assertSessionHasErrors('classes');
         $many = self::USERS;

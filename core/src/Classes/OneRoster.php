@@ -111,7 +111,7 @@ final readonly class OneRoster
     private static function rows(string $bytes, string $name, array $needs): array
     {
         $rows = CsvReader::each($bytes, self::MOST_ROWS);
-        $columns = array_flip(array_map(mb_strtolower(...), $rows->current() ?? []));
+        $columns = array_flip(array_map(mb_strtolower(...), $rows->valid() ? $rows->current() : []));
         foreach (array_diff($needs, array_keys($columns)) as $column) {
             throw UnreadableFile::lacksColumn($name, $column);
         }

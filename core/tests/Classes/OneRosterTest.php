@@ -71,6 +71,7 @@ final class OneRosterTest extends TestCase
         yield 'no file' => [[], 'classes.csv'];
         yield 'one of three' => [['classes.csv' => self::FILES['classes.csv']], 'users.csv'];
         yield 'no column' => [['users.csv' => "id,name\n1,a\n"] + self::FILES, 'sourcedid'];
+        yield 'an empty file' => [['users.csv' => ''] + self::FILES, 'sourcedid'];
         yield 'no students' => [['enrollments.csv' => "classSourcedId,userSourcedId\n"] + self::FILES, 'No class'];
     }
 }

@@ -162,7 +162,8 @@ Route::prefix('/plan/{plan}')
         Route::delete('/', [LibraryController::class, 'delete'])->name('plan.delete');
         Route::post('/duplicate', [LibraryController::class, 'duplicate'])->name('plan.duplicate');
         Route::post('/archive', [LibraryController::class, 'archive'])->name('plan.archive');
-        Route::get('/prompt/{prompt}/practice/print', [PracticeController::class, 'print'])->name('plan.practice.print');
+        Route::get('/prompt/{prompt}/practice/print', [PracticeController::class, 'print'])
+            ->name('plan.practice.print');
         Route::get('/start', [PlanController::class, 'beforeStart'])->name('plan.start');
         Route::post('/start', [PlanController::class, 'start'])
             ->middleware('throttle:start')

@@ -53,7 +53,13 @@ final readonly class DeleteTeacher
                 Check::query()->where('teacher_id', $teacher->id)->exists() ||
                 Message::query()->where('teacher_id', $teacher->id)->exists();
             if ($stays) {
-                $teacher->update(['name' => '', 'email' => null, 'password' => null, 'return_key' => '', 'phrases' => null]);
+                $teacher->update([
+                    'name' => '',
+                    'email' => null,
+                    'password' => null,
+                    'return_key' => '',
+                    'phrases' => null,
+                ]);
             } else {
                 $teacher->delete();
             }

@@ -55,7 +55,8 @@ final class Asset extends Model
     public function copyTo(Holder $holder): self
     {
         $copy = self::query()->create(
-            [$holder->column() => $holder->holderId()] + $this->only(['mime', 'width', 'height', 'bytes', 'page_words']),
+            [$holder->column() => $holder->holderId()] +
+                $this->only(['mime', 'width', 'height', 'bytes', 'page_words']),
         );
         copy($this->path(), $copy->path());
 

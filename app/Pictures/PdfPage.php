@@ -84,7 +84,8 @@ final class PdfPage
      */
     public static function words(string $pdf, int $page): array
     {
-        $told = Process::timeout(self::SECONDS)->run(['pdftotext', '-bbox', '-f', "{$page}", '-l', "{$page}", $pdf, '-']);
+        $only = ['-f', "{$page}", '-l', "{$page}"];
+        $told = Process::timeout(self::SECONDS)->run(['pdftotext', '-bbox', ...$only, $pdf, '-']);
         $of = '/<page width="([\d.]+)" height="([\d.]+)">/';
         $isRead = ! $told->failed() && preg_match($of, $told->output(), $size) === 1;
         if (! $isRead || min((float) $size[1], (float) $size[2]) <= 0) {

@@ -201,10 +201,8 @@ final class DeskTest extends BrowserTestCase
         );
         $this->teacher->until(fn (): bool => (float) $points() === 2.0, 'two points');
         // Who leaves while they are looked at is passed over.
-        $this->teacher->run(
-            'const seat = arguments[0]; fetch(`${location.pathname}/send-out`, {method: "POST", headers: {"Content-Type": "application/json", "X-XSRF-TOKEN": decodeURIComponent(document.cookie.split("XSRF-TOKEN=")[1] ?? ""), Accept: "application/json"}, body: JSON.stringify({seat, reason: ""})})',
-            $this->sql('select id from seats where name = ?', ['Bran']),
-        );
+        $bran = $this->sql('select id from seats where name = ?', ['Bran']);
+        $this->postAs($this->teacher, 'send-out', ['seat' => $bran, 'reason' => '']);
         $this->teacher->waitForText('#pass-at', '2 of 2')->waitForText('#closeup-name', 'Corin');
         $this->teacher->press('3')->seen('#picture');
         $this->teacher->press(self::ESCAPE);

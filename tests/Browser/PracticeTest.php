@@ -23,7 +23,10 @@ final class PracticeTest extends BrowserTestCase
             }',
         );
         $this->saved($teacher, '"kinds":["t7","t8"]');
-        $teacher->run('const n = document.querySelector("#practice-n"); n.value = 12; n.dispatchEvent(new Event("change", { bubbles: true }))');
+        $teacher->run(
+            'const n = document.querySelector("#practice-n"); n.value = 12;
+            n.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
         $this->saved($teacher, '"n":12');
         $teacher->choose('#practice-level', '2');
         $this->saved($teacher, '"level":2');
@@ -34,7 +37,10 @@ final class PracticeTest extends BrowserTestCase
         $teacher->click('#practice-sheets [data-cancel]');
         // It is still there when the page is loaded again, and can be taken back.
         $teacher->driver->navigate()->refresh();
-        $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#practice-family").value') === 'times_tables', 'it');
+        $teacher->until(
+            fn (): bool => $teacher->run('return document.querySelector("#practice-family").value') === 'times_tables',
+            'it',
+        );
         self::assertSame('12', $teacher->run('return document.querySelector("#practice-n").value'));
         $teacher->click('#plan-undo');
         $this->saved($teacher, '"level":1');
@@ -42,11 +48,12 @@ final class PracticeTest extends BrowserTestCase
         $this->saved($teacher, '"level":2');
         $plan = (string) $this->sql('select id from plans');
         $prompt = (string) $this->sql('select id from prompts where plan_id is not null');
-        $teacher->driver->executeScript('window.location = arguments[0]', ["/plan/{$plan}/prompt/{$prompt}/practice/print?n=2&key=1"]);
+        $teacher->run('window.location = arguments[0]', "/plan/{$plan}/prompt/{$prompt}/practice/print?n=2&key=1");
         $teacher->until(fn (): bool => count($teacher->all('.practice-paper')) === 4, 'two sheets and two keys');
         $this->assertAccessible($teacher, 'sheets to print');
 
-        $teacher->visit(self::$crag->address()."/plan/{$plan}/start")->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
+        $teacher->visit(self::$crag->address()."/plan/{$plan}/start");
+        $teacher->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
         $teacher->find('#grid[data-ready]');
         $code = str_replace(' ', '', $teacher->text('.door-letters'));
         [$wren, $ruan] = [$this->come('Wren', $code, 390, 844), $this->come('Ruan', $code)];
@@ -61,12 +68,18 @@ final class PracticeTest extends BrowserTestCase
         foreach (['Wren' => '3/12', 'Ruan' => '2/12'] as $name => $right) {
             $teacher->until(
                 fn (): bool => str_contains((string) $teacher->run(
-                    "return [...document.querySelectorAll('.tile')].find((tile) => tile.textContent.includes('{$name}')).querySelector('.tile-practice').textContent",
+                    <<<'JS'
+                    return [...document.querySelectorAll('.tile')]
+                        .find((tile) => tile.textContent.includes(arguments[0]))
+                        .querySelector('.tile-practice').textContent
+                    JS
+                    ,
+                    $name,
                 ), $right),
                 "{$right} on {$name}’s tile",
             );
         }
-        $teacher->run("[...document.querySelectorAll('.tile')].find((tile) => tile.textContent.includes('Ruan')).querySelector('.tile-open').click()");
+        self::closeUp($teacher, 'Ruan');
         $teacher->waitForText('#closeup-answers', 'Perhaps: one row too far');
         foreach ([$teacher, $wren, $ruan] as $page) {
             self::assertSame([], $page->complaints());
@@ -75,10 +88,8 @@ final class PracticeTest extends BrowserTestCase
 
     private function saved(Page $teacher, string $json): void
     {
-        $teacher->until(
-            fn (): bool => str_contains((string) $this->sql('select details from prompts where plan_id is not null'), $json),
-            $json,
-        );
+        $details = fn (): string => (string) $this->sql('select details from prompts where plan_id is not null');
+        $teacher->until(static fn (): bool => str_contains($details(), $json), $json);
     }
 
     private function come(string $name, string $code, int $width = 1280, int $height = 800): Page

@@ -85,7 +85,10 @@ final class TogetherLessonTest extends BrowserTestCase
         $this->sql('update live_sessions set roster_id = (select id from rosters)');
         $this->teacher->visit(self::$crag->address().$desk)->find('#grid[data-ready]');
         $this->teacher->click('#door-button')->click('.door-states [data-body*=list]');
-        $this->teacher->until(fn (): bool => $this->sql('select door from live_sessions') === 'list', 'class list only');
+        $this->teacher->until(
+            fn (): bool => $this->sql('select door from live_sessions') === 'list',
+            'class list only',
+        );
         $this->teacher->press("\u{E00C}");
         $this->teacher->run('document.querySelector("#settings [name=recording]").click()');
 
@@ -115,7 +118,10 @@ final class TogetherLessonTest extends BrowserTestCase
     private function signIn(Page $page, string $name): void
     {
         $this->tap($page, 'a', 'Sign in with your Sillbeck account');
-        $page->until(fn (): bool => str_contains((string) $page->run('return location.pathname'), 'simulated'), 'the school’s page');
+        $page->until(
+            fn (): bool => str_contains((string) $page->run('return location.pathname'), 'simulated'),
+            'the school’s page',
+        );
         $this->tap($page, '.join-name', $name);
     }
 
@@ -158,21 +164,26 @@ final class TogetherLessonTest extends BrowserTestCase
 
     private function threeGroupsDraw(): void
     {
-        foreach (['Tamsin' => ['Rafe', 'Jory'], 'Ikenna' => ['Aino', 'Mabel'], 'Solveig' => ['Bo', 'نور']] as $first => $mates) {
+        $groups = ['Tamsin' => ['Rafe', 'Jory'], 'Ikenna' => ['Aino', 'Mabel'], 'Solveig' => ['Bo', 'نور']];
+        foreach ($groups as $first => $mates) {
             foreach ($mates as $mate) {
-                $this->at[$mate]->until(fn (): bool => $this->open($mate) === $this->open($first), "one canvas for {$first} and {$mate}");
+                $this->at[$mate]->until(
+                    fn (): bool => $this->open($mate) === $this->open($first),
+                    "one canvas for {$first} and {$mate}",
+                );
             }
         }
         self::assertCount(3, array_unique(array_map($this->open(...), array_keys($this->at))));
         // One is away for twenty seconds, and draws on.
         $this->at['Bo']->offline(true);
         $since = microtime(true);
+        $drawn = "from operations where kind = 'add' and layer = 'student'";
         foreach (array_keys($this->at) as $i => $name) {
             $y = 0.1 + 0.08 * $i;
             $this->at[$name]->draw('#page-frame', [[0.2, $y], [0.5, $y + 0.03]], $name === 'Tamsin' ? 'touch' : 'pen');
         }
         $this->teacher->until(
-            fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'add' and layer = 'student'") === 8,
+            fn (): bool => (int) $this->sql("select count(*) {$drawn}") === 8,
             'what eight have drawn',
         );
         usleep((int) max(0, 20_000_000 - 1_000_000 * (microtime(true) - $since)));
@@ -180,7 +191,7 @@ final class TogetherLessonTest extends BrowserTestCase
         foreach ($this->at as $name => $page) {
             $page->until(fn (): bool => count($this->scene($name)) === 3, "{$name}’s group’s three strokes");
         }
-        self::assertSame(9, (int) $this->sql("select count(distinct op_id) from operations where kind = 'add' and layer = 'student'"));
+        self::assertSame(9, (int) $this->sql("select count(distinct op_id) {$drawn}"));
         // Undo takes back one's own.
         $this->at['Jory']->click('#undo');
         $this->at['Rafe']->until(fn (): bool => count($this->scene('Rafe')) === 2, 'two strokes');
@@ -191,12 +202,13 @@ final class TogetherLessonTest extends BrowserTestCase
     private function twoHandsOnOnePiece(): void
     {
         $prompt = $this->teacher->run('return document.querySelector("#grid").dataset.ready');
-        $this->ask("prompt/{$prompt}/hand-out", [
+        $this->postAs($this->teacher, "prompt/{$prompt}/hand-out", [
             'what' => 'pieces', 'mode' => 'pieces', 'page' => 0, 'seats' => null,
             'objects' => [['object' => [
                 'type' => 'piece', 'alt' => 'Beam', 'locked' => false, 'stack' => false,
                 'of' => [
-                    'type' => 'rectangle', 'x' => 8000, 'y' => 6000, 'w' => 4000, 'h' => 2000, 'colour' => '#25323b', 'width' => 40,
+                    'type' => 'rectangle', 'x' => 8000, 'y' => 6000, 'w' => 4000, 'h' => 2000,
+                    'colour' => '#25323b', 'width' => 40,
                     'filled' => true,
                 ],
             ]]],
@@ -214,10 +226,8 @@ final class TogetherLessonTest extends BrowserTestCase
             fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'arrange'") === 2,
             'both to have let go',
         );
-        $one->until(
-            fn (): bool => $this->scene('Ikenna') === $this->scene('Aino') && $this->scene('Aino') === $this->scene('Mabel'),
-            'one place everywhere',
-        );
+        $scenes = fn (): array => array_map($this->scene(...), ['Ikenna', 'Aino', 'Mabel']);
+        $one->until(static fn (): bool => count(array_unique($scenes(), SORT_REGULAR)) === 1, 'one place everywhere');
     }
 
     private function oneExplainsAloud(): void
@@ -233,11 +243,12 @@ final class TogetherLessonTest extends BrowserTestCase
             $this->teacher->all('.tile-talks'),
             static fn ($one): bool => $one->isDisplayed(),
         ) !== [], 'a microphone on the group’s tile');
-        $this->closeUp('Stone');
+        self::closeUp($this->teacher, 'Stone');
         $this->teacher->waitForText('#closeup-talks', 'It tips to the left.');
-        $this->teacher->click('#closeup-talks [data-do=play-talk]')->waitForText('.player-caption', 'It tips to the left.');
+        $this->teacher->click('#closeup-talks [data-do=play-talk]');
+        $this->teacher->waitForText('.player-caption', 'It tips to the left.');
         $this->teacher->until(
-            fn (): bool => $this->teacher->run('return document.querySelector(".player-play").getAttribute("aria-pressed")') === 'false',
+            fn (): bool => $this->teacher->find('.player-play')->getAttribute('aria-pressed') === 'false',
             'the end of it',
         );
         $this->teacher->click('.player-close');
@@ -251,7 +262,7 @@ final class TogetherLessonTest extends BrowserTestCase
         $tamsin = $this->at['Tamsin'];
         $seat = $this->sql("select id from seats where name = 'Tamsin Vale'");
         // Of a group each is asked for by name.
-        $this->closeUp('Oak');
+        self::closeUp($this->teacher, 'Oak');
         $this->teacher->click('.closeup-side [data-do=talk-live]');
         $this->teacher->seen("#talk-body [data-do=talk][data-seat='{$seat}']")->click();
         $this->teacher->seen("#talk-body [data-do=talk-live][data-seat='{$seat}']")->click();
@@ -286,18 +297,10 @@ final class TogetherLessonTest extends BrowserTestCase
         $names = array_map(static fn (int $i): string => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1));
         $talk = array_values(preg_grep('/-talk-1\.(webm|vtt|html)$/', $names) ?: []);
         self::assertCount(3, $talk, implode(' ', $names));
-        self::assertStringContainsString('OpusHead', (string) $zip->getFromName(str_replace(['.vtt', '.html'], '.webm', $talk[0])));
+        $sound = $zip->getFromName(str_replace(['.vtt', '.html'], '.webm', $talk[0]));
+        self::assertStringContainsString('OpusHead', (string) $sound);
         $zip->close();
         unlink($path);
-    }
-
-    private function closeUp(string $group): void
-    {
-        $this->teacher->run(
-            "[...document.querySelectorAll('.tile')].find((tile) => tile.textContent.includes(arguments[0])).querySelector('.tile-open').click()",
-            $group,
-        );
-        $this->teacher->waitForText('#closeup-name', $group);
     }
 
     private function open(string $name): mixed
@@ -311,25 +314,6 @@ final class TogetherLessonTest extends BrowserTestCase
         return array_values((array) $this->at[$name]->run(
             'return [...document.querySelectorAll("#bench .bench-objects .object")].map((one) => one.textContent)',
         ));
-    }
-
-    /** @param  array<string, mixed>  $body */
-    private function ask(string $what, array $body): void
-    {
-        $status = $this->teacher->driver->executeAsyncScript(
-            <<<'JS'
-            const [what, body, done] = arguments;
-            const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
-            fetch(`${location.pathname}/${what}`, {
-                method: 'POST',
-                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
-                body: JSON.stringify(body),
-            }).then(({ status }) => done(status));
-            JS
-            ,
-            [$what, $body],
-        );
-        self::assertContains($status, [200, 204]);
     }
 
     /** As somebody who has allowed the microphone. */

@@ -22,7 +22,8 @@ final class VoicesTest extends BrowserTestCase
         self::$turn = new Child('turn', [
             '/usr/bin/turnserver', '-n', '--listening-ip=127.0.0.1', "--listening-port={$port}", '--relay-ip=127.0.0.1',
             '--allow-loopback-peers', '--no-cli', '--no-tls', '--no-dtls', '--no-multicast-peers', '--use-auth-secret',
-            '--static-auth-secret='.self::SECRET, '--realm=sillbeck.example', '--log-file=stdout', '--simple-log', '--pidfile=',
+            '--static-auth-secret='.self::SECRET, '--realm=sillbeck.example', '--log-file=stdout', '--simple-log',
+            '--pidfile=',
         ], sys_get_temp_dir()."/crag-turn-{$port}.log", []);
         self::$turn->start();
         putenv('CRAG_RECORDING=1');
@@ -50,7 +51,7 @@ final class VoicesTest extends BrowserTestCase
         [$teacher, $code] = $this->startLesson();
         $wren = $this->join('Wren', $code, 390, 844);
         $mate = $this->join('Tamsin', $code, 390, 844);
-        $this->closeUp($teacher, 'Wren');
+        self::closeUp($teacher, 'Wren');
         $this->listenToPeers($teacher);
         $this->listenToPeers($wren);
         // Asked, and declined.
@@ -84,7 +85,7 @@ final class VoicesTest extends BrowserTestCase
         self::assertFalse($mate->find('#live-talk')->isDisplayed());
         // Muted, then ended at the student's page.
         $wren->click('#live-talk-mute')->until(
-            fn (): bool => $wren->run('return document.querySelector("#live-talk-mute").getAttribute("aria-pressed")') === 'true',
+            fn (): bool => $wren->find('#live-talk-mute')->getAttribute('aria-pressed') === 'true',
             'muted',
         );
         $wren->click('#live-talk-end');
@@ -99,7 +100,7 @@ final class VoicesTest extends BrowserTestCase
     {
         [$teacher, $code] = $this->startLesson();
         $wren = $this->join('Wren', $code, 390, 844);
-        $this->closeUp($teacher, 'Wren');
+        self::closeUp($teacher, 'Wren');
         for ($i = 0; $i < 2; $i++) {
             $teacher->click('.closeup-side [data-do=talk-live]');
             $wren->seen('#live-talk-yes')->click();
@@ -122,7 +123,7 @@ final class VoicesTest extends BrowserTestCase
     {
         [$teacher, $code] = $this->startLesson();
         $wren = $this->join('Wren', $code, 390, 844);
-        $this->closeUp($teacher, 'Wren');
+        self::closeUp($teacher, 'Wren');
         $this->listenToPeers($teacher, true);
         $this->listenToPeers($wren, true);
         $teacher->click('.closeup-side [data-do=talk-live]');
@@ -140,7 +141,7 @@ final class VoicesTest extends BrowserTestCase
         $wren = $this->join('Wren', $code, 390, 844);
         $wren->draw('#page-frame', [[0.2, 0.3], [0.6, 0.4]], 'touch');
         $wren->until(fn (): bool => $this->stored('Wren') === 1, 'the stroke');
-        $this->closeUp($teacher, 'Wren');
+        self::closeUp($teacher, 'Wren');
         $teacher->click('.closeup-side .speak')->seen('#spoken .talk-stop');
         $this->assertAccessible($teacher, 'a desk that records', '#spoken');
         $teacher->click('[data-mode=coach]');
@@ -173,10 +174,16 @@ final class VoicesTest extends BrowserTestCase
         $teacher->click('#closeup-talks [data-post$="/show"]');
         $screen->waitForText('.shown-caption', 'Look at the support.');
         $this->assertAccessible($screen, 'a class screen that plays a talk-through', '#shown');
-        $screen->until(fn (): bool => (float) $screen->run('return document.querySelector(".shown-work").dataset.played') >= 1, 'its end');
+        $screen->until(
+            fn (): bool => (float) $screen->run('return document.querySelector(".shown-work").dataset.played') >= 1,
+            'its end',
+        );
         // Taken back, it is nowhere.
         $teacher->click('#closeup-talks [data-post$="/remove"]');
-        $wren->until(fn (): bool => $wren->run('return document.querySelector("#letters .voice") === null'), 'it to go');
+        $wren->until(
+            fn (): bool => $wren->run('return document.querySelector("#letters .voice") === null'),
+            'it to go',
+        );
         self::assertSame(0, (int) $this->sql('select count(*) from talk_throughs'));
         self::assertSame([], $teacher->complaints());
     }
@@ -213,7 +220,7 @@ final class VoicesTest extends BrowserTestCase
         $wren->until(fn (): bool => ! $wren->find('#talk-bar')->isDisplayed(), 'it to be sent');
         self::assertSame(1, (int) $this->sql('select count(*) from talk_throughs where is_filmed'));
         // In the close-up the picture is in the corner, and the words are below.
-        $this->closeUp($teacher, 'Wren');
+        self::closeUp($teacher, 'Wren');
         $teacher->waitForText('#closeup-talks', 'It tips to the left.');
         $teacher->click('#closeup-talks [data-do=play-talk]');
         $teacher->until(
@@ -253,12 +260,6 @@ final class VoicesTest extends BrowserTestCase
         ]);
 
         return $page;
-    }
-
-    private function closeUp(Page $teacher, string $name): void
-    {
-        $teacher->run("[...document.querySelectorAll('.tile')].find((tile) => tile.textContent.includes('{$name}')).querySelector('.tile-open').click()");
-        $teacher->find('#closeup-page-frame[data-ready]');
     }
 
     /** What the page's connection to another browser does can be asked; it has nothing but the relay, or no relay. */

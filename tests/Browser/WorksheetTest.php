@@ -37,16 +37,19 @@ final class WorksheetTest extends BrowserTestCase
         $this->assertAccessible($teacher, 'a worksheet with its gaps', '#plan-side');
 
         $plan = (string) $this->sql('select id from plans');
-        $teacher->visit(self::$crag->address()."/plan/{$plan}/start")->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
+        $teacher->visit(self::$crag->address()."/plan/{$plan}/start");
+        $teacher->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
         $teacher->find('#grid[data-ready]');
         $code = str_replace(' ', '', $teacher->text('.door-letters'));
         $wren = $this->join('Wren', $code, 390, 844);
         $wren->until(fn (): bool => count($wren->all('.spots .question.is-bare')) === 5, 'five boxes on the sheet');
         $this->assertAccessible($wren, 'a worksheet on a phone', '.spots');
         // What the sheet says is the box's name for those who hear it, and is not written over the sheet.
-        self::assertSame('12 × 7 =', $wren->run('return document.querySelectorAll(".spots input")[3].getAttribute("aria-label")'));
+        $name = 'return document.querySelectorAll(".spots input")[3].getAttribute("aria-label")';
+        self::assertSame('12 × 7 =', $wren->run($name));
         self::assertFalse($wren->run(
-            'const words = document.querySelector(".spots .question.is-bare legend span[dir]").getBoundingClientRect(); return words.width > 2',
+            'const words = document.querySelector(".spots .question.is-bare legend span[dir]");
+            return words.getBoundingClientRect().width > 2',
         ));
         $wren->run(
             <<<'JS'

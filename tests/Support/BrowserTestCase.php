@@ -278,4 +278,43 @@ abstract class BrowserTestCase extends TestCase
         }
         $page->prefers([]);
     }
+
+    /**
+     * As the page itself would send it.
+     *
+     * @param  array<string, mixed>  $body
+     */
+    protected function postAs(Page $page, string $what, array $body): void
+    {
+        $status = $page->driver->executeAsyncScript(
+            <<<'JS'
+            const [what, body, done] = arguments;
+            const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+            fetch(`${location.pathname}/${what}`, {
+                method: 'POST',
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+                body: JSON.stringify(body),
+            }).then(({ status }) => done(status));
+            JS
+            ,
+            [$what, $body],
+        );
+        self::assertContains($status, [200, 204]);
+    }
+
+    /** Opens the canvas of the tile on which the name stands. */
+    protected static function closeUp(Page $desk, string $name): void
+    {
+        $desk->run(
+            <<<'JS'
+            [...document.querySelectorAll('.tile')]
+                .find((tile) => tile.textContent.includes(arguments[0]))
+                .querySelector('.tile-open')
+                .click();
+            JS
+            ,
+            $name,
+        );
+        $desk->waitForText('#closeup-name', $name)->find('#closeup-page-frame[data-ready]');
+    }
 }

@@ -48,7 +48,9 @@ final class SchoolAccountController
         [$code, $who] = $accounts->end($request);
         $session = self::session($code);
         if ($session === null) {
-            return redirect()->route('join')->withErrors(['code' => __('That session has ended. Ask your teacher for the new code.')]);
+            return redirect()
+                ->route('join')
+                ->withErrors(['code' => __('That session has ended. Ask your teacher for the new code.')]);
         }
         if ($who instanceof NotSignedIn) {
             return self::back($session, $who->getMessage());

@@ -83,7 +83,9 @@ final class SimulatedProviderController
             'name' => $request->string('name')->trim()->toString(),
         ], self::CODE_S);
 
-        return redirect()->away($asked['redirect_uri'].'?'.http_build_query(['code' => $code, 'state' => $asked['state']]));
+        $answer = http_build_query(['code' => $code, 'state' => $asked['state']]);
+
+        return redirect()->away("{$asked['redirect_uri']}?{$answer}");
     }
 
     /** A code for a token: once, by who knows the secret, and had the code asked for. */
@@ -146,7 +148,8 @@ final class SimulatedProviderController
     private static function privateKey(): string
     {
         return Cache::rememberForever(self::KEY, static function (): string {
-            $key = openssl_pkey_new(['private_key_bits' => 2048, 'private_key_type' => OPENSSL_KEYTYPE_RSA]) ?: abort(500);
+            $kind = ['private_key_bits' => 2048, 'private_key_type' => OPENSSL_KEYTYPE_RSA];
+            $key = openssl_pkey_new($kind) ?: abort(500);
             openssl_pkey_export($key, $pem);
 
             return is_string($pem) ? $pem : abort(500);

@@ -20,7 +20,9 @@ final class PlanWords
 
         return BenchWords::all() + $kinds + [
             'gaps_none' => __('No new gaps were found on this page.'),
-            'gaps_found' => __('1 answer box added. Undo takes it away again.|:n answer boxes added. Undo takes them away again.'),
+            'gaps_found' => __(
+                '1 answer box added. Undo takes it away again.|:n answer boxes added. Undo takes them away again.',
+            ),
             'unsaved' => __('Not saved yet — trying again'),
             'offline' => __('Offline — 1 step kept here|Offline — :n steps kept here'),
             'prompt' => __('Prompt :n'),

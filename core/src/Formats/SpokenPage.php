@@ -65,7 +65,8 @@ final class SpokenPage
             <style>
             body { margin: 1rem auto; max-width: 64rem; padding: 0 1rem; background: #f6f3ec; color: #25323b;
                 font-family: sans-serif; }
-            svg { display: block; width: 100%; height: auto; max-height: 74vh; border: 1px solid #dad4c7; background: #fff; }
+            svg { display: block; width: 100%; height: auto; max-height: 74vh; }
+            svg { border: 1px solid #dad4c7; background: #fff; }
             audio { width: 100%; margin-top: 0.5rem; }
             video { display: block; max-width: 20rem; margin: 0.5rem auto 0; }
             p { min-height: 1.5em; margin: 0.5rem 0 0; font-size: 1.2rem; text-align: center; }

@@ -37,7 +37,10 @@ final class ClassListTest extends TestCase
         yield 'windows letters' => ["name\nZo\xEB M\xFCller\n", ['1 Zoë Müller|']];
         yield 'a mark and windows line ends' => ["\u{FEFF}Name\r\nAda\r\nIvo\r\n", ['1 Ada|', '2 Ivo|']];
         // The last byte of these letters is one of a space that does not break, or of a byte order mark.
-        yield 'letters at an edge' => ["name\n\u{A0}Филипп \nNiccolà\u{A0}\nDû\n¿Wren?\n", ['1 Филипп|', '2 Niccolà|', '3 Dû|', '4 ¿Wren?|']];
+        yield 'letters at an edge' => [
+            "name\n\u{A0}Филипп \nNiccolà\u{A0}\nDû\n¿Wren?\n",
+            ['1 Филипп|', '2 Niccolà|', '3 Dû|', '4 ¿Wren?|'],
+        ];
         yield 'a mark, and bytes that are no letters' => ["\u{FEFF}name\nWren\nTam\xFF\n", ['1 Wren|', '2 Tam?|']];
         yield 'utf-16' => ["\xFF\xFE".mb_convert_encoding("name\nأمينة\n", 'UTF-16LE'), ['1 أمينة|']];
         yield 'numbers twice and too large' => ["name,seat\nAda,2\nIvo,2\nMei,99999\n", ['1 Ivo|', '2 Ada|', '3 Mei|']];

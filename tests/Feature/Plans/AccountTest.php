@@ -115,8 +115,10 @@ final class AccountTest extends CragTestCase
         self::assertSame(3, $teacher->devices()->count());
         $this->asTeacher()->get('/account')->assertOk()->assertSee('Phone')->assertSee('(this one)');
         $phone = $teacher->devices()->where('kind', 'phone')->firstOrFail();
-        $this->post('/account/devices', ['device' => 'nothing'])->assertSessionHas('said', 'No other device was signed in.');
-        $this->post('/account/devices', ['device' => $phone->publicId()])->assertSessionHas('said', 'One device is signed out.');
+        $this->post('/account/devices', ['device' => 'nothing'])
+            ->assertSessionHas('said', 'No other device was signed in.');
+        $this->post('/account/devices', ['device' => $phone->publicId()])
+            ->assertSessionHas('said', 'One device is signed out.');
         self::assertSame(2, $teacher->devices()->count());
         // All the others; this one stays, whatever is named.
         $this->post('/account/devices')->assertSessionHas('said', 'One device is signed out.');
@@ -145,7 +147,8 @@ final class AccountTest extends CragTestCase
         $shared = app(StartSession::class)($colleague, 'Shared');
         $shared->teachers()->attach($teacher->id, ['role' => 'colleague']);
         [$student] = $this->seat($shared, 'Wren');
-        $this->asTeacher()->postJson("/desk/{$shared->id}/hand", ['seat' => $student->id, 'words' => 'Well spotted!'])->assertOk();
+        $this->asTeacher()->postJson("/desk/{$shared->id}/hand", ['seat' => $student->id, 'words' => 'Well spotted!'])
+            ->assertOk();
         $this->delete('/account', ['delete_password' => 'wrong'])->assertSessionHasErrors('delete_password');
         self::assertTrue($teacher->refresh()->hasAccount());
         $this->delete('/account', ['delete_password' => self::SECRET])->assertRedirect('/');
@@ -176,7 +179,8 @@ final class AccountTest extends CragTestCase
         self::assertSame([0, 0], [Plan::query()->count(), Teacher::query()->count()]);
         // Whoever is nobody has nothing to change.
         $this->asNobody()->get('/account')->assertOk()->assertDontSee('Delete everything');
-        $this->post('/account/address', ['new_email' => 'a@sillbeck.test', 'address_password' => 'x'])->assertConflict();
+        $this->post('/account/address', ['new_email' => 'a@sillbeck.test', 'address_password' => 'x'])
+            ->assertConflict();
         $this->post('/account/devices')->assertConflict();
     }
 

@@ -183,7 +183,8 @@ final class BringInPlanTest extends CragTestCase
     public function test_the_gaps_of_a_worksheet_are_found(): void
     {
         $intake = $this->take(SamplePdf::worksheet())->json('id');
-        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '1', 'as' => 'prompts'])->assertOk();
+        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '1', 'as' => 'prompts'])
+            ->assertOk();
         $prompt = $this->plan->refresh()->present()->last();
         self::assertInstanceOf(Prompt::class, $prompt);
         // What the page begins with is what the prompt says.

@@ -399,10 +399,13 @@ final class PlanTest extends CragTestCase
 
     public function test_a_prompt_is_copied_with_all_that_is_drawn_for_it(): void
     {
-        $first = $this->postJson("/plan/{$this->plan->id}/prompts", ['ready' => array_key_first(app(ReadyPrompts::class)->all()), 'after' => null])
+        $ready = array_key_first(app(ReadyPrompts::class)->all());
+        $first = $this->postJson("/plan/{$this->plan->id}/prompts", ['ready' => $ready, 'after' => null])
             ->json('added');
         $this->add('Last');
-        $copy = $this->postJson("/plan/{$this->plan->id}/prompts", ['copy' => $first, 'after' => $first])->assertOk()->json('added');
+        $copy = $this->postJson("/plan/{$this->plan->id}/prompts", ['copy' => $first, 'after' => $first])
+            ->assertOk()
+            ->json('added');
         self::assertNotSame($first, $copy);
         // Right below the one that it is a copy of.
         $sequence = $this->plan->refresh()->sequence;
@@ -416,7 +419,8 @@ final class PlanTest extends CragTestCase
         self::assertNotSame('Another one', $one->refresh()->words);
         $other = app(MakePlan::class)->empty($this->teacher(), 'Other');
         $strange = app(EditPlan::class)->add($other, $this->teacher(), PreparedPrompt::saying('Strange'), null);
-        $this->postJson("/plan/{$this->plan->id}/prompts", ['copy' => $strange->id, 'after' => null])->assertUnprocessable();
+        $this->postJson("/plan/{$this->plan->id}/prompts", ['copy' => $strange->id, 'after' => null])
+            ->assertUnprocessable();
     }
 
     public function test_every_ready_made_prompt_is_tried_here(): void

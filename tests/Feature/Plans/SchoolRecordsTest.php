@@ -76,14 +76,19 @@ final class SchoolRecordsTest extends CragTestCase
     public function test_what_is_no_export_is_refused_with_its_reason_and_changes_nothing(): void
     {
         $this->teacher();
-        $this->bring(['users.csv' => null])->assertSessionHasErrors(['records' => 'This isn’t a whole OneRoster export: there’s no users.csv in it.']);
+        $this->bring(['users.csv' => null])->assertSessionHasErrors([
+            'records' => 'This isn’t a whole OneRoster export: there’s no users.csv in it.',
+        ]);
         $this->asTeacher()->post('/records', ['records' => UploadedFile::fake()->createWithContent('a.zip', 'no zip')])
             ->assertSessionHasErrors('records');
         $this->post('/records', [])->assertSessionHasErrors('records');
         $this->bring(['users.csv' => self::USERS.str_repeat("\n", 12 * 1024 * 1024)])
-            ->assertSessionHasErrors(['records' => 'users.csv is over 12 MB. Export the records of your own school only.']);
+            ->assertSessionHasErrors([
+                'records' => 'users.csv is over 12 MB. Export the records of your own school only.',
+            ]);
         $this->bring();
-        $this->post('/records/take', ['classes' => []])->assertRedirect(route('records'))->assertSessionHasErrors('classes');
+        $this->post('/records/take', ['classes' => []])
+            ->assertRedirect(route('records'))->assertSessionHasErrors('classes');
         $many = self::USERS;
         $in = self::ENROLLED;
         for ($i = 0; $i <= ClassList::MOST; $i++) {
@@ -91,7 +96,8 @@ final class SchoolRecordsTest extends CragTestCase
             $in .= "c2,x{$i},student\n";
         }
         $this->bring(['users.csv' => $many, 'enrollments.csv' => $in]);
-        $this->post('/records/take', ['classes' => ['c2']])->assertSessionHasErrors(['records' => 'Too large for a class list: 9A Beams']);
+        $this->post('/records/take', ['classes' => ['c2']])
+            ->assertSessionHasErrors(['records' => 'Too large for a class list: 9A Beams']);
         self::assertSame(0, Roster::query()->count());
     }
 

@@ -31,7 +31,12 @@ final class SchoolAccountTest extends OneStudentTestCase
         parent::setUp();
         config(['crag.oidc_issuer' => SimulatedProviderController::AT, 'crag.oidc_secret' => 'north']);
         $this->roster = $this->teacher()->rosters()->create(['name' => '9B Beams']);
-        $this->roster->entries()->create(['n' => 4, 'name' => 'Wren Ashgrove', 'account' => 'wren@sillbeck.example', 'pin' => '4711']);
+        $this->roster->entries()->create([
+            'n' => 4,
+            'name' => 'Wren Ashgrove',
+            'account' => 'wren@sillbeck.example',
+            'pin' => '4711',
+        ]);
         $this->session->update(['roster_id' => $this->roster->id, 'door' => Door::ClassList]);
         // The server asks the provider, which is this application.
         $this->app?->instance(Client::class, new Client(['handler' => HandlerStack::create($this->provider(...))]));
@@ -39,7 +44,8 @@ final class SchoolAccountTest extends OneStudentTestCase
 
     public function test_who_is_on_the_list_comes_in_without_a_pin_and_on_the_next_device_as_well(): void
     {
-        $this->asNobody()->get("/join/{$this->session->join_code}")->assertOk()->assertSee('Sign in with your school account');
+        $this->asNobody()->get("/join/{$this->session->join_code}")
+            ->assertOk()->assertSee('Sign in with your school account');
         $this->signIn('Wren@Sillbeck.example')->assertRedirect();
         $seat = $this->seatOf('Wren Ashgrove');
         self::assertSame('seated', $seat->state->value);
@@ -75,7 +81,8 @@ final class SchoolAccountTest extends OneStudentTestCase
         $this->asNobody();
         $this->signIn('wren@sillbeck.example');
         $seat = $this->seatOf('Wren Ashgrove');
-        $this->asTeacher()->postJson("/desk/{$this->session->id}/send-out", ['seat' => $seat->id, 'keep' => true])->assertOk();
+        $this->asTeacher()->postJson("/desk/{$this->session->id}/send-out", ['seat' => $seat->id, 'keep' => true])
+            ->assertOk();
         $this->asNobody();
         $this->signIn('wren@sillbeck.example')->assertSessionHasErrors('account');
         self::assertSame('kept_out', $seat->refresh()->state->value);

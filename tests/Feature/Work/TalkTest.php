@@ -162,13 +162,15 @@ final class TalkTest extends OneStudentTestCase
             ]],
             $own['voices'],
         );
-        $this->get("/seat/{$this->seat->id}/talk/{$note->id}.webm")->assertOk()->assertHeader('Content-Type', 'audio/webm');
+        $this->get("/seat/{$this->seat->id}/talk/{$note->id}.webm")
+            ->assertOk()->assertHeader('Content-Type', 'audio/webm');
         $this->asStudent($mate, $token)->get("/seat/{$mate->id}/talk/{$note->id}.webm")->assertNotFound();
         self::assertSame([], $this->getJson("/seat/{$mate->id}/canvas")->json('own.voices'));
         // What students said is for teachers alone, its author too: it was sent.
         $this->send(self::voice())->assertOk();
         $said = TalkThrough::query()->whereNotNull('seat_id')->firstOrFail();
-        $this->asStudent($this->seat, $this->token)->get("/seat/{$this->seat->id}/talk/{$said->id}.webm")->assertNotFound();
+        $this->asStudent($this->seat, $this->token)->get("/seat/{$this->seat->id}/talk/{$said->id}.webm")
+            ->assertNotFound();
         // A teacher takes back what teachers said, not what students did.
         $at = "/desk/{$this->session->id}/canvas/{$note->canvas_id}/talk";
         $this->asTeacher()->postJson("{$at}/{$said->id}/remove")->assertNotFound();
@@ -251,7 +253,8 @@ final class TalkTest extends OneStudentTestCase
         self::assertTrue($item['isSpoken']);
         self::assertNotNull($item['replay']);
         // The page alone again: it is shown as it is, without a voice.
-        $this->postJson("/desk/{$this->session->id}/line-up", ['chosen' => [['canvas' => $talk->canvas_id]]])->assertOk();
+        $this->postJson("/desk/{$this->session->id}/line-up", ['chosen' => [['canvas' => $talk->canvas_id]]])
+            ->assertOk();
         self::assertNull($entry->refresh()->talk_id);
         $this->postJson("/desk/{$this->session->id}/line-up/{$entry->id}/show")->assertOk();
         self::assertFalse($this->getJson("/desk/{$this->session->id}/talk")->json('items.0.isSpoken'));
@@ -262,7 +265,8 @@ final class TalkTest extends OneStudentTestCase
         $lead = app(\App\Canvas\TakeCanvas::class)->lead($this->session->prompt ?? self::fail());
         $this->speak($lead->id)->assertOk()->assertJsonPath('said', 'Kept. You can show it to the class.');
         $talk = TalkThrough::query()->firstOrFail();
-        $this->asTeacher()->get("/desk/{$this->session->id}/canvas/{$lead->id}/talks")->assertOk()->assertSee('<audio', false);
+        $this->asTeacher()->get("/desk/{$this->session->id}/canvas/{$lead->id}/talks")
+            ->assertOk()->assertSee('<audio', false);
         $this->postJson("/desk/{$this->session->id}/canvas/{$lead->id}/talk/{$talk->id}/show")->assertOk();
         $this->session->teachers()->attach($this->teacher('a-helper')->id, ['role' => 'helper']);
         $this->speak($lead->id, [], null, 'a-helper')->assertForbidden();

@@ -22,7 +22,10 @@ final class TalkController
         $canvas = $seat->worksOn()->findOrFail($request->string('canvas')->toString());
         $kept = Recording::of($request, $seat->session)->take($talk, $seat->session, $seat, $canvas);
 
-        return response()->json(['lasts' => $kept->lasts_ms, 'said' => __('Sent. Your teacher can play it with your drawing.')]);
+        return response()->json([
+            'lasts' => $kept->lasts_ms,
+            'said' => __('Sent. Your teacher can play it with your drawing.'),
+        ]);
     }
 
     /** What a teacher said about a canvas on which this student works, or worked. */

@@ -34,7 +34,8 @@ final class Angles implements Family
                 ? new Task("The sum of the angles in a polygon with {$sides} sides, in degrees", (string) $sum,
                     steps: ["{$sides} − 2 = ".($sides - 2).' triangles', ($sides - 2)." × 180 = {$sum}"],
                     slips: [(string) ($sides * 180) => 'did not take 2 off the number of sides'])
-                : new Task("Each angle in a regular polygon with {$sides} sides, in degrees", (string) intdiv($sum, $sides),
+                : new Task("Each angle in a regular polygon with {$sides} sides, in degrees",
+                    (string) intdiv($sum, $sides),
                     steps: ["the sum is {$sum}", "{$sum} ÷ {$sides} = ".intdiv($sum, $sides)],
                     slips: [(string) intdiv(360, $sides) => 'the angle outside']);
         }
@@ -43,10 +44,13 @@ final class Angles implements Family
                 $apex = 2 * $angle(10, 70);
                 $base = intdiv(180 - $apex, 2);
 
-                return new Task("A triangle with two equal sides has {$apex}° between them. How large is each other angle, in degrees?",
+                return new Task(
+                    "A triangle with two equal sides has {$apex}° between them. ".
+                        'How large is each other angle, in degrees?',
                     (string) $base,
                     steps: ["180 − {$apex} = ".(180 - $apex), 'half of it: '.$base],
-                    slips: [(string) (180 - $apex) => 'did not halve it']);
+                    slips: [(string) (180 - $apex) => 'did not halve it'],
+                );
             }
             [$a, $b] = [$angle(20, 80), $angle(20, 80)];
 
@@ -59,14 +63,20 @@ final class Angles implements Family
         if ($level === 1) {
             $a = 5 * $chance->from(4, 32);
 
-            return new Task("Two angles on a straight line: one is {$a}°. How large is the other, in degrees?", (string) (180 - $a),
+            return new Task("Two angles on a straight line: one is {$a}°. How large is the other, in degrees?",
+                (string) (180 - $a),
                 steps: ["180 − {$a} = ".(180 - $a)],
                 slips: [(string) (360 - $a) => 'took it from 360']);
         }
         $c = $angle(20, 120);
 
-        return new Task("Four angles meet at a point: three are {$a}°, {$b}° and {$c}°. How large is the fourth, in degrees?",
-            (string) (360 - $a - $b - $c),
-            steps: ["{$a} + {$b} + {$c} = ".($a + $b + $c), '360 − '.($a + $b + $c).' = '.(360 - $a - $b - $c)]);
+        $sum = $a + $b + $c;
+
+        return new Task(
+            "Four angles meet at a point: three are {$a}°, {$b}° and {$c}°. ".
+                'How large is the fourth, in degrees?',
+            (string) (360 - $sum),
+            steps: ["{$a} + {$b} + {$c} = {$sum}", "360 − {$sum} = ".(360 - $sum)],
+        );
     }
 }

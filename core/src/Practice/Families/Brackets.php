@@ -74,7 +74,10 @@ final class Brackets implements Family
                 "Factorise \${$outside}\$",
                 "({$one})({$two})",
                 hasLetters: true,
-                steps: ['Two numbers with the product '.Write::n($p * $q).' and the sum '.Write::n($p + $q), "({$one})({$two})"],
+                steps: [
+                    'Two numbers with the product '.Write::n($p * $q).' and the sum '.Write::n($p + $q),
+                    "({$one})({$two})",
+                ],
             );
     }
 }

@@ -27,11 +27,12 @@ final class FourOperations implements Family
     {
         $most = self::LARGEST[$level];
         [$ninth, $half] = [intdiv($most, 9), intdiv($most, 2)];
+        $quotient = 3 + 9 ** min(2, $level);
 
         return match ($kind) {
             'add' => self::added($chance->from($ninth, $most), $chance->from($ninth, $most)),
             'subtract' => self::subtracted($chance->from($half, $most), $chance->from($ninth, $half)),
-            'divide' => self::divided($chance->from(3, 3 + 9 ** min(2, $level)), $chance->from(3, $level === 1 ? 9 : 12)),
+            'divide' => self::divided($chance->from(3, $quotient), $chance->from(3, $level === 1 ? 9 : 12)),
             default => self::multiplied($chance->from(11, min(999, $most)), $chance->from(3, $level === 1 ? 9 : 99)),
         };
     }
@@ -44,7 +45,10 @@ final class FourOperations implements Family
             "\${$a} + {$b}\$",
             (string) ($a + $b),
             steps: ["{$a} + {$tens} = ".($a + $tens), ($a + $tens).' + '.($b - $tens).' = '.($a + $b)],
-            slips: self::slips($a + $b, [(string) ($a + $b - 10) => 'a ten was not carried', (string) abs($a - $b) => 'subtracted instead of added']),
+            slips: self::slips($a + $b, [
+                (string) ($a + $b - 10) => 'a ten was not carried',
+                (string) abs($a - $b) => 'subtracted instead of added',
+            ]),
         );
     }
 
@@ -88,7 +92,10 @@ final class FourOperations implements Family
             "\${$a} \\div {$b}\$",
             (string) $quotient,
             steps: ["How often does {$b} go into {$a}?", "{$b} × {$quotient} = {$a}"],
-            slips: self::slips($quotient, [(string) ($a - $b) => 'subtracted instead of divided', (string) ($quotient * 10) => 'a zero too many']),
+            slips: self::slips($quotient, [
+                (string) ($a - $b) => 'subtracted instead of divided',
+                (string) ($quotient * 10) => 'a zero too many',
+            ]),
         );
     }
 

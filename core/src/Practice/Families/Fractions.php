@@ -101,7 +101,10 @@ final class Fractions implements Family
             $right,
             FormKind::Lowest,
             steps: [$a * $c.'/'.$b * $d, $right],
-            slips: array_diff_key([Write::lowest($a * $d, $b * $c) => 'turned the second one over, as in dividing'], [$right => '']),
+            slips: array_diff_key(
+                [Write::lowest($a * $d, $b * $c) => 'turned the second one over, as in dividing'],
+                [$right => ''],
+            ),
         );
     }
 

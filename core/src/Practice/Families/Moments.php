@@ -19,7 +19,11 @@ final class Moments implements Family
 
     public function kinds(): array
     {
-        return ['moment' => 'The moment of a force', 'force' => 'A force that keeps a beam level', 'arm' => 'A distance that does'];
+        return [
+            'moment' => 'The moment of a force',
+            'force' => 'A force that keeps a beam level',
+            'arm' => 'A distance that does',
+        ];
     }
 
     public function task(Chance $chance, string $kind, int $level): Task
@@ -39,19 +43,26 @@ final class Moments implements Family
         }
         // The other side is a whole number of times as long, or as strong.
         $times = $chance->from(2, 5);
+        $load = $force * $times;
+        $turns = Write::n($moment * $times);
+        $far = Write::n($arm * $times);
+        $said = "A load of {$load} N hangs {$arms} m left of a pivot. ";
         if ($kind === 'force') {
             return new Task(
-                'A load of '.$force * $times." N hangs {$arms} m left of a pivot. Which force ".Write::n($arm * $times).' m right of it keeps the beam level, in N?',
+                $said."Which force {$far} m right of it keeps the beam level, in N?",
                 "{$force} N",
-                steps: ['the moment on the left is '.Write::n($moment * $times).' N m', Write::n($moment * $times).' ÷ '.Write::n($arm * $times)." = {$force}"],
-                slips: [$force * $times.' N' => 'the same force, as if the distances were equal', $force * $times * $times.' N' => 'more force on the longer side'],
+                steps: ["the moment on the left is {$turns} N m", "{$turns} ÷ {$far} = {$force}"],
+                slips: [
+                    "{$load} N" => 'the same force, as if the distances were equal',
+                    $load * $times.' N' => 'more force on the longer side',
+                ],
             );
         }
 
         return new Task(
-            'A load of '.$force * $times." N hangs {$arms} m left of a pivot. How far right of it must {$force} N hang to keep the beam level, in m?",
+            $said."How far right of it must {$force} N hang to keep the beam level, in m?",
             self::typed($arm * $times).' m',
-            steps: ['the moment on the left is '.Write::n($moment * $times).' N m', Write::n($moment * $times)." ÷ {$force} = ".Write::n($arm * $times)],
+            steps: ["the moment on the left is {$turns} N m", "{$turns} ÷ {$force} = {$far}"],
             slips: [self::typed($arm).' m' => 'the same distance, as if the forces were equal'],
         );
     }

@@ -54,7 +54,10 @@ final class NegativeNumbers implements Family
         return new Task(
             "\${$a} \\times ({$b})\$",
             (string) ($a * $b),
-            steps: [abs($a).' × '.abs($b).' = '.abs($a * $b), ($a < 0) === ($b < 0) ? 'equal signs: plus' : 'different signs: minus'],
+            steps: [
+                abs($a).' × '.abs($b).' = '.abs($a * $b),
+                ($a < 0) === ($b < 0) ? 'equal signs: plus' : 'different signs: minus',
+            ],
             slips: self::slips($a * $b, [
                 [-$a * $b, 'the sign: equal signs give plus, different ones give minus'],
                 [$a + $b, 'added instead of multiplied'],

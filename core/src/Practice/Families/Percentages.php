@@ -52,10 +52,16 @@ final class Percentages implements Family
         return new Task(
             $grows ? "Increase {$amount} by {$percent} %" : "Decrease {$amount} by {$percent} %",
             self::typed($right),
-            steps: ["{$percent} % of {$amount} is ".Write::n($part), $amount.($grows ? ' + ' : ' − ').Write::n($part).' = '.Write::n($right)],
+            steps: [
+                "{$percent} % of {$amount} is ".Write::n($part),
+                $amount.($grows ? ' + ' : ' − ').Write::n($part).' = '.Write::n($right),
+            ],
             slips: self::typed($part) === self::typed($right)
                 ? []
-                : [self::typed($part) => 'the change alone', self::typed($grows ? $amount - $part : $amount + $part) => 'the other way'],
+                : [
+                    self::typed($part) => 'the change alone',
+                    self::typed($grows ? $amount - $part : $amount + $part) => 'the other way',
+                ],
         );
     }
 

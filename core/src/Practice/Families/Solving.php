@@ -48,7 +48,9 @@ final class Solving implements Family
             ], []);
         }
         $sum = $a * $root + $b;
-        $slips = ($sum + $b) % $a === 0 ? [intdiv($sum + $b, $a) => 'moved the number across without changing its sign'] : [];
+        $slips = ($sum + $b) % $a === 0
+            ? [intdiv($sum + $b, $a) => 'moved the number across without changing its sign']
+            : [];
 
         return $this->asked(Write::sum(['x' => $a, '' => $b]), (string) $sum, $root, [
             Write::sum(['x' => $a]).' = '.Write::n($sum - $b), 'x = '.Write::n($root),

@@ -28,7 +28,11 @@ final class LiveTalkController
         $seat->setRelation('session', $session);
         abort_unless($presence->isHere($seat), 409, __(':name’s page isn’t open right now.', ['name' => $seat->name]));
         $id = $this->live->ask($seat, CurrentTeacher::found($request));
-        abort_if($id === null, 409, __(':name is already being asked, or talks with a teacher.', ['name' => $seat->name]));
+        abort_if(
+            $id === null,
+            409,
+            __(':name is already being asked, or talks with a teacher.', ['name' => $seat->name]),
+        );
 
         return response()->json(['id' => $id] + LiveTalk::ways());
     }
